@@ -1,0 +1,19 @@
+/** Writes the demo shop's catalogue and pictures: `npm run demo:make`. The result is committed. */
+import { mkdirSync, rmSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import Papa from "papaparse";
+import { headings, makeNursery } from "./nursery.ts";
+import { drawPicture } from "./picture.ts";
+
+const here = dirname(fileURLToPath(import.meta.url));
+const pictures = join(here, "pictures");
+const products = makeNursery();
+const rows = products.flatMap((product) => product.rows);
+
+rmSync(pictures, { recursive: true, force: true });
+mkdirSync(pictures, { recursive: true });
+for (const product of products) writeFileSync(join(pictures, `${product.id}.svg`), drawPicture(product));
+const csv = Papa.unparse({ fields: [...headings], data: rows.map((row) => headings.map((heading) => row[heading] ?? "")) }, { newline: "\n" });
+writeFileSync(join(here, "nursery.csv"), `${csv}\n`);
+console.log(`${products.length} products, ${rows.length} variants`);

@@ -1,0 +1,26 @@
+import { defineConfig } from "@playwright/test";
+
+const port = 4399;
+
+/** Debian's Chromium against the built application with a database of its own. */
+export default defineConfig({
+  testDir: "tests/end-to-end",
+  outputDir: "reports/end-to-end",
+  reporter: [["list"], ["json"]],
+  workers: 1,
+  timeout: 60_000,
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    screenshot: "only-on-failure",
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+    },
+  },
+  webServer: {
+    command: `node --import tsx src/server/main.ts --port ${port} --fresh --data reports/end-to-end.db`,
+    url: `http://127.0.0.1:${port}/api/shops`,
+    reuseExistingServer: false,
+  },
+});

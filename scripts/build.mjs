@@ -1,0 +1,30 @@
+import { createHash } from "node:crypto";
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { root, run, stop } from "./install.mjs";
+
+const sources = ["src", "vite.config.ts", "vite.storefront.config.ts", "package-lock.json"];
+
+/** Builds the studio and the storefront, unless what was built is of these very sources. */
+export function ensureBuilt() {
+  const mark = join(root, "dist/.built");
+  const state = fingerprint();
+  if (existsSync(mark) && readFileSync(mark, "utf8") === state) return;
+  console.log("Building …");
+  for (const config of ["vite.storefront.config.ts", "vite.config.ts"]) {
+    if (!run("npx", ["vite", "build", "--config", config, "--logLevel", "warn"])) stop("The build failed.");
+  }
+  writeFileSync(mark, state);
+}
+
+/** Names, sizes and contents of all sources, as one hash. */
+function fingerprint() {
+  const hash = createHash("sha256");
+  const walk = (path) => {
+    if (statSync(path).isDirectory()) {
+      for (const name of readdirSync(path).sort()) walk(join(path, name));
+    } else hash.update(`${path}\0`).update(readFileSync(path));
+  };
+  for (const source of sources) walk(join(root, source));
+  return hash.digest("hex");
+}

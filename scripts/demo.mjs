@@ -1,0 +1,11 @@
+/** `npm run demo`: installs and builds what is missing, then starts the server with the demo shop. */
+import { spawn } from "node:child_process";
+import { join } from "node:path";
+import { ensureBuilt } from "./build.mjs";
+import { ensurePackages, root } from "./install.mjs";
+
+ensurePackages();
+ensureBuilt();
+const server = spawn(process.execPath, ["--import", "tsx", join(root, "src/server/main.ts"), ...process.argv.slice(2)], { cwd: root, stdio: "inherit" });
+for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
+server.on("exit", (code) => process.exit(code ?? 0));

@@ -1,0 +1,35 @@
+import { spawnSync } from "node:child_process";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import { createHash } from "node:crypto";
+import { dirname, join, resolve } from "node:path";
+import { fileURLToPath } from "node:url";
+
+/** Folder of the repository. */
+export const root = resolve(dirname(fileURLToPath(import.meta.url)), "..");
+process.chdir(root);
+
+const wanted = [20, 19];
+
+/** Runs a command with its output on the terminal. @returns whether it succeeded */
+export function run(command, args, options = {}) {
+  return spawnSync(command, args, { cwd: root, stdio: "inherit", ...options }).status === 0;
+}
+
+/** Installs the packages of package-lock.json unless they are there already. */
+export function ensurePackages() {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major < wanted[0] || (major === wanted[0] && minor < wanted[1])) {
+    stop(`Node.js ${process.versions.node} is too old. Install ${wanted.join(".")} or newer.`);
+  }
+  const mark = join(root, "node_modules/.trellis-lock");
+  const lock = createHash("sha256").update(readFileSync(join(root, "package-lock.json"))).digest("hex");
+  if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
+  console.log("Installing packages …");
+  if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"])) stop("The packages could not be installed.");
+  writeFileSync(mark, lock);
+}
+
+export function stop(message) {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+}

@@ -1,0 +1,168 @@
+import { readFileSync } from "node:fs";
+import { parseArgs } from "node:util";
+import { type Field, knownRole } from "../core/catalogue/field.ts";
+import { identity } from "../core/catalogue/identity.ts";
+import { readCatalogue } from "../core/catalogue/read.ts";
+import { fromNumber, toNumber } from "../core/catalogue/values.ts";
+import { toIds } from "../core/index/bitmap.ts";
+import { CatalogueIndex } from "../core/index/catalogue-index.ts";
+import type { Level } from "../core/index/facet-index.ts";
+import { liveCounts, matching } from "../core/match/count.ts";
+import { levelOfFacet } from "../core/match/match.ts";
+import { liveRange } from "../core/match/range.ts";
+import { type Choice, type Facet, type Mode, modes } from "../core/match/selection.ts";
+import { UsageError } from "./usage-error.ts";
+
+/** What `trellis tally` prints. */
+export interface Tally {
+  total: number;
+  /** Ids of the matching products, in the catalogue's order. */
+  products: string[];
+  facets: Record<string, FacetTally>;
+}
+
+export type FacetTally =
+  | { level: Level; mode: Mode; options: Record<string, number> }
+  | { level: Level; mode: "range"; min: number | string | null; max: number | string | null };
+
+/** Counts a catalogue file's facets for a selection. @throws UsageError, CatalogueError */
+export function tally(args: string[]): Tally {
+  const { file, facets: asked, picks } = readArgs(args);
+  // Counting needs no titles, so a file without them is as good as any.
+  const { catalogue, problems } = readCatalogue(readBytes(file), { required: ["product_id"] });
+  const broken = problems.find((problem) => problem.column === undefined);
+  if (broken) throw new UsageError(`Row ${broken.row}: ${broken.message}`);
+  const index = new CatalogueIndex(catalogue);
+
+  const named = new Map<string, Facet>();
+  for (const spec of asked) {
+    const { name, facet } = readFacet(catalogue.fields, spec);
+    if ([...named.values()].some((other) => other.field === facet.field)) {
+      throw new UsageError(`The facet “${name}” is given twice.`);
+    }
+    named.set(name, facet);
+  }
+  const facets = [...named.values()];
+  const choices: Record<string, Choice> = {};
+  for (const pick of picks) {
+    const { field, value } = readPick(catalogue.fields, pick);
+    let facet = facets.find((one) => one.field === field.key);
+    if (!facet) {
+      facet = { field: field.key, mode: defaultMode(field) };
+      facets.push(facet);
+    }
+    if (choices[field.key]) throw new UsageError(`“${field.name}” is picked twice. Join its values with “|” in one --pick.`);
+    choices[field.key] = facet.mode === "range" ? readRange(field, value) : readValues(index, facet, field, value);
+  }
+
+  const page = index.allProducts();
+  const found = toIds(matching(index, page, facets, choices));
+  const entries = [...named].map(([name, facet]): [string, FacetTally] => {
+    const level = levelOfFacet(index, facet);
+    if (facet.mode === "range") {
+      const { min, max } = liveRange(index, page, facets, choices, facet);
+      const kind = index.field(facet.field)?.kind;
+      const shown = (end: number | null) => (end !== null && kind === "date" ? fromNumber(end, kind) : end);
+      return [name, { level, mode: "range", min: shown(min), max: shown(max) }];
+    }
+    const counts = liveCounts(index, page, facets, choices, facet);
+    const { options } = index.options(facet.field, facet.mode === "tree");
+    return [name, { level, mode: facet.mode, options: Object.fromEntries(options.map(({ label }, o) => [label, counts[o]])) }];
+  });
+  return {
+    total: found.length,
+    products: Array.from(found, (p) => catalogue.productIds[p]),
+    facets: Object.fromEntries(entries),
+  };
+}
+
+function readArgs(args: string[]): { file: string; facets: string[]; picks: string[] } {
+  try {
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: { facet: { type: "string", multiple: true }, pick: { type: "string", multiple: true } },
+    });
+    if (positionals.length !== 1) throw new UsageError("Name one catalogue file, like: trellis tally CATALOGUE.csv --facet colour");
+    return { file: positionals[0], facets: values.facet ?? [], picks: values.pick ?? [] };
+  } catch (error) {
+    throw error instanceof UsageError ? error : new UsageError((error as Error).message);
+  }
+}
+
+function readBytes(file: string): Uint8Array {
+  try {
+    return readFileSync(file);
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code;
+    throw new UsageError(`${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : (code ?? "unknown reason")}.`);
+  }
+}
+
+function readFacet(fields: readonly Field[], spec: string): { name: string; facet: Facet } {
+  const whole = findField(fields, spec);
+  if (whole) return { name: spec, facet: { field: whole.key, mode: defaultMode(whole) } };
+  const colon = spec.lastIndexOf(":");
+  const [name, mode] = colon < 0 ? [spec, undefined] : [spec.slice(0, colon), spec.slice(colon + 1)];
+  const field = findField(fields, name);
+  if (!field) throw unknownFacet(fields, name);
+  if (!modes.includes(mode as Mode)) throw new UsageError(`“${mode}” is not a mode of “${name}”. Use one of ${modes.join(", ")}.`);
+  return { name, facet: { field: field.key, mode: mode as Mode } };
+}
+
+function readPick(fields: readonly Field[], pick: string): { field: Field; value: string } {
+  const equals = pick.indexOf("=");
+  if (equals < 0) throw new UsageError(`--pick '${pick}' has no “=”. Write it like 'colour=black|white' or 'price=10..20'.`);
+  const field = findField(fields, pick.slice(0, equals));
+  if (!field) throw unknownFacet(fields, pick.slice(0, equals));
+  return { field, value: pick.slice(equals + 1) };
+}
+
+function readRange(field: Field, text: string): Choice {
+  const parts = text.split("..");
+  const end = (part: string) => {
+    if (part.trim() === "") return undefined;
+    const value = toNumber(part, field.kind);
+    if (Number.isNaN(value)) {
+      throw new UsageError(`“${part}” in --pick '${field.name}=${text}' is not a ${field.kind === "date" ? "date like 2026-03-31" : "number"}.`);
+    }
+    return value;
+  };
+  if (parts.length !== 2) throw new UsageError(`--pick '${field.name}=${text}' is not a range. Write it like 10..20, 10.. or ..20.`);
+  return { min: end(parts[0]), max: end(parts[1]) };
+}
+
+function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Field, text: string): Choice {
+  const options = index.options(field, mode === "tree");
+  const ids = text
+    .split("|")
+    .map(identity)
+    .filter((id) => id !== "");
+  if (ids.length === 0) throw new UsageError(`--pick '${name}=${text}' names no value.`);
+  const unknown = ids.find((id) => !options.at.has(id));
+  if (unknown !== undefined) {
+    throw new UsageError(`No product states “${unknown}” for ${name}. Stated are: ${listed(options.options.map((option) => option.label))}.`);
+  }
+  if (mode === "one" && new Set(ids).size > 1) throw new UsageError(`${name} takes one value only, and ${ids.length} are picked.`);
+  return { options: [...new Set(ids)] };
+}
+
+/** Range for numbers and dates, tree for categories, any-of for the rest (brief, section 6). */
+export function defaultMode(field: Field): Mode {
+  if (field.kind === "path") return "tree";
+  return field.kind === "number" || field.kind === "date" ? "range" : "any";
+}
+
+function findField(fields: readonly Field[], name: string): Field | undefined {
+  const role = knownRole(name);
+  const wanted = identity(name);
+  return fields.find((field) => (role !== undefined && field.role === role) || identity(field.name) === wanted);
+}
+
+function unknownFacet(fields: readonly Field[], name: string): UsageError {
+  return new UsageError(`There is no facet “${name}” in this catalogue. It has: ${fields.map((field) => field.name.toLowerCase()).join(", ")}.`);
+}
+
+function listed(names: readonly string[]): string {
+  return names.length > 12 ? `${names.slice(0, 12).join(", ")} and ${names.length - 12} more` : names.join(", ");
+}

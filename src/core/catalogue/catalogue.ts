@@ -1,0 +1,66 @@
+import type { Field } from "./field.ts";
+
+/**
+ * The values of one field for every variant, dictionary-coded: variant `v` states
+ * `spellings[codes[i]]` for `starts[v] ≤ i < starts[v + 1]`.
+ */
+export interface Column {
+  /** Distinct tidied spellings in the order in which the catalogue first states them. */
+  spellings: string[];
+  /** One offset a variant and one for the end. */
+  starts: Uint32Array;
+  codes: Uint32Array;
+}
+
+/** A shop's products, column by column. Variants of one product stand together. */
+export interface Catalogue {
+  fields: Field[];
+  columns: Map<string, Column>;
+  productIds: string[];
+  /** Product `p` owns the variants `variantStart[p]` up to `variantStart[p + 1]`. */
+  variantStart: Uint32Array;
+}
+
+export const productCount = (catalogue: Catalogue): number => catalogue.productIds.length;
+export const variantCount = (catalogue: Catalogue): number => catalogue.variantStart[catalogue.productIds.length];
+
+export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | undefined {
+  return catalogue.fields.find((field) => field.role === role);
+}
+
+/** The first value that a variant states for a field, or undefined. */
+export function firstValue(catalogue: Catalogue, key: string, variant: number): string | undefined {
+  const column = catalogue.columns.get(key);
+  if (!column || column.starts[variant] === column.starts[variant + 1]) return undefined;
+  return column.spellings[column.codes[column.starts[variant]]];
+}
+
+/** Collects one column's values, variant after variant. */
+export class ColumnBuilder {
+  #codeOf = new Map<string, number>();
+  #spellings: string[] = [];
+  #starts: number[] = [0];
+  #codes: number[] = [];
+
+  /** Adds the next variant with the values that it states. */
+  add(values: readonly string[]): void {
+    for (const value of values) {
+      let code = this.#codeOf.get(value);
+      if (code === undefined) {
+        code = this.#spellings.length;
+        this.#codeOf.set(value, code);
+        this.#spellings.push(value);
+      }
+      this.#codes.push(code);
+    }
+    this.#starts.push(this.#codes.length);
+  }
+
+  build(): Column {
+    return {
+      spellings: this.#spellings,
+      starts: Uint32Array.from(this.#starts),
+      codes: Uint32Array.from(this.#codes),
+    };
+  }
+}

@@ -1,0 +1,84 @@
+import Papa from "papaparse";
+import { CatalogueError, type Problem } from "./problem.ts";
+
+/** One record of a delimited file, with its row as a spreadsheet numbers it (the first record is row 1). */
+export interface CsvRecord {
+  row: number;
+  cells: string[];
+}
+
+export interface CsvTable {
+  delimiter: "," | ";" | "\t";
+  header: string[];
+  records: CsvRecord[];
+  /** Records that were left out, because their number of cells is not the header's. */
+  problems: Problem[];
+}
+
+/**
+ * Reads delimited text (RFC 4180; tab and semicolon are recognised). Blank lines are passed over.
+ * @throws CatalogueError when there is no header or a quote is broken.
+ */
+export function readCsv(text: string): CsvTable {
+  const source = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text;
+  if (source.trim() === "") throw new CatalogueError({ message: "The file is empty. Bring a CSV with a header row." });
+  const delimiter = guessDelimiter(source);
+  const problems: Problem[] = [];
+  const records: CsvRecord[] = [];
+  let header: string[] | undefined;
+  let row = 0;
+  let broken: Problem | undefined;
+
+  Papa.parse<string[]>(source, {
+    delimiter,
+    step: ({ data: cells, errors }, parser) => {
+      row++;
+      const quote = errors.find((error) => error.type === "Quotes");
+      if (quote) {
+        broken = {
+          row,
+          message:
+            quote.code === "MissingQuotes"
+              ? "A quote is opened here and never closed. Close it, or write a quote inside a value twice."
+              : "A quoted value goes on after its closing quote. Write a quote inside a value twice.",
+        };
+        parser.abort();
+        return;
+      }
+      if (cells.length === 1 && cells[0].trim() === "") return;
+      if (!header) {
+        header = cells.map((cell) => cell.trim());
+        return;
+      }
+      if (cells.length === header.length) {
+        records.push({ row, cells });
+        return;
+      }
+      problems.push({
+        row,
+        message: `This row has ${cells.length} cells and the header has ${header.length}. Quote values that hold a “${shown(delimiter)}”, or fill the row up.`,
+      });
+    },
+  });
+
+  if (broken) throw new CatalogueError(broken);
+  if (!header) throw new CatalogueError({ message: "The file has no header row. Put the column names in the first row." });
+  return { delimiter, header, records, problems };
+}
+
+/** The separator that the header row holds most of, outside quotes; a comma when it holds none. */
+function guessDelimiter(text: string): CsvTable["delimiter"] {
+  const counts = { ",": 0, ";": 0, "\t": 0 };
+  let quoted = false;
+  for (const char of text.trimStart()) {
+    if (char === '"') quoted = !quoted;
+    else if (quoted) continue;
+    else if (char === "\n" || char === "\r") break;
+    else if (char in counts) counts[char as keyof typeof counts]++;
+  }
+  return (["\t", ";", ","] as const).reduce((best, next) => (counts[next] >= counts[best] ? next : best), ",");
+}
+
+function shown(delimiter: string): string {
+  return delimiter === "\t" ? "tab" : delimiter;
+}

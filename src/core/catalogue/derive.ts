@@ -1,0 +1,40 @@
+import { type Catalogue, ColumnBuilder, fieldOf, firstValue, variantCount } from "./catalogue.ts";
+import { fieldKey, roleNames } from "./field.ts";
+import { parseNumber } from "./values.ts";
+
+export const inStock = "in stock";
+export const outOfStock = "out of stock";
+
+/**
+ * Adds the computed fields to a catalogue that has the columns for them (brief, section 5).
+ * Availability: in stock when stock > 0; a variant with no stock figure states none.
+ * On sale: yes when list price > price; a variant without a list price is not on sale.
+ */
+export function addDerived(catalogue: Catalogue): void {
+  const taken = new Set(catalogue.fields.map((field) => field.key));
+  const stock = fieldOf(catalogue, "stock");
+  const price = fieldOf(catalogue, "price");
+  const list = fieldOf(catalogue, "list_price");
+  const read = (key: string, variant: number) => parseNumber(firstValue(catalogue, key, variant) ?? "");
+
+  if (stock && !fieldOf(catalogue, "availability")) {
+    const builder = new ColumnBuilder();
+    for (let v = 0; v < variantCount(catalogue); v++) {
+      const amount = read(stock.key, v);
+      builder.add(Number.isNaN(amount) ? [] : [amount > 0 ? inStock : outOfStock]);
+    }
+    const key = fieldKey("availability", taken);
+    catalogue.fields.push({ key, name: roleNames.availability, role: "availability", kind: "text" });
+    catalogue.columns.set(key, builder.build());
+  }
+  if (price && list && !fieldOf(catalogue, "on_sale")) {
+    const builder = new ColumnBuilder();
+    for (let v = 0; v < variantCount(catalogue); v++) {
+      const now = read(price.key, v);
+      builder.add(Number.isNaN(now) ? [] : [read(list.key, v) > now ? "yes" : "no"]);
+    }
+    const key = fieldKey("on-sale", taken);
+    catalogue.fields.push({ key, name: roleNames.on_sale, role: "on_sale", kind: "yes-no" });
+    catalogue.columns.set(key, builder.build());
+  }
+}

@@ -1,0 +1,92 @@
+import { identity } from "./identity.ts";
+
+/** What a field's values are. `path` is a category whose levels are joined by ` > `. */
+export type FieldKind = "text" | "number" | "date" | "yes-no" | "path";
+
+/** The columns that the catalogue format knows by name; every other column is an attribute. */
+export const knownColumns = [
+  "product_id",
+  "sku",
+  "title",
+  "description",
+  "category",
+  "type",
+  "brand",
+  "tags",
+  "price",
+  "list_price",
+  "stock",
+  "rating",
+  "reviews",
+  "published",
+  "image",
+] as const;
+
+export type KnownColumn = (typeof knownColumns)[number];
+/** Fields that are computed from others: availability from stock, on sale from price and list price. */
+export type DerivedField = "availability" | "on_sale";
+export type FieldRole = KnownColumn | DerivedField | "attribute";
+
+/** One column of a catalogue. */
+export interface Field {
+  /** Short and safe for addresses and documents; unique in the catalogue. */
+  key: string;
+  /** The heading as the file gives it, tidied; shoppers read it until a facet has a label of its own. */
+  name: string;
+  role: FieldRole;
+  kind: FieldKind;
+}
+
+/** The plain names of known and computed fields. */
+export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {
+  product_id: "Product id",
+  sku: "SKU",
+  title: "Title",
+  description: "Description",
+  category: "Category",
+  type: "Type",
+  brand: "Brand",
+  tags: "Tags",
+  price: "Price",
+  list_price: "List price",
+  stock: "Stock",
+  rating: "Rating",
+  reviews: "Reviews",
+  published: "Published",
+  image: "Image",
+  availability: "Availability",
+  on_sale: "On sale",
+};
+
+/** Fields that tell products apart and so never make a facet. */
+const naming: ReadonlySet<FieldRole> = new Set(["product_id", "sku", "title", "description", "image"]);
+/** Fields that are judged variant by variant whatever the data say (brief, section 5). */
+const alwaysVariant: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "sku", "availability", "on_sale"]);
+
+/** Whether the field's cells hold one whole text, so that a `|` in it separates nothing. */
+export const isWholeText = (role: FieldRole): boolean => naming.has(role);
+export const isFacetable = (field: Field): boolean => !naming.has(field.role);
+export const isAlwaysVariant = (role: FieldRole): boolean => alwaysVariant.has(role);
+
+/** `List Price`, `list_price` and `list price` name one known or computed field. */
+export function knownRole(heading: string): Exclude<FieldRole, "attribute"> | undefined {
+  const name = identity(heading.replaceAll("_", " ")).replaceAll(" ", "_");
+  return name in roleNames ? (name as Exclude<FieldRole, "attribute">) : undefined;
+}
+
+/** Names that the address bar of a listing page uses for itself, and one that every JavaScript object has. */
+const reserved = ["q", "sort", "page", "panel", "band", "constructor"];
+
+/** A key for a heading, made of lower-case letters, digits and hyphens, that is not in `taken`. */
+export function fieldKey(heading: string, taken: ReadonlySet<string>): string {
+  const slug =
+    identity(heading)
+      .normalize("NFKD")
+      .replace(/\p{M}/gu, "")
+      .replace(/[^\p{L}\p{N}]+/gu, "-")
+      .replace(/^-|-$/g, "") || "field";
+  for (let n = 1; ; n++) {
+    const key = n === 1 ? slug : `${slug}-${n}`;
+    if (!taken.has(key) && !reserved.includes(key)) return key;
+  }
+}

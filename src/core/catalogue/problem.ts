@@ -1,0 +1,28 @@
+/** One thing wrong with a catalogue file: where it is, what it is, and what to do about it. */
+export interface Problem {
+  /** Row of the record as a spreadsheet numbers it, the header being row 1; absent when the whole file is meant. */
+  row?: number;
+  /** Heading of the column. */
+  column?: string;
+  /** The offending text, shortened. */
+  value?: string;
+  /** What is wrong and what to do, in one or two plain sentences. */
+  message: string;
+}
+
+/** A file that cannot be read as a catalogue at all. Nothing of it is taken. */
+export class CatalogueError extends Error {
+  override name = "CatalogueError";
+  readonly problem: Problem;
+  constructor(problem: Problem) {
+    super(describe(problem));
+    this.problem = problem;
+  }
+}
+
+/** A problem in one line, for the command line and for messages. */
+export function describe({ row, column, value, message }: Problem): string {
+  const where = [row === undefined ? "" : `row ${row}`, column ? `column "${column}"` : ""].filter(Boolean).join(", ");
+  const what = value === undefined ? "" : ` ("${value.length > 60 ? `${value.slice(0, 57)}…` : value}")`;
+  return where ? `${where[0].toUpperCase()}${where.slice(1)}${what}: ${message}` : `${message}${what}`;
+}

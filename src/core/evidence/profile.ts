@@ -1,0 +1,54 @@
+import type { Field } from "../catalogue/field.ts";
+import { toNumber } from "../catalogue/values.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Level } from "../index/facet-index.ts";
+import { reachCount } from "../match/count.ts";
+
+/** What the catalogue says about one field: enough to judge whether it makes a facet, and which display suits. */
+export interface FieldProfile {
+  field: Field;
+  level: Level;
+  /** Products that state the field, and products in the catalogue. */
+  reach: number;
+  outOf: number;
+  /** Distinct values; for a path, categories at all levels. */
+  options: number;
+  /** Distinct values that are numbers or dates, and their ends. */
+  numbers: number;
+  min: number | null;
+  max: number | null;
+  /** Levels of the deepest path; 1 for other fields. */
+  depth: number;
+  /** Length in characters of the longest value. */
+  longest: number;
+  /** Distinct values that are the same but for case or white space. */
+  clashes: number;
+  /** The most frequent values. */
+  samples: string[];
+}
+
+const sampleCount = 5;
+
+/** Looks at one field of a catalogue. */
+export function profileField(index: CatalogueIndex, field: Field): FieldProfile {
+  const tree = field.kind === "path";
+  const { options, postings, level } = index.options(field.key, tree);
+  const spellings = index.catalogue.columns.get(field.key)?.spellings ?? [];
+  const numbers = spellings.map((text) => toNumber(text, field.kind)).filter((value) => !Number.isNaN(value));
+  const uses = options.map((_, o) => postings.starts[o + 1] - postings.starts[o]);
+  const byUse = options.map((_, o) => o).sort((a, b) => uses[b] - uses[a]);
+  return {
+    field,
+    level,
+    reach: reachCount(index, index.allProducts(), { field: field.key, mode: tree ? "tree" : "any" }),
+    outOf: index.products,
+    options: options.length,
+    numbers: new Set(numbers).size,
+    min: numbers.reduce<number | null>((least, value) => (least === null || value < least ? value : least), null),
+    max: numbers.reduce<number | null>((most, value) => (most === null || value > most ? value : most), null),
+    depth: tree ? options.reduce((most, { id }) => Math.max(most, id.split(" > ").length), 1) : 1,
+    longest: options.reduce((most, { label }) => Math.max(most, label.length), 0),
+    clashes: tree ? 0 : spellings.length - options.length,
+    samples: byUse.slice(0, sampleCount).map((o) => options[o].label),
+  };
+}

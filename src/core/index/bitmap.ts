@@ -1,0 +1,66 @@
+/**
+ * A set of record numbers below a fixed size, one bit each, in 32-bit words.
+ * The words behind the last record stay zero, so that counting needs no mask.
+ */
+export type Bitmap = Uint32Array;
+
+export const wordsFor = (size: number): number => (size + 31) >>> 5;
+
+export const emptyBitmap = (size: number): Bitmap => new Uint32Array(wordsFor(size));
+
+export function fullBitmap(size: number): Bitmap {
+  const bits = emptyBitmap(size).fill(0xffffffff);
+  if (size & 31) bits[bits.length - 1] = (1 << (size & 31)) - 1;
+  return bits;
+}
+
+export function bitmapOf(ids: ArrayLike<number>, size: number): Bitmap {
+  const bits = emptyBitmap(size);
+  for (let i = 0; i < ids.length; i++) bits[ids[i] >>> 5] |= 1 << (ids[i] & 31);
+  return bits;
+}
+
+export const has = (bits: Bitmap, id: number): boolean => (bits[id >>> 5] & (1 << (id & 31))) !== 0;
+
+/** Keeps in `target` what is also in `other`. */
+export function intersect(target: Bitmap, other: Bitmap): Bitmap {
+  for (let i = 0; i < target.length; i++) target[i] &= other[i];
+  return target;
+}
+
+/** Puts into `target` the records of a posting list. */
+export function insert(target: Bitmap, ids: Uint32Array): Bitmap {
+  for (let i = 0; i < ids.length; i++) target[ids[i] >>> 5] |= 1 << (ids[i] & 31);
+  return target;
+}
+
+/** How many records are in the set. */
+export function count(bits: Bitmap): number {
+  let total = 0;
+  for (let i = 0; i < bits.length; i++) total += ones(bits[i]);
+  return total;
+}
+
+/** Calls `visit` for every record of the set, in rising order. */
+export function forEach(bits: Bitmap, visit: (id: number) => void): void {
+  for (let i = 0; i < bits.length; i++) {
+    for (let word = bits[i]; word !== 0; word &= word - 1) visit((i << 5) + 31 - Math.clz32(word & -word));
+  }
+}
+
+/** The records of the set, in rising order. */
+export function toIds(bits: Bitmap): Uint32Array {
+  const ids = new Uint32Array(count(bits));
+  let at = 0;
+  forEach(bits, (id) => {
+    ids[at++] = id;
+  });
+  return ids;
+}
+
+/** Bits set in a 32-bit word. Source: H. S. Warren, Hacker's Delight, section 5-1. */
+function ones(word: number): number {
+  let v = word - ((word >>> 1) & 0x55555555);
+  v = (v & 0x33333333) + ((v >>> 2) & 0x33333333);
+  return (((v + (v >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
+}

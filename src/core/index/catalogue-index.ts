@@ -1,0 +1,82 @@
+import { type Catalogue, productCount, variantCount } from "../catalogue/catalogue.ts";
+import type { Field } from "../catalogue/field.ts";
+import { type Bitmap, fullBitmap } from "./bitmap.ts";
+import { indexNumbers, indexOptions, type NumberIndex, type OptionIndex } from "./facet-index.ts";
+import { TextIndex } from "./text-index.ts";
+
+/** How a facet's field is read: as separate values, as a tree of paths, or as numbers. */
+export type Shape = "options" | "tree" | "numbers";
+
+/**
+ * A catalogue made ready for matching and counting. Each field is coded when it is first asked for
+ * and kept, so that a shop with many attributes pays only for those that its panels use.
+ */
+export class CatalogueIndex {
+  readonly catalogue: Catalogue;
+  readonly products: number;
+  readonly variants: number;
+  #fields: Map<string, Field>;
+  #options = new Map<string, OptionIndex>();
+  #trees = new Map<string, OptionIndex>();
+  #numbers = new Map<string, NumberIndex>();
+  #text: TextIndex | undefined;
+  #productOf: Uint32Array | undefined;
+
+  constructor(catalogue: Catalogue) {
+    this.catalogue = catalogue;
+    this.products = productCount(catalogue);
+    this.variants = variantCount(catalogue);
+    this.#fields = new Map(catalogue.fields.map((field) => [field.key, field]));
+  }
+
+  /** The field with this key, or undefined when the catalogue has none. */
+  field(key: string): Field | undefined {
+    return this.#fields.get(key);
+  }
+
+  options(key: string, tree = false): OptionIndex {
+    return kept(tree ? this.#trees : this.#options, key, () => indexOptions(this.catalogue, this.#known(key), tree));
+  }
+
+  numbers(key: string): NumberIndex {
+    return kept(this.#numbers, key, () => indexNumbers(this.catalogue, this.#known(key)));
+  }
+
+  get text(): TextIndex {
+    this.#text ??= new TextIndex(this.catalogue);
+    return this.#text;
+  }
+
+  /** Variant → product. */
+  get productOf(): Uint32Array {
+    if (!this.#productOf) {
+      const { variantStart } = this.catalogue;
+      this.#productOf = new Uint32Array(this.variants);
+      for (let p = 0; p < this.products; p++) this.#productOf.fill(p, variantStart[p], variantStart[p + 1]);
+    }
+    return this.#productOf;
+  }
+
+  allProducts(): Bitmap {
+    return fullBitmap(this.products);
+  }
+
+  allVariants(): Bitmap {
+    return fullBitmap(this.variants);
+  }
+
+  #known(key: string): Field {
+    const field = this.#fields.get(key);
+    if (!field) throw new RangeError(`There is no field “${key}” in this catalogue.`);
+    return field;
+  }
+}
+
+function kept<T>(store: Map<string, T>, key: string, make: () => T): T {
+  let value = store.get(key);
+  if (value === undefined) {
+    value = make();
+    store.set(key, value);
+  }
+  return value;
+}

@@ -1,0 +1,147 @@
+import { type Catalogue, productCount, variantCount } from "../catalogue/catalogue.ts";
+import { type Field, isAlwaysVariant } from "../catalogue/field.ts";
+import { identity } from "../catalogue/identity.ts";
+import { toNumber } from "../catalogue/values.ts";
+import { buildPostings, type Postings } from "./postings.ts";
+
+/** Whether a facet's records are whole products or single variants (brief, section 5). */
+export type Level = "product" | "variant";
+
+/** One answer within a facet. */
+export interface Option {
+  /** The value's identity; for a tree the identities of all levels, joined by ` > `. */
+  id: string;
+  /** The most frequent spelling, the first in the catalogue on a tie. */
+  label: string;
+}
+
+/** A field as discrete options over its records. */
+export interface OptionIndex {
+  level: Level;
+  options: Option[];
+  /** Option identity → place in `options`. */
+  at: Map<string, number>;
+  postings: Postings;
+}
+
+/** A field as numbers over its records: record `r` states `values[starts[r]]` up to `values[starts[r + 1]]`. */
+export interface NumberIndex {
+  level: Level;
+  starts: Uint32Array;
+  values: Float64Array;
+}
+
+/** Parts the levels of a category path. */
+export const pathSeparator = " > ";
+
+/** Variant-level when any product has variants that disagree; one that states nothing disagrees with one that does. */
+export function levelOf(catalogue: Catalogue, field: Field): Level {
+  if (isAlwaysVariant(field.role)) return "variant";
+  const column = catalogue.columns.get(field.key);
+  if (!column) return "product";
+  const ids = valueNumbers(column.spellings);
+  const stated = (variant: number) => {
+    const set = new Set<number>();
+    for (let i = column.starts[variant]; i < column.starts[variant + 1]; i++) set.add(ids[column.codes[i]]);
+    return set;
+  };
+  const { variantStart } = catalogue;
+  for (let p = 0; p < productCount(catalogue); p++) {
+    if (variantStart[p + 1] - variantStart[p] < 2) continue;
+    const first = stated(variantStart[p]);
+    for (let v = variantStart[p] + 1; v < variantStart[p + 1]; v++) {
+      const other = stated(v);
+      if (other.size !== first.size || [...other].some((id) => !first.has(id))) return "variant";
+    }
+  }
+  return "product";
+}
+
+/** Codes a field's values as options; with `tree`, every level of a path is an option of its own. */
+export function indexOptions(catalogue: Catalogue, field: Field, tree: boolean): OptionIndex {
+  const level = levelOf(catalogue, field);
+  const column = catalogue.columns.get(field.key) ?? {
+    spellings: [],
+    starts: new Uint32Array(variantCount(catalogue) + 1),
+    codes: new Uint32Array(),
+  };
+  const uses = new Uint32Array(column.spellings.length);
+  for (const code of column.codes) uses[code]++;
+
+  const at = new Map<string, number>();
+  const labels: Map<string, number>[] = [];
+  const optionsOfCode = column.spellings.map((text, code) => {
+    const names = tree ? prefixes(text) : [text];
+    return names.map((name) => {
+      const id = identity(name);
+      let option = at.get(id);
+      if (option === undefined) {
+        option = labels.length;
+        at.set(id, option);
+        labels.push(new Map());
+      }
+      labels[option].set(name, (labels[option].get(name) ?? 0) + uses[code]);
+      return option;
+    });
+  });
+  const options = [...at.keys()].map((id, option) => ({ id, label: mostUsed(labels[option]) }));
+
+  const { variantStart } = catalogue;
+  const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
+  const postings = buildPostings(options.length, records, (record, visit) => {
+    // A product-level field is the same on all of a product's variants, so the first speaks for it.
+    const variant = level === "product" ? variantStart[record] : record;
+    for (let i = column.starts[variant]; i < column.starts[variant + 1]; i++) {
+      for (const option of optionsOfCode[column.codes[i]]) visit(option);
+    }
+  });
+  return { level, options, at, postings };
+}
+
+/** Codes a field's values as numbers; values that are none are not stated. */
+export function indexNumbers(catalogue: Catalogue, field: Field): NumberIndex {
+  const level = levelOf(catalogue, field);
+  const column = catalogue.columns.get(field.key);
+  const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
+  const starts = new Uint32Array(records + 1);
+  const values: number[] = [];
+  const numbers = column?.spellings.map((text) => toNumber(text, field.kind)) ?? [];
+  for (let record = 0; record < records; record++) {
+    const variant = level === "product" ? catalogue.variantStart[record] : record;
+    for (let i = column?.starts[variant] ?? 0; i < (column?.starts[variant + 1] ?? 0); i++) {
+      const value = numbers[column?.codes[i] ?? 0];
+      if (!Number.isNaN(value)) values.push(value);
+    }
+    starts[record + 1] = values.length;
+  }
+  return { level, starts, values: Float64Array.from(values) };
+}
+
+/** `a > b > c` gives `a`, `a > b` and `a > b > c`. */
+export function prefixes(path: string): string[] {
+  const levels = path
+    .split(pathSeparator)
+    .map((part) => part.trim())
+    .filter((part) => part !== "");
+  return levels.map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
+}
+
+/** Numbers distinct identities, so that sets of values can be compared cheaply. */
+function valueNumbers(spellings: readonly string[]): number[] {
+  const numbers = new Map<string, number>();
+  return spellings.map((text) => {
+    const id = identity(text);
+    const known = numbers.get(id) ?? numbers.size;
+    numbers.set(id, known);
+    return known;
+  });
+}
+
+function mostUsed(spellings: Map<string, number>): string {
+  let best = "";
+  let uses = -1;
+  for (const [name, times] of spellings) {
+    if (times > uses) [best, uses] = [name, times];
+  }
+  return best;
+}

@@ -1,0 +1,74 @@
+import { pathSeparator } from "../index/facet-index.ts";
+
+/** How the choices within one facet combine. */
+export type Mode = "any" | "all" | "one" | "range" | "tree";
+export const modes: readonly Mode[] = ["any", "all", "one", "range", "tree"];
+
+/** A facet as the engine sees it: one question over one field. */
+export interface Facet {
+  field: string;
+  mode: Mode;
+}
+
+/** Chosen options (identities, in the order chosen), or a range whose open ends are left out. */
+export type Choice = { options: string[] } | Range;
+export interface Range {
+  min?: number;
+  max?: number;
+}
+
+/** Field key → choice. A field without a choice is absent. */
+export type Choices = Readonly<Record<string, Choice>>;
+
+/** What a shopper has chosen on a page. */
+export interface Selection {
+  choices: Choices;
+  /** Words to search for; empty for none. */
+  text: string;
+}
+
+export const emptySelection: Selection = { choices: {}, text: "" };
+
+export const isRange = (choice: Choice): choice is Range => !("options" in choice);
+
+export const optionsOf = (choice: Choice | undefined): readonly string[] => (choice && "options" in choice ? choice.options : []);
+
+export const rangeOf = (choice: Choice | undefined): Range => (choice && isRange(choice) ? choice : {});
+
+/** The selection with one field's choice replaced; an empty choice takes the field out. */
+export function withChoice(selection: Selection, field: string, choice: Choice | undefined): Selection {
+  const { [field]: _old, ...rest } = selection.choices;
+  const empty = !choice || (isRange(choice) ? choice.min === undefined && choice.max === undefined : choice.options.length === 0);
+  return { ...selection, choices: empty ? rest : { ...rest, [field]: choice } };
+}
+
+/**
+ * Takes an option in or out. In a one-of facet it takes the place of the present one; in a tree it
+ * takes the place of the categories above and below it, which would make it mean nothing.
+ */
+export function toggle(selection: Selection, { field, mode }: Facet, option: string): Selection {
+  const chosen = optionsOf(selection.choices[field]);
+  const without = chosen.filter((id) => id !== option);
+  if (without.length < chosen.length) return withChoice(selection, field, { options: without });
+  if (mode === "one") return withChoice(selection, field, { options: [option] });
+  const apart = (a: string, b: string) => !a.startsWith(b + pathSeparator) && !b.startsWith(a + pathSeparator);
+  const others = mode === "tree" ? chosen.filter((id) => apart(id, option)) : chosen;
+  return withChoice(selection, field, { options: [...others, option] });
+}
+
+/** Whether nothing at all is chosen. */
+export const isEmpty = (selection: Selection): boolean => selection.text.trim() === "" && Object.keys(selection.choices).length === 0;
+
+/**
+ * The selection as far as it has a meaning for these facets: choices of other fields and choices of
+ * the wrong shape are left out, and a one-of facet keeps its first option.
+ */
+export function fit(selection: Selection, facets: readonly Facet[]): Selection {
+  const choices: Record<string, Choice> = {};
+  for (const { field, mode } of facets) {
+    const choice = selection.choices[field];
+    if (!choice || isRange(choice) !== (mode === "range")) continue;
+    choices[field] = mode === "one" && !isRange(choice) ? { options: choice.options.slice(0, 1) } : choice;
+  }
+  return { ...selection, choices };
+}

@@ -1,0 +1,55 @@
+import { existsSync } from "node:fs";
+import { join, relative } from "node:path";
+import { serveStatic } from "@hono/node-server/serve-static";
+import type { MikroORM } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { compress } from "hono/compress";
+import { csrf } from "hono/csrf";
+import { secureHeaders } from "hono/secure-headers";
+import { api } from "./api.ts";
+import { Catalogues } from "./catalogues.ts";
+import { plainPage, shopPages } from "./shop-page.ts";
+
+export interface AppOptions {
+  orm: MikroORM;
+  /** Folder of the repository, where `dist` and `demo` are. */
+  root: string;
+  /** Pages take the storefront from Vite's development server instead of `dist`. */
+  development?: boolean;
+}
+
+/** The whole server: shops' pages, the tool's pages, and the data behind both. */
+export function createApp({ orm, root, development = false }: AppOptions): Hono {
+  const fork = () => orm.em.fork();
+  const catalogues = new Catalogues();
+  const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
+  const app = new Hono();
+
+  app.use(csrf());
+  app.use(compress());
+  app.route("/api", api(fork, catalogues));
+  app.route(
+    "/shop",
+    shopPages(
+      fork,
+      catalogues,
+      development
+        ? { script: `/@fs${root}/src/storefront/page.tsx`, style: undefined }
+        : { script: "/storefront/trellis.js", style: "/storefront/trellis.css" },
+    ),
+  );
+  app.use(
+    "/demo/pictures/*",
+    secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),
+    serveStatic({ root: here(".") }),
+  );
+  app.use("/storefront/*", serveStatic({ root: here("dist") }));
+  app.use("/*", serveStatic({ root: here("dist/studio") }));
+  app.get("*", async (c, next) => {
+    // Addresses of the tool's own views all get its one page; the router in it says when there is no such view.
+    if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
+    return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
+  });
+  app.notFound((c) => c.html(plainPage("Not here", `There is nothing at ${c.req.path}.`), 404));
+  return app;
+}

@@ -1,0 +1,16 @@
+import type { ContentfulStatusCode } from "hono/utils/http-status";
+
+/** An answer that is an error: what is wrong, where, and what to do. */
+export class Fault extends Error {
+  override name = "Fault";
+  readonly status: ContentfulStatusCode;
+  readonly detail: Record<string, unknown>;
+  constructor(status: ContentfulStatusCode, message: string, detail: Record<string, unknown> = {}) {
+    super(message);
+    this.status = status;
+    this.detail = detail;
+  }
+}
+
+export const noShop = (slug: string): Fault => new Fault(404, `There is no shop at “${slug}”. Look for it in the list of shops.`);
+export const noPanel = (slug: string): Fault => new Fault(404, `There is no panel at “${slug}” in this shop. Look for it among the shop's panels.`);

@@ -1,0 +1,64 @@
+import { rmSync } from "node:fs";
+import { dirname, join, resolve } from "node:path";
+import { fileURLToPath } from "node:url";
+import { parseArgs } from "node:util";
+import { serve } from "@hono/node-server";
+import { createApp } from "./app.ts";
+import { openDatabase } from "./database.ts";
+import { seedDemo } from "./seed.ts";
+
+const root = resolve(dirname(fileURLToPath(import.meta.url)), "../..");
+const host = "127.0.0.1";
+const usage = "Options: --port NUMBER, --fresh to start over with the demo shop, --data FILE for another database.";
+
+function readOptions() {
+  try {
+    const { values } = parseArgs({
+      options: {
+        port: { type: "string", default: "4310" },
+        fresh: { type: "boolean", default: false },
+        data: { type: "string", default: join(root, "data/trellis.db") },
+        development: { type: "boolean", default: false },
+      },
+    });
+    const port = Number(values.port);
+    if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`“${values.port}” is not a port. Use a number up to 65535.`);
+    return { ...values, port };
+  } catch (error) {
+    fail(`${(error as Error).message}\n${usage}`);
+  }
+}
+
+function fail(message: string): never {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+}
+
+const { port, fresh, data, development } = readOptions();
+// The port is taken before the database is touched: a second start must not wipe the data of the first.
+let app: ReturnType<typeof createApp> | undefined;
+const server = serve(
+  { hostname: host, port, fetch: (request, env) => app?.fetch(request, env) ?? new Response("Starting", { status: 503 }) },
+  async (info) => {
+    try {
+      if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
+      const orm = await openDatabase(data);
+      if (await seedDemo(orm, root)) console.log("The demo shop is ready.");
+      app = createApp({ orm, root, development });
+      for (const signal of ["SIGINT", "SIGTERM"] as const) {
+        process.once(signal, () => {
+          server.close();
+          void orm.close(true).then(() => process.exit(0));
+        });
+      }
+      console.log(`Zany Trellis is at http://${host}:${info.port}/`);
+    } catch (error) {
+      fail(`The database ${data} could not be opened: ${(error as Error).message}`);
+    }
+  },
+);
+server.on("error", (error: NodeJS.ErrnoException) => {
+  if (error.code === "EADDRINUSE") fail(`Port ${port} is taken. Stop the other program, or choose another port: npm run demo -- --port ${port + 1}`);
+  if (error.code === "EACCES") fail(`Port ${port} may not be used by this account. Choose one above 1023: npm run demo -- --port 4310`);
+  fail(error.message);
+});

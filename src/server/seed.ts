@@ -1,0 +1,15 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import type { MikroORM } from "@mikro-orm/libsql";
+import { demoPanel } from "../../demo/panel.ts";
+import { readCatalogue } from "../core/catalogue/read.ts";
+import { createShop, listShops } from "./shops.ts";
+
+/** Creates the demo shop when there is no shop at all. @returns whether it did */
+export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
+  const em = orm.em.fork();
+  if ((await listShops(em)).length > 0) return false;
+  const read = readCatalogue(readFileSync(join(root, "demo/nursery.csv")));
+  await createShop(orm.em.fork(), { name: "Larkmoss Nursery", currency: "EUR", read, panel: demoPanel });
+  return true;
+}

@@ -1,0 +1,25 @@
+import type { FieldProfile } from "../../core/evidence/profile.ts";
+import { type Band, bands, resolve, withBand } from "../../core/panel/bands.ts";
+import type { DisplayName, FacetRow } from "../../core/panel/document.ts";
+import { type Edit, replaceRow } from "../../core/panel/edit.ts";
+import { displays } from "./index.ts";
+
+/**
+ * Shows a facet differently on one band. When the display cannot carry the facet's mode, the mode
+ * changes to one that it can, and bands whose display cannot carry that one are changed with it:
+ * a facet asks one question, whatever the width.
+ */
+export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, title: string): Edit {
+  const { label, modes } = displays[name];
+  const mode = modes.includes(row.mode) ? row.mode : modes[0];
+  let display = withBand(row.display, band, name);
+  for (const other of bands) {
+    if (!displays[resolve(display, other)].modes.includes(mode)) display = withBand(display, other, name);
+  }
+  return replaceRow({ ...row, mode, display }, `Show ${title} as ${label.toLowerCase()} on ${band}`);
+}
+
+/** The displays that suit a field, and for the others why not. */
+export function displayChoices(profile: FieldProfile): { name: DisplayName; label: string; unsuited: string | undefined }[] {
+  return Object.values(displays).map(({ name, label, unsuited }) => ({ name, label, unsuited: unsuited(profile) }));
+}

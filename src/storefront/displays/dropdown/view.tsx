@@ -1,0 +1,88 @@
+/** @jsxImportSource preact */
+import { useEffect, useRef } from "preact/hooks";
+import { pathSeparator } from "../../../core/index/facet-index.ts";
+import type { DisplayProps, OptionView } from "../display.ts";
+import { OptionCount } from "../option-count.tsx";
+
+/** A list behind a button: the browser's own select for one option, check boxes for many. */
+export function Dropdown(props: DisplayProps) {
+  return props.row.mode === "one" || props.row.mode === "tree" ? <One {...props} /> : <Many {...props} />;
+}
+
+function One({ row, options, choose, label }: DisplayProps) {
+  const chosen = options.find((option) => option.chosen);
+  return (
+    <select
+      class="zt-select"
+      name={row.field}
+      aria-label={label}
+      value={chosen?.id ?? ""}
+      onChange={(event) => choose(event.currentTarget.value ? { options: [event.currentTarget.value] } : undefined)}
+    >
+      <option value="">Any</option>
+      {options.map((option) => (
+        <option key={option.id} value={option.id} disabled={option.faded}>
+          {nested(option, row.mode === "tree")}
+          {option.count === undefined ? "" : ` (${option.count})`}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** Deeper categories stand further in. */
+function nested({ label }: OptionView, tree: boolean): string {
+  if (!tree) return label;
+  const levels = label.split(pathSeparator);
+  return "\u2003".repeat(levels.length - 1) + levels[levels.length - 1];
+}
+
+function Many({ row, options, toggle, label }: DisplayProps) {
+  const box = useRef<HTMLDetailsElement>(null);
+  useEffect(() => {
+    const close = (event: Event) => {
+      const details = box.current;
+      if (!details?.open) return;
+      if (event instanceof KeyboardEvent) {
+        if (event.key !== "Escape" || !details.contains(document.activeElement)) return;
+        // The list closes first; a drawer around it stays open.
+        event.preventDefault();
+        details.querySelector("summary")?.focus();
+      } else if (event.composedPath().includes(details)) return;
+      details.open = false;
+    };
+    document.addEventListener("pointerdown", close);
+    document.addEventListener("keydown", close);
+    return () => {
+      document.removeEventListener("pointerdown", close);
+      document.removeEventListener("keydown", close);
+    };
+  }, []);
+  const chosen = options.filter((option) => option.chosen);
+  return (
+    <details class="zt-many" ref={box}>
+      <summary class="zt-select">
+        <span class="zt-unseen">{label}: </span>
+        <span class="zt-name">{chosen.length === 0 ? "Any" : chosen.map((option) => option.label).join(", ")}</span>
+      </summary>
+      <ul class="zt-boxes">
+        {options.map((option) => (
+          <li key={option.id}>
+            <label class="zt-box" data-faded={option.faded || undefined}>
+              <input
+                type="checkbox"
+                name={row.field}
+                value={option.id}
+                checked={option.chosen}
+                disabled={option.faded}
+                onChange={() => toggle(option.id)}
+              />
+              <span class="zt-name">{option.label}</span>
+              <OptionCount option={option} />
+            </label>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,13 @@
+/** @jsxImportSource preact */
+import type { OptionView } from "./display.ts";
+
+/** The number beside an option; read out as “12 products”. */
+export function OptionCount({ option: { count } }: { option: OptionView }) {
+  if (count === undefined) return null;
+  return (
+    <span class="zt-count">
+      {count}
+      <span class="zt-unseen">{count === 1 ? " product" : " products"}</span>
+    </span>
+  );
+}

@@ -1,0 +1,47 @@
+/** @jsxImportSource preact */
+import type { ComponentChildren } from "preact";
+import { useEffect, useRef } from "preact/hooks";
+
+interface Props {
+  open: boolean;
+  total: number;
+  close(): void;
+  children: ComponentChildren;
+}
+
+/** Off-canvas at the side. The browser's modal dialog keeps focus inside and gives it back to the button. */
+export function Drawer({ open, total, close, children }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const box = dialog.current;
+    if (!box || box.open === open) return;
+    if (open) box.showModal();
+    else box.close();
+  }, [open]);
+  return (
+    <dialog
+      ref={dialog}
+      class="zt-drawer"
+      aria-label="Filters"
+      onClose={close}
+      onClick={(event) => {
+        if (event.target === dialog.current) close();
+      }}
+    >
+      <div class="zt-drawer-body">
+        <header class="zt-drawer-head">
+          <h2>Filters</h2>
+          <button type="button" class="zt-close" aria-label="Close filters" onClick={close}>
+            ×
+          </button>
+        </header>
+        <div class="zt-drawer-scroll">{children}</div>
+        <footer class="zt-drawer-foot">
+          <button type="button" class="zt-apply" onClick={close}>
+            Show {total} {total === 1 ? "product" : "products"}
+          </button>
+        </footer>
+      </div>
+    </dialog>
+  );
+}

@@ -1,0 +1,134 @@
+/** @jsxImportSource preact */
+import { type Sort, sortsFor } from "../core/match/order.ts";
+import { emptySelection } from "../core/match/selection.ts";
+import { toAddress } from "./address.ts";
+import { cardOf } from "./cards.ts";
+import { chipsOf } from "./chips.ts";
+import { money } from "./format.ts";
+import type { Actions } from "./page-view.tsx";
+import { type PageState, pageSize } from "./store.ts";
+
+const sortNames: Record<Sort, string> = {
+  catalogue: "As in the catalogue",
+  "price-up": "Price, low to high",
+  "price-down": "Price, high to low",
+  newest: "Newest first",
+  rating: "Best rated",
+  title: "Name, A to Z",
+};
+
+export function SortBox({ state, act }: { state: PageState; act: Actions }) {
+  return (
+    <label class="zs-sort">
+      <span class="zt-unseen">Sort by</span>
+      <select value={state.sort} onChange={(event) => act.sort(event.currentTarget.value as Sort)}>
+        {sortsFor(state.index).map((sort) => (
+          <option key={sort} value={sort}>
+            {sortNames[sort]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+export function Count({ state: { answer } }: { state: PageState }) {
+  return (
+    <p class="zs-total" role="status">
+      <b>{answer.total}</b> {answer.total === 1 ? "product" : "products"}
+      {answer.total < answer.outOf ? ` of ${answer.outOf}` : ""}
+    </p>
+  );
+}
+
+/** The products of the page. Cells are keyed by place: a new result changes what is in them and moves none. */
+export function Grid({ state, act }: { state: PageState; act: Actions }) {
+  if (state.answer.total === 0) return <NothingFound state={state} act={act} />;
+  return (
+    <ul class="zs-grid">
+      {Array.from(state.answer.products, (product, place) => {
+        const card = cardOf(state.index, product);
+        return (
+          <li key={place} class="zs-card">
+            <div class="zs-picture">
+              {card.image ? (
+                <img key={card.image} src={card.image} alt="" width="400" height="400" />
+              ) : (
+                <span aria-hidden="true">{card.title[0]}</span>
+              )}
+            </div>
+            <div class="zs-words">
+              <h3>{card.title}</h3>
+              <p class="zs-price">
+                {card.soldOut ? <span class="zs-sold">Sold out</span> : null}
+                {card.price === undefined ? null : (
+                  <>
+                    {card.from ? <small>from </small> : null}
+                    <span class={card.was === undefined ? undefined : "zs-now"}>{money(card.price, state.shop.currency)}</span>
+                    {card.was === undefined ? null : (
+                      <s aria-label={`was ${money(card.was, state.shop.currency)}`}>{money(card.was, state.shop.currency)}</s>
+                    )}
+                  </>
+                )}
+              </p>
+            </div>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function NothingFound({ state, act }: { state: PageState; act: Actions }) {
+  const chips = chipsOf(state);
+  return (
+    <div class="zs-nothing">
+      <h3>Nothing fits all of this</h3>
+      <p>Take one of your choices back:</p>
+      <ul class="zt-chips">
+        {chips.map(({ key, text, facet, without }) => (
+          <li key={key}>
+            <button type="button" class="zt-chip" aria-label={`Remove ${facet}: ${text}`} onClick={() => act.select(without)}>
+              {text}
+              <span aria-hidden="true">×</span>
+            </button>
+          </li>
+        ))}
+        <li>
+          <button type="button" class="zt-clear" onClick={() => act.select(emptySelection)}>
+            Clear all
+          </button>
+        </li>
+      </ul>
+    </div>
+  );
+}
+
+/** Links to the pages of the result: the first, the last and those around the present one. */
+export function Pages({ state, act }: { state: PageState; act: Actions }) {
+  const last = Math.ceil(state.answer.total / pageSize);
+  if (last < 2) return null;
+  const numbers = Array.from({ length: last }, (_, i) => i + 1).filter((n) => n === 1 || n === last || Math.abs(n - state.page) < 2);
+  const link = (page: number) => toAddress({ ...state, page }, (key) => state.index.field(key)) || "?";
+  return (
+    <nav class="zs-pages" aria-label="Pages">
+      {numbers.map((page, i) => (
+        <>
+          {i > 0 && page - numbers[i - 1] > 1 ? <span aria-hidden="true">…</span> : null}
+          <a
+            key={page}
+            href={link(page)}
+            aria-label={`Page ${page}`}
+            aria-current={page === state.page ? "page" : undefined}
+            onClick={(event) => {
+              event.preventDefault();
+              act.turn(page);
+            }}
+          >
+            {page}
+          </a>
+        </>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Selection } from "../core/match/selection.ts";
+import type { PanelDocument } from "../core/panel/document.ts";
+import type { PageStore } from "./store.ts";
+
+/** From the bench to a page on its stage. */
+export type ToStage = { zt: "panel"; panel: PanelDocument } | { zt: "selection"; selection: Selection } | { zt: "mark"; row: string | undefined };
+
+/** From a page on the stage to the bench. */
+export type FromStage =
+  | { zt: "ready" }
+  | { zt: "selection"; selection: Selection }
+  /** The row that the designer points at on the page. */
+  | { zt: "point"; row: string | undefined };
+
+/** Lets the bench that holds this page in a frame set its panel and share its selection with other frames. */
+export function connectStage(store: PageStore): void {
+  const tell = (message: FromStage) => parent.postMessage(message, location.origin);
+  let hearing = false;
+
+  addEventListener("message", (event: MessageEvent<ToStage>) => {
+    if (event.origin !== location.origin || event.source !== parent) return;
+    hearing = true;
+    const message = event.data;
+    if (message.zt === "panel") {
+      store.setPanel(message.panel);
+      store.setWidth(innerWidth);
+    } else if (message.zt === "selection") store.select(message.selection);
+    else if (message.zt === "mark") store.mark(message.row);
+    hearing = false;
+  });
+  store.subscribe((state, change) => {
+    if (change === "place" && !hearing) tell({ zt: "selection", selection: state.selection });
+  });
+
+  let pointed: string | undefined;
+  document.addEventListener("pointerover", (event) => {
+    const row = event.target instanceof Element ? event.target.closest<HTMLElement>("[data-row]")?.dataset.row : undefined;
+    if (row === pointed) return;
+    pointed = row;
+    tell({ zt: "point", row });
+  });
+  document.documentElement.addEventListener("pointerleave", () => {
+    pointed = undefined;
+    tell({ zt: "point", row: undefined });
+  });
+  tell({ zt: "ready" });
+}

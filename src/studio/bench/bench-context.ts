@@ -1,0 +1,39 @@
+import { createContext, useContext } from "react";
+import { createStore, type StoreApi, useStore } from "zustand";
+import { emptySelection, type Selection } from "../../core/match/selection.ts";
+import type { PanelState, PanelStore } from "./panel-store.ts";
+
+/** What the designer looks at and tries on the bench; never saved. */
+export interface Session {
+  /** Shared by both frames of the stage. */
+  selection: Selection;
+  /** Row pointed at in the lattice, shown on the pages. */
+  marked: string | undefined;
+  /** Row pointed at on a page, shown in the lattice. */
+  pointed: string | undefined;
+  /** Row whose settings are unfolded. */
+  unfolded: string | undefined;
+  /** Page width of the wide frame, in CSS px. */
+  pageWidth: number;
+}
+
+export type SessionStore = StoreApi<Session>;
+
+export const createSession = (): SessionStore =>
+  createStore<Session>(() => ({ selection: emptySelection, marked: undefined, pointed: undefined, unfolded: undefined, pageWidth: 1280 }));
+
+interface Bench {
+  panel: PanelStore;
+  session: SessionStore;
+}
+
+export const BenchContext = createContext<Bench | undefined>(undefined);
+
+export function useBench(): Bench {
+  const bench = useContext(BenchContext);
+  if (!bench) throw new Error("This part stands outside the bench.");
+  return bench;
+}
+
+export const usePanel = <T>(read: (state: PanelState) => T): T => useStore(useBench().panel, read);
+export const useSession = <T>(read: (state: Session) => T): T => useStore(useBench().session, read);

@@ -1,0 +1,58 @@
+import { useEffect, useMemo, useRef } from "react";
+import type { Band } from "../../core/panel/bands.ts";
+import type { DisplayName, FacetRow, PanelDocument } from "../../core/panel/document.ts";
+import { emptySelection } from "../../core/match/selection.ts";
+import { drawFacet, eraseFacet } from "../../storefront/picture.tsx";
+import { firstState } from "../../storefront/store.ts";
+import css from "../../storefront/picture.css?inline";
+import { type OpenShop, useOpenShop } from "../shell/shop-context.ts";
+
+let sheet: CSSStyleSheet | undefined;
+
+interface Props {
+  row: FacetRow;
+  display: DisplayName;
+  band: Band;
+  panel: PanelDocument;
+  /** Width in CSS px that the facet is laid out in, and the scale at which that is shown. */
+  width: number;
+  scale: number;
+  height: number;
+}
+
+/** A facet as shoppers would see it, drawn small by the storefront itself from the shop's own values. */
+export function LivePicture({ row, display, band, panel, width, scale, height }: Props) {
+  const shop = useOpenShop();
+  const host = useRef<HTMLSpanElement>(null);
+  const state = useMemo(() => stateFor(shop, { ...panel, rows: [row] }, band), [shop, panel, row, band]);
+  useEffect(() => {
+    if (!host.current) return;
+    const root = host.current.shadowRoot ?? host.current.attachShadow({ mode: "open" });
+    if (!sheet) {
+      sheet = new CSSStyleSheet();
+      sheet.replaceSync(css);
+    }
+    root.adoptedStyleSheets = [sheet];
+    let box = root.firstElementChild;
+    if (!box) {
+      box = document.createElement("div");
+      box.className = "zt-panel";
+      root.append(box);
+    }
+    drawFacet(box, state, row, display, band);
+  }, [state, row, display, band]);
+  useEffect(() => {
+    const element = host.current;
+    return () => {
+      if (element?.shadowRoot?.firstElementChild) eraseFacet(element.shadowRoot.firstElementChild);
+    };
+  }, []);
+  return (
+    <span className="relative block overflow-hidden" style={{ width: width * scale, height }} aria-hidden="true">
+      <span ref={host} inert className="absolute start-0 top-0 block origin-top-left" style={{ width, transform: `scale(${scale})` }} />
+    </span>
+  );
+}
+
+const stateFor = ({ shop, index, swatches, engine }: OpenShop, panel: PanelDocument, band: Band) =>
+  firstState({ shop, panel, data: "", stage: true }, index, swatches, engine, band, { selection: emptySelection, sort: "catalogue", page: 1 });

@@ -1,0 +1,45 @@
+import { Plus } from "lucide-react";
+import { Link, useNavigate } from "react-router";
+import { toast } from "sonner";
+import { useSWRConfig } from "swr";
+import { renamePanel } from "../../core/panel/edit.ts";
+import { type PanelSummary, sendJson, shopPath } from "../api.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { useBench, usePanel } from "./bench-context.ts";
+import { LabelField } from "./label-field.tsx";
+
+/** The shop's panels as tabs; the open one's name is edited in place. */
+export function PanelTabs({ shop, current }: { shop: string; current: string }) {
+  const { panels } = useOpenShop().shop;
+  const store = useBench().panel;
+  const name = usePanel((state) => state.panel.name);
+  const navigate = useNavigate();
+  const { mutate } = useSWRConfig();
+  const add = async () => {
+    try {
+      const made = await sendJson<PanelSummary>("POST", `${shopPath(shop)}/panels`, { name: `Panel ${panels.length + 1}` });
+      await mutate(shopPath(shop));
+      navigate(`/shops/${shop}/bench/${made.slug}`);
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
+  return (
+    <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">
+      {panels.map((panel) =>
+        panel.slug === current ? (
+          <span key={panel.slug} className="flex items-center border-b-2 border-accent px-3 font-semibold">
+            <LabelField value={name} label="Panel name" save={(next) => store.getState().apply(renamePanel(next))} />
+          </span>
+        ) : (
+          <Link key={panel.slug} to={`/shops/${shop}/bench/${panel.slug}`} className="flex flex-none items-center px-3 text-quiet hover:text-base-content">
+            {panel.name}
+          </Link>
+        ),
+      )}
+      <button type="button" aria-label="New panel" title="New panel" className="grid w-9 place-items-center text-quiet hover:text-base-content" onClick={add}>
+        <Plus size={16} aria-hidden />
+      </button>
+    </nav>
+  );
+}

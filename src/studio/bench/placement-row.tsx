@@ -1,0 +1,96 @@
+import { type Band, bands, isOwn, resolve } from "../../core/panel/bands.ts";
+import { type Placement, placements } from "../../core/panel/document.ts";
+import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
+import { Popover } from "../shell/popover.tsx";
+import { BandCell } from "./band-cell.tsx";
+import { useBench, usePanel } from "./bench-context.ts";
+import { columns } from "./lattice.tsx";
+
+const words: Record<Placement, string> = {
+  left: "Left of the products",
+  right: "Right of the products",
+  above: "Above the products",
+  drawer: "In a drawer, behind a button",
+  absent: "Not on this band",
+};
+
+/** The panel's own row: where it stands on each band. */
+export function PlacementRow() {
+  const placement = usePanel((state) => state.panel.placement);
+  return (
+    <div className={`${columns} min-h-[50px] border-b border-hair bg-sand/70 py-1`}>
+      <div className="col-span-2 ps-4">
+        <span className="block font-medium leading-tight">The panel</span>
+        <span className="text-[12px] text-quiet">{words[placement.wide]}</span>
+      </div>
+      {bands.map((band) => (
+        <PlacementCell key={band} band={band} />
+      ))}
+    </div>
+  );
+}
+
+function PlacementCell({ band }: { band: Band }) {
+  const store = useBench().panel;
+  const placement = usePanel((state) => state.panel.placement);
+  const shown = resolve(placement, band);
+  const own = isOwn(placement, band);
+  const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", as on the wider band"}`;
+  return (
+    <Popover
+      label={`Where the panel stands on ${band}`}
+      placement="bottom"
+      className="w-64 p-2"
+      trigger={(props, open) => (
+        <BandCell props={props} open={open} own={own} band={band} label={label}>
+          <PlacementGlyph placement={shown} />
+        </BandCell>
+      )}
+    >
+      {(close) => (
+        <div className="flex flex-col gap-0.5">
+          {placements.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={one === shown}
+              className={`flex items-center gap-3 rounded-lg px-2 py-1.5 text-start ${one === shown ? "bg-plum-soft font-medium" : "hover:bg-sand"}`}
+              onClick={() => {
+                store.getState().apply(setPlacement(band, one));
+                close();
+              }}
+            >
+              <PlacementGlyph placement={one} />
+              {words[one]}
+            </button>
+          ))}
+          {own && band !== "wide" ? (
+            <button
+              type="button"
+              className="link px-2 py-1.5 text-start text-[13px]"
+              onClick={() => {
+                store.getState().apply(followPlacement(band));
+                close();
+              }}
+            >
+              Follow the wider band
+            </button>
+          ) : null}
+        </div>
+      )}
+    </Popover>
+  );
+}
+
+/** A page in small, with the panel where it stands. */
+function PlacementGlyph({ placement }: { placement: Placement }) {
+  const panel = { left: [1, 1, 11, 22], right: [28, 1, 11, 22], above: [1, 1, 38, 8], drawer: [1, 1, 20, 22], absent: undefined }[placement];
+  const products = { left: [15, 1, 24, 22], right: [1, 1, 24, 22], above: [1, 12, 38, 11], drawer: [1, 1, 38, 22], absent: [1, 1, 38, 22] }[placement];
+  return (
+    <svg width="40" height="24" viewBox="0 0 40 24" aria-hidden="true" className="flex-none">
+      <rect x={products[0]} y={products[1]} width={products[2]} height={products[3]} rx="2" fill="none" stroke="#b9a9bf" strokeWidth="1.5" />
+      {panel ? <rect x={panel[0]} y={panel[1]} width={panel[2]} height={panel[3]} rx="2" fill="#321a3d" /> : null}
+      {placement === "drawer" ? <path d="M32 8l-4 4 4 4" fill="none" stroke="#321a3d" strokeWidth="2" /> : null}
+    </svg>
+  );
+}

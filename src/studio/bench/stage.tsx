@@ -1,0 +1,148 @@
+import { Maximize2, Minimize2 } from "lucide-react";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { bandAt } from "../../core/panel/bands.ts";
+import { engineFacets } from "../../core/panel/document.ts";
+import { fit } from "../../core/match/selection.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import type { FromStage, ToStage } from "../../storefront/stage.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { Ruler } from "./ruler.tsx";
+
+const phone = { width: 390, height: 844 };
+const gap = 20;
+const caption = 26;
+
+/** The shop's real page, wide and on a phone side by side, fed with every change. */
+export function Stage({ slug }: { slug: string }) {
+  const box = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState({ width: 760, height: 600 });
+  const [large, setLarge] = useState<"wide" | "phone" | undefined>(undefined);
+  const pageWidth = useSession((state) => state.pageWidth);
+  const limits = usePanel((state) => state.panel.limits);
+  useEffect(() => {
+    if (!box.current) return;
+    const watch = new ResizeObserver(([{ contentRect }]) => setRoom({ width: contentRect.width, height: contentRect.height }));
+    watch.observe(box.current);
+    return () => watch.disconnect();
+  }, []);
+
+  const inner = Math.max(100, room.height - caption);
+  const phoneScale = Math.min(inner / phone.height, large === "phone" ? 1 : 0.5, room.width / phone.width);
+  const phoneRoom = large === "wide" ? 0 : phone.width * phoneScale + 12 + gap;
+  const wideScale = Math.min(1, Math.max(0.1, (room.width - phoneRoom) / pageWidth));
+  const enlarge = (which: "wide" | "phone") => setLarge(large === which ? undefined : which);
+
+  return (
+    <>
+      <Ruler />
+      <div ref={box} className="mx-5 mb-2 mt-1 flex min-h-0 flex-1 items-start gap-5 overflow-hidden">
+        {large === "phone" && room.width - phoneRoom < 200 ? null : (
+          <Frame
+            slug={slug}
+            title={`Wide page, ${pageWidth} px`}
+            width={pageWidth}
+            height={inner / wideScale}
+            scale={wideScale}
+            caption={`${capital(bandAt(pageWidth, limits))} · ${pageWidth} px · shown at ${Math.round(wideScale * 100)} %`}
+            large={large === "wide"}
+            enlarge={() => enlarge("wide")}
+          />
+        )}
+        {large === "wide" ? null : (
+          <Frame
+            slug={slug}
+            title={`Phone, ${phone.width} px`}
+            width={phone.width}
+            height={Math.min(phone.height, inner / phoneScale)}
+            scale={phoneScale}
+            caption={`${capital(bandAt(phone.width, limits))} · ${phone.width} px · ${Math.round(phoneScale * 100)} %`}
+            large={large === "phone"}
+            enlarge={() => enlarge("phone")}
+            bezel
+          />
+        )}
+      </div>
+    </>
+  );
+}
+
+interface FrameProps {
+  slug: string;
+  title: string;
+  /** Size of the page in CSS px, and the scale at which it is shown. */
+  width: number;
+  height: number;
+  scale: number;
+  caption: string;
+  large: boolean;
+  enlarge(): void;
+  bezel?: boolean;
+}
+
+function Frame({ slug, title, width, height, scale, caption, large, enlarge, bezel = false }: FrameProps) {
+  const { shop } = useOpenShop();
+  const { panel, session } = useBench();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const tell = useCallback((message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin), []);
+
+  useEffect(() => {
+    const hear = (event: MessageEvent<FromStage>) => {
+      if (event.origin !== location.origin || event.source !== frame.current?.contentWindow) return;
+      const message = event.data;
+      if (message.zt === "ready") {
+        tell({ zt: "panel", panel: panel.getState().panel });
+        tell({ zt: "selection", selection: session.getState().selection });
+      } else if (message.zt === "selection") session.setState({ selection: message.selection });
+      else if (message.zt === "point") session.setState({ pointed: message.row });
+    };
+    addEventListener("message", hear);
+    const stopPanel = panel.subscribe((now, before) => {
+      if (now.panel === before.panel) return;
+      tell({ zt: "panel", panel: now.panel });
+      const { selection } = session.getState();
+      const still = fit(selection, engineFacets(now.panel));
+      if (JSON.stringify(still) !== JSON.stringify(selection)) session.setState({ selection: still });
+    });
+    const stopSession = session.subscribe((now, before) => {
+      if (now.selection !== before.selection) tell({ zt: "selection", selection: now.selection });
+      if (now.marked !== before.marked) tell({ zt: "mark", row: now.marked });
+    });
+    return () => {
+      removeEventListener("message", hear);
+      stopPanel();
+      stopSession();
+    };
+  }, [panel, session, tell]);
+
+  const edge = bezel ? 6 : 0;
+  return (
+    <figure className="flex-none">
+      <div
+        className={`overflow-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
+        style={{ width: width * scale + edge * 2, height: Math.max(60, height * scale - edge * 2) }}
+      >
+        <iframe
+          ref={frame}
+          title={title}
+          src={`/shop/${encodeURIComponent(shop.slug)}/?stage&panel=${encodeURIComponent(slug)}`}
+          className="origin-top-left border-0"
+          style={{ width, height: Math.max(60, height - (edge * 2) / scale), transform: `scale(${scale})` }}
+        />
+      </div>
+      <figcaption className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums">
+        {caption}
+        <button
+          type="button"
+          className="grid size-6 place-items-center rounded-md hover:bg-base-300"
+          aria-label={large ? `Back to both pages` : `Enlarge the ${bezel ? "phone" : "wide page"}`}
+          aria-pressed={large}
+          onClick={enlarge}
+        >
+          {large ? <Minimize2 size={13} aria-hidden /> : <Maximize2 size={13} aria-hidden />}
+        </button>
+      </figcaption>
+    </figure>
+  );
+}
+
+const capital = (text: string) => text[0].toUpperCase() + text.slice(1);

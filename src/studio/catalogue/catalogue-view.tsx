@@ -1,0 +1,26 @@
+import { useParams } from "react-router";
+import { Strip } from "../shell/strip.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { shopViews } from "../shell/views.ts";
+import { FieldTable } from "./field-table.tsx";
+
+/** What the catalogue holds: its fields, how many products state them, and what they say. */
+export function CatalogueView() {
+  const { shop: slug = "" } = useParams();
+  const { shop, index, profileOf } = useOpenShop();
+  const profiles = index.catalogue.fields.flatMap((field) => profileOf(field.key) ?? []);
+  return (
+    <div className="flex h-full flex-col">
+      <Strip views={shopViews(slug)} />
+      <main className="min-h-0 flex-1 overflow-auto px-6 py-5">
+        <div className="mb-4 flex items-baseline gap-4">
+          <h1 className="text-2xl">{shop.name}</h1>
+          <p className="text-quiet tabular-nums">
+            {index.products.toLocaleString("en")} products, {index.variants.toLocaleString("en")} variants, {profiles.length} fields
+          </p>
+        </div>
+        <FieldTable profiles={profiles} />
+      </main>
+    </div>
+  );
+}

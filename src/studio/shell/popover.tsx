@@ -1,0 +1,55 @@
+import { autoUpdate, FloatingFocusManager, FloatingPortal, flip, offset, type Placement, shift, size, useClick, useDismiss, useFloating, useInteractions, useRole } from "@floating-ui/react";
+import { type ReactNode, useState } from "react";
+
+interface Props {
+  /** Name of what opens, for assistive technology. */
+  label: string;
+  placement?: Placement;
+  /** The button that opens it; spread `props` on it. */
+  trigger(props: Record<string, unknown>, open: boolean): ReactNode;
+  children(close: () => void): ReactNode;
+  className?: string;
+}
+
+/** A card that opens at its button, holds focus while it is open, and closes on Escape or a click outside. */
+export function Popover({ label, placement = "bottom-start", trigger, children, className = "" }: Props) {
+  const [open, setOpen] = useState(false);
+  const { refs, floatingStyles, context } = useFloating({
+    open,
+    onOpenChange: setOpen,
+    placement,
+    whileElementsMounted: autoUpdate,
+    middleware: [
+      offset(6),
+      flip({ padding: 8 }),
+      shift({ padding: 8 }),
+      size({
+        padding: 8,
+        apply: ({ availableHeight, elements }) => {
+          elements.floating.style.maxHeight = `${Math.max(120, availableHeight)}px`;
+        },
+      }),
+    ],
+  });
+  const { getReferenceProps, getFloatingProps } = useInteractions([useClick(context), useDismiss(context), useRole(context, { role: "dialog" })]);
+  return (
+    <>
+      {trigger({ ref: refs.setReference, ...getReferenceProps() }, open)}
+      {open ? (
+        <FloatingPortal>
+          <FloatingFocusManager context={context} modal={false}>
+            <div
+              ref={refs.setFloating}
+              style={floatingStyles}
+              {...getFloatingProps()}
+              aria-label={label}
+              className={`z-40 overflow-auto rounded-box border border-hair bg-base-100 shadow-[0_12px_40px_#321a3d33] ${className}`}
+            >
+              {children(() => setOpen(false))}
+            </div>
+          </FloatingFocusManager>
+        </FloatingPortal>
+      ) : null}
+    </>
+  );
+}

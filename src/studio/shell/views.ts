@@ -1,0 +1,5 @@
+/** The views of an open shop, in the order of the work. */
+export const shopViews = (shop: string): { to: string; label: string }[] => [
+  { to: `/shops/${shop}/catalogue`, label: "Catalogue" },
+  { to: `/shops/${shop}/bench`, label: "Bench" },
+];

@@ -1,0 +1,48 @@
+import { Plus } from "lucide-react";
+import { Link } from "react-router";
+import { useShops } from "../api.ts";
+import { Strip } from "../shell/strip.tsx";
+
+/** The shops there are, and the way to a new one. */
+export function ShopsView() {
+  const { data: shops, error } = useShops();
+  return (
+    <div className="flex h-full flex-col bg-base-200">
+      <Strip />
+      <main className="mx-auto w-full max-w-3xl flex-1 overflow-auto px-6 py-12">
+        <div className="mb-6 flex items-end justify-between">
+          <h1 className="text-3xl">Your shops</h1>
+          <Link to="/new" className="btn btn-accent btn-sm">
+            <Plus size={16} aria-hidden /> New shop from a file
+          </Link>
+        </div>
+        {error ? (
+          <p role="alert" className="text-error">
+            {error.message}
+          </p>
+        ) : null}
+        <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
+          {shops?.map((shop) => (
+            <li key={shop.slug}>
+              <Link to={`/shops/${encodeURIComponent(shop.slug)}/bench`} className="flex items-center gap-4 px-5 py-4 hover:bg-sand">
+                <span className="grid size-10 flex-none place-items-center rounded-lg bg-primary font-display text-lg text-accent" aria-hidden>
+                  {shop.name[0]}
+                </span>
+                <span className="min-w-0 flex-1">
+                  <span className="block truncate font-display text-lg font-semibold">{shop.name}</span>
+                  <span className="block truncate text-quiet">{shop.panels.map((panel) => panel.name).join(", ")}</span>
+                </span>
+                <span className="text-right text-quiet tabular-nums">
+                  {shop.products.toLocaleString("en")} products
+                  <br />
+                  {shop.variants.toLocaleString("en")} variants
+                </span>
+              </Link>
+            </li>
+          ))}
+          {shops?.length === 0 ? <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li> : null}
+        </ul>
+      </main>
+    </div>
+  );
+}

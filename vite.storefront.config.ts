@@ -1,0 +1,33 @@
+import { gzipSync } from "node:zlib";
+import { defineConfig, type Plugin } from "vite";
+
+/** Says how large the shoppers' script is, as it goes over the wire. */
+const reportSize: Plugin = {
+  name: "report-size",
+  writeBundle(_options, bundle) {
+    for (const [file, output] of Object.entries(bundle)) {
+      if (output.type !== "chunk") continue;
+      console.log(`${file}: ${(gzipSync(output.code, { level: 9 }).length / 1000).toFixed(1)} kB gzipped, engine and displays included`);
+    }
+  },
+};
+
+/** What shoppers get: one script with the engine, one style sheet, fonts. */
+export default defineConfig({
+  publicDir: false,
+  base: "/storefront/",
+  plugins: [reportSize],
+  build: {
+    outDir: "dist/storefront",
+    emptyOutDir: true,
+    target: "es2022",
+    assetsInlineLimit: 0,
+    rollupOptions: {
+      input: "src/storefront/page.tsx",
+      output: {
+        entryFileNames: "trellis.js",
+        assetFileNames: (asset) => (asset.names[0]?.endsWith(".css") ? "trellis.css" : "[name]-[hash][extname]"),
+      },
+    },
+  },
+});
