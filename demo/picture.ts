@@ -98,7 +98,7 @@ function flower(motif: Motif, x: number, y: number, colour: string, second: stri
       );
     case "passion":
       return at(
-        petals(10, 34, 13, colour) + `<circle r="18" fill="none" stroke="${second}" stroke-width="9" stroke-dasharray="2 2.4"/>` + eye("#e6ecb0", 7),
+        `${petals(10, 34, 13, colour)}<circle r="18" fill="none" stroke="${second}" stroke-width="9" stroke-dasharray="2 2.4"/>${eye("#e6ecb0", 7)}`,
       );
     case "pea":
       return at(

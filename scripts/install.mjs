@@ -1,12 +1,11 @@
 import { spawnSync } from "node:child_process";
-import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { createHash } from "node:crypto";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { dirname, join, resolve } from "node:path";
 import { fileURLToPath } from "node:url";
 
 /** Folder of the repository. */
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), "..");
-process.chdir(root);
 
 const wanted = [20, 19];
 
@@ -22,10 +21,13 @@ export function ensurePackages() {
     stop(`Node.js ${process.versions.node} is too old. Install ${wanted.join(".")} or newer.`);
   }
   const mark = join(root, "node_modules/.trellis-lock");
-  const lock = createHash("sha256").update(readFileSync(join(root, "package-lock.json"))).digest("hex");
+  const lock = createHash("sha256")
+    .update(readFileSync(join(root, "package-lock.json")))
+    .digest("hex");
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
-  console.log("Installing packages …");
-  if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"])) stop("The packages could not be installed.");
+  // On standard error, since a command's standard output may be data.
+  console.error("Installing packages …");
+  if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { stdio: ["ignore", 2, 2] })) stop("The packages could not be installed.");
   writeFileSync(mark, lock);
 }
 

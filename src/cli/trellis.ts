@@ -1,4 +1,4 @@
-import { CatalogueError, describe } from "../core/catalogue/problem.ts";
+import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
 import { tally } from "./tally.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -10,7 +10,7 @@ try {
   else if (command === "tally") console.log(JSON.stringify(tally(rest), null, 2));
   else throw new UsageError(command ? `There is no command “${command}”. ${usage}` : usage);
 } catch (error) {
-  const known = error instanceof CatalogueError ? describe(error.problem) : error instanceof UsageError ? error.message : undefined;
+  const known = error instanceof CatalogueError ? problemText(error.problem) : error instanceof UsageError ? error.message : undefined;
   process.stderr.write(`trellis: ${(known ?? `unexpected fault: ${(error as Error).message}`).replaceAll("\n", " ")}\n`);
   process.exitCode = known === undefined ? 1 : 2;
 }

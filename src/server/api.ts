@@ -3,7 +3,7 @@ import { Hono } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { mixed, number, object, string, ValidationError } from "yup";
 import { knownColumns } from "../core/catalogue/field.ts";
-import { CatalogueError, describe } from "../core/catalogue/problem.ts";
+import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
 import { type Mapping, readCatalogue } from "../core/catalogue/read.ts";
 import { emptyPanel } from "../core/panel/document.ts";
 import { checkPanel, InvalidPanel } from "../core/panel/schema.ts";
@@ -109,7 +109,7 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
 /** Known errors as an answer; anything else is logged and told without its inside. */
 export function asFault(error: Error): Fault {
   if (error instanceof Fault) return error;
-  if (error instanceof CatalogueError) return new Fault(422, describe(error.problem), { problem: error.problem });
+  if (error instanceof CatalogueError) return new Fault(422, problemText(error.problem), { problem: error.problem });
   if (error instanceof InvalidPanel) return new Fault(422, `This is not a valid panel: ${error.message}.`, { path: error.path });
   console.error(error);
   return new Fault(500, "Something went wrong on the server. Nothing was changed; try again.");

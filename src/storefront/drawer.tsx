@@ -19,6 +19,8 @@ export function Drawer({ open, total, close, children }: Props) {
     else box.close();
   }, [open]);
   return (
+    // A click on the backdrop closes; the keyboard's way is Escape, which the browser brings.
+    // biome-ignore lint/a11y/useKeyWithClickEvents: see above
     <dialog
       ref={dialog}
       class="zt-drawer"

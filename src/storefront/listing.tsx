@@ -66,7 +66,10 @@ export function Grid({ state, act }: { state: PageState; act: Actions }) {
                     {card.from ? <small>from </small> : null}
                     <span class={card.was === undefined ? undefined : "zs-now"}>{money(card.price, state.shop.currency)}</span>
                     {card.was === undefined ? null : (
-                      <s aria-label={`was ${money(card.was, state.shop.currency)}`}>{money(card.was, state.shop.currency)}</s>
+                      <s>
+                        <span class="zt-unseen">was </span>
+                        {money(card.was, state.shop.currency)}
+                      </s>
                     )}
                   </>
                 )}

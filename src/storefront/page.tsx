@@ -38,15 +38,7 @@ async function start(): Promise<void> {
     drawer: (open) => store.openDrawer(open),
   };
 
-  function Page() {
-    const [state, setState] = useState(store.state);
-    useLayoutEffect(() => {
-      setState(store.state);
-      return store.subscribe(setState);
-    }, []);
-    return <PageView state={state} act={act} />;
-  }
-  hydrate(<Page />, root);
+  hydrate(<Page store={store} act={act} />, root);
   store.setWidth(innerWidth);
   addEventListener("resize", () => store.setWidth(innerWidth));
 
@@ -58,6 +50,16 @@ async function start(): Promise<void> {
     addEventListener("popstate", () => store.go(fromAddress(location.search, store.state.panel, fieldOf), "view"));
   }
   document.documentElement.dataset.ready = "";
+}
+
+/** Draws the page anew whenever its store changes. */
+function Page({ store, act }: { store: PageStore; act: Actions }) {
+  const [state, setState] = useState(store.state);
+  useLayoutEffect(() => {
+    setState(store.state);
+    return store.subscribe(setState);
+  }, [store]);
+  return <PageView state={state} act={act} />;
 }
 
 start().catch((error: Error) => {

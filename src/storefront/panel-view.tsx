@@ -16,7 +16,9 @@ export function PanelView({ state, act }: { state: PageState; act: Actions }) {
         ),
       )}
       <noscript>
-        <button class="zt-apply">Show products</button>
+        <button type="submit" class="zt-apply">
+          Show products
+        </button>
       </noscript>
     </form>
   );

@@ -1,6 +1,6 @@
 import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Answer, Engine, Question } from "../core/match/engine.ts";
-import { fit, type Selection } from "../core/match/selection.ts";
+import { fitSelection, type Selection } from "../core/match/selection.ts";
 import { type Band, bandAt } from "../core/panel/bands.ts";
 import { engineFacets, type PanelDocument } from "../core/panel/document.ts";
 import type { SwatchBook } from "../core/swatch/book.ts";
@@ -64,7 +64,7 @@ export class PageStore {
 
   /** Puts a changed panel on the page; the selection stays as far as it still has a meaning. */
   setPanel(panel: PanelDocument): void {
-    this.#ask({ ...this.#state, panel, selection: fit(this.#state.selection, engineFacets(panel)) }, "panel");
+    this.#ask({ ...this.#state, panel, selection: fitSelection(this.#state.selection, engineFacets(panel)) }, "panel");
   }
 
   /** Tells the page its width in CSS px. */

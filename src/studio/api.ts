@@ -1,6 +1,6 @@
 import useSWR from "swr";
-import type { PanelDocument } from "../core/panel/document.ts";
 import type { Problem } from "../core/catalogue/problem.ts";
+import type { PanelDocument } from "../core/panel/document.ts";
 
 export interface PanelSummary {
   slug: string;

@@ -15,13 +15,13 @@ export class CatalogueError extends Error {
   override name = "CatalogueError";
   readonly problem: Problem;
   constructor(problem: Problem) {
-    super(describe(problem));
+    super(problemText(problem));
     this.problem = problem;
   }
 }
 
 /** A problem in one line, for the command line and for messages. */
-export function describe({ row, column, value, message }: Problem): string {
+export function problemText({ row, column, value, message }: Problem): string {
   const where = [row === undefined ? "" : `row ${row}`, column ? `column "${column}"` : ""].filter(Boolean).join(", ");
   const what = value === undefined ? "" : ` ("${value.length > 60 ? `${value.slice(0, 57)}…` : value}")`;
   return where ? `${where[0].toUpperCase()}${where.slice(1)}${what}: ${message}` : `${message}${what}`;

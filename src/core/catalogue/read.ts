@@ -81,7 +81,7 @@ export function buildCatalogue(table: CsvTable, { mapping, required }: ReadOptio
     }
   }
   if (order.length === 0) {
-    throw new CatalogueError({ message: "No row of this file can be used. Each needs a product id, and as many cells as the header." });
+    throw new CatalogueError(problems[0] ?? { row: 1, message: "There are no products below the header row. Bring a file with at least one." });
   }
 
   const kept = table.header.map((_, at) => at).filter((at) => roles[at] !== "skip");

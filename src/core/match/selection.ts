@@ -63,7 +63,7 @@ export const isEmpty = (selection: Selection): boolean => selection.text.trim() 
  * The selection as far as it has a meaning for these facets: choices of other fields and choices of
  * the wrong shape are left out, and a one-of facet keeps its first option.
  */
-export function fit(selection: Selection, facets: readonly Facet[]): Selection {
+export function fitSelection(selection: Selection, facets: readonly Facet[]): Selection {
   const choices: Record<string, Choice> = {};
   for (const { field, mode } of facets) {
     const choice = selection.choices[field];

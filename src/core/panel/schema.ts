@@ -19,7 +19,7 @@ const px = () => number().strict().integer().min(200).max(4000).required();
 const id = () =>
   string()
     .strict()
-    .matches(/^[\w-]{1,40}$/, "${path} must be 1 to 40 letters, digits, - or _")
+    .matches(/^[\w-]{1,40}$/, ({ path }) => `${path} must be 1 to 40 letters, digits, - or _`)
     .required();
 const label = () => string().strict().max(200).defined();
 

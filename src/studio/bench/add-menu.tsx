@@ -1,9 +1,9 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { isFacetable } from "../../core/catalogue/field.ts";
-import { words } from "../../core/index/text-index.ts";
 import { isWorthAFacet, suggestDisplay, suggestRow } from "../../core/evidence/suggest.ts";
-import { pieceLabels, pieceNames, type PanelDocument } from "../../core/panel/document.ts";
+import { words } from "../../core/index/text-index.ts";
+import { type PanelDocument, pieceLabels, pieceNames } from "../../core/panel/document.ts";
 import { addRow, type Edit } from "../../core/panel/edit.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -25,7 +25,10 @@ export function freeFields({ index, profileOf }: OpenShop, panel: PanelDocument)
 export function freePieces(panel: PanelDocument): { name: string; edit: Edit }[] {
   return pieceNames
     .filter((piece) => !panel.rows.some((row) => row.kind === "piece" && row.piece === piece))
-    .map((piece) => ({ name: pieceLabels[piece], edit: addRow({ kind: "piece", id: piece, piece, label: pieceLabels[piece] }, pieceLabels[piece], 0) }));
+    .map((piece) => ({
+      name: pieceLabels[piece],
+      edit: addRow({ kind: "piece", id: piece, piece, label: pieceLabels[piece] }, pieceLabels[piece], 0),
+    }));
 }
 
 /** Offers every field and piece that is not in the panel yet. */
@@ -60,7 +63,14 @@ export function AddMenu() {
           return (
             <>
               <div className="sticky top-0 z-10 border-b border-hair bg-base-100 p-2">
-                <input type="search" className="input input-sm w-full" placeholder="Search the fields" aria-label="Search the fields" value={asked} onChange={(event) => setAsked(event.target.value)} />
+                <input
+                  type="search"
+                  className="input input-sm w-full"
+                  placeholder="Search the fields"
+                  aria-label="Search the fields"
+                  value={asked}
+                  onChange={(event) => setAsked(event.target.value)}
+                />
               </div>
               <ul className="p-1.5">
                 {free

@@ -39,7 +39,9 @@ export function BandCell({ props, open, own, band, label, children }: Props) {
       className={`relative grid h-10 place-items-center overflow-hidden rounded-lg border border-hair bg-white hover:border-secondary ${ring}`}
     >
       {children}
-      {band === "wide" ? null : <span className="absolute end-0 top-0 border-8 border-b-transparent border-e-accent border-s-transparent border-t-accent" aria-hidden />}
+      {band === "wide" ? null : (
+        <span className="absolute end-0 top-0 border-8 border-b-transparent border-e-accent border-s-transparent border-t-accent" aria-hidden />
+      )}
     </button>
   );
 }

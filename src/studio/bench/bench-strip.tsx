@@ -55,7 +55,12 @@ export function BenchStrip() {
           <Redo2 size={17} aria-hidden />
         </button>
       </div>
-      <a href={`/shop/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`} target="_blank" rel="noreferrer" className="btn btn-accent btn-sm">
+      <a
+        href={`/shop/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`}
+        target="_blank"
+        rel="noreferrer"
+        className="btn btn-accent btn-sm"
+      >
         Shopper view
       </a>
     </Strip>

@@ -10,8 +10,8 @@ import { Commands } from "./commands.tsx";
 import { ConflictNote } from "./conflict-note.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
-import { PanelTabs } from "./panel-tabs.tsx";
 import { createPanelStore, isUnsaved, type PanelStore } from "./panel-store.ts";
+import { PanelTabs } from "./panel-tabs.tsx";
 import { Stage } from "./stage.tsx";
 
 /** Panels that were opened in this tab, so that history and unsaved work outlive a change of view. */

@@ -55,7 +55,10 @@ function Actions({ close }: { close(): void }) {
     { name: "Undo", run: undo },
     { name: "Redo", run: redo },
     { name: "Clear what is chosen on the stage", run: () => session.setState({ selection: { choices: {}, text: "" } }) },
-    ...freeFields(shop, panel).map(({ profile }) => ({ name: `Add ${profile.field.name}`, run: () => apply(addRow(suggestRow(profile), profile.field.name)) })),
+    ...freeFields(shop, panel).map(({ profile }) => ({
+      name: `Add ${profile.field.name}`,
+      run: () => apply(addRow(suggestRow(profile), profile.field.name)),
+    })),
     ...freePieces(panel).map(({ name, edit }) => ({ name: `Add ${name}`, run: () => apply(edit) })),
     ...panel.rows.flatMap((row, at) => {
       const title = rowTitle(row, shop.index);
@@ -66,7 +69,9 @@ function Actions({ close }: { close(): void }) {
         { name: `Remove ${title}`, run: () => apply(removeRow(row.id, title)) },
       ];
     }),
-    ...bands.flatMap((band) => placements.map((placement) => ({ name: `Place the panel on ${band}: ${placement}`, run: () => apply(setPlacement(band, placement)) }))),
+    ...bands.flatMap((band) =>
+      placements.map((placement) => ({ name: `Place the panel on ${band}: ${placement}`, run: () => apply(setPlacement(band, placement)) })),
+    ),
     { name: "Go to the catalogue", run: () => navigate(`/shops/${shop.shop.slug}/catalogue`) },
     { name: "Go to all shops", run: () => navigate("/") },
   ];

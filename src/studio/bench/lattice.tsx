@@ -1,13 +1,4 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import { restrictToVerticalAxis } from "./vertical.ts";
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { bandRange, bands } from "../../core/panel/bands.ts";
 import { moveRow } from "../../core/panel/edit.ts";
@@ -17,6 +8,7 @@ import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { LatticeRow } from "./lattice-row.tsx";
 import { PlacementRow } from "./placement-row.tsx";
 import { rowTitle } from "./row-title.ts";
+import { restrictToVerticalAxis } from "./vertical.ts";
 
 /** The columns: the row's words, then a cell a band. */
 export const columns = "grid grid-cols-[26px_minmax(0,1fr)_repeat(3,72px)] gap-x-1.5 items-center pe-3";
@@ -27,7 +19,10 @@ export function Lattice() {
   const { panel: store, session } = useBench();
   const panel = usePanel((state) => state.panel);
   const pointed = useSession((state) => state.pointed);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
 
   const drop = ({ active, over }: DragEndEvent) => {
     const row = panel.rows.find(({ id }) => id === active.id);

@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef } from "react";
+import { emptySelection } from "../../core/match/selection.ts";
 import type { Band } from "../../core/panel/bands.ts";
 import type { DisplayName, FacetRow, PanelDocument } from "../../core/panel/document.ts";
-import { emptySelection } from "../../core/match/selection.ts";
+import css from "../../storefront/picture.css?inline";
 import { drawFacet, eraseFacet } from "../../storefront/picture.tsx";
 import { firstState } from "../../storefront/store.ts";
-import css from "../../storefront/picture.css?inline";
 import { type OpenShop, useOpenShop } from "../shell/shop-context.ts";
 
 let sheet: CSSStyleSheet | undefined;

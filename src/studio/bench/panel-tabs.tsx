@@ -32,12 +32,22 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
             <LabelField value={name} label="Panel name" save={(next) => store.getState().apply(renamePanel(next))} />
           </span>
         ) : (
-          <Link key={panel.slug} to={`/shops/${shop}/bench/${panel.slug}`} className="flex flex-none items-center px-3 text-quiet hover:text-base-content">
+          <Link
+            key={panel.slug}
+            to={`/shops/${shop}/bench/${panel.slug}`}
+            className="flex flex-none items-center px-3 text-quiet hover:text-base-content"
+          >
             {panel.name}
           </Link>
         ),
       )}
-      <button type="button" aria-label="New panel" title="New panel" className="grid w-9 place-items-center text-quiet hover:text-base-content" onClick={add}>
+      <button
+        type="button"
+        aria-label="New panel"
+        title="New panel"
+        className="grid w-9 place-items-center text-quiet hover:text-base-content"
+        onClick={add}
+      >
         <Plus size={16} aria-hidden />
       </button>
     </nav>

@@ -85,7 +85,9 @@ function PlacementCell({ band }: { band: Band }) {
 /** A page in small, with the panel where it stands. */
 function PlacementGlyph({ placement }: { placement: Placement }) {
   const panel = { left: [1, 1, 11, 22], right: [28, 1, 11, 22], above: [1, 1, 38, 8], drawer: [1, 1, 20, 22], absent: undefined }[placement];
-  const products = { left: [15, 1, 24, 22], right: [1, 1, 24, 22], above: [1, 12, 38, 11], drawer: [1, 1, 38, 22], absent: [1, 1, 38, 22] }[placement];
+  const products = { left: [15, 1, 24, 22], right: [1, 1, 24, 22], above: [1, 12, 38, 11], drawer: [1, 1, 38, 22], absent: [1, 1, 38, 22] }[
+    placement
+  ];
   return (
     <svg width="40" height="24" viewBox="0 0 40 24" aria-hidden="true" className="flex-none">
       <rect x={products[0]} y={products[1]} width={products[2]} height={products[3]} rx="2" fill="none" stroke="#b9a9bf" strokeWidth="1.5" />

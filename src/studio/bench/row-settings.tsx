@@ -2,7 +2,7 @@ import { useId, useMemo } from "react";
 import { modeExample } from "../../core/evidence/mode-example.ts";
 import type { Mode } from "../../core/match/selection.ts";
 import { bands, resolve } from "../../core/panel/bands.ts";
-import { facetDefaults, type FacetRow } from "../../core/panel/document.ts";
+import { type FacetRow, facetDefaults } from "../../core/panel/document.ts";
 import { type FacetSettings, setFacet } from "../../core/panel/edit.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -28,7 +28,12 @@ export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
             options={[
               { value: "any", label: "any of", number: example.any },
               { value: "all", label: "all of", number: example.all },
-              { value: "one", label: "only one", number: example.one, off: carried("one") ? undefined : "A display of this facet lets several be chosen." },
+              {
+                value: "one",
+                label: "only one",
+                number: example.one,
+                off: carried("one") ? undefined : "A display of this facet lets several be chosen.",
+              },
             ]}
             set={(mode) => set({ mode }, { any: "any of", all: "all of", one: "only one" }[mode])}
           />
@@ -114,7 +119,14 @@ function Choice<T extends string>({ label, value, fallback, options, set }: Choi
             title={option.off}
             className={`flex flex-auto items-center justify-center gap-1.5 border-s border-hair px-2 py-1 text-[13px] first:border-s-0 has-focus-visible:outline-2 has-focus-visible:-outline-offset-2 has-focus-visible:outline-[#b4561b] ${option.value === value ? "bg-primary text-primary-content" : option.off ? "text-base-content/45" : "cursor-pointer hover:bg-sand"}`}
           >
-            <input type="radio" className="sr-only" name={name} checked={option.value === value} disabled={option.off !== undefined} onChange={() => set(option.value)} />
+            <input
+              type="radio"
+              className="sr-only"
+              name={name}
+              checked={option.value === value}
+              disabled={option.off !== undefined}
+              onChange={() => set(option.value)}
+            />
             {option.label}
             {option.number === undefined ? null : <span className="text-[12px] opacity-75 tabular-nums">{option.number}</span>}
           </label>

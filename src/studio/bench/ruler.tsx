@@ -39,8 +39,20 @@ export function Ruler() {
           </span>
         ))}
         <Stop track={track} label="Wide page" value={pageWidth} shape="page" set={(px) => session.setState({ pageWidth: px })} />
-        <Stop track={track} label="Medium begins at" value={limits.medium} shape="limit" set={(px) => panel.getState().apply(setLimits({ ...limits, medium: Math.min(px, limits.wide - 100) }), true)} />
-        <Stop track={track} label="Wide begins at" value={limits.wide} shape="limit" set={(px) => panel.getState().apply(setLimits({ ...limits, wide: px }), true)} />
+        <Stop
+          track={track}
+          label="Medium begins at"
+          value={limits.medium}
+          shape="limit"
+          set={(px) => panel.getState().apply(setLimits({ ...limits, medium: Math.min(px, limits.wide - 100) }), true)}
+        />
+        <Stop
+          track={track}
+          label="Wide begins at"
+          value={limits.wide}
+          shape="limit"
+          set={(px) => panel.getState().apply(setLimits({ ...limits, wide: px }), true)}
+        />
       </div>
     </div>
   );

@@ -1,10 +1,10 @@
 import { Maximize2, Minimize2 } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { fitSelection } from "../../core/match/selection.ts";
 import { bandAt } from "../../core/panel/bands.ts";
 import { engineFacets } from "../../core/panel/document.ts";
-import { fit } from "../../core/match/selection.ts";
-import { useOpenShop } from "../shell/shop-context.ts";
 import type { FromStage, ToStage } from "../../storefront/stage.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { Ruler } from "./ruler.tsx";
 
@@ -100,7 +100,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
       if (now.panel === before.panel) return;
       tell({ zt: "panel", panel: now.panel });
       const { selection } = session.getState();
-      const still = fit(selection, engineFacets(now.panel));
+      const still = fitSelection(selection, engineFacets(now.panel));
       if (JSON.stringify(still) !== JSON.stringify(selection)) session.setState({ selection: still });
     });
     const stopSession = session.subscribe((now, before) => {

@@ -1,6 +1,6 @@
 import { useParams } from "react-router";
-import { Strip } from "../shell/strip.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { FieldTable } from "./field-table.tsx";
 

@@ -50,7 +50,9 @@ export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) 
                     </span>
                   ) : null}
                 </td>
-                <td className="text-quiet">{isWorthAFacet(profile) ? `${displays[suggestion.display].label}: ${suggestion.reason}` : "Not by itself"}</td>
+                <td className="text-quiet">
+                  {isWorthAFacet(profile) ? `${displays[suggestion.display].label}: ${suggestion.reason}` : "Not by itself"}
+                </td>
               </tr>
             );
           })}

@@ -1,4 +1,18 @@
-import { autoUpdate, FloatingFocusManager, FloatingPortal, flip, offset, type Placement, shift, size, useClick, useDismiss, useFloating, useInteractions, useRole } from "@floating-ui/react";
+import {
+  autoUpdate,
+  FloatingFocusManager,
+  FloatingPortal,
+  flip,
+  offset,
+  type Placement,
+  shift,
+  size,
+  useClick,
+  useDismiss,
+  useFloating,
+  useInteractions,
+  useRole,
+} from "@floating-ui/react";
 import { type ReactNode, useState } from "react";
 
 interface Props {
@@ -42,6 +56,7 @@ export function Popover({ label, placement = "bottom-start", trigger, children, 
               ref={refs.setFloating}
               style={floatingStyles}
               {...getFloatingProps()}
+              role="dialog"
               aria-label={label}
               className={`z-40 overflow-auto rounded-box border border-hair bg-base-100 shadow-[0_12px_40px_#321a3d33] ${className}`}
             >

@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
+import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import type { LocalEngine } from "../../core/match/engine.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { SwatchBook } from "../../core/swatch/book.ts";
 import type { ShopSummary } from "../api.ts";
 

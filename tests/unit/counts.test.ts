@@ -1,0 +1,100 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { count, toIds } from "../../src/core/index/bitmap.ts";
+import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { liveCounts, matching } from "../../src/core/match/count.ts";
+import { levelOfFacet } from "../../src/core/match/match.ts";
+import { liveRange } from "../../src/core/match/range.ts";
+import { optionsOf } from "../../src/core/match/selection.ts";
+import { questions, shops } from "../random-shop.ts";
+import { Reference } from "../reference.ts";
+
+const runs = { numRuns: 400 };
+
+describe("the engine against the definition written out", () => {
+  it("finds the same products", () => {
+    fc.assert(
+      fc.property(shops, questions, (catalogue, { facets, choices }) => {
+        const index = new CatalogueIndex(catalogue);
+        const found = toIds(matching(index, index.allProducts(), facets, choices));
+        expect([...found]).toEqual(new Reference(catalogue).matching(facets, choices));
+      }),
+      runs,
+    );
+  });
+
+  it("judges the same fields to be variant-level", () => {
+    fc.assert(
+      fc.property(shops, questions, (catalogue, { facets }) => {
+        const index = new CatalogueIndex(catalogue);
+        const reference = new Reference(catalogue);
+        for (const facet of facets) expect(levelOfFacet(index, facet)).toBe(reference.isVariantLevel(facet.field) ? "variant" : "product");
+      }),
+      runs,
+    );
+  });
+
+  it("counts for every option what choosing it would find", () => {
+    fc.assert(
+      fc.property(shops, questions, (catalogue, { facets, choices }) => {
+        const index = new CatalogueIndex(catalogue);
+        const reference = new Reference(catalogue);
+        for (const facet of facets.filter(({ mode }) => mode !== "range")) {
+          const counts = liveCounts(index, index.allProducts(), facets, choices, facet);
+          index.options(facet.field, facet.mode === "tree").options.forEach(({ id }, o) => {
+            const present = facet.mode === "all" ? optionsOf(choices[facet.field]) : [];
+            const then = { ...choices, [facet.field]: { options: [...new Set([...present, id])] } };
+            expect(counts[o]).toBe(reference.matching(facets, then).length);
+            expect(counts[o]).toBe(count(matching(index, index.allProducts(), facets, then)));
+          });
+        }
+      }),
+      runs,
+    );
+  });
+
+  it("takes a range's ends from the products and variants that the definition names", () => {
+    fc.assert(
+      fc.property(shops, questions, (catalogue, { facets, choices }) => {
+        const index = new CatalogueIndex(catalogue);
+        const reference = new Reference(catalogue);
+        const { price: _price, ...others } = choices;
+        const column = catalogue.columns.get("price");
+        const together = facets.filter(({ field, mode }) => reference.isVariantLevel(field) && mode !== "all");
+        const values = reference.matching(facets, others).flatMap((p) =>
+          reference
+            .variantsOf(p)
+            .filter((v) => together.every((facet) => !others[facet.field] || reference.holdsAlone(v, facet, others)))
+            .flatMap((v) => Array.from(column?.codes.slice(column.starts[v], column.starts[v + 1]) ?? [], (code) => Number(column?.spellings[code]))),
+        );
+        const { min, max } = liveRange(index, index.allProducts(), facets, choices, { field: "price", mode: "range" });
+        expect([min, max]).toEqual(values.length === 0 ? [null, null] : [Math.min(...values), Math.max(...values)]);
+      }),
+      runs,
+    );
+  });
+});
+
+// Common practice, no source.
+describe("adding an option", () => {
+  for (const [mode, grows] of [
+    ["any", true],
+    ["all", false],
+  ] as const) {
+    it(`to an ${mode}-of facet never ${grows ? "lowers" : "raises"} the result`, () => {
+      fc.assert(
+        fc.property(shops, questions, fc.constantFrom("black", "white", "red"), (catalogue, { facets, choices }, added) => {
+          const index = new CatalogueIndex(catalogue);
+          const asked = facets.map((facet) => (facet.field === "colour" ? { ...facet, mode } : facet));
+          const before = optionsOf(choices.colour);
+          fc.pre(before.length > 0);
+          const total = (options: readonly string[]) =>
+            count(matching(index, index.allProducts(), asked, { ...choices, colour: { options: [...options] } }));
+          const [now, then] = [total(before), total([...before, added])];
+          expect(grows ? then >= now : then <= now).toBe(true);
+        }),
+        runs,
+      );
+    });
+  }
+});

@@ -1,0 +1,118 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, describe, expect, it } from "vitest";
+
+const folder = mkdtempSync(join(tmpdir(), "trellis-"));
+const file = (name: string, text: string | Uint8Array) => {
+  writeFileSync(join(folder, name), text);
+  return join(folder, name);
+};
+const trellis = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync("npm", ["run", "-s", "trellis", "--", ...args], {
+    encoding: "utf8",
+    env: { ...process.env, INIT_CWD: folder },
+  });
+  return {
+    status,
+    out: stdout === "" ? undefined : JSON.parse(stdout),
+    lines: stderr
+      .trim()
+      .split("\n")
+      .filter((line) => !line.startsWith("npm warn")),
+  };
+};
+afterAll(() => rmSync(folder, { recursive: true }));
+
+const shop = file(
+  "shop.csv",
+  `product_id,sku,title,colour,size,stock,price,category,rating,due
+P1,a,One,black,large,3,10,Pots > Clay,4.5,2026-03-01
+P1,b,One,white,medium,2,12,Pots > Clay,4.5,2026-03-01
+P2,a,Two,Black ,medium,0,11,Pots > Wood,,2026-03-31
+P3,,Three,black,,5,9,Tools,3,
+`,
+);
+
+describe("trellis tally", () => {
+  it("prints totals, products and facets as one JSON object", () => {
+    const { status, out } = trellis(
+      "tally",
+      shop,
+      "--facet",
+      "colour",
+      "--facet",
+      "size",
+      "--facet",
+      "price",
+      "--facet",
+      "category",
+      "--pick",
+      "colour=BLACK|white",
+      "--pick",
+      "price=10..11",
+    );
+    expect(status).toBe(0);
+    expect(out).toEqual({
+      total: 2,
+      products: ["P1", "P2"],
+      facets: {
+        colour: { level: "variant", mode: "any", options: { black: 2, white: 0 } },
+        size: { level: "variant", mode: "any", options: { large: 1, medium: 1 } },
+        price: { level: "variant", mode: "range", min: 9, max: 12 },
+        category: { level: "product", mode: "tree", options: { Pots: 2, "Pots > Clay": 1, "Pots > Wood": 1, Tools: 0 } },
+      },
+    });
+  });
+
+  it("knows dates, computed facets and modes that are asked for", () => {
+    const { out } = trellis(
+      "tally",
+      shop,
+      "--facet",
+      "due",
+      "--facet",
+      "availability",
+      "--facet",
+      "rating:any",
+      "--facet",
+      "colour:all",
+      "--pick",
+      "due=2026-03-01..2026-03-31",
+      "--pick",
+      "colour=black|white",
+    );
+    expect(out.products).toEqual(["P1"]);
+    expect(out.facets.due).toEqual({ level: "product", mode: "range", min: "2026-03-01", max: "2026-03-01" });
+    expect(out.facets.availability.options).toEqual({ "in stock": 1, "out of stock": 0 });
+    expect(out.facets.rating).toEqual({ level: "product", mode: "any", options: { "4.5": 1, "3": 0 } });
+  });
+
+  it("says null when a range finds nothing", () => {
+    const { out } = trellis("tally", shop, "--facet", "rating", "--pick", "price=9..9", "--pick", "colour=white");
+    expect(out.total).toBe(0);
+    expect(out.facets.rating).toMatchObject({ min: null, max: null });
+  });
+
+  it.each([
+    ["an unknown facet", [shop, "--facet", "colr"], /no facet “colr”/],
+    ["a value that no product states", [shop, "--facet", "colour", "--pick", "colour=blakc"], /No product states “blakc”/],
+    ["a mode that is none", [shop, "--facet", "colour:most"], /“most” is not a mode/],
+    ["two values of a one-of facet", [shop, "--facet", "colour:one", "--pick", "colour=black|white"], /one value only/],
+    ["a range that is none", [shop, "--facet", "price", "--pick", "price=cheap"], /not a range/],
+    ["a file that is not there", ["none.csv"], /no such file/],
+    ["no file", ["--facet", "colour"], /Name one catalogue file/],
+    ["broken quotes", [file("quotes.csv", 'product_id,title\np1,One\np2,"Two\n')], /Row 3: A quote is opened/],
+    ["another encoding", [file("latin.csv", new Uint8Array([...Buffer.from("product_id,title\np1,caf"), 0xe9, 10]))], /Row 2: The text is not UTF-8/],
+    ["an empty file", [file("empty.csv", "")], /empty/],
+    ["no product ids", [file("ids.csv", "id,title\n1,One\n")], /no column “product_id”/],
+    ["a row with a cell too many", [file("ragged.csv", "product_id,title\np1,One,1\n")], /Row 2: This row has 3 cells/],
+  ])("ends with status 2 and one line for %s", (_case, args, message) => {
+    const { status, out, lines } = trellis("tally", ...args);
+    expect(status).toBe(2);
+    expect(out).toBeUndefined();
+    expect(lines).toHaveLength(1);
+    expect(lines[0]).toMatch(message);
+  });
+});
