@@ -315,7 +315,7 @@ function pot(random: Random, id: string, title: string): DemoProduct {
   const rows = own.flatMap(([glaze]) =>
     random.some(sizes, 2).map(([size, factor]) => ({
       ...base,
-      sku: `${id}-${size.replace(" ", "")}${glaze[0]}`,
+      sku: `${id}-${size.replace(" ", "")}${glaze.slice(0, 2)}`,
       "Pot size": size,
       "Pot colour": glaze,
       price: (Math.round(start * factor * 2) / 2).toFixed(2),

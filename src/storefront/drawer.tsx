@@ -34,7 +34,9 @@ export function Drawer({ open, total, close, children }: Props) {
         <header class="zt-drawer-head">
           <h2>Filters</h2>
           <button type="button" class="zt-close" aria-label="Close filters" onClick={close}>
-            ×
+            <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+              <path d="M2 2l12 12M14 2L2 14" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
+            </svg>
           </button>
         </header>
         <div class="zt-drawer-scroll">{children}</div>

@@ -9,7 +9,7 @@ import type { Actions } from "./page-view.tsx";
 import { type PageState, pageSize } from "./store.ts";
 
 const sortNames: Record<Sort, string> = {
-  catalogue: "As in the catalogue",
+  catalogue: "Shop’s order",
   "price-up": "Price, low to high",
   "price-down": "Price, high to low",
   newest: "Newest first",

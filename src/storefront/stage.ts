@@ -3,12 +3,17 @@ import type { PanelDocument } from "../core/panel/document.ts";
 import type { PageStore } from "./store.ts";
 
 /** From the bench to a page on its stage. */
-export type ToStage = { zt: "panel"; panel: PanelDocument } | { zt: "selection"; selection: Selection } | { zt: "mark"; row: string | undefined };
+export type ToStage =
+  | { zt: "panel"; panel: PanelDocument }
+  | { zt: "selection"; selection: Selection }
+  | { zt: "mark"; row: string | undefined }
+  | { zt: "drawer"; open: boolean };
 
 /** From a page on the stage to the bench. */
 export type FromStage =
   | { zt: "ready" }
   | { zt: "selection"; selection: Selection }
+  | { zt: "drawer"; open: boolean }
   /** The row that the designer points at on the page. */
   | { zt: "point"; row: string | undefined };
 
@@ -26,10 +31,16 @@ export function connectStage(store: PageStore): void {
       store.setWidth(innerWidth);
     } else if (message.zt === "selection") store.select(message.selection);
     else if (message.zt === "mark") store.mark(message.row);
+    else if (message.zt === "drawer") store.openDrawer(message.open);
     hearing = false;
   });
+  let open = store.state.drawerOpen;
   store.subscribe((state, change) => {
     if (change === "place" && !hearing) tell({ zt: "selection", selection: state.selection });
+    if (state.drawerOpen !== open) {
+      open = state.drawerOpen;
+      tell({ zt: "drawer", open });
+    }
   });
 
   let pointed: string | undefined;

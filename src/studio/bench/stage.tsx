@@ -1,7 +1,7 @@
 import { Maximize2, Minimize2 } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { fitSelection } from "../../core/match/selection.ts";
-import { bandAt } from "../../core/panel/bands.ts";
+import { bandAt, resolve } from "../../core/panel/bands.ts";
 import { engineFacets } from "../../core/panel/document.ts";
 import type { FromStage, ToStage } from "../../storefront/stage.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -27,7 +27,7 @@ export function Stage({ slug }: { slug: string }) {
   }, []);
 
   const inner = Math.max(100, room.height - caption);
-  const phoneScale = Math.min(inner / phone.height, large === "phone" ? 1 : 0.5, room.width / phone.width);
+  const phoneScale = Math.min(inner / phone.height, large === "phone" ? 1 : 0.58, room.width / phone.width);
   const phoneRoom = large === "wide" ? 0 : phone.width * phoneScale + 12 + gap;
   const wideScale = Math.min(1, Math.max(0.1, (room.width - phoneRoom) / pageWidth));
   const enlarge = (which: "wide" | "phone") => setLarge(large === which ? undefined : which);
@@ -83,6 +83,8 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
   const { shop } = useOpenShop();
   const { panel, session } = useBench();
   const frame = useRef<HTMLIFrameElement>(null);
+  const [drawerOpen, setDrawerOpen] = useState(false);
+  const inDrawer = usePanel((state) => resolve(state.panel.placement, bandAt(width, state.panel.limits)) === "drawer");
   const tell = useCallback((message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin), []);
 
   useEffect(() => {
@@ -92,7 +94,9 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
       if (message.zt === "ready") {
         tell({ zt: "panel", panel: panel.getState().panel });
         tell({ zt: "selection", selection: session.getState().selection });
-      } else if (message.zt === "selection") session.setState({ selection: message.selection });
+        setDrawerOpen(false);
+      } else if (message.zt === "drawer") setDrawerOpen(message.open);
+      else if (message.zt === "selection") session.setState({ selection: message.selection });
       else if (message.zt === "point") session.setState({ pointed: message.row });
     };
     addEventListener("message", hear);
@@ -119,7 +123,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
     <figure className="flex-none">
       <div
         className={`overflow-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
-        style={{ width: width * scale + edge * 2, height: Math.max(60, height * scale - edge * 2) }}
+        style={{ width: width * scale + edge * 2, height: Math.max(60, height * scale) }}
       >
         <iframe
           ref={frame}
@@ -129,7 +133,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
           style={{ width, height: Math.max(60, height - (edge * 2) / scale), transform: `scale(${scale})` }}
         />
       </div>
-      <figcaption className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums">
+      <figcaption style={{ width: width * scale + edge * 2 }} className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums">
         {caption}
         <button
           type="button"
@@ -140,6 +144,16 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
         >
           {large ? <Minimize2 size={13} aria-hidden /> : <Maximize2 size={13} aria-hidden />}
         </button>
+        {inDrawer ? (
+          <button
+            type="button"
+            className="ms-auto rounded-md px-1.5 py-0.5 font-medium text-base-content hover:bg-base-300"
+            aria-pressed={drawerOpen}
+            onClick={() => tell({ zt: "drawer", open: !drawerOpen })}
+          >
+            {drawerOpen ? "Close drawer" : "Open drawer"}
+          </button>
+        ) : null}
       </figcaption>
     </figure>
   );
