@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
-import { openBench } from "./bench.ts";
+import { expectAccessible } from "./axe.ts";
+import { demoShop, openBench } from "./bench.ts";
 
 test("a facet is built on the bench, works in both frames, and is there after a reload", async ({ page }) => {
   const bench = await openBench(page);
@@ -7,15 +8,237 @@ test("a facet is built on the bench, works in both frames, and is there after a 
   for (const frame of [bench.wide, bench.phone]) await expect(frame.locator('[data-row="f-hardiness"]')).toHaveCount(1);
 
   // Chosen in the wide frame, it holds in the phone too.
-  const hardy = bench.wide.getByRole("checkbox", { name: /H4 hardy/ });
-  await hardy.check();
+  await bench.wide.getByRole("checkbox", { name: /H4 hardy/ }).check();
   const total = (await bench.wide.getByRole("status").textContent()) ?? "";
   expect(total).toMatch(/^\d+ products of 240$/);
   await expect(bench.phone.getByRole("status")).toHaveText(total);
   await expect(page.getByLabel("Evidence")).toContainText(total.replace(/ products of (\d+)/, " of $1 found"));
+  // And the other way round.
+  await page.getByRole("button", { name: "Open drawer" }).click();
+  await bench.phone.getByRole("button", { name: "Clear all" }).click();
+  await expect(bench.wide.getByRole("status")).toHaveText("240 products");
 
   await bench.saved();
   await page.reload();
   await expect(page.getByRole("textbox", { name: "Label of Hardiness" })).toBeVisible();
   await expect(bench.wide.locator('[data-row="f-hardiness"]')).toHaveCount(1);
+});
+
+test("a panel of check boxes, swatches, a dropdown and a slider grows from nothing without a reload of the frames", async ({ page }) => {
+  const bench = await openBench(page, true);
+  await expect(page.getByText("This panel is empty")).toBeVisible();
+  // A mark in the frame's own window would be gone after a reload.
+  await bench.wide.locator("html").evaluate(() => Object.assign(window, { stillHere: true }));
+  await bench.addFacet("Light");
+  await bench.addFacet("Flower colour");
+  await bench.addFacet("Brand");
+  await bench.addFacet("Price");
+  await bench.choose("Brand", "wide", "Dropdown");
+
+  await expect(bench.wide.locator(".zt-boxes input[name=light]")).toHaveCount(3);
+  await expect(bench.wide.locator(".zt-swatches")).toBeVisible();
+  await expect(bench.wide.locator("details.zt-many")).toBeVisible();
+  await expect(bench.wide.getByRole("slider", { name: "Price, least" })).toHaveAttribute("aria-valuetext", "€0");
+  expect(await bench.wide.locator("html").evaluate(() => "stillHere" in window)).toBe(true);
+
+  // Another display on slim alone; wide keeps its own, and slim can follow again.
+  await bench.choose("Light", "slim", "Tiles");
+  await expect(bench.phone.locator(".zt-tiles input[name=light]")).toHaveCount(3);
+  await expect(bench.wide.locator(".zt-boxes input[name=light]")).toHaveCount(3);
+  await page.getByRole("button", { name: "Light on slim: Tiles" }).click();
+  await page.getByRole("button", { name: "Follow the wider band" }).click();
+  await expect(bench.phone.locator(".zt-boxes input[name=light]")).toHaveCount(3);
+});
+
+test("settings of a row change both frames, and any-of and all-of tell their result counts first", async ({ page }) => {
+  const bench = await openBench(page, true);
+  await bench.addFacet("In flower");
+  await page.getByRole("button", { name: "Settings of In flower" }).click();
+  const any = page.getByRole("radio", { name: /any of/ });
+  const all = page.getByRole("radio", { name: /all of/ });
+  const numberOf = async (radio: typeof any) => Number((await radio.locator("..").textContent())?.match(/\d+$/)?.[0]);
+  const [anyCount, allCount] = [await numberOf(any), await numberOf(all)];
+  expect(anyCount).toBeGreaterThan(allCount);
+
+  const hint = (await page.getByText(/^Products for .* chosen together$/).textContent()) ?? "";
+  const [, first, second] = hint.match(/^Products for (.*) and (.*) chosen together$/) ?? [];
+  await bench.wide.getByRole("checkbox", { name: new RegExp(`^${first}`) }).check();
+  await bench.wide.getByRole("checkbox", { name: new RegExp(`^${second}`) }).check();
+  await expect(bench.wide.getByRole("status")).toHaveText(`${anyCount} products of 240`);
+  await page.getByText(/^all of/).click();
+  await expect(bench.wide.getByRole("status")).toHaveText(`${allCount} products of 240`);
+  await expect(bench.phone.getByRole("status")).toHaveText(`${allCount} products of 240`);
+
+  await page.getByText("folded", { exact: true }).click();
+  await expect(bench.wide.getByRole("button", { name: "In flower" })).toHaveAttribute("aria-expanded", "false");
+});
+
+test("the panel is placed by band, and the limits are moved on the ruler", async ({ page }) => {
+  const bench = await openBench(page, true);
+  await bench.addFacet("Light");
+  const place = async (band: string, words: string) => {
+    await page.getByRole("button", { name: new RegExp(`^The panel on ${band}`) }).click();
+    await page.getByRole("dialog").getByRole("button", { name: words }).click();
+  };
+  const shop = bench.wide.locator(".zs-shop");
+  for (const [words, placement] of [
+    ["Right of the products", "right"],
+    ["Above the products", "above"],
+    ["In a drawer, behind a button", "drawer"],
+    ["Not on this band", "absent"],
+    ["Left of the products", "left"],
+  ]) {
+    await place("wide", words);
+    await expect(shop).toHaveAttribute("data-placement", placement);
+  }
+  await place("slim", "Above the products");
+  await expect(bench.phone.locator(".zs-shop")).toHaveAttribute("data-placement", "above");
+
+  const limit = page.getByRole("slider", { name: "Wide begins at" });
+  await limit.focus();
+  for (let i = 0; i < 3; i++) await limit.press("PageUp");
+  await expect(limit).toHaveAttribute("aria-valuenow", "1300");
+  await expect(shop).toHaveAttribute("data-band", "medium");
+  // A drag is one step back, not one for every move.
+  await page.getByRole("button", { name: "Undo: Move a band limit" }).click();
+  await expect(shop).toHaveAttribute("data-band", "wide");
+});
+
+test("rows are renamed, moved by mouse and removed, and every step can be undone", async ({ page }) => {
+  const bench = await openBench(page, true);
+  for (const name of ["Light", "Brand", "Hardiness"]) await bench.addFacet(name);
+  const titles = () => bench.wide.locator(".zt-title").allTextContents();
+  await expect.poll(titles).toEqual(["Light", "Brand", "Hardiness"]);
+
+  const handle = await page.getByRole("button", { name: "Move Hardiness", exact: true }).boundingBox();
+  const target = await page.getByRole("button", { name: "Move Light", exact: true }).boundingBox();
+  if (!handle || !target) throw new Error("The handles are not on the page.");
+  await page.mouse.move(handle.x + 8, handle.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(target.x + 8, target.y + 20, { steps: 8 });
+  await page.mouse.move(target.x + 8, target.y + 4, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(titles).toEqual(["Hardiness", "Light", "Brand"]);
+
+  const label = page.getByRole("textbox", { name: "Label of Light" });
+  await label.fill("How much sun");
+  await label.press("Enter");
+  await expect.poll(titles).toEqual(["Hardiness", "How much sun", "Brand"]);
+  await page.getByRole("button", { name: "Remove Brand" }).click();
+  await expect.poll(titles).toEqual(["Hardiness", "How much sun"]);
+
+  for (let i = 0; i < 3; i++) await page.keyboard.press("Control+z");
+  await expect.poll(titles).toEqual(["Light", "Brand", "Hardiness"]);
+  await page.getByRole("button", { name: "Redo: Move Hardiness" }).click();
+  await expect.poll(titles).toEqual(["Hardiness", "Light", "Brand"]);
+});
+
+test("pointing at a row marks it on the page, and pointing at the page marks the row", async ({ page }) => {
+  const bench = await openBench(page);
+  await page.locator('li[data-row="f-light"]').hover();
+  await expect(bench.wide.locator('[data-row="f-light"][data-marked]')).toHaveCount(1);
+  await bench.wide.locator('[data-row="f-pot-size"]').hover();
+  await expect(page.locator('li[data-row="f-pot-size"]')).toHaveClass(/bg-accent/);
+});
+
+test("a second tab cannot overwrite silently", async ({ page, context }) => {
+  const mine = await openBench(page, true);
+  await mine.addFacet("Light");
+  await mine.saved();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const rename = async (tab: typeof page, to: string) => {
+    const label = tab.getByRole("textbox", { name: "Label of Light" });
+    await label.fill(to);
+    await label.press("Enter");
+  };
+  await expect(other.getByRole("textbox", { name: "Label of Light" })).toBeVisible();
+  await rename(other, "Theirs");
+  await expect(other.locator("header").getByRole("status")).toHaveText("Saved");
+
+  await rename(page, "Mine");
+  await expect(page.getByRole("alert")).toContainText("changed in another tab");
+  const stored = async () => (await (await page.request.get(`/api/shops/${demoShop}/panels/${mine.slug}`)).json()).document.rows[0].label;
+  expect(await stored()).toBe("Theirs");
+
+  await page.getByRole("button", { name: "Take the other version" }).click();
+  await expect(mine.wide.locator(".zt-title")).toHaveText("Theirs");
+  // Taking it is a step like any other.
+  await page.getByRole("button", { name: "Undo: Take the other version" }).click();
+  await expect(mine.wide.locator(".zt-title")).toHaveText("Mine");
+  await expect.poll(stored).toBe("Mine");
+});
+
+test("a server that is away is said, and what was done meanwhile is saved when it is back", async ({ page, context }) => {
+  const bench = await openBench(page, true);
+  await context.setOffline(true);
+  await bench.addFacet("Light");
+  await expect(page.locator("header").getByRole("status")).toContainText("Not saved");
+  await context.setOffline(false);
+  await bench.saved();
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "Label of Light" })).toBeVisible();
+});
+
+test("once through with the keyboard only", async ({ page }) => {
+  const bench = await openBench(page, true);
+  // Add two facets by name.
+  for (const name of ["Add Light", "Add Brand"]) {
+    await page.keyboard.press("Control+k");
+    await page.getByPlaceholder("What do you want to do?").pressSequentially(name);
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("dialog")).toHaveCount(0);
+  }
+  const titles = () => bench.wide.locator(".zt-title").allTextContents();
+  await expect.poll(titles).toEqual(["Light", "Brand"]);
+
+  // Move the second above the first with the handle.
+  await page.getByRole("button", { name: "Move Brand", exact: true }).focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByText("Brand is picked up, now at place 2 of 2.")).toBeAttached();
+  await page.keyboard.press("ArrowUp");
+  await expect(page.getByText("Brand is picked up, now at place 1 of 2.")).toBeAttached();
+  await page.keyboard.press("Space");
+  await expect.poll(titles).toEqual(["Brand", "Light"]);
+
+  // Open the cell's card and take another display.
+  await page.getByRole("button", { name: "Brand on wide: Check boxes" }).focus();
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: /^Tiles/ }).focus();
+  await page.keyboard.press("Enter");
+  await expect(bench.wide.locator(".zt-tiles")).toBeVisible();
+
+  // Settings with the arrow keys.
+  await page.getByRole("button", { name: "Settings of Brand" }).focus();
+  await page.keyboard.press("Enter");
+  await page.getByRole("radio", { name: "live" }).focus();
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("ArrowLeft");
+  await expect(bench.wide.locator(".zt-tiles .zt-count")).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  await expect(bench.wide.locator(".zt-tiles .zt-count").first()).toBeVisible();
+});
+
+test("axe finds nothing serious on the bench, with a card and settings open", async ({ page }) => {
+  await openBench(page);
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Settings of Light" }).click();
+  await page.getByRole("button", { name: /^Light on wide/ }).click();
+  await expect(page.getByRole("dialog")).toBeVisible();
+  await expectAccessible(page);
+});
+
+test("an unknown shop, panel or view is a page that says so", async ({ page }) => {
+  for (const [address, words] of [
+    ["/shops/no-such-shop/bench", "There is no shop at “no-such-shop”"],
+    [`/shops/${demoShop}/bench/no-such-panel`, "There is no panel at “no-such-panel”"],
+    ["/no/such/view", "There is no such view"],
+    ["/shop/no-such-shop/", "There is no shop at “no-such-shop”"],
+    [`/shop/${demoShop}/?panel=none`, "There is no panel at “none”"],
+  ]) {
+    await page.goto(address);
+    await expect(page.getByText(words)).toBeVisible();
+    await page.getByRole("link", { name: "All shops" }).click();
+    await expect(page.getByRole("heading", { name: "Your shops" })).toBeVisible();
+  }
 });

@@ -9,6 +9,8 @@ export interface Bench {
   wide: FrameLocator;
   phone: FrameLocator;
   addFacet(name: string): Promise<void>;
+  /** Opens a cell's card and takes a display. */
+  choose(row: string, band: string, display: string): Promise<void>;
   saved(): Promise<void>;
 }
 
@@ -17,7 +19,7 @@ export async function openBench(page: Page, empty = false): Promise<Bench> {
   let slug = "climber-finder";
   if (empty) {
     const made = await page.request.post(`/api/shops/${demoShop}/panels`, {
-      data: { name: `Trial ${Date.now()}` },
+      data: { name: `Trial ${crypto.randomUUID().slice(0, 8)}` },
       headers: { origin: "http://127.0.0.1:4399" },
     });
     slug = (await made.json()).slug;
@@ -35,6 +37,13 @@ export async function openBench(page: Page, empty = false): Promise<Bench> {
         .getByRole("dialog")
         .getByRole("button", { name: new RegExp(`^${name}`) })
         .first()
+        .click();
+    },
+    async choose(row, band, display) {
+      await page.getByRole("button", { name: new RegExp(`^${row} on ${band}`) }).click();
+      await page
+        .getByRole("dialog")
+        .getByRole("button", { name: new RegExp(`^${display}`) })
         .click();
     },
     async saved() {

@@ -14,34 +14,26 @@ interface Props {
 
 /** A cell of the lattice: a picture where the band has its own setting, a quiet mark where it follows. */
 export function BandCell({ props, open, own, band, label, children }: Props) {
-  const ring = open ? "ring-2 ring-accent border-accent" : "";
-  if (!own) {
-    return (
-      <button
-        type="button"
-        {...props}
-        aria-label={label}
-        title={label}
-        className={`h-10 rounded-lg border border-transparent grid place-items-center hover:border-hair hover:bg-white ${ring}`}
-      >
-        <svg width="10" height="9" viewBox="0 0 10 9" aria-hidden="true">
-          <path d="M3.5 1L2.5 8M8 1L7 8" stroke="#8d7a95" strokeWidth="1.8" strokeLinecap="round" />
-        </svg>
-      </button>
-    );
-  }
+  const edge = own ? "border-hair bg-white" : "border-transparent hover:border-hair hover:bg-white";
   return (
-    <button
-      type="button"
-      {...props}
-      aria-label={label}
-      title={label}
-      className={`relative grid h-10 place-items-center overflow-hidden rounded-lg border border-hair bg-white hover:border-secondary ${ring}`}
+    <div
+      className={`relative grid h-10 place-items-center overflow-hidden rounded-lg border hover:border-secondary ${edge} ${open ? "border-accent ring-2 ring-accent" : ""}`}
     >
-      {children}
-      {band === "wide" ? null : (
+      {own ? children : <Ditto />}
+      {own && band !== "wide" ? (
         <span className="absolute end-0 top-0 border-8 border-b-transparent border-e-accent border-s-transparent border-t-accent" aria-hidden />
-      )}
-    </button>
+      ) : null}
+      {/* Over the picture and not around it: the picture's small print is no part of the button's name. */}
+      <button type="button" {...props} aria-label={label} title={label} className="absolute inset-0 rounded-lg focus-visible:-outline-offset-2" />
+    </div>
+  );
+}
+
+/** As on the wider band. */
+function Ditto() {
+  return (
+    <svg width="10" height="9" viewBox="0 0 10 9" aria-hidden="true">
+      <path d="M3.5 1L2.5 8M8 1L7 8" stroke="#8d7a95" strokeWidth="1.8" strokeLinecap="round" />
+    </svg>
   );
 }

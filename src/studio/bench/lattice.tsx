@@ -1,4 +1,13 @@
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import {
+  type Announcements,
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { bandRange, bands } from "../../core/panel/bands.ts";
 import { moveRow } from "../../core/panel/edit.ts";
@@ -24,6 +33,17 @@ export function Lattice() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
 
+  const titleOf = (id: string | number) => {
+    const row = panel.rows.find((one) => one.id === id);
+    return row ? rowTitle(row, index) : String(id);
+  };
+  const placeOf = (id: string | number) => `place ${panel.rows.findIndex((row) => row.id === id) + 1} of ${panel.rows.length}`;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${titleOf(active.id)} is picked up at ${placeOf(active.id)}.`,
+    onDragOver: ({ active, over }) => (over ? `${titleOf(active.id)} is picked up, now at ${placeOf(over.id)}.` : undefined),
+    onDragEnd: ({ active, over }) => `${titleOf(active.id)} is put down${over ? ` at ${placeOf(over.id)}` : ""}.`,
+    onDragCancel: ({ active }) => `${titleOf(active.id)} is back where it was.`,
+  };
   const drop = ({ active, over }: DragEndEvent) => {
     const row = panel.rows.find(({ id }) => id === active.id);
     const to = panel.rows.findIndex(({ id }) => id === over?.id);
@@ -49,7 +69,13 @@ export function Lattice() {
             <p>Add the first facet below. Those that most products state stand first in the list.</p>
           </div>
         ) : null}
-        <DndContext sensors={sensors} collisionDetection={closestCenter} modifiers={[restrictToVerticalAxis]} onDragEnd={drop}>
+        <DndContext
+          accessibility={{ announcements }}
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          modifiers={[restrictToVerticalAxis]}
+          onDragEnd={drop}
+        >
           <SortableContext items={panel.rows.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
             <ol aria-label="Rows of the panel">
               {panel.rows.map((row) => (

@@ -1,0 +1,25 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { expect, type Frame, type Page } from "@playwright/test";
+
+const source = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
+
+interface Violation {
+  id: string;
+  impact: string | null;
+  nodes: { target: string[]; failureSummary?: string }[];
+}
+
+/** Expects that axe-core finds nothing serious or critical. Source: axe-core's own rules, WCAG 2.2 A and AA among them. */
+export async function expectAccessible(page: Page | Frame): Promise<void> {
+  // The shop's policy lets no foreign script in, so axe is run by the browser's debugger and not as a script element.
+  await page.evaluate(source);
+  const violations = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run(context: unknown, options: unknown): Promise<{ violations: Violation[] }> } };
+    return (await axe.run({ exclude: [["iframe"]] }, { resultTypes: ["violations"], iframes: false })).violations;
+  });
+  const serious = violations
+    .filter(({ impact }) => impact === "serious" || impact === "critical")
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(" ")} (${failureSummary})`).join("; ")}`);
+  expect(serious).toEqual([]);
+}
