@@ -26,7 +26,7 @@ export default defineConfig({
       input: "src/storefront/page.tsx",
       output: {
         entryFileNames: "trellis.js",
-        assetFileNames: (asset) => (asset.names[0]?.endsWith(".css") ? "trellis.css" : "[name]-[hash][extname]"),
+        assetFileNames: (asset) => (asset.names[0]?.endsWith(".css") ? "trellis.css" : "[name][extname]"),
       },
     },
   },

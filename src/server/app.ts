@@ -34,8 +34,8 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
       fork,
       catalogues,
       development
-        ? { script: `/@fs${root}/src/storefront/page.tsx`, style: undefined }
-        : { script: "/storefront/trellis.js", style: "/storefront/trellis.css" },
+        ? { script: `/@fs${root}/src/storefront/page.tsx`, style: undefined, font: undefined }
+        : { script: "/storefront/trellis.js", style: "/storefront/trellis.css", font: "/storefront/newsreader-latin-wght-normal.woff2" },
     ),
   );
   app.use(

@@ -14,6 +14,8 @@ import { findPanel, findShop } from "./shops.ts";
 export interface StorefrontAssets {
   script: string;
   style: string | undefined;
+  /** Fetched at once, so that no text changes its width after the first paint. */
+  font: string | undefined;
 }
 
 /** The shops' own pages, drawn on the server and taken over in the browser. */
@@ -88,7 +90,7 @@ export const plainPage = (title: string, message: string) => html`<!doctype html
 const guessBand = (headers: Headers): Band =>
   headers.get("sec-ch-ua-mobile") === "?1" || /\bMobi/.test(headers.get("user-agent") ?? "") ? "slim" : "wide";
 
-function document(title: string, body: string, boot: Boot, { script, style }: StorefrontAssets) {
+function document(title: string, body: string, boot: Boot, { script, style, font }: StorefrontAssets) {
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   return html`<!doctype html>
@@ -98,6 +100,7 @@ function document(title: string, body: string, boot: Boot, { script, style }: St
     <meta name="viewport" content="width=device-width, initial-scale=1" />
     <title>${title}</title>
     <link rel="icon" href="data:," />
+    ${font ? html`<link rel="preload" href="${font}" as="font" type="font/woff2" crossorigin />` : ""}
     ${style ? html`<link rel="stylesheet" href="${style}" />` : ""}
     <script type="application/json" id="zt-boot">${raw(json)}</script>
     <script type="module" src="${script}"></script>

@@ -1,5 +1,5 @@
 import { pathSeparator } from "../core/index/facet-index.ts";
-import { isRange, type Selection, toggle, withChoice } from "../core/match/selection.ts";
+import { isRange, type Range, type Selection, toggle, withChoice } from "../core/match/selection.ts";
 import { facetRows } from "../core/panel/document.ts";
 import { formatterOf } from "./format.ts";
 import type { PageState } from "./store.ts";
@@ -12,25 +12,29 @@ export interface Chip {
   without: Selection;
 }
 
-/** What is chosen, in the panel's order. */
+/** What is chosen, in the order chosen, so that a new chip moves none of the others. */
 export function chipsOf({ selection, panel, index, shop }: PageState): Chip[] {
-  const chips = facetRows(panel).flatMap((row): Chip[] => {
-    const choice = selection.choices[row.field];
-    const field = index.field(row.field);
-    if (!choice || !field) return [];
+  const rows = new Map(facetRows(panel).map((row) => [row.field, row]));
+  const chips = Object.entries(selection.choices).flatMap(([key, choice]): Chip[] => {
+    const row = rows.get(key);
+    const field = index.field(key);
+    if (!row || !field) return [];
     const facet = row.label || field.name;
     if (isRange(choice)) {
-      const format = formatterOf(field, shop.currency);
-      const [low, high] = [choice.min, choice.max].map((end) => (end === undefined ? undefined : format(end)));
-      const text = low === undefined ? `up to ${high}` : high === undefined ? `from ${low}` : `${low} – ${high}`;
-      return [{ key: row.field, text, facet, without: withChoice(selection, row.field, undefined) }];
+      const text = rangeText(choice, formatterOf(field, shop.currency));
+      return [{ key, text, facet, without: withChoice(selection, key, undefined) }];
     }
-    const known = index.options(row.field, row.mode === "tree");
+    const known = index.options(key, row.mode === "tree");
     return choice.options.map((id) => {
       const label = known.options[known.at.get(id) ?? -1]?.label ?? id;
-      return { key: `${row.field} ${id}`, text: label.split(pathSeparator).at(-1) ?? label, facet, without: toggle(selection, row, id) };
+      return { key: `${key} ${id}`, text: label.split(pathSeparator).at(-1) ?? label, facet, without: toggle(selection, row, id) };
     });
   });
   const text = selection.text.trim();
   return text ? [{ key: "q", text: `“${text}”`, facet: "Search", without: { ...selection, text: "" } }, ...chips] : chips;
+}
+
+function rangeText({ min, max }: Range, format: (value: number) => string): string {
+  if (min === undefined) return max === undefined ? "" : `up to ${format(max)}`;
+  return max === undefined ? `from ${format(min)}` : `${format(min)} – ${format(max)}`;
 }

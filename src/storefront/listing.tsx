@@ -32,16 +32,19 @@ export function SortBox({ state, act }: { state: PageState; act: Actions }) {
   );
 }
 
+/** How many products there are. Drawn anew with every number, since a number that grows would push its neighbours. */
 export function Count({ state: { answer } }: { state: PageState }) {
   return (
     <p class="zs-total" role="status">
-      <b>{answer.total}</b> {answer.total === 1 ? "product" : "products"}
-      {answer.total < answer.outOf ? ` of ${answer.outOf}` : ""}
+      <span key={`${answer.total}/${answer.outOf}`}>
+        <b>{answer.total}</b> {answer.total === 1 ? "product" : "products"}
+        {answer.total < answer.outOf ? ` of ${answer.outOf}` : ""}
+      </span>
     </p>
   );
 }
 
-/** The products of the page. Cells are keyed by place: a new result changes what is in them and moves none. */
+/** The products of the page. Cells are keyed by place and what is in them by product: a new result moves nothing. */
 export function Grid({ state, act }: { state: PageState; act: Actions }) {
   if (state.answer.total === 0) return <NothingFound state={state} act={act} />;
   return (
@@ -57,7 +60,7 @@ export function Grid({ state, act }: { state: PageState; act: Actions }) {
                 <span aria-hidden="true">{card.title[0]}</span>
               )}
             </div>
-            <div class="zs-words">
+            <div key={card.id} class="zs-words">
               <h3>{card.title}</h3>
               <p class="zs-price">
                 {card.soldOut ? <span class="zs-sold">Sold out</span> : null}

@@ -35,11 +35,12 @@ export const optionsOf = (choice: Choice | undefined): readonly string[] => (cho
 
 export const rangeOf = (choice: Choice | undefined): Range => (choice && isRange(choice) ? choice : {});
 
-/** The selection with one field's choice replaced; an empty choice takes the field out. */
+/** The selection with one field's choice replaced at its place; an empty choice takes the field out. */
 export function withChoice(selection: Selection, field: string, choice: Choice | undefined): Selection {
-  const { [field]: _old, ...rest } = selection.choices;
   const empty = !choice || (isRange(choice) ? choice.min === undefined && choice.max === undefined : choice.options.length === 0);
-  return { ...selection, choices: empty ? rest : { ...rest, [field]: choice } };
+  if (!empty) return { ...selection, choices: { ...selection.choices, [field]: choice } };
+  const { [field]: _old, ...rest } = selection.choices;
+  return { ...selection, choices: rest };
 }
 
 /**

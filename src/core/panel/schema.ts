@@ -84,7 +84,8 @@ const panel = object({
     }),
 })
   .noUnknown()
-  .strict();
+  .strict()
+  .required();
 
 /** A document that is not a valid panel; `path` names the first fault, like `rows[2].display.wide`. */
 export class InvalidPanel extends Error {

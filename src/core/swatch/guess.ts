@@ -38,8 +38,11 @@ function oneColour(text: string): string | undefined {
   const words = text.split(/[\s-]+/).filter((word) => !filler.has(word));
   const joined = words.join("");
   if (joined === "") return undefined;
-  const known = trade[joined] ?? (joined in colorsNamed ? formatHex(parse(joined)) : undefined);
+  const known = named(trade, joined) ?? (named(colorsNamed, joined) !== undefined ? formatHex(parse(joined)) : undefined);
   if (known) return known;
   // “Flame red” is some red: the last word names the family.
   return words.length > 1 ? oneColour(words[words.length - 1]) : undefined;
 }
+
+/** A list's own entry; a word like “constructor” is in every object and names nothing. */
+const named = <T>(list: Record<string, T>, word: string): T | undefined => (Object.hasOwn(list, word) ? list[word] : undefined);

@@ -1,0 +1,163 @@
+import fc from "fast-check";
+import Papa from "papaparse";
+import { describe, expect, it } from "vitest";
+import { firstValue } from "./catalogue.ts";
+import { readCsv } from "./csv.ts";
+import { fieldKey, knownRole } from "./field.ts";
+import { identity, spelling } from "./identity.ts";
+import { problemText } from "./problem.ts";
+import { readCatalogue } from "./read.ts";
+import { suggestMapping } from "./suggest-mapping.ts";
+import { formatDay, inferKind, parseDay, parseNumber, splitCell } from "./values.ts";
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+const read = (text: string) => readCatalogue(bytes(text));
+
+describe("delimited text", () => {
+  // Source: RFC 4180, section 2, rules 5 to 7.
+  it("takes quotes, doubled quotes, commas and line breaks in values", () => {
+    const { records } = readCsv('a,b\r\n"x, y","He said ""no"""\r\n"two\r\nlines",z\r\n');
+    expect(records.map(({ cells }) => cells)).toEqual([
+      ["x, y", 'He said "no"'],
+      ["two\r\nlines", "z"],
+    ]);
+  });
+
+  it("recognises tabs and semicolons, a byte order mark and blank lines", () => {
+    expect(readCsv("a;b\n1,5;2\n").records[0].cells).toEqual(["1,5", "2"]);
+    expect(readCsv("a\tb\n1;2\t3\n").records[0].cells).toEqual(["1;2", "3"]);
+    const { header, records } = readCsv("\ufeffa,b\n\n1,2\n\n");
+    expect(header).toEqual(["a", "b"]);
+    expect(records).toEqual([{ row: 3, cells: ["1", "2"] }]);
+  });
+
+  it("numbers rows as a spreadsheet does, also behind a value of several lines", () => {
+    expect(() => readCsv('a,b\n"one\ntwo",2\n3,"4\n')).toThrow(/Row 3: A quote is opened/);
+    expect(() => readCsv('a,b\n1,"2"3\n')).toThrow(/Row 2: A quoted value goes on/);
+  });
+
+  it("gives back any table that a general CSV writer wrote", () => {
+    const cell = fc.string({ maxLength: 12 }).filter((text) => !text.includes("\0"));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1 }), (rows) => {
+        const { records } = readCsv(Papa.unparse([["one", "two"], ...rows], { quotes: true }));
+        expect(records.map(({ cells }) => cells)).toEqual(rows);
+      }),
+    );
+  });
+});
+
+describe("identity of a value", () => {
+  // Source: the brief's definition; NFC from Unicode Standard Annex 15.
+  it("folds composition, outer and inner white space, and case", () => {
+    expect(identity("  Cafe\u0301   au\u00a0 lait ")).toBe("caf\u00e9 au lait");
+    expect(spelling(" Half  shade ")).toBe("Half shade");
+    expect(identity("I")).toBe("i");
+  });
+
+  it("is the same for any spelling of it", () => {
+    fc.assert(
+      fc.property(
+        fc.string({ unit: "grapheme" }),
+        (text) => identity(`  ${text} `) === identity(text) && identity(identity(text)) === identity(text),
+      ),
+    );
+  });
+});
+
+describe("values", () => {
+  it("takes plain numbers only", () => {
+    expect(["12", "-1.5", ".5", "3.", "1e3", " 7 "].map(parseNumber)).toEqual([12, -1.5, 0.5, 3, 1000, 7]);
+    for (const text of ["", "1,5", "1 000", "12 cm", "0x10", "Infinity", "--1"]) expect(parseNumber(text)).toBeNaN();
+  });
+
+  // Source: ISO 8601 calendar dates; 1970-01-01 is day 0 and 2000-03-01 day 11017 by POSIX time.
+  it("takes calendar days that there are", () => {
+    expect(parseDay("1970-01-01")).toBe(0);
+    expect(parseDay("2000-03-01")).toBe(11017);
+    expect(parseDay("2026-03-31T23:59:00+02:00")).toBe(parseDay("2026-03-31"));
+    for (const text of ["2026-02-29", "2026-13-01", "31.03.2026", "2026-3-1", ""]) expect(parseDay(text)).toBeNaN();
+    fc.assert(fc.property(fc.integer({ min: -700_000, max: 2_900_000 }), (day) => parseDay(formatDay(day)) === day));
+  });
+
+  it("parts several values, and whole texts never", () => {
+    expect(splitCell(" May | June||", false)).toEqual(["May", "June"]);
+    expect(splitCell("Pot | blue", true)).toEqual(["Pot | blue"]);
+    expect(splitCell("  ", true)).toEqual([]);
+  });
+
+  it("infers a kind that all values share", () => {
+    expect(inferKind(["yes", "No"])).toBe("yes-no");
+    expect(inferKind(["1", "2.5"])).toBe("number");
+    expect(inferKind(["2026-01-01"])).toBe("date");
+    expect(inferKind(["1", "two"])).toBe("text");
+    expect(inferKind([])).toBe("text");
+  });
+});
+
+describe("fields", () => {
+  it("knows the format's columns whatever the case", () => {
+    expect(["List Price", "LIST_PRICE", " product_id ", "On sale", "colour"].map(knownRole)).toEqual([
+      "list_price",
+      "list_price",
+      "product_id",
+      "on_sale",
+      undefined,
+    ]);
+  });
+
+  it("makes keys that are safe, and never two alike or one of the page's own", () => {
+    const taken = new Set<string>();
+    const keys = ["Flower colour", "Flower-Colour", "page", "Größe", "%%%", "constructor"].map((heading) => {
+      const key = fieldKey(heading, taken);
+      taken.add(key);
+      return key;
+    });
+    expect(keys).toEqual(["flower-colour", "flower-colour-2", "page-2", "große", "field", "constructor-2"]);
+  });
+
+  it("guesses what other headings usually mean, and lets the format's own names go first", () => {
+    expect(suggestMapping(["ID", "Product Name", "vendor", "Qty", "size"])).toEqual(["product_id", "title", "brand", "stock", "attribute"]);
+    expect(suggestMapping(["id", "product_id", "name", "title"])).toEqual(["attribute", "product_id", "attribute", "title"]);
+  });
+});
+
+describe("reading a catalogue", () => {
+  it("gathers rows that share an id, wherever they stand", () => {
+    const { catalogue } = read("product_id,title,size\np1,One,S\np2,Two,M\np1,One,L\n");
+    expect(catalogue.productIds).toEqual(["p1", "p2"]);
+    expect([...catalogue.variantStart]).toEqual([0, 2, 3]);
+    expect([0, 1, 2].map((variant) => firstValue(catalogue, "size", variant))).toEqual(["S", "L", "M"]);
+  });
+
+  it("computes availability and sale by variant, and states nothing where there is no figure", () => {
+    const { catalogue } = read("product_id,title,stock,price,list_price\na,A,3,8,10\nb,B,0,8,\nc,C,,,10\n");
+    const values = (key: string) => [0, 1, 2].map((variant) => firstValue(catalogue, key, variant));
+    expect(values("availability")).toEqual(["in stock", "out of stock", undefined]);
+    expect(values("on-sale")).toEqual(["yes", "no", undefined]);
+  });
+
+  it("leaves out rows that cannot be used and says which", () => {
+    const { catalogue, problems } = read("product_id,title,price\na,A,1\n,B,2\nc,C\nd,D,cheap\n");
+    expect(catalogue.productIds).toEqual(["a", "d"]);
+    expect(problems.map(({ row }) => row)).toEqual([3, 4, 5]);
+    expect(problemText(problems[2])).toMatch(/^Row 5, column "price" \("cheap"\): This is not a plain number/);
+  });
+
+  it("names the row of the first byte that is not UTF-8", () => {
+    const text = bytes("product_id,title\na,A\nb,caf");
+    expect(() => readCatalogue(new Uint8Array([...text, 0xe9, 0x0a, 0xff]))).toThrow(/Row 3: The text is not UTF-8/);
+  });
+
+  it("never breaks down on any bytes at all", () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 200 }), (noise) => {
+        try {
+          readCatalogue(new Uint8Array([...bytes("product_id,title\n"), ...noise]));
+        } catch (error) {
+          expect((error as Error).name).toBe("CatalogueError");
+        }
+      }),
+    );
+  });
+});

@@ -1,0 +1,104 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { demoPanel } from "../../../demo/panel.ts";
+import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "./bands.ts";
+import { emptyPanel, type Row } from "./document.ts";
+import { addRow, moveRow, removeRow, renamePanel, setFacet, setLabel, setLimits, setPlacement } from "./edit.ts";
+import { orderOptions } from "./option-order.ts";
+import { checkPanel, InvalidPanel } from "./schema.ts";
+
+describe("bands", () => {
+  // 750 px is one usual limit between phone and wide: common practice, no source.
+  it("part the widths at their limits", () => {
+    const limits = { medium: 750, wide: 1000 };
+    expect([320, 749, 750, 999, 1000, 1600].map((width) => bandAt(width, limits))).toEqual(["slim", "slim", "medium", "medium", "wide", "wide"]);
+    expect(bands.map((band) => bandRange(band, limits))).toEqual(["from 1000", "750–999", "to 749"]);
+  });
+
+  it("follow the wider one until they are changed, and can be given back", () => {
+    const changed = withBand({ wide: "a" }, "medium", "b");
+    expect(bands.map((band) => resolve(changed, band))).toEqual(["a", "b", "b"]);
+    expect(bands.map((band) => isOwn(changed, band))).toEqual([true, true, false]);
+    expect(withoutBand(changed, "medium")).toEqual({ wide: "a" });
+    // Set to what it would follow anyway, a band follows.
+    expect(withBand(changed, "medium", "a")).toEqual({ wide: "a" });
+  });
+
+  it("resolve to what was set last", () => {
+    const setting = fc.record({ wide: fc.nat(3), medium: fc.option(fc.nat(3), { nil: undefined }), slim: fc.option(fc.nat(3), { nil: undefined }) });
+    fc.assert(
+      fc.property(setting, fc.constantFrom(...bands), fc.nat(3), (given, band, value) => resolve(withBand(given, band, value), band) === value),
+    );
+  });
+});
+
+describe("edits", () => {
+  const ids = (rows: readonly Row[]) => rows.map(({ id }) => id);
+
+  it("add, move and remove rows without touching the old document", () => {
+    const before = structuredClone(demoPanel);
+    const moved = moveRow("f-price", 0, "Price").apply(demoPanel);
+    expect(ids(moved.rows)[0]).toBe("f-price");
+    expect(ids(moveRow("f-price", 99, "Price").apply(demoPanel).rows).at(-1)).toBe("f-price");
+    expect(ids(moveRow("f-price", -3, "Price").apply(demoPanel).rows)[0]).toBe("f-price");
+    expect(moveRow("none", 0, "None").apply(demoPanel)).toEqual(demoPanel);
+    expect(ids(removeRow("f-light", "Light").apply(demoPanel).rows)).not.toContain("f-light");
+    const row = { ...demoPanel.rows[0], id: "new" };
+    expect(ids(addRow(row, "New", 1).apply(demoPanel).rows)[1]).toBe("new");
+    expect(demoPanel).toEqual(before);
+  });
+
+  it("keep every document valid", () => {
+    const edit = fc.oneof(
+      fc.tuple(fc.constantFrom(...ids(demoPanel.rows)), fc.integer({ min: -2, max: 12 })).map(([id, to]) => moveRow(id, to, id)),
+      fc.constantFrom(...ids(demoPanel.rows)).map((id) => removeRow(id, id)),
+      fc.tuple(fc.constantFrom(...ids(demoPanel.rows)), fc.string({ maxLength: 300 })).map(([id, label]) => setLabel(id, label, id)),
+      fc.constantFrom(...bands).map((band) => setPlacement(band, "above")),
+      fc.record({ medium: fc.integer({ min: -100, max: 5000 }), wide: fc.integer({ min: -100, max: 5000 }) }).map(setLimits),
+      fc.string().map(renamePanel),
+      fc.constant(setFacet("f-light", { mode: "all", start: "fixed" }, "Light")),
+    );
+    fc.assert(
+      fc.property(fc.array(edit, { maxLength: 12 }), (edits) => {
+        const panel = edits.reduce((now, { apply }) => apply(now), demoPanel);
+        expect(checkPanel(JSON.parse(JSON.stringify(panel)))).toEqual(panel);
+      }),
+    );
+  });
+});
+
+describe("the schema", () => {
+  it("takes the demo's panel and an empty one", () => {
+    expect(checkPanel(demoPanel)).toEqual(demoPanel);
+    expect(checkPanel(emptyPanel("New"))).toEqual(emptyPanel("New"));
+  });
+
+  it("names the path of the fault", () => {
+    const rows = demoPanel.rows.map((row) => (row.id === "f-light" ? { ...row, display: { wide: "check-boxes", slim: "piano" } } : row));
+    expect(() => checkPanel({ ...demoPanel, rows })).toThrow(InvalidPanel);
+    try {
+      checkPanel({ ...demoPanel, rows });
+    } catch (error) {
+      expect((error as InvalidPanel).path).toBe("rows[3].display.slim");
+    }
+  });
+
+  it("refuses anything at all that is not a panel, and never breaks down", () => {
+    fc.assert(
+      fc.property(fc.anything(), (value) => {
+        expect(() => checkPanel(value)).toThrow(InvalidPanel);
+      }),
+    );
+  });
+});
+
+describe("order of options", () => {
+  const options = ["10 cm", "9 cm", "XL", "S", "m"].map((label) => ({ id: label.toLowerCase(), label }));
+  const labels = (order: "count" | "name" | "natural") => orderOptions(options, [1, 5, 5, 2, 9], order).map((place) => options[place].label);
+
+  it("goes by count, by name, or naturally", () => {
+    expect(labels("count")).toEqual(["m", "9 cm", "XL", "S", "10 cm"]);
+    expect(labels("name")).toEqual(["10 cm", "9 cm", "m", "S", "XL"]);
+    expect(labels("natural")).toEqual(["9 cm", "10 cm", "S", "m", "XL"]);
+  });
+});

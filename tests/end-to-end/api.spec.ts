@@ -1,0 +1,87 @@
+import { type APIRequestContext, expect, test } from "@playwright/test";
+import { demoShop } from "./bench.ts";
+
+const origin = { origin: "http://127.0.0.1:4399" };
+const panels = `/api/shops/${demoShop}/panels`;
+
+async function newPanel(request: APIRequestContext) {
+  const { slug } = await (await request.post(panels, { data: { name: "For the interface" }, headers: origin })).json();
+  const { version, document } = await (await request.get(`${panels}/${slug}`)).json();
+  return { path: `${panels}/${slug}`, version, document };
+}
+
+test("a panel that is not valid is refused with the path of the fault, and the stored one is untouched", async ({ request }) => {
+  const { path, version, document } = await newPanel(request);
+  const facet = {
+    kind: "facet",
+    id: "a",
+    field: "light",
+    label: "",
+    display: { wide: "check-boxes" },
+    mode: "any",
+    start: "open",
+    counting: "live",
+    deadEnd: "fade",
+    order: "count",
+    foldAfter: 8,
+  };
+  for (const [change, fault] of [
+    [{ ...document, name: "" }, "name"],
+    [{ ...document, format: 2 }, "format"],
+    [{ ...document, limits: { medium: 900, wide: 800 } }, "limits"],
+    [{ ...document, placement: { wide: "ceiling" } }, "placement.wide"],
+    [{ ...document, rows: [facet, { ...facet, id: "b", field: "brand", display: { wide: "banana" } }] }, "rows[1].display.wide"],
+    [{ ...document, rows: [facet, { ...facet, field: "brand" }] }, "rows[1].id"],
+    [{ ...document, rows: [facet, { ...facet, id: "b" }] }, "rows[1].field"],
+    [{ ...document, rows: [{ ...facet, onclick: "x" }] }, "rows[0]"],
+    [{ ...document, rows: [null] }, "rows[0]"],
+    [{ ...document, rows: "none" }, "rows"],
+    ["text", ""],
+  ] as const) {
+    const answer = await request.put(path, { data: { version, document: change }, headers: origin });
+    expect([fault, answer.status()]).toEqual([fault, 422]);
+    expect((await answer.json()).path).toBe(fault);
+  }
+  expect(await (await request.get(path)).json()).toMatchObject({ version, document });
+});
+
+test("an old version is refused with the present one beside it", async ({ request }) => {
+  const { path, version, document } = await newPanel(request);
+  const first = await request.put(path, { data: { version, document: { ...document, name: "First" } }, headers: origin });
+  expect(await first.json()).toEqual({ version: version + 1 });
+  const second = await request.put(path, { data: { version, document: { ...document, name: "Second" } }, headers: origin });
+  expect(second.status()).toBe(409);
+  expect(await second.json()).toMatchObject({ version: version + 1, document: { name: "First" } });
+});
+
+test("requests that make no sense are answered in words", async ({ request }) => {
+  const { path } = await newPanel(request);
+  const put = (data: string, type = "application/json") =>
+    request.put(path, { data: Buffer.from(data), headers: { ...origin, "content-type": type } });
+  for (const [answer, status, words] of [
+    [await put("{"), 400, /not valid JSON/],
+    [await put("{}"), 400, /version is a required field|document is a required field/],
+    [await put("a=1", "text/plain"), 415, /Send JSON/],
+    [await request.get("/api/shops/none"), 404, /no shop at “none”/],
+    [await request.get(`${panels}/none`), 404, /no panel at “none”/],
+    [await request.get("/api/none"), 404, /nothing at/],
+    [await request.post("/api/shops", { multipart: { name: "x" }, headers: origin }), 400, /No file/],
+    [await request.put(path, { data: { version: 1, document: "x".repeat(3 * 1024 * 1024) }, headers: origin }), 413, /more than 2 MB/],
+  ] as const) {
+    expect([words, answer.status()]).toEqual([words, status]);
+    expect((await answer.json()).error).toMatch(words);
+  }
+});
+
+test("a form of another site cannot create a shop", async ({ request }) => {
+  const answer = await request.post("/api/shops", {
+    headers: { origin: "http://elsewhere.example" },
+    multipart: { file: { name: "a.csv", mimeType: "text/csv", buffer: Buffer.from("product_id,title\n1,a\n") }, name: "Foreign", currency: "EUR" },
+  });
+  expect(answer.status()).toBe(403);
+});
+
+test("two panels of one name get addresses of their own", async ({ request }) => {
+  const made = await Promise.all(Array.from({ length: 4 }, () => newPanel(request)));
+  expect(new Set(made.map(({ path }) => path)).size).toBe(4);
+});

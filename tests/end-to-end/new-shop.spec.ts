@@ -1,0 +1,116 @@
+import { expect, type Page, test } from "@playwright/test";
+import { airportsCsv, carsCsv } from "../open-data.ts";
+import { expectAccessible } from "./axe.ts";
+
+const origin = { origin: "http://127.0.0.1:4399" };
+const bring = (page: Page, name: string, text: string | Buffer) =>
+  page.getByLabel("Catalogue file").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
+const shopNames = async (page: Page) => ((await (await page.request.get("/api/shops")).json()) as { name: string }[]).map(({ name }) => name);
+
+test("an open data set becomes a shop with a first panel that works", async ({ page }) => {
+  await page.goto("/");
+  await expectAccessible(page);
+  await page.getByRole("link", { name: "New shop from a file" }).click();
+  await expectAccessible(page);
+  await bring(page, "fine_cars.csv", carsCsv);
+  await expect(page.getByText("406 products, 406 variants")).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "Shop name" })).toHaveValue("Fine cars");
+  await expect(page.getByRole("row", { name: /Horsepower/ })).toContainText("99 %");
+  await expectAccessible(page);
+  await page.getByRole("combobox", { name: "Currency of the prices" }).selectOption("USD");
+  await page.getByRole("button", { name: "Create the shop" }).click();
+
+  await expect(page).toHaveURL(/\/shops\/fine-cars\/bench\/first-panel/);
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await wide.getByRole("checkbox", { name: /^Japan/ }).check();
+  // 79 of the 406 cars are Japanese: a fact of the data set.
+  await expect(wide.getByRole("status")).toHaveText("79 products of 406");
+
+  await page.getByRole("link", { name: "Catalogue" }).click();
+  await expect(page.getByRole("row", { name: /^Origin/ })).toContainText("USA, Japan, Europe");
+  await expectAccessible(page);
+});
+
+test("a file with other headings is guessed, and columns can be chosen where the guess fails", async ({ page }) => {
+  await page.goto("/new");
+  await bring(page, "airports.csv", airportsCsv);
+  // iata is no heading for a product id that anyone would guess; name is one for a title.
+  await expect(page.getByRole("alert")).toContainText("Row 1: There is no column “product_id”");
+  await expect(page.getByRole("button", { name: "Create the shop" })).toBeDisabled();
+  await page.getByRole("combobox", { name: "iata is taken as" }).selectOption("product_id");
+  await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "name is taken as" })).toHaveValue("title");
+  await page.getByRole("button", { name: "Create the shop" }).click();
+  await expect(page).toHaveURL(/\/shops\/airports\/bench/);
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await expect(wide.getByRole("status")).toHaveText("3376 products");
+});
+
+test("problems are listed row by row, and the good rows can be taken", async ({ page }) => {
+  await page.goto("/new");
+  await bring(page, "mixed.csv", "product_id,title,price,colour\np1,One,cheap,red\n,Two,3,red\np3,Three,4,blue,extra\np4,Four,5,blue\n");
+  const problems = page.getByRole("region", { name: "Problems" });
+  await expect(problems).toContainText('Row 2, column "price" ("cheap")');
+  await expect(problems).toContainText('Row 3, column "product_id"');
+  await expect(problems).toContainText("Row 4: This row has 5 cells and the header has 4");
+  await expect(page.getByText("2 products, 2 variants")).toBeVisible();
+});
+
+test("a file that cannot be taken says what, where and what to do, and nothing is created", async ({ page }) => {
+  await page.goto("/new");
+  const before = await shopNames(page);
+  const latin = Buffer.concat([Buffer.from("product_id,title\np1,One\np2,caf"), Buffer.from([0xe9]), Buffer.from("\n")]);
+  const many = `product_id,title\n${Array.from({ length: 200_000 }, (_, i) => `p${i},T`).join("\n")}\n`;
+  const cases: [string, string | Buffer, RegExp][] = [
+    ["no-title.csv", "product_id,Farbe\np1,red\n", /no column “title”/],
+    ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quote is opened here and never closed/],
+    ["latin.csv", latin, /Row 3: The text is not UTF-8/],
+    ["utf16.csv", Buffer.from("\ufeffproduct_id,title\n", "utf16le"), /UTF-16/],
+    ["empty.csv", "", /The file is empty/],
+    ["header.csv", "product_id,title\n", /no products below the header/],
+    ["many.csv", many, /Row 150002: The file has 200,000 rows and 150,000 is the most/],
+    ["twice.csv", "product_id,title,Size,size\np1,One,1,2\n", /stands twice/],
+    ["picture.csv", Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13]), /not UTF-8|not a text file/],
+    ["large.csv", Buffer.alloc(21 * 1024 * 1024, 97), /20 MB is the most/],
+  ];
+  for (const [name, content, message] of cases) {
+    await bring(page, name, content);
+    await expect(page.getByRole("alert").first()).toContainText(message);
+    // The server judges by itself, whatever the page has said.
+    if (name === "large.csv") continue;
+    const answer = await page.request.post("/api/shops", {
+      headers: origin,
+      multipart: { file: { name, mimeType: "text/csv", buffer: Buffer.from(content) }, name: "Broken", currency: "EUR" },
+    });
+    expect([name, answer.status()]).toEqual([name, 422]);
+    expect((await answer.json()).error).toMatch(message);
+  }
+  expect(await shopNames(page)).toEqual(before);
+});
+
+test("text of a catalogue never runs, in the tool or on the shop page", async ({ page }) => {
+  const evil = '<img src=x onerror="window.ran=1"><script>window.ran=1</script>';
+  const cell = (text: string) => `"${text.replaceAll('"', '""')}"`;
+  const rows = [1, 2, 3, 4].map((n) =>
+    [`p${n}`, cell(`${evil}${n}`), cell(n % 2 ? evil : "</script><script>window.ran=1</script>"), "javascript:window.ran=1"].join(","),
+  );
+  const csv = `product_id,title,${cell(`Colour ${evil}`)},image\n${rows.join("\n")}\n`;
+  let dialogs = 0;
+  page.on("dialog", () => dialogs++);
+  await page.goto("/new");
+  await bring(page, "evil.csv", csv);
+  await page.getByRole("textbox", { name: "Shop name" }).fill('</script><script>window.ran=1</script>"><b>x');
+  await page.getByRole("button", { name: "Create the shop" }).click();
+  await expect(page).toHaveURL(/\/bench\/first-panel/);
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await expect(wide.locator(".zs-card").first()).toContainText("<img src=x");
+  await expect(wide.locator(".zs-card img")).toHaveCount(0);
+  await expect(wide.getByRole("checkbox").first()).toBeVisible();
+  const slug = page.url().match(/shops\/([^/]+)/)?.[1];
+  for (const address of [page.url(), `/shops/${slug}/catalogue`, `/shop/${slug}/`, "/"]) {
+    await page.goto(address);
+    await page.waitForLoadState("networkidle");
+    for (const frame of page.frames()) expect(await frame.evaluate(() => "ran" in window)).toBe(false);
+  }
+  expect(dialogs).toBe(0);
+});

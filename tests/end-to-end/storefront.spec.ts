@@ -1,0 +1,197 @@
+import { devices, expect, type Page, test } from "@playwright/test";
+import { expectAccessible } from "./axe.ts";
+import { demoShop } from "./bench.ts";
+
+const shop = `/shop/${demoShop}/?panel=climber-finder`;
+
+async function open(page: Page, address = shop): Promise<void> {
+  await page.goto(address);
+  await expect(page.locator("html[data-ready]")).toBeAttached();
+}
+
+const total = (page: Page) => page.getByRole("status");
+
+test("every count is what the shopper then gets", async ({ page }) => {
+  await open(page);
+  for (const name of [/^Half shade/, /^Full sun/, /^Shade/]) {
+    const box = page.getByRole("checkbox", { name });
+    const told = Number((await box.locator("..").locator(".zt-count").textContent())?.match(/^\d+/)?.[0]);
+    await box.check();
+    await expect(total(page)).toHaveText(`${told} products of 240`);
+    await box.uncheck();
+  }
+  await expect(total(page)).toHaveText("240 products");
+});
+
+test("the address bar holds what is chosen: back, reload and a shared link work", async ({ page, context }) => {
+  await open(page);
+  await page.getByRole("checkbox", { name: /^Half shade/ }).check();
+  await page.getByRole("checkbox", { name: /^Apricot/ }).check();
+  await page.getByRole("textbox", { name: "Price to" }).fill("20");
+  await page.getByRole("textbox", { name: "Price to" }).press("Enter");
+  await expect(page).toHaveURL(/flower-colour=apricot/);
+  await expect(page).toHaveURL(/light=half\+shade/);
+  await expect(page).toHaveURL(/price\.max=20/);
+  const told = await total(page).textContent();
+
+  await page.reload();
+  await expect(total(page)).toHaveText(told ?? "");
+  await expect(page.getByRole("checkbox", { name: /^Apricot/ })).toBeChecked();
+  const shared = await context.newPage();
+  await open(shared, page.url());
+  await expect(total(shared)).toHaveText(told ?? "");
+
+  await page.goBack();
+  await expect(page).not.toHaveURL(/price/);
+  await page.goBack();
+  await expect(page.getByRole("checkbox", { name: /^Apricot/ })).not.toBeChecked();
+  await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeChecked();
+});
+
+test("chips take one choice back, and clear all takes everything back", async ({ page }) => {
+  await open(page, `${shop}&light=half+shade&flower-colour=apricot&flower-colour=orange`);
+  const three = await total(page).textContent();
+  await page.getByRole("button", { name: "Remove Flower colour: Apricot" }).click();
+  await expect(total(page)).not.toHaveText(three ?? "");
+  await expect(page.getByRole("checkbox", { name: /^Apricot/ })).not.toBeChecked();
+  await page.getByRole("button", { name: "Clear all" }).click();
+  await expect(total(page)).toHaveText("240 products");
+  await expect(page.getByText("Nothing chosen yet")).toBeVisible();
+});
+
+test("the tree, the slider and folding work with mouse and keyboard", async ({ page }) => {
+  await open(page);
+  await page.getByRole("button", { name: "Open Plants" }).click();
+  await page.getByRole("checkbox", { name: /^Climbers/ }).check();
+  await expect(total(page)).toHaveText("107 products of 240");
+  // A category takes the place of the one above it.
+  await page.getByRole("button", { name: "Open Climbers" }).press("Enter");
+  await page.getByRole("checkbox", { name: /^Wisteria/ }).check();
+  await expect(total(page)).toHaveText("12 products of 240");
+  await expect(page.getByRole("checkbox", { name: /^Climbers/ })).not.toBeChecked();
+
+  const most = page.getByRole("slider", { name: "Price, most" });
+  await most.focus();
+  await most.press("Home");
+  await expect(total(page)).toHaveText("0 products of 240");
+  await expect(page.getByText("Nothing fits all of this")).toBeVisible();
+  await page
+    .locator(".zs-nothing")
+    .getByRole("button", { name: /Remove Price/ })
+    .click();
+  await expect(total(page)).toHaveText("12 products of 240");
+
+  const fold = page.getByRole("button", { name: "Light", exact: true });
+  await fold.press("Enter");
+  await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeHidden();
+  await fold.press("Enter");
+  await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeVisible();
+});
+
+test("options that lead nowhere are faded and cannot be chosen", async ({ page }) => {
+  await open(page);
+  await page.getByRole("checkbox", { name: /^Pots/ }).check();
+  const swatch = page.getByRole("checkbox", { name: /^Apricot/ });
+  await expect(swatch).toBeDisabled();
+  await page.getByRole("checkbox", { name: /^Pots/ }).uncheck();
+  await expect(swatch).toBeEnabled();
+});
+
+test("sorting and pages follow the address bar", async ({ page }) => {
+  await open(page);
+  await page.getByRole("combobox", { name: "Sort by" }).selectOption("price-down");
+  await expect(page.locator(".zs-card h3").first()).toHaveText(/.+/);
+  const prices = async () => (await page.locator(".zs-price").allTextContents()).map((text) => Number(text.match(/€([\d.]+)/)?.[1]));
+  const falling = await prices();
+  expect(falling).toHaveLength(24);
+  expect(falling).toEqual([...falling].sort((a, b) => b - a));
+  await page.getByRole("link", { name: "Page 2", exact: true }).click();
+  await expect(page).toHaveURL(/page=2/);
+  expect(Math.max(...(await prices()))).toBeLessThanOrEqual(Math.min(...falling));
+  await page.goBack();
+  await expect(page.getByRole("link", { name: "Page 1", exact: true })).toHaveAttribute("aria-current", "page");
+  await open(page, `${shop}&page=999`);
+  await expect(page.getByRole("link", { name: "Page 10", exact: true })).toHaveAttribute("aria-current", "page");
+});
+
+// Source: the browser's own layout-shift entries, those behind an input among them.
+test("a click on an option moves nothing", async ({ page }) => {
+  await page.addInitScript(() => {
+    const shifts: number[] = [];
+    Object.assign(window, { shifts });
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) shifts.push((entry as unknown as { value: number }).value);
+    }).observe({ type: "layout-shift", buffered: true });
+  });
+  await open(page);
+  const shifts = () => page.evaluate(() => (window as unknown as { shifts: number[] }).shifts.reduce((sum, one) => sum + one, 0));
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(300);
+  const before = await shifts();
+  for (const name of [/^Half shade/, /^Apricot/, /^Seeds/, /^Orange/]) {
+    await page.getByRole("checkbox", { name }).check();
+    await page.waitForTimeout(200);
+  }
+  await page.getByRole("button", { name: "Clear all" }).click();
+  await page.waitForTimeout(200);
+  expect((await shifts()) - before).toBe(0);
+  // The page as a whole, from the first paint of the server's markup on.
+  expect(before).toBeLessThan(0.01);
+});
+
+test.describe("without scripts", () => {
+  test.use({ javaScriptEnabled: false });
+  test("the panel is a working form", async ({ page }) => {
+    await page.goto(`${shop}&light=shade`);
+    await expect(total(page)).toHaveText(/^\d+ products of 240$/);
+    await page.getByRole("checkbox", { name: /^Apricot/ }).check();
+    await page.getByRole("button", { name: "Show products" }).click();
+    await expect(page).toHaveURL(/flower-colour=apricot/);
+    await expect(page).toHaveURL(/light=shade/);
+    await expect(page.getByRole("checkbox", { name: /^Apricot/ })).toBeChecked();
+    expect(Number((await total(page).textContent())?.match(/^\d+/)?.[0])).toBeLessThan(20);
+  });
+});
+
+test.describe("on a phone", () => {
+  const { viewport, userAgent, isMobile, hasTouch } = devices["Pixel 7"];
+  test.use({ viewport: { width: 390, height: viewport.height }, userAgent, isMobile, hasTouch });
+
+  test("the drawer keeps focus inside, closes on Escape and gives focus back", async ({ page }) => {
+    await open(page);
+    const button = page.getByRole("button", { name: /^Filters/ });
+    await button.click();
+    const drawer = page.getByRole("dialog", { name: "Filters" });
+    await expect(drawer).toBeVisible();
+    await expectAccessible(page);
+    for (let i = 0; i < 60; i++) {
+      await page.keyboard.press("Tab");
+      expect(
+        await page.evaluate(() => document.activeElement === document.body || document.querySelector("dialog")?.contains(document.activeElement)),
+      ).toBe(true);
+    }
+    await page.keyboard.press("Escape");
+    await expect(drawer).toBeHidden();
+    await expect(button).toBeFocused();
+  });
+
+  test("the drawer's button says how many products there are", async ({ page }) => {
+    await open(page);
+    await page.getByRole("button", { name: /^Filters/ }).click();
+    await page.locator(".zt-tiles input[value='half shade']").check();
+    const told = await page.locator(".zt-drawer-foot .zt-apply").textContent();
+    expect(told).toMatch(/^Show \d+ products$/);
+    await page.getByRole("button", { name: told ?? "" }).click();
+    await expect(page.getByRole("dialog")).toBeHidden();
+    await expect(total(page)).toHaveText(`${told?.match(/\d+/)?.[0]} products of 240`);
+    await expect(page.getByRole("button", { name: "Filters 1" })).toBeVisible();
+  });
+});
+
+test("axe finds nothing serious on the shop page, at rest and filtered to nothing", async ({ page }) => {
+  await open(page);
+  await expectAccessible(page);
+  await open(page, `${shop}&category=pots&light=shade&flower-colour=apricot`);
+  await expect(page.getByText("Nothing fits all of this")).toBeVisible();
+  await expectAccessible(page);
+});

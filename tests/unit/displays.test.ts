@@ -1,0 +1,67 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import { isFacetable } from "../../src/core/catalogue/field.ts";
+import { readCatalogue } from "../../src/core/catalogue/read.ts";
+import { profileField } from "../../src/core/evidence/profile.ts";
+import { suggestDisplay, suggestRow } from "../../src/core/evidence/suggest.ts";
+import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { bands, resolve } from "../../src/core/panel/bands.ts";
+import { displayNames, type FacetRow } from "../../src/core/panel/document.ts";
+import { chooseDisplay, displayChoices } from "../../src/storefront/displays/choose.ts";
+import { displays } from "../../src/storefront/displays/index.ts";
+import { carsCsv } from "../open-data.ts";
+
+const catalogues = [readFileSync("demo/nursery.csv"), new TextEncoder().encode(carsCsv)].map(
+  (bytes) => new CatalogueIndex(readCatalogue(bytes).catalogue),
+);
+const profiles = catalogues.flatMap((index) => index.catalogue.fields.filter(isFacetable).map((field) => profileField(index, field)));
+
+describe("displays", () => {
+  it("stand in the list under their own name, each with a mode", () => {
+    expect(Object.keys(displays).sort()).toEqual([...displayNames].sort());
+    for (const [name, display] of Object.entries(displays)) {
+      expect(display.name).toBe(name);
+      expect(display.modes.length).toBeGreaterThan(0);
+    }
+  });
+
+  it("suit the fields that they are suggested for", () => {
+    for (const profile of profiles) {
+      const { display, mode } = suggestDisplay(profile);
+      expect([profile.field.key, displays[display].unsuited(profile)]).toEqual([profile.field.key, undefined]);
+      expect(displays[display].modes).toContain(mode);
+    }
+  });
+
+  it("say why they do not suit, with a number or what to do", () => {
+    const reasons = profiles.flatMap((profile) => displayChoices(profile).flatMap(({ unsuited }) => (unsuited === undefined ? [] : [unsuited])));
+    expect(reasons.length).toBeGreaterThan(10);
+    for (const reason of reasons) expect(reason).toMatch(/\.$/);
+    const light = profiles.find(({ field }) => field.key === "light");
+    expect(light && displays.slider.unsuited(light)).toBe("0 of 3 values are numbers. A slider needs numbers or dates only.");
+  });
+});
+
+describe("choosing a display", () => {
+  const row = (key: string) => suggestRow(profiles.find(({ field }) => field.key === key) ?? profiles[0]);
+  const afterChoosing = (start: FacetRow, band: "wide" | "medium" | "slim", name: (typeof displayNames)[number]) =>
+    chooseDisplay(start, band, name, "x").apply({ rows: [start] } as never).rows[0] as FacetRow;
+
+  it("leaves the other bands alone where the mode allows it", () => {
+    const tiled = afterChoosing(row("light"), "slim", "tiles");
+    expect(bands.map((band) => resolve(tiled.display, band))).toEqual(["check-boxes", "check-boxes", "tiles"]);
+    expect(tiled.mode).toBe("any");
+  });
+
+  it("never leaves a band with a display that cannot carry the facet's mode", () => {
+    for (const profile of profiles) {
+      for (const first of displayNames) {
+        for (const second of displayNames) {
+          const twice = afterChoosing(afterChoosing(suggestRow(profile), "wide", first), "slim", second);
+          for (const band of bands) expect(displays[resolve(twice.display, band)].modes).toContain(twice.mode);
+          expect(resolve(twice.display, "slim")).toBe(second);
+        }
+      }
+    }
+  });
+});
