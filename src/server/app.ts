@@ -41,7 +41,7 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
   app.use(
     "/demo/pictures/*",
     secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),
-    serveStatic({ root: here(".") }),
+    serveStatic({ root: here("."), onFound: (_path, c) => c.header("cache-control", "max-age=600") }),
   );
   app.use("/storefront/*", serveStatic({ root: here("dist") }));
   app.use("/*", serveStatic({ root: here("dist/studio") }));

@@ -7,6 +7,10 @@ import { chipsOf } from "./chips.ts";
 import { money } from "./format.ts";
 import type { Actions } from "./page-view.tsx";
 import { type PageState, pageSize } from "./store.ts";
+import { usePainted } from "./use-painted.ts";
+
+/** Cards that a window holds, more or less. */
+const inSight = 8;
 
 const sortNames: Record<Sort, string> = {
   catalogue: "Shop’s order",
@@ -46,16 +50,28 @@ export function Count({ state: { answer } }: { state: PageState }) {
 
 /** The products of the page. Cells are keyed by place and what is in them by product: a new result moves nothing. */
 export function Grid({ state, act }: { state: PageState; act: Actions }) {
-  if (state.answer.total === 0) return <NothingFound state={state} act={act} />;
+  const { total, products } = state.answer;
+  const before = usePainted(products);
+  if (total === 0) return <NothingFound state={state} act={act} />;
+  // Cards below the window follow a frame later, so that a click is answered sooner.
+  const drawn = [...products.slice(0, inSight), ...before.slice(inSight)];
   return (
     <ul class="zs-grid">
-      {Array.from(state.answer.products, (product, place) => {
+      {drawn.map((product, place) => {
         const card = cardOf(state.index, product);
         return (
           <li key={place} class="zs-card">
             <div class="zs-picture">
               {card.image ? (
-                <img key={card.image} src={card.image} alt="" width="400" height="400" />
+                <img
+                  key={card.image}
+                  src={card.image}
+                  alt=""
+                  width="400"
+                  height="400"
+                  loading={place < inSight ? undefined : "lazy"}
+                  decoding="async"
+                />
               ) : (
                 <span aria-hidden="true">{card.title[0]}</span>
               )}

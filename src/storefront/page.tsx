@@ -45,7 +45,10 @@ async function start(): Promise<void> {
   if (boot.stage) connectStage(store);
   else {
     store.subscribe((state, change) => {
-      if (change === "place") history.pushState(null, "", location.pathname + toAddress(state, fieldOf));
+      if (change !== "place") return;
+      // The address is not in a hurry; the frame with the result goes first.
+      const address = location.pathname + toAddress(state, fieldOf);
+      setTimeout(() => history.pushState(null, "", address));
     });
     addEventListener("popstate", () => store.go(fromAddress(location.search, store.state.panel, fieldOf), "view"));
   }

@@ -11,7 +11,7 @@ export function Tiles({ row, options, toggle, label }: DisplayProps) {
       <ul class="zt-tiles" aria-label={label}>
         {fold.shown.map((option) => (
           <li key={option.id}>
-            <label class="zt-tile" data-faded={option.faded || undefined}>
+            <label class="zt-tile" data-faded={option.faded || undefined} data-chosen={option.chosen || undefined}>
               <input
                 type={row.mode === "one" ? "radio" : "checkbox"}
                 name={row.field}

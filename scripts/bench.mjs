@@ -1,0 +1,7 @@
+/** `npm run bench`: builds what is missing, then measures. */
+import { ensureBuilt } from "./build.mjs";
+import { ensurePackages, run } from "./install.mjs";
+
+ensurePackages();
+ensureBuilt();
+process.exitCode = run(process.execPath, ["--import", "tsx", "bench/run.ts", ...process.argv.slice(2)]) ? 0 : 1;
