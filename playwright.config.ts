@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { launch } from "./tests/browser.ts";
 
 const port = 4399;
 
@@ -13,18 +14,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     screenshot: "only-on-failure",
-    launchOptions: {
-      executablePath: "/usr/bin/chromium",
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
-    },
+    launchOptions: launch,
   },
   webServer: {
     command: `node --import tsx src/server/main.ts --port ${port} --fresh --data reports/end-to-end.db`,

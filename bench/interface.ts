@@ -2,14 +2,9 @@
  * How long a shopper's click and a designer's change take, in the built application and a real browser.
  * Milliseconds of this machine; the share of the aim is what to compare between machines.
  */
-import { spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
+import { launch, withServer } from "../tests/browser.ts";
 
-const port = 4398;
-const origin = `http://127.0.0.1:${port}`;
 const repeats = 40;
 
 /** One thing measured, against what was aimed at. */
@@ -20,55 +15,26 @@ export interface Timing {
   aim_ms: number;
 }
 
-/** Starts a server with the demo shop, measures, and clears up. */
-export async function benchInterface(): Promise<Timing[]> {
-  const folder = mkdtempSync(join(tmpdir(), "trellis-bench-"));
-  const server = spawn(process.execPath, ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "bench.db")]);
-  const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-    ],
+/** Measures against a server with the demo shop. */
+export const benchInterface = (): Promise<Timing[]> =>
+  withServer(4398, async (origin) => {
+    const browser = await chromium.launch(launch);
+    try {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+      // The loader that runs this file marks functions with a helper that a page does not have.
+      await page.addInitScript("window.__name = (it) => it");
+      return [...(await shopperClick(page, origin)), await designerChange(page, origin)];
+    } finally {
+      await browser.close();
+    }
   });
-  try {
-    await answered();
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    // The loader that runs this file marks functions with a helper that a page does not have.
-    await page.addInitScript("window.__name = (it) => it");
-    return [...(await shopperClick(page)), await designerChange(page)];
-  } finally {
-    await browser.close();
-    server.kill();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-async function answered(): Promise<void> {
-  for (let i = 0; i < 100; i++) {
-    if (
-      await fetch(`${origin}/api/shops`).then(
-        (response) => response.ok,
-        () => false,
-      )
-    )
-      return;
-    await new Promise((done) => setTimeout(done, 100));
-  }
-  throw new Error("The server did not start.");
-}
 
 /**
  * From a click on an option until the page's script has answered it, and until the frame with the result
  * is on the screen, as the browser itself measures both. Source: W3C Event Timing, which rounds the second
  * to 8 ms. Headless Chromium paints on the processor here, pictures included; a screen with a GPU is faster.
  */
-async function shopperClick(page: Page): Promise<Timing[]> {
+async function shopperClick(page: Page, origin: string): Promise<Timing[]> {
   await page.addInitScript(() => {
     const clicks: { answered: number; painted: number }[] = [];
     Object.assign(window, { clicks });
@@ -103,7 +69,7 @@ async function shopperClick(page: Page): Promise<Timing[]> {
 }
 
 /** From a change on the bench to the frame in which both pages on the stage show it. */
-async function designerChange(page: Page): Promise<Timing> {
+async function designerChange(page: Page, origin: string): Promise<Timing> {
   await page.goto(`${origin}/shops/larkmoss-nursery/bench`);
   for (const title of ["Wide page", "Phone"])
     await page.frameLocator(`iframe[title^="${title}"]`).locator("html[data-ready]").waitFor({ state: "attached" });

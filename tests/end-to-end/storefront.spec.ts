@@ -88,6 +88,22 @@ test("the tree, the slider and folding work with mouse and keyboard", async ({ p
   await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeVisible();
 });
 
+test("the search field finds by words, marks what it did as a chip, and stands in the address", async ({ page, request }) => {
+  const origin = { origin: "http://127.0.0.1:4399" };
+  const panels = `/api/shops/${demoShop}/panels`;
+  const { slug } = await (await request.post(panels, { data: { name: "With a search" }, headers: origin })).json();
+  const { version, document } = await (await request.get(`${panels}/${slug}`)).json();
+  const rows = ["search", "chosen"].map((piece) => ({ kind: "piece", id: piece, piece, label: "" }));
+  await request.put(`${panels}/${slug}`, { data: { version, document: { ...document, rows } }, headers: origin });
+  await open(page, `/shop/${demoShop}/?panel=${slug}`);
+  await page.getByRole("searchbox", { name: "Search" }).fill("ROSE climb");
+  await expect(total(page)).toHaveText("24 products of 240");
+  await expect(page).toHaveURL(/q=ROSE\+climb/);
+  await page.getByRole("button", { name: "Remove Search: “ROSE climb”" }).click();
+  await expect(page.getByRole("searchbox", { name: "Search" })).toHaveValue("");
+  await expect(total(page)).toHaveText("240 products");
+});
+
 test("options that lead nowhere are faded and cannot be chosen", async ({ page }) => {
   await open(page);
   await page.getByRole("checkbox", { name: /^Pots/ }).check();

@@ -52,12 +52,20 @@ export function suggestRow(profile: FieldProfile): FacetRow {
 
 const firstFacets = 8;
 const early = ["category", "type", "brand", "price"];
+/** Stated for most products and seldom the question that a shopper comes with. */
+const late = ["rating", "tags"];
 
 /** A first panel that makes sense: the facets that most products state, categories first and money last. */
 export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
   const worth = index.catalogue.fields.map((field) => profileField(index, field)).filter(isWorthAFacet);
   const rank = ({ field, reach, outOf }: FieldProfile) =>
-    early.includes(field.role) ? 2 : field.role === "availability" || field.role === "on_sale" ? 0 : reach / outOf;
+    early.includes(field.role)
+      ? 2
+      : field.role === "availability" || field.role === "on_sale"
+        ? 0
+        : late.includes(field.role)
+          ? reach / outOf / 2
+          : reach / outOf;
   const chosen = [...worth].sort((a, b) => rank(b) - rank(a)).slice(0, firstFacets);
   const place = ({ field }: FieldProfile) => {
     if (field.role === "category") return 0;

@@ -1,0 +1,66 @@
+/** Makes the pictures in docs/screenshots anew from the demo shop: `npm run screenshots`. */
+import { readFileSync } from "node:fs";
+import { type Browser, chromium, type Page } from "@playwright/test";
+import { launch, withServer } from "../tests/browser.ts";
+
+const folder = "docs/screenshots";
+
+await withServer(4397, async (origin) => {
+  const browser = await chromium.launch(launch);
+  try {
+    await studio(browser, origin);
+    await storefront(browser, origin);
+  } finally {
+    await browser.close();
+  }
+});
+
+async function studio(browser: Browser, origin: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${origin}/shops/larkmoss-nursery/bench`);
+  const phone = page.frameLocator('iframe[title^="Phone"]');
+  await phone.locator("html[data-ready]").waitFor({ state: "attached" });
+  await page.getByRole("button", { name: "Open drawer" }).click();
+  await phone.locator('.zt-tiles input[value="half shade"]').check();
+  await page.getByRole("button", { name: "Settings of Light" }).click();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/bench.png` });
+  await page.getByRole("button", { name: "Settings of Light" }).click();
+  await page.getByRole("button", { name: /^Flower colour on wide/ }).click();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/bench-displays.png` });
+
+  await page.goto(`${origin}/shops/larkmoss-nursery/catalogue`);
+  await page.getByRole("table").waitFor();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/catalogue.png` });
+
+  await page.goto(`${origin}/new`);
+  // A made-up fault, so that the picture shows how faults are told.
+  const csv = readFileSync("demo/nursery.csv", "utf8").replace(",11.25,", ",11 euro,");
+  await page.getByLabel("Catalogue file").setInputFiles({ name: "nursery.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });
+  await page.getByText("240 products").waitFor();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/new-shop.png` });
+  await page.close();
+}
+
+async function storefront(browser: Browser, origin: string): Promise<void> {
+  const wide = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await wide.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade&flower-colour=apricot&flower-colour=violet`);
+  await settled(wide);
+  await wide.screenshot({ path: `${folder}/storefront.png` });
+  await wide.close();
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+  await phone.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade`);
+  await phone.locator("html[data-ready]").waitFor({ state: "attached" });
+  await phone.getByRole("button", { name: /^Filters/ }).click();
+  await settled(phone);
+  await phone.screenshot({ path: `${folder}/storefront-phone.png` });
+  await phone.close();
+}
+
+async function settled(page: Page): Promise<void> {
+  await page.waitForLoadState("networkidle");
+  await page.waitForTimeout(500);
+}

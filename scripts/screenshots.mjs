@@ -1,0 +1,7 @@
+/** `npm run screenshots`: builds what is missing, then makes the pictures in docs anew. */
+import { ensureBuilt } from "./build.mjs";
+import { ensurePackages, run } from "./install.mjs";
+
+ensurePackages();
+ensureBuilt();
+process.exitCode = run(process.execPath, ["--import", "tsx", "demo/screenshots.ts"]) ? 0 : 1;
