@@ -3,6 +3,7 @@ import { type Sort, sortsFor } from "../core/match/order.ts";
 import { emptySelection } from "../core/match/selection.ts";
 import { toAddress } from "./address.ts";
 import { cardOf } from "./cards.ts";
+import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { money } from "./format.ts";
 import type { Actions } from "./page-view.tsx";
@@ -102,26 +103,17 @@ export function Grid({ state, act }: { state: PageState; act: Actions }) {
 }
 
 function NothingFound({ state, act }: { state: PageState; act: Actions }) {
-  const chips = chipsOf(state);
   return (
     <div class="zs-nothing">
       <h3>Nothing fits all of this</h3>
       <p>Take one of your choices back:</p>
-      <ul class="zt-chips">
-        {chips.map(({ key, text, facet, without }) => (
-          <li key={key}>
-            <button type="button" class="zt-chip" aria-label={`Remove ${facet}: ${text}`} onClick={() => act.select(without)}>
-              {text}
-              <span aria-hidden="true">×</span>
-            </button>
-          </li>
-        ))}
+      <ChipList chips={chipsOf(state)} act={act}>
         <li>
           <button type="button" class="zt-clear" onClick={() => act.select(emptySelection)}>
             Clear all
           </button>
         </li>
-      </ul>
+      </ChipList>
     </div>
   );
 }

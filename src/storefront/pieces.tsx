@@ -2,6 +2,7 @@
 import { useEffect, useRef } from "preact/hooks";
 import { emptySelection, isEmpty } from "../core/match/selection.ts";
 import type { PieceName, PieceRow } from "../core/panel/document.ts";
+import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import type { Actions } from "./page-view.tsx";
 import type { PageState } from "./store.ts";
@@ -29,17 +30,9 @@ function Chosen({ state, act, row }: Props) {
   const chips = chipsOf(state);
   return (
     <div class="zt-chosen" role="group" aria-label={row.label || "Chosen filters"}>
-      <ul class="zt-chips">
+      <ChipList chips={chips} act={act}>
         {chips.length === 0 ? <li class="zt-hint">Nothing chosen yet</li> : null}
-        {chips.map(({ key, text, facet, without }) => (
-          <li key={key}>
-            <button type="button" class="zt-chip" aria-label={`Remove ${facet}: ${text}`} onClick={() => act.select(without)}>
-              {text}
-              <span aria-hidden="true">×</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      </ChipList>
       <button type="button" class="zt-clear" disabled={isEmpty(state.selection)} onClick={() => act.select(emptySelection)}>
         Clear all
       </button>

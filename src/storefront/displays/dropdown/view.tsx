@@ -2,7 +2,7 @@
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../../core/index/facet-index.ts";
 import type { DisplayProps, OptionView } from "../display.ts";
-import { OptionCount } from "../option-count.tsx";
+import { BoxList } from "../option-input.tsx";
 
 /** A list behind a button: the browser's own select for one option, check boxes for many. */
 export function Dropdown(props: DisplayProps) {
@@ -65,24 +65,7 @@ function Many({ row, options, toggle, label }: DisplayProps) {
         <span class="zt-unseen">{label}: </span>
         <span class="zt-name">{chosen.length === 0 ? "Any" : chosen.map((option) => option.label).join(", ")}</span>
       </summary>
-      <ul class="zt-boxes">
-        {options.map((option) => (
-          <li key={option.id}>
-            <label class="zt-box" data-faded={option.faded || undefined}>
-              <input
-                type="checkbox"
-                name={row.field}
-                value={option.id}
-                checked={option.chosen}
-                disabled={option.faded}
-                onChange={() => toggle(option.id)}
-              />
-              <span class="zt-name">{option.label}</span>
-              <OptionCount option={option} />
-            </label>
-          </li>
-        ))}
-      </ul>
+      <BoxList row={row} options={options} toggle={toggle} />
     </details>
   );
 }

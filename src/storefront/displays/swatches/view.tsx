@@ -1,6 +1,7 @@
 /** @jsxImportSource preact */
 import type { DisplayProps } from "../display.ts";
 import { OptionCount } from "../option-count.tsx";
+import { OptionInput } from "../option-input.tsx";
 
 /** Round swatches; a value without a known colour shows its text, never a blank dot. */
 export function Swatches({ row, options, toggle, label }: DisplayProps) {
@@ -13,15 +14,7 @@ export function Swatches({ row, options, toggle, label }: DisplayProps) {
             data-faded={option.faded || undefined}
             title={option.count === undefined ? option.label : `${option.label} · ${option.count}`}
           >
-            <input
-              type={row.mode === "one" ? "radio" : "checkbox"}
-              name={row.field}
-              value={option.id}
-              checked={option.chosen}
-              disabled={option.faded}
-              onClick={() => row.mode === "one" && option.chosen && toggle(option.id)}
-              onChange={() => toggle(option.id)}
-            />
+            <OptionInput row={row} option={option} toggle={toggle} />
             {option.colours ? (
               <span class="zt-dot" style={{ background: sectors(option.colours) }} />
             ) : (

@@ -2,7 +2,7 @@
 import { useState } from "preact/hooks";
 import { pathSeparator } from "../../../core/index/facet-index.ts";
 import type { DisplayProps, OptionView } from "../display.ts";
-import { OptionCount } from "../option-count.tsx";
+import { BoxOption } from "../option-input.tsx";
 
 interface Node {
   option: OptionView;
@@ -34,18 +34,7 @@ export function Tree({ row, options, toggle, label }: DisplayProps) {
             ) : (
               <span class="zt-twig-space" />
             )}
-            <label class="zt-box" data-faded={option.faded || undefined}>
-              <input
-                type="checkbox"
-                name={row.field}
-                value={option.id}
-                checked={option.chosen}
-                disabled={option.faded}
-                onChange={() => toggle(option.id)}
-              />
-              <span class="zt-name">{name}</span>
-              <OptionCount option={option} />
-            </label>
+            <BoxOption row={row} option={option} toggle={toggle} name={name} />
           </div>
           {children.length > 0 && open.has(option.id) ? branch(children) : null}
         </li>
