@@ -4,11 +4,10 @@ import { type Field, knownRole } from "../core/catalogue/field.ts";
 import { identity } from "../core/catalogue/identity.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
-import { toIds } from "../core/index/bitmap.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Level } from "../core/index/facet-index.ts";
-import { liveCounts, matching } from "../core/match/count.ts";
-import { levelOfFacet } from "../core/match/match.ts";
+import { liveCounts } from "../core/match/count.ts";
+import { levelOfFacet, Matcher } from "../core/match/matcher.ts";
 import { liveRange } from "../core/match/range.ts";
 import { type Choice, type Facet, type Mode, modes } from "../core/match/selection.ts";
 import { UsageError } from "./usage-error.ts";
@@ -55,17 +54,17 @@ export function tally(args: string[]): Tally {
     choices[field.key] = facet.mode === "range" ? readRange(field, value) : readValues(index, facet, field, value);
   }
 
-  const page = index.allProducts();
-  const found = toIds(matching(index, page, facets, choices));
+  const matcher = new Matcher(index, index.allProducts(), facets, choices);
+  const found = matcher.productIds();
   const entries = [...named].map(([name, facet]): [string, FacetTally] => {
     const level = levelOfFacet(index, facet);
     if (facet.mode === "range") {
-      const { min, max } = liveRange(index, page, facets, choices, facet);
+      const { min, max } = liveRange(matcher, facet);
       const kind = index.field(facet.field)?.kind;
       const shown = (end: number | null) => (end !== null && kind === "date" ? fromNumber(end, kind) : end);
       return [name, { level, mode: "range", min: shown(min), max: shown(max) }];
     }
-    const counts = liveCounts(index, page, facets, choices, facet);
+    const counts = liveCounts(matcher, facet);
     const { options } = index.options(facet.field, facet.mode === "tree");
     return [name, { level, mode: facet.mode, options: Object.fromEntries(options.map(({ label }, o) => [label, counts[o]])) }];
   });

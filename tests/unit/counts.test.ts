@@ -1,9 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { count, toIds } from "../../src/core/index/bitmap.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { liveCounts, matching } from "../../src/core/match/count.ts";
-import { levelOfFacet } from "../../src/core/match/match.ts";
+import { liveCounts } from "../../src/core/match/count.ts";
+import { levelOfFacet, Matcher } from "../../src/core/match/matcher.ts";
 import { liveRange } from "../../src/core/match/range.ts";
 import { optionsOf } from "../../src/core/match/selection.ts";
 import { questions, shops } from "../random-shop.ts";
@@ -16,7 +15,7 @@ describe("the engine against the definition written out", () => {
     fc.assert(
       fc.property(shops, questions, (catalogue, { facets, choices }) => {
         const index = new CatalogueIndex(catalogue);
-        const found = toIds(matching(index, index.allProducts(), facets, choices));
+        const found = new Matcher(index, index.allProducts(), facets, choices).productIds();
         expect([...found]).toEqual(new Reference(catalogue).matching(facets, choices));
       }),
       runs,
@@ -40,12 +39,12 @@ describe("the engine against the definition written out", () => {
         const index = new CatalogueIndex(catalogue);
         const reference = new Reference(catalogue);
         for (const facet of facets.filter(({ mode }) => mode !== "range")) {
-          const counts = liveCounts(index, index.allProducts(), facets, choices, facet);
+          const counts = liveCounts(new Matcher(index, index.allProducts(), facets, choices), facet);
           index.options(facet.field, facet.mode === "tree").options.forEach(({ id }, o) => {
             const present = facet.mode === "all" ? optionsOf(choices[facet.field]) : [];
             const then = { ...choices, [facet.field]: { options: [...new Set([...present, id])] } };
             expect(counts[o]).toBe(reference.matching(facets, then).length);
-            expect(counts[o]).toBe(count(matching(index, index.allProducts(), facets, then)));
+            expect(counts[o]).toBe(new Matcher(index, index.allProducts(), facets, then).productIds().length);
           });
         }
       }),
@@ -67,7 +66,7 @@ describe("the engine against the definition written out", () => {
             .filter((v) => together.every((facet) => !others[facet.field] || reference.holdsAlone(v, facet, others)))
             .flatMap((v) => Array.from(column?.codes.slice(column.starts[v], column.starts[v + 1]) ?? [], (code) => Number(column?.spellings[code]))),
         );
-        const { min, max } = liveRange(index, index.allProducts(), facets, choices, { field: "price", mode: "range" });
+        const { min, max } = liveRange(new Matcher(index, index.allProducts(), facets, choices), { field: "price", mode: "range" });
         expect([min, max]).toEqual(values.length === 0 ? [null, null] : [Math.min(...values), Math.max(...values)]);
       }),
       runs,
@@ -89,7 +88,7 @@ describe("adding an option", () => {
           const before = optionsOf(choices.colour);
           fc.pre(before.length > 0);
           const total = (options: readonly string[]) =>
-            count(matching(index, index.allProducts(), asked, { ...choices, colour: { options: [...options] } }));
+            new Matcher(index, index.allProducts(), asked, { ...choices, colour: { options: [...options] } }).productIds().length;
           const [now, then] = [total(before), total([...before, added])];
           expect(grows ? then >= now : then <= now).toBe(true);
         }),

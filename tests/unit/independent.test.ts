@@ -2,9 +2,9 @@ import crossfilter from "crossfilter2";
 import itemsjs from "itemsjs";
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { toIds } from "../../src/core/index/bitmap.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { liveCounts, matching } from "../../src/core/match/count.ts";
+import { liveCounts } from "../../src/core/match/count.ts";
+import { Matcher } from "../../src/core/match/matcher.ts";
 import { liveRange } from "../../src/core/match/range.ts";
 import type { Choices, Facet } from "../../src/core/match/selection.ts";
 import { carsCsv, carRows as rows } from "../open-data.ts";
@@ -25,7 +25,7 @@ const choicesToTry: Choices[] = [
   { origin: { options: ["europe"] }, cylinders: { options: ["8"] } },
 ];
 const ours = (choices: Choices, facet: Facet) =>
-  Object.fromEntries(index.options(facet.field).options.map(({ id }, o) => [id, liveCounts(index, page, facets, choices, facet)[o]]));
+  Object.fromEntries(index.options(facet.field).options.map(({ id }, o) => [id, liveCounts(new Matcher(index, page, facets, choices), facet)[o]]));
 
 describe("counts over an open data set", () => {
   // Source: itemsjs, an independent faceted-search library (npm); its disjunctive facets leave their own choice out.
@@ -39,7 +39,7 @@ describe("counts over an open data set", () => {
       Object.entries(choices).map(([key, choice]) => [names[key as keyof typeof names], "options" in choice ? choice.options : []]),
     );
     const result = engine.search({ filters, per_page: 1 });
-    expect(toIds(matching(index, page, facets, choices)).length).toBe(result.pagination.total);
+    expect(new Matcher(index, page, facets, choices).productIds().length).toBe(result.pagination.total);
     for (const facet of facets) {
       const buckets = result.data.aggregations[names[facet.field as keyof typeof names]].buckets as { key: string; doc_count: number }[];
       const theirs = new Map(buckets.map(({ key, doc_count }) => [key, doc_count]));
@@ -73,7 +73,7 @@ describe("counts over an open data set", () => {
     const range: Facet = { field: "horsepower", mode: "range" };
     // Its ranges leave the upper end out; ours take it in, so the next larger number stands for it.
     power.filterRange([100, 150.000001]);
-    const found = toIds(matching(index, page, [range], { horsepower: { min: 100, max: 150 } }));
+    const found = new Matcher(index, page, [range], { horsepower: { min: 100, max: 150 } }).productIds();
     expect([...found].map((p) => index.catalogue.productIds[p]).sort()).toEqual(
       power
         .top(1000)
@@ -81,7 +81,7 @@ describe("counts over an open data set", () => {
         .sort(),
     );
     power.filterAll();
-    expect(liveRange(index, page, [range], {}, range)).toMatchObject({
+    expect(liveRange(new Matcher(index, page, [range], {}), range)).toMatchObject({
       min: Number(power.bottom(1)[0].Horsepower),
       max: Number(power.top(1)[0].Horsepower),
     });

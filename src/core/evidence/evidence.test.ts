@@ -5,6 +5,7 @@ import { describe, expect, it } from "vitest";
 import { carsCsv } from "../../../tests/open-data.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { Matcher } from "../match/matcher.ts";
 import { liveRange } from "../match/range.ts";
 import { facetRows } from "../panel/document.ts";
 import { checkPanel } from "../panel/schema.ts";
@@ -41,7 +42,7 @@ describe("round steps", () => {
 
 describe("histograms", () => {
   it("hold every product's values once a bin, between the true ends", () => {
-    const { min, max, histogram } = liveRange(cars, cars.allProducts(), [], {}, { field: "horsepower", mode: "range" }, 20);
+    const { min, max, histogram } = liveRange(new Matcher(cars, cars.allProducts(), [], {}), { field: "horsepower", mode: "range" }, 20);
     // 46 and 230 horsepower, 400 of 406 cars: facts of the data set.
     expect([min, max]).toEqual([46, 230]);
     expect(histogram?.width).toBe(10);

@@ -1,6 +1,5 @@
-import { count } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import { matching } from "../match/count.ts";
+import { Matcher } from "../match/matcher.ts";
 import type { Mode } from "../match/selection.ts";
 
 /** What choosing the same two options gives under each mode; `one` takes the first of them alone. */
@@ -27,7 +26,7 @@ export function modeExample(index: CatalogueIndex, field: string): ModeExample |
     .sort((a, b) => uses(b) - uses(a) || a - b)
     .slice(0, looked);
   const total = (mode: Mode, chosen: number[]) =>
-    count(matching(index, index.allProducts(), [{ field, mode }], { [field]: { options: chosen.map((o) => options[o].id) } }));
+    new Matcher(index, index.allProducts(), [{ field, mode }], { [field]: { options: chosen.map((o) => options[o].id) } }).productIds().length;
 
   let best = { a: frequent[0], b: frequent[1], all: -1 };
   for (const [i, a] of frequent.entries()) {

@@ -28,6 +28,12 @@ export function intersect(target: Bitmap, other: Bitmap): Bitmap {
   return target;
 }
 
+/** Puts into `target` what is in `other`. */
+export function union(target: Bitmap, other: Bitmap): Bitmap {
+  for (let i = 0; i < target.length; i++) target[i] |= other[i];
+  return target;
+}
+
 /** Puts into `target` the records of a posting list. */
 export function insert(target: Bitmap, ids: Uint32Array): Bitmap {
   for (let i = 0; i < ids.length; i++) target[ids[i] >>> 5] |= 1 << (ids[i] & 31);

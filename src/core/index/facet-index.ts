@@ -2,7 +2,8 @@ import { type Catalogue, productCount, variantCount } from "../catalogue/catalog
 import { type Field, isAlwaysVariant } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import { toNumber } from "../catalogue/values.ts";
-import { buildPostings, type Postings } from "./postings.ts";
+import { type Bitmap, bitmapOf } from "./bitmap.ts";
+import { buildPostings, listOf, type Postings } from "./postings.ts";
 
 /** Whether a facet's records are whole products or single variants (brief, section 5). */
 export type Level = "product" | "variant";
@@ -22,6 +23,19 @@ export interface OptionIndex {
   /** Option identity → place in `options`. */
   at: Map<string, number>;
   postings: Postings;
+  forward: Forward;
+  /** The records of an option as a bitmap, kept once made. */
+  bits(option: number): Bitmap;
+}
+
+/**
+ * Record → options. Where no record states two, `codes` holds each record's option and
+ * `options.length` for none, so that counting needs no branch; otherwise record `r` states
+ * `codes[starts[r]]` up to `codes[starts[r + 1]]`.
+ */
+export interface Forward {
+  codes: Uint16Array | Uint32Array;
+  starts: Uint32Array | undefined;
 }
 
 /** A field as numbers over its records: record `r` states `values[starts[r]]` up to `values[starts[r + 1]]`. */
@@ -95,7 +109,30 @@ export function indexOptions(catalogue: Catalogue, field: Field, tree: boolean):
       for (const option of optionsOfCode[column.codes[i]]) visit(option);
     }
   });
-  return { level, options, at, postings };
+  const made: Bitmap[] = [];
+  const bits = (option: number) => {
+    made[option] ??= bitmapOf(listOf(postings, option), records);
+    return made[option];
+  };
+  return { level, options, at, postings, forward: turnRound(postings, options.length, records), bits };
+}
+
+/** Record → options from option → records. */
+function turnRound(postings: Postings, options: number, records: number): Forward {
+  const starts = new Uint32Array(records + 1);
+  for (const record of postings.records) starts[record + 1]++;
+  const single = starts.every((uses) => uses < 2);
+  const make = (length: number) => (options < 0xffff ? new Uint16Array(length) : new Uint32Array(length));
+  if (single) {
+    const codes = make(records).fill(options);
+    for (let o = 0; o < options; o++) for (const record of listOf(postings, o)) codes[record] = o;
+    return { codes, starts: undefined };
+  }
+  for (let r = 0; r < records; r++) starts[r + 1] += starts[r];
+  const codes = make(postings.records.length);
+  const next = starts.slice(0, records);
+  for (let o = 0; o < options; o++) for (const record of listOf(postings, o)) codes[next[record]++] = o;
+  return { codes, starts };
 }
 
 /** Codes a field's values as numbers; values that are none are not stated. */

@@ -1,92 +1,96 @@
-import { type Bitmap, count, has, intersect } from "../index/bitmap.ts";
+import { type Bitmap, bitmapOf, count, emptyBitmap, has, intersect } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
-import { facetOptions, match, matchedProducts, productsOfList } from "./match.ts";
-import type { Choices, Facet } from "./selection.ts";
+import { facetOptions, type Matcher, matchedProducts, productsOfList } from "./matcher.ts";
+import type { Facet } from "./selection.ts";
 
 /**
  * Live counts of a discrete facet, one number an option in the index's order: the products that the
  * shopper would get from that option (brief, section 5). For any-of, one-of and tree the option takes
  * the place of the facet's choice; for all-of it is added to it.
  */
-export function liveCounts(index: CatalogueIndex, page: Bitmap, facets: readonly Facet[], choices: Choices, facet: Facet): Uint32Array {
-  const { options, postings, level } = facetOptions(index, facet);
-  const adds = facet.mode === "all";
-  const base = match(index, page, facets, choices, adds ? undefined : facet.field);
-  const counts = new Uint32Array(options.length);
-
-  if (level === "product") {
-    const products = matchedProducts(index, base);
-    for (let o = 0; o < counts.length; o++) counts[o] = countList(products, listOf(postings, o));
-    return counts;
-  }
-  if (adds || base.each.length === 0) {
-    // No all-of choice hangs on the option's own variants, so products and variants can be judged apart.
-    const products = adds ? matchedProducts(index, base) : base.products;
-    for (let o = 0; o < counts.length; o++) {
-      counts[o] = countProducts(index, listOf(postings, o), products, base.variants);
-    }
-    return counts;
-  }
-  for (let o = 0; o < counts.length; o++) {
-    // The option narrows the variants in which each all-of choice must be found.
-    const variants = narrowed(listOf(postings, o), base.variants, index.variants);
-    const products = matchedProducts(index, { ...base, variants });
-    counts[o] = count(products);
-  }
-  return counts;
+export function liveCounts(matcher: Matcher, facet: Facet): Uint32Array {
+  const options = facetOptions(matcher.index, facet);
+  const without = facet.mode === "all" ? undefined : facet.field;
+  if (options.level === "product") return countProducts(options, matcher, without);
+  // An all-of choice of another facet must be found in the variants that the counted option leaves.
+  if (facet.mode !== "all" && matcher.match(without).each.length > 0) return countOneByOne(options, matcher, without);
+  // The facet's own all-of choice binds products only; the option itself needs some variant that fits.
+  return countVariants(options, matcher.variantIds(without), matcher.index.productOf);
 }
 
 /** Products of the page that state the facet, however it is chosen: the numerator of reach. */
 export function stating(index: CatalogueIndex, page: Bitmap, facet: Facet): Bitmap {
-  if (facet.mode === "range") {
-    const { level, starts } = index.numbers(facet.field);
-    const stated: number[] = [];
-    for (let record = 0; record + 1 < starts.length; record++) if (starts[record] < starts[record + 1]) stated.push(record);
-    return intersect(asProducts(index, Uint32Array.from(stated), level), page);
-  }
-  const { postings, level } = facetOptions(index, facet);
-  return intersect(asProducts(index, postings.records, level), page);
+  const { level, records } = statingRecords(index, facet);
+  return intersect(level === "variant" ? productsOfList(index, records) : bitmapOf(records, index.products), page);
 }
 
 /** How many products of the page some option of the facet can find. */
 export const reachCount = (index: CatalogueIndex, page: Bitmap, facet: Facet): number => count(stating(index, page, facet));
 
-/** Products that match a selection. */
-export function matching(index: CatalogueIndex, page: Bitmap, facets: readonly Facet[], choices: Choices): Bitmap {
-  return matchedProducts(index, match(index, page, facets, choices));
-}
-
-function asProducts(index: CatalogueIndex, records: Uint32Array, level: "product" | "variant"): Bitmap {
-  if (level === "variant") return productsOfList(index, records);
-  const bits = new Uint32Array((index.products + 31) >>> 5);
-  for (const p of records) bits[p >>> 5] |= 1 << (p & 31);
-  return bits;
-}
-
-function countList(products: Bitmap, list: Uint32Array): number {
-  let total = 0;
-  for (let i = 0; i < list.length; i++) total += (products[list[i] >>> 5] >>> (list[i] & 31)) & 1;
-  return total;
-}
-
-/** Distinct products of a variant posting list; variants of one product stand together, so a repeat is the last one seen. */
-function countProducts(index: CatalogueIndex, list: Uint32Array, products: Bitmap, variants: Bitmap | undefined): number {
-  const { productOf } = index;
-  let total = 0;
-  let last = -1;
-  for (let i = 0; i < list.length; i++) {
-    const v = list[i];
-    const p = productOf[v];
-    if (p === last || (variants && !has(variants, v)) || !has(products, p)) continue;
-    last = p;
-    total++;
+function statingRecords(index: CatalogueIndex, facet: Facet) {
+  if (facet.mode !== "range") {
+    const { level, postings } = facetOptions(index, facet);
+    return { level, records: postings.records };
   }
-  return total;
+  const { level, starts } = index.numbers(facet.field);
+  return { level, records: Uint32Array.from(starts.subarray(1).keys()).filter((record) => starts[record] < starts[record + 1]) };
 }
 
-function narrowed(list: Uint32Array, variants: Bitmap | undefined, size: number): Bitmap {
-  const bits = new Uint32Array((size + 31) >>> 5);
-  for (const v of list) if (!variants || has(variants, v)) bits[v >>> 5] |= 1 << (v & 31);
-  return bits;
+/**
+ * Walks the matching products or the others, whichever are fewer: an option's count is also its
+ * total less those that do not match.
+ */
+function countProducts({ options, postings, forward }: OptionIndex, matcher: Matcher, without: string | undefined): Uint32Array {
+  const matching = matcher.productIds(without);
+  if (matching.length * 2 <= matcher.index.products) return tally(forward, matching, options.length);
+  const all = matcher.products(without);
+  const rest = new Uint32Array(matcher.index.products - matching.length);
+  let length = 0;
+  for (let p = 0; p < matcher.index.products; p++) if (!has(all, p)) rest[length++] = p;
+  const counts = tally(forward, rest, options.length);
+  for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];
+  return counts;
+}
+
+/** How many of the records state each option. */
+function tally({ codes, starts }: Forward, records: Uint32Array, options: number): Uint32Array {
+  // One place more, for records that state nothing.
+  const counts = new Uint32Array(options + 1);
+  if (!starts) for (let i = 0; i < records.length; i++) counts[codes[records[i]]]++;
+  else {
+    for (let i = 0; i < records.length; i++) {
+      for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) counts[codes[at]]++;
+    }
+  }
+  return counts.subarray(0, options);
+}
+
+/** Distinct products of the variants that state each option. Variants of one product stand together, so a repeat is the last one seen. */
+function countVariants({ options, forward: { codes, starts } }: OptionIndex, variants: Uint32Array, productOf: Uint32Array): Uint32Array {
+  const counts = new Uint32Array(options.length + 1);
+  const last = new Int32Array(options.length + 1).fill(-1);
+  for (let i = 0; i < variants.length; i++) {
+    const v = variants[i];
+    const p = productOf[v];
+    const end = starts ? starts[v + 1] : v + 1;
+    for (let at = starts ? starts[v] : v; at < end; at++) {
+      const o = codes[at];
+      if (last[o] === p) continue;
+      last[o] = p;
+      counts[o]++;
+    }
+  }
+  return counts.subarray(0, options.length);
+}
+
+function countOneByOne({ options, postings }: OptionIndex, matcher: Matcher, without: string | undefined): Uint32Array {
+  const { index } = matcher;
+  const base = matcher.match(without);
+  return Uint32Array.from(options, (_, o) => {
+    const variants = emptyBitmap(index.variants);
+    for (const v of listOf(postings, o)) if (!base.variants || has(base.variants, v)) variants[v >>> 5] |= 1 << (v & 31);
+    return count(matchedProducts(index, { ...base, variants }));
+  });
 }

@@ -1,6 +1,7 @@
-import { type Bitmap, count, intersect, toIds } from "../index/bitmap.ts";
+import { type Bitmap, count, intersect } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import { liveCounts, matching, stating } from "./count.ts";
+import { liveCounts, reachCount } from "./count.ts";
+import { Matcher } from "./matcher.ts";
 import { type Sort, sortProducts } from "./order.ts";
 import { liveRange, type RangeAnswer } from "./range.ts";
 import type { Facet, Selection } from "./selection.ts";
@@ -72,7 +73,8 @@ export class LocalEngine implements Engine {
     const facets = asked.filter((facet) => index.field(facet.field) !== undefined);
     const found = index.text.search(selection.text);
     const page = found ? intersect(found, this.#page) : this.#page;
-    const matched = toIds(matching(index, page, facets, selection.choices));
+    const matcher = new Matcher(index, page, facets, selection.choices);
+    const matched = matcher.productIds();
     const answers = new Map<string, FacetAnswer>();
     for (const facet of facets) {
       const steady = this.#steadyOf(facet);
@@ -81,11 +83,11 @@ export class LocalEngine implements Engine {
         facet.mode === "range"
           ? {
               reach: steady.reach,
-              range: { live: liveRange(index, page, facets, selection.choices, facet, histogramBins), steady: steady.range as RangeAnswer },
+              range: { live: liveRange(matcher, facet, histogramBins), steady: steady.range as RangeAnswer },
             }
           : {
               reach: steady.reach,
-              counts: { live: liveCounts(index, page, facets, selection.choices, facet), steady: steady.counts as Uint32Array },
+              counts: { live: liveCounts(matcher, facet), steady: steady.counts as Uint32Array },
             },
       );
     }
@@ -101,11 +103,9 @@ export class LocalEngine implements Engine {
     const key = `${facet.mode} ${facet.field}`;
     let steady = this.#steady.get(key);
     if (!steady) {
-      const reach = count(stating(this.index, this.#page, facet));
-      steady =
-        facet.mode === "range"
-          ? { reach, range: liveRange(this.index, this.#page, [], {}, facet, histogramBins) }
-          : { reach, counts: liveCounts(this.index, this.#page, [], {}, facet) };
+      const reach = reachCount(this.index, this.#page, facet);
+      const nothing = new Matcher(this.index, this.#page, [], {});
+      steady = facet.mode === "range" ? { reach, range: liveRange(nothing, facet, histogramBins) } : { reach, counts: liveCounts(nothing, facet) };
       this.#steady.set(key, steady);
     }
     return steady;

@@ -1,8 +1,7 @@
 import { roundStep } from "../evidence/ticks.ts";
-import { type Bitmap, has } from "../index/bitmap.ts";
-import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import { match, matchedProducts } from "./match.ts";
-import type { Choices, Facet } from "./selection.ts";
+import type { NumberIndex } from "../index/facet-index.ts";
+import type { Matcher } from "./matcher.ts";
+import type { Facet } from "./selection.ts";
 
 /** Counts in equal bins: bin `i` holds values from `from + i × width` up to, but without, the next; the last one with. */
 export interface Histogram {
@@ -25,39 +24,45 @@ export interface RangeAnswer {
  * other variant-level any-of, one-of and range choices (brief, section 5).
  * @param bins about how many bins the histogram has; 0, the default, for none
  */
-export function liveRange(index: CatalogueIndex, page: Bitmap, facets: readonly Facet[], choices: Choices, facet: Facet, bins = 0): RangeAnswer {
+export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer {
+  const { index } = matcher;
   const { level, starts, values } = index.numbers(facet.field);
-  const base = match(index, page, facets, choices, facet.field);
-  const products = matchedProducts(index, base);
-  const seen: { product: number; value: number }[] = [];
+  const records = level === "product" ? matcher.productIds(facet.field) : matcher.variantIds(facet.field);
   let min = Number.POSITIVE_INFINITY;
   let max = Number.NEGATIVE_INFINITY;
-  for (let record = 0; record + 1 < starts.length; record++) {
-    if (starts[record] === starts[record + 1]) continue;
-    const product = level === "product" ? record : index.productOf[record];
-    if (!has(products, product)) continue;
-    if (level === "variant" && base.variants && !has(base.variants, record)) continue;
-    for (let i = starts[record]; i < starts[record + 1]; i++) {
-      if (values[i] < min) min = values[i];
-      if (values[i] > max) max = values[i];
-      if (bins > 0) seen.push({ product, value: values[i] });
+  for (let i = 0; i < records.length; i++) {
+    for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
+      if (values[at] < min) min = values[at];
+      if (values[at] > max) max = values[at];
     }
   }
   if (min > max) return { min: null, max: null, histogram: null };
-  return { min, max, histogram: bins > 0 ? histogram(seen, min, max, bins) : null };
+  if (bins === 0) return { min, max, histogram: null };
+  return { min, max, histogram: histogram(index.numbers(facet.field), records, level === "variant" ? index.productOf : undefined, min, max, bins) };
 }
 
-function histogram(seen: readonly { product: number; value: number }[], min: number, max: number, bins: number): Histogram {
+/** @param productOf record → product, when the records are variants */
+function histogram(
+  { starts, values }: NumberIndex,
+  records: Uint32Array,
+  productOf: Uint32Array | undefined,
+  min: number,
+  max: number,
+  bins: number,
+): Histogram {
   const width = roundStep(max - min || 1, bins);
   const from = Math.floor(min / width) * width;
   const counts = new Array<number>(Math.max(1, Math.ceil((max - from) / width))).fill(0);
-  const last = new Array<Set<number>>(counts.length);
-  for (const { product, value } of seen) {
-    const bin = Math.min(counts.length - 1, Math.floor((value - from) / width));
-    last[bin] ??= new Set();
-    if (last[bin].has(product)) continue;
-    last[bin].add(product);
-    counts[bin]++;
+  const last = new Int32Array(counts.length).fill(-1);
+  for (let i = 0; i < records.length; i++) {
+    const product = productOf ? productOf[records[i]] : records[i];
+    for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
+      const bin = Math.min(counts.length - 1, Math.floor((values[at] - from) / width));
+      // Variants of one product stand together, so a repeat is the last one seen.
+      if (last[bin] === product) continue;
+      last[bin] = product;
+      counts[bin]++;
+    }
   }
   return { from, width, counts };
 }

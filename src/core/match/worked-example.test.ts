@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../catalogue/read.ts";
-import { toIds } from "../index/bitmap.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
-import { liveCounts, matching, reachCount } from "./count.ts";
+import { liveCounts, reachCount } from "./count.ts";
+import { Matcher } from "./matcher.ts";
 import { liveRange } from "./range.ts";
 import type { Choices, Facet } from "./selection.ts";
 
@@ -22,9 +22,12 @@ const any: Facet[] = [
   { field: "price", mode: "range" },
 ];
 const all: Facet[] = [{ field: "colour", mode: "all" }, ...any.slice(1)];
-const ids = (facets: Facet[], choices: Choices) => Array.from(toIds(matching(index, page, facets, choices)), (p) => index.catalogue.productIds[p]);
+const ids = (facets: Facet[], choices: Choices) =>
+  Array.from(new Matcher(index, page, facets, choices).productIds(), (p) => index.catalogue.productIds[p]);
 const counts = (facets: Facet[], choices: Choices, facet: Facet) =>
-  Object.fromEntries(index.options(facet.field).options.map(({ label }, o) => [label, liveCounts(index, page, facets, choices, facet)[o]]));
+  Object.fromEntries(
+    index.options(facet.field).options.map(({ label }, o) => [label, liveCounts(new Matcher(index, page, facets, choices), facet)[o]]),
+  );
 
 describe("the worked example", () => {
   it("wants one variant for all variant-level choices", () => {
@@ -50,8 +53,8 @@ describe("the worked example", () => {
   });
 
   it("takes a range's ends from the variants that satisfy the other choices", () => {
-    expect(liveRange(index, page, any, { size: { options: ["medium"] } }, any[3])).toMatchObject({ min: 11, max: 12 });
-    expect(liveRange(index, page, any, { size: { options: ["huge"] } }, any[3])).toMatchObject({ min: null, max: null });
+    expect(liveRange(new Matcher(index, page, any, { size: { options: ["medium"] } }), any[3])).toMatchObject({ min: 11, max: 12 });
+    expect(liveRange(new Matcher(index, page, any, { size: { options: ["huge"] } }), any[3])).toMatchObject({ min: null, max: null });
   });
 
   it("reaches only the products that state the facet", () => {

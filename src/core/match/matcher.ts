@@ -1,0 +1,187 @@
+import { type Bitmap, emptyBitmap, forEach, intersect, toIds, union } from "../index/bitmap.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Level, NumberIndex, OptionIndex } from "../index/facet-index.ts";
+import { listOf } from "../index/postings.ts";
+import { type Choice, type Choices, type Facet, optionsOf, type Range, rangeOf } from "./selection.ts";
+
+/** What one facet's choice asks of a product or of its variants. */
+type Condition =
+  /** Products or variants that hold it. Those of variants must be held by one and the same variant. */
+  | { field: string; level: Level; bits: Bitmap }
+  /** A variant-level all-of: for each list, some variant of the product, which holds the other conditions, is in it. */
+  | { field: string; each: Uint32Array[] };
+
+/** Products and variants that satisfy a selection, kept apart the way the definition of a match needs them. */
+export interface Match {
+  /** Products for which every product-level facet holds. */
+  products: Bitmap;
+  /** Variants that satisfy all variant-level any-of, one-of, tree and range choices at once; undefined for all. */
+  variants: Bitmap | undefined;
+  /** Postings of each option chosen in a variant-level all-of facet. */
+  each: Uint32Array[];
+}
+
+/** Which records a facet's index speaks of. */
+export function levelOfFacet(index: CatalogueIndex, facet: Facet): Level {
+  return facet.mode === "range" ? index.numbers(facet.field).level : facetOptions(index, facet).level;
+}
+
+/** The discrete options of a facet that is not a range. */
+export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex => index.options(facet.field, facet.mode === "tree");
+
+/**
+ * One selection on one page, worked out (brief, section 5). Counting asks for the match without one
+ * facet's own choice; each such match is worked out once and kept, and facets without a choice share one.
+ */
+export class Matcher {
+  readonly index: CatalogueIndex;
+  readonly choices: Choices;
+  #page: Bitmap;
+  #conditions: Condition[];
+  #kept = new Map<string, { match: Match; products?: Bitmap; productIds?: Uint32Array; variantIds?: Uint32Array }>();
+
+  /**
+   * @param page the page's products
+   * @param facets facets whose choices hold; a choice of another field has no mode, and so no meaning
+   */
+  constructor(index: CatalogueIndex, page: Bitmap, facets: readonly Facet[], choices: Choices) {
+    this.index = index;
+    this.choices = choices;
+    this.#page = page;
+    this.#conditions = facets.flatMap((facet) => {
+      const choice = choices[facet.field];
+      return choice ? [conditionOf(index, facet, choice)] : [];
+    });
+  }
+
+  /** The match, with the choice of one field left out when `without` names it. */
+  match(without?: string): Match {
+    return this.#at(without).match;
+  }
+
+  /** Products of the match, all conditions taken together. */
+  products(without?: string): Bitmap {
+    const kept = this.#at(without);
+    kept.products ??= matchedProducts(this.index, kept.match);
+    return kept.products;
+  }
+
+  productIds(without?: string): Uint32Array {
+    const kept = this.#at(without);
+    kept.productIds ??= toIds(this.products(without));
+    return kept.productIds;
+  }
+
+  /** Variants of the matching products that satisfy the variant-level conditions themselves, in rising order. */
+  variantIds(without?: string): Uint32Array {
+    const kept = this.#at(without);
+    kept.variantIds ??= variantsWithin(this.index, this.productIds(without), kept.match.variants);
+    return kept.variantIds;
+  }
+
+  #at(without: string | undefined) {
+    const left = without !== undefined && this.#conditions.some(({ field }) => field === without) ? without : "";
+    let kept = this.#kept.get(left);
+    if (!kept) {
+      kept = { match: this.#work(left) };
+      this.#kept.set(left, kept);
+    }
+    return kept;
+  }
+
+  #work(without: string): Match {
+    const result: Match = { products: this.#page, variants: undefined, each: [] };
+    for (const condition of this.#conditions) {
+      if (condition.field === without) continue;
+      if ("each" in condition) result.each.push(...condition.each);
+      else if (condition.level === "product")
+        result.products = result.products === this.#page ? both(this.#page, condition.bits) : intersect(result.products, condition.bits);
+      else result.variants = result.variants ? both(result.variants, condition.bits) : condition.bits;
+    }
+    return result;
+  }
+}
+
+/** The products of a match, all conditions taken together. */
+export function matchedProducts(index: CatalogueIndex, { products, variants, each }: Match): Bitmap {
+  if (!variants && each.length === 0) return products;
+  const result = products.slice();
+  if (variants) intersect(result, productsOf(index, variants));
+  for (const list of each) intersect(result, productsOfList(index, list, variants));
+  return result;
+}
+
+/** Products that have a variant of the posting list which is also in `variants`, when that is given. */
+export function productsOfList(index: CatalogueIndex, list: Uint32Array, variants?: Bitmap): Bitmap {
+  const { productOf } = index;
+  const result = emptyBitmap(index.products);
+  for (let i = 0; i < list.length; i++) {
+    const v = list[i];
+    if (variants && (variants[v >>> 5] & (1 << (v & 31))) === 0) continue;
+    const p = productOf[v];
+    result[p >>> 5] |= 1 << (p & 31);
+  }
+  return result;
+}
+
+function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condition {
+  const { field, mode } = facet;
+  if (mode === "range") {
+    const numbers = index.numbers(field);
+    return { field, level: numbers.level, bits: inRange(numbers, rangeOf(choice)) };
+  }
+  const options = facetOptions(index, facet);
+  // An option that the catalogue no longer states finds nothing.
+  const chosen = optionsOf(choice).map((id) => options.at.get(id));
+  if (mode === "all" && options.level === "variant") {
+    return { field, each: chosen.map((o) => (o === undefined ? new Uint32Array() : listOf(options.postings, o))) };
+  }
+  const size = options.level === "product" ? index.products : index.variants;
+  const bitmaps = chosen.map((o) => (o === undefined ? emptyBitmap(size) : options.bits(o)));
+  if (bitmaps.length === 1) return { field, level: options.level, bits: bitmaps[0] };
+  const combine = mode === "all" ? intersect : union;
+  const bits = bitmaps.slice(1).reduce<Bitmap>((sum, one) => combine(sum, one), bitmaps[0]?.slice() ?? emptyBitmap(size));
+  return { field, level: options.level, bits };
+}
+
+function inRange({ starts, values }: NumberIndex, range: Range): Bitmap {
+  const size = starts.length - 1;
+  const bits = emptyBitmap(size);
+  const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = range;
+  for (let record = 0; record < size; record++) {
+    for (let i = starts[record]; i < starts[record + 1]; i++) {
+      if (values[i] >= min && values[i] <= max) bits[record >>> 5] |= 1 << (record & 31);
+    }
+  }
+  return bits;
+}
+
+function productsOf(index: CatalogueIndex, variants: Bitmap): Bitmap {
+  const { productOf } = index;
+  const result = emptyBitmap(index.products);
+  forEach(variants, (v) => {
+    const p = productOf[v];
+    result[p >>> 5] |= 1 << (p & 31);
+  });
+  return result;
+}
+
+function variantsWithin(index: CatalogueIndex, products: Uint32Array, variants: Bitmap | undefined): Uint32Array {
+  const { variantStart } = index.catalogue;
+  const ids = new Uint32Array(index.variants);
+  let length = 0;
+  for (let i = 0; i < products.length; i++) {
+    const p = products[i];
+    for (let v = variantStart[p]; v < variantStart[p + 1]; v++) {
+      if (!variants || (variants[v >>> 5] & (1 << (v & 31))) !== 0) ids[length++] = v;
+    }
+  }
+  return ids.subarray(0, length);
+}
+
+/** A new set of what is in both, without touching either. */
+function both(a: Bitmap, b: Bitmap): Bitmap {
+  const result = new Uint32Array(a.length);
+  for (let i = 0; i < a.length; i++) result[i] = a[i] & b[i];
+  return result;
+}
