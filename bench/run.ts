@@ -1,10 +1,30 @@
-/** `npm run bench`: speed, measured; `--json` for machines. */
+/** `npm run bench`: speed, measured; `--json` prints the engine's cases for machines; `--growth` writes docs/growth. */
+import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { benchInterface } from "./interface.ts";
 
-const timings = await benchInterface();
-if (process.argv.includes("--json")) console.log(JSON.stringify({ interface: timings }));
-else {
-  for (const { name, median_ms, worst_ms, aim_ms } of timings) {
-    console.log(`${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`);
+const sizes = [20_000, 100_000];
+try {
+  const cases = sizes.map((products) => benchEngine(products));
+  if (process.argv.includes("--json")) console.log(JSON.stringify({ cases }));
+  else {
+    for (const one of cases) report(one);
+    for (const { name, median_ms, worst_ms, aim_ms } of await benchInterface()) {
+      console.log(`${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`);
+    }
   }
+} catch (error) {
+  if (!(error instanceof DifferentAnswer)) throw error;
+  console.error(error.message);
+  process.exitCode = 1;
+}
+
+function report({ products, ours_ms, peers, ratio_to_fastest_peer, variant_exact_ms, build, index_mb }: EngineCase): void {
+  const listed = (times: Record<string, number>) =>
+    Object.entries(times)
+      .map(([name, ms]) => `${name} ${ms}`)
+      .join(", ");
+  console.log(`${products.toLocaleString("en")} products, all options of ten facets recounted, ms (median of 20 selections):`);
+  console.log(`  ours ${ours_ms}, ${listed(peers)}: ${ratio_to_fastest_peer} times as fast as the fastest peer`);
+  console.log(`  exact by variant, three a product: ${variant_exact_ms}`);
+  console.log(`  index from parsed rows: ours ${build.ours_ms}, ${listed(build.peers)}; with variants ${build.variant_exact_ms}, ${index_mb} MB`);
 }

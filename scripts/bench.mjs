@@ -4,4 +4,4 @@ import { ensurePackages, run } from "./install.mjs";
 
 ensurePackages();
 ensureBuilt();
-process.exitCode = run(process.execPath, ["--import", "tsx", "bench/run.ts", ...process.argv.slice(2)]) ? 0 : 1;
+process.exitCode = run(process.execPath, ["--expose-gc", "--import", "tsx", "bench/run.ts", ...process.argv.slice(2)]) ? 0 : 1;

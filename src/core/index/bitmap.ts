@@ -58,10 +58,24 @@ export function forEach(bits: Bitmap, visit: (id: number) => void): void {
 export function toIds(bits: Bitmap): Uint32Array {
   const ids = new Uint32Array(count(bits));
   let at = 0;
-  forEach(bits, (id) => {
-    ids[at++] = id;
-  });
+  for (let i = 0; i < bits.length; i++) {
+    for (let word = bits[i]; word !== 0; word &= word - 1) ids[at++] = (i << 5) + 31 - Math.clz32(word & -word);
+  }
   return ids;
+}
+
+/** The records below `size` that are not in the set. */
+export function complement(bits: Bitmap, size: number): Bitmap {
+  const rest = fullBitmap(size);
+  for (let i = 0; i < rest.length; i++) rest[i] &= ~bits[i];
+  return rest;
+}
+
+/** How many records are in both sets. */
+export function countBoth(a: Bitmap, b: Bitmap): number {
+  let total = 0;
+  for (let i = 0; i < a.length; i++) total += ones(a[i] & b[i]);
+  return total;
 }
 
 /** Bits set in a 32-bit word. Source: H. S. Warren, Hacker's Delight, section 5-1. */

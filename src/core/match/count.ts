@@ -1,4 +1,4 @@
-import { type Bitmap, bitmapOf, count, emptyBitmap, has, intersect } from "../index/bitmap.ts";
+import { type Bitmap, bitmapOf, count, countBoth, emptyBitmap, has, intersect } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
@@ -38,19 +38,15 @@ function statingRecords(index: CatalogueIndex, facet: Facet) {
   return { level, records: Uint32Array.from(starts.subarray(1).keys()).filter((record) => starts[record] < starts[record + 1]) };
 }
 
-/**
- * Walks the matching products or the others, whichever are fewer: an option's count is also its
- * total less those that do not match.
- */
-function countProducts({ options, postings, forward }: OptionIndex, matcher: Matcher, without: string | undefined): Uint32Array {
-  const matching = matcher.productIds(without);
-  if (matching.length * 2 <= matcher.index.products) return tally(forward, matching, options.length);
-  const all = matcher.products(without);
-  const rest = new Uint32Array(matcher.index.products - matching.length);
-  let length = 0;
-  for (let p = 0; p < matcher.index.products; p++) if (!has(all, p)) rest[length++] = p;
-  const counts = tally(forward, rest, options.length);
-  for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];
+/** Bitmaps are compared 32 records at a time, lists walked one by one; whichever is less work. */
+function countProducts(index: OptionIndex, matcher: Matcher, without: string | undefined): Uint32Array {
+  const { options, postings, forward, bits } = index;
+  const products = matcher.products(without);
+  const { ids, rest } = matcher.fewer(without);
+  if (options.length * products.length < ids.length) return Uint32Array.from(options, (_, o) => countBoth(products, bits(o)));
+  const counts = tally(forward, ids, options.length);
+  // An option's count is also its total less those that do not match.
+  if (rest) for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];
   return counts;
 }
 
@@ -58,12 +54,21 @@ function countProducts({ options, postings, forward }: OptionIndex, matcher: Mat
 function tally({ codes, starts }: Forward, records: Uint32Array, options: number): Uint32Array {
   // One place more, for records that state nothing.
   const counts = new Uint32Array(options + 1);
-  if (!starts) for (let i = 0; i < records.length; i++) counts[codes[records[i]]]++;
-  else {
+  if (starts) {
     for (let i = 0; i < records.length; i++) {
       for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) counts[codes[at]]++;
     }
+    return counts.subarray(0, options);
   }
+  // Two tables in turn: a processor waits when it must add to the place that it has just added to.
+  const others = new Uint32Array(options + 1);
+  let i = 0;
+  for (; i + 1 < records.length; i += 2) {
+    counts[codes[records[i]]]++;
+    others[codes[records[i + 1]]]++;
+  }
+  if (i < records.length) counts[codes[records[i]]]++;
+  for (let o = 0; o < options; o++) counts[o] += others[o];
   return counts.subarray(0, options);
 }
 

@@ -1,4 +1,4 @@
-import { type Bitmap, emptyBitmap, forEach, intersect, toIds, union } from "../index/bitmap.ts";
+import { type Bitmap, complement, count, emptyBitmap, forEach, intersect, toIds, union } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Level, NumberIndex, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
@@ -21,6 +21,15 @@ export interface Match {
   each: Uint32Array[];
 }
 
+/** What has been worked out of one match. */
+interface Kept {
+  match: Match;
+  products?: Bitmap;
+  productIds?: Uint32Array;
+  variantIds?: Uint32Array;
+  fewer?: { ids: Uint32Array; rest: boolean };
+}
+
 /** Which records a facet's index speaks of. */
 export function levelOfFacet(index: CatalogueIndex, facet: Facet): Level {
   return facet.mode === "range" ? index.numbers(facet.field).level : facetOptions(index, facet).level;
@@ -38,7 +47,7 @@ export class Matcher {
   readonly choices: Choices;
   #page: Bitmap;
   #conditions: Condition[];
-  #kept = new Map<string, { match: Match; products?: Bitmap; productIds?: Uint32Array; variantIds?: Uint32Array }>();
+  #kept = new Map<string, Kept>();
 
   /**
    * @param page the page's products
@@ -64,6 +73,17 @@ export class Matcher {
     const kept = this.#at(without);
     kept.products ??= matchedProducts(this.index, kept.match);
     return kept.products;
+  }
+
+  /** The matching products, or all others (`rest`) where those are fewer, for walking over. */
+  fewer(without?: string): { ids: Uint32Array; rest: boolean } {
+    const kept = this.#at(without);
+    if (!kept.fewer) {
+      const products = this.products(without);
+      const rest = count(products) * 2 > this.index.products;
+      kept.fewer = { ids: rest ? toIds(complement(products, this.index.products)) : this.productIds(without), rest };
+    }
+    return kept.fewer;
   }
 
   productIds(without?: string): Uint32Array {
