@@ -38,12 +38,25 @@ function statingRecords(index: CatalogueIndex, facet: Facet) {
   return { level, records: Uint32Array.from(starts.subarray(1).keys()).filter((record) => starts[record] < starts[record + 1]) };
 }
 
+/**
+ * What a step of each way of counting costs beside comparing two words of bitmaps: walking to a value of
+ * a listed record, and finding a record for the list. Measured with `npm run bench`; only speed hangs on them.
+ */
+const walkCost = 2.5;
+const listCost = 2.5;
+
 /** Bitmaps are compared 32 records at a time, lists walked one by one; whichever is less work. */
 function countProducts(index: OptionIndex, matcher: Matcher, without: string | undefined): Uint32Array {
   const { options, postings, forward, bits } = index;
   const products = matcher.products(without);
+  const size = matcher.size(without);
+  const walked = Math.min(size, matcher.index.products - size);
+  const values = Math.max(1, postings.records.length / matcher.index.products);
+  // A list made without a choice of the facet's own serves the other facets too.
+  const listed = matcher.isShared(without) ? 0 : listCost;
+  if (options.length * products.length < walked * (values * walkCost + listed))
+    return Uint32Array.from(options, (_, o) => countBoth(products, bits(o)));
   const { ids, rest } = matcher.fewer(without);
-  if (options.length * products.length < ids.length) return Uint32Array.from(options, (_, o) => countBoth(products, bits(o)));
   const counts = tally(forward, ids, options.length);
   // An option's count is also its total less those that do not match.
   if (rest) for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];

@@ -25,6 +25,7 @@ export interface Match {
 interface Kept {
   match: Match;
   products?: Bitmap;
+  size?: number;
   productIds?: Uint32Array;
   variantIds?: Uint32Array;
   fewer?: { ids: Uint32Array; rest: boolean };
@@ -75,12 +76,24 @@ export class Matcher {
     return kept.products;
   }
 
+  /** How many products match. */
+  size(without?: string): number {
+    const kept = this.#at(without);
+    kept.size ??= count(this.products(without));
+    return kept.size;
+  }
+
+  /** Whether leaving this field's choice out changes nothing, so that the match is that of the whole selection. */
+  isShared(without?: string): boolean {
+    return this.#at(without) === this.#at(undefined);
+  }
+
   /** The matching products, or all others (`rest`) where those are fewer, for walking over. */
   fewer(without?: string): { ids: Uint32Array; rest: boolean } {
     const kept = this.#at(without);
     if (!kept.fewer) {
       const products = this.products(without);
-      const rest = count(products) * 2 > this.index.products;
+      const rest = this.size(without) * 2 > this.index.products;
       kept.fewer = { ids: rest ? toIds(complement(products, this.index.products)) : this.productIds(without), rest };
     }
     return kept.fewer;
