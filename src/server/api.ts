@@ -2,9 +2,12 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { mixed, number, object, string, ValidationError } from "yup";
+import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { knownColumns } from "../core/catalogue/field.ts";
+import { writeJsonLd } from "../core/catalogue/json-ld.ts";
 import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
 import { type Mapping, readCatalogue } from "../core/catalogue/read.ts";
+import { writeCsv } from "../core/catalogue/write-csv.ts";
 import { emptyPanel } from "../core/panel/document.ts";
 import { checkPanel, InvalidPanel } from "../core/panel/schema.ts";
 import type { Catalogues } from "./catalogues.ts";
@@ -15,6 +18,12 @@ import { createPanel, createShop, findPanel, findShop, listShops, savePanel } fr
 /** Largest catalogue file that can be uploaded, in bytes. */
 export const maxUpload = 20 * 1024 * 1024;
 const maxJson = 2 * 1024 * 1024;
+
+/** The ways a catalogue leaves the tool. */
+const exports: readonly [file: string, type: string, write: (catalogue: Catalogue, currency: string) => string][] = [
+  ["catalogue.csv", "text/csv; charset=utf-8", (catalogue) => writeCsv(catalogue)],
+  ["catalogue.jsonld", "application/ld+json", (catalogue, currency) => JSON.stringify(writeJsonLd(catalogue, currency), null, 1)],
+];
 
 const limit = (bytes: number) =>
   bodyLimit({
@@ -67,6 +76,19 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
     const { json } = await catalogues.get(em, await shopOf(em, c.req.param("shop")));
     return c.body(json, 200, { "content-type": "application/json" });
   });
+
+  for (const [format, type, write] of exports) {
+    app.get(`/shops/:shop/${format}`, async (c) => {
+      const em = fork();
+      const shop = await shopOf(em, c.req.param("shop") ?? "");
+      const { engine } = await catalogues.get(em, shop);
+      const name = `${shop.slug}.${format.split(".")[1]}`;
+      return c.body(write(engine.index.catalogue, shop.currency), 200, {
+        "content-type": type,
+        "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+      });
+    });
+  }
 
   app.post("/shops/:shop/panels", limit(maxJson), async (c) => {
     const em = fork();

@@ -1,18 +1,10 @@
 import Papa from "papaparse";
 import { CatalogueError, type Problem } from "./problem.ts";
+import type { Table, TableRecord } from "./table.ts";
 
-/** One record of a delimited file, with its row as a spreadsheet numbers it (the first record is row 1). */
-export interface CsvRecord {
-  row: number;
-  cells: string[];
-}
-
-export interface CsvTable {
+/** A delimited file as a table. */
+export interface CsvTable extends Table {
   delimiter: "," | ";" | "\t";
-  header: string[];
-  records: CsvRecord[];
-  /** Records that were left out, because their number of cells is not the header's. */
-  problems: Problem[];
 }
 
 /**
@@ -24,7 +16,7 @@ export function readCsv(text: string): CsvTable {
   if (source.trim() === "") throw new CatalogueError({ message: "The file is empty. Bring a CSV with a header row." });
   const delimiter = guessDelimiter(source);
   const problems: Problem[] = [];
-  const records: CsvRecord[] = [];
+  const records: TableRecord[] = [];
   let header: string[] | undefined;
   let row = 0;
   let broken: Problem | undefined;

@@ -1,10 +1,12 @@
 import { assembleCatalogue, mustBeNumber, type SourceProduct } from "./assemble.ts";
 import type { Catalogue } from "./catalogue.ts";
-import { type CsvTable, readCsv } from "./csv.ts";
+import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
 import { type Field, fieldKey, type KnownColumn, knownColumns, knownRole, roleNames } from "./field.ts";
 import { spelling } from "./identity.ts";
+import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
+import type { Table } from "./table.ts";
 import { parseNumber } from "./values.ts";
 
 /** Most rows that a catalogue may have. */
@@ -28,9 +30,15 @@ export interface ReadResult {
   problems: Problem[];
 }
 
-/** Reads a catalogue file: bytes to catalogue. See {@link readCsv} and {@link buildCatalogue} for what is thrown. */
+/** Reads a catalogue file: bytes to catalogue. See {@link readTable} and {@link buildCatalogue} for what is thrown. */
 export function readCatalogue(bytes: Uint8Array, options: ReadOptions = {}): ReadResult {
-  return buildCatalogue(readCsv(decodeText(bytes)), options);
+  return buildCatalogue(readTable(bytes), options);
+}
+
+/** A file of any known format as a table; which one it is, is told by its text. @throws CatalogueError */
+export function readTable(bytes: Uint8Array): Table {
+  const text = decodeText(bytes);
+  return looksLikeJson(text) ? readJson(text) : readCsv(text);
 }
 
 /** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */
@@ -49,7 +57,7 @@ export function guessMapping(header: readonly string[]): Mapping {
  * Gathers a table's rows into products and codes its columns.
  * @throws CatalogueError when a required column is missing, a heading stands twice, there are too many rows, or none can be used.
  */
-export function buildCatalogue(table: CsvTable, { mapping, required }: ReadOptions = {}): ReadResult {
+export function buildCatalogue(table: Table, { mapping, required }: ReadOptions = {}): ReadResult {
   const roles = mapping ?? guessMapping(table.header);
   checkHeader(table.header, roles, required ?? ["product_id", "title"]);
   if (table.records.length > maxRows) {
@@ -62,7 +70,7 @@ export function buildCatalogue(table: CsvTable, { mapping, required }: ReadOptio
   const problems = [...table.problems];
   const idAt = roles.indexOf("product_id");
   const order: string[] = [];
-  const rowsOf = new Map<string, CsvTable["records"]>();
+  const rowsOf = new Map<string, Table["records"]>();
   for (const record of table.records) {
     const id = record.cells[idAt].trim();
     if (id === "") {
@@ -101,7 +109,7 @@ export function buildCatalogue(table: CsvTable, { mapping, required }: ReadOptio
   return { catalogue, products, problems };
 }
 
-function notNumbers(records: CsvTable["records"], at: number, heading: string): Problem[] {
+function notNumbers(records: Table["records"], at: number, heading: string): Problem[] {
   return records
     .filter(({ cells }) => cells[at].trim() !== "" && Number.isNaN(parseNumber(cells[at])))
     .map(({ row, cells }) => ({

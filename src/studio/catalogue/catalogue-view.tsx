@@ -1,4 +1,6 @@
+import { Download } from "lucide-react";
 import { useParams } from "react-router";
+import { shopPath } from "../api.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
@@ -17,6 +19,16 @@ export function CatalogueView() {
           <h1 className="text-2xl">{shop.name}</h1>
           <p className="text-quiet tabular-nums">
             {index.products.toLocaleString("en")} products, {index.variants.toLocaleString("en")} variants, {profiles.length} fields
+          </p>
+          <p className="ms-auto flex items-center gap-1.5 text-quiet">
+            <Download size={15} aria-hidden /> Download as
+            <a className="link" href={`/api${shopPath(slug)}/catalogue.csv`} download>
+              CSV
+            </a>
+            or
+            <a className="link" href={`/api${shopPath(slug)}/catalogue.jsonld`} download>
+              JSON-LD
+            </a>
           </p>
         </div>
         <FieldTable profiles={profiles} />

@@ -1,12 +1,17 @@
+import { ChevronRight } from "lucide-react";
+import { Fragment, useState } from "react";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { isWorthAFacet, suggestDisplay } from "../../core/evidence/suggest.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { percent } from "../bench/reach.tsx";
+import { FieldDetail } from "./field-detail.tsx";
 
 const kinds = { text: "text", number: "number", date: "date", "yes-no": "yes / no", path: "category path" } as const;
+const columns = 7;
 
-/** Fields with reach, values and what they are good for. */
+/** Fields with reach, values and what they are good for; a row unfolds to all that there is to say. */
 export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) {
+  const [open, setOpen] = useState<string | undefined>(undefined);
   return (
     <div className="overflow-x-auto rounded-box border border-hair">
       <table className="table table-sm">
@@ -23,41 +28,58 @@ export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) 
         </thead>
         <tbody>
           {profiles.map((profile) => {
-            const { field, reach, outOf, options, samples, clashes, level } = profile;
-            const share = outOf === 0 ? 0 : (reach / outOf) * 100;
-            const suggestion = suggestDisplay(profile);
+            const { key } = profile.field;
             return (
-              <tr key={field.key}>
-                <th scope="row" className="font-medium">
-                  {field.name}
-                </th>
-                <td>{kinds[field.kind]}</td>
-                <td>{level}</td>
-                <td>
-                  <span className="flex items-center gap-2" title={`${reach} of ${outOf} products`}>
-                    <span className="h-1.5 w-20 overflow-hidden rounded-full bg-base-300" aria-hidden>
-                      <span className={`block h-full ${share < 50 ? "bg-error" : "bg-success"}`} style={{ width: `${share}%` }} />
-                    </span>
-                    {percent(reach, outOf)}
-                  </span>
-                </td>
-                <td className="text-end">{options.toLocaleString("en")}</td>
-                <td className="max-w-72">
-                  <span className="block truncate">{samples.join(", ")}</span>
-                  {clashes > 0 ? (
-                    <span className="text-[12px] text-quiet">
-                      {clashes} {clashes === 1 ? "spelling" : "spellings"} joined, alike but for case or spaces
-                    </span>
-                  ) : null}
-                </td>
-                <td className="text-quiet">
-                  {isWorthAFacet(profile) ? `${displays[suggestion.display].label}: ${suggestion.reason}` : "Not by itself"}
-                </td>
-              </tr>
+              <Fragment key={key}>
+                <FieldRow profile={profile} open={open === key} flip={() => setOpen(open === key ? undefined : key)} />
+                {open === key ? (
+                  <tr>
+                    <td colSpan={columns} className="p-0">
+                      <FieldDetail profile={profile} />
+                    </td>
+                  </tr>
+                ) : null}
+              </Fragment>
             );
           })}
         </tbody>
       </table>
     </div>
+  );
+}
+
+function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolean; flip(): void }) {
+  const { field, reach, outOf, options, samples, clashes, level } = profile;
+  const share = outOf === 0 ? 0 : (reach / outOf) * 100;
+  const suggestion = suggestDisplay(profile);
+  return (
+    <tr className={open ? "bg-plum-soft/60" : "hover:bg-sand/50"}>
+      <th scope="row" className="font-medium">
+        <button type="button" className="-ms-1 flex min-h-7 items-center gap-1 rounded-md pe-2 text-start" aria-expanded={open} onClick={flip}>
+          <ChevronRight size={15} aria-hidden className={`text-quiet ${open ? "rotate-90" : ""}`} />
+          {field.name}
+        </button>
+      </th>
+      <td>{kinds[field.kind]}</td>
+      <td>{level}</td>
+      <td>
+        <span className="flex items-center gap-2" title={`${reach} of ${outOf} products`}>
+          <span className="h-1.5 w-20 overflow-hidden rounded-full bg-base-300" aria-hidden>
+            <span className={`block h-full ${share < 50 ? "bg-error" : "bg-success"}`} style={{ width: `${share}%` }} />
+          </span>
+          {percent(reach, outOf)}
+        </span>
+      </td>
+      <td className="text-end">{options.toLocaleString("en")}</td>
+      <td className="max-w-72">
+        <span className="block truncate">{samples.join(", ")}</span>
+        {clashes > 0 ? (
+          <span className="text-[12px] text-quiet">
+            {clashes} {clashes === 1 ? "spelling" : "spellings"} joined, alike but for case or spaces
+          </span>
+        ) : null}
+      </td>
+      <td className="text-quiet">{isWorthAFacet(profile) ? `${displays[suggestion.display].label}: ${suggestion.reason}` : "Not by itself"}</td>
+    </tr>
   );
 }

@@ -65,7 +65,8 @@ export function NewShopView() {
         <div className={`mx-auto w-full px-6 py-8 ${preview ? "max-w-6xl" : "max-w-2xl"}`}>
           <h1 className="mb-1 text-3xl">New shop</h1>
           <p className="mb-5 text-quiet">
-            Bring the catalogue as a CSV file with a header row, one row a variant. Nothing is stored until you create the shop.
+            Bring the catalogue as a CSV file with a header row, one row a variant, or as schema.org products. Nothing is stored until you create the
+            shop.
           </p>
           <DropZone file={file} busy={busy} take={take} />
           {trouble ? <Alert text={trouble} /> : null}
@@ -135,12 +136,16 @@ function DropZone({ file, busy, take }: { file: File | undefined; busy: boolean;
       <span className="flex-1">
         <span className="block font-medium">{file ? file.name : "Choose a catalogue file, or drop it here"}</span>
         <span className="text-[13px] text-quiet">
-          {busy ? "Reading …" : file ? `${(file.size / 1024).toLocaleString("en", { maximumFractionDigits: 0 })} kB` : "CSV, up to 20 MB"}
+          {busy
+            ? "Reading …"
+            : file
+              ? `${(file.size / 1024).toLocaleString("en", { maximumFractionDigits: 0 })} kB`
+              : "CSV, JSON-LD or JSON lines, up to 20 MB"}
         </span>
       </span>
       <input
         type="file"
-        accept=".csv,.tsv,.txt,text/csv"
+        accept=".csv,.tsv,.txt,.json,.jsonld,.ndjson,.jsonl,text/csv,application/json"
         className="sr-only"
         aria-label="Catalogue file"
         onChange={(event) => take(event.target.files?.[0])}

@@ -1,7 +1,5 @@
-import { readCsv } from "../../core/catalogue/csv.ts";
-import { decodeText } from "../../core/catalogue/decode.ts";
 import { CatalogueError, type Problem } from "../../core/catalogue/problem.ts";
-import { buildCatalogue, type Mapping } from "../../core/catalogue/read.ts";
+import { buildCatalogue, type Mapping, readTable } from "../../core/catalogue/read.ts";
 import { suggestMapping } from "../../core/catalogue/suggest-mapping.ts";
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
 import { firstPanel } from "../../core/evidence/suggest.ts";
@@ -41,7 +39,7 @@ export function previewFile(bytes: Uint8Array, mapping?: Mapping): Preview {
   const nothing = { columns: [], mapping: [], rows: 0, products: 0, variants: 0, profiles: [], problems: [], problemCount: 0, facets: [] };
   let known: Preview = nothing;
   try {
-    const table = readCsv(decodeText(bytes));
+    const table = readTable(bytes);
     const used = mapping ?? suggestMapping(table.header);
     known = {
       ...nothing,

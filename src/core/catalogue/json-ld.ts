@@ -1,0 +1,203 @@
+import { type Catalogue, type Column, productCount } from "./catalogue.ts";
+import type { Field, KnownColumn } from "./field.ts";
+import { CatalogueError } from "./problem.ts";
+import { joinValues, type Table, tableOf } from "./table.ts";
+
+/** A node of JSON-LD. */
+type Node = Record<string, unknown>;
+type Row = Map<string, string>;
+
+/** Plain properties of schema.org Product that are catalogue columns of their own. */
+const plain: [property: string, column: KnownColumn][] = [
+  ["name", "title"],
+  ["description", "description"],
+  ["category", "category"],
+  ["brand", "brand"],
+  ["keywords", "tags"],
+  ["releaseDate", "published"],
+  ["image", "image"],
+  ["sku", "sku"],
+];
+/** Properties of schema.org Product that shops use as attributes. */
+const attributes = ["color", "size", "material", "pattern"];
+const order: readonly KnownColumn[] = [
+  "product_id",
+  "sku",
+  "title",
+  "description",
+  "category",
+  "type",
+  "brand",
+  "tags",
+  "price",
+  "list_price",
+  "stock",
+  "rating",
+  "reviews",
+  "published",
+  "image",
+];
+
+/**
+ * Reads schema.org Product and ProductGroup nodes, alone, in a list or in a graph. A group's properties
+ * hold for its variants until they state their own. Source: schema.org 29, Product, ProductGroup, Offer,
+ * AggregateRating, PropertyValue.
+ * @returns undefined when the value holds no such node
+ * @throws CatalogueError when a product has nothing that could be its id
+ */
+export function readJsonLd(value: unknown): Table | undefined {
+  const nodes = nodesOf(value).filter((node) => isA(node, "Product") || isA(node, "ProductGroup") || isA(node, "IndividualProduct"));
+  if (nodes.length === 0) return undefined;
+  const rows: Row[] = [];
+  for (const node of nodes) {
+    const variants = listOf(node.hasVariant).filter(isNode);
+    const id = idOf(node);
+    if (id === undefined)
+      throw new CatalogueError({
+        row: rows.length + 2,
+        value: textOf(node.name),
+        message: "This product has no productID, productGroupID, sku or @id. Give it one of them.",
+      });
+    const own = rowOf(node);
+    for (const variant of variants.length > 0 ? variants : [undefined]) {
+      const row: Row = new Map([["product_id", id], ...own, ...(variant ? rowOf(variant) : [])]);
+      rows.push(row);
+    }
+  }
+  return tableOf(rows, order);
+}
+
+/** Writes a catalogue as a schema.org graph; {@link readJsonLd} reads the same catalogue back. */
+export function writeJsonLd(catalogue: Catalogue, currency: string): Node {
+  const stored = catalogue.fields.filter(({ role }) => role !== "product_id" && role !== "availability" && role !== "on_sale");
+  const graph = Array.from({ length: productCount(catalogue) }, (_, p): Node => {
+    const [first, last] = [catalogue.variantStart[p], catalogue.variantStart[p + 1]];
+    const id = catalogue.productIds[p];
+    if (last - first === 1) return { "@type": "Product", productID: id, ...propertiesOf(catalogue, stored, first, currency) };
+    const shared = stored.filter((field) => sameOnAll(catalogue, field, first, last));
+    const varied = stored.filter((field) => !shared.includes(field));
+    return {
+      "@type": "ProductGroup",
+      productGroupID: id,
+      ...propertiesOf(catalogue, shared, first, currency),
+      hasVariant: Array.from({ length: last - first }, (_, i) => ({ "@type": "Product", ...propertiesOf(catalogue, varied, first + i, currency) })),
+    };
+  });
+  return { "@context": "https://schema.org", "@graph": graph };
+}
+
+function nodesOf(value: unknown): Node[] {
+  if (Array.isArray(value)) return value.flatMap(nodesOf);
+  if (!isNode(value)) return [];
+  return "@graph" in value ? nodesOf(value["@graph"]) : [value];
+}
+
+const isNode = (value: unknown): value is Node => typeof value === "object" && value !== null && !Array.isArray(value);
+const listOf = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]);
+const isA = (node: Node, type: string): boolean =>
+  listOf(node["@type"]).some((one) => String(one).replace(/^(?:https?:\/\/schema\.org\/|schema:)/, "") === type);
+
+function idOf(node: Node): string | undefined {
+  const found = [node.productGroupID, node.inProductGroupWithID, node.productID, node.sku, node["@id"]].map(textOf);
+  return found.find((text) => text !== "");
+}
+
+/** A literal, or what a node is called. */
+function textOf(value: unknown): string {
+  if (Array.isArray(value)) return joinValues(value.map(textOf).filter((text) => text !== ""));
+  if (isNode(value)) return textOf(value["@value"] ?? value.name ?? value.value ?? value.contentUrl ?? value.url ?? value["@id"]);
+  return value === undefined || value === null ? "" : String(value);
+}
+
+function rowOf(node: Node): Row {
+  const row: Row = new Map();
+  const put = (heading: string, value: unknown) => {
+    const text = textOf(value);
+    if (text !== "") row.set(heading, text);
+  };
+  for (const [property, column] of plain) put(column, property === "image" ? listOf(node[property])[0] : node[property]);
+  // `additionalType` stands for a product's type: it is schema.org's own way to say so.
+  put("type", node.additionalType);
+  for (const property of attributes) put(property, node[property]);
+  const rating = listOf(node.aggregateRating).find(isNode);
+  put("rating", rating?.ratingValue);
+  put("reviews", rating?.reviewCount ?? rating?.ratingCount);
+  putOffer(put, listOf(node.offers).find(isNode));
+  const several = new Map<string, string[]>();
+  for (const property of listOf(node.additionalProperty).filter(isNode)) {
+    const name = textOf(property.name);
+    const text = textOf(property.value);
+    if (name !== "" && text !== "") several.set(name, [...(several.get(name) ?? []), text]);
+  }
+  for (const [name, values] of several) put(name, values);
+  return row;
+}
+
+function putOffer(put: (heading: string, value: unknown) => void, offer: Node | undefined): void {
+  if (!offer) return;
+  const specifications = listOf(offer.priceSpecification).filter(isNode);
+  const isList = (one: Node) => /(?:ListPrice|SRP|StrikethroughPrice)$/.test(textOf(one.priceType));
+  put("price", offer.price ?? offer.lowPrice ?? specifications.find((one) => !isList(one))?.price);
+  put("list_price", specifications.find(isList)?.price);
+  const level = listOf(offer.inventoryLevel)[0];
+  if (level !== undefined) put("stock", isNode(level) ? level.value : level);
+  // Without a figure, one piece stands for “there are some”.
+  else if (offer.availability !== undefined)
+    put("stock", /(?:InStock|LimitedAvailability|OnlineOnly|InStoreOnly)$/.test(textOf(offer.availability)) ? "1" : "0");
+}
+
+function propertiesOf(catalogue: Catalogue, fields: readonly Field[], variant: number, currency: string): Node {
+  const node: Node = {};
+  const rating: Node = {};
+  const offer: Node = {};
+  const additional: Node[] = [];
+  for (const field of fields) {
+    const values = valuesOf(catalogue, field, variant);
+    if (values.length === 0) continue;
+    const value = values.length === 1 ? values[0] : values;
+    const known = plain.find(([, column]) => column === field.role);
+    if (known) node[known[0]] = field.role === "brand" ? brandOf(values) : value;
+    else if (field.role === "type") node.additionalType = value;
+    else if (field.role === "rating") rating.ratingValue = value;
+    else if (field.role === "reviews") rating.reviewCount = value;
+    else if (field.role === "price") Object.assign(offer, { price: value, priceCurrency: currency });
+    else if (field.role === "list_price")
+      offer.priceSpecification = {
+        "@type": "UnitPriceSpecification",
+        priceType: "https://schema.org/ListPrice",
+        price: value,
+        priceCurrency: currency,
+      };
+    else if (field.role === "stock") offer.inventoryLevel = { "@type": "QuantitativeValue", value };
+    else additional.push(...values.map((one) => ({ "@type": "PropertyValue", name: field.name, value: one })));
+  }
+  if (Object.keys(rating).length > 0) node.aggregateRating = { "@type": "AggregateRating", ...rating };
+  if (Object.keys(offer).length > 0) node.offers = { "@type": "Offer", ...offer };
+  if (additional.length > 0) node.additionalProperty = additional;
+  return node;
+}
+
+const brandOf = (values: readonly string[]): unknown => {
+  const brands = values.map((name) => ({ "@type": "Brand", name }));
+  return brands.length === 1 ? brands[0] : brands;
+};
+
+function valuesOf(catalogue: Catalogue, field: Field, variant: number): string[] {
+  const { spellings, starts, codes } = catalogue.columns.get(field.key) as Column;
+  return Array.from(codes.subarray(starts[variant], starts[variant + 1]), (code) => spellings[code]);
+}
+
+/** Offers and ratings are one node each, so that their fields must stand together, on the group or on the variants. */
+function sameOnAll(catalogue: Catalogue, field: Field, first: number, last: number): boolean {
+  const together = (["price", "list_price", "stock"] as const).includes(field.role as "price")
+    ? ["price", "list_price", "stock"]
+    : field.role === "rating" || field.role === "reviews"
+      ? ["rating", "reviews"]
+      : [field.role];
+  const fields = field.role === "attribute" ? [field] : catalogue.fields.filter(({ role }) => together.includes(role));
+  return fields.every((one) => {
+    const text = valuesOf(catalogue, one, first).join("|");
+    for (let v = first + 1; v < last; v++) if (valuesOf(catalogue, one, v).join("|") !== text) return false;
+    return true;
+  });
+}

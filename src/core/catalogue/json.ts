@@ -1,0 +1,57 @@
+import { readJsonLd } from "./json-ld.ts";
+import { CatalogueError } from "./problem.ts";
+import { joinValues, type Table, tableOf } from "./table.ts";
+
+/** Whether a file's text is JSON rather than delimited. */
+export const looksLikeJson = (text: string): boolean => /^\ufeff?\s*[[{]/.test(text);
+
+/**
+ * Reads JSON: schema.org products (JSON-LD), a list of plain objects, or one plain object a line.
+ * @throws CatalogueError naming the line or the place that is not JSON
+ */
+export function readJson(text: string): Table {
+  const source = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text;
+  const value = parseWhole(source) ?? parseLines(source);
+  const ld = readJsonLd(value);
+  if (ld) return ld;
+  const list = Array.isArray(value) ? value : [value];
+  const objects = list.map((one, i) => {
+    if (typeof one !== "object" || one === null || Array.isArray(one)) {
+      throw new CatalogueError({ row: i + 2, message: "This is no object. Bring a list of objects, one a variant, or schema.org products." });
+    }
+    return new Map(Object.entries(one).map(([key, cell]) => [key.trim(), cellOf(cell)]));
+  });
+  return tableOf(objects);
+}
+
+function parseWhole(source: string): unknown {
+  try {
+    return JSON.parse(source);
+  } catch (error) {
+    // Several lines that are each a value are newline-delimited JSON; anything else is broken.
+    const lines = source.trim().split("\n");
+    if (lines.length > 1 && /^\s*\{.*\}\s*$/.test(lines[0])) return undefined;
+    throw new CatalogueError({ message: `This is not valid JSON: ${(error as Error).message}. Export the file again.` });
+  }
+}
+
+function parseLines(source: string): unknown[] {
+  return source.split("\n").flatMap((line, i) => {
+    if (line.trim() === "") return [];
+    try {
+      return [JSON.parse(line) as unknown];
+    } catch (error) {
+      throw new CatalogueError({
+        row: i + 1,
+        message: `This line is not valid JSON: ${(error as Error).message}. Each line must be one whole object.`,
+      });
+    }
+  });
+}
+
+function cellOf(value: unknown): string {
+  if (value === null || value === undefined) return "";
+  if (Array.isArray(value)) return joinValues(value.map(cellOf).filter((text) => text !== ""));
+  if (typeof value === "object") return JSON.stringify(value);
+  return String(value);
+}

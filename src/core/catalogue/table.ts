@@ -1,0 +1,29 @@
+import type { Problem } from "./problem.ts";
+
+/** A file's records as rows under headings, whatever its format was. */
+export interface Table {
+  header: string[];
+  records: TableRecord[];
+  /** Records that were left out, and why. */
+  problems: Problem[];
+}
+
+/** One record, with its row as a spreadsheet numbers it (the header is row 1); in JSON the first record is row 2 as well. */
+export interface TableRecord {
+  row: number;
+  cells: string[];
+}
+
+/** Several values of one cell; what separates them cannot stand within one. */
+export const joinValues = (values: readonly string[]): string => values.map((value) => value.replaceAll("|", "/")).join("|");
+
+/**
+ * Rows from objects whose keys are headings. Headings stand in the order in which they first come up;
+ * known ones that are passed come first.
+ */
+export function tableOf(objects: readonly ReadonlyMap<string, string>[], first: readonly string[] = []): Table {
+  const header = [...new Set([...first, ...objects.flatMap((object) => [...object.keys()])])].filter((heading) =>
+    objects.some((object) => object.has(heading)),
+  );
+  return { header, records: objects.map((object, i) => ({ row: i + 2, cells: header.map((heading) => object.get(heading) ?? "") })), problems: [] };
+}

@@ -1,0 +1,58 @@
+import { distance } from "fastest-levenshtein";
+
+/** Why two values look like one: the same but for accents, but for a plural ending, or but for a letter or two. */
+export type ClashKind = "accents" | "plural" | "near miss";
+
+/** Values that are probably meant to be one. */
+export interface Clash {
+  kind: ClashKind;
+  /** Labels with the products that state each, the most frequent, which the others could join, first. */
+  values: { label: string; products: number }[];
+}
+
+/** Pairs of more values than this are not compared by letters; it would take too long and find chance likenesses. */
+const mostCompared = 1000;
+
+/**
+ * Finds pairs of a field's values that are probably one value spelt two ways. Values that differ in case
+ * or white space are one option already and do not come here. Two that differ in a digit are never one.
+ */
+export function findClashes(values: readonly { label: string; products: number }[]): Clash[] {
+  const clashes: Clash[] = [];
+  const texts = values.map(({ label }) => label.normalize("NFC").toLowerCase());
+  const plain = texts.map((text) => text.normalize("NFD").replace(/\p{M}/gu, ""));
+  const pair = (kind: ClashKind, a: number, b: number) =>
+    clashes.push({ kind, values: [values[a], values[b]].sort((one, other) => other.products - one.products) });
+
+  const byPlain = groups(plain);
+  for (const same of byPlain.values()) for (const other of same.slice(1)) pair("accents", same[0], other);
+  for (const [text, [at]] of byPlain) {
+    for (const ending of ["s", "es"]) {
+      const [other] = byPlain.get(text + ending) ?? [];
+      if (other !== undefined && text.length > 2) pair("plural", at, other);
+    }
+  }
+  if (values.length > mostCompared) return clashes;
+  const digits = plain.map((text) => text.replace(/\D+/g, " ").trim());
+  for (let a = 0; a < plain.length; a++) {
+    for (let b = a + 1; b < plain.length; b++) {
+      const shorter = Math.min(plain[a].length, plain[b].length);
+      if (shorter < 5 || Math.abs(plain[a].length - plain[b].length) > 2 || digits[a] !== digits[b] || plain[a] === plain[b]) continue;
+      if (isPlural(plain[a], plain[b]) || isPlural(plain[b], plain[a])) continue;
+      if (distance(plain[a], plain[b]) <= (shorter < 9 ? 1 : 2)) pair("near miss", a, b);
+    }
+  }
+  return clashes;
+}
+
+const isPlural = (one: string, many: string): boolean => many === `${one}s` || many === `${one}es`;
+
+function groups(texts: readonly string[]): Map<string, number[]> {
+  const found = new Map<string, number[]>();
+  texts.forEach((text, at) => {
+    const same = found.get(text);
+    if (same) same.push(at);
+    else found.set(text, [at]);
+  });
+  return found;
+}

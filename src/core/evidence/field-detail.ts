@@ -1,0 +1,85 @@
+import { fieldOf, firstValue } from "../catalogue/catalogue.ts";
+import type { Field } from "../catalogue/field.ts";
+import { identity } from "../catalogue/identity.ts";
+import { complement, intersect, toIds } from "../index/bitmap.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { liveCounts, stating } from "../match/count.ts";
+import { Matcher } from "../match/matcher.ts";
+import { type Histogram, liveRange } from "../match/range.ts";
+import type { Facet } from "../match/selection.ts";
+import { type Clash, findClashes } from "./clashes.ts";
+import { type Distribution, describeNumbers } from "./distribution.ts";
+import { entropy, narrowing } from "./entropy.ts";
+import { findUnits, type UnitFinding } from "./units.ts";
+
+export interface ValueCount {
+  label: string;
+  products: number;
+}
+
+/** All that there is to say about one field: more than a table of fields needs, so worked out when it is asked for. */
+export interface FieldDetail {
+  /** Values with the products that state each, the most frequent first. */
+  values: ValueCount[];
+  /** How many values only one product states. */
+  singles: number;
+  /** Bits of uncertainty that the values hold, and by how many bits one answer narrows the products down. */
+  entropy: number;
+  narrowing: number;
+  /** Values that were written in more than one way and count as one. */
+  spellings: { label: string; written: string[] }[];
+  clashes: Clash[];
+  units: UnitFinding | undefined;
+  /** For numbers and dates. */
+  numbers: { distribution: Distribution; histogram: Histogram | null } | undefined;
+  /** Products that do not state the field: how many, and the first of them. */
+  silent: number;
+  silentProducts: { id: string; title: string }[];
+}
+
+const shownSilent = 50;
+const bins = 24;
+
+/** Looks closely at one field of a catalogue. */
+export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
+  const page = index.allProducts();
+  const tree = field.kind === "path";
+  const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
+  const matcher = new Matcher(index, page, [], {});
+  const { options } = index.options(field.key, tree);
+  const counts = liveCounts(matcher, facet);
+  const values = options.map(({ label }, o) => ({ label, products: counts[o] })).sort((a, b) => b.products - a.products);
+  const silent = toIds(intersect(complement(stating(index, page, facet), index.products), page));
+  const title = fieldOf(index.catalogue, "title");
+  const { variantStart, productIds, columns } = index.catalogue;
+  const numeric = field.kind === "number" || field.kind === "date";
+  const distribution = numeric ? describeNumbers([...index.numbers(field.key).values]) : undefined;
+  return {
+    values,
+    singles: values.filter(({ products }) => products === 1).length,
+    entropy: entropy(counts),
+    narrowing: narrowing([...counts], silent.length, index.products),
+    spellings: tree ? [] : spellingsOf(columns.get(field.key)?.spellings ?? [], options),
+    clashes: numeric || tree ? [] : findClashes(values),
+    units: numeric || tree ? undefined : findUnits(values.map(({ label }) => label)),
+    numbers: distribution && { distribution, histogram: liveRange(matcher, { field: field.key, mode: "range" }, bins).histogram },
+    silent: silent.length,
+    silentProducts: Array.from(silent.subarray(0, shownSilent), (p) => ({
+      id: productIds[p],
+      title: (title && firstValue(index.catalogue, title.key, variantStart[p])) ?? productIds[p],
+    })),
+  };
+}
+
+function spellingsOf(spellings: readonly string[], options: readonly { id: string; label: string }[]): FieldDetail["spellings"] {
+  if (spellings.length === options.length) return [];
+  const written = new Map<string, string[]>();
+  for (const text of spellings) {
+    const id = identity(text);
+    written.set(id, [...(written.get(id) ?? []), text]);
+  }
+  return options.flatMap(({ id, label }) => {
+    const ways = written.get(id) ?? [];
+    return ways.length > 1 ? [{ label, written: ways }] : [];
+  });
+}

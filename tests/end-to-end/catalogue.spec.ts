@@ -1,0 +1,44 @@
+import { expect, test } from "@playwright/test";
+import { expectAccessible } from "./axe.ts";
+import { demoShop } from "./bench.ts";
+
+test("a field unfolds to its spread, what to know, and the products that say nothing", async ({ page }) => {
+  await page.goto(`/shops/${demoShop}/catalogue`);
+  await page.getByRole("button", { name: "Light", exact: true }).click();
+  const spread = page.getByRole("region", { name: "Spread of Light" });
+  await expect(spread.getByRole("row")).toHaveText([/^Full sun/, /^Shade/, /^Half shade/]);
+  await expect(page.getByRole("region", { name: "What to know about Light" })).toContainText("Half shade is written “Half shade”, “half shade”");
+  const silent = page.getByRole("region", { name: "Products that do not state Light" });
+  const told = Number((await silent.getByRole("heading").textContent())?.match(/^\d+/)?.[0]);
+  const reach = await page
+    .getByRole("row", { name: /^Light/ })
+    .locator("[title$='products']")
+    .getAttribute("title");
+  expect(reach).toBe(`${240 - told} of 240 products`);
+  await expectAccessible(page);
+
+  await page.getByRole("button", { name: "Price", exact: true }).click();
+  await expect(page.getByRole("img", { name: /^Products by Price: €0 to €10: \d+/ })).toBeVisible();
+  await expect(page.getByRole("region", { name: "What to know about Price" })).toContainText("far outside, up to €340");
+  await expect(spread).toHaveCount(0);
+});
+
+const byName = (key: string, value: unknown) =>
+  key === "additionalProperty" ? (value as { name: string }[]).toSorted((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0)) : value;
+
+for (const format of ["csv", "jsonld"]) {
+  test(`a catalogue that is downloaded as ${format} makes the same shop again`, async ({ request }) => {
+    const download = async (shop: string, as: string) => (await request.get(`/api/shops/${shop}/catalogue.${as}`)).text();
+    const file = await download(demoShop, format);
+    const made = await request.post("/api/shops", {
+      headers: { origin: "http://127.0.0.1:4399" },
+      multipart: { file: { name: `again.${format}`, mimeType: "text/plain", buffer: Buffer.from(file) }, name: `Again ${format}`, currency: "EUR" },
+    });
+    expect(made.status()).toBe(201);
+    const { slug, products, variants } = await made.json();
+    expect([products, variants]).toEqual([240, 799]);
+    // The second download is the first; attributes stand in the order in which the file first states them.
+    if (format === "csv") expect(await download(slug, "csv")).toBe(file);
+    else expect(JSON.parse(await download(slug, "jsonld"), byName)).toEqual(JSON.parse(file, byName));
+  });
+}
