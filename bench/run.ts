@@ -1,9 +1,14 @@
 /** `npm run bench`: speed, measured; `--json` prints the engine's cases for machines; `--growth` writes docs/growth. */
 import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
+import { writeGrowth } from "./growth.ts";
 import { benchInterface } from "./interface.ts";
 
 const sizes = [20_000, 100_000];
 try {
+  if (process.argv.includes("--growth")) {
+    writeGrowth();
+    process.exit();
+  }
   const cases = sizes.map((products) => benchEngine(products));
   if (process.argv.includes("--json")) console.log(JSON.stringify({ cases }));
   else {

@@ -3,17 +3,20 @@ import { Hono } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { mixed, number, object, string, ValidationError } from "yup";
 import type { Catalogue } from "../core/catalogue/catalogue.ts";
-import { knownColumns } from "../core/catalogue/field.ts";
+import { compareCatalogues } from "../core/catalogue/compare.ts";
+import { type Field, knownColumns } from "../core/catalogue/field.ts";
 import { writeJsonLd } from "../core/catalogue/json-ld.ts";
 import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
-import { type Mapping, readCatalogue } from "../core/catalogue/read.ts";
+import { type Mapping, type ReadResult, readCatalogue } from "../core/catalogue/read.ts";
 import { writeCsv } from "../core/catalogue/write-csv.ts";
+import { summariseChange } from "../core/evidence/change-summary.ts";
+import { importEffects } from "../core/evidence/import-effects.ts";
 import { emptyPanel } from "../core/panel/document.ts";
 import { checkPanel, InvalidPanel } from "../core/panel/schema.ts";
 import type { Catalogues } from "./catalogues.ts";
 import type { Panel, Shop } from "./entities.ts";
 import { Fault, noPanel, noShop } from "./fault.ts";
-import { createPanel, createShop, findPanel, findShop, listShops, savePanel } from "./shops.ts";
+import { createPanel, createShop, findPanel, findShop, listShops, replaceCatalogue, savePanel } from "./shops.ts";
 
 /** Largest catalogue file that can be uploaded, in bytes. */
 export const maxUpload = 20 * 1024 * 1024;
@@ -59,12 +62,9 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
 
   app.post("/shops", limit(maxUpload + 64 * 1024), async (c) => {
     const form = await c.req.parseBody();
-    const file = form.file;
-    if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a catalogue file.");
-    if (file.size > maxUpload) throw new Fault(413, "The file is larger than 20 MB. Split it, or leave columns out.");
+    const read = await readUpload(form);
     const name = check(shopName, form.name);
     const code = check(currency, form.currency);
-    const read = readCatalogue(new Uint8Array(await file.arrayBuffer()), { mapping: readMapping(form.mapping) });
     const shop = await createShop(fork(), { name, currency: code, read });
     return c.json(shopView(shop), 201);
   });
@@ -75,6 +75,25 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
     const em = fork();
     const { json } = await catalogues.get(em, await shopOf(em, c.req.param("shop")));
     return c.body(json, 200, { "content-type": "application/json" });
+  });
+
+  app.post("/shops/:shop/catalogue", limit(maxUpload + 64 * 1024), async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const form = await c.req.parseBody();
+    const read = await readUpload(form, shop.fields);
+    if (form.write === "yes") {
+      await replaceCatalogue(em, shop, read);
+      catalogues.forget(shop);
+      return c.json(shopView(await shopOf(fork(), shop.slug)));
+    }
+    const { engine } = await catalogues.get(em, shop);
+    const change = compareCatalogues(engine.index.catalogue, read.catalogue);
+    const effects = importEffects(
+      change,
+      shop.panels.getItems().map(({ document }) => document),
+    );
+    return c.json(summariseChange(change, effects));
   });
 
   for (const [format, type, write] of exports) {
@@ -171,6 +190,14 @@ function check<T>(schema: Check<T>, value: unknown): T {
     if (error instanceof ValidationError) throw new Fault(400, error.message, { path: error.path });
     throw error;
   }
+}
+
+/** The catalogue file of a form. @throws Fault, CatalogueError */
+async function readUpload(form: Record<string, unknown>, known: readonly Field[] = []): Promise<ReadResult> {
+  const { file } = form;
+  if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a catalogue file.");
+  if (file.size > maxUpload) throw new Fault(413, "The file is larger than 20 MB. Split it, or leave columns out.");
+  return readCatalogue(new Uint8Array(await file.arrayBuffer()), { mapping: readMapping(form.mapping), known });
 }
 
 function readMapping(text: unknown): Mapping | undefined {

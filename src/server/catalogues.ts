@@ -22,6 +22,11 @@ const most = 8;
 export class Catalogues {
   #loaded = new Map<number, Promise<LoadedCatalogue>>();
 
+  /** Lets a catalogue be read anew, after it was changed. */
+  forget(shop: Shop): void {
+    this.#loaded.delete(shop.id);
+  }
+
   get(em: SqlEntityManager, shop: Shop): Promise<LoadedCatalogue> {
     const loaded = this.#loaded.get(shop.id) ?? load(em, shop);
     this.#loaded.delete(shop.id);

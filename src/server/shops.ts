@@ -28,23 +28,40 @@ export async function createShop(em: SqlEntityManager, { name, currency, read, p
       slug: fieldKey(name, others),
       name,
       currency,
-      // Computed fields are worked out again on loading; stored are the columns of the cells.
-      fields: catalogue.fields.filter(({ role }) => role !== "availability" && role !== "on_sale"),
-      productCount: products.length,
-      variantCount: variantCount(catalogue),
+      ...catalogueOf(read),
       createdAt: new Date(),
     });
     await tx.flush();
-    for (let from = 0; from < products.length; from += batch) {
-      await tx.insertMany<Product>(
-        ProductSchema,
-        products.slice(from, from + batch).map(({ id, rows }, i) => ({ shop: shop.id, position: from + i, ref: id, rows })),
-      );
-    }
+    await insertProducts(tx, shop, products);
     addPanel(tx, shop, document, new Set(), 0);
     await tx.flush();
     return shop;
   });
+}
+
+/** Puts another catalogue in the place of a shop's present one, whole or not at all. Panels stay as they are. */
+export async function replaceCatalogue(em: SqlEntityManager, shop: Shop, read: ReadResult): Promise<void> {
+  await em.transactional(async (tx) => {
+    await tx.nativeDelete<Product>(ProductSchema, { shop: shop.id });
+    await insertProducts(tx, shop, read.products);
+    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, catalogueOf(read));
+  });
+}
+
+/** What a shop's own row says of its catalogue. Computed fields are worked out again on loading; stored are the columns of the cells. */
+const catalogueOf = ({ catalogue, products }: ReadResult) => ({
+  fields: catalogue.fields.filter(({ role }) => role !== "availability" && role !== "on_sale"),
+  productCount: products.length,
+  variantCount: variantCount(catalogue),
+});
+
+async function insertProducts(tx: SqlEntityManager, shop: Shop, products: ReadResult["products"]): Promise<void> {
+  for (let from = 0; from < products.length; from += batch) {
+    await tx.insertMany<Product>(
+      ProductSchema,
+      products.slice(from, from + batch).map(({ id, rows }, i) => ({ shop: shop.id, position: from + i, ref: id, rows })),
+    );
+  }
 }
 
 export const listShops = (em: SqlEntityManager) => em.findAll(ShopSchema, { populate: ["panels"], orderBy: { createdAt: "asc", id: "asc" } });

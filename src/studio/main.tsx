@@ -5,6 +5,7 @@ import { Toaster } from "sonner";
 import { SWRConfig } from "swr";
 import { BenchView } from "./bench/bench-view.tsx";
 import { CatalogueView } from "./catalogue/catalogue-view.tsx";
+import { ImportView } from "./catalogue/import-view.tsx";
 import { NewShopView } from "./new-shop/new-shop-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
 import { ShopFrame } from "./shell/shop-frame.tsx";
@@ -20,6 +21,7 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="bench" replace /> },
       { path: "bench/:panel?", element: <BenchView /> },
       { path: "catalogue", element: <CatalogueView /> },
+      { path: "catalogue/import", element: <ImportView /> },
     ],
   },
   { path: "*", element: <NotHere title="Not here" message="There is no such view." /> },

@@ -3,7 +3,7 @@ import type { Catalogue } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
 import { type Field, fieldKey, type KnownColumn, knownColumns, knownRole, roleNames } from "./field.ts";
-import { spelling } from "./identity.ts";
+import { identity, spelling } from "./identity.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
 import type { Table } from "./table.ts";
@@ -20,6 +20,8 @@ export interface ReadOptions {
   mapping?: Mapping;
   /** Columns without which the file is refused. Default: `product_id` and `title`. */
   required?: readonly KnownColumn[];
+  /** Fields of the shop's present catalogue: a column that is one of them keeps its key, so that panels keep their facets. */
+  known?: readonly Field[];
 }
 
 export interface ReadResult {
@@ -57,7 +59,7 @@ export function guessMapping(header: readonly string[]): Mapping {
  * Gathers a table's rows into products and codes its columns.
  * @throws CatalogueError when a required column is missing, a heading stands twice, there are too many rows, or none can be used.
  */
-export function buildCatalogue(table: Table, { mapping, required }: ReadOptions = {}): ReadResult {
+export function buildCatalogue(table: Table, { mapping, required, known = [] }: ReadOptions = {}): ReadResult {
   const roles = mapping ?? guessMapping(table.header);
   checkHeader(table.header, roles, required ?? ["product_id", "title"]);
   if (table.records.length > maxRows) {
@@ -94,11 +96,12 @@ export function buildCatalogue(table: Table, { mapping, required }: ReadOptions 
 
   const kept = table.header.map((_, at) => at).filter((at) => roles[at] !== "skip");
   const records = order.flatMap((id) => rowsOf.get(id) ?? []);
-  const taken = new Set<string>();
+  const taken = new Set(known.map(({ key }) => key));
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
     const heading = table.header[at];
-    const key = fieldKey(role === "attribute" ? heading : role, taken);
+    const old = known.find((field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)));
+    const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
     if (mustBeNumber.has(role)) problems.push(...notNumbers(records, at, heading));
     return { key, name: role === "attribute" ? spelling(heading) : roleNames[role], role, kind: "text" };

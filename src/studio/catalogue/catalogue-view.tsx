@@ -1,5 +1,5 @@
 import { Download } from "lucide-react";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { shopPath } from "../api.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
@@ -30,6 +30,9 @@ export function CatalogueView() {
               JSON-LD
             </a>
           </p>
+          <Link to="import" className="btn btn-sm self-center">
+            Bring a newer file
+          </Link>
         </div>
         <FieldTable profiles={profiles} />
       </main>

@@ -1,17 +1,18 @@
 import { yupResolver } from "@hookform/resolvers/yup";
-import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate } from "react-router";
 import { object, string } from "yup";
+import { problemText } from "../../core/catalogue/problem.ts";
 import type { Mapping } from "../../core/catalogue/read.ts";
 import { request, type ShopSummary } from "../api.ts";
+import { Alert } from "../shell/alert.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { ColumnTable } from "./column-table.tsx";
+import { DropZone, tooLarge } from "./drop-zone.tsx";
 import { ProblemList } from "./problem-list.tsx";
 import { usePreview } from "./use-preview.ts";
 
-const largest = 20 * 1024 * 1024;
 const currencies = Intl.supportedValuesOf("currency");
 const form = object({
   name: string().trim().required("Give the shop a name.").max(100, "The name has more than 100 characters."),
@@ -33,8 +34,9 @@ export function NewShopView() {
     if (!chosen) return;
     setSendTrouble(undefined);
     setFile(chosen);
-    if (chosen.size > largest) {
-      refuse(`${chosen.name} is ${(chosen.size / 1024 / 1024).toFixed(1)} MB, and 20 MB is the most. Split it, or leave columns out.`);
+    const trouble = tooLarge(chosen);
+    if (trouble) {
+      refuse(trouble);
       return;
     }
     if (getValues("name") === "") setValue("name", nameFrom(chosen.name));
@@ -70,7 +72,7 @@ export function NewShopView() {
           </p>
           <DropZone file={file} busy={busy} take={take} />
           {trouble ? <Alert text={trouble} /> : null}
-          {preview?.fault ? <Alert text={faultText(preview.fault)} /> : null}
+          {preview?.fault ? <Alert text={problemText(preview.fault)} /> : null}
 
           {preview && preview.columns.length > 0 ? (
             <form onSubmit={create} noValidate className="mt-6 grid grid-cols-[minmax(0,1fr)_300px] items-start gap-6">
@@ -114,59 +116,6 @@ export function NewShopView() {
       </main>
     </div>
   );
-}
-
-function DropZone({ file, busy, take }: { file: File | undefined; busy: boolean; take(file: File | undefined): void }) {
-  const [over, setOver] = useState(false);
-  return (
-    <label
-      className={`flex cursor-pointer items-center gap-4 rounded-box border-2 border-dashed bg-base-100 px-6 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-[#b4561b] ${file ? "py-3" : "py-10"} ${over ? "border-accent" : "border-secondary/40 hover:border-secondary"}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        take(event.dataTransfer.files[0]);
-      }}
-    >
-      <FileUp size={26} aria-hidden className="flex-none text-secondary" />
-      <span className="flex-1">
-        <span className="block font-medium">{file ? file.name : "Choose a catalogue file, or drop it here"}</span>
-        <span className="text-[13px] text-quiet">
-          {busy
-            ? "Reading …"
-            : file
-              ? `${(file.size / 1024).toLocaleString("en", { maximumFractionDigits: 0 })} kB`
-              : "CSV, JSON-LD or JSON lines, up to 20 MB"}
-        </span>
-      </span>
-      <input
-        type="file"
-        accept=".csv,.tsv,.txt,.json,.jsonld,.ndjson,.jsonl,text/csv,application/json"
-        className="sr-only"
-        aria-label="Catalogue file"
-        onChange={(event) => take(event.target.files?.[0])}
-      />
-      <span className="btn btn-sm" aria-hidden>
-        {file ? "Another file" : "Choose"}
-      </span>
-    </label>
-  );
-}
-
-function Alert({ text }: { text: string }) {
-  return (
-    <p role="alert" className="mt-4 rounded-lg border border-error/40 bg-error/10 px-4 py-2.5 text-error">
-      {text}
-    </p>
-  );
-}
-
-function faultText({ row, message }: { row?: number; message: string }): string {
-  return row === undefined ? message : `Row ${row}: ${message}`;
 }
 
 /** `autumn-range_2026.csv` reads “Autumn range 2026”. */

@@ -1,0 +1,8 @@
+/** Something that is wrong, in words. */
+export function Alert({ text }: { text: string }) {
+  return (
+    <p role="alert" className="mt-4 rounded-lg border border-error/40 bg-error/10 px-4 py-2.5 text-error">
+      {text}
+    </p>
+  );
+}
