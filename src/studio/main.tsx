@@ -6,6 +6,7 @@ import { SWRConfig } from "swr";
 import { BenchView } from "./bench/bench-view.tsx";
 import { CatalogueView } from "./catalogue/catalogue-view.tsx";
 import { ImportView } from "./catalogue/import-view.tsx";
+import { ProductsView } from "./catalogue/products-view.tsx";
 import { NewShopView } from "./new-shop/new-shop-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
 import { ShopFrame } from "./shell/shop-frame.tsx";
@@ -21,6 +22,7 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="bench" replace /> },
       { path: "bench/:panel?", element: <BenchView /> },
       { path: "catalogue", element: <CatalogueView /> },
+      { path: "catalogue/products", element: <ProductsView /> },
       { path: "catalogue/import", element: <ImportView /> },
     ],
   },

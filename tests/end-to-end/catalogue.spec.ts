@@ -23,6 +23,29 @@ test("a field unfolds to its spread, what to know, and the products that say not
   await expect(spread).toHaveCount(0);
 });
 
+test("every variant can be found, sorted and looked at", async ({ page }) => {
+  await page.goto(`/shops/${demoShop}/catalogue`);
+  await page.getByRole("link", { name: "Products" }).click();
+  await expect(page.getByRole("status")).toHaveText("799 of 799 variants");
+  await page.getByRole("searchbox", { name: "Search the products" }).fill("wisteria arch");
+  await expect(page.getByRole("row").nth(1)).toContainText("Century wisteria, trained on an arch");
+  const prices = async () => (await page.getByRole("row").allTextContents()).slice(1).map((text) => Number(text.match(/(\d+\.\d\d)\D*\d*$/)?.[1]));
+  await page.getByRole("button", { name: "Price" }).click();
+  await expect(page.getByRole("columnheader", { name: "Price" })).not.toHaveAttribute("aria-sort", "none");
+  const sorted = await prices();
+  expect(sorted).toContain(340);
+  const up = [...sorted].sort((a, b) => a - b);
+  expect([up, [...up].reverse()]).toContainEqual(sorted);
+  await page.getByRole("button", { name: "Columns" }).click();
+  await page.getByRole("checkbox", { name: "Pot size" }).check();
+  await expect(page.getByRole("columnheader", { name: "Pot size" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByRole("searchbox", { name: "Search the products" }).fill("");
+  // Only what is in sight is drawn.
+  expect(await page.getByRole("row").count()).toBeLessThan(60);
+  await expectAccessible(page);
+});
+
 const byName = (key: string, value: unknown) =>
   key === "additionalProperty" ? (value as { name: string }[]).toSorted((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0)) : value;
 

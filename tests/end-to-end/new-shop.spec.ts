@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { airportsCsv, carsCsv } from "../open-data.ts";
 import { expectAccessible } from "./axe.ts";
@@ -54,6 +55,15 @@ test("problems are listed row by row, and the good rows can be taken", async ({ 
   await expect(problems).toContainText('Row 3, column "product_id"');
   await expect(problems).toContainText("Row 4: This row has 5 cells and the header has 4");
   await expect(page.getByText("2 products, 2 variants")).toBeVisible();
+
+  const [file] = await Promise.all([page.waitForEvent("download"), problems.getByRole("button", { name: "As CSV" }).click()]);
+  const lines = readFileSync(await file.path(), "utf8").split("\r\n");
+  expect(lines[0]).toBe("row,column,value,message");
+  expect(lines.slice(1).map((line) => line.split(",").slice(0, 3))).toEqual([
+    ["2", "price", "cheap"],
+    ["3", "product_id", ""],
+    ["4", "", ""],
+  ]);
 });
 
 test("a file that cannot be taken says what, where and what to do, and nothing is created", async ({ page }) => {

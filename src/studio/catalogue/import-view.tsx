@@ -110,7 +110,7 @@ export function ImportView() {
                     {working ? "Comparing …" : "Show what changes"}
                   </button>
                 )}
-                {preview.fault ? null : <ProblemList problems={preview.problems} count={preview.problemCount} />}
+                {preview.fault ? null : <ProblemList problems={preview.problems} />}
               </div>
             </div>
           ) : null}

@@ -108,7 +108,7 @@ export function NewShopView() {
                 <button type="submit" className="btn btn-primary" disabled={!ready || formState.isSubmitting}>
                   {formState.isSubmitting ? "Creating …" : "Create the shop"}
                 </button>
-                {preview.fault ? null : <ProblemList problems={preview.problems} count={preview.problemCount} />}
+                {preview.fault ? null : <ProblemList problems={preview.problems} />}
               </div>
             </form>
           ) : null}

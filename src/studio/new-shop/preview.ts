@@ -23,12 +23,10 @@ export interface Preview {
   variants: number;
   profiles: FieldProfile[];
   problems: Problem[];
-  problemCount: number;
   /** Facets of the first panel: field key and display. */
   facets: { field: string; name: string; display: string }[];
 }
 
-const shownProblems = 200;
 const shownSamples = 3;
 
 /**
@@ -36,7 +34,7 @@ const shownSamples = 3;
  * @param mapping guessed when there is none
  */
 export function previewFile(bytes: Uint8Array, mapping?: Mapping): Preview {
-  const nothing = { columns: [], mapping: [], rows: 0, products: 0, variants: 0, profiles: [], problems: [], problemCount: 0, facets: [] };
+  const nothing = { columns: [], mapping: [], rows: 0, products: 0, variants: 0, profiles: [], problems: [], facets: [] };
   let known: Preview = nothing;
   try {
     const table = readTable(bytes);
@@ -54,8 +52,7 @@ export function previewFile(bytes: Uint8Array, mapping?: Mapping): Preview {
       products: index.products,
       variants: index.variants,
       profiles: catalogue.fields.map((field) => profileField(index, field)),
-      problems: problems.slice(0, shownProblems),
-      problemCount: problems.length,
+      problems,
       facets: facetRows(firstPanel(index, "First panel")).map(({ field, display }) => ({
         field,
         name: index.field(field)?.name ?? field,

@@ -1,23 +1,47 @@
+import { Download } from "lucide-react";
+import Papa from "papaparse";
 import { type Problem, problemText } from "../../core/catalogue/problem.ts";
 
+const shown = 100;
+
 /** What is wrong in the file, row by row. The rest of it can be taken all the same. */
-export function ProblemList({ problems, count }: { problems: readonly Problem[]; count: number }) {
-  if (count === 0) return <p className="text-[13px] text-success">Every row can be taken as it is.</p>;
+export function ProblemList({ problems }: { problems: readonly Problem[] }) {
+  if (problems.length === 0) return <p className="text-[13px] text-success">Every row can be taken as it is.</p>;
   return (
     <section aria-label="Problems" className="rounded-lg border border-hair bg-base-100">
-      <h2 className="border-b border-hair px-3 py-2 text-[15px]">
-        {count.toLocaleString("en")} {count === 1 ? "problem" : "problems"}
-      </h2>
-      <ul className="max-h-72 divide-y divide-hair overflow-auto text-[13px]">
-        {problems.map((problem, at) => (
+      <div className="flex items-center border-b border-hair py-1 ps-3 pe-1">
+        <h2 className="flex-1 text-[15px]">
+          {problems.length.toLocaleString("en")} {problems.length === 1 ? "problem" : "problems"}
+        </h2>
+        <button type="button" className="btn btn-ghost btn-sm" onClick={() => download(problems)}>
+          <Download size={14} aria-hidden /> As CSV
+        </button>
+      </div>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}
+      <ul tabIndex={0} className="max-h-72 divide-y divide-hair overflow-auto text-[13px]">
+        {problems.slice(0, shown).map((problem, at) => (
           <li key={at} className="px-3 py-1.5">
             {problemText(problem)}
           </li>
         ))}
-        {count > problems.length ? (
-          <li className="px-3 py-1.5 text-quiet">and {(count - problems.length).toLocaleString("en")} more like these</li>
+        {problems.length > shown ? (
+          <li className="px-3 py-1.5 text-quiet">and {(problems.length - shown).toLocaleString("en")} more, all of them in the CSV</li>
         ) : null}
       </ul>
     </section>
   );
+}
+
+/** Hands all problems over as a table, for working through them beside the file. */
+function download(problems: readonly Problem[]): void {
+  const text = Papa.unparse({
+    fields: ["row", "column", "value", "message"],
+    data: problems.map(({ row, column, value, message }) => [row, column, value, message]),
+  });
+  const address = URL.createObjectURL(new Blob([text], { type: "text/csv" }));
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = "problems.csv";
+  link.click();
+  URL.revokeObjectURL(address);
 }

@@ -1,0 +1,51 @@
+import { Download } from "lucide-react";
+import type { ReactNode } from "react";
+import { Link, NavLink, useParams } from "react-router";
+import { shopPath } from "../api.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { Strip } from "../shell/strip.tsx";
+import { shopViews } from "../shell/views.ts";
+
+const tab = ({ isActive }: { isActive: boolean }) =>
+  `border-b-2 px-1 py-1 font-medium ${isActive ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`;
+
+/** What the catalogue's views share: its size, its parts, and how it comes and goes. */
+export function CatalogueFrame({ children }: { children: ReactNode }) {
+  const { shop: slug = "" } = useParams();
+  const { shop, index } = useOpenShop();
+  return (
+    <div className="flex h-full flex-col">
+      <Strip views={shopViews(slug)} />
+      <main className="flex min-h-0 flex-1 flex-col px-6 py-4">
+        <div className="mb-3 flex flex-none items-center gap-5">
+          <h1 className="text-2xl">{shop.name}</h1>
+          <p className="text-quiet tabular-nums">
+            {index.products.toLocaleString("en")} products, {index.variants.toLocaleString("en")} variants
+          </p>
+          <nav aria-label="Parts of the catalogue" className="flex gap-4">
+            <NavLink to={`/shops/${slug}/catalogue`} end className={tab}>
+              Fields
+            </NavLink>
+            <NavLink to={`/shops/${slug}/catalogue/products`} className={tab}>
+              Products
+            </NavLink>
+          </nav>
+          <p className="ms-auto flex items-center gap-1.5 text-quiet">
+            <Download size={15} aria-hidden /> Download as
+            <a className="link" href={`/api${shopPath(slug)}/catalogue.csv`} download>
+              CSV
+            </a>
+            or
+            <a className="link" href={`/api${shopPath(slug)}/catalogue.jsonld`} download>
+              JSON-LD
+            </a>
+          </p>
+          <Link to={`/shops/${slug}/catalogue/import`} className="btn btn-sm">
+            Bring a newer file
+          </Link>
+        </div>
+        {children}
+      </main>
+    </div>
+  );
+}
