@@ -31,9 +31,21 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.screenshot({ path: `${folder}/bench-displays.png` });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/catalogue`);
-  await page.getByRole("table").waitFor();
+  await page.getByRole("button", { name: "Flower colour", exact: true }).click();
+  await page.getByRole("row", { name: /^Price/ }).evaluate((row) => row.scrollIntoView());
   await settled(page);
   await page.screenshot({ path: `${folder}/catalogue.png` });
+
+  // The same catalogue without one product and with a colour renamed.
+  const newer = readFileSync("demo/nursery.csv", "utf8")
+    .replace(/^LM240,.*\n/m, "")
+    .replaceAll(",Ember,", ",Emberglow,");
+  await page.getByRole("link", { name: "Bring a newer file" }).click();
+  await page.getByLabel("Catalogue file").setInputFiles({ name: "nursery-spring.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await page.getByText("What it does to your panels").waitFor();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/import.png` });
 
   await page.goto(`${origin}/new`);
   // A made-up fault, so that the picture shows how faults are told.

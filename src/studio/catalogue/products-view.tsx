@@ -40,9 +40,10 @@ export function ProductsView() {
   }, [catalogue, found, sorting]);
   const columns = useMemo(
     () =>
-      catalogue.fields.map(
-        ({ key, name }): ColumnDef<number> => ({ id: key, header: name, accessorFn: (variant) => cellText(catalogue, key, variant) }),
-      ),
+      // What a product is called reads best at the start of its row.
+      catalogue.fields
+        .toSorted((a, b) => Number(b.role === "title") - Number(a.role === "title"))
+        .map(({ key, name }): ColumnDef<number> => ({ id: key, header: name, accessorFn: (variant) => cellText(catalogue, key, variant) })),
     [catalogue],
   );
   const table = useReactTable({
