@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { type Field, knownRole } from "../core/catalogue/field.ts";
 import { identity } from "../core/catalogue/identity.ts";
+import { CatalogueError } from "../core/catalogue/problem.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
@@ -29,8 +30,9 @@ export function tally(args: string[]): Tally {
   const { file, facets: asked, picks } = readArgs(args);
   // Counting needs no titles, so a file without them is as good as any.
   const { catalogue, problems } = readCatalogue(readBytes(file), { required: ["product_id"] });
-  const broken = problems.find((problem) => problem.column === undefined);
-  if (broken) throw new UsageError(`Row ${broken.row}: ${broken.message}`);
+  // A single bad value counts as not stated; a row that would be left out would make every count wrong.
+  const broken = problems.find((problem) => problem.value === undefined);
+  if (broken) throw new CatalogueError(broken);
   const index = new CatalogueIndex(catalogue);
 
   const named = new Map<string, Facet>();

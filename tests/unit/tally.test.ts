@@ -107,6 +107,7 @@ describe("trellis tally", () => {
     ["another encoding", [file("latin.csv", new Uint8Array([...Buffer.from("product_id,title\np1,caf"), 0xe9, 10]))], /Row 2: The text is not UTF-8/],
     ["an empty file", [file("empty.csv", "")], /empty/],
     ["no product ids", [file("ids.csv", "id,title\n1,One\n")], /no column “product_id”/],
+    ["a row without an id", [file("idless.csv", "product_id,title\np1,One\n,Two\n")], /Row 3, column "product_id": The product id is empty/],
     ["a row with a cell too many", [file("ragged.csv", "product_id,title\np1,One,1\n")], /Row 2: This row has 3 cells/],
   ])("ends with status 2 and one line for %s", (_case, args, message) => {
     const { status, out, lines } = trellis("tally", ...args);
