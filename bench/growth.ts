@@ -66,5 +66,5 @@ function chart(cases: readonly EngineCase[]): string {
     const [endX, endY] = points[points.length - 1];
     return `<path d="${path}" fill="none" stroke="${colours[name]}" stroke-width="2.5"/>${text([endX + 8, endY + 4], name, `fill="${colours[name]}"`)}`;
   });
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" font-family="sans-serif" font-size="13" fill="#321a3d"><rect width="${width}" height="${height}" fill="#fffdf8"/>${grid.join("")}${ticks.join("")}${text([left, height - 6], "products")}${drawn.join("")}</svg>\n`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-20 0 ${width + 20} ${height}" font-family="sans-serif" font-size="13" fill="#321a3d"><rect x="-20" width="${width + 20}" height="${height}" fill="#fffdf8"/>${grid.join("")}${ticks.join("")}${text([left, height - 6], "products")}${drawn.join("")}</svg>\n`;
 }

@@ -1,5 +1,5 @@
 import { type Catalogue, type Column, productCount } from "./catalogue.ts";
-import type { Field, KnownColumn } from "./field.ts";
+import { type Field, type KnownColumn, knownColumns } from "./field.ts";
 import { CatalogueError } from "./problem.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
 
@@ -20,23 +20,6 @@ const plain: [property: string, column: KnownColumn][] = [
 ];
 /** Properties of schema.org Product that shops use as attributes. */
 const attributes = ["color", "size", "material", "pattern"];
-const order: readonly KnownColumn[] = [
-  "product_id",
-  "sku",
-  "title",
-  "description",
-  "category",
-  "type",
-  "brand",
-  "tags",
-  "price",
-  "list_price",
-  "stock",
-  "rating",
-  "reviews",
-  "published",
-  "image",
-];
 
 /**
  * Reads schema.org Product and ProductGroup nodes, alone, in a list or in a graph. A group's properties
@@ -64,7 +47,7 @@ export function readJsonLd(value: unknown): Table | undefined {
       rows.push(row);
     }
   }
-  return tableOf(rows, order);
+  return tableOf(rows, knownColumns);
 }
 
 /** Writes a catalogue as a schema.org graph; {@link readJsonLd} reads the same catalogue back. */

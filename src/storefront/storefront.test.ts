@@ -1,0 +1,215 @@
+import { readFileSync } from "node:fs";
+import fc from "fast-check";
+import { describe, expect, it, vi } from "vitest";
+import { demoPanel } from "../../demo/panel.ts";
+import { readCatalogue } from "../core/catalogue/read.ts";
+import { CatalogueIndex } from "../core/index/catalogue-index.ts";
+import { type Answer, type Engine, LocalEngine, type Question } from "../core/match/engine.ts";
+import { emptySelection, type Selection } from "../core/match/selection.ts";
+import { facetRows, type PanelDocument } from "../core/panel/document.ts";
+import { removeRow, setFacet } from "../core/panel/edit.ts";
+import { guessSwatches } from "../core/swatch/book.ts";
+import { fromAddress, type Place, startPlace, toAddress } from "./address.ts";
+import { cardOf, safeImage } from "./cards.ts";
+import { chipsOf } from "./chips.ts";
+import { formatterOf, money } from "./format.ts";
+import { optionViews } from "./option-views.ts";
+import { drawPage } from "./server.tsx";
+import type { Boot } from "./shop-data.ts";
+import { firstState, PageStore, pageSize } from "./store.ts";
+
+const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
+const engine = new LocalEngine(index);
+const swatches = guessSwatches(index);
+const fieldOf = (key: string) => index.field(key);
+const boot: Boot = { shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR" }, panel: demoPanel, data: "", stage: false };
+const stateFor = (panel: PanelDocument, selection: Selection = emptySelection) =>
+  firstState({ ...boot, panel }, index, swatches, engine, "wide", { ...startPlace, selection });
+const storeFor = (with_: Engine = engine) => new PageStore(stateFor(demoPanel), with_);
+const chosen = (field: string, ...options: string[]): Selection => ({ text: "", choices: { [field]: { options } } });
+
+describe("the address", () => {
+  const place: fc.Arbitrary<Place> = fc
+    .record({
+      light: fc.subarray(["full sun", "half shade", "shade"]),
+      category: fc.subarray(["plants", "seeds > vegetables"]),
+      min: fc.option(fc.integer({ min: 0, max: 90 }), { nil: undefined }),
+      text: fc.constantFrom("", "rose & thorn", "größe"),
+      sort: fc.constantFrom("catalogue" as const, "price-up" as const, "title" as const),
+      page: fc.integer({ min: 1, max: 9 }),
+    })
+    .map(({ light, category, min, text, sort, page }) => {
+      const choices: Record<string, Selection["choices"][string]> = {};
+      if (category.length > 0) choices.category = { options: category };
+      if (light.length > 0) choices.light = { options: light };
+      if (min !== undefined) choices.price = { min, max: undefined };
+      return { selection: { text, choices }, sort, page };
+    });
+
+  it("gives back any place", () => {
+    fc.assert(
+      fc.property(place, (one) => {
+        expect(fromAddress(toAddress(one, fieldOf), demoPanel, fieldOf)).toEqual(one);
+      }),
+    );
+  });
+
+  it("leaves out what it does not understand", () => {
+    const read = fromAddress("?light=Half++SHADE&light=half+shade&brand=x&price.min=cheap&sort=none&page=-3&__proto__=x", demoPanel, fieldOf);
+    expect(read).toEqual({ selection: { text: "", choices: { light: { options: ["half shade"] } } }, sort: "catalogue", page: 1 });
+    expect(toAddress(startPlace, fieldOf)).toBe("");
+  });
+
+  it("never breaks down, whatever stands in it", () => {
+    fc.assert(fc.property(fc.string(), (text) => fromAddress(`?${text}`, demoPanel, fieldOf).page >= 1));
+  });
+});
+
+describe("the page's store", () => {
+  it("starts again at the first page with every choice, and tells why it changed", () => {
+    const store = storeFor();
+    const heard = vi.fn();
+    store.subscribe(heard);
+    store.go({ ...store.state, page: 3 });
+    store.select(chosen("light", "shade"));
+    expect(store.state.page).toBe(1);
+    expect(store.state.answer.total).toBe(77);
+    store.setWidth(400);
+    expect(store.state.band).toBe("slim");
+    expect(heard.mock.calls.map(([, change]) => change)).toEqual(["place", "place", "view"]);
+  });
+
+  it("takes a page beyond the last for the last", () => {
+    const store = storeFor();
+    store.go({ ...store.state, page: 999 });
+    expect(store.state.page).toBe(Math.ceil(240 / pageSize));
+  });
+
+  it("keeps what is chosen when the panel changes, as far as it has a meaning", () => {
+    const store = storeFor();
+    store.select(chosen("light", "shade", "full sun"));
+    store.setPanel(setFacet("f-light", { mode: "one" }, "").apply(demoPanel));
+    expect(store.state.selection).toEqual(chosen("light", "shade"));
+    store.setPanel(removeRow("f-light", "").apply(demoPanel));
+    expect(store.state.selection).toEqual(emptySelection);
+    expect(store.state.answer.total).toBe(240);
+  });
+
+  it("shows the answer to the last question, however late the others come", async () => {
+    const waiting: (() => void)[] = [];
+    const slow: Engine = { ask: (question: Question) => new Promise<Answer>((done) => waiting.push(() => done(engine.ask(question)))) };
+    const store = storeFor(slow);
+    store.select(chosen("light", "shade"));
+    store.select(chosen("light", "full sun"));
+    waiting[1]();
+    waiting[0]();
+    await new Promise((done) => setTimeout(done));
+    expect(store.state.selection).toEqual(chosen("light", "full sun"));
+    expect(store.state.answer.total).toBe(92);
+  });
+});
+
+describe("options as they are drawn", () => {
+  const light = facetRows(demoPanel).find(({ field }) => field === "light");
+  if (!light) throw new Error("The demo panel has no light.");
+  const views = (row: typeof light, selection: Selection) => {
+    const panel = { ...demoPanel, rows: demoPanel.rows.map((one) => (one.id === row.id ? row : one)) };
+    const state = stateFor(panel, selection);
+    const counts = state.answer.facets.get("light")?.counts;
+    return counts ? optionViews(state, row, counts) : [];
+  };
+  const pots = chosen("category", "pots");
+
+  it("fade, stay or drop out where they lead nowhere", () => {
+    expect(views(light, pots).map(({ faded, count }) => [faded, count])).toEqual([
+      [true, 0],
+      [true, 0],
+      [true, 0],
+    ]);
+    expect(views({ ...light, deadEnd: "keep" }, pots).map(({ faded }) => faded)).toEqual([false, false, false]);
+    expect(views({ ...light, deadEnd: "drop" }, pots)).toEqual([]);
+    // What is chosen stays, so that it can be taken back.
+    const both = { text: "", choices: { ...pots.choices, light: { options: ["shade"] } } };
+    expect(views({ ...light, deadEnd: "drop" }, both).map(({ id }) => id)).toEqual(["shade"]);
+  });
+
+  it("are counted as the designer wants, and never change their order", () => {
+    const seeds = chosen("category", "seeds");
+    const order = (row: typeof light, selection: Selection) => views(row, selection).map(({ id }) => id);
+    expect(order(light, seeds)).toEqual(order(light, emptySelection));
+    expect(views({ ...light, counting: "steady" }, seeds).map(({ count }) => count)).toEqual(views(light, emptySelection).map(({ count }) => count));
+    expect(views({ ...light, counting: "none" }, seeds).every(({ count }) => count === undefined)).toBe(true);
+  });
+});
+
+describe("chips", () => {
+  it("say what is chosen and lead back without it", () => {
+    const selection: Selection = {
+      text: "vine",
+      choices: { category: { options: ["plants > climbers"] }, price: { min: 5, max: 20.5 }, light: { options: ["shade"] } },
+    };
+    const chips = chipsOf(stateFor(demoPanel, selection));
+    expect(chips.map(({ facet, text }) => `${facet}: ${text}`)).toEqual([
+      "Search: “vine”",
+      "Category: Climbers",
+      "Price: €5 – €20.50",
+      "Light: Shade",
+    ]);
+    for (const { without } of chips) expect(Object.keys(without.choices).length + Number(without.text !== "")).toBe(3);
+    const open = (range: { min?: number; max?: number }) =>
+      chipsOf(stateFor(demoPanel, { text: "", choices: { price: range } })).map(({ text }) => text);
+    expect([open({ min: 5 }), open({ max: 9 })]).toEqual([["from €5"], ["up to €9"]]);
+  });
+});
+
+describe("cards", () => {
+  it("show the lowest price, whether others cost more, and a sale", () => {
+    const { catalogue } = readCatalogue(
+      new TextEncoder().encode(
+        "product_id,title,price,list_price,stock,image\na,A,8,10,1,/a.png\na,A,12,,0,\nb,B,5,,0,javascript:alert(1)\nc,,,,,//evil.example/x.png\n",
+      ),
+    );
+    const cards = [0, 1, 2].map((p) => cardOf(new CatalogueIndex(catalogue), p));
+    expect(cards[0]).toMatchObject({ price: 8, from: true, was: 10, soldOut: false, image: "/a.png" });
+    expect(cards[1]).toMatchObject({ price: 5, from: false, was: undefined, soldOut: true, image: undefined });
+    expect(cards[2]).toMatchObject({ title: "c", price: undefined, image: undefined });
+  });
+
+  it("load pictures from the shop or over http only", () => {
+    expect(["/a.svg", "https://a.example/b.png", "HTTP://a.example/b"].map(safeImage)).not.toContain(undefined);
+    for (const address of ["javascript:x", "data:text/html,x", "//a.example/x", "x.png", "", undefined]) expect(safeImage(address)).toBeUndefined();
+  });
+});
+
+describe("numbers as shoppers read them", () => {
+  // Source: CLDR through Intl; ISO 4217 minor units (JPY has none).
+  it("carry the currency's sign and decimals", () => {
+    expect([money(8.5, "EUR"), money(8, "EUR"), money(1200, "JPY"), money(3.75, "USD")]).toEqual(["€8.50", "€8", "¥1,200", "$3.75"]);
+    const date = index.field("dispatch-from");
+    expect(date && formatterOf(date, "EUR")(0)).toBe("Jan 1, 1970");
+  });
+});
+
+describe("the page as the server draws it", () => {
+  const draw = (search: string, panel = demoPanel) => drawPage({ ...boot, panel }, index, swatches, engine, search, "wide");
+
+  it("holds the answer to the address without any script", () => {
+    const page = draw("?light=shade");
+    expect(page).toContain("<b>77</b>");
+    expect(page.match(/class="zs-card"/g)).toHaveLength(pageSize);
+    expect(page).toMatch(/value="shade"[^>]*checked|checked[^>]*value="shade"/);
+    expect(page).toContain("<noscript>");
+  });
+
+  it("writes text as text", () => {
+    expect(draw("")).toContain("Larkmoss &lt;Nursery>");
+    expect(draw("?q=<script>alert(1)</script>")).not.toContain("<script>alert");
+  });
+
+  it("leaves out facets whose field is gone, and never breaks down over them", () => {
+    const rows = demoPanel.rows.map((row) => (row.id === "f-light" && row.kind === "facet" ? { ...row, field: "moonlight" } : row));
+    const page = draw("?moonlight=full", { ...demoPanel, rows });
+    expect(page).not.toContain('data-row="f-light"');
+    expect(page).toContain("<b>240</b>");
+  });
+});

@@ -1,0 +1,133 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { demoPanel } from "../../../demo/panel.ts";
+import { renamePanel, setLimits } from "../../core/panel/edit.ts";
+import { createPanelStore, isUnsaved } from "./panel-store.ts";
+
+const stored = { slug: "p", name: "P", version: 1, document: demoPanel };
+const answers: (() => Response | Promise<Response>)[] = [];
+const sent: { version: number; document: { name: string } }[] = [];
+const json = (status: number, body: unknown) => () => new Response(JSON.stringify(body), { status });
+const named = (name: string) => renamePanel(name);
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  answers.length = 0;
+  sent.length = 0;
+  vi.stubGlobal("fetch", (_path: string, init: RequestInit) => {
+    sent.push(JSON.parse(String(init.body)));
+    const answer = answers.shift() ?? json(200, { version: sent[sent.length - 1].version + 1 });
+    return Promise.resolve().then(answer);
+  });
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+const rest = () => vi.advanceTimersByTimeAsync(1000);
+
+describe("a panel on the bench", () => {
+  it("saves a moment after the last change, with the version that it knows", async () => {
+    const store = createPanelStore("s", stored);
+    store.getState().apply(named("One"));
+    store.getState().apply(named("Two"));
+    expect(isUnsaved(store.getState())).toBe(true);
+    expect(sent).toHaveLength(0);
+    await rest();
+    expect(sent.map(({ version, document }) => [version, document.name])).toEqual([[1, "Two"]]);
+    expect(store.getState().saving).toBe("saved");
+    store.getState().apply(named("Three"));
+    await rest();
+    expect(sent[1]).toMatchObject({ version: 2, document: { name: "Three" } });
+  });
+
+  it("undoes and redoes every step in words, and a new step ends redoing", async () => {
+    const store = createPanelStore("s", stored);
+    const { apply, undo, redo } = store.getState();
+    apply(named("One"));
+    apply(named("Two"));
+    expect(store.getState().past.map(({ words }) => words)).toEqual(["Rename the panel to One", "Rename the panel to Two"]);
+    undo();
+    expect(store.getState().panel.name).toBe("One");
+    undo();
+    undo();
+    expect(store.getState().panel).toEqual(demoPanel);
+    redo();
+    expect(store.getState().panel.name).toBe("One");
+    apply(named("Else"));
+    expect(store.getState().future).toEqual([]);
+    redo();
+    expect(store.getState().panel.name).toBe("Else");
+  });
+
+  it("counts an edit that changes nothing as no step, and a drag as one", () => {
+    const store = createPanelStore("s", stored);
+    const { apply, undo } = store.getState();
+    apply(named(demoPanel.name));
+    expect(store.getState().past).toEqual([]);
+    for (const wide of [1010, 1020, 1030]) apply(setLimits({ medium: 750, wide }), true);
+    expect(store.getState().past).toHaveLength(1);
+    undo();
+    expect(store.getState().panel.limits.wide).toBe(1000);
+  });
+
+  it("saves what was changed while a save was under way", async () => {
+    const store = createPanelStore("s", stored);
+    let finish: (response: Response) => void = () => {};
+    answers.push(
+      () =>
+        new Promise((done) => {
+          finish = done;
+        }),
+    );
+    store.getState().apply(named("One"));
+    await vi.advanceTimersByTimeAsync(400);
+    store.getState().apply(named("Two"));
+    await vi.advanceTimersByTimeAsync(400);
+    expect(sent).toHaveLength(1);
+    finish(new Response('{"version":2}'));
+    await rest();
+    expect(sent[1]).toMatchObject({ version: 2, document: { name: "Two" } });
+    expect(store.getState().saving).toBe("saved");
+  });
+
+  it("writes nothing over another tab's version until it is settled", async () => {
+    for (const keep of ["mine", "theirs"] as const) {
+      sent.length = 0;
+      const store = createPanelStore("s", stored);
+      answers.push(json(409, { error: "Changed elsewhere", version: 7, document: { ...demoPanel, name: "Theirs" } }));
+      store.getState().apply(named("Mine"));
+      await rest();
+      expect(store.getState()).toMatchObject({ saving: "conflict", other: { version: 7 } });
+      store.getState().apply(named("Mine still"));
+      await rest();
+      expect(sent).toHaveLength(1);
+      store.getState().settle(keep);
+      await rest();
+      if (keep === "mine") expect(sent[1]).toMatchObject({ version: 7, document: { name: "Mine still" } });
+      else {
+        expect(sent).toHaveLength(1);
+        expect(store.getState().panel.name).toBe("Theirs");
+        store.getState().undo();
+        await rest();
+        expect(sent[1]).toMatchObject({ version: 7, document: { name: "Mine still" } });
+      }
+    }
+  });
+
+  it("tries again when the server was away, and says a refusal", async () => {
+    const store = createPanelStore("s", stored);
+    answers.push(() => Promise.reject(new TypeError("network")));
+    store.getState().apply(named("One"));
+    await rest();
+    expect(store.getState()).toMatchObject({ saving: "failed", trouble: expect.stringContaining("cannot be reached") });
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(store.getState().saving).toBe("saved");
+
+    answers.push(json(422, { error: "This is not a valid panel." }));
+    store.getState().apply(named("Two"));
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(store.getState()).toMatchObject({ saving: "failed", trouble: "This is not a valid panel." });
+    // A refused document is not sent over and over.
+    expect(sent).toHaveLength(3);
+  });
+});
