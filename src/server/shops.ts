@@ -74,15 +74,16 @@ export const findPanel = (em: SqlEntityManager, shop: Shop, slug: string): Promi
 /** Adds a panel to a shop, with a place in addresses that no other has. */
 export async function createPanel(em: SqlEntityManager, shop: Shop, document: PanelDocument): Promise<Panel> {
   for (let attempt = 0; ; attempt++) {
-    const others = await em.fork().find<Panel>(PanelSchema, { shop: shop.id });
-    const panel = addPanel(em, shop, document, new Set(others.map(({ slug }) => slug)), others.length);
+    // Each try starts from a clean slate; what failed to be written must not be written again.
+    const fresh = em.fork();
+    const others = await fresh.find<Panel>(PanelSchema, { shop: shop.id });
+    const panel = addPanel(fresh, fresh.getReference<Shop>(ShopSchema, shop.id), document, new Set(others.map(({ slug }) => slug)), others.length);
     try {
-      await em.flush();
+      await fresh.flush();
       return panel;
     } catch (error) {
       // Another request took the place between the look and the write.
-      if (!(error instanceof UniqueConstraintViolationException) || attempt === 3) throw error;
-      em.clear();
+      if (!(error instanceof UniqueConstraintViolationException) || attempt === 9) throw error;
     }
   }
 }
