@@ -1,7 +1,7 @@
 import { ref, type SqlEntityManager, UniqueConstraintViolationException } from "@mikro-orm/libsql";
 import { assembleCatalogue } from "../core/catalogue/assemble.ts";
 import { variantCount } from "../core/catalogue/catalogue.ts";
-import { fieldKey } from "../core/catalogue/field.ts";
+import { fieldKey, isDerived } from "../core/catalogue/field.ts";
 import type { ReadResult } from "../core/catalogue/read.ts";
 import { firstPanel } from "../core/evidence/suggest.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
@@ -50,7 +50,7 @@ export async function replaceCatalogue(em: SqlEntityManager, shop: Shop, read: R
 
 /** What a shop's own row says of its catalogue. Computed fields are worked out again on loading; stored are the columns of the cells. */
 const catalogueOf = ({ catalogue, products }: ReadResult) => ({
-  fields: catalogue.fields.filter(({ role }) => role !== "availability" && role !== "on_sale"),
+  fields: catalogue.fields.filter((field) => !isDerived(field)),
   productCount: products.length,
   variantCount: variantCount(catalogue),
 });

@@ -35,6 +35,13 @@ export function firstValue(catalogue: Catalogue, key: string, variant: number): 
   return column.spellings[column.codes[column.starts[variant]]];
 }
 
+/** All that a variant states for a field, in the order of its cell. */
+export function valuesOf(catalogue: Catalogue, key: string, variant: number): string[] {
+  const column = catalogue.columns.get(key);
+  if (!column) return [];
+  return Array.from(column.codes.subarray(column.starts[variant], column.starts[variant + 1]), (code) => column.spellings[code]);
+}
+
 /** Collects one column's values, variant after variant. */
 export class ColumnBuilder {
   #codeOf = new Map<string, number>();

@@ -1,5 +1,5 @@
 import { type Catalogue, type Column, fieldOf, firstValue } from "./catalogue.ts";
-import type { Field } from "./field.ts";
+import { type Field, isDerived } from "./field.ts";
 import { identity } from "./identity.ts";
 
 /** A product by its id and, for reading, its title. */
@@ -32,8 +32,7 @@ export interface CatalogueChange {
 /** Compares two states of a shop's catalogue; fields are matched by key, products by id. */
 export function compareCatalogues(before: Catalogue, after: Catalogue): CatalogueChange {
   const places = new Map(before.productIds.map((id, p) => [id, p]));
-  const stored = (catalogue: Catalogue) =>
-    catalogue.fields.filter(({ role }) => role !== "product_id" && role !== "availability" && role !== "on_sale");
+  const stored = (catalogue: Catalogue) => catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
   const [oldFields, newFields] = [stored(before), stored(after)];
   const changes = new Map<string, FieldChange>();
   for (const field of newFields)

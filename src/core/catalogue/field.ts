@@ -66,6 +66,8 @@ const alwaysVariant: ReadonlySet<FieldRole> = new Set(["price", "list_price", "s
 /** Whether the field's cells hold one whole text, so that a `|` in it separates nothing. */
 export const isWholeText = (role: FieldRole): boolean => naming.has(role);
 export const isFacetable = (field: Field): boolean => !naming.has(field.role);
+/** Whether the field is worked out from others, and so neither stored nor written to files. */
+export const isDerived = ({ role }: Field): boolean => role === "availability" || role === "on_sale";
 export const isAlwaysVariant = (role: FieldRole): boolean => alwaysVariant.has(role);
 
 /** `List Price`, `list_price` and `list price` name one known or computed field. */

@@ -1,5 +1,5 @@
-import { type Catalogue, type Column, productCount } from "./catalogue.ts";
-import { type Field, type KnownColumn, knownColumns } from "./field.ts";
+import { type Catalogue, productCount, valuesOf } from "./catalogue.ts";
+import { type Field, isDerived, type KnownColumn, knownColumns } from "./field.ts";
 import { CatalogueError } from "./problem.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
 
@@ -52,7 +52,7 @@ export function readJsonLd(value: unknown): Table | undefined {
 
 /** Writes a catalogue as a schema.org graph; {@link readJsonLd} reads the same catalogue back. */
 export function writeJsonLd(catalogue: Catalogue, currency: string): Node {
-  const stored = catalogue.fields.filter(({ role }) => role !== "product_id" && role !== "availability" && role !== "on_sale");
+  const stored = catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
   const graph = Array.from({ length: productCount(catalogue) }, (_, p): Node => {
     const [first, last] = [catalogue.variantStart[p], catalogue.variantStart[p + 1]];
     const id = catalogue.productIds[p];
@@ -135,7 +135,7 @@ function propertiesOf(catalogue: Catalogue, fields: readonly Field[], variant: n
   const offer: Node = {};
   const additional: Node[] = [];
   for (const field of fields) {
-    const values = valuesOf(catalogue, field, variant);
+    const values = valuesOf(catalogue, field.key, variant);
     if (values.length === 0) continue;
     const value = values.length === 1 ? values[0] : values;
     const known = plain.find(([, column]) => column === field.role);
@@ -165,11 +165,6 @@ const brandOf = (values: readonly string[]): unknown => {
   return brands.length === 1 ? brands[0] : brands;
 };
 
-function valuesOf(catalogue: Catalogue, field: Field, variant: number): string[] {
-  const { spellings, starts, codes } = catalogue.columns.get(field.key) as Column;
-  return Array.from(codes.subarray(starts[variant], starts[variant + 1]), (code) => spellings[code]);
-}
-
 /** Offers and ratings are one node each, so that their fields must stand together, on the group or on the variants. */
 function sameOnAll(catalogue: Catalogue, field: Field, first: number, last: number): boolean {
   const together = (["price", "list_price", "stock"] as const).includes(field.role as "price")
@@ -179,8 +174,8 @@ function sameOnAll(catalogue: Catalogue, field: Field, first: number, last: numb
       : [field.role];
   const fields = field.role === "attribute" ? [field] : catalogue.fields.filter(({ role }) => together.includes(role));
   return fields.every((one) => {
-    const text = valuesOf(catalogue, one, first).join("|");
-    for (let v = first + 1; v < last; v++) if (valuesOf(catalogue, one, v).join("|") !== text) return false;
+    const text = valuesOf(catalogue, one.key, first).join("|");
+    for (let v = first + 1; v < last; v++) if (valuesOf(catalogue, one.key, v).join("|") !== text) return false;
     return true;
   });
 }

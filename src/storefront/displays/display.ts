@@ -47,6 +47,6 @@ export interface Display {
   modes: readonly Mode[];
   /** Undefined when it suits the field; otherwise why not and what to do, in one sentence. */
   unsuited(profile: FieldProfile): string | undefined;
-  /** Shows its own title, so that the facet draws none. */
+  /** The options; the facet around it draws the title. */
   View: ComponentType<DisplayProps>;
 }

@@ -10,7 +10,7 @@ import {
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp, Columns3 } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
-import type { Catalogue } from "../../core/catalogue/catalogue.ts";
+import { valuesOf } from "../../core/catalogue/catalogue.ts";
 import type { FieldRole } from "../../core/catalogue/field.ts";
 import { orderVariants } from "../../core/catalogue/variant-order.ts";
 import { has } from "../../core/index/bitmap.ts";
@@ -43,7 +43,9 @@ export function ProductsView() {
       // What a product is called reads best at the start of its row.
       catalogue.fields
         .toSorted((a, b) => Number(b.role === "title") - Number(a.role === "title"))
-        .map(({ key, name }): ColumnDef<number> => ({ id: key, header: name, accessorFn: (variant) => cellText(catalogue, key, variant) })),
+        .map(
+          ({ key, name }): ColumnDef<number> => ({ id: key, header: name, accessorFn: (variant) => valuesOf(catalogue, key, variant).join(", ") }),
+        ),
     [catalogue],
   );
   const table = useReactTable({
@@ -158,10 +160,4 @@ function search(index: CatalogueIndex, query: string): Uint32Array {
   const found = index.text.search(query);
   const all = Uint32Array.from({ length: index.variants }, (_, variant) => variant);
   return found ? all.filter((variant) => has(found, index.productOf[variant])) : all;
-}
-
-function cellText(catalogue: Catalogue, key: string, variant: number): string {
-  const column = catalogue.columns.get(key);
-  if (!column) return "";
-  return Array.from(column.codes.subarray(column.starts[variant], column.starts[variant + 1]), (code) => column.spellings[code]).join(", ");
 }
