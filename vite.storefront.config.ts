@@ -7,7 +7,7 @@ const reportSize: Plugin = {
   writeBundle(_options, bundle) {
     for (const [file, output] of Object.entries(bundle)) {
       if (output.type !== "chunk") continue;
-      console.log(`${file}: ${(gzipSync(output.code, { level: 9 }).length / 1000).toFixed(1)} kB gzipped, engine and displays included`);
+      console.log(`${file}: ${(gzipSync(output.code, { level: 9 }).length / 1000).toFixed(1)} kB gzipped`);
     }
   },
 };
@@ -17,6 +17,7 @@ export default defineConfig({
   publicDir: false,
   base: "/storefront/",
   plugins: [reportSize],
+  worker: { format: "es", rollupOptions: { output: { entryFileNames: "[name].js" } } },
   build: {
     outDir: "dist/storefront",
     emptyOutDir: true,
@@ -26,6 +27,7 @@ export default defineConfig({
       input: "src/storefront/page.tsx",
       output: {
         entryFileNames: "trellis.js",
+        chunkFileNames: "[name].js",
         assetFileNames: (asset) => (asset.names[0]?.endsWith(".css") ? "trellis.css" : "[name][extname]"),
       },
     },

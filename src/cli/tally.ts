@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
-import { type Field, knownRole } from "../core/catalogue/field.ts";
+import { type Field, isNumeric, knownRole } from "../core/catalogue/field.ts";
 import { identity } from "../core/catalogue/identity.ts";
 import { CatalogueError } from "../core/catalogue/problem.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
@@ -8,7 +8,7 @@ import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Level } from "../core/index/facet-index.ts";
 import { liveCounts } from "../core/match/count.ts";
-import { levelOfFacet, Matcher } from "../core/match/matcher.ts";
+import { Matcher } from "../core/match/matcher.ts";
 import { liveRange } from "../core/match/range.ts";
 import { type Choice, type Facet, type Mode, modes } from "../core/match/selection.ts";
 import { UsageError } from "./usage-error.ts";
@@ -59,7 +59,7 @@ export function tally(args: string[]): Tally {
   const matcher = new Matcher(index, index.allProducts(), facets, choices);
   const found = matcher.productIds();
   const entries = [...named].map(([name, facet]): [string, FacetTally] => {
-    const level = levelOfFacet(index, facet);
+    const level = index.level(facet.field);
     if (facet.mode === "range") {
       const { min, max } = liveRange(matcher, facet);
       const kind = index.field(facet.field)?.kind;
@@ -151,7 +151,7 @@ function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Fie
 /** Range for numbers and dates, tree for categories, any-of for the rest (brief, section 6). */
 export function defaultMode(field: Field): Mode {
   if (field.kind === "path") return "tree";
-  return field.kind === "number" || field.kind === "date" ? "range" : "any";
+  return isNumeric(field) ? "range" : "any";
 }
 
 function findField(fields: readonly Field[], name: string): Field | undefined {

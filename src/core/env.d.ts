@@ -3,3 +3,7 @@ declare class TextDecoder {
   constructor(label?: string, options?: { fatal?: boolean; ignoreBOM?: boolean });
   decode(input: Uint8Array): string;
 }
+
+declare class TextEncoder {
+  encode(text: string): Uint8Array<ArrayBuffer>;
+}

@@ -1,19 +1,22 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { decodeCatalogue, encodeCatalogue } from "../core/catalogue/binary.ts";
+import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { isFacetable } from "../core/catalogue/field.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
-import { packCatalogue } from "../core/index/wire.ts";
 import { LocalEngine } from "../core/match/engine.ts";
-import { guessSwatches } from "../core/swatch/book.ts";
-import type { ShopData } from "../storefront/shop-data.ts";
+import { applyMends } from "../core/mend/apply.ts";
+import { guessSwatches, type SwatchBook } from "../core/swatch/book.ts";
 import type { Shop } from "./entities.ts";
-import { loadCatalogue } from "./shops.ts";
+import { loadBytes } from "./shops.ts";
 
-/** A catalogue ready for answering, and what shop pages are sent of it. */
+/** A shop's catalogue ready for answering, mends done. */
 export interface LoadedCatalogue {
+  /** As it was imported. */
+  source: Catalogue;
   engine: LocalEngine;
-  data: ShopData;
-  /** The same as JSON text, which is sent many times. */
-  json: string;
+  swatches: SwatchBook;
+  /** What pages that count for themselves are sent: the fields that panels and cards need, in binary form. */
+  data(): Uint8Array<ArrayBuffer>;
 }
 
 const most = 8;
@@ -40,13 +43,20 @@ export class Catalogues {
   }
 }
 
+const ofCards: ReadonlySet<string> = new Set(["title", "image"]);
+
 async function load(em: SqlEntityManager, shop: Shop): Promise<LoadedCatalogue> {
-  const catalogue = await loadCatalogue(em, shop);
+  const source = decodeCatalogue(await loadBytes(em, shop));
+  const catalogue = applyMends(source, shop.mends.mends);
   const index = new CatalogueIndex(catalogue);
-  const cards = new Set(["title", "image", "sku"]);
-  const data: ShopData = {
-    catalogue: packCatalogue(catalogue, (field) => isFacetable(field) || cards.has(field.role)),
+  let data: Uint8Array<ArrayBuffer> | undefined;
+  return {
+    source,
+    engine: new LocalEngine(index),
     swatches: guessSwatches(index),
+    data() {
+      data ??= encodeCatalogue(catalogue, (field) => isFacetable(field) || ofCards.has(field.role));
+      return data;
+    },
   };
-  return { engine: new LocalEngine(index), data, json: JSON.stringify(data) };
 }

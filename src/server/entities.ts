@@ -1,6 +1,11 @@
 import { type Collection, EntitySchema, type Ref } from "@mikro-orm/core";
 import type { Field } from "../core/catalogue/field.ts";
+import type { ColumnReading } from "../core/catalogue/reading.ts";
+import type { MendDocument } from "../core/mend/document.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
+
+/** How a column of the shop's last file was read, for the next file. */
+export type RememberedReading = ColumnReading & { heading: string };
 
 /** One catalogue with its panels. */
 export interface Shop {
@@ -10,22 +15,24 @@ export interface Shop {
   name: string;
   /** ISO 4217 code that prices are written in. */
   currency: string;
-  /** The catalogue's stored fields, in the order of the products' cells. */
+  /** The imported catalogue's fields, without computed ones. */
   fields: Field[];
   productCount: number;
   variantCount: number;
   createdAt: Date;
+  reading: RememberedReading[];
+  /** What is put right over the imported catalogue, and the number of times that it was saved. */
+  mends: MendDocument;
+  mendVersion: number;
   panels: Collection<Panel>;
 }
 
-/** One product of a catalogue as its source states it: a list of raw cells a variant, in the order of the shop's fields. */
-export interface Product {
+/** A stretch of a shop's imported catalogue in binary form. A newer file takes the place of all of them at once. */
+export interface CataloguePart {
   id: number;
   shop: Ref<Shop>;
-  /** Place in the catalogue, from 0. */
   position: number;
-  ref: string;
-  rows: string[][];
+  bytes: Uint8Array;
 }
 
 /** A panel's document and the number of times that it was saved. */
@@ -52,20 +59,22 @@ export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
     productCount: { type: "integer" },
     variantCount: { type: "integer" },
     createdAt: { type: "datetime" },
+    reading: { type: "json" },
+    mends: { type: "json" },
+    mendVersion: { type: "integer" },
     panels: { kind: "1:m", entity: () => PanelSchema, mappedBy: "shop", orderBy: { position: "asc" } },
   },
 });
 
-export const ProductSchema: EntitySchema<Product> = new EntitySchema<Product>({
-  name: "Product",
-  tableName: "product",
+export const CataloguePartSchema: EntitySchema<CataloguePart> = new EntitySchema<CataloguePart>({
+  name: "CataloguePart",
+  tableName: "catalogue_part",
   uniques: [{ properties: ["shop", "position"] }],
   properties: {
     id: { type: "integer", primary: true, autoincrement: true },
     shop: { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" },
     position: { type: "integer" },
-    ref: { type: "string" },
-    rows: { type: "json" },
+    bytes: { type: "blob" },
   },
 });
 

@@ -9,7 +9,7 @@ import { createShop, listShops } from "./shops.ts";
 export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const em = orm.em.fork();
   if ((await listShops(em)).length > 0) return false;
-  const read = readCatalogue(readFileSync(join(root, "demo/nursery.csv")));
-  await createShop(orm.em.fork(), { name: "Larkmoss Nursery", currency: "EUR", read, panel: demoPanel });
+  const { catalogue } = readCatalogue(readFileSync(join(root, "demo/nursery.csv")));
+  await createShop(orm.em.fork(), { name: "Larkmoss Nursery", currency: "EUR", catalogue, panel: demoPanel });
   return true;
 }

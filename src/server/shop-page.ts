@@ -3,8 +3,10 @@ import { Hono } from "hono";
 import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
 import type { Band } from "../core/panel/bands.ts";
+import { facetRows, type PanelDocument } from "../core/panel/document.ts";
+import type { SwatchBook } from "../core/swatch/book.ts";
 import { drawPage } from "../storefront/server.tsx";
-import type { Boot } from "../storefront/shop-data.ts";
+import type { Boot, EnginePlace } from "../storefront/shop-data.ts";
 import { asFault } from "./api.ts";
 import type { Catalogues } from "./catalogues.ts";
 import { Fault, noPanel, noShop } from "./fault.ts";
@@ -49,14 +51,20 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
     const first = shop.panels.getItems()[0];
     const panel = wanted === undefined ? first : await findPanel(em, shop, wanted);
     if (!panel) throw wanted === undefined ? new Fault(404, "This shop has no panel yet. Make one on the bench.") : noPanel(wanted);
-    const { engine, data } = await catalogues.get(em, shop);
+    const { engine, swatches } = await catalogues.get(em, shop);
+    const stage = c.req.query("stage") !== undefined;
+    const api = `/api/shops/${encodeURIComponent(slug)}`;
     const boot: Boot = {
       shop: { slug, name: shop.name, currency: shop.currency },
+      fields: engine.index.catalogue.fields,
       panel: panel.document,
-      data: `/api/shops/${encodeURIComponent(slug)}/data`,
-      stage: c.req.query("stage") !== undefined,
+      swatches: stage ? swatches : ofPanel(swatches, panel.document),
+      engine: enginePlace(shop.variantCount, stage),
+      data: `${api}/data`,
+      ask: `${api}/ask`,
+      stage,
     };
-    const body = drawPage(boot, engine.index, data.swatches, engine, new URL(c.req.url).search, guessBand(c.req.raw.headers));
+    const body = drawPage(boot, engine, new URL(c.req.url).search, guessBand(c.req.raw.headers));
     return c.html(document(shop.name, body, boot, assets));
   });
   app.onError((error, c) => {
@@ -65,6 +73,19 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
   });
   return app;
 }
+
+/** Variants up to which a page counts for itself, and up to which a worker of its own does. */
+const mostInPage = 20_000;
+const mostInWorker = 150_000;
+
+/** Where a page's questions are answered. The stage has two pages, which would each fetch a large catalogue. */
+export function enginePlace(variants: number, stage: boolean): EnginePlace {
+  if (variants <= mostInPage) return "page";
+  return variants <= mostInWorker && !stage ? "worker" : "server";
+}
+
+const ofPanel = (swatches: SwatchBook, panel: PanelDocument): SwatchBook =>
+  Object.fromEntries(facetRows(panel).flatMap(({ field }) => (swatches[field] ? [[field, swatches[field]]] : [])));
 
 /** A page that says what is wrong and leads back. */
 export const plainPage = (title: string, message: string) => html`<!doctype html>

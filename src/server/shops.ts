@@ -1,67 +1,76 @@
 import { ref, type SqlEntityManager, UniqueConstraintViolationException } from "@mikro-orm/libsql";
-import { assembleCatalogue } from "../core/catalogue/assemble.ts";
-import { variantCount } from "../core/catalogue/catalogue.ts";
+import { encodeCatalogue } from "../core/catalogue/binary.ts";
+import { type Catalogue, productCount, variantCount } from "../core/catalogue/catalogue.ts";
 import { fieldKey, isDerived } from "../core/catalogue/field.ts";
-import type { ReadResult } from "../core/catalogue/read.ts";
 import { firstPanel } from "../core/evidence/suggest.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
+import { type MendDocument, noMends } from "../core/mend/document.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
-import { type Panel, PanelSchema, type Product, ProductSchema, type Shop, ShopSchema } from "./entities.ts";
+import { joinParts, partsOf } from "./catalogue-parts.ts";
+import { type CataloguePart, CataloguePartSchema, type Panel, PanelSchema, type RememberedReading, type Shop, ShopSchema } from "./entities.ts";
 
-const batch = 500;
+/** A catalogue to be stored, and how its file was read. */
+export interface Import {
+  catalogue: Catalogue;
+  reading?: RememberedReading[];
+}
 
-export interface NewShop {
+export interface NewShop extends Import {
   name: string;
   currency: string;
-  read: ReadResult;
   /** The first panel; one is made from the catalogue when there is none. */
   panel?: PanelDocument;
 }
 
-/** Stores a shop with its products and a first panel, whole or not at all. */
-export async function createShop(em: SqlEntityManager, { name, currency, read, panel }: NewShop): Promise<Shop> {
-  const { catalogue, products } = read;
-  const document = panel ?? firstPanel(new CatalogueIndex(catalogue), "First panel");
+/** Stores a shop with its catalogue and a first panel, whole or not at all. */
+export async function createShop(em: SqlEntityManager, { name, currency, panel, ...brought }: NewShop): Promise<Shop> {
+  const document = panel ?? firstPanel(new CatalogueIndex(brought.catalogue), "First panel");
   return em.transactional(async (tx) => {
     const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
     const shop = tx.create<Shop>(ShopSchema, {
       slug: fieldKey(name, others),
       name,
       currency,
-      ...catalogueOf(read),
+      ...catalogueOf(brought),
+      mends: noMends,
+      mendVersion: 1,
       createdAt: new Date(),
     });
     await tx.flush();
-    await insertProducts(tx, shop, products);
+    await insertParts(tx, shop, brought.catalogue);
     addPanel(tx, shop, document, new Set(), 0);
     await tx.flush();
     return shop;
   });
 }
 
-/** Puts another catalogue in the place of a shop's present one, whole or not at all. Panels stay as they are. */
-export async function replaceCatalogue(em: SqlEntityManager, shop: Shop, read: ReadResult): Promise<void> {
+/** Puts another catalogue in the place of a shop's present one, whole or not at all. Panels and mends stay as they are. */
+export async function replaceCatalogue(em: SqlEntityManager, shop: Shop, brought: Import): Promise<void> {
   await em.transactional(async (tx) => {
-    await tx.nativeDelete<Product>(ProductSchema, { shop: shop.id });
-    await insertProducts(tx, shop, read.products);
-    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, catalogueOf(read));
+    await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
+    await insertParts(tx, shop, brought.catalogue);
+    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, catalogueOf(brought));
   });
 }
 
-/** What a shop's own row says of its catalogue. Computed fields are worked out again on loading; stored are the columns of the cells. */
-const catalogueOf = ({ catalogue, products }: ReadResult) => ({
+/** What a shop's own row says of its catalogue. */
+const catalogueOf = ({ catalogue, reading = [] }: Import) => ({
   fields: catalogue.fields.filter((field) => !isDerived(field)),
-  productCount: products.length,
+  productCount: productCount(catalogue),
   variantCount: variantCount(catalogue),
+  reading,
 });
 
-async function insertProducts(tx: SqlEntityManager, shop: Shop, products: ReadResult["products"]): Promise<void> {
-  for (let from = 0; from < products.length; from += batch) {
-    await tx.insertMany<Product>(
-      ProductSchema,
-      products.slice(from, from + batch).map(({ id, rows }, i) => ({ shop: shop.id, position: from + i, ref: id, rows })),
-    );
-  }
+async function insertParts(tx: SqlEntityManager, shop: Shop, catalogue: Catalogue): Promise<void> {
+  for (const [position, part] of partsOf(encodeCatalogue(catalogue)).entries())
+    await tx.insert<CataloguePart>(CataloguePartSchema, { shop: shop.id, position, bytes: Buffer.from(part) });
+}
+
+/** A shop's imported catalogue in binary form, without mends. */
+export async function loadBytes(em: SqlEntityManager, shop: Shop): Promise<Uint8Array> {
+  const parts = await em.fork().find<CataloguePart>(CataloguePartSchema, { shop: shop.id }, { orderBy: { position: "asc" } });
+  // The driver gives bytes back as a bare buffer.
+  return joinParts(parts.map(({ bytes }) => new Uint8Array(bytes)));
 }
 
 export const listShops = (em: SqlEntityManager) => em.findAll(ShopSchema, { populate: ["panels"], orderBy: { createdAt: "asc", id: "asc" } });
@@ -97,13 +106,13 @@ export async function savePanel(em: SqlEntityManager, panel: Panel, version: num
   return changed === 1 ? version + 1 : undefined;
 }
 
-/** A shop's catalogue, read from the database and coded. */
-export async function loadCatalogue(em: SqlEntityManager, shop: Shop) {
-  const products = await em.fork().find<Product>(ProductSchema, { shop: shop.id }, { orderBy: { position: "asc" } });
-  return assembleCatalogue(
-    shop.fields,
-    products.map(({ ref: id, rows }) => ({ id, rows })),
-  );
+/**
+ * Saves a shop's mends if nobody has saved them since `version`.
+ * @returns the new version, or undefined when the stored one is another
+ */
+export async function saveMends(em: SqlEntityManager, shop: Shop, version: number, mends: MendDocument): Promise<number | undefined> {
+  const changed = await em.nativeUpdate<Shop>(ShopSchema, { id: shop.id, mendVersion: version }, { mendVersion: version + 1, mends });
+  return changed === 1 ? version + 1 : undefined;
 }
 
 function addPanel(em: SqlEntityManager, shop: Shop, document: PanelDocument, taken: Set<string>, position: number): Panel {

@@ -1,7 +1,7 @@
 import type { Field } from "../core/catalogue/field.ts";
 import { identity } from "../core/catalogue/identity.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
-import { type Sort, sorts } from "../core/match/order.ts";
+import { type Sort, sortKeys } from "../core/match/order.ts";
 import { type Choice, emptySelection, isRange, type Selection, withChoice } from "../core/match/selection.ts";
 import { facetRows, type PanelDocument } from "../core/panel/document.ts";
 
@@ -13,7 +13,7 @@ export interface Place {
   page: number;
 }
 
-export const startPlace: Place = { selection: emptySelection, sort: "catalogue", page: 1 };
+export const startPlace: Place = { selection: emptySelection, sort: "", page: 1 };
 
 type FieldOf = (key: string) => Field | undefined;
 
@@ -36,7 +36,7 @@ export function toAddress({ selection, sort, page }: Place, fieldOf: FieldOf): s
       if (choice.max !== undefined) query.set(names.max, fromNumber(choice.max, kind));
     }
   }
-  if (sort !== "catalogue") query.set("sort", sort);
+  if (sort !== "") query.set("sort", sort);
   if (page > 1) query.set("page", String(page));
   const text = query.toString();
   return text === "" ? "" : `?${text}`;
@@ -50,7 +50,9 @@ export function fromAddress(search: string, panel: PanelDocument, fieldOf: Field
     const field = fieldOf(key);
     if (field) selection = withChoice(selection, key, mode === "range" ? readRange(query, field) : readOptions(query, key, mode === "one"));
   }
-  const sort = sorts.find((one) => one === query.get("sort")) ?? "catalogue";
+  const sort = sortKeys(query.get("sort") ?? "", (key) => fieldOf(key) !== undefined)
+    .map(({ field, down }) => `${down ? "-" : ""}${field}`)
+    .join(",");
   const page = Number(query.get("page"));
   return { selection, sort, page: Number.isInteger(page) && page > 1 ? page : 1 };
 }

@@ -13,20 +13,19 @@ export interface Chip {
 }
 
 /** What is chosen, in the order chosen, so that a new chip moves none of the others. */
-export function chipsOf({ selection, panel, index, shop }: PageState): Chip[] {
+export function chipsOf({ selection, panel, fields, answer, shop }: PageState): Chip[] {
   const rows = new Map(facetRows(panel).map((row) => [row.field, row]));
   const chips = Object.entries(selection.choices).flatMap(([key, choice]): Chip[] => {
     const row = rows.get(key);
-    const field = index.field(key);
+    const field = fields.get(key);
     if (!row || !field) return [];
     const facet = row.label || field.name;
     if (isRange(choice)) {
       const text = rangeText(choice, formatterOf(field, shop.currency));
       return [{ key, text, facet, without: withChoice(selection, key, undefined) }];
     }
-    const known = index.options(key, row.mode === "tree");
     return choice.options.map((id) => {
-      const label = known.options[known.at.get(id) ?? -1]?.label ?? id;
+      const label = answer.facets[key]?.options.find((option) => option.id === id)?.label ?? id;
       return { key: `${key} ${id}`, text: label.split(pathSeparator).at(-1) ?? label, facet, without: toggle(selection, row, id) };
     });
   });

@@ -20,10 +20,10 @@ export function FacetView({ row, state, act }: Props) {
   // A new setting of the designer's takes the place of what the shopper did before.
   const [fold, setFold] = useState({ start: row.start, open: row.start !== "folded" });
   const open = fold.start === row.start ? fold.open : row.start !== "folded";
-  const field = state.index.field(row.field);
-  const answer = state.answer.facets.get(row.field);
+  const field = state.fields.get(row.field);
+  const answer = state.answer.facets[row.field];
   if (!field || !answer) return null;
-  const options = answer.counts ? optionViews(state, row, answer.counts) : [];
+  const options = answer.range ? [] : optionViews(state, row, answer);
   // A facet with nothing left drops out too.
   if (row.deadEnd === "drop" && options.length === 0 && !answer.range) return null;
 

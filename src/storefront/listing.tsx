@@ -1,8 +1,7 @@
 /** @jsxImportSource preact */
-import { type Sort, sortsFor } from "../core/match/order.ts";
+import { usualSorts } from "../core/match/order.ts";
 import { emptySelection } from "../core/match/selection.ts";
 import { toAddress } from "./address.ts";
-import { cardOf } from "./cards.ts";
 import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { money } from "./format.ts";
@@ -13,23 +12,14 @@ import { usePainted } from "./use-painted.ts";
 /** Cards that a window holds, more or less. */
 const inSight = 8;
 
-const sortNames: Record<Sort, string> = {
-  catalogue: "Shop’s order",
-  "price-up": "Price, low to high",
-  "price-down": "Price, high to low",
-  newest: "Newest first",
-  rating: "Best rated",
-  title: "Name, A to Z",
-};
-
 export function SortBox({ state, act }: { state: PageState; act: Actions }) {
   return (
     <label class="zs-sort">
       <span class="zt-unseen">Sort by</span>
-      <select value={state.sort} onChange={(event) => act.sort(event.currentTarget.value as Sort)}>
-        {sortsFor(state.index).map((sort) => (
+      <select value={state.sort} onChange={(event) => act.sort(event.currentTarget.value)}>
+        {usualSorts([...state.fields.values()]).map(({ sort, label }) => (
           <option key={sort} value={sort}>
-            {sortNames[sort]}
+            {label}
           </option>
         ))}
       </select>
@@ -58,8 +48,7 @@ export function Grid({ state, act }: { state: PageState; act: Actions }) {
   const drawn = [...products.slice(0, inSight), ...before.slice(inSight)];
   return (
     <ul class="zs-grid">
-      {drawn.map((product, place) => {
-        const card = cardOf(state.index, product);
+      {drawn.map((card, place) => {
         return (
           <li key={place} class="zs-card">
             <div class="zs-picture">
@@ -123,7 +112,7 @@ export function Pages({ state, act }: { state: PageState; act: Actions }) {
   const last = Math.ceil(state.answer.total / pageSize);
   if (last < 2) return null;
   const numbers = Array.from({ length: last }, (_, i) => i + 1).filter((n) => n === 1 || n === last || Math.abs(n - state.page) < 2);
-  const link = (page: number) => toAddress({ ...state, page }, (key) => state.index.field(key)) || "?";
+  const link = (page: number) => toAddress({ ...state, page }, (key) => state.fields.get(key)) || "?";
   return (
     <nav class="zs-pages" aria-label="Pages">
       {numbers.map((page, i) => (

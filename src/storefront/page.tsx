@@ -2,30 +2,26 @@
 import "./storefront.css";
 import { hydrate } from "preact";
 import { useLayoutEffect, useState } from "preact/hooks";
-import { CatalogueIndex } from "../core/index/catalogue-index.ts";
-import { unpackCatalogue } from "../core/index/wire.ts";
-import { LocalEngine } from "../core/match/engine.ts";
 import { type Band, bandAt } from "../core/panel/bands.ts";
 import { fromAddress, startPlace, toAddress } from "./address.ts";
+import { openEngine } from "./engines.ts";
 import { type Actions, PageView } from "./page-view.tsx";
-import type { Boot, ShopData } from "./shop-data.ts";
+import type { Boot } from "./shop-data.ts";
 import { connectStage } from "./stage.ts";
-import { firstState, PageStore } from "./store.ts";
+import { answerAt, firstState, PageStore } from "./store.ts";
 
 /** Wakes the page that the server drew: fetches the catalogue, takes over the markup, and follows the address bar. */
 async function start(): Promise<void> {
   const boot: Boot = JSON.parse(document.getElementById("zt-boot")?.textContent ?? "");
   const root = document.getElementById("zt-page") as HTMLElement;
-  const response = await fetch(boot.data);
-  if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);
-  const data: ShopData = await response.json();
-  const index = new CatalogueIndex(unpackCatalogue(data.catalogue));
-  const engine = new LocalEngine(index);
-  const fieldOf = (key: string) => index.field(key);
+  const engine = await openEngine(boot);
+  const fields = new Map(boot.fields.map((field) => [field.key, field]));
+  const fieldOf = (key: string) => fields.get(key);
   const place = boot.stage ? startPlace : fromAddress(location.search, boot.panel, fieldOf);
   // The markup is the server's until it has been taken over, so the first state is on the server's band.
   const drawn = root.firstElementChild?.getAttribute("data-band") as Band | null;
-  const store = new PageStore(firstState(boot, index, data.swatches, engine, drawn ?? bandAt(innerWidth, boot.panel.limits), place), engine);
+  const first = await answerAt(engine, boot.panel, place);
+  const store = new PageStore(firstState(boot, drawn ?? bandAt(innerWidth, boot.panel.limits), first), engine);
 
   const act: Actions = {
     select: (selection) => store.select(selection),

@@ -1,19 +1,22 @@
-import type { WireCatalogue } from "../core/index/wire.ts";
+import type { Field } from "../core/catalogue/field.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
 import type { SwatchBook } from "../core/swatch/book.ts";
 
-/** What a shop page fetches once and keeps: the catalogue and the colours of its values. */
-export interface ShopData {
-  catalogue: WireCatalogue;
-  swatches: SwatchBook;
-}
+/** Where a page's questions are answered: in the page itself, in a worker of its own, or on the server. */
+export type EnginePlace = "page" | "worker" | "server";
 
 /** What a shop page is born with. */
 export interface Boot {
   shop: { slug: string; name: string; currency: string };
+  /** The catalogue's fields, so that addresses can be read before the catalogue is there. */
+  fields: Field[];
   panel: PanelDocument;
-  /** Where {@link ShopData} is. */
+  /** Colours of the values that the panel shows; of all values on the stage. */
+  swatches: SwatchBook;
+  engine: EnginePlace;
+  /** Where the catalogue in binary form is, and where questions are sent. */
   data: string;
+  ask: string;
   /** The page stands on the designer's stage and takes its panel and selection from there. */
   stage: boolean;
 }

@@ -1,10 +1,10 @@
-import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
-import type { Answer, Engine, Question } from "../core/match/engine.ts";
+import type { Field } from "../core/catalogue/field.ts";
+import type { Answer, Engine, Question } from "../core/match/answer.ts";
 import { fitSelection, type Selection } from "../core/match/selection.ts";
 import { type Band, bandAt } from "../core/panel/bands.ts";
 import { engineFacets, type PanelDocument } from "../core/panel/document.ts";
 import type { SwatchBook } from "../core/swatch/book.ts";
-import { type Place, startPlace } from "./address.ts";
+import type { Place } from "./address.ts";
 import type { Boot } from "./shop-data.ts";
 
 export const pageSize = 24;
@@ -14,7 +14,7 @@ export interface PageState extends Place {
   shop: Boot["shop"];
   panel: PanelDocument;
   band: Band;
-  index: CatalogueIndex;
+  fields: ReadonlyMap<string, Field>;
   swatches: SwatchBook;
   answer: Answer;
   drawerOpen: boolean;
@@ -83,15 +83,13 @@ export class PageStore {
 
   #ask(next: PageState, change: Change): void {
     const turn = ++this.#asked;
-    const take = (answer: Answer) => {
-      // A page beyond the last is the last: a shared link may be older than the catalogue.
-      const last = Math.max(1, Math.ceil(answer.total / pageSize));
-      if (next.page > last) this.#ask({ ...next, page: last }, change);
-      else if (turn === this.#asked)
-        this.#put({ ...this.#state, ...next, drawerOpen: this.#state.drawerOpen, marked: this.#state.marked, answer }, change);
+    const take = ({ place, answer }: PlaceAnswer) => {
+      if (turn !== this.#asked) return;
+      const { drawerOpen, marked, band } = this.#state;
+      this.#put({ ...next, ...place, band, drawerOpen, marked, answer }, change);
     };
-    const answer = this.#engine.ask(questionOf(next.panel, next));
-    if (answer instanceof Promise) answer.then(take);
+    const answer = answerAt(this.#engine, next.panel, next);
+    if (answer instanceof Promise) answer.then(take, (error: Error) => console.error(error));
     else take(answer);
   }
 
@@ -101,22 +99,43 @@ export class PageStore {
   }
 }
 
+/** A place and the answer to it. */
+export interface PlaceAnswer {
+  place: Place;
+  answer: Answer;
+}
+
+/**
+ * Asks for a place on a panel's page. A page beyond the last is the last: a shared link may be older than
+ * the catalogue. An engine that answers at once is answered for at once.
+ */
+export function answerAt(engine: { ask(question: Question): Answer }, panel: PanelDocument, place: Place): PlaceAnswer;
+export function answerAt(engine: Engine, panel: PanelDocument, place: Place): PlaceAnswer | Promise<PlaceAnswer>;
+export function answerAt(engine: Engine, panel: PanelDocument, { selection, sort, page }: Place): PlaceAnswer | Promise<PlaceAnswer> {
+  const place = { selection, sort, page };
+  const take = (answer: Answer): PlaceAnswer | Promise<PlaceAnswer> => {
+    const last = Math.max(1, Math.ceil(answer.total / pageSize));
+    return page > last ? answerAt(engine, panel, { ...place, page: last }) : { place, answer };
+  };
+  const answer = engine.ask(questionOf(panel, place));
+  return answer instanceof Promise ? answer.then(take) : take(answer);
+}
+
 /** The first state of a page. */
 export function firstState(
-  boot: Boot,
-  index: CatalogueIndex,
-  swatches: SwatchBook,
-  engine: { ask(q: Question): Answer },
+  { shop, fields, panel, swatches }: Pick<Boot, "shop" | "fields" | "panel" | "swatches">,
   band: Band,
-  place: Place = startPlace,
+  { place, answer }: PlaceAnswer,
 ): PageState {
-  const ask = (at: Place) => engine.ask(questionOf(boot.panel, at));
-  let at = place;
-  let answer = ask(at);
-  const last = Math.max(1, Math.ceil(answer.total / pageSize));
-  if (at.page > last) {
-    at = { ...at, page: last };
-    answer = ask(at);
-  }
-  return { ...at, shop: boot.shop, panel: boot.panel, band, index, swatches, answer, drawerOpen: false, marked: undefined };
+  return {
+    ...place,
+    shop,
+    panel,
+    band,
+    fields: new Map(fields.map((field) => [field.key, field])),
+    swatches,
+    answer,
+    drawerOpen: false,
+    marked: undefined,
+  };
 }

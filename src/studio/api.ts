@@ -1,5 +1,7 @@
 import useSWR from "swr";
+import type { Field } from "../core/catalogue/field.ts";
 import type { Problem } from "../core/catalogue/problem.ts";
+import type { ColumnReading } from "../core/catalogue/reading.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
 
 export interface PanelSummary {
@@ -14,19 +16,27 @@ export interface ShopSummary {
   currency: string;
   products: number;
   variants: number;
+  /** Of the imported catalogue, computed ones left out. */
+  fields: Field[];
+  /** How the columns of its last file were read. */
+  reading: (ColumnReading & { heading: string })[];
   panels: PanelSummary[];
 }
 
-export interface StoredPanel extends PanelSummary {
-  document: PanelDocument;
+/** A document as the server has it, and the number of times that it was saved. */
+export interface Stored<D> {
+  version: number;
+  document: D;
 }
+
+export type StoredPanel = PanelSummary & Stored<PanelDocument>;
 
 /** An answer of the server that is not a success. */
 export class ApiError extends Error {
   override name = "ApiError";
   /** HTTP status; 0 when the server could not be reached. */
   readonly status: number;
-  readonly detail: { problem?: Problem; path?: string; version?: number; document?: PanelDocument };
+  readonly detail: { problem?: Problem; path?: string; version?: number; document?: unknown };
   constructor(status: number, message: string, detail: ApiError["detail"] = {}) {
     super(message);
     this.status = status;

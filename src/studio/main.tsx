@@ -6,8 +6,9 @@ import { SWRConfig } from "swr";
 import { BenchView } from "./bench/bench-view.tsx";
 import { CatalogueView } from "./catalogue/catalogue-view.tsx";
 import { ImportView } from "./catalogue/import-view.tsx";
-import { ProductsView } from "./catalogue/products-view.tsx";
+import { MendsView } from "./catalogue/mends-view.tsx";
 import { NewShopView } from "./new-shop/new-shop-view.tsx";
+import { ProductsView } from "./products/products-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
 import { ShopFrame } from "./shell/shop-frame.tsx";
 import { ShopsView } from "./shops/shops-view.tsx";
@@ -23,6 +24,7 @@ const router = createBrowserRouter([
       { path: "bench/:panel?", element: <BenchView /> },
       { path: "catalogue", element: <CatalogueView /> },
       { path: "catalogue/products", element: <ProductsView /> },
+      { path: "catalogue/mends", element: <MendsView /> },
       { path: "catalogue/import", element: <ImportView /> },
     ],
   },

@@ -70,7 +70,7 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
   await page.goto("/new");
   const before = await shopNames(page);
   const latin = Buffer.concat([Buffer.from("product_id,title\np1,One\np2,caf"), Buffer.from([0xe9]), Buffer.from("\n")]);
-  const many = `product_id,title\n${Array.from({ length: 200_000 }, (_, i) => `p${i},T`).join("\n")}\n`;
+  const many = `product_id,title\n${Array.from({ length: 500_001 }, (_, i) => `p${i},T`).join("\n")}\n`;
   const cases: [string, string | Buffer, RegExp][] = [
     ["no-title.csv", "product_id,Farbe\np1,red\n", /no column “title”/],
     ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quote is opened here and never closed/],
@@ -78,16 +78,14 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
     ["utf16.csv", Buffer.from("\ufeffproduct_id,title\n", "utf16le"), /UTF-16/],
     ["empty.csv", "", /The file is empty/],
     ["header.csv", "product_id,title\n", /no products below the header/],
-    ["many.csv", many, /Row 150002: The file has 200,000 rows and 150,000 is the most/],
+    ["many.csv", many, /Row 500002: The file has 500,001 rows and 500,000 is the most/],
     ["twice.csv", "product_id,title,Size,size\np1,One,1,2\n", /stands twice/],
     ["picture.csv", Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13]), /not UTF-8|not a text file/],
-    ["large.csv", Buffer.alloc(21 * 1024 * 1024, 97), /20 MB is the most/],
   ];
   for (const [name, content, message] of cases) {
     await bring(page, name, content);
     await expect(page.getByRole("alert").first()).toContainText(message);
     // The server judges by itself, whatever the page has said.
-    if (name === "large.csv") continue;
     const answer = await page.request.post("/api/shops", {
       headers: origin,
       multipart: { file: { name, mimeType: "text/csv", buffer: Buffer.from(content) }, name: "Broken", currency: "EUR" },

@@ -115,7 +115,7 @@ test("options that lead nowhere are faded and cannot be chosen", async ({ page }
 
 test("sorting and pages follow the address bar", async ({ page }) => {
   await open(page);
-  await page.getByRole("combobox", { name: "Sort by" }).selectOption("price-down");
+  await page.getByRole("combobox", { name: "Sort by" }).selectOption("Price, high to low");
   await expect(page.locator(".zs-card h3").first()).toHaveText(/.+/);
   const prices = async () => (await page.locator(".zs-price").allTextContents()).map((text) => Number(text.match(/€([\d.]+)/)?.[1]));
   const falling = await prices();

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
 import { liveCounts } from "../../src/core/match/count.ts";
-import { levelOfFacet, Matcher } from "../../src/core/match/matcher.ts";
+import { Matcher } from "../../src/core/match/matcher.ts";
 import { liveRange } from "../../src/core/match/range.ts";
 import { optionsOf } from "../../src/core/match/selection.ts";
 import { questions, shops } from "../random-shop.ts";
@@ -27,7 +27,7 @@ describe("the engine against the definition written out", () => {
       fc.property(shops, questions, (catalogue, { facets }) => {
         const index = new CatalogueIndex(catalogue);
         const reference = new Reference(catalogue);
-        for (const facet of facets) expect(levelOfFacet(index, facet)).toBe(reference.isVariantLevel(facet.field) ? "variant" : "product");
+        for (const facet of facets) expect(index.level(facet.field)).toBe(reference.isVariantLevel(facet.field) ? "variant" : "product");
       }),
       runs,
     );

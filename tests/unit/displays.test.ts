@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { isFacetable } from "../../src/core/catalogue/field.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { profileField } from "../../src/core/evidence/profile.ts";
-import { suggestDisplay, suggestRow } from "../../src/core/evidence/suggest.ts";
+import { suggestFacet, suggestRow } from "../../src/core/evidence/suggest.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
 import { bands, resolve } from "../../src/core/panel/bands.ts";
 import { displayNames, type FacetRow } from "../../src/core/panel/document.ts";
@@ -27,7 +27,7 @@ describe("displays", () => {
 
   it("suit the fields that they are suggested for", () => {
     for (const profile of profiles) {
-      const { display, mode } = suggestDisplay(profile);
+      const { display, mode } = suggestFacet(profile);
       expect([profile.field.key, displays[display].unsuited(profile)]).toEqual([profile.field.key, undefined]);
       expect(displays[display].modes).toContain(mode);
     }

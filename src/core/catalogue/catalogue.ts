@@ -38,9 +38,12 @@ export function firstValue(catalogue: Catalogue, key: string, variant: number): 
 /** All that a variant states for a field, in the order of its cell. */
 export function valuesOf(catalogue: Catalogue, key: string, variant: number): string[] {
   const column = catalogue.columns.get(key);
-  if (!column) return [];
-  return Array.from(column.codes.subarray(column.starts[variant], column.starts[variant + 1]), (code) => column.spellings[code]);
+  return column ? valuesAt(column, variant) : [];
 }
+
+/** All that a variant states in a column, in the order of its cell. */
+export const valuesAt = ({ spellings, starts, codes }: Column, variant: number): string[] =>
+  Array.from(codes.subarray(starts[variant], starts[variant + 1]), (code) => spellings[code]);
 
 /** Collects one column's values, variant after variant. */
 export class ColumnBuilder {

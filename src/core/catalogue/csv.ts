@@ -2,6 +2,8 @@ import Papa from "papaparse";
 import { CatalogueError, type Problem } from "./problem.ts";
 import type { Table, TableRecord } from "./table.ts";
 
+const rowsBetweenReports = 5000;
+
 /** A delimited file as a table. */
 export interface CsvTable extends Table {
   delimiter: "," | ";" | "\t";
@@ -9,9 +11,10 @@ export interface CsvTable extends Table {
 
 /**
  * Reads delimited text (RFC 4180; tab and semicolon are recognised). Blank lines are passed over.
+ * @param progress is told the share read so far, from 0 to 1, every few thousand rows
  * @throws CatalogueError when there is no header or a quote is broken.
  */
-export function readCsv(text: string): CsvTable {
+export function readCsv(text: string, progress?: (share: number) => void): CsvTable {
   const source = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text;
   if (source.trim() === "") throw new CatalogueError({ message: "The file is empty. Bring a CSV with a header row." });
   const delimiter = guessDelimiter(source);
@@ -23,8 +26,9 @@ export function readCsv(text: string): CsvTable {
 
   Papa.parse<string[]>(source, {
     delimiter,
-    step: ({ data: cells, errors }, parser) => {
+    step: ({ data: cells, errors, meta }, parser) => {
       row++;
+      if (progress && row % rowsBetweenReports === 0) progress(meta.cursor / source.length);
       const quote = errors.find((error) => error.type === "Quotes");
       if (quote) {
         broken = {

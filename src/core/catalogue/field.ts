@@ -1,7 +1,8 @@
 import { identity } from "./identity.ts";
 
-/** What a field's values are. `path` is a category whose levels are joined by ` > `. */
-export type FieldKind = "text" | "number" | "date" | "yes-no" | "path";
+/** What a field's values are. `path` is a category whose levels are joined by ` > `; `colour` is text that names colours. */
+export const fieldKinds = ["text", "number", "date", "yes-no", "path", "colour"] as const;
+export type FieldKind = (typeof fieldKinds)[number];
 
 /** The columns that the catalogue format knows by name; every other column is an attribute. */
 export const knownColumns = [
@@ -35,7 +36,14 @@ export interface Field {
   name: string;
   role: FieldRole;
   kind: FieldKind;
+  /** The kind that the designer has chosen; what the values look like when absent. */
+  given?: FieldKind;
+  /** The unit that its numbers are in, such as `cm`, once values with units were made numbers. */
+  unit?: string;
 }
+
+/** Whether the field's values have a place on a number line. */
+export const isNumeric = ({ kind }: Pick<Field, "kind">): boolean => kind === "number" || kind === "date";
 
 /** The plain names of known and computed fields. */
 export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {

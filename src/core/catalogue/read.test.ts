@@ -1,13 +1,14 @@
 import fc from "fast-check";
 import Papa from "papaparse";
 import { describe, expect, it } from "vitest";
-import { firstValue } from "./catalogue.ts";
+import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { fieldKey, knownRole } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
 import { problemText } from "./problem.ts";
-import { readCatalogue } from "./read.ts";
-import { suggestMapping } from "./suggest-mapping.ts";
+import { buildCatalogue, readCatalogue } from "./read.ts";
+import { plainDay, plainNumber } from "./reading.ts";
+import { suggestReading, suggestRoles } from "./suggest-reading.ts";
 import { formatDay, inferKind, parseDay, parseNumber, splitCell } from "./values.ts";
 
 const bytes = (text: string) => new TextEncoder().encode(text);
@@ -117,8 +118,70 @@ describe("fields", () => {
   });
 
   it("guesses what other headings usually mean, and lets the format's own names go first", () => {
-    expect(suggestMapping(["ID", "Product Name", "vendor", "Qty", "size"])).toEqual(["product_id", "title", "brand", "stock", "attribute"]);
-    expect(suggestMapping(["id", "product_id", "name", "title"])).toEqual(["attribute", "product_id", "attribute", "title"]);
+    const roles = (...header: string[]) => suggestRoles(header).map(({ as }) => as);
+    expect(roles("ID", "Product Name", "vendor", "Qty", "size")).toEqual(["product_id", "title", "brand", "stock", "attribute"]);
+    expect(roles("id", "product_id", "name", "title")).toEqual(["attribute", "product_id", "attribute", "title"]);
+  });
+});
+
+describe("how columns are written", () => {
+  it("is guessed from the cells: a decimal comma, the order of days, what parts several values", () => {
+    const table = readCsv(
+      [
+        "product_id;title;price;dispatch;us date;tags;note;size",
+        "a;A;1.234,50;31.03.2026;03/31/2026;new, red;one, two;S|M",
+        "b;B;8,00;01.04.2026;04/01/2026;red, old;three, four;M",
+        "c;C;9,5;02.04.2026;04/02/2026;new, old;five, six;L",
+      ].join("\n"),
+    );
+    expect(suggestReading(table)).toEqual([
+      { as: "product_id" },
+      { as: "title" },
+      { as: "price", decimal: "," },
+      { as: "attribute", dates: "dmy" },
+      { as: "attribute", dates: "mdy" },
+      { as: "tags", separator: "," },
+      { as: "attribute" },
+      { as: "attribute" },
+    ]);
+    const { catalogue } = buildCatalogue(table, { reading: suggestReading(table) });
+    const said = (key: string) => [0, 1, 2].map((variant) => valuesOf(catalogue, key, variant).join("|"));
+    expect(said("price")).toEqual(["1234.50", "8.00", "9.5"]);
+    expect(said("dispatch")).toEqual(["2026-03-31", "2026-04-01", "2026-04-02"]);
+    expect(said("us-date")).toEqual(said("dispatch"));
+    expect(said("tags")).toEqual(["new|red", "red|old", "new|old"]);
+    expect(catalogue.fields.find(({ key }) => key === "dispatch")?.kind).toBe("date");
+  });
+
+  // Source: CLDR through Intl, which writes the numbers that are read back here.
+  it("takes back numbers as a locale writes them", () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1e9, max: 1e9, noNaN: true }),
+        fc.constantFrom(["en", "."] as const, ["de", ","] as const, ["fr", ","] as const),
+        (value, [locale, mark]) => {
+          const written = new Intl.NumberFormat(locale, { maximumFractionDigits: 2 }).format(value);
+          expect(Number(plainNumber(written.replace("\u2212", "-"), mark))).toBeCloseTo(Number(value.toFixed(2)), 2);
+        },
+      ),
+    );
+  });
+
+  it("leaves alone what is no such number or day", () => {
+    expect(["12 cm", "1,2,3", "x"].map((text) => plainNumber(text, ","))).toEqual(["12 cm", "1,2,3", "x"]);
+    expect(["2026-03-31", "next week"].map((text) => plainDay(text, "dmy"))).toEqual(["2026-03-31", "next week"]);
+  });
+
+  it("can be told a kind, and then says what does not fit it", () => {
+    const table = readCsv("product_id,title,height,day\na,A,12,2026-01-01\nb,B,tall,soon\n");
+    const { catalogue, problems } = buildCatalogue(table, {
+      reading: [{ as: "product_id" }, { as: "title" }, { as: "attribute", kind: "number" }, { as: "attribute", kind: "date" }],
+    });
+    expect(catalogue.fields.map(({ kind }) => kind)).toEqual(["text", "text", "number", "date"]);
+    expect(problems.map(problemText)).toEqual([
+      expect.stringMatching(/^Row 3, column "height" \("tall"\): This is not a number/),
+      expect.stringMatching(/^Row 3, column "day" \("soon"\): This is not a day/),
+    ]);
   });
 });
 
@@ -141,12 +204,25 @@ describe("reading a catalogue", () => {
     const { catalogue, problems } = read("product_id,title,price\na,A,1\n,B,2\nc,C\nd,D,cheap\n");
     expect(catalogue.productIds).toEqual(["a", "d"]);
     expect(problems.map(({ row }) => row)).toEqual([3, 4, 5]);
-    expect(problemText(problems[2])).toMatch(/^Row 5, column "price" \("cheap"\): This is not a plain number/);
+    expect(problemText(problems[2])).toMatch(/^Row 5, column "price" \("cheap"\): This is not a number/);
   });
 
   it("names the row of the first byte that is not UTF-8", () => {
     const text = bytes("product_id,title\na,A\nb,caf");
     expect(() => readCatalogue(new Uint8Array([...text, 0xe9, 0x0a, 0xff]))).toThrow(/Row 3: The text is not UTF-8/);
+  });
+
+  it("never breaks down on any JSON at all", () => {
+    const product = fc.record({ "@type": fc.constant("Product"), sku: fc.anything(), offers: fc.anything(), additionalProperty: fc.anything() });
+    fc.assert(
+      fc.property(fc.oneof(fc.jsonValue(), product, fc.array(product)), (value) => {
+        try {
+          readCatalogue(bytes(JSON.stringify(value) ?? "[]"), { required: ["product_id"] });
+        } catch (error) {
+          expect((error as Error).name).toBe("CatalogueError");
+        }
+      }),
+    );
   });
 
   it("never breaks down on any bytes at all", () => {

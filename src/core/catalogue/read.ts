@@ -1,23 +1,22 @@
-import { assembleCatalogue, mustBeNumber, type SourceProduct } from "./assemble.ts";
+import { assembleCatalogue } from "./assemble.ts";
 import type { Catalogue } from "./catalogue.ts";
+import { mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
-import { type Field, fieldKey, type KnownColumn, knownColumns, knownRole, roleNames } from "./field.ts";
+import { type Field, fieldKey, type KnownColumn, knownColumns, roleNames } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
+import { cellReader, plainReading, type Reading } from "./reading.ts";
 import type { Table } from "./table.ts";
-import { parseNumber } from "./values.ts";
+import { parseDay, parseNumber } from "./values.ts";
 
 /** Most rows that a catalogue may have. */
-export const maxRows = 150_000;
-
-/** For each heading of a file, in order: the known column that it is, an attribute, or left out. */
-export type Mapping = (KnownColumn | "attribute" | "skip")[];
+export const maxRows = 500_000;
 
 export interface ReadOptions {
-  /** Defaults to {@link guessMapping}. */
-  mapping?: Mapping;
+  /** Defaults to {@link plainReading}. */
+  reading?: Reading;
   /** Columns without which the file is refused. Default: `product_id` and `title`. */
   required?: readonly KnownColumn[];
   /** Fields of the shop's present catalogue: a column that is one of them keeps its key, so that panels keep their facets. */
@@ -26,8 +25,6 @@ export interface ReadOptions {
 
 export interface ReadResult {
   catalogue: Catalogue;
-  /** What was read, cell by cell, for storing; see {@link assembleCatalogue}. */
-  products: SourceProduct[];
   /** Rows that were left out and values that could not be used, in the file's order. */
   problems: Problem[];
 }
@@ -37,30 +34,23 @@ export function readCatalogue(bytes: Uint8Array, options: ReadOptions = {}): Rea
   return buildCatalogue(readTable(bytes), options);
 }
 
-/** A file of any known format as a table; which one it is, is told by its text. @throws CatalogueError */
-export function readTable(bytes: Uint8Array): Table {
+/**
+ * A file of any known format as a table; which one it is, is told by its text.
+ * @param progress is told the share read so far, from 0 to 1, now and then
+ * @throws CatalogueError
+ */
+export function readTable(bytes: Uint8Array, progress?: (share: number) => void): Table {
   const text = decodeText(bytes);
-  return looksLikeJson(text) ? readJson(text) : readCsv(text);
-}
-
-/** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */
-export function guessMapping(header: readonly string[]): Mapping {
-  const seen = new Set<string>();
-  return header.map((heading) => {
-    if (heading === "") return "skip";
-    const role = knownRole(heading);
-    if (!role || role === "availability" || role === "on_sale" || seen.has(role)) return "attribute";
-    seen.add(role);
-    return role;
-  });
+  return looksLikeJson(text) ? readJson(text) : readCsv(text, progress);
 }
 
 /**
  * Gathers a table's rows into products and codes its columns.
  * @throws CatalogueError when a required column is missing, a heading stands twice, there are too many rows, or none can be used.
  */
-export function buildCatalogue(table: Table, { mapping, required, known = [] }: ReadOptions = {}): ReadResult {
-  const roles = mapping ?? guessMapping(table.header);
+export function buildCatalogue(table: Table, { reading, required, known = [] }: ReadOptions = {}): ReadResult {
+  const columns = reading ?? plainReading(table.header);
+  const roles = columns.map(({ as }) => as);
   checkHeader(table.header, roles, required ?? ["product_id", "title"]);
   if (table.records.length > maxRows) {
     throw new CatalogueError({
@@ -95,7 +85,7 @@ export function buildCatalogue(table: Table, { mapping, required, known = [] }: 
   }
 
   const kept = table.header.map((_, at) => at).filter((at) => roles[at] !== "skip");
-  const records = order.flatMap((id) => rowsOf.get(id) ?? []);
+  const readers = kept.map((at) => cellReader(columns[at]));
   const taken = new Set(known.map(({ key }) => key));
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
@@ -103,27 +93,36 @@ export function buildCatalogue(table: Table, { mapping, required, known = [] }: 
     const old = known.find((field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
-    if (mustBeNumber.has(role)) problems.push(...notNumbers(records, at, heading));
-    return { key, name: role === "attribute" ? spelling(heading) : roleNames[role], role, kind: "text" };
+    const { kind: given } = columns[at];
+    return { key, name: role === "attribute" ? spelling(heading) : roleNames[role], role, kind: "text", ...(given ? { given } : {}) };
   });
-  const products = order.map((id) => ({ id, rows: (rowsOf.get(id) ?? []).map(({ cells }) => kept.map((at) => cells[at])) }));
+  const products = order.map((id) => ({
+    id,
+    rows: (rowsOf.get(id) ?? []).map(({ row, cells }) =>
+      kept.map((at, f) => {
+        const cell = readers[f](cells[at]);
+        const fault = cell === "" ? undefined : faultOf(fields[f], cell);
+        if (fault) problems.push({ row, column: table.header[at], value: cells[at], message: fault });
+        return cell;
+      }),
+    ),
+  }));
   const catalogue = assembleCatalogue(fields, products);
   problems.sort((a, b) => (a.row ?? 0) - (b.row ?? 0));
-  return { catalogue, products, problems };
+  return { catalogue, problems };
 }
 
-function notNumbers(records: Table["records"], at: number, heading: string): Problem[] {
-  return records
-    .filter(({ cells }) => cells[at].trim() !== "" && Number.isNaN(parseNumber(cells[at])))
-    .map(({ row, cells }) => ({
-      row,
-      column: heading,
-      value: cells[at],
-      message: "This is not a plain number, so it counts as not stated. Write it like 1234.50, without marks for thousands or a currency.",
-    }));
+/** What is wrong with a cell that should be a number or a date, and is none. */
+function faultOf({ role, given }: Field, cell: string): string | undefined {
+  const each = (test: (value: string) => number) => cell.split("|").some((value) => value.trim() !== "" && Number.isNaN(test(value)));
+  if ((mustBeNumber.has(role) || given === "number") && each(parseNumber))
+    return "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
+  if (given === "date" && each(parseDay))
+    return "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
+  return undefined;
 }
 
-function checkHeader(header: readonly string[], roles: Mapping, required: readonly KnownColumn[]): void {
+function checkHeader(header: readonly string[], roles: Reading[number]["as"][], required: readonly KnownColumn[]): void {
   const missing = required.filter((column) => !roles.includes(column));
   if (missing.length > 0 || !roles.includes("product_id")) {
     const names = missing.length > 0 ? missing : ["product_id"];

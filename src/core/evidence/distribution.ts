@@ -14,9 +14,6 @@ export interface Distribution {
 export function describeNumbers(values: readonly number[]): Distribution | undefined {
   if (values.length === 0) return undefined;
   const sorted = [...values].sort((a, b) => a - b);
-  const mean = sorted.reduce((sum, value) => sum + value, 0) / sorted.length;
-  const moment = (power: number) => sorted.reduce((sum, value) => sum + (value - mean) ** power, 0) / sorted.length;
-  const variance = moment(2);
   const quartiles: [number, number, number] = [quantile(sorted, 0.25), quantile(sorted, 0.5), quantile(sorted, 0.75)];
   const reach = 1.5 * (quartiles[2] - quartiles[0]);
   return {
@@ -24,9 +21,18 @@ export function describeNumbers(values: readonly number[]): Distribution | undef
     min: sorted[0],
     quartiles,
     max: sorted[sorted.length - 1],
-    skewness: variance === 0 ? 0 : moment(3) / variance ** 1.5,
+    skewness: skewness(sorted),
     outliers: sorted.filter((value) => value < quartiles[0] - reach || value > quartiles[2] + reach),
   };
+}
+
+/** Third standardised moment; 0 for none and for equal values. */
+export function skewness(values: ArrayLike<number>): number {
+  const list = Array.from(values);
+  const mean = list.reduce((sum, value) => sum + value, 0) / list.length;
+  const moment = (power: number) => list.reduce((sum, value) => sum + (value - mean) ** power, 0) / list.length;
+  const variance = moment(2);
+  return list.length === 0 || variance === 0 ? 0 : moment(3) / variance ** 1.5;
 }
 
 function quantile(sorted: readonly number[], share: number): number {

@@ -80,11 +80,11 @@ describe("the first panel", () => {
 
 describe("any-of against all-of", () => {
   it("is told for two options that some products state together", () => {
-    const example = modeExample(nursery, "in-flower");
+    const example = modeExample(nursery, { field: "in-flower" });
     expect(example?.options).toHaveLength(2);
     expect(example?.any).toBeGreaterThan(example?.one ?? 0);
     expect(example?.all).toBeGreaterThan(0);
     expect(example?.all).toBeLessThanOrEqual(example?.one ?? 0);
-    expect(modeExample(nursery, "product-id")?.all).toBe(0);
+    expect(modeExample(nursery, { field: "product-id" })?.all).toBe(0);
   });
 });

@@ -1,5 +1,5 @@
 import { fieldOf, firstValue } from "../catalogue/catalogue.ts";
-import type { Field } from "../catalogue/field.ts";
+import { type Field, isNumeric } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import { complement, intersect, toIds } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
@@ -52,7 +52,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   const silent = toIds(intersect(complement(stating(index, page, facet), index.products), page));
   const title = fieldOf(index.catalogue, "title");
   const { variantStart, productIds, columns } = index.catalogue;
-  const numeric = field.kind === "number" || field.kind === "date";
+  const numeric = isNumeric(field);
   const distribution = numeric ? describeNumbers([...index.numbers(field.key).values]) : undefined;
   return {
     values,

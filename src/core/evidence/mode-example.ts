@@ -1,6 +1,6 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { Matcher } from "../match/matcher.ts";
-import type { Mode } from "../match/selection.ts";
+import type { Facet, Mode } from "../match/selection.ts";
 
 /** What choosing the same two options gives under each mode; `one` takes the first of them alone. */
 export interface ModeExample {
@@ -17,8 +17,8 @@ const looked = 6;
  * A telling pair of a field's frequent options: the one that most products state together, so that
  * any-of and all-of differ by numbers that mean something. Undefined when there are not two options.
  */
-export function modeExample(index: CatalogueIndex, field: string): ModeExample | undefined {
-  const { options, postings } = index.options(field);
+export function modeExample(index: CatalogueIndex, { field, merges }: Pick<Facet, "field" | "merges">): ModeExample | undefined {
+  const { options, postings } = index.options(field, false, merges);
   if (options.length < 2) return undefined;
   const uses = (o: number) => postings.starts[o + 1] - postings.starts[o];
   const frequent = options
@@ -26,7 +26,8 @@ export function modeExample(index: CatalogueIndex, field: string): ModeExample |
     .sort((a, b) => uses(b) - uses(a) || a - b)
     .slice(0, looked);
   const total = (mode: Mode, chosen: number[]) =>
-    new Matcher(index, index.allProducts(), [{ field, mode }], { [field]: { options: chosen.map((o) => options[o].id) } }).productIds().length;
+    new Matcher(index, index.allProducts(), [{ field, mode, merges }], { [field]: { options: chosen.map((o) => options[o].id) } }).productIds()
+      .length;
 
   let best = { a: frequent[0], b: frequent[1], all: -1 };
   for (const [i, a] of frequent.entries()) {

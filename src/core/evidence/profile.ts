@@ -1,8 +1,11 @@
-import type { Field } from "../catalogue/field.ts";
+import { type Field, isNumeric } from "../catalogue/field.ts";
+import { seriesName } from "../catalogue/value-order.ts";
 import { toNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Level } from "../index/facet-index.ts";
 import { reachCount } from "../match/count.ts";
+import { skewness } from "./distribution.ts";
+import { roundLimits } from "./round-bands.ts";
 
 /** What the catalogue says about one field: enough to judge whether it makes a facet, and which display suits. */
 export interface FieldProfile {
@@ -25,9 +28,20 @@ export interface FieldProfile {
   clashes: number;
   /** The most frequent values. */
   samples: string[];
+  /** Products that state the most frequent value. */
+  commonest: number;
+  /** Third standardised moment of the values of a numeric field; above 1 a few large values stretch the scale. */
+  skewness: number;
+  /** Limits of round bands with about as many values in each, for a numeric field. */
+  limits: number[];
+  /** What series the values are of: sizes, months or days of the week. */
+  series: "sizes" | "months" | "days" | undefined;
 }
 
 const sampleCount = 5;
+/** Price bands that a shopper takes in at a glance. Common practice, no source. */
+const bandCount = 5;
+const mostInSeries = 40;
 
 /** Looks at one field of a catalogue. */
 export function profileField(index: CatalogueIndex, field: Field): FieldProfile {
@@ -36,6 +50,7 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   const spellings = index.catalogue.columns.get(field.key)?.spellings ?? [];
   const numbers = spellings.map((text) => toNumber(text, field.kind)).filter((value) => !Number.isNaN(value));
   const uses = options.map((_, o) => postings.starts[o + 1] - postings.starts[o]);
+  const sorted = isNumeric(field) ? index.numbers(field.key).values.toSorted() : new Float64Array();
   const byUse = options.map((_, o) => o).sort((a, b) => uses[b] - uses[a]);
   return {
     field,
@@ -50,5 +65,9 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
     longest: options.reduce((most, { label }) => Math.max(most, label.length), 0),
     clashes: tree ? 0 : spellings.length - options.length,
     samples: byUse.slice(0, sampleCount).map((o) => options[o].label),
+    commonest: byUse.length > 0 ? uses[byUse[0]] : 0,
+    skewness: skewness(sorted),
+    limits: roundLimits(sorted, bandCount, "products"),
+    series: options.length <= mostInSeries ? seriesName(options.map(({ label }) => label)) : undefined,
   };
 }

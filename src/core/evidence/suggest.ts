@@ -1,53 +1,80 @@
-import { isFacetable } from "../catalogue/field.ts";
+import { type FieldRole, isFacetable, isNumeric } from "../catalogue/field.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Mode } from "../match/selection.ts";
-import { type DisplayName, emptyPanel, type FacetRow, facetDefaults, type PanelDocument, pieceLabels } from "../panel/document.ts";
+import { type DisplayName, emptyPanel, type FacetRow, facetDefaults, type OptionOrder, type PanelDocument, pieceLabels } from "../panel/document.ts";
 import { guessColour } from "../swatch/guess.ts";
 import { type FieldProfile, profileField } from "./profile.ts";
 
-/** How a field is best shown, to begin with, and why. */
+/** Whether a field makes a facet and how it is best shown, to begin with, and why, in words and numbers. */
 export interface Suggestion {
+  /** It parts the products, and enough of them state it. */
+  worth: boolean;
   display: DisplayName;
   mode: Mode;
+  order: OptionOrder;
   reason: string;
 }
 
-/** The display and mode that suit a field's values. */
-export function suggestDisplay(profile: FieldProfile): Suggestion {
-  const { field, options, longest, depth, numbers, samples } = profile;
-  if (depth > 1) return { display: "tree", mode: "tree", reason: `${depth} levels of categories` };
-  if (field.kind === "number" || field.kind === "date") {
-    if (numbers > 8) return { display: "slider", mode: "range", reason: `${numbers} different ${field.kind === "date" ? "days" : "numbers"}` };
-    return { display: longest <= 6 ? "tiles" : "check-boxes", mode: "any", reason: `only ${options} different values` };
-  }
-  const coloured = samples.filter((name) => guessColour(name) !== undefined).length;
-  if (samples.length > 1 && coloured * 5 >= samples.length * 4) return { display: "swatches", mode: "any", reason: "the values name colours" };
-  if (options <= 12 && longest <= 8 && field.kind !== "yes-no") return { display: "tiles", mode: "any", reason: "few and short values" };
-  if (options > 60) return { display: "dropdown", mode: "any", reason: `${options} values are too many to lay open` };
-  return { display: "check-boxes", mode: "any", reason: `${options} values` };
+const few = 8;
+/** Fields that shoppers seldom choose by, whatever they hold. */
+const seldom: ReadonlySet<FieldRole> = new Set(["list_price", "stock", "reviews", "published"]);
+
+/** What to make of a field. */
+export function suggestFacet(profile: FieldProfile): Suggestion {
+  const { worth, reason } = judgeWorth(profile);
+  const shown = suggestDisplay(profile);
+  return { worth, ...shown, order: suggestOrder(profile, shown.display), reason: worth ? shown.reason : reason };
 }
 
-/** Whether a field is worth a facet at all: it parts the products, and enough of them state it. */
-export function isWorthAFacet({ field, reach, outOf, options }: FieldProfile): boolean {
-  if (!isFacetable(field) || field.role === "list_price" || field.role === "stock" || field.role === "reviews" || field.role === "published")
-    return false;
-  if (options < 2 || reach * 5 < outOf) return false;
-  // A text that nearly every product has for itself alone narrows nothing down.
-  return field.kind === "number" || field.kind === "date" || options * 2 <= reach || options <= 12;
+function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): { worth: boolean; reason: string } {
+  const no = (reason: string) => ({ worth: false, reason });
+  if (!isFacetable(field)) return no("it names single products");
+  if (seldom.has(field.role)) return no("shoppers seldom choose by it");
+  if (reach === 0) return no("no product states it");
+  if (options < 2) return no("all that state it say the same");
+  if (reach * 5 < outOf) return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products state it`);
+  const parts = isNumeric(field) || options * 2 <= reach || options <= 12;
+  if (!parts) return no(`${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds next to nothing`);
+  if (commonest * 50 >= outOf * 49 && options === 2)
+    return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products say the same`);
+  return { worth: true, reason: "" };
+}
+
+function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mode" | "reason"> {
+  const { field, options, longest, depth, numbers, samples, skewness, limits, series } = profile;
+  const any = (display: DisplayName, reason: string) => ({ display, mode: "any" as const, reason });
+  if (depth > 1) return { display: "tree", mode: "tree", reason: `${depth} levels of categories` };
+  if (isNumeric(field)) {
+    const what = field.kind === "date" ? "days" : "numbers";
+    if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
+    const skewed = skewness > 1 && limits.length > 0;
+    return {
+      display: "slider",
+      mode: "range",
+      reason: skewed
+        ? `${numbers} different ${what}, a few far above the rest; bands part best at ${limits.join(", ")}`
+        : `${numbers} different ${what}`,
+    };
+  }
+  const coloured = samples.filter((name) => guessColour(name) !== undefined).length;
+  if (field.kind === "colour" || (samples.length > 1 && coloured * 5 >= samples.length * 4))
+    return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
+  if (series) return any("tiles", `${options} ${series}, in their own order`);
+  if (options <= 12 && longest <= 8 && field.kind !== "yes-no") return any("tiles", `${options} values of at most ${longest} characters`);
+  if (options > 60) return any("dropdown", `${options} values are too many to lay open`);
+  return any("check-boxes", `${options} values`);
+}
+
+/** Values with an order of their own stand in it; the rest by how many products they lead to. */
+function suggestOrder({ field, series, samples }: FieldProfile, display: DisplayName): OptionOrder {
+  const measured = samples.length > 1 && samples.every((text) => /\d/.test(text));
+  return series || measured || isNumeric(field) || display === "tiles" ? "natural" : "count";
 }
 
 /** A facet row for a field with the suggested display; its id is the field's key. */
 export function suggestRow(profile: FieldProfile): FacetRow {
-  const { display, mode } = suggestDisplay(profile);
-  const short = display === "tiles" || profile.field.kind === "number";
-  return {
-    ...facetDefaults,
-    id: rowId(profile.field.key),
-    field: profile.field.key,
-    mode,
-    display: { wide: display },
-    order: short ? "natural" : "count",
-  };
+  const { display, mode, order } = suggestFacet(profile);
+  return { ...facetDefaults, id: rowId(profile.field.key), field: profile.field.key, mode, display: { wide: display }, order };
 }
 
 const firstFacets = 8;
@@ -57,7 +84,7 @@ const late = ["rating", "tags"];
 
 /** A first panel that makes sense: the facets that most products state, categories first and money last. */
 export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
-  const worth = index.catalogue.fields.map((field) => profileField(index, field)).filter(isWorthAFacet);
+  const worth = index.catalogue.fields.map((field) => profileField(index, field)).filter((profile) => suggestFacet(profile).worth);
   const rank = ({ field, reach, outOf }: FieldProfile) =>
     early.includes(field.role)
       ? 2

@@ -29,3 +29,23 @@ export function findUnits(values: readonly string[]): UnitFinding | undefined {
   const units = [...uses].sort((a, b) => b[1] - a[1]).map(([unit]) => unit);
   return { unit: units[0], units, matching, outOf: values.length };
 }
+
+/** Units of one quantity, each in the first of its line. SI prefixes and, for volume, the litre. Source: SI Brochure, 9th edition, tables 7 and 8. */
+const scales: Record<string, number>[] = [
+  { mm: 0.001, cm: 0.01, dm: 0.1, m: 1, km: 1000 },
+  { ml: 0.001, cl: 0.01, dl: 0.1, l: 1 },
+  { mg: 0.000_001, g: 0.001, kg: 1, t: 1000 },
+];
+
+/** A value with a unit as a plain number in another unit of the same quantity, as text; undefined when it is none. */
+export function convertMeasure(text: string, unit: string): string | undefined {
+  const measure = parseMeasure(text);
+  if (!measure) return undefined;
+  if (measure.unit === unit) return String(measure.number);
+  const scale = scales.find((one) => unit in one && measure.unit in one);
+  return scale ? String(Number(((measure.number * scale[measure.unit]) / scale[unit]).toPrecision(12))) : undefined;
+}
+
+/** Whether all of some units can be written in one of them. */
+export const areConvertible = (units: readonly string[]): boolean =>
+  units.length === 1 || scales.some((scale) => units.every((unit) => Object.hasOwn(scale, unit)));

@@ -1,11 +1,14 @@
-import { type Catalogue, productCount, variantCount } from "../catalogue/catalogue.ts";
+import { type Catalogue, type Column, productCount, variantCount } from "../catalogue/catalogue.ts";
 import type { Field } from "../catalogue/field.ts";
+import { valuePlaces } from "../catalogue/value-order.ts";
 import { type Bitmap, fullBitmap } from "./bitmap.ts";
-import { indexNumbers, indexOptions, type NumberIndex, type OptionIndex } from "./facet-index.ts";
+import { indexNumbers, indexOptions, type Level, levelOf, type Merge, type NumberIndex, type OptionIndex } from "./facet-index.ts";
 import { TextIndex } from "./text-index.ts";
 
 /** How a facet's field is read: as separate values, as a tree of paths, or as numbers. */
 export type Shape = "options" | "tree" | "numbers";
+
+const noColumn: Column = { spellings: [], starts: new Uint32Array(1), codes: new Uint32Array() };
 
 /**
  * A catalogue made ready for matching and counting. Each field is coded when it is first asked for
@@ -16,9 +19,10 @@ export class CatalogueIndex {
   readonly products: number;
   readonly variants: number;
   #fields: Map<string, Field>;
+  #levels = new Map<string, Level>();
   #options = new Map<string, OptionIndex>();
-  #trees = new Map<string, OptionIndex>();
   #numbers = new Map<string, NumberIndex>();
+  #places = new Map<string, Float64Array>();
   #text: TextIndex | undefined;
   #productOf: Uint32Array | undefined;
 
@@ -34,12 +38,24 @@ export class CatalogueIndex {
     return this.#fields.get(key);
   }
 
-  options(key: string, tree = false): OptionIndex {
-    return kept(tree ? this.#trees : this.#options, key, () => indexOptions(this.catalogue, this.#known(key), tree));
+  /** Whether a field's records are products or variants. */
+  level(key: string): Level {
+    return kept(this.#levels, key, () => levelOf(this.catalogue, this.#known(key)));
+  }
+
+  /** A field as options; see {@link indexOptions}. */
+  options(key: string, tree = false, merges: readonly Merge[] = []): OptionIndex {
+    const name = merges.length === 0 ? `${tree} ${key}` : `${tree} ${key} ${JSON.stringify(merges)}`;
+    return kept(this.#options, name, () => indexOptions(this.catalogue, this.#known(key), this.level(key), tree, merges));
   }
 
   numbers(key: string): NumberIndex {
-    return kept(this.#numbers, key, () => indexNumbers(this.catalogue, this.#known(key)));
+    return kept(this.#numbers, key, () => indexNumbers(this.catalogue, this.#known(key), this.level(key)));
+  }
+
+  /** Each spelling's place in order, worked out once; see {@link valuePlaces}. */
+  places(key: string): Float64Array {
+    return kept(this.#places, key, () => valuePlaces(this.#known(key), this.catalogue.columns.get(key) ?? noColumn));
   }
 
   get text(): TextIndex {

@@ -1,6 +1,6 @@
 import { type Catalogue, productCount, variantCount } from "../catalogue/catalogue.ts";
 import { type Field, isAlwaysVariant } from "../catalogue/field.ts";
-import { identity } from "../catalogue/identity.ts";
+import { identity, spelling } from "../catalogue/identity.ts";
 import { toNumber } from "../catalogue/values.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
 import { buildPostings, listOf, type Postings } from "./postings.ts";
@@ -71,9 +71,20 @@ export function levelOf(catalogue: Catalogue, field: Field): Level {
   return "product";
 }
 
-/** Codes a field's values as options; with `tree`, every level of a path is an option of its own. */
-export function indexOptions(catalogue: Catalogue, field: Field, tree: boolean): OptionIndex {
-  const level = levelOf(catalogue, field);
+/** Several values that shoppers meet as one option. */
+export interface Merge {
+  label: string;
+  /** Identities of the values. */
+  values: readonly string[];
+}
+
+/**
+ * Codes a field's values as options.
+ * @param tree every level of a path is an option of its own
+ * @param merges values that are one option; the option's identity is that of its label
+ */
+export function indexOptions(catalogue: Catalogue, field: Field, level: Level, tree: boolean, merges: readonly Merge[] = []): OptionIndex {
+  const merged = new Map(merges.flatMap(({ label, values }) => values.map((value) => [value, spelling(label)] as const)));
   const column = catalogue.columns.get(field.key) ?? {
     spellings: [],
     starts: new Uint32Array(variantCount(catalogue) + 1),
@@ -85,7 +96,8 @@ export function indexOptions(catalogue: Catalogue, field: Field, tree: boolean):
   const at = new Map<string, number>();
   const labels: Map<string, number>[] = [];
   const optionsOfCode = column.spellings.map((text, code) => {
-    const names = tree ? prefixes(text) : [text];
+    const own = merged.get(identity(text));
+    const names = own !== undefined ? [own] : tree ? prefixes(text) : [text];
     return names.map((name) => {
       const id = identity(name);
       let option = at.get(id);
@@ -136,8 +148,7 @@ function turnRound(postings: Postings, options: number, records: number): Forwar
 }
 
 /** Codes a field's values as numbers; values that are none are not stated. */
-export function indexNumbers(catalogue: Catalogue, field: Field): NumberIndex {
-  const level = levelOf(catalogue, field);
+export function indexNumbers(catalogue: Catalogue, field: Field, level: Level): NumberIndex {
   const column = catalogue.columns.get(field.key);
   const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
   const starts = new Uint32Array(records + 1);

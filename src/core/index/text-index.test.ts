@@ -1,10 +1,7 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { shops } from "../../../tests/random-shop.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { toIds } from "./bitmap.ts";
 import { TextIndex, words } from "./text-index.ts";
-import { packCatalogue, unpackCatalogue } from "./wire.ts";
 
 const csv = `product_id,title,brand,category,tags
 a,Crème rose,Old Quay,Plants > Climbing roses,new
@@ -24,20 +21,5 @@ describe("text search", () => {
     expect(found("quay new")).toBe("ac");
     expect(found("nothing")).toBe("");
     expect(index.search("  ")).toBeUndefined();
-  });
-});
-
-describe("the wire form", () => {
-  it("gives back any catalogue", () => {
-    fc.assert(
-      fc.property(shops, (catalogue) => {
-        const back = unpackCatalogue(JSON.parse(JSON.stringify(packCatalogue(catalogue))));
-        expect(back).toEqual(catalogue);
-      }),
-    );
-  });
-
-  it("refuses another version", () => {
-    expect(() => unpackCatalogue({ format: 99, productIds: [], variants: [], columns: [] })).toThrow(/format 99/);
   });
 });

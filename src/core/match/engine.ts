@@ -1,66 +1,21 @@
+import type { Field } from "../catalogue/field.ts";
 import { type Bitmap, count, intersect } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { cardOf } from "../listing/card.ts";
+import { type Answer, completeAnswer, type Engine, facetName, type Question, type SteadyFacet, type WireAnswer } from "./answer.ts";
 import { liveCounts, reachCount } from "./count.ts";
-import { Matcher } from "./matcher.ts";
-import { type Sort, sortProducts } from "./order.ts";
-import { liveRange, type RangeAnswer } from "./range.ts";
-import type { Facet, Selection } from "./selection.ts";
-
-/** What a listing page asks. */
-export interface Question {
-  facets: readonly Facet[];
-  selection: Selection;
-  sort: Sort;
-  /** First product wanted and how many. */
-  from: number;
-  size: number;
-}
-
-/** Counts of a discrete facet, in the order of the index's options. */
-export interface CountAnswer {
-  /** Following what is chosen. */
-  live: Uint32Array;
-  /** Over the whole page, nothing chosen. */
-  steady: Uint32Array;
-}
-
-/** A range facet, following what is chosen and over the whole page. */
-export interface RangePair {
-  live: RangeAnswer;
-  steady: RangeAnswer;
-}
-
-export interface FacetAnswer {
-  /** Products of the page that state the field. */
-  reach: number;
-  counts?: CountAnswer;
-  range?: RangePair;
-}
-
-/** What a listing page is told. */
-export interface Answer {
-  /** Products that match, and products on the page before any choice. */
-  total: number;
-  outOf: number;
-  /** The wanted stretch of the matching products, in order. */
-  products: Uint32Array;
-  /** By field key. */
-  facets: ReadonlyMap<string, FacetAnswer>;
-}
-
-/** Answers questions about one page's products. Where the work is done is the engine's own affair. */
-export interface Engine {
-  ask(question: Question): Answer | Promise<Answer>;
-}
+import { facetOptions, Matcher } from "./matcher.ts";
+import { sortProducts } from "./order.ts";
+import { bandCounts, liveRange } from "./range.ts";
+import type { Facet } from "./selection.ts";
 
 const histogramBins = 20;
 
-/** The engine that computes where it stands, in the page or on the server. */
+/** The engine that computes where it stands: in the page, in a worker or on the server. */
 export class LocalEngine implements Engine {
   readonly index: CatalogueIndex;
   #page: Bitmap;
-  /** What does not depend on the selection, by field and mode. */
-  #steady = new Map<string, { reach: number; counts?: Uint32Array; range?: RangeAnswer }>();
+  #steady = new Map<string, SteadyFacet>();
 
   /** @param page products of the page; all of the catalogue's by default */
   constructor(index: CatalogueIndex, page: Bitmap = index.allProducts()) {
@@ -68,45 +23,50 @@ export class LocalEngine implements Engine {
     this.#page = page;
   }
 
-  ask({ facets: asked, selection, sort, from, size }: Question): Answer {
-    const { index } = this;
-    const facets = asked.filter((facet) => index.field(facet.field) !== undefined);
-    const found = index.text.search(selection.text);
-    const page = found ? intersect(found, this.#page) : this.#page;
-    const matcher = new Matcher(index, page, facets, selection.choices);
-    const matched = matcher.productIds();
-    const answers = new Map<string, FacetAnswer>();
-    for (const facet of facets) {
-      const steady = this.#steadyOf(facet);
-      answers.set(
-        facet.field,
-        facet.mode === "range"
-          ? {
-              reach: steady.reach,
-              range: { live: liveRange(matcher, facet, histogramBins), steady: steady.range as RangeAnswer },
-            }
-          : {
-              reach: steady.reach,
-              counts: { live: liveCounts(matcher, facet), steady: steady.counts as Uint32Array },
-            },
-      );
-    }
-    return {
-      total: matched.length,
-      outOf: count(this.#page),
-      products: sortProducts(index, matched, sort).slice(from, from + size),
-      facets: answers,
-    };
+  ask(question: Question): Answer {
+    return completeAnswer(this.answer(question), question, (facet) => this.steady(facet));
   }
 
-  #steadyOf(facet: Facet) {
-    const key = `${facet.mode} ${facet.field}`;
-    let steady = this.#steady.get(key);
+  /**
+   * The answer as it travels.
+   * @param has whether the asker has the unchanging part of a facet already, by {@link facetName}; by default it has all
+   */
+  answer({ facets, selection, sort, from, size }: Question, has: (name: string) => boolean = () => true): WireAnswer {
+    const { index } = this;
+    const known = facets.filter((facet) => index.field(facet.field) !== undefined);
+    const found = index.text.search(selection.text);
+    const page = found ? intersect(found, this.#page) : this.#page;
+    const matcher = new Matcher(index, page, known, selection.choices);
+    const matched = matcher.productIds();
+    const answers: WireAnswer["facets"] = {};
+    for (const facet of known) {
+      const range = facet.mode === "range";
+      answers[facet.field] = {
+        live: range ? bandCounts(matcher, facet) : liveCounts(matcher, facet),
+        ...(range ? { range: liveRange(matcher, facet, histogramBins) } : {}),
+        ...(has(facetName(facet)) ? {} : { steady: this.steady(facet) }),
+      };
+    }
+    const shown = size === 0 ? matched.subarray(0, 0) : sortProducts(index, matched, sort).subarray(from, from + size);
+    return { total: matched.length, outOf: count(this.#page), products: Array.from(shown, (product) => cardOf(index, product)), facets: answers };
+  }
+
+  /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */
+  steady(facet: Facet): SteadyFacet {
+    const name = facetName(facet);
+    let steady = this.#steady.get(name);
     if (!steady) {
-      const reach = reachCount(this.index, this.#page, facet);
       const nothing = new Matcher(this.index, this.#page, [], {});
-      steady = facet.mode === "range" ? { reach, range: liveRange(nothing, facet, histogramBins) } : { reach, counts: liveCounts(nothing, facet) };
-      this.#steady.set(key, steady);
+      const range = facet.mode === "range";
+      steady = {
+        field: this.index.field(facet.field) as Field,
+        level: this.index.level(facet.field),
+        reach: reachCount(this.index, this.#page, facet),
+        options: range ? [] : facetOptions(this.index, facet).options,
+        counts: range ? bandCounts(nothing, facet) : liveCounts(nothing, facet),
+        ...(range ? { range: liveRange(nothing, facet, histogramBins) } : {}),
+      };
+      this.#steady.set(name, steady);
     }
     return steady;
   }

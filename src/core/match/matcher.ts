@@ -31,13 +31,8 @@ interface Kept {
   fewer?: { ids: Uint32Array; rest: boolean };
 }
 
-/** Which records a facet's index speaks of. */
-export function levelOfFacet(index: CatalogueIndex, facet: Facet): Level {
-  return facet.mode === "range" ? index.numbers(facet.field).level : facetOptions(index, facet).level;
-}
-
 /** The discrete options of a facet that is not a range. */
-export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex => index.options(facet.field, facet.mode === "tree");
+export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex => index.options(facet.field, facet.mode === "tree", facet.merges);
 
 /**
  * One selection on one page, worked out (brief, section 5). Counting asks for the match without one
@@ -112,6 +107,17 @@ export class Matcher {
     return kept.variantIds;
   }
 
+  /** How many products match with a range in the place of one field's choice. */
+  sizeWith(field: string, range: Range): number {
+    const base = this.match(field);
+    const { level, bits } = rangeCondition(this.index, field, range);
+    const narrowed =
+      level === "product"
+        ? { ...base, products: both(base.products, bits) }
+        : { ...base, variants: base.variants ? both(base.variants, bits) : bits };
+    return count(matchedProducts(this.index, narrowed));
+  }
+
   #at(without: string | undefined) {
     const left = without !== undefined && this.#conditions.some(({ field }) => field === without) ? without : "";
     let kept = this.#kept.get(left);
@@ -159,10 +165,7 @@ export function productsOfList(index: CatalogueIndex, list: Uint32Array, variant
 
 function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condition {
   const { field, mode } = facet;
-  if (mode === "range") {
-    const numbers = index.numbers(field);
-    return { field, level: numbers.level, bits: inRange(numbers, rangeOf(choice)) };
-  }
+  if (mode === "range") return rangeCondition(index, field, rangeOf(choice));
   const options = facetOptions(index, facet);
   // An option that the catalogue no longer states finds nothing.
   const chosen = optionsOf(choice).map((id) => options.at.get(id));
@@ -175,6 +178,11 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
   const combine = mode === "all" ? intersect : union;
   const bits = bitmaps.slice(1).reduce<Bitmap>((sum, one) => combine(sum, one), bitmaps[0]?.slice() ?? emptyBitmap(size));
   return { field, level: options.level, bits };
+}
+
+function rangeCondition(index: CatalogueIndex, field: string, range: Range) {
+  const numbers = index.numbers(field);
+  return { field, level: numbers.level, bits: inRange(numbers, range) };
 }
 
 function inRange({ starts, values }: NumberIndex, range: Range): Bitmap {

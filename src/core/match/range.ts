@@ -41,6 +41,33 @@ export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer
   return { min, max, histogram: histogram(index.numbers(facet.field), records, level === "variant" ? index.productOf : undefined, min, max, bins) };
 }
 
+/**
+ * Live counts of a range facet's bands: for each, the products that match when that range takes the place
+ * of the facet's choice.
+ */
+export function bandCounts(matcher: Matcher, { field, bands = [] }: Facet): Uint32Array {
+  const { index } = matcher;
+  const counts = new Uint32Array(bands.length);
+  if (bands.length === 0) return counts;
+  const { level, starts, values } = index.numbers(field);
+  const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
+  // An all-of choice of another facet must be found in the variants that the band leaves.
+  if (level === "variant" && matcher.match(field).each.length > 0) return Uint32Array.from(bands, (band) => matcher.sizeWith(field, band));
+  const last = new Int32Array(bands.length).fill(-1);
+  for (let i = 0; i < records.length; i++) {
+    const product = level === "variant" ? index.productOf[records[i]] : records[i];
+    for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
+      for (let b = 0; b < bands.length; b++) {
+        const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = bands[b];
+        if (last[b] === product || values[at] < min || values[at] > max) continue;
+        last[b] = product;
+        counts[b]++;
+      }
+    }
+  }
+  return counts;
+}
+
 /** @param productOf record → product, when the records are variants */
 function histogram(
   { starts, values }: NumberIndex,

@@ -1,4 +1,4 @@
-import { pathSeparator } from "../index/facet-index.ts";
+import { type Merge, pathSeparator } from "../index/facet-index.ts";
 
 /** How the choices within one facet combine. */
 export type Mode = "any" | "all" | "one" | "range" | "tree";
@@ -8,6 +8,10 @@ export const modes: readonly Mode[] = ["any", "all", "one", "range", "tree"];
 export interface Facet {
   field: string;
   mode: Mode;
+  /** Values that are one option; see {@link Merge}. */
+  merges?: readonly Merge[];
+  /** Ranges to be counted, for a facet whose mode is `range`. */
+  bands?: readonly Range[];
 }
 
 /** Chosen options (identities, in the order chosen), or a range whose open ends are left out. */

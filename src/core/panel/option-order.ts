@@ -1,9 +1,8 @@
+import { naturalOrder } from "../catalogue/value-order.ts";
 import type { Option } from "../index/facet-index.ts";
 import type { OptionOrder } from "./document.ts";
 
-const byName = new Intl.Collator(undefined, { sensitivity: "base" });
-const natural = new Intl.Collator(undefined, { sensitivity: "base", numeric: true });
-const clothing = ["xxs", "xs", "s", "m", "l", "xl", "xxl", "xxxl"];
+const byName = new Intl.Collator("en", { sensitivity: "base" });
 
 /**
  * Places of the options in the order in which shoppers read them.
@@ -11,14 +10,7 @@ const clothing = ["xxs", "xs", "s", "m", "l", "xl", "xxl", "xxxl"];
  */
 export function orderOptions(options: readonly Option[], counts: ArrayLike<number>, order: OptionOrder): number[] {
   const places = options.map((_, place) => place);
-  const compare = (a: number, b: number) =>
-    order === "name" ? byName.compare(options[a].label, options[b].label) : naturally(options[a], options[b]);
+  const byLabel = order === "name" ? byName.compare : naturalOrder(options.map(({ label }) => label));
+  const compare = (a: number, b: number) => byLabel(options[a].label, options[b].label);
   return places.sort((a, b) => (order === "count" ? counts[b] - counts[a] : 0) || compare(a, b) || a - b);
-}
-
-/** Clothing sizes by size, numbers by value, the rest by name. */
-export function naturally(a: Option, b: Option): number {
-  const [sizeA, sizeB] = [clothing.indexOf(a.id), clothing.indexOf(b.id)];
-  if (sizeA >= 0 && sizeB >= 0) return sizeA - sizeB;
-  return natural.compare(a.label, b.label);
 }

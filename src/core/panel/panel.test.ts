@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
+import { InvalidDocument } from "../document/check.ts";
 import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "./bands.ts";
 import { emptyPanel, type Row } from "./document.ts";
 import { addRow, moveRow, removeRow, renamePanel, setFacet, setLabel, setLimits, setPlacement } from "./edit.ts";
 import { orderOptions } from "./option-order.ts";
-import { checkPanel, InvalidPanel } from "./schema.ts";
+import { checkPanel } from "./schema.ts";
 
 describe("bands", () => {
   // 750 px is one usual limit between phone and wide: common practice, no source.
@@ -75,18 +76,18 @@ describe("the schema", () => {
 
   it("names the path of the fault", () => {
     const rows = demoPanel.rows.map((row) => (row.id === "f-light" ? { ...row, display: { wide: "check-boxes", slim: "piano" } } : row));
-    expect(() => checkPanel({ ...demoPanel, rows })).toThrow(InvalidPanel);
+    expect(() => checkPanel({ ...demoPanel, rows })).toThrow(InvalidDocument);
     try {
       checkPanel({ ...demoPanel, rows });
     } catch (error) {
-      expect((error as InvalidPanel).path).toBe("rows[3].display.slim");
+      expect((error as InvalidDocument).path).toBe("rows[3].display.slim");
     }
   });
 
   it("refuses anything at all that is not a panel, and never breaks down", () => {
     fc.assert(
       fc.property(fc.anything(), (value) => {
-        expect(() => checkPanel(value)).toThrow(InvalidPanel);
+        expect(() => checkPanel(value)).toThrow(InvalidDocument);
       }),
     );
   });
@@ -97,8 +98,8 @@ describe("order of options", () => {
   const labels = (order: "count" | "name" | "natural") => orderOptions(options, [1, 5, 5, 2, 9], order).map((place) => options[place].label);
 
   it("goes by count, by name, or naturally", () => {
-    expect(labels("count")).toEqual(["m", "9 cm", "XL", "S", "10 cm"]);
+    expect(labels("count")).toEqual(["m", "XL", "9 cm", "S", "10 cm"]);
     expect(labels("name")).toEqual(["10 cm", "9 cm", "m", "S", "XL"]);
-    expect(labels("natural")).toEqual(["9 cm", "10 cm", "S", "m", "XL"]);
+    expect(labels("natural")).toEqual(["S", "m", "XL", "9 cm", "10 cm"]);
   });
 });

@@ -1,9 +1,8 @@
-import { array, mixed, number, object, type Schema, string, ValidationError } from "yup";
+import { array, mixed, number, object, type Schema, string } from "yup";
+import { checkDocument, checkKind, exact, oneOf } from "../document/check.ts";
 import { modes } from "../match/selection.ts";
 import type { Band } from "./bands.ts";
 import { countings, deadEnds, displayNames, optionOrders, type PanelDocument, panelFormat, pieceNames, placements, starts } from "./document.ts";
-
-const oneOf = <T extends string>(values: readonly T[]) => string<T>().strict().oneOf(values).required();
 
 const banded = <T extends string>(values: readonly T[]) =>
   object({
@@ -23,7 +22,7 @@ const id = () =>
     .required();
 const label = () => string().strict().max(200).defined();
 
-const facet = object({
+const facet = exact({
   kind: oneOf(["facet"]),
   id: id(),
   field: string().strict().min(1).max(200).required(),
@@ -35,27 +34,11 @@ const facet = object({
   deadEnd: oneOf(deadEnds),
   order: oneOf(optionOrders),
   foldAfter: number().strict().integer().min(0).max(10_000).required(),
-})
-  .noUnknown()
-  .strict();
-
-const piece = object({ kind: oneOf(["piece"]), id: id(), piece: oneOf(pieceNames), label: label() })
-  .noUnknown()
-  .strict();
-
-const row = mixed().test("row", (value, context) => {
-  const schema = (value as { kind?: unknown } | null)?.kind === "piece" ? piece : facet;
-  try {
-    schema.validateSync(value, { abortEarly: true });
-    return true;
-  } catch (error) {
-    const fault = error as ValidationError;
-    const path = [context.path, fault.path].filter(Boolean).join(".");
-    // Yup names a nested value by its own path only; the row's place belongs in front.
-    const message = fault.path ? fault.message.replace(fault.path, path) : fault.message.replace("this", path);
-    return context.createError({ path, message });
-  }
 });
+
+const piece = exact({ kind: oneOf(["piece"]), id: id(), piece: oneOf(pieceNames), label: label() });
+
+const row = mixed().test("row", (value, context) => checkKind({ facet, piece }, value, context));
 
 const panel = object({
   format: number().strict().oneOf([panelFormat]).required(),
@@ -87,22 +70,5 @@ const panel = object({
   .strict()
   .required();
 
-/** A document that is not a valid panel; `path` names the first fault, like `rows[2].display.wide`. */
-export class InvalidPanel extends Error {
-  override name = "InvalidPanel";
-  readonly path: string;
-  constructor(path: string, message: string) {
-    super(message);
-    this.path = path;
-  }
-}
-
-/** The value as a panel document. @throws InvalidPanel */
-export function checkPanel(value: unknown): PanelDocument {
-  try {
-    return panel.validateSync(value, { abortEarly: true }) as PanelDocument;
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    throw new InvalidPanel(error.path ?? "", error.message);
-  }
-}
+/** The value as a panel document. @throws InvalidDocument */
+export const checkPanel = (value: unknown): PanelDocument => checkDocument("panel", panel, value);

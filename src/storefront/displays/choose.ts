@@ -1,7 +1,7 @@
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { type Band, bands, resolve, withBand } from "../../core/panel/bands.ts";
 import type { DisplayName, FacetRow } from "../../core/panel/document.ts";
-import { type Edit, replaceRow } from "../../core/panel/edit.ts";
+import { type PanelEdit, replaceRow } from "../../core/panel/edit.ts";
 import { displays } from "./index.ts";
 
 /**
@@ -9,7 +9,7 @@ import { displays } from "./index.ts";
  * changes to one that it can, and bands whose display cannot carry that one are changed with it:
  * a facet asks one question, whatever the width.
  */
-export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, title: string): Edit {
+export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, title: string): PanelEdit {
   const { label, modes } = displays[name];
   const mode = modes.includes(row.mode) ? row.mode : modes[0];
   let display = withBand(row.display, band, name);

@@ -1,7 +1,7 @@
 import type { ComponentType } from "preact";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { RangePair } from "../../core/match/engine.ts";
+import type { RangePair } from "../../core/match/answer.ts";
 import type { Choice, Mode } from "../../core/match/selection.ts";
 import type { DisplayName, FacetRow } from "../../core/panel/document.ts";
 

@@ -1,10 +1,10 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { isFacetable } from "../../core/catalogue/field.ts";
-import { isWorthAFacet, suggestDisplay, suggestRow } from "../../core/evidence/suggest.ts";
+import { suggestFacet, suggestRow } from "../../core/evidence/suggest.ts";
 import { words } from "../../core/index/text-index.ts";
 import { type PanelDocument, pieceLabels, pieceNames } from "../../core/panel/document.ts";
-import { addRow, type Edit } from "../../core/panel/edit.ts";
+import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { Popover } from "../shell/popover.tsx";
 import { type OpenShop, useOpenShop } from "../shell/shop-context.ts";
@@ -12,17 +12,16 @@ import { useBench, usePanel } from "./bench-context.ts";
 import { Reach } from "./reach.tsx";
 
 /** Fields that the panel has no facet for yet: those worth one first, then by reach. */
-export function freeFields({ index, profileOf }: OpenShop, panel: PanelDocument) {
+export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
   const used = new Set(panel.rows.flatMap((row) => (row.kind === "facet" ? [row.field] : [])));
-  return index.catalogue.fields
-    .filter((field) => isFacetable(field) && !used.has(field.key))
-    .flatMap((field) => profileOf(field.key) ?? [])
-    .map((profile) => ({ profile, worth: isWorthAFacet(profile) }))
-    .sort((a, b) => Number(b.worth) - Number(a.worth) || b.profile.reach - a.profile.reach);
+  return profiles
+    .filter(({ field }) => isFacetable(field) && !used.has(field.key))
+    .map((profile) => ({ profile, suggestion: suggestFacet(profile) }))
+    .sort((a, b) => Number(b.suggestion.worth) - Number(a.suggestion.worth) || b.profile.reach - a.profile.reach);
 }
 
 /** Pieces that the panel does not have yet, each as the edit that adds it. */
-export function freePieces(panel: PanelDocument): { name: string; edit: Edit }[] {
+export function freePieces(panel: PanelDocument): { name: string; edit: PanelEdit }[] {
   return pieceNames
     .filter((piece) => !panel.rows.some((row) => row.kind === "piece" && row.piece === piece))
     .map((piece) => ({
@@ -35,11 +34,11 @@ export function freePieces(panel: PanelDocument): { name: string; edit: Edit }[]
 export function AddMenu() {
   const shop = useOpenShop();
   const store = useBench().panel;
-  const panel = usePanel((state) => state.panel);
+  const panel = usePanel((state) => state.document);
   const [asked, setAsked] = useState("");
   const free = useMemo(() => freeFields(shop, panel), [shop, panel]);
   const pieces = freePieces(panel);
-  const suggested = free.filter(({ worth }) => worth).length;
+  const suggested = free.filter(({ suggestion }) => suggestion.worth).length;
   const fits = (name: string) => words(asked).every((word) => words(name).some((one) => one.startsWith(word)));
 
   return (
@@ -55,7 +54,7 @@ export function AddMenu() {
         )}
       >
         {(close) => {
-          const add = (edit: Edit) => {
+          const add = (edit: PanelEdit) => {
             store.getState().apply(edit);
             setAsked("");
             close();
@@ -75,7 +74,7 @@ export function AddMenu() {
               <ul className="p-1.5">
                 {free
                   .filter(({ profile }) => fits(profile.field.name))
-                  .map(({ profile, worth }) => (
+                  .map(({ profile, suggestion }) => (
                     <li key={profile.field.key}>
                       <button
                         type="button"
@@ -87,7 +86,7 @@ export function AddMenu() {
                           <Reach profile={profile} />
                         </span>
                         <span className="text-[12px] leading-tight text-quiet">
-                          {worth ? `${displays[suggestDisplay(profile).display].label}: ${suggestDisplay(profile).reason}` : "Parts few products"}
+                          {suggestion.worth ? `${displays[suggestion.display].label}: ${suggestion.reason}` : `Not by itself: ${suggestion.reason}`}
                         </span>
                       </button>
                     </li>

@@ -1,7 +1,8 @@
 import { createContext, useContext } from "react";
 import { createStore, type StoreApi, useStore } from "zustand";
 import { emptySelection, type Selection } from "../../core/match/selection.ts";
-import type { PanelState, PanelStore } from "./panel-store.ts";
+import type { PanelDocument } from "../../core/panel/document.ts";
+import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
 
 /** What the designer looks at and tries on the bench; never saved. */
 export interface Session {
@@ -22,6 +23,8 @@ export type SessionStore = StoreApi<Session>;
 export const createSession = (): SessionStore =>
   createStore<Session>(() => ({ selection: emptySelection, marked: undefined, pointed: undefined, unfolded: undefined, pageWidth: 1280 }));
 
+export type PanelStore = DocumentStore<PanelDocument>;
+
 interface Bench {
   panel: PanelStore;
   session: SessionStore;
@@ -35,5 +38,5 @@ export function useBench(): Bench {
   return bench;
 }
 
-export const usePanel = <T>(read: (state: PanelState) => T): T => useStore(useBench().panel, read);
+export const usePanel = <T>(read: (state: DocumentState<PanelDocument>) => T): T => useStore(useBench().panel, read);
 export const useSession = <T>(read: (state: Session) => T): T => useStore(useBench().session, read);

@@ -1,16 +1,17 @@
-import { useEffect, useMemo } from "react";
+import { useMemo } from "react";
 import { Navigate, useParams } from "react-router";
 import useSWRImmutable from "swr/immutable";
 import { type ApiError, panelPath, request, type StoredPanel } from "../api.ts";
+import { ConflictNote } from "../shell/conflict-note.tsx";
+import { createDocumentStore } from "../shell/document-store.ts";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { BenchContext, createSession } from "./bench-context.ts";
+import { useLeaveWarning } from "../shell/use-leave-warning.ts";
+import { BenchContext, createSession, type PanelStore } from "./bench-context.ts";
 import { BenchStrip } from "./bench-strip.tsx";
 import { Commands } from "./commands.tsx";
-import { ConflictNote } from "./conflict-note.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
-import { createPanelStore, isUnsaved, type PanelStore } from "./panel-store.ts";
 import { PanelTabs } from "./panel-tabs.tsx";
 import { Stage } from "./stage.tsx";
 
@@ -32,16 +33,10 @@ function OpenBench({ shop, slug }: { shop: string; slug: string }) {
   const session = useMemo(createSession, []);
   let panel = known;
   if (!panel && data) {
-    panel = createPanelStore(shop, data);
+    panel = createDocumentStore(path, data);
     opened.set(path, panel);
   }
-  useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      if (panel && isUnsaved(panel.getState())) event.preventDefault();
-    };
-    addEventListener("beforeunload", warn);
-    return () => removeEventListener("beforeunload", warn);
-  }, [panel]);
+  useLeaveWarning(panel);
 
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
   if (!panel) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;
@@ -49,7 +44,7 @@ function OpenBench({ shop, slug }: { shop: string; slug: string }) {
     <BenchContext value={{ panel, session }}>
       <div className="flex h-full flex-col">
         <BenchStrip />
-        <ConflictNote />
+        <ConflictNote store={panel} what="This panel was" />
         <main className="flex min-h-0 flex-1">
           <section aria-label="Lattice" className="flex w-[470px] flex-none flex-col border-e border-hair">
             <PanelTabs shop={shop} current={slug} />

@@ -19,7 +19,7 @@ interface Props {
 export function Cell({ row, band, title }: Props) {
   const { profileOf } = useOpenShop();
   const { panel: store } = useBench();
-  const panel = usePanel((state) => state.panel);
+  const panel = usePanel((state) => state.document);
   const shown = resolve(row.display, band);
   const own = isOwn(row.display, band);
   const profile = profileOf(row.field);

@@ -48,7 +48,7 @@ export function Commands() {
 function Actions({ close }: { close(): void }) {
   const shop = useOpenShop();
   const { panel: store, session } = useBench();
-  const panel = usePanel((state) => state.panel);
+  const panel = usePanel((state) => state.document);
   const navigate = useNavigate();
   const { apply, undo, redo } = store.getState();
   const actions: Action[] = [
@@ -61,7 +61,7 @@ function Actions({ close }: { close(): void }) {
     })),
     ...freePieces(panel).map(({ name, edit }) => ({ name: `Add ${name}`, run: () => apply(edit) })),
     ...panel.rows.flatMap((row, at) => {
-      const title = rowTitle(row, shop.index);
+      const title = rowTitle(row, shop.fieldOf);
       return [
         ...(row.kind === "facet" ? [{ name: `Settings of ${title}`, run: () => session.setState({ unfolded: row.id }) }] : []),
         { name: `Move ${title} up`, run: () => apply(moveRow(row.id, at - 1, title)) },

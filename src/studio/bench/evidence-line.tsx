@@ -1,29 +1,20 @@
-import { useMemo } from "react";
 import { engineFacets, facetRows } from "../../core/panel/document.ts";
-import { useOpenShop } from "../shell/shop-context.ts";
+import { percent } from "../shell/percent.ts";
+import { useAnswer } from "../shell/shop-context.ts";
 import { usePanel, useSession } from "./bench-context.ts";
-import { percent } from "./reach.tsx";
 
 /** What the present choices find, and what the panel's facets reach. */
 export function EvidenceLine() {
-  const { engine } = useOpenShop();
-  const panel = usePanel((state) => state.panel);
+  const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
-  const { total, outOf, least, nowhere, options } = useMemo(() => {
-    const answer = engine.ask({ facets: engineFacets(panel), selection, sort: "catalogue", from: 0, size: 0 });
-    const rows = facetRows(panel).flatMap((row) => {
-      const facet = answer.facets.get(row.field);
-      return facet ? [{ row, facet }] : [];
-    });
-    const counted = rows.flatMap(({ facet }) => (facet.counts ? [...facet.counts.live] : []));
-    return {
-      total: answer.total,
-      outOf: answer.outOf,
-      least: rows.reduce((low, { facet }) => Math.min(low, facet.reach), answer.outOf),
-      nowhere: counted.filter((count) => count === 0).length,
-      options: counted.length,
-    };
-  }, [engine, panel, selection]);
+  const answer = useAnswer({ facets: engineFacets(panel), selection, sort: "", from: 0, size: 0 });
+  if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
+  const { total, outOf } = answer;
+  const facets = facetRows(panel).flatMap(({ field }) => answer.facets[field] ?? []);
+  const counted = facets.flatMap(({ range, counts }) => (range ? [] : Array.from(counts.live)));
+  const least = facets.reduce((low, { reach }) => Math.min(low, reach), outOf);
+  const nowhere = counted.filter((count) => count === 0).length;
+  const options = counted.length;
   return (
     <output className="flex flex-none items-center gap-4 border-t border-hair bg-base-100 px-4 py-2.5 text-[13px] tabular-nums" aria-label="Evidence">
       <span>

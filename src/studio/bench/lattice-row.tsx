@@ -4,10 +4,10 @@ import { ChevronDown, GripVertical, Trash2 } from "lucide-react";
 import { bands } from "../../core/panel/bands.ts";
 import type { Row } from "../../core/panel/document.ts";
 import { removeRow, setLabel } from "../../core/panel/edit.ts";
+import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { Cell } from "./cell.tsx";
-import { LabelField } from "./label-field.tsx";
 import { columns } from "./lattice.tsx";
 import { Reach } from "./reach.tsx";
 import { RowSettings } from "./row-settings.tsx";
@@ -15,11 +15,11 @@ import { rowTitle } from "./row-title.ts";
 
 /** One facet or piece: handle, label, reach, and how it shows on each band. */
 export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
-  const { index, profileOf } = useOpenShop();
+  const { fieldOf, profileOf } = useOpenShop();
   const { panel, session } = useBench();
   const unfolded = useSession((state) => state.unfolded === row.id);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: row.id });
-  const title = rowTitle(row, index);
+  const title = rowTitle(row, fieldOf);
   const remove = () => panel.getState().apply(removeRow(row.id, title));
   const profile = row.kind === "facet" ? profileOf(row.field) : undefined;
 

@@ -24,9 +24,9 @@ export const columns = "grid grid-cols-[26px_minmax(0,1fr)_repeat(3,72px)] gap-x
 
 /** The panel as a table: its rows against the bands. */
 export function Lattice() {
-  const { shop, index } = useOpenShop();
+  const { products, fieldOf } = useOpenShop();
   const { panel: store, session } = useBench();
-  const panel = usePanel((state) => state.panel);
+  const panel = usePanel((state) => state.document);
   const pointed = useSession((state) => state.pointed);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -35,7 +35,7 @@ export function Lattice() {
 
   const titleOf = (id: string | number) => {
     const row = panel.rows.find((one) => one.id === id);
-    return row ? rowTitle(row, index) : String(id);
+    return row ? rowTitle(row, fieldOf) : String(id);
   };
   const placeOf = (id: string | number) => `place ${panel.rows.findIndex((row) => row.id === id) + 1} of ${panel.rows.length}`;
   const announcements: Announcements = {
@@ -47,13 +47,13 @@ export function Lattice() {
   const drop = ({ active, over }: DragEndEvent) => {
     const row = panel.rows.find(({ id }) => id === active.id);
     const to = panel.rows.findIndex(({ id }) => id === over?.id);
-    if (row && to >= 0 && active.id !== over?.id) store.getState().apply(moveRow(row.id, to, rowTitle(row, index)));
+    if (row && to >= 0 && active.id !== over?.id) store.getState().apply(moveRow(row.id, to, rowTitle(row, fieldOf)));
   };
 
   return (
     <>
       <div className={`${columns} flex-none border-b border-hair py-1.5`}>
-        <span className="col-span-2 ps-4 text-[13px] text-quiet">{shop.products.toLocaleString("en")} products</span>
+        <span className="col-span-2 ps-4 text-[13px] text-quiet">{products.toLocaleString("en")} products</span>
         {bands.map((band) => (
           <span key={band} className="text-center leading-tight">
             <b className="block text-[13px] font-semibold capitalize">{band}</b>

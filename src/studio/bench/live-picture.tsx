@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useRef } from "react";
-import { emptySelection } from "../../core/match/selection.ts";
+import type { Answer } from "../../core/match/answer.ts";
 import type { Band } from "../../core/panel/bands.ts";
 import type { DisplayName, FacetRow, PanelDocument } from "../../core/panel/document.ts";
+import { startPlace } from "../../storefront/address.ts";
 import css from "../../storefront/picture.css?inline";
 import { drawFacet, eraseFacet } from "../../storefront/picture.tsx";
-import { firstState } from "../../storefront/store.ts";
-import { type OpenShop, useOpenShop } from "../shell/shop-context.ts";
+import { firstState, questionOf } from "../../storefront/store.ts";
+import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
 
 let sheet: CSSStyleSheet | undefined;
 
@@ -24,9 +25,11 @@ interface Props {
 export function LivePicture({ row, display, band, panel, width, scale, height }: Props) {
   const shop = useOpenShop();
   const host = useRef<HTMLSpanElement>(null);
-  const state = useMemo(() => stateFor(shop, { ...panel, rows: [row] }, band), [shop, panel, row, band]);
+  const alone = useMemo(() => ({ ...panel, rows: [row] }), [panel, row]);
+  const answer = useAnswer({ ...questionOf(alone, startPlace), size: 0 });
+  const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
   useEffect(() => {
-    if (!host.current) return;
+    if (!host.current || !state) return;
     const root = host.current.shadowRoot ?? host.current.attachShadow({ mode: "open" });
     if (!sheet) {
       sheet = new CSSStyleSheet();
@@ -54,5 +57,5 @@ export function LivePicture({ row, display, band, panel, width, scale, height }:
   );
 }
 
-const stateFor = ({ shop, index, swatches, engine }: OpenShop, panel: PanelDocument, band: Band) =>
-  firstState({ shop, panel, data: "", stage: true }, index, swatches, engine, band, { selection: emptySelection, sort: "catalogue", page: 1 });
+const stateFor = ({ shop, profiles, swatches }: OpenShop, panel: PanelDocument, band: Band, answer: Answer) =>
+  firstState({ shop, fields: profiles.map(({ field }) => field), panel, swatches }, band, { place: startPlace, answer });

@@ -4,15 +4,15 @@ import { toast } from "sonner";
 import { useSWRConfig } from "swr";
 import { renamePanel } from "../../core/panel/edit.ts";
 import { type PanelSummary, sendJson, shopPath } from "../api.ts";
+import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel } from "./bench-context.ts";
-import { LabelField } from "./label-field.tsx";
 
 /** The shop's panels as tabs; the open one's name is edited in place. */
 export function PanelTabs({ shop, current }: { shop: string; current: string }) {
   const { panels } = useOpenShop().shop;
   const store = useBench().panel;
-  const name = usePanel((state) => state.panel.name);
+  const name = usePanel((state) => state.document.name);
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const add = async () => {

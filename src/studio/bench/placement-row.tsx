@@ -16,7 +16,7 @@ const words: Record<Placement, string> = {
 
 /** The panel's own row: where it stands on each band. */
 export function PlacementRow() {
-  const placement = usePanel((state) => state.panel.placement);
+  const placement = usePanel((state) => state.document.placement);
   return (
     <div className={`${columns} min-h-[50px] border-b border-hair bg-sand/70 py-1`}>
       <div className="col-span-2 ps-4">
@@ -32,7 +32,7 @@ export function PlacementRow() {
 
 function PlacementCell({ band }: { band: Band }) {
   const store = useBench().panel;
-  const placement = usePanel((state) => state.panel.placement);
+  const placement = usePanel((state) => state.document.placement);
   const shown = resolve(placement, band);
   const own = isOwn(placement, band);
   const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", as on the wider band"}`;

@@ -1,6 +1,8 @@
+import { isNumeric } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { Mode } from "../../core/match/selection.ts";
 import { formatterOf } from "../../storefront/format.ts";
+import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 /** How many products state a field, as a bar and in words, with what there is to choose. */
@@ -9,7 +11,7 @@ export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode })
   const { field, reach, outOf, level, options, min, max } = profile;
   const share = outOf === 0 ? 0 : reach / outOf;
   const format = formatterOf(field, shop.currency);
-  const range = (mode ?? (field.kind === "number" || field.kind === "date" ? "range" : "any")) === "range" && min !== null && max !== null;
+  const range = (mode ?? (isNumeric(field) ? "range" : "any")) === "range" && min !== null && max !== null;
   const what = range ? `${format(min)} – ${format(max)}` : field.kind === "yes-no" ? "yes / no" : `${options.toLocaleString("en")} options`;
   return (
     <span className="flex items-center gap-1.5 text-[12px] leading-tight text-quiet tabular-nums" title={`${reach} of ${outOf} products state it`}>
@@ -22,12 +24,4 @@ export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode })
       </span>
     </span>
   );
-}
-
-/** A share in whole per cent; never 0 or 100 when it is not quite that. */
-export function percent(part: number, whole: number): string {
-  if (whole === 0) return "0 %";
-  const share = (part / whole) * 100;
-  if (share > 0 && share < 1) return "< 1 %";
-  return share > 99 && share < 100 ? "> 99 %" : `${Math.round(share)} %`;
 }

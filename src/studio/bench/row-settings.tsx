@@ -1,20 +1,19 @@
-import { useId, useMemo } from "react";
-import { modeExample } from "../../core/evidence/mode-example.ts";
+import { useId } from "react";
 import type { Mode } from "../../core/match/selection.ts";
 import { bands, resolve } from "../../core/panel/bands.ts";
 import { type FacetRow, facetDefaults } from "../../core/panel/document.ts";
 import { type FacetSettings, setFacet } from "../../core/panel/edit.ts";
 import { displays } from "../../storefront/displays/index.ts";
-import { useOpenShop } from "../shell/shop-context.ts";
+import { useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 
 /** A facet's settings, unfolded under its row. */
 export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
   const store = useBench().panel;
-  const { index } = useOpenShop();
+  const { desk } = useOpenShop();
   const set = (settings: Partial<FacetSettings>, words: string) => store.getState().apply(setFacet(row.id, settings, `${title}: ${words}`));
   const discrete = row.mode !== "range" && row.mode !== "tree";
-  const example = useMemo(() => (discrete ? modeExample(index, row.field) : undefined), [index, row.field, discrete]);
+  const example = useAsked(async () => (discrete ? desk.modeExample(row) : undefined), `${discrete} ${row.field}`);
   const carried = (mode: Mode) => bands.every((band) => displays[resolve(row.display, band)].modes.includes(mode));
 
   return (

@@ -1,8 +1,8 @@
-import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import type { Field } from "../../core/catalogue/field.ts";
 import { pieceLabels, type Row } from "../../core/panel/document.ts";
 
 /** A row's name: the designer's label, else the field's. */
-export function rowTitle(row: Row, index: CatalogueIndex): string {
+export function rowTitle(row: Row, fieldOf: (key: string) => Field | undefined): string {
   if (row.label) return row.label;
-  return row.kind === "piece" ? pieceLabels[row.piece] : (index.field(row.field)?.name ?? row.field);
+  return row.kind === "piece" ? pieceLabels[row.piece] : (fieldOf(row.field)?.name ?? row.field);
 }

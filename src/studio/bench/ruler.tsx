@@ -12,7 +12,7 @@ const share = (px: number) => `${((px - least) / (most - least)) * 100}%`;
 /** Page widths in px, with the band limits and the width of the wide page as stops to drag. */
 export function Ruler() {
   const { panel, session } = useBench();
-  const limits = usePanel((state) => state.panel.limits);
+  const limits = usePanel((state) => state.document.limits);
   const pageWidth = useSession((state) => state.pageWidth);
   const track = useRef<HTMLDivElement>(null);
   const names: [string, number, number][] = [

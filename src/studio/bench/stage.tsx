@@ -18,7 +18,7 @@ export function Stage({ slug }: { slug: string }) {
   const [room, setRoom] = useState({ width: 760, height: 600 });
   const [large, setLarge] = useState<"wide" | "phone" | undefined>(undefined);
   const pageWidth = useSession((state) => state.pageWidth);
-  const limits = usePanel((state) => state.panel.limits);
+  const limits = usePanel((state) => state.document.limits);
   useEffect(() => {
     if (!box.current) return;
     const watch = new ResizeObserver(([{ contentRect }]) => setRoom({ width: contentRect.width, height: contentRect.height }));
@@ -84,7 +84,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
   const { panel, session } = useBench();
   const frame = useRef<HTMLIFrameElement>(null);
   const [drawerOpen, setDrawerOpen] = useState(false);
-  const inDrawer = usePanel((state) => resolve(state.panel.placement, bandAt(width, state.panel.limits)) === "drawer");
+  const inDrawer = usePanel((state) => resolve(state.document.placement, bandAt(width, state.document.limits)) === "drawer");
   const tell = useCallback((message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin), []);
 
   useEffect(() => {
@@ -92,7 +92,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
       if (event.origin !== location.origin || event.source !== frame.current?.contentWindow) return;
       const message = event.data;
       if (message.zt === "ready") {
-        tell({ zt: "panel", panel: panel.getState().panel });
+        tell({ zt: "panel", panel: panel.getState().document });
         tell({ zt: "selection", selection: session.getState().selection });
         setDrawerOpen(false);
       } else if (message.zt === "drawer") setDrawerOpen(message.open);
@@ -101,10 +101,10 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
     };
     addEventListener("message", hear);
     const stopPanel = panel.subscribe((now, before) => {
-      if (now.panel === before.panel) return;
-      tell({ zt: "panel", panel: now.panel });
+      if (now.document === before.document) return;
+      tell({ zt: "panel", panel: now.document });
       const { selection } = session.getState();
-      const still = fitSelection(selection, engineFacets(now.panel));
+      const still = fitSelection(selection, engineFacets(now.document));
       if (JSON.stringify(still) !== JSON.stringify(selection)) session.setState({ selection: still });
     });
     const stopSession = session.subscribe((now, before) => {

@@ -1,7 +1,11 @@
 import { Download } from "lucide-react";
 import type { ReactNode } from "react";
 import { Link, NavLink, useParams } from "react-router";
+import { useStore } from "zustand";
 import { shopPath } from "../api.ts";
+import { ConflictNote } from "../shell/conflict-note.tsx";
+import { HistoryButtons } from "../shell/history-buttons.tsx";
+import { Saved } from "../shell/saved.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
@@ -9,18 +13,23 @@ import { shopViews } from "../shell/views.ts";
 const tab = ({ isActive }: { isActive: boolean }) =>
   `border-b-2 px-1 py-1 font-medium ${isActive ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`;
 
-/** What the catalogue's views share: its size, its parts, and how it comes and goes. */
+/** What the catalogue's views share: its size, its parts, its mends' history, and how it comes and goes. */
 export function CatalogueFrame({ children }: { children: ReactNode }) {
   const { shop: slug = "" } = useParams();
-  const { shop, index } = useOpenShop();
+  const { shop, products, variants, mends } = useOpenShop();
+  const mended = useStore(mends, (state) => state.document.mends.length);
   return (
     <div className="flex h-full flex-col">
-      <Strip views={shopViews(slug)} />
+      <Strip views={shopViews(slug)}>
+        <Saved store={mends} />
+        <HistoryButtons store={mends} />
+      </Strip>
+      <ConflictNote store={mends} what="The mends were" />
       <main className="flex min-h-0 flex-1 flex-col px-6 py-4">
         <div className="mb-3 flex flex-none items-center gap-5">
           <h1 className="text-2xl">{shop.name}</h1>
           <p className="text-quiet tabular-nums">
-            {index.products.toLocaleString("en")} products, {index.variants.toLocaleString("en")} variants
+            {products.toLocaleString("en")} products, {variants.toLocaleString("en")} variants
           </p>
           <nav aria-label="Parts of the catalogue" className="flex gap-4">
             <NavLink to={`/shops/${slug}/catalogue`} end className={tab}>
@@ -28,6 +37,9 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
             </NavLink>
             <NavLink to={`/shops/${slug}/catalogue/products`} className={tab}>
               Products
+            </NavLink>
+            <NavLink to={`/shops/${slug}/catalogue/mends`} className={tab}>
+              Mends{mended > 0 ? ` ${mended}` : ""}
             </NavLink>
           </nav>
           <p className="ms-auto flex items-center gap-1.5 text-quiet">

@@ -4,11 +4,11 @@ import { FieldTable } from "./field-table.tsx";
 
 /** What the catalogue holds: its fields, how many products state them, and what they say. */
 export function CatalogueView() {
-  const { index, profileOf } = useOpenShop();
+  const { profiles } = useOpenShop();
   return (
     <CatalogueFrame>
       <div className="min-h-0 flex-1 overflow-auto">
-        <FieldTable profiles={index.catalogue.fields.flatMap((field) => profileOf(field.key) ?? [])} />
+        <FieldTable profiles={profiles} />
       </div>
     </CatalogueFrame>
   );

@@ -1,26 +1,43 @@
-import { useMemo } from "react";
+import { useState } from "react";
+import { isDerived, isNumeric, isWholeText } from "../../core/catalogue/field.ts";
 import type { Clash } from "../../core/evidence/clashes.ts";
-import { type FieldDetail as Detail, detailField } from "../../core/evidence/field-detail.ts";
+import type { FieldDetail as Detail } from "../../core/evidence/field-detail.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { isWorthAFacet, suggestDisplay } from "../../core/evidence/suggest.ts";
+import { suggestFacet } from "../../core/evidence/suggest.ts";
+import { areConvertible } from "../../core/evidence/units.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { formatterOf } from "../../storefront/format.ts";
-import { useOpenShop } from "../shell/shop-context.ts";
+import { useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { NumberChart } from "./number-chart.tsx";
+import { type Mender, useMender } from "./use-mender.ts";
 import { ValueBars } from "./value-bars.tsx";
+import { ValueMender } from "./value-mender.tsx";
 
 const number = new Intl.NumberFormat("en", { maximumFractionDigits: 2 });
 
 /** One field seen closely: how its values lie, what is doubtful about them, and which products say nothing. */
 export function FieldDetail({ profile }: { profile: FieldProfile }) {
-  const { shop, index } = useOpenShop();
-  const detail = useMemo(() => detailField(index, profile.field), [index, profile.field]);
+  const { shop, desk } = useOpenShop();
+  const detail = useAsked(() => desk.detail(profile.field.key), profile.field.key);
+  const mender = useMender(profile.field);
+  const [mending, setMending] = useState(false);
   const format = formatterOf(profile.field, shop.currency);
+  if (!detail) return <p className="bg-plum-soft/60 px-5 py-4 text-quiet">Looking at the field …</p>;
+  const mendable = !isDerived(profile.field) && !isWholeText(profile.field.role) && !isNumeric(profile.field);
   return (
     <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,4fr)_minmax(0,3fr)] gap-8 bg-plum-soft/60 px-5 py-4">
       <section aria-label={`Spread of ${profile.field.name}`}>
-        <h3 className="mb-2 text-[15px]">Spread</h3>
-        {detail.numbers?.histogram ? (
+        <div className="mb-2 flex items-baseline justify-between">
+          <h3 className="text-[15px]">{mending ? "Values" : "Spread"}</h3>
+          {mendable ? (
+            <button type="button" className="link text-[13px]" onClick={() => setMending(!mending)}>
+              {mending ? "Back to the spread" : "Mend the values"}
+            </button>
+          ) : null}
+        </div>
+        {mending ? (
+          <ValueMender values={detail.values} mender={mender} />
+        ) : detail.numbers?.histogram ? (
           <NumberChart histogram={detail.numbers.histogram} format={format} label={`Products by ${profile.field.name}`} />
         ) : (
           <ValueBars values={detail.values} />
@@ -28,7 +45,7 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
       </section>
       <section aria-label={`What to know about ${profile.field.name}`}>
         <h3 className="mb-2 text-[15px]">What to know</h3>
-        <Facts profile={profile} detail={detail} format={format} />
+        <Facts profile={profile} detail={detail} format={format} mender={mender} />
       </section>
       <section aria-label={`Products that do not state ${profile.field.name}`}>
         <h3 className="mb-2 text-[15px]">
@@ -52,14 +69,25 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
   );
 }
 
-function Facts({ profile, detail, format }: { profile: FieldProfile; detail: Detail; format(value: number): string }) {
-  const suggestion = suggestDisplay(profile);
+interface FactsProps {
+  profile: FieldProfile;
+  detail: Detail;
+  format(value: number): string;
+  mender: Mender;
+}
+
+function Facts({ profile, detail, format, mender }: FactsProps) {
+  const suggestion = suggestFacet(profile);
   const { entropy, narrowing, singles, spellings, clashes, units, numbers } = detail;
   return (
     <ul className="grid gap-2 text-[13px]">
       <li>
-        <b>{isWorthAFacet(profile) ? displays[suggestion.display].label : "No facet by itself"}</b>
-        {isWorthAFacet(profile) ? `: ${suggestion.reason}.` : ": it parts too few products, or tells each apart."}
+        <b>
+          {suggestion.worth
+            ? `${displays[suggestion.display].label}, ${suggestion.order === "natural" ? "in natural order" : "by count"}`
+            : "No facet by itself"}
+        </b>
+        : {suggestion.reason}.
       </li>
       {numbers ? null : (
         <li>
@@ -93,13 +121,23 @@ function Facts({ profile, detail, format }: { profile: FieldProfile; detail: Det
       ))}
       {clashes.slice(0, 6).map((clash) => (
         <li key={clash.values.map(({ label }) => label).join("|")}>
-          <ClashText clash={clash} />
+          <ClashText clash={clash} />{" "}
+          <button type="button" className="btn btn-xs" onClick={() => mender.merge([clash.values[1].label], clash.values[0].label)}>
+            Merge into {clash.values[0].label}
+          </button>
         </li>
       ))}
       {clashes.length > 6 ? <li>and {clashes.length - 6} more pairs that look alike.</li> : null}
       {units ? (
         <li>
-          <b>{units.matching}</b> of {units.outOf} values are numbers with a unit ({units.units.join(", ")}).
+          <b>{units.matching}</b> of {units.outOf} values are numbers with a unit ({units.units.join(", ")}).{" "}
+          {areConvertible(units.units) ? (
+            <button type="button" className="btn btn-xs" onClick={() => mender.toNumbers(units.unit)}>
+              Make them numbers in {units.unit}
+            </button>
+          ) : (
+            "They measure different things, so they cannot become one number."
+          )}
         </li>
       ) : null}
     </ul>

@@ -1,12 +1,12 @@
 import { ChevronRight } from "lucide-react";
 import { Fragment, useState } from "react";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { isWorthAFacet, suggestDisplay } from "../../core/evidence/suggest.ts";
+import { suggestFacet } from "../../core/evidence/suggest.ts";
 import { displays } from "../../storefront/displays/index.ts";
-import { percent } from "../bench/reach.tsx";
+import { percent } from "../shell/percent.ts";
 import { FieldDetail } from "./field-detail.tsx";
+import { kindNames } from "./kind-names.ts";
 
-const kinds = { text: "text", number: "number", date: "date", "yes-no": "yes / no", path: "category path" } as const;
 const columns = 7;
 
 /** Fields with reach, values and what they are good for; a row unfolds to all that there is to say. */
@@ -51,7 +51,7 @@ export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) 
 function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolean; flip(): void }) {
   const { field, reach, outOf, options, samples, clashes, level } = profile;
   const share = outOf === 0 ? 0 : (reach / outOf) * 100;
-  const suggestion = suggestDisplay(profile);
+  const suggestion = suggestFacet(profile);
   return (
     <tr className={open ? "bg-plum-soft/60" : "hover:bg-sand/50"}>
       <th scope="row" className="font-medium">
@@ -60,7 +60,7 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
           {field.name}
         </button>
       </th>
-      <td>{kinds[field.kind]}</td>
+      <td>{kindNames[field.kind]}</td>
       <td>{level}</td>
       <td>
         <span className="flex items-center gap-2" title={`${reach} of ${outOf} products`}>
@@ -79,7 +79,7 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
           </span>
         ) : null}
       </td>
-      <td className="text-quiet">{isWorthAFacet(profile) ? `${displays[suggestion.display].label}: ${suggestion.reason}` : "Not by itself"}</td>
+      <td className="text-quiet">{suggestion.worth ? `${displays[suggestion.display].label}: ${suggestion.reason}` : `No: ${suggestion.reason}`}</td>
     </tr>
   );
 }

@@ -1,18 +1,31 @@
-import { createContext, useContext } from "react";
+import { createContext, useContext, useEffect, useState } from "react";
+import type { Field } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import type { LocalEngine } from "../../core/match/engine.ts";
+import type { Answer, Engine, Question } from "../../core/match/answer.ts";
+import type { MendDocument } from "../../core/mend/document.ts";
 import type { SwatchBook } from "../../core/swatch/book.ts";
 import type { ShopSummary } from "../api.ts";
+import type { RemoteDesk } from "../desk/open-desk.ts";
+import type { DocumentStore } from "./document-store.ts";
 
-/** A shop that is open, with its catalogue ready for counting. */
+/** A shop that is open. Its catalogue is in a worker; what is here of it changes with every mend. */
 export interface OpenShop {
   shop: ShopSummary;
-  index: CatalogueIndex;
-  engine: LocalEngine;
-  swatches: SwatchBook;
-  /** Looked at once and kept. */
+  products: number;
+  variants: number;
+  /** Fields with their profiles, in the catalogue's order, computed ones included. */
+  profiles: readonly FieldProfile[];
   profileOf(field: string): FieldProfile | undefined;
+  fieldOf(key: string): Field | undefined;
+  swatches: SwatchBook;
+  /** Counts for the bench. */
+  engine: Engine;
+  desk: RemoteDesk;
+  mends: DocumentStore<MendDocument>;
+  /** By mend id, the products that it changes. */
+  mended: Readonly<Record<string, number>>;
+  /** Opens the catalogue anew, after another was put in its place. */
+  reopen(shop: ShopSummary): void;
 }
 
 export const ShopContext = createContext<OpenShop | undefined>(undefined);
@@ -22,4 +35,31 @@ export function useOpenShop(): OpenShop {
   const open = useContext(ShopContext);
   if (!open) throw new Error("This view stands outside a shop.");
   return open;
+}
+
+/**
+ * What a worker says, asked anew when the question or the catalogue changes; the last answer stays until the next is there.
+ * @param question names what is asked
+ */
+export function useAsked<T>(ask: () => Promise<T>, question: string): T | undefined {
+  const { engine } = useOpenShop();
+  const [said, setSaid] = useState<T | undefined>(undefined);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `ask` is made anew with every drawing; what it asks is named by the others
+  useEffect(() => {
+    let over = false;
+    ask().then(
+      (answer) => over || setSaid(answer),
+      (error) => over || console.error(error),
+    );
+    return () => {
+      over = true;
+    };
+  }, [engine, question]);
+  return said;
+}
+
+/** The engine's answer to a question, which is asked anew when it says something else. */
+export function useAnswer(question: Question): Answer | undefined {
+  const { engine } = useOpenShop();
+  return useAsked(async () => engine.ask(question), JSON.stringify(question));
 }

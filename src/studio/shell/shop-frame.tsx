@@ -1,25 +1,64 @@
-import { useMemo } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { Outlet, useParams } from "react-router";
+import { useSWRConfig } from "swr";
 import useSWRImmutable from "swr/immutable";
-import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { unpackCatalogue } from "../../core/index/wire.ts";
-import { LocalEngine } from "../../core/match/engine.ts";
-import type { ShopData } from "../../storefront/shop-data.ts";
-import { type ApiError, request, shopPath, useShop } from "../api.ts";
+import { RemoteEngine } from "../../core/match/remote-engine.ts";
+import type { MendDocument } from "../../core/mend/document.ts";
+import type { SwatchBook } from "../../core/swatch/book.ts";
+import { type ApiError, request, type ShopSummary, type Stored, shopPath, useShop } from "../api.ts";
+import type { Overview } from "../desk/desk.ts";
+import { type RemoteDesk, startDesk } from "../desk/open-desk.ts";
+import { createDocumentStore, type DocumentStore } from "./document-store.ts";
 import { NotHere } from "./not-here.tsx";
 import { type OpenShop, ShopContext } from "./shop-context.ts";
+import { useLeaveWarning } from "./use-leave-warning.ts";
 
 /** Opens the shop of the address for the views inside. */
 export function ShopFrame() {
   const { shop: slug = "" } = useParams();
-  const shop = useShop(slug);
-  const data = useSWRImmutable<ShopData, ApiError>(`${shopPath(slug)}/data`, request<ShopData>);
-  const catalogue = useMemo(() => (data.data ? openCatalogue(data.data) : undefined), [data.data]);
-  const open = useMemo(() => (shop.data && catalogue ? { shop: shop.data, ...catalogue } : undefined), [shop.data, catalogue]);
+  return <OpenFrame key={slug} slug={slug} />;
+}
 
-  const error = shop.error ?? data.error;
+function OpenFrame({ slug }: { slug: string }) {
+  const path = shopPath(slug);
+  const shop = useShop(slug);
+  const swatches = useSWRImmutable<SwatchBook, ApiError>(`${path}/swatches`, request<SwatchBook>);
+  const stored = useSWRImmutable<Stored<MendDocument>, ApiError>(`${path}/mends`, request<Stored<MendDocument>>);
+  const mends = useMemo(() => stored.data && createDocumentStore(`${path}/mends`, stored.data), [path, stored.data]);
+  const { mutate } = useSWRConfig();
+  const { catalogue, trouble, again } = useCatalogue(path, mends);
+  const reopen = useCallback(
+    async (next: ShopSummary) => {
+      await Promise.all([mutate(path, next, { revalidate: false }), mutate(`${path}/swatches`)]);
+      again();
+    },
+    [path, mutate, again],
+  );
+  useLeaveWarning(mends);
+
+  const open = useMemo<OpenShop | undefined>(() => {
+    if (!shop.data || !swatches.data || !mends || !catalogue) return undefined;
+    const { desk, engine, overview } = catalogue;
+    const profiles = new Map(overview.profiles.map((profile) => [profile.field.key, profile]));
+    return {
+      shop: shop.data,
+      products: overview.products,
+      variants: overview.variants,
+      profiles: overview.profiles,
+      profileOf: (key) => profiles.get(key),
+      fieldOf: (key) => profiles.get(key)?.field,
+      swatches: swatches.data,
+      engine,
+      desk,
+      mends,
+      mended: overview.mended,
+      reopen,
+    };
+  }, [shop.data, swatches.data, mends, catalogue, reopen]);
+
+  const error = shop.error ?? swatches.error ?? stored.error;
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
+  if (trouble) return <NotHere title="That did not work" message={trouble} />;
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the shop …</div>;
   return (
     <ShopContext value={open}>
@@ -28,17 +67,38 @@ export function ShopFrame() {
   );
 }
 
-function openCatalogue(data: ShopData): Omit<OpenShop, "shop"> {
-  const index = new CatalogueIndex(unpackCatalogue(data.catalogue));
-  const profiles = new Map<string, FieldProfile>();
-  return {
-    index,
-    engine: new LocalEngine(index),
-    swatches: data.swatches,
-    profileOf(key) {
-      const field = index.field(key);
-      if (field && !profiles.has(key)) profiles.set(key, profileField(index, field));
-      return profiles.get(key);
-    },
-  };
+interface OpenCatalogue {
+  desk: RemoteDesk;
+  engine: RemoteEngine;
+  overview: Overview;
+}
+
+/** Opens a shop's catalogue in a worker, and keeps it mended. */
+function useCatalogue(path: string, mends: DocumentStore<MendDocument> | undefined) {
+  const [turn, setTurn] = useState(0);
+  const [catalogue, setCatalogue] = useState<OpenCatalogue | undefined>(undefined);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new turn opens the catalogue anew
+  useEffect(() => {
+    if (!mends) return;
+    const { desk, close } = startDesk();
+    let over = false;
+    // Each state of the catalogue has an engine of its own, since what one remembers of another would be wrong.
+    const take = (overview: Overview) => {
+      if (!over) setCatalogue({ desk, engine: new RemoteEngine((question) => desk.answer(question)), overview });
+    };
+    const fail = (error: Error) => over || setTrouble(error.message);
+    desk.open(new URL(`/api${path}/source`, location.href).href, mends.getState().document.mends).then(take, fail);
+    const stop = mends.subscribe((now, before) => {
+      if (now.document !== before.document) desk.mend(now.document.mends).then(take, fail);
+    });
+    return () => {
+      over = true;
+      stop();
+      close();
+    };
+  }, [path, mends, turn]);
+  const again = useCallback(() => setTurn((now) => now + 1), []);
+  return { catalogue, trouble, again };
 }

@@ -1,3 +1,4 @@
+import { isNumeric } from "../../../core/catalogue/field.ts";
 import type { Display } from "../display.ts";
 import { Swatches } from "./view.tsx";
 
@@ -6,7 +7,7 @@ export const swatches: Display = {
   label: "Colour swatches",
   modes: ["any", "all", "one"],
   unsuited: ({ field, options }) => {
-    if (field.kind === "number" || field.kind === "date") return "The values are numbers, which have no colours. A slider or tiles suit them.";
+    if (isNumeric(field)) return "The values are numbers, which have no colours. A slider or tiles suit them.";
     return options > 200 ? `${options} values are too many for swatches. A dropdown suits them.` : undefined;
   },
   View: Swatches,

@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { renamePanel, setLimits } from "../../core/panel/edit.ts";
-import { createPanelStore, isUnsaved } from "./panel-store.ts";
+import { createDocumentStore, isUnsaved } from "./document-store.ts";
 
-const stored = { slug: "p", name: "P", version: 1, document: demoPanel };
+const stored = { version: 1, document: demoPanel };
 const answers: (() => Response | Promise<Response>)[] = [];
 const sent: { version: number; document: { name: string } }[] = [];
 const json = (status: number, body: unknown) => () => new Response(JSON.stringify(body), { status });
@@ -25,9 +25,9 @@ afterEach(() => {
 });
 const rest = () => vi.advanceTimersByTimeAsync(1000);
 
-describe("a panel on the bench", () => {
+describe("a document that saves itself", () => {
   it("saves a moment after the last change, with the version that it knows", async () => {
-    const store = createPanelStore("s", stored);
+    const store = createDocumentStore("/p", stored);
     store.getState().apply(named("One"));
     store.getState().apply(named("Two"));
     expect(isUnsaved(store.getState())).toBe(true);
@@ -41,37 +41,37 @@ describe("a panel on the bench", () => {
   });
 
   it("undoes and redoes every step in words, and a new step ends redoing", async () => {
-    const store = createPanelStore("s", stored);
+    const store = createDocumentStore("/p", stored);
     const { apply, undo, redo } = store.getState();
     apply(named("One"));
     apply(named("Two"));
     expect(store.getState().past.map(({ words }) => words)).toEqual(["Rename the panel to One", "Rename the panel to Two"]);
     undo();
-    expect(store.getState().panel.name).toBe("One");
+    expect(store.getState().document.name).toBe("One");
     undo();
     undo();
-    expect(store.getState().panel).toEqual(demoPanel);
+    expect(store.getState().document).toEqual(demoPanel);
     redo();
-    expect(store.getState().panel.name).toBe("One");
+    expect(store.getState().document.name).toBe("One");
     apply(named("Else"));
     expect(store.getState().future).toEqual([]);
     redo();
-    expect(store.getState().panel.name).toBe("Else");
+    expect(store.getState().document.name).toBe("Else");
   });
 
   it("counts an edit that changes nothing as no step, and a drag as one", () => {
-    const store = createPanelStore("s", stored);
+    const store = createDocumentStore("/p", stored);
     const { apply, undo } = store.getState();
     apply(named(demoPanel.name));
     expect(store.getState().past).toEqual([]);
     for (const wide of [1010, 1020, 1030]) apply(setLimits({ medium: 750, wide }), true);
     expect(store.getState().past).toHaveLength(1);
     undo();
-    expect(store.getState().panel.limits.wide).toBe(1000);
+    expect(store.getState().document.limits.wide).toBe(1000);
   });
 
   it("saves what was changed while a save was under way", async () => {
-    const store = createPanelStore("s", stored);
+    const store = createDocumentStore("/p", stored);
     let finish: (response: Response) => void = () => {};
     answers.push(
       () =>
@@ -93,7 +93,7 @@ describe("a panel on the bench", () => {
   it("writes nothing over another tab's version until it is settled", async () => {
     for (const keep of ["mine", "theirs"] as const) {
       sent.length = 0;
-      const store = createPanelStore("s", stored);
+      const store = createDocumentStore("/p", stored);
       answers.push(json(409, { error: "Changed elsewhere", version: 7, document: { ...demoPanel, name: "Theirs" } }));
       store.getState().apply(named("Mine"));
       await rest();
@@ -106,7 +106,7 @@ describe("a panel on the bench", () => {
       if (keep === "mine") expect(sent[1]).toMatchObject({ version: 7, document: { name: "Mine still" } });
       else {
         expect(sent).toHaveLength(1);
-        expect(store.getState().panel.name).toBe("Theirs");
+        expect(store.getState().document.name).toBe("Theirs");
         store.getState().undo();
         await rest();
         expect(sent[1]).toMatchObject({ version: 7, document: { name: "Mine still" } });
@@ -115,7 +115,7 @@ describe("a panel on the bench", () => {
   });
 
   it("tries again when the server was away, and says a refusal", async () => {
-    const store = createPanelStore("s", stored);
+    const store = createDocumentStore("/p", stored);
     answers.push(() => Promise.reject(new TypeError("network")));
     store.getState().apply(named("One"));
     await rest();

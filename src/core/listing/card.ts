@@ -1,6 +1,6 @@
-import { fieldOf, firstValue } from "../core/catalogue/catalogue.ts";
-import { parseNumber } from "../core/catalogue/values.ts";
-import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
+import { fieldOf, firstValue } from "../catalogue/catalogue.ts";
+import { parseNumber } from "../catalogue/values.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
 
 /** What a listing shows of one product. */
 export interface Card {

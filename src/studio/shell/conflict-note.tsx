@@ -1,14 +1,14 @@
-import { useBench, usePanel } from "./bench-context.ts";
+import { useStore } from "zustand";
+import type { DocumentStore } from "./document-store.ts";
 
-/** Shown when another tab saved the same panel: nothing is written until the designer has chosen. */
-export function ConflictNote() {
-  const store = useBench().panel;
-  const other = usePanel((state) => state.other);
+/** Shown when another tab saved the same document: nothing is written until the designer has chosen. */
+export function ConflictNote<D>({ store, what }: { store: DocumentStore<D>; what: string }) {
+  const other = useStore(store, (state) => state.other);
   if (!other) return null;
   return (
     <div role="alert" className="flex flex-none items-center gap-3 border-b border-hair bg-accent px-4 py-2 text-accent-content">
       <p className="flex-1">
-        <b>This panel was changed in another tab.</b> Nothing of yours is written over it until you choose.
+        <b>{what} changed in another tab.</b> Nothing of yours is written over it until you choose.
       </p>
       <button type="button" className="btn btn-sm" onClick={() => store.getState().settle("theirs")}>
         Take the other version

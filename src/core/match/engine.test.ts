@@ -1,0 +1,131 @@
+import { readFileSync } from "node:fs";
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { questions, shops } from "../../../tests/random-shop.ts";
+import { Reference } from "../../../tests/reference.ts";
+import { firstValue } from "../catalogue/catalogue.ts";
+import { readCatalogue } from "../catalogue/read.ts";
+import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { facetName, type Question, type WireAnswer } from "./answer.ts";
+import { LocalEngine } from "./engine.ts";
+import { Matcher } from "./matcher.ts";
+import { sortProducts, usualSorts } from "./order.ts";
+import { bandCounts } from "./range.ts";
+import { jsonAnswer, RemoteEngine, type WireQuestion } from "./remote-engine.ts";
+import type { Facet } from "./selection.ts";
+
+const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
+const question = (facets: Facet[], choices: Question["selection"]["choices"] = {}): Question => ({
+  facets,
+  selection: { text: "", choices },
+  sort: "",
+  from: 0,
+  size: 3,
+});
+
+describe("an engine elsewhere", () => {
+  it("answers as the one here does, over JSON as well", async () => {
+    await fc.assert(
+      fc.asyncProperty(shops, questions, async (catalogue, { facets, choices }) => {
+        const local = new LocalEngine(new CatalogueIndex(catalogue));
+        const remote = new RemoteEngine(async (asked: WireQuestion) => {
+          const wire: WireQuestion = JSON.parse(JSON.stringify(asked));
+          const has = new Set(wire.has);
+          return JSON.parse(jsonAnswer(local.answer(wire, (name) => has.has(name)))) as WireAnswer;
+        });
+        for (const chosen of [{}, choices]) {
+          const asked = question(facets, chosen);
+          expect(JSON.parse(JSON.stringify(await remote.ask(asked), plain))).toEqual(JSON.parse(JSON.stringify(local.ask(asked), plain)));
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it("is sent what does not change only once", async () => {
+    const local = new LocalEngine(nursery);
+    const sent: WireAnswer[] = [];
+    const remote = new RemoteEngine(async (asked) => {
+      sent.push(local.answer(asked, (name) => asked.has.includes(name)));
+      return sent[sent.length - 1];
+    });
+    const light: Facet = { field: "light", mode: "any" };
+    await remote.ask(question([light]));
+    await remote.ask(question([light, { field: "brand", mode: "any" }], { light: { options: ["shade"] } }));
+    expect(sent.map(({ facets }) => Object.entries(facets).map(([key, { steady }]) => [key, steady !== undefined]))).toEqual([
+      [["light", true]],
+      [
+        ["light", false],
+        ["brand", true],
+      ],
+    ]);
+    expect(facetName(light)).not.toBe(facetName({ ...light, mode: "all" }));
+  });
+});
+
+const plain = (_key: string, value: unknown) => (ArrayBuffer.isView(value) ? Array.from(value as Uint32Array) : value);
+
+describe("values that are one option", () => {
+  it("count as the any-of of them, whatever else is chosen", () => {
+    fc.assert(
+      fc.property(shops, questions, (catalogue, { facets, choices }) => {
+        const index = new CatalogueIndex(catalogue);
+        const { colour: _colour, ...others } = choices;
+        const merged: Facet = { field: "colour", mode: "any", merges: [{ label: "Not red", values: ["black", "white"] }] };
+        const rest = facets.filter(({ field }) => field !== "colour");
+        const answer = new LocalEngine(index).ask(question([merged, ...rest], others));
+        const { options, counts } = answer.facets.colour;
+        const at = options.findIndex(({ id }) => id === "not red");
+        const both = new Reference(catalogue).matching([{ field: "colour", mode: "any" }, ...rest], {
+          ...others,
+          colour: { options: ["black", "white"] },
+        });
+        expect(at < 0 ? 0 : counts.live[at]).toBe(both.length);
+        expect(options.some(({ id }) => id === "black")).toBe(false);
+        const chosen = new LocalEngine(index).ask(question([merged, ...rest], { ...others, colour: { options: ["not red"] } }));
+        expect(chosen.total).toBe(at < 0 ? 0 : both.length);
+      }),
+    );
+  });
+});
+
+describe("bands of a range", () => {
+  it("count what choosing each would find", () => {
+    const bands = [{ max: 5 }, { min: 5, max: 10 }, { min: 10 }];
+    fc.assert(
+      fc.property(shops, questions, (catalogue, { facets, choices }) => {
+        const index = new CatalogueIndex(catalogue);
+        const price: Facet = { field: "price", mode: "range", bands };
+        const counts = bandCounts(new Matcher(index, index.allProducts(), facets, choices), price);
+        bands.forEach((band, b) => {
+          expect(counts[b]).toBe(new Reference(catalogue).matching(facets, { ...choices, price: band }).length);
+        });
+      }),
+    );
+  });
+});
+
+describe("orders", () => {
+  const all = Uint32Array.from({ length: nursery.products }, (_, p) => p);
+  const values = (sort: string, key: string) =>
+    Array.from(sortProducts(nursery, all, sort), (p) => firstValue(nursery.catalogue, key, nursery.catalogue.variantStart[p]));
+
+  it("go by several fields, rising and falling, and by name as readers do", () => {
+    const brands = values("brand,-rating", "brand");
+    const known = brands.filter((brand) => brand !== undefined);
+    expect(known).toEqual([...known].sort(new Intl.Collator("en", { numeric: true, sensitivity: "base" }).compare));
+    // Products that do not state the field come last.
+    expect(brands.slice(0, known.length)).toEqual(known);
+    const ratings = values("brand,-rating", "rating");
+    const first = ratings.slice(0, brands.filter((brand) => brand === brands[0]).length).map((text) => Number(text ?? Number.NaN));
+    const stated = first.filter((rating) => !Number.isNaN(rating));
+    expect(stated).toEqual([...stated].sort((a, b) => b - a));
+    expect(first.slice(0, stated.length)).toEqual(stated);
+  });
+
+  it("leave the catalogue's own where nothing or nothing known is asked", () => {
+    expect([...sortProducts(nursery, all, "")]).toEqual([...all]);
+    expect([...sortProducts(nursery, all, "none,-nothing")]).toEqual([...all]);
+    expect(usualSorts(nursery.catalogue.fields).map(({ sort }) => sort)).toEqual(["", "price", "-price", "-published", "-rating", "title"]);
+  });
+});

@@ -1,0 +1,141 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { shops } from "../../../tests/random-shop.ts";
+import { type Catalogue, valuesOf } from "../catalogue/catalogue.ts";
+import { readCatalogue } from "../catalogue/read.ts";
+import { InvalidDocument } from "../document/check.ts";
+import { applyMends, mendedProducts } from "./apply.ts";
+import { type Mend, mendWords, type NewMend, noMends } from "./document.ts";
+import { addMend, removeMend } from "./edit.ts";
+import { checkMends } from "./schema.ts";
+
+const { catalogue } = readCatalogue(
+  new TextEncoder().encode(
+    `product_id,sku,title,colour,height,stock
+a,a1,One,Sea green / white,40 cm,1
+a,a2,One,white,0.5 m,0
+b,b1,Two,White,120 mm,2
+c,,Three,Red|white,tall,
+`,
+  ),
+);
+const said = (of: Catalogue, key: string) => Array.from({ length: 4 }, (_, variant) => valuesOf(of, key, variant).join("|"));
+const mendedBy = (...mends: NewMend[]) =>
+  applyMends(
+    catalogue,
+    mends.map((mend, i) => ({ ...mend, id: `m${i}` }) as Mend),
+  );
+
+describe("mends", () => {
+  it("merge, rename, split and take away values, whatever their spelling", () => {
+    expect(said(mendedBy({ kind: "values", field: "colour", from: ["white"], to: ["Ivory"] }), "colour")).toEqual([
+      "Sea green / white",
+      "Ivory",
+      "Ivory",
+      "Red|Ivory",
+    ]);
+    expect(said(mendedBy({ kind: "values", field: "colour", from: ["SEA  GREEN / white"], to: ["Sea green", "White"] }), "colour")[0]).toBe(
+      "Sea green|White",
+    );
+    expect(said(mendedBy({ kind: "values", field: "colour", from: ["white", "red"], to: ["Pale"] }), "colour")).toEqual([
+      "Sea green / white",
+      "Pale",
+      "Pale",
+      "Pale",
+    ]);
+    expect(said(mendedBy({ kind: "values", field: "colour", from: ["white"], to: [] }), "colour")[3]).toBe("Red");
+  });
+
+  it("set values of whole products and of one variant, by SKU or by place", () => {
+    expect(said(mendedBy({ kind: "set", field: "colour", products: ["a", "none"], to: ["Blue"] }), "colour")).toEqual([
+      "Blue",
+      "Blue",
+      "White",
+      "Red|white",
+    ]);
+    expect(said(mendedBy({ kind: "cell", field: "colour", product: "a", variant: "a2", to: ["Grey"] }), "colour")[1]).toBe("Grey");
+    expect(said(mendedBy({ kind: "cell", field: "colour", product: "c", variant: "#1", to: [] }), "colour")[3]).toBe("");
+  });
+
+  // Source: SI Brochure, 9th edition: 1 m is 100 cm is 1000 mm.
+  it("make numbers of values with units, and leave what is none", () => {
+    const mended = mendedBy({ kind: "units", field: "height", unit: "cm" });
+    expect(said(mended, "height")).toEqual(["40", "50", "12", "tall"]);
+    expect(mended.fields.find(({ key }) => key === "height")).toMatchObject({ kind: "number", unit: "cm" });
+  });
+
+  it("are done in order, and what is computed follows", () => {
+    const mended = mendedBy(
+      { kind: "values", field: "colour", from: ["white"], to: ["Ivory"] },
+      { kind: "values", field: "colour", from: ["ivory"], to: ["Chalk"] },
+      { kind: "cell", field: "stock", product: "b", variant: "b1", to: ["0"] },
+    );
+    expect(said(mended, "colour")[1]).toBe("Chalk");
+    expect(said(mended, "availability")).toEqual(["in stock", "out of stock", "out of stock", ""]);
+  });
+
+  it("never touch the imported catalogue, and do nothing where their field or product is gone", () => {
+    const before = structuredClone(catalogue);
+    mendedBy({ kind: "values", field: "colour", from: ["white"], to: [] }, { kind: "units", field: "height", unit: "cm" });
+    expect(catalogue).toEqual(before);
+    expect(
+      mendedBy({ kind: "values", field: "none", from: ["white"], to: [] }, { kind: "set", field: "colour", products: ["none"], to: ["x"] }),
+    ).toEqual(catalogue);
+  });
+
+  it("say how many products they change", () => {
+    const count = (mend: NewMend) => mendedProducts(catalogue, { ...mend, id: "m" } as Mend);
+    expect(count({ kind: "values", field: "colour", from: ["white"], to: ["Ivory"] })).toBe(3);
+    expect(count({ kind: "values", field: "colour", from: ["none"], to: ["Ivory"] })).toBe(0);
+    expect(count({ kind: "units", field: "height", unit: "cm" })).toBe(2);
+    expect(count({ kind: "set", field: "colour", products: ["a", "b", "x"], to: [] })).toBe(2);
+  });
+
+  it("with nothing to do change nothing at all", () => {
+    fc.assert(
+      fc.property(shops, (shop) => {
+        const mends: Mend[] = [{ id: "m1", kind: "values", field: "colour", from: ["no such colour"], to: ["x"] }];
+        const mended = applyMends(shop, mends);
+        for (const { key } of shop.fields)
+          for (let v = 0; v < shop.variantStart[shop.productIds.length]; v++) expect(valuesOf(mended, key, v)).toEqual(valuesOf(shop, key, v));
+      }),
+    );
+  });
+});
+
+describe("the list of mends", () => {
+  const cell = (text: string): NewMend => ({ kind: "cell", field: "colour", product: "a", variant: "a1", to: [text] });
+
+  it("grows by steps in words, keeps one mend a cell, and lets each be taken back", () => {
+    const edits = [
+      addMend({ kind: "values", field: "colour", from: ["white"], to: ["Ivory"] }, "Colour"),
+      addMend(cell("x"), "Colour"),
+      addMend(cell("y"), "Colour"),
+    ];
+    const document = edits.reduce((now, { apply }) => apply(now), noMends);
+    expect(document.mends.map(({ id }) => id)).toEqual(["m1", "m3"]);
+    expect(edits[0].words).toBe("Colour: “white” to “Ivory”");
+    expect(mendWords(document.mends[1], "Colour")).toBe("Colour: “y” for a, variant a1");
+    expect(
+      removeMend("m1", "")
+        .apply(document)
+        .mends.map(({ id }) => id),
+    ).toEqual(["m3"]);
+    expect(checkMends(JSON.parse(JSON.stringify(document)))).toEqual(document);
+  });
+
+  it("is refused with the path of the fault", () => {
+    const bad = { format: 1, mends: [{ id: "m1", kind: "values", field: "colour", from: [], to: [] }] };
+    expect(() => checkMends(bad)).toThrow(InvalidDocument);
+    try {
+      checkMends(bad);
+    } catch (error) {
+      expect((error as InvalidDocument).path).toBe("mends[0].from");
+    }
+    fc.assert(
+      fc.property(fc.anything(), (value) => {
+        expect(() => checkMends(value)).toThrow(InvalidDocument);
+      }),
+    );
+  });
+});

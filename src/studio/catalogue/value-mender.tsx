@@ -1,0 +1,77 @@
+import { useState } from "react";
+import type { FieldDetail } from "../../core/evidence/field-detail.ts";
+import { words } from "../../core/index/text-index.ts";
+import { LabelField } from "../shell/label-field.tsx";
+import type { Mender } from "./use-mender.ts";
+
+const shown = 100;
+
+/** A field's values, each to be renamed or split where it stands, and several to be merged. */
+export function ValueMender({ values, mender }: { values: FieldDetail["values"]; mender: Mender }) {
+  const [asked, setAsked] = useState("");
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const fitting = values.filter(({ label }) => words(asked).every((word) => words(label).some((one) => one.startsWith(word))));
+  // A value that a mend took away is no longer there to be merged.
+  const merging = values.filter(({ label }) => chosen.includes(label));
+  const flip = (label: string) => setChosen(chosen.includes(label) ? chosen.filter((one) => one !== label) : [...chosen, label]);
+  return (
+    <div>
+      <div className="mb-2 flex items-center gap-2">
+        <input
+          type="search"
+          className="input input-sm w-44"
+          placeholder="Find a value"
+          aria-label="Find a value"
+          value={asked}
+          onChange={(event) => setAsked(event.target.value)}
+        />
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={merging.length < 2}
+          onClick={() => {
+            mender.merge(
+              merging.slice(1).map(({ label }) => label),
+              merging[0].label,
+            );
+            setChosen([]);
+          }}
+        >
+          {merging.length < 2 ? "Merge" : `Merge ${merging.length} into “${merging[0].label}”`}
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={merging.length === 0}
+          onClick={() => {
+            mender.leaveOut(merging.map(({ label }) => label));
+            setChosen([]);
+          }}
+        >
+          Leave out
+        </button>
+      </div>
+      <ul className="max-h-64 overflow-auto" aria-label="Values">
+        {fitting.slice(0, shown).map(({ label, products }) => (
+          <li key={label} className="flex items-center gap-2 py-0.5 text-[13px]">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              aria-label={`Choose ${label}`}
+              checked={chosen.includes(label)}
+              onChange={() => flip(label)}
+            />
+            <span className="min-w-0 flex-1 truncate">
+              <LabelField value={label} label={`Rename ${label}`} save={(text) => mender.rename(label, text)} />
+            </span>
+            <span className="text-quiet tabular-nums">{products.toLocaleString("en")}</span>
+          </li>
+        ))}
+        {fitting.length > shown ? (
+          <li className="py-1 text-[12px] text-quiet">and {(fitting.length - shown).toLocaleString("en")} more; find them by name</li>
+        ) : null}
+      </ul>
+      <p className="mt-1 text-[12px] text-quiet">Click a value to rename it. A | in the new name splits it in two.</p>
+    </div>
+  );
+}

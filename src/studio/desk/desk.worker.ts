@@ -1,0 +1,35 @@
+import { expose } from "comlink";
+import type { WireQuestion } from "../../core/match/remote-engine.ts";
+import type { Facet } from "../../core/match/selection.ts";
+import type { Mend } from "../../core/mend/document.ts";
+import { Desk, type VariantQuery } from "./desk.ts";
+
+let desk: Desk | undefined;
+
+function opened(): Desk {
+  if (!desk) throw new Error("The catalogue is not open.");
+  return desk;
+}
+
+const served = {
+  /** Fetches a catalogue and opens it. @throws Error with what went wrong */
+  async open(address: string, mends: readonly Mend[]) {
+    const response = await fetch(address);
+    if (!response.ok) throw new Error((await response.json().catch(() => ({}))).error ?? `The catalogue could not be fetched (${response.status}).`);
+    desk = Desk.open(new Uint8Array(await response.arrayBuffer()), mends);
+    return desk.overview();
+  },
+  mend(mends: readonly Mend[]) {
+    opened().mend(mends);
+    return opened().overview();
+  },
+  detail: (key: string) => opened().detail(key),
+  modeExample: (facet: Facet) => opened().modeExample(facet),
+  answer: (question: WireQuestion) => opened().answer(question),
+  count: (query: VariantQuery) => opened().count(query),
+  rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) => opened().rows(query, from, size, keys),
+  products: (query: VariantQuery) => opened().products(query),
+};
+export type DeskService = typeof served;
+
+expose(served);

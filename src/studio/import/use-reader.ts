@@ -1,0 +1,82 @@
+import { proxy, type Remote, wrap } from "comlink";
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { Reading } from "../../core/catalogue/reading.ts";
+import type { KnownColumns, Preview } from "./file-reader.ts";
+import type { ReaderService } from "./reader.worker.ts";
+
+interface State {
+  file: File | undefined;
+  preview: Preview | undefined;
+  /** What is going on, and how far it is from 0 to 1 where that is known. */
+  busy: { words: string; share?: number } | undefined;
+  /** Why there is no preview at all. */
+  trouble: string | undefined;
+}
+
+const idle: State = { file: undefined, preview: undefined, busy: undefined, trouble: undefined };
+
+/** Keeps a preview of a file that a worker reads; a new file takes the place of one under way, and reading can be stopped. */
+export function useReader(known: KnownColumns) {
+  const worker = useRef<{ thread: Worker; service: Remote<ReaderService> } | undefined>(undefined);
+  const turn = useRef(0);
+  const [state, setState] = useState<State>(idle);
+
+  const end = useCallback(() => {
+    worker.current?.thread.terminate();
+    worker.current = undefined;
+  }, []);
+  useEffect(() => end, [end]);
+  const start = () => {
+    const thread = new Worker(new URL("./reader.worker.ts", import.meta.url), { type: "module" });
+    worker.current = { thread, service: wrap<ReaderService>(thread) };
+    return worker.current;
+  };
+
+  /** Shows what a task of the worker gives, unless something newer has begun. */
+  const show = async (task: Promise<Preview | undefined>, mine: number) => {
+    try {
+      const preview = await task;
+      if (mine === turn.current) setState((now) => ({ ...now, preview, busy: undefined }));
+    } catch (error) {
+      if (mine === turn.current) setState((now) => ({ ...now, busy: undefined, trouble: `The file could not be read: ${(error as Error).message}` }));
+    }
+  };
+
+  return {
+    ...state,
+    take(file: File) {
+      end();
+      const mine = ++turn.current;
+      const { thread, service } = start();
+      thread.addEventListener("error", () => {
+        if (mine === turn.current) setState({ ...idle, file, trouble: "The file could not be read: the reader broke down." });
+      });
+      setState({ ...idle, file, busy: { words: "Reading", share: 0 } });
+      const progress = (share: number) => mine === turn.current && setState((now) => ({ ...now, busy: { words: "Reading", share } }));
+      void show(service.open(file, known, proxy(progress)), mine);
+    },
+    read(reading: Reading) {
+      const mine = ++turn.current;
+      setState((now) => ({
+        ...now,
+        preview: now.preview && { ...now.preview, reading },
+        busy: { words: "Looking at the columns" },
+        trouble: undefined,
+      }));
+      if (worker.current) void show(worker.current.service.preview(reading), mine);
+    },
+    stop() {
+      end();
+      turn.current++;
+      setState({ ...idle, trouble: "Reading was stopped. Nothing was stored." });
+    },
+    /** The catalogue of the present preview in binary form. */
+    async pack(): Promise<Blob> {
+      const bytes = await worker.current?.service.pack();
+      if (!bytes) throw new Error("The file is gone. Choose it again.");
+      return new Blob([bytes], { type: "application/octet-stream" });
+    },
+  };
+}
+
+export type Reader = ReturnType<typeof useReader>;

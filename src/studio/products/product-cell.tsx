@@ -1,0 +1,52 @@
+import { useState } from "react";
+import type { Field } from "../../core/catalogue/field.ts";
+import { useMender } from "../catalogue/use-mender.ts";
+import type { VariantRow } from "../desk/desk.ts";
+
+/** A cell that is edited where it stands: by a double click or Enter; Enter saves and Escape takes it back. */
+export function ProductCell({ field, row, values }: { field: Field; row: VariantRow; values: readonly string[] }) {
+  const [editing, setEditing] = useState(false);
+  const mender = useMender(field);
+  const text = values.join(", ");
+  if (!editing) {
+    return (
+      <td className="min-w-0">
+        <button
+          type="button"
+          className="block h-full w-full truncate px-3 text-start focus-visible:-outline-offset-2"
+          aria-label={`${field.name}: ${text || "not stated"}. Edit`}
+          onDoubleClick={() => setEditing(true)}
+          onKeyDown={(event) => {
+            if (event.key !== "Enter" && event.key !== "F2") return;
+            event.preventDefault();
+            setEditing(true);
+          }}
+        >
+          {text}
+        </button>
+      </td>
+    );
+  }
+  const before = values.join(" | ");
+  const save = (now: string) => {
+    setEditing(false);
+    if (now.trim() !== before) mender.setCell(row.product, row.variant, now);
+  };
+  return (
+    <td className="min-w-0 p-0.5">
+      <input
+        type="text"
+        // biome-ignore lint/a11y/noAutofocus: the designer asked to edit this very cell
+        autoFocus
+        className="input input-xs h-full w-full"
+        aria-label={`${field.name} of ${row.product}, variant ${row.variant}`}
+        defaultValue={before}
+        onBlur={(event) => save(event.currentTarget.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") save(event.currentTarget.value);
+          if (event.key === "Escape") setEditing(false);
+        }}
+      />
+    </td>
+  );
+}

@@ -1,0 +1,184 @@
+import { type Column, type ColumnDef, getCoreRowModel, type SortingState, useReactTable, type VisibilityState } from "@tanstack/react-table";
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { ArrowDown, ArrowUp, Columns3 } from "lucide-react";
+import { useDeferredValue, useMemo, useRef, useState } from "react";
+import { type FieldRole, isDerived } from "../../core/catalogue/field.ts";
+import { emptySelection, isEmpty, type Selection } from "../../core/match/selection.ts";
+import { CatalogueFrame } from "../catalogue/catalogue-frame.tsx";
+import type { VariantQuery } from "../desk/desk.ts";
+import { Popover } from "../shell/popover.tsx";
+import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
+import { FacetFilter, tableFacet } from "./facet-filter.tsx";
+import { ProductCell } from "./product-cell.tsx";
+import { SetValues } from "./set-values.tsx";
+import { useRows } from "./use-rows.ts";
+
+const rowHeight = 34;
+const columnWidth = 150;
+const shownAtFirst: readonly FieldRole[] = ["title", "sku", "category", "brand", "price", "stock"];
+
+/** Every variant in a table that draws only what is in sight; narrowed down, sorted, and edited where it stands. */
+export function ProductsView() {
+  const { profiles, profileOf, variants, desk } = useOpenShop();
+  const [selection, setSelection] = useState<Selection>(emptySelection);
+  const [open, setOpen] = useState<string[]>([]);
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const [visible, setVisible] = useState<VisibilityState>(() =>
+    Object.fromEntries(profiles.map(({ field: { key, role } }) => [key, shownAtFirst.includes(role)])),
+  );
+  const asked = useDeferredValue(selection);
+  const facets = [...new Set([...open, ...Object.keys(asked.choices)])].flatMap((key) => {
+    const profile = profileOf(key);
+    return profile ? [tableFacet(profile)] : [];
+  });
+  const [by] = sorting;
+  const query: VariantQuery = { facets, selection: asked, ...(by ? { sort: { field: by.id, down: by.desc } } : {}) };
+  const answer = useAnswer({ facets, selection: asked, sort: "", from: 0, size: 0 });
+  const found = useAsked(() => desk.count(query), JSON.stringify(query));
+
+  const columns = useMemo(
+    () =>
+      // What a product is called reads best at the start of its row.
+      profiles
+        .map(({ field }) => field)
+        .toSorted((a, b) => Number(b.role === "title") - Number(a.role === "title"))
+        .map(({ key, name }): ColumnDef<never> => ({ id: key, header: name, accessorFn: () => undefined })),
+    [profiles],
+  );
+  const table = useReactTable({
+    data: noRows,
+    columns,
+    state: { sorting, columnVisibility: visible },
+    manualSorting: true,
+    onSortingChange: setSorting,
+    onColumnVisibilityChange: setVisible,
+    getCoreRowModel: getCoreRowModel(),
+  });
+  const shown = table.getVisibleLeafColumns();
+  const rowAt = useRows(
+    query,
+    shown.map(({ id }) => id),
+  );
+
+  const box = useRef<HTMLDivElement>(null);
+  const count = found?.variants ?? 0;
+  const virtual = useVirtualizer({ count, getScrollElement: () => box.current, estimateSize: () => rowHeight, overscan: 12 });
+  const grid = {
+    display: "grid",
+    gridTemplateColumns: shown.map((_, i) => (i === 0 ? "minmax(200px, 1.4fr)" : `minmax(${columnWidth}px, 1fr)`)).join(" "),
+    minWidth: shown.length * columnWidth,
+  };
+
+  return (
+    <CatalogueFrame>
+      <div className="mb-3 flex items-center gap-3">
+        <input
+          type="search"
+          className="input input-sm w-56"
+          placeholder="Search the products"
+          aria-label="Search the products"
+          value={selection.text}
+          onChange={(event) => setSelection({ ...selection, text: event.target.value })}
+        />
+        <span role="status" className="text-quiet tabular-nums">
+          {count.toLocaleString("en")} of {variants.toLocaleString("en")} variants
+        </span>
+        {isEmpty(selection) ? null : (
+          <button type="button" className="link text-[13px]" onClick={() => setSelection(emptySelection)}>
+            Clear
+          </button>
+        )}
+        <span className="ms-auto text-[12px] text-quiet">Double-click a cell to edit it</span>
+        <SetValues query={query} products={found?.products ?? 0} />
+        <Popover
+          label="Columns"
+          placement="bottom-end"
+          className="w-60 p-2"
+          trigger={(props) => (
+            <button type="button" {...props} className="btn btn-sm">
+              <Columns3 size={15} aria-hidden /> Columns
+            </button>
+          )}
+        >
+          {() =>
+            table.getAllLeafColumns().map((column) => (
+              <label key={column.id} className="flex cursor-pointer items-center gap-2 rounded-lg px-2 py-1 hover:bg-sand">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-sm"
+                  checked={column.getIsVisible()}
+                  onChange={column.getToggleVisibilityHandler()}
+                />
+                {String(column.columnDef.header)}
+              </label>
+            ))
+          }
+        </Popover>
+      </div>
+      <div className="flex min-h-0 flex-1 gap-3">
+        <FacetFilter open={open} setOpen={setOpen} answer={answer} selection={selection} select={setSelection} />
+        <div
+          ref={box}
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by the keyboard
+          tabIndex={0}
+          role="region"
+          aria-label="Products"
+          className="min-h-0 min-w-0 flex-1 overflow-auto rounded-box border border-hair"
+        >
+          <table className="w-full text-[13px]" style={{ display: "grid" }} aria-rowcount={count + 1}>
+            <thead className="sticky top-0 z-10 grid bg-sand">
+              <tr style={grid}>
+                {shown.map((column) => (
+                  <Heading key={column.id} column={column} />
+                ))}
+              </tr>
+            </thead>
+            <tbody className="relative grid" style={{ height: virtual.getTotalSize() }}>
+              {virtual.getVirtualItems().map(({ index: at, start }) => {
+                const row = rowAt(at);
+                return (
+                  <tr
+                    key={at}
+                    aria-rowindex={at + 2}
+                    className="absolute w-full border-b border-hair/60 hover:bg-sand/50"
+                    style={{ ...grid, height: rowHeight, transform: `translateY(${start}px)` }}
+                  >
+                    {shown.map(({ id }, place) => {
+                      const field = profileOf(id)?.field;
+                      return field && row && !isDerived(field) && field.role !== "product_id" ? (
+                        <ProductCell key={id} field={field} row={row} values={row.cells[place] ?? []} />
+                      ) : (
+                        <td key={id} className="truncate px-3 py-1.5">
+                          {row?.cells[place]?.join(", ")}
+                        </td>
+                      );
+                    })}
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      </div>
+    </CatalogueFrame>
+  );
+}
+
+/** Rows live in the worker; the table only keeps columns. */
+const noRows: never[] = [];
+
+function Heading({ column }: { column: Column<never> }) {
+  const sorted = column.getIsSorted();
+  return (
+    <th aria-sort={sorted === "asc" ? "ascending" : sorted === "desc" ? "descending" : "none"} className="px-1 py-1 text-start">
+      <button
+        type="button"
+        className="flex min-h-7 w-full items-center gap-1 rounded-md px-2 font-semibold hover:bg-base-100"
+        onClick={column.getToggleSortingHandler()}
+      >
+        <span className="truncate">{String(column.columnDef.header)}</span>
+        {sorted === "asc" ? <ArrowUp size={13} aria-hidden /> : sorted === "desc" ? <ArrowDown size={13} aria-hidden /> : null}
+      </button>
+    </th>
+  );
+}

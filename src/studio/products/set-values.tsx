@@ -1,0 +1,65 @@
+import { PencilLine } from "lucide-react";
+import { useState } from "react";
+import { isDerived } from "../../core/catalogue/field.ts";
+import { useMender } from "../catalogue/use-mender.ts";
+import type { VariantQuery } from "../desk/desk.ts";
+import { Popover } from "../shell/popover.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
+
+const most = 200_000;
+
+/** Sets one field for all products that are found. */
+export function SetValues({ query, products }: { query: VariantQuery; products: number }) {
+  return (
+    <Popover
+      label="Set a value for all that are found"
+      placement="bottom-end"
+      className="w-80 p-4"
+      trigger={(props) => (
+        <button type="button" {...props} className="btn btn-sm" disabled={products === 0 || products > most}>
+          <PencilLine size={15} aria-hidden /> Set a value
+        </button>
+      )}
+    >
+      {(close) => <SetForm query={query} products={products} close={close} />}
+    </Popover>
+  );
+}
+
+function SetForm({ query, products, close }: { query: VariantQuery; products: number; close(): void }) {
+  const { profiles, desk } = useOpenShop();
+  const fields = profiles.map(({ field }) => field).filter((field) => !isDerived(field) && field.role !== "product_id" && field.role !== "sku");
+  const [key, setKey] = useState(fields.find(({ role }) => role === "attribute")?.key ?? fields[0].key);
+  const [text, setText] = useState("");
+  const field = fields.find((one) => one.key === key) ?? fields[0];
+  const mender = useMender(field);
+  return (
+    <form
+      className="grid gap-3"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        mender.setProducts(await desk.products(query), text);
+        close();
+      }}
+    >
+      <label className="grid gap-1">
+        <span className="font-medium">Field</span>
+        <select className="select select-sm w-full" value={key} onChange={(event) => setKey(event.target.value)}>
+          {fields.map((one) => (
+            <option key={one.key} value={one.key}>
+              {one.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        <span className="font-medium">Value</span>
+        <input type="text" className="input input-sm w-full" value={text} onChange={(event) => setText(event.target.value)} />
+        <span className="text-[12px] text-quiet">Part several by |. Leave it empty to state nothing.</span>
+      </label>
+      <button type="submit" className="btn btn-primary btn-sm">
+        Set it for {products.toLocaleString("en")} {products === 1 ? "product" : "products"}
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,41 @@
+import { useEffect, useRef, useState } from "react";
+import type { VariantQuery, VariantRow } from "../desk/desk.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+
+const chunk = 100;
+
+/** Rows of a table that are fetched from the worker when they come into sight, a hundred at a time. */
+export function useRows(query: VariantQuery, keys: readonly string[]) {
+  const { desk, engine } = useOpenShop();
+  const asked = JSON.stringify([query, keys]);
+  const [, redraw] = useState(0);
+  const known = useRef({ asked: "", engine, rows: new Map<number, VariantRow[] | "coming">(), stale: new Map<number, VariantRow[] | "coming">() });
+  if (known.current.asked !== asked || known.current.engine !== engine) {
+    // What was there stays in sight until the new rows are.
+    known.current = { asked, engine, rows: new Map(), stale: known.current.rows };
+  }
+  const { rows, stale } = known.current;
+  const alive = useRef(true);
+  useEffect(() => {
+    alive.current = true;
+    return () => {
+      alive.current = false;
+    };
+  }, []);
+  return (at: number): VariantRow | undefined => {
+    const start = Math.floor(at / chunk);
+    if (!rows.has(start)) {
+      rows.set(start, "coming");
+      desk.rows(query, start * chunk, chunk, keys).then(
+        (found) => {
+          rows.set(start, found);
+          if (alive.current) redraw((turn) => turn + 1);
+        },
+        (error) => console.error(error),
+      );
+    }
+    const found = rows.get(start);
+    const shown = found === "coming" || found === undefined ? stale.get(start) : found;
+    return shown === "coming" ? undefined : shown?.[at - start * chunk];
+  };
+}
