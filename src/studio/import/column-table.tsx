@@ -35,7 +35,6 @@ export function ColumnTable({ preview: { columns, reading, profiles, fault }, bu
             <th>Is taken as</th>
             <th>Written as</th>
             <th>Holds</th>
-            <th className="w-16">Reach</th>
           </tr>
         </thead>
         <tbody>
@@ -74,11 +73,11 @@ export function ColumnTable({ preview: { columns, reading, profiles, fault }, bu
                   </span>
                   {profile ? (
                     <span className="text-[12px] text-quiet">
-                      {profile.options.toLocaleString("en")} {profile.options === 1 ? "value" : "values"}, by {profile.level}
+                      {profile.options.toLocaleString("en")} {profile.options === 1 ? "value" : "values"} by {profile.level}, reach{" "}
+                      {percent(profile.reach, profile.outOf)}
                     </span>
                   ) : null}
                 </td>
-                <td>{profile ? percent(profile.reach, profile.outOf) : ""}</td>
               </tr>
             );
           })}
