@@ -2,6 +2,7 @@
 import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
 import { benchInterface } from "./interface.ts";
+import { benchLarge } from "./large.ts";
 
 const sizes = [20_000, 100_000];
 try {
@@ -16,6 +17,11 @@ try {
     for (const { name, median_ms, worst_ms, aim_ms } of await benchInterface()) {
       console.log(`${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`);
     }
+    const { variants, file_mb, read_s, store_s, open_s, filter_ms, longest_task_ms } = await benchLarge(100_000, 3);
+    console.log(
+      `${variants.toLocaleString("en")} variants from a CSV of ${file_mb} MB in the browser: read ${read_s} s, stored ${store_s} s, bench open ${open_s} s;`,
+    );
+    console.log(`  the table of variants narrowed down in ${filter_ms} ms; the page was never held up longer than ${longest_task_ms} ms`);
   }
 } catch (error) {
   if (!(error instanceof DifferentAnswer)) throw error;

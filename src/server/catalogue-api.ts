@@ -186,7 +186,7 @@ async function readUpload(form: Record<string, unknown>, known: readonly Field[]
   const columns = readReading(form.reading);
   if (!looksBinary(bytes)) return { catalogue: readCatalogue(bytes, { reading: columns, known }).catalogue, reading: columns };
   try {
-    return { catalogue: decodeCatalogue(bytes), reading: columns };
+    return { catalogue: decodeCatalogue(bytes), bytes, reading: columns };
   } catch (error) {
     if (error instanceof BinaryError) throw new Fault(422, error.message);
     throw error;

@@ -12,6 +12,8 @@ import { type CataloguePart, CataloguePartSchema, type Panel, PanelSchema, type 
 /** A catalogue to be stored, and how its file was read. */
 export interface Import {
   catalogue: Catalogue;
+  /** The catalogue in binary form, where it came so. */
+  bytes?: Uint8Array;
   reading?: RememberedReading[];
 }
 
@@ -37,7 +39,7 @@ export async function createShop(em: SqlEntityManager, { name, currency, panel, 
       createdAt: new Date(),
     });
     await tx.flush();
-    await insertParts(tx, shop, brought.catalogue);
+    await insertParts(tx, shop, brought);
     addPanel(tx, shop, document, new Set(), 0);
     await tx.flush();
     return shop;
@@ -48,7 +50,7 @@ export async function createShop(em: SqlEntityManager, { name, currency, panel, 
 export async function replaceCatalogue(em: SqlEntityManager, shop: Shop, brought: Import): Promise<void> {
   await em.transactional(async (tx) => {
     await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
-    await insertParts(tx, shop, brought.catalogue);
+    await insertParts(tx, shop, brought);
     await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, catalogueOf(brought));
   });
 }
@@ -61,8 +63,8 @@ const catalogueOf = ({ catalogue, reading = [] }: Import) => ({
   reading,
 });
 
-async function insertParts(tx: SqlEntityManager, shop: Shop, catalogue: Catalogue): Promise<void> {
-  for (const [position, part] of partsOf(encodeCatalogue(catalogue)).entries())
+async function insertParts(tx: SqlEntityManager, shop: Shop, { catalogue, bytes = encodeCatalogue(catalogue) }: Import): Promise<void> {
+  for (const [position, part] of partsOf(bytes).entries())
     await tx.insert<CataloguePart>(CataloguePartSchema, { shop: shop.id, position, bytes: Buffer.from(part) });
 }
 

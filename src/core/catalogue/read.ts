@@ -1,15 +1,14 @@
-import { assembleCatalogue } from "./assemble.ts";
-import type { Catalogue } from "./catalogue.ts";
-import { mustBeNumber } from "./complete.ts";
+import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
+import { completeCatalogue, mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
-import { type Field, fieldKey, type KnownColumn, knownColumns, roleNames } from "./field.ts";
+import { type Field, fieldKey, isWholeText, type KnownColumn, knownColumns, roleNames } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
 import { cellReader, plainReading, type Reading } from "./reading.ts";
 import type { Table } from "./table.ts";
-import { parseDay, parseNumber } from "./values.ts";
+import { parseDay, parseNumber, splitCell } from "./values.ts";
 
 /** Most rows that a catalogue may have. */
 export const maxRows = 500_000;
@@ -48,9 +47,8 @@ export function readTable(bytes: Uint8Array, progress?: (share: number) => void)
  * Gathers a table's rows into products and codes its columns.
  * @throws CatalogueError when a required column is missing, a heading stands twice, there are too many rows, or none can be used.
  */
-export function buildCatalogue(table: Table, { reading, required, known = [] }: ReadOptions = {}): ReadResult {
-  const columns = reading ?? plainReading(table.header);
-  const roles = columns.map(({ as }) => as);
+export function buildCatalogue(table: Table, { reading = plainReading(table.header), required, known = [] }: ReadOptions = {}): ReadResult {
+  const roles = reading.map(({ as }) => as);
   checkHeader(table.header, roles, required ?? ["product_id", "title"]);
   if (table.records.length > maxRows) {
     throw new CatalogueError({
@@ -85,7 +83,6 @@ export function buildCatalogue(table: Table, { reading, required, known = [] }: 
   }
 
   const kept = table.header.map((_, at) => at).filter((at) => roles[at] !== "skip");
-  const readers = kept.map((at) => cellReader(columns[at]));
   const taken = new Set(known.map(({ key }) => key));
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
@@ -93,33 +90,42 @@ export function buildCatalogue(table: Table, { reading, required, known = [] }: 
     const old = known.find((field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
-    const { kind: given } = columns[at];
+    const { kind: given } = reading[at];
     return { key, name: role === "attribute" ? spelling(heading) : roleNames[role], role, kind: "text", ...(given ? { given } : {}) };
   });
-  const products = order.map((id) => ({
-    id,
-    rows: (rowsOf.get(id) ?? []).map(({ row, cells }) =>
-      kept.map((at, f) => {
-        const cell = readers[f](cells[at]);
-        const fault = cell === "" ? undefined : faultOf(fields[f], cell);
-        if (fault) problems.push({ row, column: table.header[at], value: cells[at], message: fault });
-        return cell;
-      }),
-    ),
-  }));
-  const catalogue = assembleCatalogue(fields, products);
+  const records = order.flatMap((id) => rowsOf.get(id) ?? []);
+  const columns: Catalogue["columns"] = new Map();
+  kept.forEach((at, f) => {
+    const read = cellReader(reading[at]);
+    const faultOf = faultFinder(fields[f]);
+    const whole = isWholeText(fields[f].role);
+    const builder = new ColumnBuilder();
+    for (const { row, cells } of records) {
+      const cell = read(cells[at]);
+      const fault = faultOf?.(cell);
+      if (fault) problems.push({ row, column: table.header[at], value: cells[at], message: fault });
+      builder.add(splitCell(cell, whole));
+    }
+    columns.set(fields[f].key, builder.build());
+  });
+  const variantStart = new Uint32Array(order.length + 1);
+  order.forEach((id, p) => {
+    variantStart[p + 1] = variantStart[p] + (rowsOf.get(id)?.length ?? 0);
+  });
   problems.sort((a, b) => (a.row ?? 0) - (b.row ?? 0));
-  return { catalogue, problems };
+  return { catalogue: completeCatalogue({ fields, columns, productIds: order, variantStart }), problems };
 }
 
-/** What is wrong with a cell that should be a number or a date, and is none. */
-function faultOf({ role, given }: Field, cell: string): string | undefined {
-  const each = (test: (value: string) => number) => cell.split("|").some((value) => value.trim() !== "" && Number.isNaN(test(value)));
-  if ((mustBeNumber.has(role) || given === "number") && each(parseNumber))
-    return "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
-  if (given === "date" && each(parseDay))
-    return "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
-  return undefined;
+const noNumber = "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
+const noDay = "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
+
+/** For a field whose cells must be numbers or days, what finds a cell that is none and says what is wrong with it. */
+function faultFinder({ role, given }: Field): ((cell: string) => string | undefined) | undefined {
+  const number = mustBeNumber.has(role) || given === "number";
+  if (!number && given !== "date") return undefined;
+  const parse = number ? parseNumber : parseDay;
+  const message = number ? noNumber : noDay;
+  return (cell) => (splitCell(cell, false).some((value) => Number.isNaN(parse(value))) ? message : undefined);
 }
 
 function checkHeader(header: readonly string[], roles: Reading[number]["as"][], required: readonly KnownColumn[]): void {

@@ -84,7 +84,10 @@ const late = ["rating", "tags"];
 
 /** A first panel that makes sense: the facets that most products state, categories first and money last. */
 export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
-  const worth = index.catalogue.fields.map((field) => profileField(index, field)).filter((profile) => suggestFacet(profile).worth);
+  const worth = index.catalogue.fields
+    .filter(isFacetable)
+    .map((field) => profileField(index, field))
+    .filter((profile) => suggestFacet(profile).worth);
   const rank = ({ field, reach, outOf }: FieldProfile) =>
     early.includes(field.role)
       ? 2

@@ -58,9 +58,12 @@ export class CatalogueIndex {
     return kept(this.#places, key, () => valuePlaces(this.#known(key), this.catalogue.columns.get(key) ?? noColumn));
   }
 
-  get text(): TextIndex {
+  /** Products that have the words, or undefined for all; see {@link TextIndex.search}. */
+  search(query: string): Bitmap | undefined {
+    // Words are indexed with the first search, which most visits never come to.
+    if (query.trim() === "") return undefined;
     this.#text ??= new TextIndex(this.catalogue);
-    return this.#text;
+    return this.#text.search(query);
   }
 
   /** Variant → product. */

@@ -94,23 +94,22 @@ export function indexOptions(catalogue: Catalogue, field: Field, level: Level, t
   for (const code of column.codes) uses[code]++;
 
   const at = new Map<string, number>();
-  const labels: Map<string, number>[] = [];
+  const labels = new Labels();
   const optionsOfCode = column.spellings.map((text, code) => {
-    const own = merged.get(identity(text));
+    const own = merged.size === 0 ? undefined : merged.get(identity(text));
     const names = own !== undefined ? [own] : tree ? prefixes(text) : [text];
     return names.map((name) => {
       const id = identity(name);
       let option = at.get(id);
       if (option === undefined) {
-        option = labels.length;
+        option = at.size;
         at.set(id, option);
-        labels.push(new Map());
       }
-      labels[option].set(name, (labels[option].get(name) ?? 0) + uses[code]);
+      labels.add(option, name, uses[code]);
       return option;
     });
   });
-  const options = [...at.keys()].map((id, option) => ({ id, label: mostUsed(labels[option]) }));
+  const options = [...at.keys()].map((id, option) => ({ id, label: labels.of(option) }));
 
   const { variantStart } = catalogue;
   const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
@@ -185,11 +184,27 @@ function valueNumbers(spellings: readonly string[]): number[] {
   });
 }
 
-function mostUsed(spellings: Map<string, number>): string {
-  let best = "";
-  let uses = -1;
-  for (const [name, times] of spellings) {
-    if (times > uses) [best, uses] = [name, times];
+/** Counts how often each option is spelt how. Nearly all are spelt one way, which costs no table of their own. */
+class Labels {
+  #first: { name: string; uses: number }[] = [];
+  #others = new Map<number, Map<string, number>>();
+
+  add(option: number, name: string, uses: number): void {
+    const first = this.#first[option];
+    if (!first) this.#first[option] = { name, uses };
+    else if (first.name === name) first.uses += uses;
+    else {
+      const others = this.#others.get(option) ?? new Map<string, number>();
+      others.set(name, (others.get(name) ?? 0) + uses);
+      this.#others.set(option, others);
+    }
   }
-  return best;
+
+  /** The most frequent spelling, the first on a tie. */
+  of(option: number): string {
+    const { name, uses } = this.#first[option];
+    let best = { name, uses };
+    for (const [other, times] of this.#others.get(option) ?? []) if (times > best.uses) best = { name: other, uses: times };
+    return best.name;
+  }
 }

@@ -34,7 +34,7 @@ export class LocalEngine implements Engine {
   answer({ facets, selection, sort, from, size }: Question, has: (name: string) => boolean = () => true): WireAnswer {
     const { index } = this;
     const known = facets.filter((facet) => index.field(facet.field) !== undefined);
-    const found = index.text.search(selection.text);
+    const found = index.search(selection.text);
     const page = found ? intersect(found, this.#page) : this.#page;
     const matcher = new Matcher(index, page, known, selection.choices);
     const matched = matcher.productIds();

@@ -131,7 +131,7 @@ export class Desk {
     const name = JSON.stringify([facets, selection, sort]);
     let order = this.#orders.get(name);
     if (!order) {
-      const found = this.#index.text.search(selection.text);
+      const found = this.#index.search(selection.text);
       const all = this.#index.allProducts();
       const matcher = new Matcher(this.#index, found ? intersect(all, found) : all, facets, selection.choices);
       const variants = matcher.variantIds();
