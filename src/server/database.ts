@@ -5,10 +5,12 @@ import { Migrator } from "@mikro-orm/migrations";
 import { CataloguePartSchema, PanelSchema, ShopSchema } from "./entities.ts";
 import { Shops } from "./migrations/2026-11-24-shops.ts";
 import { Catalogues } from "./migrations/2026-11-25-catalogues.ts";
+import { PanelFormat2 } from "./migrations/2026-11-25-panel-format-2.ts";
 
 const migrations = [
   { name: "2026-11-24-shops", class: Shops },
   { name: "2026-11-25-catalogues", class: Catalogues },
+  { name: "2026-11-25-panel-format-2", class: PanelFormat2 },
 ];
 
 /**

@@ -62,6 +62,7 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
       engine: enginePlace(shop.variantCount, stage),
       data: `${api}/data`,
       ask: `${api}/ask`,
+      language: chosenLanguage(panel.document.languages, c.req.query("lang")),
       stage,
     };
     const body = drawPage(boot, engine, new URL(c.req.url).search, guessBand(c.req.raw.headers));
@@ -83,6 +84,12 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
   if (variants <= mostInPage) return "page";
   return variants <= mostInWorker && !stage ? "worker" : "server";
 }
+
+/** The language asked for, where the panel has it; the panel's own otherwise. */
+const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
+  asked !== undefined && languages.includes(asked) ? asked : "en";
+
+const rightToLeft = /^(?:ar|arc|ckb|dv|fa|he|ks|ps|sd|ug|ur|yi)\b/;
 
 const ofPanel = (swatches: SwatchBook, panel: PanelDocument): SwatchBook =>
   Object.fromEntries(facetRows(panel).flatMap(({ field }) => (swatches[field] ? [[field, swatches[field]]] : [])));
@@ -115,7 +122,7 @@ function document(title: string, body: string, boot: Boot, { script, style, font
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   return html`<!doctype html>
-<html lang="en" ${boot.stage ? raw("data-stage") : ""}>
+<html lang="${boot.language}" dir="${rightToLeft.test(boot.language) ? "rtl" : "ltr"}" ${boot.stage ? raw("data-stage") : ""}>
   <head>
     <meta charset="utf-8" />
     <meta name="viewport" content="width=device-width, initial-scale=1" />

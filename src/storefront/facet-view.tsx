@@ -2,10 +2,11 @@
 import { useState } from "preact/hooks";
 import { toggle, withChoice } from "../core/match/selection.ts";
 import { resolve } from "../core/panel/bands.ts";
-import type { FacetRow } from "../core/panel/document.ts";
+import { type FacetRow, rowLabel } from "../core/panel/document.ts";
+import { settingsOn } from "../core/panel/settings.ts";
 import { displays } from "./displays/index.ts";
 import { formatterOf } from "./format.ts";
-import { optionViews } from "./option-views.ts";
+import { bandViews, optionViews } from "./option-views.ts";
 import type { Actions } from "./page-view.tsx";
 import type { PageState } from "./store.ts";
 
@@ -17,43 +18,84 @@ interface Props {
 
 /** One facet: its title, which folds it, and its options in the display of the present band. */
 export function FacetView({ row, state, act }: Props) {
+  const settings = settingsOn(row.settings, state.band);
+  const { start } = settings;
   // A new setting of the designer's takes the place of what the shopper did before.
-  const [fold, setFold] = useState({ start: row.start, open: row.start !== "folded" });
-  const open = fold.start === row.start ? fold.open : row.start !== "folded";
+  const [fold, setFold] = useState({ start, open: start !== "folded" });
   const field = state.fields.get(row.field);
   const answer = state.answer.facets[row.field];
   if (!field || !answer) return null;
-  const options = answer.range ? [] : optionViews(state, row, answer);
-  // A facet with nothing left drops out too.
-  if (row.deadEnd === "drop" && options.length === 0 && !answer.range) return null;
+  const choice = state.selection.choices[row.field];
+  const format = formatterOf(field, state.shop.currency, settings, state.language);
+  const options = answer.range ? [] : optionViews(state, row, settings, answer);
+  const bands = answer.range ? bandViews(state, row, settings, answer, format) : [];
+  // A facet with nothing left drops out too, and comes back at the same place.
+  const left = answer.range ? answer.range.live.min !== null || choice !== undefined : options.length > 0;
+  if (settings.deadEnd === "drop" && !left) return null;
 
-  const label = row.label || field.name;
+  const open = fold.start === start ? fold.open : start !== "folded";
+  // Without a title nothing could open it again.
+  const folds = settings.title && start !== "fixed";
+  const label = rowLabel(row, state.language) || field.name;
   const id = `zt-${row.id}`;
   const { View } = displays[resolve(row.display, state.band)];
   return (
-    <section class="zt-facet" data-row={row.id} data-marked={state.marked === row.id || undefined} data-folded={!open || undefined}>
-      {row.start === "fixed" ? (
-        <h3 class="zt-title">{label}</h3>
-      ) : (
-        <h3 class="zt-title">
-          <button type="button" class="zt-fold" aria-expanded={open} aria-controls={id} onClick={() => setFold({ start: row.start, open: !open })}>
-            {label}
-          </button>
+    <section
+      class="zt-facet"
+      data-row={row.id}
+      data-share={settings.share}
+      data-marked={state.marked === row.id || undefined}
+      data-folded={(folds && !open) || undefined}
+    >
+      {settings.title ? (
+        <h3 class="zt-title" title={settings.hint || undefined}>
+          {folds ? (
+            <button
+              type="button"
+              class="zt-fold"
+              aria-expanded={open}
+              aria-controls={id}
+              aria-describedby={settings.hint ? `${id}-hint` : undefined}
+              onClick={() => setFold({ start, open: !open })}
+            >
+              {label}
+            </button>
+          ) : (
+            label
+          )}
         </h3>
-      )}
-      <div id={id} class="zt-body" hidden={!open} role="group" aria-label={label}>
+      ) : null}
+      {settings.hint ? (
+        <p id={`${id}-hint`} class="zt-tip" role="tooltip">
+          {settings.hint}
+        </p>
+      ) : null}
+      <div id={id} class="zt-body" hidden={folds && !open} role="group" aria-label={label}>
         <View
           row={row}
           field={field}
+          settings={settings}
           label={label}
           id={id}
           options={options}
-          choice={state.selection.choices[row.field]}
+          choice={choice}
           range={answer.range}
+          bands={bands}
           toggle={(option) => act.select(toggle(state.selection, row, option))}
-          choose={(choice) => act.select(withChoice(state.selection, row.field, choice))}
-          format={formatterOf(field, state.shop.currency)}
+          choose={(next) => act.select(withChoice(state.selection, row.field, next))}
+          format={format}
         />
+        {settings.clearLink ? (
+          <button
+            type="button"
+            class="zt-clear"
+            disabled={choice === undefined}
+            aria-label={`Clear ${label}`}
+            onClick={() => act.select(withChoice(state.selection, row.field, undefined))}
+          >
+            Clear
+          </button>
+        ) : null}
       </div>
     </section>
   );

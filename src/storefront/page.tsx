@@ -20,8 +20,8 @@ async function start(): Promise<void> {
   const place = boot.stage ? startPlace : fromAddress(location.search, boot.panel, fieldOf);
   // The markup is the server's until it has been taken over, so the first state is on the server's band.
   const drawn = root.firstElementChild?.getAttribute("data-band") as Band | null;
-  const first = await answerAt(engine, boot.panel, place);
-  const store = new PageStore(firstState(boot, drawn ?? bandAt(innerWidth, boot.panel.limits), first), engine);
+  const band = drawn ?? bandAt(innerWidth, boot.panel.limits);
+  const store = new PageStore(firstState(boot, band, await answerAt(engine, boot.panel, band, place)), engine);
 
   const act: Actions = {
     select: (selection) => store.select(selection),

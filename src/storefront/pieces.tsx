@@ -1,48 +1,75 @@
 /** @jsxImportSource preact */
+import { type ComponentType, h } from "preact";
 import { useEffect, useRef } from "preact/hooks";
+import { pathSeparator } from "../core/index/facet-index.ts";
 import { emptySelection, isEmpty } from "../core/match/selection.ts";
-import type { PieceName, PieceRow } from "../core/panel/document.ts";
+import { rowLabel } from "../core/panel/document.ts";
+import { isSafeAddress, isSafePicture, type LinksPiece, type PieceName, type PieceRow } from "../core/panel/pieces.ts";
+import { startPlace, toAddress } from "./address.ts";
 import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
+import { Count } from "./listing.tsx";
 import type { Actions } from "./page-view.tsx";
 import type { PageState } from "./store.ts";
 
-interface Props {
-  row: PieceRow;
+interface Props<R extends PieceRow = PieceRow> {
+  row: R;
   state: PageState;
   act: Actions;
+  /** What shoppers read or hear, in their language. */
+  label: string;
 }
 
 /** Everything in a panel that is not a facet. */
-export function PieceView(props: Props) {
-  const View = views[props.row.piece];
+export function PieceView({ row, state, act }: Omit<Props, "label">) {
+  const View = views[row.piece] as ComponentType<Props>;
   return (
-    <div class="zt-piece" data-row={props.row.id} data-marked={props.state.marked === props.row.id || undefined}>
-      <View {...props} />
+    <div class="zt-piece" data-piece={row.piece} data-row={row.id} data-marked={state.marked === row.id || undefined}>
+      <View row={row} state={state} act={act} label={rowLabel(row, state.language)} />
     </div>
   );
 }
 
-const views: Record<PieceName, (props: Props) => preact.JSX.Element> = { chosen: Chosen, search: Search };
+const views: { [P in PieceName]: ComponentType<Props<Extract<PieceRow, { piece: P }>>> } = {
+  chosen: Chosen,
+  search: Search,
+  clear: Clear,
+  count: ({ state }) => <Count state={state} />,
+  divider: () => <hr class="zt-divider" />,
+  heading: ({ row, label }) => h(`h${row.level}`, { class: "zt-heading" }, label),
+  // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
+  text: ({ row }) => <div class="zt-text" dangerouslySetInnerHTML={{ __html: row.html }} />,
+  picture: Picture,
+  links: Links,
+};
 
 /** Chosen filters on one line that scrolls sideways, so that nothing below ever moves. */
-function Chosen({ state, act, row }: Props) {
+function Chosen({ state, act, label }: Props) {
   const chips = chipsOf(state);
   return (
-    <div class="zt-chosen" role="group" aria-label={row.label || "Chosen filters"}>
+    <div class="zt-chosen" role="group" aria-label={label || "Chosen filters"}>
       <ChipList chips={chips} act={act}>
         {chips.length === 0 ? <li class="zt-hint">Nothing chosen yet</li> : null}
       </ChipList>
-      <button type="button" class="zt-clear" disabled={isEmpty(state.selection)} onClick={() => act.select(emptySelection)}>
-        Clear all
-      </button>
+      <ClearButton state={state} act={act} text="Clear all" />
     </div>
   );
 }
 
+function Clear({ state, act, label }: Props) {
+  return <ClearButton state={state} act={act} text={label || "Clear all"} />;
+}
+
+/** Keeps its room when there is nothing to clear, so that nothing below moves when it comes. */
+const ClearButton = ({ state, act, text }: Pick<Props, "state" | "act"> & { text: string }) => (
+  <button type="button" class="zt-clear" disabled={isEmpty(state.selection)} onClick={() => act.select(emptySelection)}>
+    {text}
+  </button>
+);
+
 const pause = 150;
 
-function Search({ state, act, row }: Props) {
+function Search({ state, act, label }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const { text } = state.selection;
@@ -57,8 +84,8 @@ function Search({ state, act, row }: Props) {
       class="zt-search"
       type="search"
       name="q"
-      aria-label={row.label || "Search"}
-      placeholder={row.label || "Search"}
+      aria-label={label || "Search"}
+      placeholder={label || "Search"}
       defaultValue={text}
       onInput={(event) => {
         const asked = event.currentTarget.value;
@@ -66,5 +93,46 @@ function Search({ state, act, row }: Props) {
         timer.current = setTimeout(() => act.search(asked), pause);
       }}
     />
+  );
+}
+
+function Picture({ row: { src, href }, label }: Props<Extract<PieceRow, { piece: "picture" }>>) {
+  if (!isSafePicture(src)) return <p class="zt-hint">No picture yet</p>;
+  const image = <img class="zt-image" src={src} alt={label} />;
+  return isSafeAddress(href) ? <a href={href}>{image}</a> : image;
+}
+
+/** Links that each lead to the page with one value chosen and nothing else. */
+function Links({ row, state, act, label }: Props<LinksPiece>) {
+  const answer = state.answer.facets[row.field];
+  const field = state.fields.get(row.field);
+  if (!answer || !field) return null;
+  const picked = row.values === "all" ? undefined : new Set(row.values);
+  const name = label || field.name;
+  return (
+    <nav aria-label={name}>
+      <ul class="zt-links">
+        {answer.options.map((option, o) => {
+          const { id } = option;
+          if (picked && !picked.has(id)) return null;
+          const selection = { text: "", choices: { [row.field]: { options: [id] } } };
+          return (
+            <li key={id}>
+              <a
+                href={toAddress({ ...startPlace, selection }, (key) => state.fields.get(key))}
+                onClick={(event) => {
+                  if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+                  event.preventDefault();
+                  act.select(selection);
+                }}
+              >
+                {option.label.split(pathSeparator).at(-1)}
+              </a>
+              {row.counts ? <span class="zt-count"> {answer.counts.steady[o]}</span> : null}
+            </li>
+          );
+        })}
+      </ul>
+    </nav>
   );
 }

@@ -12,5 +12,5 @@ const nothing: Actions = { select() {}, search() {}, sort() {}, turn() {}, drawe
 /** Draws a listing page as markup, for the address's selection; the browser takes it over. */
 export function drawPage(boot: Boot, engine: LocalEngine, search: string, band: Band): string {
   const place = boot.stage ? startPlace : fromAddress(search, boot.panel, (key) => engine.index.field(key));
-  return renderToString(<PageView state={firstState(boot, band, answerAt(engine, boot.panel, place))} act={nothing} />);
+  return renderToString(<PageView state={firstState(boot, band, answerAt(engine, boot.panel, band, place))} act={nothing} />);
 }

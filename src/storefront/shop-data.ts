@@ -17,6 +17,8 @@ export interface Boot {
   /** Where the catalogue in binary form is, and where questions are sent. */
   data: string;
   ask: string;
+  /** BCP 47 tag of what shoppers read. */
+  language: string;
   /** The page stands on the designer's stage and takes its panel and selection from there. */
   stage: boolean;
 }

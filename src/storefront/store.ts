@@ -20,6 +20,8 @@ export interface PageState extends Place {
   drawerOpen: boolean;
   /** Row that the designer points at in the lattice. */
   marked: string | undefined;
+  /** BCP 47 tag of what shoppers read. */
+  language: string;
 }
 
 export type Listener = (state: PageState, change: Change) => void;
@@ -27,8 +29,8 @@ export type Listener = (state: PageState, change: Change) => void;
 export type Change = "place" | "panel" | "view";
 
 /** What the engine is asked for a page. */
-export function questionOf(panel: PanelDocument, { selection, sort, page }: Place): Question {
-  return { facets: engineFacets(panel), selection, sort, from: (page - 1) * pageSize, size: pageSize };
+export function questionOf(panel: PanelDocument, band: Band, { selection, sort, page }: Place): Question {
+  return { facets: engineFacets(panel, band), selection, sort, from: (page - 1) * pageSize, size: pageSize };
 }
 
 /** Holds the state of one listing page and tells listeners when it changes. */
@@ -64,13 +66,19 @@ export class PageStore {
 
   /** Puts a changed panel on the page; the selection stays as far as it still has a meaning. */
   setPanel(panel: PanelDocument): void {
-    this.#ask({ ...this.#state, panel, selection: fitSelection(this.#state.selection, engineFacets(panel)) }, "panel");
+    this.#ask({ ...this.#state, panel, selection: fitSelection(this.#state.selection, engineFacets(panel, this.#state.band)) }, "panel");
   }
 
   /** Tells the page its width in CSS px. */
   setWidth(width: number): void {
     const band = bandAt(width, this.#state.panel.limits);
-    if (band !== this.#state.band) this.#put({ ...this.#state, band, drawerOpen: false }, "view");
+    // What is counted can differ by band, as bands of a price do.
+    if (band !== this.#state.band) this.#ask({ ...this.#state, band, drawerOpen: false }, "view");
+  }
+
+  /** Shows the page in another of the panel's languages. */
+  setLanguage(language: string): void {
+    if (language !== this.#state.language) this.#put({ ...this.#state, language }, "view");
   }
 
   openDrawer(open: boolean): void {
@@ -85,10 +93,10 @@ export class PageStore {
     const turn = ++this.#asked;
     const take = ({ place, answer }: PlaceAnswer) => {
       if (turn !== this.#asked) return;
-      const { drawerOpen, marked, band } = this.#state;
-      this.#put({ ...next, ...place, band, drawerOpen, marked, answer }, change);
+      const drawerOpen = this.#state.drawerOpen && next.band === this.#state.band;
+      this.#put({ ...next, ...place, drawerOpen, marked: this.#state.marked, answer }, change);
     };
-    const answer = answerAt(this.#engine, next.panel, next);
+    const answer = answerAt(this.#engine, next.panel, next.band, next);
     if (answer instanceof Promise) answer.then(take, (error: Error) => console.error(error));
     else take(answer);
   }
@@ -109,21 +117,21 @@ export interface PlaceAnswer {
  * Asks for a place on a panel's page. A page beyond the last is the last: a shared link may be older than
  * the catalogue. An engine that answers at once is answered for at once.
  */
-export function answerAt(engine: { ask(question: Question): Answer }, panel: PanelDocument, place: Place): PlaceAnswer;
-export function answerAt(engine: Engine, panel: PanelDocument, place: Place): PlaceAnswer | Promise<PlaceAnswer>;
-export function answerAt(engine: Engine, panel: PanelDocument, { selection, sort, page }: Place): PlaceAnswer | Promise<PlaceAnswer> {
+export function answerAt(engine: { ask(question: Question): Answer }, panel: PanelDocument, band: Band, place: Place): PlaceAnswer;
+export function answerAt(engine: Engine, panel: PanelDocument, band: Band, place: Place): PlaceAnswer | Promise<PlaceAnswer>;
+export function answerAt(engine: Engine, panel: PanelDocument, band: Band, { selection, sort, page }: Place): PlaceAnswer | Promise<PlaceAnswer> {
   const place = { selection, sort, page };
   const take = (answer: Answer): PlaceAnswer | Promise<PlaceAnswer> => {
     const last = Math.max(1, Math.ceil(answer.total / pageSize));
-    return page > last ? answerAt(engine, panel, { ...place, page: last }) : { place, answer };
+    return page > last ? answerAt(engine, panel, band, { ...place, page: last }) : { place, answer };
   };
-  const answer = engine.ask(questionOf(panel, place));
+  const answer = engine.ask(questionOf(panel, band, place));
   return answer instanceof Promise ? answer.then(take) : take(answer);
 }
 
 /** The first state of a page. */
 export function firstState(
-  { shop, fields, panel, swatches }: Pick<Boot, "shop" | "fields" | "panel" | "swatches">,
+  { shop, fields, panel, swatches, language }: Pick<Boot, "shop" | "fields" | "panel" | "swatches" | "language">,
   band: Band,
   { place, answer }: PlaceAnswer,
 ): PageState {
@@ -137,5 +145,6 @@ export function firstState(
     answer,
     drawerOpen: false,
     marked: undefined,
+    language,
   };
 }

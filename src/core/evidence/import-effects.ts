@@ -25,7 +25,7 @@ export function importEffects({ fields }: CatalogueChange, panels: readonly Pane
       const discrete = row.mode !== "range";
       if (discrete && change.goneValues.length > 0)
         effects.push(effect(`${listed(change.goneValues)} ${change.goneValues.length === 1 ? "is" : "are"} no longer stated by any product.`));
-      const swatches = bands.some((band) => resolve(row.display, band) === "swatches");
+      const swatches = bands.some((band) => ["swatches", "swatch-boxes"].includes(resolve(row.display, band)));
       const colourless = change.newValues.filter((value) => guessColour(value) === undefined);
       if (swatches && colourless.length > 0)
         effects.push(effect(`${listed(colourless)} ${colourless.length === 1 ? "is new and has" : "are new and have"} no colour.`));

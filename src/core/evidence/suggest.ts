@@ -1,7 +1,9 @@
 import { type FieldRole, isFacetable, isNumeric } from "../catalogue/field.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Mode } from "../match/selection.ts";
-import { type DisplayName, emptyPanel, type FacetRow, facetDefaults, type OptionOrder, type PanelDocument, pieceLabels } from "../panel/document.ts";
+import { type DisplayName, emptyPanel, type FacetRow, newFacet, type PanelDocument } from "../panel/document.ts";
+import { newPiece } from "../panel/pieces.ts";
+import { type OptionOrder, type SettingValues, withSetting } from "../panel/settings.ts";
 import { guessColour } from "../swatch/guess.ts";
 import { type FieldProfile, profileField } from "./profile.ts";
 
@@ -49,7 +51,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
     if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
     const skewed = skewness > 1 && limits.length > 0;
     return {
-      display: "slider",
+      display: "slider-inputs",
       mode: "range",
       reason: skewed
         ? `${numbers} different ${what}, a few far above the rest; bands part best at ${limits.join(", ")}`
@@ -74,7 +76,11 @@ function suggestOrder({ field, series, samples }: FieldProfile, display: Display
 /** A facet row for a field with the suggested display; its id is the field's key. */
 export function suggestRow(profile: FieldProfile): FacetRow {
   const { display, mode, order } = suggestFacet(profile);
-  return { ...facetDefaults, id: rowId(profile.field.key), field: profile.field.key, mode, display: { wide: display }, order };
+  let settings: SettingValues = {};
+  if (mode !== "range") settings = withSetting(settings, "order", order);
+  // A few values far above the rest would leave the others the first inch of the scale.
+  else if (profile.skewness > 1 && (profile.min ?? -1) >= 0) settings = withSetting(settings, "scale", "bent");
+  return newFacet(rowId(profile.field.key), profile.field.key, display, mode, settings);
 }
 
 const firstFacets = 8;
@@ -104,7 +110,7 @@ export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
   };
   chosen.sort((a, b) => place(a) - place(b));
   const panel = emptyPanel(name);
-  return { ...panel, rows: [{ kind: "piece", id: "chosen", piece: "chosen", label: pieceLabels.chosen }, ...chosen.map(suggestRow)] };
+  return { ...panel, rows: [newPiece("chosen", "chosen"), ...chosen.map(suggestRow)] };
 }
 
 /** A row id made of a field's key; ids take plain letters only, keys any script's. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../catalogue/read.ts";
 import { toIds } from "./bitmap.ts";
-import { TextIndex, words } from "./text-index.ts";
+import { TextIndex } from "./text-index.ts";
+import { words } from "./words.ts";
 
 const csv = `product_id,title,brand,category,tags
 a,Crème rose,Old Quay,Plants > Climbing roses,new

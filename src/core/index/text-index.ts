@@ -2,19 +2,9 @@ import { type Catalogue, productCount } from "../catalogue/catalogue.ts";
 import type { FieldRole } from "../catalogue/field.ts";
 import { type Bitmap, emptyBitmap, insert, intersect } from "./bitmap.ts";
 import { buildPostings, listOf, type Postings } from "./postings.ts";
+import { words } from "./words.ts";
 
 const searched: readonly FieldRole[] = ["title", "brand", "type", "category", "tags", "sku"];
-
-/** Words of a text with case and diacritics folded. */
-export function words(text: string): string[] {
-  return (
-    text
-      .normalize("NFD")
-      .replace(/\p{M}/gu, "")
-      .toLowerCase()
-      .match(/[\p{L}\p{N}]+/gu) ?? []
-  );
-}
 
 /** Finds products by words in their title, brand, type, category, tags and SKU. */
 export class TextIndex {

@@ -3,7 +3,7 @@ import type { Level, Option } from "../index/facet-index.ts";
 import type { Card } from "../listing/card.ts";
 import type { Sort } from "./order.ts";
 import type { RangeAnswer } from "./range.ts";
-import type { Facet, Selection } from "./selection.ts";
+import type { Facet, Range, Selection } from "./selection.ts";
 
 /** What a listing page asks. */
 export interface Question {
@@ -37,6 +37,8 @@ export interface SteadyFacet {
   reach: number;
   /** In the order in which the catalogue first states them; none for a range. */
   options: readonly Option[];
+  /** Of a range: the ranges that it is counted in. */
+  bands: readonly Range[];
   /** Products of each option, or of each band of a range. */
   counts: ArrayLike<number>;
   range?: RangeAnswer;
@@ -70,7 +72,7 @@ export interface WireAnswer extends Omit<Answer, "facets"> {
 }
 
 /** Names what does not change with the selection for one facet. */
-export const facetName = ({ field, mode, merges, bands }: Facet): string => JSON.stringify([field, mode, merges ?? [], bands ?? []]);
+export const facetName = ({ field, mode, merges, bands }: Facet): string => JSON.stringify([field, mode, merges ?? null, bands ?? null]);
 
 /** Puts an answer together with what does not change. Facets whose field the catalogue lacks have no answer. */
 export function completeAnswer(wire: WireAnswer, { facets }: Question, steadyOf: (facet: Facet) => SteadyFacet | undefined): Answer {

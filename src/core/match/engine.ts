@@ -6,7 +6,7 @@ import { type Answer, completeAnswer, type Engine, facetName, type Question, typ
 import { liveCounts, reachCount } from "./count.ts";
 import { facetOptions, Matcher } from "./matcher.ts";
 import { sortProducts } from "./order.ts";
-import { bandCounts, liveRange } from "./range.ts";
+import { bandCounts, bandsOf, liveRange } from "./range.ts";
 import type { Facet } from "./selection.ts";
 
 const histogramBins = 20;
@@ -42,7 +42,7 @@ export class LocalEngine implements Engine {
     for (const facet of known) {
       const range = facet.mode === "range";
       answers[facet.field] = {
-        live: range ? bandCounts(matcher, facet) : liveCounts(matcher, facet),
+        live: range ? bandCounts(matcher, facet, this.steady(facet).bands) : liveCounts(matcher, facet),
         ...(range ? { range: liveRange(matcher, facet, histogramBins) } : {}),
         ...(has(facetName(facet)) ? {} : { steady: this.steady(facet) }),
       };
@@ -58,12 +58,14 @@ export class LocalEngine implements Engine {
     if (!steady) {
       const nothing = new Matcher(this.index, this.#page, [], {});
       const range = facet.mode === "range";
+      const bands = range ? bandsOf(nothing, facet) : [];
       steady = {
         field: this.index.field(facet.field) as Field,
         level: this.index.level(facet.field),
         reach: reachCount(this.index, this.#page, facet),
         options: range ? [] : facetOptions(this.index, facet).options,
-        counts: range ? bandCounts(nothing, facet) : liveCounts(nothing, facet),
+        bands,
+        counts: range ? bandCounts(nothing, facet, bands) : liveCounts(nothing, facet),
         ...(range ? { range: liveRange(nothing, facet, histogramBins) } : {}),
       };
       this.#steady.set(name, steady);

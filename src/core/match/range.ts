@@ -1,7 +1,8 @@
+import { bandsBetween, roundLimits } from "../evidence/round-bands.ts";
 import { roundStep } from "../evidence/ticks.ts";
 import type { NumberIndex } from "../index/facet-index.ts";
 import type { Matcher } from "./matcher.ts";
-import type { Facet } from "./selection.ts";
+import type { Facet, Range } from "./selection.ts";
 
 /** Counts in equal bins: bin `i` holds values from `from + i × width` up to, but without, the next; the last one with. */
 export interface Histogram {
@@ -41,11 +42,23 @@ export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer
   return { min, max, histogram: histogram(index.numbers(facet.field), records, level === "variant" ? index.productOf : undefined, min, max, bins) };
 }
 
+/** The ranges that a facet is counted in, worked out over the values of a match where they follow a rule. */
+export function bandsOf(matcher: Matcher, { field, bands }: Facet): Range[] {
+  if (!bands) return [];
+  if ("from" in bands) return bands.from.map((min) => ({ min }));
+  if ("limits" in bands) return bandsBetween([...new Set(bands.limits)].sort((a, b) => a - b));
+  const { level, starts, values } = matcher.index.numbers(field);
+  const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
+  const found: number[] = [];
+  for (const record of records) for (let at = starts[record]; at < starts[record + 1]; at++) found.push(values[at]);
+  return bandsBetween(roundLimits(Float64Array.from(found).sort(), bands.parts, bands.by));
+}
+
 /**
- * Live counts of a range facet's bands: for each, the products that match when that range takes the place
- * of the facet's choice.
+ * Live counts of ranges of a field: for each, the products that match when that range takes the place of
+ * the facet's choice.
  */
-export function bandCounts(matcher: Matcher, { field, bands = [] }: Facet): Uint32Array {
+export function bandCounts(matcher: Matcher, { field }: Facet, bands: readonly Range[]): Uint32Array {
   const { index } = matcher;
   const counts = new Uint32Array(bands.length);
   if (bands.length === 0) return counts;

@@ -1,3 +1,4 @@
+import type { Banding } from "../evidence/round-bands.ts";
 import { type Merge, pathSeparator } from "../index/facet-index.ts";
 
 /** How the choices within one facet combine. */
@@ -11,8 +12,11 @@ export interface Facet {
   /** Values that are one option; see {@link Merge}. */
   merges?: readonly Merge[];
   /** Ranges to be counted, for a facet whose mode is `range`. */
-  bands?: readonly Range[];
+  bands?: BandSpec;
 }
+
+/** Ranges of a number line: parted by rule into about so many, between limits, or from each of some numbers up. */
+export type BandSpec = { by: Banding; parts: number } | { limits: readonly number[] } | { from: readonly number[] };
 
 /** Chosen options (identities, in the order chosen), or a range whose open ends are left out. */
 export type Choice = { options: string[] } | Range;

@@ -1,13 +1,14 @@
 /** @jsxImportSource preact */
+import type { ComponentChildren } from "preact";
 import type { DisplayProps, OptionView } from "./display.ts";
 import { OptionCount } from "./option-count.tsx";
 
-interface Props extends Pick<DisplayProps, "row" | "toggle"> {
+export interface InputProps extends Pick<DisplayProps, "row" | "toggle"> {
   option: OptionView;
 }
 
 /** The input behind an option: a check box, or a radio button in a one-of facet, where a second click takes the choice back. */
-export function OptionInput({ row, option, toggle }: Props) {
+export function OptionInput({ row, option, toggle }: InputProps) {
   const single = row.mode === "one";
   return (
     <input
@@ -23,26 +24,14 @@ export function OptionInput({ row, option, toggle }: Props) {
 }
 
 /** An option as a box with its name and count beside it. */
-export function BoxOption({ name, ...props }: Props & { name?: string }) {
+export function BoxOption({ name, children, ...props }: InputProps & { name?: string; children?: ComponentChildren }) {
   const { option } = props;
   return (
     <label class="zt-box" data-faded={option.faded || undefined}>
-      <OptionInput {...props} />
+      <OptionInput row={props.row} option={option} toggle={props.toggle} />
+      {children}
       <span class="zt-name">{name ?? option.label}</span>
       <OptionCount option={option} />
     </label>
-  );
-}
-
-/** Options as a list of boxes. */
-export function BoxList({ options, row, toggle }: Pick<DisplayProps, "row" | "toggle" | "options">) {
-  return (
-    <ul class="zt-boxes">
-      {options.map((option) => (
-        <li key={option.id}>
-          <BoxOption row={row} option={option} toggle={toggle} />
-        </li>
-      ))}
-    </ul>
   );
 }

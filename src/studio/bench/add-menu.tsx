@@ -2,7 +2,7 @@ import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import { suggestFacet, suggestRow } from "../../core/evidence/suggest.ts";
-import { words } from "../../core/index/text-index.ts";
+import { words } from "../../core/index/words.ts";
 import { type PanelDocument, pieceLabels, pieceNames } from "../../core/panel/document.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { displays } from "../../storefront/displays/index.ts";

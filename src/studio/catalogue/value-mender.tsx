@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { FieldDetail } from "../../core/evidence/field-detail.ts";
-import { words } from "../../core/index/text-index.ts";
+import { words } from "../../core/index/words.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import type { Mender } from "./use-mender.ts";
 

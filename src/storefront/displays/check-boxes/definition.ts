@@ -1,10 +1,12 @@
-import type { Display } from "../display.ts";
+import { type Display, listSettings } from "../display.ts";
+import { tooMany } from "../suits.ts";
 import { CheckBoxes } from "./view.tsx";
 
 export const checkBoxes: Display = {
   name: "check-boxes",
   label: "Check boxes",
   modes: ["any", "all"],
-  unsuited: ({ options }) => (options > 500 ? `${options} values are too many for check boxes. A slider or a dropdown suits them.` : undefined),
+  settings: listSettings,
+  unsuited: (profile) => tooMany(profile, 500, "check boxes", "A slider, a dropdown or a search field suits them."),
   View: CheckBoxes,
 };

@@ -1,14 +1,6 @@
 /** @jsxImportSource preact */
 import type { DisplayProps } from "../display.ts";
-import { BoxList } from "../option-input.tsx";
-import { useFold } from "../use-fold.tsx";
+import { BoxOption } from "../option-input.tsx";
+import { OptionList } from "../option-list.tsx";
 
-export function CheckBoxes({ row, options, toggle }: DisplayProps) {
-  const fold = useFold(options, row.foldAfter);
-  return (
-    <>
-      <BoxList row={row} options={fold.shown} toggle={toggle} />
-      {fold.button}
-    </>
-  );
-}
+export const CheckBoxes = (props: DisplayProps) => <OptionList {...props} class="zt-boxes" Option={BoxOption} />;

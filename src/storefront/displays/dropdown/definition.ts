@@ -1,10 +1,12 @@
-import type { Display } from "../display.ts";
+import { type Display, optionSettings } from "../display.ts";
+import { tooMany } from "../suits.ts";
 import { Dropdown } from "./view.tsx";
 
 export const dropdown: Display = {
   name: "dropdown",
   label: "Dropdown",
   modes: ["any", "all", "one", "tree"],
-  unsuited: ({ options }) => (options > 2000 ? `${options} values are too many for a dropdown. A slider or a search field suits them.` : undefined),
+  settings: [...optionSettings, "searchInside"],
+  unsuited: (profile) => tooMany(profile, 2000, "a dropdown", "A slider or a search field suits them."),
   View: Dropdown,
 };

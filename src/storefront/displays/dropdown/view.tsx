@@ -2,7 +2,8 @@
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../../core/index/facet-index.ts";
 import type { DisplayProps, OptionView } from "../display.ts";
-import { BoxList } from "../option-input.tsx";
+import { BoxOption } from "../option-input.tsx";
+import { OptionList } from "../option-list.tsx";
 
 /** A list behind a button: the browser's own select for one option, check boxes for many. */
 export function Dropdown(props: DisplayProps) {
@@ -37,7 +38,11 @@ function nested({ label }: OptionView, tree: boolean): string {
   return "\u2003".repeat(levels.length - 1) + levels[levels.length - 1];
 }
 
-function Many({ row, options, toggle, label }: DisplayProps) {
+/** Options from which on a list wants a field to find them. */
+const many = 15;
+
+function Many(props: DisplayProps) {
+  const { options, label, settings } = props;
   const box = useRef<HTMLDetailsElement>(null);
   useEffect(() => {
     const close = (event: Event) => {
@@ -65,7 +70,21 @@ function Many({ row, options, toggle, label }: DisplayProps) {
         <span class="zt-unseen">{label}: </span>
         <span class="zt-name">{chosen.length === 0 ? "Any" : chosen.map((option) => option.label).join(", ")}</span>
       </summary>
-      <BoxList row={row} options={options} toggle={toggle} />
+      <div class="zt-menu">
+        <OptionList
+          {...props}
+          settings={{
+            ...settings,
+            foldAfter: 0,
+            maxHeight: 0,
+            columns: 1,
+            flow: "column",
+            searchInside: settings.searchInside || options.length > many,
+          }}
+          class="zt-boxes"
+          Option={BoxOption}
+        />
+      </div>
     </details>
   );
 }

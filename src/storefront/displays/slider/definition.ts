@@ -1,13 +1,12 @@
-import type { Display } from "../display.ts";
+import { type Display, rangeSettings } from "../display.ts";
+import { noNumbers } from "../suits.ts";
 import { Slider } from "./view.tsx";
 
 export const slider: Display = {
   name: "slider",
-  label: "Slider with inputs",
+  label: "Slider",
   modes: ["range"],
-  unsuited: ({ field, options, numbers }) => {
-    if (field.kind !== "number" && field.kind !== "date") return `${numbers} of ${options} values are numbers. A slider needs numbers or dates only.`;
-    return numbers < 2 ? "All values are the same, so there is nothing to slide between." : undefined;
-  },
+  settings: [...rangeSettings, "scale", "histogram", "bubbles", "values"],
+  unsuited: (profile) => noNumbers(profile, "A slider"),
   View: Slider,
 };

@@ -1,118 +1,100 @@
 /** @jsxImportSource preact */
-import { fromNumber, toNumber } from "../../../core/catalogue/values.ts";
-import { roundEnds, roundStep } from "../../../core/evidence/ticks.ts";
+import type { ComponentChildren } from "preact";
+import { useState } from "preact/hooks";
 import { type Range, rangeOf } from "../../../core/match/selection.ts";
-import { rangeNames } from "../../address.ts";
 import type { DisplayProps } from "../display.ts";
+import { endsOf, type Scale, scaleOf } from "../range-ends.ts";
 
-/** About how many stops there are between the ends. */
-const stops = 100;
+/** Stops of a bent scale, on which a step is no fixed number. */
+const bentStops = 200;
 
-/** Two handles over a histogram, and two inputs. A handle at its end leaves that end open. */
-export function Slider({ row, field, label, range, choice, choose, format }: DisplayProps) {
-  const { min: least, max: most, histogram } = range?.steady ?? { min: null, max: null, histogram: null };
-  if (least === null || most === null) return <p class="zt-hint">No product states this.</p>;
-  const step = field.kind === "date" ? 1 : roundStep(most - least || 1, stops);
-  const { min, max } = field.kind === "date" ? { min: least, max: most } : roundEnds(least, most, step);
+/** Two handles over a histogram. A handle at its end leaves that end open, so that nothing beyond a typed end is lost. */
+export function Slider({ settings, field, label, range, choice, choose, format, children }: DisplayProps & { children?: ComponentChildren }) {
+  const [held, setHeld] = useState<"low" | "high" | undefined>(undefined);
+  const ends = endsOf({ range, settings, field });
+  if (!ends) return <p class="zt-hint">No product states this.</p>;
+  const { min, max, step, least, most } = ends;
+  const bent = settings.scale === "bent";
+  const scale = scaleOf(ends, bent);
   const chosen = rangeOf(choice);
   const low = clamp(chosen.min ?? min, min, max);
   const high = clamp(chosen.max ?? max, min, max);
   const set = (next: Range) => choose({ min: open(next.min, min), max: open(next.max, max) });
-  const names = rangeNames(row.field);
-  const share = (value: number) => (max === min ? 0 : ((value - min) / (max - min)) * 100);
-  const live = range?.live.histogram;
-  const tallest = Math.max(1, ...(histogram?.counts ?? []));
+  // A bent scale's input counts stops; an even one's counts the values themselves.
+  const track = bent ? { min: 0, max: bentStops, step: 1 } : { min, max, step };
+  const place = (value: number) => (bent ? Math.round(scale.share(value) * bentStops) : value);
+  const valueAt = (input: HTMLInputElement) => (bent ? scale.value(input.valueAsNumber / bentStops) : input.valueAsNumber);
+  const handle = (end: "low" | "high", value: number, move: (to: number) => void) => (
+    <input
+      type="range"
+      {...track}
+      aria-label={`${label}, ${end === "low" ? "least" : "most"}`}
+      aria-valuetext={format(value)}
+      value={place(value)}
+      onInput={(event) => move(valueAt(event.currentTarget))}
+      onPointerDown={() => setHeld(end)}
+      onPointerUp={() => setHeld(undefined)}
+      onFocus={() => setHeld(end)}
+      onBlur={() => setHeld(undefined)}
+    />
+  );
 
   return (
-    <div class="zt-range" style={{ "--low": `${share(low)}%`, "--high": `${share(high)}%` }}>
-      <div class="zt-bars" aria-hidden="true">
-        {histogram?.counts.map((count, bin) => {
-          const from = histogram.from + bin * histogram.width;
-          const at = live ? live.counts[Math.round((from - live.from) / live.width)] : undefined;
-          const left = share(Math.max(min, from));
-          const right = share(Math.min(max, from + histogram.width));
-          return (
-            <span
-              key={bin}
-              style={{ left: `${left}%`, width: `${Math.max(0, right - left)}%`, height: `${(count / tallest) * 100}%` }}
-              data-in={from < high && from + histogram.width > low ? "" : undefined}
-              data-empty={at === 0 || undefined}
-            />
-          );
-        })}
-      </div>
+    <div class="zt-range" style={{ "--low": scale.share(low), "--high": scale.share(high) }}>
+      {settings.histogram && range ? <Bars range={range} scale={scale} low={low} high={high} min={min} max={max} /> : null}
       <div class="zt-track">
-        <input
-          type="range"
-          aria-label={`${label}, least`}
-          aria-valuetext={format(low)}
-          min={min}
-          max={max}
-          step={step}
-          value={low}
-          onInput={(event) => set({ min: Math.min(event.currentTarget.valueAsNumber, high), max: chosen.max })}
-        />
-        <input
-          type="range"
-          aria-label={`${label}, most`}
-          aria-valuetext={format(high)}
-          min={min}
-          max={max}
-          step={step}
-          value={high}
-          onInput={(event) => set({ min: chosen.min, max: Math.max(event.currentTarget.valueAsNumber, low) })}
-        />
+        {handle("low", low, (to) => set({ min: Math.min(to, high), max: chosen.max }))}
+        {handle("high", high, (to) => set({ min: chosen.min, max: Math.max(to, low) }))}
+        {settings.bubbles && held ? (
+          <output class="zt-bubble" data-end={held} aria-hidden="true">
+            {format(held === "low" ? low : high)}
+          </output>
+        ) : null}
       </div>
-      <div class="zt-ends">
-        <End
-          name={names.min}
-          label={`${label} from`}
-          kind={field.kind}
-          value={chosen.min}
-          hint={least}
-          set={(value) => choose({ min: value, max: chosen.max })}
-        />
-        <span aria-hidden="true">to</span>
-        <End
-          name={names.max}
-          label={`${label} to`}
-          kind={field.kind}
-          value={chosen.max}
-          hint={most}
-          set={(value) => choose({ min: chosen.min, max: value })}
-        />
-      </div>
-      <p class="zt-hint">
-        {format(least)} to {format(most)}
-      </p>
+      {children}
+      {settings.values ? (
+        <p class="zt-hint">
+          {least < min ? "up to " : ""}
+          {format(low)} to {format(high)}
+          {most > max && high === max ? " or more" : ""}
+        </p>
+      ) : null}
     </div>
   );
 }
 
-interface EndProps {
-  name: string;
-  label: string;
-  kind: DisplayProps["field"]["kind"];
-  value: number | undefined;
-  hint: number;
-  set(value: number | undefined): void;
+interface BarsProps {
+  range: NonNullable<DisplayProps["range"]>;
+  scale: Scale;
+  low: number;
+  high: number;
+  min: number;
+  max: number;
 }
 
-function End({ name, label, kind, value, hint, set }: EndProps) {
-  const same = {
-    class: "zt-end",
-    name,
-    "aria-label": label,
-    placeholder: fromNumber(hint, kind),
-    value: value === undefined ? "" : fromNumber(value, kind),
-    onChange: (event: { currentTarget: HTMLInputElement }) => {
-      const typed = toNumber(event.currentTarget.value.replace(",", "."), kind);
-      // What is no number is taken back, so that the field never shows an end that does not hold.
-      if (Number.isNaN(typed)) event.currentTarget.value = "";
-      set(Number.isNaN(typed) ? undefined : typed);
-    },
-  };
-  return kind === "date" ? <input type="date" {...same} /> : <input type="text" inputMode="decimal" {...same} />;
+/** Where the page's products lie; bins that the other choices have emptied are pale. */
+function Bars({ range: { live, steady }, scale, low, high, min, max }: BarsProps) {
+  const { histogram } = steady;
+  if (!histogram) return null;
+  const tallest = Math.max(1, ...histogram.counts);
+  return (
+    <div class="zt-bars" aria-hidden="true">
+      {histogram.counts.map((count, bin) => {
+        const from = histogram.from + bin * histogram.width;
+        const at = live.histogram ? live.histogram.counts[Math.round((from - live.histogram.from) / live.histogram.width)] : undefined;
+        const start = scale.share(clamp(from, min, max));
+        const end = scale.share(clamp(from + histogram.width, min, max));
+        return (
+          <span
+            key={bin}
+            style={{ insetInlineStart: `${start * 100}%`, width: `${Math.max(0, end - start) * 100}%`, height: `${(count / tallest) * 100}%` }}
+            data-in={from < high && from + histogram.width > low ? "" : undefined}
+            data-empty={at === 0 || undefined}
+          />
+        );
+      })}
+    </div>
+  );
 }
 
 const clamp = (value: number, min: number, max: number) => Math.max(min, Math.min(value, max));

@@ -1,14 +1,14 @@
-import { isNumeric } from "../../../core/catalogue/field.ts";
-import type { Display } from "../display.ts";
+import { type Display, listSettings } from "../display.ts";
+import { isNumberLine, tooMany } from "../suits.ts";
 import { Swatches } from "./view.tsx";
 
 export const swatches: Display = {
   name: "swatches",
   label: "Colour swatches",
   modes: ["any", "all", "one"],
-  unsuited: ({ field, options }) => {
-    if (isNumeric(field)) return "The values are numbers, which have no colours. A slider or tiles suit them.";
-    return options > 200 ? `${options} values are too many for swatches. A dropdown suits them.` : undefined;
-  },
+  settings: [...listSettings, "caption"],
+  unsuited: (profile) =>
+    isNumberLine(profile, "They have no colours; a slider or tiles suit them.") ??
+    tooMany(profile, 200, "swatches", "A dropdown or a search field suits them."),
   View: Swatches,
 };

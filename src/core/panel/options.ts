@@ -1,0 +1,71 @@
+import type { Merge, Option } from "../index/facet-index.ts";
+
+/** A value that the designer has named, with the products that stated it then: it may be gone from the catalogue later. */
+export interface NamedValue {
+  id: string;
+  label: string;
+  products: number;
+}
+
+/** Text in the panel's own language, and in others by BCP 47 tag. */
+export interface Words {
+  text: string;
+  others?: Record<string, string>;
+}
+
+/** Which of a facet's options shoppers get, what they are called, and how they stand by hand. */
+export interface OptionRules {
+  /** All options, only those picked, or all but those picked. New values show up with all and with all but some. */
+  show: "all" | "only" | "except";
+  picked: readonly NamedValue[];
+  /** Option identity → what shoppers read in its place. */
+  labels: Readonly<Record<string, Words>>;
+  /** Values that are one option. */
+  merges: readonly { label: string; values: readonly NamedValue[] }[];
+  /** Option identities in the order by hand; others come behind them. */
+  byHand: readonly string[];
+}
+
+export const allOptions: OptionRules = { show: "all", picked: [], labels: {}, merges: [], byHand: [] };
+
+export const shownChoices = ["all", "only", "except"] as const;
+
+/** The merges as the engine takes them; undefined for none. */
+export const engineMerges = ({ merges }: OptionRules): readonly Merge[] | undefined =>
+  merges.length === 0 ? undefined : merges.map(({ label, values }) => ({ label, values: values.map(({ id }) => id) }));
+
+/** Whether an option is one that shoppers get. */
+export function isShown({ show, picked }: OptionRules, id: string): boolean {
+  if (show === "all") return true;
+  return picked.some((one) => one.id === id) === (show === "only");
+}
+
+/** Text in a language, by its whole tag, else by its first part; the panel's own language where there is none. */
+export function wordsIn({ text, others = {} }: Words, language: string): string {
+  return others[language] ?? others[language.split("-")[0]] ?? text;
+}
+
+/** What shoppers read for an option. */
+export const labelOf = ({ labels }: OptionRules, { id, label }: Option, language: string): string =>
+  Object.hasOwn(labels, id) ? wordsIn(labels[id], language) || label : label;
+
+/** Values that a facet's rules name and the catalogue no longer states. */
+export function staleValues({ picked, merges, labels, byHand }: OptionRules, isStated: (id: string) => boolean): NamedValue[] {
+  const merged = new Set(merges.map(({ label }) => label.toLowerCase()));
+  const known = new Map<string, NamedValue>();
+  for (const value of [...picked, ...merges.flatMap(({ values }) => values)]) known.set(value.id, value);
+  for (const id of [...Object.keys(labels), ...byHand]) if (!known.has(id)) known.set(id, { id, label: id, products: 0 });
+  return [...known.values()].filter(({ id }) => !merged.has(id) && !isStated(id));
+}
+
+/** The rules without what they say of some values. */
+export function withoutValues(rules: OptionRules, gone: ReadonlySet<string>): OptionRules {
+  const stay = <T extends { id: string }>(values: readonly T[]) => values.filter(({ id }) => !gone.has(id));
+  return {
+    ...rules,
+    picked: stay(rules.picked),
+    labels: Object.fromEntries(Object.entries(rules.labels).filter(([id]) => !gone.has(id))),
+    merges: rules.merges.map((merge) => ({ ...merge, values: stay(merge.values) })).filter(({ values }) => values.length > 0),
+    byHand: rules.byHand.filter((id) => !gone.has(id)),
+  };
+}

@@ -1,0 +1,14 @@
+import { type Display, rangeSettings } from "../display.ts";
+import { Dates } from "./view.tsx";
+
+export const dates: Display = {
+  name: "dates",
+  label: "Date range",
+  modes: ["range"],
+  settings: rangeSettings.filter((name) => name === "ends"),
+  unsuited: ({ field, options }) =>
+    field.kind === "date"
+      ? undefined
+      : `${options.toLocaleString("en")} values, and they are no days. Say in the import how days are written, or use another display.`,
+  View: Dates,
+};

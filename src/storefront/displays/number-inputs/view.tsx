@@ -1,0 +1,20 @@
+/** @jsxImportSource preact */
+import type { DisplayProps } from "../display.ts";
+import { endsOf } from "../range-ends.ts";
+import { RangeInputs } from "../range-inputs.tsx";
+
+/** Two fields to type the ends into. */
+export function NumberInputs(props: DisplayProps) {
+  const ends = endsOf(props);
+  if (!ends) return <p class="zt-hint">No product states this.</p>;
+  return (
+    <div class="zt-range">
+      <RangeInputs {...props} ends={ends} />
+      {props.settings.values ? (
+        <p class="zt-hint">
+          {props.format(ends.least)} to {props.format(ends.most)}
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+/** @jsxImportSource preact */
+import type { DisplayProps } from "../display.ts";
+import { OptionCount } from "../option-count.tsx";
+import { OptionInput } from "../option-input.tsx";
+import { OptionList, type OptionProps } from "../option-list.tsx";
+import { Swatch } from "../swatch.tsx";
+
+/** Pictures or logos in tiles, with or without their text; a value without a picture shows its colours or its name. */
+export const PictureTiles = (props: DisplayProps) => (
+  <OptionList
+    {...props}
+    class="zt-pictures"
+    dense={props.settings.caption === "beside" ? 1 : 2}
+    inRow={props.settings.caption !== "beside"}
+    Option={PictureTile}
+  />
+);
+
+function PictureTile({ row, settings: { caption }, option, toggle }: OptionProps) {
+  const named = caption !== "hint";
+  return (
+    <label
+      class="zt-picture-tile"
+      data-caption={caption}
+      data-faded={option.faded || undefined}
+      data-chosen={option.chosen || undefined}
+      title={named ? undefined : option.count === undefined ? option.label : `${option.label} · ${option.count}`}
+    >
+      <OptionInput row={row} option={option} toggle={toggle} />
+      {option.colours ? (
+        <Swatch colours={option.colours} class="zt-picture" />
+      ) : (
+        <span class="zt-picture zt-initials" aria-hidden={named || undefined}>
+          {named ? initials(option.label) : option.label}
+        </span>
+      )}
+      <span class={named ? "zt-name" : "zt-unseen"}>
+        {named || option.colours ? option.label : null} <OptionCount option={option} />
+      </span>
+    </label>
+  );
+}
+
+/** The first letters of the first two words: what stands for a brand whose logo is not there yet. */
+const initials = (label: string): string =>
+  label
+    .split(/\s+/)
+    .slice(0, 2)
+    .map((word) => [...word][0] ?? "")
+    .join("")
+    .toUpperCase();

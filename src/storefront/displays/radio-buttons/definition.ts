@@ -1,0 +1,13 @@
+import { CheckBoxes } from "../check-boxes/view.tsx";
+import { type Display, listSettings } from "../display.ts";
+import { tooMany } from "../suits.ts";
+
+/** Boxes are radio buttons wherever only one can be chosen. */
+export const radioButtons: Display = {
+  name: "radio-buttons",
+  label: "Radio buttons",
+  modes: ["one"],
+  settings: listSettings,
+  unsuited: (profile) => tooMany(profile, 200, "radio buttons", "A dropdown for one suits them."),
+  View: CheckBoxes,
+};

@@ -1,0 +1,40 @@
+/** @jsxImportSource preact */
+import { useState } from "preact/hooks";
+import { words } from "../../../core/index/words.ts";
+import type { DisplayProps } from "../display.ts";
+import { BoxOption } from "../option-input.tsx";
+
+const most = 8;
+
+/** A field that finds options by name, for facets with too many to show; what is chosen stays in sight. */
+export function SearchField({ row, options, toggle, label, id }: DisplayProps) {
+  const [asked, setAsked] = useState("");
+  const query = words(asked);
+  const found =
+    query.length === 0
+      ? []
+      : options.filter((option) => !option.chosen && query.every((word) => words(option.label).some((one) => one.startsWith(word))));
+  const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
+  return (
+    <>
+      <input
+        class="zt-inside"
+        type="search"
+        aria-label={`Find in ${label}`}
+        placeholder={`Find among ${options.length}`}
+        aria-controls={`${id}-options`}
+        onInput={(event) => setAsked(event.currentTarget.value)}
+      />
+      <ul id={`${id}-options`} class="zt-options zt-boxes" aria-label={label}>
+        {shown.map((option) => (
+          <li key={option.id}>
+            <BoxOption row={row} option={option} toggle={toggle} />
+          </li>
+        ))}
+      </ul>
+      <p class="zt-hint" role="status">
+        {query.length === 0 ? "" : found.length === 0 ? "Nothing here is called that." : found.length > most ? `and ${found.length - most} more` : ""}
+      </p>
+    </>
+  );
+}

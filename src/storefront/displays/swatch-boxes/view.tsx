@@ -1,0 +1,15 @@
+/** @jsxImportSource preact */
+import type { DisplayProps } from "../display.ts";
+import { BoxOption } from "../option-input.tsx";
+import { OptionList, type OptionProps } from "../option-list.tsx";
+import { Swatch } from "../swatch.tsx";
+
+export const SwatchBoxes = (props: DisplayProps) => <OptionList {...props} class="zt-boxes" Option={SwatchBox} />;
+
+function SwatchBox(props: OptionProps) {
+  return (
+    <BoxOption {...props}>
+      <Swatch colours={props.option.colours} class="zt-chip-dot" />
+    </BoxOption>
+  );
+}

@@ -1,0 +1,12 @@
+import { type Display, optionSettings } from "../display.ts";
+import { tooLong, tooMany } from "../suits.ts";
+import { Toggles } from "./view.tsx";
+
+export const toggles: Display = {
+  name: "toggles",
+  label: "Toggle buttons",
+  modes: ["any", "all", "one"],
+  settings: optionSettings,
+  unsuited: (profile) => tooMany(profile, 8, "buttons in one bar", "Tiles or check boxes suit them.") ?? tooLong(profile, 24, "a button"),
+  View: Toggles,
+};
