@@ -73,7 +73,8 @@ async function designerChange(page: Page, origin: string): Promise<Timing> {
   await page.goto(`${origin}/shops/larkmoss-nursery/bench`);
   for (const title of ["Wide page", "Phone"])
     await page.frameLocator(`iframe[title^="${title}"]`).locator("html[data-ready]").waitFor({ state: "attached" });
-  await page.getByRole("button", { name: "Remove Light" }).click();
+  await page.getByRole("button", { name: "More for Light" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Remove", exact: true }).click();
   const times = await page.evaluate(async (repeats) => {
     const shown = () =>
       [...document.querySelectorAll("iframe")].map((frame) => frame.contentDocument?.querySelector('[data-row="f-light"]') !== null);

@@ -1,6 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { object, string } from "yup";
+import { mixed, object, string } from "yup";
 import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
 import { InvalidDocument } from "../core/document/check.ts";
 import { emptyPanel } from "../core/panel/document.ts";
@@ -11,9 +11,11 @@ import { Fault } from "./fault.ts";
 import { bodyOf, check, limit, maxJson, panelOf, panelView, saving, shopOf, shopView } from "./request.ts";
 import { createPanel, findPanel, listShops, savePanel } from "./shops.ts";
 
-const naming = object({ name: string().strict().trim().min(1, "Give the panel a name.").max(100).required() })
+/** A new panel: an empty one with a name, or a whole document. */
+const newPanel = object({ name: string().strict().trim().min(1, "Give the panel a name.").max(100), document: mixed() })
   .noUnknown()
-  .strict();
+  .strict()
+  .test("either", "Send a name, or a document.", ({ name, document }) => (name === undefined) !== (document === undefined));
 
 /** Shops, catalogues and panels as JSON. `fork` gives every request an entity manager of its own. */
 export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
@@ -32,8 +34,8 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
   app.post("/shops/:shop/panels", limit(maxJson), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
-    const { name } = check(naming, await bodyOf(c.req.raw));
-    return c.json(panelView(await createPanel(em, shop, emptyPanel(name))), 201);
+    const { name, document } = check(newPanel, await bodyOf(c.req.raw));
+    return c.json(panelView(await createPanel(em, shop, document === undefined ? emptyPanel(name ?? "") : checkPanel(document))), 201);
   });
 
   app.get("/shops/:shop/panels/:panel", async (c) => {

@@ -5,6 +5,7 @@ import { secureHeaders } from "hono/secure-headers";
 import type { Band } from "../core/panel/bands.ts";
 import { facetRows, type PanelDocument } from "../core/panel/document.ts";
 import type { SwatchBook } from "../core/swatch/book.ts";
+import { direction } from "../storefront/direction.ts";
 import { drawPage } from "../storefront/server.tsx";
 import type { Boot, EnginePlace } from "../storefront/shop-data.ts";
 import { asFault } from "./api.ts";
@@ -89,8 +90,6 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
 const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
   asked !== undefined && languages.includes(asked) ? asked : "en";
 
-const rightToLeft = /^(?:ar|arc|ckb|dv|fa|he|ks|ps|sd|ug|ur|yi)\b/;
-
 const ofPanel = (swatches: SwatchBook, panel: PanelDocument): SwatchBook =>
   Object.fromEntries(facetRows(panel).flatMap(({ field }) => (swatches[field] ? [[field, swatches[field]]] : [])));
 
@@ -122,7 +121,7 @@ function document(title: string, body: string, boot: Boot, { script, style, font
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   return html`<!doctype html>
-<html lang="${boot.language}" dir="${rightToLeft.test(boot.language) ? "rtl" : "ltr"}" ${boot.stage ? raw("data-stage") : ""}>
+<html lang="${boot.language}" dir="${direction(boot.language)}" ${boot.stage ? raw("data-stage") : ""}>
   <head>
     <meta charset="utf-8" />
     <meta name="viewport" content="width=device-width, initial-scale=1" />

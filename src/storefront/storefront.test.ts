@@ -8,8 +8,9 @@ import { cardOf, safeImage } from "../core/listing/card.ts";
 import type { Answer, Engine, Question } from "../core/match/answer.ts";
 import { LocalEngine } from "../core/match/engine.ts";
 import { emptySelection, type Selection } from "../core/match/selection.ts";
-import { facetRows, type PanelDocument } from "../core/panel/document.ts";
-import { removeRow, setFacet } from "../core/panel/edit.ts";
+import { type FacetRow, facetRows, type PanelDocument } from "../core/panel/document.ts";
+import { removeRow, setMode } from "../core/panel/edit.ts";
+import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../core/panel/settings.ts";
 import { guessSwatches } from "../core/swatch/book.ts";
 import { fromAddress, type Place, startPlace, toAddress } from "./address.ts";
 
@@ -29,14 +30,16 @@ const boot: Boot = {
   fields: index.catalogue.fields,
   panel: demoPanel,
   swatches,
+  language: "en",
   engine: "page",
   data: "",
   ask: "",
   stage: false,
 };
 const stateFor = (panel: PanelDocument, selection: Selection = emptySelection) =>
-  firstState({ ...boot, panel }, "wide", answerAt(engine, panel, { ...startPlace, selection }));
+  firstState({ ...boot, panel }, "wide", answerAt(engine, panel, "wide", { ...startPlace, selection }));
 const storeFor = (with_: Engine = engine) => new PageStore(stateFor(demoPanel), with_);
+const lightRow = facetRows(demoPanel).find(({ field }) => field === "light") as FacetRow;
 const chosen = (field: string, ...options: string[]): Selection => ({ text: "", choices: { [field]: { options } } });
 
 describe("the address", () => {
@@ -99,7 +102,7 @@ describe("the page's store", () => {
   it("keeps what is chosen when the panel changes, as far as it has a meaning", () => {
     const store = storeFor();
     store.select(chosen("light", "shade", "full sun"));
-    store.setPanel(setFacet("f-light", { mode: "one" }, "").apply(demoPanel));
+    store.setPanel(setMode(lightRow, "one", "").apply(demoPanel));
     expect(store.state.selection).toEqual(chosen("light", "shade"));
     store.setPanel(removeRow("f-light", "").apply(demoPanel));
     expect(store.state.selection).toEqual(emptySelection);
@@ -121,13 +124,16 @@ describe("the page's store", () => {
 });
 
 describe("options as they are drawn", () => {
-  const light = facetRows(demoPanel).find(({ field }) => field === "light");
-  if (!light) throw new Error("The demo panel has no light.");
+  const light = lightRow;
+  const set = <K extends SettingName>(name: K, value: FacetSettings[K]): FacetRow => ({
+    ...light,
+    settings: withSetting(light.settings, name, value),
+  });
   const views = (row: typeof light, selection: Selection) => {
     const panel = { ...demoPanel, rows: demoPanel.rows.map((one) => (one.id === row.id ? row : one)) };
     const state = stateFor(panel, selection);
     const answer = state.answer.facets.light;
-    return answer ? optionViews(state, row, answer) : [];
+    return answer ? optionViews(state, row, settingsOn(row.settings, "wide"), answer) : [];
   };
   const pots = chosen("category", "pots");
 
@@ -137,19 +143,19 @@ describe("options as they are drawn", () => {
       [true, 0],
       [true, 0],
     ]);
-    expect(views({ ...light, deadEnd: "keep" }, pots).map(({ faded }) => faded)).toEqual([false, false, false]);
-    expect(views({ ...light, deadEnd: "drop" }, pots)).toEqual([]);
+    expect(views(set("deadEnd", "keep"), pots).map(({ faded }) => faded)).toEqual([false, false, false]);
+    expect(views(set("deadEnd", "drop"), pots)).toEqual([]);
     // What is chosen stays, so that it can be taken back.
     const both = { text: "", choices: { ...pots.choices, light: { options: ["shade"] } } };
-    expect(views({ ...light, deadEnd: "drop" }, both).map(({ id }) => id)).toEqual(["shade"]);
+    expect(views(set("deadEnd", "drop"), both).map(({ id }) => id)).toEqual(["shade"]);
   });
 
   it("are counted as the designer wants, and never change their order", () => {
     const seeds = chosen("category", "seeds");
     const order = (row: typeof light, selection: Selection) => views(row, selection).map(({ id }) => id);
     expect(order(light, seeds)).toEqual(order(light, emptySelection));
-    expect(views({ ...light, counting: "steady" }, seeds).map(({ count }) => count)).toEqual(views(light, emptySelection).map(({ count }) => count));
-    expect(views({ ...light, counting: "none" }, seeds).every(({ count }) => count === undefined)).toBe(true);
+    expect(views(set("counting", "steady"), seeds).map(({ count }) => count)).toEqual(views(light, emptySelection).map(({ count }) => count));
+    expect(views(set("counting", "none"), seeds).every(({ count }) => count === undefined)).toBe(true);
   });
 });
 

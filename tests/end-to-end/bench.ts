@@ -12,6 +12,8 @@ export interface Bench {
   /** Opens a cell's card and takes a display. */
   choose(row: string, band: string, display: string): Promise<void>;
   saved(): Promise<void>;
+  /** Takes an entry of a row's menu. */
+  menu(row: string, entry: string): Promise<void>;
 }
 
 /** Opens the bench: of the demo shop's first panel, or of a new empty one. */
@@ -45,6 +47,10 @@ export async function openBench(page: Page, empty = false): Promise<Bench> {
         .getByRole("dialog")
         .getByRole("button", { name: new RegExp(`^${display}`) })
         .click();
+    },
+    async menu(row, entry) {
+      await page.getByRole("button", { name: `More for ${row}`, exact: true }).click();
+      await page.getByRole("dialog").getByRole("button", { name: entry, exact: true }).click();
     },
     async saved() {
       await expect(page.locator("header").getByRole("status")).toHaveText("Saved");

@@ -73,7 +73,7 @@ describe("the first panel", () => {
     expect(facetRows(firstPanel(nursery, "First panel"))[0]).toMatchObject({ field: "category", mode: "tree", display: { wide: "tree" } });
     expect(facetRows(firstPanel(cars, "First panel")).find(({ field }) => field === "horsepower")).toMatchObject({
       mode: "range",
-      display: { wide: "slider" },
+      display: { wide: "slider-inputs" },
     });
   });
 });

@@ -13,29 +13,42 @@ export interface ModeExample {
 
 const looked = 6;
 
+type Asked = Pick<Facet, "field" | "merges">;
+
 /**
  * A telling pair of a field's frequent options: the one that most products state together, so that
  * any-of and all-of differ by numbers that mean something. Undefined when there are not two options.
  */
-export function modeExample(index: CatalogueIndex, { field, merges }: Pick<Facet, "field" | "merges">): ModeExample | undefined {
-  const { options, postings } = index.options(field, false, merges);
-  if (options.length < 2) return undefined;
+export function modeExample(index: CatalogueIndex, facet: Asked): ModeExample | undefined {
+  const { options } = index.options(facet.field, false, facet.merges);
+  const pairs = frequentPairs(index, facet);
+  if (pairs.length === 0) return undefined;
+  const { a, b, all } = pairs.reduce((best, pair) => (pair.all > best.all ? pair : best));
+  const ids = [options[a].id, options[b].id];
+  return {
+    options: [options[a].label, options[b].label],
+    any: total(index, facet, "any", ids),
+    all,
+    one: total(index, facet, "one", ids.slice(0, 1)),
+  };
+}
+
+/** Of the pairs of a field's most frequent options, how many no product states together. */
+export function deadPairs(index: CatalogueIndex, facet: Asked): { pairs: number; dead: number } {
+  const pairs = frequentPairs(index, facet);
+  return { pairs: pairs.length, dead: pairs.filter(({ all }) => all === 0).length };
+}
+
+function frequentPairs(index: CatalogueIndex, facet: Asked): { a: number; b: number; all: number }[] {
+  const { options, postings } = index.options(facet.field, false, facet.merges);
   const uses = (o: number) => postings.starts[o + 1] - postings.starts[o];
   const frequent = options
     .map((_, o) => o)
     .sort((a, b) => uses(b) - uses(a) || a - b)
     .slice(0, looked);
-  const total = (mode: Mode, chosen: number[]) =>
-    new Matcher(index, index.allProducts(), [{ field, mode, merges }], { [field]: { options: chosen.map((o) => options[o].id) } }).productIds()
-      .length;
+  return frequent.flatMap((a, i) => frequent.slice(i + 1).map((b) => ({ a, b, all: total(index, facet, "all", [options[a].id, options[b].id]) })));
+}
 
-  let best = { a: frequent[0], b: frequent[1], all: -1 };
-  for (const [i, a] of frequent.entries()) {
-    for (const b of frequent.slice(i + 1)) {
-      const all = total("all", [a, b]);
-      if (all > best.all) best = { a, b, all };
-    }
-  }
-  const { a, b, all } = best;
-  return { options: [options[a].label, options[b].label], any: total("any", [a, b]), all, one: total("one", [a]) };
+function total(index: CatalogueIndex, { field, merges }: Asked, mode: Mode, options: string[]): number {
+  return new Matcher(index, index.allProducts(), [{ field, mode, merges }], { [field]: { options } }).productIds().length;
 }

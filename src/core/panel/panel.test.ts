@@ -4,7 +4,7 @@ import { demoPanel } from "../../../demo/panel.ts";
 import { InvalidDocument } from "../document/check.ts";
 import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "./bands.ts";
 import { emptyPanel, type Row } from "./document.ts";
-import { addRow, moveRow, removeRow, renamePanel, setFacet, setLabel, setLimits, setPlacement } from "./edit.ts";
+import { addRow, moveRow, removeRow, renamePanel, setLabel, setLimits, setPlacement, setSetting } from "./edit.ts";
 import { orderOptions } from "./option-order.ts";
 import { checkPanel } from "./schema.ts";
 
@@ -57,7 +57,7 @@ describe("edits", () => {
       fc.constantFrom(...bands).map((band) => setPlacement(band, "above")),
       fc.record({ medium: fc.integer({ min: -100, max: 5000 }), wide: fc.integer({ min: -100, max: 5000 }) }).map(setLimits),
       fc.string().map(renamePanel),
-      fc.constant(setFacet("f-light", { mode: "all", start: "fixed" }, "Light")),
+      fc.constant(setSetting("f-light", "start", "fixed", "Light")),
     );
     fc.assert(
       fc.property(fc.array(edit, { maxLength: 12 }), (edits) => {

@@ -8,8 +8,6 @@ import { shownChoices } from "./options.ts";
 import { isSafeAddress, isSafePicture, pieceNames } from "./pieces.ts";
 import { facetSettings, type SettingDefinition, type SettingName, settingNames } from "./settings.ts";
 
-const optional = <S extends Schema>(schema: S) => schema.notRequired().optional();
-
 function banded(make: () => Schema) {
   return exact({ wide: make().required(), medium: make().optional(), slim: make().optional() } as Record<Band, Schema>);
 }
@@ -41,14 +39,15 @@ function isLanguage(tag: string): boolean {
   }
 }
 
-/** An object with any keys and values of one kind. */
-const record = (value: () => Schema) =>
-  lazy((given: unknown) =>
-    typeof given === "object" && given !== null && !Array.isArray(given)
+/** An object with any keys and values of one kind. @param given undefined is taken too when it is optional */
+const record = (value: () => Schema, isOptional = false) =>
+  lazy((given: unknown): Schema => {
+    if (given === undefined && isOptional) return mixed().optional();
+    return typeof given === "object" && given !== null && !Array.isArray(given)
       ? exact(Object.fromEntries(Object.keys(given).map((name) => [name, value()])))
-      : object().strict().required(),
-  );
-const words = () => optional(record(() => label(500).required()) as unknown as Schema);
+      : object().strict().required();
+  }) as unknown as Schema;
+const words = () => record(() => label(500).required(), true);
 
 /** What a setting's value may be, from its definition. */
 function settingSchema(definition: SettingDefinition<unknown>): Schema {
@@ -82,7 +81,7 @@ const value = exact({ id: key(), label: label(500), products: number().strict().
 const options = exact({
   show: oneOf(shownChoices),
   picked: array().of(value).strict().max(5000).required(),
-  labels: record(() => exact({ text: label(500), others: words() })) as unknown as Schema,
+  labels: record(() => exact({ text: label(500), others: words() })),
   merges: array()
     .of(exact({ label: string().strict().trim().min(1).max(200).required(), values: array().of(value).strict().min(1).max(1000).required() }))
     .strict()

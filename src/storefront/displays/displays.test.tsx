@@ -4,10 +4,11 @@ import { render } from "preact";
 import { act } from "preact/test-utils";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Choice, Mode } from "../../core/match/selection.ts";
-import { type FacetRow, facetDefaults } from "../../core/panel/document.ts";
+import { type FacetRow, newFacet } from "../../core/panel/document.ts";
+import { type SettingValues, settingsOn } from "../../core/panel/settings.ts";
 import type { DisplayProps, OptionView } from "./display.ts";
 import { displays } from "./index.ts";
-import { sectors } from "./swatches/view.tsx";
+import { sectors } from "./swatch.tsx";
 
 let root: HTMLElement;
 beforeEach(() => {
@@ -27,9 +28,9 @@ const option = (id: string, more: Partial<OptionView> = {}): OptionView => ({
   colours: undefined,
   ...more,
 });
-const rowFor = (mode: Mode): FacetRow => ({ ...facetDefaults, id: "f", field: "colour", mode, display: { wide: "check-boxes" } });
+const rowFor = (mode: Mode): FacetRow => newFacet("f", "colour", "check-boxes", mode);
 
-function show(name: keyof typeof displays, props: Partial<DisplayProps> = {}, mode: Mode = "any") {
+function show(name: keyof typeof displays, props: Partial<DisplayProps> = {}, mode: Mode = "any", settings: SettingValues = {}) {
   const toggle = vi.fn<(id: string) => void>();
   const choose = vi.fn<(choice: Choice | undefined) => void>();
   const { View } = displays[name];
@@ -37,6 +38,8 @@ function show(name: keyof typeof displays, props: Partial<DisplayProps> = {}, mo
     render(
       <View
         row={rowFor(mode)}
+        settings={settingsOn(settings, "wide")}
+        bands={[]}
         field={{ key: "colour", name: "Colour", role: "attribute", kind: "text" }}
         label="Colour"
         id="f"
@@ -173,33 +176,181 @@ describe("dropdown", () => {
   });
 });
 
+// Source: WAI-ARIA Authoring Practices, Tree View.
 describe("tree", () => {
   const paths = ["plants", "plants > ivy", "plants > ivy > small", "pots"].map((id) =>
     option(id, { label: id.replace(/\b\w/g, (letter) => letter.toUpperCase()) }),
   );
+  const items = () => [...root.querySelectorAll<HTMLElement>("[role=treeitem]")];
+  const names = () => items().map((item) => item.getAttribute("aria-label"));
+  const press = (item: HTMLElement, key: string) =>
+    act(() => item.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true })) as unknown as undefined);
 
   it("starts folded but for the branches around what is chosen", () => {
     show("tree", { options: paths }, "tree");
-    expect(inputs().map(({ value }) => value)).toEqual(["plants", "pots"]);
+    expect(names()).toEqual(["Plants, 3 products", "Pots, 3 products"]);
     render(null, root);
     show("tree", { options: paths.map((one) => ({ ...one, chosen: one.id === "plants > ivy > small" })) }, "tree");
-    expect(inputs().map(({ value }) => value)).toEqual(["plants", "plants > ivy", "plants > ivy > small", "pots"]);
+    expect(items().map((item) => [item.getAttribute("aria-label"), item.getAttribute("aria-checked")])).toEqual([
+      ["Plants, 3 products", "false"],
+      ["Ivy, 3 products", "false"],
+      ["Small, 3 products", "true"],
+      ["Pots, 3 products", "false"],
+    ]);
   });
 
-  it("opens and folds a branch by its button, which says so", () => {
-    show("tree", { options: paths }, "tree");
-    const twig = root.querySelector<HTMLButtonElement>('[aria-label="Open Plants"]');
-    act(() => twig?.click());
-    expect(inputs().map(labelOf)).toEqual([expect.stringContaining("Plants"), expect.stringMatching(/^Ivy/), expect.stringContaining("Pots")]);
-    expect(twig?.getAttribute("aria-expanded")).toBe("true");
-    expect(twig?.getAttribute("aria-label")).toBe("Fold Plants");
+  it("has one stop for the Tab key, opens and folds with arrows, and chooses with Space", () => {
+    const { toggle } = show("tree", { options: paths }, "tree");
+    expect(items().map(({ tabIndex }) => tabIndex)).toEqual([0, -1]);
+    press(items()[0], "ArrowRight");
+    expect(names()).toEqual(["Plants, 3 products", "Ivy, 3 products", "Pots, 3 products"]);
+    expect(items()[0].getAttribute("aria-expanded")).toBe("true");
+    press(items()[0], "ArrowRight");
+    expect(document.activeElement).toBe(items()[1]);
+    press(items()[1], "End");
+    expect(document.activeElement).toBe(items()[2]);
+    press(items()[2], "i");
+    expect(document.activeElement).toBe(items()[1]);
+    press(items()[1], " ");
+    expect(toggle).toHaveBeenCalledExactlyOnceWith("plants > ivy");
+    press(items()[1], "ArrowLeft");
+    expect(document.activeElement).toBe(items()[0]);
+    press(items()[0], "ArrowLeft");
+    expect(names()).toEqual(["Plants, 3 products", "Pots, 3 products"]);
+  });
+
+  it("flat, is a list of the categories that have none below them", () => {
+    show("tree", { options: paths }, "tree", { nested: false });
+    expect(inputs().map(labelOf)).toEqual([expect.stringMatching(/^Small/), expect.stringMatching(/^Pots/)]);
+  });
+});
+
+describe("options that lie open", () => {
+  const many = Array.from({ length: 30 }, (_, i) => option(`value ${i}`));
+
+  it("are found by name inside the facet", () => {
+    show("check-boxes", { options: many }, "any", { searchInside: { wide: true } });
+    const field = root.querySelector<HTMLInputElement>("input[type=search]");
+    expect(field?.getAttribute("aria-label")).toBe("Find in Colour");
+    const type = (text: string) =>
+      act(() => {
+        if (field) field.value = text;
+        field?.dispatchEvent(new Event("input", { bubbles: true }));
+      });
+    type("VALUE 12");
+    expect(root.querySelectorAll(".zt-options li")).toHaveLength(1);
+    type("nothing");
+    expect(root.textContent).toContain("Nothing here is called that.");
+  });
+
+  it("stand in columns or in a row, and scroll by themselves beyond a height", () => {
+    show("check-boxes", { options: many }, "any", { columns: { wide: 2 }, maxHeight: { wide: 200 }, foldAfter: { wide: 0 } });
+    const list = root.querySelector<HTMLElement>(".zt-options");
+    expect(list?.style.maxHeight).toBe("200px");
+    expect(list?.style.getPropertyValue("--columns")).toBe("2");
+    expect(list?.tabIndex).toBe(0);
+    expect(inputs()).toHaveLength(30);
+    show("check-boxes", { options: many }, "any", { flow: { wide: "row" } });
+    expect(root.querySelector<HTMLElement>(".zt-options")?.dataset.flow).toBe("row");
+  });
+});
+
+describe("one of a few", () => {
+  it("is a radio button each, in radio buttons", () => {
+    const { toggle } = show("radio-buttons", { options: [option("red", { chosen: true }), option("blue")] }, "one");
+    expect(inputs().map(({ type }) => type)).toEqual(["radio", "radio"]);
+    act(() => input("radio", "blue").click());
+    expect(toggle).toHaveBeenCalledExactlyOnceWith("blue");
+  });
+
+  it("is a switch for the affirmative value, whose role and state are told", () => {
+    const { toggle } = show("switch", { options: [option("no"), option("yes", { chosen: true, count: 12 })] });
+    const [knob] = inputs();
+    expect(inputs()).toHaveLength(1);
+    expect([knob.getAttribute("role"), knob.value, knob.checked]).toEqual(["switch", "yes", true]);
+    act(() => knob.click());
+    expect(toggle).toHaveBeenCalledExactlyOnceWith("yes");
+  });
+});
+
+describe("a search field", () => {
+  it("shows what is chosen and what fits, and says how many more there are", () => {
+    const many = Array.from({ length: 30 }, (_, i) => option(`brand ${i}`, { chosen: i === 29 }));
+    show("search-field", { options: many });
+    expect(
+      inputs()
+        .filter(({ type }) => type === "checkbox")
+        .map(({ value }) => value),
+    ).toEqual(["brand 29"]);
+    const field = root.querySelector<HTMLInputElement>("input[type=search]");
+    act(() => {
+      if (field) field.value = "bra";
+      field?.dispatchEvent(new Event("input", { bubbles: true }));
+    });
+    expect(inputs().filter(({ type }) => type === "checkbox")).toHaveLength(9);
+    expect(root.querySelector("[role=status]")?.textContent).toBe("and 21 more");
+  });
+});
+
+describe("bands and stars", () => {
+  const band = (range: { min?: number; max?: number }, more: Partial<DisplayProps["bands"][number]> = {}) => ({
+    range,
+    label: `from ${range.min}`,
+    count: 4,
+    chosen: false,
+    faded: false,
+    ...more,
+  });
+
+  it("choose a range, and a second click takes it back", () => {
+    const bands = [band({ max: 10 }), band({ min: 10, max: 20 }, { chosen: true }), band({ min: 20 }, { faded: true, count: 0 })];
+    const { choose } = show("bands", { bands }, "range");
+    expect(root.querySelector("[role=radiogroup]")?.getAttribute("aria-label")).toBe("Colour");
+    expect(inputs().map(({ checked, disabled }) => [checked, disabled])).toEqual([
+      [false, false],
+      [true, false],
+      [false, true],
+    ]);
+    act(() => inputs()[0].click());
+    expect(choose).toHaveBeenLastCalledWith({ max: 10 });
+    act(() => inputs()[1].click());
+    expect(choose).toHaveBeenLastCalledWith(undefined);
+  });
+
+  it("say how many stars, in words too", () => {
+    show("stars", { bands: [4, 3, 2, 1].map((min) => band({ min })) }, "range");
+    expect([...root.querySelectorAll("label")].map((label) => label.textContent)).toEqual([
+      expect.stringMatching(/4 stars and up4 products/),
+      expect.stringMatching(/3 stars and up/),
+      expect.stringMatching(/2 stars and up/),
+      expect.stringMatching(/1 stars and up/),
+    ]);
+  });
+});
+
+describe("a date range", () => {
+  // Common practice, no source: a date range includes both its days.
+  it("is two days, each in its own field", () => {
+    const none = { min: 20_000, max: 20_100, histogram: null };
+    const { choose } = show(
+      "dates",
+      { range: { live: none, steady: none }, field: { key: "d", name: "D", role: "attribute", kind: "date" } },
+      "range",
+    );
+    const [from] = inputs();
+    expect([from.type, from.placeholder]).toEqual(["date", "2024-10-04"]);
+    act(() => {
+      from.value = "2024-10-10";
+      from.dispatchEvent(new Event("change", { bubbles: true }));
+    });
+    expect(choose).toHaveBeenLastCalledWith({ min: 20_006, max: undefined });
   });
 });
 
 describe("slider", () => {
   const answer = { min: 2, max: 338, histogram: { from: 0, width: 100, counts: [5, 2, 0, 1] } };
   const range = { live: answer, steady: answer };
-  const slide = (choice: Choice | undefined = undefined) => show("slider", { range, choice }, "range");
+  const slide = (choice: Choice | undefined = undefined) => show("slider-inputs", { range, choice }, "range");
   const handles = () => [...root.querySelectorAll<HTMLInputElement>("input[type=range]")];
   const fire = (element: HTMLInputElement, value: string, event: string) =>
     act(() => {
@@ -223,7 +374,7 @@ describe("slider", () => {
       ["Colour, most", "0", "340", "5", "340", "€340"],
     ]);
     expect(root.querySelectorAll(".zt-bars span")).toHaveLength(4);
-    expect(root.textContent).toContain("€2 to €338");
+    expect(root.textContent).toContain("€50 to €340");
   });
 
   it("never lets the handles cross, and leaves an end open where a handle stands on it", () => {
@@ -243,6 +394,36 @@ describe("slider", () => {
     fire(from, "cheap", "change");
     expect(choose).toHaveBeenLastCalledWith({ min: undefined, max: 100 });
     expect(from.value).toBe("");
+  });
+
+  it("bends its scale so that equal lengths are equal ratios, and stops at numbers that can be read", () => {
+    const skewed = { min: 1, max: 10_000, histogram: null };
+    const { choose } = show("slider", { range: { live: skewed, steady: skewed } }, "range", { scale: "bent", ends: "typed", least: 1, most: 10_000 });
+    const [least] = handles();
+    expect([least.min, least.max]).toEqual(["0", "200"]);
+    fire(least, "100", "input");
+    expect(choose).toHaveBeenLastCalledWith({ min: 100, max: undefined });
+    fire(least, "50", "input");
+    expect(choose).toHaveBeenLastCalledWith({ min: 10, max: undefined });
+  });
+
+  it("says that there is more beyond a typed end, which the open end still finds", () => {
+    show("slider", { range }, "range", { ends: "typed", least: 10, most: 100 });
+    expect(handles().map((handle) => [handle.min, handle.max])).toEqual([
+      ["10", "100"],
+      ["10", "100"],
+    ]);
+    expect(root.textContent).toContain("€10 or less to €100 or more");
+  });
+
+  it("shows the value above a handle that is held, and drops what the designer does not want", () => {
+    show("slider", { range }, "range");
+    act(() => handles()[1].dispatchEvent(new Event("pointerdown", { bubbles: true })) as unknown as undefined);
+    expect(root.querySelector(".zt-bubble")?.textContent).toBe("€340");
+    render(null, root);
+    show("slider", { range }, "range", { bubbles: false, values: false, histogram: { wide: false } });
+    act(() => handles()[1].dispatchEvent(new Event("pointerdown", { bubbles: true })) as unknown as undefined);
+    expect(root.querySelector(".zt-bubble, .zt-bars, .zt-hint")).toBeNull();
   });
 
   it("says when no product states the field", () => {

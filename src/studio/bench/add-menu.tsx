@@ -1,10 +1,11 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
-import { isFacetable } from "../../core/catalogue/field.ts";
+import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
 import { suggestFacet, suggestRow } from "../../core/evidence/suggest.ts";
 import { words } from "../../core/index/words.ts";
-import { type PanelDocument, pieceLabels, pieceNames } from "../../core/panel/document.ts";
-import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
+import type { PanelDocument } from "../../core/panel/document.ts";
+import { addRow, freeId, type PanelEdit, together } from "../../core/panel/edit.ts";
+import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { Popover } from "../shell/popover.tsx";
 import { type OpenShop, useOpenShop } from "../shell/shop-context.ts";
@@ -20,14 +21,32 @@ export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
     .sort((a, b) => Number(b.suggestion.worth) - Number(a.suggestion.worth) || b.profile.reach - a.profile.reach);
 }
 
-/** Pieces that the panel does not have yet, each as the edit that adds it. */
-export function freePieces(panel: PanelDocument): { name: string; edit: PanelEdit }[] {
+/** Adds every field that is worth a facet, as one step. */
+export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: number; edit: PanelEdit } {
+  const worth = freeFields(shop, panel).filter(({ suggestion }) => suggestion.worth);
+  const edits = worth.map(({ profile }) => addRow(suggestRow(profile), profile.field.name));
+  return { count: worth.length, edit: together(`Add ${worth.length} suggested facets`, edits) };
+}
+
+const once = new Set(["search", "chosen", "clear", "count"]);
+const linked: readonly FieldRole[] = ["category", "brand", "type", "tags"];
+
+/** Pieces that can be added, each as the edit that adds it; some make sense once only. */
+export function freePieces({ profiles }: OpenShop, panel: PanelDocument): { name: string; edit: PanelEdit }[] {
+  const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
+  const add = (name: string, row: ReturnType<typeof newPiece>) => ({
+    name,
+    edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
+  });
   return pieceNames
-    .filter((piece) => !panel.rows.some((row) => row.kind === "piece" && row.piece === piece))
-    .map((piece) => ({
-      name: pieceLabels[piece],
-      edit: addRow({ kind: "piece", id: piece, piece, label: pieceLabels[piece] }, pieceLabels[piece], 0),
-    }));
+    .filter((piece) => !(once.has(piece) && has(piece)))
+    .flatMap((piece) => {
+      const id = freeId(panel.rows, piece);
+      if (piece !== "links") return [add(pieceLabels[piece], newPiece(piece, id))];
+      return profiles
+        .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
+        .map(({ field }) => add(`Links: ${field.name}`, newPiece(piece, id, { field: field.key, mode: field.kind === "path" ? "tree" : "any" })));
+    });
 }
 
 /** Offers every field and piece that is not in the panel yet. */
@@ -37,9 +56,10 @@ export function AddMenu() {
   const panel = usePanel((state) => state.document);
   const [asked, setAsked] = useState("");
   const free = useMemo(() => freeFields(shop, panel), [shop, panel]);
-  const pieces = freePieces(panel);
-  const suggested = free.filter(({ suggestion }) => suggestion.worth).length;
+  const pieces = freePieces(shop, panel);
+  const suggested = addSuggested(shop, panel);
   const fits = (name: string) => words(asked).every((word) => words(name).some((one) => one.startsWith(word)));
+  const entry = "w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand";
 
   return (
     <>
@@ -61,7 +81,7 @@ export function AddMenu() {
           };
           return (
             <>
-              <div className="sticky top-0 z-10 border-b border-hair bg-base-100 p-2">
+              <div className="sticky top-0 z-10 flex gap-2 border-b border-hair bg-base-100 p-2">
                 <input
                   type="search"
                   className="input input-sm w-full"
@@ -70,6 +90,11 @@ export function AddMenu() {
                   value={asked}
                   onChange={(event) => setAsked(event.target.value)}
                 />
+                {suggested.count > 1 ? (
+                  <button type="button" className="btn btn-sm flex-none" onClick={() => add(suggested.edit)}>
+                    Add all {suggested.count} suggested
+                  </button>
+                ) : null}
               </div>
               <ul className="p-1.5">
                 {free
@@ -78,7 +103,7 @@ export function AddMenu() {
                     <li key={profile.field.key}>
                       <button
                         type="button"
-                        className="grid w-full grid-cols-[minmax(0,1fr)_150px] items-center gap-3 rounded-lg px-2.5 py-1.5 text-start hover:bg-sand"
+                        className={`grid grid-cols-[minmax(0,1fr)_160px] items-center gap-3 ${entry}`}
                         onClick={() => add(addRow(suggestRow(profile), profile.field.name))}
                       >
                         <span className="min-w-0">
@@ -91,22 +116,25 @@ export function AddMenu() {
                       </button>
                     </li>
                   ))}
-                {pieces
-                  .filter(({ name }) => fits(name))
-                  .map(({ name, edit }) => (
-                    <li key={name}>
-                      <button type="button" className="w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand" onClick={() => add(edit)}>
-                        <span className="font-medium">{name}</span> <span className="text-[12px] text-quiet">piece</span>
-                      </button>
-                    </li>
-                  ))}
-                {free.length + pieces.length === 0 ? <li className="p-3 text-quiet">Every field is in the panel.</li> : null}
               </ul>
+              {pieces.some(({ name }) => fits(name)) ? (
+                <ul className="grid grid-cols-2 border-t border-hair p-1.5" aria-label="Pieces">
+                  {pieces
+                    .filter(({ name }) => fits(name))
+                    .map(({ name, edit }) => (
+                      <li key={name}>
+                        <button type="button" className={entry} onClick={() => add(edit)}>
+                          <span className="font-medium">{name}</span>
+                        </button>
+                      </li>
+                    ))}
+                </ul>
+              ) : null}
             </>
           );
         }}
       </Popover>
-      <span className="text-[13px] text-quiet">{suggested > 0 ? `${suggested} suggested from the catalogue` : ""}</span>
+      <span className="text-[13px] text-quiet">{suggested.count > 0 ? `${suggested.count} suggested from the catalogue` : ""}</span>
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { createContext, useContext } from "react";
 import { createStore, type StoreApi, useStore } from "zustand";
+import type { Measures } from "../../core/evidence/findings.ts";
 import { emptySelection, type Selection } from "../../core/match/selection.ts";
 import type { PanelDocument } from "../../core/panel/document.ts";
 import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
@@ -12,16 +13,34 @@ export interface Session {
   marked: string | undefined;
   /** Row pointed at on a page, shown in the lattice. */
   pointed: string | undefined;
-  /** Row whose settings are unfolded. */
+  /** Row whose settings are unfolded, or “panel” for the panel's own. */
   unfolded: string | undefined;
+  /** Rows that are changed together. */
+  chosen: readonly string[];
   /** Page width of the wide frame, in CSS px. */
   pageWidth: number;
+  /** BCP 47 tag of the language that the pages are shown in. */
+  language: string;
+  /** By band, how high the rows stand, as the pages have measured them. */
+  measures: Measures;
+  /** Someone looks at the heights, so the medium band is measured too. */
+  measuring: boolean;
 }
 
 export type SessionStore = StoreApi<Session>;
 
 export const createSession = (): SessionStore =>
-  createStore<Session>(() => ({ selection: emptySelection, marked: undefined, pointed: undefined, unfolded: undefined, pageWidth: 1280 }));
+  createStore<Session>(() => ({
+    selection: emptySelection,
+    marked: undefined,
+    pointed: undefined,
+    unfolded: undefined,
+    chosen: [],
+    pageWidth: 1280,
+    language: "en",
+    measures: {},
+    measuring: false,
+  }));
 
 export type PanelStore = DocumentStore<PanelDocument>;
 

@@ -1,5 +1,6 @@
 import { useParams } from "react-router";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
+import { HistoryList } from "../shell/history-list.tsx";
 import { Saved } from "../shell/saved.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
@@ -12,7 +13,10 @@ export function BenchStrip() {
   return (
     <Strip views={shopViews(shop)}>
       <Saved store={store} />
-      <HistoryButtons store={store} />
+      <div className="flex">
+        <HistoryButtons store={store} />
+        <HistoryList store={store} />
+      </div>
       <a
         href={`/shop/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`}
         target="_blank"

@@ -13,6 +13,7 @@ import { Commands } from "./commands.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
+import { Shortcuts } from "./shortcuts.tsx";
 import { Stage } from "./stage.tsx";
 
 /** Panels that were opened in this tab, so that history and unsaved work outlive a change of view. */
@@ -56,6 +57,7 @@ function OpenBench({ shop, slug }: { shop: string; slug: string }) {
           </section>
         </main>
         <Commands />
+        <Shortcuts />
       </div>
     </BenchContext>
   );

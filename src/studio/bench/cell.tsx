@@ -1,3 +1,4 @@
+import { Fragment } from "react";
 import { type Band, isOwn, resolve } from "../../core/panel/bands.ts";
 import type { FacetRow } from "../../core/panel/document.ts";
 import { followDisplay } from "../../core/panel/edit.ts";
@@ -24,12 +25,15 @@ export function Cell({ row, band, title }: Props) {
   const own = isOwn(row.display, band);
   const profile = profileOf(row.field);
   if (!profile) return <span />;
+  const choices = displayChoices(profile);
+  const suited = choices.filter((one) => one.unsuited === undefined);
+  const unsuited = choices.filter((one) => one.unsuited !== undefined);
   const words = `${title} on ${band}: ${displays[shown].label}`;
   return (
     <Popover
       label={`How ${title} shows on ${band}`}
       placement="bottom"
-      className="w-[452px] p-3"
+      className="w-[580px] p-3"
       trigger={(props, open) => (
         <BandCell props={props} open={open} own={own} band={band} label={own ? words : `${words}, as on the wider band`}>
           <LivePicture row={row} display={shown} band={band} panel={panel} width={200} scale={0.29} height={30} />
@@ -55,30 +59,40 @@ export function Cell({ row, band, title }: Props) {
               </button>
             ) : null}
           </div>
-          <div className="grid grid-cols-3 gap-2">
-            {displayChoices(profile).map(({ name, label, unsuited }) => (
+          <div className="grid grid-cols-4 gap-2">
+            {suited.map(({ name, label }) => (
               <button
                 key={name}
                 type="button"
-                disabled={unsuited !== undefined}
                 aria-pressed={name === shown}
-                className={`flex flex-col rounded-lg border p-2 text-start ${name === shown ? "border-primary bg-plum-soft ring-1 ring-primary" : "border-hair enabled:hover:border-secondary"}`}
+                className={`flex flex-col rounded-lg border p-1.5 text-start ${name === shown ? "border-primary bg-plum-soft ring-1 ring-primary" : "border-hair hover:border-secondary"}`}
                 onClick={() => {
                   store.getState().apply(chooseDisplay(row, band, name, title));
                   close();
                 }}
               >
-                <span className="mb-1.5 text-[13px] font-medium">{label}</span>
-                {unsuited ? (
-                  <span className="text-[12px] leading-snug text-quiet">{unsuited}</span>
-                ) : (
-                  <span className="rounded-md bg-white p-1.5">
-                    <LivePicture row={row} display={name} band={band} panel={panel} width={216} scale={0.49} height={74} />
-                  </span>
-                )}
+                <span className="mb-1 text-[12px] font-medium leading-tight">{label}</span>
+                <span className="mt-auto rounded-md bg-white p-1.5">
+                  <LivePicture row={row} display={name} band={band} panel={panel} width={240} scale={0.46} height={66} />
+                </span>
               </button>
             ))}
           </div>
+          {unsuited.length > 0 ? (
+            <details className="mt-2 text-[12px] text-quiet">
+              <summary className="cursor-pointer py-1">
+                {unsuited.length} {unsuited.length === 1 ? "does" : "do"} not suit this field
+              </summary>
+              <dl className="grid grid-cols-[130px_minmax(0,1fr)] gap-x-3 gap-y-1 py-1">
+                {unsuited.map(({ name, label, unsuited: reason }) => (
+                  <Fragment key={name}>
+                    <dt className="font-medium text-base-content">{label}</dt>
+                    <dd>{reason}</dd>
+                  </Fragment>
+                ))}
+              </dl>
+            </details>
+          ) : null}
         </>
       )}
     </Popover>

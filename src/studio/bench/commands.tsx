@@ -3,10 +3,11 @@ import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { suggestRow } from "../../core/evidence/suggest.ts";
 import { bands } from "../../core/panel/bands.ts";
-import { placements } from "../../core/panel/document.ts";
-import { addRow, moveRow, removeRow, setPlacement } from "../../core/panel/edit.ts";
+import { isFacet, placements } from "../../core/panel/document.ts";
+import { addRow, duplicateRow, moveRow, removeRow, setPlacement } from "../../core/panel/edit.ts";
+import { chooseDisplay, displayChoices } from "../../storefront/displays/choose.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { freeFields, freePieces } from "./add-menu.tsx";
+import { addSuggested, freeFields, freePieces } from "./add-menu.tsx";
 import { useBench, usePanel } from "./bench-context.ts";
 import { rowTitle } from "./row-title.ts";
 
@@ -51,6 +52,7 @@ function Actions({ close }: { close(): void }) {
   const panel = usePanel((state) => state.document);
   const navigate = useNavigate();
   const { apply, undo, redo } = store.getState();
+  const suggested = addSuggested(shop, panel);
   const actions: Action[] = [
     { name: "Undo", run: undo },
     { name: "Redo", run: redo },
@@ -59,11 +61,13 @@ function Actions({ close }: { close(): void }) {
       name: `Add ${profile.field.name}`,
       run: () => apply(addRow(suggestRow(profile), profile.field.name)),
     })),
-    ...freePieces(panel).map(({ name, edit }) => ({ name: `Add ${name}`, run: () => apply(edit) })),
+    { name: suggested.edit.words, run: () => apply(suggested.edit) },
+    ...freePieces(shop, panel).map(({ name, edit }) => ({ name: `Add ${name}`, run: () => apply(edit) })),
     ...panel.rows.flatMap((row, at) => {
       const title = rowTitle(row, shop.fieldOf);
       return [
-        ...(row.kind === "facet" ? [{ name: `Settings of ${title}`, run: () => session.setState({ unfolded: row.id }) }] : []),
+        { name: `Settings of ${title}`, run: () => session.setState({ unfolded: row.id }) },
+        { name: `Duplicate ${title}`, run: () => apply(duplicateRow(row.id, title)) },
         { name: `Move ${title} up`, run: () => apply(moveRow(row.id, at - 1, title)) },
         { name: `Move ${title} down`, run: () => apply(moveRow(row.id, at + 1, title)) },
         { name: `Remove ${title}`, run: () => apply(removeRow(row.id, title)) },
@@ -71,6 +75,18 @@ function Actions({ close }: { close(): void }) {
     }),
     ...bands.flatMap((band) =>
       placements.map((placement) => ({ name: `Place the panel on ${band}: ${placement}`, run: () => apply(setPlacement(band, placement)) })),
+    ),
+    ...bands.flatMap((band) =>
+      panel.rows.filter(isFacet).flatMap((row) => {
+        const title = rowTitle(row, shop.fieldOf);
+        const profile = shop.profileOf(row.field);
+        return (profile ? displayChoices(profile) : [])
+          .filter(({ unsuited }) => unsuited === undefined)
+          .map(({ name, label }) => ({
+            name: `Show ${title} as ${label.toLowerCase()} on ${band}`,
+            run: () => apply(chooseDisplay(row, band, name, title)),
+          }));
+      }),
     ),
     { name: "Go to the catalogue", run: () => navigate(`/shops/${shop.shop.slug}/catalogue`) },
     { name: "Go to all shops", run: () => navigate("/") },

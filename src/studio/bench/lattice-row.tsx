@@ -1,15 +1,18 @@
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
-import { ChevronDown, GripVertical, Trash2 } from "lucide-react";
+import { ChevronDown, GripVertical } from "lucide-react";
 import { bands } from "../../core/panel/bands.ts";
-import type { Row } from "../../core/panel/document.ts";
-import { removeRow, setLabel } from "../../core/panel/edit.ts";
+import { isFacet, type Row } from "../../core/panel/document.ts";
+import { setLabel } from "../../core/panel/edit.ts";
+import { pieceLabels } from "../../core/panel/pieces.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { Cell } from "./cell.tsx";
 import { columns } from "./lattice.tsx";
+import { PieceSettings } from "./piece-settings.tsx";
 import { Reach } from "./reach.tsx";
+import { RowMenu } from "./row-menu.tsx";
 import { RowSettings } from "./row-settings.tsx";
 import { rowTitle } from "./row-title.ts";
 
@@ -18,17 +21,26 @@ export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
   const { fieldOf, profileOf } = useOpenShop();
   const { panel, session } = useBench();
   const unfolded = useSession((state) => state.unfolded === row.id);
+  const chosen = useSession((state) => state.chosen.includes(row.id));
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: row.id });
   const title = rowTitle(row, fieldOf);
-  const remove = () => panel.getState().apply(removeRow(row.id, title));
-  const profile = row.kind === "facet" ? profileOf(row.field) : undefined;
+  const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) : 0;
+  const ground = isDragging
+    ? "z-10 bg-base-100 shadow-lg"
+    : chosen
+      ? "bg-accent/25"
+      : pointed
+        ? "bg-accent/15"
+        : unfolded
+          ? "bg-plum-soft"
+          : "hover:bg-sand/60";
 
   return (
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       data-row={row.id}
-      className={`group relative border-b border-hair ${isDragging ? "z-10 bg-base-100 shadow-lg" : pointed ? "bg-accent/15" : unfolded ? "bg-plum-soft" : "hover:bg-sand/60"}`}
+      className={`group relative border-b border-hair ${ground}`}
       onPointerEnter={() => session.setState({ marked: row.id })}
       onFocus={() => session.setState({ marked: row.id })}
     >
@@ -39,7 +51,11 @@ export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
           {...attributes}
           {...listeners}
           aria-label={`Move ${title}`}
+          title="Drag to move; Ctrl-click to choose several"
           className="grid h-9 cursor-grab place-items-center text-base-content/45 hover:text-base-content"
+          onClick={(event) => {
+            if (event.ctrlKey || event.metaKey || event.shiftKey) choose(session, row.id);
+          }}
         >
           <GripVertical size={16} aria-hidden />
         </button>
@@ -51,8 +67,13 @@ export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
               label={`Label of ${title}`}
               save={(label) => panel.getState().apply(setLabel(row.id, label, title))}
             />
-            <span className="ms-auto flex opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
-              {row.kind === "facet" ? (
+            <span className="ms-auto flex items-center">
+              {changed > 0 ? (
+                <span className="px-1 text-[11px] text-quiet tabular-nums" title={`${changed} not at their default`}>
+                  {changed} set
+                </span>
+              ) : null}
+              <span className="flex opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
                 <button
                   type="button"
                   className="grid size-6 place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-base-content"
@@ -63,33 +84,33 @@ export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
                 >
                   <ChevronDown size={15} aria-hidden className={unfolded ? "rotate-180" : ""} />
                 </button>
-              ) : null}
-              <button
-                type="button"
-                className="grid size-6 place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-error"
-                aria-label={`Remove ${title}`}
-                title="Remove"
-                onClick={remove}
-              >
-                <Trash2 size={14} aria-hidden />
-              </button>
+                <RowMenu row={row} title={title} />
+              </span>
             </span>
           </div>
-          {row.kind === "piece" ? (
-            <span className="text-[12px] text-quiet">piece</span>
-          ) : profile ? (
-            <Reach profile={profile} mode={row.mode} />
+          {isFacet(row) ? (
+            <FacetLine row={row} profile={profileOf(row.field)} />
           ) : (
-            <span className="text-[12px] text-error">no such field in the catalogue</span>
+            <span className="text-[12px] text-quiet">{title === pieceLabels[row.piece] ? "piece" : pieceLabels[row.piece].toLowerCase()}</span>
           )}
         </div>
-        {row.kind === "facet" ? (
+        {isFacet(row) ? (
           bands.map((band) => <Cell key={band} row={row} band={band} title={title} />)
         ) : (
           <span className="col-span-3 text-center text-[12px] text-quiet">the same on every band</span>
         )}
       </div>
-      {unfolded && row.kind === "facet" ? <RowSettings row={row} title={title} /> : null}
+      {unfolded ? isFacet(row) ? <RowSettings row={row} title={title} /> : <PieceSettings row={row} title={title} /> : null}
     </li>
   );
+}
+
+function FacetLine({ row, profile }: { row: Extract<Row, { kind: "facet" }>; profile: Parameters<typeof Reach>[0]["profile"] | undefined }) {
+  return profile ? <Reach profile={profile} mode={row.mode} /> : <span className="text-[12px] text-error">no such field in the catalogue</span>;
+}
+
+/** Takes a row in or out of those that are changed together. */
+export function choose(session: ReturnType<typeof useBench>["session"], id: string): void {
+  const { chosen } = session.getState();
+  session.setState({ chosen: chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id] });
 }

@@ -14,6 +14,7 @@ import { moveRow } from "../../core/panel/edit.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { AddMenu } from "./add-menu.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { ChosenBar } from "./chosen-bar.tsx";
 import { LatticeRow } from "./lattice-row.tsx";
 import { PlacementRow } from "./placement-row.tsx";
 import { rowTitle } from "./row-title.ts";
@@ -85,6 +86,7 @@ export function Lattice() {
           </SortableContext>
         </DndContext>
       </div>
+      <ChosenBar />
       <footer className="flex flex-none items-center gap-3 border-t border-hair px-3.5 py-2">
         <AddMenu />
         <kbd className="kbd kbd-sm ms-auto">Ctrl K</kbd>

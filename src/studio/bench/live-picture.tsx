@@ -4,7 +4,7 @@ import type { Band } from "../../core/panel/bands.ts";
 import type { DisplayName, FacetRow, PanelDocument } from "../../core/panel/document.ts";
 import { startPlace } from "../../storefront/address.ts";
 import css from "../../storefront/picture.css?inline";
-import { drawFacet, eraseFacet } from "../../storefront/picture.tsx";
+import { drawFacet, eraseFacet, pictureRow } from "../../storefront/picture.tsx";
 import { firstState, questionOf } from "../../storefront/store.ts";
 import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
 
@@ -25,8 +25,9 @@ interface Props {
 export function LivePicture({ row, display, band, panel, width, scale, height }: Props) {
   const shop = useOpenShop();
   const host = useRef<HTMLSpanElement>(null);
-  const alone = useMemo(() => ({ ...panel, rows: [row] }), [panel, row]);
-  const answer = useAnswer({ ...questionOf(alone, startPlace), size: 0 });
+  const shown = useMemo(() => pictureRow(row, display), [row, display]);
+  const alone = useMemo(() => ({ ...panel, rows: [shown] }), [panel, shown]);
+  const answer = useAnswer({ ...questionOf(alone, band, startPlace), size: 0 });
   const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
   useEffect(() => {
     if (!host.current || !state) return;
@@ -42,8 +43,8 @@ export function LivePicture({ row, display, band, panel, width, scale, height }:
       box.className = "zt-panel";
       root.append(box);
     }
-    drawFacet(box, state, row, display, band);
-  }, [state, row, display, band]);
+    drawFacet(box, state, shown);
+  }, [state, shown]);
   useEffect(() => {
     const element = host.current;
     return () => {
@@ -58,4 +59,4 @@ export function LivePicture({ row, display, band, panel, width, scale, height }:
 }
 
 const stateFor = ({ shop, profiles, swatches }: OpenShop, panel: PanelDocument, band: Band, answer: Answer) =>
-  firstState({ shop, fields: profiles.map(({ field }) => field), panel, swatches }, band, { place: startPlace, answer });
+  firstState({ shop, fields: profiles.map(({ field }) => field), panel, swatches, language: "en" }, band, { place: startPlace, answer });

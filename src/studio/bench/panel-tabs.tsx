@@ -1,7 +1,8 @@
-import { Plus } from "lucide-react";
+import { Copy, Plus } from "lucide-react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
+import type { PanelDocument } from "../../core/panel/document.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import { type PanelSummary, sendJson, shopPath } from "../api.ts";
 import { LabelField } from "../shell/label-field.tsx";
@@ -15,9 +16,9 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
   const name = usePanel((state) => state.document.name);
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
-  const add = async () => {
+  const add = async (content: { name: string } | { document: PanelDocument }) => {
     try {
-      const made = await sendJson<PanelSummary>("POST", `${shopPath(shop)}/panels`, { name: `Panel ${panels.length + 1}` });
+      const made = await sendJson<PanelSummary>("POST", `${shopPath(shop)}/panels`, content);
       await mutate(shopPath(shop));
       navigate(`/shops/${shop}/bench/${made.slug}`);
     } catch (error) {
@@ -46,9 +47,18 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
         aria-label="New panel"
         title="New panel"
         className="grid w-9 place-items-center text-quiet hover:text-base-content"
-        onClick={add}
+        onClick={() => add({ name: `Panel ${panels.length + 1}` })}
       >
         <Plus size={16} aria-hidden />
+      </button>
+      <button
+        type="button"
+        aria-label={`Duplicate ${name}`}
+        title="Duplicate this panel"
+        className="grid w-9 place-items-center text-quiet hover:text-base-content"
+        onClick={() => add({ document: { ...store.getState().document, name: `${name.slice(0, 94)} copy` } })}
+      >
+        <Copy size={14} aria-hidden />
       </button>
     </nav>
   );

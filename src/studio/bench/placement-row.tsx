@@ -1,10 +1,13 @@
+import { ChevronDown } from "lucide-react";
+import { useState } from "react";
 import { type Band, bands, isOwn, resolve } from "../../core/panel/bands.ts";
 import { type Placement, placements } from "../../core/panel/document.ts";
-import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
+import { followPlacement, setLanguages, setPlacement } from "../../core/panel/edit.ts";
 import { Popover } from "../shell/popover.tsx";
 import { BandCell } from "./band-cell.tsx";
-import { useBench, usePanel } from "./bench-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { columns } from "./lattice.tsx";
+import { TextControl } from "./setting-control.tsx";
 
 const words: Record<Placement, string> = {
   left: "Left of the products",
@@ -16,16 +19,60 @@ const words: Record<Placement, string> = {
 
 /** The panel's own row: where it stands on each band. */
 export function PlacementRow() {
+  const { session } = useBench();
   const placement = usePanel((state) => state.document.placement);
+  const unfolded = useSession((state) => state.unfolded === "panel");
   return (
-    <div className={`${columns} min-h-[50px] border-b border-hair bg-sand/70 py-1`}>
-      <div className="col-span-2 ps-4">
-        <span className="block font-medium leading-tight">The panel</span>
-        <span className="text-[12px] text-quiet">{words[placement.wide]}</span>
+    <div className="group border-b border-hair bg-sand/70">
+      <div className={`${columns} min-h-[50px] py-1`}>
+        <div className="col-span-2 flex items-center ps-4">
+          <span className="min-w-0 flex-1">
+            <span className="block font-medium leading-tight">The panel</span>
+            <span className="text-[12px] text-quiet">{words[placement.wide]}</span>
+          </span>
+          <button
+            type="button"
+            className="grid size-6 place-items-center rounded-md text-quiet opacity-0 hover:bg-base-100 hover:text-base-content focus-visible:opacity-100 group-hover:opacity-100"
+            aria-expanded={unfolded}
+            aria-label="Settings of the panel"
+            title="Settings"
+            onClick={() => session.setState({ unfolded: unfolded ? undefined : "panel" })}
+          >
+            <ChevronDown size={15} aria-hidden className={unfolded ? "rotate-180" : ""} />
+          </button>
+        </div>
+        {bands.map((band) => (
+          <PlacementCell key={band} band={band} />
+        ))}
       </div>
-      {bands.map((band) => (
-        <PlacementCell key={band} band={band} />
-      ))}
+      {unfolded ? <PanelSettings /> : null}
+    </div>
+  );
+}
+
+/** What holds for the whole panel: the languages that its labels are given in. */
+function PanelSettings() {
+  const store = useBench().panel;
+  const languages = usePanel((state) => state.document.languages);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const set = (text: string) => {
+    const tags = text.split(/[\s,;]+/).filter((tag) => tag !== "");
+    try {
+      store.getState().apply(setLanguages(Intl.getCanonicalLocales(tags)));
+      setTrouble(undefined);
+    } catch {
+      setTrouble("These are no language tags. Write them like: de fr pt-BR");
+    }
+  };
+  return (
+    <div className="border-t border-hair/70 px-4 py-2">
+      <div className="flex items-center gap-2">
+        <span className="w-26 flex-none text-[13px] text-quiet">Languages</span>
+        <TextControl name="Languages of the panel" value={languages.join(" ")} longest={200} set={set} />
+      </div>
+      <p className={`ps-28 text-[12px] ${trouble ? "text-error" : "text-quiet"}`}>
+        {trouble ?? "Tags like de or pt-BR, for labels in more than one language."}
+      </p>
     </div>
   );
 }

@@ -1,136 +1,223 @@
-import { useId } from "react";
+import { RotateCcw } from "lucide-react";
+import { useState } from "react";
 import type { Mode } from "../../core/match/selection.ts";
-import { bands, resolve } from "../../core/panel/bands.ts";
-import { type FacetRow, facetDefaults } from "../../core/panel/document.ts";
-import { type FacetSettings, setFacet } from "../../core/panel/edit.ts";
+import { type Band, bands, isOwn, resolve } from "../../core/panel/bands.ts";
+import { type FacetRow, isFacet, rulesOf } from "../../core/panel/document.ts";
+import { followSetting, resetSetting, setMode, setSetting, setTranslation, spoken, together } from "../../core/panel/edit.ts";
+import { engineMerges } from "../../core/panel/options.ts";
+import { bandedSetting, facetSettings, type SettingDefinition, type SettingName, settingOn } from "../../core/panel/settings.ts";
+import { heededSettings } from "../../storefront/displays/choose.ts";
 import { displays } from "../../storefront/displays/index.ts";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
-import { useBench } from "./bench-context.ts";
+import { useBench, usePanel } from "./bench-context.ts";
+import { Choice, type ChoiceOption } from "./choice.tsx";
+import { columns } from "./lattice.tsx";
+import { OptionEditor } from "./option-editor.tsx";
+import { SettingControl, TextControl } from "./setting-control.tsx";
 
-/** A facet's settings, unfolded under its row. */
+/** A facet's settings and options, unfolded under its row. */
 export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
+  const [part, setPart] = useState<"settings" | "options">("settings");
+  const discrete = row.mode !== "range";
+  return (
+    <div className="border-t border-hair/70 py-2">
+      {discrete ? (
+        <div role="tablist" aria-label={`Parts of ${title}`} className="mb-2 flex gap-4 px-9 text-[13px]">
+          {(["settings", "options"] as const).map((one) => (
+            <button
+              key={one}
+              type="button"
+              role="tab"
+              aria-selected={part === one}
+              className={`border-b-2 py-0.5 font-medium capitalize ${part === one ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`}
+              onClick={() => setPart(one)}
+            >
+              {one}
+            </button>
+          ))}
+        </div>
+      ) : null}
+      {discrete && part === "options" ? <OptionEditor row={row} title={title} /> : <Settings row={row} title={title} />}
+    </div>
+  );
+}
+
+function Settings({ row, title }: { row: FacetRow; title: string }) {
+  const names = heededSettings(row).filter((name) => isAsked(row, name));
+  const single = names.filter((name) => !facetSettings[name].banded);
+  const banded = names.filter((name) => facetSettings[name].banded);
+  const languages = usePanel((state) => state.document.languages);
+  const store = useBench().panel;
+  return (
+    <div className="grid gap-1.5">
+      <ModeSetting row={row} title={title} />
+      {single.map((name) => (
+        <SingleSetting key={name} row={row} name={name} title={title} />
+      ))}
+      {languages.map((language) => (
+        <div key={language} className="flex items-center gap-2 px-9">
+          <span className="w-26 flex-none text-[13px] text-quiet">Label, {language}</span>
+          <TextControl
+            name={`Label of ${title} in ${language}`}
+            value={row.labels?.[language] ?? ""}
+            longest={200}
+            set={(text) => store.getState().apply(setTranslation(row.id, language, text, title))}
+          />
+        </div>
+      ))}
+      {banded.length > 0 ? (
+        <div className="mt-1 border-t border-hair/70 pt-1">
+          {banded.map((name) => (
+            <BandedSetting key={name} row={row} name={name} title={title} />
+          ))}
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+/** Some settings only mean something beside another. */
+function isAsked({ settings }: FacetRow, name: SettingName): boolean {
+  if (name === "least" || name === "most") return settingOn(settings, "ends", "wide") === "typed";
+  if (name === "bandLimits") return settingOn(settings, "banding", "wide") === "typed";
+  if (name === "bandCount") return settingOn(settings, "banding", "wide") !== "typed";
+  return true;
+}
+
+/** Any-of, all-of or only one, each with the products that it would find in a telling example. */
+function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
   const store = useBench().panel;
   const { desk } = useOpenShop();
-  const set = (settings: Partial<FacetSettings>, words: string) => store.getState().apply(setFacet(row.id, settings, `${title}: ${words}`));
   const discrete = row.mode !== "range" && row.mode !== "tree";
-  const example = useAsked(async () => (discrete ? desk.modeExample(row) : undefined), `${discrete} ${row.field}`);
+  const merges = engineMerges(rulesOf(row));
+  const example = useAsked(
+    async () => (discrete ? desk.modeExample({ field: row.field, mode: row.mode, merges }) : undefined),
+    `${discrete} ${row.field} ${JSON.stringify(merges)}`,
+  );
+  if (!discrete || !example) return null;
   const carried = (mode: Mode) => bands.every((band) => displays[resolve(row.display, band)].modes.includes(mode));
-
+  const option = (value: "any" | "all" | "one", label: string): ChoiceOption<typeof value> => ({
+    value,
+    label,
+    number: example[value],
+    off: carried(value) ? undefined : "A display of this facet cannot carry it. Choose another display first.",
+  });
   return (
-    <div className="grid gap-2 border-t border-hair/70 px-9 py-2.5">
-      {example ? (
-        <>
-          <Choice
-            label="A choice means"
-            value={row.mode as "any" | "all" | "one"}
-            fallback={facetDefaults.mode}
-            options={[
-              { value: "any", label: "any of", number: example.any },
-              { value: "all", label: "all of", number: example.all },
-              {
-                value: "one",
-                label: "only one",
-                number: example.one,
-                off: carried("one") ? undefined : "A display of this facet lets several be chosen.",
-              },
-            ]}
-            set={(mode) => set({ mode }, { any: "any of", all: "all of", one: "only one" }[mode])}
-          />
-          <p className="-mt-1 ps-[112px] text-[12px] text-quiet">
-            Products for {example.options[0]} and {example.options[1]} chosen together
-          </p>
-        </>
-      ) : null}
-      <Choice
-        label="Starts"
-        value={row.start}
-        fallback={facetDefaults.start}
-        options={[
-          { value: "open", label: "open" },
-          { value: "folded", label: "folded" },
-          { value: "fixed", label: "cannot fold" },
-        ]}
-        set={(start) => set({ start }, { open: "starts open", folded: "starts folded", fixed: "cannot be folded" }[start])}
-      />
-      {row.mode === "range" ? null : (
-        <>
-          <Choice
-            label="Counts"
-            value={row.counting}
-            fallback={facetDefaults.counting}
-            options={[
-              { value: "none", label: "none" },
-              { value: "steady", label: "steady" },
-              { value: "live", label: "live" },
-            ]}
-            set={(counting) => set({ counting }, `${counting} counts`)}
-          />
-          <Choice
-            label="Leads nowhere"
-            value={row.deadEnd}
-            fallback={facetDefaults.deadEnd}
-            options={[
-              { value: "keep", label: "keep" },
-              { value: "fade", label: "fade" },
-              { value: "drop", label: "drop" },
-            ]}
-            set={(deadEnd) => set({ deadEnd }, `${deadEnd} options that lead nowhere`)}
-          />
-          <Choice
-            label="Order"
-            value={row.order}
-            fallback={facetDefaults.order}
-            options={[
-              { value: "count", label: "by count" },
-              { value: "name", label: "by name" },
-              { value: "natural", label: "natural" },
-            ]}
-            set={(order) => set({ order }, `order ${order === "natural" ? "natural" : `by ${order}`}`)}
-          />
-        </>
+    <>
+      <div className="flex items-center gap-2 px-9">
+        <span className="w-26 flex-none text-[13px] text-quiet">A choice means</span>
+        <Choice
+          label="A choice means"
+          value={row.mode as "any" | "all" | "one"}
+          options={[option("any", "any of"), option("all", "all of"), option("one", "only one")]}
+          set={(mode) => store.getState().apply(setMode(row, mode, `${title}: ${{ any: "any of", all: "all of", one: "only one" }[mode]}`))}
+        />
+      </div>
+      <p className="-mt-1 px-9 ps-[148px] text-[12px] text-quiet">
+        Products for {example.options[0]} and {example.options[1]} chosen together
+      </p>
+    </>
+  );
+}
+
+/** Sets one setting: of all rows that are chosen when this one is among them. */
+function useSetter(row: FacetRow, title: string) {
+  const { panel: store, session } = useBench();
+  return <K extends SettingName>(name: K, value: unknown, band?: Band) => {
+    const { chosen } = session.getState();
+    const rows = store.getState().document.rows.filter(isFacet);
+    const others = chosen.includes(row.id) ? rows.filter(({ id }) => id !== row.id && chosen.includes(id)) : [];
+    const edit = (id: string, called: string) => setSetting(id, name, value as never, called, band);
+    const edits = [edit(row.id, title), ...others.map(({ id }) => edit(id, id))];
+    store.getState().apply(others.length === 0 ? edits[0] : together(`${edits[0].words}, and ${others.length} more`, edits));
+  };
+}
+
+interface SettingProps {
+  row: FacetRow;
+  name: SettingName;
+  title: string;
+}
+
+function SingleSetting({ row, name, title }: SettingProps) {
+  const definition = facetSettings[name] as SettingDefinition<unknown>;
+  const set = useSetter(row, title);
+  const value = settingOn(row.settings, name, "wide");
+  return (
+    <div className="flex min-h-7 items-center gap-2 px-9">
+      <SettingLabel row={row} name={name} title={title} className="w-26 flex-none" />
+      {definition.kind === "choice" ? (
+        <Choice
+          label={definition.label}
+          value={String(value)}
+          options={Object.entries(definition.choices).map(([key, label]) => ({ value: key, label }))}
+          set={(next) => set(name, next)}
+        />
+      ) : (
+        <SettingControl name={`${definition.label} of ${title}`} definition={definition} value={value} set={(next) => set(name, next)} />
       )}
     </div>
   );
 }
 
-interface ChoiceProps<T extends string> {
-  label: string;
-  value: T;
-  /** What it is until it is changed; anything else is marked. */
-  fallback: T;
-  options: { value: T; label: string; number?: number; off?: string }[];
-  set(value: T): void;
+/** A setting with a cell a band, in the lattice's own columns. */
+function BandedSetting({ row, name, title }: SettingProps) {
+  const definition = facetSettings[name] as SettingDefinition<unknown>;
+  const set = useSetter(row, title);
+  const store = useBench().panel;
+  const setting = bandedSetting(row.settings, name);
+  return (
+    <div className={`${columns} min-h-8`}>
+      <span />
+      <SettingLabel row={row} name={name} title={title} className="ps-2.5" />
+      {bands.map((band) => {
+        const own = band !== "wide" && isOwn(setting, band);
+        return (
+          <span key={band} className={`relative grid place-items-center ${band === "wide" || own ? "" : "opacity-60"}`}>
+            <SettingControl
+              name={`${definition.label} of ${title} on ${band}`}
+              definition={definition}
+              value={resolve(setting, band)}
+              set={(next) => set(name, next, band)}
+              small
+            />
+            {own ? (
+              <button
+                type="button"
+                className="absolute -end-1.5 -top-1 grid size-4 place-items-center rounded-full bg-accent text-accent-content"
+                aria-label={`${definition.label} of ${title} on ${band}: follow the wider band`}
+                title="Follow the wider band"
+                onClick={() => store.getState().apply(followSetting(row.id, name, band, title))}
+              >
+                <RotateCcw size={10} aria-hidden />
+              </button>
+            ) : null}
+          </span>
+        );
+      })}
+    </div>
+  );
 }
 
-/** One of a few, side by side. The browser's own radio buttons bring the keyboard's ways. */
-function Choice<T extends string>({ label, value, fallback, options, set }: ChoiceProps<T>) {
-  const name = useId();
+/** A setting's name; what is not at its default has a mark that sets it back. */
+function SettingLabel({ row, name, title, className }: SettingProps & { className: string }) {
+  const store = useBench().panel;
+  const { label, about, fallback } = facetSettings[name];
+  const isSet = row.settings[name] !== undefined;
   return (
-    <div role="radiogroup" aria-label={label} className="flex items-center gap-2">
-      <span className="w-26 flex-none text-[13px] text-quiet">
-        {label}
-        {value === fallback ? null : <span className="ms-1 inline-block size-1.5 rounded-full bg-accent align-middle" title="Not at its default" />}
-      </span>
-      <div className="flex flex-1 overflow-hidden rounded-lg border border-hair bg-base-100">
-        {options.map((option) => (
-          <label
-            key={option.value}
-            title={option.off}
-            className={`flex flex-auto items-center justify-center gap-1.5 border-s border-hair px-2 py-1 text-[13px] first:border-s-0 has-focus-visible:outline-2 has-focus-visible:-outline-offset-2 has-focus-visible:outline-[#b4561b] ${option.value === value ? "bg-primary text-primary-content" : option.off ? "text-base-content/45" : "cursor-pointer hover:bg-sand"}`}
-          >
-            <input
-              type="radio"
-              className="sr-only"
-              name={name}
-              checked={option.value === value}
-              disabled={option.off !== undefined}
-              onChange={() => set(option.value)}
-            />
-            {option.label}
-            {option.number === undefined ? null : <span className="text-[12px] opacity-75 tabular-nums">{option.number}</span>}
-          </label>
-        ))}
-      </div>
-    </div>
+    <span className={`flex items-center gap-1 text-[13px] text-quiet ${className}`} title={about}>
+      {label}
+      {isSet ? (
+        <button
+          type="button"
+          className="grid size-5 place-items-center rounded-full"
+          aria-label={`${label} of ${title}: back to its default`}
+          title={`Back to its default: ${spoken(name, fallback as never)}`}
+          onClick={() => store.getState().apply(resetSetting(row.id, name, title))}
+        >
+          <span className="size-2 rounded-full bg-accent" aria-hidden />
+        </button>
+      ) : null}
+    </span>
   );
 }

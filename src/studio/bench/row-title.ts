@@ -1,5 +1,6 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import { pieceLabels, type Row } from "../../core/panel/document.ts";
+import type { Row } from "../../core/panel/document.ts";
+import { pieceLabels } from "../../core/panel/pieces.ts";
 
 /** A row's name: the designer's label, else the field's. */
 export function rowTitle(row: Row, fieldOf: (key: string) => Field | undefined): string {

@@ -62,7 +62,19 @@ export function Stage({ slug }: { slug: string }) {
           />
         )}
       </div>
+      {bandAt(pageWidth, limits) === "wide" ? <MediumFrame slug={slug} width={Math.round((limits.medium + limits.wide) / 2)} /> : null}
     </>
+  );
+}
+
+/** A page of medium width out of sight, only to be measured while someone wants to know. */
+function MediumFrame({ slug, width }: { slug: string; width: number }) {
+  const wanted = useSession((state) => state.measuring);
+  if (!wanted) return null;
+  return (
+    <div className="pointer-events-none absolute -z-10 size-0 overflow-hidden opacity-0" aria-hidden inert>
+      <Frame slug={slug} title="Medium page, measured only" width={width} height={800} scale={1} caption="" large={false} enlarge={() => {}} />
+    </div>
   );
 }
 
@@ -85,6 +97,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
   const frame = useRef<HTMLIFrameElement>(null);
   const [drawerOpen, setDrawerOpen] = useState(false);
   const inDrawer = usePanel((state) => resolve(state.document.placement, bandAt(width, state.document.limits)) === "drawer");
+  const languages = usePanel((state) => state.document.languages);
   const tell = useCallback((message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin), []);
 
   useEffect(() => {
@@ -93,9 +106,12 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
       const message = event.data;
       if (message.zt === "ready") {
         tell({ zt: "panel", panel: panel.getState().document });
-        tell({ zt: "selection", selection: session.getState().selection });
+        const { selection, language } = session.getState();
+        tell({ zt: "selection", selection });
+        if (language !== "en") tell({ zt: "language", language });
         setDrawerOpen(false);
       } else if (message.zt === "drawer") setDrawerOpen(message.open);
+      else if (message.zt === "measured") session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
       else if (message.zt === "selection") session.setState({ selection: message.selection });
       else if (message.zt === "point") session.setState({ pointed: message.row });
     };
@@ -104,11 +120,12 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
       if (now.document === before.document) return;
       tell({ zt: "panel", panel: now.document });
       const { selection } = session.getState();
-      const still = fitSelection(selection, engineFacets(now.document));
+      const still = fitSelection(selection, engineFacets(now.document, "wide"));
       if (JSON.stringify(still) !== JSON.stringify(selection)) session.setState({ selection: still });
     });
     const stopSession = session.subscribe((now, before) => {
       if (now.selection !== before.selection) tell({ zt: "selection", selection: now.selection });
+      if (now.language !== before.language) tell({ zt: "language", language: now.language });
       if (now.marked !== before.marked) tell({ zt: "mark", row: now.marked });
     });
     return () => {
@@ -144,6 +161,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
         >
           {large ? <Minimize2 size={13} aria-hidden /> : <Maximize2 size={13} aria-hidden />}
         </button>
+        {!bezel && languages.length > 0 ? <LanguageChoice languages={languages} /> : null}
         {inDrawer ? (
           <button
             type="button"
@@ -156,6 +174,26 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
         ) : null}
       </figcaption>
     </figure>
+  );
+}
+
+/** The language that both pages are shown in. */
+function LanguageChoice({ languages }: { languages: readonly string[] }) {
+  const { session } = useBench();
+  const language = useSession((state) => state.language);
+  return (
+    <select
+      className="select select-xs ms-auto w-20"
+      aria-label="Language of the pages"
+      value={language}
+      onChange={(event) => session.setState({ language: event.target.value })}
+    >
+      {["en", ...languages.filter((one) => one !== "en")].map((one) => (
+        <option key={one} value={one}>
+          {one}
+        </option>
+      ))}
+    </select>
   );
 }
 

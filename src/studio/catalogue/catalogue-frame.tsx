@@ -5,6 +5,7 @@ import { useStore } from "zustand";
 import { shopPath } from "../api.ts";
 import { ConflictNote } from "../shell/conflict-note.tsx";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
+import { HistoryList } from "../shell/history-list.tsx";
 import { Saved } from "../shell/saved.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
@@ -22,7 +23,10 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
     <div className="flex h-full flex-col">
       <Strip views={shopViews(slug)}>
         <Saved store={mends} />
-        <HistoryButtons store={mends} />
+        <div className="flex">
+          <HistoryButtons store={mends} />
+          <HistoryList store={mends} />
+        </div>
       </Strip>
       <ConflictNote store={mends} what="The mends were" />
       <main className="flex min-h-0 flex-1 flex-col px-6 py-4">

@@ -1,5 +1,6 @@
 import { ChevronRight } from "lucide-react";
 import { Fragment, useState } from "react";
+import { useSearchParams } from "react-router";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { suggestFacet } from "../../core/evidence/suggest.ts";
 import { displays } from "../../storefront/displays/index.ts";
@@ -11,7 +12,8 @@ const columns = 7;
 
 /** Fields with reach, values and what they are good for; a row unfolds to all that there is to say. */
 export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) {
-  const [open, setOpen] = useState<string | undefined>(undefined);
+  const [asked] = useSearchParams();
+  const [open, setOpen] = useState<string | undefined>(asked.get("field") ?? undefined);
   return (
     <div className="overflow-x-auto rounded-box border border-hair">
       <table className="table table-sm">

@@ -3,6 +3,7 @@ import { type Catalogue, productCount, valuesOf, variantCount } from "../../core
 import type { Field } from "../../core/catalogue/field.ts";
 import { orderVariants } from "../../core/catalogue/variant-order.ts";
 import { detailField, type FieldDetail } from "../../core/evidence/field-detail.ts";
+import { type Finding, findFindings, type Measures } from "../../core/evidence/findings.ts";
 import { type ModeExample, modeExample } from "../../core/evidence/mode-example.ts";
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
 import { intersect } from "../../core/index/bitmap.ts";
@@ -14,6 +15,7 @@ import type { WireQuestion } from "../../core/match/remote-engine.ts";
 import type { Facet, Selection } from "../../core/match/selection.ts";
 import { applyMends, mendedProducts, variantName } from "../../core/mend/apply.ts";
 import type { Mend } from "../../core/mend/document.ts";
+import type { PanelDocument } from "../../core/panel/document.ts";
 
 /** What there is to know of a catalogue before anything is asked. */
 export interface Overview {
@@ -93,6 +95,10 @@ export class Desk {
 
   modeExample(facet: Facet): ModeExample | undefined {
     return this.#index.field(facet.field) && modeExample(this.#index, facet);
+  }
+
+  findings(panel: PanelDocument, selection: Selection, measures: Measures): Finding[] {
+    return findFindings(this.#index, panel, selection, measures);
   }
 
   answer(question: WireQuestion): WireAnswer {

@@ -1,7 +1,9 @@
 import { expose } from "comlink";
+import type { Measures } from "../../core/evidence/findings.ts";
 import type { WireQuestion } from "../../core/match/remote-engine.ts";
-import type { Facet } from "../../core/match/selection.ts";
+import type { Facet, Selection } from "../../core/match/selection.ts";
 import type { Mend } from "../../core/mend/document.ts";
+import type { PanelDocument } from "../../core/panel/document.ts";
 import { Desk, type VariantQuery } from "./desk.ts";
 
 let desk: Desk | undefined;
@@ -25,6 +27,7 @@ const served = {
   },
   detail: (key: string) => opened().detail(key),
   modeExample: (facet: Facet) => opened().modeExample(facet),
+  findings: (panel: PanelDocument, selection: Selection, measures: Measures) => opened().findings(panel, selection, measures),
   answer: (question: WireQuestion) => opened().answer(question),
   count: (query: VariantQuery) => opened().count(query),
   rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) => opened().rows(query, from, size, keys),

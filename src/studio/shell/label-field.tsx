@@ -22,7 +22,7 @@ export function LabelField({ value, fallback = "", label, save }: Props) {
       value={text}
       placeholder={fallback}
       maxLength={200}
-      className="field-sizing-content min-w-8 max-w-full truncate rounded-md bg-transparent px-1 -mx-1 placeholder:text-base-content placeholder:opacity-100 hover:bg-sand focus:bg-base-100"
+      className="field-sizing-content min-w-8 max-w-44 truncate rounded-md bg-transparent px-1 -mx-1 placeholder:text-base-content placeholder:opacity-100 hover:bg-sand focus:bg-base-100"
       onChange={(event) => setText(event.target.value)}
       onKeyDown={(event) => {
         if (event.key === "Escape") {

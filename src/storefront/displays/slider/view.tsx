@@ -54,8 +54,8 @@ export function Slider({ settings, field, label, range, choice, choose, format, 
       {children}
       {settings.values ? (
         <p class="zt-hint">
-          {least < min ? "up to " : ""}
-          {format(low)} to {format(high)}
+          {format(low)}
+          {least < min && low === min ? " or less" : ""} to {format(high)}
           {most > max && high === max ? " or more" : ""}
         </p>
       ) : null}

@@ -1,0 +1,44 @@
+import { useId } from "react";
+
+export interface ChoiceOption<T extends string> {
+  value: T;
+  label: string;
+  /** What choosing it would give, in products. */
+  number?: number;
+  /** Why it cannot be chosen. */
+  off?: string;
+}
+
+interface Props<T extends string> {
+  label: string;
+  value: T;
+  options: readonly ChoiceOption<T>[];
+  set(value: T): void;
+}
+
+/** One of a few, side by side. The browser's own radio buttons bring the keyboard's ways. */
+export function Choice<T extends string>({ label, value, options, set }: Props<T>) {
+  const name = useId();
+  return (
+    <div role="radiogroup" aria-label={label} className="flex flex-1 overflow-hidden rounded-lg border border-hair bg-base-100">
+      {options.map((option) => (
+        <label
+          key={option.value}
+          title={option.off}
+          className={`flex flex-auto items-center justify-center gap-1.5 border-s border-hair px-2 py-1 text-[13px] first:border-s-0 has-focus-visible:outline-2 has-focus-visible:-outline-offset-2 has-focus-visible:outline-[#b4561b] ${option.value === value ? "bg-primary text-primary-content" : option.off ? "text-base-content/45" : "cursor-pointer hover:bg-sand"}`}
+        >
+          <input
+            type="radio"
+            className="sr-only"
+            name={name}
+            checked={option.value === value}
+            disabled={option.off !== undefined}
+            onChange={() => set(option.value)}
+          />
+          {option.label}
+          {option.number === undefined ? null : <span className="text-[12px] opacity-75 tabular-nums">{option.number}</span>}
+        </label>
+      ))}
+    </div>
+  );
+}

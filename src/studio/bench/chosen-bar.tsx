@@ -1,0 +1,64 @@
+import { isFacet } from "../../core/panel/document.ts";
+import { removeRow, setSetting, together } from "../../core/panel/edit.ts";
+import { facetSettings, type Share, shares } from "../../core/panel/settings.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+
+/** What can be done with several rows at once; settings of one of them change all. */
+export function ChosenBar() {
+  const { panel: store, session } = useBench();
+  const rows = usePanel((state) => state.document.rows);
+  const chosen = useSession((state) => state.chosen);
+  const there = rows.filter(({ id }) => chosen.includes(id));
+  if (there.length === 0) return null;
+  const what = `${there.length} ${there.length === 1 ? "row" : "rows"}`;
+  const { apply } = store.getState();
+  const widths = facetSettings.share.kind === "choice" ? facetSettings.share.choices : {};
+  return (
+    <div className="flex flex-none items-center gap-2 border-t border-hair bg-accent/25 px-3.5 py-1.5 text-[13px]">
+      <b>{what} chosen</b>
+      <label className="flex items-center gap-1">
+        Width
+        <select
+          className="select select-xs w-16"
+          value=""
+          onChange={(event) =>
+            apply(
+              together(
+                `Width of ${what}`,
+                there.filter(isFacet).map(({ id }) => setSetting(id, "share", event.target.value as Share, id)),
+              ),
+            )
+          }
+        >
+          <option value="" disabled>
+            …
+          </option>
+          {shares.map((share) => (
+            <option key={share} value={share}>
+              {widths[share]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn btn-xs"
+        onClick={() => {
+          apply(
+            together(
+              `Remove ${what}`,
+              there.map(({ id }) => removeRow(id, id)),
+            ),
+          );
+          session.setState({ chosen: [] });
+        }}
+      >
+        Remove
+      </button>
+      <span className="min-w-0 flex-1 truncate text-quiet">Settings of one change all</span>
+      <button type="button" className="btn btn-xs" onClick={() => session.setState({ chosen: [] })}>
+        Done
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+import { EditorContent, useEditor } from "@tiptap/react";
+import StarterKit from "@tiptap/starter-kit";
+import { Bold, Italic, Link2, List, ListOrdered } from "lucide-react";
+import { useRef } from "react";
+import { cleanHtml } from "../../core/panel/clean-html.ts";
+import { isSafeAddress } from "../../core/panel/pieces.ts";
+
+const tool = "grid size-7 place-items-center rounded-md hover:bg-sand aria-pressed:bg-plum-soft";
+
+/** A small editor for a few words: emphasis, lists and links. What is saved is cleaned of all else. */
+export default function RichText({ label, html, save }: { label: string; html: string; save(html: string): void }) {
+  const saved = useRef(html);
+  const editor = useEditor({
+    extensions: [
+      StarterKit.configure({
+        heading: { levels: [2, 3, 4] },
+        horizontalRule: false,
+        codeBlock: false,
+        link: { openOnClick: false, isAllowedUri: (address) => isSafeAddress(address), HTMLAttributes: { target: null, rel: null } },
+      }),
+    ],
+    content: html,
+    editorProps: {
+      attributes: {
+        class: "min-h-20 px-3 py-2 outline-none [&_a]:underline [&_ol]:list-decimal [&_ol]:ps-5 [&_ul]:list-disc [&_ul]:ps-5",
+        "aria-label": label,
+        role: "textbox",
+        "aria-multiline": "true",
+      },
+    },
+    onBlur: ({ editor: done }) => {
+      const next = cleanHtml(done.getHTML());
+      if (next === saved.current) return;
+      saved.current = next;
+      save(next);
+    },
+  });
+  if (!editor) return null;
+  const link = () => {
+    const address = prompt("Where does the link lead to?", editor.getAttributes("link").href ?? "https://");
+    if (address === null) return;
+    if (address.trim() === "") editor.chain().focus().unsetLink().run();
+    else if (isSafeAddress(address.trim())) editor.chain().focus().setLink({ href: address.trim() }).run();
+    else alert("That address is not taken. It must begin with https://, mailto:, tel:, or with / or ? for a place in the shop.");
+  };
+  const tools = [
+    { label: "Bold", icon: Bold, on: editor.isActive("bold"), run: () => editor.chain().focus().toggleBold().run() },
+    { label: "Italic", icon: Italic, on: editor.isActive("italic"), run: () => editor.chain().focus().toggleItalic().run() },
+    { label: "List", icon: List, on: editor.isActive("bulletList"), run: () => editor.chain().focus().toggleBulletList().run() },
+    { label: "Numbered list", icon: ListOrdered, on: editor.isActive("orderedList"), run: () => editor.chain().focus().toggleOrderedList().run() },
+    { label: "Link", icon: Link2, on: editor.isActive("link"), run: link },
+  ];
+  return (
+    <div className="rounded-lg border border-hair bg-base-100">
+      <div role="toolbar" aria-label="Text style" className="flex gap-0.5 border-b border-hair p-1">
+        {tools.map(({ label: name, icon: Icon, on, run }) => (
+          <button
+            key={name}
+            type="button"
+            className={tool}
+            aria-label={name}
+            title={name}
+            aria-pressed={on}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={run}
+          >
+            <Icon size={14} aria-hidden />
+          </button>
+        ))}
+      </div>
+      <EditorContent editor={editor} />
+    </div>
+  );
+}

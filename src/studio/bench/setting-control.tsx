@@ -1,0 +1,127 @@
+import { useEffect, useState } from "react";
+import type { SettingDefinition } from "../../core/panel/settings.ts";
+
+interface Props {
+  /** For assistive technology. */
+  name: string;
+  definition: SettingDefinition<unknown>;
+  value: unknown;
+  set(value: unknown): void;
+  /** In a cell of the lattice. */
+  small?: boolean;
+}
+
+const input = "input input-xs w-full min-w-0 tabular-nums";
+
+/** The control of one setting, by its kind. A choice that stands alone is drawn as {@link Choice} instead. */
+export function SettingControl({ name, definition, value, set, small = false }: Props) {
+  switch (definition.kind) {
+    case "choice":
+      return (
+        <select
+          className="select select-xs w-full min-w-0 px-1.5"
+          aria-label={name}
+          value={String(value)}
+          onChange={(event) => set(event.target.value)}
+        >
+          {Object.entries(definition.choices).map(([key, label]) => (
+            <option key={key} value={key}>
+              {label}
+            </option>
+          ))}
+        </select>
+      );
+    case "yes-no":
+      return (
+        <input
+          type="checkbox"
+          role="switch"
+          aria-checked={value === true}
+          className="toggle toggle-xs"
+          aria-label={name}
+          checked={value === true}
+          onChange={(event) => set(event.target.checked)}
+        />
+      );
+    case "number":
+      return <NumberControl name={name} definition={definition} value={value as number | null} set={set} small={small} />;
+    case "text":
+      return <TextControl name={name} value={String(value)} longest={definition.longest} set={set} />;
+    case "numbers":
+      return (
+        <TextControl
+          name={name}
+          value={(value as number[]).join(" ")}
+          longest={400}
+          set={(text) =>
+            set(
+              text
+                .split(/[\s;]+/)
+                .map((part) => Number(part.replace(",", ".")))
+                .filter((number, at, all) => Number.isFinite(number) && text.trim() !== "" && all.indexOf(number) === at)
+                .slice(0, definition.most),
+            )
+          }
+        />
+      );
+  }
+}
+
+interface NumberProps extends Pick<Props, "name" | "set" | "small"> {
+  definition: Extract<SettingDefinition<unknown>, { kind: "number" }>;
+  value: number | null;
+}
+
+/** A number that is taken when it is whole: with Enter, an arrow, or leaving. An empty field is the default. */
+function NumberControl({ name, definition: { min, max, step, unit, none, fallback }, value, set, small }: NumberProps) {
+  const shown = value === null || (value === 0 && none) ? "" : String(value);
+  const [text, setText] = useState(shown);
+  useEffect(() => setText(shown), [shown]);
+  const save = (now: string) => {
+    const number = Number(now.replace(",", "."));
+    if (now.trim() === "") set(none ? 0 : fallback);
+    else if (Number.isFinite(number)) set(Math.max(min, Math.min(max, number)));
+    else setText(shown);
+  };
+  return (
+    <span className="flex w-full items-center gap-1.5">
+      <input
+        type="number"
+        className={`${input} ${small ? "px-1.5" : "max-w-24"}`}
+        aria-label={name}
+        value={text}
+        min={min}
+        max={max}
+        step={step}
+        placeholder={none ?? "auto"}
+        onChange={(event) => {
+          setText(event.target.value);
+          // The field's own arrows and the arrow keys take hold at once; typing does when it is done.
+          if ((event.nativeEvent as InputEvent).inputType === undefined) save(event.target.value);
+        }}
+        onBlur={(event) => save(event.target.value)}
+        onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget.value)}
+      />
+      {small || unit === "" ? null : <span className="text-[12px] text-quiet">{unit}</span>}
+    </span>
+  );
+}
+
+/** A text that is taken with Enter or leaving. */
+export function TextControl({ name, value, longest, set }: { name: string; value: string; longest: number; set(text: string): void }) {
+  const [text, setText] = useState(value);
+  useEffect(() => setText(value), [value]);
+  const save = () => text !== value && set(text);
+  return (
+    <input
+      type="text"
+      className={input}
+      aria-label={name}
+      value={text}
+      maxLength={longest}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={save}
+      onKeyDown={(event) => event.key === "Enter" && save()}
+    />
+  );
+}

@@ -1,0 +1,46 @@
+import { useEffect, useRef } from "react";
+
+const keys: [keys: string, what: string][] = [
+  ["Ctrl K", "Every action, by name"],
+  ["Ctrl Z", "Undo"],
+  ["Ctrl Shift Z", "Redo"],
+  ["?", "These shortcuts"],
+  ["Space on a handle, then ↑ ↓", "Move a row or an option"],
+  ["Ctrl click on a handle", "Choose several rows to change together"],
+  ["Enter or Space on a cell", "Choose a display"],
+  ["← → on a ruler stop", "Move a band limit by 10 px, with Page keys by 100"],
+  ["Esc", "Close a card, take back what is typed"],
+];
+
+/** Opens with “?”: what the keyboard can do on the bench. */
+export function Shortcuts() {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && (event.target.matches("input, textarea, select") || event.target.isContentEditable);
+      if (event.key !== "?" || typing || event.ctrlKey || event.metaKey) return;
+      event.preventDefault();
+      dialog.current?.showModal();
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, []);
+  return (
+    <dialog ref={dialog} className="m-auto w-[460px] rounded-box bg-base-100 p-5 shadow-2xl backdrop:bg-[#321a3d55]" aria-label="Shortcuts">
+      <h2 className="mb-3 text-lg">Shortcuts</h2>
+      <dl className="grid grid-cols-[190px_minmax(0,1fr)] gap-y-1.5 text-[13px]">
+        {keys.map(([key, what]) => (
+          <div key={key} className="contents">
+            <dt className="font-medium">{key}</dt>
+            <dd className="text-quiet">{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <form method="dialog" className="mt-4 text-end">
+        <button type="submit" className="btn btn-sm">
+          Close
+        </button>
+      </form>
+    </dialog>
+  );
+}

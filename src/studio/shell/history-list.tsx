@@ -1,0 +1,77 @@
+import { History } from "lucide-react";
+import { useStore } from "zustand";
+import type { DocumentStore } from "./document-store.ts";
+import { Popover } from "./popover.tsx";
+
+const shown = 60;
+
+/** Every step in words, the latest first; each leads back to how things were after it. */
+export function HistoryList<D>({ store }: { store: DocumentStore<D> }) {
+  const past = useStore(store, (state) => state.past);
+  const future = useStore(store, (state) => state.future);
+  const { undo, redo } = store.getState();
+  const repeat = (times: number, step: () => void) => {
+    for (let i = 0; i < times; i++) step();
+  };
+  const entry = "block w-full truncate rounded-lg px-2.5 py-1 text-start text-[13px] hover:bg-sand";
+  return (
+    <Popover
+      label="History"
+      placement="bottom-end"
+      className="w-80 p-1.5 text-base-content"
+      trigger={(props) => (
+        <button
+          type="button"
+          {...props}
+          className="grid size-8 place-items-center rounded-lg hover:bg-white/15 disabled:opacity-35"
+          aria-label="History"
+          title="History"
+          disabled={past.length + future.length === 0}
+        >
+          <History size={16} aria-hidden />
+        </button>
+      )}
+    >
+      {() => (
+        <ol aria-label="Steps">
+          {future
+            .map(({ words }, i) => (
+              <li key={`f${i}`}>
+                <button type="button" className={`${entry} text-quiet`} onClick={() => repeat(i + 1, redo)}>
+                  {words} <span className="text-[12px]">(undone)</span>
+                </button>
+              </li>
+            ))
+            .reverse()}
+          {past
+            .slice(-shown)
+            .map(({ words }, i, all) => {
+              const back = all.length - 1 - i;
+              return (
+                <li key={`p${i}`}>
+                  <button
+                    type="button"
+                    aria-current={back === 0 ? "step" : undefined}
+                    className={`${entry} ${back === 0 ? "bg-plum-soft font-medium" : ""}`}
+                    onClick={() => repeat(back, undo)}
+                  >
+                    {words}
+                  </button>
+                </li>
+              );
+            })
+            .reverse()}
+          <li>
+            <button
+              type="button"
+              className={`${entry} ${past.length === 0 ? "bg-plum-soft font-medium" : ""}`}
+              onClick={() => repeat(past.length, undo)}
+            >
+              As it was opened
+            </button>
+          </li>
+        </ol>
+      )}
+    </Popover>
+  );
+}
