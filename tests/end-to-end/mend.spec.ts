@@ -123,6 +123,7 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/large\/bench/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await expect(wide.locator("html[data-ready]")).toBeAttached();
   await wide.locator("input[type=checkbox]:visible").first().check();
   await expect(wide.getByRole("status")).toHaveText("4000 products of 100000");
   await expect(page.getByLabel("Evidence")).toContainText("4000 of 100000 found");

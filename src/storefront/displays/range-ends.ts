@@ -19,30 +19,61 @@ export function endsOf({ range, settings, field }: Pick<DisplayProps, "range" | 
   if (least === null || most === null) return undefined;
   const typed = settings.ends === "typed";
   const [from, to] = [typed ? (settings.least ?? least) : least, typed ? (settings.most ?? most) : most];
-  if (field.kind === "date") return { least, most, min: Math.min(from, to), max: Math.max(from, to), step: settings.step || 1 };
+  const given = { min: Math.min(from, to), max: Math.max(from, to) };
+  if (field.kind === "date") return { least, most, ...given, step: settings.step || 1 };
   const step = settings.step || roundStep(to - from || 1, stops);
-  const ends = typed ? { min: Math.min(from, to), max: Math.max(from, to) } : roundEnds(from, to, step);
-  return { least, most, ...ends, step };
+  if (typed) return { least, most, ...given, step };
+  // On a bent scale a round 0 in front of the least value would take most of its length.
+  if (settings.scale === "bent" && from > 0)
+    return { least, most, min: tidy(floorTo(from, roundBelow(from))), max: roundEnds(0, to, roundBelow(to)).max, step };
+  return { least, most, ...roundEnds(from, to, step), step };
 }
 
-/** How values lie along a track of length 1. A bent scale gives equal lengths to equal ratios; it needs values above 0. */
+/** How values lie along a track of length 1, and where its handles stop. */
 export interface Scale {
   share(value: number): number;
-  value(share: number): number;
+  /** Values that a handle stops at, from one end to the other; undefined for every step alike. */
+  stops: readonly number[] | undefined;
 }
 
+/**
+ * An even scale, or a bent one, on which stops stand equally far apart that are round numbers a twentieth
+ * to a tenth larger each: equal lengths are about equal ratios.
+ */
 export function scaleOf({ min, max, step }: Ends, bent: boolean): Scale {
   const span = max - min || 1;
-  // From just below 0 the logarithm is taken of the distance to the beginning, one step being its smallest.
-  const shift = min > 0 ? 0 : step - min;
-  const [low, high] = [Math.log(min + shift), Math.log(max + shift)];
-  const round = (value: number) => Math.max(min, Math.min(max, Number((min + Math.round((value - min) / step) * step).toPrecision(12))));
-  if (!bent || !(high > low)) return { share: (value) => (value - min) / span, value: (share) => round(min + share * span) };
-  return {
-    share: (value) => (Math.log(Math.max(value, min) + shift) - low) / (high - low),
-    value: (share) => (share <= 0 ? min : share >= 1 ? max : tidy(Math.exp(low + share * (high - low)) - shift, min, max)),
-  };
+  const list = bent && max > min ? bentStops(min, max, step) : [];
+  if (list.length < 3) return { share: (value) => (value - min) / span, stops: undefined };
+  return { share: (value) => placeIn(list, value) / (list.length - 1), stops: list };
 }
 
-/** A number of two digits that matter, so that a bent scale stops at numbers that can be read. */
-const tidy = (value: number, min: number, max: number): number => Math.max(min, Math.min(max, Number(value.toPrecision(2))));
+/** The place of a value among rising stops, between two of them where it lies between. */
+export function placeIn(list: readonly number[], value: number): number {
+  const at = list.findIndex((stop) => stop >= value);
+  if (at < 0) return list.length - 1;
+  if (at === 0) return 0;
+  return at - (list[at] - value) / (list[at] - list[at - 1]);
+}
+
+function bentStops(min: number, max: number, step: number): number[] {
+  const list = [min];
+  let value = min > 0 ? min : Math.min(step, max);
+  if (value > min) list.push(value);
+  while (value < max) {
+    const by = roundBelow(value);
+    value = tidy(floorTo(value, by) + by);
+    if (value < max) list.push(value);
+  }
+  list.push(max);
+  return list;
+}
+
+/** A round step between a twentieth and a tenth of a value. */
+function roundBelow(value: number): number {
+  const power = 10 ** Math.floor(Math.log10(value));
+  const lead = value / power;
+  return (lead < 2 ? 0.1 : lead < 5 ? 0.2 : 0.5) * power;
+}
+
+const floorTo = (value: number, step: number): number => Math.floor(value / step + 1e-9) * step;
+const tidy = (value: number): number => Number(value.toPrecision(12));

@@ -10,10 +10,9 @@ const most = 8;
 export function SearchField({ row, options, toggle, label, id }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);
-  const found =
-    query.length === 0
-      ? []
-      : options.filter((option) => !option.chosen && query.every((word) => words(option.label).some((one) => one.startsWith(word))));
+  const fitting =
+    query.length === 0 ? [] : options.filter(({ label: name }) => query.every((word) => words(name).some((one) => one.startsWith(word))));
+  const found = fitting.filter(({ chosen }) => !chosen);
   const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
   return (
     <>
@@ -33,7 +32,13 @@ export function SearchField({ row, options, toggle, label, id }: DisplayProps) {
         ))}
       </ul>
       <p class="zt-hint" role="status">
-        {query.length === 0 ? "" : found.length === 0 ? "Nothing here is called that." : found.length > most ? `and ${found.length - most} more` : ""}
+        {query.length === 0
+          ? ""
+          : fitting.length === 0
+            ? "Nothing here is called that."
+            : found.length > most
+              ? `and ${found.length - most} more`
+              : ""}
       </p>
     </>
   );

@@ -3,10 +3,7 @@ import type { ComponentChildren } from "preact";
 import { useState } from "preact/hooks";
 import { type Range, rangeOf } from "../../../core/match/selection.ts";
 import type { DisplayProps } from "../display.ts";
-import { endsOf, type Scale, scaleOf } from "../range-ends.ts";
-
-/** Stops of a bent scale, on which a step is no fixed number. */
-const bentStops = 200;
+import { endsOf, placeIn, type Scale, scaleOf } from "../range-ends.ts";
 
 /** Two handles over a histogram. A handle at its end leaves that end open, so that nothing beyond a typed end is lost. */
 export function Slider({ settings, field, label, range, choice, choose, format, children }: DisplayProps & { children?: ComponentChildren }) {
@@ -14,16 +11,16 @@ export function Slider({ settings, field, label, range, choice, choose, format, 
   const ends = endsOf({ range, settings, field });
   if (!ends) return <p class="zt-hint">No product states this.</p>;
   const { min, max, step, least, most } = ends;
-  const bent = settings.scale === "bent";
-  const scale = scaleOf(ends, bent);
+  const scale = scaleOf(ends, settings.scale === "bent");
   const chosen = rangeOf(choice);
   const low = clamp(chosen.min ?? min, min, max);
   const high = clamp(chosen.max ?? max, min, max);
   const set = (next: Range) => choose({ min: open(next.min, min), max: open(next.max, max) });
   // A bent scale's input counts stops; an even one's counts the values themselves.
-  const track = bent ? { min: 0, max: bentStops, step: 1 } : { min, max, step };
-  const place = (value: number) => (bent ? Math.round(scale.share(value) * bentStops) : value);
-  const valueAt = (input: HTMLInputElement) => (bent ? scale.value(input.valueAsNumber / bentStops) : input.valueAsNumber);
+  const { stops } = scale;
+  const track = stops ? { min: 0, max: stops.length - 1, step: 1 } : { min, max, step };
+  const place = (value: number) => (stops ? Math.round(placeIn(stops, value)) : value);
+  const valueAt = (input: HTMLInputElement) => (stops ? stops[input.valueAsNumber] : input.valueAsNumber);
   const handle = (end: "low" | "high", value: number, move: (to: number) => void) => (
     <input
       type="range"

@@ -84,21 +84,19 @@ function NestedTree({ row, options, toggle, label, roots, limit }: NestedProps) 
       const { option, name, children } = branch;
       const isOpen = open.has(option.id);
       return (
-        // biome-ignore lint/a11y/useAriaPropsSupportedByRole: the role is there whenever these are
-        <li
-          key={option.id}
-          role={alive ? "treeitem" : undefined}
-          data-node={option.id}
-          tabIndex={alive ? (option.id === stop ? 0 : -1) : undefined}
-          aria-expanded={alive && children.length > 0 ? isOpen : undefined}
-          aria-checked={alive ? option.chosen : undefined}
-          aria-disabled={(alive && option.faded) || undefined}
-          aria-label={
-            alive ? `${name}${option.count === undefined ? "" : `, ${option.count} ${option.count === 1 ? "product" : "products"}`}` : undefined
-          }
-          onKeyDown={(event) => onKey(event, branch)}
-        >
-          <div class="zt-node">
+        <li key={option.id} role={alive ? "none" : undefined}>
+          {/* biome-ignore lint/a11y/useAriaPropsSupportedByRole: the role is there whenever these are */}
+          {/* biome-ignore lint/a11y/noStaticElementInteractions: the role is there whenever keys are pressed */}
+          <div
+            class="zt-node"
+            role={alive ? "treeitem" : undefined}
+            data-node={option.id}
+            tabIndex={alive ? (option.id === stop ? 0 : -1) : undefined}
+            aria-expanded={alive && children.length > 0 ? isOpen : undefined}
+            aria-checked={alive ? option.chosen : undefined}
+            aria-disabled={(alive && option.faded) || undefined}
+            onKeyDown={(event) => onKey(event, branch)}
+          >
             {children.length > 0 ? (
               <button
                 type="button"
@@ -112,12 +110,13 @@ function NestedTree({ row, options, toggle, label, roots, limit }: NestedProps) 
             ) : (
               <span class="zt-twig-space" />
             )}
-            <label class="zt-box" data-faded={option.faded || undefined} aria-hidden={alive || undefined}>
+            <label class="zt-box" data-faded={option.faded || undefined}>
               <input
                 type="checkbox"
                 name={row.field}
                 value={option.id}
                 tabIndex={alive ? -1 : undefined}
+                aria-hidden={alive || undefined}
                 checked={option.chosen}
                 disabled={option.faded}
                 onChange={() => {
