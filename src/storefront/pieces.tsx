@@ -111,6 +111,7 @@ function Links({ row, state, act, label }: Props<LinksPiece>) {
   const name = label || field.name;
   return (
     <nav aria-label={name}>
+      {label ? <h3 class="zt-heading">{label}</h3> : null}
       <ul class="zt-links">
         {answer.options.map((option, o) => {
           const { id } = option;

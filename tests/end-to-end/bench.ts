@@ -43,10 +43,7 @@ export async function openBench(page: Page, empty = false): Promise<Bench> {
     },
     async choose(row, band, display) {
       await page.getByRole("button", { name: new RegExp(`^${row} on ${band}`) }).click();
-      await page
-        .getByRole("dialog")
-        .getByRole("button", { name: new RegExp(`^${display}`) })
-        .click();
+      await page.getByRole("dialog").getByRole("button", { name: display, exact: true }).click();
     },
     async menu(row, entry) {
       await page.getByRole("button", { name: `More for ${row}`, exact: true }).click();

@@ -3,7 +3,9 @@ import { seriesName } from "../catalogue/value-order.ts";
 import { toNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Level } from "../index/facet-index.ts";
-import { reachCount } from "../match/count.ts";
+import { liveCounts, reachCount } from "../match/count.ts";
+import { Matcher } from "../match/matcher.ts";
+import type { Facet } from "../match/selection.ts";
 import { skewness } from "./distribution.ts";
 import { roundLimits } from "./round-bands.ts";
 
@@ -46,16 +48,17 @@ const mostInSeries = 40;
 /** Looks at one field of a catalogue. */
 export function profileField(index: CatalogueIndex, field: Field): FieldProfile {
   const tree = field.kind === "path";
-  const { options, postings, level } = index.options(field.key, tree);
+  const { options, level } = index.options(field.key, tree);
   const spellings = index.catalogue.columns.get(field.key)?.spellings ?? [];
   const numbers = spellings.map((text) => toNumber(text, field.kind)).filter((value) => !Number.isNaN(value));
-  const uses = options.map((_, o) => postings.starts[o + 1] - postings.starts[o]);
+  const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
+  const uses = liveCounts(new Matcher(index, index.allProducts(), [], {}), facet);
   const sorted = isNumeric(field) ? index.numbers(field.key).values.toSorted() : new Float64Array();
   const byUse = options.map((_, o) => o).sort((a, b) => uses[b] - uses[a]);
   return {
     field,
     level,
-    reach: reachCount(index, index.allProducts(), { field: field.key, mode: tree ? "tree" : "any" }),
+    reach: reachCount(index, index.allProducts(), facet),
     outOf: index.products,
     options: options.length,
     numbers: new Set(numbers).size,

@@ -91,7 +91,9 @@ export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
           {isFacet(row) ? (
             <FacetLine row={row} profile={profileOf(row.field)} />
           ) : (
-            <span className="text-[12px] text-quiet">{title === pieceLabels[row.piece] ? "piece" : pieceLabels[row.piece].toLowerCase()}</span>
+            <span className="text-[12px] text-quiet">
+              {title.startsWith(pieceLabels[row.piece]) ? "piece" : pieceLabels[row.piece].toLowerCase()}
+            </span>
           )}
         </div>
         {isFacet(row) ? (

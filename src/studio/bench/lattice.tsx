@@ -1,18 +1,10 @@
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { bandRange, bands } from "../../core/panel/bands.ts";
 import { moveRow } from "../../core/panel/edit.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { AddMenu } from "./add-menu.tsx";
+import { announcementsFor } from "./announcements.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { ChosenBar } from "./chosen-bar.tsx";
 import { LatticeRow } from "./lattice-row.tsx";
@@ -38,13 +30,10 @@ export function Lattice() {
     const row = panel.rows.find((one) => one.id === id);
     return row ? rowTitle(row, fieldOf) : String(id);
   };
-  const placeOf = (id: string | number) => `place ${panel.rows.findIndex((row) => row.id === id) + 1} of ${panel.rows.length}`;
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => `${titleOf(active.id)} is picked up at ${placeOf(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${titleOf(active.id)} is picked up, now at ${placeOf(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => `${titleOf(active.id)} is put down${over ? ` at ${placeOf(over.id)}` : ""}.`,
-    onDragCancel: ({ active }) => `${titleOf(active.id)} is back where it was.`,
-  };
+  const announcements = announcementsFor(
+    panel.rows.map(({ id }) => id),
+    titleOf,
+  );
   const drop = ({ active, over }: DragEndEvent) => {
     const row = panel.rows.find(({ id }) => id === active.id);
     const to = panel.rows.findIndex(({ id }) => id === over?.id);

@@ -12,6 +12,7 @@ import { engineMerges, isShown, type NamedValue, type OptionRules, staleValues, 
 import { settingOn } from "../../core/panel/settings.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useAnswer } from "../shell/shop-context.ts";
+import { announcementsFor } from "./announcements.ts";
 import { useBench, usePanel } from "./bench-context.ts";
 import { Choice } from "./choice.tsx";
 import { restrictToVerticalAxis } from "./vertical.ts";
@@ -95,6 +96,11 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
       .apply(together(words, [setOptions(row, { ...rules, byHand: arrayMove(ids, from, to) }, words), setSetting(row.id, "order", "hand", title)]));
   };
 
+  const announcements = announcementsFor(
+    all.map(({ id }) => id),
+    (id) => all.find((option) => option.id === id)?.label ?? String(id),
+  );
+
   return (
     <div className="grid gap-2 px-9">
       <Choice
@@ -137,7 +143,13 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
           {chosen.length < 2 ? "Merge" : `Merge ${chosen.length} into “${chosen[0].label}”`}
         </button>
       </div>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} modifiers={[restrictToVerticalAxis]} onDragEnd={drop}>
+      <DndContext
+        accessibility={{ announcements }}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        modifiers={[restrictToVerticalAxis]}
+        onDragEnd={drop}
+      >
         <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ul className="max-h-72 overflow-auto" aria-label={`Options of ${title}`}>
             {shown.map((option) => (

@@ -173,7 +173,7 @@ function BandedSetting({ row, name, title }: SettingProps) {
       {bands.map((band) => {
         const own = band !== "wide" && isOwn(setting, band);
         return (
-          <span key={band} className={`relative grid place-items-center ${band === "wide" || own ? "" : "opacity-60"}`}>
+          <span key={band} className={`relative grid place-items-center ${band === "wide" || own ? "" : "opacity-75"}`}>
             <SettingControl
               name={`${definition.label} of ${title} on ${band}`}
               definition={definition}

@@ -45,7 +45,8 @@ function PictureTile({ row, settings: { caption }, option, toggle }: OptionProps
 const initials = (label: string): string =>
   label
     .split(/\s+/)
+    .filter((word) => /^[\p{L}\p{N}]/u.test(word))
     .slice(0, 2)
-    .map((word) => [...word][0] ?? "")
+    .map((word) => [...word][0])
     .join("")
     .toUpperCase();
