@@ -23,6 +23,8 @@ export default defineConfig({
     emptyOutDir: true,
     target: "es2022",
     assetsInlineLimit: 0,
+    // Two small chunks are fetched when they are needed; what would fetch them ahead is larger than what it saves.
+    modulePreload: false,
     rollupOptions: {
       input: "src/storefront/page.tsx",
       output: {

@@ -1,4 +1,4 @@
-import { pathSeparator } from "../core/index/facet-index.ts";
+import { pathSeparator } from "../core/catalogue/path.ts";
 import { isRange, type Selection, toggle, withChoice } from "../core/match/selection.ts";
 import { facetRows, rowLabel, rulesOf } from "../core/panel/document.ts";
 import { labelOf } from "../core/panel/options.ts";

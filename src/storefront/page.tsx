@@ -7,7 +7,6 @@ import { fromAddress, startPlace, toAddress } from "./address.ts";
 import { openEngine } from "./engines.ts";
 import { type Actions, PageView } from "./page-view.tsx";
 import type { Boot } from "./shop-data.ts";
-import { connectStage } from "./stage.ts";
 import { answerAt, firstState, PageStore } from "./store.ts";
 
 /** Wakes the page that the server drew: fetches the catalogue, takes over the markup, and follows the address bar. */
@@ -38,7 +37,7 @@ async function start(): Promise<void> {
   store.setWidth(innerWidth);
   addEventListener("resize", () => store.setWidth(innerWidth));
 
-  if (boot.stage) connectStage(store);
+  if (boot.stage) (await import("./stage.ts")).connectStage(store);
   else {
     store.subscribe((state, change) => {
       if (change !== "place") return;

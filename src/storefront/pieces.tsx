@@ -1,7 +1,7 @@
 /** @jsxImportSource preact */
 import { type ComponentType, h } from "preact";
 import { useEffect, useRef } from "preact/hooks";
-import { pathSeparator } from "../core/index/facet-index.ts";
+import { pathSeparator } from "../core/catalogue/path.ts";
 import { emptySelection, isEmpty } from "../core/match/selection.ts";
 import { rowLabel } from "../core/panel/document.ts";
 import { isSafeAddress, isSafePicture, type LinksPiece, type PieceName, type PieceRow } from "../core/panel/pieces.ts";

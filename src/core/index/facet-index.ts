@@ -1,6 +1,7 @@
 import { type Catalogue, productCount, variantCount } from "../catalogue/catalogue.ts";
 import { type Field, isAlwaysVariant } from "../catalogue/field.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
+import { prefixes } from "../catalogue/path.ts";
 import { toNumber } from "../catalogue/values.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
 import { buildPostings, listOf, type Postings } from "./postings.ts";
@@ -44,9 +45,6 @@ export interface NumberIndex {
   starts: Uint32Array;
   values: Float64Array;
 }
-
-/** Parts the levels of a category path. */
-export const pathSeparator = " > ";
 
 /** Variant-level when any product has variants that disagree; one that states nothing disagrees with one that does. */
 export function levelOf(catalogue: Catalogue, field: Field): Level {
@@ -162,15 +160,6 @@ export function indexNumbers(catalogue: Catalogue, field: Field, level: Level): 
     starts[record + 1] = values.length;
   }
   return { level, starts, values: Float64Array.from(values) };
-}
-
-/** `a > b > c` gives `a`, `a > b` and `a > b > c`. */
-export function prefixes(path: string): string[] {
-  const levels = path
-    .split(pathSeparator)
-    .map((part) => part.trim())
-    .filter((part) => part !== "");
-  return levels.map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
 }
 
 /** Numbers distinct identities, so that sets of values can be compared cheaply. */

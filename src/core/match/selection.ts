@@ -1,5 +1,6 @@
+import { pathSeparator } from "../catalogue/path.ts";
 import type { Banding } from "../evidence/round-bands.ts";
-import { type Merge, pathSeparator } from "../index/facet-index.ts";
+import type { Merge } from "../index/facet-index.ts";
 
 /** How the choices within one facet combine. */
 export type Mode = "any" | "all" | "one" | "range" | "tree";

@@ -3,7 +3,8 @@ import type { Mode } from "../match/selection.ts";
 import { type Band, type Banded, type BandLimits, withBand, withoutBand } from "./bands.ts";
 import { type FacetRow, isFacet, type PanelDocument, type Placement, type Row } from "./document.ts";
 import { allOptions, type OptionRules } from "./options.ts";
-import { bandedSetting, type FacetSettings, facetSettings, isBanded, type SettingName, withSetting } from "./settings.ts";
+import { facetSettings } from "./setting-definitions.ts";
+import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "./settings.ts";
 
 /** One step over a panel. */
 export type PanelEdit = Edit<PanelDocument>;

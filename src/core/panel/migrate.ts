@@ -1,4 +1,5 @@
-import { facetSettings, type SettingName, type SettingValues, withSetting } from "./settings.ts";
+import { facetSettings } from "./setting-definitions.ts";
+import { type SettingName, type SettingValues, withSetting } from "./settings.ts";
 
 type Old = Record<string, unknown> & { format?: number; rows?: Record<string, unknown>[] };
 

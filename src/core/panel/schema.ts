@@ -6,7 +6,8 @@ import { cleanHtml } from "./clean-html.ts";
 import { displayNames, type PanelDocument, panelFormat, placements } from "./document.ts";
 import { shownChoices } from "./options.ts";
 import { isSafeAddress, isSafePicture, pieceNames } from "./pieces.ts";
-import { facetSettings, type SettingDefinition, type SettingName, settingNames } from "./settings.ts";
+import { facetSettings, type SettingDefinition } from "./setting-definitions.ts";
+import { type SettingName, settingNames } from "./settings.ts";
 
 function banded(make: () => Schema) {
   return exact({ wide: make().required(), medium: make().optional(), slim: make().optional() } as Record<Band, Schema>);

@@ -20,7 +20,8 @@ import { migratePanel } from "./migrate.ts";
 import { allOptions, isShown, labelOf, type OptionRules, staleValues, withoutValues, wordsIn } from "./options.ts";
 import { isSafeAddress, isSafePicture, newPiece, pieceNames } from "./pieces.ts";
 import { checkPanel } from "./schema.ts";
-import { facetSettings, type SettingName, settingNames, settingOn, withSetting } from "./settings.ts";
+import { facetSettings } from "./setting-definitions.ts";
+import { type SettingName, settingNames, settingOn, withSetting } from "./settings.ts";
 
 const light = facetRows(demoPanel).find(({ id }) => id === "f-light") as FacetRow;
 const rowOf = (panel: PanelDocument, id = "f-light") => facetRows(panel).find((row) => row.id === id) as FacetRow;

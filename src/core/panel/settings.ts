@@ -1,4 +1,4 @@
-import { type Banding, bandings } from "../evidence/round-bands.ts";
+import type { Banding } from "../evidence/round-bands.ts";
 import { type Band, type Banded, resolve } from "./bands.ts";
 
 /** Whether a facet is open or folded when the page is opened, or cannot be folded. */
@@ -64,180 +64,59 @@ export interface FacetSettings {
 
 export type SettingName = keyof FacetSettings;
 
-/** How a setting's value is chosen, and what it may be. */
-export type SettingKind =
-  | { kind: "choice"; choices: Readonly<Record<string, string>> }
-  | { kind: "yes-no" }
-  | { kind: "number"; min: number; max: number; step: number; unit: string; none?: string }
-  | { kind: "text"; longest: number }
-  | { kind: "numbers"; most: number };
-
-/** One setting: what the designer reads, what it is until it is changed, and whether each band can have its own. */
-export type SettingDefinition<T> = SettingKind & {
-  label: string;
-  /** What it does, in a few words. */
-  about: string;
-  fallback: T;
-  banded: boolean;
+/** What every setting is until the designer changes it. */
+export const settingDefaults: FacetSettings = {
+  title: true,
+  start: "open",
+  hint: "",
+  clearLink: false,
+  share: "auto",
+  counting: "live",
+  deadEnd: "fade",
+  order: "count",
+  searchInside: false,
+  foldAfter: 8,
+  maxHeight: 0,
+  columns: 1,
+  flow: "column",
+  caption: "hint",
+  nested: true,
+  ends: "steady",
+  least: null,
+  most: null,
+  step: 0,
+  prefix: "",
+  suffix: "",
+  decimals: null,
+  bubbles: true,
+  values: true,
+  histogram: true,
+  scale: "even",
+  banding: "products",
+  bandCount: 5,
+  bandLimits: [],
 };
 
-const choice = <T extends string>(
-  label: string,
-  about: string,
-  fallback: NoInfer<T>,
-  choices: Record<T, string>,
-  banded = false,
-): SettingDefinition<T> => ({
-  kind: "choice",
-  label,
-  about,
-  fallback,
-  choices,
-  banded,
-});
-const yesNo = (label: string, about: string, fallback: boolean, banded = false): SettingDefinition<boolean> => ({
-  kind: "yes-no",
-  label,
-  about,
-  fallback,
-  banded,
-});
-const text = (label: string, about: string, longest: number): SettingDefinition<string> => ({
-  kind: "text",
-  label,
-  about,
-  fallback: "",
-  longest,
-  banded: false,
-});
+export const settingNames = Object.keys(settingDefaults) as SettingName[];
 
-/** Every setting of a facet. A display says which of them it heeds; adding one here is all that the lattice needs to offer it. */
-export const facetSettings: { readonly [K in SettingName]: SettingDefinition<FacetSettings[K]> } = {
-  title: yesNo("Title", "Shown above the options; always there for screen readers", true),
-  start: choice("Starts", "Whether shoppers find it open", "open", { open: "open", folded: "folded", fixed: "cannot fold" }),
-  hint: text("Hint", "Shown on hover and focus of the title", 200),
-  clearLink: yesNo("Own clear", "A link that clears this facet alone", false),
-  share: choice("Width", "Its share of the panel's width", "auto", { auto: "auto", full: "full", half: "½", third: "⅓", quarter: "¼" }, true),
-  counting: choice("Counts", "The number beside an option", "live", { none: "none", steady: "steady", live: "live" }),
-  deadEnd: choice("Leads nowhere", "What becomes of options that find nothing", "fade", { keep: "keep", fade: "fade", drop: "drop" }),
-  order: choice("Order", "Which option stands first", "count", { count: "by count", name: "by name", natural: "natural", hand: "by hand" }),
-  searchInside: yesNo("Search inside", "A field that narrows the options by name", false, true),
-  foldAfter: {
-    kind: "number",
-    label: "Fold after",
-    about: "Options shown before “show all”",
-    fallback: 8,
-    min: 0,
-    max: 1000,
-    step: 1,
-    unit: "options",
-    none: "never",
-    banded: true,
-  },
-  maxHeight: {
-    kind: "number",
-    label: "Height limit",
-    about: "Beyond it the options scroll by themselves",
-    fallback: 0,
-    min: 0,
-    max: 2000,
-    step: 20,
-    unit: "px",
-    none: "none",
-    banded: true,
-  },
-  columns: {
-    kind: "number",
-    label: "Columns",
-    about: "Options side by side",
-    fallback: 1,
-    min: 1,
-    max: 3,
-    step: 1,
-    unit: "",
-    banded: true,
-  },
-  flow: choice("Flow", "One under the other, or one beside the other", "column", { column: "column", row: "row" }, true),
-  caption: choice("Text", "Where an option's text stands", "hint", { hint: "on hover", beside: "beside", under: "under" }, true),
-  nested: yesNo("Nested", "Categories within categories; flat lists the last level only", true),
-  ends: choice("Ends", "Where the scale begins and stops", "steady", { steady: "of the page", live: "live", typed: "typed" }),
-  least: {
-    kind: "number",
-    label: "Least",
-    about: "Where a typed scale begins",
-    fallback: null,
-    min: -1e12,
-    max: 1e12,
-    step: 1,
-    unit: "",
-    banded: false,
-  },
-  most: {
-    kind: "number",
-    label: "Most",
-    about: "Where a typed scale stops",
-    fallback: null,
-    min: -1e12,
-    max: 1e12,
-    step: 1,
-    unit: "",
-    banded: false,
-  },
-  step: {
-    kind: "number",
-    label: "Step",
-    about: "From stop to stop; a round one is found by itself",
-    fallback: 0,
-    min: 0,
-    max: 1e9,
-    step: 1,
-    unit: "",
-    none: "round",
-    banded: false,
-  },
-  prefix: text("Prefix", "In front of each number", 20),
-  suffix: text("Suffix", "Behind each number", 20),
-  decimals: { kind: "number", label: "Decimals", about: "Digits behind the point", fallback: null, min: 0, max: 6, step: 1, unit: "", banded: false },
-  bubbles: yesNo("Bubbles", "The value above a handle while it is dragged", true),
-  values: yesNo("Values", "The chosen ends in words", true),
-  histogram: yesNo("Histogram", "Where the products lie", true, true),
-  scale: choice("Scale", "Bent gives low values more room", "even", { even: "even", bent: "bent" }),
-  banding: choice("Bands", "Equal in products, equal in width, or typed limits", "products", {
-    products: "by products",
-    width: "by width",
-    typed: "typed",
-  } satisfies Record<Banding | "typed", string>),
-  bandCount: {
-    kind: "number",
-    label: "How many",
-    about: "About so many bands, with round limits",
-    fallback: 5,
-    min: 2,
-    max: 12,
-    step: 1,
-    unit: "",
-    banded: false,
-  },
-  bandLimits: { kind: "numbers", label: "Limits", about: "Numbers between the bands, parted by spaces", fallback: [], most: 30, banded: false },
-};
+const banded: ReadonlySet<SettingName> = new Set(["share", "searchInside", "foldAfter", "maxHeight", "columns", "flow", "caption", "histogram"]);
+
+/** Whether each band can have a value of its own. */
+export const isBanded = (name: SettingName): boolean => banded.has(name);
 
 /** Settings that are not at their default. One that can differ by band says so for each band that it is set on. */
 export type SettingValues = { [K in SettingName]?: Banded<FacetSettings[K]> | FacetSettings[K] };
 
-export const settingNames = Object.keys(facetSettings) as SettingName[];
-
-export const isBanded = (name: SettingName): boolean => facetSettings[name].banded;
-
 /** The setting that holds on a band. */
 export function settingOn<K extends SettingName>(settings: SettingValues, name: K, band: Band): FacetSettings[K] {
   const given = settings[name];
-  if (given === undefined) return facetSettings[name].fallback as FacetSettings[K];
+  if (given === undefined) return settingDefaults[name] as FacetSettings[K];
   return isBanded(name) ? resolve(given as Banded<FacetSettings[K]>, band) : (given as FacetSettings[K]);
 }
 
 /** A setting as it is on every band, at its default where it is not set. */
 export function bandedSetting<K extends SettingName>(settings: SettingValues, name: K): Banded<FacetSettings[K]> {
-  return (settings[name] as Banded<FacetSettings[K]> | undefined) ?? { wide: facetSettings[name].fallback as FacetSettings[K] };
+  return (settings[name] as Banded<FacetSettings[K]> | undefined) ?? { wide: settingDefaults[name] as FacetSettings[K] };
 }
 
 /** All settings as they are on a band. */
@@ -251,10 +130,8 @@ export function withSetting<K extends SettingName>(
   value: Banded<FacetSettings[K]> | FacetSettings[K] | undefined,
 ): SettingValues {
   const { [name]: _old, ...rest } = settings;
-  const fallback = facetSettings[name].fallback;
+  const fallback = settingDefaults[name];
   const plain = isBanded(name) ? { wide: fallback } : fallback;
   if (value === undefined || JSON.stringify(value) === JSON.stringify(plain)) return rest;
   return { ...rest, [name]: value };
 }
-
-export const bandingNames: readonly (Banding | "typed")[] = [...bandings, "typed"];

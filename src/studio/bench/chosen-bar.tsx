@@ -1,6 +1,7 @@
 import { isFacet } from "../../core/panel/document.ts";
 import { removeRow, setSetting, together } from "../../core/panel/edit.ts";
-import { facetSettings, type Share, shares } from "../../core/panel/settings.ts";
+import { facetSettings } from "../../core/panel/setting-definitions.ts";
+import { type Share, shares } from "../../core/panel/settings.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
 /** What can be done with several rows at once; settings of one of them change all. */

@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { SettingDefinition } from "../../core/panel/settings.ts";
+import type { SettingDefinition } from "../../core/panel/setting-definitions.ts";
 
 interface Props {
   /** For assistive technology. */

@@ -1,6 +1,6 @@
 /** @jsxImportSource preact */
 import { useEffect, useRef } from "preact/hooks";
-import { pathSeparator } from "../../../core/index/facet-index.ts";
+import { pathSeparator } from "../../../core/catalogue/path.ts";
 import type { DisplayProps, OptionView } from "../display.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";

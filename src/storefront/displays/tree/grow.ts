@@ -1,4 +1,4 @@
-import { pathSeparator } from "../../../core/index/facet-index.ts";
+import { pathSeparator } from "../../../core/catalogue/path.ts";
 import type { OptionView } from "../display.ts";
 
 /** A category with those that stand below it. */
