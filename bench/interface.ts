@@ -3,6 +3,8 @@
  * Milliseconds of this machine; the share of the aim is what to compare between machines.
  */
 import { chromium, type Page } from "@playwright/test";
+import { Random } from "../demo/random.ts";
+import { emptyPanel, newFacet } from "../src/core/panel/document.ts";
 import { launch, withServer } from "../tests/browser.ts";
 
 const repeats = 40;
@@ -23,18 +25,64 @@ export const benchInterface = (): Promise<Timing[]> =>
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       // The loader that runs this file marks functions with a helper that a page does not have.
       await page.addInitScript("window.__name = (it) => it");
-      return [...(await shopperClick(page, origin)), await designerChange(page, origin)];
+      const large = await makeLargeShop(origin);
+      const small = { name: "", shop: "larkmoss-nursery", panel: "climber-finder", row: "Light", id: "f-light" };
+      return [
+        ...(await shopperClick(page, origin, small)),
+        await designerChange(page, origin, small),
+        ...(await shopperClick(page, origin, large)),
+        await designerChange(page, origin, large),
+      ];
     } finally {
       await browser.close();
     }
   });
+
+/** Where to measure, and the row that is taken away and put back. */
+interface Place {
+  name: string;
+  shop: string;
+  panel: string;
+  row: string;
+  id: string;
+}
+
+const facets = 30;
+
+/** A shop of 20,000 products with a panel of 30 facets. */
+async function makeLargeShop(origin: string): Promise<Place> {
+  const products = 20_000;
+  const random = new Random(30);
+  const keys = Array.from({ length: facets }, (_, f) => `field ${f}`);
+  const rows = Array.from({ length: products }, (_, p) => [
+    `p${p}`,
+    `Product ${p}`,
+    ...keys.map((_, f) => (f % 6 === 5 ? String(random.whole(1, 500)) : `value ${Math.floor(random.next() ** 2 * (3 + f))}`)),
+  ]);
+  const form = new FormData();
+  form.set("file", new File([[["product_id", "title", ...keys], ...rows].map((row) => row.join(",")).join("\n")], "large.csv"));
+  form.set("name", "Thirty facets");
+  form.set("currency", "EUR");
+  const headers = { origin };
+  const shop = await (await fetch(`${origin}/api/shops`, { method: "POST", body: form, headers })).json();
+  const list = keys.map((name, f) =>
+    newFacet(`f${f}`, name.replace(" ", "-"), f % 6 === 5 ? "slider" : "check-boxes", f % 6 === 5 ? "range" : "any"),
+  );
+  const document = { ...emptyPanel("Thirty"), rows: list };
+  const made = await fetch(`${origin}/api/shops/${shop.slug}/panels`, {
+    method: "POST",
+    body: JSON.stringify({ document }),
+    headers: { ...headers, "content-type": "application/json" },
+  });
+  return { name: ", 30 facets over 20,000 products", shop: shop.slug, panel: (await made.json()).slug, row: "field 3", id: "f3" };
+}
 
 /**
  * From a click on an option until the page's script has answered it, and until the frame with the result
  * is on the screen, as the browser itself measures both. Source: W3C Event Timing, which rounds the second
  * to 8 ms. Headless Chromium paints on the processor here, pictures included; a screen with a GPU is faster.
  */
-async function shopperClick(page: Page, origin: string): Promise<Timing[]> {
+async function shopperClick(page: Page, origin: string, place: Place): Promise<Timing[]> {
   await page.addInitScript(() => {
     const clicks: { answered: number; painted: number }[] = [];
     Object.assign(window, { clicks });
@@ -44,9 +92,9 @@ async function shopperClick(page: Page, origin: string): Promise<Timing[]> {
       }
     }).observe({ type: "event", durationThreshold: 16, buffered: true } as PerformanceObserverInit);
   });
-  await page.goto(`${origin}/shop/larkmoss-nursery/`);
+  await page.goto(`${origin}/shop/${place.shop}/?panel=${place.panel}`);
   await page.waitForSelector("html[data-ready]");
-  const boxes = page.locator(".zt-facet input[type=checkbox]:visible");
+  const boxes = page.locator(".zt-facet input[type=checkbox]:not([role=switch]):visible");
   for (let i = 0; i < repeats; i++) {
     const before = await page.locator(".zs-total").textContent();
     await boxes.nth(i >> 1).click();
@@ -56,12 +104,12 @@ async function shopperClick(page: Page, origin: string): Promise<Timing[]> {
   const times = await page.evaluate(() => (window as unknown as { clicks: { answered: number; painted: number }[] }).clicks);
   return [
     summary(
-      "a shopper's click to the script's answer",
+      `a shopper's click to the script's answer${place.name}`,
       times.map(({ answered }) => answered),
       50,
     ),
     summary(
-      "a shopper's click to the painted result",
+      `a shopper's click to the painted result${place.name}`,
       times.map(({ painted }) => painted),
       50,
     ),
@@ -69,29 +117,32 @@ async function shopperClick(page: Page, origin: string): Promise<Timing[]> {
 }
 
 /** From a change on the bench to the frame in which both pages on the stage show it. */
-async function designerChange(page: Page, origin: string): Promise<Timing> {
-  await page.goto(`${origin}/shops/larkmoss-nursery/bench`);
+async function designerChange(page: Page, origin: string, place: Place): Promise<Timing> {
+  await page.goto(`${origin}/shops/${place.shop}/bench/${place.panel}`);
   for (const title of ["Wide page", "Phone"])
     await page.frameLocator(`iframe[title^="${title}"]`).locator("html[data-ready]").waitFor({ state: "attached" });
-  await page.getByRole("button", { name: "More for Light" }).click();
+  await page.getByRole("button", { name: `More for ${place.row}`, exact: true }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Remove", exact: true }).click();
-  const times = await page.evaluate(async (repeats) => {
-    const shown = () =>
-      [...document.querySelectorAll("iframe")].map((frame) => frame.contentDocument?.querySelector('[data-row="f-light"]') !== null);
-    const frame = () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done)));
-    const times: number[] = [];
-    for (let i = 0; i < repeats; i++) {
-      const back = i % 2 === 0;
-      await new Promise((done) => setTimeout(done, 30));
-      const start = performance.now();
-      document.querySelector<HTMLButtonElement>(`button[aria-label^="${back ? "Undo" : "Redo"}"]`)?.click();
-      while (!shown().every((there) => there === back)) await frame();
-      await frame();
-      times.push(performance.now() - start);
-    }
-    return times;
-  }, repeats);
-  return summary("a change on the bench to both pages on the stage", times, 100);
+  const times = await page.evaluate(
+    async ({ repeats, id }) => {
+      const shown = () =>
+        [...document.querySelectorAll("iframe")].map((frame) => frame.contentDocument?.querySelector(`[data-row="${id}"]`) !== null);
+      const frame = () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done)));
+      const times: number[] = [];
+      for (let i = 0; i < repeats; i++) {
+        const back = i % 2 === 0;
+        await new Promise((done) => setTimeout(done, 30));
+        const start = performance.now();
+        document.querySelector<HTMLButtonElement>(`button[aria-label^="${back ? "Undo" : "Redo"}"]`)?.click();
+        while (!shown().every((there) => there === back)) await frame();
+        await frame();
+        times.push(performance.now() - start);
+      }
+      return times;
+    },
+    { repeats, id: place.id },
+  );
+  return summary(`a change on the bench to both pages on the stage${place.name}`, times, 100);
 }
 
 function summary(name: string, times: number[], aim: number): Timing {

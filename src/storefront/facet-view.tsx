@@ -1,5 +1,6 @@
 /** @jsxImportSource preact */
-import { useState } from "preact/hooks";
+import type { VNode } from "preact";
+import { useRef, useState } from "preact/hooks";
 import { toggle, withChoice } from "../core/match/selection.ts";
 import { resolve } from "../core/panel/bands.ts";
 import { type FacetRow, rowLabel } from "../core/panel/document.ts";
@@ -17,7 +18,30 @@ interface Props {
 }
 
 /** One facet: its title, which folds it, and its options in the display of the present band. */
-export function FacetView({ row, state, act }: Props) {
+export function FacetView(props: Props) {
+  const drawn = useRef<{ props: Props; view: VNode } | undefined>(undefined);
+  // What looks the same is not drawn anew: on the stage most changes are of one row among many.
+  if (!drawn.current || !looksSame(drawn.current.props, props)) drawn.current = { props, view: <DrawnFacet {...props} /> };
+  return drawn.current.view;
+}
+
+/** Whether everything that a facet is drawn from is the same. */
+function looksSame({ row, state }: Props, { row: nextRow, state: next }: Props): boolean {
+  const [before, after] = [state.answer.facets[row.field], next.answer.facets[row.field]];
+  return (
+    row === nextRow &&
+    state.band === next.band &&
+    state.language === next.language &&
+    state.selection === next.selection &&
+    state.swatches === next.swatches &&
+    (state.marked === row.id) === (next.marked === row.id) &&
+    before?.counts.live === after?.counts.live &&
+    before?.counts.steady === after?.counts.steady &&
+    before?.range?.live === after?.range?.live
+  );
+}
+
+function DrawnFacet({ row, state, act }: Props) {
   const settings = settingsOn(row.settings, state.band);
   const { start } = settings;
   // A new setting of the designer's takes the place of what the shopper did before.

@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { LocalEngine } from "../match/engine.ts";
 import { emptySelection, type Selection } from "../match/selection.ts";
 import { emptyPanel, type FacetRow, newFacet, type PanelDocument, type Row } from "../panel/document.ts";
 import { mendEdit } from "../panel/mend-step.ts";
@@ -21,7 +22,7 @@ const twentyOne = new CatalogueIndex(
 );
 const panelOf = (...rows: Row[]): PanelDocument => ({ ...emptyPanel("Trial"), rows });
 const find = (index: CatalogueIndex, panel: PanelDocument, selection: Selection = emptySelection, measures: Measures = {}) =>
-  findFindings(index, panel, selection, measures);
+  findFindings(new LocalEngine(index), panel, selection, measures);
 const profileOf = (index: CatalogueIndex) => (key: string) => {
   const field = index.field(key);
   return field && profileField(index, field);

@@ -2,7 +2,7 @@ import { fieldOf } from "../catalogue/catalogue.ts";
 import { isNumeric } from "../catalogue/field.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Answer } from "../match/answer.ts";
-import { LocalEngine } from "../match/engine.ts";
+import type { LocalEngine } from "../match/engine.ts";
 import type { Selection } from "../match/selection.ts";
 import { type Band, bands, resolve } from "../panel/bands.ts";
 import { type DisplayName, engineFacets, type FacetRow, facetRows, type PanelDocument, type Placement, rulesOf } from "../panel/document.ts";
@@ -52,8 +52,8 @@ const lowReach = 0.6;
 const open: readonly DisplayName[] = ["check-boxes", "radio-buttons", "swatch-boxes", "plain-list", "tiles", "tags", "picture-tiles", "swatches"];
 
 /** All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment. */
-export function findFindings(index: CatalogueIndex, panel: PanelDocument, selection: Selection, measures: Measures): Finding[] {
-  const engine = new LocalEngine(index);
+export function findFindings(engine: LocalEngine, panel: PanelDocument, selection: Selection, measures: Measures): Finding[] {
+  const { index } = engine;
   const answer = engine.ask({ facets: engineFacets(panel, "wide"), selection, sort: "", from: 0, size: 0 });
   const name = (row: FacetRow) => row.label || index.field(row.field)?.name || row.field;
   return [

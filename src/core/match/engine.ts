@@ -16,6 +16,8 @@ export class LocalEngine implements Engine {
   readonly index: CatalogueIndex;
   #page: Bitmap;
   #steady = new Map<string, SteadyFacet>();
+  /** What was counted last, which holds as long as the same is chosen in the same facets. */
+  #live: { chosen: string; facets: Map<string, WireAnswer["facets"][string]> } = { chosen: "", facets: new Map() };
 
   /** @param page products of the page; all of the catalogue's by default */
   constructor(index: CatalogueIndex, page: Bitmap = index.allProducts()) {
@@ -38,14 +40,23 @@ export class LocalEngine implements Engine {
     const page = found ? intersect(found, this.#page) : this.#page;
     const matcher = new Matcher(index, page, known, selection.choices);
     const matched = matcher.productIds();
+    const chosen = JSON.stringify([
+      selection.text.trim(),
+      known.filter(({ field }) => selection.choices[field]).map((facet) => [facet, selection.choices[facet.field]]),
+    ]);
+    if (this.#live.chosen !== chosen) this.#live = { chosen, facets: new Map() };
     const answers: WireAnswer["facets"] = {};
     for (const facet of known) {
-      const range = facet.mode === "range";
-      answers[facet.field] = {
-        live: range ? bandCounts(matcher, facet, this.steady(facet).bands) : liveCounts(matcher, facet),
-        ...(range ? { range: liveRange(matcher, facet, histogramBins) } : {}),
-        ...(has(facetName(facet)) ? {} : { steady: this.steady(facet) }),
-      };
+      const name = facetName(facet);
+      let live = this.#live.facets.get(name);
+      if (!live) {
+        live =
+          facet.mode === "range"
+            ? { live: bandCounts(matcher, facet, this.steady(facet).bands), range: liveRange(matcher, facet, histogramBins) }
+            : { live: liveCounts(matcher, facet) };
+        this.#live.facets.set(name, live);
+      }
+      answers[facet.field] = has(name) ? live : { ...live, steady: this.steady(facet) };
     }
     const shown = size === 0 ? matched.subarray(0, 0) : sortProducts(index, matched, sort).subarray(from, from + size);
     return { total: matched.length, outOf: count(this.#page), products: Array.from(shown, (product) => cardOf(index, product)), facets: answers };

@@ -78,7 +78,9 @@ export function fitSelection(selection: Selection, facets: readonly Facet[]): Se
   for (const { field, mode } of facets) {
     const choice = selection.choices[field];
     if (!choice || isRange(choice) !== (mode === "range")) continue;
-    choices[field] = mode === "one" && !isRange(choice) ? { options: choice.options.slice(0, 1) } : choice;
+    choices[field] = mode === "one" && !isRange(choice) && choice.options.length > 1 ? { options: choice.options.slice(0, 1) } : choice;
   }
-  return { ...selection, choices };
+  // The same object where nothing changes, so that what hangs on it need not be worked out anew.
+  const same = Object.keys(selection.choices).every((key) => choices[key] === selection.choices[key]);
+  return same ? selection : { ...selection, choices };
 }

@@ -1,4 +1,5 @@
 import { Fragment } from "react";
+import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { type Band, isOwn, resolve } from "../../core/panel/bands.ts";
 import type { FacetRow } from "../../core/panel/document.ts";
 import { followDisplay } from "../../core/panel/edit.ts";
@@ -7,7 +8,7 @@ import { displays } from "../../storefront/displays/index.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
-import { useBench, usePanel } from "./bench-context.ts";
+import { useBench } from "./bench-context.ts";
 import { LivePicture } from "./live-picture.tsx";
 
 interface Props {
@@ -19,15 +20,10 @@ interface Props {
 /** How a facet shows on one band; opens the displays as small live pictures of its own options. */
 export function Cell({ row, band, title }: Props) {
   const { profileOf } = useOpenShop();
-  const { panel: store } = useBench();
-  const panel = usePanel((state) => state.document);
   const shown = resolve(row.display, band);
   const own = isOwn(row.display, band);
   const profile = profileOf(row.field);
   if (!profile) return <span />;
-  const choices = displayChoices(profile);
-  const suited = choices.filter((one) => one.unsuited === undefined);
-  const unsuited = choices.filter((one) => one.unsuited !== undefined);
   const words = `${title} on ${band}: ${displays[shown].label}`;
   return (
     <Popover
@@ -36,65 +32,81 @@ export function Cell({ row, band, title }: Props) {
       className="w-[580px] p-3"
       trigger={(props, open) => (
         <BandCell props={props} open={open} own={own} band={band} label={own ? words : `${words}, as on the wider band`}>
-          <LivePicture row={row} display={shown} band={band} panel={panel} width={200} scale={0.29} height={30} />
+          <LivePicture row={row} display={shown} band={band} width={200} scale={0.29} height={30} />
         </BandCell>
       )}
     >
-      {(close) => (
-        <>
-          <div className="mb-2 flex items-baseline justify-between gap-3">
-            <h3 className="truncate text-[15px]">
-              {title} on {band}
-            </h3>
-            {own && band !== "wide" ? (
-              <button
-                type="button"
-                className="link flex-none text-[13px]"
-                onClick={() => {
-                  store.getState().apply(followDisplay(row.id, band, title));
-                  close();
-                }}
-              >
-                Follow the wider band
-              </button>
-            ) : null}
-          </div>
-          <div className="grid grid-cols-4 gap-2">
-            {suited.map(({ name, label }) => (
-              <button
-                key={name}
-                type="button"
-                aria-pressed={name === shown}
-                className={`flex flex-col rounded-lg border p-1.5 text-start ${name === shown ? "border-primary bg-plum-soft ring-1 ring-primary" : "border-hair hover:border-secondary"}`}
-                onClick={() => {
-                  store.getState().apply(chooseDisplay(row, band, name, title));
-                  close();
-                }}
-              >
-                <span className="mb-1 text-[12px] font-medium leading-tight">{label}</span>
-                <span className="mt-auto rounded-md bg-white p-1.5">
-                  <LivePicture row={row} display={name} band={band} panel={panel} width={240} scale={0.46} height={66} />
-                </span>
-              </button>
-            ))}
-          </div>
-          {unsuited.length > 0 ? (
-            <details className="mt-2 text-[12px] text-quiet">
-              <summary className="cursor-pointer py-1">
-                {unsuited.length} {unsuited.length === 1 ? "does" : "do"} not suit this field
-              </summary>
-              <dl className="grid grid-cols-[130px_minmax(0,1fr)] gap-x-3 gap-y-1 py-1">
-                {unsuited.map(({ name, label, unsuited: reason }) => (
-                  <Fragment key={name}>
-                    <dt className="font-medium text-base-content">{label}</dt>
-                    <dd>{reason}</dd>
-                  </Fragment>
-                ))}
-              </dl>
-            </details>
-          ) : null}
-        </>
-      )}
+      {(close) => <DisplayCards row={row} band={band} title={title} profile={profile} close={close} />}
     </Popover>
+  );
+}
+
+interface CardsProps extends Props {
+  profile: FieldProfile;
+  close(): void;
+}
+
+/** The displays as small live pictures of the facet's own options, and why the others do not suit it. */
+function DisplayCards({ row, band, title, profile, close }: CardsProps) {
+  const { panel: store } = useBench();
+  const shown = resolve(row.display, band);
+  const own = isOwn(row.display, band);
+  const choices = displayChoices(profile);
+  const suited = choices.filter((one) => one.unsuited === undefined);
+  const unsuited = choices.filter((one) => one.unsuited !== undefined);
+  return (
+    <>
+      <div className="mb-2 flex items-baseline justify-between gap-3">
+        <h3 className="truncate text-[15px]">
+          {title} on {band}
+        </h3>
+        {own && band !== "wide" ? (
+          <button
+            type="button"
+            className="link flex-none text-[13px]"
+            onClick={() => {
+              store.getState().apply(followDisplay(row.id, band, title));
+              close();
+            }}
+          >
+            Follow the wider band
+          </button>
+        ) : null}
+      </div>
+      <div className="grid grid-cols-4 gap-2">
+        {suited.map(({ name, label }) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={name === shown}
+            className={`flex flex-col rounded-lg border p-1.5 text-start ${name === shown ? "border-primary bg-plum-soft ring-1 ring-primary" : "border-hair hover:border-secondary"}`}
+            onClick={() => {
+              store.getState().apply(chooseDisplay(row, band, name, title));
+              close();
+            }}
+          >
+            <span className="mb-1 text-[12px] font-medium leading-tight">{label}</span>
+            <span className="mt-auto rounded-md bg-white p-1.5">
+              <LivePicture row={row} display={name} band={band} width={240} scale={0.46} height={66} />
+            </span>
+          </button>
+        ))}
+      </div>
+      {unsuited.length > 0 ? (
+        <details className="mt-2 text-[12px] text-quiet">
+          <summary className="cursor-pointer py-1">
+            {unsuited.length} {unsuited.length === 1 ? "does" : "do"} not suit this field
+          </summary>
+          <dl className="grid grid-cols-[130px_minmax(0,1fr)] gap-x-3 gap-y-1 py-1">
+            {unsuited.map(({ name, label, unsuited: reason }) => (
+              <Fragment key={name}>
+                <dt className="font-medium text-base-content">{label}</dt>
+                <dd>{reason}</dd>
+              </Fragment>
+            ))}
+          </dl>
+        </details>
+      ) : null}
+    </>
   );
 }

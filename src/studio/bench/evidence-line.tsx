@@ -12,6 +12,9 @@ import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { rowTitle } from "./row-title.ts";
 
+/** Findings wait until the pages have shown a change. */
+const findingPause = 250;
+
 const part = "rounded-md px-2 py-1 hover:bg-sand";
 
 /** What the present choices find, what the panel's facets reach, how high they stand, and what is wrong. Each opens its detail. */
@@ -21,7 +24,7 @@ export function EvidenceLine() {
   const selection = useSession((state) => state.selection);
   const measures = useSession((state) => state.measures);
   const answer = useAnswer({ facets: engineFacets(panel, "wide"), selection, sort: "", from: 0, size: 0 });
-  const findings = useAsked(() => desk.findings(panel, selection, measures), JSON.stringify([panel, selection, measures])) ?? [];
+  const findings = useAsked(() => desk.findings(panel, selection, measures), JSON.stringify([panel, selection, measures]), findingPause) ?? [];
   if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
   const lines = linesOf(panel, answer);

@@ -1,6 +1,7 @@
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, GripVertical } from "lucide-react";
+import { memo } from "react";
 import { bands } from "../../core/panel/bands.ts";
 import { isFacet, type Row } from "../../core/panel/document.ts";
 import { setLabel } from "../../core/panel/edit.ts";
@@ -16,8 +17,10 @@ import { RowMenu } from "./row-menu.tsx";
 import { RowSettings } from "./row-settings.tsx";
 import { rowTitle } from "./row-title.ts";
 
-/** One facet or piece: handle, label, reach, and how it shows on each band. */
-export function LatticeRow({ row, pointed }: { row: Row; pointed: boolean }) {
+/** One facet or piece: handle, label, reach, and how it shows on each band. Drawn anew only when it itself changes. */
+export const LatticeRow = memo(DrawnRow);
+
+function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
   const { fieldOf, profileOf } = useOpenShop();
   const { panel, session } = useBench();
   const unfolded = useSession((state) => state.unfolded === row.id);

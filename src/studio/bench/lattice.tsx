@@ -1,5 +1,6 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { useMemo } from "react";
 import { bandRange, bands } from "../../core/panel/bands.ts";
 import { moveRow } from "../../core/panel/edit.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -30,10 +31,10 @@ export function Lattice() {
     const row = panel.rows.find((one) => one.id === id);
     return row ? rowTitle(row, fieldOf) : String(id);
   };
-  const announcements = announcementsFor(
-    panel.rows.map(({ id }) => id),
-    titleOf,
-  );
+  // The same list as long as it says the same, since every row hangs on it.
+  const order = panel.rows.map(({ id }) => id).join(" ");
+  const ids = useMemo(() => (order === "" ? [] : order.split(" ")), [order]);
+  const announcements = announcementsFor(ids, titleOf);
   const drop = ({ active, over }: DragEndEvent) => {
     const row = panel.rows.find(({ id }) => id === active.id);
     const to = panel.rows.findIndex(({ id }) => id === over?.id);
@@ -66,7 +67,7 @@ export function Lattice() {
           modifiers={[restrictToVerticalAxis]}
           onDragEnd={drop}
         >
-          <SortableContext items={panel.rows.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          <SortableContext items={ids} strategy={verticalListSortingStrategy}>
             <ol aria-label="Rows of the panel">
               {panel.rows.map((row) => (
                 <LatticeRow key={row.id} row={row} pointed={pointed === row.id} />

@@ -1,20 +1,20 @@
 import { useEffect, useMemo, useRef } from "react";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Band } from "../../core/panel/bands.ts";
-import type { DisplayName, FacetRow, PanelDocument } from "../../core/panel/document.ts";
+import { type DisplayName, emptyPanel, type FacetRow, type PanelDocument } from "../../core/panel/document.ts";
 import { startPlace } from "../../storefront/address.ts";
 import css from "../../storefront/picture.css?inline";
 import { drawFacet, eraseFacet, pictureRow } from "../../storefront/picture.tsx";
 import { firstState, questionOf } from "../../storefront/store.ts";
 import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
 
+const around = emptyPanel("Picture");
 let sheet: CSSStyleSheet | undefined;
 
 interface Props {
   row: FacetRow;
   display: DisplayName;
   band: Band;
-  panel: PanelDocument;
   /** Width in CSS px that the facet is laid out in, and the scale at which that is shown. */
   width: number;
   scale: number;
@@ -22,11 +22,12 @@ interface Props {
 }
 
 /** A facet as shoppers would see it, drawn small by the storefront itself from the shop's own values. */
-export function LivePicture({ row, display, band, panel, width, scale, height }: Props) {
+export function LivePicture({ row, display, band, width, scale, height }: Props) {
   const shop = useOpenShop();
   const host = useRef<HTMLSpanElement>(null);
   const shown = useMemo(() => pictureRow(row, display), [row, display]);
-  const alone = useMemo(() => ({ ...panel, rows: [shown] }), [panel, shown]);
+  // A panel of this row alone, so that a change of any other row draws nothing anew.
+  const alone = useMemo(() => ({ ...around, rows: [shown] }), [shown]);
   const answer = useAnswer({ ...questionOf(alone, band, startPlace), size: 0 });
   const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
   useEffect(() => {

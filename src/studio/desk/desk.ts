@@ -98,7 +98,7 @@ export class Desk {
   }
 
   findings(panel: PanelDocument, selection: Selection, measures: Measures): Finding[] {
-    return findFindings(this.#index, panel, selection, measures);
+    return findFindings(this.#engine, panel, selection, measures);
   }
 
   answer(question: WireQuestion): WireAnswer {

@@ -40,19 +40,23 @@ export function useOpenShop(): OpenShop {
 /**
  * What a worker says, asked anew when the question or the catalogue changes; the last answer stays until the next is there.
  * @param question names what is asked
+ * @param pause ms to wait for the next question before this one is asked, for what is in no hurry
  */
-export function useAsked<T>(ask: () => Promise<T>, question: string): T | undefined {
+export function useAsked<T>(ask: () => Promise<T>, question: string, pause = 0): T | undefined {
   const { engine } = useOpenShop();
   const [said, setSaid] = useState<T | undefined>(undefined);
   // biome-ignore lint/correctness/useExhaustiveDependencies: `ask` is made anew with every drawing; what it asks is named by the others
   useEffect(() => {
     let over = false;
-    ask().then(
-      (answer) => over || setSaid(answer),
-      (error) => over || console.error(error),
-    );
+    const start = () =>
+      ask().then(
+        (answer) => over || setSaid(answer),
+        (error) => over || console.error(error),
+      );
+    const timer = pause > 0 ? setTimeout(start, pause) : void start();
     return () => {
       over = true;
+      if (timer !== undefined) clearTimeout(timer);
     };
   }, [engine, question]);
   return said;
