@@ -15,6 +15,6 @@ export default defineConfig({
     port: 4310,
     strictPort: true,
     fs: { allow: ["../.."] },
-    proxy: { "/api/": server, "/shop/": server, "/demo/": server },
+    proxy: { "/api/": server, "/shop/": server, "/demo/": server, "/pictures/": server },
   },
 });

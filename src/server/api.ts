@@ -10,6 +10,7 @@ import type { Catalogues } from "./catalogues.ts";
 import { Fault } from "./fault.ts";
 import { bodyOf, check, limit, maxJson, panelOf, panelView, saving, shopOf, shopView } from "./request.ts";
 import { createPanel, findPanel, listShops, savePanel } from "./shops.ts";
+import { swatchApi } from "./swatch-api.ts";
 
 /** A new panel: an empty one with a name, or a whole document. */
 const newPanel = object({ name: string().strict().trim().min(1, "Give the panel a name.").max(100), document: mixed() })
@@ -21,15 +22,11 @@ const newPanel = object({ name: string().strict().trim().min(1, "Give the panel 
 export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
   const app = new Hono();
   app.route("/", catalogueApi(fork, catalogues));
+  app.route("/", swatchApi(fork, catalogues));
 
   app.get("/shops", async (c) => c.json((await listShops(fork())).map(shopView)));
 
   app.get("/shops/:shop", async (c) => c.json(shopView(await shopOf(fork(), c.req.param("shop")))));
-
-  app.get("/shops/:shop/swatches", async (c) => {
-    const em = fork();
-    return c.json((await catalogues.get(em, await shopOf(em, c.req.param("shop")))).swatches);
-  });
 
   app.post("/shops/:shop/panels", limit(maxJson), async (c) => {
     const em = fork();

@@ -9,6 +9,7 @@ import { secureHeaders } from "hono/secure-headers";
 import { api } from "./api.ts";
 import { Catalogues } from "./catalogues.ts";
 import { plainPage, shopPages } from "./shop-page.ts";
+import { pictures } from "./swatch-api.ts";
 
 export interface AppOptions {
   orm: MikroORM;
@@ -43,6 +44,7 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
     secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),
     serveStatic({ root: here("."), onFound: (_path, c) => c.header("cache-control", "max-age=600") }),
   );
+  app.route("/pictures", pictures(fork));
   app.use("/storefront/*", serveStatic({ root: here("dist") }));
   app.use("/*", serveStatic({ root: here("dist/studio") }));
   app.get("*", async (c, next) => {

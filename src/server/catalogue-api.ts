@@ -5,6 +5,7 @@ import { BinaryError, decodeCatalogue, looksBinary } from "../core/catalogue/bin
 import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { compareCatalogues } from "../core/catalogue/compare.ts";
 import { type Field, fieldKinds, knownColumns } from "../core/catalogue/field.ts";
+import { identity } from "../core/catalogue/identity.ts";
 import { writeJsonLd } from "../core/catalogue/json-ld.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { dateOrders, decimalMarks, separators } from "../core/catalogue/reading.ts";
@@ -16,6 +17,8 @@ import { jsonAnswer, type WireQuestion } from "../core/match/remote-engine.ts";
 import { modes } from "../core/match/selection.ts";
 import { applyMends } from "../core/mend/apply.ts";
 import { checkMends } from "../core/mend/schema.ts";
+import { guessByName } from "../core/swatch/name-guess.ts";
+import { viewOf } from "../core/swatch/view.ts";
 import type { Catalogues } from "./catalogues.ts";
 import type { RememberedReading } from "./entities.ts";
 import { Fault } from "./fault.ts";
@@ -135,6 +138,7 @@ export function catalogueApi(fork: () => SqlEntityManager, catalogues: Catalogue
     const effects = importEffects(
       change,
       shop.panels.getItems().map(({ document }) => document),
+      (field, value) => viewOf(shop.book, field, identity(value), guessByName(value)).source !== "text",
     );
     return c.json(summariseChange(change, effects));
   });

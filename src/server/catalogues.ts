@@ -5,16 +5,16 @@ import { isFacetable } from "../core/catalogue/field.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import { LocalEngine } from "../core/match/engine.ts";
 import { applyMends } from "../core/mend/apply.ts";
-import { guessSwatches, type SwatchBook } from "../core/swatch/book.ts";
 import type { Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
+import { SwatchResolver } from "./swatches.ts";
 
 /** A shop's catalogue ready for answering, mends done. */
 export interface LoadedCatalogue {
   /** As it was imported. */
   source: Catalogue;
   engine: LocalEngine;
-  swatches: SwatchBook;
+  swatches: SwatchResolver;
   /** What pages that count for themselves are sent: the fields that panels and cards need, in binary form. */
   data(): Uint8Array<ArrayBuffer>;
 }
@@ -53,7 +53,7 @@ async function load(em: SqlEntityManager, shop: Shop): Promise<LoadedCatalogue> 
   return {
     source,
     engine: new LocalEngine(index),
-    swatches: guessSwatches(index),
+    swatches: new SwatchResolver(index),
     data() {
       data ??= encodeCatalogue(catalogue, (field) => isFacetable(field) || ofCards.has(field.role));
       return data;

@@ -3,6 +3,7 @@ import type { Field } from "../core/catalogue/field.ts";
 import type { ColumnReading } from "../core/catalogue/reading.ts";
 import type { MendDocument } from "../core/mend/document.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
+import type { SwatchDocument } from "../core/swatch/document.ts";
 
 /** How a column of the shop's last file was read, for the next file. */
 export type RememberedReading = ColumnReading & { heading: string };
@@ -24,6 +25,9 @@ export interface Shop {
   /** What is put right over the imported catalogue, and the number of times that it was saved. */
   mends: MendDocument;
   mendVersion: number;
+  /** The swatch book, and the number of times that it was saved. */
+  book: SwatchDocument;
+  bookVersion: number;
   panels: Collection<Panel>;
 }
 
@@ -32,6 +36,16 @@ export interface CataloguePart {
   id: number;
   shop: Ref<Shop>;
   position: number;
+  bytes: Uint8Array;
+}
+
+/** A picture of the swatch book, named by its content. */
+export interface Picture {
+  id: number;
+  shop: Ref<Shop>;
+  name: string;
+  /** Media type. */
+  type: string;
   bytes: Uint8Array;
 }
 
@@ -62,6 +76,8 @@ export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
     reading: { type: "json" },
     mends: { type: "json" },
     mendVersion: { type: "integer" },
+    book: { type: "json" },
+    bookVersion: { type: "integer" },
     panels: { kind: "1:m", entity: () => PanelSchema, mappedBy: "shop", orderBy: { position: "asc" } },
   },
 });
@@ -90,5 +106,18 @@ export const PanelSchema: EntitySchema<Panel> = new EntitySchema<Panel>({
     version: { type: "integer" },
     document: { type: "json" },
     updatedAt: { type: "datetime" },
+  },
+});
+
+export const PictureSchema: EntitySchema<Picture> = new EntitySchema<Picture>({
+  name: "Picture",
+  tableName: "picture",
+  uniques: [{ properties: ["shop", "name"] }],
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    shop: { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" },
+    name: { type: "string" },
+    type: { type: "string" },
+    bytes: { type: "blob" },
   },
 });

@@ -4,7 +4,7 @@ import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
 import type { Band } from "../core/panel/bands.ts";
 import { facetRows, type PanelDocument } from "../core/panel/document.ts";
-import type { SwatchBook } from "../core/swatch/book.ts";
+import type { SwatchBook } from "../core/swatch/view.ts";
 import { direction } from "../storefront/direction.ts";
 import { drawPage } from "../storefront/server.tsx";
 import type { Boot, EnginePlace } from "../storefront/shop-data.ts";
@@ -52,7 +52,8 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
     const first = shop.panels.getItems()[0];
     const panel = wanted === undefined ? first : await findPanel(em, shop, wanted);
     if (!panel) throw wanted === undefined ? new Fault(404, "This shop has no panel yet. Make one on the bench.") : noPanel(wanted);
-    const { engine, swatches } = await catalogues.get(em, shop);
+    const { engine, swatches: resolver } = await catalogues.get(em, shop);
+    const swatches = resolver.resolve(shop.book);
     const stage = c.req.query("stage") !== undefined;
     const api = `/api/shops/${encodeURIComponent(slug)}`;
     const boot: Boot = {

@@ -6,6 +6,7 @@ import { firstPanel } from "../core/evidence/suggest.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import { type MendDocument, noMends } from "../core/mend/document.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
+import { emptyBook, type SwatchDocument } from "../core/swatch/document.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { type CataloguePart, CataloguePartSchema, type Panel, PanelSchema, type RememberedReading, type Shop, ShopSchema } from "./entities.ts";
 
@@ -36,6 +37,8 @@ export async function createShop(em: SqlEntityManager, { name, currency, panel, 
       ...catalogueOf(brought),
       mends: noMends,
       mendVersion: 1,
+      book: emptyBook,
+      bookVersion: 1,
       createdAt: new Date(),
     });
     await tx.flush();
@@ -114,6 +117,15 @@ export async function savePanel(em: SqlEntityManager, panel: Panel, version: num
  */
 export async function saveMends(em: SqlEntityManager, shop: Shop, version: number, mends: MendDocument): Promise<number | undefined> {
   const changed = await em.nativeUpdate<Shop>(ShopSchema, { id: shop.id, mendVersion: version }, { mendVersion: version + 1, mends });
+  return changed === 1 ? version + 1 : undefined;
+}
+
+/**
+ * Saves a shop's swatch book if nobody has saved it since `version`.
+ * @returns the new version, or undefined when the stored one is another
+ */
+export async function saveBook(em: SqlEntityManager, shop: Shop, version: number, book: SwatchDocument): Promise<number | undefined> {
+  const changed = await em.nativeUpdate<Shop>(ShopSchema, { id: shop.id, bookVersion: version }, { bookVersion: version + 1, book });
   return changed === 1 ? version + 1 : undefined;
 }
 

@@ -30,7 +30,7 @@ export function optionViews(state: Shown, row: FacetRow, settings: FacetSettings
       count: settings.counting === "none" ? undefined : counts[settings.counting][o],
       chosen: chosen.has(id),
       faded: dead && settings.deadEnd === "fade",
-      colours: book?.[id],
+      swatch: book?.[id],
     };
   });
 }

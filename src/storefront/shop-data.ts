@@ -1,6 +1,6 @@
 import type { Field } from "../core/catalogue/field.ts";
 import type { PanelDocument } from "../core/panel/document.ts";
-import type { SwatchBook } from "../core/swatch/book.ts";
+import type { SwatchBook } from "../core/swatch/view.ts";
 
 /** Where a page's questions are answered: in the page itself, in a worker of its own, or on the server. */
 export type EnginePlace = "page" | "worker" | "server";

@@ -30,27 +30,24 @@ const settle = 250;
 /** Lets the bench that holds this page in a frame set its panel and share its selection with other frames. */
 export function connectStage(store: PageStore): void {
   const tell = (message: FromStage) => parent.postMessage(message, location.origin);
-  let hearing = false;
 
   addEventListener("message", (event: MessageEvent<ToStage>) => {
     if (event.origin !== location.origin || event.source !== parent) return;
-    hearing = true;
     const message = event.data;
     if (message.zt === "panel") {
       store.setPanel(message.panel);
       store.setWidth(innerWidth);
-    } else if (message.zt === "selection") store.select(message.selection);
+    } else if (message.zt === "selection") store.go({ selection: message.selection, sort: store.state.sort, page: 1 }, "stage");
     else if (message.zt === "mark") store.mark(message.row);
     else if (message.zt === "language") {
       store.setLanguage(message.language);
       document.documentElement.lang = message.language;
       document.documentElement.dir = direction(message.language);
     } else if (message.zt === "drawer") store.openDrawer(message.open);
-    hearing = false;
   });
   let open = store.state.drawerOpen;
   store.subscribe((state, change) => {
-    if (change === "place" && !hearing) tell({ zt: "selection", selection: state.selection });
+    if (change === "place") tell({ zt: "selection", selection: state.selection });
     if (state.drawerOpen !== open) {
       open = state.drawerOpen;
       tell({ zt: "drawer", open });

@@ -3,7 +3,7 @@ import type { Answer, Engine, Question } from "../core/match/answer.ts";
 import { fitSelection, type Selection } from "../core/match/selection.ts";
 import { type Band, bandAt } from "../core/panel/bands.ts";
 import { engineFacets, type PanelDocument } from "../core/panel/document.ts";
-import type { SwatchBook } from "../core/swatch/book.ts";
+import type { SwatchBook } from "../core/swatch/view.ts";
 import type { Place } from "./address.ts";
 import type { Boot } from "./shop-data.ts";
 
@@ -25,8 +25,8 @@ export interface PageState extends Place {
 }
 
 export type Listener = (state: PageState, change: Change) => void;
-/** Why the state changed: `place` is a shopper's step that belongs in the address bar. */
-export type Change = "place" | "panel" | "view";
+/** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
+export type Change = "place" | "panel" | "view" | "stage";
 
 /** What the engine is asked for a page. */
 export function questionOf(panel: PanelDocument, band: Band, { selection, sort, page }: Place): Question {
@@ -36,12 +36,17 @@ export function questionOf(panel: PanelDocument, band: Band, { selection, sort, 
 /** Holds the state of one listing page and tells listeners when it changes. */
 export class PageStore {
   #state: PageState;
+  /** What was asked for last: an answer may still be under way, and the next step goes on from here. */
+  #wanted: PageState;
   #engine: Engine;
   #listeners = new Set<Listener>();
   #asked = 0;
+  /** A shopper's step has been asked for and not been told yet. */
+  #stepped = false;
 
   constructor(state: PageState, engine: Engine) {
     this.#state = state;
+    this.#wanted = state;
     this.#engine = engine;
   }
 
@@ -56,24 +61,25 @@ export class PageStore {
 
   /** A shopper's step; it starts again at the first page. */
   select(selection: Selection): void {
-    this.go({ selection, sort: this.#state.sort, page: 1 });
+    this.go({ selection, sort: this.#wanted.sort, page: 1 });
   }
 
   /** Shows another place; `change` is "view" when the place came from the address bar itself. */
-  go(place: Place, change: Change = "place"): void {
-    this.#ask({ ...this.#state, ...place }, change);
+  go({ selection, sort, page }: Place, change: Change = "place"): void {
+    this.#ask({ ...this.#wanted, selection, sort, page }, change);
   }
 
   /** Puts a changed panel on the page; the selection stays as far as it still has a meaning. */
   setPanel(panel: PanelDocument): void {
-    this.#ask({ ...this.#state, panel, selection: fitSelection(this.#state.selection, engineFacets(panel, this.#state.band)) }, "panel");
+    const { selection, band } = this.#wanted;
+    this.#ask({ ...this.#wanted, panel, selection: fitSelection(selection, engineFacets(panel, band)) }, "panel");
   }
 
   /** Tells the page its width in CSS px. */
   setWidth(width: number): void {
-    const band = bandAt(width, this.#state.panel.limits);
+    const band = bandAt(width, this.#wanted.panel.limits);
     // What is counted can differ by band, as bands of a price do.
-    if (band !== this.#state.band) this.#ask({ ...this.#state, band, drawerOpen: false }, "view");
+    if (band !== this.#wanted.band) this.#ask({ ...this.#wanted, band, drawerOpen: false }, "view");
   }
 
   /** Shows the page in another of the panel's languages. */
@@ -91,10 +97,15 @@ export class PageStore {
 
   #ask(next: PageState, change: Change): void {
     const turn = ++this.#asked;
+    this.#wanted = next;
+    if (change === "place" || change === "stage") this.#stepped = change === "place";
     const take = ({ place, answer }: PlaceAnswer) => {
       if (turn !== this.#asked) return;
       const drawerOpen = this.#state.drawerOpen && next.band === this.#state.band;
-      this.#put({ ...next, ...place, drawerOpen, marked: this.#state.marked, answer }, change);
+      const { marked, language } = this.#state;
+      this.#put({ ...next, ...place, drawerOpen, marked, language, answer }, this.#stepped ? "place" : change);
+      this.#stepped = false;
+      this.#wanted = this.#state;
     };
     const answer = answerAt(this.#engine, next.panel, next.band, next);
     if (answer instanceof Promise) answer.then(take, (error: Error) => console.error(error));

@@ -11,7 +11,6 @@ import { emptySelection, type Selection } from "../core/match/selection.ts";
 import { type FacetRow, facetRows, type PanelDocument } from "../core/panel/document.ts";
 import { removeRow, setMode } from "../core/panel/edit.ts";
 import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../core/panel/settings.ts";
-import { guessSwatches } from "../core/swatch/book.ts";
 import { fromAddress, type Place, startPlace, toAddress } from "./address.ts";
 
 import { chipsOf } from "./chips.ts";
@@ -23,7 +22,7 @@ import { answerAt, firstState, PageStore, pageSize } from "./store.ts";
 
 const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const engine = new LocalEngine(index);
-const swatches = guessSwatches(index);
+const swatches = {};
 const fieldOf = (key: string) => index.field(key);
 const boot: Boot = {
   shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR" },
@@ -107,6 +106,21 @@ describe("the page's store", () => {
     store.setPanel(removeRow("f-light", "").apply(demoPanel));
     expect(store.state.selection).toEqual(emptySelection);
     expect(store.state.answer.total).toBe(240);
+  });
+
+  it("goes on from what was asked last, though its answer is still under way", async () => {
+    const slow: Engine = { ask: (question: Question) => new Promise<Answer>((done) => setTimeout(() => done(engine.ask(question)))) };
+    const store = storeFor(slow);
+    const heard = vi.fn();
+    store.subscribe(heard);
+    store.select(chosen("light", "shade"));
+    store.setPanel({ ...demoPanel });
+    store.setWidth(400);
+    await new Promise((done) => setTimeout(done, 20));
+    expect([store.state.selection, store.state.band, store.state.answer.total]).toEqual([chosen("light", "shade"), "slim", 77]);
+    store.go({ ...store.state, selection: emptySelection }, "stage");
+    await new Promise((done) => setTimeout(done, 20));
+    expect(heard.mock.calls.map(([, change]) => change)).toEqual(["place", "stage"]);
   });
 
   it("shows the answer to the last question, however late the others come", async () => {

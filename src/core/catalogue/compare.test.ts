@@ -44,12 +44,12 @@ describe("a newer catalogue", () => {
 
   it("says which panels it touches, and how", () => {
     const panel: PanelDocument = { ...demoPanel, rows: demoPanel.rows.filter(({ id }) => ["f-flower-colour", "f-light", "f-price"].includes(id)) };
-    expect(importEffects(change, [panel]).map(({ facet, words }) => `${facet}: ${words}`)).toEqual([
+    expect(importEffects(change, [panel], () => false).map(({ facet, words }) => `${facet}: ${words}`)).toEqual([
       "flower colour: Red is no longer stated by any product.",
       "flower colour: Moonlit, Ember are new and have no colour.",
       "Light: The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.",
     ]);
-    expect(importEffects(compareCatalogues(before, before), [panel])).toEqual([]);
+    expect(importEffects(compareCatalogues(before, before), [panel], () => false)).toEqual([]);
   });
 
   it("that is the same one changes nothing", () => {

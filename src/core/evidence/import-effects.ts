@@ -1,7 +1,6 @@
 import type { CatalogueChange } from "../catalogue/compare.ts";
 import { bands, resolve } from "../panel/bands.ts";
 import { facetRows, type PanelDocument } from "../panel/document.ts";
-import { guessColour } from "../swatch/guess.ts";
 
 /** Something in a panel that a new catalogue touches. */
 export interface ImportEffect {
@@ -13,8 +12,15 @@ export interface ImportEffect {
 
 const named = 3;
 
-/** What a change of the catalogue does to the shop's panels: lost fields, lost options, new values without a colour. */
-export function importEffects({ fields }: CatalogueChange, panels: readonly PanelDocument[]): ImportEffect[] {
+/**
+ * What a change of the catalogue does to the shop's panels: lost fields, lost options, new values without a colour.
+ * @param hasSwatch whether a value would have a colour or picture by the shop's book
+ */
+export function importEffects(
+  { fields }: CatalogueChange,
+  panels: readonly PanelDocument[],
+  hasSwatch: (field: string, value: string) => boolean,
+): ImportEffect[] {
   return panels.flatMap((panel) =>
     facetRows(panel).flatMap((row) => {
       const change = fields.find(({ field }) => field.key === row.field);
@@ -26,7 +32,7 @@ export function importEffects({ fields }: CatalogueChange, panels: readonly Pane
       if (discrete && change.goneValues.length > 0)
         effects.push(effect(`${listed(change.goneValues)} ${change.goneValues.length === 1 ? "is" : "are"} no longer stated by any product.`));
       const swatches = bands.some((band) => ["swatches", "swatch-boxes"].includes(resolve(row.display, band)));
-      const colourless = change.newValues.filter((value) => guessColour(value) === undefined);
+      const colourless = change.newValues.filter((value) => !hasSwatch(row.field, value));
       if (swatches && colourless.length > 0)
         effects.push(effect(`${listed(colourless)} ${colourless.length === 1 ? "is new and has" : "are new and have"} no colour.`));
       return effects;

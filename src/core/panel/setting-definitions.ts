@@ -65,7 +65,11 @@ const said: { readonly [K in SettingName]: Said } = {
     unit: "",
   },
   flow: choice("Flow", "One under the other, or one beside the other", { column: "column", row: "row" }),
-  caption: choice("Text", "Where an option's text stands", { hint: "on hover", beside: "beside", under: "under" }),
+  caption: choice("Text", "Where an option's text stands", { hint: "on hover", on: "on it", beside: "beside", under: "under" }),
+  shape: choice("Shape", "What a swatch looks like", { round: "round", square: "square" }),
+  size: { kind: "number", label: "Size", about: "Width and height of a swatch", min: 16, max: 96, step: 2, unit: "px" },
+  gap: { kind: "number", label: "Gap", about: "Room between swatches", min: 0, max: 40, step: 2, unit: "px" },
+  edge: choice("Outline", "Around swatches that would vanish on the ground, around all, or none", { auto: "where needed", all: "all", none: "none" }),
   nested: yesNo("Nested", "Categories within categories; flat lists the last level only"),
   ends: choice("Ends", "Where the scale begins and stops", { steady: "of the page", live: "live", typed: "typed" }),
   least: {

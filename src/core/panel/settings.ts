@@ -20,8 +20,14 @@ export type Flow = (typeof flows)[number];
 export const shares = ["auto", "full", "half", "third", "quarter"] as const;
 export type Share = (typeof shares)[number];
 /** Where an option's text stands at its swatch or picture. */
-export const captions = ["hint", "beside", "under"] as const;
+export const captions = ["hint", "on", "beside", "under"] as const;
 export type Caption = (typeof captions)[number];
+/** What swatches look like. */
+export const swatchShapes = ["round", "square"] as const;
+export type SwatchShape = (typeof swatchShapes)[number];
+/** Whether swatches have an outline: where they need one to be seen, all, or none. */
+export const swatchEdges = ["auto", "all", "none"] as const;
+export type SwatchEdge = (typeof swatchEdges)[number];
 /** Where a range's ends come from: all of the page's products, those that the other choices leave, or the designer. */
 export const endings = ["steady", "live", "typed"] as const;
 export type Ending = (typeof endings)[number];
@@ -45,6 +51,10 @@ export interface FacetSettings {
   columns: number;
   flow: Flow;
   caption: Caption;
+  shape: SwatchShape;
+  size: number;
+  gap: number;
+  edge: SwatchEdge;
   nested: boolean;
   ends: Ending;
   least: number | null;
@@ -80,6 +90,10 @@ export const settingDefaults: FacetSettings = {
   columns: 1,
   flow: "column",
   caption: "hint",
+  shape: "round",
+  size: 26,
+  gap: 10,
+  edge: "auto",
   nested: true,
   ends: "steady",
   least: null,
@@ -99,7 +113,18 @@ export const settingDefaults: FacetSettings = {
 
 export const settingNames = Object.keys(settingDefaults) as SettingName[];
 
-const banded: ReadonlySet<SettingName> = new Set(["share", "searchInside", "foldAfter", "maxHeight", "columns", "flow", "caption", "histogram"]);
+const banded: ReadonlySet<SettingName> = new Set([
+  "share",
+  "searchInside",
+  "foldAfter",
+  "maxHeight",
+  "columns",
+  "flow",
+  "caption",
+  "size",
+  "gap",
+  "histogram",
+]);
 
 /** Whether each band can have a value of its own. */
 export const isBanded = (name: SettingName): boolean => banded.has(name);

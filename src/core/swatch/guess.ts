@@ -4,7 +4,7 @@ import { spelling } from "../catalogue/identity.ts";
 const filler = new Set(["with", "pure", "bright", "soft", "mixed", "flower", "flowers"]);
 const parting = /\s*(?:\/|&|\+|,|\band\b|\bwith\b)\s*/i;
 /** Names that shops use and the CSS list lacks; values are CSS colours. Common practice, no source. */
-const trade: Record<string, string> = {
+export const tradeColours: Record<string, string> = {
   cream: "#f6ecd2",
   burgundy: "#6d1a33",
   apricot: "#f7b27a",
@@ -38,7 +38,7 @@ function oneColour(text: string): string | undefined {
   const words = text.split(/[\s-]+/).filter((word) => !filler.has(word));
   const joined = words.join("");
   if (joined === "") return undefined;
-  const known = named(trade, joined) ?? (named(colorsNamed, joined) !== undefined ? formatHex(parse(joined)) : undefined);
+  const known = named(tradeColours, joined) ?? (named(colorsNamed, joined) !== undefined ? formatHex(parse(joined)) : undefined);
   if (known) return known;
   // “Flame red” is some red: the last word names the family.
   return words.length > 1 ? oneColour(words[words.length - 1]) : undefined;

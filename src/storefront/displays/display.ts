@@ -5,6 +5,7 @@ import type { RangePair } from "../../core/match/answer.ts";
 import type { Choice, Mode, Range } from "../../core/match/selection.ts";
 import type { DisplayName, FacetRow } from "../../core/panel/document.ts";
 import type { FacetSettings, SettingName } from "../../core/panel/settings.ts";
+import type { SwatchView } from "../../core/swatch/view.ts";
 
 /** One option as a display draws it. */
 export interface OptionView {
@@ -15,12 +16,12 @@ export interface OptionView {
   chosen: boolean;
   /** Leads nowhere and is shown faded; it cannot be chosen. */
   faded: boolean;
-  /** Up to four colours, when the swatch book knows them. */
-  colours: readonly string[] | undefined;
+  /** Its colours or picture, when the swatch book knows them. */
+  swatch: SwatchView | undefined;
 }
 
 /** One band of a range as a display draws it. */
-export interface BandView extends Omit<OptionView, "id" | "colours"> {
+export interface BandView extends Omit<OptionView, "id" | "swatch"> {
   range: Range;
 }
 

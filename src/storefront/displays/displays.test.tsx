@@ -8,7 +8,7 @@ import { type FacetRow, newFacet } from "../../core/panel/document.ts";
 import { type SettingValues, settingsOn } from "../../core/panel/settings.ts";
 import type { DisplayProps, OptionView } from "./display.ts";
 import { displays } from "./index.ts";
-import { sectors } from "./swatch.tsx";
+import { paint } from "./swatch.tsx";
 
 let root: HTMLElement;
 beforeEach(() => {
@@ -25,7 +25,7 @@ const option = (id: string, more: Partial<OptionView> = {}): OptionView => ({
   count: 3,
   chosen: false,
   faded: false,
-  colours: undefined,
+  swatch: undefined,
   ...more,
 });
 const rowFor = (mode: Mode): FacetRow => newFacet("f", "colour", "check-boxes", mode);
@@ -68,9 +68,9 @@ const labelOf = (element: Element) => element.closest("label")?.textContent?.tri
 for (const name of ["check-boxes", "tiles", "swatches"] as const) {
   describe(name, () => {
     const options = [
-      option("red", { chosen: true, colours: ["#ff0000"] }),
+      option("red", { chosen: true, swatch: { colours: ["#ff0000"] } }),
       option("blue"),
-      option("pink", { faded: true, count: 0, colours: ["#ffc0cb", "#ffffff"] }),
+      option("pink", { faded: true, count: 0, swatch: { colours: ["#ffc0cb", "#ffffff"] } }),
     ];
 
     it("draws each option as a check box with its name and count, chosen and faded as told", () => {
@@ -134,14 +134,30 @@ describe("a long list", () => {
 
 describe("swatches", () => {
   it("show the text of a value without a colour, never a blank dot", () => {
-    show("swatches", { options: [option("moonlit"), option("red", { colours: ["#ff0000"] })] });
+    show("swatches", { options: [option("moonlit"), option("red", { swatch: { colours: ["#ff0000"] } })] });
     expect(root.querySelector(".zt-dot-text")?.textContent).toBe("Moonlit");
     expect(root.querySelectorAll(".zt-dot")).toHaveLength(1);
   });
 
-  it("part several colours into equal sectors", () => {
-    expect(sectors(["#ff0000"])).toBe("#ff0000");
-    expect(sectors(["red", "white"])).toBe("conic-gradient(from 45deg, red 0% 50%, white 50% 100%)");
+  it("part several colours into equal sectors or stripes", () => {
+    expect(paint({ colours: ["#ff0000"] })).toBe("#ff0000");
+    expect(paint({ colours: ["red", "white"] })).toBe("conic-gradient(from 45deg, red 0% 50%, white 50% 100%)");
+    expect(paint({ colours: ["red", "white"], drawing: "stripes" })).toBe("linear-gradient(to right, red 0% 50%, white 50% 100%)");
+  });
+
+  it("show a picture, an outline where one is needed, and their text on, beside or under", () => {
+    const swatch = { colours: ["#ffffff"], outline: true as const, mark: "#000000" as const };
+    const options = [option("white", { swatch }), option("tartan", { swatch: { picture: "/pictures/a/b.svg", alt: "A green tartan" } })];
+    show("swatches", { options });
+    expect(root.querySelector("[data-outlined]")).not.toBeNull();
+    expect(root.querySelector("img")?.getAttribute("src")).toBe("/pictures/a/b.svg");
+    expect(inputs().map(labelOf)).toEqual([expect.stringMatching(/^White/), expect.stringMatching(/^A green tartan/)]);
+    show("swatches", { options }, "any", { caption: { wide: "under" }, edge: "none" });
+    expect(root.querySelector("[data-outlined]")).toBeNull();
+    expect(root.querySelectorAll(".zt-name")).toHaveLength(2);
+    show("swatches", { options }, "any", { caption: { wide: "on" } });
+    expect(root.querySelector(".zt-dot-on")?.textContent).toBe("White");
+    expect(inputs().map(labelOf)[0]).toMatch(/^White/);
   });
 });
 

@@ -1,6 +1,6 @@
 import { Maximize2, Minimize2 } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { fitSelection } from "../../core/match/selection.ts";
+import { fitSelection, type Selection } from "../../core/match/selection.ts";
 import { bandAt, resolve } from "../../core/panel/bands.ts";
 import { engineFacets } from "../../core/panel/document.ts";
 import type { FromStage, ToStage } from "../../storefront/stage.ts";
@@ -112,7 +112,7 @@ function Frame({ slug, title, width, height, scale, caption, large, enlarge, bez
         setDrawerOpen(false);
       } else if (message.zt === "drawer") setDrawerOpen(message.open);
       else if (message.zt === "measured") session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
-      else if (message.zt === "selection") session.setState({ selection: message.selection });
+      else if (message.zt === "selection") choose(session, message.selection);
       else if (message.zt === "point") session.setState({ pointed: message.row });
     };
     addEventListener("message", hear);
@@ -195,6 +195,11 @@ function LanguageChoice({ languages }: { languages: readonly string[] }) {
       ))}
     </select>
   );
+}
+
+/** What is chosen, unless it is what was chosen already. */
+function choose(session: ReturnType<typeof useBench>["session"], selection: Selection): void {
+  if (JSON.stringify(session.getState().selection) !== JSON.stringify(selection)) session.setState({ selection });
 }
 
 const capital = (text: string) => text[0].toUpperCase() + text.slice(1);

@@ -3,7 +3,7 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { Answer, Engine, Question } from "../../core/match/answer.ts";
 import type { MendDocument } from "../../core/mend/document.ts";
-import type { SwatchBook } from "../../core/swatch/book.ts";
+import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { ShopSummary } from "../api.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { DocumentStore } from "./document-store.ts";

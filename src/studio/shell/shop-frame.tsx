@@ -4,7 +4,7 @@ import { useSWRConfig } from "swr";
 import useSWRImmutable from "swr/immutable";
 import { RemoteEngine } from "../../core/match/remote-engine.ts";
 import type { MendDocument } from "../../core/mend/document.ts";
-import type { SwatchBook } from "../../core/swatch/book.ts";
+import type { SwatchBook } from "../../core/swatch/view.ts";
 import { type ApiError, request, type ShopSummary, type Stored, shopPath, useShop } from "../api.ts";
 import type { Overview } from "../desk/desk.ts";
 import { type RemoteDesk, startDesk } from "../desk/open-desk.ts";

@@ -3,20 +3,20 @@ import type { DisplayProps } from "../display.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
-import { Swatch } from "../swatch.tsx";
+import { Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
 /** Pictures or logos in tiles, with or without their text; a value without a picture shows its colours or its name. */
-export const PictureTiles = (props: DisplayProps) => (
-  <OptionList
-    {...props}
-    class="zt-pictures"
-    dense={props.settings.caption === "beside" ? 1 : 2}
-    inRow={props.settings.caption !== "beside"}
-    Option={PictureTile}
-  />
-);
+export function PictureTiles(props: DisplayProps) {
+  const beside = props.settings.caption === "beside";
+  return (
+    <div style={swatchStyle(props.settings)}>
+      <OptionList {...props} class="zt-pictures" dense={beside ? 1 : 2} inRow={!beside} Option={PictureTile} />
+    </div>
+  );
+}
 
-function PictureTile({ row, settings: { caption }, option, toggle }: OptionProps) {
+function PictureTile({ row, settings, option, toggle }: OptionProps) {
+  const caption = settings.caption === "on" ? "under" : settings.caption;
   const named = caption !== "hint";
   return (
     <label
@@ -27,15 +27,15 @@ function PictureTile({ row, settings: { caption }, option, toggle }: OptionProps
       title={named ? undefined : option.count === undefined ? option.label : `${option.label} · ${option.count}`}
     >
       <OptionInput row={row} option={option} toggle={toggle} />
-      {option.colours ? (
-        <Swatch colours={option.colours} class="zt-picture" />
+      {option.swatch ? (
+        <Swatch swatch={option.swatch} settings={settings} class="zt-picture" />
       ) : (
         <span class="zt-picture zt-initials" aria-hidden={named || undefined}>
           {named ? initials(option.label) : option.label}
         </span>
       )}
       <span class={named ? "zt-name" : "zt-unseen"}>
-        {named || option.colours ? option.label : null} <OptionCount option={option} />
+        {named || option.swatch ? (option.swatch?.picture && !named ? spokenName(option) : option.label) : null} <OptionCount option={option} />
       </span>
     </label>
   );

@@ -9,7 +9,7 @@ export const SwatchBoxes = (props: DisplayProps) => <OptionList {...props} class
 function SwatchBox(props: OptionProps) {
   return (
     <BoxOption {...props}>
-      <Swatch colours={props.option.colours} class="zt-chip-dot" />
+      <Swatch swatch={props.option.swatch} settings={props.settings} class="zt-chip-dot" />
     </BoxOption>
   );
 }

@@ -3,27 +3,43 @@ import type { DisplayProps } from "../display.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
-import { Swatch } from "../swatch.tsx";
+import { paint, Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
-/** Round swatches; a value without a known colour shows its text, never a blank dot. Three take the room of one check box. */
+/** Swatches; a value without a known colour shows its text, never a blank dot. Three take the room of one check box. */
 export function Swatches(props: DisplayProps) {
-  const hinted = props.settings.caption === "hint";
-  return <OptionList {...props} class="zt-swatches" dense={hinted ? 3 : 1} inRow={props.settings.caption !== "beside"} Option={SwatchOption} />;
+  const { caption } = props.settings;
+  return (
+    <div style={swatchStyle(props.settings)}>
+      <OptionList {...props} class="zt-swatches" dense={caption === "hint" ? 3 : 1} inRow={caption !== "beside"} Option={SwatchOption} />
+    </div>
+  );
 }
 
-function SwatchOption({ row, settings: { caption }, option, toggle }: OptionProps) {
-  const named = caption !== "hint";
+function SwatchOption({ row, settings, option, toggle }: OptionProps) {
+  const { swatch, label, count } = option;
+  const caption = settings.caption === "on" && !swatch?.colours ? "hint" : settings.caption;
+  const named = caption === "beside" || caption === "under";
+  const drawn = swatch || named;
   return (
     <label
       class="zt-swatch"
       data-caption={caption}
       data-faded={option.faded || undefined}
-      title={option.count === undefined ? option.label : `${option.label} · ${option.count}`}
+      title={count === undefined ? label : `${label} · ${count}`}
+      style={{ "--mark": swatch?.mark }}
     >
       <OptionInput row={row} option={option} toggle={toggle} />
-      {option.colours || named ? <Swatch colours={option.colours} class="zt-dot" /> : <span class="zt-dot-text">{option.label}</span>}
+      {caption === "on" && swatch ? (
+        <span class="zt-dot-on" style={{ background: paint(swatch) }}>
+          {label}
+        </span>
+      ) : drawn ? (
+        <Swatch swatch={swatch} settings={settings} class="zt-dot" />
+      ) : (
+        <span class="zt-dot-text">{label}</span>
+      )}
       <span class={named ? "zt-name" : "zt-unseen"}>
-        {option.colours || named ? option.label : null} <OptionCount option={option} />
+        {drawn && caption !== "on" ? spokenName(option) : null} <OptionCount option={option} />
       </span>
     </label>
   );

@@ -1,0 +1,97 @@
+import sanitizeHtml from "sanitize-html";
+
+const shapes = [
+  "svg",
+  "g",
+  "path",
+  "rect",
+  "circle",
+  "ellipse",
+  "line",
+  "polyline",
+  "polygon",
+  "defs",
+  "linearGradient",
+  "radialGradient",
+  "stop",
+  "clipPath",
+  "mask",
+  "pattern",
+  "symbol",
+  "use",
+  "title",
+  "desc",
+  "text",
+  "tspan",
+];
+const attributes = [
+  "viewBox",
+  "width",
+  "height",
+  "x",
+  "y",
+  "x1",
+  "y1",
+  "x2",
+  "y2",
+  "cx",
+  "cy",
+  "r",
+  "rx",
+  "ry",
+  "d",
+  "points",
+  "fill",
+  "fill-rule",
+  "fill-opacity",
+  "stroke",
+  "stroke-width",
+  "stroke-linecap",
+  "stroke-linejoin",
+  "stroke-dasharray",
+  "stroke-opacity",
+  "opacity",
+  "transform",
+  "id",
+  "offset",
+  "stop-color",
+  "stop-opacity",
+  "gradientUnits",
+  "gradientTransform",
+  "patternUnits",
+  "patternTransform",
+  "clip-path",
+  "clip-rule",
+  "mask",
+  "preserveAspectRatio",
+  "xmlns",
+  "font-family",
+  "font-size",
+  "font-weight",
+  "text-anchor",
+];
+/** Addresses may only point inside the picture itself. */
+const foreign = /url\(\s*['"]?(?!#)|javascript:|data:/i;
+
+/** An SVG with shapes only: no scripts, no handlers, no style sheets, nothing from elsewhere. Undefined when it is no SVG. */
+export function cleanSvg(text: string): string | undefined {
+  const cleaned = sanitizeHtml(text, {
+    parser: { xmlMode: true },
+    allowedTags: shapes,
+    allowedAttributes: { "*": attributes, use: ["href"] },
+    allowedSchemes: [],
+    nonTextTags: ["script", "style", "foreignObject", "textarea", "option", "noscript"],
+    transformTags: {
+      "*": (tagName, attribs) => ({
+        tagName,
+        attribs: Object.fromEntries(
+          Object.entries(attribs).filter(([name, value]) => !foreign.test(value) && (name !== "href" || value.startsWith("#"))),
+        ),
+      }),
+    },
+  }).trim();
+  return /^<svg[\s>]/.test(cleaned) ? withNamespace(cleaned) : undefined;
+}
+
+const withNamespace = (svg: string): string =>
+  /^<svg[^>]*\sxmlns=/.test(svg) ? svg : svg.replace(/^<svg/, '<svg xmlns="http://www.w3.org/2000/svg"');

@@ -1,0 +1,97 @@
+import {
+  differenceCiede2000,
+  filterDeficiencyDeuter,
+  filterDeficiencyProt,
+  filterDeficiencyTrit,
+  formatHex,
+  oklch,
+  type Rgb,
+  rgb,
+  wcagContrast,
+} from "culori";
+
+/**
+ * Colour difference between two colours. Source: CIEDE2000 as in Sharma, Wu and Dalal (2005), from
+ * the package culori.
+ */
+export const deltaE = differenceCiede2000();
+
+/** Contrast ratio. Source: WCAG 2.2, relative luminance and contrast ratio, from the package culori. */
+export const contrast = (a: string, b: string): number => wcagContrast(a, b);
+
+/** Ways to see colours: as most people do, and with each of the three deficiencies in full. */
+export const visions = ["usual", "protan", "deutan", "tritan"] as const;
+export type Vision = (typeof visions)[number];
+
+/** How a colour looks with a deficiency in full. Source: Machado, Oliveira and Fernandes (2009), from the package culori. */
+const seen: Record<Vision, (colour: string) => string> = {
+  usual: (colour) => colour,
+  protan: filterOf(filterDeficiencyProt(1)),
+  deutan: filterOf(filterDeficiencyDeuter(1)),
+  tritan: filterOf(filterDeficiencyTrit(1)),
+};
+
+function filterOf(filter: (colour: Rgb) => Rgb): (colour: string) => string {
+  return (colour) => formatHex(filter(rgb(colour) as Rgb));
+}
+
+/** A colour as someone sees it. */
+export const seenAs = (colour: string, vision: Vision): string => seen[vision](colour);
+
+/**
+ * How far two swatches are apart: the colour difference of the pair of colours that differ most, in the
+ * order of sectors that makes that least. Swatches of different numbers of colours are told apart by that.
+ */
+export function swatchDifference(a: readonly string[], b: readonly string[], vision: Vision = "usual"): number {
+  if (a.length !== b.length) return Number.POSITIVE_INFINITY;
+  const [x, y] = [a, b].map((colours) => colours.map((colour) => seenAs(colour, vision)));
+  const turns = y.map((_, turn) => x.reduce((most, colour, i) => Math.max(most, deltaE(colour, y[(i + turn) % y.length])), 0));
+  return Math.min(...turns);
+}
+
+/** Two values whose swatches could be taken for each other. */
+export interface ClosePair {
+  a: string;
+  b: string;
+  /** The smallest difference, and the vision that it was found with: the usual one where that is too close already. */
+  difference: number;
+  vision: Vision;
+}
+
+/** Pairs of swatches that are closer than the limit, the closest first; those close to usual eyes before the others. */
+export function closePairs(swatches: readonly { id: string; colours: readonly string[] }[], limit: number): ClosePair[] {
+  const pairs: ClosePair[] = [];
+  for (const [i, a] of swatches.entries()) {
+    for (const b of swatches.slice(i + 1)) {
+      const found = visions.map((vision) => ({ vision, difference: swatchDifference(a.colours, b.colours, vision) }));
+      const close = found[0].difference < limit ? found[0] : found.reduce((least, one) => (one.difference < least.difference ? one : least));
+      if (close.difference < limit) pairs.push({ a: a.id, b: b.id, ...close });
+    }
+  }
+  return pairs.sort((a, b) => Number(a.vision !== "usual") - Number(b.vision !== "usual") || a.difference - b.difference);
+}
+
+/** The contrast that what is needed to tell a control must have to its ground. Source: WCAG 2.2, success criterion 1.4.11. */
+export const leastContrast = 3;
+
+/** Whether a swatch needs an outline to be seen on its ground. */
+export const needsOutline = (colours: readonly string[], ground: string): boolean =>
+  colours.some((colour) => contrast(colour, ground) < leastContrast);
+
+/** Black or white, whichever reads better on all of some colours. */
+export function readableOn(colours: readonly string[]): "#000000" | "#ffffff" {
+  const least = (mark: string) => Math.min(...colours.map((colour) => contrast(mark, colour)));
+  return least("#000000") >= least("#ffffff") ? "#000000" : "#ffffff";
+}
+
+/** Orders of swatches that follow the eye. */
+export const swatchOrders = ["name", "count", "hue", "lightness"] as const;
+export type SwatchOrder = (typeof swatchOrders)[number];
+
+/** Where a colour stands on the circle of hues, greys in front; in degrees of OKLCH. */
+export function huePlace(colour: string): number {
+  const { c = 0, h = 0 } = oklch(colour) ?? {};
+  return c < 0.03 ? -1 : h;
+}
+
+export const lightnessOf = (colour: string): number => oklch(colour)?.l ?? 0;

@@ -1,0 +1,200 @@
+import { oklab, rgb } from "culori";
+
+/** Pixels of one picture, four bytes each. */
+export interface Pixels {
+  data: Uint8ClampedArray | Uint8Array;
+  width: number;
+  height: number;
+}
+
+/** A colour that a picture holds much of, its place in OKLab, and its share of the picture's foreground. */
+export interface Cluster {
+  hex: string;
+  lab: Lab;
+  share: number;
+}
+type Lab = readonly [number, number, number];
+
+/** Distances in OKLab: within one a picture's pixels are one colour; within the other, two pictures show the same. */
+const sameInPicture = 0.06;
+const sameAcross = 0.07;
+const mostClusters = 12;
+
+/**
+ * The main colours of a picture, its background left out: the colour that most of the border has, and what
+ * differs from it no more than the border does within itself.
+ */
+export function mainColours({ data, width, height }: Pixels): Cluster[] {
+  const counts = new Map<number, number>();
+  const border = new Map<number, number>();
+  const codeAt = (x: number, y: number) => {
+    const at = (y * width + x) * 4;
+    return data[at + 3] < 128 ? -1 : (data[at] << 16) | (data[at + 1] << 8) | data[at + 2];
+  };
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      const code = codeAt(x, y);
+      if (code < 0) continue;
+      counts.set(code, (counts.get(code) ?? 0) + 1);
+      if (x === 0 || y === 0 || x === width - 1 || y === height - 1) border.set(code, (border.get(code) ?? 0) + 1);
+    }
+  }
+  const ground = groundOf(border);
+  const colours = [...counts]
+    .map(([code, count]) => ({ code, count, lab: labOf(code) }))
+    .filter(({ lab }) => !ground || apart(lab, ground.lab) > ground.reach);
+  const total = colours.reduce((sum, { count }) => sum + count, 0);
+  return gather(colours)
+    .map(({ hex, lab, count }) => ({ hex, lab, share: count / total }))
+    .slice(0, mostClusters);
+}
+
+function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: number } | undefined {
+  const list = [...border].map(([code, count]) => ({ lab: labOf(code), count }));
+  const total = list.reduce((sum, { count }) => sum + count, 0);
+  if (total === 0) return undefined;
+  const weight = (lab: Lab) => list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0);
+  const { lab } = list.reduce((best, one) => (weight(one.lab) > weight(best.lab) ? one : best));
+  const near = list.filter((one) => apart(one.lab, lab) < sameInPicture);
+  const share = near.reduce((sum, { count }) => sum + count, 0) / total;
+  if (share < 0.4) return undefined;
+  const spread = Math.sqrt(near.reduce((sum, one) => sum + one.count * apart(one.lab, lab) ** 2, 0) / (share * total));
+  return { lab, reach: Math.max(0.012, spread * 2.5) };
+}
+
+interface Counted {
+  code: number;
+  count: number;
+  lab: Lab;
+}
+
+/** Gathers pixels around the most frequent colours. A colour that holds a good part of its cluster speaks for it, else its mean does. */
+function gather(colours: Counted[]): { hex: string; lab: Lab; count: number }[] {
+  const seeds: { members: Counted[]; count: number; lab: Lab }[] = [];
+  for (const one of coarse(colours)) {
+    const seed = seeds.find(({ lab }) => apart(lab, one.lab) < sameInPicture);
+    if (seed) {
+      seed.members.push(...one.members);
+      seed.count += one.count;
+    } else seeds.push({ members: [...one.members], count: one.count, lab: one.lab });
+  }
+  return seeds
+    .sort((a, b) => b.count - a.count)
+    .map(({ members, count }) => {
+      const most = members.reduce((best, one) => (one.count > best.count ? one : best));
+      if (most.count >= count * 0.3) return { hex: hexOf(most.code), lab: most.lab, count };
+      const lab = [0, 1, 2].map((i) => members.reduce((sum, one) => sum + one.lab[i] * one.count, 0) / count) as unknown as Lab;
+      return { hex: labHex(lab), lab, count };
+    });
+}
+
+/** Colours put into small boxes first, the fullest in front, so that gathering stays quick for photographs. */
+function coarse(colours: readonly Counted[]): { members: Counted[]; count: number; lab: Lab }[] {
+  const boxes = new Map<number, { members: Counted[]; count: number }>();
+  for (const one of colours) {
+    const key = ((one.code >> 19) << 10) | (((one.code >> 11) & 31) << 5) | ((one.code >> 3) & 31);
+    const box = boxes.get(key);
+    if (box) {
+      box.members.push(one);
+      box.count += one.count;
+    } else boxes.set(key, { members: [one], count: one.count });
+  }
+  return [...boxes.values()]
+    .sort((a, b) => b.count - a.count)
+    .map((box) => ({ ...box, lab: box.members.reduce((best, one) => (one.count > best.count ? one : best)).lab }));
+}
+
+/** A picture's main colours, and the values that its product states. */
+export interface LookedAt {
+  clusters: readonly Cluster[];
+  values: readonly string[];
+}
+
+/** What pictures say of a value. */
+export interface ValueColours {
+  colours: string[];
+  agree: number;
+  of: number;
+}
+
+const mostColours = 4;
+
+/**
+ * The colours of each value: those that many of its pictures show and that pictures without it show less
+ * often, so that leaves and tables that are on every picture speak for none.
+ * @param wanted how many colours a value's name speaks of, where it does; one or two by what is found otherwise
+ */
+export function valueColours(pictures: readonly LookedAt[], wanted: (value: string) => number | undefined): Map<string, ValueColours> {
+  const byValue = new Map<string, LookedAt[]>();
+  for (const picture of pictures) {
+    for (const value of picture.values) {
+      const list = byValue.get(value);
+      if (list) list.push(picture);
+      else byValue.set(value, [picture]);
+    }
+  }
+  const shows = ({ clusters }: LookedAt, lab: Lab) => clusters.some((one) => apart(one.lab, lab) < sameAcross);
+  const result = new Map<string, ValueColours>();
+  for (const [value, mine] of byValue) {
+    const others = pictures.filter(({ values }) => !values.includes(value));
+    // A picture whose product states one value only speaks for it alone.
+    const telling = mine.some(({ values }) => values.length === 1) ? mine.filter(({ values }) => values.length === 1) : mine;
+    const candidates = merge(telling).map(({ cluster, weight }) => {
+      const support = telling.filter((picture) => shows(picture, cluster.lab)).length / telling.length;
+      const elsewhere = others.length === 0 ? 0 : others.filter((picture) => shows(picture, cluster.lab)).length / others.length;
+      return { hex: cluster.hex, lab: cluster.lab, support, score: support * (1 - elsewhere) ** 2 * Math.sqrt(weight) };
+    });
+    candidates.sort((a, b) => b.score - a.score);
+    const [best] = candidates;
+    if (!best || best.support < 0.5 || best.score <= 0) continue;
+    const count = wanted(value);
+    const chosen = candidates
+      .filter(
+        ({ score, support }, place) => place === 0 || (count !== undefined ? place < count : place < 2 && score > best.score * 0.45 && support > 0.8),
+      )
+      .slice(0, mostColours);
+    result.set(value, { colours: chosen.map(({ hex }) => hex), agree: Math.round(best.support * telling.length), of: telling.length });
+  }
+  return result;
+}
+
+/** Clusters of several pictures that are one colour, with their mean share. */
+function merge(pictures: readonly LookedAt[]): { cluster: Cluster; weight: number }[] {
+  const merged: { cluster: Cluster; hexes: Map<string, number>; weight: number }[] = [];
+  for (const { clusters } of pictures) {
+    for (const cluster of clusters) {
+      const same = merged.find((one) => apart(one.cluster.lab, cluster.lab) < sameAcross);
+      const weight = cluster.share / pictures.length;
+      if (same) {
+        same.weight += weight;
+        same.hexes.set(cluster.hex, (same.hexes.get(cluster.hex) ?? 0) + cluster.share);
+      } else merged.push({ cluster, hexes: new Map([[cluster.hex, cluster.share]]), weight });
+    }
+  }
+  return merged.map(({ cluster, hexes, weight }) => {
+    const [hex] = [...hexes].reduce((best, one) => (one[1] > best[1] ? one : best));
+    return { cluster: { ...cluster, hex, lab: labOf(Number.parseInt(hex.slice(1), 16)) }, weight };
+  });
+}
+
+const apart = (a: Lab, b: Lab): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+const hexOf = (code: number): string => `#${code.toString(16).padStart(6, "0")}`;
+
+const labs = new Map<number, Lab>();
+
+function labOf(code: number): Lab {
+  let lab = labs.get(code);
+  if (!lab) {
+    const { l, a, b } = oklab({ mode: "rgb", r: (code >> 16) / 255, g: ((code >> 8) & 255) / 255, b: (code & 255) / 255 });
+    lab = [l, a, b];
+    if (labs.size > 200_000) labs.clear();
+    labs.set(code, lab);
+  }
+  return lab;
+}
+
+function labHex([l, a, b]: Lab): string {
+  const { r, g, b: blue } = rgb({ mode: "oklab", l, a, b });
+  const byte = (part: number) => Math.max(0, Math.min(255, Math.round(part * 255)));
+  return hexOf((byte(r) << 16) | (byte(g) << 8) | byte(blue));
+}

@@ -1,0 +1,64 @@
+import type { Option } from "../index/facet-index.ts";
+import { type Drawing, entryOf, orderOf, type Source, type SwatchDocument } from "./document.ts";
+import { needsOutline, readableOn } from "./measure.ts";
+import type { NameGuess } from "./name-guess.ts";
+
+/** What shoppers see for a value. Without colours and picture it is its name in a tile. */
+export interface SwatchView {
+  colours?: readonly string[];
+  drawing?: Drawing;
+  picture?: string;
+  alt?: string;
+  /** It would vanish on a white ground without an outline. */
+  outline?: true;
+  /** Colour of a tick or a text on it that reads best. */
+  mark?: "#000000" | "#ffffff";
+}
+
+/** Field key → value identity → what stands for it. Values whose name must do are left out. */
+export type SwatchBook = Readonly<Record<string, Readonly<Record<string, SwatchView>>>>;
+
+/** From which confidence on a name's guess is shown to shoppers by itself. */
+export const sureEnough = 0.7;
+
+/** What stands for a value and where it comes from, by the field's order of fallback. */
+export function viewOf(book: SwatchDocument, field: string, id: string, nameGuess: NameGuess | undefined): SwatchView & { source: Source } {
+  const entry = entryOf(book, field, id);
+  const photos = book.photos[field]?.[id];
+  const drawn = entry?.drawing ? { drawing: entry.drawing } : {};
+  const alt = entry?.alt ? { alt: entry.alt } : {};
+  for (const source of orderOf(book, field)) {
+    if (source === "picture" && entry?.picture)
+      return { source, picture: entry.picture, ...(entry.colours ? { colours: entry.colours } : {}), ...alt };
+    if (source === "colour" && entry?.colours) return { source, colours: entry.colours, ...drawn, ...alt };
+    if (source === "name" && nameGuess && nameGuess.confidence >= sureEnough) return { source, colours: nameGuess.colours, ...drawn, ...alt };
+    if (source === "photos" && photos) return { source, colours: photos.colours, ...drawn, ...alt };
+    if (source === "text") break;
+  }
+  return { source: "text", ...alt };
+}
+
+/** The ground that panels stand on until a look gives them another. */
+const ground = "#ffffff";
+
+function measured(colours: readonly string[] | undefined): Pick<SwatchView, "outline" | "mark"> {
+  if (!colours) return {};
+  return { ...(needsOutline(colours, ground) ? { outline: true as const } : {}), mark: readableOn(colours) };
+}
+
+/** The whole book as shoppers see it, for the options of some fields. */
+export function resolveBook(
+  book: SwatchDocument,
+  fields: readonly { key: string; options: readonly Option[] }[],
+  guess: (label: string) => NameGuess | undefined,
+): SwatchBook {
+  const resolved: Record<string, Record<string, SwatchView>> = {};
+  for (const { key, options } of fields) {
+    const views = options.flatMap(({ id, label }) => {
+      const { source, ...view } = viewOf(book, key, id, guess(label));
+      return source === "text" ? [] : [[id, { ...view, ...measured(view.colours) }] as const];
+    });
+    if (views.length > 0) resolved[key] = Object.fromEntries(views);
+  }
+  return resolved;
+}

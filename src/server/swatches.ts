@@ -1,0 +1,68 @@
+import { createHash } from "node:crypto";
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { isFacetable } from "../core/catalogue/field.ts";
+import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
+import { cleanSvg } from "../core/swatch/clean-svg.ts";
+import type { SwatchDocument } from "../core/swatch/document.ts";
+import { guessByName, type NameGuess } from "../core/swatch/name-guess.ts";
+import { resolveBook, type SwatchBook } from "../core/swatch/view.ts";
+import { type Picture, PictureSchema, type Shop } from "./entities.ts";
+import { Fault } from "./fault.ts";
+
+/** Values from which on a field is no list of colours or brands. */
+const mostValues = 2000;
+/** Largest picture that is kept, in bytes; the tool makes photographs smaller before it sends them. */
+export const maxPicture = 1024 * 1024;
+
+/** Resolves a shop's swatch book against its catalogue, and keeps what names say. */
+export class SwatchResolver {
+  #fields: { key: string; options: readonly { id: string; label: string }[] }[];
+  #guesses = new Map<string, NameGuess | undefined>();
+  #last: { book: SwatchDocument; resolved: SwatchBook } | undefined;
+
+  constructor(index: CatalogueIndex) {
+    this.#fields = index.catalogue.fields
+      .filter((field) => isFacetable(field) && (field.kind === "text" || field.kind === "colour"))
+      .map(({ key }) => ({ key, options: index.options(key).options }))
+      .filter(({ options }) => options.length <= mostValues);
+  }
+
+  /** What shoppers see for each value. Worked out anew when the book is another. */
+  resolve(book: SwatchDocument): SwatchBook {
+    if (JSON.stringify(this.#last?.book) !== JSON.stringify(book))
+      this.#last = { book, resolved: resolveBook(book, this.#fields, (label) => this.#guess(label)) };
+    return this.#last?.resolved ?? {};
+  }
+
+  #guess(label: string): NameGuess | undefined {
+    if (!this.#guesses.has(label)) this.#guesses.set(label, guessByName(label));
+    return this.#guesses.get(label);
+  }
+}
+
+const types = { svg: "image/svg+xml", png: "image/png", jpg: "image/jpeg", webp: "image/webp" } as const;
+
+/** Keeps a picture in the shop's store, named by its content, and says where it is. @throws Fault when it is none that can be kept */
+export async function keepPicture(em: SqlEntityManager, shop: Shop, bytes: Uint8Array): Promise<string> {
+  const { end, content } = checkPicture(bytes);
+  const name = `${createHash("sha256").update(content).digest("hex")}.${end}`;
+  const known = await em.count<Picture>(PictureSchema, { shop: shop.id, name });
+  if (known === 0) await em.insert<Picture>(PictureSchema, { shop: shop.id, name, type: types[end], bytes: Buffer.from(content) });
+  return `/pictures/${shop.slug}/${name}`;
+}
+
+/** Judges a picture by its first bytes, whatever its name; an SVG is cleaned. */
+function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Uint8Array } {
+  const starts = (...head: number[]) => head.every((byte, i) => bytes[i] === byte);
+  const text = (from: number, to: number) => String.fromCharCode(...bytes.subarray(from, to));
+  if (starts(0x89, 0x50, 0x4e, 0x47)) return { end: "png", content: bytes };
+  if (starts(0xff, 0xd8, 0xff)) return { end: "jpg", content: bytes };
+  if (text(0, 4) === "RIFF" && text(8, 12) === "WEBP") return { end: "webp", content: bytes };
+  const whole = new TextDecoder().decode(bytes);
+  const svg = /^\ufeff?\s*(?:<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(whole) ? cleanSvg(whole) : undefined;
+  if (svg === undefined) throw new Fault(422, "This is no PNG, JPEG, WebP or SVG. Save the picture as one of them and bring it again.");
+  return { end: "svg", content: new TextEncoder().encode(svg) };
+}
+
+export const findPicture = (em: SqlEntityManager, shop: Shop, name: string): Promise<Picture | null> =>
+  em.findOne<Picture>(PictureSchema, { shop: shop.id, name });
