@@ -103,9 +103,10 @@ export class PageStore {
       if (turn !== this.#asked) return;
       const drawerOpen = this.#state.drawerOpen && next.band === this.#state.band;
       const { marked, language } = this.#state;
-      this.#put({ ...next, ...place, drawerOpen, marked, language, answer }, this.#stepped ? "place" : change);
+      const told = this.#stepped ? "place" : change;
       this.#stepped = false;
-      this.#wanted = this.#state;
+      this.#wanted = { ...next, ...place, drawerOpen, marked, language, answer };
+      this.#put(this.#wanted, told);
     };
     const answer = answerAt(this.#engine, next.panel, next.band, next);
     if (answer instanceof Promise) answer.then(take, (error: Error) => console.error(error));

@@ -12,6 +12,7 @@ import { ProductsView } from "./products/products-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
 import { ShopFrame } from "./shell/shop-frame.tsx";
 import { ShopsView } from "./shops/shops-view.tsx";
+import { SwatchView } from "./swatches/swatch-view.tsx";
 
 const router = createBrowserRouter([
   { path: "/", element: <ShopsView /> },
@@ -22,6 +23,7 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="bench" replace /> },
       { path: "bench/:panel?", element: <BenchView /> },
+      { path: "swatches/:field?", element: <SwatchView /> },
       { path: "catalogue", element: <CatalogueView /> },
       { path: "catalogue/products", element: <ProductsView /> },
       { path: "catalogue/mends", element: <MendsView /> },

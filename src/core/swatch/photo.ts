@@ -1,4 +1,4 @@
-import { oklab, rgb } from "culori";
+import { rgb } from "culori";
 
 /** Pixels of one picture, four bytes each. */
 export interface Pixels {
@@ -16,7 +16,7 @@ export interface Cluster {
 type Lab = readonly [number, number, number];
 
 /** Distances in OKLab: within one a picture's pixels are one colour; within the other, two pictures show the same. */
-const sameInPicture = 0.06;
+const sameInPicture = 0.045;
 const sameAcross = 0.07;
 const mostClusters = 12;
 
@@ -53,8 +53,10 @@ function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: numbe
   const list = [...border].map(([code, count]) => ({ lab: labOf(code), count }));
   const total = list.reduce((sum, { count }) => sum + count, 0);
   if (total === 0) return undefined;
-  const weight = (lab: Lab) => list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0);
-  const { lab } = list.reduce((best, one) => (weight(one.lab) > weight(best.lab) ? one : best));
+  // The commonest border colours are tried; a ground that none of them is near has no colour of its own.
+  const tried = list.toSorted((a, b) => b.count - a.count).slice(0, 24);
+  const weights = tried.map(({ lab }) => list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0));
+  const { lab } = tried[weights.indexOf(Math.max(...weights))];
   const near = list.filter((one) => apart(one.lab, lab) < sameInPicture);
   const share = near.reduce((sum, { count }) => sum + count, 0) / total;
   if (share < 0.4) return undefined;
@@ -177,20 +179,32 @@ function merge(pictures: readonly LookedAt[]): { cluster: Cluster; weight: numbe
   });
 }
 
-const apart = (a: Lab, b: Lab): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+function apart(a: Lab, b: Lab): number {
+  const [l, m, n] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+  return Math.sqrt(l * l + m * m + n * n);
+}
 const hexOf = (code: number): string => `#${code.toString(16).padStart(6, "0")}`;
 
-const labs = new Map<number, Lab>();
+/** sRGB bytes made linear. Source: IEC 61966-2-1. */
+const linear = Float64Array.from({ length: 256 }, (_, byte) => {
+  const part = byte / 255;
+  return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
+});
 
-function labOf(code: number): Lab {
-  let lab = labs.get(code);
-  if (!lab) {
-    const { l, a, b } = oklab({ mode: "rgb", r: (code >> 16) / 255, g: ((code >> 8) & 255) / 255, b: (code & 255) / 255 });
-    lab = [l, a, b];
-    if (labs.size > 200_000) labs.clear();
-    labs.set(code, lab);
-  }
-  return lab;
+/**
+ * A 24-bit colour in OKLab. Written out, since a picture asks for thousands. Source: B. Ottosson (2020),
+ * A perceptual color space for image processing; held against the package culori in a test.
+ */
+export function labOf(code: number): Lab {
+  const [r, g, b] = [linear[code >> 16], linear[(code >> 8) & 255], linear[code & 255]];
+  const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+  const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+  const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+  return [
+    0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s,
+    1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
+    0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s,
+  ];
 }
 
 function labHex([l, a, b]: Lab): string {

@@ -1,6 +1,7 @@
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { type Catalogue, productCount, valuesOf, variantCount } from "../../core/catalogue/catalogue.ts";
+import { type Catalogue, firstValue, productCount, valuesOf, variantCount } from "../../core/catalogue/catalogue.ts";
 import type { Field } from "../../core/catalogue/field.ts";
+import { identity } from "../../core/catalogue/identity.ts";
 import { orderVariants } from "../../core/catalogue/variant-order.ts";
 import { detailField, type FieldDetail } from "../../core/evidence/field-detail.ts";
 import { type Finding, findFindings, type Measures } from "../../core/evidence/findings.ts";
@@ -8,6 +9,7 @@ import { type ModeExample, modeExample } from "../../core/evidence/mode-example.
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
 import { intersect } from "../../core/index/bitmap.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { safeImage } from "../../core/listing/card.ts";
 import type { WireAnswer } from "../../core/match/answer.ts";
 import { LocalEngine } from "../../core/match/engine.ts";
 import { Matcher } from "../../core/match/matcher.ts";
@@ -146,6 +148,23 @@ export class Desk {
       this.#orders.set(name, order);
     }
     return order;
+  }
+
+  /** Pictures of the products that state a field, with the identities of the values that each states; at most so many. */
+  pictures(key: string, most: number): { address: string; values: string[] }[] {
+    const { catalogue } = this.#index;
+    const image = catalogue.fields.find(({ role }) => role === "image");
+    if (!image) return [];
+    const found = new Map<string, Set<string>>();
+    for (let v = 0; v < variantCount(catalogue); v++) {
+      const address = safeImage(firstValue(catalogue, image.key, v));
+      const values = valuesOf(catalogue, key, v);
+      if (!address || values.length === 0) continue;
+      const known = found.get(address) ?? new Set<string>();
+      for (const value of values) known.add(identity(value));
+      found.set(address, known);
+    }
+    return [...found].slice(0, most).map(([address, values]) => ({ address, values: [...values] }));
   }
 
   #field(key: string): Field {

@@ -31,6 +31,7 @@ const served = {
   answer: (question: WireQuestion) => opened().answer(question),
   count: (query: VariantQuery) => opened().count(query),
   rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) => opened().rows(query, from, size, keys),
+  pictures: (key: string, most: number) => opened().pictures(key, most),
   products: (query: VariantQuery) => opened().products(query),
 };
 export type DeskService = typeof served;

@@ -1,0 +1,48 @@
+import { expose } from "comlink";
+import { readSwatchCsv, readTokens } from "../../core/swatch/formats.ts";
+import { type ClosePair, closePairs } from "../../core/swatch/measure.ts";
+import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
+import { type LookedAt, mainColours, type ValueColours, valueColours } from "../../core/swatch/photo.ts";
+
+const looked: LookedAt[] = [];
+const side = 128;
+
+const served = {
+  /** What names say, one a name. */
+  guess: (names: readonly string[]): (NameGuess | undefined)[] => names.map(guessByName),
+  forgetPictures() {
+    looked.length = 0;
+  },
+  /** Looks at one picture of a product that states these values. */
+  look(bitmap: ImageBitmap, values: readonly string[]) {
+    const canvas = new OffscreenCanvas(side, side);
+    const context = canvas.getContext("2d", { willReadFrequently: true });
+    context?.drawImage(bitmap, 0, 0, side, side);
+    bitmap.close();
+    const pixels = context?.getImageData(0, 0, side, side);
+    if (pixels) looked.push({ clusters: mainColours(pixels), values });
+  },
+  /** What all pictures together say of each value. @param wanted colours that a value's name speaks of */
+  colours: (wanted: Readonly<Record<string, number>>): [string, ValueColours][] => [...valueColours(looked, (value) => wanted[value])],
+  closePairs: (swatches: readonly { id: string; colours: readonly string[] }[], limit: number): ClosePair[] => closePairs(swatches, limit),
+  /** Reads a list of swatches in any of the open formats. */
+  read(text: string) {
+    try {
+      return { lines: readTokens(JSON.parse(text)), problems: [] };
+    } catch {
+      return readSwatchCsv(text);
+    }
+  },
+  /** A photograph small enough for a swatch, without what else its file carries. */
+  async shrink(file: Blob, most: number): Promise<Blob> {
+    const bitmap = await createImageBitmap(file);
+    const scale = Math.min(1, most / Math.max(bitmap.width, bitmap.height));
+    const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)));
+    canvas.getContext("2d")?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    return canvas.convertToBlob({ type: "image/webp", quality: 0.9 });
+  },
+};
+export type SwatchService = typeof served;
+
+expose(served);

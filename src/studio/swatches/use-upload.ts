@@ -1,0 +1,32 @@
+import { useCallback } from "react";
+import { useParams } from "react-router";
+import { request, shopPath } from "../api.ts";
+import type { SwatchWorker } from "./use-book.ts";
+
+/** Largest file that is opened, and the longest side that is kept, in px. */
+const mostBytes = 20 * 1024 * 1024;
+const mostSide = 256;
+
+/** Sends a picture to the shop's store; a photograph is made small first, and an SVG is cleaned where it is kept. */
+export function useUpload(worker: SwatchWorker) {
+  const { shop = "" } = useParams();
+  return useCallback(
+    async (file: File): Promise<string> => {
+      if (file.size > mostBytes)
+        throw new Error(`It has ${(file.size / 1024 / 1024).toFixed(0)} MB, and ${mostBytes / 1024 / 1024} MB is the most. Bring a smaller one.`);
+      const vector = file.type === "image/svg+xml" || /\.svg$/i.test(file.name);
+      let kept: Blob = file;
+      if (!vector) {
+        try {
+          kept = await worker.shrink(file, mostSide);
+        } catch {
+          throw new Error("It is no picture that can be opened. Save it as PNG, JPEG, WebP or SVG.");
+        }
+      }
+      const form = new FormData();
+      form.set("file", kept, file.name);
+      return (await request<{ path: string }>(`${shopPath(shop)}/pictures`, { method: "POST", body: form })).path;
+    },
+    [worker, shop],
+  );
+}
