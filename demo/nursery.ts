@@ -55,7 +55,8 @@ export const headings = [
   "Dispatch from",
 ] as const;
 
-const flowerColours: [string, string[]][] = [
+/** The colours that the pictures are drawn from. */
+export const flowerColours: [string, string[]][] = [
   ["White", ["#fbfaf4"]],
   ["Cream", ["#f6ecd2"]],
   ["Pale pink", ["#f6c9d4"]],

@@ -17,7 +17,7 @@ type Lab = readonly [number, number, number];
 
 /** Distances in OKLab: within one a picture's pixels are one colour; within the other, two pictures show the same. */
 const sameInPicture = 0.045;
-const sameAcross = 0.07;
+const sameAcross = 0.035;
 const mostClusters = 12;
 
 /**

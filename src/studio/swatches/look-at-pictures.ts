@@ -1,5 +1,6 @@
 import { transfer } from "comlink";
 import type { PhotoGuess } from "../../core/swatch/document.ts";
+import type { Pixels } from "../../core/swatch/photo.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { SwatchWorker } from "./use-book.ts";
 
@@ -7,6 +8,7 @@ import type { SwatchWorker } from "./use-book.ts";
 const most = 2000;
 const atOnce = 6;
 const side = 128;
+const toldEvery = 120;
 
 export interface Looking {
   /** Pictures done, and how many there are. */
@@ -37,17 +39,22 @@ export async function lookAtPictures(
   await worker.forgetPictures();
   let done = 0;
   let failed = 0;
+  let told = 0;
   const queue = [...pictures];
   const lane = async () => {
     for (let next = queue.shift(); next && !stop.aborted; next = queue.shift()) {
       try {
-        const bitmap = await bitmapOf(next.address, side);
-        await worker.look(transfer(bitmap, [bitmap]), next.values);
+        const pixels = await pixelsOf(next.address, side);
+        await worker.look(transfer(pixels, [pixels.data.buffer]), next.values);
       } catch {
         failed++;
       }
       done++;
-      progress({ done, of: pictures.length });
+      // A page that is drawn after each picture would have no time left for the pictures.
+      if (done === pictures.length || performance.now() - told > toldEvery) {
+        told = performance.now();
+        progress({ done, of: pictures.length });
+      }
     }
   };
   await Promise.all(Array.from({ length: atOnce }, lane));
@@ -57,22 +64,15 @@ export async function lookAtPictures(
 }
 
 /** A picture in a square of `size` px, however large it is. */
-export async function bitmapOf(address: string, size: number): Promise<ImageBitmap> {
-  const response = await fetch(address);
-  if (!response.ok) throw new Error(`The picture could not be fetched (${response.status}).`);
-  const blob = await response.blob();
-  const resize = { resizeWidth: size, resizeHeight: size, resizeQuality: "medium" } as const;
-  if (!blob.type.startsWith("image/svg")) return createImageBitmap(blob, resize);
-  // A vector has no pixels until an element has drawn it.
+async function pixelsOf(address: string, size: number): Promise<Pixels> {
   const image = new Image(size, size);
-  const url = URL.createObjectURL(blob);
-  try {
-    image.src = url;
-    await image.decode();
-    const canvas = new OffscreenCanvas(size, size);
-    canvas.getContext("2d")?.drawImage(image, 0, 0, size, size);
-    return canvas.transferToImageBitmap();
-  } finally {
-    URL.revokeObjectURL(url);
-  }
+  image.crossOrigin = "anonymous";
+  image.src = address;
+  await image.decode();
+  // A canvas that is read often keeps its pixels in memory; elsewhere each reading waits for the graphics process.
+  const context = new OffscreenCanvas(size, size).getContext("2d", { willReadFrequently: true });
+  if (!context) throw new Error("This browser gives no canvas to read pictures with.");
+  context.drawImage(image, 0, 0, size, size);
+  const { data, width, height } = context.getImageData(0, 0, size, size);
+  return { data, width, height };
 }

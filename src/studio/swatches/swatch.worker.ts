@@ -2,10 +2,9 @@ import { expose } from "comlink";
 import { readSwatchCsv, readTokens } from "../../core/swatch/formats.ts";
 import { type ClosePair, closePairs } from "../../core/swatch/measure.ts";
 import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
-import { type LookedAt, mainColours, type ValueColours, valueColours } from "../../core/swatch/photo.ts";
+import { type LookedAt, mainColours, type Pixels, type ValueColours, valueColours } from "../../core/swatch/photo.ts";
 
 const looked: LookedAt[] = [];
-const side = 128;
 
 const served = {
   /** What names say, one a name. */
@@ -14,13 +13,8 @@ const served = {
     looked.length = 0;
   },
   /** Looks at one picture of a product that states these values. */
-  look(bitmap: ImageBitmap, values: readonly string[]) {
-    const canvas = new OffscreenCanvas(side, side);
-    const context = canvas.getContext("2d", { willReadFrequently: true });
-    context?.drawImage(bitmap, 0, 0, side, side);
-    bitmap.close();
-    const pixels = context?.getImageData(0, 0, side, side);
-    if (pixels) looked.push({ clusters: mainColours(pixels), values });
+  look(pixels: Pixels, values: readonly string[]) {
+    looked.push({ clusters: mainColours(pixels), values });
   },
   /** What all pictures together say of each value. @param wanted colours that a value's name speaks of */
   colours: (wanted: Readonly<Record<string, number>>): [string, ValueColours][] => [...valueColours(looked, (value) => wanted[value])],
