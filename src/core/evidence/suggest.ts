@@ -4,7 +4,7 @@ import type { Mode } from "../match/selection.ts";
 import { type DisplayName, emptyPanel, type FacetRow, newFacet, type PanelDocument } from "../panel/document.ts";
 import { newPiece } from "../panel/pieces.ts";
 import { type OptionOrder, type SettingValues, withSetting } from "../panel/settings.ts";
-import { guessColour } from "../swatch/guess.ts";
+import { speaksOfColour } from "../swatch/plain-names.ts";
 import { type FieldProfile, profileField } from "./profile.ts";
 
 /** Whether a field makes a facet and how it is best shown, to begin with, and why, in words and numbers. */
@@ -58,7 +58,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
         : `${numbers} different ${what}`,
     };
   }
-  const coloured = samples.filter((name) => guessColour(name) !== undefined).length;
+  const coloured = samples.filter(speaksOfColour).length;
   if (field.kind === "colour" || (samples.length > 1 && coloured * 5 >= samples.length * 4))
     return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
   if (series) return any("tiles", `${options} ${series}, in their own order`);

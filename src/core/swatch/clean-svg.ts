@@ -90,7 +90,7 @@ export function cleanSvg(text: string): string | undefined {
       }),
     },
   }).trim();
-  return /^<svg[\s>]/.test(cleaned) ? withNamespace(cleaned) : undefined;
+  return /^<svg[\s>][\s\S]*<\/svg>$/.test(cleaned) ? withNamespace(cleaned) : undefined;
 }
 
 const withNamespace = (svg: string): string =>

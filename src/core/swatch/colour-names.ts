@@ -1,7 +1,7 @@
 import { colornames } from "color-name-list/bestof";
 import survey from "color-name-lists/dist/colorlists.json" with { type: "json" };
 import { colorsNamed, formatHex, parse } from "culori";
-import { tradeColours } from "./guess.ts";
+import { tradeColours } from "./plain-names.ts";
 
 /** Where a name is from, and how far it is to be trusted. */
 export interface NamedColour {

@@ -4,9 +4,10 @@ import {
   filterDeficiencyProt,
   filterDeficiencyTrit,
   formatHex,
+  type Lrgb,
+  lrgb,
   oklch,
   type Rgb,
-  rgb,
   wcagContrast,
 } from "culori";
 
@@ -23,7 +24,10 @@ export const contrast = (a: string, b: string): number => wcagContrast(a, b);
 export const visions = ["usual", "protan", "deutan", "tritan"] as const;
 export type Vision = (typeof visions)[number];
 
-/** How a colour looks with a deficiency in full. Source: Machado, Oliveira and Fernandes (2009), from the package culori. */
+/**
+ * How a colour looks with a deficiency in full. Source: Machado, Oliveira and Fernandes (2009), the matrices of
+ * the package culori. They hold for linear light; the package would put them on encoded bytes.
+ */
 const seen: Record<Vision, (colour: string) => string> = {
   usual: (colour) => colour,
   protan: filterOf(filterDeficiencyProt(1)),
@@ -32,7 +36,10 @@ const seen: Record<Vision, (colour: string) => string> = {
 };
 
 function filterOf(filter: (colour: Rgb) => Rgb): (colour: string) => string {
-  return (colour) => formatHex(filter(rgb(colour) as Rgb));
+  return (colour) => {
+    const { r, g, b } = lrgb(colour) as Lrgb;
+    return formatHex({ ...filter({ mode: "rgb", r, g, b }), mode: "lrgb" });
+  };
 }
 
 /** A colour as someone sees it. */

@@ -2,6 +2,7 @@ import { clampChroma, formatHex, interpolate, type Oklch, oklch } from "culori";
 import { distance } from "fastest-levenshtein";
 import { spelling } from "../catalogue/identity.ts";
 import { colourNames, type NamedColour, nameKey } from "./colour-names.ts";
+import { parting } from "./plain-names.ts";
 
 /** What a value's name says of its colour, why, and how sure that is, from 0 to 1. */
 export interface NameGuess {
@@ -10,7 +11,6 @@ export interface NameGuess {
   reason: string;
 }
 
-const parting = /\s*(?:\/|&|\+|,|;|\bund\b|\band\b|\bwith\b|\bet\b|\by\b|\ben\b|\bmit\b)\s*/i;
 const filler = new Set([
   "pure",
   "true",

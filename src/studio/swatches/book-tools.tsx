@@ -1,20 +1,18 @@
-import { ArrowDown, ArrowUp, ClipboardPaste, Download, Images, ImageUp, ListOrdered } from "lucide-react";
-import { useRef, useState } from "react";
-import { toast } from "sonner";
+import { ArrowDown, ArrowUp, Download, ListOrdered } from "lucide-react";
+import { useState } from "react";
 import type { Field } from "../../core/catalogue/field.ts";
-import { identity } from "../../core/catalogue/identity.ts";
 import { orderOf, type Source, type SwatchDocument, sources } from "../../core/swatch/document.ts";
-import { type SwatchEdit, setMany, setOrder, setPhotos, setPicture } from "../../core/swatch/edit.ts";
+import { type SwatchEdit, setMany, setOrder } from "../../core/swatch/edit.ts";
 import { type SwatchOrder, swatchOrders } from "../../core/swatch/measure.ts";
 import { shopPath } from "../api.ts";
-import { Progress } from "../import/drop-zone.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { type Looking, lookAtPictures } from "./look-at-pictures.ts";
+import { ManyPictures, PasteButton } from "./bring-in.tsx";
+import { LookButton } from "./look-button.tsx";
 import type { SwatchWorker } from "./use-book.ts";
 import type { BookValue } from "./value-row.tsx";
 
-interface Props {
+export interface ToolProps {
   field: Field;
   values: readonly BookValue[];
   book: SwatchDocument;
@@ -26,15 +24,30 @@ interface Props {
 }
 
 /** What can be done for many values at once. */
-export function BookTools(props: Props) {
+export function BookTools(props: ToolProps) {
   const { field, values, apply, order, setOrder: sort } = props;
   const [least, setLeast] = useState(80);
-  const open = values.filter(({ entry, guess, photos }) => !entry?.colours && !entry?.picture && best({ guess, photos }, least / 100));
+  const first = orderOf(props.book, field.key).find((source) => source === "name" || source === "photos");
+  const open = values.filter(({ entry, guess, photos }) => !entry?.colours && !entry?.picture && best({ guess, photos }, least / 100, first));
   return (
     <div className="flex flex-none flex-wrap items-center gap-2 border-b border-hair px-3 py-2 text-[13px]">
-      <h1 className="me-2 text-xl">{field.name}</h1>
+      <div className="flex w-full items-center gap-3">
+        <h1 className="flex-1 truncate text-xl">{field.name}</h1>
+        <label className="flex items-center gap-1 text-quiet">
+          Sort
+          <select className="select select-xs w-24" value={order} onChange={(event) => sort(event.target.value as SwatchOrder)}>
+            {swatchOrders.map((one) => (
+              <option key={one} value={one}>
+                {one}
+              </option>
+            ))}
+          </select>
+        </label>
+        <OrderButton {...props} />
+        <Downloads />
+      </div>
       <LookButton {...props} />
-      <span className="flex items-center gap-1.5">
+      <span className="me-auto flex items-center gap-1.5">
         <button
           type="button"
           className="btn btn-sm"
@@ -42,7 +55,7 @@ export function BookTools(props: Props) {
           onClick={() =>
             apply(
               setMany(
-                open.map((value) => ({ value, colours: best(value, least / 100) ?? [] })),
+                open.map((value) => ({ value, colours: best(value, least / 100, first) ?? [] })),
                 `${field.name}: take ${open.length} guesses`,
               ),
             )
@@ -67,177 +80,15 @@ export function BookTools(props: Props) {
       </span>
       <PasteButton {...props} />
       <ManyPictures {...props} />
-      <OrderButton {...props} />
-      <label className="ms-auto flex items-center gap-1 text-quiet">
-        Sort
-        <select className="select select-xs w-24" value={order} onChange={(event) => sort(event.target.value as SwatchOrder)}>
-          {swatchOrders.map((one) => (
-            <option key={one} value={one}>
-              {one}
-            </option>
-          ))}
-        </select>
-      </label>
-      <Downloads />
     </div>
   );
 }
 
-/** The guess that is sure enough: by name, else by pictures. */
-function best({ guess, photos }: Pick<BookValue, "guess" | "photos">, least: number): readonly string[] | undefined {
-  if (guess && guess.confidence >= least) return guess.colours;
-  return photos && photos.agree / photos.of >= least ? photos.colours : undefined;
-}
-
-/** Looks at the pictures of all products that state the field; with progress, and to be stopped. */
-function LookButton({ field, values, worker, apply }: Props) {
-  const { desk } = useOpenShop();
-  const [looking, setLooking] = useState<Looking | undefined>(undefined);
-  const stopper = useRef<AbortController | undefined>(undefined);
-  const start = async () => {
-    stopper.current = new AbortController();
-    setLooking({ done: 0, of: 0 });
-    // A guess by name that is not sure says nothing of how many colours there are.
-    const wanted = Object.fromEntries(values.flatMap(({ id, guess }) => (guess && guess.confidence >= 0.7 ? [[id, guess.colours.length]] : [])));
-    try {
-      const result = await lookAtPictures(desk, worker, field.key, wanted, setLooking, stopper.current.signal);
-      if (!result) return;
-      const found = Object.keys(result.photos).length;
-      apply(setPhotos(field.key, result.photos, `${field.name}: colours from pictures for ${found} values`));
-      toast(`Colours for ${found} of ${values.length} values${result.failed > 0 ? `; ${result.failed} pictures could not be read` : ""}.`);
-    } catch (error) {
-      toast.error((error as Error).message);
-    } finally {
-      setLooking(undefined);
-    }
-  };
-  if (looking)
-    return (
-      <Progress words="Looking at pictures" share={looking.of === 0 ? undefined : looking.done / looking.of} stop={() => stopper.current?.abort()} />
-    );
-  return (
-    <button type="button" className="btn btn-sm" onClick={start}>
-      <Images size={15} aria-hidden /> Look at the pictures
-    </button>
-  );
-}
-
-/** Takes a list of names with colours: typed, pasted, or a file in one of the open formats. */
-function PasteButton({ field, values, worker, apply }: Props) {
-  const [text, setText] = useState("");
-  const [told, setTold] = useState<string[]>([]);
-  const take = async (list: string, close: () => void) => {
-    const { lines, problems } = await worker.read(list);
-    const byId = new Map(values.map((value) => [value.id, value]));
-    const fitting = lines.filter(({ field: of }) => of === undefined || of === field.key || identity(of) === identity(field.name));
-    const known = fitting.flatMap(({ name, entry }) => {
-      const value = byId.get(identity(name));
-      return value && entry.colours ? [{ value, colours: entry.colours }] : [];
-    });
-    const unknown = fitting.filter(({ name }) => !byId.has(identity(name))).map(({ name }) => name);
-    if (known.length > 0) apply(setMany(known, `${field.name}: ${known.length} colours from a list`));
-    const faults = [
-      ...problems.map(({ row, message }) => `Line ${row}: ${message}`),
-      ...(unknown.length > 0
-        ? [`No value is called ${unknown.slice(0, 8).join(", ")}${unknown.length > 8 ? ` and ${unknown.length - 8} more` : ""}.`]
-        : []),
-    ];
-    setTold(faults);
-    if (faults.length === 0) {
-      setText("");
-      close();
-    }
-  };
-  return (
-    <Popover
-      label="Paste a list of colours"
-      className="w-96 p-3"
-      trigger={(props) => (
-        <button type="button" {...props} className="btn btn-sm">
-          <ClipboardPaste size={15} aria-hidden /> Paste
-        </button>
-      )}
-    >
-      {(close) => (
-        <div className="grid gap-2">
-          <label className="grid gap-1">
-            <span className="text-quiet">One value a line, its colours behind it. CSV and design tokens are taken too.</span>
-            <textarea
-              className="textarea h-36 w-full font-mono text-[12px]"
-              placeholder={"Sage, #9cab86\nSea green / white, seagreen white"}
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
-          </label>
-          {told.length > 0 ? (
-            <ul role="alert" className="max-h-32 overflow-auto text-[12px] text-error">
-              {told.map((one) => (
-                <li key={one}>{one}</li>
-              ))}
-            </ul>
-          ) : null}
-          <div className="flex items-center gap-2">
-            <button type="button" className="btn btn-primary btn-sm" disabled={text.trim() === ""} onClick={() => take(text, close)}>
-              Take them
-            </button>
-            <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
-              From a file
-              <input
-                type="file"
-                className="sr-only"
-                aria-label="List of colours"
-                accept=".csv,.tsv,.txt,.json"
-                onChange={async (event) => {
-                  const file = event.target.files?.[0];
-                  if (file) await take(await file.text(), close);
-                }}
-              />
-            </label>
-          </div>
-        </div>
-      )}
-    </Popover>
-  );
-}
-
-/** Many pictures at once, matched to values by their file names. */
-function ManyPictures({ values, apply, upload }: Props) {
-  const bring = async (files: readonly File[]) => {
-    const key = (text: string) =>
-      identity(text)
-        .normalize("NFKD")
-        .replace(/[^\p{L}\p{N}]/gu, "");
-    const byKey = new Map(values.map((value) => [key(value.label), value]));
-    const unmatched: string[] = [];
-    let taken = 0;
-    for (const file of files) {
-      const value = byKey.get(key(file.name.replace(/\.\w+$/, "")));
-      if (!value) {
-        unmatched.push(file.name);
-        continue;
-      }
-      try {
-        apply(setPicture(value, await upload(file)));
-        taken++;
-      } catch (error) {
-        toast.error(`${file.name}: ${(error as Error).message}`);
-      }
-    }
-    toast(`${taken} ${taken === 1 ? "picture" : "pictures"} taken${unmatched.length > 0 ? `; no value is called ${unmatched.join(", ")}` : ""}.`);
-  };
-  return (
-    <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2" title="Matched to values by their file names">
-      <ImageUp size={15} aria-hidden /> Pictures
-      <input
-        type="file"
-        multiple
-        className="sr-only"
-        aria-label="Pictures by file name"
-        accept="image/png,image/jpeg,image/webp,image/svg+xml"
-        onChange={(event) => bring([...(event.target.files ?? [])])}
-      />
-    </label>
-  );
+/** The guess that is sure enough: the one that the field falls back to first, else the other. */
+function best({ guess, photos }: Pick<BookValue, "guess" | "photos">, least: number, first: Source | undefined): readonly string[] | undefined {
+  const byName = guess && guess.confidence >= least ? guess.colours : undefined;
+  const byPhotos = photos && photos.agree / photos.of >= least ? photos.colours : undefined;
+  return first === "photos" ? (byPhotos ?? byName) : (byName ?? byPhotos);
 }
 
 const sourceNames: Record<Source, string> = {
@@ -249,7 +100,7 @@ const sourceNames: Record<Source, string> = {
 };
 
 /** What is shown first, and what when that is missing. Nothing behind the text is ever reached. */
-function OrderButton({ field, book, apply }: Props) {
+function OrderButton({ field, book, apply }: ToolProps) {
   const order = orderOf(book, field.key);
   const all = [...order, ...sources.filter((source) => !order.includes(source))];
   const move = (from: number, to: number) => {

@@ -1,6 +1,7 @@
 import { Pipette } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { HexColorPicker } from "react-colorful";
+import { toast } from "sonner";
 import { readColour } from "../../core/swatch/formats.ts";
 import { Popover } from "../shell/popover.tsx";
 import { SwatchDot } from "./swatch-dot.tsx";
@@ -48,23 +49,45 @@ export function ColourField({ label, colours, pictures, set }: Props) {
       </Popover>
       <input
         type="text"
+        name="colours"
         className={`input input-xs w-36 font-mono ${wrong ? "input-error" : ""}`}
         aria-label={`Colours of ${label}`}
         aria-invalid={wrong}
-        title={wrong ? "This is no colour. Write it like #9cab86, sage, or oklch(0.7 0.1 140); up to four, parted by spaces." : undefined}
         placeholder="none of its own"
         value={text}
         onChange={(event) => setText(event.target.value)}
         onBlur={save}
-        onKeyDown={(event) => event.key === "Enter" && save()}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") save();
+          const way = { Enter: 1, ArrowDown: 1, ArrowUp: -1 }[event.key];
+          if (way !== undefined && step(event.currentTarget, way)) event.preventDefault();
+        }}
       />
+      {wrong ? (
+        <span role="alert" className="text-[12px] leading-tight text-error">
+          No colour. Write #2e8b57, seagreen or oklch(0.7 0.1 140), up to four
+        </span>
+      ) : null}
     </span>
   );
 }
 
+/** Goes to the same field of the next or the last row, so that a list is filled without the mouse. */
+function step(input: HTMLInputElement, way: number): boolean {
+  const fields = [...(input.closest("table")?.querySelectorAll<HTMLInputElement>(`input[name="${input.name}"]`) ?? [])];
+  const next = fields[fields.indexOf(input) + way];
+  next?.select();
+  next?.scrollIntoView({ block: "nearest" });
+  return next !== undefined;
+}
+
+/** A drag ends where the hand rests. */
+const restAfter = 200;
+
 function Picker({ colours, pictures, set }: Omit<Props, "label">) {
   const [at, setAt] = useState(0);
   const [colour, setColour] = useState(colours[0] ?? "#a0a0a0");
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [addresses, setAddresses] = useState<string[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked once, when the card opens
   useEffect(() => {
@@ -112,10 +135,11 @@ function Picker({ colours, pictures, set }: Omit<Props, "label">) {
       </div>
       <HexColorPicker
         color={colour}
-        onChange={setColour}
-        onMouseUp={() => take(colour)}
-        onTouchEnd={() => take(colour)}
-        onKeyUp={() => take(colour)}
+        onChange={(next) => {
+          setColour(next);
+          clearTimeout(rest.current);
+          rest.current = setTimeout(() => take(next), restAfter);
+        }}
         style={{ width: "100%", height: 140 }}
       />
       {addresses.length > 0 ? (
@@ -158,7 +182,7 @@ function PickPicture({ address, take }: { address: string; take(colour: string):
           const pixel = context?.getImageData(place(event.clientX, box.x, box.width), place(event.clientY, box.y, box.height), 1, 1).data;
           if (pixel) take(`#${[...pixel.slice(0, 3)].map((byte) => byte.toString(16).padStart(2, "0")).join("")}`);
         } catch {
-          // A picture of another site shows its pixels to nobody.
+          toast.error("The site of this picture does not let its colours be read.");
         }
       }}
     >

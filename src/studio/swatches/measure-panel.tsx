@@ -6,7 +6,7 @@ import type { SwatchWorker } from "./use-book.ts";
 import type { BookValue } from "./value-row.tsx";
 
 const shown = 40;
-const seen = { usual: "", protan: "to protan eyes", deutan: "to deutan eyes", tritan: "to tritan eyes" } as const;
+const seen = { usual: "", protan: "protan", deutan: "deutan", tritan: "tritan" } as const;
 
 /** What shoppers could not tell apart or see: pairs too close, swatches that vanish on white, values without any. */
 export function MeasurePanel({
@@ -61,8 +61,9 @@ export function MeasurePanel({
             <SwatchDot view={byId.get(a)?.view} size={20} />
             <SwatchDot view={byId.get(b)?.view} size={20} />
             <span className="min-w-0 flex-1 truncate">
-              {byId.get(a)?.label}, {byId.get(b)?.label} <span className="text-quiet">{seen[vision]}</span>
+              {byId.get(a)?.label}, {byId.get(b)?.label}
             </span>
+            <span className="text-[12px] text-quiet">{seen[vision]}</span>
             <b className="tabular-nums">{difference.toFixed(1)}</b>
           </li>
         ))}
@@ -71,7 +72,7 @@ export function MeasurePanel({
       <h2 className="mb-1 mt-4 text-[15px]">
         {pale.length} below {leastContrast} : 1 on white
       </h2>
-      <p className="text-[12px] text-quiet">They get an outline by themselves.</p>
+      {pale.length > 0 ? <p className="text-[12px] text-quiet">They get an outline by themselves.</p> : null}
       <ul>
         {pale.map(({ id, label, view }) => (
           <li key={id} className="flex items-center gap-1.5 py-0.5">

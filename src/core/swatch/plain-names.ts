@@ -1,0 +1,42 @@
+import { colorsNamed } from "culori";
+import { spelling } from "../catalogue/identity.ts";
+
+/** Names that shops use and the CSS list lacks; values are CSS colours. Common practice, no source. */
+export const tradeColours: Record<string, string> = {
+  cream: "#f6ecd2",
+  burgundy: "#6d1a33",
+  apricot: "#f7b27a",
+  lilac: "#c5a3d9",
+  mauve: "#b784a7",
+  terracotta: "#c4623f",
+  charcoal: "#3d4145",
+  mustard: "#d3a625",
+  rose: "#e0627f",
+  sage: "#9cab86",
+  rust: "#a8482a",
+  slate: "#5b6770",
+  stone: "#c2b8a3",
+  natural: "#d9c9a8",
+  copper: "#b06a3b",
+  grey: "#808080",
+};
+
+/** Between the colours of a name that speaks of several. */
+export const parting = /\s*(?:\/|&|\+|,|;|\bund\b|\band\b|\bwith\b|\bet\b|\by\b|\ben\b|\bmit\b)\s*/i;
+
+/**
+ * Whether a name speaks of colours in plain words: those of the CSS list and of the trade, each alone or at
+ * the end. Quick and small, to tell which fields are about colours; what colour it is, {@link guessByName} says.
+ */
+export function speaksOfColour(name: string): boolean {
+  const parts = spelling(name).toLowerCase().split(parting).filter(Boolean);
+  return parts.length > 0 && parts.every(isPlain);
+}
+
+function isPlain(text: string): boolean {
+  const words = text.split(/[\s-]+/);
+  return words.some((_, from) => {
+    const name = words.slice(from).join("");
+    return Object.hasOwn(tradeColours, name) || Object.hasOwn(colorsNamed, name);
+  });
+}

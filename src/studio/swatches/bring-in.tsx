@@ -1,0 +1,125 @@
+import { ClipboardPaste, ImageUp } from "lucide-react";
+import { useState } from "react";
+import { toast } from "sonner";
+import { identity } from "../../core/catalogue/identity.ts";
+import { setMany, setPicture } from "../../core/swatch/edit.ts";
+import { Popover } from "../shell/popover.tsx";
+import type { ToolProps } from "./book-tools.tsx";
+
+/** Takes a list of names with colours: typed, pasted, or a file in one of the open formats. */
+export function PasteButton({ field, values, worker, apply }: ToolProps) {
+  const [text, setText] = useState("");
+  const [told, setTold] = useState<string[]>([]);
+  const take = async (list: string, close: () => void) => {
+    const { lines, problems } = await worker.read(list);
+    const byId = new Map(values.map((value) => [value.id, value]));
+    const fitting = lines.filter(({ field: of }) => of === undefined || of === field.key || identity(of) === identity(field.name));
+    const known = fitting.flatMap(({ name, entry }) => {
+      const value = byId.get(identity(name));
+      return value && entry.colours ? [{ value, colours: entry.colours }] : [];
+    });
+    const unknown = fitting.filter(({ name }) => !byId.has(identity(name))).map(({ name }) => name);
+    if (known.length > 0) apply(setMany(known, `${field.name}: ${known.length} colours from a list`));
+    const faults = [
+      ...problems.map(({ row, message }) => `Line ${row}: ${message}`),
+      ...(unknown.length > 0
+        ? [`No value is called ${unknown.slice(0, 8).join(", ")}${unknown.length > 8 ? ` and ${unknown.length - 8} more` : ""}.`]
+        : []),
+    ];
+    setTold(faults);
+    if (faults.length === 0) {
+      setText("");
+      close();
+    }
+  };
+  return (
+    <Popover
+      label="Paste a list of colours"
+      className="w-96 p-3"
+      trigger={(props) => (
+        <button type="button" {...props} className="btn btn-sm">
+          <ClipboardPaste size={15} aria-hidden /> Paste a list
+        </button>
+      )}
+    >
+      {(close) => (
+        <div className="grid gap-2">
+          <label className="grid gap-1">
+            <span className="text-quiet">One value a line, its colours behind it. CSV and design tokens are taken too.</span>
+            <textarea
+              className="textarea h-36 w-full font-mono text-[12px]"
+              placeholder={"Sage, #9cab86\nSea green / white, seagreen white"}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+          </label>
+          {told.length > 0 ? (
+            <ul role="alert" className="max-h-32 overflow-auto text-[12px] text-error">
+              {told.map((one) => (
+                <li key={one}>{one}</li>
+              ))}
+            </ul>
+          ) : null}
+          <div className="flex items-center gap-2">
+            <button type="button" className="btn btn-primary btn-sm" disabled={text.trim() === ""} onClick={() => take(text, close)}>
+              Take them
+            </button>
+            <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
+              From a file
+              <input
+                type="file"
+                className="sr-only"
+                aria-label="List of colours"
+                accept=".csv,.tsv,.txt,.json"
+                onChange={async (event) => {
+                  const file = event.target.files?.[0];
+                  if (file) await take(await file.text(), close);
+                }}
+              />
+            </label>
+          </div>
+        </div>
+      )}
+    </Popover>
+  );
+}
+
+/** Many pictures at once, matched to values by their file names. */
+export function ManyPictures({ values, apply, upload }: ToolProps) {
+  const bring = async (files: readonly File[]) => {
+    const key = (text: string) =>
+      identity(text)
+        .normalize("NFKD")
+        .replace(/[^\p{L}\p{N}]/gu, "");
+    const byKey = new Map(values.map((value) => [key(value.label), value]));
+    const unmatched: string[] = [];
+    let taken = 0;
+    for (const file of files) {
+      const value = byKey.get(key(file.name.replace(/\.\w+$/, "")));
+      if (!value) {
+        unmatched.push(file.name);
+        continue;
+      }
+      try {
+        apply(setPicture(value, await upload(file)));
+        taken++;
+      } catch (error) {
+        toast.error(`${file.name}: ${(error as Error).message}`);
+      }
+    }
+    toast(`${taken} ${taken === 1 ? "picture" : "pictures"} taken${unmatched.length > 0 ? `; no value is called ${unmatched.join(", ")}` : ""}.`);
+  };
+  return (
+    <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2" title="Matched to values by their file names">
+      <ImageUp size={15} aria-hidden /> Add pictures
+      <input
+        type="file"
+        multiple
+        className="sr-only"
+        aria-label="Pictures by file name"
+        accept="image/png,image/jpeg,image/webp,image/svg+xml"
+        onChange={(event) => bring([...(event.target.files ?? [])])}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,41 @@
+import { Images } from "lucide-react";
+import { useRef, useState } from "react";
+import { toast } from "sonner";
+import { setPhotos } from "../../core/swatch/edit.ts";
+import { Progress } from "../import/drop-zone.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
+import type { ToolProps } from "./book-tools.tsx";
+import { type Looking, lookAtPictures } from "./look-at-pictures.ts";
+
+/** Looks at the pictures of all products that state the field; with progress, and to be stopped. */
+export function LookButton({ field, values, worker, apply }: ToolProps) {
+  const { desk } = useOpenShop();
+  const [looking, setLooking] = useState<Looking | undefined>(undefined);
+  const stopper = useRef<AbortController | undefined>(undefined);
+  const start = async () => {
+    stopper.current = new AbortController();
+    setLooking({ done: 0, of: 0 });
+    // A guess by name that is not sure says nothing of how many colours there are.
+    const wanted = Object.fromEntries(values.flatMap(({ id, guess }) => (guess && guess.confidence >= 0.7 ? [[id, guess.colours.length]] : [])));
+    try {
+      const result = await lookAtPictures(desk, worker, field.key, wanted, setLooking, stopper.current.signal);
+      if (!result) return;
+      const found = Object.keys(result.photos).length;
+      apply(setPhotos(field.key, result.photos, `${field.name}: colours from pictures for ${found} values`));
+      toast(`Colours for ${found} of ${values.length} values${result.failed > 0 ? `; ${result.failed} pictures could not be read` : ""}.`);
+    } catch (error) {
+      toast.error((error as Error).message);
+    } finally {
+      setLooking(undefined);
+    }
+  };
+  if (looking)
+    return (
+      <Progress words="Looking at pictures" share={looking.of === 0 ? undefined : looking.done / looking.of} stop={() => stopper.current?.abort()} />
+    );
+  return (
+    <button type="button" className="btn btn-sm" onClick={start}>
+      <Images size={15} aria-hidden /> Look at the pictures
+    </button>
+  );
+}
