@@ -38,6 +38,7 @@ const from: Record<Source, string> = {
 export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures }: Props) {
   const { id, label, products, view, entry, guess, photos, differs } = value;
   const colours = entry?.colours ?? [];
+  const [drawing, other] = entry?.drawing === "stripes" ? (["stripes", "sectors"] as const) : (["sectors", "stripes"] as const);
   const bring = async (file: File | undefined) => {
     if (!file) return;
     try {
@@ -94,10 +95,10 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
             <button
               type="button"
               className="btn btn-xs"
-              aria-label={`${label} drawn as ${entry?.drawing === "stripes" ? "sectors" : "stripes"}`}
-              onClick={() => apply(setDrawing(value, entry?.drawing === "stripes" ? "sectors" : "stripes"))}
+              aria-label={`${label} drawn in ${drawing}, change to ${other}`}
+              onClick={() => apply(setDrawing(value, other))}
             >
-              {entry?.drawing === "stripes" ? "stripes" : "sectors"}
+              {drawing}
             </button>
           ) : null}
         </span>
@@ -167,13 +168,13 @@ function Guess({ colours, words, title, label, taken, take }: GuessProps) {
     <button
       type="button"
       className="flex min-h-7 items-center gap-1.5 rounded-full pe-2 text-[12px] tabular-nums enabled:hover:bg-plum-soft disabled:opacity-60"
-      aria-label={label}
       title={title}
       disabled={taken}
       onClick={take}
     >
       <SwatchDot view={{ colours }} size={24} />
       {taken ? "taken" : words}
+      <span className="sr-only">. {label}</span>
     </button>
   );
 }
