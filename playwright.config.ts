@@ -8,8 +8,10 @@ export default defineConfig({
   testDir: "tests/end-to-end",
   outputDir: "reports/end-to-end",
   reporter: [["list"], ["json"]],
-  workers: 1,
+  workers: 2,
   timeout: 60_000,
+  // A machine under load opens a page more slowly; what is waited for is the same.
+  expect: { timeout: 15_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

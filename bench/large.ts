@@ -2,6 +2,7 @@
 import { chromium } from "@playwright/test";
 import Papa from "papaparse";
 import { launch, withServer } from "../tests/browser.ts";
+import { longestTask, watchTasks } from "./longest-task.ts";
 import { fieldKeys, syntheticProducts } from "./synthetic.ts";
 
 /** Seconds for each part, and the longest that the page was held up meanwhile, in ms. */
@@ -27,18 +28,12 @@ export const benchLarge = (products: number, variants: number): Promise<LargeImp
     const browser = await chromium.launch(launch);
     try {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-      await page.addInitScript(() => {
-        const tasks: number[] = [];
-        Object.assign(window, { tasks });
-        new PerformanceObserver((list) => {
-          for (const entry of list.getEntries()) tasks.push(entry.duration);
-        }).observe({ type: "longtask", buffered: true });
-      });
+      await watchTasks(page);
       const longest: number[] = [];
       const timed = async (task: () => Promise<unknown>) => {
         const start = performance.now();
         await task();
-        longest.push(await page.evaluate(() => Math.max(0, ...(window as unknown as { tasks: number[] }).tasks)));
+        longest.push(await longestTask(page));
         return Math.round((performance.now() - start) / 10) / 100;
       };
       await page.goto(`${origin}/new`);

@@ -3,6 +3,7 @@ import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
 import { benchInterface } from "./interface.ts";
 import { benchLarge } from "./large.ts";
+import { benchSwatches } from "./swatches.ts";
 
 const sizes = [20_000, 100_000];
 try {
@@ -14,7 +15,7 @@ try {
   if (process.argv.includes("--json")) console.log(JSON.stringify({ cases }));
   else {
     for (const one of cases) report(one);
-    for (const { name, median_ms, worst_ms, aim_ms } of await benchInterface()) {
+    for (const { name, median_ms, worst_ms, aim_ms } of [...(await benchInterface()), ...(await benchSwatches())]) {
       console.log(`${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`);
     }
     const { variants, file_mb, read_s, store_s, open_s, filter_ms, longest_task_ms } = await benchLarge(100_000, 3);

@@ -29,6 +29,30 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.getByRole("button", { name: /^Flower colour on wide/ }).click();
   await settled(page);
   await page.screenshot({ path: `${folder}/bench-displays.png` });
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Settings of Flower colour" }).click();
+  await page.getByRole("list", { name: "Options of Flower colour" }).scrollIntoViewIfNeeded();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/options.png` });
+  await page.getByRole("button", { name: "Settings of Flower colour" }).click();
+  await page.getByRole("button", { name: /findings?$/ }).click();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/findings.png` });
+
+  await page.goto(`${origin}/shops/larkmoss-nursery/swatches/flower-colour`);
+  await page.getByRole("button", { name: "Look at the pictures" }).click();
+  await page.getByText(/^Colours for/).waitFor({ timeout: 60_000 });
+  await page.getByText(/^Colours for/).waitFor({ state: "hidden" });
+  await settled(page);
+  await page.screenshot({ path: `${folder}/swatches.png` });
+
+  await page.goto(`${origin}/shops/larkmoss-nursery/products`);
+  await page
+    .getByRole("navigation", { name: "Narrow down" })
+    .getByRole("checkbox", { name: /^Seeds/ })
+    .check();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/products.png` });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/catalogue`);
   await page.getByRole("button", { name: "Flower colour", exact: true }).click();

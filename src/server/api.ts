@@ -8,7 +8,7 @@ import { checkPanel } from "../core/panel/schema.ts";
 import { catalogueApi } from "./catalogue-api.ts";
 import type { Catalogues } from "./catalogues.ts";
 import { Fault } from "./fault.ts";
-import { bodyOf, check, limit, maxJson, panelOf, panelView, saving, shopOf, shopView } from "./request.ts";
+import { bodyOf, changedElsewhere, check, limit, maxJson, panelOf, panelView, saving, shopOf, shopView } from "./request.ts";
 import { createPanel, findPanel, listShops, savePanel } from "./shops.ts";
 import { swatchApi } from "./swatch-api.ts";
 
@@ -48,10 +48,7 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
     const saved = await savePanel(em, panel, version, checkPanel(document));
     if (saved === undefined) {
       const now = await findPanel(fork(), await shopOf(em, c.req.param("shop")), c.req.param("panel"));
-      throw new Fault(409, "This panel was changed elsewhere since you opened it. Take the other version, or put yours over it.", {
-        version: now?.version,
-        document: now?.document,
-      });
+      throw changedElsewhere("This panel was", { version: now?.version, document: now?.document });
     }
     return c.json({ version: saved });
   });

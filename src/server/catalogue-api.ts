@@ -22,7 +22,7 @@ import { viewOf } from "../core/swatch/view.ts";
 import type { Catalogues } from "./catalogues.ts";
 import type { RememberedReading } from "./entities.ts";
 import { Fault } from "./fault.ts";
-import { bodyOf, check, limit, maxJson, saving, shopOf, shopView } from "./request.ts";
+import { bodyOf, changedElsewhere, check, limit, maxJson, saving, shopOf, shopView } from "./request.ts";
 import { createShop, type Import, loadBytes, replaceCatalogue, saveMends } from "./shops.ts";
 
 /** Largest catalogue file that can be uploaded, in bytes. */
@@ -155,10 +155,7 @@ export function catalogueApi(fork: () => SqlEntityManager, catalogues: Catalogue
     const saved = await saveMends(em, shop, version, checkMends(document));
     if (saved === undefined) {
       const now = await shopOf(fork(), shop.slug);
-      throw new Fault(409, "The mends were changed elsewhere since you opened them. Take the other version, or put yours over it.", {
-        version: now.mendVersion,
-        document: now.mends,
-      });
+      throw changedElsewhere("The list of mends was", { version: now.mendVersion, document: now.mends });
     }
     catalogues.forget(shop);
     return c.json({ version: saved });

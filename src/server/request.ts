@@ -20,6 +20,10 @@ export const limit = (bytes: number) =>
     },
   });
 
+/** A document that someone else saved meanwhile; theirs comes along, so that one of the two can be taken. */
+export const changedElsewhere = (what: string, now: { version?: number; document?: unknown }): Fault =>
+  new Fault(409, `${what} changed elsewhere since it was opened here. Take the other version, or put yours over it.`, now);
+
 /** A document to be saved over the version that the sender knows. */
 export const saving = object({ version: number().strict().integer().min(1).required(), document: mixed().required() })
   .noUnknown()

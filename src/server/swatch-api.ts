@@ -6,7 +6,7 @@ import { checkBook } from "../core/swatch/schema.ts";
 import type { SwatchBook } from "../core/swatch/view.ts";
 import type { Catalogues } from "./catalogues.ts";
 import { Fault } from "./fault.ts";
-import { bodyOf, check, limit, maxJson, saving, shopOf } from "./request.ts";
+import { bodyOf, changedElsewhere, check, limit, maxJson, saving, shopOf } from "./request.ts";
 import { saveBook } from "./shops.ts";
 import { findPicture, keepPicture, maxPicture } from "./swatches.ts";
 
@@ -32,10 +32,7 @@ export function swatchApi(fork: () => SqlEntityManager, catalogues: Catalogues):
     const saved = await saveBook(em, shop, version, checkBook(document));
     if (saved === undefined) {
       const now = await shopOf(fork(), shop.slug);
-      throw new Fault(409, "The swatch book was changed elsewhere since you opened it. Take the other version, or put yours over it.", {
-        version: now.bookVersion,
-        document: now.book,
-      });
+      throw changedElsewhere("The swatch book was", { version: now.bookVersion, document: now.book });
     }
     return c.json({ version: saved });
   });

@@ -1,5 +1,4 @@
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { arrayMove, useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Split } from "lucide-react";
 import { useState } from "react";
@@ -12,10 +11,9 @@ import { engineMerges, isShown, type NamedValue, type OptionRules, staleValues, 
 import { settingOn } from "../../core/panel/settings.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useAnswer } from "../shell/shop-context.ts";
-import { announcementsFor } from "./announcements.ts";
+import { SortableList } from "../shell/sortable-list.tsx";
 import { useBench, usePanel } from "./bench-context.ts";
 import { Choice } from "./choice.tsx";
-import { restrictToVerticalAxis } from "./vertical.ts";
 
 const most = 200;
 const news: Record<OptionRules["show"], string> = {
@@ -41,10 +39,6 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   const { field, mode } = row;
   const plain = useAnswer({ ...base, facets: [{ field, mode }] })?.facets[field];
   const answer = useAnswer({ ...base, facets: [{ field, mode, merges: engineMerges(rules) }] })?.facets[field];
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   if (!answer || !plain) return <p className="px-9 text-quiet">Looking at the options …</p>;
 
   const order = settingOn(row.settings, "order", "wide");
@@ -86,20 +80,14 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   };
   const part = (option: Listed) =>
     change({ ...rules, merges: rules.merges.filter(({ label }) => identity(label) !== option.id) }, `part ${option.label} again`);
-  const drop = ({ active, over }: DragEndEvent) => {
-    const ids = all.map(({ id }) => id);
-    const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
-    if (from < 0 || to < 0 || from === to) return;
+  const move = (id: string, onto: string) => {
+    const ids = all.map((option) => option.id);
+    const [from, to] = [ids.indexOf(id), ids.indexOf(onto)];
     const words = `${title}: move ${all[from].label}`;
     store
       .getState()
       .apply(together(words, [setOptions(row, { ...rules, byHand: arrayMove(ids, from, to) }, words), setSetting(row.id, "order", "hand", title)]));
   };
-
-  const announcements = announcementsFor(
-    all.map(({ id }) => id),
-    (id) => all.find((option) => option.id === id)?.label ?? String(id),
-  );
 
   return (
     <div className="grid gap-2 px-9">
@@ -143,32 +131,24 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
           {chosen.length < 2 ? "Merge" : `Merge ${chosen.length} into “${chosen[0].label}”`}
         </button>
       </div>
-      <DndContext
-        accessibility={{ announcements }}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        modifiers={[restrictToVerticalAxis]}
-        onDragEnd={drop}
-      >
-        <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ul className="max-h-72 overflow-auto" aria-label={`Options of ${title}`}>
-            {shown.map((option) => (
-              <OptionLine
-                key={option.id}
-                option={option}
-                shown={isShown(rules, option.id)}
-                text={language === "" ? option.label : (rules.labels[option.id]?.others?.[language] ?? "")}
-                merged={rules.merges.find(({ label }) => identity(label) === option.id)?.values.map(({ label }) => label)}
-                ticked={ticked.includes(option.id)}
-                tick={() => setTicked(ticked.includes(option.id) ? ticked.filter((id) => id !== option.id) : [...ticked, option.id])}
-                flip={(on) => flip(option, on)}
-                rename={(text) => rename(option, text)}
-                part={() => part(option)}
-              />
-            ))}
-          </ul>
-        </SortableContext>
-      </DndContext>
+      <SortableList ids={shown.map(({ id }) => id)} titleOf={(id) => all.find((option) => option.id === id)?.label ?? id} move={move}>
+        <ul className="max-h-72 overflow-auto" aria-label={`Options of ${title}`}>
+          {shown.map((option) => (
+            <OptionLine
+              key={option.id}
+              option={option}
+              shown={isShown(rules, option.id)}
+              text={language === "" ? option.label : (rules.labels[option.id]?.others?.[language] ?? "")}
+              merged={rules.merges.find(({ label }) => identity(label) === option.id)?.values.map(({ label }) => label)}
+              ticked={ticked.includes(option.id)}
+              tick={() => setTicked(ticked.includes(option.id) ? ticked.filter((id) => id !== option.id) : [...ticked, option.id])}
+              flip={(on) => flip(option, on)}
+              rename={(text) => rename(option, text)}
+              part={() => part(option)}
+            />
+          ))}
+        </ul>
+      </SortableList>
       {all.length > shown.length ? (
         <p className="text-[12px] text-quiet">{(all.length - shown.length).toLocaleString("en")} more; find them by name</p>
       ) : null}

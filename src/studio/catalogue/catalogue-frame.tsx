@@ -3,13 +3,8 @@ import type { ReactNode } from "react";
 import { Link, NavLink, useParams } from "react-router";
 import { useStore } from "zustand";
 import { shopPath } from "../api.ts";
-import { ConflictNote } from "../shell/conflict-note.tsx";
-import { HistoryButtons } from "../shell/history-buttons.tsx";
-import { HistoryList } from "../shell/history-list.tsx";
-import { Saved } from "../shell/saved.tsx";
+import { DocumentFrame } from "../shell/document-frame.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { Strip } from "../shell/strip.tsx";
-import { shopViews } from "../shell/views.ts";
 
 const tab = ({ isActive }: { isActive: boolean }) =>
   `border-b-2 px-1 py-1 font-medium ${isActive ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`;
@@ -20,15 +15,7 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
   const { shop, products, variants, mends } = useOpenShop();
   const mended = useStore(mends, (state) => state.document.mends.length);
   return (
-    <div className="flex h-full flex-col">
-      <Strip views={shopViews(slug)}>
-        <Saved store={mends} />
-        <div className="flex">
-          <HistoryButtons store={mends} />
-          <HistoryList store={mends} />
-        </div>
-      </Strip>
-      <ConflictNote store={mends} what="The mends were" />
+    <DocumentFrame store={mends} what="The mends were">
       <main className="flex min-h-0 flex-1 flex-col px-6 py-4">
         <div className="mb-3 flex flex-none items-center gap-5">
           <h1 className="text-2xl">{shop.name}</h1>
@@ -62,6 +49,6 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
         </div>
         {children}
       </main>
-    </div>
+    </DocumentFrame>
   );
 }

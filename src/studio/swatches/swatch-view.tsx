@@ -1,12 +1,7 @@
 import { useParams } from "react-router";
-import { ConflictNote } from "../shell/conflict-note.tsx";
-import { HistoryButtons } from "../shell/history-buttons.tsx";
-import { HistoryList } from "../shell/history-list.tsx";
+import { DocumentFrame } from "../shell/document-frame.tsx";
 import { NotHere } from "../shell/not-here.tsx";
-import { Saved } from "../shell/saved.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { Strip } from "../shell/strip.tsx";
-import { shopViews } from "../shell/views.ts";
 import { FieldBook } from "./field-book.tsx";
 import { bookFields, FieldList } from "./field-list.tsx";
 import { useBook, useSwatchWorker } from "./use-book.ts";
@@ -22,15 +17,7 @@ export function SwatchView() {
   if (error) return <NotHere title="That did not work" message={error.message} />;
   if (!store || !worker) return <div className="grid h-full place-items-center text-quiet">Opening the book …</div>;
   return (
-    <div className="flex h-full flex-col">
-      <Strip views={shopViews(slug)}>
-        <Saved store={store} />
-        <div className="flex">
-          <HistoryButtons store={store} />
-          <HistoryList store={store} />
-        </div>
-      </Strip>
-      <ConflictNote store={store} what="The swatch book was" />
+    <DocumentFrame store={store} what="The swatch book was">
       <main className="flex min-h-0 flex-1">
         <FieldList fields={fields} current={field?.key} />
         {field ? (
@@ -39,6 +26,6 @@ export function SwatchView() {
           <p className="p-8 text-quiet">No field of this catalogue has values that could have a colour or a picture.</p>
         )}
       </main>
-    </div>
+    </DocumentFrame>
   );
 }

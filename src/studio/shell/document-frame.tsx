@@ -1,0 +1,27 @@
+import type { ReactNode } from "react";
+import { useParams } from "react-router";
+import { ConflictNote } from "./conflict-note.tsx";
+import type { DocumentStore } from "./document-store.ts";
+import { HistoryButtons } from "./history-buttons.tsx";
+import { HistoryList } from "./history-list.tsx";
+import { Saved } from "./saved.tsx";
+import { Strip } from "./strip.tsx";
+import { shopViews } from "./views.ts";
+
+/** A view of a shop over one document: the strip with whether it is saved and its steps, and below it the view. */
+export function DocumentFrame<D>({ store, what, children }: { store: DocumentStore<D>; what: string; children: ReactNode }) {
+  const { shop = "" } = useParams();
+  return (
+    <div className="flex h-full flex-col">
+      <Strip views={shopViews(shop)}>
+        <Saved store={store} />
+        <div className="flex">
+          <HistoryButtons store={store} />
+          <HistoryList store={store} />
+        </div>
+      </Strip>
+      <ConflictNote store={store} what={what} />
+      {children}
+    </div>
+  );
+}
