@@ -31,6 +31,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.screenshot({ path: `${folder}/bench-displays.png` });
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Settings of Flower colour" }).click();
+  await page.getByRole("tab", { name: "options" }).click();
   await page.getByRole("list", { name: "Options of Flower colour" }).scrollIntoViewIfNeeded();
   await settled(page);
   await page.screenshot({ path: `${folder}/options.png` });
@@ -46,11 +47,10 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await settled(page);
   await page.screenshot({ path: `${folder}/swatches.png` });
 
-  await page.goto(`${origin}/shops/larkmoss-nursery/products`);
-  await page
-    .getByRole("navigation", { name: "Narrow down" })
-    .getByRole("checkbox", { name: /^Seeds/ })
-    .check();
+  await page.goto(`${origin}/shops/larkmoss-nursery/catalogue/products`);
+  const narrow = page.getByRole("navigation", { name: "Narrow down" });
+  await narrow.getByRole("button", { name: "Light", exact: true }).click();
+  await narrow.getByRole("checkbox", { name: /^Half shade/ }).check();
   await settled(page);
   await page.screenshot({ path: `${folder}/products.png` });
 
