@@ -34,7 +34,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await expectAccessible(page);
 
   await page.getByRole("button", { name: "Look at the pictures" }).click();
-  await expect(page.getByText("Colours for 17 of 17 values.")).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText("Colours for 17 of 17 values.")).toBeVisible({ timeout: 120_000 });
   await saved(page);
   // Found against the colours that the pictures are drawn from.
   const { photos } = await bookOf(page, "gable-plants");
