@@ -53,7 +53,7 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
     const panel = wanted === undefined ? first : await findPanel(em, shop, wanted);
     if (!panel) throw wanted === undefined ? new Fault(404, "This shop has no panel yet. Make one on the bench.") : noPanel(wanted);
     const { engine, swatches: resolver } = await catalogues.get(em, shop);
-    const swatches = resolver.resolve(shop.book);
+    const swatches = resolver.resolve(shop);
     const stage = c.req.query("stage") !== undefined;
     const api = `/api/shops/${encodeURIComponent(slug)}`;
     const boot: Boot = {

@@ -17,7 +17,7 @@ export function swatchApi(fork: () => SqlEntityManager, catalogues: Catalogues):
   app.get("/shops/:shop/swatches", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
-    return c.json((await catalogues.get(em, shop)).swatches.resolve(shop.book));
+    return c.json((await catalogues.get(em, shop)).swatches.resolve(shop));
   });
 
   app.get("/shops/:shop/book", async (c) => {
@@ -53,7 +53,7 @@ export function swatchApi(fork: () => SqlEntityManager, catalogues: Catalogues):
       const em = fork();
       const shop = await shopOf(em, c.req.param("shop") ?? "");
       const { engine, swatches } = await catalogues.get(em, shop);
-      const lines = linesOf(engine.index, swatches.resolve(shop.book));
+      const lines = linesOf(engine.index, swatches.resolve(shop));
       return c.body(write(lines), 200, {
         "content-type": type,
         "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(`${shop.slug}-${name}`)}`,

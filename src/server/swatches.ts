@@ -3,7 +3,6 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { isFacetable } from "../core/catalogue/field.ts";
 import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import { cleanSvg } from "../core/swatch/clean-svg.ts";
-import type { SwatchDocument } from "../core/swatch/document.ts";
 import { guessByName, type NameGuess } from "../core/swatch/name-guess.ts";
 import { resolveBook, type SwatchBook } from "../core/swatch/view.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
@@ -18,7 +17,7 @@ export const maxPicture = 1024 * 1024;
 export class SwatchResolver {
   #fields: { key: string; options: readonly { id: string; label: string }[] }[];
   #guesses = new Map<string, NameGuess | undefined>();
-  #last: { book: SwatchDocument; resolved: SwatchBook } | undefined;
+  #last: { version: number; resolved: SwatchBook } | undefined;
 
   constructor(index: CatalogueIndex) {
     this.#fields = index.catalogue.fields
@@ -27,11 +26,10 @@ export class SwatchResolver {
       .filter(({ options }) => options.length <= mostValues);
   }
 
-  /** What shoppers see for each value. Worked out anew when the book is another. */
-  resolve(book: SwatchDocument): SwatchBook {
-    if (JSON.stringify(this.#last?.book) !== JSON.stringify(book))
-      this.#last = { book, resolved: resolveBook(book, this.#fields, (label) => this.#guess(label)) };
-    return this.#last?.resolved ?? {};
+  /** What shoppers see for each value. Worked out anew when the book has another version, which every change gives it. */
+  resolve({ book, bookVersion: version }: Pick<Shop, "book" | "bookVersion">): SwatchBook {
+    if (this.#last?.version !== version) this.#last = { version, resolved: resolveBook(book, this.#fields, (label) => this.#guess(label)) };
+    return this.#last.resolved;
   }
 
   #guess(label: string): NameGuess | undefined {
