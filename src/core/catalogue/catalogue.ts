@@ -28,6 +28,16 @@ export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | unde
   return catalogue.fields.find((field) => field.role === role);
 }
 
+/** The field whose values are the products' titles; undefined when there is none, so that ids stand for them. */
+export const titleField = (catalogue: Catalogue): Field | undefined => fieldOf(catalogue, "title") ?? catalogue.fields.find(({ titles }) => titles);
+
+/** What a product is called. */
+export function titleOf(catalogue: Catalogue, product: number): string {
+  const field = titleField(catalogue);
+  const id = catalogue.productIds[product] ?? "";
+  return (field && firstValue(catalogue, field.key, catalogue.variantStart[product] ?? 0)) ?? id;
+}
+
 /** The first value that a variant states for a field, or undefined. */
 export function firstValue(catalogue: Catalogue, key: string, variant: number): string | undefined {
   const column = catalogue.columns.get(key);

@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { shops } from "../../../tests/random-shop.ts";
-import { importEffects } from "../evidence/import-effects.ts";
-import type { PanelDocument } from "../panel/document.ts";
+import { importEffects } from "../change/import-effects.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
 import { compareCatalogues } from "./compare.ts";
 import { readCatalogue } from "./read.ts";
 

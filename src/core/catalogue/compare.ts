@@ -1,4 +1,4 @@
-import { type Catalogue, type Column, fieldOf, firstValue } from "./catalogue.ts";
+import { type Catalogue, type Column, titleOf } from "./catalogue.ts";
 import { type Field, isDerived } from "./field.ts";
 import { identity } from "./identity.ts";
 
@@ -65,9 +65,7 @@ export function compareCatalogues(before: Catalogue, after: Catalogue): Catalogu
 }
 
 function named(catalogue: Catalogue, product: number): NamedProduct {
-  const title = fieldOf(catalogue, "title");
-  const id = catalogue.productIds[product];
-  return { id, title: (title && firstValue(catalogue, title.key, catalogue.variantStart[product])) ?? id };
+  return { id: catalogue.productIds[product], title: titleOf(catalogue, product) };
 }
 
 /** All that a product states for a field, variant after variant, as one text. */

@@ -1,46 +1,10 @@
+import type { FieldRole } from "./field-names.ts";
+import type { Field } from "./field-schema.ts";
 import { identity } from "./identity.ts";
 
-/** What a field's values are. `path` is a category whose levels are joined by ` > `; `colour` is text that names colours. */
-export const fieldKinds = ["text", "number", "date", "yes-no", "path", "colour"] as const;
-export type FieldKind = (typeof fieldKinds)[number];
-
-/** The columns that the catalogue format knows by name; every other column is an attribute. */
-export const knownColumns = [
-  "product_id",
-  "sku",
-  "title",
-  "description",
-  "category",
-  "type",
-  "brand",
-  "tags",
-  "price",
-  "list_price",
-  "stock",
-  "rating",
-  "reviews",
-  "published",
-  "image",
-] as const;
-
-export type KnownColumn = (typeof knownColumns)[number];
-/** Fields that are computed from others: availability from stock, on sale from price and list price. */
-export type DerivedField = "availability" | "on_sale";
-export type FieldRole = KnownColumn | DerivedField | "attribute";
-
-/** One column of a catalogue. */
-export interface Field {
-  /** Short and safe for addresses and documents; unique in the catalogue. */
-  key: string;
-  /** The heading as the file gives it, tidied; shoppers read it until a facet has a label of its own. */
-  name: string;
-  role: FieldRole;
-  kind: FieldKind;
-  /** The kind that the designer has chosen; what the values look like when absent. */
-  given?: FieldKind;
-  /** The unit that its numbers are in, such as `cm`, once values with units were made numbers. */
-  unit?: string;
-}
+export type { DerivedField, FieldKind, FieldRole, KnownColumn } from "./field-names.ts";
+export { fieldKinds, knownColumns } from "./field-names.ts";
+export type { Field } from "./field-schema.ts";
 
 /** Whether the field's values have a place on a number line. */
 export const isNumeric = ({ kind }: Pick<Field, "kind">): boolean => kind === "number" || kind === "date";
@@ -68,7 +32,7 @@ export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {
 
 /** Fields that tell products apart and so never make a facet. */
 const naming: ReadonlySet<FieldRole> = new Set(["product_id", "sku", "title", "description", "image"]);
-/** Fields that are judged variant by variant whatever the data say (brief, section 5). */
+/** Fields that are judged variant by variant whatever the data say. */
 const alwaysVariant: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "sku", "availability", "on_sale"]);
 
 /** Whether the field's cells hold one whole text, so that a `|` in it separates nothing. */

@@ -7,7 +7,7 @@ import { writeJsonLd } from "./json-ld.ts";
 import { readCatalogue } from "./read.ts";
 import { writeCsv } from "./write-csv.ts";
 
-const read = (text: string) => readCatalogue(new TextEncoder().encode(text), { required: ["product_id"] });
+const read = (text: string) => readCatalogue(new TextEncoder().encode(text));
 const nursery = readCatalogue(readFileSync("demo/nursery.csv")).catalogue;
 
 /** What a catalogue says, apart from the order of its fields and its dictionaries. */
@@ -109,8 +109,11 @@ describe("schema.org products", () => {
     expect(catalogue.fields.find(({ key }) => key === "length")?.kind).toBe("number");
   });
 
-  it("without anything to tell them apart are an error that names the product", () => {
-    expect(() => read('{"@type":"Product","name":"Nameless"}')).toThrow(/Row 2 \("Nameless"\): This product has no productID/);
+  it("without anything to tell them apart are a product each, under a number", () => {
+    const { catalogue: numbered } = read('[{"@type":"Product","name":"Nameless"},{"@type":"Product","name":"Nameless","color":"red"}]');
+    expect(numbered.productIds).toHaveLength(2);
+    expect(new Set(numbered.productIds).size).toBe(2);
+    expect(firstValue(numbered, "title", 1)).toBe("Nameless");
   });
 });
 
@@ -130,7 +133,7 @@ describe("plain JSON", () => {
     expect(() => read('{"product_id":"a"}\n{"product_id":\n')).toThrow(/Row 2: This line is not valid JSON/);
     expect(() => read('[{"product_id":"a"]')).toThrow(/not valid JSON/);
     expect(() => read('["a"]')).toThrow(/Row 2: This is no object/);
-    expect(() => read("[]")).toThrow(/no column “product_id”/);
+    expect(() => read("[]")).toThrow(/There are no products/);
   });
 
   it("never breaks the reader down, whatever it holds", () => {

@@ -1,6 +1,5 @@
 import { type Catalogue, productCount, valuesOf } from "./catalogue.ts";
 import { type Field, isDerived, type KnownColumn, knownColumns } from "./field.ts";
-import { CatalogueError } from "./problem.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
 
 /** A node of JSON-LD. */
@@ -24,23 +23,18 @@ const attributes = ["color", "size", "material", "pattern"];
 /**
  * Reads schema.org Product and ProductGroup nodes, alone, in a list or in a graph. A group's properties
  * hold for its variants until they state their own. Source: schema.org 29, Product, ProductGroup, Offer,
- * AggregateRating, PropertyValue.
+ * AggregateRating, PropertyValue. Products that nothing tells apart are numbered.
  * @returns undefined when the value holds no such node
- * @throws CatalogueError when a product has nothing that could be its id
  */
 export function readJsonLd(value: unknown): Table | undefined {
   const nodes = nodesOf(value).filter((node) => isA(node, "Product") || isA(node, "ProductGroup") || isA(node, "IndividualProduct"));
   if (nodes.length === 0) return undefined;
   const rows: Row[] = [];
+  const taken = new Set(nodes.flatMap((node) => idOf(node) ?? []));
   for (const node of nodes) {
     const variants = listOf(node.hasVariant).filter(isNode);
-    const id = idOf(node);
-    if (id === undefined)
-      throw new CatalogueError({
-        row: rows.length + 2,
-        value: textOf(node.name),
-        message: "This product has no productID, productGroupID, sku or @id. Give it one of them.",
-      });
+    const id = idOf(node) ?? freeNumber(taken);
+    taken.add(id);
     const own = rowOf(node);
     for (const variant of variants.length > 0 ? variants : [undefined]) {
       const row: Row = new Map([["product_id", id], ...own, ...(variant ? rowOf(variant) : [])]);
@@ -79,6 +73,13 @@ const isNode = (value: unknown): value is Node => typeof value === "object" && v
 const listOf = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]);
 const isA = (node: Node, type: string): boolean =>
   listOf(node["@type"]).some((one) => String(one).replace(/^(?:https?:\/\/schema\.org\/|schema:)/, "") === type);
+
+/** The first number that is nobody's id. */
+function freeNumber(taken: ReadonlySet<string>): string {
+  let number = taken.size + 1;
+  while (taken.has(String(number))) number++;
+  return String(number);
+}
 
 function idOf(node: Node): string | undefined {
   const found = [node.productGroupID, node.inProductGroupWithID, node.productID, node.sku, node["@id"]].map(textOf);

@@ -2,11 +2,13 @@ import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
 import { completeCatalogue, mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
-import { type Field, fieldKey, isWholeText, type KnownColumn, knownColumns, roleNames } from "./field.ts";
+import { type Field, fieldKey, isWholeText, knownColumns, roleNames } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
-import { cellReader, plainReading, type Reading } from "./reading.ts";
+import { cellReader, plainReading } from "./reading.ts";
+import type { Reading } from "./reading-schema.ts";
+import { withTitles } from "./suggest-reading.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber, splitCell } from "./values.ts";
 
@@ -16,8 +18,6 @@ export const maxRows = 500_000;
 export interface ReadOptions {
   /** Defaults to {@link plainReading}. */
   reading?: Reading;
-  /** Columns without which the file is refused. Default: `product_id` and `title`. */
-  required?: readonly KnownColumn[];
   /** Fields of the shop's present catalogue: a column that is one of them keeps its key, so that panels keep their facets. */
   known?: readonly Field[];
 }
@@ -44,12 +44,14 @@ export function readTable(bytes: Uint8Array, progress?: (share: number) => void)
 }
 
 /**
- * Gathers a table's rows into products and codes its columns.
- * @throws CatalogueError when a required column is missing, a heading stands twice, there are too many rows, or none can be used.
+ * Gathers a table's rows into products and codes its columns. Without a column of product ids each row is a product
+ * and its number is the id; without a column of titles the one that names things best gives them.
+ * @throws CatalogueError when a heading stands twice, there are too many rows, or none can be used.
  */
-export function buildCatalogue(table: Table, { reading = plainReading(table.header), required, known = [] }: ReadOptions = {}): ReadResult {
+export function buildCatalogue(table: Table, { reading: given = plainReading(table.header), known = [] }: ReadOptions = {}): ReadResult {
+  const reading = withTitles(table, given);
   const roles = reading.map(({ as }) => as);
-  checkHeader(table.header, roles, required ?? ["product_id", "title"]);
+  checkHeader(table.header, roles);
   if (table.records.length > maxRows) {
     throw new CatalogueError({
       row: table.records[maxRows].row,
@@ -61,8 +63,8 @@ export function buildCatalogue(table: Table, { reading = plainReading(table.head
   const idAt = roles.indexOf("product_id");
   const order: string[] = [];
   const rowsOf = new Map<string, Table["records"]>();
-  for (const record of table.records) {
-    const id = record.cells[idAt].trim();
+  for (const [number, record] of table.records.entries()) {
+    const id = idAt < 0 ? String(number + 1) : (record.cells[idAt]?.trim() ?? "");
     if (id === "") {
       problems.push({
         row: record.row,
@@ -90,8 +92,9 @@ export function buildCatalogue(table: Table, { reading = plainReading(table.head
     const old = known.find((field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
-    const { kind: given } = reading[at];
-    return { key, name: role === "attribute" ? spelling(heading) : roleNames[role], role, kind: "text", ...(given ? { given } : {}) };
+    const { kind: wanted, titles } = reading[at];
+    const name = role === "attribute" ? spelling(heading) : roleNames[role];
+    return { key, name, role, kind: "text", ...(wanted ? { given: wanted } : {}), ...(titles ? { titles } : {}) };
   });
   const records = order.flatMap((id) => rowsOf.get(id) ?? []);
   const columns: Catalogue["columns"] = new Map();
@@ -128,15 +131,7 @@ function faultFinder({ role, given }: Field): ((cell: string) => string | undefi
   return (cell) => (splitCell(cell, false).some((value) => Number.isNaN(parse(value))) ? message : undefined);
 }
 
-function checkHeader(header: readonly string[], roles: Reading[number]["as"][], required: readonly KnownColumn[]): void {
-  const missing = required.filter((column) => !roles.includes(column));
-  if (missing.length > 0 || !roles.includes("product_id")) {
-    const names = missing.length > 0 ? missing : ["product_id"];
-    throw new CatalogueError({
-      row: 1,
-      message: `There is no column ${names.map((name) => `“${name}”`).join(" and no column ")}. Rename the heading that holds it, or choose the column for it. Found: ${header.join(", ")}.`,
-    });
-  }
+function checkHeader(header: readonly string[], roles: Reading[number]["as"][]): void {
   const twice = header.find(
     (heading, at) =>
       heading !== "" &&

@@ -1,36 +1,10 @@
-import { type FieldKind, type FieldRole, isWholeText, type KnownColumn, knownRole } from "./field.ts";
-
-/** The decimal marks that numbers are written with. */
-export const decimalMarks = [".", ","] as const;
-export type DecimalMark = (typeof decimalMarks)[number];
-/** The orders in which day, month and year are written. */
-export const dateOrders = ["ymd", "dmy", "mdy"] as const;
-export type DateOrder = (typeof dateOrders)[number];
-/** What separates several values of one cell; nothing when a cell is one whole text. */
-export const separators = ["|", ";", ",", "/", ""] as const;
-export type Separator = (typeof separators)[number];
-
-/** How one column of a file is read. What is left out is as the catalogue format has it. */
-export interface ColumnReading {
-  /** The known column that it is, an attribute, or left out. */
-  as: KnownColumn | "attribute" | "skip";
-  /** What the values are. Default: what all of them look like. */
-  kind?: FieldKind;
-  /** Default: `|`. */
-  separator?: Separator;
-  /** Default: a point. */
-  decimal?: DecimalMark;
-  /** Default: year, month, day. */
-  dates?: DateOrder;
-}
-
-/** For each heading of a file, in order. */
-export type Reading = ColumnReading[];
+import { type FieldRole, isWholeText, knownRole } from "./field.ts";
+import type { ColumnReading, DateOrder, DecimalMark, Reading } from "./reading-schema.ts";
 
 /** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */
 export function plainReading(header: readonly string[]): Reading {
   const seen = new Set<string>();
-  return header.map((heading) => {
+  return header.map((heading): ColumnReading => {
     if (heading === "") return { as: "skip" };
     const role = knownRole(heading);
     if (!role || role === "availability" || role === "on_sale" || seen.has(role)) return { as: "attribute" };

@@ -1,6 +1,8 @@
 import type { KnownColumn } from "./field.ts";
 import { identity } from "./identity.ts";
-import { type ColumnReading, dayOrders, isNumberWith, plainReading, type Reading, type Separator } from "./reading.ts";
+import { guessTitle } from "./guess-title.ts";
+import { dayOrders, isNumberWith, plainReading } from "./reading.ts";
+import type { ColumnReading, Reading, Separator } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 import { parseNumber } from "./values.ts";
 
@@ -43,17 +45,26 @@ const looked = 400;
  */
 export function suggestReading({ header, records }: Pick<Table, "header" | "records">): Reading {
   const sample = records.slice(0, looked);
-  return suggestRoles(header).map((column, at) =>
-    column.as === "skip"
-      ? column
-      : {
-          ...column,
-          ...looksLike(
-            column,
-            sample.map(({ cells }) => cells[at].trim()).filter((cell) => cell !== ""),
-          ),
-        },
+  const reading = suggestRoles(header).map(
+    (column, at): ColumnReading =>
+      column.as === "skip"
+        ? column
+        : {
+            ...column,
+            ...looksLike(
+              column,
+              sample.map(({ cells }) => cells[at].trim()).filter((cell) => cell !== ""),
+            ),
+          },
   );
+  return withTitles({ header, records }, reading);
+}
+
+/** The reading with a column that gives the titles, where it has none: the one that names things best. */
+export function withTitles(table: Pick<Table, "header" | "records">, reading: Reading): Reading {
+  if (reading.some(({ as, titles }) => as === "title" || titles)) return reading;
+  const at = guessTitle(table, reading);
+  return reading.map((column, place) => (place === at ? { ...column, titles: true } : column));
 }
 
 const whole: readonly ColumnReading["as"][] = ["product_id", "sku", "title", "description", "image", "category"];

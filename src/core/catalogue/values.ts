@@ -1,3 +1,4 @@
+import { isCountable } from "../numbers/bounds.ts";
 import type { FieldKind } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
 
@@ -6,10 +7,12 @@ const day = /^(\d{4})-(\d{2})-(\d{2})(?:[T ]\d{2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?:Z
 const yesNo = new Set(["yes", "no", "true", "false"]);
 const msPerDay = 86_400_000;
 
-/** A number written with a decimal point and no thousands marks, or NaN. */
+/** A number written with a decimal point and no thousands marks; NaN for anything else, and for one too large to count with. */
 export function parseNumber(text: string): number {
   const trimmed = text.trim();
-  return number.test(trimmed) ? Number(trimmed) : Number.NaN;
+  if (!number.test(trimmed)) return Number.NaN;
+  const value = Number(trimmed);
+  return isCountable(value) ? value : Number.NaN;
 }
 
 /** An ISO 8601 calendar day, a time behind it allowed and left out, as days since 1970-01-01; or NaN. */

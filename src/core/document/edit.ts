@@ -1,5 +1,39 @@
-/** One step of the designer: a new document from the old one, and what it did in words for the history. */
-export interface Edit<D> {
+import { apply, create } from "mutative";
+import { difference } from "./difference.ts";
+import type { Patch } from "./patch.ts";
+
+/** One step of the designer: what it does in words, for the history, and how it changes a document. */
+export interface Edit<D extends object> {
   words: string;
-  apply(document: D): D;
+  /** Changes a draft in place; what it leaves alone stays the same object. */
+  change(draft: D): void;
 }
+
+/** What an edit did: the document after it, and the ways there and back. */
+export interface Change<D> {
+  document: D;
+  patches: Patch[];
+  inverse: Patch[];
+}
+
+/** Does an edit. The document that is passed stays as it is. @returns undefined when it changes nothing */
+export function perform<D extends object>(document: D, edit: Pick<Edit<D>, "change">): Change<D> | undefined {
+  const next = create(document, (draft) => edit.change(draft as D));
+  const patches = difference(document, next);
+  return patches.length === 0 ? undefined : { document: next, patches, inverse: difference(next, document) };
+}
+
+/** The document after some edits; the same object when they change nothing. */
+export const after = <D extends object>(document: D, ...edits: readonly Pick<Edit<D>, "change">[]): D =>
+  edits.reduce((now, edit) => perform(now, edit)?.document ?? now, document);
+
+/** The document with patches done to it; what they do not touch stays the same object. */
+export const patched = <D extends object>(document: D, patches: readonly Patch[]): D => apply(document, [...patches]) as D;
+
+/** Several edits as one step. */
+export const together = <D extends object>(words: string, edits: readonly Pick<Edit<D>, "change">[]): Edit<D> => ({
+  words,
+  change: (draft) => {
+    for (const edit of edits) edit.change(draft);
+  },
+});

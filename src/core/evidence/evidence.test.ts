@@ -7,12 +7,13 @@ import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { Matcher } from "../match/matcher.ts";
 import { liveRange } from "../match/range.ts";
-import { facetRows } from "../panel/document.ts";
-import { checkPanel } from "../panel/schema.ts";
+import { facetRows } from "../panel/panel.ts";
+import { checkDocument } from "../document/kind.ts";
+import { panelKind } from "../panel/kind.ts";
 import { modeExample } from "./mode-example.ts";
 import { profileField } from "./profile.ts";
-import { firstPanel } from "./suggest.ts";
-import { roundEnds, roundStep } from "./ticks.ts";
+import { firstPanel } from "../suggest/suggest.ts";
+import { roundEnds, roundStep } from "../numbers/ticks.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const cars = new CatalogueIndex(readCatalogue(new TextEncoder().encode(carsCsv)).catalogue);
@@ -65,7 +66,7 @@ describe("the first panel", () => {
   it("is valid, starts with the category and leaves fields out that name products", () => {
     for (const index of [nursery, cars]) {
       const panel = firstPanel(index, "First panel");
-      expect(checkPanel(panel)).toEqual(panel);
+      expect(checkDocument(panelKind, panel)).toEqual(panel);
       const fields = facetRows(panel).map(({ field }) => field);
       expect(fields.length).toBeGreaterThan(3);
       for (const naming of ["title", "sku", "product-id", "image", "description"]) expect(fields).not.toContain(naming);

@@ -6,10 +6,10 @@ import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { findClashes } from "./clashes.ts";
-import { describeNumbers } from "./distribution.ts";
+import { describeNumbers } from "../numbers/distribution.ts";
 import { entropy, informationGain, narrowing } from "./entropy.ts";
 import { detailField } from "./field-detail.ts";
-import { findUnits, parseMeasure } from "./units.ts";
+import { findUnits, parseMeasure } from "../numbers/units.ts";
 
 // Source: Quinlan (1986), Induction of Decision Trees, table 1: 14 mornings and whether play goes on.
 const weather = `sunny hot high false N

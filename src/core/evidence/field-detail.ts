@@ -1,16 +1,16 @@
-import { fieldOf, firstValue } from "../catalogue/catalogue.ts";
+import { titleOf } from "../catalogue/catalogue.ts";
 import { type Field, isNumeric } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
-import { complement, intersect, toIds } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import { liveCounts, stating } from "../match/count.ts";
+import { liveCounts, silentProducts } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
-import { type Histogram, liveRange } from "../match/range.ts";
-import type { Facet } from "../match/selection.ts";
+import { liveRange } from "../match/range.ts";
+import type { Histogram } from "../match/answer.ts";
+import type { Facet } from "../match/question.ts";
 import { type Clash, findClashes } from "./clashes.ts";
-import { type Distribution, describeNumbers } from "./distribution.ts";
+import { type Distribution, describeNumbers } from "../numbers/distribution.ts";
 import { entropy, narrowing } from "./entropy.ts";
-import { findUnits, type UnitFinding } from "./units.ts";
+import { findUnits, type UnitFinding } from "../numbers/units.ts";
 
 export interface ValueCount {
   label: string;
@@ -49,9 +49,8 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   const { options } = index.options(field.key, tree);
   const counts = liveCounts(matcher, facet);
   const values = options.map(({ label }, o) => ({ label, products: counts[o] })).sort((a, b) => b.products - a.products);
-  const silent = toIds(intersect(complement(stating(index, page, facet), index.products), page));
-  const title = fieldOf(index.catalogue, "title");
-  const { variantStart, productIds, columns } = index.catalogue;
+  const silent = silentProducts(index, page, facet);
+  const { productIds, columns } = index.catalogue;
   const numeric = isNumeric(field);
   const distribution = numeric ? describeNumbers([...index.numbers(field.key).values]) : undefined;
   return {
@@ -66,7 +65,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
     silent: silent.length,
     silentProducts: Array.from(silent.subarray(0, shownSilent), (p) => ({
       id: productIds[p],
-      title: (title && firstValue(index.catalogue, title.key, variantStart[p])) ?? productIds[p],
+      title: titleOf(index.catalogue, p),
     })),
   };
 }

@@ -1,6 +1,6 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { Matcher } from "../match/matcher.ts";
-import type { Facet, Mode } from "../match/selection.ts";
+import type { Facet, Mode } from "../match/question.ts";
 
 /** What choosing the same two options gives under each mode; `one` takes the first of them alone. */
 export interface ModeExample {
@@ -9,6 +9,12 @@ export interface ModeExample {
   any: number;
   all: number;
   one: number;
+}
+
+/** How many pairs there are, and how many of them no product states together. */
+export interface PairCount {
+  pairs: number;
+  dead: number;
 }
 
 const looked = 6;
@@ -34,7 +40,7 @@ export function modeExample(index: CatalogueIndex, facet: Asked): ModeExample | 
 }
 
 /** Of the pairs of a field's most frequent options, how many no product states together. */
-export function deadPairs(index: CatalogueIndex, facet: Asked): { pairs: number; dead: number } {
+export function deadPairs(index: CatalogueIndex, facet: Asked): PairCount {
   const pairs = frequentPairs(index, facet);
   return { pairs: pairs.length, dead: pairs.filter(({ all }) => all === 0).length };
 }

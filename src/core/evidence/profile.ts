@@ -2,12 +2,12 @@ import { type Field, isNumeric } from "../catalogue/field.ts";
 import { seriesName } from "../catalogue/value-order.ts";
 import { toNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import type { Level } from "../index/facet-index.ts";
+import type { Level } from "../index/option-schema.ts";
+import type { Facet } from "../match/question.ts";
 import { liveCounts, reachCount } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
-import type { Facet } from "../match/selection.ts";
-import { skewness } from "./distribution.ts";
-import { roundLimits } from "./round-bands.ts";
+import { skewness } from "../numbers/distribution.ts";
+import { roundLimits } from "../numbers/price-ranges.ts";
 
 /** What the catalogue says about one field: enough to judge whether it makes a facet, and which display suits. */
 export interface FieldProfile {
@@ -34,15 +34,17 @@ export interface FieldProfile {
   commonest: number;
   /** Third standardised moment of the values of a numeric field; above 1 a few large values stretch the scale. */
   skewness: number;
-  /** Limits of round bands with about as many values in each, for a numeric field. */
+  /** The value that half of the others lie below, for a numeric field. */
+  middle: number | null;
+  /** Limits of round ranges with about as many values in each, for a numeric field. */
   limits: number[];
   /** What series the values are of: sizes, months or days of the week. */
   series: "sizes" | "months" | "days" | undefined;
 }
 
 const sampleCount = 5;
-/** Price bands that a shopper takes in at a glance. Common practice, no source. */
-const bandCount = 5;
+/** Price ranges that a shopper takes in at a glance. Common practice, no source. */
+const rangeCount = 5;
 const mostInSeries = 40;
 
 /** Looks at one field of a catalogue. */
@@ -70,7 +72,8 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
     samples: byUse.slice(0, sampleCount).map((o) => options[o].label),
     commonest: byUse.length > 0 ? uses[byUse[0]] : 0,
     skewness: skewness(sorted),
-    limits: roundLimits(sorted, bandCount, "products"),
+    middle: sorted[sorted.length >> 1] ?? null,
+    limits: roundLimits(sorted, rangeCount, "products"),
     series: options.length <= mostInSeries ? seriesName(options.map(({ label }) => label)) : undefined,
   };
 }

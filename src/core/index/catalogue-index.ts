@@ -2,7 +2,8 @@ import { type Catalogue, type Column, productCount, variantCount } from "../cata
 import type { Field } from "../catalogue/field.ts";
 import { valuePlaces } from "../catalogue/value-order.ts";
 import { type Bitmap, fullBitmap } from "./bitmap.ts";
-import { indexNumbers, indexOptions, type Level, levelOf, type Merge, type NumberIndex, type OptionIndex } from "./facet-index.ts";
+import { indexNumbers, indexOptions, levelOf, type NumberIndex, type OptionIndex } from "./facet-index.ts";
+import type { Level, Merge } from "./option-schema.ts";
 import { TextIndex } from "./text-index.ts";
 
 /** How a facet's field is read: as separate values, as a tree of paths, or as numbers. */

@@ -4,18 +4,8 @@ import { identity, spelling } from "../catalogue/identity.ts";
 import { prefixes } from "../catalogue/path.ts";
 import { toNumber } from "../catalogue/values.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
+import type { Level, Merge, Option } from "./option-schema.ts";
 import { buildPostings, listOf, type Postings } from "./postings.ts";
-
-/** Whether a facet's records are whole products or single variants (brief, section 5). */
-export type Level = "product" | "variant";
-
-/** One answer within a facet. */
-export interface Option {
-  /** The value's identity; for a tree the identities of all levels, joined by ` > `. */
-  id: string;
-  /** The most frequent spelling, the first in the catalogue on a tie. */
-  label: string;
-}
 
 /** A field as discrete options over its records. */
 export interface OptionIndex {
@@ -67,13 +57,6 @@ export function levelOf(catalogue: Catalogue, field: Field): Level {
     }
   }
   return "product";
-}
-
-/** Several values that shoppers meet as one option. */
-export interface Merge {
-  label: string;
-  /** Identities of the values. */
-  values: readonly string[];
 }
 
 /**

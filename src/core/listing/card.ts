@@ -1,22 +1,10 @@
-import { fieldOf, firstValue } from "../catalogue/catalogue.ts";
+import { fieldOf, firstValue, titleOf } from "../catalogue/catalogue.ts";
 import { parseNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { isSafePicture } from "../safe/safe-address.ts";
+import type { Card } from "./card-schema.ts";
 
-/** What a listing shows of one product. */
-export interface Card {
-  id: string;
-  title: string;
-  brand: string | undefined;
-  /** Address of a picture that is safe to load. */
-  image: string | undefined;
-  /** The lowest present price, and whether other variants cost more. */
-  price: number | undefined;
-  from: boolean;
-  /** The list price of that variant, when it is higher. */
-  was: number | undefined;
-  soldOut: boolean;
-}
-
+/** What a listing shows of a product. */
 export function cardOf(index: CatalogueIndex, product: number): Card {
   const { catalogue } = index;
   const [first, last] = [catalogue.variantStart[product], catalogue.variantStart[product + 1]];
@@ -38,19 +26,15 @@ export function cardOf(index: CatalogueIndex, product: number): Card {
     const list = parseNumber(read("list_price", v) ?? "");
     was = list > amount ? list : undefined;
   }
+  const image = read("image");
   return {
     id: catalogue.productIds[product],
-    title: read("title") ?? catalogue.productIds[product],
+    title: titleOf(catalogue, product),
     brand: read("brand"),
-    image: safeImage(read("image")),
+    image: image !== undefined && isSafePicture(image) ? image : undefined,
     price,
     from: price !== undefined && dearest > price,
     was,
     soldOut: !stocked,
   };
-}
-
-/** Pictures come from the shop itself or over http; anything else could be made to run. */
-export function safeImage(address: string | undefined): string | undefined {
-  return address && (/^https?:\/\//i.test(address) || /^\/(?!\/)/.test(address)) ? address : undefined;
 }

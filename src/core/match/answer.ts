@@ -1,26 +1,65 @@
-import type { Field } from "../catalogue/field.ts";
-import type { Level, Option } from "../index/facet-index.ts";
-import type { Card } from "../listing/card.ts";
-import type { Sort } from "./order.ts";
-import type { RangeAnswer } from "./range.ts";
-import type { Facet, Range, Selection } from "./selection.ts";
+import { type InferType, mixed } from "yup";
+import { fieldSchema } from "../catalogue/field-schema.ts";
+import { exact, listOf, numberIn, oneOf, record, wholeIn } from "../document/schema.ts";
+import { levels, optionSchema } from "../index/option-schema.ts";
+import { cardSchema } from "../listing/card-schema.ts";
+import { largest } from "../numbers/bounds.ts";
+import { rangeSchema } from "../numbers/range-schema.ts";
 
-/** What a listing page asks. */
-export interface Question {
-  facets: readonly Facet[];
-  selection: Selection;
-  sort: Sort;
-  /** First product wanted and how many. */
-  from: number;
-  size: number;
-}
+const most = 1_000_000;
+const number = () => numberIn(-largest, largest).required();
+const whole = () => wholeIn(0, largest).required();
+/** Numbers as a list, or as a typed array where nothing lies between asker and engine that knows lists only. */
+const counts = () => mixed<ArrayLike<number>>((value): value is ArrayLike<number> => Array.isArray(value) || ArrayBuffer.isView(value)).required();
 
-/** Counts one an option, in the order of a facet's options or bands. */
+/** Counts in equal bins: bin `i` holds values from `from + i × width` up to, but without, the next; the last one with. A product counts once in a bin. */
+const histogram = exact({ from: number(), width: number(), counts: listOf(whole(), 1000) });
+
+/** A range facet's ends, null when nothing matches, and how the values lie between them. */
+const rangeAnswer = exact({
+  min: numberIn(-largest, largest).nullable().defined(),
+  max: numberIn(-largest, largest).nullable().defined(),
+  histogram: histogram.nullable().defined(),
+});
+
+/** What of a facet does not change with the selection. */
+const steadyFacet = exact({
+  field: fieldSchema,
+  level: oneOf(levels),
+  /** Products of the page that state the field. */
+  reach: whole(),
+  /** In the order in which the catalogue first states them; none for a range. */
+  options: listOf(optionSchema, most),
+  /** Of a range: the ranges that it is counted in. */
+  ranges: listOf(rangeSchema, 1000),
+  /** Products of each option, or of each of the ranges. */
+  counts: counts(),
+  range: rangeAnswer.optional().default(undefined),
+});
+
+const wireFacet = exact({ live: counts(), range: rangeAnswer.optional().default(undefined), steady: steadyFacet.optional().default(undefined) });
+
+/** An answer as it travels: parts that do not change with the selection are left out where the asker has them. */
+export const wireAnswer = exact({
+  /** Products that match, and products on the page before any choice. */
+  total: whole(),
+  outOf: whole(),
+  /** The wanted stretch of the matching products, in order. */
+  products: listOf(cardSchema, 1000),
+  /** By field key. */
+  facets: record(wireFacet),
+});
+
+export type Histogram = InferType<typeof histogram>;
+export type RangeAnswer = InferType<typeof rangeAnswer>;
+export type SteadyFacet = InferType<typeof steadyFacet>;
+export type WireAnswer = InferType<typeof wireAnswer>;
+export type WireFacet = WireAnswer["facets"][string];
+
+/** Counts one an option, in the order of a facet's options or ranges: following what is chosen, and over the whole page. */
 export interface CountAnswer {
-  /** Following what is chosen. */
-  live: ArrayLike<number>;
-  /** Over the whole page, nothing chosen. */
-  steady: ArrayLike<number>;
+  live: SteadyFacet["counts"];
+  steady: SteadyFacet["counts"];
 }
 
 /** A range facet, following what is chosen and over the whole page. */
@@ -29,64 +68,15 @@ export interface RangePair {
   steady: RangeAnswer;
 }
 
-/** What does not change with the selection. */
-export interface SteadyFacet {
-  field: Field;
-  level: Level;
-  /** Products of the page that state the field. */
-  reach: number;
-  /** In the order in which the catalogue first states them; none for a range. */
-  options: readonly Option[];
-  /** Of a range: the ranges that it is counted in. */
-  bands: readonly Range[];
-  /** Products of each option, or of each band of a range. */
-  counts: ArrayLike<number>;
-  range?: RangeAnswer;
-}
-
+/** What a page is told of one facet. */
 export interface FacetAnswer extends Omit<SteadyFacet, "counts" | "range"> {
   counts: CountAnswer;
   /** For a facet whose mode is `range`. */
   range?: RangePair;
 }
 
-/** What a listing page is told. Plain data, so that it can come from a worker or over the wire. */
-export interface Answer {
-  /** Products that match, and products on the page before any choice. */
-  total: number;
-  outOf: number;
-  /** The wanted stretch of the matching products, in order. */
-  products: readonly Card[];
+/** What a listing page is told. */
+export interface Answer extends Omit<WireAnswer, "facets"> {
   /** By field key. */
   facets: Readonly<Record<string, FacetAnswer>>;
-}
-
-/** Answers questions about one page's products. Where the work is done is the engine's own affair. */
-export interface Engine {
-  ask(question: Question): Answer | Promise<Answer>;
-}
-
-/** An answer as it travels: parts that do not change with the selection are left out where the asker has them. */
-export interface WireAnswer extends Omit<Answer, "facets"> {
-  facets: Record<string, { live: ArrayLike<number>; range?: RangeAnswer; steady?: SteadyFacet }>;
-}
-
-/** Names what does not change with the selection for one facet. */
-export const facetName = ({ field, mode, merges, bands }: Facet): string => JSON.stringify([field, mode, merges ?? null, bands ?? null]);
-
-/** Puts an answer together with what does not change. Facets whose field the catalogue lacks have no answer. */
-export function completeAnswer(wire: WireAnswer, { facets }: Question, steadyOf: (facet: Facet) => SteadyFacet | undefined): Answer {
-  const answers: Record<string, FacetAnswer> = {};
-  for (const facet of facets) {
-    const live = Object.hasOwn(wire.facets, facet.field) ? wire.facets[facet.field] : undefined;
-    const steady = live && steadyOf(facet);
-    if (!live || !steady) continue;
-    const { counts, range, ...rest } = steady;
-    answers[facet.field] = {
-      ...rest,
-      counts: { live: live.live, steady: counts },
-      ...(live.range && range ? { range: { live: live.range, steady: range } } : {}),
-    };
-  }
-  return { ...wire, facets: answers };
 }

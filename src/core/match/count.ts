@@ -1,13 +1,13 @@
-import { type Bitmap, bitmapOf, count, countBoth, emptyBitmap, has, intersect } from "../index/bitmap.ts";
+import { type Bitmap, bitmapOf, complement, count, countBoth, emptyBitmap, has, intersect, toIds } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
 import { facetOptions, type Matcher, matchedProducts, productsOfList } from "./matcher.ts";
-import type { Facet } from "./selection.ts";
+import type { Facet } from "./question.ts";
 
 /**
  * Live counts of a discrete facet, one number an option in the index's order: the products that the
- * shopper would get from that option (brief, section 5). For any-of, one-of and tree the option takes
+ * shopper would get from that option. For any-of, one-of and tree the option takes
  * the place of the facet's choice; for all-of it is added to it.
  */
 export function liveCounts(matcher: Matcher, facet: Facet): Uint32Array {
@@ -25,6 +25,10 @@ export function stating(index: CatalogueIndex, page: Bitmap, facet: Facet): Bitm
   const { level, records } = statingRecords(index, facet);
   return intersect(level === "variant" ? productsOfList(index, records) : bitmapOf(records, index.products), page);
 }
+
+/** The products of the page that do not state the facet, in rising order. */
+export const silentProducts = (index: CatalogueIndex, page: Bitmap, facet: Facet): Uint32Array =>
+  toIds(intersect(complement(stating(index, page, facet), index.products), page));
 
 /** How many products of the page some option of the facet can find. */
 export const reachCount = (index: CatalogueIndex, page: Bitmap, facet: Facet): number => count(stating(index, page, facet));

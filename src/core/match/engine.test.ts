@@ -6,13 +6,14 @@ import { Reference } from "../../../tests/reference.ts";
 import { firstValue } from "../catalogue/catalogue.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
-import { facetName, type Question, type WireAnswer } from "./answer.ts";
-import { LocalEngine } from "./engine.ts";
+import type { WireAnswer } from "./answer.ts";
+import { facetName } from "./engine.ts";
+import type { Question, WireQuestion, Facet } from "./question.ts";
+import { LocalEngine } from "./local-engine.ts";
 import { Matcher } from "./matcher.ts";
 import { sortProducts, usualSorts } from "./order.ts";
-import { bandCounts } from "./range.ts";
-import { jsonAnswer, RemoteEngine, type WireQuestion } from "./remote-engine.ts";
-import type { Facet } from "./selection.ts";
+import { rangeCounts } from "./range.ts";
+import { jsonAnswer, RemoteEngine } from "./remote-engine.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const question = (facets: Facet[], choices: Question["selection"]["choices"] = {}): Question => ({
@@ -89,16 +90,16 @@ describe("values that are one option", () => {
   });
 });
 
-describe("bands of a range", () => {
+describe("ranges of a number line", () => {
   it("count what choosing each would find", () => {
-    const bands = [{ max: 5 }, { min: 5, max: 10 }, { min: 10 }];
+    const ranges = [{ max: 5 }, { min: 5, max: 10 }, { min: 10 }];
     fc.assert(
       fc.property(shops, questions, (catalogue, { facets, choices }) => {
         const index = new CatalogueIndex(catalogue);
         const price: Facet = { field: "price", mode: "range" };
-        const counts = bandCounts(new Matcher(index, index.allProducts(), facets, choices), price, bands);
-        bands.forEach((band, b) => {
-          expect(counts[b]).toBe(new Reference(catalogue).matching(facets, { ...choices, price: band }).length);
+        const counts = rangeCounts(new Matcher(index, index.allProducts(), facets, choices), price, ranges);
+        ranges.forEach((range, b) => {
+          expect(counts[b]).toBe(new Reference(catalogue).matching(facets, { ...choices, price: range }).length);
         });
       }),
     );

@@ -1,8 +1,11 @@
 import { type Bitmap, complement, count, emptyBitmap, forEach, intersect, toIds, union } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import type { Level, NumberIndex, OptionIndex } from "../index/facet-index.ts";
+import type { NumberIndex, OptionIndex } from "../index/facet-index.ts";
+import type { Level } from "../index/option-schema.ts";
 import { listOf } from "../index/postings.ts";
-import { type Choice, type Choices, type Facet, optionsOf, type Range, rangeOf } from "./selection.ts";
+import type { Range } from "../numbers/range-schema.ts";
+import type { Choice, Choices, Facet } from "./question.ts";
+import { optionsOf, rangeOf } from "./selection.ts";
 
 /** What one facet's choice asks of a product or of its variants. */
 type Condition =
@@ -35,7 +38,7 @@ interface Kept {
 export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex => index.options(facet.field, facet.mode === "tree", facet.merges);
 
 /**
- * One selection on one page, worked out (brief, section 5). Counting asks for the match without one
+ * One selection on one page, worked out. Counting asks for the match without one
  * facet's own choice; each such match is worked out once and kept, and facets without a choice share one.
  */
 export class Matcher {

@@ -1,28 +1,15 @@
-import { bandsBetween, roundLimits } from "../evidence/round-bands.ts";
-import { roundStep } from "../evidence/ticks.ts";
+import { rangesBetween, roundLimits } from "../numbers/price-ranges.ts";
+import type { Range } from "../numbers/range-schema.ts";
+import { roundStep } from "../numbers/ticks.ts";
 import type { NumberIndex } from "../index/facet-index.ts";
+import type { Histogram, RangeAnswer } from "./answer.ts";
 import type { Matcher } from "./matcher.ts";
-import type { Facet, Range } from "./selection.ts";
-
-/** Counts in equal bins: bin `i` holds values from `from + i × width` up to, but without, the next; the last one with. */
-export interface Histogram {
-  from: number;
-  width: number;
-  /** Products in each bin; a product counts once in a bin. */
-  counts: number[];
-}
-
-/** A range facet's live ends, null when nothing matches, and how the values lie between them. */
-export interface RangeAnswer {
-  min: number | null;
-  max: number | null;
-  histogram: Histogram | null;
-}
+import type { Facet } from "./question.ts";
 
 /**
  * Live ends and histogram of a range facet: over the values of the products that match the selection
  * without that facet, and for a variant-level field of those of their variants that satisfy the
- * other variant-level any-of, one-of and range choices (brief, section 5).
+ * other variant-level any-of, one-of and range choices.
  * @param bins about how many bins the histogram has; 0, the default, for none
  */
 export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer {
@@ -43,35 +30,35 @@ export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer
 }
 
 /** The ranges that a facet is counted in, worked out over the values of a match where they follow a rule. */
-export function bandsOf(matcher: Matcher, { field, bands }: Facet): Range[] {
-  if (!bands) return [];
-  if ("from" in bands) return bands.from.map((min) => ({ min }));
-  if ("limits" in bands) return bandsBetween([...new Set(bands.limits)].sort((a, b) => a - b));
+export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
+  if (!ranges) return [];
+  if ("from" in ranges) return ranges.from.map((min) => ({ min }));
+  if ("limits" in ranges) return rangesBetween([...new Set(ranges.limits)].sort((a, b) => a - b));
   const { level, starts, values } = matcher.index.numbers(field);
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
   const found: number[] = [];
   for (const record of records) for (let at = starts[record]; at < starts[record + 1]; at++) found.push(values[at]);
-  return bandsBetween(roundLimits(Float64Array.from(found).sort(), bands.parts, bands.by));
+  return rangesBetween(roundLimits(Float64Array.from(found).sort(), ranges.parts, ranges.by));
 }
 
 /**
  * Live counts of ranges of a field: for each, the products that match when that range takes the place of
  * the facet's choice.
  */
-export function bandCounts(matcher: Matcher, { field }: Facet, bands: readonly Range[]): Uint32Array {
+export function rangeCounts(matcher: Matcher, { field }: Facet, ranges: readonly Range[]): Uint32Array {
   const { index } = matcher;
-  const counts = new Uint32Array(bands.length);
-  if (bands.length === 0) return counts;
+  const counts = new Uint32Array(ranges.length);
+  if (ranges.length === 0) return counts;
   const { level, starts, values } = index.numbers(field);
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
-  // An all-of choice of another facet must be found in the variants that the band leaves.
-  if (level === "variant" && matcher.match(field).each.length > 0) return Uint32Array.from(bands, (band) => matcher.sizeWith(field, band));
-  const last = new Int32Array(bands.length).fill(-1);
+  // An all-of choice of another facet must be found in the variants that the range leaves.
+  if (level === "variant" && matcher.match(field).each.length > 0) return Uint32Array.from(ranges, (one) => matcher.sizeWith(field, one));
+  const last = new Int32Array(ranges.length).fill(-1);
   for (let i = 0; i < records.length; i++) {
     const product = level === "variant" ? index.productOf[records[i]] : records[i];
     for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
-      for (let b = 0; b < bands.length; b++) {
-        const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = bands[b];
+      for (let b = 0; b < ranges.length; b++) {
+        const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = ranges[b];
         if (last[b] === product || values[at] < min || values[at] > max) continue;
         last[b] = product;
         counts[b]++;
@@ -90,9 +77,10 @@ function histogram(
   max: number,
   bins: number,
 ): Histogram {
-  const width = roundStep(max - min || 1, bins);
+  // Values too close together for a round width all stand in one bin.
+  const width = roundStep(max - min || 1, bins) || max - min || 1;
   const from = Math.floor(min / width) * width;
-  const counts = new Array<number>(Math.max(1, Math.ceil((max - from) / width))).fill(0);
+  const counts = new Array<number>(Math.max(1, Math.min(bins * 4, Math.ceil((max - from) / width)))).fill(0);
   const last = new Int32Array(counts.length).fill(-1);
   for (let i = 0; i < records.length; i++) {
     const product = productOf ? productOf[records[i]] : records[i];

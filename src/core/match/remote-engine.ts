@@ -1,9 +1,6 @@
-import { type Answer, completeAnswer, type Engine, facetName, type Question, type SteadyFacet, type WireAnswer } from "./answer.ts";
-
-/** A question as it travels, with the names of the unchanging parts that the asker has. */
-export interface WireQuestion extends Question {
-  has: readonly string[];
-}
+import type { Answer, SteadyFacet, WireAnswer } from "./answer.ts";
+import { completeAnswer, type Engine, facetName } from "./engine.ts";
+import type { Question, WireQuestion } from "./question.ts";
 
 /** The engine of which the work is done elsewhere: in a worker or on the server. */
 export class RemoteEngine implements Engine {

@@ -1,5 +1,6 @@
+import type { Selection } from "./question.ts";
 import { describe, expect, it } from "vitest";
-import { emptySelection, fitSelection, isEmpty, type Selection, toggle, withChoice } from "./selection.ts";
+import { emptySelection, fitSelection, isEmpty, toggle, withChoice } from "./selection.ts";
 
 const chosen = (...options: string[]): Selection => ({ text: "", choices: { colour: { options } } });
 const colour = (mode: "any" | "all" | "one" | "tree") => ({ field: "colour", mode });

@@ -1,48 +1,21 @@
 import { pathSeparator } from "../catalogue/path.ts";
-import type { Banding } from "../evidence/round-bands.ts";
-import type { Merge } from "../index/facet-index.ts";
-
-/** How the choices within one facet combine. */
-export type Mode = "any" | "all" | "one" | "range" | "tree";
-export const modes: readonly Mode[] = ["any", "all", "one", "range", "tree"];
-
-/** A facet as the engine sees it: one question over one field. */
-export interface Facet {
-  field: string;
-  mode: Mode;
-  /** Values that are one option; see {@link Merge}. */
-  merges?: readonly Merge[];
-  /** Ranges to be counted, for a facet whose mode is `range`. */
-  bands?: BandSpec;
-}
-
-/** Ranges of a number line: parted by rule into about so many, between limits, or from each of some numbers up. */
-export type BandSpec = { by: Banding; parts: number } | { limits: readonly number[] } | { from: readonly number[] };
-
-/** Chosen options (identities, in the order chosen), or a range whose open ends are left out. */
-export type Choice = { options: string[] } | Range;
-export interface Range {
-  min?: number;
-  max?: number;
-}
-
-/** Field key → choice. A field without a choice is absent. */
-export type Choices = Readonly<Record<string, Choice>>;
-
-/** What a shopper has chosen on a page. */
-export interface Selection {
-  choices: Choices;
-  /** Words to search for; empty for none. */
-  text: string;
-}
+import type { Range } from "../numbers/range-schema.ts";
+import type { Choice, Facet, Selection } from "./question.ts";
 
 export const emptySelection: Selection = { choices: {}, text: "" };
 
+/** Whether a choice is a range, and not a list of options. */
 export const isRange = (choice: Choice): choice is Range => !("options" in choice);
 
+/** The options of a choice by their identities; none for a range and for no choice. */
 export const optionsOf = (choice: Choice | undefined): readonly string[] => (choice && "options" in choice ? choice.options : []);
 
+/** The range of a choice; one that is open at both ends for options and for no choice. */
 export const rangeOf = (choice: Choice | undefined): Range => (choice && isRange(choice) ? choice : {});
+
+/** The choice of a field, whatever the field is called. */
+export const choiceOf = ({ choices }: Pick<Selection, "choices">, field: string): Choice | undefined =>
+  Object.hasOwn(choices, field) ? choices[field] : undefined;
 
 /** The selection with one field's choice replaced at its place; an empty choice takes the field out. */
 export function withChoice(selection: Selection, field: string, choice: Choice | undefined): Selection {
@@ -56,8 +29,8 @@ export function withChoice(selection: Selection, field: string, choice: Choice |
  * Takes an option in or out. In a one-of facet it takes the place of the present one; in a tree it
  * takes the place of the categories above and below it, which would make it mean nothing.
  */
-export function toggle(selection: Selection, { field, mode }: Facet, option: string): Selection {
-  const chosen = optionsOf(selection.choices[field]);
+export function toggle(selection: Selection, { field, mode }: Pick<Facet, "field" | "mode">, option: string): Selection {
+  const chosen = optionsOf(choiceOf(selection, field));
   const without = chosen.filter((id) => id !== option);
   if (without.length < chosen.length) return withChoice(selection, field, { options: without });
   if (mode === "one") return withChoice(selection, field, { options: [option] });
@@ -69,6 +42,21 @@ export function toggle(selection: Selection, { field, mode }: Facet, option: str
 /** Whether nothing at all is chosen. */
 export const isEmpty = (selection: Selection): boolean => selection.text.trim() === "" && Object.keys(selection.choices).length === 0;
 
+/** Whether two selections choose the same, in the same order. */
+export function isSameSelection(a: Selection, b: Selection): boolean {
+  const [mine, theirs] = [Object.entries(a.choices), Object.entries(b.choices)];
+  return (
+    a.text === b.text &&
+    mine.length === theirs.length &&
+    mine.every(([field, choice], at) => theirs[at]?.[0] === field && isSameChoice(choice, theirs[at][1]))
+  );
+}
+
+function isSameChoice(a: Choice, b: Choice): boolean {
+  if (isRange(a) || isRange(b)) return isRange(a) && isRange(b) && a.min === b.min && a.max === b.max;
+  return a.options.length === b.options.length && a.options.every((id, at) => id === b.options[at]);
+}
+
 /**
  * The selection as far as it has a meaning for these facets: choices of other fields and choices of
  * the wrong shape are left out, and a one-of facet keeps its first option.
@@ -76,7 +64,7 @@ export const isEmpty = (selection: Selection): boolean => selection.text.trim() 
 export function fitSelection(selection: Selection, facets: readonly Facet[]): Selection {
   const choices: Record<string, Choice> = {};
   for (const { field, mode } of facets) {
-    const choice = selection.choices[field];
+    const choice = choiceOf(selection, field);
     if (!choice || isRange(choice) !== (mode === "range")) continue;
     choices[field] = mode === "one" && !isRange(choice) && choice.options.length > 1 ? { options: choice.options.slice(0, 1) } : choice;
   }

@@ -4,7 +4,7 @@ import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { liveCounts, reachCount } from "./count.ts";
 import { Matcher } from "./matcher.ts";
 import { liveRange } from "./range.ts";
-import type { Choices, Facet } from "./selection.ts";
+import type { Choices, Facet } from "./question.ts";
 
 // Source: the project's own definition of a match, whose worked example this is.
 const csv = `product_id,sku,title,colour,size,stock,price

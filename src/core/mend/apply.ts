@@ -2,8 +2,8 @@ import { type Catalogue, type Column, ColumnBuilder, fieldOf, firstValue, produc
 import { completeCatalogue } from "../catalogue/complete.ts";
 import type { Field } from "../catalogue/field.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
-import { convertMeasure } from "../evidence/units.ts";
-import type { Mend } from "./document.ts";
+import { convertMeasure } from "../numbers/units.ts";
+import type { Mend, MendOf } from "./mend-schema.ts";
 
 /**
  * A catalogue with mends done over it, in their order; the one passed stays as it is. A mend of a field or
@@ -54,7 +54,7 @@ export function variantName(catalogue: Catalogue, variant: number, place: number
   return (sku && firstValue(catalogue, sku.key, variant)) ?? `#${place + 1}`;
 }
 
-function valueRule({ from, to }: Extract<Mend, { kind: "values" }>): (text: string) => string[] {
+function valueRule({ from, to }: MendOf<"values">): (text: string) => string[] {
   const sources = new Set(from.map(identity));
   const targets = to.map(spelling).filter((text) => text !== "");
   return (text) => (sources.has(identity(text)) ? targets : [text]);
@@ -82,7 +82,7 @@ function withCells(column: Column, variants: Iterable<number>, to: readonly stri
 }
 
 /** The variants that a mend of cells names. */
-function cellsOf(catalogue: Catalogue, mend: Extract<Mend, { kind: "set" | "cell" }>): number[] {
+function cellsOf(catalogue: Catalogue, mend: MendOf<"set" | "cell">): number[] {
   const wanted = new Set(mend.kind === "set" ? mend.products : [mend.product]);
   const { productIds, variantStart } = catalogue;
   const found: number[] = [];

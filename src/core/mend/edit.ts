@@ -1,5 +1,6 @@
 import type { Edit } from "../document/edit.ts";
-import { type Mend, type MendDocument, mendWords, type NewMend } from "./document.ts";
+import type { Mend, MendDocument, NewMend } from "./mend-schema.ts";
+import { mendWords } from "./mend-words.ts";
 
 /** One step over a shop's mends. */
 export type MendEdit = Edit<MendDocument>;
@@ -7,17 +8,21 @@ export type MendEdit = Edit<MendDocument>;
 /** Puts a mend after the others. A cell that is set again takes the place of what was set before. */
 export const addMend = (mend: NewMend, fieldName: string): MendEdit => ({
   words: mendWords(mend, fieldName),
-  apply: (document) => {
-    const others = document.mends.filter((one) => !isSameCell(one, mend));
-    const id = `m${1 + document.mends.reduce((most, one) => Math.max(most, Number(one.id.slice(1)) || 0), 0)}`;
-    return { ...document, mends: [...others, { ...mend, id } as Mend] };
+  change: ({ mends }) => {
+    const id = `m${1 + mends.reduce((most, one) => Math.max(most, Number(one.id.slice(1)) || 0), 0)}`;
+    const same = mends.findIndex((one) => isSameCell(one, mend));
+    if (same >= 0) mends.splice(same, 1);
+    mends.push({ ...mend, id });
   },
 });
 
 /** Takes one mend back and leaves the others. */
 export const removeMend = (id: string, words: string): MendEdit => ({
   words: `Take back: ${words}`,
-  apply: (document) => ({ ...document, mends: document.mends.filter((mend) => mend.id !== id) }),
+  change: ({ mends }) => {
+    const at = mends.findIndex((mend) => mend.id === id);
+    if (at >= 0) mends.splice(at, 1);
+  },
 });
 
 const isSameCell = (one: Mend, other: NewMend): boolean =>

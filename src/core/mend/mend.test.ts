@@ -3,11 +3,14 @@ import { describe, expect, it } from "vitest";
 import { shops } from "../../../tests/random-shop.ts";
 import { type Catalogue, valuesOf } from "../catalogue/catalogue.ts";
 import { readCatalogue } from "../catalogue/read.ts";
-import { InvalidDocument } from "../document/check.ts";
+import { InvalidDocument } from "../document/schema.ts";
+import type { Mend, NewMend } from "./mend-schema.ts";
+import { mendWords } from "./mend-words.ts";
 import { applyMends, mendedProducts } from "./apply.ts";
-import { type Mend, mendWords, type NewMend, noMends } from "./document.ts";
+import { after } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
+import { mendsKind } from "./kind.ts";
 import { addMend, removeMend } from "./edit.ts";
-import { checkMends } from "./schema.ts";
 
 const { catalogue } = readCatalogue(
   new TextEncoder().encode(
@@ -112,29 +115,25 @@ describe("the list of mends", () => {
       addMend(cell("x"), "Colour"),
       addMend(cell("y"), "Colour"),
     ];
-    const document = edits.reduce((now, { apply }) => apply(now), noMends);
+    const document = after(mendsKind.fresh(""), ...edits);
     expect(document.mends.map(({ id }) => id)).toEqual(["m1", "m3"]);
     expect(edits[0].words).toBe("Colour: “white” to “Ivory”");
     expect(mendWords(document.mends[1], "Colour")).toBe("Colour: “y” for a, variant a1");
-    expect(
-      removeMend("m1", "")
-        .apply(document)
-        .mends.map(({ id }) => id),
-    ).toEqual(["m3"]);
-    expect(checkMends(JSON.parse(JSON.stringify(document)))).toEqual(document);
+    expect(after(document, removeMend("m1", "")).mends.map(({ id }) => id)).toEqual(["m3"]);
+    expect(checkDocument(mendsKind, JSON.parse(JSON.stringify(document)))).toEqual(document);
   });
 
   it("is refused with the path of the fault", () => {
     const bad = { format: 1, mends: [{ id: "m1", kind: "values", field: "colour", from: [], to: [] }] };
-    expect(() => checkMends(bad)).toThrow(InvalidDocument);
+    expect(() => checkDocument(mendsKind, bad)).toThrow(InvalidDocument);
     try {
-      checkMends(bad);
+      checkDocument(mendsKind, bad);
     } catch (error) {
       expect((error as InvalidDocument).path).toBe("mends[0].from");
     }
     fc.assert(
       fc.property(fc.anything(), (value) => {
-        expect(() => checkMends(value)).toThrow(InvalidDocument);
+        expect(() => checkDocument(mendsKind, value)).toThrow(InvalidDocument);
       }),
     );
   });

@@ -1,106 +1,125 @@
+import { type Band, withBand, withoutBand } from "../band/band.ts";
 import type { Edit } from "../document/edit.ts";
-import type { Mode } from "../match/selection.ts";
-import { type Band, type Banded, type BandLimits, withBand, withoutBand } from "./bands.ts";
-import { type FacetRow, isFacet, type PanelDocument, type Placement, type Row } from "./document.ts";
-import { allOptions, type OptionRules } from "./options.ts";
-import { facetSettings } from "./setting-definitions.ts";
-import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "./settings.ts";
+import type { Mode } from "../match/question.ts";
+import { settingDefinition } from "../setting/setting-definitions.ts";
+import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "../setting/settings.ts";
+import { isFacet } from "./panel.ts";
+import type { FacetRow, PanelDocument, Row } from "./panel-schema.ts";
+import type { Placement } from "./placement.ts";
+import { freeId } from "./row-id.ts";
 
 /** One step over a panel. */
 export type PanelEdit = Edit<PanelDocument>;
 
-const rowsEdit = (words: string, change: (rows: Row[]) => Row[]): PanelEdit => ({
+/** Changes one row in place, where it is there. */
+const rowEdit = (words: string, id: string, change: (row: Row) => void): PanelEdit => ({
   words,
-  apply: (panel) => ({ ...panel, rows: change(panel.rows) }),
+  change: ({ rows }) => {
+    const row = rows.find((one) => one.id === id);
+    if (row) change(row);
+  },
 });
 
-const rowEdit = <R extends Row>(words: string, id: string, change: (row: R) => R): PanelEdit =>
-  rowsEdit(words, (rows) => rows.map((row) => (row.id === id ? change(row as R) : row)));
-
-/** Several edits as one step. */
-export const together = (words: string, edits: readonly PanelEdit[]): PanelEdit => ({
+/** Changes one facet in place, where it is there. */
+export const facetEdit = (words: string, id: string, change: (row: FacetRow, panel: PanelDocument) => void): PanelEdit => ({
   words,
-  apply: (panel) => edits.reduce((now, edit) => edit.apply(now), panel),
+  change: (panel) => {
+    const row = panel.rows.filter(isFacet).find((one) => one.id === id);
+    if (row) change(row, panel);
+  },
 });
 
 /** Puts a row at a place; at the end when none is given. */
-export const addRow = (row: Row, name: string, at = Number.POSITIVE_INFINITY): PanelEdit =>
-  rowsEdit(`Add ${name}`, (rows) => [...rows.slice(0, at), row, ...rows.slice(at)]);
+export const addRow = (row: Row, name: string, at = Number.POSITIVE_INFINITY): PanelEdit => ({
+  words: `Add ${name}`,
+  change: ({ rows }) => {
+    rows.splice(Math.min(at, rows.length), 0, row);
+  },
+});
 
-export const removeRow = (id: string, name: string): PanelEdit => rowsEdit(`Remove ${name}`, (rows) => rows.filter((row) => row.id !== id));
+export const removeRow = (id: string, name: string): PanelEdit => ({
+  words: `Remove ${name}`,
+  change: ({ rows }) => {
+    const at = rows.findIndex((row) => row.id === id);
+    if (at >= 0) rows.splice(at, 1);
+  },
+});
 
 /** Takes the row out and puts it back so that it stands at place `to`, held within the list. */
-export const moveRow = (id: string, to: number, name: string): PanelEdit =>
-  rowsEdit(`Move ${name}`, (rows) => {
-    const row = rows.find((one) => one.id === id);
-    if (!row) return rows;
-    const rest = rows.filter((one) => one.id !== id);
-    const place = Math.max(0, Math.min(to, rest.length));
-    return [...rest.slice(0, place), row, ...rest.slice(place)];
-  });
-
-/** An id like `id` that no row of the panel has. */
-export function freeId(rows: readonly Row[], id: string): string {
-  for (let n = 1; ; n++) {
-    const candidate = n === 1 ? id : `${id.slice(0, 36)}-${n}`;
-    if (!rows.some((row) => row.id === candidate)) return candidate;
-  }
-}
+export const moveRow = (id: string, to: number, name: string): PanelEdit => ({
+  words: `Move ${name}`,
+  change: ({ rows }) => {
+    const from = rows.findIndex((row) => row.id === id);
+    const [row] = from < 0 ? [] : rows.splice(from, 1);
+    if (row) rows.splice(Math.max(0, Math.min(to, rows.length)), 0, row);
+  },
+});
 
 /** Puts a copy of a row behind it. */
-export const duplicateRow = (id: string, name: string): PanelEdit =>
-  rowsEdit(`Duplicate ${name}`, (rows) => rows.flatMap((row) => (row.id === id ? [row, { ...row, id: freeId(rows, id) }] : [row])));
+export const duplicateRow = (row: Row, name: string): PanelEdit => ({
+  words: `Duplicate ${name}`,
+  change: ({ rows }) => {
+    const at = rows.findIndex((one) => one.id === row.id);
+    if (at >= 0) rows.splice(at + 1, 0, { ...structuredClone(row), id: freeId(rows, row.id) });
+  },
+});
 
 export const setLabel = (id: string, label: string, name: string): PanelEdit =>
-  rowEdit(`Rename ${name}`, id, (row) => ({ ...row, label: label.trim().slice(0, 200) }));
+  rowEdit(`Rename ${name}`, id, (row) => {
+    row.label = label.trim().slice(0, 200);
+  });
 
 /** The label in another language; an empty one is taken away. */
 export const setTranslation = (id: string, language: string, label: string, name: string): PanelEdit =>
-  rowEdit(`${name} in ${language}`, id, ({ labels = {}, ...row }) => {
-    const { [language]: _old, ...others } = labels;
-    const next = label.trim() === "" ? others : { ...others, [language]: label.trim().slice(0, 200) };
-    return (Object.keys(next).length === 0 ? row : { ...row, labels: next }) as Row;
+  rowEdit(`${name} in ${language}`, id, (row) => {
+    const words = label.trim().slice(0, 200);
+    if (words !== "") row.labels = { ...row.labels, [language]: words };
+    else if (row.labels) {
+      delete row.labels[language];
+      if (Object.keys(row.labels).length === 0) delete row.labels;
+    }
   });
 
-/** Puts a changed row in the place of the one with its id. Rows over the same field share mode and merged options, so they follow. */
-export const replaceRow = (row: Row, words: string): PanelEdit =>
-  rowsEdit(words, (rows) => {
-    const changed = rows.map((one) => (one.id === row.id ? row : one));
-    return isFacet(row) ? changed.map((one) => follow(one, row)) : changed;
-  });
+/** Puts a changed piece in the place of the one with its id. */
+export const replaceRow = (row: Row, words: string): PanelEdit => ({
+  words,
+  change: ({ rows }) => {
+    const at = rows.findIndex((one) => one.id === row.id);
+    if (at >= 0) rows[at] = row;
+  },
+});
 
-/** What rows over one field must have in common, taken from the one that was changed. */
-function follow(one: Row, changed: FacetRow): Row {
-  if (!isFacet(one) || one.id === changed.id || one.field !== changed.field) return one;
-  const merges = changed.options?.merges ?? [];
-  const same = JSON.stringify(one.options?.merges ?? []) === JSON.stringify(merges);
-  const options = same ? one.options : { ...(one.options ?? allOptions), merges };
-  return { ...one, mode: changed.mode, ...(options ? { options } : {}) };
-}
-
-export const setMode = (row: FacetRow, mode: Mode, words: string): PanelEdit => replaceRow({ ...row, mode }, words);
+/** How choices within a facet combine. All rows over its field follow, since they share their choice. */
+export const setMode = (row: FacetRow, mode: Mode, words: string): PanelEdit => ({
+  words,
+  change: ({ rows }) => {
+    for (const one of rows) if (one.kind === "facet" && one.field === row.field) one.mode = mode;
+  },
+});
 
 export const followDisplay = (id: string, band: Band, name: string): PanelEdit =>
-  rowEdit<FacetRow>(`Let ${name} on ${band} follow the wider band`, id, (row) => ({ ...row, display: withoutBand(row.display, band) }));
+  facetEdit(`Let ${name} on ${band} follow the wider band`, id, (row) => {
+    row.display = withoutBand(row.display, band);
+  });
 
 /** Sets one setting, on every band alike unless a band is named. */
 export function setSetting<K extends SettingName>(id: string, name: K, value: FacetSettings[K], title: string, band?: Band): PanelEdit {
-  const words = `${title}: ${facetSettings[name].label.toLowerCase()} ${spoken(name, value)}${band && isBanded(name) ? ` on ${band}` : ""}`;
-  return rowEdit<FacetRow>(words, id, (row) => ({ ...row, settings: settingChanged(row, name, value, band) }));
+  const words = `${title}: ${labelOfSetting(name)} ${spoken(name, value)}${band && isBanded(name) ? ` on ${band}` : ""}`;
+  return facetEdit(words, id, (row) => {
+    const settings = row.settings;
+    if (!isBanded(name)) row.settings = withSetting(settings, name, value);
+    else row.settings = withSetting(settings, name, band ? withBand(bandedSetting(settings, name), band, value) : { wide: value });
+  });
 }
 
-function settingChanged<K extends SettingName>({ settings }: FacetRow, name: K, value: FacetSettings[K], band: Band | undefined) {
-  if (!isBanded(name)) return withSetting(settings, name, value);
-  const next: Banded<FacetSettings[K]> = band ? withBand(bandedSetting(settings, name), band, value) : { wide: value };
-  return withSetting(settings, name, next);
-}
+const labelOfSetting = (name: SettingName): string => settingDefinition(name).label.toLowerCase();
 
 /** A setting's value in words. */
-export function spoken<K extends SettingName>(name: K, value: FacetSettings[K]): string {
-  const definition = facetSettings[name];
+export function spoken(name: SettingName, value: unknown): string {
+  const definition = settingDefinition(name);
   if (definition.kind === "choice") return definition.choices[String(value)] ?? String(value);
   if (definition.kind === "yes-no") return value ? "on" : "off";
-  if (definition.kind === "numbers") return (value as readonly number[]).join(", ") || "none";
+  if (definition.kind === "numbers") return (Array.isArray(value) ? value.join(", ") : "") || "none";
   if (definition.kind === "text") return value === "" ? "none" : `“${value}”`;
   if (value === null || (value === 0 && definition.none)) return definition.none ?? "not set";
   return `${value}${definition.unit ? ` ${definition.unit}` : ""}`;
@@ -108,58 +127,42 @@ export function spoken<K extends SettingName>(name: K, value: FacetSettings[K]):
 
 /** Lets a narrower band follow the wider one in one setting. */
 export const followSetting = (id: string, name: SettingName, band: Band, title: string): PanelEdit =>
-  rowEdit<FacetRow>(`${title}: ${facetSettings[name].label.toLowerCase()} on ${band} as on the wider band`, id, (row) => ({
-    ...row,
-    settings: withSetting(row.settings, name, withoutBand(bandedSetting(row.settings, name), band)),
-  }));
+  facetEdit(`${title}: ${labelOfSetting(name)} on ${band} as on the wider band`, id, (row) => {
+    const settings = row.settings;
+    row.settings = withSetting(settings, name, withoutBand(bandedSetting(settings, name), band));
+  });
 
 /** Puts one setting back to its default. */
 export const resetSetting = (id: string, name: SettingName, title: string): PanelEdit =>
-  rowEdit<FacetRow>(`${title}: ${facetSettings[name].label.toLowerCase()} back to its default`, id, (row) => ({
-    ...row,
-    settings: withSetting(row.settings, name, undefined),
-  }));
+  facetEdit(`${title}: ${labelOfSetting(name)} back to its default`, id, (row) => {
+    delete row.settings[name];
+  });
 
 /** Gives other facets all the settings of one. */
-export const copySettings = (from: FacetRow, to: ReadonlySet<string>, title: string): PanelEdit =>
-  rowsEdit(`Copy the settings of ${title} to ${to.size} ${to.size === 1 ? "facet" : "facets"}`, (rows) =>
-    rows.map((row) => (isFacet(row) && to.has(row.id) ? { ...row, settings: from.settings } : row)),
-  );
-
-/** Changes which options shoppers get and what they are called. */
-export const setOptions = (row: FacetRow, rules: OptionRules, words: string): PanelEdit => {
-  const { options: _old, ...rest } = row;
-  const plain = JSON.stringify(rules) === JSON.stringify(allOptions);
-  return replaceRow(plain ? rest : { ...rest, options: rules }, words);
-};
+export const copySettings = (from: FacetRow, to: ReadonlySet<string>, title: string): PanelEdit => ({
+  words: `Copy the settings of ${title} to ${to.size} ${to.size === 1 ? "facet" : "facets"}`,
+  change: ({ rows }) => {
+    for (const row of rows) if (row.kind === "facet" && to.has(row.id)) row.settings = structuredClone(from.settings);
+  },
+});
 
 export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({
   words: `Place the panel on ${band}: ${placement}`,
-  apply: (panel) => ({ ...panel, placement: withBand(panel.placement, band, placement) }),
+  change: (panel) => {
+    panel.placement = withBand(panel.placement, band, placement);
+  },
 });
 
 export const followPlacement = (band: Band): PanelEdit => ({
   words: `Let the panel on ${band} follow the wider band`,
-  apply: (panel) => ({ ...panel, placement: withoutBand(panel.placement, band) }),
-});
-
-/** Moves the band limits. They keep 100 px between them and stay on the ruler. */
-export const setLimits = (limits: BandLimits): PanelEdit => ({
-  words: "Move a band limit",
-  apply: (panel) => {
-    const medium = Math.round(Math.max(320, Math.min(limits.medium, 1500)));
-    const wide = Math.round(Math.max(medium + 100, Math.min(limits.wide, 1600)));
-    return { ...panel, limits: { medium, wide } };
+  change: (panel) => {
+    panel.placement = withoutBand(panel.placement, band);
   },
 });
 
 export const renamePanel = (name: string): PanelEdit => ({
   words: `Rename the panel to ${name}`,
-  apply: (panel) => ({ ...panel, name: name.trim().slice(0, 100) || panel.name }),
-});
-
-/** The languages that labels are given in beside the panel's own. */
-export const setLanguages = (languages: readonly string[]): PanelEdit => ({
-  words: languages.length === 0 ? "One language only" : `Languages: ${languages.join(", ")}`,
-  apply: (panel) => ({ ...panel, languages: [...new Set(languages)] }),
+  change: (panel) => {
+    panel.name = name.trim().slice(0, 100) || panel.name;
+  },
 });

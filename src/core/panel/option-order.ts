@@ -1,6 +1,6 @@
 import { naturalOrder } from "../catalogue/value-order.ts";
-import type { Option } from "../index/facet-index.ts";
-import type { OptionOrder } from "./settings.ts";
+import type { Option } from "../index/option-schema.ts";
+import type { OptionOrder } from "../setting/settings.ts";
 
 const byName = new Intl.Collator("en", { sensitivity: "base" });
 

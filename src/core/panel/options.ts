@@ -1,37 +1,17 @@
-import type { Merge, Option } from "../index/facet-index.ts";
-
-/** A value that the designer has named, with the products that stated it then: it may be gone from the catalogue later. */
-export interface NamedValue {
-  id: string;
-  label: string;
-  products: number;
-}
+import type { Merge, Option } from "../index/option-schema.ts";
+import type { NamedValue, OptionRules } from "./panel-schema.ts";
 
 /** Text in the panel's own language, and in others by BCP 47 tag. */
 export interface Words {
   text: string;
-  others?: Record<string, string>;
+  others?: Record<string, string> | undefined;
 }
 
-/** Which of a facet's options shoppers get, what they are called, and how they stand by hand. */
-export interface OptionRules {
-  /** All options, only those picked, or all but those picked. New values show up with all and with all but some. */
-  show: "all" | "only" | "except";
-  picked: readonly NamedValue[];
-  /** Option identity → what shoppers read in its place. */
-  labels: Readonly<Record<string, Words>>;
-  /** Values that are one option. */
-  merges: readonly { label: string; values: readonly NamedValue[] }[];
-  /** Option identities in the order by hand; others come behind them. */
-  byHand: readonly string[];
-}
-
+/** The rules of a facet that the designer has not touched. */
 export const allOptions: OptionRules = { show: "all", picked: [], labels: {}, merges: [], byHand: [] };
 
-export const shownChoices = ["all", "only", "except"] as const;
-
 /** The merges as the engine takes them; undefined for none. */
-export const engineMerges = ({ merges }: OptionRules): readonly Merge[] | undefined =>
+export const engineMerges = ({ merges }: OptionRules): Merge[] | undefined =>
   merges.length === 0 ? undefined : merges.map(({ label, values }) => ({ label, values: values.map(({ id }) => id) }));
 
 /** Whether an option is one that shoppers get. */

@@ -1,12 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
-import { InvalidDocument } from "../document/check.ts";
-import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "./bands.ts";
-import { emptyPanel, type Row } from "./document.ts";
-import { addRow, moveRow, removeRow, renamePanel, setLabel, setLimits, setPlacement, setSetting } from "./edit.ts";
+import { InvalidDocument } from "../document/schema.ts";
+import { emptyPanel } from "./panel.ts";
+import type { Row } from "./panel-schema.ts";
+import { setLimits } from "../shop/edit.ts";
+import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "../band/band.ts";
+import { addRow, moveRow, removeRow, renamePanel, setLabel, setPlacement, setSetting } from "./edit.ts";
 import { orderOptions } from "./option-order.ts";
-import { checkPanel } from "./schema.ts";
+import { after } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
+import { shopKind } from "../shop/kind.ts";
+import { panelKind } from "./kind.ts";
 
 describe("bands", () => {
   // 750 px is one usual limit between phone and wide: common practice, no source.
@@ -38,14 +43,14 @@ describe("edits", () => {
 
   it("add, move and remove rows without touching the old document", () => {
     const before = structuredClone(demoPanel);
-    const moved = moveRow("f-price", 0, "Price").apply(demoPanel);
+    const moved = after(demoPanel, moveRow("f-price", 0, "Price"));
     expect(ids(moved.rows)[0]).toBe("f-price");
-    expect(ids(moveRow("f-price", 99, "Price").apply(demoPanel).rows).at(-1)).toBe("f-price");
-    expect(ids(moveRow("f-price", -3, "Price").apply(demoPanel).rows)[0]).toBe("f-price");
-    expect(moveRow("none", 0, "None").apply(demoPanel)).toEqual(demoPanel);
-    expect(ids(removeRow("f-light", "Light").apply(demoPanel).rows)).not.toContain("f-light");
+    expect(ids(after(demoPanel, moveRow("f-price", 99, "Price")).rows).at(-1)).toBe("f-price");
+    expect(ids(after(demoPanel, moveRow("f-price", -3, "Price")).rows)[0]).toBe("f-price");
+    expect(after(demoPanel, moveRow("none", 0, "None"))).toEqual(demoPanel);
+    expect(ids(after(demoPanel, removeRow("f-light", "Light")).rows)).not.toContain("f-light");
     const row = { ...demoPanel.rows[0], id: "new" };
-    expect(ids(addRow(row, "New", 1).apply(demoPanel).rows)[1]).toBe("new");
+    expect(ids(after(demoPanel, addRow(row, "New", 1)).rows)[1]).toBe("new");
     expect(demoPanel).toEqual(before);
   });
 
@@ -55,14 +60,26 @@ describe("edits", () => {
       fc.constantFrom(...ids(demoPanel.rows)).map((id) => removeRow(id, id)),
       fc.tuple(fc.constantFrom(...ids(demoPanel.rows)), fc.string({ maxLength: 300 })).map(([id, label]) => setLabel(id, label, id)),
       fc.constantFrom(...bands).map((band) => setPlacement(band, "above")),
-      fc.record({ medium: fc.integer({ min: -100, max: 5000 }), wide: fc.integer({ min: -100, max: 5000 }) }).map(setLimits),
       fc.string().map(renamePanel),
       fc.constant(setSetting("f-light", "start", "fixed", "Light")),
     );
     fc.assert(
       fc.property(fc.array(edit, { maxLength: 12 }), (edits) => {
-        const panel = edits.reduce((now, { apply }) => apply(now), demoPanel);
-        expect(checkPanel(JSON.parse(JSON.stringify(panel)))).toEqual(panel);
+        const panel = after(demoPanel, ...edits);
+        expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
+      }),
+    );
+  });
+});
+
+describe("edits of the shop's settings", () => {
+  it("keep the limits apart and on the ruler, and the document valid", () => {
+    const limits = fc.record({ medium: fc.integer({ min: -100, max: 5000 }), wide: fc.integer({ min: -100, max: 5000 }) });
+    fc.assert(
+      fc.property(fc.array(limits, { maxLength: 5 }), (list) => {
+        const settings = after(shopKind.fresh(""), ...list.map(setLimits));
+        expect(checkDocument(shopKind, JSON.parse(JSON.stringify(settings)))).toEqual(settings);
+        expect(settings.limits.wide - settings.limits.medium).toBeGreaterThanOrEqual(100);
       }),
     );
   });
@@ -70,24 +87,36 @@ describe("edits", () => {
 
 describe("the schema", () => {
   it("takes the demo's panel and an empty one", () => {
-    expect(checkPanel(demoPanel)).toEqual(demoPanel);
-    expect(checkPanel(emptyPanel("New"))).toEqual(emptyPanel("New"));
+    expect(checkDocument(panelKind, demoPanel)).toEqual(demoPanel);
+    expect(checkDocument(panelKind, emptyPanel("New"))).toEqual(emptyPanel("New"));
   });
 
   it("names the path of the fault", () => {
     const rows = demoPanel.rows.map((row) => (row.id === "f-light" ? { ...row, display: { wide: "check-boxes", slim: "piano" } } : row));
-    expect(() => checkPanel({ ...demoPanel, rows })).toThrow(InvalidDocument);
+    expect(() => checkDocument(panelKind, { ...demoPanel, rows })).toThrow(InvalidDocument);
     try {
-      checkPanel({ ...demoPanel, rows });
+      checkDocument(panelKind, { ...demoPanel, rows });
     } catch (error) {
       expect((error as InvalidDocument).path).toBe("rows[3].display.slim");
+    }
+  });
+
+  it("refuses a display that cannot carry the facet's mode, on any band", () => {
+    const rows = demoPanel.rows.map((row) => (row.id === "f-light" ? { ...row, display: { wide: "check-boxes", medium: "slider" } } : row));
+    try {
+      checkDocument(panelKind, { ...demoPanel, rows });
+      expect.unreachable();
+    } catch (error) {
+      expect(error).toBeInstanceOf(InvalidDocument);
+      expect((error as InvalidDocument).path).toBe("rows[3].display.medium");
+      expect((error as InvalidDocument).message).toMatch(/cannot carry the mode “any”; slider can carry range/);
     }
   });
 
   it("refuses anything at all that is not a panel, and never breaks down", () => {
     fc.assert(
       fc.property(fc.anything(), (value) => {
-        expect(() => checkPanel(value)).toThrow(InvalidDocument);
+        expect(() => checkDocument(panelKind, value)).toThrow(InvalidDocument);
       }),
     );
   });

@@ -1,34 +1,38 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
-import { bands } from "./bands.ts";
-import { cleanHtml } from "./clean-html.ts";
-import { engineFacets, type FacetRow, facetRows, newFacet, type PanelDocument, rulesOf } from "./document.ts";
-import {
-  copySettings,
-  duplicateRow,
-  followSetting,
-  resetSetting,
-  setLanguages,
-  setMode,
-  setOptions,
-  setSetting,
-  setTranslation,
-  together,
-} from "./edit.ts";
-import { migratePanel } from "./migrate.ts";
-import { allOptions, isShown, labelOf, type OptionRules, staleValues, withoutValues, wordsIn } from "./options.ts";
-import { isSafeAddress, isSafePicture, newPiece, pieceNames } from "./pieces.ts";
-import { checkPanel } from "./schema.ts";
-import { facetSettings } from "./setting-definitions.ts";
-import { type SettingName, settingNames, settingOn, withSetting } from "./settings.ts";
+import { bands } from "../band/band.ts";
+import { cleanHtml } from "../safe/clean-html.ts";
+import { engineFacets, facetRows, newFacet, rulesOf } from "./panel.ts";
+import type { FacetRow, PanelDocument, OptionRules } from "./panel-schema.ts";
+import { setLanguages } from "../shop/edit.ts";
+import { together } from "../document/edit.ts";
+import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
+import { copySettings, duplicateRow, followSetting, resetSetting, setMode, setSetting, setTranslation } from "./edit.ts";
+import { after, type Edit } from "../document/edit.ts";
+import { checkDocument, upToDate } from "../document/kind.ts";
+import { shopKind } from "../shop/kind.ts";
+import { panelKind } from "./kind.ts";
+import { type ListedOption, mergeOptions, moveOption, partOption, renameOption, setShow, showOption } from "./option-edit.ts";
+import { allOptions, isShown, labelOf, staleValues, withoutValues, wordsIn } from "./options.ts";
+import { newPiece, pieceNames } from "./pieces.ts";
+import { settingDefinition } from "../setting/setting-definitions.ts";
+import { type SettingName, settingNames, settingOn, withSetting } from "../setting/settings.ts";
 
 const light = facetRows(demoPanel).find(({ id }) => id === "f-light") as FacetRow;
 const rowOf = (panel: PanelDocument, id = "f-light") => facetRows(panel).find((row) => row.id === id) as FacetRow;
 
+/** Puts rules in the place of a facet's own. */
+const withRules = (id: string, rules: OptionRules): Edit<PanelDocument> => ({
+  words: "",
+  change: (panel) => {
+    for (const row of facetRows(panel)) if (row.id === id || row.id === `${id}-2`) row.options = structuredClone(rules);
+  },
+});
+
 /** Any value that a setting may have. */
 function anyValue(name: SettingName): fc.Arbitrary<unknown> {
-  const definition = facetSettings[name];
+  const definition = settingDefinition(name);
   if (definition.kind === "choice") return fc.constantFrom(...Object.keys(definition.choices));
   if (definition.kind === "yes-no") return fc.boolean();
   if (definition.kind === "text") return fc.string({ maxLength: definition.longest });
@@ -42,12 +46,12 @@ const setting = fc
 describe("settings of a facet", () => {
   it("are at their default until they are set, and say nothing in the document then", () => {
     for (const name of settingNames) {
-      for (const band of bands) expect(settingOn({}, name, band)).toEqual(facetSettings[name].fallback);
+      for (const band of bands) expect(settingOn({}, name, band)).toEqual(settingDefinition(name).fallback);
       expect(
         withSetting(
           {},
           name,
-          facetSettings[name].banded ? ({ wide: facetSettings[name].fallback } as never) : (facetSettings[name].fallback as never),
+          settingDefinition(name).banded ? ({ wide: settingDefinition(name).fallback } as never) : (settingDefinition(name).fallback as never),
         ),
       ).toEqual({});
     }
@@ -58,37 +62,37 @@ describe("settings of a facet", () => {
       fc.property(fc.array(setting, { maxLength: 8 }), (steps) => {
         let panel = demoPanel;
         for (const { name, value, band } of steps) {
-          panel = setSetting("f-light", name, value as never, "Light", band).apply(panel);
+          panel = after(panel, setSetting("f-light", name, value as never, "Light", band));
           expect(settingOn(rowOf(panel).settings, name, band ?? "wide")).toEqual(value);
         }
-        expect(checkPanel(JSON.parse(JSON.stringify(panel)))).toEqual(panel);
-        const back = settingNames.reduce((now, name) => resetSetting("f-light", name, "Light").apply(now), panel);
+        expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
+        const back = after(panel, ...settingNames.map((name) => resetSetting("f-light", name, "Light")));
         expect(rowOf(back).settings).toEqual({});
       }),
     );
   });
 
   it("follow the wider band again when they are given back", () => {
-    const slim = setSetting("f-light", "columns", 2, "Light", "slim").apply(demoPanel);
+    const slim = after(demoPanel, setSetting("f-light", "columns", 2, "Light", "slim"));
     expect(bands.map((band) => settingOn(rowOf(slim).settings, "columns", band))).toEqual([1, 1, 2]);
-    expect(rowOf(followSetting("f-light", "columns", "slim", "Light").apply(slim)).settings).toEqual({});
+    expect(rowOf(after(slim, followSetting("f-light", "columns", "slim", "Light"))).settings).toEqual({});
     expect(setSetting("f-light", "columns", 2, "Light", "slim").words).toBe("Light: columns 2 on slim");
     expect(setSetting("f-light", "foldAfter", 0, "Light").words).toBe("Light: fold after never");
-    expect(setSetting("f-light", "bandLimits", [10, 20], "Price").words).toBe("Price: limits 10, 20");
+    expect(setSetting("f-light", "rangeLimits", [10, 20], "Price").words).toBe("Price: limits 10, 20");
   });
 
   it("are copied from one facet to others, and several edits are one step", () => {
-    const set = setSetting("f-light", "counting", "none", "Light").apply(demoPanel);
-    const copied = copySettings(rowOf(set), new Set(["f-pot-size", "f-price"]), "Light").apply(set);
+    const set = after(demoPanel, setSetting("f-light", "counting", "none", "Light"));
+    const copied = after(set, copySettings(rowOf(set), new Set(["f-pot-size", "f-price"]), "Light"));
     expect(rowOf(copied, "f-pot-size").settings).toEqual({ counting: "none" });
     expect(rowOf(copied, "f-category").settings).toEqual({ order: "natural" });
     const both = together("Both", [setSetting("f-light", "start", "folded", "x"), setSetting("f-price", "start", "folded", "y")]);
-    expect(["f-light", "f-price"].map((id) => settingOn(rowOf(both.apply(demoPanel), id).settings, "start", "wide"))).toEqual(["folded", "folded"]);
+    expect(["f-light", "f-price"].map((id) => settingOn(rowOf(after(demoPanel, both), id).settings, "start", "wide"))).toEqual(["folded", "folded"]);
   });
 });
 
 describe("rows over one field", () => {
-  const twice = duplicateRow("f-light", "Light").apply(demoPanel);
+  const twice = after(demoPanel, duplicateRow(light, "Light"));
 
   it("can be duplicated, and share mode and merged options", () => {
     expect(
@@ -96,12 +100,12 @@ describe("rows over one field", () => {
         .filter(({ field }) => field === "light")
         .map(({ id }) => id),
     ).toEqual(["f-light", "f-light-2"]);
-    const all = setMode(rowOf(twice, "f-light-2"), "all", "").apply(twice);
+    const all = after(twice, setMode(rowOf(twice, "f-light-2"), "all", ""));
     expect([rowOf(all).mode, rowOf(all, "f-light-2").mode]).toEqual(["all", "all"]);
     const rules: OptionRules = { ...allOptions, merges: [{ label: "Some sun", values: [{ id: "full sun", label: "Full sun", products: 1 }] }] };
-    const merged = setOptions(rowOf(all), rules, "").apply(all);
+    const merged = after(all, withRules("f-light", rules));
     expect(rulesOf(rowOf(merged, "f-light-2")).merges).toEqual(rules.merges);
-    expect(checkPanel(JSON.parse(JSON.stringify(merged)))).toEqual(merged);
+    expect(checkDocument(panelKind, JSON.parse(JSON.stringify(merged)))).toEqual(merged);
     expect(engineFacets(merged, "wide").filter(({ field }) => field === "light")).toEqual([
       { field: "light", mode: "all", merges: [{ label: "Some sun", values: ["full sun"] }] },
     ]);
@@ -109,18 +113,21 @@ describe("rows over one field", () => {
 });
 
 describe("what the engine is asked", () => {
-  it("are bands where the display of the band shows some, and the fields of link lists", () => {
-    const price: FacetRow = { ...newFacet("p", "price", "slider", "range", { bandCount: 4 }), display: { wide: "slider", slim: "bands" } };
+  it("are ranges where the display of the band shows some, and the fields of link lists", () => {
+    const price: FacetRow = { ...newFacet("p", "price", "slider", "range", { rangeCount: 4 }), display: { wide: "slider", slim: "price-ranges" } };
     const links = newPiece("links", "l", { field: "brand", mode: "any" });
     const panel: PanelDocument = { ...demoPanel, rows: [price, { ...price, id: "r", field: "rating", display: { wide: "stars" } }, links] };
     expect(engineFacets(panel, "wide")).toEqual([
       { field: "price", mode: "range" },
-      { field: "rating", mode: "range", bands: { from: [4, 3, 2, 1] } },
+      { field: "rating", mode: "range", ranges: { from: [4, 3, 2, 1] } },
       { field: "brand", mode: "any" },
     ]);
-    expect(engineFacets(panel, "slim")[0]).toEqual({ field: "price", mode: "range", bands: { by: "products", parts: 4 } });
-    const typed = { ...panel, rows: [{ ...price, settings: { banding: "typed" as const, bandLimits: [10, 20] } }] };
-    expect(engineFacets(typed, "slim")[0].bands).toEqual({ limits: [10, 20] });
+    expect(engineFacets(panel, "slim")[0]).toEqual({ field: "price", mode: "range", ranges: { by: "products", parts: 4 } });
+    const typed = {
+      ...panel,
+      rows: [{ ...price, settings: { rangeBy: "typed" as const, rangeLimits: [10, 20] }, display: { wide: "price-ranges" as const } }],
+    };
+    expect(engineFacets(typed, "slim")[0].ranges).toEqual({ limits: [10, 20] });
   });
 });
 
@@ -159,23 +166,65 @@ describe("options of a facet", () => {
     const kept = withoutValues(rules, new Set(stale.map(({ id }) => id)));
     expect(staleValues(kept, (id) => stated.has(id))).toEqual([]);
     expect(kept.merges).toEqual([{ label: "Pale", values: [value("white")] }]);
-    const panel = setOptions(light, rules, "").apply(demoPanel);
-    expect(checkPanel(JSON.parse(JSON.stringify(panel)))).toEqual(panel);
-    expect(rowOf(setOptions(rowOf(panel), allOptions, "").apply(panel)).options).toBeUndefined();
+    const panel = after(demoPanel, withRules("f-light", rules));
+    expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
   });
 
   it("and labels in other languages come and go", () => {
-    const german = setTranslation("f-light", "de", " Licht ", "Light").apply(setLanguages(["de", "de"]).apply(demoPanel));
-    expect([german.languages, rowOf(german).labels]).toEqual([["de"], { de: "Licht" }]);
-    expect(checkPanel(german)).toEqual(german);
-    expect("labels" in rowOf(setTranslation("f-light", "de", "", "Light").apply(german))).toBe(false);
+    const german = after(demoPanel, setTranslation("f-light", "de", " Licht ", "Light"));
+    expect(rowOf(german).labels).toEqual({ de: "Licht" });
+    expect(after(shopKind.fresh(""), setLanguages(["de", "de"])).languages).toEqual(["de"]);
+    expect(checkDocument(panelKind, german)).toEqual(german);
+    expect("labels" in rowOf(after(german, setTranslation("f-light", "de", "", "Light")))).toBe(false);
+  });
+});
+
+describe("a step over a facet's options", () => {
+  const of = { id: "f-light", title: "Light" };
+  const listed = (...names: string[]): [ListedOption, ...ListedOption[]] =>
+    names.map((name, at) => ({ id: name.toLowerCase(), label: name, original: name, products: at + 1 })) as [ListedOption, ...ListedOption[]];
+  const all = listed("Sun", "Shade", "Half");
+  const [sun, shade] = all as [ListedOption, ListedOption];
+  const rules = (...edits: Edit<PanelDocument>[]) => rulesOf(rowOf(after(demoPanel, ...edits)));
+
+  it("leaves one out, takes it back, and turns the rule round without moving what is in sight", () => {
+    const out = showOption(of, shade, false);
+    expect(rules(out)).toMatchObject({ show: "except", picked: [{ id: "shade", label: "Shade", products: 2 }] });
+    expect(rowOf(after(demoPanel, out, showOption(of, shade, true))).options).toBeUndefined();
+    const turned = rules(out, setShow(of, "only", all));
+    expect(turned.picked.map(({ id }) => id)).toEqual(["sun", "half"]);
+    for (const { id } of all) expect(isShown(turned, id)).toBe(isShown(rules(out), id));
+    expect(out.words).toBe("Light: leave out Shade");
+  });
+
+  it("names one in the shop's language and in others, and forgets an empty name", () => {
+    const named = [renameOption(of, sun, " Full "), renameOption(of, sun, "Sonne", "de")];
+    expect(rules(...named).labels).toEqual({ sun: { text: "Full", others: { de: "Sonne" } } });
+    expect(rowOf(after(demoPanel, ...named, renameOption(of, sun, ""), renameOption(of, sun, "", "de"))).options).toBeUndefined();
+  });
+
+  it("merges several under the first one's name, also merged ones, for all rows over the field, and parts them", () => {
+    const twice = after(demoPanel, duplicateRow(light, "Light"));
+    const merged = after(twice, mergeOptions(of, [sun, shade]));
+    for (const id of ["f-light", "f-light-2"]) expect(rulesOf(rowOf(merged, id)).merges.map(({ values }) => values.length)).toEqual([2]);
+    const again = after(merged, mergeOptions(of, [{ ...sun, id: "sun" }, ...listed("Half")]));
+    expect(rulesOf(rowOf(again)).merges).toMatchObject([{ label: "Sun", values: [{ id: "sun" }, { id: "shade" }, { id: "half" }] }]);
+    expect(after(again, partOption(of, sun))).toEqual(twice);
+    expect(checkDocument(panelKind, JSON.parse(JSON.stringify(again)))).toEqual(again);
+  });
+
+  it("moves one by hand, which the order then goes by", () => {
+    const moved = after(demoPanel, moveOption(of, "half", "sun", all));
+    expect(rulesOf(rowOf(moved)).byHand).toEqual(["half", "sun", "shade"]);
+    expect(settingOn(rowOf(moved).settings, "order", "wide")).toBe("hand");
+    expect(after(demoPanel, moveOption(of, "nowhere", "sun", all)).rows.length).toBe(demoPanel.rows.length);
   });
 });
 
 describe("pieces", () => {
   it("are valid as they come", () => {
     const rows = pieceNames.map((piece) => newPiece(piece, piece, { field: "brand", mode: "any" }));
-    expect(checkPanel({ ...demoPanel, rows }).rows).toEqual(rows);
+    expect(checkDocument(panelKind, { ...demoPanel, rows }).rows).toEqual(rows);
   });
 
   it("lead to safe addresses only", () => {
@@ -232,8 +281,9 @@ describe("panels of format 1", () => {
         { ...facet, ...usual, id: "p", field: "price", mode: "range", display: { wide: "slider", slim: "slider" }, start: "folded", foldAfter: 0 },
       ],
     };
-    const now = checkPanel(migratePanel(structuredClone(old)));
-    expect(now).toMatchObject({ format: 2, languages: [] });
+    const now = checkDocument(panelKind, structuredClone(old));
+    expect(now.format).toBe(3);
+    expect(now).not.toHaveProperty("limits");
     expect(facetRows(now).map(({ settings, display }) => [settings, display])).toEqual([
       [{}, { wide: "check-boxes" }],
       [
@@ -241,6 +291,6 @@ describe("panels of format 1", () => {
         { wide: "slider-inputs", slim: "slider-inputs" },
       ],
     ]);
-    expect(migratePanel(now as never)).toBe(now);
+    expect(upToDate(panelKind, now)).toBe(now);
   });
 });

@@ -1,11 +1,15 @@
+import { entryOf } from "./book.ts";
+import type { SwatchDocument } from "./book-schema.ts";
 import { describe, expect, it } from "vitest";
-import { emptyBook, entryOf, type SwatchDocument } from "./document.ts";
+import { after } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
+import { swatchesKind } from "./kind.ts";
 import { type SwatchEdit, setAlt, setColours, setDrawing, setLimit, setMany, setOrder, setPhotos, setPicture, setShared } from "./edit.ts";
 import { guessByName } from "./name-guess.ts";
-import { checkBook } from "./schema.ts";
 import { resolveBook, viewOf } from "./view.ts";
 
-const bookWith = (...edits: SwatchEdit[]): SwatchDocument => edits.reduce((book, edit) => edit.apply(book), emptyBook);
+const emptyBook = swatchesKind.fresh("");
+const bookWith = (...edits: SwatchEdit[]): SwatchDocument => after(emptyBook, ...edits);
 const white = { field: "flower", id: "white", label: "White" };
 const potWhite = { ...white, field: "pot" };
 const picture = `/pictures/shop/${"a1".repeat(32)}.svg`;
@@ -52,17 +56,17 @@ describe("a step over the book", () => {
   it("is shared by fields until one differs", () => {
     const shared = bookWith(setColours(white, ["#fafafa"]));
     expect(entryOf(shared, "pot", "white")).toEqual({ colours: ["#fafafa"] });
-    const split = [setShared(potWhite, false), setColours(potWhite, ["#e8e4da"])].reduce((book, edit) => edit.apply(book), shared);
+    const split = after(shared, setShared(potWhite, false), setColours(potWhite, ["#e8e4da"]));
     expect(entryOf(split, "pot", "white")).toEqual({ colours: ["#e8e4da"] });
     expect(entryOf(split, "flower", "white")).toEqual({ colours: ["#fafafa"] });
-    const again = setShared(potWhite, true).apply(split);
+    const again = after(split, setShared(potWhite, true));
     expect(again).toEqual(shared);
   });
 
   it("keeps four colours at most and leaves no empty entry behind", () => {
     const five = bookWith(setColours(white, ["#111111", "#222222", "#333333", "#444444", "#555555"]));
     expect(five.shared.white.colours).toHaveLength(4);
-    expect(setColours(white, []).apply(five).shared).toEqual({});
+    expect(after(five, setColours(white, [])).shared).toEqual({});
     expect(bookWith(setColours(white, ["#111111"]), setDrawing(white, "stripes")).shared.white.drawing).toBe("stripes");
     expect(bookWith(setPicture(white, picture), setPicture(white, undefined)).shared).toEqual({});
     expect(bookWith(setAlt(white, "  x "), setAlt(white, " ")).shared).toEqual({});
@@ -77,7 +81,7 @@ describe("a step over the book", () => {
       "take 2 guesses",
     );
     expect(many.words).toBe("take 2 guesses");
-    expect(Object.keys(many.apply(emptyBook).shared)).toEqual(["white", "red"]);
+    expect(Object.keys(after(emptyBook, many).shared)).toEqual(["white", "red"]);
   });
 
   it("touches nothing that a name like __proto__ could reach", () => {
@@ -99,8 +103,8 @@ describe("a book from elsewhere", () => {
       setOrder("flower", ["photos", "name", "picture", "colour", "text"], "Flower"),
       setLimit(7.5),
     );
-    expect(checkBook(JSON.parse(JSON.stringify(full)))).toEqual(full);
-    expect(setLimit(400).apply(emptyBook).limit).toBe(50);
+    expect(checkDocument(swatchesKind, JSON.parse(JSON.stringify(full)))).toEqual(full);
+    expect(after(emptyBook, setLimit(400)).limit).toBe(50);
   });
 
   it.each([
@@ -115,6 +119,6 @@ describe("a book from elsewhere", () => {
     [{ format: 2 }, "format"],
     [{ photos: { flower: { white: { colours: ["#ffffff"], agree: 1.5, of: 2 } } } }, "agree"],
   ])("is refused with its place: %j", (part, words) => {
-    expect(() => checkBook({ ...emptyBook, ...part })).toThrow(words);
+    expect(() => checkDocument(swatchesKind, { ...emptyBook, ...part })).toThrow(words);
   });
 });

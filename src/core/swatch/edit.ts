@@ -1,6 +1,6 @@
 import type { Edit } from "../document/edit.ts";
-import type { Drawing, PhotoGuess, Source, SwatchDocument, SwatchEntry } from "./document.ts";
-import { entryOf, sources } from "./document.ts";
+import { differs, entryOf } from "./book.ts";
+import { type Drawing, type PhotoGuess, type Source, type SwatchDocument, type SwatchEntry, sources } from "./book-schema.ts";
 
 /** One step over a swatch book. */
 export type SwatchEdit = Edit<SwatchDocument>;
@@ -13,86 +13,87 @@ export interface ValueName {
 }
 
 /** Changes a value's entry: its own in its field where it has one, the shared one otherwise. An empty entry is taken out. */
-export const setEntry = ({ field, id }: ValueName, change: (entry: SwatchEntry) => SwatchEntry, words: string): SwatchEdit => ({
+const setEntry = (words: string, { field, id }: ValueName, change: (entry: SwatchEntry) => SwatchEntry): SwatchEdit => ({
   words,
-  apply: (book) => {
-    const next = tidy(change(entryOf(book, field, id) ?? {}));
-    const own = book.own[field];
-    if (own && Object.hasOwn(own, id)) return { ...book, own: { ...book.own, [field]: put(own, id, next ?? {}) } };
-    return { ...book, shared: put(book.shared, id, next) };
+  change: (book) => {
+    const next = tidy(change({ ...entryOf(book, field, id) }));
+    if (differs(book, field, id)) put(book.own[field] ?? {}, id, next ?? {});
+    else put(book.shared, id, next);
   },
 });
 
+/** Gives a value up to four colours; none leaves it to guesses again. */
 export const setColours = (value: ValueName, colours: readonly string[]): SwatchEdit =>
   setEntry(
+    colours.length === 0 ? `${value.label}: no colour of its own` : `${value.label}: ${colours.join(", ")}`,
     value,
     ({ colours: _old, ...entry }) => (colours.length === 0 ? entry : { ...entry, colours: colours.slice(0, 4) }),
-    colours.length === 0 ? `${value.label}: no colour of its own` : `${value.label}: ${colours.join(", ")}`,
   );
 
 export const setDrawing = (value: ValueName, drawing: Drawing): SwatchEdit =>
-  setEntry(value, (entry) => ({ ...entry, drawing }), `${value.label}: drawn as ${drawing}`);
+  setEntry(`${value.label}: drawn as ${drawing}`, value, (entry) => ({ ...entry, drawing }));
 
 export const setPicture = (value: ValueName, picture: string | undefined): SwatchEdit =>
-  setEntry(
-    value,
-    ({ picture: _old, ...entry }) => (picture ? { ...entry, picture } : entry),
-    picture ? `${value.label}: a picture` : `${value.label}: no picture`,
+  setEntry(picture ? `${value.label}: a picture` : `${value.label}: no picture`, value, ({ picture: _old, ...entry }) =>
+    picture ? { ...entry, picture } : entry,
   );
 
 export const setAlt = (value: ValueName, alt: string): SwatchEdit =>
-  setEntry(
-    value,
-    ({ alt: _old, ...entry }) => (alt.trim() ? { ...entry, alt: alt.trim().slice(0, 200) } : entry),
-    `${value.label}: alternative text`,
+  setEntry(`${value.label}: alternative text`, value, ({ alt: _old, ...entry }) =>
+    alt.trim() ? { ...entry, alt: alt.trim().slice(0, 200) } : entry,
   );
 
 /** Lets a value differ in this field from what it is elsewhere, or share again. */
 export const setShared = ({ field, id, label }: ValueName, shared: boolean): SwatchEdit => ({
   words: shared ? `${label}: the same in every field` : `${label}: different in this field`,
-  apply: (book) => {
-    const own = { ...book.own[field] };
-    if (shared) delete own[id];
-    else own[id] = book.shared[id] ?? {};
-    const { [field]: _old, ...others } = book.own;
-    return { ...book, own: Object.keys(own).length > 0 ? { ...others, [field]: own } : others };
+  change: (book) => {
+    if (!shared) {
+      if (!Object.hasOwn(book.own, field)) put(book.own, field, {});
+      put(book.own[field] ?? {}, id, { ...entryOf(book, field, id) });
+    } else if (differs(book, field, id)) {
+      put(book.own[field] ?? {}, id, undefined);
+      if (Object.keys(book.own[field] ?? {}).length === 0) put(book.own, field, undefined);
+    }
   },
 });
 
 /** Gives several values their colours in one step. */
 export const setMany = (values: readonly { value: ValueName; colours: readonly string[] }[], words: string): SwatchEdit => ({
   words,
-  apply: (book) => values.reduce((now, { value, colours }) => setColours(value, colours).apply(now), book),
+  change: (book) => {
+    for (const { value, colours } of values) setColours(value, colours).change(book);
+  },
 });
 
 /** Keeps what was found in product pictures. */
 export const setPhotos = (field: string, photos: Readonly<Record<string, PhotoGuess>>, words: string): SwatchEdit => ({
   words,
-  apply: (book) => ({ ...book, photos: { ...book.photos, [field]: photos } }),
+  change: (book) => put(book.photos, field, { ...photos }),
 });
 
 export const setLimit = (limit: number): SwatchEdit => ({
   words: `Too close is below ${limit}`,
-  apply: (book) => ({ ...book, limit: Math.max(0, Math.min(50, limit)) }),
+  change: (book) => {
+    book.limit = Math.max(0, Math.min(50, limit));
+  },
 });
 
 /** The order of fallback of a field; the usual one is left out. */
 export const setOrder = (field: string, order: readonly Source[], name: string): SwatchEdit => ({
   words: `${name}: ${order.join(", then ")}`,
-  apply: (book) => {
-    const { [field]: _old, ...others } = book.order;
-    return { ...book, order: JSON.stringify(order) === JSON.stringify(sources) ? others : { ...others, [field]: order } };
-  },
+  change: (book) => put(book.order, field, order.join() === sources.join() ? undefined : [...order]),
 });
 
 /** A drawing alone says nothing without colours to draw. */
-const tidy = (entry: SwatchEntry): SwatchEntry | undefined => {
+function tidy(entry: SwatchEntry): SwatchEntry | undefined {
   const { drawing, ...rest } = entry;
   const kept = drawing === "stripes" ? entry : rest;
-  return Object.keys(rest).length === 0 && drawing !== "stripes" ? undefined : kept;
-};
+  return Object.keys(kept).length === 0 ? undefined : kept;
+}
 
-function put<T>(entries: Readonly<Record<string, T>>, id: string, entry: T | undefined): Record<string, T> {
-  const { [id]: _old, ...others } = entries;
-  return entry === undefined ? others : { ...others, [id]: entry };
+/** Sets or takes out a member; the one name that no plain object can hold is passed over. */
+function put<T>(entries: Record<string, T>, id: string, entry: T | undefined): void {
+  if (id === "__proto__") return;
+  if (entry === undefined) delete entries[id];
+  else entries[id] = entry;
 }

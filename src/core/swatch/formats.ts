@@ -1,7 +1,7 @@
 import { formatHex, parse } from "culori";
 import Papa from "papaparse";
 import { identity } from "../catalogue/identity.ts";
-import type { Drawing, SwatchEntry } from "./document.ts";
+import type { Drawing, SwatchEntry } from "./book-schema.ts";
 
 /** One line of a list of swatches: a value's name and what it is given. */
 export interface SwatchLine {

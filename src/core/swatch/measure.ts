@@ -7,6 +7,7 @@ import {
   type Lrgb,
   lrgb,
   oklch,
+  type Color,
   type Rgb,
   wcagContrast,
 } from "culori";
@@ -15,7 +16,7 @@ import {
  * Colour difference between two colours. Source: CIEDE2000 as in Sharma, Wu and Dalal (2005), from
  * the package culori.
  */
-export const deltaE = differenceCiede2000();
+export const deltaE: (a: Color | string, b: Color | string) => number = differenceCiede2000();
 
 /** Contrast ratio. Source: WCAG 2.2, relative luminance and contrast ratio, from the package culori. */
 export const contrast = (a: string, b: string): number => wcagContrast(a, b);

@@ -1,5 +1,6 @@
-import type { Option } from "../index/facet-index.ts";
-import { type Drawing, entryOf, orderOf, type Source, type SwatchDocument } from "./document.ts";
+import type { Option } from "../index/option-schema.ts";
+import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
+import { entryOf, orderOf } from "./book.ts";
 import { needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 

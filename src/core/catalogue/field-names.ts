@@ -1,0 +1,30 @@
+/** What a field's values are. `path` is a category whose levels are joined by ` > `; `colour` is text that names colours. */
+export const fieldKinds = ["text", "number", "date", "yes-no", "path", "colour"] as const;
+export type FieldKind = (typeof fieldKinds)[number];
+
+/** The columns that the catalogue format knows by name; every other column is an attribute. */
+export const knownColumns = [
+  "product_id",
+  "sku",
+  "title",
+  "description",
+  "category",
+  "type",
+  "brand",
+  "tags",
+  "price",
+  "list_price",
+  "stock",
+  "rating",
+  "reviews",
+  "published",
+  "image",
+] as const;
+export type KnownColumn = (typeof knownColumns)[number];
+
+/** Fields that are computed from others: availability from stock, on sale from price and list price. */
+export const derivedFields = ["availability", "on_sale"] as const;
+export type DerivedField = (typeof derivedFields)[number];
+
+export const fieldRoles = [...knownColumns, ...derivedFields, "attribute"] as const;
+export type FieldRole = (typeof fieldRoles)[number];

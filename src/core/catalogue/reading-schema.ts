@@ -1,0 +1,40 @@
+import { type InferType, mixed } from "yup";
+import { exact, listOf, oneOf, text } from "../document/schema.ts";
+import { fieldKinds, knownColumns } from "./field-names.ts";
+
+/** The decimal marks that numbers are written with. */
+export const decimalMarks = [".", ","] as const;
+/** The orders in which day, month and year are written. */
+export const dateOrders = ["ymd", "dmy", "mdy"] as const;
+/** What separates several values of one cell; nothing when a cell is one whole text. */
+export const separators = ["|", ";", ",", "/", ""] as const;
+/** What a column can be taken for: a known column, an attribute, or nothing at all. */
+export const columnUses = [...knownColumns, "attribute", "skip"] as const;
+
+/** How one column of a file is read. What is left out is as the catalogue format has it. */
+export const columnReading = exact({
+  as: oneOf(columnUses),
+  /** What the values are. Default: what all of them look like. */
+  kind: oneOf(fieldKinds).optional(),
+  /** Default: `|`. */
+  separator: oneOf(separators).optional(),
+  /** Default: a point. */
+  decimal: oneOf(decimalMarks).optional(),
+  /** Default: year, month, day. */
+  dates: oneOf(dateOrders).optional(),
+  /** Its values are the products' titles as well. For a file that has no column of titles only. */
+  titles: mixed<true>((value): value is true => value === true).optional(),
+});
+
+/** How a column of a shop's last file was read, for the next file. */
+export const rememberedReading = columnReading.concat(exact({ heading: text(2000) }));
+export const rememberedReadings = listOf(rememberedReading, 2000);
+
+export type DecimalMark = (typeof decimalMarks)[number];
+export type DateOrder = (typeof dateOrders)[number];
+export type Separator = (typeof separators)[number];
+export type ColumnReading = InferType<typeof columnReading>;
+export type RememberedReading = InferType<typeof rememberedReading>;
+
+/** For each heading of a file, in order. */
+export type Reading = ColumnReading[];

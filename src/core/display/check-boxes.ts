@@ -1,0 +1,9 @@
+import { type Display, listSettings } from "./display.ts";
+import { tooMany } from "./suits.ts";
+
+export const checkBoxes: Display = {
+  label: "Check boxes",
+  modes: ["any", "all"],
+  settings: listSettings,
+  unsuited: (profile) => tooMany(profile, 500, "check boxes", "A slider, a dropdown or a search field suits them."),
+};

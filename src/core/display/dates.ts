@@ -1,0 +1,11 @@
+import { type Display, rangeSettings } from "./display.ts";
+
+export const dates: Display = {
+  label: "Date range",
+  modes: ["range"],
+  settings: rangeSettings.filter((name) => name === "ends"),
+  unsuited: ({ field, options }) =>
+    field.kind === "date"
+      ? undefined
+      : `${options.toLocaleString("en")} values, and they are no days. Say in the import how days are written, or use another display.`,
+};

@@ -1,0 +1,9 @@
+import { type Display, optionSettings } from "./display.ts";
+import { tooMany } from "./suits.ts";
+
+export const dropdown: Display = {
+  label: "Dropdown",
+  modes: ["any", "all", "one", "tree"],
+  settings: [...optionSettings, "searchInside"],
+  unsuited: (profile) => tooMany(profile, 2000, "a dropdown", "A slider or a search field suits them."),
+};

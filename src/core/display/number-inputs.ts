@@ -1,0 +1,9 @@
+import { type Display, rangeSettings } from "./display.ts";
+import { noNumbers } from "./suits.ts";
+
+export const numberInputs: Display = {
+  label: "Number inputs",
+  modes: ["range"],
+  settings: [...rangeSettings, "values"],
+  unsuited: (profile) => noNumbers(profile, "A pair of inputs"),
+};

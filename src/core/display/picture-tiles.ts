@@ -1,0 +1,12 @@
+import { type Display, swatchSettings } from "./display.ts";
+import { isNumberLine, tooMany } from "./suits.ts";
+
+export const pictureTiles: Display = {
+  label: "Picture tiles and logos",
+  modes: ["any", "all", "one"],
+  settings: swatchSettings,
+  swatches: true,
+  unsuited: (profile) =>
+    isNumberLine(profile, "They have no pictures; a slider or tiles suit them.") ??
+    tooMany(profile, 100, "pictures", "A dropdown or a search field suits them."),
+};

@@ -1,0 +1,9 @@
+import { type Display, listSettings } from "./display.ts";
+import { tooMany } from "./suits.ts";
+
+export const plainList: Display = {
+  label: "Plain list",
+  modes: ["any", "all", "one"],
+  settings: listSettings,
+  unsuited: (profile) => tooMany(profile, 500, "a list", "A dropdown or a search field suits them."),
+};

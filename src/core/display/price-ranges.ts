@@ -1,0 +1,11 @@
+import { countedIn } from "./counted-in.ts";
+import type { Display } from "./display.ts";
+import { noNumbers } from "./suits.ts";
+
+export const priceRanges: Display = {
+  label: "Price ranges",
+  modes: ["range"],
+  settings: ["counting", "deadEnd", "rangeBy", "rangeCount", "rangeLimits", "columns", "prefix", "suffix", "decimals"],
+  countedIn: countedIn["price-ranges"],
+  unsuited: (profile) => noNumbers(profile, "A list of ranges"),
+};

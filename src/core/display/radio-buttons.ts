@@ -1,0 +1,10 @@
+import { type Display, listSettings } from "./display.ts";
+import { tooMany } from "./suits.ts";
+
+/** Boxes are radio buttons wherever only one can be chosen. */
+export const radioButtons: Display = {
+  label: "Radio buttons",
+  modes: ["one"],
+  settings: listSettings,
+  unsuited: (profile) => tooMany(profile, 200, "radio buttons", "A dropdown for one suits them."),
+};

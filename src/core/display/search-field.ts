@@ -1,0 +1,11 @@
+import { type Display, optionSettings } from "./display.ts";
+import { isNumberLine } from "./suits.ts";
+
+export const searchField: Display = {
+  label: "Search field",
+  modes: ["any", "all", "one"],
+  settings: optionSettings,
+  unsuited: (profile) =>
+    isNumberLine(profile, "A slider or number inputs suit them.") ??
+    (profile.options < 8 ? `There are only ${profile.options} values, which can all be shown. Check boxes suit them.` : undefined),
+};

@@ -1,0 +1,9 @@
+import { type Display, rangeSettings } from "./display.ts";
+import { noNumbers } from "./suits.ts";
+
+export const slider: Display = {
+  label: "Slider",
+  modes: ["range"],
+  settings: [...rangeSettings, "scale", "histogram", "bubbles", "values"],
+  unsuited: (profile) => noNumbers(profile, "A slider"),
+};

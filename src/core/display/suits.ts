@@ -1,0 +1,19 @@
+import { isNumeric } from "../catalogue/field.ts";
+import type { FieldProfile } from "../evidence/profile.ts";
+
+/** Reasons why a field does not suit a display, each with a number and what to do instead. */
+
+export const tooMany = ({ options }: FieldProfile, most: number, what: string, instead: string): string | undefined =>
+  options > most ? `${options.toLocaleString("en")} values are too many for ${what}. ${instead}` : undefined;
+
+export const tooLong = ({ longest }: FieldProfile, most: number, what: string): string | undefined =>
+  longest > most ? `The longest value has ${longest} characters, too many for ${what}. Check boxes suit it.` : undefined;
+
+/** For displays of a range. */
+export function noNumbers({ field, options, numbers }: FieldProfile, what: string): string | undefined {
+  if (!isNumeric(field)) return `${numbers} of ${options} values are numbers. ${what} needs numbers or dates only; mend the values in the catalogue.`;
+  return numbers < 2 ? "All values are the same, so there is nothing to choose between." : undefined;
+}
+
+export const isNumberLine = ({ field }: FieldProfile, instead: string): string | undefined =>
+  isNumeric(field) ? `The values are ${field.kind === "date" ? "days" : "numbers"}. ${instead}` : undefined;

@@ -1,0 +1,12 @@
+import { type Display, listSettings } from "./display.ts";
+import { isNumberLine, tooMany } from "./suits.ts";
+
+export const swatchBoxes: Display = {
+  label: "Check boxes with a swatch",
+  modes: ["any", "all", "one"],
+  settings: [...listSettings, "shape", "edge"],
+  swatches: true,
+  unsuited: (profile) =>
+    isNumberLine(profile, "They have no colours; a slider or tiles suit them.") ??
+    tooMany(profile, 200, "swatches", "A dropdown or a search field suits them."),
+};

@@ -1,0 +1,12 @@
+import { type Display, swatchSettings } from "./display.ts";
+import { isNumberLine, tooMany } from "./suits.ts";
+
+export const swatches: Display = {
+  label: "Colour swatches",
+  modes: ["any", "all", "one"],
+  settings: swatchSettings,
+  swatches: true,
+  unsuited: (profile) =>
+    isNumberLine(profile, "They have no colours; a slider or tiles suit them.") ??
+    tooMany(profile, 200, "swatches", "A dropdown or a search field suits them."),
+};

@@ -1,0 +1,9 @@
+import type { Display } from "./display.ts";
+
+export const yesNoSwitch: Display = {
+  label: "Switch",
+  modes: ["any", "one"],
+  settings: ["counting", "deadEnd"],
+  unsuited: ({ options }) =>
+    options > 2 ? `A switch is for yes or no, and there are ${options.toLocaleString("en")} values. Tiles or check boxes suit them.` : undefined,
+};

@@ -1,0 +1,9 @@
+import { type Display, optionSettings } from "./display.ts";
+import { tooLong, tooMany } from "./suits.ts";
+
+export const tiles: Display = {
+  label: "Tiles",
+  modes: ["any", "all", "one"],
+  settings: [...optionSettings, "searchInside", "foldAfter", "maxHeight"],
+  unsuited: (profile) => tooMany(profile, 100, "tiles", "A slider or a dropdown suits them.") ?? tooLong(profile, 40, "a tile"),
+};

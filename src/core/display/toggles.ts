@@ -1,0 +1,9 @@
+import { type Display, optionSettings } from "./display.ts";
+import { tooLong, tooMany } from "./suits.ts";
+
+export const toggles: Display = {
+  label: "Toggle buttons",
+  modes: ["any", "all", "one"],
+  settings: optionSettings,
+  unsuited: (profile) => tooMany(profile, 8, "buttons in one bar", "Tiles or check boxes suit them.") ?? tooLong(profile, 24, "a button"),
+};

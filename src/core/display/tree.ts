@@ -1,0 +1,8 @@
+import { type Display, optionSettings } from "./display.ts";
+
+export const tree: Display = {
+  label: "Tree",
+  modes: ["tree"],
+  settings: [...optionSettings, "nested", "maxHeight"],
+  unsuited: ({ depth }) => (depth > 1 ? undefined : "The values have one level only. Join levels with “ > ” in the catalogue to nest them."),
+};

@@ -1,0 +1,50 @@
+import type { ISchema, Schema } from "yup";
+import { checkValue, InvalidDocument } from "./schema.ts";
+
+/** What is kept of a shop and has to be worked out anew when a document changes. */
+export type Kept = "catalogue" | "swatches";
+
+/** A document of an older format: what is known of it is that it says which. */
+export type OldDocument = Record<string, unknown> & { format: number };
+
+/**
+ * A kind of document that a shop has. Saving, history, conflicts and opening are written once for all kinds and
+ * know of one only what stands here.
+ */
+export interface DocumentKind<D extends object> {
+  /** In addresses and in the database. */
+  name: string;
+  /** In sentences, like “panel”. */
+  what: string;
+  /** A shop has any number of them, each with a name and an address of its own, or exactly one. */
+  many: boolean;
+  /** The format that this code writes. */
+  format: number;
+  schema: ISchema<D> & Pick<Schema<D>, "validateSync">;
+  /** By the format that they start from, the steps that lead to the next one. */
+  migrations: Readonly<Record<number, (old: OldDocument) => OldDocument>>;
+  /** A document as it is until it is changed. @param name for a kind of which there are many */
+  fresh(name: string): D;
+  /** What must be worked out anew when one of this kind changes. */
+  touches: readonly Kept[];
+}
+
+/** A document of any older format, in the present one. @throws InvalidDocument when it is of none, or of a newer one */
+export function upToDate<D extends object>(kind: DocumentKind<D>, stored: unknown): unknown {
+  let document = stored;
+  for (let turns = 0; turns < kind.format && isVersioned(document) && document.format < kind.format; turns++) {
+    const step = kind.migrations[document.format];
+    if (!step) break;
+    document = step(document);
+  }
+  if (isVersioned(document) && document.format > kind.format)
+    throw new InvalidDocument(kind.what, "format", `its format is ${document.format}, and this program knows ${kind.format} at most`);
+  return document;
+}
+
+const isVersioned = (value: unknown): value is OldDocument =>
+  typeof value === "object" && value !== null && "format" in value && typeof value.format === "number";
+
+/** The value as a document of a kind, brought up to date. @throws InvalidDocument with the path of the first fault */
+export const checkDocument = <D extends object>(kind: DocumentKind<D>, value: unknown): D =>
+  checkValue(kind.what, kind.schema, upToDate(kind, value));

@@ -1,0 +1,20 @@
+import { type InferType, mixed, number, string } from "yup";
+import { exact, listOf, oneOf } from "./schema.ts";
+
+const key = mixed<string | number>((value): value is string | number => typeof value === "string" || typeof value === "number").required();
+
+/** One operation on a place of a document, as mutative applies it. In lists, `add` and `remove` move what stands behind. */
+export const patchSchema = exact({ op: oneOf(["add", "remove", "replace"]), path: listOf(key, 50), value: mixed().nullable().optional() });
+export type Patch = InferType<typeof patchSchema>;
+
+/** One step of a document's history: its number, which grows by one, what it did, and the ways there and back. */
+export const stepSchema = exact({
+  n: number().strict().integer().min(1).required(),
+  words: string().strict().max(2000).defined(),
+  patches: listOf(patchSchema, 20_000),
+  inverse: listOf(patchSchema, 20_000),
+});
+export type Step = InferType<typeof stepSchema>;
+
+/** Steps that are kept with a document. */
+export const keptSteps = 200;

@@ -1,0 +1,95 @@
+import {
+  array,
+  type InferType,
+  type ISchema,
+  type Lazy,
+  lazy,
+  mixed,
+  number,
+  type ObjectShape,
+  object,
+  type Schema,
+  string,
+  ValidationError,
+} from "yup";
+
+/** One of a list of texts, as it is. */
+export const oneOf = <T extends string>(values: readonly T[]) => string<T>().strict().oneOf(values).required();
+
+/** An object with these members and no others. It has to be there; `.optional().default(undefined)` makes it one that may be absent. */
+export const exact = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict().required();
+
+/** A list of at most so many. */
+export const listOf = <T>(item: ISchema<T>, most: number) => array().of(item).strict().max(most).required();
+
+/** Any text up to a length; the empty one too. */
+export const text = (longest: number) => string().strict().max(longest).defined();
+
+/** A text that says something. */
+export const someText = (longest: number) => string().strict().min(1).max(longest).required();
+
+/** A number between two ends; never one that is not finite. */
+export const numberIn = (min: number, max: number) =>
+  number()
+    .strict()
+    .min(min)
+    .max(max)
+    .test(
+      "finite",
+      ({ path }) => `${path} is no number that can be counted with`,
+      (value) => value === undefined || value === null || Number.isFinite(value),
+    );
+
+export const wholeIn = (min: number, max: number) => numberIn(min, max).integer();
+
+/** Something that may be absent, and where it is absent holds nothing. */
+type Maybe<T> = T | undefined;
+
+/** An object with any keys and values of one schema. */
+export const record = <S extends ISchema<unknown>>(value: S): Lazy<Record<string, InferType<S>>> =>
+  lazy((given: unknown) => exact(isPlain(given) ? Object.fromEntries(Object.keys(given).map((name) => [name, value])) : {}));
+
+/** {@link record}, or nothing at all. */
+export const optionalRecord = <S extends ISchema<unknown>>(value: S): Lazy<Maybe<Record<string, InferType<S>>>> =>
+  lazy(
+    (given: unknown): ISchema<Maybe<Record<string, InferType<S>>>> =>
+      given === undefined ? mixed<never>().optional() : record(value).resolve({ value: given }),
+  );
+
+/**
+ * A value of one of several schemas, told apart by a member that each of them has a text of its own for.
+ * A value without a known text is held against the first, so that the fault is named there.
+ */
+export const byMember = <M extends string, S extends ISchema<unknown>>(member: M, schemas: Readonly<Record<string, S>>): Lazy<InferType<S>> =>
+  lazy((given: unknown) => {
+    const name = isPlain(given) ? given[member] : undefined;
+    const [first] = Object.values(schemas);
+    const own = typeof name === "string" && Object.hasOwn(schemas, name) ? schemas[name] : first;
+    if (!own) throw new RangeError("There is no schema to choose from.");
+    return own;
+  });
+
+const isPlain = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
+
+/** A value that is no valid document of its kind; `path` names the first fault, like `rows[2].display.wide`. */
+export class InvalidDocument extends Error {
+  override name = "InvalidDocument";
+  readonly path: string;
+  /** What it should have been, like “panel”. */
+  readonly what: string;
+  constructor(what: string, path: string, message: string) {
+    super(message);
+    this.what = what;
+    this.path = path;
+  }
+}
+
+/** The value as its schema has it. @throws InvalidDocument */
+export function checkValue<T>(what: string, schema: Pick<Schema<T>, "validateSync"> | Lazy<T>, value: unknown): T {
+  try {
+    return schema.validateSync(value, { abortEarly: true });
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    throw new InvalidDocument(what, error.path ?? "", error.message);
+  }
+}

@@ -1,0 +1,71 @@
+import { detailField, type FieldDetail } from "../evidence/field-detail.ts";
+import { deadPairs, type ModeExample, modeExample, type PairCount } from "../evidence/mode-example.ts";
+import { type FieldProfile, profileField } from "../evidence/profile.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Answer } from "../match/answer.ts";
+import { LocalEngine } from "../match/local-engine.ts";
+import type { Facet, Question } from "../match/question.ts";
+import type { Range } from "../numbers/range-schema.ts";
+import type { Facts } from "./facts.ts";
+
+/** The facts of a catalogue that is here, each worked out when it is first asked for. */
+export class LocalFacts implements Facts {
+  readonly index: CatalogueIndex;
+  readonly engine: LocalEngine;
+  #profiles: readonly FieldProfile[] | undefined;
+
+  constructor(index: CatalogueIndex, engine: LocalEngine = new LocalEngine(index)) {
+    this.index = index;
+    this.engine = engine;
+  }
+
+  ask(question: Question): Answer {
+    return this.engine.ask(question);
+  }
+
+  profiles(): readonly FieldProfile[] {
+    this.#profiles ??= this.index.catalogue.fields.map((field) => profileField(this.index, field));
+    return this.#profiles;
+  }
+
+  variantCount(): number {
+    return this.index.variants;
+  }
+
+  profile(key: string): FieldProfile | undefined {
+    return this.profiles().find(({ field }) => field.key === key);
+  }
+
+  detail(key: string): FieldDetail | undefined {
+    const field = this.index.field(key);
+    return field && detailField(this.index, field);
+  }
+
+  modeExample(facet: Pick<Facet, "field" | "merges">): ModeExample | undefined {
+    return this.index.field(facet.field) && modeExample(this.index, facet);
+  }
+
+  deadPairs(facet: Pick<Facet, "field" | "merges">): PairCount {
+    return this.index.field(facet.field) ? deadPairs(this.index, facet) : { pairs: 0, dead: 0 };
+  }
+
+  outside(key: string, { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY }: Range): number {
+    if (!this.index.field(key)) return 0;
+    const { starts, values, level } = this.index.numbers(key);
+    const { productOf } = this.index;
+    const found = new Set<number | undefined>();
+    for (let record = 0; record + 1 < starts.length; record++) {
+      const own = values.subarray(starts[record], starts[record + 1]);
+      if (own.some((value) => value < min || value > max)) found.add(level === "variant" ? productOf[record] : record);
+    }
+    return found.size;
+  }
+
+  variantsStating(key: string, option: string): number {
+    if (!this.index.field(key)) return 0;
+    const { at, level, postings } = this.index.options(key);
+    const place = at.get(option);
+    if (place === undefined || level !== "variant") return 0;
+    return (postings.starts[place + 1] ?? 0) - (postings.starts[place] ?? 0);
+  }
+}

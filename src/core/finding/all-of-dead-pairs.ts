@@ -1,0 +1,19 @@
+import { engineMerges } from "../panel/options.ts";
+import { rulesOf } from "../panel/panel.ts";
+import { inEachFacet } from "./finding.ts";
+
+/** An all-of facet whose frequent options find nothing together. */
+export const allOfDeadPairs = inEachFacet({
+  name: "all-of-dead-pairs",
+  level: "warning",
+  async find({ row, title, found }, { facts }) {
+    if (row.mode !== "all" || !found) return undefined;
+    const { dead, pairs } = await facts.deadPairs({ field: row.field, merges: engineMerges(rulesOf(row)) });
+    if (dead === 0) return undefined;
+    return {
+      row: row.id,
+      words: `${title} wants all that is chosen: of the ${pairs} pairs of its most frequent options ${dead} find nothing.`,
+      remedy: { words: "Take any of them", step: { do: "mode", row: row.id, mode: "any" } },
+    };
+  },
+});

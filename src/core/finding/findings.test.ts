@@ -1,0 +1,170 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import { readCatalogue } from "../catalogue/read.ts";
+import { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Selection } from "../match/question.ts";
+import { emptyPanel, newFacet } from "../panel/panel.ts";
+import type { FacetRow, PanelDocument, Row } from "../panel/panel-schema.ts";
+import { emptySelection } from "../match/selection.ts";
+import { LocalFacts } from "../facts/local-facts.ts";
+import { checkDocument } from "../document/kind.ts";
+import { after } from "../document/edit.ts";
+import { panelKind } from "../panel/kind.ts";
+import { looksRaw, readable } from "./raw-labels.ts";
+import { remedyEdit } from "./remedy.ts";
+import { allOptions } from "../panel/options.ts";
+import type { Finding } from "./finding.ts";
+import { findFindings, findingKinds } from "./findings.ts";
+import type { Measures } from "./measure.ts";
+import { profileField } from "../evidence/profile.ts";
+
+const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
+// 21 products of which 12 state no size: common practice, no source.
+const twentyOne = new CatalogueIndex(
+  readCatalogue(
+    new TextEncoder().encode(
+      `product_id,title,size,care,empty,price\n${Array.from({ length: 21 }, (_, i) => `p${i},T${i},${i < 9 ? "S|M".split("|")[i % 2] : ""},pet_safe:${i % 2},,${i === 20 ? 4000 : i + 1}`).join("\n")}\n`,
+    ),
+  ).catalogue,
+);
+const panelOf = (...rows: Row[]): PanelDocument => ({ ...emptyPanel("Trial"), rows });
+const find = (index: CatalogueIndex, panel: PanelDocument, selection: Selection = emptySelection, measures: Measures = {}) =>
+  findFindings(new LocalFacts(index), panel, selection, measures);
+const profileOf = (index: CatalogueIndex) => (key: string) => {
+  const field = index.field(key);
+  return field && profileField(index, field);
+};
+
+/** The finding of a kind; after its remedy the panel is valid and the finding is gone. */
+async function mended(
+  index: CatalogueIndex,
+  panel: PanelDocument,
+  kind: Finding["kind"],
+  selection: Selection = emptySelection,
+  measures: Measures = {},
+): Promise<string> {
+  const finding = (await find(index, panel, selection, measures)).find((one) => one.kind === kind);
+  if (!finding) throw new Error(`There is no finding ${kind}.`);
+  if (finding.remedy) {
+    const edit = remedyEdit(panel, finding, profileOf(index));
+    const now = edit ? after(panel, edit) : panel;
+    expect(checkDocument(panelKind, JSON.parse(JSON.stringify(now)))).toEqual(now);
+    // What was measured before says nothing of what is after it.
+    expect((await find(index, now, selection)).filter((one) => one.kind === kind)).toEqual([]);
+    expect(edit?.words).toBe(`Mend: ${finding.words}`);
+  }
+  return finding.words;
+}
+
+describe("findings", () => {
+  it("a facet that no product states, or whose field is gone", async () => {
+    expect(await mended(twentyOne, panelOf(newFacet("e", "empty", "check-boxes", "any")), "no-values")).toBe(
+      "Empty: no product states it, so nothing appears.".replace("Empty", "empty"),
+    );
+    expect(await mended(twentyOne, panelOf(newFacet("x", "moon", "check-boxes", "any")), "no-values")).toBe(
+      "moon: the catalogue has no such field, so nothing appears.",
+    );
+  });
+
+  it("of 21 products 9 are reached when 12 state nothing", async () => {
+    expect(await mended(twentyOne, panelOf(newFacet("s", "size", "tiles", "any")), "low-reach")).toBe(
+      "size reaches 9 of 21 products; 12 do not state it and vanish with any choice.",
+    );
+  });
+
+  it("names that the catalogue no longer has", async () => {
+    const row: FacetRow = {
+      ...newFacet("s", "size", "tiles", "any"),
+      options: {
+        ...allOptions,
+        show: "only",
+        picked: [
+          { id: "s", label: "S", products: 5 },
+          { id: "xl", label: "XL", products: 7 },
+        ],
+      },
+    };
+    expect(await mended(twentyOne, panelOf(row), "stale-names")).toBe("size names a value that no product states: “XL” (once 7).");
+  });
+
+  it("counts that ignore what is chosen, with what they lead to", async () => {
+    const panel = panelOf(newFacet("l", "light", "check-boxes", "any", { counting: "steady" }), newFacet("c", "category", "tree", "tree"));
+    expect(await mended(nursery, panel, "steady-counts")).toMatch(/^Light: its counts ignore/);
+    const pots = { text: "", choices: { category: { options: ["pots"] } } };
+    expect(await mended(nursery, panel, "steady-counts", pots)).toBe("Light: 3 counts ignore what is chosen; “Full sun 92” leads to 0.");
+  });
+
+  it("options that lead to nothing and look like the others", async () => {
+    const panel = panelOf(newFacet("l", "light", "check-boxes", "any", { deadEnd: "keep" }), newFacet("c", "category", "tree", "tree"));
+    expect((await find(nursery, panel)).map(({ kind }) => kind)).not.toContain("dead-ends-kept");
+    expect(await mended(nursery, panel, "dead-ends-kept", { text: "", choices: { category: { options: ["pots"] } } })).toBe(
+      "Light: 3 of 3 options lead to nothing now and look like the others.",
+    );
+  });
+
+  it("sold-out variants that cannot be left out", async () => {
+    expect(await mended(nursery, panelOf(newFacet("l", "light", "check-boxes", "any")), "sold-out-stay")).toBe(
+      "148 of 799 variants are sold out, and shoppers cannot leave them out.",
+    );
+  });
+
+  it("all-of where most pairs find nothing", async () => {
+    expect(await mended(nursery, panelOf(newFacet("b", "brand", "check-boxes", "all")), "all-of-dead-pairs")).toBe(
+      "Brand wants all that is chosen: of the 15 pairs of its most frequent options 15 find nothing.",
+    );
+  });
+
+  it("typed ends that leave products out, and a scale that one dear product stretches", async () => {
+    const typed = panelOf(newFacet("p", "price", "slider", "range", { ends: "typed", least: 0, most: 1000, scale: "bent" }));
+    expect(await mended(twentyOne, typed, "typed-ends")).toBe(
+      "Price: 1 product lies outside the typed ends and can be chosen only with all beyond them.",
+    );
+    expect(await mended(twentyOne, panelOf(newFacet("p", "price", "slider", "range")), "stretched-scale")).toBe(
+      "Price: half of the values lie on the first 1 % of the scale, since a few are far above.",
+    );
+  });
+
+  it("a list that fills the screen", async () => {
+    const panel = panelOf(newFacet("b", "brand", "check-boxes", "any", { foldAfter: { wide: 0 } }));
+    const measure = { rows: { b: 700 }, panel: 900, screen: 800, products: 200 };
+    expect(await mended(nursery, panel, "too-high", emptySelection, { wide: measure })).toBe("Brand is 700 px high on wide, 88 % of the screen.");
+  });
+
+  it("a phone without a panel, or with all of it above the products", async () => {
+    const panel = { ...panelOf(newFacet("b", "brand", "check-boxes", "any")), placement: { wide: "left" as const, slim: "absent" as const } };
+    expect(await mended(nursery, panel, "no-phone-panel")).toBe("On a phone there is no panel at all.");
+    const above = { ...panel, placement: { wide: "left" as const, slim: "above" as const } };
+    expect(await mended(nursery, above, "far-products", emptySelection, { slim: { rows: {}, panel: 1800, screen: 844, products: 2110 } })).toBe(
+      "On a phone the first product stands 2110 px down, 2.5 screens below the top.",
+    );
+  });
+
+  it("raw values, which are called what people would call them", async () => {
+    const words = await mended(twentyOne, panelOf(newFacet("c", "care", "check-boxes", "any")), "raw-labels");
+    expect(words).toBe("care shows shoppers 2 raw values, such as “pet_safe:0”.");
+    expect(["pet_safe:1", "pet_safe:0", "size:XL", "true", "dark_green"].map(readable)).toEqual([
+      "Pet safe",
+      "Not pet safe",
+      "XL",
+      "Yes",
+      "Dark green",
+    ]);
+    expect(["Half shade", "H4 hardy", "9 cm", "Sea green / white"].some(looksRaw)).toBe(false);
+  });
+
+  it("tell their level, and those that need a browser's measures find nothing without", async () => {
+    const panel = panelOf(newFacet("e", "empty", "check-boxes", "any"), newFacet("b", "size", "check-boxes", "any", { foldAfter: { wide: 0 } }));
+    const measured = findingKinds.filter(({ needs }) => needs === "measures").map(({ name }) => name);
+    const found = await find(twentyOne, panel);
+    expect(measured.length).toBeGreaterThan(1);
+    expect(found.filter(({ kind }) => measured.includes(kind))).toEqual([]);
+    expect(found.find(({ kind }) => kind === "no-values")?.level).toBe("error");
+    expect(new Set(findingKinds.map(({ name }) => name)).size).toBe(findingKinds.length);
+  });
+
+  it("none, where nothing is wrong", async () => {
+    const panel = panelOf(newFacet("l", "category", "tree", "tree"), newFacet("a", "availability", "switch", "any"));
+    expect(await find(nursery, panel)).toEqual([]);
+    expect(await find(nursery, emptyPanel("Empty"))).toEqual([]);
+  });
+});

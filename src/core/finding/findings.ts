@@ -1,0 +1,56 @@
+import type { Facts } from "../facts/facts.ts";
+import type { Selection } from "../match/question.ts";
+import { engineFacets, facetRows } from "../panel/panel.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import { allOfDeadPairs } from "./all-of-dead-pairs.ts";
+import { deadEndsKept } from "./dead-ends-kept.ts";
+import { farProducts } from "./far-products.ts";
+import type { Finding, FindingKind } from "./finding.ts";
+import { lowReach } from "./low-reach.ts";
+import type { Measures } from "./measure.ts";
+import { noPhonePanel } from "./no-phone-panel.ts";
+import { noValues } from "./no-values.ts";
+import { rawLabels } from "./raw-labels.ts";
+import { soldOutStay } from "./sold-out-stay.ts";
+import { staleNames } from "./stale-names.ts";
+import { steadyCounts } from "./steady-counts.ts";
+import { stretchedScale } from "./stretched-scale.ts";
+import { tooHigh } from "./too-high.ts";
+import { typedEnds } from "./typed-ends.ts";
+
+/** Every kind of finding, in the order in which they are told. */
+export const findingKinds: readonly FindingKind[] = [
+  noValues,
+  lowReach,
+  staleNames,
+  steadyCounts,
+  deadEndsKept,
+  allOfDeadPairs,
+  typedEnds,
+  stretchedScale,
+  tooHigh,
+  rawLabels,
+  soldOutStay,
+  noPhonePanel,
+  farProducts,
+];
+
+/**
+ * All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment.
+ * @param measures what a browser has measured; kinds that need it find nothing without
+ */
+export async function findFindings(facts: Facts, panel: PanelDocument, selection: Selection, measures: Measures = {}): Promise<Finding[]> {
+  const answer = await facts.ask({ facets: engineFacets(panel, "wide"), selection, sort: "", from: 0, size: 0 });
+  const facets = await Promise.all(
+    facetRows(panel).map(async (row) => ({
+      row,
+      title: row.label || ((await facts.profile(row.field))?.field.name ?? row.field),
+      found: answer.facets[row.field],
+    })),
+  );
+  const context = { panel, facts, selection, answer, facets, measures };
+  const found = await Promise.all(
+    findingKinds.map(async ({ name: kind, level, find }) => (await find(context)).map((one): Finding => ({ kind, level, ...one }))),
+  );
+  return found.flat();
+}

@@ -1,0 +1,21 @@
+import type { Band } from "../band/band.ts";
+
+/** How high the rows of a panel stand on one band, in CSS px, as a page has measured them. */
+export interface Measure {
+  rows: Readonly<Record<string, number>>;
+  panel: number;
+  /** Height of the first screen, less the shop's fixed bars. */
+  screen: number;
+  /** How far below the fixed bars the first product stands. */
+  products: number;
+}
+
+/** What a page can measure by itself: everything but how high somebody's screen is. */
+export interface PageMeasure extends Omit<Measure, "screen"> {
+  /** Height of the shop's fixed bars. */
+  bars: number;
+}
+
+/** A page's measure against a screen of so many px. */
+export const onScreen = ({ bars, ...measure }: PageMeasure, height: number): Measure => ({ ...measure, screen: height - bars });
+export type Measures = Partial<Record<Band, Measure>>;

@@ -1,0 +1,13 @@
+import { inEachFacet } from "./finding.ts";
+
+/** A facet that can show nothing: its field is gone, or no product states it. */
+export const noValues = inEachFacet({
+  name: "no-values",
+  level: "error",
+  find({ row, title, found }) {
+    if (found && found.reach > 0) return undefined;
+    const remedy = { words: "Remove it", step: { do: "remove", row: row.id } } as const;
+    if (!found) return { row: row.id, words: `${title}: the catalogue has no such field, so nothing appears.`, remedy };
+    return { row: row.id, silentField: row.field, words: `${title}: no product states it, so nothing appears.`, remedy };
+  },
+});

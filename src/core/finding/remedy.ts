@@ -1,0 +1,69 @@
+import type { Band, Banded } from "../band/band.ts";
+import { after } from "../document/edit.ts";
+import type { FieldProfile } from "../evidence/profile.ts";
+import { addRow, facetEdit, type PanelEdit, removeRow, setMode, setPlacement } from "../panel/edit.ts";
+import { forgetValues, relabelOptions } from "../panel/option-edit.ts";
+import { isFacet } from "../panel/panel.ts";
+import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
+import type { Placement } from "../panel/placement.ts";
+import { freeId } from "../panel/row-id.ts";
+import type { FacetSettings, SettingName } from "../setting/settings.ts";
+import { withSetting } from "../setting/settings.ts";
+import { suggestRow } from "../suggest/suggest.ts";
+import type { Found } from "./finding.ts";
+
+/** A setting with the value that puts something right. */
+type Setting = { [K in SettingName]: { setting: K; value: FacetSettings[K] | Banded<FacetSettings[K]> } }[SettingName];
+
+/** A change that puts a finding right in one step. Plain data, so that it can come from a worker. */
+export type Remedy =
+  | { do: "remove"; row: string }
+  | ({ do: "set"; row: string } & Setting)
+  | { do: "mode"; row: string; mode: "any" }
+  | { do: "add"; field: string }
+  | { do: "forget"; row: string; values: readonly string[] }
+  | { do: "relabel"; row: string; labels: Readonly<Record<string, string>> }
+  | { do: "place"; band: Band; placement: Placement };
+
+/** The edit that puts a finding right; undefined when what it is about is no longer there. */
+export function remedyEdit(
+  panel: PanelDocument,
+  { remedy, words }: Found,
+  profileOf: (field: string) => FieldProfile | undefined,
+): PanelEdit | undefined {
+  if (!remedy) return undefined;
+  const { step } = remedy;
+  const named = (edit: PanelEdit): PanelEdit => ({ ...edit, words: `Mend: ${words}` });
+  if (step.do === "place") return named(setPlacement(step.band, step.placement));
+  if (step.do === "add") {
+    const profile = profileOf(step.field);
+    if (!profile) return undefined;
+    const row = suggestRow(profile);
+    return named(addRow({ ...row, id: freeId(panel.rows, row.id) }, profile.field.name));
+  }
+  const row = panel.rows.filter(isFacet).find(({ id }) => id === step.row);
+  return row && named(facetRemedy(row, step));
+}
+
+function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" }>): PanelEdit {
+  switch (step.do) {
+    case "remove":
+      return removeRow(row.id, "");
+    case "mode":
+      return setMode(row, step.mode, "");
+    case "forget":
+      return forgetValues({ id: row.id, title: "" }, new Set(step.values));
+    case "relabel":
+      return relabelOptions({ id: row.id, title: "" }, step.labels);
+    case "set":
+      return facetEdit("", row.id, (one) => {
+        one.settings = withSetting(one.settings, step.setting, step.value);
+      });
+  }
+}
+
+/** A panel with a finding put right; the same panel where that cannot be done by itself. */
+export function remedied(panel: PanelDocument, finding: Found, profileOf: (field: string) => FieldProfile | undefined): PanelDocument {
+  const edit = remedyEdit(panel, finding, profileOf);
+  return edit ? after(panel, edit) : panel;
+}

@@ -1,0 +1,21 @@
+import { orderVariants } from "../catalogue/variant-order.ts";
+import { intersect } from "../index/bitmap.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { Matcher } from "./matcher.ts";
+import type { Facet, Selection } from "./question.ts";
+
+/** Which variants a table shows, and in which order. */
+export interface VariantQuery {
+  facets: readonly Facet[];
+  selection: Selection;
+  /** Field key; the catalogue's order when absent. */
+  sort?: { field: string; down: boolean };
+}
+
+/** Variants that satisfy the choices themselves, of products that match. */
+export function findVariants(index: CatalogueIndex, { facets, selection, sort }: VariantQuery): Uint32Array {
+  const found = index.search(selection.text);
+  const all = index.allProducts();
+  const variants = new Matcher(index, found ? intersect(all, found) : all, facets, selection.choices).variantIds();
+  return sort ? orderVariants(index.catalogue, sort.field, variants, sort.down) : variants;
+}

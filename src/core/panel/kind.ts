@@ -1,0 +1,48 @@
+import type { DocumentKind, OldDocument } from "../document/kind.ts";
+import { emptyPanel } from "./panel.ts";
+import { type PanelDocument, panelFormat, panelSchema } from "./panel-schema.ts";
+
+type OldRow = Record<string, unknown>;
+const rowsOf = ({ rows }: OldDocument): OldRow[] => (Array.isArray(rows) ? rows : []);
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null;
+const mapped = (value: unknown, change: (one: unknown) => unknown) =>
+  isObject(value) ? Object.fromEntries(Object.entries(value).map(([key, one]) => [key, change(one)])) : value;
+
+/** Format 1 had five settings beside the facet's own members, and one display called “slider” that had inputs. */
+function fromFirst(panel: OldDocument): OldDocument {
+  const usual: Record<string, unknown> = { start: "open", counting: "live", deadEnd: "fade", order: "count" };
+  const rows = rowsOf(panel).map((row) => {
+    if (row.kind !== "facet") return row;
+    const { start, counting, deadEnd, order, foldAfter, ...facet } = row;
+    const given = Object.entries({ start, counting, deadEnd, order }).filter(([name, value]) => value !== undefined && value !== usual[name]);
+    const fold = foldAfter === undefined || foldAfter === 8 ? {} : { foldAfter: { wide: foldAfter } };
+    const display = mapped(facet.display, (name) => (name === "slider" ? "slider-inputs" : name));
+    return { ...facet, display, settings: { ...Object.fromEntries(given), ...fold } };
+  });
+  return { ...panel, format: 2, languages: [], rows };
+}
+
+/** Format 2 called price ranges bands, and each panel had band limits and languages that are the shop's now. */
+function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDocument): OldDocument {
+  const names: Record<string, string> = { banding: "rangeBy", bandCount: "rangeCount", bandLimits: "rangeLimits" };
+  const rows = rowsOf(panel).map((row) => {
+    if (row.kind !== "facet") return row;
+    const settings = isObject(row.settings)
+      ? Object.fromEntries(Object.entries(row.settings).map(([name, value]) => [names[name] ?? name, value]))
+      : row.settings;
+    return { ...row, settings, display: mapped(row.display, (name) => (name === "bands" ? "price-ranges" : name)) };
+  });
+  return { ...panel, format: 3, rows };
+}
+
+/** Filter panels. */
+export const panelKind: DocumentKind<PanelDocument> = {
+  name: "panel",
+  what: "panel",
+  many: true,
+  format: panelFormat,
+  schema: panelSchema,
+  migrations: { 1: fromFirst, 2: fromSecond },
+  fresh: emptyPanel,
+  touches: [],
+};

@@ -1,0 +1,134 @@
+import { identity } from "../catalogue/identity.ts";
+import { together } from "../document/edit.ts";
+import type { FacetAnswer } from "../match/answer.ts";
+import { settingOn } from "../setting/settings.ts";
+import { facetEdit, type PanelEdit, setSetting } from "./edit.ts";
+import { allOptions, isShown, withoutValues } from "./options.ts";
+import { orderOptions } from "./option-order.ts";
+import { isFacet, rulesOf } from "./panel.ts";
+import type { FacetRow, NamedValue, OptionRules } from "./panel-schema.ts";
+
+/** An option as the designer sees it: its identity, what shoppers read, what the catalogue calls it, and the products that state it. */
+export interface ListedOption extends NamedValue {
+  original: string;
+}
+
+/** A facet's options in its order on the wide band, under the names given, as the designer edits them. */
+export function listOptions(row: FacetRow, { options, counts }: Pick<FacetAnswer, "options" | "counts">): ListedOption[] {
+  const rules = rulesOf(row);
+  return orderOptions(options, counts.steady, settingOn(row.settings, "order", "wide"), rules.byHand).flatMap((o) => {
+    const option = options[o];
+    if (!option) return [];
+    const { id, label } = option;
+    return { id, label: rules.labels[id]?.text || label, original: label, products: counts.steady[o] ?? 0 };
+  });
+}
+
+/** The facet whose options are edited, and its name in sentences. */
+export interface OptionsOf {
+  id: string;
+  title: string;
+}
+
+const valueOf = ({ id, original, products }: ListedOption): NamedValue => ({ id, label: original, products });
+
+/** Changes a facet's rules in place; rules that say nothing are taken out. Merged options are shared by all rows over the field. */
+function rulesEdit({ id, title }: OptionsOf, what: string, change: (rules: OptionRules) => void): PanelEdit {
+  return facetEdit(`${title}: ${what}`, id, (row, { rows }) => {
+    row.options ??= structuredClone(allOptions);
+    change(row.options);
+    const { merges } = row.options;
+    for (const one of rows.filter(isFacet)) {
+      if (one.field !== row.field || one.id === row.id) continue;
+      if (one.options) one.options.merges = structuredClone(plain(merges));
+      else if (merges.length > 0) one.options = { ...structuredClone(allOptions), merges: structuredClone(plain(merges)) };
+      dropIfPlain(one);
+    }
+    dropIfPlain(row);
+  });
+}
+
+/** A list without the draft around it, so that it can be copied. */
+const plain = (merges: OptionRules["merges"]): OptionRules["merges"] =>
+  merges.map(({ label, values }) => ({ label, values: values.map((value) => ({ ...value })) }));
+
+function dropIfPlain(row: FacetRow): void {
+  if (!row.options) return;
+  const { show, picked, labels, merges, byHand } = row.options;
+  if (show === "all" && picked.length + Object.keys(labels).length + merges.length + byHand.length === 0) delete row.options;
+}
+
+/** Which options shoppers get. What is in sight stays in sight when the rule is turned round. @param all all options of the facet */
+export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly ListedOption[]): PanelEdit =>
+  rulesEdit(of, { all: "all options", only: "only picked options", except: "all options but some" }[show], (rules) => {
+    rules.picked = show === "all" ? [] : all.filter(({ id }) => isShown(rules, id) === (show === "only")).map(valueOf);
+    rules.show = show;
+  });
+
+/** Shows an option or leaves it out. Taking the first one out of all of them makes it “all but”. */
+export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean): PanelEdit =>
+  rulesEdit(of, `${shown ? "show" : "leave out"} ${option.label}`, (rules) => {
+    if (rules.show === "all") rules.show = "except";
+    const at = rules.picked.findIndex(({ id }) => id === option.id);
+    if (at >= 0) rules.picked.splice(at, 1);
+    if (shown === (rules.show === "only")) rules.picked.push(valueOf(option));
+    if (rules.picked.length === 0 && rules.show === "except") rules.show = "all";
+  });
+
+/** What shoppers read for an option, in the shop's own language or another; an empty text leaves the catalogue's. */
+export const renameOption = (of: OptionsOf, option: ListedOption, text: string, language?: string): PanelEdit =>
+  rulesEdit(of, `call ${option.original} “${text.trim()}”`, ({ labels }) => {
+    const words = labels[option.id] ?? { text: "" };
+    if (language === undefined) words.text = text.trim();
+    else {
+      const { [language]: _old, ...others } = words.others ?? {};
+      const next = text.trim() === "" ? others : { ...others, [language]: text.trim() };
+      if (Object.keys(next).length > 0) words.others = next;
+      else delete words.others;
+    }
+    if (words.text === "" && words.others === undefined) delete labels[option.id];
+    else labels[option.id] = words;
+  });
+
+/** Makes several options one, under the first one's name. Options that were merged themselves bring their values along. */
+export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...ListedOption[]]): PanelEdit =>
+  rulesEdit(of, `merge ${options.map(({ label }) => label).join(", ")}`, (rules) => {
+    const values = options.flatMap((option) => mergeFor(rules, option.id)?.values.map((value) => ({ ...value })) ?? [valueOf(option)]);
+    const ids = new Set(options.map(({ id }) => id));
+    rules.merges = [...rules.merges.filter(({ label }) => !ids.has(identity(label))), { label: options[0].label, values }];
+  });
+
+/** Parts a merged option into its values again. */
+export const partOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
+  rulesEdit(of, `part ${option.label} again`, (rules) => {
+    rules.merges = rules.merges.filter(({ label }) => identity(label) !== option.id);
+  });
+
+/** The merge that an option is made by; undefined for a plain one. */
+export const mergeFor = ({ merges }: OptionRules, id: string): OptionRules["merges"][number] | undefined =>
+  merges.find(({ label }) => identity(label) === id);
+
+/** Puts an option where another stands, and lets the facet's order be the one by hand. @param all all options in their present order */
+export function moveOption(of: OptionsOf, id: string, onto: string, all: readonly ListedOption[]): PanelEdit {
+  const ids = all.map((option) => option.id);
+  const [from, to] = [ids.indexOf(id), ids.indexOf(onto)];
+  const name = all[from]?.label ?? id;
+  const move = rulesEdit(of, `move ${name}`, (rules) => {
+    if (from < 0 || to < 0) return;
+    ids.splice(to, 0, ...ids.splice(from, 1));
+    rules.byHand = [...ids];
+  });
+  return together(move.words, [move, setSetting(of.id, "order", "hand", of.title)]);
+}
+
+/** Forgets what the rules say of some values. */
+export const forgetValues = (of: OptionsOf, gone: ReadonlySet<string>): PanelEdit =>
+  rulesEdit(of, "forget what is gone", (rules) => {
+    Object.assign(rules, withoutValues(rules, gone));
+  });
+
+/** Gives several options the names that shoppers read. */
+export const relabelOptions = (of: OptionsOf, labels: Readonly<Record<string, string>>): PanelEdit =>
+  rulesEdit(of, "readable names", (rules) => {
+    for (const [id, text] of Object.entries(labels)) rules.labels[id] = { ...rules.labels[id], text };
+  });

@@ -1,0 +1,202 @@
+import { boolean, type InferType, type ISchema, lazy, number, type Schema, string } from "yup";
+import { type Band, bands } from "../band/band.ts";
+import { displayNames, displays } from "../display/displays.ts";
+import { byMember, exact, listOf, numberIn, oneOf, optionalRecord, record, someText, text, wholeIn } from "../document/schema.ts";
+import { type Mode, modes } from "../match/question.ts";
+import { largest } from "../numbers/bounds.ts";
+import { cleanHtml } from "../safe/clean-html.ts";
+import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
+import { type SettingDefinition, settingDefinition } from "../setting/setting-definitions.ts";
+import { type SettingValues, settingNames } from "../setting/settings.ts";
+import { placements } from "./placement.ts";
+
+/** Version of the panel format that this code writes. */
+export const panelFormat = 3;
+
+/** One of some texts, for the wide band and for those narrower bands that differ from it. */
+function bandedText<T extends string>(values: readonly T[]) {
+  const one = string<T>().strict().oneOf(values);
+  return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() });
+}
+
+const id = () =>
+  string()
+    .strict()
+    .matches(/^[\w-]{1,40}$/, ({ path }) => `${path} must be 1 to 40 letters, digits, - or _`)
+    .required();
+const label = () => text(200);
+/** By BCP 47 tag, a text in another language. */
+const others = optionalRecord(text(500));
+
+/** What a setting's value may be, from its definition. */
+function settingSchema(definition: SettingDefinition): Schema {
+  switch (definition.kind) {
+    case "choice":
+      return string().strict().oneOf(Object.keys(definition.choices));
+    case "yes-no":
+      return boolean().strict();
+    case "text":
+      return string().strict().max(definition.longest);
+    case "numbers":
+      return listOf(numberIn(-largest, largest).required(), definition.most).optional();
+    case "number": {
+      const one = numberIn(definition.min, definition.max);
+      return definition.fallback === null ? one.nullable() : one;
+    }
+  }
+}
+
+/** What is not at its default. */
+const settings: ISchema<SettingValues> = exact(
+  Object.fromEntries(
+    settingNames.map((name) => {
+      const definition = settingDefinition(name);
+      const one = settingSchema(definition);
+      const byBand = { wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<Band, Schema>;
+      return [name, definition.banded ? exact(byBand).optional().default(undefined) : one.optional()];
+    }),
+  ),
+);
+
+/** A value that the designer has named, with the products that stated it then: it may be gone from the catalogue later. */
+const namedValue = exact({ id: someText(500), label: text(500), products: wholeIn(0, largest).required() });
+
+/** Which of a facet's options shoppers get, what they are called, and how they stand by hand. */
+const optionRules = exact({
+  /** All options, only those picked, or all but those picked. New values show up with all and with all but some. */
+  show: oneOf(["all", "only", "except"]),
+  picked: listOf(namedValue, 5000),
+  /** Option identity → what shoppers read in its place, in the panel's own language and in others. */
+  labels: record(exact({ text: text(500), others })),
+  /** Values that are one option. */
+  merges: listOf(exact({ label: string().strict().trim().min(1).max(200).required(), values: listOf(namedValue, 1000).min(1) }), 500),
+  /** Option identities in the order by hand; others come behind them. */
+  byHand: listOf(someText(500), 5000),
+});
+
+/** A row of the panel that asks shoppers one question over one field. */
+const facetRow = exact({
+  kind: oneOf(["facet"]),
+  /** Unique in the panel. */
+  id: id(),
+  /** Key of the catalogue's field. Two rows of one field share their choice, mode and merged options. */
+  field: someText(200),
+  /** What shoppers read above the options; the field's name when empty. */
+  label: label(),
+  labels: others,
+  display: bandedText(displayNames),
+  mode: oneOf(modes),
+  settings,
+  /** Absent where shoppers get all options as the catalogue spells them. */
+  options: optionRules.optional().default(undefined),
+});
+
+const safe = (test: (address: string) => boolean, what: string) =>
+  text(2000).test(
+    "safe",
+    ({ path }) => `${path} ${what}`,
+    (address) => !address || test(address),
+  );
+
+/** A row of the panel that is not a facet. All share an id and, where shoppers read or hear one, a label. */
+const pieceRow = <P extends string>(piece: P) => exact({ kind: oneOf(["piece"]), piece: oneOf([piece]), id: id(), label: label(), labels: others });
+
+const pieces = {
+  /** A field to search the products by words. */
+  search: pieceRow("search"),
+  /** What is chosen, each to be taken back, and a clear all. */
+  chosen: pieceRow("chosen"),
+  /** A button that takes every choice back. */
+  clear: pieceRow("clear"),
+  /** How many products there are. */
+  count: pieceRow("count"),
+  /** A heading of level 2 to 4; its label is the text. */
+  heading: pieceRow("heading").shape({ level: number<2 | 3 | 4>().strict().oneOf([2, 3, 4]).required() }),
+  /** Text with simple markup. */
+  text: pieceRow("text").shape({
+    html: text(20_000).test(
+      "clean",
+      ({ path }) => `${path} holds markup that is not allowed`,
+      (html) => html === undefined || cleanHtml(html) === html,
+    ),
+  }),
+  /** A picture; its label is the alternative text. */
+  picture: pieceRow("picture").shape({
+    src: safe(isSafePicture, "must begin with https:// or /"),
+    href: safe(isSafeAddress, "must begin with https://, mailto:, tel:, / or ?"),
+  }),
+  /** Links that each lead to the shop's page with one value of a field chosen. */
+  links: pieceRow("links").shape({
+    field: label(),
+    mode: oneOf(["any", "tree"]),
+    values: lazy((values: unknown) => (values === "all" ? oneOf(["all"]) : listOf(text(2000), 1000))),
+    counts: boolean().strict().required(),
+  }),
+  /** A line between rows. */
+  divider: pieceRow("divider"),
+};
+
+const anyRow = lazy((given: unknown) =>
+  typeof given === "object" && given !== null && "kind" in given && given.kind === "piece"
+    ? byMember("piece", pieces).resolve({ value: given })
+    : facetRow,
+);
+
+/** A filter panel: an ordered list of facets and pieces, and where it stands. */
+export const panelSchema = exact({
+  format: number<typeof panelFormat>().strict().oneOf([panelFormat]).required(),
+  /** For the designer only. */
+  name: string().strict().trim().min(1).max(100).required(),
+  placement: bandedText(placements),
+  rows: listOf(anyRow, 200).test("rows", (rows, context) => {
+    const fault = faultIn(rows);
+    if (!fault) return true;
+    const path = `rows[${fault.at}].${fault.member}`;
+    return context.createError({ path, message: `${path} ${fault.words}` });
+  }),
+});
+
+export type FacetRow = InferType<typeof facetRow>;
+export type PieceRow = InferType<(typeof pieces)[keyof typeof pieces]>;
+export type PieceName = PieceRow["piece"];
+export type LinksPiece = Extract<PieceRow, { piece: "links" }>;
+export type Row = FacetRow | PieceRow;
+export type OptionRules = InferType<typeof optionRules>;
+export type NamedValue = InferType<typeof namedValue>;
+export type PanelDocument = InferType<typeof panelSchema>;
+
+const isRow = (value: unknown): value is Row => {
+  if (typeof value !== "object" || value === null || !("id" in value) || !("kind" in value)) return false;
+  return value.kind === "piece" || ("display" in value && typeof value.display === "object" && value.display !== null);
+};
+
+/** What is wrong between rows, or between the members of one. */
+function faultIn(rows: readonly Row[]): { at: number; member: string; words: string } | undefined {
+  const ids = new Set<string>();
+  const modeOf = new Map<string, Mode>();
+  for (const [at, row] of rows.entries()) {
+    // Rows that are none are told of by themselves; this looks at what stands between rows.
+    if (!isRow(row)) continue;
+    if (ids.has(row.id)) return { at, member: "id", words: `“${row.id}” stands in the panel twice` };
+    ids.add(row.id);
+    if (row.kind !== "facet") continue;
+    const unfit = bands.find((band) => {
+      const name = row.display[band];
+      // What is no display at all is another fault, and told as one.
+      return name !== undefined && Object.hasOwn(displays, name) && !displays[name].modes.includes(row.mode);
+    });
+    const name = unfit && row.display[unfit];
+    if (unfit && name) {
+      const { label: display, modes: carried } = displays[name];
+      return {
+        at,
+        member: `display.${unfit}`,
+        words: `cannot carry the mode “${row.mode}”; ${display.toLowerCase()} can carry ${carried.join(", ")}`,
+      };
+    }
+    const known = modeOf.get(row.field);
+    if (known !== undefined && known !== row.mode) return { at, member: "mode", words: "differs from that of another row over the same field" };
+    modeOf.set(row.field, row.mode);
+  }
+  return undefined;
+}

@@ -1,0 +1,58 @@
+import { type Band, resolve } from "../band/band.ts";
+import { countingOf } from "../display/counted-in.ts";
+import type { DisplayName } from "../display/displays.ts";
+import type { Facet, Mode, RangeSpec } from "../match/question.ts";
+import { type SettingValues, settingsOn } from "../setting/settings.ts";
+import { allOptions, engineMerges, wordsIn } from "./options.ts";
+import type { FacetRow, OptionRules, PanelDocument, Row } from "./panel-schema.ts";
+
+/** A facet as it is until the designer changes it. */
+export const newFacet = (id: string, field: string, display: DisplayName, mode: Mode, settings: SettingValues = {}): FacetRow => ({
+  kind: "facet",
+  id,
+  field,
+  label: "",
+  display: { wide: display },
+  mode,
+  settings,
+});
+
+/** A panel without rows: beside the products, and on a phone in a drawer. */
+export const emptyPanel = (name: string): PanelDocument => ({ format: 3, name, placement: { wide: "left", slim: "drawer" }, rows: [] });
+
+/** Whether a row is a facet, and not a piece. */
+export const isFacet = (row: Row): row is FacetRow => row.kind === "facet";
+
+/** The rows of a panel that are facets, in order. */
+export const facetRows = (panel: Pick<PanelDocument, "rows">): FacetRow[] => panel.rows.filter(isFacet);
+
+/** Which of a facet's options shoppers get; all of them until the designer says otherwise. */
+export const rulesOf = ({ options }: Pick<FacetRow, "options">): OptionRules => options ?? allOptions;
+
+/** What shoppers read for a row in a language; empty where they read the field's name or nothing. */
+export const rowLabel = ({ label, labels }: Pick<Row, "label" | "labels">, language: string): string =>
+  wordsIn({ text: label, others: labels }, language);
+
+/** The facets of a panel as the engine asks for them on a band, a field once; fields of link lists are counted too. */
+export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Facet[] {
+  const facets = new Map<string, Facet>();
+  for (const row of facetRows(panel)) {
+    const known = facets.get(row.field);
+    const ranges = rangesOn(row, band);
+    if (known) {
+      if (ranges && !known.ranges) facets.set(row.field, { ...known, ranges });
+      continue;
+    }
+    const merges = engineMerges(rulesOf(row));
+    facets.set(row.field, { field: row.field, mode: row.mode, ...(merges ? { merges } : {}), ...(ranges ? { ranges } : {}) });
+  }
+  for (const row of panel.rows) {
+    if (row.kind === "piece" && row.piece === "links" && !facets.has(row.field)) facets.set(row.field, { field: row.field, mode: row.mode });
+  }
+  return [...facets.values()];
+}
+
+/** The ranges that a facet is to be counted in, when its display on this band shows some. */
+function rangesOn({ display, mode, settings }: FacetRow, band: Band): RangeSpec | undefined {
+  return mode === "range" ? countingOf(resolve(display, band))?.(settingsOn(settings, band)) : undefined;
+}

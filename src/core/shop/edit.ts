@@ -1,0 +1,28 @@
+import type { BandLimits } from "../band/band.ts";
+import type { Edit } from "../document/edit.ts";
+import type { ShopDocument } from "./shop-schema.ts";
+
+/** One step over what holds for a whole shop. */
+export type ShopEdit = Edit<ShopDocument>;
+
+/** Least px between the two limits, and the ends of the ruler. */
+const apart = 100;
+const least = 320;
+const most = 1600;
+
+/** Moves the band limits. They keep 100 px between them and stay on the ruler. */
+export const setLimits = (limits: BandLimits): ShopEdit => ({
+  words: "Move a band limit",
+  change: (shop) => {
+    const medium = Math.round(Math.max(least, Math.min(limits.medium, most - apart)));
+    shop.limits = { medium, wide: Math.round(Math.max(medium + apart, Math.min(limits.wide, most))) };
+  },
+});
+
+/** The languages that labels are given in beside the shop's own. */
+export const setLanguages = (languages: readonly string[]): ShopEdit => ({
+  words: languages.length === 0 ? "One language only" : `Languages: ${languages.join(", ")}`,
+  change: (shop) => {
+    shop.languages = [...new Set(languages)];
+  },
+});
