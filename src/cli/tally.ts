@@ -6,11 +6,11 @@ import { CatalogueError } from "../core/catalogue/problem.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
-import type { Level } from "../core/index/facet-index.ts";
+import type { Level } from "../core/index/option-schema.ts";
+import { type Choice, type Facet, type Mode, modes } from "../core/match/question.ts";
 import { liveCounts } from "../core/match/count.ts";
 import { Matcher } from "../core/match/matcher.ts";
 import { liveRange } from "../core/match/range.ts";
-import { type Choice, type Facet, type Mode, modes } from "../core/match/selection.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** What `trellis tally` prints. */
@@ -28,8 +28,7 @@ export type FacetTally =
 /** Counts a catalogue file's facets for a selection. @throws UsageError, CatalogueError */
 export function tally(args: string[]): Tally {
   const { file, facets: asked, picks } = readArgs(args);
-  // Counting needs no titles, so a file without them is as good as any.
-  const { catalogue, problems } = readCatalogue(readBytes(file), { required: ["product_id"] });
+  const { catalogue, problems } = readCatalogue(readBytes(file));
   // A single bad value counts as not stated; a row that would be left out would make every count wrong.
   const broken = problems.find((problem) => problem.value === undefined);
   if (broken) throw new CatalogueError(broken);
@@ -148,7 +147,7 @@ function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Fie
   return { options: [...new Set(ids)] };
 }
 
-/** Range for numbers and dates, tree for categories, any-of for the rest (brief, section 6). */
+/** Range for numbers and dates, tree for categories, any-of for the rest. */
 export function defaultMode(field: Field): Mode {
   if (field.kind === "path") return "tree";
   return isNumeric(field) ? "range" : "any";

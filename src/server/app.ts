@@ -6,10 +6,14 @@ import { Hono } from "hono";
 import { compress } from "hono/compress";
 import { csrf } from "hono/csrf";
 import { secureHeaders } from "hono/secure-headers";
-import { api } from "./api.ts";
-import { Catalogues } from "./catalogues.ts";
-import { plainPage, shopPages } from "./shop-page.ts";
-import { pictures } from "./swatch-api.ts";
+import { hostGuard } from "./host-guard.ts";
+import { api } from "./routes/api.ts";
+import { plainPage } from "./routes/plain-page.ts";
+import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
+import { styles } from "./routes/style.ts";
+import { pictures } from "./routes/swatches.ts";
+import { Catalogues } from "./store/catalogues.ts";
+import { fontAddress, fontFiles } from "./style-sheet.ts";
 
 export interface AppOptions {
   orm: MikroORM;
@@ -19,6 +23,9 @@ export interface AppOptions {
   development?: boolean;
 }
 
+const built: StorefrontAssets = { script: "/storefront/trellis.js", views: (folder) => `/storefront/display-${folder}.js` };
+const inDevelopment = (root: string): StorefrontAssets => ({ script: `/@fs${root}/src/storefront/shop/page.tsx` });
+
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
 export function createApp({ orm, root, development = false }: AppOptions): Hono {
   const fork = () => orm.em.fork();
@@ -26,18 +33,15 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
   const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
   const app = new Hono();
 
+  app.use(hostGuard);
   app.use(csrf());
   app.use(compress());
   app.route("/api", api(fork, catalogues));
-  app.route(
-    "/shop",
-    shopPages(
-      fork,
-      catalogues,
-      development
-        ? { script: `/@fs${root}/src/storefront/page.tsx`, style: undefined, font: undefined }
-        : { script: "/storefront/trellis.js", style: "/storefront/trellis.css", font: "/storefront/newsreader-latin-wght-normal.woff2" },
-    ),
+  app.route("/shop", shopPages(fork, catalogues, development ? inDevelopment(root) : built));
+  app.route("/storefront", styles());
+  app.use(
+    `${fontAddress}/*`,
+    serveStatic({ root: relative(process.cwd(), fontFiles), rewriteRequestPath: (path) => path.slice(fontAddress.length) }),
   );
   app.use(
     "/demo/pictures/*",

@@ -1,11 +1,12 @@
-import { rmSync } from "node:fs";
+import { mkdirSync, rmSync } from "node:fs";
 import { dirname, join, resolve } from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
 import { serve } from "@hono/node-server";
 import { createApp } from "./app.ts";
-import { openDatabase } from "./database.ts";
 import { seedDemo } from "./seed.ts";
+import { openDatabase } from "./store/database.ts";
+import { lockFile } from "./store/lock.ts";
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), "../..");
 const host = "127.0.0.1";
@@ -35,30 +36,46 @@ function fail(message: string): never {
 }
 
 const { port, fresh, data, development } = readOptions();
-// The port is taken before the database is touched: a second start must not wipe the data of the first.
+// The file is held before it is touched: a second start must neither wipe nor write the data of the first.
+const release = hold(data);
 let app: ReturnType<typeof createApp> | undefined;
-const server = serve(
-  { hostname: host, port, fetch: (request, env) => app?.fetch(request, env) ?? new Response("Starting", { status: 503 }) },
-  async (info) => {
-    try {
-      if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
-      const orm = await openDatabase(data);
-      if (await seedDemo(orm, root)) console.log("The demo shop is ready.");
-      app = createApp({ orm, root, development });
-      for (const signal of ["SIGINT", "SIGTERM"] as const) {
-        process.once(signal, () => {
-          server.close();
-          void orm.close(true).then(() => process.exit(0));
-        });
-      }
-      console.log(`Zany Trellis is at http://${host}:${info.port}/`);
-    } catch (error) {
-      fail(`The database ${data} could not be opened: ${(error as Error).message}`);
-    }
-  },
-);
+const server = serve({ hostname: host, port, fetch: (request, env) => app?.fetch(request, env) ?? new Response("Starting", { status: 503 }) }, open);
+
 server.on("error", (error: NodeJS.ErrnoException) => {
-  if (error.code === "EADDRINUSE") fail(`Port ${port} is taken. Stop the other program, or choose another port: npm run demo -- --port ${port + 1}`);
+  if (error.code === "EADDRINUSE")
+    fail(
+      `Port ${port} is taken. If Zany Trellis runs there, use it at http://${host}:${port}/. Otherwise choose another port: npm run demo -- --port ${port + 1}`,
+    );
   if (error.code === "EACCES") fail(`Port ${port} may not be used by this account. Choose one above 1023: npm run demo -- --port 4310`);
   fail(error.message);
 });
+
+function hold(file: string): () => void {
+  try {
+    mkdirSync(dirname(file), { recursive: true });
+    return lockFile(file);
+  } catch (error) {
+    fail((error as Error).message);
+  }
+}
+
+async function open({ port: taken }: { port: number }): Promise<void> {
+  try {
+    if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
+    const orm = await openDatabase(data);
+    if (await seedDemo(orm, root)) console.log("The demo shop is ready.");
+    app = createApp({ orm, root, development });
+    for (const signal of ["SIGINT", "SIGTERM"] as const) {
+      process.once(signal, () => {
+        server.close();
+        void orm.close(true).then(() => {
+          release();
+          process.exit(0);
+        });
+      });
+    }
+    console.log(`Zany Trellis is at http://${host}:${taken}/`);
+  } catch (error) {
+    fail(`The database ${data} could not be opened: ${(error as Error).message}`);
+  }
+}

@@ -3,13 +3,13 @@ import { join } from "node:path";
 import type { MikroORM } from "@mikro-orm/libsql";
 import { demoPanel } from "../../demo/panel.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
-import { createShop, listShops } from "./shops.ts";
+import { createShop, listShops } from "./store/shops.ts";
 
 /** Creates the demo shop when there is no shop at all. @returns whether it did */
 export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const em = orm.em.fork();
   if ((await listShops(em)).length > 0) return false;
-  const { catalogue } = readCatalogue(readFileSync(join(root, "demo/nursery.csv")));
+  const { catalogue } = readCatalogue(new Uint8Array(readFileSync(join(root, "demo/nursery.csv"))));
   await createShop(orm.em.fork(), { name: "Larkmoss Nursery", currency: "EUR", catalogue, panel: demoPanel });
   return true;
 }

@@ -1,13 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
-import { migratePanel } from "../../core/panel/migrate.ts";
 
-/** Panels in format 2. */
+/** Panels are brought up to date when they are read; this step is kept so that databases which have taken it know it. */
 export class PanelFormat2 extends Migration {
-  override async up(): Promise<void> {
-    const panels = (await this.execute("select id, document from panel")) as { id: number; document: string }[];
-    for (const { id, document } of panels) {
-      const text = JSON.stringify(migratePanel(JSON.parse(document))).replaceAll("'", "''");
-      await this.execute(`update panel set document = '${text}' where id = ${id}`);
-    }
-  }
+  override up(): void {}
 }

@@ -1,12 +1,15 @@
 import { createHash } from "node:crypto";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
-import { isFacetable } from "../core/catalogue/field.ts";
-import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
-import { cleanSvg } from "../core/swatch/clean-svg.ts";
-import { guessByName, type NameGuess } from "../core/swatch/name-guess.ts";
-import { resolveBook, type SwatchBook } from "../core/swatch/view.ts";
+import { isFacetable } from "../../core/catalogue/field.ts";
+import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { cleanSvg } from "../../core/safe/clean-svg.ts";
+import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
+import { swatchesKind } from "../../core/swatch/kind.ts";
+import { resolveBook, type SwatchBook } from "../../core/swatch/view.ts";
+import { readDocument, type ShopRef, versionOf } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
-import { Fault } from "./fault.ts";
+import { write } from "./write.ts";
+import { Fault } from "../fault.ts";
 
 /** Values from which on a field is no list of colours or brands. */
 const mostValues = 2000;
@@ -27,8 +30,12 @@ export class SwatchResolver {
   }
 
   /** What shoppers see for each value. Worked out anew when the book has another version, which every change gives it. */
-  resolve({ book, bookVersion: version }: Pick<Shop, "book" | "bookVersion">): SwatchBook {
-    if (this.#last?.version !== version) this.#last = { version, resolved: resolveBook(book, this.#fields, (label) => this.#guess(label)) };
+  async resolve(em: SqlEntityManager, shop: ShopRef): Promise<SwatchBook> {
+    const version = await versionOf(em, shop, swatchesKind);
+    if (this.#last?.version !== version) {
+      const { document } = (await readDocument(em, shop, swatchesKind)) ?? { document: swatchesKind.fresh("") };
+      this.#last = { version, resolved: resolveBook(document, this.#fields, (label) => this.#guess(label)) };
+    }
     return this.#last.resolved;
   }
 
@@ -41,11 +48,13 @@ export class SwatchResolver {
 const types = { svg: "image/svg+xml", png: "image/png", jpg: "image/jpeg", webp: "image/webp" } as const;
 
 /** Keeps a picture in the shop's store, named by its content, and says where it is. @throws Fault when it is none that can be kept */
-export async function keepPicture(em: SqlEntityManager, shop: Shop, bytes: Uint8Array): Promise<string> {
+export async function keepPicture(em: SqlEntityManager, shop: Pick<Shop, "id" | "slug">, bytes: Uint8Array): Promise<string> {
   const { end, content } = checkPicture(bytes);
   const name = `${createHash("sha256").update(content).digest("hex")}.${end}`;
-  const known = await em.count<Picture>(PictureSchema, { shop: shop.id, name });
-  if (known === 0) await em.insert<Picture>(PictureSchema, { shop: shop.id, name, type: types[end], bytes: Buffer.from(content) });
+  await write(em, async (tx) => {
+    const known = await tx.count<Picture>(PictureSchema, { shop: shop.id, name });
+    if (known === 0) await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type: types[end], bytes: Buffer.from(content) });
+  });
   return `/pictures/${shop.slug}/${name}`;
 }
 
@@ -62,5 +71,6 @@ function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Ui
   return { end: "svg", content: new TextEncoder().encode(svg) };
 }
 
-export const findPicture = (em: SqlEntityManager, shop: Shop, name: string): Promise<Picture | null> =>
-  em.findOne<Picture>(PictureSchema, { shop: shop.id, name });
+/** A picture by its shop's place in addresses and its own name. */
+export const findPicture = (em: SqlEntityManager, shop: string, name: string): Promise<Picture | null> =>
+  em.fork().findOne<Picture>(PictureSchema, { shop: { slug: shop }, name });

@@ -1,14 +1,9 @@
-import { type Collection, EntitySchema, type Ref } from "@mikro-orm/core";
-import type { Field } from "../core/catalogue/field.ts";
-import type { ColumnReading } from "../core/catalogue/reading.ts";
-import type { MendDocument } from "../core/mend/document.ts";
-import type { PanelDocument } from "../core/panel/document.ts";
-import type { SwatchDocument } from "../core/swatch/document.ts";
+import { EntitySchema, type Ref } from "@mikro-orm/core";
+import type { Field } from "../../core/catalogue/field.ts";
+import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
+import type { Patch } from "../../core/document/patch.ts";
 
-/** How a column of the shop's last file was read, for the next file. */
-export type RememberedReading = ColumnReading & { heading: string };
-
-/** One catalogue with its panels. */
+/** One shop: a catalogue with a name and a currency. All else that it has is a document. */
 export interface Shop {
   id: number;
   /** Its place in addresses. */
@@ -22,13 +17,6 @@ export interface Shop {
   variantCount: number;
   createdAt: Date;
   reading: RememberedReading[];
-  /** What is put right over the imported catalogue, and the number of times that it was saved. */
-  mends: MendDocument;
-  mendVersion: number;
-  /** The swatch book, and the number of times that it was saved. */
-  book: SwatchDocument;
-  bookVersion: number;
-  panels: Collection<Panel>;
 }
 
 /** A stretch of a shop's imported catalogue in binary form. A newer file takes the place of all of them at once. */
@@ -39,6 +27,35 @@ export interface CataloguePart {
   bytes: Uint8Array;
 }
 
+/** A saved document of any kind. */
+export interface Document {
+  id: number;
+  shop: Ref<Shop>;
+  /** Name of its kind. */
+  kind: string;
+  /** Its place in addresses, unique in its kind; the kind's name where there is one of it only. */
+  slug: string;
+  /** What it is called; empty where there is one of its kind only. */
+  name: string;
+  position: number;
+  /** How often it was saved. */
+  version: number;
+  body: object;
+  /** Number of the last step that is done and not undone. */
+  done: number;
+  updatedAt: Date;
+}
+
+/** One step of a document's history. */
+export interface StoredStep {
+  id: number;
+  document: Ref<Document>;
+  n: number;
+  words: string;
+  patches: Patch[];
+  inverse: Patch[];
+}
+
 /** A picture of the swatch book, named by its content. */
 export interface Picture {
   id: number;
@@ -47,18 +64,6 @@ export interface Picture {
   /** Media type. */
   type: string;
   bytes: Uint8Array;
-}
-
-/** A panel's document and the number of times that it was saved. */
-export interface Panel {
-  id: number;
-  shop: Ref<Shop>;
-  /** Its place in addresses; unique in the shop. */
-  slug: string;
-  position: number;
-  version: number;
-  document: PanelDocument;
-  updatedAt: Date;
 }
 
 export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
@@ -74,13 +79,10 @@ export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
     variantCount: { type: "integer" },
     createdAt: { type: "datetime" },
     reading: { type: "json" },
-    mends: { type: "json" },
-    mendVersion: { type: "integer" },
-    book: { type: "json" },
-    bookVersion: { type: "integer" },
-    panels: { kind: "1:m", entity: () => PanelSchema, mappedBy: "shop", orderBy: { position: "asc" } },
   },
 });
+
+const ofShop = { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" } as const;
 
 export const CataloguePartSchema: EntitySchema<CataloguePart> = new EntitySchema<CataloguePart>({
   name: "CataloguePart",
@@ -88,24 +90,41 @@ export const CataloguePartSchema: EntitySchema<CataloguePart> = new EntitySchema
   uniques: [{ properties: ["shop", "position"] }],
   properties: {
     id: { type: "integer", primary: true, autoincrement: true },
-    shop: { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" },
+    shop: ofShop,
     position: { type: "integer" },
     bytes: { type: "blob" },
   },
 });
 
-export const PanelSchema: EntitySchema<Panel> = new EntitySchema<Panel>({
-  name: "Panel",
-  tableName: "panel",
-  uniques: [{ properties: ["shop", "slug"] }],
+export const DocumentSchema: EntitySchema<Document> = new EntitySchema<Document>({
+  name: "Document",
+  tableName: "document",
+  uniques: [{ properties: ["shop", "kind", "slug"] }],
   properties: {
     id: { type: "integer", primary: true, autoincrement: true },
-    shop: { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" },
+    shop: ofShop,
+    kind: { type: "string" },
     slug: { type: "string" },
+    name: { type: "string" },
     position: { type: "integer" },
     version: { type: "integer" },
-    document: { type: "json" },
+    body: { type: "json" },
+    done: { type: "integer" },
     updatedAt: { type: "datetime" },
+  },
+});
+
+export const StepSchema: EntitySchema<StoredStep> = new EntitySchema<StoredStep>({
+  name: "StoredStep",
+  tableName: "step",
+  uniques: [{ properties: ["document", "n"] }],
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    document: { kind: "m:1", entity: () => DocumentSchema, ref: true, deleteRule: "cascade" },
+    n: { type: "integer" },
+    words: { type: "string" },
+    patches: { type: "json" },
+    inverse: { type: "json" },
   },
 });
 
@@ -115,7 +134,7 @@ export const PictureSchema: EntitySchema<Picture> = new EntitySchema<Picture>({
   uniques: [{ properties: ["shop", "name"] }],
   properties: {
     id: { type: "integer", primary: true, autoincrement: true },
-    shop: { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" },
+    shop: ofShop,
     name: { type: "string" },
     type: { type: "string" },
     bytes: { type: "blob" },

@@ -1,0 +1,14 @@
+import type { MiddlewareHandler } from "hono";
+
+const loopback = /^(?:localhost|127(?:\.\d{1,3}){3}|\[::1\])(?::\d{1,5})?$/i;
+
+/**
+ * Answers only to names that mean this machine. A foreign site can let its own name point here after its page
+ * has been loaded; the browser then takes this server for that site, and only the name tells.
+ */
+export const hostGuard: MiddlewareHandler = async (c, next) => {
+  const host = c.req.header("host") ?? "";
+  if (!loopback.test(host))
+    return c.text(`This server is for this machine only, and “${host.slice(0, 100)}” is no name of it. Use http://127.0.0.1.`, 403);
+  return next();
+};

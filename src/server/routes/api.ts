@@ -1,0 +1,48 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
+import { InvalidDocument } from "../../core/document/schema.ts";
+import { Fault } from "../fault.ts";
+import type { Catalogues } from "../store/catalogues.ts";
+import { listShops, shopSummaryOf } from "../store/shops.ts";
+import { catalogueRoutes } from "./catalogue.ts";
+import { documentRoutes } from "./documents.ts";
+import { shopOf } from "./request.ts";
+import { swatchRoutes } from "./swatches.ts";
+
+/** Shops, catalogues and documents as JSON. `fork` gives every request an entity manager of its own. */
+export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+  const app = new Hono();
+  app.route("/", catalogueRoutes(fork, catalogues));
+  app.route("/", documentRoutes(fork, catalogues));
+  app.route("/", swatchRoutes(fork, catalogues));
+
+  app.get("/shops", async (c) => {
+    const em = fork();
+    const shops = await listShops(em);
+    return c.json(await Promise.all(shops.map((shop) => shopSummaryOf(em, shop))));
+  });
+
+  app.get("/shops/:shop", async (c) => {
+    const em = fork();
+    return c.json(await shopSummaryOf(em, await shopOf(em, c.req.param("shop"))));
+  });
+
+  app.all("*", (c) => {
+    throw new Fault(404, `There is nothing at ${c.req.path}.`);
+  });
+  app.onError((error, c) => {
+    const fault = asFault(error);
+    return c.json({ error: fault.message, ...fault.detail }, fault.status);
+  });
+  return app;
+}
+
+/** Known errors as an answer; anything else is logged and told without its inside. */
+export function asFault(error: Error): Fault {
+  if (error instanceof Fault) return error;
+  if (error instanceof CatalogueError) return new Fault(422, problemText(error.problem), { problem: error.problem });
+  if (error instanceof InvalidDocument) return new Fault(422, `This is not a valid ${error.what}: ${error.message}.`, { path: error.path });
+  console.error(error);
+  return new Fault(500, "Something went wrong on the server. Nothing was changed; try again.");
+}

@@ -1,0 +1,74 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
+import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
+import { newDocument, saving } from "../../core/wire/shop.ts";
+import { Fault } from "../fault.ts";
+import type { Catalogues } from "../store/catalogues.ts";
+import { createDocument, listDocuments, openDocument, readDocument, type ShopRef, saveDocument } from "../store/documents.ts";
+import { bodyOf, check, limit, maxJson, shopRefOf } from "./request.ts";
+
+/** A shop's documents of every kind: opened with their history, saved over the version that is known. */
+export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+  const app = new Hono();
+  const address = "/shops/:shop/documents/:kind/:slug?";
+
+  app.get(address, async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    const kind = kindOf(c.req.param("kind"));
+    const slug = c.req.param("slug");
+    if (kind.many && slug === undefined) return c.json(await listDocuments(em, shop, kind));
+    return c.json((await openDocument(em, shop, kind, slug)) ?? missing(kind, slug));
+  });
+
+  app.put(address, limit(maxJson), async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    const kind = kindOf(c.req.param("kind"));
+    const slug = c.req.param("slug");
+    if (!(await readDocument(em, shop, kind, slug))) missing(kind, slug);
+    const { document, ...sent } = check(saving, await bodyOf(c.req.raw));
+    return c.json({ version: await save(em, shop, kind, slug, { ...sent, document: checkDocument(kind, document) }) });
+  });
+
+  app.post("/shops/:shop/documents/:kind", limit(maxJson), async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    const kind = kindOf(c.req.param("kind"));
+    if (!kind.many) throw new Fault(405, `A shop has one ${kind.what}. Save over it.`);
+    const { name, document } = check(newDocument, await bodyOf(c.req.raw));
+    return c.json(await createDocument(em, shop, kind, document === undefined ? kind.fresh(name ?? "") : checkDocument(kind, document)), 201);
+  });
+
+  async function save(
+    em: SqlEntityManager,
+    shop: ShopRef,
+    kind: DocumentKind<object>,
+    slug: string | undefined,
+    sent: Parameters<typeof saveDocument>[4],
+  ) {
+    const saved = await saveDocument(em, shop, kind, slug, sent);
+    if (saved === undefined) {
+      const now = await readDocument(em, shop, kind, slug);
+      throw new Fault(409, `The ${kind.what} was changed elsewhere since it was opened here. Take the other version, or put yours over it.`, {
+        ...now,
+      });
+    }
+    if (kind.touches.includes("catalogue")) catalogues.forget(shop);
+    return saved;
+  }
+  return app;
+}
+
+/** What is the same for every kind. */
+function kindOf(name: string): DocumentKind<object> {
+  if (!isKind(name)) throw new Fault(404, `There are no documents called “${name}”. There are ${(Object.keys(kinds) as KindName[]).join(", ")}.`);
+  return anyKind[name];
+}
+
+const anyKind: Record<KindName, DocumentKind<object>> = kinds;
+
+function missing({ what }: DocumentKind<object>, slug = ""): never {
+  throw new Fault(404, `There is no ${what} at “${slug}” in this shop. Look for it among the shop's ${what}s.`);
+}

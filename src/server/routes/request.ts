@@ -1,0 +1,60 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { bodyLimit } from "hono/body-limit";
+import { type InferType, type ISchema, ValidationError } from "yup";
+import { Fault, noShop } from "../fault.ts";
+import type { Shop } from "../store/entities.ts";
+import { findShop, findShopRef } from "../store/shops.ts";
+
+/** Largest document that can be sent, in bytes. */
+export const maxJson = 8 * 1024 * 1024;
+
+/** Refuses bodies that are larger, with room for what a form puts around a file. */
+export const limit = (bytes: number) =>
+  bodyLimit({
+    maxSize: bytes + 64 * 1024,
+    onError: () => {
+      throw new Fault(
+        413,
+        `This is more than ${Math.round(bytes / 1024 / 1024)} MB, the most that can be sent. Split the file, or leave columns out.`,
+      );
+    },
+  });
+
+/** The shop at an address, with all that its row says. @throws Fault */
+export async function shopOf(em: SqlEntityManager, slug: string): Promise<Shop> {
+  const shop = await findShop(em, slug);
+  if (!shop) throw noShop(slug);
+  return shop;
+}
+
+/** The shop at an address, as far as most answers need it. @throws Fault */
+export async function shopRefOf(em: SqlEntityManager, slug: string) {
+  const shop = await findShopRef(em, slug);
+  if (!shop) throw noShop(slug);
+  return shop;
+}
+
+/** The JSON that a request brings. @throws Fault */
+export async function bodyOf(request: Request): Promise<unknown> {
+  if (!request.headers.get("content-type")?.startsWith("application/json"))
+    throw new Fault(415, "Send JSON, with the content type application/json.");
+  try {
+    return await request.json();
+  } catch {
+    throw new Fault(400, "The request is not valid JSON.");
+  }
+}
+
+/** The value as a schema has it. @throws Fault with the path of what is wrong */
+export function check<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(schema: S, value: unknown): InferType<S> {
+  try {
+    return schema.validateSync(value);
+  } catch (error) {
+    if (error instanceof ValidationError) throw new Fault(400, error.message, { path: error.path });
+    throw error;
+  }
+}
+
+/** A file that is handed out under a name. */
+export const attachment = (body: string, type: string, name: string): Response =>
+  new Response(body, { headers: { "content-type": type, "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}` } });

@@ -1,0 +1,138 @@
+import { ref, type SqlEntityManager } from "@mikro-orm/libsql";
+import { fieldKey } from "../../core/catalogue/field.ts";
+import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
+import { keptSteps } from "../../core/document/patch.ts";
+import type { PanelSummary, SentHistory, Stored } from "../../core/wire/shop.ts";
+import { type Document, DocumentSchema, type Shop, type StoredStep, StepSchema } from "./entities.ts";
+import { write } from "./write.ts";
+
+/** A shop that documents are of; its number is all that is needed. */
+export type ShopRef = Pick<Shop, "id">;
+
+type Kind = Pick<DocumentKind<object>, "name" | "many">;
+
+const slugOf = ({ name, many }: Kind, slug: string | undefined): string => (many ? (slug ?? "") : name);
+
+/** The names of a shop's documents of a kind, in their order. */
+export async function listDocuments(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<PanelSummary[]> {
+  const found = await em
+    .fork()
+    .find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug", "name", "version"], orderBy: { position: "asc", id: "asc" } });
+  return found.map(({ slug, name, version }) => ({ slug, name, version }));
+}
+
+/** The first of a shop's documents of a kind, by its place in addresses; undefined when there is none. */
+export async function firstDocument(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<string | undefined> {
+  const [found] = await em
+    .fork()
+    .find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug"], orderBy: { position: "asc", id: "asc" }, limit: 1 });
+  return found?.slug;
+}
+
+/** How often a document was saved; 0 when it never was. */
+export async function versionOf(em: SqlEntityManager, shop: ShopRef, kind: Kind, slug?: string): Promise<number> {
+  const found = await em.fork().findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) }, { fields: ["version"] });
+  return found?.version ?? 0;
+}
+
+/**
+ * A document in its kind's present format, without its history; one of its kind that was never saved is as it is until it is changed.
+ * @returns undefined when there is none at this address
+ */
+export async function readDocument<D extends object>(
+  em: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  slug?: string,
+): Promise<{ version: number; document: D } | undefined> {
+  const found = await em
+    .fork()
+    .findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) }, { fields: ["version", "body"] });
+  if (found) return { version: found.version, document: checkDocument(kind, found.body) };
+  return kind.many ? undefined : { version: 0, document: kind.fresh("") };
+}
+
+/** {@link readDocument} with its last steps. */
+export async function openDocument<D extends object>(
+  em: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  slug?: string,
+): Promise<Stored<D> | undefined> {
+  const fork = em.fork();
+  const found = await fork.findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) });
+  if (!found) return kind.many ? undefined : { version: 0, document: kind.fresh(""), history: { steps: [], done: 0 } };
+  const steps = await fork.find<StoredStep>(StepSchema, { document: found.id }, { orderBy: { n: "asc" } });
+  return {
+    version: found.version,
+    document: checkDocument(kind, found.body),
+    history: { steps: steps.map(({ n, words, patches, inverse }) => ({ n, words, patches, inverse })), done: found.done },
+  };
+}
+
+const nameOf = (document: object): string => ("name" in document && typeof document.name === "string" ? document.name : "");
+
+/** Adds a document of a kind of which there are many, with a place in addresses that no other has. */
+export const createDocument = <D extends object>(em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<D>, document: D): Promise<PanelSummary> =>
+  write(em, (tx) => insertDocument(tx, shop, kind, document));
+
+/** {@link createDocument} within a transaction that is under way. */
+export async function insertDocument<D extends object>(
+  tx: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  document: D,
+): Promise<PanelSummary> {
+  const others = await tx.find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug", "position"] });
+  const name = nameOf(document);
+  const slug = kind.many ? fieldKey(name, new Set(others.map((other) => other.slug))) : kind.name;
+  const position = others.reduce((most, other) => Math.max(most, other.position + 1), 0);
+  tx.persist(
+    tx.create<Document>(DocumentSchema, {
+      shop: ref(tx.getReference<Shop>("Shop", shop.id)),
+      kind: kind.name,
+      slug,
+      name,
+      position,
+      version: 1,
+      body: document,
+      done: 0,
+      updatedAt: new Date(),
+    }),
+  );
+  await tx.flush();
+  return { slug, name, version: 1 };
+}
+
+/**
+ * Saves a document and its latest steps if nobody has saved it since `version`; both are on disk when this returns.
+ * @returns the new version, or undefined when the stored one is another
+ */
+export const saveDocument = <D extends object>(
+  em: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  slug: string | undefined,
+  { version, document, history }: { version: number; document: D; history?: SentHistory | undefined },
+): Promise<number | undefined> =>
+  write(em, async (tx) => {
+    const where = { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) };
+    let found = await tx.findOne(DocumentSchema, where, { fields: ["id", "version", "done"] });
+    if (!found && !kind.many && version === 0) {
+      await insertDocument(tx, shop, kind, kind.fresh(""));
+      found = await tx.findOneOrFail(DocumentSchema, where, { fields: ["id", "version", "done"] });
+    } else if (found?.version !== version) return undefined;
+    if (!found) return undefined;
+    const next = { version: found.version + 1, body: document, name: nameOf(document), updatedAt: new Date(), done: history?.done ?? found.done };
+    await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, next);
+    if (history) await saveSteps(tx, found.id, history);
+    return next.version;
+  });
+
+/** Puts the steps that were sent in the place of those from the first of them on, and forgets the oldest. */
+async function saveSteps(tx: SqlEntityManager, document: number, { from, steps }: SentHistory): Promise<void> {
+  await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $gte: from } });
+  for (const { n, words, patches, inverse } of steps) await tx.insert<StoredStep>(StepSchema, { document, n, words, patches, inverse });
+  const last = steps.at(-1)?.n ?? from - 1;
+  await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $lte: last - keptSteps } });
+}

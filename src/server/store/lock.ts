@@ -1,0 +1,27 @@
+import Database from "libsql";
+
+/** Another program has the database open. */
+export class InUse extends Error {
+  override name = "InUse";
+}
+
+/**
+ * Holds a database file for this process alone, until it ends in whatever way: the lock is the operating system's,
+ * on a file of its own, so that it outlives no crash.
+ * @returns what gives it back
+ * @throws InUse when another process holds it
+ */
+export function lockFile(file: string): () => void {
+  if (file === ":memory:") return () => {};
+  const lock = new Database(`${file}.lock`);
+  try {
+    lock.exec("pragma busy_timeout = 0");
+    lock.exec("begin exclusive");
+  } catch (error) {
+    lock.close();
+    if (/SQLITE_BUSY|locked/i.test((error as Error).message))
+      throw new InUse(`${file} is open in another Zany Trellis. Use that one, stop it first, or choose another file: --data FILE`);
+    throw error;
+  }
+  return () => lock.close();
+}

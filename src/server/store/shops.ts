@@ -1,0 +1,87 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { encodeCatalogue } from "../../core/catalogue/binary.ts";
+import { type Catalogue, productCount, variantCount } from "../../core/catalogue/catalogue.ts";
+import { fieldKey, isDerived } from "../../core/catalogue/field.ts";
+import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
+import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { panelKind } from "../../core/panel/kind.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { firstPanel } from "../../core/suggest/suggest.ts";
+import type { ShopSummary } from "../../core/wire/shop.ts";
+import { joinParts, partsOf } from "./catalogue-parts.ts";
+import { insertDocument, listDocuments, type ShopRef } from "./documents.ts";
+import { type CataloguePart, CataloguePartSchema, type Shop, ShopSchema } from "./entities.ts";
+import { write } from "./write.ts";
+
+/** A catalogue to be stored, and how its file was read. */
+export interface Import {
+  catalogue: Catalogue;
+  /** The catalogue in binary form, where it came so. */
+  bytes?: Uint8Array;
+  reading?: RememberedReading[];
+}
+
+export interface NewShop extends Import {
+  name: string;
+  currency: string;
+  /** The first panel; one is made from the catalogue when there is none. */
+  panel?: PanelDocument;
+}
+
+/** Stores a shop with its catalogue and a first panel, whole or not at all. */
+export function createShop(em: SqlEntityManager, { name, currency, panel, ...brought }: NewShop): Promise<Shop> {
+  const document = panel ?? firstPanel(new CatalogueIndex(brought.catalogue), "First panel");
+  return write(em, async (tx) => {
+    const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
+    const shop = tx.create<Shop>(ShopSchema, { slug: fieldKey(name, others), name, currency, ...catalogueOf(brought), createdAt: new Date() });
+    tx.persist(shop);
+    await tx.flush();
+    await insertParts(tx, shop, brought);
+    await insertDocument(tx, shop, panelKind, document);
+    return shop;
+  });
+}
+
+/** Puts another catalogue in the place of a shop's present one, whole or not at all. Documents stay as they are. */
+export const replaceCatalogue = (em: SqlEntityManager, shop: ShopRef, brought: Import): Promise<void> =>
+  write(em, async (tx) => {
+    await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
+    await insertParts(tx, shop, brought);
+    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, catalogueOf(brought));
+  });
+
+/** What a shop's own row says of its catalogue. */
+const catalogueOf = ({ catalogue, reading = [] }: Import) => ({
+  fields: catalogue.fields.filter((field) => !isDerived(field)),
+  productCount: productCount(catalogue),
+  variantCount: variantCount(catalogue),
+  reading,
+});
+
+async function insertParts(tx: SqlEntityManager, shop: ShopRef, { catalogue, bytes = encodeCatalogue(catalogue) }: Import): Promise<void> {
+  for (const [position, part] of partsOf(bytes).entries())
+    await tx.insert<CataloguePart>(CataloguePartSchema, { shop: shop.id, position, bytes: Buffer.from(part) });
+}
+
+/** A shop's imported catalogue in binary form, without mends. */
+export async function loadBytes(em: SqlEntityManager, shop: ShopRef): Promise<Uint8Array> {
+  const parts = await em.fork().find(CataloguePartSchema, { shop: shop.id }, { fields: ["bytes"], orderBy: { position: "asc" } });
+  // The driver gives bytes back as a bare buffer.
+  return joinParts(parts.map(({ bytes }) => new Uint8Array(bytes)));
+}
+
+/** All shops, the oldest first. */
+export const listShops = (em: SqlEntityManager): Promise<Shop[]> => em.fork().findAll(ShopSchema, { orderBy: { createdAt: "asc", id: "asc" } });
+
+/** A shop with all that its row says. */
+export const findShop = (em: SqlEntityManager, slug: string): Promise<Shop | null> => em.fork().findOne(ShopSchema, { slug });
+
+/** A shop as the answers on the way of every shopper need it: without its fields and how its file was read. */
+export const findShopRef = (em: SqlEntityManager, slug: string): Promise<Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount"> | null> =>
+  em.fork().findOne(ShopSchema, { slug }, { fields: ["id", "slug", "name", "currency", "variantCount"] });
+
+/** A shop as the tool's views take it. */
+export async function shopSummaryOf(em: SqlEntityManager, shop: Shop): Promise<ShopSummary> {
+  const { slug, name, currency, productCount: products, variantCount: variants, reading, fields } = shop;
+  return { slug, name, currency, products, variants, reading, fields, panels: await listDocuments(em, shop, panelKind) };
+}
