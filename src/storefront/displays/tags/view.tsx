@@ -1,7 +1,0 @@
-/** @jsxImportSource preact */
-import type { DisplayProps } from "../display.ts";
-import { OptionList } from "../option-list.tsx";
-import { Tile } from "../tiles/view.tsx";
-
-/** Words that wrap like a sentence. */
-export const Tags = (props: DisplayProps) => <OptionList {...props} class="zt-tags" dense={2} inRow Option={Tile} />;

@@ -1,0 +1,14 @@
+import type { PanelState } from "./panel-state.ts";
+
+/** How many products there are. Drawn anew with every number, since a number that grows would push its neighbours. */
+export function Count({ state: { answer, say } }: { state: Pick<PanelState, "answer" | "say"> }) {
+  const { total, outOf } = answer;
+  return (
+    <p class="zt-total" role="status">
+      <span key={`${total}/${outOf}`}>
+        {say("found", { n: total })}
+        {total < outOf ? ` ${say("outOf", { n: outOf })}` : ""}
+      </span>
+    </p>
+  );
+}

@@ -1,0 +1,16 @@
+import type { DisplayProps } from "../display-props.ts";
+import { rangeEnds } from "../range-ends.ts";
+import { RangeInputs } from "../range-inputs.tsx";
+
+/** From one day to another, both included. */
+export function View(props: DisplayProps) {
+  const ends = rangeEnds(props);
+  const { format, say } = props;
+  if (!ends) return <p class="zt-hint">{say("notStated")}</p>;
+  return (
+    <div class="zt-range">
+      <RangeInputs {...props} ends={ends} />
+      <p class="zt-hint">{say("between", { low: format(ends.least), high: format(ends.most) })}</p>
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import type { ComponentType } from "preact";
+import type { Field } from "../../../core/catalogue/field.ts";
+import type { RangePair } from "../../../core/match/answer.ts";
+import type { Choice } from "../../../core/match/question.ts";
+import type { Range } from "../../../core/numbers/range-schema.ts";
+import type { FacetRow } from "../../../core/panel/panel-schema.ts";
+import type { FacetSettings } from "../../../core/setting/settings.ts";
+import type { SwatchView } from "../../../core/swatch/view.ts";
+import type { Say } from "../../words/say.ts";
+
+/** One option as a display draws it. */
+export interface OptionView {
+  id: string;
+  label: string;
+  /** Products that it leads to, or undefined when the facet shows no counts. */
+  count: number | undefined;
+  chosen: boolean;
+  /** Leads nowhere and is shown faded; it cannot be chosen. */
+  faded: boolean;
+  /** Its colours or picture, when the swatch book knows them. */
+  swatch: SwatchView | undefined;
+}
+
+/** One of the ranges that a facet is counted in, as a display draws it. */
+export interface RangeView extends Omit<OptionView, "id" | "swatch"> {
+  range: Range;
+}
+
+/** What every display is given. */
+export interface DisplayProps {
+  row: FacetRow;
+  field: Field;
+  /** As they are on the present band. */
+  settings: FacetSettings;
+  /** What shoppers read above the facet, for naming controls. */
+  label: string;
+  /** Unique on the page; prefix of ids. */
+  id: string;
+  /** In the order shown, dead ends already dropped where the designer wants that. Empty for a range. */
+  options: readonly OptionView[];
+  choice: Choice | undefined;
+  range: RangePair | undefined;
+  /** Of a facet that is counted in ranges, in their order. */
+  ranges: readonly RangeView[];
+  /** Takes an option in or out, as the facet's mode has it. */
+  toggle(option: string): void;
+  /** Replaces the choice; undefined clears it. */
+  choose(choice: Choice | undefined): void;
+  /** A number of this field as shoppers read it. */
+  format(value: number): string;
+  say: Say;
+}
+
+/** The options of a facet in one display; the facet around it draws the title. */
+export type DisplayView = ComponentType<DisplayProps>;

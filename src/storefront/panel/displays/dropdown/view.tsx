@@ -1,0 +1,89 @@
+import { useEffect, useRef } from "preact/hooks";
+import { pathSeparator } from "../../../../core/catalogue/path.ts";
+import type { DisplayProps, OptionView } from "../display-props.ts";
+import { BoxOption } from "../option-input.tsx";
+import { OptionList } from "../option-list.tsx";
+
+/** A list behind a button: the browser's own select for one option, check boxes for many. */
+export function View(props: DisplayProps) {
+  return props.row.mode === "one" || props.row.mode === "tree" ? <One {...props} /> : <Many {...props} />;
+}
+
+function One({ row, options, choose, label, say }: DisplayProps) {
+  const chosen = options.find((option) => option.chosen);
+  return (
+    <select
+      class="zt-select"
+      name={row.field}
+      aria-label={label}
+      value={chosen?.id ?? ""}
+      onChange={(event) => choose(event.currentTarget.value ? { options: [event.currentTarget.value] } : undefined)}
+    >
+      <option value="">{say("any")}</option>
+      {options.map((option) => (
+        <option key={option.id} value={option.id} disabled={option.faded}>
+          {nested(option, row.mode === "tree")}
+          {option.count === undefined ? "" : ` (${option.count})`}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** Deeper categories stand further in. */
+function nested({ label }: OptionView, tree: boolean): string {
+  if (!tree) return label;
+  const levels = label.split(pathSeparator);
+  return "\u2003".repeat(levels.length - 1) + levels[levels.length - 1];
+}
+
+/** Options from which on a list wants a field to find them. */
+const many = 15;
+
+function Many(props: DisplayProps) {
+  const { options, label, settings, say } = props;
+  const box = useRef<HTMLDetailsElement>(null);
+  useEffect(() => {
+    const close = (event: Event) => {
+      const details = box.current;
+      if (!details?.open) return;
+      if (event instanceof KeyboardEvent) {
+        if (event.key !== "Escape" || !details.contains(document.activeElement)) return;
+        // The list closes first; a drawer around it stays open.
+        event.preventDefault();
+        details.querySelector("summary")?.focus();
+      } else if (event.composedPath().includes(details)) return;
+      details.open = false;
+    };
+    document.addEventListener("pointerdown", close);
+    document.addEventListener("keydown", close);
+    return () => {
+      document.removeEventListener("pointerdown", close);
+      document.removeEventListener("keydown", close);
+    };
+  }, []);
+  const chosen = options.filter((option) => option.chosen);
+  return (
+    <details class="zt-many" ref={box}>
+      <summary class="zt-select">
+        <span class="zt-unseen">{label}: </span>
+        <span class="zt-name">{chosen.length === 0 ? say("any") : chosen.map((option) => option.label).join(", ")}</span>
+      </summary>
+      <div class="zt-menu">
+        <OptionList
+          {...props}
+          settings={{
+            ...settings,
+            foldAfter: 0,
+            maxHeight: 0,
+            columns: 1,
+            flow: "column",
+            searchInside: settings.searchInside || options.length > many,
+          }}
+          class="zt-boxes"
+          Option={BoxOption}
+        />
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,32 @@
+import type { ComponentChildren } from "preact";
+import { OptionCount } from "./option-count.tsx";
+import type { OptionProps } from "./option-list.tsx";
+
+/** The input behind an option: a check box, or a radio button in a one-of facet, where a second click takes the choice back. */
+export function OptionInput({ row, option, toggle }: Pick<OptionProps, "row" | "option" | "toggle">) {
+  const single = row.mode === "one";
+  return (
+    <input
+      type={single ? "radio" : "checkbox"}
+      name={row.field}
+      value={option.id}
+      checked={option.chosen}
+      disabled={option.faded}
+      onClick={() => single && option.chosen && toggle(option.id)}
+      onChange={() => toggle(option.id)}
+    />
+  );
+}
+
+/** An option as a box with its name and count beside it. */
+export function BoxOption({ name, children, ...props }: Omit<OptionProps, "settings"> & { name?: string; children?: ComponentChildren }) {
+  const { option } = props;
+  return (
+    <label class="zt-box" data-faded={option.faded || undefined}>
+      <OptionInput {...props} />
+      {children}
+      <span class="zt-name">{name ?? option.label}</span>
+      <OptionCount option={option} say={props.say} />
+    </label>
+  );
+}

@@ -1,0 +1,52 @@
+import type { DisplayProps } from "../display-props.ts";
+import { OptionCount } from "../option-count.tsx";
+import { OptionInput } from "../option-input.tsx";
+import { OptionList, type OptionProps } from "../option-list.tsx";
+import { Swatch, spokenName, swatchStyle } from "../swatch.tsx";
+
+/** Pictures or logos in tiles, with or without their text; a value without a picture shows its colours or its name. */
+export function View(props: DisplayProps) {
+  const beside = props.settings.caption === "beside";
+  return (
+    <div style={swatchStyle(props.settings)}>
+      <OptionList {...props} class="zt-pictures" dense={beside ? 1 : 2} inRow={!beside} Option={PictureTile} />
+    </div>
+  );
+}
+
+function PictureTile({ row, settings, option, toggle, say }: OptionProps) {
+  const caption = settings.caption === "on" ? "under" : settings.caption;
+  const named = caption !== "hint";
+  return (
+    <label
+      class="zt-picture-tile"
+      data-caption={caption}
+      data-faded={option.faded || undefined}
+      data-chosen={option.chosen || undefined}
+      title={named ? undefined : option.count === undefined ? option.label : `${option.label} · ${option.count}`}
+    >
+      <OptionInput row={row} option={option} toggle={toggle} />
+      {option.swatch ? (
+        <Swatch swatch={option.swatch} settings={settings} class="zt-picture" />
+      ) : (
+        <span class="zt-picture zt-initials" aria-hidden={named || undefined}>
+          {named ? initials(option.label) : option.label}
+        </span>
+      )}
+      <span class={named ? "zt-name" : "zt-unseen"}>
+        {named || option.swatch ? (option.swatch?.picture && !named ? spokenName(option) : option.label) : null}{" "}
+        <OptionCount option={option} say={say} />
+      </span>
+    </label>
+  );
+}
+
+/** The first letters of the first two words: what stands for a brand whose logo is not there yet. */
+const initials = (label: string): string =>
+  label
+    .split(/\s+/)
+    .filter((word) => /^[\p{L}\p{N}]/u.test(word))
+    .slice(0, 2)
+    .map((word) => [...word][0] ?? "")
+    .join("")
+    .toUpperCase();

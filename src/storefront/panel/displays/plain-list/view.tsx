@@ -1,0 +1,17 @@
+import type { DisplayProps } from "../display-props.ts";
+import { OptionCount } from "../option-count.tsx";
+import { OptionInput } from "../option-input.tsx";
+import { OptionList, type OptionProps } from "../option-list.tsx";
+
+/** Words alone; what is chosen is set strong and has a mark in front. */
+export const View = (props: DisplayProps) => <OptionList {...props} class="zt-plain" Option={PlainOption} />;
+
+function PlainOption({ row, option, toggle, say }: OptionProps) {
+  return (
+    <label class="zt-plain-option" data-faded={option.faded || undefined} data-chosen={option.chosen || undefined}>
+      <OptionInput row={row} option={option} toggle={toggle} />
+      <span class="zt-name">{option.label}</span>
+      <OptionCount option={option} say={say} />
+    </label>
+  );
+}

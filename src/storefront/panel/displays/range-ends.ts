@@ -1,0 +1,16 @@
+import { type Ends, endsOf } from "../../../core/numbers/scale.ts";
+import type { DisplayProps } from "./display-props.ts";
+
+/** Where a facet's scale begins and stops, as its settings have it; undefined when no product states the field. */
+export function rangeEnds({ range, settings, field }: Pick<DisplayProps, "range" | "settings" | "field">): Ends | undefined {
+  const shown = settings.ends === "live" && range?.live.min !== null ? range?.live : range?.steady;
+  if (!shown || shown.min === null || shown.max === null) return undefined;
+  return endsOf({
+    least: shown.min,
+    most: shown.max,
+    ...(settings.ends === "typed" ? { typed: { least: settings.least, most: settings.most } } : {}),
+    bent: settings.scale === "bent",
+    step: settings.step,
+    days: field.kind === "date",
+  });
+}

@@ -1,0 +1,38 @@
+import { useState } from "preact/hooks";
+import { words } from "../../../../core/index/words.ts";
+import type { DisplayProps } from "../display-props.ts";
+import { BoxOption } from "../option-input.tsx";
+
+const most = 8;
+
+/** A field that finds options by name, for facets with too many to show; what is chosen stays in sight. */
+export function View({ row, options, toggle, label, id, say }: DisplayProps) {
+  const [asked, setAsked] = useState("");
+  const query = words(asked);
+  const fitting =
+    query.length === 0 ? [] : options.filter(({ label: name }) => query.every((word) => words(name).some((one) => one.startsWith(word))));
+  const found = fitting.filter(({ chosen }) => !chosen);
+  const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
+  return (
+    <>
+      <input
+        class="zt-inside"
+        type="search"
+        aria-label={say("findIn", { label })}
+        placeholder={say("findAmong", { n: options.length })}
+        aria-controls={`${id}-options`}
+        onInput={(event) => setAsked(event.currentTarget.value)}
+      />
+      <ul id={`${id}-options`} class="zt-options zt-boxes" aria-label={label}>
+        {shown.map((option) => (
+          <li key={option.id}>
+            <BoxOption row={row} option={option} toggle={toggle} say={say} />
+          </li>
+        ))}
+      </ul>
+      <p class="zt-hint" role="status">
+        {query.length === 0 ? "" : fitting.length === 0 ? say("notCalled") : found.length > most ? say("andMore", { n: found.length - most }) : ""}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+import type { Range } from "../../../../core/numbers/range-schema.ts";
+import type { ComponentChildren } from "preact";
+import { useState } from "preact/hooks";
+import { rangeOf } from "../../../../core/match/selection.ts";
+import type { DisplayProps } from "../display-props.ts";
+import { rangeEnds } from "../range-ends.ts";
+import { placeIn, type Scale, scaleOf } from "../../../../core/numbers/scale.ts";
+
+/** Two handles over a histogram. A handle at its end leaves that end open, so that nothing beyond a typed end is lost. */
+export function View({ settings, field, label, range, choice, choose, format, say, children }: DisplayProps & { children?: ComponentChildren }) {
+  const [held, setHeld] = useState<"low" | "high" | undefined>(undefined);
+  const ends = rangeEnds({ range, settings, field });
+  if (!ends) return <p class="zt-hint">{say("notStated")}</p>;
+  const { min, max, step, least, most } = ends;
+  const scale = scaleOf(ends, settings.scale === "bent");
+  const chosen = rangeOf(choice);
+  const low = clamp(chosen.min ?? min, min, max);
+  const high = clamp(chosen.max ?? max, min, max);
+  const set = (next: Range) => choose({ min: open(next.min, min), max: open(next.max, max) });
+  // A bent scale's input counts stops; an even one's counts the values themselves.
+  const { stops } = scale;
+  const track = stops ? { min: 0, max: stops.length - 1, step: 1 } : { min, max, step };
+  const place = (value: number) => (stops ? Math.round(placeIn(stops, value)) : value);
+  const valueAt = (input: HTMLInputElement) => stops?.[input.valueAsNumber] ?? input.valueAsNumber;
+  const handle = (end: "low" | "high", value: number, move: (to: number) => void) => (
+    <input
+      type="range"
+      {...track}
+      aria-label={say(end === "low" ? "least" : "most", { label })}
+      aria-valuetext={format(value)}
+      value={place(value)}
+      onInput={(event) => move(valueAt(event.currentTarget))}
+      onPointerDown={() => setHeld(end)}
+      onPointerUp={() => setHeld(undefined)}
+      onFocus={() => setHeld(end)}
+      onBlur={() => setHeld(undefined)}
+    />
+  );
+
+  return (
+    <div class="zt-range" style={{ "--low": scale.share(low), "--high": scale.share(high) }}>
+      {settings.histogram && range ? <Bars range={range} scale={scale} low={low} high={high} min={min} max={max} /> : null}
+      <div class="zt-track">
+        {handle("low", low, (to) => set({ min: Math.min(to, high), max: chosen.max }))}
+        {handle("high", high, (to) => set({ min: chosen.min, max: Math.max(to, low) }))}
+        {settings.bubbles && held ? (
+          <output class="zt-bubble" data-end={held} aria-hidden="true">
+            {format(held === "low" ? low : high)}
+          </output>
+        ) : null}
+      </div>
+      {children}
+      {settings.values ? (
+        <p class="zt-hint">
+          {say("between", {
+            low: least < min && low === min ? say("orLess", { value: format(low) }) : format(low),
+            high: most > max && high === max ? say("orMore", { value: format(high) }) : format(high),
+          })}
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+interface BarsProps {
+  range: NonNullable<DisplayProps["range"]>;
+  scale: Scale;
+  low: number;
+  high: number;
+  min: number;
+  max: number;
+}
+
+/** Where the page's products lie; bins that the other choices have emptied are pale. */
+function Bars({ range: { live, steady }, scale, low, high, min, max }: BarsProps) {
+  const { histogram } = steady;
+  if (!histogram) return null;
+  const tallest = Math.max(1, ...histogram.counts);
+  return (
+    <div class="zt-bars" aria-hidden="true">
+      {histogram.counts.map((count, bin) => {
+        const from = histogram.from + bin * histogram.width;
+        const at = live.histogram ? live.histogram.counts[Math.round((from - live.histogram.from) / live.histogram.width)] : undefined;
+        const start = scale.share(clamp(from, min, max));
+        const end = scale.share(clamp(from + histogram.width, min, max));
+        return (
+          <span
+            key={bin}
+            style={{ insetInlineStart: `${start * 100}%`, width: `${Math.max(0, end - start) * 100}%`, height: `${(count / tallest) * 100}%` }}
+            data-in={from < high && from + histogram.width > low ? "" : undefined}
+            data-empty={at === 0 || undefined}
+          />
+        );
+      })}
+    </div>
+  );
+}
+
+const clamp = (value: number, min: number, max: number) => Math.max(min, Math.min(value, max));
+const open = (value: number | undefined, end: number) => (value === end ? undefined : value);

@@ -1,0 +1,14 @@
+import type { DisplayProps } from "../display-props.ts";
+import { BoxOption } from "../option-input.tsx";
+import { OptionList, type OptionProps } from "../option-list.tsx";
+import { Swatch } from "../swatch.tsx";
+
+export const View = (props: DisplayProps) => <OptionList {...props} class="zt-boxes" Option={SwatchBox} />;
+
+function SwatchBox(props: OptionProps) {
+  return (
+    <BoxOption {...props}>
+      <Swatch swatch={props.option.swatch} settings={props.settings} class="zt-chip-dot" />
+    </BoxOption>
+  );
+}

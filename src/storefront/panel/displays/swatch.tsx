@@ -1,0 +1,30 @@
+import type { FacetSettings } from "../../../core/setting/settings.ts";
+import type { SwatchView } from "../../../core/swatch/view.ts";
+
+/** What stands for an option's value: its picture or colours, or a hatched mark where none is known. Never a blank dot. */
+export function Swatch({ swatch, settings: { shape, edge }, class: name }: SwatchProps) {
+  const outlined = edge === "all" || (edge === "auto" && (!swatch?.colours || swatch.outline === true));
+  const same = { class: name, "data-shape": shape, "data-outlined": outlined || undefined };
+  if (swatch?.picture) return <img {...same} src={swatch.picture} alt="" decoding="async" />;
+  return <span {...same} data-unknown={swatch?.colours ? undefined : ""} style={swatch?.colours ? { background: paint(swatch) } : undefined} />;
+}
+
+interface SwatchProps {
+  swatch: SwatchView | undefined;
+  settings: Pick<FacetSettings, "shape" | "edge">;
+  class: string;
+}
+
+/** Size and room of swatches, as their style sheet takes them. Below the target size of a phone the room around grows with it. */
+export const swatchStyle = ({ size, gap }: Pick<FacetSettings, "size" | "gap">) => ({ "--size": `${size}px`, "--room": `${gap}px` });
+
+/** One colour as it is, several as equal sectors or stripes. */
+export function paint({ colours = [], drawing = "sectors" }: SwatchView): string {
+  if (colours.length < 2) return colours[0] ?? "";
+  const share = 100 / colours.length;
+  const stops = colours.map((colour, i) => `${colour} ${i * share}% ${(i + 1) * share}%`).join(", ");
+  return drawing === "stripes" ? `linear-gradient(to right, ${stops})` : `conic-gradient(from 45deg, ${stops})`;
+}
+
+/** The name of what stands for an option, for those who do not see it. */
+export const spokenName = ({ label, swatch }: { label: string; swatch: SwatchView | undefined }): string => swatch?.alt ?? label;

@@ -1,0 +1,45 @@
+import type { DisplayProps } from "../display-props.ts";
+import { OptionCount } from "../option-count.tsx";
+import { OptionInput } from "../option-input.tsx";
+import { OptionList, type OptionProps } from "../option-list.tsx";
+import { paint, Swatch, spokenName, swatchStyle } from "../swatch.tsx";
+
+/** Swatches; a value without a known colour shows its text, never a blank dot. Three take the room of one check box. */
+export function View(props: DisplayProps) {
+  const { caption } = props.settings;
+  return (
+    <div style={swatchStyle(props.settings)}>
+      <OptionList {...props} class="zt-swatches" dense={caption === "hint" ? 3 : 1} inRow={caption !== "beside"} Option={SwatchOption} />
+    </div>
+  );
+}
+
+function SwatchOption({ row, settings, option, toggle, say }: OptionProps) {
+  const { swatch, label, count } = option;
+  const caption = settings.caption === "on" && !swatch?.colours ? "hint" : settings.caption;
+  const named = caption === "beside" || caption === "under";
+  const drawn = swatch || named;
+  return (
+    <label
+      class="zt-swatch"
+      data-caption={caption}
+      data-faded={option.faded || undefined}
+      title={count === undefined ? label : `${label} · ${count}`}
+      style={{ "--mark": swatch?.mark }}
+    >
+      <OptionInput row={row} option={option} toggle={toggle} />
+      {caption === "on" && swatch ? (
+        <span class="zt-dot-on" style={{ background: paint(swatch) }}>
+          {label}
+        </span>
+      ) : drawn ? (
+        <Swatch swatch={swatch} settings={settings} class="zt-dot" />
+      ) : (
+        <span class="zt-dot-text">{label}</span>
+      )}
+      <span class={named ? "zt-name" : "zt-unseen"}>
+        {drawn && caption !== "on" ? spokenName(option) : null} <OptionCount option={option} say={say} />
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,29 @@
+import type { DisplayProps } from "../display-props.ts";
+import { OptionCount } from "../option-count.tsx";
+
+/** Words that a switch turned on stands for. */
+const affirmative = new Set(["yes", "true", "1", "in stock", "on"]);
+
+/** On for the affirmative value, off for no choice at all: “no” is not what shoppers look for. */
+export function View({ row, options, toggle, label, settings, say }: DisplayProps) {
+  const option = options.find(({ id }) => affirmative.has(id)) ?? options[0];
+  if (!option) return <p class="zt-hint">{say("notStated")}</p>;
+  const plain = affirmative.has(option.id) && option.id !== "in stock";
+  return (
+    <label class="zt-switch" data-faded={option.faded || undefined}>
+      <input
+        type="checkbox"
+        role="switch"
+        aria-checked={option.chosen}
+        name={row.field}
+        value={option.id}
+        checked={option.chosen}
+        disabled={option.faded}
+        onChange={() => toggle(option.id)}
+      />
+      <span class="zt-knob" aria-hidden="true" />
+      <span class="zt-name">{plain ? (settings.title ? say("onlyThese") : label) : option.label}</span>
+      <OptionCount option={option} say={say} />
+    </label>
+  );
+}

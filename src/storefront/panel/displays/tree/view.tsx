@@ -1,0 +1,152 @@
+import { useEffect, useRef, useState } from "preact/hooks";
+import type { DisplayProps } from "../display-props.ts";
+import { OptionCount } from "../option-count.tsx";
+import { BoxOption } from "../option-input.tsx";
+import { ancestors, type Branch, grow, leaves } from "./grow.ts";
+
+/** Nested categories; or, flat, those that have none below them. */
+export function View(props: DisplayProps) {
+  const roots = grow(props.options);
+  const limit = props.settings.maxHeight > 0 ? { maxHeight: `${props.settings.maxHeight}px` } : undefined;
+  if (props.settings.nested) return <NestedTree {...props} roots={roots} limit={limit} />;
+  return (
+    <ul class="zt-options zt-boxes" aria-label={props.label} data-limited={limit ? "" : undefined} tabIndex={limit ? 0 : undefined} style={limit}>
+      {leaves(roots).map(({ option, name }) => (
+        <li key={option.id}>
+          <BoxOption row={props.row} option={option} toggle={props.toggle} say={props.say} name={name} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface NestedProps extends DisplayProps {
+  roots: Branch[];
+  limit: { maxHeight: string } | undefined;
+}
+
+/**
+ * A tree view: one stop for the Tab key, arrows inside. Branches fold, and open by themselves only around
+ * what is chosen when the page opens. Source: WAI-ARIA Authoring Practices, Tree View.
+ */
+function NestedTree({ row, options, toggle, label, roots, limit, say }: NestedProps) {
+  const [open, setOpen] = useState<ReadonlySet<string>>(() => new Set(options.filter((option) => option.chosen).flatMap(({ id }) => ancestors(id))));
+  const [current, setCurrent] = useState<string | undefined>(undefined);
+  const list = useRef<HTMLUListElement>(null);
+  // Without scripts the boxes themselves must be reached by the keyboard; a tree's items are once they listen.
+  const [alive, setAlive] = useState(false);
+  useEffect(() => setAlive(true), []);
+
+  const seen = (branches: readonly Branch[]): Branch[] =>
+    branches.flatMap((branch) => [branch, ...(open.has(branch.option.id) ? seen(branch.children) : [])]);
+  const inSight = seen(roots);
+  const stop = inSight.some(({ option }) => option.id === current) ? current : inSight[0]?.option.id;
+  const flip = (id: string) => {
+    const next = new Set(open);
+    if (!next.delete(id)) next.add(id);
+    setOpen(next);
+  };
+  const focus = (branch: Branch | undefined) => {
+    if (!branch) return;
+    setCurrent(branch.option.id);
+    list.current?.querySelector<HTMLElement>(`[data-node="${CSS.escape(branch.option.id)}"]`)?.focus();
+  };
+  const onKey = (event: KeyboardEvent, branch: Branch) => {
+    const at = inSight.indexOf(branch);
+    const { id, faded } = branch.option;
+    const above = () => inSight.find(({ option }) => option.id === ancestors(id).at(-1));
+    const backwards = list.current && getComputedStyle(list.current).direction === "rtl";
+    const inwards = backwards ? "ArrowLeft" : "ArrowRight";
+    const outwards = backwards ? "ArrowRight" : "ArrowLeft";
+    if (event.key === "ArrowDown") focus(inSight[at + 1]);
+    else if (event.key === "ArrowUp") focus(inSight[at - 1]);
+    else if (event.key === "Home") focus(inSight[0]);
+    else if (event.key === "End") focus(inSight.at(-1));
+    else if (event.key === inwards && branch.children.length > 0) {
+      if (open.has(id)) focus(branch.children[0]);
+      else flip(id);
+    } else if (event.key === outwards) {
+      if (branch.children.length > 0 && open.has(id)) flip(id);
+      else focus(above());
+    } else if (event.key === " " || event.key === "Enter") {
+      if (!faded) toggle(id);
+    } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      const letter = event.key.toLowerCase();
+      focus([...inSight.slice(at + 1), ...inSight.slice(0, at)].find(({ name }) => name.toLowerCase().startsWith(letter)));
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  const branches = (nodes: readonly Branch[]) =>
+    nodes.map((branch) => {
+      const { option, name, children } = branch;
+      const isOpen = open.has(option.id);
+      return (
+        <li key={option.id} role={alive ? "none" : undefined}>
+          {/* biome-ignore lint/a11y/useAriaPropsSupportedByRole: the role is there whenever these are */}
+          {/* biome-ignore lint/a11y/noStaticElementInteractions: the role is there whenever keys are pressed */}
+          <div
+            class="zt-node"
+            role={alive ? "treeitem" : undefined}
+            data-node={option.id}
+            tabIndex={alive ? (option.id === stop ? 0 : -1) : undefined}
+            aria-expanded={alive && children.length > 0 ? isOpen : undefined}
+            aria-checked={alive ? option.chosen : undefined}
+            aria-disabled={(alive && option.faded) || undefined}
+            onKeyDown={(event) => onKey(event, branch)}
+          >
+            {children.length > 0 ? (
+              <button
+                type="button"
+                class="zt-twig"
+                tabIndex={alive ? -1 : undefined}
+                aria-hidden={alive || undefined}
+                aria-expanded={isOpen}
+                aria-label={say(isOpen ? "foldBranch" : "openBranch", { name })}
+                onClick={() => flip(option.id)}
+              />
+            ) : (
+              <span class="zt-twig-space" />
+            )}
+            <label class="zt-box" data-faded={option.faded || undefined}>
+              <input
+                type="checkbox"
+                name={row.field}
+                value={option.id}
+                tabIndex={alive ? -1 : undefined}
+                aria-hidden={alive || undefined}
+                checked={option.chosen}
+                disabled={option.faded}
+                onChange={() => {
+                  setCurrent(option.id);
+                  toggle(option.id);
+                }}
+              />
+              <span class="zt-name">{name}</span>
+              <OptionCount option={option} say={say} />
+            </label>
+          </div>
+          {children.length > 0 && isOpen ? (
+            <ul class="zt-tree" role={alive ? "group" : undefined}>
+              {branches(children)}
+            </ul>
+          ) : null}
+        </li>
+      );
+    });
+  return (
+    // biome-ignore lint/a11y/useAriaPropsSupportedByRole: the role is there whenever these are
+    <ul
+      ref={list}
+      class="zt-tree"
+      role={alive ? "tree" : undefined}
+      aria-multiselectable={alive || undefined}
+      aria-label={label}
+      data-limited={limit ? "" : undefined}
+      style={limit}
+    >
+      {branches(roots)}
+    </ul>
+  );
+}

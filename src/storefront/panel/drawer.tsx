@@ -1,0 +1,52 @@
+import type { ComponentChildren } from "preact";
+import { useEffect, useRef } from "preact/hooks";
+import type { Say } from "../words/say.ts";
+
+interface Props {
+  open: boolean;
+  total: number;
+  say: Say;
+  close(): void;
+  children: ComponentChildren;
+}
+
+/** Off-canvas at the side. The browser's modal dialog keeps focus inside and gives it back to the button. */
+export function Drawer({ open, total, say, close, children }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const box = dialog.current;
+    if (!box || box.open === open) return;
+    if (open) box.showModal();
+    else box.close();
+  }, [open]);
+  return (
+    // A click on the backdrop closes; the keyboard's way is Escape, which the browser brings.
+    // biome-ignore lint/a11y/useKeyWithClickEvents: see above
+    <dialog
+      ref={dialog}
+      class="zt-drawer"
+      aria-label={say("filters")}
+      onClose={close}
+      onClick={(event) => {
+        if (event.target === dialog.current) close();
+      }}
+    >
+      <div class="zt-drawer-body">
+        <header class="zt-drawer-head">
+          <h2>{say("filters")}</h2>
+          <button type="button" class="zt-close" aria-label={say("closeFilters")} onClick={close}>
+            <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+              <path d="M2 2l12 12M14 2L2 14" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
+            </svg>
+          </button>
+        </header>
+        <div class="zt-drawer-scroll">{children}</div>
+        <footer class="zt-drawer-foot">
+          <button type="button" class="zt-apply" onClick={close}>
+            {say("showFound", { n: total })}
+          </button>
+        </footer>
+      </div>
+    </dialog>
+  );
+}

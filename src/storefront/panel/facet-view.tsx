@@ -1,0 +1,113 @@
+import type { VNode } from "preact";
+import { useRef, useState } from "preact/hooks";
+import { resolve } from "../../core/band/band.ts";
+import type { Field } from "../../core/catalogue/field.ts";
+import type { FacetAnswer } from "../../core/match/answer.ts";
+import { choiceOf } from "../../core/match/selection.ts";
+import { rowLabel } from "../../core/panel/panel.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import { type FacetSettings, settingsOn } from "../../core/setting/settings.ts";
+import type { DisplayProps } from "./displays/display-props.ts";
+import { viewOf } from "./displays/views.ts";
+import { FacetTitle } from "./facet-title.tsx";
+import { formatterOf } from "./format.ts";
+import { optionViews, rangeViews } from "./option-views.ts";
+import type { PanelState, Perform } from "./panel-state.ts";
+
+interface Props {
+  row: FacetRow;
+  state: PanelState;
+  perform: Perform;
+}
+
+/** One facet: its title, which folds it, and its options in the display of the present band. */
+export function FacetView(props: Props) {
+  const drawn = useRef<{ props: Props; view: VNode } | undefined>(undefined);
+  // What looks the same is not drawn anew: on the stage most changes are of one row among many.
+  if (!drawn.current || !looksSame(drawn.current.props, props)) drawn.current = { props, view: <DrawnFacet {...props} /> };
+  return drawn.current.view;
+}
+
+/** Whether everything that a facet is drawn from is the same. */
+function looksSame({ row, state }: Props, { row: nextRow, state: next }: Props): boolean {
+  const [before, after] = [state.answer.facets[row.field], next.answer.facets[row.field]];
+  return (
+    row === nextRow &&
+    state.id === next.id &&
+    state.band === next.band &&
+    state.say === next.say &&
+    choiceOf(state.selection, row.field) === choiceOf(next.selection, row.field) &&
+    state.swatches === next.swatches &&
+    (state.marked === row.id) === (next.marked === row.id) &&
+    before?.options === after?.options &&
+    before?.ranges === after?.ranges &&
+    before?.counts.live === after?.counts.live &&
+    before?.counts.steady === after?.counts.steady &&
+    before?.range?.live === after?.range?.live
+  );
+}
+
+function DrawnFacet({ row, state, perform }: Props) {
+  const settings = settingsOn(row.settings, state.band);
+  const { start } = settings;
+  // A new setting of the designer's takes the place of what the shopper did before.
+  const [fold, setFold] = useState({ start, open: start !== "folded" });
+  const field = state.fields.get(row.field);
+  const answer = state.answer.facets[row.field];
+  const View = viewOf(resolve(row.display, state.band));
+  if (!field || !answer || !View) return null;
+  const props = displayProps({ row, state, perform }, field, settings, answer);
+  // A facet with nothing left drops out too, and comes back at the same place.
+  const left = answer.range ? answer.range.live.min !== null || props.choice !== undefined : props.options.length > 0;
+  if (settings.deadEnd === "drop" && !left) return null;
+
+  const open = fold.start === start ? fold.open : start !== "folded";
+  // Without a title nothing could open it again.
+  const folds = settings.title && start !== "fixed";
+  const { id, label } = props;
+  return (
+    <section
+      class="zt-facet"
+      data-row={row.id}
+      data-share={settings.share}
+      data-marked={state.marked === row.id || undefined}
+      data-folded={(folds && !open) || undefined}
+    >
+      <FacetTitle {...props} open={folds ? open : undefined} fold={(next) => setFold({ start, open: next })} />
+      <div id={id} class="zt-body" hidden={folds && !open} role="group" aria-label={label}>
+        <View {...props} />
+        {settings.clearLink ? (
+          <button
+            type="button"
+            class="zt-clear"
+            disabled={props.choice === undefined}
+            aria-label={state.say("clearFacet", { facet: label })}
+            onClick={() => props.choose(undefined)}
+          >
+            {state.say("clear")}
+          </button>
+        ) : null}
+      </div>
+    </section>
+  );
+}
+
+/** What the facet's display is given. */
+function displayProps({ row, state, perform }: Props, field: Field, settings: FacetSettings, answer: FacetAnswer): DisplayProps {
+  const format = formatterOf(field, state.currency, settings, state.language);
+  return {
+    row,
+    field,
+    settings,
+    label: rowLabel(row, state.language) || field.name,
+    id: `${state.id}-${row.id}`,
+    options: answer.range ? [] : optionViews(state, row, settings, answer),
+    choice: choiceOf(state.selection, row.field),
+    range: answer.range,
+    ranges: answer.range ? rangeViews(state, row, settings, answer, format) : [],
+    toggle: (option) => perform({ do: "toggle", facet: row, option }),
+    choose: (choice) => perform({ do: "choose", field: row.field, choice }),
+    format,
+    say: state.say,
+  };
+}

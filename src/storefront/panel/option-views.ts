@@ -1,0 +1,70 @@
+import type { FacetAnswer } from "../../core/match/answer.ts";
+import { choiceOf, optionsOf, rangeOf } from "../../core/match/selection.ts";
+import type { Range } from "../../core/numbers/range-schema.ts";
+import { orderOptions } from "../../core/panel/option-order.ts";
+import { isShown, labelOf } from "../../core/panel/options.ts";
+import { rulesOf } from "../../core/panel/panel.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import type { FacetSettings } from "../../core/setting/settings.ts";
+import type { Say } from "../words/say.ts";
+import type { OptionView, RangeView } from "./displays/display-props.ts";
+import type { PanelState } from "./panel-state.ts";
+
+type Shown = Pick<PanelState, "selection" | "swatches" | "language" | "say">;
+
+/**
+ * A facet's options as its display draws them: those that the designer shows, under the names given, in the
+ * row's order, counted as the row says, dead ends kept, faded or dropped. The order goes by the whole page's
+ * counts, so that it never changes under a finger.
+ */
+export function optionViews(state: Shown, row: FacetRow, settings: FacetSettings, { options, counts }: FacetAnswer): OptionView[] {
+  const chosen = new Set(optionsOf(choiceOf(state.selection, row.field)));
+  const book = Object.hasOwn(state.swatches, row.field) ? state.swatches[row.field] : undefined;
+  const rules = rulesOf(row);
+  const named = options.map((option) => ({ id: option.id, label: labelOf(rules, option, state.language) }));
+  return orderOptions(named, counts.steady, settings.order, rules.byHand).flatMap((o) => {
+    const option = named[o];
+    if (!option || (!isShown(rules, option.id) && !chosen.has(option.id))) return [];
+    const { id, label } = option;
+    const dead = counts.live[o] === 0 && !chosen.has(id);
+    if (dead && settings.deadEnd === "drop") return [];
+    return {
+      id,
+      label,
+      count: settings.counting === "none" ? undefined : counts[settings.counting][o],
+      chosen: chosen.has(id),
+      faded: dead && settings.deadEnd === "fade",
+      swatch: book && Object.hasOwn(book, id) ? book[id] : undefined,
+    };
+  });
+}
+
+/** A facet's ranges as its display draws them. */
+export function rangeViews(
+  { selection, say }: Shown,
+  row: FacetRow,
+  { counting, deadEnd }: FacetSettings,
+  { ranges, counts }: FacetAnswer,
+  format: (value: number) => string,
+): RangeView[] {
+  const given = choiceOf(selection, row.field);
+  const choice = rangeOf(given);
+  return ranges.flatMap((range, at) => {
+    const chosen = given !== undefined && range.min === choice.min && range.max === choice.max;
+    const dead = counts.live[at] === 0 && !chosen;
+    if (dead && deadEnd === "drop") return [];
+    return {
+      range,
+      label: rangeText(range, format, say),
+      count: counting === "none" ? undefined : counts[counting][at],
+      chosen,
+      faded: dead && deadEnd === "fade",
+    };
+  });
+}
+
+/** A range in words. */
+export function rangeText({ min, max }: Range, format: (value: number) => string, say: Say): string {
+  if (min === undefined) return max === undefined ? "" : say("upTo", { value: format(max) });
+  return max === undefined ? say("fromUp", { value: format(min) }) : `${format(min)} – ${format(max)}`;
+}

@@ -1,0 +1,141 @@
+import { type ComponentType, h } from "preact";
+import { useEffect, useRef } from "preact/hooks";
+import { pathSeparator } from "../../core/catalogue/path.ts";
+import { isEmpty } from "../../core/match/selection.ts";
+import { facetRows, rowLabel } from "../../core/panel/panel.ts";
+import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/panel-schema.ts";
+import { toAddress } from "../../core/place/address.ts";
+import { type Act, nextPlace, startPlace } from "../../core/place/place.ts";
+import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { ChipList } from "./chip-list.tsx";
+import { chipsOf } from "./chips.ts";
+import { Count } from "./count.tsx";
+import type { PanelState, Perform } from "./panel-state.ts";
+
+interface Props<R extends PieceRow = PieceRow> {
+  row: R;
+  state: PanelState;
+  perform: Perform;
+  /** What shoppers read or hear, in their language. */
+  label: string;
+}
+
+/** Everything in a panel that is not a facet. */
+export function PieceView({ row, state, perform }: Omit<Props, "label">) {
+  const View = views[row.piece] as ComponentType<Props>;
+  return (
+    <div class="zt-piece" data-piece={row.piece} data-row={row.id} data-marked={state.marked === row.id || undefined}>
+      <View row={row} state={state} perform={perform} label={rowLabel(row, state.language)} />
+    </div>
+  );
+}
+
+const views: { [P in PieceName]: ComponentType<Props<Extract<PieceRow, { piece: P }>>> } = {
+  chosen: Chosen,
+  search: Search,
+  clear: Clear,
+  count: ({ state }) => <Count state={state} />,
+  divider: () => <hr class="zt-divider" />,
+  heading: ({ row, label }) => h(`h${row.level}`, { class: "zt-heading" }, label),
+  // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
+  text: ({ row }) => <div class="zt-text" dangerouslySetInnerHTML={{ __html: row.html }} />,
+  picture: Picture,
+  links: Links,
+};
+
+/** Chosen filters on one line that scrolls sideways, so that nothing below ever moves. */
+function Chosen({ state, perform, label }: Props) {
+  const chips = chipsOf(state);
+  const { say } = state;
+  return (
+    <div class="zt-chosen" role="group" aria-label={label || say("chosen")}>
+      <ChipList chips={chips} say={say} perform={perform}>
+        {chips.length === 0 ? <li class="zt-hint">{say("nothingChosen")}</li> : null}
+      </ChipList>
+      <ClearButton state={state} perform={perform} text={say("clearAll")} />
+    </div>
+  );
+}
+
+function Clear({ state, perform, label }: Props) {
+  return <ClearButton state={state} perform={perform} text={label || state.say("clearAll")} />;
+}
+
+/** Keeps its room when there is nothing to clear, so that nothing below moves when it comes. */
+const ClearButton = ({ state, perform, text }: Pick<Props, "state" | "perform"> & { text: string }) => (
+  <button type="button" class="zt-clear" disabled={isEmpty(state.selection)} onClick={() => perform({ do: "clear" })}>
+    {text}
+  </button>
+);
+
+const pause = 150;
+
+function Search({ state, perform, label }: Props) {
+  const name = label || state.say("search");
+  const input = useRef<HTMLInputElement>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const { text } = state.selection;
+  useEffect(() => {
+    // Only what comes from elsewhere (a chip, the address bar) is written over what stands in the field.
+    if (input.current && input.current.value.trim() !== text.trim()) input.current.value = text;
+  }, [text]);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return (
+    <input
+      ref={input}
+      class="zt-search"
+      type="search"
+      name="q"
+      aria-label={name}
+      placeholder={name}
+      defaultValue={text}
+      onInput={(event) => {
+        const asked = event.currentTarget.value;
+        clearTimeout(timer.current);
+        timer.current = setTimeout(() => perform({ do: "search", text: asked }), pause);
+      }}
+    />
+  );
+}
+
+function Picture({ row: { src, href }, state, label }: Props<Extract<PieceRow, { piece: "picture" }>>) {
+  if (!isSafePicture(src)) return <p class="zt-hint">{state.say("noPicture")}</p>;
+  const image = <img class="zt-image" src={src} alt={label} />;
+  return isSafeAddress(href) ? <a href={href}>{image}</a> : image;
+}
+
+/** Links that each lead to the page with one value chosen and nothing else. */
+function Links({ row, state, perform, label }: Props<LinksPiece>) {
+  const answer = state.answer.facets[row.field];
+  const field = state.fields.get(row.field);
+  if (!answer || !field) return null;
+  const picked = row.values === "all" ? undefined : new Set(row.values);
+  const name = label || field.name;
+  return (
+    <nav aria-label={name}>
+      {label ? <h3 class="zt-heading">{label}</h3> : null}
+      <ul class="zt-links">
+        {answer.options.map((option, o) => {
+          const { id } = option;
+          if (picked && !picked.has(id)) return null;
+          const only: Act = { do: "only", field: row.field, choice: { options: [id] } };
+          return (
+            <li key={id}>
+              <a
+                href={toAddress(nextPlace(startPlace, only), (key) => state.fields.get(key), state.query, facetRows(state.panel))}
+                onClick={(event) => {
+                  if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+                  event.preventDefault();
+                  perform(only);
+                }}
+              >
+                {option.label.split(pathSeparator).at(-1)}
+              </a>
+              {row.counts ? <span class="zt-count"> {answer.counts.steady[o]}</span> : null}
+            </li>
+          );
+        })}
+      </ul>
+    </nav>
+  );
+}

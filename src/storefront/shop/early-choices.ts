@@ -1,0 +1,33 @@
+import type { Field } from "../../core/catalogue/field.ts";
+import type { Facet, Selection } from "../../core/match/question.ts";
+import { choiceOf, withChoice } from "../../core/match/selection.ts";
+import { fromAddress, rangeNames } from "../../core/place/address.ts";
+
+/**
+ * A selection with what was changed in the plain form before the page woke. Only inputs that are no longer as they
+ * were drawn say something: a slider has no input that a form would send.
+ */
+export function withTouched(
+  selection: Selection,
+  form: HTMLFormElement,
+  facets: readonly Facet[],
+  fieldOf: (key: string) => Field | undefined,
+): Selection {
+  const touched = new Set([...form.elements].filter(isTouched).map((input) => input.getAttribute("name")));
+  if (touched.size === 0) return selection;
+  const sent = [...new FormData(form)].flatMap(([name, value]) => (typeof value === "string" ? [[name, value]] : []));
+  const said = fromAddress(`?${new URLSearchParams(sent)}`, facets, fieldOf).selection;
+  const text = touched.has("q") ? said.text : selection.text;
+  return facets
+    .filter(({ field }) => [field, ...Object.values(rangeNames(field))].some((name) => touched.has(name)))
+    .reduce((now, { field }) => withChoice(now, field, choiceOf(said, field)), { ...selection, text });
+}
+
+function isTouched(element: Element): boolean {
+  if (element instanceof HTMLSelectElement)
+    return [...element.options].some((one) => one.selected !== one.defaultSelected);
+  if (!(element instanceof HTMLInputElement)) return false;
+  return element.type === "checkbox" || element.type === "radio"
+    ? element.checked !== element.defaultChecked
+    : element.value !== element.defaultValue;
+}

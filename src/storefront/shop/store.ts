@@ -1,0 +1,129 @@
+import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
+import type { Engine } from "../../core/match/engine.ts";
+import type { Selection } from "../../core/match/question.ts";
+import { fitSelection } from "../../core/match/selection.ts";
+import { engineFacets } from "../../core/panel/panel.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { type Act, nextPlace, type Place } from "../../core/place/place.ts";
+import { sayOf } from "../words/languages.ts";
+import { answerAt, type PageState, type PlaceAnswer } from "./page-state.ts";
+
+export type Listener = (state: PageState, change: Change) => void;
+/** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
+export type Change = "place" | "panel" | "view" | "stage";
+
+/** After a question that was not answered, it is asked again: first after so many ms, each time twice as long, at most so long. */
+const firstPause = 1000;
+const longestPause = 30_000;
+
+/** Holds the state of one shop page and tells listeners when it changes. */
+export class PageStore {
+  #state: PageState;
+  /** What was asked for last: an answer may still be under way, and the next step goes on from here. */
+  #wanted: PageState;
+  #engine: Engine;
+  #listeners = new Set<Listener>();
+  #asked = 0;
+  /** A shopper's step has been asked for and not been told yet. */
+  #stepped = false;
+
+  constructor(state: PageState, engine: Engine) {
+    this.#state = state;
+    this.#wanted = state;
+    this.#engine = engine;
+  }
+
+  get state(): PageState {
+    return this.#state;
+  }
+
+  /** @returns what ends it */
+  subscribe(listener: Listener): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  }
+
+  /** Does what a shopper has asked for, going on from what was asked for last. */
+  perform(act: Act): void {
+    this.go(nextPlace(this.#wanted, act));
+  }
+
+  /** Shows another place; `change` is "view" when the place came from the address bar itself. */
+  go({ selection, sort, page }: Place, change: Change = "place"): void {
+    this.#ask({ ...this.#wanted, selection, sort, page }, change);
+  }
+
+  /** Shows what was chosen on another page. */
+  setSelection(selection: Selection): void {
+    this.go({ selection, sort: this.#wanted.sort, page: 1 }, "stage");
+  }
+
+  /** Puts a changed panel on the page; the selection stays as far as it still has a meaning. */
+  setPanel(panel: PanelDocument): void {
+    const { selection, band } = this.#wanted;
+    this.#ask({ ...this.#wanted, panel, selection: fitSelection(selection, engineFacets(panel, band)) }, "panel");
+  }
+
+  /** Tells the page its width in CSS px, and from which widths bands hold when that has changed. */
+  setWidth(width: number, limits: BandLimits = this.#wanted.limits): void {
+    const band = bandAt(width, limits);
+    if (band !== this.#wanted.band) this.#ask({ ...this.#onBand(this.#wanted, band), limits }, "view");
+    else if (limits !== this.#wanted.limits) {
+      this.#wanted = { ...this.#wanted, limits };
+      this.#put({ ...this.#state, limits }, "view");
+    }
+  }
+
+  /** Shows the page in another of the shop's languages. */
+  setLanguage(language: string): void {
+    if (language === this.#wanted.language) return;
+    const spoken = { language, say: sayOf(language) };
+    this.#wanted = { ...this.#wanted, ...spoken };
+    this.#put({ ...this.#state, ...spoken }, "view");
+  }
+
+  openDrawer(open: boolean): void {
+    if (open !== this.#state.drawerOpen) this.#put({ ...this.#state, drawerOpen: open }, "view");
+  }
+
+  /** Marks the row that the designer points at. */
+  mark(row: string | undefined): void {
+    if (row !== this.#state.marked) this.#put({ ...this.#state, marked: row }, "view");
+  }
+
+  // Ids go by the band, and what is counted can differ by it, as ranges of a price do.
+  #onBand(state: PageState, band: Band): PageState {
+    return { ...state, band, id: state.id.replace(/[^-]+$/, band), drawerOpen: false };
+  }
+
+  #ask(next: PageState, change: Change, pause = firstPause): void {
+    const turn = ++this.#asked;
+    this.#wanted = next;
+    if (change === "place" || change === "stage") this.#stepped = change === "place";
+    const take = ({ place, answer }: PlaceAnswer) => {
+      if (turn !== this.#asked) return;
+      const { marked, drawerOpen, band } = this.#state;
+      const told = this.#stepped ? "place" : change;
+      this.#stepped = false;
+      // What does not wait for an answer may have changed meanwhile.
+      const { language, say, limits } = this.#wanted;
+      this.#wanted = { ...next, ...place, answer, language, say, limits, marked, drawerOpen: drawerOpen && next.band === band, trouble: false };
+      this.#put(this.#wanted, told);
+    };
+    const fail = (error: Error) => {
+      if (turn !== this.#asked) return;
+      console.error(error);
+      // The last result stays, and the shopper is told where the products are.
+      this.#put({ ...this.#state, trouble: true }, "view");
+      setTimeout(() => turn === this.#asked && this.#ask(this.#wanted, change, Math.min(2 * pause, longestPause)), pause);
+    };
+    const answer = answerAt(this.#engine, next.panel, next.band, next);
+    if (answer instanceof Promise) answer.then(take, fail);
+    else take(answer);
+  }
+
+  #put(state: PageState, change: Change): void {
+    this.#state = state;
+    for (const listener of this.#listeners) listener(state, change);
+  }
+}

@@ -1,0 +1,33 @@
+import type { Band, BandLimits } from "../../core/band/band.ts";
+import type { Patch } from "../../core/document/patch.ts";
+import type { PageMeasure } from "../../core/finding/measure.ts";
+import type { Selection } from "../../core/match/question.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+
+/** From the bench to a page on its stage. */
+export type ToStage =
+  /** The panel whole, once; later what has changed of it. */
+  | { zt: "panel"; panel: PanelDocument }
+  | { zt: "patches"; patches: readonly Patch[] }
+  | { zt: "limits"; limits: BandLimits }
+  | { zt: "selection"; selection: Selection }
+  | { zt: "mark"; row: string | undefined }
+  | { zt: "language"; language: string }
+  | { zt: "drawer"; open: boolean }
+  /** How high the first screen is, in CSS px. */
+  | { zt: "screen"; height: number };
+
+/** From a page on the stage to the bench. */
+export type FromStage =
+  | { zt: "ready" }
+  | { zt: "selection"; selection: Selection }
+  | { zt: "drawer"; open: boolean }
+  /** How high the rows stand, a moment after each change. */
+  | { zt: "measured"; band: Band; measure: PageMeasure }
+  /** The row that the designer points at on the page. */
+  | { zt: "point"; row: string | undefined }
+  /** A key of the tool's that was pressed on the page. */
+  | { zt: "key"; key: PressedKey };
+
+/** What there is to know of a pressed key, as keyboard events name it. */
+export type PressedKey = Pick<KeyboardEvent, "key" | "code" | "ctrlKey" | "metaKey" | "shiftKey" | "altKey">;

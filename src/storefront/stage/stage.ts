@@ -1,0 +1,114 @@
+import type { BandLimits } from "../../core/band/band.ts";
+import { patched } from "../../core/document/edit.ts";
+import { putAllViews } from "../panel/displays/all.ts";
+import type { PageStore } from "../shop/store.ts";
+import { direction } from "../words/direction.ts";
+import { drawScreen } from "./first-screen.ts";
+import { measurePage } from "./measure.ts";
+import type { FromStage, ToStage } from "./messages.ts";
+
+/** Layout settles before it is measured; many changes at once are measured once. */
+const settle = 250;
+
+/** Lets the bench that holds this page in a frame set its panel and share its selection with other frames. */
+export function connectStage(store: PageStore): void {
+  putAllViews();
+  const tell = (message: FromStage) => parent.postMessage(message, location.origin);
+  let { panel } = store.state;
+  const setPanel = (next: typeof panel) => {
+    panel = next;
+    store.setPanel(next);
+  };
+
+  addEventListener("message", (event: MessageEvent<ToStage>) => {
+    if (event.origin !== location.origin || event.source !== parent) return;
+    const message = event.data;
+    switch (message.zt) {
+      case "panel":
+        return setPanel(message.panel);
+      case "patches":
+        return setPanel(patched(panel, message.patches));
+      case "limits":
+        styleFor(message.limits);
+        return store.setWidth(innerWidth, message.limits);
+      case "selection":
+        return store.setSelection(message.selection);
+      case "mark":
+        return store.mark(message.row);
+      case "language":
+        document.documentElement.lang = message.language;
+        document.documentElement.dir = direction(message.language);
+        return store.setLanguage(message.language);
+      case "drawer":
+        return store.openDrawer(message.open);
+      case "screen":
+        return drawScreen(message.height);
+    }
+  });
+
+  let open = store.state.drawerOpen;
+  store.subscribe((state, change) => {
+    // What came from the bench is not told back to it: it would come here again, behind the next click.
+    if (change === "place") tell({ zt: "selection", selection: state.selection });
+    if (state.drawerOpen !== open) {
+      open = state.drawerOpen;
+      tell({ zt: "drawer", open });
+    }
+  });
+  tellMeasures(store, tell);
+  tellPointed(tell);
+  tellKeys(tell);
+  tell({ zt: "ready" });
+}
+
+/** Fetches the style sheet in which bands hold from these widths on. */
+function styleFor({ medium, wide }: BandLimits): void {
+  const link = document.querySelector<HTMLLinkElement>("#zt-style");
+  if (!link) return;
+  const address = new URL(link.href);
+  address.searchParams.set("medium", String(medium));
+  address.searchParams.set("wide", String(wide));
+  if (address.href !== link.href) link.href = address.href;
+}
+
+type Tell = (message: FromStage) => void;
+
+function tellMeasures(store: PageStore, tell: Tell): void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const measureSoon = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      const measure = measurePage();
+      if (measure) tell({ zt: "measured", band: store.state.band, measure });
+    }, settle);
+  };
+  store.subscribe(measureSoon);
+  measureSoon();
+}
+
+function tellPointed(tell: Tell): void {
+  let pointed: string | undefined;
+  const point = (row: string | undefined) => {
+    if (row === pointed) return;
+    pointed = row;
+    tell({ zt: "point", row });
+  };
+  document.addEventListener("pointerover", ({ target }) => {
+    point(target instanceof Element ? target.closest<HTMLElement>("[data-row]")?.dataset.row : undefined);
+  });
+  document.documentElement.addEventListener("pointerleave", () => point(undefined));
+}
+
+/** Shortcuts of the tool hold here too. What a field does with a key by itself stays with the field. */
+function tellKeys(tell: Tell): void {
+  addEventListener("keydown", (event) => {
+    const { key, code, ctrlKey, metaKey, shiftKey, altKey } = event;
+    const typing =
+      event.target instanceof Element && event.target.closest("input:not([type=checkbox], [type=radio], [type=range]), select, textarea") !== null;
+    const command = ctrlKey || metaKey;
+    if (event.defaultPrevented || altKey || !(command ? /^[kzy]$/i.test(key) : key === "?" && !typing)) return;
+    if (typing && /^[zy]$/i.test(key)) return;
+    event.preventDefault();
+    tell({ zt: "key", key: { key, code, ctrlKey, metaKey, shiftKey, altKey } });
+  });
+}

@@ -1,0 +1,25 @@
+import type { en } from "./en.ts";
+
+/** Text with places for values, or one such text for each plural category of its language. */
+export type Phrase = string | Readonly<Partial<Record<Intl.LDMLPluralRule, string>> & { other: string }>;
+export type WordKey = keyof typeof en;
+/** All words of one language. */
+export type Words = Readonly<{ [K in WordKey]: Phrase }>;
+/** Says a phrase with its values put in; `n` chooses the plural. */
+export type Say = (key: WordKey, values?: Readonly<Record<string, string | number>>) => string;
+
+const rules = new Map<string, Intl.PluralRules>();
+
+/**
+ * What says the words of a language.
+ * @param language BCP 47 tag, by which plurals are chosen
+ */
+export function sayer(words: Words, language: string): Say {
+  const plural = rules.get(language) ?? new Intl.PluralRules(language);
+  rules.set(language, plural);
+  return (key, values = {}) => {
+    const phrase = words[key];
+    const text = typeof phrase === "string" ? phrase : (phrase[plural.select(Number(values.n ?? 0))] ?? phrase.other);
+    return text.replace(/\{(\w+)\}/g, (place, name: string) => (Object.hasOwn(values, name) ? String(values[name]) : place));
+  };
+}
