@@ -1,35 +1,7 @@
 import useSWR from "swr";
-import type { Field } from "../core/catalogue/field.ts";
 import type { Problem } from "../core/catalogue/problem.ts";
-import type { ColumnReading } from "../core/catalogue/reading.ts";
-import type { PanelDocument } from "../core/panel/document.ts";
-
-export interface PanelSummary {
-  slug: string;
-  name: string;
-  version: number;
-}
-
-export interface ShopSummary {
-  slug: string;
-  name: string;
-  currency: string;
-  products: number;
-  variants: number;
-  /** Of the imported catalogue, computed ones left out. */
-  fields: Field[];
-  /** How the columns of its last file were read. */
-  reading: (ColumnReading & { heading: string })[];
-  panels: PanelSummary[];
-}
-
-/** A document as the server has it, and the number of times that it was saved. */
-export interface Stored<D> {
-  version: number;
-  document: D;
-}
-
-export type StoredPanel = PanelSummary & Stored<PanelDocument>;
+import type { KindName } from "../core/kinds/kinds.ts";
+import type { ShopSummary } from "../core/wire/shop.ts";
 
 /** An answer of the server that is not a success. */
 export class ApiError extends Error {
@@ -54,14 +26,18 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   }
   const body = await response.json().catch(() => ({}));
   if (!response.ok) throw new ApiError(response.status, body.error ?? `The server answered ${response.status}.`, body);
-  return body as T;
+  return body;
 }
 
+/** Sends a value as JSON. @throws ApiError */
 export const sendJson = <T>(method: "POST" | "PUT", path: string, value: unknown): Promise<T> =>
   request<T>(path, { method, headers: { "content-type": "application/json" }, body: JSON.stringify(value) });
 
 export const shopPath = (shop: string): string => `/shops/${encodeURIComponent(shop)}`;
-export const panelPath = (shop: string, panel: string): string => `${shopPath(shop)}/panels/${encodeURIComponent(panel)}`;
+
+/** Where a document is, or with a kind alone all of that kind. */
+export const documentPath = (shop: string, kind: KindName, slug?: string): string =>
+  `${shopPath(shop)}/documents/${kind}${slug === undefined ? "" : `/${encodeURIComponent(slug)}`}`;
 
 export const useShops = () => useSWR<ShopSummary[], ApiError>("/shops", request<ShopSummary[]>);
 export const useShop = (shop: string) => useSWR<ShopSummary, ApiError>(shopPath(shop), request<ShopSummary>);

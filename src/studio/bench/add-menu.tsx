@@ -1,53 +1,14 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
-import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
-import { suggestFacet, suggestRow } from "../../core/evidence/suggest.ts";
+import { displays } from "../../core/display/displays.ts";
 import { words } from "../../core/index/words.ts";
-import type { PanelDocument } from "../../core/panel/document.ts";
-import { addRow, freeId, type PanelEdit, together } from "../../core/panel/edit.ts";
-import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
-import { displays } from "../../storefront/displays/index.ts";
+import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
+import { suggestRow } from "../../core/suggest/suggest.ts";
 import { Popover } from "../shell/popover.tsx";
-import { type OpenShop, useOpenShop } from "../shell/shop-context.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import { useBench, usePanel } from "./bench-context.ts";
 import { Reach } from "./reach.tsx";
-
-/** Fields that the panel has no facet for yet: those worth one first, then by reach. */
-export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
-  const used = new Set(panel.rows.flatMap((row) => (row.kind === "facet" ? [row.field] : [])));
-  return profiles
-    .filter(({ field }) => isFacetable(field) && !used.has(field.key))
-    .map((profile) => ({ profile, suggestion: suggestFacet(profile) }))
-    .sort((a, b) => Number(b.suggestion.worth) - Number(a.suggestion.worth) || b.profile.reach - a.profile.reach);
-}
-
-/** Adds every field that is worth a facet, as one step. */
-export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: number; edit: PanelEdit } {
-  const worth = freeFields(shop, panel).filter(({ suggestion }) => suggestion.worth);
-  const edits = worth.map(({ profile }) => addRow(suggestRow(profile), profile.field.name));
-  return { count: worth.length, edit: together(`Add ${worth.length} suggested facets`, edits) };
-}
-
-const once = new Set(["search", "chosen", "clear", "count"]);
-const linked: readonly FieldRole[] = ["category", "brand", "type", "tags"];
-
-/** Pieces that can be added, each as the edit that adds it; some make sense once only. */
-export function freePieces({ profiles }: OpenShop, panel: PanelDocument): { name: string; edit: PanelEdit }[] {
-  const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
-  const add = (name: string, row: ReturnType<typeof newPiece>) => ({
-    name,
-    edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
-  });
-  return pieceNames
-    .filter((piece) => !(once.has(piece) && has(piece)))
-    .flatMap((piece) => {
-      const id = freeId(panel.rows, piece);
-      if (piece !== "links") return [add(pieceLabels[piece], newPiece(piece, id))];
-      return profiles
-        .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
-        .map(({ field }) => add(`Links: ${field.name}`, newPiece(piece, id, { field: field.key, mode: field.kind === "path" ? "tree" : "any" })));
-    });
-}
 
 /** Offers every field and piece that is not in the panel yet. */
 export function AddMenu() {

@@ -1,14 +1,20 @@
 import { createContext, useContext } from "react";
 import { createStore, type StoreApi, useStore } from "zustand";
-import type { Measures } from "../../core/evidence/findings.ts";
-import { emptySelection, type Selection } from "../../core/match/selection.ts";
-import type { PanelDocument } from "../../core/panel/document.ts";
+import type { PageMeasure } from "../../core/finding/measure.ts";
+import type { Band } from "../../core/band/band.ts";
+import { firstScreens, type Screen } from "../../core/band/first-screen.ts";
+import { emptySelection } from "../../core/match/selection.ts";
+import type { Selection } from "../../core/match/question.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
+import type { Stepped } from "../shell/history.ts";
 
 /** What the designer looks at and tries on the bench; never saved. */
 export interface Session {
   /** Shared by both frames of the stage. */
   selection: Selection;
+  /** The page that it was chosen on, which knows it already; undefined when it was chosen elsewhere. */
+  chosenBy: MessageEventSource | undefined;
   /** Row pointed at in the lattice, shown on the pages. */
   marked: string | undefined;
   /** Row pointed at on a page, shown in the lattice. */
@@ -22,7 +28,9 @@ export interface Session {
   /** BCP 47 tag of the language that the pages are shown in. */
   language: string;
   /** By band, how high the rows stand, as the pages have measured them. */
-  measures: Measures;
+  measures: Readonly<Partial<Record<Band, PageMeasure>>>;
+  /** By band, the size of the screen that most people have. */
+  screens: Readonly<Record<Band, Screen>>;
   /** Someone looks at the heights, so the medium band is measured too. */
   measuring: boolean;
 }
@@ -32,6 +40,7 @@ export type SessionStore = StoreApi<Session>;
 export const createSession = (): SessionStore =>
   createStore<Session>(() => ({
     selection: emptySelection,
+    chosenBy: undefined,
     marked: undefined,
     pointed: undefined,
     unfolded: undefined,
@@ -39,14 +48,17 @@ export const createSession = (): SessionStore =>
     pageWidth: 1280,
     language: "en",
     measures: {},
+    screens: firstScreens,
     measuring: false,
   }));
 
 export type PanelStore = DocumentStore<PanelDocument>;
 
-interface Bench {
+export interface Bench {
   panel: PanelStore;
   session: SessionStore;
+  /** All documents that the bench changes. */
+  stores: readonly Stepped[];
 }
 
 export const BenchContext = createContext<Bench | undefined>(undefined);

@@ -9,13 +9,13 @@ import { useBench } from "./bench-context.ts";
 /** The strip of the bench: undo and redo, whether all is saved, and the shop as shoppers see it. */
 export function BenchStrip() {
   const { shop = "", panel = "" } = useParams();
-  const store = useBench().panel;
+  const { panel: store, stores } = useBench();
   return (
     <Strip views={shopViews(shop)}>
       <Saved store={store} />
       <div className="flex">
-        <HistoryButtons store={store} />
-        <HistoryList store={store} />
+        <HistoryButtons stores={stores} />
+        <HistoryList stores={stores} />
       </div>
       <a
         href={`/shop/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`}

@@ -1,48 +1,38 @@
 import { useMemo } from "react";
 import { Navigate, useParams } from "react-router";
-import useSWRImmutable from "swr/immutable";
-import { type ApiError, panelPath, request, type StoredPanel } from "../api.ts";
+import { Commands } from "../shell/commands.tsx";
 import { ConflictNote } from "../shell/conflict-note.tsx";
-import { createDocumentStore } from "../shell/document-store.ts";
+import { useDocument } from "../shell/documents.ts";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { useLeaveWarning } from "../shell/use-leave-warning.ts";
-import { BenchContext, createSession, type PanelStore } from "./bench-context.ts";
+import { BenchContext, createSession } from "./bench-context.ts";
+import { benchActions } from "./bench-actions.ts";
 import { BenchStrip } from "./bench-strip.tsx";
-import { Commands } from "./commands.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
-import { Shortcuts } from "./shortcuts.tsx";
 import { Stage } from "./stage.tsx";
-
-/** Panels that were opened in this tab, so that history and unsaved work outlive a change of view. */
-const opened = new Map<string, PanelStore>();
 
 /** The bench of the address's panel; the shop's first when it names none. */
 export function BenchView() {
   const { shop } = useOpenShop();
   const { panel: slug } = useParams();
-  if (slug === undefined && shop.panels.length > 0) return <Navigate to={`/shops/${shop.slug}/bench/${shop.panels[0].slug}`} replace />;
+  const [first] = shop.panels;
+  if (slug === undefined && first) return <Navigate to={`/shops/${shop.slug}/bench/${first.slug}`} replace />;
   return <OpenBench key={slug} shop={shop.slug} slug={slug ?? ""} />;
 }
 
 function OpenBench({ shop, slug }: { shop: string; slug: string }) {
-  const path = panelPath(shop, slug);
-  const known = opened.get(path);
-  const { data, error } = useSWRImmutable<StoredPanel, ApiError>(known ? null : path, request<StoredPanel>);
+  const { store: panel, error } = useDocument(shop, "panel", slug);
   const session = useMemo(createSession, []);
-  let panel = known;
-  if (!panel && data) {
-    panel = createDocumentStore(path, data);
-    opened.set(path, panel);
-  }
-  useLeaveWarning(panel);
+  const open = useOpenShop();
+  const { settings } = open;
+  const bench = useMemo(() => panel && { panel, session, stores: [panel, settings] }, [panel, settings, session]);
 
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
-  if (!panel) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;
+  if (!panel || !bench) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;
   return (
-    <BenchContext value={{ panel, session }}>
+    <BenchContext value={bench}>
       <div className="flex h-full flex-col">
         <BenchStrip />
         <ConflictNote store={panel} what="This panel was" />
@@ -56,8 +46,7 @@ function OpenBench({ shop, slug }: { shop: string; slug: string }) {
             <EvidenceLine />
           </section>
         </main>
-        <Commands />
-        <Shortcuts />
+        <Commands stores={bench.stores} actions={() => benchActions(open, bench)} />
       </div>
     </BenchContext>
   );

@@ -1,10 +1,10 @@
 import { Fragment } from "react";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { type Band, isOwn, resolve } from "../../core/panel/bands.ts";
-import type { FacetRow } from "../../core/panel/document.ts";
+import { type Band, isOwn, resolve } from "../../core/band/band.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { followDisplay } from "../../core/panel/edit.ts";
-import { chooseDisplay, displayChoices } from "../../storefront/displays/choose.ts";
-import { displays } from "../../storefront/displays/index.ts";
+import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
+import { displays } from "../../core/display/displays.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";

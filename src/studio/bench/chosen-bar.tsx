@@ -1,7 +1,8 @@
-import { isFacet } from "../../core/panel/document.ts";
-import { removeRow, setSetting, together } from "../../core/panel/edit.ts";
-import { facetSettings } from "../../core/panel/setting-definitions.ts";
-import { type Share, shares } from "../../core/panel/settings.ts";
+import { isFacet } from "../../core/panel/panel.ts";
+import { together } from "../../core/document/edit.ts";
+import { removeRow, setSetting } from "../../core/panel/edit.ts";
+import { settingDefinition } from "../../core/setting/setting-definitions.ts";
+import { type Share, settingFacts } from "../../core/setting/settings.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
 /** What can be done with several rows at once; settings of one of them change all. */
@@ -13,7 +14,8 @@ export function ChosenBar() {
   if (there.length === 0) return null;
   const what = `${there.length} ${there.length === 1 ? "row" : "rows"}`;
   const { apply } = store.getState();
-  const widths = facetSettings.share.kind === "choice" ? facetSettings.share.choices : {};
+  const share = settingDefinition("share");
+  const widths = share.kind === "choice" ? share.choices : {};
   return (
     <div className="flex flex-none items-center gap-2 border-t border-hair bg-accent/25 px-3.5 py-1.5 text-[13px]">
       <b>{what} chosen</b>
@@ -34,9 +36,9 @@ export function ChosenBar() {
           <option value="" disabled>
             …
           </option>
-          {shares.map((share) => (
-            <option key={share} value={share}>
-              {widths[share]}
+          {settingFacts.share.of?.map((one) => (
+            <option key={one} value={one}>
+              {widths[one]}
             </option>
           ))}
         </select>

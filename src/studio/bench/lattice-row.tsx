@@ -2,15 +2,17 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, GripVertical } from "lucide-react";
 import { memo } from "react";
-import { bands } from "../../core/panel/bands.ts";
-import { isFacet, type Row } from "../../core/panel/document.ts";
+import { bands } from "../../core/band/band.ts";
+import { isFacet } from "../../core/panel/panel.ts";
+import type { Row } from "../../core/panel/panel-schema.ts";
 import { setLabel } from "../../core/panel/edit.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { Cell } from "./cell.tsx";
-import { columns } from "./lattice.tsx";
+import { choose } from "./chosen-rows.ts";
+import { columns } from "./columns.ts";
 import { PieceSettings } from "./piece-settings.tsx";
 import { Reach } from "./reach.tsx";
 import { RowMenu } from "./row-menu.tsx";
@@ -112,10 +114,4 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
 
 function FacetLine({ row, profile }: { row: Extract<Row, { kind: "facet" }>; profile: Parameters<typeof Reach>[0]["profile"] | undefined }) {
   return profile ? <Reach profile={profile} mode={row.mode} /> : <span className="text-[12px] text-error">no such field in the catalogue</span>;
-}
-
-/** Takes a row in or out of those that are changed together. */
-export function choose(session: ReturnType<typeof useBench>["session"], id: string): void {
-  const { chosen } = session.getState();
-  session.setState({ chosen: chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id] });
 }

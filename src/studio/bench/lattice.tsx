@@ -1,23 +1,22 @@
 import { useMemo } from "react";
-import { bandRange, bands } from "../../core/panel/bands.ts";
+import { bandRange, bands } from "../../core/band/band.ts";
 import { moveRow } from "../../core/panel/edit.ts";
-import { useOpenShop } from "../shell/shop-context.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
 import { AddMenu } from "./add-menu.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { ChosenBar } from "./chosen-bar.tsx";
+import { columns } from "./columns.ts";
 import { LatticeRow } from "./lattice-row.tsx";
 import { PlacementRow } from "./placement-row.tsx";
 import { rowTitle } from "./row-title.ts";
-
-/** The columns: the row's words, then a cell a band. */
-export const columns = "grid grid-cols-[26px_minmax(0,1fr)_repeat(3,72px)] gap-x-1.5 items-center pe-3";
 
 /** The panel as a table: its rows against the bands. */
 export function Lattice() {
   const { products, fieldOf } = useOpenShop();
   const { panel: store, session } = useBench();
   const panel = usePanel((state) => state.document);
+  const limits = useShopSettings((settings) => settings.limits);
   const pointed = useSession((state) => state.pointed);
   const titleOf = (id: string) => {
     const row = panel.rows.find((one) => one.id === id);
@@ -42,7 +41,7 @@ export function Lattice() {
         {bands.map((band) => (
           <span key={band} className="text-center leading-tight">
             <b className="block text-[13px] font-semibold capitalize">{band}</b>
-            <span className="text-[12px] text-quiet tabular-nums">{bandRange(band, panel.limits)}</span>
+            <span className="text-[12px] text-quiet tabular-nums">{bandRange(band, limits)}</span>
           </span>
         ))}
       </div>

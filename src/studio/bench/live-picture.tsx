@@ -1,15 +1,28 @@
 import { useEffect, useMemo, useRef } from "react";
+import useSWRImmutable from "swr/immutable";
+import type { Band } from "../../core/band/band.ts";
+import type { DisplayName } from "../../core/display/displays.ts";
 import type { Answer } from "../../core/match/answer.ts";
-import type { Band } from "../../core/panel/bands.ts";
-import { type DisplayName, emptyPanel, type FacetRow, type PanelDocument } from "../../core/panel/document.ts";
-import { startPlace } from "../../storefront/address.ts";
-import css from "../../storefront/picture.css?inline";
-import { drawFacet, eraseFacet, pictureRow } from "../../storefront/picture.tsx";
-import { firstState, questionOf } from "../../storefront/store.ts";
+import { emptySelection } from "../../core/match/selection.ts";
+import { emptyPanel, engineFacets } from "../../core/panel/panel.ts";
+import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
+import { putAllViews } from "../../storefront/panel/displays/all.ts";
+import type { PanelState } from "../../storefront/panel/panel-state.ts";
+import { drawFacet, eraseFacet, pictureRow } from "../../storefront/panel/picture.tsx";
+import { sayOf } from "../../storefront/words/languages.ts";
 import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
 
+putAllViews();
 const around = emptyPanel("Picture");
-let sheet: CSSStyleSheet | undefined;
+/** Of a facet in a picture only the body is wanted. */
+const bare = "@layer custom { .zt-facet { padding: 0; border: 0 } .zt-title { display: none } .zt-body { padding: 0 } }";
+
+/** The storefront's own style sheet for one band, to be adopted by pictures. */
+async function fetchSheet(address: string): Promise<CSSStyleSheet> {
+  const response = await fetch(address);
+  if (!response.ok) throw new Error(`The style sheet could not be fetched (${response.status}).`);
+  return new CSSStyleSheet().replace((await response.text()) + bare);
+}
 
 interface Props {
   row: FacetRow;
@@ -28,15 +41,12 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
   const shown = useMemo(() => pictureRow(row, display), [row, display]);
   // A panel of this row alone, so that a change of any other row draws nothing anew.
   const alone = useMemo(() => ({ ...around, rows: [shown] }), [shown]);
-  const answer = useAnswer({ ...questionOf(alone, band, startPlace), size: 0 });
+  const answer = useAnswer({ facets: engineFacets(alone, band), selection: emptySelection, sort: "", from: 0, size: 0 });
+  const { data: sheet } = useSWRImmutable(`/storefront/style.css?band=${band}`, fetchSheet);
   const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
   useEffect(() => {
-    if (!host.current || !state) return;
+    if (!host.current || !state || !sheet) return;
     const root = host.current.shadowRoot ?? host.current.attachShadow({ mode: "open" });
-    if (!sheet) {
-      sheet = new CSSStyleSheet();
-      sheet.replaceSync(css);
-    }
     root.adoptedStyleSheets = [sheet];
     let box = root.firstElementChild;
     if (!box) {
@@ -45,7 +55,7 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
       root.append(box);
     }
     drawFacet(box, state, shown);
-  }, [state, shown]);
+  }, [state, shown, sheet]);
   useEffect(() => {
     const element = host.current;
     return () => {
@@ -59,5 +69,17 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
   );
 }
 
-const stateFor = ({ shop, profiles, swatches }: OpenShop, panel: PanelDocument, band: Band, answer: Answer) =>
-  firstState({ shop, fields: profiles.map(({ field }) => field), panel, swatches, language: "en" }, band, { place: startPlace, answer });
+const stateFor = ({ shop, profiles, swatches }: OpenShop, panel: PanelDocument, band: Band, answer: Answer): PanelState => ({
+  id: "zt-picture",
+  panel,
+  band,
+  fields: new Map(profiles.map(({ field }) => [field.key, field])),
+  swatches,
+  currency: shop.currency,
+  selection: emptySelection,
+  answer,
+  language: "en",
+  say: sayOf("en"),
+  marked: undefined,
+  query: "",
+});

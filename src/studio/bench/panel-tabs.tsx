@@ -2,9 +2,10 @@ import { Copy, Plus } from "lucide-react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
-import type { PanelDocument } from "../../core/panel/document.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
-import { type PanelSummary, sendJson, shopPath } from "../api.ts";
+import type { PanelSummary } from "../../core/wire/shop.ts";
+import { documentPath, sendJson, shopPath } from "../api.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel } from "./bench-context.ts";
@@ -18,7 +19,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
   const { mutate } = useSWRConfig();
   const add = async (content: { name: string } | { document: PanelDocument }) => {
     try {
-      const made = await sendJson<PanelSummary>("POST", `${shopPath(shop)}/panels`, content);
+      const made = await sendJson<PanelSummary>("POST", documentPath(shop, "panel"), content);
       await mutate(shopPath(shop));
       navigate(`/shops/${shop}/bench/${made.slug}`);
     } catch (error) {

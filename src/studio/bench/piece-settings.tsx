@@ -1,9 +1,9 @@
 import { lazy, Suspense } from "react";
-import type { Row } from "../../core/panel/document.ts";
+import type { LinksPiece, PieceRow } from "../../core/panel/panel-schema.ts";
+import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
-import { isSafeAddress, isSafePicture, type LinksPiece, type PieceRow } from "../../core/panel/pieces.ts";
-import { useAnswer } from "../shell/shop-context.ts";
-import { useBench, usePanel } from "./bench-context.ts";
+import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
+import { useBench } from "./bench-context.ts";
 import { Choice } from "./choice.tsx";
 import { TextControl } from "./setting-control.tsx";
 
@@ -13,8 +13,8 @@ const RichText = lazy(() => import("./rich-text.tsx"));
 /** A piece's settings, unfolded under its row. */
 export function PieceSettings({ row, title }: { row: PieceRow; title: string }) {
   const store = useBench().panel;
-  const languages = usePanel((state) => state.document.languages);
-  const change = (next: PieceRow, what: string) => store.getState().apply(replaceRow(next as Row, `${title}: ${what}`));
+  const languages = useShopSettings((settings) => settings.languages);
+  const change = (next: PieceRow, what: string) => store.getState().apply(replaceRow(next, `${title}: ${what}`));
   const spoken = row.piece !== "divider" && row.piece !== "count" && row.piece !== "text";
   return (
     <div className="grid gap-2 border-t border-hair/70 px-9 py-2.5">

@@ -1,12 +1,14 @@
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
-import { type Band, bands, isOwn, resolve } from "../../core/panel/bands.ts";
-import { type Placement, placements } from "../../core/panel/document.ts";
-import { followPlacement, setLanguages, setPlacement } from "../../core/panel/edit.ts";
+import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
+import { type Placement, placements } from "../../core/panel/placement.ts";
+import { setLanguages } from "../../core/shop/edit.ts";
+import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
 import { Popover } from "../shell/popover.tsx";
 import { BandCell } from "./band-cell.tsx";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
-import { columns } from "./lattice.tsx";
+import { columns } from "./columns.ts";
 import { TextControl } from "./setting-control.tsx";
 
 const words: Record<Placement, string> = {
@@ -50,15 +52,15 @@ export function PlacementRow() {
   );
 }
 
-/** What holds for the whole panel: the languages that its labels are given in. */
+/** What holds for all panels of the shop: the languages that labels are given in. */
 function PanelSettings() {
-  const store = useBench().panel;
-  const languages = usePanel((state) => state.document.languages);
+  const { settings } = useOpenShop();
+  const languages = useShopSettings((settings) => settings.languages);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const set = (text: string) => {
     const tags = text.split(/[\s,;]+/).filter((tag) => tag !== "");
     try {
-      store.getState().apply(setLanguages(Intl.getCanonicalLocales(tags)));
+      settings.getState().apply(setLanguages(Intl.getCanonicalLocales(tags)));
       setTrouble(undefined);
     } catch {
       setTrouble("These are no language tags. Write them like: de fr pt-BR");

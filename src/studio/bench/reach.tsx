@@ -1,7 +1,7 @@
 import { isNumeric } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { Mode } from "../../core/match/selection.ts";
-import { formatterOf } from "../../storefront/format.ts";
+import type { Mode } from "../../core/match/question.ts";
+import { formatterOf } from "../../storefront/panel/format.ts";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 

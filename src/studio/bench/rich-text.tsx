@@ -2,8 +2,8 @@ import { EditorContent, useEditor } from "@tiptap/react";
 import StarterKit from "@tiptap/starter-kit";
 import { Bold, Italic, Link2, List, ListOrdered } from "lucide-react";
 import { useRef } from "react";
-import { cleanHtml } from "../../core/panel/clean-html.ts";
-import { isSafeAddress } from "../../core/panel/pieces.ts";
+import { cleanHtml } from "../../core/safe/clean-html.ts";
+import { isSafeAddress } from "../../core/safe/safe-address.ts";
 
 const tool = "grid size-7 place-items-center rounded-md hover:bg-sand aria-pressed:bg-plum-soft";
 

@@ -1,9 +1,10 @@
 import { Ellipsis } from "lucide-react";
-import { isFacet, type Row } from "../../core/panel/document.ts";
+import { isFacet } from "../../core/panel/panel.ts";
+import type { Row } from "../../core/panel/panel-schema.ts";
 import { copySettings, duplicateRow, moveRow, type PanelEdit, removeRow } from "../../core/panel/edit.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useBench } from "./bench-context.ts";
-import { choose } from "./lattice-row.tsx";
+import { choose } from "./chosen-rows.ts";
 
 interface Entry {
   label: string;
@@ -20,7 +21,7 @@ export function RowMenu({ row, title }: { row: Row; title: string }) {
     const others = new Set(chosen.filter((id) => id !== row.id && document.rows.some((one) => one.id === id && isFacet(one))));
     const edit = (label: string, made: PanelEdit): Entry => ({ label, run: () => apply(made) });
     return [
-      edit("Duplicate", duplicateRow(row.id, title)),
+      edit("Duplicate", duplicateRow(row, title)),
       edit("Move up", moveRow(row.id, at - 1, title)),
       edit("Move down", moveRow(row.id, at + 1, title)),
       { label: chosen.includes(row.id) ? "No longer choose it" : "Choose, to change several together", run: () => choose(session, row.id) },

@@ -1,18 +1,20 @@
 import { RotateCcw } from "lucide-react";
 import { useState } from "react";
-import type { Mode } from "../../core/match/selection.ts";
-import { type Band, bands, isOwn, resolve } from "../../core/panel/bands.ts";
-import { type FacetRow, isFacet, rulesOf } from "../../core/panel/document.ts";
-import { followSetting, resetSetting, setMode, setSetting, setTranslation, spoken, together } from "../../core/panel/edit.ts";
+import type { Mode } from "../../core/match/question.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import { isFacet, rulesOf } from "../../core/panel/panel.ts";
+import { together } from "../../core/document/edit.ts";
+import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
+import { followSetting, resetSetting, setMode, setSetting, setTranslation, spoken } from "../../core/panel/edit.ts";
 import { engineMerges } from "../../core/panel/options.ts";
-import { facetSettings, type SettingDefinition } from "../../core/panel/setting-definitions.ts";
-import { bandedSetting, type SettingName, settingOn } from "../../core/panel/settings.ts";
-import { heededSettings } from "../../storefront/displays/choose.ts";
-import { displays } from "../../storefront/displays/index.ts";
-import { useAsked, useOpenShop } from "../shell/shop-context.ts";
-import { useBench, usePanel } from "./bench-context.ts";
+import { settingDefinition } from "../../core/setting/setting-definitions.ts";
+import { bandedSetting, isBanded, type SettingName, type SettingValue, settingOn } from "../../core/setting/settings.ts";
+import { heededSettings } from "../../core/panel/choose-display.ts";
+import { displays } from "../../core/display/displays.ts";
+import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { useBench } from "./bench-context.ts";
 import { Choice, type ChoiceOption } from "./choice.tsx";
-import { columns } from "./lattice.tsx";
+import { columns } from "./columns.ts";
 import { OptionEditor } from "./option-editor.tsx";
 import { SettingControl, TextControl } from "./setting-control.tsx";
 
@@ -45,9 +47,9 @@ export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
 
 function Settings({ row, title }: { row: FacetRow; title: string }) {
   const names = heededSettings(row).filter((name) => isAsked(row, name));
-  const single = names.filter((name) => !facetSettings[name].banded);
-  const banded = names.filter((name) => facetSettings[name].banded);
-  const languages = usePanel((state) => state.document.languages);
+  const single = names.filter((name) => !isBanded(name));
+  const banded = names.filter((name) => isBanded(name));
+  const languages = useShopSettings((settings) => settings.languages);
   const store = useBench().panel;
   return (
     <div className="grid gap-1.5">
@@ -80,8 +82,8 @@ function Settings({ row, title }: { row: FacetRow; title: string }) {
 /** Some settings only mean something beside another. */
 function isAsked({ settings }: FacetRow, name: SettingName): boolean {
   if (name === "least" || name === "most") return settingOn(settings, "ends", "wide") === "typed";
-  if (name === "bandLimits") return settingOn(settings, "banding", "wide") === "typed";
-  if (name === "bandCount") return settingOn(settings, "banding", "wide") !== "typed";
+  if (name === "rangeLimits") return settingOn(settings, "rangeBy", "wide") === "typed";
+  if (name === "rangeCount") return settingOn(settings, "rangeBy", "wide") !== "typed";
   return true;
 }
 
@@ -124,13 +126,14 @@ function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
 /** Sets one setting: of all rows that are chosen when this one is among them. */
 function useSetter(row: FacetRow, title: string) {
   const { panel: store, session } = useBench();
-  return <K extends SettingName>(name: K, value: unknown, band?: Band) => {
+  return (name: SettingName, value: SettingValue, band?: Band) => {
     const { chosen } = session.getState();
     const rows = store.getState().document.rows.filter(isFacet);
     const others = chosen.includes(row.id) ? rows.filter(({ id }) => id !== row.id && chosen.includes(id)) : [];
-    const edit = (id: string, called: string) => setSetting(id, name, value as never, called, band);
-    const edits = [edit(row.id, title), ...others.map(({ id }) => edit(id, id))];
-    store.getState().apply(others.length === 0 ? edits[0] : together(`${edits[0].words}, and ${others.length} more`, edits));
+    const edit = (id: string, called: string) => setSetting(id, name, value, called, band);
+    const own = edit(row.id, title);
+    const all = [own, ...others.map(({ id }) => edit(id, id))];
+    store.getState().apply(others.length === 0 ? own : together(`${own.words}, and ${others.length} more`, all));
   };
 }
 
@@ -141,7 +144,7 @@ interface SettingProps {
 }
 
 function SingleSetting({ row, name, title }: SettingProps) {
-  const definition = facetSettings[name] as SettingDefinition<unknown>;
+  const definition = settingDefinition(name);
   const set = useSetter(row, title);
   const value = settingOn(row.settings, name, "wide");
   return (
@@ -152,7 +155,7 @@ function SingleSetting({ row, name, title }: SettingProps) {
           label={definition.label}
           value={String(value)}
           options={Object.entries(definition.choices).map(([key, label]) => ({ value: key, label }))}
-          set={(next) => set(name, next)}
+          set={(next) => set(name, next as SettingValue)}
         />
       ) : (
         <SettingControl name={`${definition.label} of ${title}`} definition={definition} value={value} set={(next) => set(name, next)} />
@@ -163,7 +166,7 @@ function SingleSetting({ row, name, title }: SettingProps) {
 
 /** A setting with a cell a band, in the lattice's own columns. */
 function BandedSetting({ row, name, title }: SettingProps) {
-  const definition = facetSettings[name] as SettingDefinition<unknown>;
+  const definition = settingDefinition(name);
   const set = useSetter(row, title);
   const store = useBench().panel;
   const setting = bandedSetting(row.settings, name);
@@ -203,7 +206,7 @@ function BandedSetting({ row, name, title }: SettingProps) {
 /** A setting's name; what is not at its default has a mark that sets it back. */
 function SettingLabel({ row, name, title, className }: SettingProps & { className: string }) {
   const store = useBench().panel;
-  const { label, about, fallback } = facetSettings[name];
+  const { label, about, fallback } = settingDefinition(name);
   const isSet = row.settings[name] !== undefined;
   return (
     <span className={`flex items-center gap-1 text-[13px] text-quiet ${className}`} title={about}>
@@ -213,7 +216,7 @@ function SettingLabel({ row, name, title, className }: SettingProps & { classNam
           type="button"
           className="grid size-5 place-items-center rounded-full"
           aria-label={`${label} of ${title}: back to its default`}
-          title={`Back to its default: ${spoken(name, fallback as never)}`}
+          title={`Back to its default: ${spoken(name, fallback)}`}
           onClick={() => store.getState().apply(resetSetting(row.id, name, title))}
         >
           <span className="size-2 rounded-full bg-accent" aria-hidden />

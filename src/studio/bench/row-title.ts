@@ -1,5 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import type { Row } from "../../core/panel/document.ts";
+import type { Row } from "../../core/panel/panel-schema.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
 
 /** A row's name: the designer's label, else the field's. */

@@ -1,7 +1,8 @@
 import { useRef } from "react";
-import { bandAt } from "../../core/panel/bands.ts";
-import { setLimits } from "../../core/panel/edit.ts";
-import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { bandAt } from "../../core/band/band.ts";
+import { setLimits } from "../../core/shop/edit.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
 
 const least = 320;
 const most = 1600;
@@ -11,8 +12,9 @@ const share = (px: number) => `${((px - least) / (most - least)) * 100}%`;
 
 /** Page widths in px, with the band limits and the width of the wide page as stops to drag. */
 export function Ruler() {
-  const { panel, session } = useBench();
-  const limits = usePanel((state) => state.document.limits);
+  const { session } = useBench();
+  const { settings } = useOpenShop();
+  const limits = useShopSettings((settings) => settings.limits);
   const pageWidth = useSession((state) => state.pageWidth);
   const track = useRef<HTMLDivElement>(null);
   const names: [string, number, number][] = [
@@ -44,14 +46,14 @@ export function Ruler() {
           label="Medium begins at"
           value={limits.medium}
           shape="limit"
-          set={(px) => panel.getState().apply(setLimits({ ...limits, medium: Math.min(px, limits.wide - 100) }), true)}
+          set={(px) => settings.getState().apply(setLimits({ ...limits, medium: Math.min(px, limits.wide - 100) }), true)}
         />
         <Stop
           track={track}
           label="Wide begins at"
           value={limits.wide}
           shape="limit"
-          set={(px) => panel.getState().apply(setLimits({ ...limits, wide: px }), true)}
+          set={(px) => settings.getState().apply(setLimits({ ...limits, wide: px }), true)}
         />
       </div>
     </div>

@@ -1,12 +1,13 @@
 import { useEffect, useState } from "react";
-import type { SettingDefinition } from "../../core/panel/setting-definitions.ts";
+import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
+import type { SettingValue } from "../../core/setting/settings.ts";
 
 interface Props {
   /** For assistive technology. */
   name: string;
-  definition: SettingDefinition<unknown>;
-  value: unknown;
-  set(value: unknown): void;
+  definition: SettingDefinition;
+  value: SettingValue;
+  set(value: SettingValue): void;
   /** In a cell of the lattice. */
   small?: boolean;
 }
@@ -22,7 +23,7 @@ export function SettingControl({ name, definition, value, set, small = false }: 
           className="select select-xs w-full min-w-0 px-1.5"
           aria-label={name}
           value={String(value)}
-          onChange={(event) => set(event.target.value)}
+          onChange={(event) => set(event.target.value as SettingValue)}
         >
           {Object.entries(definition.choices).map(([key, label]) => (
             <option key={key} value={key}>
@@ -44,14 +45,14 @@ export function SettingControl({ name, definition, value, set, small = false }: 
         />
       );
     case "number":
-      return <NumberControl name={name} definition={definition} value={value as number | null} set={set} small={small} />;
+      return <NumberControl name={name} definition={definition} value={typeof value === "number" ? value : null} set={set} small={small} />;
     case "text":
       return <TextControl name={name} value={String(value)} longest={definition.longest} set={set} />;
     case "numbers":
       return (
         <TextControl
           name={name}
-          value={(value as number[]).join(" ")}
+          value={Array.isArray(value) ? value.join(" ") : ""}
           longest={400}
           set={(text) =>
             set(
@@ -68,7 +69,7 @@ export function SettingControl({ name, definition, value, set, small = false }: 
 }
 
 interface NumberProps extends Pick<Props, "name" | "set" | "small"> {
-  definition: Extract<SettingDefinition<unknown>, { kind: "number" }>;
+  definition: Extract<SettingDefinition, { kind: "number" }>;
   value: number | null;
 }
 
@@ -79,7 +80,7 @@ function NumberControl({ name, definition: { min, max, step, unit, none, fallbac
   useEffect(() => setText(shown), [shown]);
   const save = (now: string) => {
     const number = Number(now.replace(",", "."));
-    if (now.trim() === "") set(none ? 0 : fallback);
+    if (now.trim() === "") set(none ? 0 : typeof fallback === "number" ? fallback : null);
     else if (Number.isFinite(number)) set(Math.max(min, Math.min(max, number)));
     else setText(shown);
   };
@@ -97,7 +98,7 @@ function NumberControl({ name, definition: { min, max, step, unit, none, fallbac
         onChange={(event) => {
           setText(event.target.value);
           // The field's own arrows and the arrow keys take hold at once; typing does when it is done.
-          if ((event.nativeEvent as InputEvent).inputType === undefined) save(event.target.value);
+          if (!(event.nativeEvent instanceof InputEvent) || !event.nativeEvent.inputType) save(event.target.value);
         }}
         onBlur={(event) => save(event.target.value)}
         onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget.value)}

@@ -1,4 +1,4 @@
-import type { ChangeSummary } from "../../core/evidence/change-summary.ts";
+import type { ChangeSummary } from "../../core/change/change-summary.ts";
 
 const shown = 6;
 

@@ -3,10 +3,10 @@ import { isDerived, isNumeric, isWholeText } from "../../core/catalogue/field.ts
 import type { Clash } from "../../core/evidence/clashes.ts";
 import type { FieldDetail as Detail } from "../../core/evidence/field-detail.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { suggestFacet } from "../../core/evidence/suggest.ts";
-import { areConvertible } from "../../core/evidence/units.ts";
-import { displays } from "../../storefront/displays/index.ts";
-import { formatterOf } from "../../storefront/format.ts";
+import { suggestFacet } from "../../core/suggest/suggest.ts";
+import { areConvertible } from "../../core/numbers/units.ts";
+import { displays } from "../../core/display/displays.ts";
+import { formatterOf } from "../../storefront/panel/format.ts";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { NumberChart } from "./number-chart.tsx";
 import { type Mender, useMender } from "./use-mender.ts";

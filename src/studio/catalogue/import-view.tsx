@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { toast } from "sonner";
-import type { ChangeSummary } from "../../core/evidence/change-summary.ts";
-import { type ShopSummary, shopPath } from "../api.ts";
+import type { ChangeSummary } from "../../core/change/change-summary.ts";
+import type { ShopSummary } from "../../core/wire/shop.ts";
+import { shopPath } from "../api.ts";
 import { ImportForm } from "../import/import-form.tsx";
 import { useReader } from "../import/use-reader.ts";
 import { useSender } from "../import/use-sender.ts";

@@ -1,6 +1,6 @@
 import { Undo2 } from "lucide-react";
 import { useStore } from "zustand";
-import { mendWords } from "../../core/mend/document.ts";
+import { mendWords } from "../../core/mend/mend-words.ts";
 import { removeMend } from "../../core/mend/edit.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { CatalogueFrame } from "./catalogue-frame.tsx";

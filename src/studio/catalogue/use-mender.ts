@@ -1,7 +1,7 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { splitCell } from "../../core/catalogue/values.ts";
-import type { NewMend } from "../../core/mend/document.ts";
+import type { NewMend } from "../../core/mend/mend-schema.ts";
 import { addMend } from "../../core/mend/edit.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 

@@ -1,10 +1,10 @@
 import { expose } from "comlink";
-import type { Measures } from "../../core/evidence/findings.ts";
-import type { WireQuestion } from "../../core/match/remote-engine.ts";
-import type { Facet, Selection } from "../../core/match/selection.ts";
-import type { Mend } from "../../core/mend/document.ts";
-import type { PanelDocument } from "../../core/panel/document.ts";
-import { Desk, type VariantQuery } from "./desk.ts";
+import type { Measures } from "../../core/finding/measure.ts";
+import type { WireQuestion, Facet, Selection } from "../../core/match/question.ts";
+import type { Mend } from "../../core/mend/mend-schema.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { VariantQuery } from "../../core/match/variants.ts";
+import { Desk } from "./desk.ts";
 
 let desk: Desk | undefined;
 

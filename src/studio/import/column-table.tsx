@@ -1,9 +1,10 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
 import { fieldKinds, isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
-import type { ColumnReading, DateOrder, DecimalMark, Reading, Separator } from "../../core/catalogue/reading.ts";
+import type { ColumnReading, DateOrder, DecimalMark, Reading, Separator } from "../../core/catalogue/reading-schema.ts";
 import { kindNames } from "../catalogue/kind-names.ts";
 import { percent } from "../shell/percent.ts";
 import type { Preview } from "./file-reader.ts";
+import { Naming } from "./naming.tsx";
 
 interface Props {
   preview: Preview;
@@ -22,67 +23,74 @@ const decimalNames: Record<DecimalMark, string> = { ".": "1234.50", ",": "1.234,
 const dateNames: Record<DateOrder, string> = { ymd: "2026-03-31", dmy: "31.03.2026", mdy: "03/31/2026" };
 
 /** The file's columns: what each is taken for, how its cells are written, what it holds, and how many products state it. */
-export function ColumnTable({ preview: { columns, reading, profiles, fault }, busy, read }: Props) {
+export function ColumnTable({ preview, busy, read }: Props) {
+  const { columns, reading, profiles, fault } = preview;
   // Fields stand in the order of the columns that are taken.
-  const taken = columns.flatMap((_, at) => (reading[at].as === "skip" ? [] : [at]));
+  const taken = columns.flatMap((_, at) => (reading[at]?.as === "skip" ? [] : [at]));
   const change = (at: number, next: ColumnReading) => read(reading.map((column, place) => (place === at ? next : column)));
   return (
-    <div className="overflow-x-auto rounded-box border border-hair bg-base-100" aria-busy={busy}>
-      <table className="table table-sm">
-        <thead className="bg-sand text-base-content">
-          <tr>
-            <th>Column</th>
-            <th>Is taken as</th>
-            <th>Written as</th>
-            <th>Holds</th>
-          </tr>
-        </thead>
-        <tbody>
-          {columns.map(({ heading, samples }, at) => {
-            const profile = fault ? undefined : profiles[taken.indexOf(at)];
-            const column = reading[at];
-            const name = heading || "Column without heading";
-            return (
-              <tr key={at} className={column.as === "skip" ? "opacity-60" : ""}>
-                <th scope="row" className="font-medium">
-                  {heading || <span className="text-quiet">no heading</span>}
-                </th>
-                <td>
-                  <select
-                    className="select select-sm w-32"
-                    aria-label={`${name} is taken as`}
-                    value={column.as}
-                    disabled={heading === ""}
-                    onChange={(event) => change(at, { as: event.target.value as ColumnReading["as"] })}
-                  >
-                    <option value="attribute">Attribute</option>
-                    {knownColumns.map((known) => (
-                      <option key={known} value={known}>
-                        {roleNames[known]}
-                      </option>
-                    ))}
-                    <option value="skip">Leave out</option>
-                  </select>
-                </td>
-                <td>
-                  {column.as === "skip" ? null : <Writing name={name} column={column} kind={profile?.field.kind} set={(next) => change(at, next)} />}
-                </td>
-                <td className="max-w-64">
-                  <span className="block truncate" title={samples.join(", ")}>
-                    {samples.join(", ") || <span className="text-quiet">nothing</span>}
-                  </span>
-                  {profile ? (
-                    <span className="text-[12px] text-quiet">
-                      {profile.options.toLocaleString("en")} {profile.options === 1 ? "value" : "values"} by {profile.level}, reach{" "}
-                      {percent(profile.reach, profile.outOf)}
+    <div aria-busy={busy}>
+      <Naming preview={preview} read={read} />
+      <div className="overflow-x-auto rounded-box border border-hair bg-base-100">
+        <table className="table table-sm">
+          <thead className="bg-sand text-base-content">
+            <tr>
+              <th>Column</th>
+              <th>Is taken as</th>
+              <th>Written as</th>
+              <th>Holds</th>
+            </tr>
+          </thead>
+          <tbody>
+            {columns.map(({ heading, samples }, at) => {
+              const profile = fault ? undefined : profiles[taken.indexOf(at)];
+              const column = reading[at];
+              if (!column) return null;
+              const name = heading || "Column without heading";
+              return (
+                <tr key={at} className={column.as === "skip" ? "opacity-60" : ""}>
+                  <th scope="row" className="font-medium">
+                    {heading || <span className="text-quiet">no heading</span>}
+                  </th>
+                  <td>
+                    <select
+                      className="select select-sm w-32"
+                      aria-label={`${name} is taken as`}
+                      value={column.as}
+                      disabled={heading === ""}
+                      onChange={(event) => change(at, { as: event.target.value as ColumnReading["as"], ...(column.titles ? { titles: true } : {}) })}
+                    >
+                      <option value="attribute">Attribute</option>
+                      {knownColumns.map((known) => (
+                        <option key={known} value={known}>
+                          {roleNames[known]}
+                        </option>
+                      ))}
+                      <option value="skip">Leave out</option>
+                    </select>
+                  </td>
+                  <td>
+                    {column.as === "skip" ? null : (
+                      <Writing name={name} column={column} kind={profile?.field.kind} set={(next) => change(at, next)} />
+                    )}
+                  </td>
+                  <td className="max-w-64">
+                    <span className="block truncate" title={samples.join(", ")}>
+                      {samples.join(", ") || <span className="text-quiet">nothing</span>}
                     </span>
-                  ) : null}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+                    {profile ? (
+                      <span className="text-[12px] text-quiet">
+                        {profile.options.toLocaleString("en")} {profile.options === 1 ? "value" : "values"} by {profile.level}, reach{" "}
+                        {percent(profile.reach, profile.outOf)}
+                      </span>
+                    ) : null}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
     </div>
   );
 }

@@ -4,13 +4,13 @@ import type { Field } from "../../core/catalogue/field.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { CatalogueError, type Problem } from "../../core/catalogue/problem.ts";
 import { buildCatalogue, readTable } from "../../core/catalogue/read.ts";
-import type { ColumnReading, Reading } from "../../core/catalogue/reading.ts";
-import { suggestReading } from "../../core/catalogue/suggest-reading.ts";
+import type { Reading, RememberedReading } from "../../core/catalogue/reading-schema.ts";
+import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
-import { firstPanel } from "../../core/evidence/suggest.ts";
+import { firstPanel } from "../../core/suggest/suggest.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { facetRows } from "../../core/panel/document.ts";
+import { facetRows } from "../../core/panel/panel.ts";
 
 /** One column of the file, before it means anything. */
 export interface PreviewColumn {
@@ -36,7 +36,7 @@ export interface Preview {
 /** What the shop already knows about its columns. */
 export interface KnownColumns {
   fields: readonly Field[];
-  reading: readonly (ColumnReading & { heading: string })[];
+  reading: readonly RememberedReading[];
 }
 
 const shownSamples = 3;
@@ -101,7 +101,8 @@ export class FileReader {
   /** As the shop's last file was read, where it had the same headings; guessed otherwise. */
   #remembered(table: Table): Reading {
     const last = new Map(this.#known.reading.map(({ heading, ...column }) => [identity(heading), column]));
-    return suggestReading(table).map((column, at) => last.get(identity(table.header[at])) ?? column);
+    const reading = suggestReading(table).map((column, at) => last.get(identity(table.header[at] ?? "")) ?? column);
+    return withTitles(table, reading);
   }
 }
 

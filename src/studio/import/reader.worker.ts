@@ -1,5 +1,5 @@
 import { expose, transfer } from "comlink";
-import type { Reading } from "../../core/catalogue/reading.ts";
+import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import { FileReader, type KnownColumns } from "./file-reader.ts";
 
 let reader: FileReader | undefined;

@@ -1,6 +1,6 @@
 import { proxy, type Remote, wrap } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { Reading } from "../../core/catalogue/reading.ts";
+import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import type { KnownColumns, Preview } from "./file-reader.ts";
 import type { ReaderService } from "./reader.worker.ts";
 

@@ -1,9 +1,10 @@
+import type { Facet, Selection } from "../../core/match/question.ts";
 import { useState } from "react";
 import { isFacetable, isNumeric } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { Answer } from "../../core/match/answer.ts";
-import { type Facet, isRange, rangeOf, type Selection, toggle, withChoice } from "../../core/match/selection.ts";
-import { formatterOf } from "../../storefront/format.ts";
+import { isRange, rangeOf, toggle, withChoice } from "../../core/match/selection.ts";
+import { formatterOf } from "../../storefront/panel/format.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 const shown = 12;

@@ -1,11 +1,12 @@
+import type { Selection } from "../../core/match/question.ts";
 import { type Column, type ColumnDef, getCoreRowModel, type SortingState, useReactTable, type VisibilityState } from "@tanstack/react-table";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp, Columns3 } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { type FieldRole, isDerived } from "../../core/catalogue/field.ts";
-import { emptySelection, isEmpty, type Selection } from "../../core/match/selection.ts";
+import { emptySelection, isEmpty } from "../../core/match/selection.ts";
 import { CatalogueFrame } from "../catalogue/catalogue-frame.tsx";
-import type { VariantQuery } from "../desk/desk.ts";
+import type { VariantQuery } from "../../core/match/variants.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { FacetFilter, tableFacet } from "./facet-filter.tsx";

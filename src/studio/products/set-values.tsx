@@ -2,7 +2,7 @@ import { PencilLine } from "lucide-react";
 import { useState } from "react";
 import { isDerived } from "../../core/catalogue/field.ts";
 import { useMender } from "../catalogue/use-mender.ts";
-import type { VariantQuery } from "../desk/desk.ts";
+import type { VariantQuery } from "../../core/match/variants.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 

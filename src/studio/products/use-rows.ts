@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import type { VariantQuery, VariantRow } from "../desk/desk.ts";
+import type { VariantQuery } from "../../core/match/variants.ts";
+import type { VariantRow } from "../desk/desk.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 const chunk = 100;

@@ -2,7 +2,7 @@ import { useStore } from "zustand";
 import type { DocumentStore } from "./document-store.ts";
 
 /** Shown when another tab saved the same document: nothing is written until the designer has chosen. */
-export function ConflictNote<D>({ store, what }: { store: DocumentStore<D>; what: string }) {
+export function ConflictNote<D extends object>({ store, what }: { store: DocumentStore<D>; what: string }) {
   const other = useStore(store, (state) => state.other);
   if (!other) return null;
   return (

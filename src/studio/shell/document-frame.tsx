@@ -1,5 +1,6 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useMemo } from "react";
 import { useParams } from "react-router";
+import { Commands } from "./commands.tsx";
 import { ConflictNote } from "./conflict-note.tsx";
 import type { DocumentStore } from "./document-store.ts";
 import { HistoryButtons } from "./history-buttons.tsx";
@@ -9,19 +10,21 @@ import { Strip } from "./strip.tsx";
 import { shopViews } from "./views.ts";
 
 /** A view of a shop over one document: the strip with whether it is saved and its steps, and below it the view. */
-export function DocumentFrame<D>({ store, what, children }: { store: DocumentStore<D>; what: string; children: ReactNode }) {
+export function DocumentFrame<D extends object>({ store, what, children }: { store: DocumentStore<D>; what: string; children: ReactNode }) {
   const { shop = "" } = useParams();
+  const stores = useMemo(() => [store], [store]);
   return (
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop)}>
         <Saved store={store} />
         <div className="flex">
-          <HistoryButtons store={store} />
-          <HistoryList store={store} />
+          <HistoryButtons stores={stores} />
+          <HistoryList stores={stores} />
         </div>
       </Strip>
       <ConflictNote store={store} what={what} />
       {children}
+      <Commands stores={stores} />
     </div>
   );
 }

@@ -1,11 +1,15 @@
+import type { Step } from "../../core/document/patch.ts";
+import { setLimits } from "../../core/shop/edit.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import type { SentHistory } from "../../core/wire/shop.ts";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
-import { renamePanel, setLimits } from "../../core/panel/edit.ts";
+import { renamePanel } from "../../core/panel/edit.ts";
 import { createDocumentStore, isUnsaved } from "./document-store.ts";
 
-const stored = { version: 1, document: demoPanel };
+const stored = { version: 1, document: demoPanel, history: { steps: [], done: 0 } };
 const answers: (() => Response | Promise<Response>)[] = [];
-const sent: { version: number; document: { name: string } }[] = [];
+const sent: { version: number; document: { name: string }; history: SentHistory }[] = [];
 const json = (status: number, body: unknown) => () => new Response(JSON.stringify(body), { status });
 const named = (name: string) => renamePanel(name);
 
@@ -15,7 +19,7 @@ beforeEach(() => {
   sent.length = 0;
   vi.stubGlobal("fetch", (_path: string, init: RequestInit) => {
     sent.push(JSON.parse(String(init.body)));
-    const answer = answers.shift() ?? json(200, { version: sent[sent.length - 1].version + 1 });
+    const answer = answers.shift() ?? json(200, { version: (sent.at(-1)?.version ?? 0) + 1 });
     return Promise.resolve().then(answer);
   });
 });
@@ -60,10 +64,11 @@ describe("a document that saves itself", () => {
   });
 
   it("counts an edit that changes nothing as no step, and a drag as one", () => {
-    const store = createDocumentStore("/p", stored);
+    const panel = createDocumentStore("/p", stored);
+    panel.getState().apply(named(demoPanel.name));
+    expect(panel.getState().past).toEqual([]);
+    const store = createDocumentStore("/s", { ...stored, document: shopKind.fresh("") });
     const { apply, undo } = store.getState();
-    apply(named(demoPanel.name));
-    expect(store.getState().past).toEqual([]);
     for (const wide of [1010, 1020, 1030]) apply(setLimits({ medium: 750, wide }), true);
     expect(store.getState().past).toHaveLength(1);
     undo();
@@ -129,5 +134,47 @@ describe("a document that saves itself", () => {
     expect(store.getState()).toMatchObject({ saving: "failed", trouble: "This is not a valid panel." });
     // A refused document is not sent over and over.
     expect(sent).toHaveLength(3);
+  });
+
+  it("keeps its steps with what is saved, so that undo outlives a reload", async () => {
+    const store = createDocumentStore("/p", stored);
+    store.getState().apply(named("One"));
+    await rest();
+    store.getState().apply(named("Two"));
+    store.getState().undo();
+    await rest();
+    // What the server keeps: the steps sent, in the place of those from the first of them on.
+    let kept: Step[] = [];
+    for (const { history } of sent) kept = [...kept.filter(({ n }) => n < history.from), ...history.steps];
+    const done = sent.at(-1)?.history.done ?? 0;
+    expect(kept.map(({ n, words }) => [n, words])).toEqual([
+      [1, "Rename the panel to One"],
+      [2, "Rename the panel to Two"],
+    ]);
+    expect(done).toBe(1);
+    const again = createDocumentStore("/p", { version: 3, document: store.getState().document, history: { steps: kept, done } });
+    again.getState().redo();
+    expect(again.getState().document.name).toBe("Two");
+    again.getState().undo();
+    again.getState().undo();
+    expect(again.getState().document).toEqual(demoPanel);
+  });
+
+  it("sends a step once, takes back what was undone, and keeps 200", async () => {
+    const store = createDocumentStore("/p", stored);
+    for (let i = 0; i < 250; i++) store.getState().apply(named(`Name ${i}`));
+    expect(store.getState().past).toHaveLength(200);
+    expect(store.getState().past[0]?.n).toBe(51);
+    await rest();
+    store.getState().apply(named("Last"));
+    await rest();
+    expect(sent[1]?.history).toMatchObject({ from: 251, done: 251 });
+    expect(sent[1]?.history.steps).toHaveLength(1);
+    store.getState().undo();
+    store.getState().undo();
+    store.getState().apply(named("Else"));
+    await rest();
+    expect(sent[2]?.history).toMatchObject({ from: 250, done: 250 });
+    expect(sent[2]?.history.steps.map(({ words }) => words)).toEqual(["Rename the panel to Else"]);
   });
 });

@@ -1,24 +1,22 @@
 import { createStore, type StoreApi } from "zustand";
-import type { Edit } from "../../core/document/edit.ts";
-import { type ApiError, type Stored, sendJson } from "../api.ts";
-
-/** A document as it was, and what was done to it next, in words. */
-export interface Step<D> {
-  before: D;
-  words: string;
-}
+import { difference } from "../../core/document/difference.ts";
+import { type Edit, patched, perform } from "../../core/document/edit.ts";
+import { keptSteps, type Step } from "../../core/document/patch.ts";
+import type { SentHistory, Stored } from "../../core/wire/shop.ts";
+import { ApiError, sendJson } from "../api.ts";
 
 export type SaveState = "saved" | "saving" | "waiting" | "failed" | "conflict";
 
-export interface DocumentState<D> {
+export interface DocumentState<D extends object> {
   document: D;
-  past: readonly Step<D>[];
-  future: readonly Step<D>[];
+  /** Steps that are done, the latest last, and those that were undone, the next to be done again first. */
+  past: readonly Step[];
+  future: readonly Step[];
   saving: SaveState;
   /** Why saving failed, in words. */
   trouble: string | undefined;
   /** The other tab's version, when both changed the document. */
-  other: Stored<D> | undefined;
+  other: Pick<Stored<D>, "version" | "document"> | undefined;
   /** Does an edit. With `joined`, a repeat of the last edit by its words becomes one step with it. */
   apply(edit: Edit<D>, joined?: boolean): void;
   undo(): void;
@@ -27,62 +25,90 @@ export interface DocumentState<D> {
   settle(keep: "mine" | "theirs"): void;
 }
 
-export type DocumentStore<D> = StoreApi<DocumentState<D>>;
+export type DocumentStore<D extends object> = StoreApi<DocumentState<D>>;
+
+const orders = new WeakMap<Step, number>();
+let made = 0;
+
+/** Makes a step known as the latest of this tab. */
+function note(step: Step): Step {
+  orders.set(step, ++made);
+  return step;
+}
+
+/** When a step was made or opened, among all steps of this tab: the later the larger. */
+export const orderOf = (step: Step | undefined): number => (step && orders.get(step)) ?? 0;
 
 const pause = 300;
 const retry = 3000;
-const longest = 500;
 
 /**
- * Holds one document with its history, and saves it by itself a moment after each change.
+ * Holds one document with its last steps, and saves both by itself a moment after each change.
  * @param path where it is saved
  */
-export function createDocumentStore<D>(path: string, stored: Stored<D>): DocumentStore<D> {
+export function createDocumentStore<D extends object>(path: string, stored: Stored<D>): DocumentStore<D> {
   let version = stored.version;
   let sent = stored.document;
+  /** Number of the step before the first that is kept. */
+  const { steps, done } = stored.history;
+  let before = (steps[0]?.n ?? done + 1) - 1;
+  for (const step of steps) note(step);
+  /** The first step that differs from what is stored. */
+  let changedFrom = Number.POSITIVE_INFINITY;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let busy = false;
 
   const store = createStore<DocumentState<D>>((set, get) => {
-    const put = (document: D, past: readonly Step<D>[], future: readonly Step<D>[]) => {
-      set({ document, past: past.slice(-longest), future });
+    const put = (document: D, past: readonly Step[], future: readonly Step[]) => {
+      const kept = past.slice(-keptSteps);
+      before = (kept[0]?.n ?? future[0]?.n ?? before + 1) - 1;
+      set({ document, past: kept, future });
       later(pause);
+    };
+    const add = (document: D, from: D, past: readonly Step[], words: string) => {
+      const n = (past.at(-1)?.n ?? before) + 1;
+      changedFrom = Math.min(changedFrom, n);
+      const step = note({ n, words, patches: difference(from, document), inverse: difference(document, from) });
+      put(document, step.patches.length === 0 ? past : [...past, step], []);
     };
     return {
       document: stored.document,
-      past: [],
-      future: [],
+      past: steps.filter(({ n }) => n <= done),
+      future: steps.filter(({ n }) => n > done),
       saving: "saved",
       trouble: undefined,
       other: undefined,
       apply(edit, joined = false) {
         const { document, past } = get();
-        const next = edit.apply(document);
-        if (JSON.stringify(next) === JSON.stringify(document)) return;
-        const again = joined && past.at(-1)?.words === edit.words;
-        put(next, again ? past : [...past, { before: document, words: edit.words }], []);
+        const change = perform(document, edit);
+        if (!change) return;
+        const last = past.at(-1);
+        if (joined && last?.words === edit.words) add(change.document, patched(document, last.inverse), past.slice(0, -1), edit.words);
+        else add(change.document, document, past, edit.words);
       },
       undo() {
         const { document, past, future } = get();
         const step = past.at(-1);
-        if (step) put(step.before, past.slice(0, -1), [{ before: document, words: step.words }, ...future]);
+        if (step) put(patched(document, step.inverse), past.slice(0, -1), [step, ...future]);
       },
       redo() {
         const { document, past, future } = get();
         const [step, ...rest] = future;
-        if (step) put(step.before, [...past, { before: document, words: step.words }], rest);
+        if (step) put(patched(document, step.patches), [...past, step], rest);
       },
       settle(keep) {
         const { other, document, past } = get();
         if (!other) return;
         version = other.version;
         set({ other: undefined });
-        if (keep === "mine") {
-          later(0);
-          return;
+        // The other tab's steps are not these: all of these take their place.
+        if (keep === "mine") later(0);
+        else {
+          sent = other.document;
+          add(other.document, document, past, "Take the other version");
+          set({ saving: "saved" });
         }
-        sent = other.document;
-        set({ document: other.document, past: [...past, { before: document, words: "Take the other version" }], future: [], saving: "saved" });
+        changedFrom = 1;
       },
     };
   });
@@ -95,33 +121,49 @@ export function createDocumentStore<D>(path: string, stored: Stored<D>): Documen
     timer = setTimeout(save, ms);
   }
 
+  function history(): SentHistory {
+    const { past, future } = store.getState();
+    const all = [...past, ...future];
+    const from = Math.min(changedFrom, (all.at(-1)?.n ?? before) + 1);
+    return { from, steps: all.filter(({ n }) => n >= from), done: past.at(-1)?.n ?? before };
+  }
+
   async function save(): Promise<void> {
     const { document, other } = store.getState();
     if (busy || other || document === sent) return;
     busy = true;
     store.setState({ saving: "saving" });
+    const body = { version, document, history: history() };
+    const from = changedFrom;
+    changedFrom = Number.POSITIVE_INFINITY;
     try {
-      const saved = await sendJson<{ version: number }>("PUT", path, { version, document });
-      version = saved.version;
+      version = (await sendJson<{ version: number }>("PUT", path, body)).version;
       sent = document;
       store.setState({ saving: "saved", trouble: undefined });
     } catch (error) {
-      const { status, detail, message } = error as ApiError;
-      if (status === 409 && detail.version && detail.document) {
-        store.setState({ saving: "conflict", other: { version: detail.version, document: detail.document as D } });
-      } else {
-        store.setState({ saving: "failed", trouble: message });
-        // A server that is away may come back; a refused document is only sent again when it changes.
-        if (status === 0 || status >= 500) timer = setTimeout(save, retry);
-      }
+      changedFrom = Math.min(changedFrom, from);
+      failed(error);
     } finally {
       busy = false;
       const now = store.getState();
       if (now.saving === "saved" && now.document !== sent) later(0);
     }
   }
+
+  function failed(error: unknown): void {
+    if (!(error instanceof ApiError)) throw error;
+    const { status, detail, message } = error;
+    if (status === 409 && detail.version !== undefined && detail.document !== undefined) {
+      // What is stored was checked when it was saved, against the kind of this very document.
+      store.setState({ saving: "conflict", other: { version: detail.version, document: detail.document as D } });
+      return;
+    }
+    store.setState({ saving: "failed", trouble: message });
+    // A server that is away may come back; a refused document is only sent again when it changes.
+    if (status === 0 || status >= 500) timer = setTimeout(save, retry);
+  }
   return store;
 }
 
 /** Whether leaving now would lose a change. */
-export const isUnsaved = ({ saving }: Pick<DocumentState<unknown>, "saving">): boolean => saving !== "saved";
+export const isUnsaved = ({ saving }: { saving: SaveState }): boolean => saving !== "saved";

@@ -1,50 +1,46 @@
 import { Redo2, Undo2 } from "lucide-react";
-import { useEffect } from "react";
-import { useStore } from "zustand";
-import type { DocumentStore } from "./document-store.ts";
+import { useMemo } from "react";
+import { type Stepped, useHistory } from "./history.ts";
+import { isTyping, useKeys } from "./keys.ts";
 
 const button = "grid size-8 place-items-center rounded-lg hover:bg-white/15 disabled:opacity-35 disabled:hover:bg-transparent";
 
-/** Undo and redo for one document, by button and by key. */
-export function HistoryButtons<D>({ store }: { store: DocumentStore<D> }) {
-  const past = useStore(store, (state) => state.past);
-  const future = useStore(store, (state) => state.future);
+/** Undo and redo for what a view changes, by button and by key. */
+export function HistoryButtons({ stores }: { stores: readonly Stepped[] }) {
+  const history = useHistory(stores);
+  const last = history.past.at(-1);
+  const next = history.future[0];
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      const key = event.key.toLowerCase();
-      const redo = key === "y" || (key === "z" && event.shiftKey);
-      if (!redo && key !== "z") return;
-      // A text field undoes its own typing first.
-      if (event.target instanceof HTMLElement && (event.target.matches("input[type=text], textarea") || event.target.isContentEditable)) return;
-      event.preventDefault();
-      if (redo) store.getState().redo();
-      else store.getState().undo();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, [store]);
-
+  useKeys(
+    useMemo(() => {
+      const step = (take: "undo" | "redo") => (event: KeyboardEvent) => {
+        // A text field undoes its own typing first.
+        if (isTyping(event)) return;
+        event.preventDefault();
+        history[take]();
+      };
+      return { "$mod+z": step("undo"), "$mod+Shift+z": step("redo"), "$mod+y": step("redo") };
+    }, [history]),
+  );
   return (
     <div className="flex">
       <button
         type="button"
         className={button}
-        disabled={past.length === 0}
-        aria-label={past.length > 0 ? `Undo: ${past.at(-1)?.words}` : "Undo"}
-        title={past.length > 0 ? `Undo: ${past.at(-1)?.words} (Ctrl Z)` : "Nothing to undo"}
-        onClick={() => store.getState().undo()}
+        disabled={!last}
+        aria-label={last ? `Undo: ${last.words}` : "Undo"}
+        title={last ? `Undo: ${last.words} (Ctrl Z)` : "Nothing to undo"}
+        onClick={() => history.undo()}
       >
         <Undo2 size={17} aria-hidden />
       </button>
       <button
         type="button"
         className={button}
-        disabled={future.length === 0}
-        aria-label={future.length > 0 ? `Redo: ${future[0].words}` : "Redo"}
-        title={future.length > 0 ? `Redo: ${future[0].words} (Ctrl Shift Z)` : "Nothing to redo"}
-        onClick={() => store.getState().redo()}
+        disabled={!next}
+        aria-label={next ? `Redo: ${next.words}` : "Redo"}
+        title={next ? `Redo: ${next.words} (Ctrl Shift Z)` : "Nothing to redo"}
+        onClick={() => history.redo()}
       >
         <Redo2 size={17} aria-hidden />
       </button>

@@ -1,15 +1,12 @@
 import { History } from "lucide-react";
-import { useStore } from "zustand";
-import type { DocumentStore } from "./document-store.ts";
+import { type Stepped, useHistory } from "./history.ts";
 import { Popover } from "./popover.tsx";
 
 const shown = 60;
 
 /** Every step in words, the latest first; each leads back to how things were after it. */
-export function HistoryList<D>({ store }: { store: DocumentStore<D> }) {
-  const past = useStore(store, (state) => state.past);
-  const future = useStore(store, (state) => state.future);
-  const { undo, redo } = store.getState();
+export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
+  const { past, future, undo, redo } = useHistory(stores);
   const repeat = (times: number, step: () => void) => {
     for (let i = 0; i < times; i++) step();
   };
@@ -67,7 +64,7 @@ export function HistoryList<D>({ store }: { store: DocumentStore<D> }) {
               className={`${entry} ${past.length === 0 ? "bg-plum-soft font-medium" : ""}`}
               onClick={() => repeat(past.length, undo)}
             >
-              As it was opened
+              As it was before
             </button>
           </li>
         </ol>

@@ -11,7 +11,7 @@ const shown = {
 };
 
 /** Whether a document is saved, and why not. */
-export function Saved<D>({ store }: { store: DocumentStore<D> }) {
+export function Saved<D extends object>({ store }: { store: DocumentStore<D> }) {
   const saving = useStore(store, (state) => state.saving);
   const trouble = useStore(store, (state) => state.trouble);
   const { Icon, text } = shown[saving];

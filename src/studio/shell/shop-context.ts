@@ -1,10 +1,14 @@
 import { createContext, useContext, useEffect, useState } from "react";
+import { useStore } from "zustand";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { Answer, Engine, Question } from "../../core/match/answer.ts";
-import type { MendDocument } from "../../core/mend/document.ts";
+import type { Answer } from "../../core/match/answer.ts";
+import type { Engine } from "../../core/match/engine.ts";
+import type { Question } from "../../core/match/question.ts";
+import type { MendDocument } from "../../core/mend/mend-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
-import type { ShopSummary } from "../api.ts";
+import type { ShopDocument } from "../../core/shop/shop-schema.ts";
+import type { ShopSummary } from "../../core/wire/shop.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { DocumentStore } from "./document-store.ts";
 
@@ -21,6 +25,8 @@ export interface OpenShop {
   /** Counts for the bench. */
   engine: Engine;
   desk: RemoteDesk;
+  /** What holds for all panels and pages: band limits and languages. */
+  settings: DocumentStore<ShopDocument>;
   mends: DocumentStore<MendDocument>;
   /** By mend id, the products that it changes. */
   mended: Readonly<Record<string, number>>;
@@ -37,12 +43,15 @@ export function useOpenShop(): OpenShop {
   return open;
 }
 
+/** What holds for all panels and pages of the open shop. */
+export const useShopSettings = <T>(read: (settings: ShopDocument) => T): T => useStore(useOpenShop().settings, ({ document }) => read(document));
+
 /**
  * What a worker says, asked anew when the question or the catalogue changes; the last answer stays until the next is there.
- * @param question names what is asked
+ * @param question names what is asked: a text, or an object that is the same as long as the question is
  * @param pause ms to wait for the next question before this one is asked, for what is in no hurry
  */
-export function useAsked<T>(ask: () => Promise<T>, question: string, pause = 0): T | undefined {
+export function useAsked<T>(ask: () => Promise<T>, question: unknown, pause = 0): T | undefined {
   const { engine } = useOpenShop();
   const [said, setSaid] = useState<T | undefined>(undefined);
   // biome-ignore lint/correctness/useExhaustiveDependencies: `ask` is made anew with every drawing; what it asks is named by the others

@@ -3,15 +3,16 @@ import { Outlet, useParams } from "react-router";
 import { useSWRConfig } from "swr";
 import useSWRImmutable from "swr/immutable";
 import { RemoteEngine } from "../../core/match/remote-engine.ts";
-import type { MendDocument } from "../../core/mend/document.ts";
+import type { MendDocument } from "../../core/mend/mend-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
-import { type ApiError, request, type ShopSummary, type Stored, shopPath, useShop } from "../api.ts";
+import type { ShopSummary } from "../../core/wire/shop.ts";
+import { type ApiError, request, shopPath, useShop } from "../api.ts";
 import type { Overview } from "../desk/desk.ts";
 import { type RemoteDesk, startDesk } from "../desk/open-desk.ts";
-import { createDocumentStore, type DocumentStore } from "./document-store.ts";
+import type { DocumentStore } from "./document-store.ts";
+import { useDocument } from "./documents.ts";
 import { NotHere } from "./not-here.tsx";
 import { type OpenShop, ShopContext } from "./shop-context.ts";
-import { useLeaveWarning } from "./use-leave-warning.ts";
 
 /** Opens the shop of the address for the views inside. */
 export function ShopFrame() {
@@ -23,8 +24,8 @@ function OpenFrame({ slug }: { slug: string }) {
   const path = shopPath(slug);
   const shop = useShop(slug);
   const swatches = useSWRImmutable<SwatchBook, ApiError>(`${path}/swatches`, request<SwatchBook>);
-  const stored = useSWRImmutable<Stored<MendDocument>, ApiError>(`${path}/mends`, request<Stored<MendDocument>>);
-  const mends = useMemo(() => stored.data && createDocumentStore(`${path}/mends`, stored.data), [path, stored.data]);
+  const { store: mends, error: noMends } = useDocument(slug, "mends");
+  const { store: settings, error: noSettings } = useDocument(slug, "shop");
   const { mutate } = useSWRConfig();
   const { catalogue, trouble, again } = useCatalogue(path, mends);
   const reopen = useCallback(
@@ -34,10 +35,9 @@ function OpenFrame({ slug }: { slug: string }) {
     },
     [path, mutate, again],
   );
-  useLeaveWarning(mends);
 
   const open = useMemo<OpenShop | undefined>(() => {
-    if (!shop.data || !swatches.data || !mends || !catalogue) return undefined;
+    if (!shop.data || !swatches.data || !mends || !settings || !catalogue) return undefined;
     const { desk, engine, overview } = catalogue;
     const profiles = new Map(overview.profiles.map((profile) => [profile.field.key, profile]));
     return {
@@ -50,13 +50,14 @@ function OpenFrame({ slug }: { slug: string }) {
       swatches: swatches.data,
       engine,
       desk,
+      settings,
       mends,
       mended: overview.mended,
       reopen,
     };
-  }, [shop.data, swatches.data, mends, catalogue, reopen]);
+  }, [shop.data, swatches.data, mends, settings, catalogue, reopen]);
 
-  const error = shop.error ?? swatches.error ?? stored.error;
+  const error = shop.error ?? swatches.error ?? noMends ?? noSettings;
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
   if (trouble) return <NotHere title="That did not work" message={trouble} />;
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the shop …</div>;

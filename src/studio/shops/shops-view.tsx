@@ -1,6 +1,7 @@
 import { Plus } from "lucide-react";
 import { Link } from "react-router";
 import { useShops } from "../api.ts";
+import { Commands } from "../shell/commands.tsx";
 import { Strip } from "../shell/strip.tsx";
 
 /** The shops there are, and the way to a new one. */
@@ -26,7 +27,7 @@ export function ShopsView() {
             <li key={shop.slug}>
               <Link to={`/shops/${encodeURIComponent(shop.slug)}/bench`} className="flex items-center gap-4 px-5 py-4 hover:bg-sand">
                 <span className="grid size-10 flex-none place-items-center rounded-lg bg-primary font-display text-lg text-accent" aria-hidden>
-                  {shop.name[0]}
+                  {[...shop.name][0]}
                 </span>
                 <span className="min-w-0 flex-1">
                   <span className="block truncate font-display text-lg font-semibold">{shop.name}</span>
@@ -43,6 +44,7 @@ export function ShopsView() {
           {shops?.length === 0 ? <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li> : null}
         </ul>
       </main>
+      <Commands />
     </div>
   );
 }

@@ -1,7 +1,8 @@
 import { ArrowDown, ArrowUp, Download, ListOrdered } from "lucide-react";
 import { useState } from "react";
 import type { Field } from "../../core/catalogue/field.ts";
-import { orderOf, type Source, type SwatchDocument, sources } from "../../core/swatch/document.ts";
+import { orderOf } from "../../core/swatch/book.ts";
+import { type Source, type SwatchDocument, sources } from "../../core/swatch/book-schema.ts";
 import { type SwatchEdit, setMany, setOrder } from "../../core/swatch/edit.ts";
 import { type SwatchOrder, swatchOrders } from "../../core/swatch/measure.ts";
 import { shopPath } from "../api.ts";

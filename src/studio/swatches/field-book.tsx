@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useStore } from "zustand";
 import type { Field } from "../../core/catalogue/field.ts";
-import { entryOf } from "../../core/swatch/document.ts";
+import { entryOf } from "../../core/swatch/book.ts";
 import type { SwatchEdit } from "../../core/swatch/edit.ts";
 import { huePlace, lightnessOf, type SwatchOrder } from "../../core/swatch/measure.ts";
 import type { NameGuess } from "../../core/swatch/name-guess.ts";

@@ -1,5 +1,5 @@
 import { transfer } from "comlink";
-import type { PhotoGuess } from "../../core/swatch/document.ts";
+import type { PhotoGuess } from "../../core/swatch/book-schema.ts";
 import type { Pixels } from "../../core/swatch/photo.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { SwatchWorker } from "./use-book.ts";

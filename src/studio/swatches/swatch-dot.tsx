@@ -1,5 +1,5 @@
 import type { SwatchView } from "../../core/swatch/view.ts";
-import { paint } from "../../storefront/displays/swatch.tsx";
+import { paint } from "../../storefront/panel/displays/swatch.tsx";
 
 /** A swatch as the tool shows it; hatched where nothing is known. */
 export function SwatchDot({ view, size = 28, title }: { view: SwatchView | undefined; size?: number; title?: string }) {

@@ -1,32 +1,19 @@
 import { type Remote, wrap } from "comlink";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { useSWRConfig } from "swr";
-import useSWRImmutable from "swr/immutable";
-import type { SwatchDocument } from "../../core/swatch/document.ts";
-import { type ApiError, request, type Stored, shopPath } from "../api.ts";
-import { createDocumentStore, type DocumentStore } from "../shell/document-store.ts";
-import { useLeaveWarning } from "../shell/use-leave-warning.ts";
+import type { SwatchDocument } from "../../core/swatch/book-schema.ts";
+import { type ApiError, shopPath } from "../api.ts";
+import type { DocumentStore } from "../shell/document-store.ts";
+import { useDocument } from "../shell/documents.ts";
 import type { SwatchService } from "./swatch.worker.ts";
 
 export type BookStore = DocumentStore<SwatchDocument>;
 export type SwatchWorker = Remote<SwatchService>;
 
-/** Books that were opened in this tab, so that history outlives a change of view. */
-const opened = new Map<string, BookStore>();
-
 /** A shop's swatch book, saved by itself; every panel follows as soon as it is. */
 export function useBook(shop: string): { store: BookStore | undefined; error: ApiError | undefined } {
-  const path = `${shopPath(shop)}/book`;
   const { mutate } = useSWRConfig();
-  const { data, error } = useSWRImmutable<Stored<SwatchDocument>, ApiError>(opened.has(path) ? null : path, request<Stored<SwatchDocument>>);
-  const store = useMemo(() => {
-    const known = opened.get(path);
-    if (known || !data) return known;
-    const made = createDocumentStore(path, data);
-    opened.set(path, made);
-    return made;
-  }, [path, data]);
-  useLeaveWarning(store);
+  const { store, error } = useDocument(shop, "swatches");
   useEffect(
     () =>
       store?.subscribe((now, before) => {

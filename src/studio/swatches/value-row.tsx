@@ -1,7 +1,7 @@
 import { ImageUp, Link2, Unlink2, X } from "lucide-react";
 import { memo } from "react";
 import { toast } from "sonner";
-import type { PhotoGuess, Source, SwatchEntry } from "../../core/swatch/document.ts";
+import type { PhotoGuess, Source, SwatchEntry } from "../../core/swatch/book-schema.ts";
 import { type SwatchEdit, setAlt, setColours, setDrawing, setPicture, setShared, type ValueName } from "../../core/swatch/edit.ts";
 import type { NameGuess } from "../../core/swatch/name-guess.ts";
 import type { SwatchView } from "../../core/swatch/view.ts";

@@ -1,4 +1,5 @@
-import { useEffect, useRef } from "react";
+import { useMemo, useRef } from "react";
+import { isTyping, useKeys } from "./keys.ts";
 
 const keys: [keys: string, what: string][] = [
   ["Ctrl K", "Every action, by name"],
@@ -12,19 +13,19 @@ const keys: [keys: string, what: string][] = [
   ["Esc", "Close a card, take back what is typed"],
 ];
 
-/** Opens with “?”: what the keyboard can do on the bench. */
+/** Opens with “?”: what the keyboard can do. */
 export function Shortcuts() {
   const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && (event.target.matches("input, textarea, select") || event.target.isContentEditable);
-      if (event.key !== "?" || typing || event.ctrlKey || event.metaKey) return;
-      event.preventDefault();
-      dialog.current?.showModal();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, []);
+  useKeys(
+    useMemo(() => {
+      const show = (event: KeyboardEvent) => {
+        if (isTyping(event)) return;
+        event.preventDefault();
+        dialog.current?.showModal();
+      };
+      return { "?": show, "Shift+?": show };
+    }, []),
+  );
   return (
     <dialog ref={dialog} className="m-auto w-[460px] rounded-box bg-base-100 p-5 shadow-2xl backdrop:bg-[#321a3d55]" aria-label="Shortcuts">
       <h2 className="mb-3 text-lg">Shortcuts</h2>

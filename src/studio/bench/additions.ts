@@ -1,0 +1,45 @@
+import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
+import { together } from "../../core/document/edit.ts";
+import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
+import { freeId } from "../../core/panel/row-id.ts";
+import { suggestFacet, suggestRow } from "../../core/suggest/suggest.ts";
+import type { OpenShop } from "../shell/shop-context.ts";
+
+/** Fields that the panel has no facet for yet: those worth one first, then by reach. */
+export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
+  const used = new Set(panel.rows.flatMap((row) => (row.kind === "facet" ? [row.field] : [])));
+  return profiles
+    .filter(({ field }) => isFacetable(field) && !used.has(field.key))
+    .map((profile) => ({ profile, suggestion: suggestFacet(profile) }))
+    .sort((a, b) => Number(b.suggestion.worth) - Number(a.suggestion.worth) || b.profile.reach - a.profile.reach);
+}
+
+/** Adds every field that is worth a facet, as one step. */
+export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: number; edit: PanelEdit } {
+  const worth = freeFields(shop, panel).filter(({ suggestion }) => suggestion.worth);
+  const edits = worth.map(({ profile }) => addRow(suggestRow(profile), profile.field.name));
+  return { count: worth.length, edit: together(`Add ${worth.length} suggested facets`, edits) };
+}
+
+const once = new Set(["search", "chosen", "clear", "count"]);
+const linked: readonly FieldRole[] = ["category", "brand", "type", "tags"];
+
+/** Pieces that can be added, each as the edit that adds it; some make sense once only. */
+export function freePieces({ profiles }: OpenShop, panel: PanelDocument): { name: string; edit: PanelEdit }[] {
+  const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
+  const add = (name: string, row: ReturnType<typeof newPiece>) => ({
+    name,
+    edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
+  });
+  return pieceNames
+    .filter((piece) => !(once.has(piece) && has(piece)))
+    .flatMap((piece) => {
+      const id = freeId(panel.rows, piece);
+      if (piece !== "links") return [add(pieceLabels[piece], newPiece(piece, id))];
+      return profiles
+        .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
+        .map(({ field }) => add(`Links: ${field.name}`, newPiece(piece, id, { field: field.key, mode: field.kind === "path" ? "tree" : "any" })));
+    });
+}

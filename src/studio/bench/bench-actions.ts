@@ -1,0 +1,52 @@
+import { bands } from "../../core/band/band.ts";
+import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
+import { addRow, duplicateRow, moveRow, removeRow, setPlacement } from "../../core/panel/edit.ts";
+import { isFacet } from "../../core/panel/panel.ts";
+import { placements } from "../../core/panel/placement.ts";
+import { emptySelection } from "../../core/match/selection.ts";
+import { suggestRow } from "../../core/suggest/suggest.ts";
+import type { Action } from "../shell/commands.tsx";
+import type { OpenShop } from "../shell/shop-context.ts";
+import { addSuggested, freeFields, freePieces } from "./additions.ts";
+import type { Bench } from "./bench-context.ts";
+import { rowTitle } from "./row-title.ts";
+
+/** Everything that can be done on the bench, by name. */
+export function benchActions(shop: OpenShop, { panel: store, session }: Bench): Action[] {
+  const { apply, document: panel } = store.getState();
+  const suggested = addSuggested(shop, panel);
+  return [
+    { name: "Clear what is chosen on the stage", run: () => session.setState({ selection: emptySelection, chosenBy: undefined }) },
+    ...freeFields(shop, panel).map(({ profile }) => ({
+      name: `Add ${profile.field.name}`,
+      run: () => apply(addRow(suggestRow(profile), profile.field.name)),
+    })),
+    { name: suggested.edit.words, run: () => apply(suggested.edit) },
+    ...freePieces(shop, panel).map(({ name, edit }) => ({ name: `Add ${name}`, run: () => apply(edit) })),
+    ...panel.rows.flatMap((row, at) => {
+      const title = rowTitle(row, shop.fieldOf);
+      return [
+        { name: `Settings of ${title}`, run: () => session.setState({ unfolded: row.id }) },
+        { name: `Duplicate ${title}`, run: () => apply(duplicateRow(row, title)) },
+        { name: `Move ${title} up`, run: () => apply(moveRow(row.id, at - 1, title)) },
+        { name: `Move ${title} down`, run: () => apply(moveRow(row.id, at + 1, title)) },
+        { name: `Remove ${title}`, run: () => apply(removeRow(row.id, title)) },
+      ];
+    }),
+    ...bands.flatMap((band) =>
+      placements.map((placement) => ({ name: `Place the panel on ${band}: ${placement}`, run: () => apply(setPlacement(band, placement)) })),
+    ),
+    ...bands.flatMap((band) =>
+      panel.rows.filter(isFacet).flatMap((row) => {
+        const title = rowTitle(row, shop.fieldOf);
+        const profile = shop.profileOf(row.field);
+        return (profile ? displayChoices(profile) : [])
+          .filter(({ unsuited }) => unsuited === undefined)
+          .map(({ name, label }) => ({
+            name: `Show ${title} as ${label.toLowerCase()} on ${band}`,
+            run: () => apply(chooseDisplay(row, band, name, title)),
+          }));
+      }),
+    ),
+  ];
+}

@@ -1,0 +1,65 @@
+import type { Answer } from "../../core/match/answer.ts";
+import { isShown } from "../../core/panel/options.ts";
+import { facetRows, rulesOf } from "../../core/panel/panel.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { percent } from "../shell/percent.ts";
+import { useBench } from "./bench-context.ts";
+
+/** What the evidence says of one facet. */
+export interface Line {
+  id: string;
+  title: string;
+  reach: number;
+  options: number;
+  dead: number;
+}
+
+/** A line for each facet of a panel that the catalogue has. */
+export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer): Line[] {
+  return facetRows(panel).flatMap((row): Line[] => {
+    const found = facets[row.field];
+    if (!found) return [];
+    const rules = rulesOf(row);
+    const shown = found.range ? [] : found.options.map(({ id }, o) => ({ id, live: found.counts.live[o] })).filter(({ id }) => isShown(rules, id));
+    return [
+      {
+        id: row.id,
+        title: row.label || found.field.name,
+        reach: found.reach,
+        options: shown.length,
+        dead: shown.filter(({ live }) => live === 0).length,
+      },
+    ];
+  });
+}
+
+/** Each facet's reach and options. */
+export function FacetTable({ lines, outOf }: { lines: readonly Line[]; outOf: number }) {
+  const { session } = useBench();
+  return (
+    <table className="w-full text-[13px]">
+      <thead>
+        <tr className="text-start text-quiet">
+          <th className="text-start font-normal">Facet</th>
+          <th className="text-end font-normal">Reach</th>
+          <th className="text-end font-normal">Options</th>
+          <th className="text-end font-normal">Lead nowhere</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map(({ id, title, reach, options, dead }) => (
+          <tr key={id} className="hover:bg-sand" onPointerEnter={() => session.setState({ marked: id })}>
+            <th scope="row" className="py-0.5 text-start font-medium">
+              {title}
+            </th>
+            <td className="text-end">
+              {reach.toLocaleString("en")}, {percent(reach, outOf)}
+            </td>
+            <td className="text-end">{options === 0 ? "range" : options.toLocaleString("en")}</td>
+            <td className={`text-end ${dead > 0 ? "text-error" : ""}`}>{options === 0 ? "" : dead.toLocaleString("en")}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

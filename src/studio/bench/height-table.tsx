@@ -1,0 +1,114 @@
+import { useEffect, useMemo } from "react";
+import { type Band, bands } from "../../core/band/band.ts";
+import { type Measures, onScreen } from "../../core/finding/measure.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { rowTitle } from "./row-title.ts";
+
+/** How high the rows stand on each band, against the screen that most people have. */
+export function useMeasures(): Measures {
+  const measures = useSession((state) => state.measures);
+  const screens = useSession((state) => state.screens);
+  return useMemo(() => {
+    const against: Measures = {};
+    for (const band of bands) {
+      const measure = measures[band];
+      if (measure) against[band] = onScreen(measure, screens[band].height);
+    }
+    return against;
+  }, [measures, screens]);
+}
+
+/** How high each row stands on each band; the first screen can be changed. */
+export function HeightTable() {
+  const { session } = useBench();
+  const { fieldOf } = useOpenShop();
+  const rows = usePanel((state) => state.document.rows);
+  const measures = useMeasures();
+  useEffect(() => {
+    session.setState({ measuring: true });
+    return () => session.setState({ measuring: false });
+  }, [session]);
+  return (
+    <table className="w-full text-[13px]">
+      <thead>
+        <tr className="text-quiet">
+          <th className="text-start font-normal">Height in px</th>
+          {bands.map((band) => (
+            <th key={band} className="w-20 text-end font-normal">
+              {band}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.id} className="hover:bg-sand" onPointerEnter={() => session.setState({ marked: row.id })}>
+            <th scope="row" className="py-0.5 text-start font-medium">
+              {rowTitle(row, fieldOf)}
+            </th>
+            {bands.map((band) => (
+              <HeightCell key={band} value={measures[band]?.rows[row.id]} screen={measures[band]?.screen} />
+            ))}
+          </tr>
+        ))}
+        <tr className="border-t border-hair">
+          <th scope="row" className="py-0.5 text-start">
+            The panel
+          </th>
+          {bands.map((band) => (
+            <HeightCell key={band} value={measures[band]?.panel} />
+          ))}
+        </tr>
+        <tr className="text-quiet">
+          <th scope="row" className="py-0.5 text-start font-normal">
+            First screen, less the bars
+          </th>
+          {bands.map((band) => (
+            <HeightCell key={band} value={measures[band]?.screen} />
+          ))}
+        </tr>
+        <tr className="text-quiet">
+          <th scope="row" className="py-0.5 text-start font-normal">
+            Screen
+          </th>
+          {bands.map((band) => (
+            <td key={band} className="text-end">
+              <ScreenHeight band={band} />
+            </td>
+          ))}
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+/** A height; red when it alone is higher than the screen. */
+function HeightCell({ value, screen = Number.POSITIVE_INFINITY }: { value: number | undefined; screen?: number }) {
+  return <td className={`text-end ${value !== undefined && value > screen ? "text-error" : ""}`}>{value ?? "–"}</td>;
+}
+
+/** The height of a band's screen, in CSS px, as it is typed. */
+function ScreenHeight({ band }: { band: Band }) {
+  const { session } = useBench();
+  const { width, height } = useSession((state) => state.screens[band]);
+  const [least, most] = [200, 4000];
+  return (
+    <input
+      type="number"
+      className="input input-xs w-16 text-end"
+      aria-label={`Height of the screen on ${band}`}
+      title={`${width} × ${height} px`}
+      defaultValue={height}
+      min={least}
+      max={most}
+      onBlur={(event) => {
+        const typed = Math.round(event.target.valueAsNumber);
+        const next = Number.isFinite(typed) ? Math.max(least, Math.min(typed, most)) : height;
+        event.target.value = String(next);
+        session.setState(({ screens }) => ({ screens: { ...screens, [band]: { width, height: next } } }));
+      }}
+      onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+    />
+  );
+}

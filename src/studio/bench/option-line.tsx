@@ -1,0 +1,76 @@
+import { useSortable } from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import { GripVertical, Split } from "lucide-react";
+import type { ListedOption } from "../../core/panel/option-edit.ts";
+import { LabelField } from "../shell/label-field.tsx";
+
+interface Props {
+  option: ListedOption;
+  shown: boolean;
+  /** What shoppers read, in the language that is edited. */
+  text: string;
+  /** Values that it is made of. */
+  merged: string[] | undefined;
+  ticked: boolean;
+  tick(): void;
+  flip(on: boolean): void;
+  rename(text: string): void;
+  part(): void;
+}
+
+/** One option of a facet: its place, whether it is shown, its name, and what it is merged of. */
+export function OptionLine({ option, shown, text, merged, ticked, tick, flip, rename, part }: Props) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: option.id });
+  const { label, original, products } = option;
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`flex items-center gap-1.5 py-0.5 text-[13px] ${isDragging ? "relative z-10 bg-base-100 shadow-lg" : ""} ${ticked ? "bg-accent/20" : ""}`}
+    >
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${label}`}
+        className="grid h-6 w-5 cursor-grab place-items-center text-base-content/45 hover:text-base-content"
+      >
+        <GripVertical size={13} aria-hidden />
+      </button>
+      <input
+        type="checkbox"
+        className="checkbox checkbox-xs"
+        aria-label={`Show ${label}`}
+        title="Shown to shoppers"
+        checked={shown}
+        onChange={(event) => flip(event.target.checked)}
+      />
+      <span className={`min-w-0 flex-1 truncate ${shown ? "" : "line-through opacity-60"}`}>
+        <LabelField value={text} fallback={label} label={`Name of ${original}`} save={rename} />
+        {merged ? <span className="ps-1 text-[12px] text-quiet">= {merged.join(", ")}</span> : null}
+        {label !== original ? <span className="ps-1 text-[12px] text-quiet">is {original}</span> : null}
+      </span>
+      {merged ? (
+        <button
+          type="button"
+          className="grid size-6 place-items-center text-quiet hover:text-base-content"
+          aria-label={`Part ${label}`}
+          title="Part again"
+          onClick={part}
+        >
+          <Split size={13} aria-hidden />
+        </button>
+      ) : null}
+      <span className="text-quiet tabular-nums">{products.toLocaleString("en")}</span>
+      <button
+        type="button"
+        aria-pressed={ticked}
+        aria-label={`Choose ${label} for merging`}
+        title="Choose for merging"
+        className={`size-4 flex-none rounded-full border ${ticked ? "border-accent bg-accent" : "border-secondary/50"}`}
+        onClick={tick}
+      />
+    </li>
+  );
+}

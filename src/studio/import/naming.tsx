@@ -1,0 +1,60 @@
+import type { ColumnReading, Reading } from "../../core/catalogue/reading-schema.ts";
+import type { Preview } from "./file-reader.ts";
+
+interface Props {
+  preview: Preview;
+  read(reading: Reading): void;
+}
+
+/** Where the products' titles come from, and which rows are variants of one product. */
+export function Naming({ preview: { columns, reading }, read }: Props) {
+  const titled = reading.findIndex(({ as, titles }) => as === "title" || titles);
+  const grouped = reading.findIndex(({ as }) => as === "product_id");
+  const name = (at: number) => columns[at]?.heading || `column ${at + 1}`;
+  const places = columns.flatMap(({ heading }, at) => (heading === "" ? [] : [at]));
+  const skip = (column: ColumnReading) => column.as === "skip";
+  return (
+    <div className="mb-3 flex flex-wrap gap-x-6 gap-y-2">
+      <label className="flex items-center gap-2">
+        <span className="font-medium">Products are called by</span>
+        <select className="select select-sm w-44" value={titled} onChange={(event) => read(titledBy(reading, Number(event.target.value)))}>
+          {titled < 0 ? <option value={-1}>their numbers</option> : null}
+          {places
+            .filter((at) => at === titled || !reading.some((column, place) => place === at && skip(column)))
+            .map((at) => (
+              <option key={at} value={at}>
+                {name(at)}
+              </option>
+            ))}
+        </select>
+      </label>
+      <label className="flex items-center gap-2">
+        <span className="font-medium">Rows of one product share</span>
+        <select className="select select-sm w-44" value={grouped} onChange={(event) => read(groupedBy(reading, Number(event.target.value)))}>
+          <option value={-1}>nothing: each is its own</option>
+          {places.map((at) => (
+            <option key={at} value={at}>
+              {name(at)}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}
+
+/** The reading with the titles taken from one column, which stays what else it is. */
+function titledBy(reading: Reading, at: number): Reading {
+  return reading.map(({ titles: _old, ...column }, place) => {
+    if (place === at) return column.as === "title" ? column : { ...column, titles: true as const };
+    return column.as === "title" ? { ...column, as: "attribute" as const } : column;
+  });
+}
+
+/** The reading with rows that agree in one column as one product; none for a row each. */
+function groupedBy(reading: Reading, at: number): Reading {
+  return reading.map((column, place) => {
+    if (place === at) return { as: "product_id" as const };
+    return column.as === "product_id" ? { ...column, as: "attribute" as const } : column;
+  });
+}

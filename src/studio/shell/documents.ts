@@ -1,0 +1,34 @@
+import useSWRImmutable from "swr/immutable";
+import type { DocumentOf, KindName } from "../../core/kinds/kinds.ts";
+import type { Stored } from "../../core/wire/shop.ts";
+import { type ApiError, documentPath, request } from "../api.ts";
+import { createDocumentStore, type DocumentStore, isUnsaved } from "./document-store.ts";
+
+/** Documents that were opened in this tab, so that unsaved work outlives a change of view. */
+const opened: { [K in KindName]: Map<string, DocumentStore<DocumentOf<K>>> } = {
+  shop: new Map(),
+  panel: new Map(),
+  swatches: new Map(),
+  mends: new Map(),
+};
+
+/** A document of the shop, opened once in a tab; undefined until it is there. @param slug for a kind of which there are many */
+export function useDocument<K extends KindName>(
+  shop: string,
+  kind: K,
+  slug?: string,
+): { store: DocumentStore<DocumentOf<K>> | undefined; error: ApiError | undefined } {
+  const path = documentPath(shop, kind, slug);
+  const known = opened[kind].get(path);
+  const { data, error } = useSWRImmutable<Stored<DocumentOf<K>>, ApiError>(known ? null : path, request<Stored<DocumentOf<K>>>);
+  if (known || !data) return { store: known, error };
+  const store = createDocumentStore(path, data);
+  opened[kind].set(path, store);
+  return { store, error };
+}
+
+addEventListener("beforeunload", (event) => {
+  // The browser asks before the page is left while something is not saved.
+  const unsaved = Object.values(opened).some((stores) => [...stores.values()].some((store) => isUnsaved(store.getState())));
+  if (unsaved) event.preventDefault();
+});

@@ -1,0 +1,65 @@
+import { useMemo, useSyncExternalStore } from "react";
+import type { Step } from "../../core/document/patch.ts";
+import { type DocumentStore, orderOf } from "./document-store.ts";
+
+/** What was done in a view, over all documents that it changes, and the ways back and forth. */
+export interface History {
+  /** The latest last. */
+  past: readonly Step[];
+  /** The next to be done again first. */
+  future: readonly Step[];
+  undo(): void;
+  redo(): void;
+}
+
+/** As much of a document's store as its history wants, whatever the document is. */
+export type Stepped = Pick<DocumentStore<object>, "getState" | "subscribe">;
+
+/** One history of several documents, in the order in which the steps were made. */
+export function historyOf(stores: readonly Pick<Stepped, "getState">[]): History {
+  const states = stores.map((store) => store.getState());
+  const inOrder = (a: Step, b: Step) => orderOf(a) - orderOf(b);
+  return {
+    past: states.flatMap(({ past }) => past).sort(inOrder),
+    future: states.flatMap(({ future }) => future).sort(inOrder),
+    undo() {
+      const now = stores.map((store) => store.getState());
+      const order = ({ past }: (typeof now)[number]) => orderOf(past.at(-1));
+      now
+        .filter(({ past }) => past.length > 0)
+        .sort((a, b) => order(b) - order(a))[0]
+        ?.undo();
+    },
+    redo() {
+      const now = stores.map((store) => store.getState());
+      const order = ({ future }: (typeof now)[number]) => orderOf(future[0]);
+      now
+        .filter(({ future }) => future.length > 0)
+        .sort((a, b) => order(a) - order(b))[0]
+        ?.redo();
+    },
+  };
+}
+
+/** {@link historyOf}, drawn anew with every step. */
+export function useHistory(stores: readonly Stepped[]): History {
+  const source = useMemo(() => {
+    let now = historyOf(stores);
+    return {
+      subscribe(changed: () => void) {
+        const stops = stores.map((store) =>
+          store.subscribe((state, before) => {
+            if (state.past === before.past && state.future === before.future) return;
+            now = historyOf(stores);
+            changed();
+          }),
+        );
+        return () => {
+          for (const stop of stops) stop();
+        };
+      },
+      get: () => now,
+    };
+  }, [stores]);
+  return useSyncExternalStore(source.subscribe, source.get);
+}
