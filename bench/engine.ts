@@ -5,7 +5,7 @@
 import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
 import { liveCounts } from "../src/core/match/count.ts";
 import { Matcher } from "../src/core/match/matcher.ts";
-import type { Facet } from "../src/core/match/selection.ts";
+import type { Facet } from "../src/core/match/question.ts";
 import { type Counts, type Peer, peers } from "./peers.ts";
 import { fieldKeys, type Picks, selections, syntheticCatalogue, syntheticProducts } from "./synthetic.ts";
 

@@ -4,7 +4,7 @@
  */
 import { chromium, type Page } from "@playwright/test";
 import { Random } from "../demo/random.ts";
-import { emptyPanel, newFacet } from "../src/core/panel/document.ts";
+import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
 import { launch, withServer } from "../tests/browser.ts";
 
 const repeats = 40;
@@ -69,7 +69,7 @@ async function makeLargeShop(origin: string): Promise<Place> {
     newFacet(`f${f}`, name.replace(" ", "-"), f % 6 === 5 ? "slider" : "check-boxes", f % 6 === 5 ? "range" : "any"),
   );
   const document = { ...emptyPanel("Thirty"), rows: list };
-  const made = await fetch(`${origin}/api/shops/${shop.slug}/panels`, {
+  const made = await fetch(`${origin}/api/shops/${shop.slug}/documents/panel`, {
     method: "POST",
     body: JSON.stringify({ document }),
     headers: { ...headers, "content-type": "application/json" },
@@ -96,10 +96,10 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
   await page.waitForSelector("html[data-ready]");
   const boxes = page.locator(".zt-facet input[type=checkbox]:not([role=switch]):visible");
   for (let i = 0; i < repeats; i++) {
-    const before = await page.locator(".zs-total").textContent();
+    const before = await page.locator(".zt-total").textContent();
     await boxes.nth(i >> 1).click();
     await page.waitForTimeout(150);
-    if ((await page.locator(".zs-total").textContent()) === before) throw new Error("The click changed nothing.");
+    if ((await page.locator(".zt-total").textContent()) === before) throw new Error("The click changed nothing.");
   }
   const times = await page.evaluate(() => (window as unknown as { clicks: { answered: number; painted: number }[] }).clicks);
   return [

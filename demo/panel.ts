@@ -1,12 +1,11 @@
-import { newFacet, type PanelDocument, panelFormat } from "../src/core/panel/document.ts";
+import { newFacet } from "../src/core/panel/panel.ts";
+import { type PanelDocument, panelFormat } from "../src/core/panel/panel-schema.ts";
 import { newPiece } from "../src/core/panel/pieces.ts";
 
 /** The demo shop's first panel. */
 export const demoPanel: PanelDocument = {
   format: panelFormat,
   name: "Climber finder",
-  languages: [],
-  limits: { medium: 750, wide: 1000 },
   placement: { wide: "left", slim: "drawer" },
   rows: [
     newPiece("chosen", "chosen"),

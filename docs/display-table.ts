@@ -5,10 +5,10 @@ import { readCatalogue } from "../src/core/catalogue/read.ts";
 import { type FieldProfile, profileField } from "../src/core/evidence/profile.ts";
 import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
 import { spoken } from "../src/core/panel/edit.ts";
-import { facetSettings } from "../src/core/panel/setting-definitions.ts";
-import { type SettingName, settingNames } from "../src/core/panel/settings.ts";
-import { commonSettings } from "../src/storefront/displays/display.ts";
-import { displays } from "../src/storefront/displays/index.ts";
+import { settingDefinition } from "../src/core/setting/setting-definitions.ts";
+import { type SettingName, settingNames } from "../src/core/setting/settings.ts";
+import { commonSettings } from "../src/core/display/display.ts";
+import { displays } from "../src/core/display/displays.ts";
 
 /** A field of each kind, with values made up so that only its kind matters. */
 const columns: [name: string, cell: (row: number) => string][] = [
@@ -36,7 +36,7 @@ function profiles(): [string, FieldProfile][] {
 export function displayTable(): string {
   const fields = profiles();
   const list = Object.values(displays);
-  const label = (name: SettingName) => facetSettings[name].label.toLowerCase();
+  const label = (name: SettingName) => settingDefinition(name).label.toLowerCase();
   const suits = list.map(
     ({ label: shown, modes, unsuited }) =>
       `| ${shown} | ${modes.join(", ")} | ${fields.map(([, profile]) => (unsuited(profile) === undefined ? "yes" : "–")).join(" | ")} |`,
@@ -55,8 +55,8 @@ export function displayTable(): string {
     }),
   );
   const settings = settingNames.map((name) => {
-    const { about, fallback, banded } = facetSettings[name];
-    return `| ${label(name)} | ${about} | ${spoken(name, fallback as never)} | ${banded ? "yes" : ""} |`;
+    const { about, fallback, banded } = settingDefinition(name);
+    return `| ${label(name)} | ${about} | ${spoken(name, fallback)} | ${banded ? "yes" : ""} |`;
   });
   return `# Displays
 

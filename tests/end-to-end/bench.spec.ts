@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
-import { demoShop, openBench } from "./bench.ts";
+import { demoShop, newShop, openBench } from "./bench.ts";
 
 test("a facet is built on the bench, works in both frames, and is there after a reload", async ({ page }) => {
   const bench = await openBench(page);
@@ -74,7 +74,7 @@ test("settings of a row change both frames, and any-of and all-of tell their res
 });
 
 test("the panel is placed by band, and the limits are moved on the ruler", async ({ page }) => {
-  const bench = await openBench(page, true);
+  const bench = await openBench(page, true, await newShop(page.request, "Ruled"));
   await bench.addFacet("Light");
   const place = async (band: string, words: string) => {
     await page.getByRole("button", { name: new RegExp(`^The panel on ${band}`) }).click();
@@ -89,19 +89,21 @@ test("the panel is placed by band, and the limits are moved on the ruler", async
     ["Left of the products", "left"],
   ]) {
     await place("wide", words);
-    await expect(shop).toHaveAttribute("data-placement", placement);
+    await expect(shop).toHaveAttribute("data-wide", placement);
   }
   await place("slim", "Above the products");
-  await expect(bench.phone.locator(".zs-shop")).toHaveAttribute("data-placement", "above");
+  await expect(bench.phone.locator(".zs-shop")).toHaveAttribute("data-slim", "above");
 
   const limit = page.getByRole("slider", { name: "Wide begins at" });
   await limit.focus();
   for (let i = 0; i < 3; i++) await limit.press("PageUp");
   await expect(limit).toHaveAttribute("aria-valuenow", "1300");
-  await expect(shop).toHaveAttribute("data-band", "medium");
+  await expect(page.getByText("Medium · 1280 px")).toBeVisible();
+  // The page itself is on another band too, by its style sheet and by its script.
+  await expect(bench.wide.locator(".zs-layout")).toHaveCSS("gap", "24px");
   // A drag is one step back, not one for every move.
   await page.getByRole("button", { name: "Undo: Move a band limit" }).click();
-  await expect(shop).toHaveAttribute("data-band", "wide");
+  await expect(bench.wide.locator(".zs-layout")).toHaveCSS("gap", "36px");
 });
 
 test("rows are renamed, moved by mouse and removed, and every step can be undone", async ({ page }) => {
@@ -158,7 +160,7 @@ test("a second tab cannot overwrite silently", async ({ page, context }) => {
 
   await rename(page, "Mine");
   await expect(page.getByRole("alert")).toContainText("changed in another tab");
-  const stored = async () => (await (await page.request.get(`/api/shops/${demoShop}/panels/${mine.slug}`)).json()).document.rows[0].label;
+  const stored = async () => (await (await page.request.get(`/api/shops/${demoShop}/documents/panel/${mine.slug}`)).json()).document.rows[0].label;
   expect(await stored()).toBe("Theirs");
 
   await page.getByRole("button", { name: "Take the other version" }).click();

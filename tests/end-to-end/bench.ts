@@ -1,6 +1,26 @@
-import { expect, type FrameLocator, type Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
+import { type APIRequestContext, expect, type FrameLocator, type Page } from "@playwright/test";
+import type { ShopDocument } from "../../src/core/shop/shop-schema.ts";
 
 export const demoShop = "larkmoss-nursery";
+/** What a browser says of where a request comes from. */
+export const origin = { origin: "http://127.0.0.1:4399" };
+
+/** A shop of its own with the demo's catalogue, for what would disturb other tests. @returns its place in addresses */
+export async function newShop(request: APIRequestContext, name: string, csv: string | Buffer = readFileSync("demo/nursery.csv")): Promise<string> {
+  const file = { name: "catalogue.csv", mimeType: "text/csv", buffer: Buffer.from(csv) };
+  const made = await request.post("/api/shops", { multipart: { file, name, currency: "EUR" }, headers: origin });
+  expect(made.status()).toBe(201);
+  return (await made.json()).slug;
+}
+
+/** Changes what holds for all panels of a shop. */
+export async function saveShop(request: APIRequestContext, shop: string, change: Partial<ShopDocument>): Promise<void> {
+  const path = `/api/shops/${shop}/documents/shop`;
+  const { version, document } = await (await request.get(path)).json();
+  const saved = await request.put(path, { data: { version, document: { ...document, ...change } }, headers: origin });
+  expect(saved.status()).toBe(200);
+}
 
 /** The bench of a panel of its own, so that tests do not meet in one. */
 export interface Bench {
@@ -17,16 +37,16 @@ export interface Bench {
 }
 
 /** Opens the bench: of the demo shop's first panel, or of a new empty one. */
-export async function openBench(page: Page, empty = false): Promise<Bench> {
+export async function openBench(page: Page, empty = false, shop = demoShop): Promise<Bench> {
   let slug = "climber-finder";
   if (empty) {
-    const made = await page.request.post(`/api/shops/${demoShop}/panels`, {
+    const made = await page.request.post(`/api/shops/${shop}/documents/panel`, {
       data: { name: `Trial ${crypto.randomUUID().slice(0, 8)}` },
-      headers: { origin: "http://127.0.0.1:4399" },
+      headers: origin,
     });
     slug = (await made.json()).slug;
   }
-  await page.goto(`/shops/${demoShop}/bench/${slug}`);
+  await page.goto(`/shops/${shop}/bench/${slug}`);
   const bench: Bench = {
     page,
     slug,

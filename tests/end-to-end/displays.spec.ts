@@ -1,10 +1,10 @@
 import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page, test } from "@playwright/test";
-import type { DisplayName, FacetRow } from "../../src/core/panel/document.ts";
+import type { DisplayName } from "../../src/core/display/displays.ts";
+import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
-import { demoShop } from "./bench.ts";
+import { demoShop, newShop, origin, saveShop } from "./bench.ts";
 
-const origin = { origin: "http://127.0.0.1:4399" };
-const panels = `/api/shops/${demoShop}/panels`;
+const panels = `/api/shops/${demoShop}/documents/panel`;
 
 /** How a display is worked: by a click, and by keys alone. */
 interface Trial {
@@ -74,7 +74,7 @@ const trials: Record<DisplayName, Trial> = {
   toggles: { field: "light", mode: "any", ...option },
   "plain-list": { field: "hardiness", mode: "any", ...option },
   switch: { field: "evergreen", mode: "any", ...option },
-  bands: { field: "price", mode: "range", ...option },
+  "price-ranges": { field: "price", mode: "range", ...option },
   stars: { field: "rating", mode: "range", ...option },
   slider: { field: "price", mode: "range", settings: { scale: "bent" }, ...slider },
   "slider-inputs": { field: "mature-height", mode: "range", ...slider },
@@ -120,10 +120,8 @@ const trials: Record<DisplayName, Trial> = {
 async function panelOf(request: APIRequestContext, name: string, { field, mode, settings = {} }: Trial, display: DisplayName) {
   const row = { kind: "facet", id: "f", field, label: "", display: { wide: display }, mode, settings };
   const document = {
-    format: 2,
+    format: 3,
     name,
-    languages: [],
-    limits: { medium: 750, wide: 1000 },
     placement: { wide: "left", slim: "above" },
     rows: [row, { kind: "piece", id: "c", piece: "clear", label: "Clear all" }],
   };
@@ -148,12 +146,12 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
       ["keys", phone, wide],
     ] as const) {
       await trial[how](facet(here), page);
-      await expect(here.locator(".zs-total")).toHaveText(/^\d+ products? of 240$/);
-      const told = (await here.locator(".zs-total").textContent()) ?? "";
-      await expect(there.locator(".zs-total")).toHaveText(told);
+      await expect(here.locator(".zt-total")).toHaveText(/^\d+ products? of 240$/);
+      const told = (await here.locator(".zt-total").textContent()) ?? "";
+      await expect(there.locator(".zt-total")).toHaveText(told);
       if (how === "click") await accessible();
       await here.getByRole("button", { name: "Clear all" }).click();
-      await expect(there.locator(".zs-total")).toHaveText("240 products");
+      await expect(there.locator(".zt-total")).toHaveText("240 products");
     }
     // Source: WCAG 2.2, success criterion 2.5.8: at least 24 px. What chooses an option is 44 px high on slim.
     const low = await facet(phone).evaluate((root) =>
@@ -178,15 +176,15 @@ test("faded options and right-to-left pages hold for axe as well", async ({ page
     settings: {},
   }));
   const document = {
-    format: 2,
+    format: 3,
     name: "Faded",
-    languages: ["ar"],
-    limits: { medium: 750, wide: 1000 },
     placement: { wide: "left", slim: "above" },
     rows: [...rows, { kind: "facet", id: "p", field: "price", label: "", display: { wide: "slider" }, mode: "range", settings: {} }],
   };
-  const { slug } = await (await page.request.post(panels, { data: { document }, headers: origin })).json();
-  await page.goto(`/shop/${demoShop}/?panel=${slug}&price.min=300&lang=ar`);
+  const shop = await newShop(page.request, "Right to left");
+  await saveShop(page.request, shop, { languages: ["ar"] });
+  const { slug } = await (await page.request.post(`/api/shops/${shop}/documents/panel`, { data: { document }, headers: origin })).json();
+  await page.goto(`/shop/${shop}/?panel=${slug}&price.min=300&lang=ar`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
   await expect(page.locator("html")).toHaveAttribute("dir", "rtl");
   await expect(page.getByRole("button", { name: "واجهة 0" })).toBeVisible();

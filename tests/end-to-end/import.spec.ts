@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
+import { newShop, origin } from "./bench.ts";
 
-const origin = { origin: "http://127.0.0.1:4399" };
 const nursery = readFileSync("demo/nursery.csv", "utf8");
 /** The nursery with one product less, one more, a price changed, and a flower colour that is new. */
 const newer = `${nursery
@@ -38,7 +38,7 @@ test("a newer file shows what it changes and touches, and is written only then",
   await expect(page.getByRole("listitem").filter({ hasText: /^Title differs for 1 product/ })).toBeVisible();
   await expect(page.getByText("Brand-new vine", { exact: true })).toBeVisible();
   await expectAccessible(page);
-  const version = async () => (await (await page.request.get(`/api/shops/${slug}/panels/${panels[0].slug}`)).json()).version;
+  const version = async () => (await (await page.request.get(`/api/shops/${slug}/documents/panel/${panels[0].slug}`)).json()).version;
   const panelBefore = await version();
 
   await page.getByRole("button", { name: "Take this catalogue" }).click();
@@ -52,12 +52,13 @@ test("a newer file shows what it changes and touches, and is written only then",
 });
 
 test("a newer file that cannot be taken leaves the shop as it was", async ({ page }) => {
-  const before = await (await page.request.get("/api/shops/larkmoss-nursery/catalogue.csv")).text();
+  const shop = await newShop(page.request, "Stays as it was");
+  const before = await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text();
   const send = (text: string) =>
-    page.request.post("/api/shops/larkmoss-nursery/catalogue", {
+    page.request.post(`/api/shops/${shop}/catalogue`, {
       headers: origin,
       multipart: { file: { name: "n.csv", mimeType: "text/csv", buffer: Buffer.from(text) }, write: "yes" },
     });
-  for (const text of ["", "product_id,title\n", 'product_id,title\na,"A', "title\nA\n"]) expect((await send(text)).status()).toBe(422);
-  expect(await (await page.request.get("/api/shops/larkmoss-nursery/catalogue.csv")).text()).toBe(before);
+  for (const text of ["", "product_id,title\n", 'product_id,title\na,"A', "title,title\nA,B\n"]) expect((await send(text)).status()).toBe(422);
+  expect(await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text()).toBe(before);
 });

@@ -2,8 +2,8 @@ import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { airportsCsv, carsCsv } from "../open-data.ts";
 import { expectAccessible } from "./axe.ts";
+import { origin } from "./bench.ts";
 
-const origin = { origin: "http://127.0.0.1:4399" };
 const bring = (page: Page, name: string, text: string | Buffer) =>
   page.getByLabel("Catalogue file").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
 const shopNames = async (page: Page) => ((await (await page.request.get("/api/shops")).json()) as { name: string }[]).map(({ name }) => name);
@@ -35,11 +35,16 @@ test("an open data set becomes a shop with a first panel that works", async ({ p
 test("a file with other headings is guessed, and columns can be chosen where the guess fails", async ({ page }) => {
   await page.goto("/new");
   await bring(page, "airports.csv", airportsCsv);
-  // iata is no heading for a product id that anyone would guess; name is one for a title.
-  await expect(page.getByRole("alert")).toContainText("Row 1: There is no column “product_id”");
-  await expect(page.getByRole("button", { name: "Create the shop" })).toBeDisabled();
-  await page.getByRole("combobox", { name: "iata is taken as" }).selectOption("product_id");
+  // iata is no heading for a product id that anyone would guess, so rows are numbered; name is one for a title.
   await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
+  const grouped = page.getByRole("combobox", { name: "Rows of one product share" });
+  await expect(grouped.locator("option:checked")).toHaveText("nothing: each is its own");
+  await grouped.selectOption("state");
+  await expect(page.getByText(/^\d\d products, 3,376 variants/)).toBeVisible();
+  await grouped.selectOption("iata");
+  await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "iata is taken as" })).toHaveValue("product_id");
+  await expect(page.getByRole("combobox", { name: "Products are called by" }).locator("option:checked")).toHaveText("name");
   await expect(page.getByRole("combobox", { name: "name is taken as" })).toHaveValue("title");
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/airports\/bench/);
@@ -72,7 +77,6 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
   const latin = Buffer.concat([Buffer.from("product_id,title\np1,One\np2,caf"), Buffer.from([0xe9]), Buffer.from("\n")]);
   const many = `product_id,title\n${Array.from({ length: 500_001 }, (_, i) => `p${i},T`).join("\n")}\n`;
   const cases: [string, string | Buffer, RegExp][] = [
-    ["no-title.csv", "product_id,Farbe\np1,red\n", /no column “title”/],
     ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quote is opened here and never closed/],
     ["latin.csv", latin, /Row 3: The text is not UTF-8/],
     ["utf16.csv", Buffer.from("\ufeffproduct_id,title\n", "utf16le"), /UTF-16/],

@@ -181,9 +181,9 @@ test("pieces are set and stand on the page; what could run is not taken", async 
   await expect(bench.wide.locator(".zt-links a")).toHaveCount(5);
   const told = await bench.wide.locator(".zt-links .zt-count").first().textContent();
   await bench.wide.locator(".zt-links a").first().click();
-  await expect(bench.wide.locator(".zs-total").last()).toHaveText(`${told?.trim()} products of 240`);
+  await expect(bench.wide.locator(".zt-total").last()).toHaveText(`${told?.trim()} products of 240`);
   await bench.wide.locator("[data-piece=clear]").getByRole("button", { name: "Clear all" }).click();
-  await expect(bench.wide.locator(".zs-total").last()).toHaveText("240 products");
+  await expect(bench.wide.locator(".zt-total").last()).toHaveText("240 products");
   for (const frame of page.frames()) expect(await frame.evaluate(() => "ran" in window)).toBe(false);
   await expectAccessible(page);
   await bench.saved();

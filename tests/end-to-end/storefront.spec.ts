@@ -95,7 +95,7 @@ test("the tree, the slider and folding work with mouse and keyboard", async ({ p
 
 test("the search field finds by words, marks what it did as a chip, and stands in the address", async ({ page, request }) => {
   const origin = { origin: "http://127.0.0.1:4399" };
-  const panels = `/api/shops/${demoShop}/panels`;
+  const panels = `/api/shops/${demoShop}/documents/panel`;
   const { slug } = await (await request.post(panels, { data: { name: "With a search" }, headers: origin })).json();
   const { version, document } = await (await request.get(`${panels}/${slug}`)).json();
   const rows = ["search", "chosen"].map((piece) => ({ kind: "piece", id: piece, piece, label: "" }));

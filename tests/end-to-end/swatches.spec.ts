@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { flowerColours } from "../../demo/nursery.ts";
-import type { SwatchDocument } from "../../src/core/swatch/document.ts";
+import type { SwatchDocument } from "../../src/core/swatch/book-schema.ts";
 import { deltaE } from "../../src/core/swatch/measure.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
@@ -12,7 +12,7 @@ const svgFile = (name: string, text = evil) => ({ name, mimeType: "image/svg+xml
 const rowOf = (page: Page, value: string) => page.getByRole("row", { name: new RegExp(`^${value} `) });
 const saved = (page: Page) => expect(page.locator("header").getByRole("status")).toHaveText("Saved");
 const bookOf = async (page: Page, shop: string): Promise<SwatchDocument> =>
-  (await (await page.request.get(`/api/shops/${shop}/book`)).json()).document;
+  (await (await page.request.get(`/api/shops/${shop}/documents/swatches`)).json()).document;
 
 test("a new shop's book fills itself, is corrected by hand, and its panel follows", async ({ page }) => {
   await page.goto("/new");

@@ -1,15 +1,18 @@
-import { readFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { displayTable } from "../../docs/display-table.ts";
 import { isFacetable } from "../../src/core/catalogue/field.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { profileField } from "../../src/core/evidence/profile.ts";
-import { suggestFacet, suggestRow } from "../../src/core/evidence/suggest.ts";
+import { suggestFacet, suggestRow } from "../../src/core/suggest/suggest.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { bands, resolve } from "../../src/core/panel/bands.ts";
-import { displayNames, type FacetRow } from "../../src/core/panel/document.ts";
-import { chooseDisplay, displayChoices } from "../../src/storefront/displays/choose.ts";
-import { displays } from "../../src/storefront/displays/index.ts";
+import { bands, resolve } from "../../src/core/band/band.ts";
+import { displayNames, displays } from "../../src/core/display/displays.ts";
+import { folderOf, sheets } from "../../src/storefront/panel/displays/sheets.ts";
+import { after } from "../../src/core/document/edit.ts";
+import { emptyPanel, facetRows } from "../../src/core/panel/panel.ts";
+import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
+import { chooseDisplay, displayChoices } from "../../src/core/panel/choose-display.ts";
 import { carsCsv } from "../open-data.ts";
 
 const catalogues = [readFileSync("demo/nursery.csv"), new TextEncoder().encode(carsCsv)].map(
@@ -18,11 +21,11 @@ const catalogues = [readFileSync("demo/nursery.csv"), new TextEncoder().encode(c
 const profiles = catalogues.flatMap((index) => index.catalogue.fields.filter(isFacetable).map((field) => profileField(index, field)));
 
 describe("displays", () => {
-  it("stand in the list under their own name, each with a mode", () => {
-    expect(Object.keys(displays).sort()).toEqual([...displayNames].sort());
-    for (const [name, display] of Object.entries(displays)) {
-      expect(display.name).toBe(name);
-      expect(display.modes.length).toBeGreaterThan(0);
+  it("have a view and style sheets, found by their name", () => {
+    const folder = "src/storefront/panel/displays";
+    for (const name of displayNames) {
+      expect(existsSync(`${folder}/${folderOf(name)}/view.tsx`), name).toBe(true);
+      for (const sheet of sheets[name]) expect(existsSync(`${folder}/${sheet}`), sheet).toBe(true);
     }
   });
 
@@ -54,7 +57,7 @@ describe("the table of displays in docs", () => {
 describe("choosing a display", () => {
   const row = (key: string) => suggestRow(profiles.find(({ field }) => field.key === key) ?? profiles[0]);
   const afterChoosing = (start: FacetRow, band: "wide" | "medium" | "slim", name: (typeof displayNames)[number]) =>
-    chooseDisplay(start, band, name, "x").apply({ rows: [start] } as never).rows[0] as FacetRow;
+    facetRows(after({ ...emptyPanel("x"), rows: [start] }, chooseDisplay(start, band, name, "x")))[0] as FacetRow;
 
   it("leaves the other bands alone where the mode allows it", () => {
     const tiled = afterChoosing(row("light"), "slim", "tiles");

@@ -6,7 +6,7 @@ import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
 import { liveCounts } from "../../src/core/match/count.ts";
 import { Matcher } from "../../src/core/match/matcher.ts";
 import { liveRange } from "../../src/core/match/range.ts";
-import type { Choices, Facet } from "../../src/core/match/selection.ts";
+import type { Choices, Facet } from "../../src/core/match/question.ts";
 import { carsCsv, carRows as rows } from "../open-data.ts";
 
 const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(carsCsv)).catalogue);

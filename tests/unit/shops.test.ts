@@ -2,19 +2,15 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { decodeCatalogue, encodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { firstValue } from "../../src/core/catalogue/catalogue.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { emptyPanel } from "../../src/core/panel/document.ts";
-import { openDatabase } from "../../src/server/database.ts";
-import {
-  createPanel,
-  createShop,
-  findPanel,
-  findShop,
-  listShops,
-  loadBytes,
-  replaceCatalogue,
-  saveMends,
-  savePanel,
-} from "../../src/server/shops.ts";
+import { after, perform } from "../../src/core/document/edit.ts";
+import { mendsKind } from "../../src/core/mend/kind.ts";
+import { renamePanel } from "../../src/core/panel/edit.ts";
+import { panelKind } from "../../src/core/panel/kind.ts";
+import { emptyPanel } from "../../src/core/panel/panel.ts";
+import { shopKind } from "../../src/core/shop/kind.ts";
+import { openDatabase } from "../../src/server/store/database.ts";
+import { createDocument, listDocuments, openDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";
+import { createShop, findShop, listShops, loadBytes, replaceCatalogue } from "../../src/server/store/shops.ts";
 
 let orm: Awaited<ReturnType<typeof openDatabase>>;
 beforeAll(async () => {
@@ -38,7 +34,7 @@ describe("stored shops", () => {
     const { slug } = await create("Shop of small things");
     const shop = await shopAt(slug);
     expect(shop).toMatchObject({ slug: "shop-of-small-things", productCount: 2, variantCount: 3, currency: "EUR" });
-    expect(shop.panels.getItems().map(({ slug: panel, version }) => [panel, version])).toEqual([["first-panel", 1]]);
+    expect((await listDocuments(em(), shop, panelKind)).map(({ slug: panel, version }) => [panel, version])).toEqual([["first-panel", 1]]);
     const catalogue = await loadCatalogue(em(), shop);
     expect(catalogue).toEqual(read(small).catalogue);
     expect(firstValue(catalogue, "availability", 1)).toBe("out of stock");
@@ -55,11 +51,11 @@ describe("stored shops", () => {
     const before = await shopAt(slug);
     const next = read("product_id,title,SIZE,Wood\nb,Bea,XL,oak\nc,Cid,M,ash\n", { known: before.fields });
     await replaceCatalogue(em(), before, next);
-    const after = await shopAt(slug);
-    expect([after.productCount, after.variantCount]).toEqual([2, 2]);
-    expect(after.fields.map(({ key }) => key)).toEqual(["product-id", "title", "size", "wood"]);
-    expect((await loadCatalogue(em(), after)).productIds).toEqual(["b", "c"]);
-    expect(after.panels.getItems()).toHaveLength(1);
+    const renewed = await shopAt(slug);
+    expect([renewed.productCount, renewed.variantCount]).toEqual([2, 2]);
+    expect(renewed.fields.map(({ key }) => key)).toEqual(["product-id", "title", "size", "wood"]);
+    expect((await loadCatalogue(em(), renewed)).productIds).toEqual(["b", "c"]);
+    expect(await listDocuments(em(), renewed, panelKind)).toHaveLength(1);
   });
 
   it("that cannot be written whole leave nothing behind", async () => {
@@ -77,10 +73,10 @@ describe("stored shops", () => {
     const { slug } = await create("Mended");
     const shop = await shopAt(slug);
     const mends = { format: 1 as const, mends: [{ id: "m1", kind: "values" as const, field: "size", from: ["s"], to: ["Small"] }] };
-    expect(await saveMends(em(), shop, 1, mends)).toBe(2);
-    expect(await saveMends(em(), shop, 1, mends)).toBeUndefined();
+    expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBe(2);
+    expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBeUndefined();
     await replaceCatalogue(em(), shop, read(small));
-    expect(await shopAt(slug)).toMatchObject({ mends, mendVersion: 2 });
+    expect(await readDocument(em(), shop, mendsKind)).toEqual({ version: 2, document: mends });
     // What is stored of the catalogue itself is what was brought.
     expect(firstValue(await loadCatalogue(em(), shop), "size", 0)).toBe("S");
   });
@@ -98,26 +94,52 @@ describe("stored shops", () => {
     const shop = await findShop(orm.em.fork(), "old");
     if (!shop) throw new Error("The old shop is gone.");
     expect(decodeCatalogue(await loadBytes(orm.em.fork(), shop))).toEqual(decodeCatalogue(encodeCatalogue(catalogue)));
-    expect(shop.mends.mends).toEqual([]);
+    expect((await readDocument(orm.em.fork(), shop, mendsKind))?.document.mends).toEqual([]);
     await orm.close(true);
   });
 });
 
-describe("stored panels", () => {
+describe("stored documents", () => {
   it("are saved only over the version that is known", async () => {
     const { slug } = await create("Versions");
-    const panel = await findPanel(em(), await shopAt(slug), "first-panel");
-    if (!panel) throw new Error("There is no first panel.");
-    expect(await savePanel(em(), panel, 1, emptyPanel("One"))).toBe(2);
-    expect(await savePanel(em(), panel, 1, emptyPanel("Two"))).toBeUndefined();
-    expect(await findPanel(em(), await shopAt(slug), "first-panel")).toMatchObject({ version: 2, document: { name: "One" } });
+    const shop = await shopAt(slug);
+    const save = (version: number, name: string) => saveDocument(em(), shop, panelKind, "first-panel", { version, document: emptyPanel(name) });
+    expect(await save(1, "One")).toBe(2);
+    expect(await save(1, "Two")).toBeUndefined();
+    expect(await readDocument(em(), shop, panelKind, "first-panel")).toMatchObject({ version: 2, document: { name: "One" } });
   });
 
   it("of one name have addresses of their own, also when they are made at once", async () => {
     const { slug } = await create("Many panels");
     const shop = await shopAt(slug);
-    const made = await Promise.all(Array.from({ length: 3 }, () => createPanel(em(), shop, emptyPanel("Same"))));
+    const made = await Promise.all(Array.from({ length: 3 }, () => createDocument(em(), shop, panelKind, emptyPanel("Same"))));
     expect(new Set(made.map(({ slug: panel }) => panel)).size).toBe(3);
-    expect(await findPanel(em(), shop, "none")).toBeNull();
+    expect(await readDocument(em(), shop, panelKind, "none")).toBeUndefined();
+  });
+
+  it("of which a shop has one are there before they are saved", async () => {
+    const shop = await shopAt((await create("Fresh")).slug);
+    expect(await readDocument(em(), shop, shopKind)).toEqual({ version: 0, document: shopKind.fresh("") });
+    expect(await openDocument(em(), shop, mendsKind)).toMatchObject({ version: 0, history: { steps: [], done: 0 } });
+  });
+
+  it("keep their last 200 steps, of which those that were undone give way to new ones", async () => {
+    const shop = await shopAt((await create("Steps")).slug);
+    const step = (n: number) => {
+      const change = perform(emptyPanel("Before"), renamePanel(`Name ${n}`));
+      return { n, words: `Name ${n}`, patches: change?.patches ?? [], inverse: change?.inverse ?? [] };
+    };
+    const steps = Array.from({ length: 230 }, (_, i) => step(i + 1));
+    const save = (version: number, history: { from: number; steps: typeof steps; done: number }) =>
+      saveDocument(em(), shop, panelKind, "first-panel", { version, document: after(emptyPanel("x"), renamePanel(`Version ${version}`)), history });
+    expect(await save(1, { from: 1, steps, done: 230 })).toBe(2);
+    const opened = await openDocument(em(), shop, panelKind, "first-panel");
+    expect([opened?.history.steps.length, opened?.history.steps[0]?.n, opened?.history.done]).toEqual([200, 31, 230]);
+    expect(await save(2, { from: 229, steps: [{ ...step(229), words: "Another way" }], done: 229 })).toBe(3);
+    const again = await openDocument(em(), shop, panelKind, "first-panel");
+    expect(again?.history.steps.slice(-2).map(({ n, words }) => [n, words])).toEqual([
+      [228, "Name 228"],
+      [229, "Another way"],
+    ]);
   });
 });

@@ -95,6 +95,20 @@ describe("trellis tally", () => {
     expect(out.facets.rating).toMatchObject({ min: null, max: null });
   });
 
+  it("numbers the rows of a file without product ids, each a product of its own", () => {
+    const { status, out } = trellis(
+      "tally",
+      file("ids.csv", "name,colour\nOne,red\nTwo,red\nThree,blue\n"),
+      "--facet",
+      "colour",
+      "--pick",
+      "colour=red",
+    );
+    expect(status).toBe(0);
+    expect(out.products).toEqual(["1", "2"]);
+    expect(out.facets.colour.options).toEqual({ red: 2, blue: 1 });
+  });
+
   it.each([
     ["an unknown facet", [shop, "--facet", "colr"], /no facet “colr”/],
     ["a value that no product states", [shop, "--facet", "colour", "--pick", "colour=blakc"], /No product states “blakc”/],
@@ -106,7 +120,6 @@ describe("trellis tally", () => {
     ["broken quotes", [file("quotes.csv", 'product_id,title\np1,One\np2,"Two\n')], /Row 3: A quote is opened/],
     ["another encoding", [file("latin.csv", new Uint8Array([...Buffer.from("product_id,title\np1,caf"), 0xe9, 10]))], /Row 2: The text is not UTF-8/],
     ["an empty file", [file("empty.csv", "")], /empty/],
-    ["no product ids", [file("ids.csv", "id,title\n1,One\n")], /no column “product_id”/],
     ["a row without an id", [file("idless.csv", "product_id,title\np1,One\n,Two\n")], /Row 3, column "product_id": The product id is empty/],
     ["a row with a cell too many", [file("ragged.csv", "product_id,title\np1,One,1\n")], /Row 2: This row has 3 cells/],
   ])("ends with status 2 and one line for %s", (_case, args, message) => {
