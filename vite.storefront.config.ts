@@ -1,6 +1,6 @@
 import { gzipSync } from "node:zlib";
-import { defineConfig, type Plugin } from "vite";
 import type { OutputBundle, OutputChunk } from "rolldown";
+import { defineConfig, type Plugin } from "vite";
 
 /** Most kB, gzipped, that a shopper fetches of script for a panel of six displays, and for one of all. */
 const budget = { six: 20, all: 24 };
@@ -32,10 +32,18 @@ const measureScript: Plugin = {
     const displays = chunks.map(({ fileName }) => fileName).filter((file) => file.startsWith("display-"));
     for (const file of always) if (!isChunk(bundle[file])) this.error(`There is no ${file}.`);
     for (const chunk of chunks) console.log(`${chunk.fileName}: ${kB(chunk.code).toFixed(1)} kB gzipped`);
-    const sizes = { six: sizeOf([...always, ...six.map((name) => `display-${name}.js`)]), all: sizeOf([...always, ...displays]) };
-    console.log(`Script of a page with six displays: ${sizes.six.toFixed(1)} kB gzipped, with all: ${sizes.all.toFixed(1)} kB.`);
+    const sizes = {
+      six: sizeOf([...always, ...six.map((name) => `display-${name}.js`)]),
+      all: sizeOf([...always, ...displays]),
+    };
+    console.log(
+      `Script of a page with six displays: ${sizes.six.toFixed(1)} kB gzipped, with all: ${sizes.all.toFixed(1)} kB.`,
+    );
     for (const name of ["six", "all"] as const)
-      if (sizes[name] > budget[name]) console.log(`The script for ${name} displays has ${sizes[name].toFixed(1)} kB gzipped, more than ${budget[name]}.`);
+      if (sizes[name] > budget[name])
+        console.log(
+          `The script for ${name} displays has ${sizes[name].toFixed(1)} kB gzipped, more than ${budget[name]}.`,
+        );
   },
 };
 

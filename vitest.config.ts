@@ -1,5 +1,9 @@
 import { defineConfig } from "vitest/config";
 
 export default defineConfig({
-  test: { include: ["src/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "tests/unit/**/*.test.ts"], environment: "node", testTimeout: 30_000 },
+  test: {
+    include: ["src/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "tests/unit/**/*.test.ts"],
+    environment: "node",
+    testTimeout: 30_000,
+  },
 });

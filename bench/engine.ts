@@ -71,7 +71,11 @@ export function variantExact(products: number): { ms: number; build: number; mb:
   for (const picks of asked) ours(index, picks);
   const after = memory();
   const ms = medianOfBest((picks) => ours(index, picks), rounds);
-  return { ms: round(ms), build: round(build), mb: before === undefined || after === undefined ? undefined : Math.round((after - before) / 1e6) };
+  return {
+    ms: round(ms),
+    build: round(build),
+    mb: before === undefined || after === undefined ? undefined : Math.round((after - before) / 1e6),
+  };
 }
 
 function built(rows: Parameters<typeof syntheticCatalogue>[0]): CatalogueIndex {
@@ -87,13 +91,21 @@ function ours(index: CatalogueIndex, picks: Picks): Uint32Array[] {
 }
 
 const readOurs = (index: CatalogueIndex, counts: Uint32Array[]): Counts =>
-  Object.fromEntries(fieldKeys.map((key, f) => [key, Object.fromEntries(index.options(key).options.map(({ id }, o) => [id, counts[f][o]]))]));
+  Object.fromEntries(
+    fieldKeys.map((key, f) => [
+      key,
+      Object.fromEntries(index.options(key).options.map(({ id }, o) => [id, counts[f][o]])),
+    ]),
+  );
 
 function compare({ name }: Peer, mine: Counts, theirs: Counts, picks: Picks): void {
   for (const key of fieldKeys) {
     for (const value of new Set([...Object.keys(mine[key]), ...Object.keys(theirs[key])])) {
       const [a, b] = [mine[key][value] ?? 0, theirs[key][value] ?? 0];
-      if (a !== b) throw new DifferentAnswer(`${name} counts ${b} for ${key} = ${value} and we ${a}, with ${JSON.stringify(picks)} chosen.`);
+      if (a !== b)
+        throw new DifferentAnswer(
+          `${name} counts ${b} for ${key} = ${value} and we ${a}, with ${JSON.stringify(picks)} chosen.`,
+        );
     }
   }
 }

@@ -14,13 +14,16 @@ const colours: Record<string, string> = {
 };
 
 export function writeGrowth(): void {
-  const cases = sizes.map((products) => benchEngine(products, products > mostForSql ? ["itemsjs", "crossfilter2"] : undefined));
+  const cases = sizes.map((products) =>
+    benchEngine(products, products > mostForSql ? ["itemsjs", "crossfilter2"] : undefined),
+  );
   mkdirSync("docs", { recursive: true });
   writeFileSync("docs/growth.md", page(cases));
   writeFileSync("docs/growth.svg", chart(cases));
 }
 
-const shown = (number: number | undefined) => (number === undefined ? "" : number.toLocaleString("en", { maximumSignificantDigits: 3 }));
+const shown = (number: number | undefined) =>
+  number === undefined ? "" : number.toLocaleString("en", { maximumSignificantDigits: 3 });
 
 function page(cases: readonly EngineCase[]): string {
   const rows = cases.map(
@@ -45,18 +48,25 @@ function chart(cases: readonly EngineCase[]): string {
   const lines: [string, (one: EngineCase) => number | undefined][] = [
     ["ours", (one) => one.ours_ms],
     ["exact by variant", (one) => one.variant_exact_ms],
-    ...["itemsjs", "crossfilter2", "sqlite"].map((name): [string, (one: EngineCase) => number | undefined] => [name, (one) => one.peers[name]]),
+    ...["itemsjs", "crossfilter2", "sqlite"].map((name): [string, (one: EngineCase) => number | undefined] => [
+      name,
+      (one) => one.peers[name],
+    ]),
   ];
   const times = cases.flatMap((one) => lines.flatMap(([, read]) => read(one) ?? []));
   const [low, high] = [Math.floor(Math.log10(Math.min(...times))), Math.ceil(Math.log10(Math.max(...times)))];
-  const x = (products: number) => left + ((Math.log10(products) - 3) / (Math.log10(300_000) - 3)) * (width - left - 130);
+  const x = (products: number) =>
+    left + ((Math.log10(products) - 3) / (Math.log10(300_000) - 3)) * (width - left - 130);
   const y = (ms: number) => height - bottom - ((Math.log10(ms) - low) / (high - low)) * (height - bottom - 20);
-  const text = (at: [number, number], words: string, extra = "") => `<text x="${at[0].toFixed(1)}" y="${at[1].toFixed(1)}" ${extra}>${words}</text>`;
+  const text = (at: [number, number], words: string, extra = "") =>
+    `<text x="${at[0].toFixed(1)}" y="${at[1].toFixed(1)}" ${extra}>${words}</text>`;
   const grid = Array.from({ length: high - low + 1 }, (_, i) => 10 ** (low + i)).map(
     (ms) =>
       `<path d="M${left} ${y(ms).toFixed(1)}H${width - 130}" stroke="#e5dac8"/>${text([left - 8, y(ms) + 4], `${shown(ms)} ms`, 'text-anchor="end"')}`,
   );
-  const ticks = sizes.map((products) => text([x(products), height - bottom + 20], shown(products), 'text-anchor="middle"'));
+  const ticks = sizes.map((products) =>
+    text([x(products), height - bottom + 20], shown(products), 'text-anchor="middle"'),
+  );
   const drawn = lines.map(([name, read]) => {
     const points = cases.flatMap((one) => {
       const ms = read(one);

@@ -57,10 +57,15 @@ async function makeLargeShop(origin: string): Promise<Place> {
   const rows = Array.from({ length: products }, (_, p) => [
     `p${p}`,
     `Product ${p}`,
-    ...keys.map((_, f) => (f % 6 === 5 ? String(random.whole(1, 500)) : `value ${Math.floor(random.next() ** 2 * (3 + f))}`)),
+    ...keys.map((_, f) =>
+      f % 6 === 5 ? String(random.whole(1, 500)) : `value ${Math.floor(random.next() ** 2 * (3 + f))}`,
+    ),
   ]);
   const form = new FormData();
-  form.set("file", new File([[["product_id", "title", ...keys], ...rows].map((row) => row.join(",")).join("\n")], "large.csv"));
+  form.set(
+    "file",
+    new File([[["product_id", "title", ...keys], ...rows].map((row) => row.join(",")).join("\n")], "large.csv"),
+  );
   form.set("name", "Thirty facets");
   form.set("currency", "EUR");
   const headers = { origin };
@@ -74,7 +79,13 @@ async function makeLargeShop(origin: string): Promise<Place> {
     body: JSON.stringify({ document }),
     headers: { ...headers, "content-type": "application/json" },
   });
-  return { name: ", 30 facets over 20,000 products", shop: shop.slug, panel: (await made.json()).slug, row: "field 3", id: "f3" };
+  return {
+    name: ", 30 facets over 20,000 products",
+    shop: shop.slug,
+    panel: (await made.json()).slug,
+    row: "field 3",
+    id: "f3",
+  };
 }
 
 /**
@@ -88,7 +99,8 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
     Object.assign(window, { clicks });
     new PerformanceObserver((list) => {
       for (const entry of list.getEntries() as PerformanceEventTiming[]) {
-        if (entry.name === "click") clicks.push({ answered: entry.processingEnd - entry.startTime, painted: entry.duration });
+        if (entry.name === "click")
+          clicks.push({ answered: entry.processingEnd - entry.startTime, painted: entry.duration });
       }
     }).observe({ type: "event", durationThreshold: 16, buffered: true } as PerformanceObserverInit);
   });
@@ -101,7 +113,9 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
     await page.waitForTimeout(150);
     if ((await page.locator(".zt-total").textContent()) === before) throw new Error("The click changed nothing.");
   }
-  const times = await page.evaluate(() => (window as unknown as { clicks: { answered: number; painted: number }[] }).clicks);
+  const times = await page.evaluate(
+    () => (window as unknown as { clicks: { answered: number; painted: number }[] }).clicks,
+  );
   return [
     summary(
       `a shopper's click to the script's answer${place.name}`,
@@ -126,7 +140,9 @@ async function designerChange(page: Page, origin: string, place: Place): Promise
   const times = await page.evaluate(
     async ({ repeats, id }) => {
       const shown = () =>
-        [...document.querySelectorAll("iframe")].map((frame) => frame.contentDocument?.querySelector(`[data-row="${id}"]`) !== null);
+        [...document.querySelectorAll("iframe")].map(
+          (frame) => frame.contentDocument?.querySelector(`[data-row="${id}"]`) !== null,
+        );
       const frame = () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done)));
       const times: number[] = [];
       for (let i = 0; i < repeats; i++) {
@@ -148,5 +164,10 @@ async function designerChange(page: Page, origin: string, place: Place): Promise
 function summary(name: string, times: number[], aim: number): Timing {
   const sorted = [...times].sort((a, b) => a - b);
   const round = (ms: number) => Math.round(ms * 10) / 10;
-  return { name, median_ms: round(sorted[sorted.length >> 1]), worst_ms: round(sorted[sorted.length - 1]), aim_ms: aim };
+  return {
+    name,
+    median_ms: round(sorted[sorted.length >> 1]),
+    worst_ms: round(sorted[sorted.length - 1]),
+    aim_ms: aim,
+  };
 }

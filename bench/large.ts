@@ -18,7 +18,9 @@ export interface LargeImport {
 
 /** The synthetic catalogue of the engine's benchmark as CSV, with titles. */
 export function syntheticCsv(products: number, variants: number): string {
-  const rows = syntheticProducts(products, variants).flatMap(({ id, rows }) => rows.map((cells, v) => [id, `${id}-${v}`, `Product ${id}`, ...cells]));
+  const rows = syntheticProducts(products, variants).flatMap(({ id, rows }) =>
+    rows.map((cells, v) => [id, `${id}-${v}`, `Product ${id}`, ...cells]),
+  );
   return Papa.unparse([["product_id", "sku", "title", ...fieldKeys, "price"], ...rows]);
 }
 
@@ -55,7 +57,9 @@ export const benchLarge = (products: number, variants: number): Promise<LargeImp
         await page.getByLabel("Evidence").getByText("found").waitFor({ timeout: 120_000 });
       });
       await page.goto(`${origin}/shops/large/catalogue/products`);
-      const count = page.getByRole("status").filter({ hasText: `of ${(products * variants).toLocaleString("en")} variants` });
+      const count = page
+        .getByRole("status")
+        .filter({ hasText: `of ${(products * variants).toLocaleString("en")} variants` });
       await count.waitFor({ timeout: 120_000 });
       await page.getByRole("button", { name: fieldKeys[3], exact: true }).first().click();
       const box = page.getByRole("checkbox", { name: /^v0/ }).first();

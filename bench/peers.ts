@@ -33,7 +33,10 @@ const items: Peer = {
   read(answer) {
     const { aggregations } = (answer as ReturnType<ReturnType<typeof itemsjs>["search"]>).data;
     return Object.fromEntries(
-      fieldKeys.map((key) => [key, Object.fromEntries(aggregations[key].buckets.map(({ key: value, doc_count }) => [value, doc_count]))]),
+      fieldKeys.map((key) => [
+        key,
+        Object.fromEntries(aggregations[key].buckets.map(({ key: value, doc_count }) => [value, doc_count])),
+      ]),
     );
   },
 };
@@ -81,7 +84,8 @@ const sql: Peer = {
       fieldKeys.map((own, f) => {
         const others = Object.entries(picks).filter(([key]) => key !== own);
         const where = others.map(
-          ([key, values]) => `product in (select product from t${fieldKeys.indexOf(key)} where value in (${values.map(() => "?").join()}))`,
+          ([key, values]) =>
+            `product in (select product from t${fieldKeys.indexOf(key)} where value in (${values.map(() => "?").join()}))`,
         );
         const text = `select value, count(*) as n from t${f} ${where.length > 0 ? `where ${where.join(" and ")}` : ""} group by value`;
         return db.prepare(text).all(...others.flatMap(([, values]) => values));
@@ -89,7 +93,10 @@ const sql: Peer = {
   },
   read: (answer) =>
     Object.fromEntries(
-      (answer as { value: string; n: number }[][]).map((rows, f) => [fieldKeys[f], Object.fromEntries(rows.map(({ value, n }) => [value, n]))]),
+      (answer as { value: string; n: number }[][]).map((rows, f) => [
+        fieldKeys[f],
+        Object.fromEntries(rows.map(({ value, n }) => [value, n])),
+      ]),
     ),
 };
 

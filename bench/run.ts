@@ -16,13 +16,17 @@ try {
   else {
     for (const one of cases) report(one);
     for (const { name, median_ms, worst_ms, aim_ms } of [...(await benchInterface()), ...(await benchSwatches())]) {
-      console.log(`${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`);
+      console.log(
+        `${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`,
+      );
     }
     const { variants, file_mb, read_s, store_s, open_s, filter_ms, longest_task_ms } = await benchLarge(100_000, 3);
     console.log(
       `${variants.toLocaleString("en")} variants from a CSV of ${file_mb} MB in the browser: read ${read_s} s, stored ${store_s} s, bench open ${open_s} s;`,
     );
-    console.log(`  the table of variants narrowed down in ${filter_ms} ms; the page was never held up longer than ${longest_task_ms} ms`);
+    console.log(
+      `  the table of variants narrowed down in ${filter_ms} ms; the page was never held up longer than ${longest_task_ms} ms`,
+    );
   }
 } catch (error) {
   if (!(error instanceof DifferentAnswer)) throw error;
@@ -30,13 +34,25 @@ try {
   process.exitCode = 1;
 }
 
-function report({ products, ours_ms, peers, ratio_to_fastest_peer, variant_exact_ms, build, index_mb }: EngineCase): void {
+function report({
+  products,
+  ours_ms,
+  peers,
+  ratio_to_fastest_peer,
+  variant_exact_ms,
+  build,
+  index_mb,
+}: EngineCase): void {
   const listed = (times: Record<string, number>) =>
     Object.entries(times)
       .map(([name, ms]) => `${name} ${ms}`)
       .join(", ");
-  console.log(`${products.toLocaleString("en")} products, all options of ten facets recounted, ms (median of 20 selections):`);
+  console.log(
+    `${products.toLocaleString("en")} products, all options of ten facets recounted, ms (median of 20 selections):`,
+  );
   console.log(`  ours ${ours_ms}, ${listed(peers)}: ${ratio_to_fastest_peer} times as fast as the fastest peer`);
   console.log(`  exact by variant, three a product: ${variant_exact_ms}`);
-  console.log(`  index from parsed rows: ours ${build.ours_ms}, ${listed(build.peers)}; with variants ${build.variant_exact_ms}, ${index_mb} MB`);
+  console.log(
+    `  index from parsed rows: ours ${build.ours_ms}, ${listed(build.peers)}; with variants ${build.variant_exact_ms}, ${index_mb} MB`,
+  );
 }

@@ -23,7 +23,8 @@ export function syntheticProducts(products: number, variants: number): SourcePro
   const random = new Random(products * 31 + variants);
   // Squaring draws low values more often, as in real catalogues.
   const draw = (f: number) => `v${Math.floor(random.next() ** 2 * cardinalities[f])}`;
-  const cell = (f: number) => (several.includes(f) ? [...new Set(Array.from({ length: random.whole(1, 3) }, () => draw(f)))].join("|") : draw(f));
+  const cell = (f: number) =>
+    several.includes(f) ? [...new Set(Array.from({ length: random.whole(1, 3) }, () => draw(f)))].join("|") : draw(f);
   return Array.from({ length: products }, (_, p) => {
     const shared = cardinalities.map((_, f) => cell(f));
     const price = random.whole(1, 500);
@@ -35,7 +36,8 @@ export function syntheticProducts(products: number, variants: number): SourcePro
   });
 }
 
-export const syntheticCatalogue = (products: readonly SourceProduct[]): Catalogue => assembleCatalogue(fields, products);
+export const syntheticCatalogue = (products: readonly SourceProduct[]): Catalogue =>
+  assembleCatalogue(fields, products);
 
 /** Twenty selections of one to three facets with one to three values each. */
 export function selections(): Picks[] {
@@ -46,7 +48,10 @@ export function selections(): Picks[] {
       1 + (i % 3),
     );
     return Object.fromEntries(
-      chosen.map((f) => [fieldKeys[f], [...new Set(Array.from({ length: random.whole(1, 3) }, () => `v${random.whole(0, cardinalities[f] - 1)}`))]]),
+      chosen.map((f) => [
+        fieldKeys[f],
+        [...new Set(Array.from({ length: random.whole(1, 3) }, () => `v${random.whole(0, cardinalities[f] - 1)}`))],
+      ]),
     );
   });
 }

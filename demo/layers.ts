@@ -8,7 +8,14 @@ function place(x: number, y: number, angle: number, at: { x: number; y: number }
 }
 
 /** An ellipse about (cx, cy), which is turned by `angle` about the point `at` that it is placed at. */
-export function ellipse(cx: number, cy: number, rx: number, ry: number, angle: number, at: { x: number; y: number }): string {
+export function ellipse(
+  cx: number,
+  cy: number,
+  rx: number,
+  ry: number,
+  angle: number,
+  at: { x: number; y: number },
+): string {
   const arc = `A${n(rx)} ${n(ry)} ${n(angle)} 1 0`;
   const [top, bottom] = [place(cx, cy - ry, angle, at), place(cx, cy + ry, angle, at)];
   return `M${top}${arc} ${bottom}${arc} ${top}Z`;
@@ -18,7 +25,9 @@ export const circle = (r: number, at: { x: number; y: number }): string => ellip
 
 /** A path of lines and curves whose points are given about the origin: `M 0 0 C 1 2 3 4 5 6 Z`. */
 export function shape(path: string, angle: number, at: { x: number; y: number }): string {
-  return path.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x, y) => place(Number(x), Number(y), angle, at)).replace(/ ?([MLCZ]) ?/g, "$1");
+  return path
+    .replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x, y) => place(Number(x), Number(y), angle, at))
+    .replace(/ ?([MLCZ]) ?/g, "$1");
 }
 
 /**

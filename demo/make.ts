@@ -14,6 +14,9 @@ const rows = products.flatMap((product) => product.rows);
 rmSync(pictures, { recursive: true, force: true });
 mkdirSync(pictures, { recursive: true });
 for (const product of products) writeFileSync(join(pictures, `${product.id}.svg`), drawPicture(product));
-const csv = Papa.unparse({ fields: [...headings], data: rows.map((row) => headings.map((heading) => row[heading] ?? "")) }, { newline: "\n" });
+const csv = Papa.unparse(
+  { fields: [...headings], data: rows.map((row) => headings.map((heading) => row[heading] ?? "")) },
+  { newline: "\n" },
+);
 writeFileSync(join(here, "nursery.csv"), `${csv}\n`);
 console.log(`${products.length} products, ${rows.length} variants`);

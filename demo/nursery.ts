@@ -122,7 +122,20 @@ const second = [
 ];
 const growers = ["Fennimore & Daughters", "Old Quay Growers", "Tansy Hill", "Brackenrow", "Marrowfield", "Wickwillow"];
 const light = ["Full sun", "Half shade", "Shade"];
-const months = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+const months = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+];
 const hardiness = ["H2 tender", "H3 half-hardy", "H4 hardy", "H5 very hardy"];
 const glazes: [string, string][] = [
   ["Terracotta", "#c4623f"],
@@ -144,7 +157,15 @@ interface Kind {
 }
 
 const climbers: Kind[] = [
-  { motif: "clematis", noun: "clematis", category: "Plants > Climbers > Clematis", count: 30, height: [150, 600], season: [3, 8], evergreen: false },
+  {
+    motif: "clematis",
+    noun: "clematis",
+    category: "Plants > Climbers > Clematis",
+    count: 30,
+    height: [150, 600],
+    season: [3, 8],
+    evergreen: false,
+  },
   {
     motif: "honeysuckle",
     noun: "honeysuckle",
@@ -154,9 +175,33 @@ const climbers: Kind[] = [
     season: [4, 7],
     evergreen: undefined,
   },
-  { motif: "jasmine", noun: "jasmine", category: "Plants > Climbers > Jasmine", count: 14, height: [200, 500], season: [5, 8], evergreen: undefined },
-  { motif: "wisteria", noun: "wisteria", category: "Plants > Climbers > Wisteria", count: 12, height: [500, 900], season: [4, 5], evergreen: false },
-  { motif: "rose", noun: "climbing rose", category: "Plants > Climbers > Roses", count: 24, height: [200, 600], season: [5, 6], evergreen: false },
+  {
+    motif: "jasmine",
+    noun: "jasmine",
+    category: "Plants > Climbers > Jasmine",
+    count: 14,
+    height: [200, 500],
+    season: [5, 8],
+    evergreen: undefined,
+  },
+  {
+    motif: "wisteria",
+    noun: "wisteria",
+    category: "Plants > Climbers > Wisteria",
+    count: 12,
+    height: [500, 900],
+    season: [4, 5],
+    evergreen: false,
+  },
+  {
+    motif: "rose",
+    noun: "climbing rose",
+    category: "Plants > Climbers > Roses",
+    count: 24,
+    height: [200, 600],
+    season: [5, 6],
+    evergreen: false,
+  },
   {
     motif: "passion",
     noun: "passion flower",
@@ -187,7 +232,15 @@ const seeds: Kind[] = [
     season: [6, 8],
     evergreen: undefined,
   },
-  { motif: "bean", noun: "runner bean", category: "Seeds > Vegetables > Beans", count: 12, height: [180, 300], season: [5, 7], evergreen: undefined },
+  {
+    motif: "bean",
+    noun: "runner bean",
+    category: "Seeds > Vegetables > Beans",
+    count: 12,
+    height: [180, 300],
+    season: [5, 7],
+    evergreen: undefined,
+  },
 ];
 
 /** Makes the nursery: about 240 products and 700 variants, with the faults that real catalogues have. */
@@ -212,7 +265,8 @@ export function makeNursery(seed = 20261124): DemoProduct[] {
   for (const kind of seeds) {
     for (let i = 0; i < kind.count; i++) products.push(packet(random, kind, next(), name(kind.noun)));
   }
-  for (let i = 0; i < 38; i++) products.push(pot(random, next(), name(random.pick(["pot", "planter", "long tom", "trough"]))));
+  for (let i = 0; i < 38; i++)
+    products.push(pot(random, next(), name(random.pick(["pot", "planter", "long tom", "trough"]))));
   for (let i = 0; i < 31; i++) products.push(tool(random, next(), name, i));
   tangle(random, products);
   return products;
@@ -224,7 +278,9 @@ function common(random: Random, id: string, title: string, category: string): Re
     title: title[0] + title.slice(1),
     category,
     brand: random.pick(growers),
-    tags: random.some(["new", "bees love it", "scented", "cut flower", "gift", "peat-free"], random.whole(0, 2)).join("|"),
+    tags: random
+      .some(["new", "bees love it", "scented", "cut flower", "gift", "peat-free"], random.whole(0, 2))
+      .join("|"),
     rating: random.chance(0.72) ? (random.whole(28, 50) / 10).toFixed(1) : "",
     reviews: String(random.whole(0, 140)),
     published: new Date(Date.UTC(2026, random.whole(0, 9), random.whole(1, 28))).toISOString().slice(0, 10),
@@ -237,7 +293,16 @@ function growing(random: Random, kind: Kind): Record<string, string> {
     Light: random.chance(0.94) ? random.some(light, random.whole(1, 2)).join("|") : "",
     "Mature height": random.chance(0.9) ? String(Math.round(random.between(...kind.height) / 10) * 10) : "",
     "Pet safe": random.chance(0.45) ? (random.chance(0.6) ? "yes" : "no") : "",
-    Evergreen: kind.evergreen === undefined ? (random.chance(0.5) ? (random.chance(0.4) ? "yes" : "no") : "") : kind.evergreen ? "yes" : "no",
+    Evergreen:
+      kind.evergreen === undefined
+        ? random.chance(0.5)
+          ? random.chance(0.4)
+            ? "yes"
+            : "no"
+          : ""
+        : kind.evergreen
+          ? "yes"
+          : "no",
   };
   if (kind.season) {
     const start = random.whole(...kind.season);
@@ -254,7 +319,9 @@ function climber(random: Random, kind: Kind, id: string, title: string): DemoPro
     description: `A ${kind.noun} raised in our own frames. Tie it in early and water it well in its first summer.`,
     "Flower colour": colour,
     Hardiness: random.pick(hardiness),
-    "Dispatch from": random.chance(0.6) ? new Date(Date.UTC(2027, random.whole(1, 4), random.whole(1, 28))).toISOString().slice(0, 10) : "",
+    "Dispatch from": random.chance(0.6)
+      ? new Date(Date.UTC(2027, random.whole(1, 4), random.whole(1, 28))).toISOString().slice(0, 10)
+      : "",
   };
   const sizes: [string, number][] = [
     ["9 cm", 1],
@@ -336,8 +403,19 @@ function tool(random: Random, id: string, name: (noun: string) => string, i: num
     ] as const
   )[i % 3];
   const material =
-    motif === "twine" ? random.pick(["Jute", "Hemp", "Cotton"]) : motif === "trellis" ? random.pick(["Cedar", "Willow", "Steel"]) : "Steel";
-  const colour = { Jute: "#c9a36b", Hemp: "#a8a078", Cotton: "#e9e0cc", Cedar: "#a5683c", Willow: "#8a6d4b", Steel: "#6f7a80" }[material] as string;
+    motif === "twine"
+      ? random.pick(["Jute", "Hemp", "Cotton"])
+      : motif === "trellis"
+        ? random.pick(["Cedar", "Willow", "Steel"])
+        : "Steel";
+  const colour = {
+    Jute: "#c9a36b",
+    Hemp: "#a8a078",
+    Cotton: "#e9e0cc",
+    Cedar: "#a5683c",
+    Willow: "#8a6d4b",
+    Steel: "#6f7a80",
+  }[material] as string;
   const row = {
     ...common(random, id, name(noun), `Tools > ${group}`),
     sku: id,
@@ -358,7 +436,8 @@ function tangle(random: Random, products: DemoProduct[]): void {
       if (row["Pet safe"] === "yes" && random.chance(0.15)) row["Pet safe"] = "Yes";
     }
     const [head] = product.rows;
-    if (head["Flower colour"] === "White" && random.chance(0.2)) for (const row of product.rows) row["Flower colour"] = "white";
+    if (head["Flower colour"] === "White" && random.chance(0.2))
+      for (const row of product.rows) row["Flower colour"] = "white";
     // A field on which variants only differ in spelling stays the product's.
     if (head.Light) for (const row of product.rows) row.Light = head.Light;
   }

@@ -9,7 +9,10 @@ export const demoPanel: PanelDocument = {
   placement: { wide: "left", slim: "drawer" },
   rows: [
     newPiece("chosen", "chosen"),
-    { ...newFacet("f-category", "category", "tree", "tree", { order: "natural" }), display: { wide: "tree", slim: "dropdown" } },
+    {
+      ...newFacet("f-category", "category", "tree", "tree", { order: "natural" }),
+      display: { wide: "tree", slim: "dropdown" },
+    },
     newFacet("f-flower-colour", "flower-colour", "swatches", "any"),
     { ...newFacet("f-light", "light", "check-boxes", "any"), display: { wide: "check-boxes", slim: "tiles" } },
     { ...newFacet("f-mature-height", "mature-height", "slider-inputs", "range", { suffix: " cm" }) },

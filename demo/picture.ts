@@ -11,7 +11,8 @@ const grounds = ["#e9efe4", "#f3ede1", "#e8ecf4", "#f4e9ee", "#eef0ea"];
 const leafGreens = ["#4d7a3a", "#5f8d49", "#3f6b3a", "#6b9a57"];
 const fill = (colour: string) => `fill="${colour}"`;
 const petal = (colour: string) => `fill="${colour}" stroke="#00000018"`;
-const line = (colour: string, width: number) => `stroke="${colour}" stroke-width="${width}" stroke-linecap="round" fill="none"`;
+const line = (colour: string, width: number) =>
+  `stroke="${colour}" stroke-width="${width}" stroke-linecap="round" fill="none"`;
 
 /** A 400 × 400 SVG of one product, drawn from its own values. */
 export function drawPicture(product: DemoProduct): string {
@@ -37,7 +38,10 @@ function climber(layers: Layers, random: Random, motif: Motif, colours: string[]
   for (let i = 1; i < 17; i++) {
     const side = i % 2 ? 1 : -1;
     const angle = side * random.between(28, 74);
-    layers.add(fill(motif === "ivy" ? random.pick(leafGreens) : green), leaf(stem(i / 17), angle, random.between(30, 46), motif === "ivy"));
+    layers.add(
+      fill(motif === "ivy" ? random.pick(leafGreens) : green),
+      leaf(stem(i / 17), angle, random.between(30, 46), motif === "ivy"),
+    );
   }
   if (motif === "ivy") return;
   const flowers = motif === "wisteria" ? 5 : motif === "jasmine" ? 11 : 7;
@@ -61,7 +65,9 @@ function leaf(at: Point, angle: number, length: number, lobed: boolean): string 
 function flower(layers: Layers, random: Random, motif: Motif, at: Point, colour: string, second: string): void {
   const turn = random.between(0, 60);
   const petals = (count: number, length: number, width: number, start = 0) =>
-    Array.from({ length: count }, (_, i) => ellipse(0, -length / 2, width / 2, length / 2, start + turn + (i * 360) / count, at));
+    Array.from({ length: count }, (_, i) =>
+      ellipse(0, -length / 2, width / 2, length / 2, start + turn + (i * 360) / count, at),
+    );
   // A second look of the same colours is a layer of its own, above the first.
   const inner = `${petal(second)} class="i"`;
   switch (motif) {
@@ -82,18 +88,26 @@ function flower(layers: Layers, random: Random, motif: Motif, at: Point, colour:
       break;
     case "wisteria":
       for (let i = 0; i < 16; i++) {
-        layers.add(petal(i % 2 ? second : colour), ellipse(((i % 3) - 1) * (15 - i * 0.7), i * 4.6 - 20, 9 - i * 0.3, 7, 0, at));
+        layers.add(
+          petal(i % 2 ? second : colour),
+          ellipse(((i % 3) - 1) * (15 - i * 0.7), i * 4.6 - 20, 9 - i * 0.3, 7, 0, at),
+        );
       }
       break;
     case "rose":
       for (const [i, r] of [27, 21, 15, 9, 4].entries()) {
         const off = { x: at.x + (i % 2 ? 2 : -2), y: at.y + (i % 2 ? -1 : 1) };
-        layers.add(`fill="${i % 2 ? second : colour}" stroke="#00000038" stroke-width="2" class="${i}"`, circle(r, off));
+        layers.add(
+          `fill="${i % 2 ? second : colour}" stroke="#00000038" stroke-width="2" class="${i}"`,
+          circle(r, off),
+        );
       }
       break;
     case "passion":
       layers.add(petal(colour), ...petals(10, 34, 13));
-      layers.add(`fill="none" stroke="${second}" stroke-width="9" stroke-dasharray="2 2.4"`, circle(18, at)).add(fill("#e6ecb0"), circle(7, at));
+      layers
+        .add(`fill="none" stroke="${second}" stroke-width="9" stroke-dasharray="2 2.4"`, circle(18, at))
+        .add(fill("#e6ecb0"), circle(7, at));
       break;
     case "pea":
       layers.add(petal(colour), shape("M 0 14 C -34 4 -30 -34 0 -22 C 30 -34 34 4 0 14 Z", 0, at));
@@ -139,9 +153,15 @@ function pots(layers: Layers, random: Random, colours: string[]): void {
   const one = (at: Point, scale: number, colour: string) => {
     const [t, f, h, rim] = [top * scale, foot * scale, -height * scale, (top + 8) * scale];
     layers.add(fill(colour), shape(`M ${-t} ${h} L ${-f} 0 L ${f} 0 L ${t} ${h} Z`, 0, at));
-    layers.add(`fill="#00000014" class="${scale}"`, shape(`M ${t * 0.35} ${h} L ${f * 0.35} 0 L ${f} 0 L ${t} ${h} Z`, 0, at));
+    layers.add(
+      `fill="#00000014" class="${scale}"`,
+      shape(`M ${t * 0.35} ${h} L ${f * 0.35} 0 L ${f} 0 L ${t} ${h} Z`, 0, at),
+    );
     const [up, low] = [h - 20 * scale, h + 12 * scale];
-    layers.add(`${fill(colour)} class="r${scale}"`, shape(`M ${-rim} ${up} L ${rim} ${up} L ${rim} ${low} L ${-rim} ${low} Z`, 0, at));
+    layers.add(
+      `${fill(colour)} class="r${scale}"`,
+      shape(`M ${-rim} ${up} L ${rim} ${up} L ${rim} ${low} L ${-rim} ${low} Z`, 0, at),
+    );
     layers.add(
       `fill="#00000018" class="${scale}"`,
       shape(`M ${-rim} ${low - 6 * scale} L ${rim} ${low - 6 * scale} L ${rim} ${low} L ${-rim} ${low} Z`, 0, at),
@@ -162,13 +182,16 @@ function twine(layers: Layers, colour: string): void {
   const at = { x: 200, y: 206 };
   layers.add(fill("#0000000f"), ellipse(0, 0, 120, 13, 0, { x: 204, y: 330 })).add(fill(colour), circle(122, at));
   const threads = Array.from({ length: 9 }, (_, i) => ellipse(0, 0, 118 - i * 2, 22 + i * 11, -38 + i * 9.5, at));
-  layers.add('fill="none" stroke="#00000024" stroke-width="4"', ...threads).add(line(colour, 8), "M292 286C340 306 352 340 384 334");
+  layers
+    .add('fill="none" stroke="#00000024" stroke-width="4"', ...threads)
+    .add(line(colour, 8), "M292 286C340 306 352 340 384 334");
 }
 
 function trellis(x: number, y: number, width: number, height: number, across: number, down: number): string {
   let d = "";
   for (let i = 0; i < across; i++) d += `M${Math.round(x + (i * width) / (across - 1))} ${y}v${height}`;
-  for (let i = 0; i < down; i++) d += `M${x - 8} ${Math.round(y + 12 + (i * (height - 24)) / (down - 1))}h${width + 16}`;
+  for (let i = 0; i < down; i++)
+    d += `M${x - 8} ${Math.round(y + 12 + (i * (height - 24)) / (down - 1))}h${width + 16}`;
   return d;
 }
 

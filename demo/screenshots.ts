@@ -65,7 +65,9 @@ async function studio(browser: Browser, origin: string): Promise<void> {
     .replace(/^LM240,.*\n/m, "")
     .replaceAll(",Ember,", ",Emberglow,");
   await page.getByRole("link", { name: "Bring a newer file" }).click();
-  await page.getByLabel("Catalogue file").setInputFiles({ name: "nursery-spring.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
+  await page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name: "nursery-spring.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
   await page.getByRole("button", { name: "Show what changes" }).click();
   await page.getByText("What it does to your panels").waitFor();
   await settled(page);
@@ -74,7 +76,9 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.goto(`${origin}/new`);
   // A made-up fault, so that the picture shows how faults are told.
   const csv = readFileSync("demo/nursery.csv", "utf8").replace(",11.25,", ",11 euro,");
-  await page.getByLabel("Catalogue file").setInputFiles({ name: "nursery.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });
+  await page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name: "nursery.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });
   await page.getByText("240 products").waitFor();
   await settled(page);
   await page.screenshot({ path: `${folder}/new-shop.png` });

@@ -2,13 +2,13 @@
 import { writeFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
 import { readCatalogue } from "../src/core/catalogue/read.ts";
+import { commonSettings } from "../src/core/display/display.ts";
+import { displays } from "../src/core/display/displays.ts";
 import { type FieldProfile, profileField } from "../src/core/evidence/profile.ts";
 import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
 import { spoken } from "../src/core/panel/edit.ts";
 import { settingDefinition } from "../src/core/setting/setting-definitions.ts";
 import { type SettingName, settingNames } from "../src/core/setting/settings.ts";
-import { commonSettings } from "../src/core/display/display.ts";
-import { displays } from "../src/core/display/displays.ts";
 
 /** A field of each kind, with values made up so that only its kind matters. */
 const columns: [name: string, cell: (row: number) => string][] = [
@@ -22,8 +22,14 @@ const columns: [name: string, cell: (row: number) => string][] = [
 ];
 
 function profiles(): [string, FieldProfile][] {
-  const rows = Array.from({ length: 700 }, (_, row) => [`p${row}`, `T${row}`, ...columns.map(([, cell]) => cell(row))].join(","));
-  const header = ["product_id", "title", ...columns.map(([name]) => (name === "category" || name === "rating" ? name : `"${name}"`))].join(",");
+  const rows = Array.from({ length: 700 }, (_, row) =>
+    [`p${row}`, `T${row}`, ...columns.map(([, cell]) => cell(row))].join(","),
+  );
+  const header = [
+    "product_id",
+    "title",
+    ...columns.map(([name]) => (name === "category" || name === "rating" ? name : `"${name}"`)),
+  ].join(",");
   const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode([header, ...rows].join("\n"))).catalogue);
   return columns.map(([name]) => {
     const field = index.catalogue.fields.find((one) => one.name.toLowerCase() === name);
@@ -92,4 +98,5 @@ ${settings.join("\n")}
 `;
 }
 
-if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) writeFileSync("docs/displays.md", displayTable());
+if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href)
+  writeFileSync("docs/displays.md", displayTable());

@@ -34,9 +34,17 @@ export function measureGuesses(): Held[] {
       const guess = guessByName(name);
       return guess ? [{ apart: deltaE(guess.colours[0], hex), sure: guess.confidence >= sureEnough }] : [];
     });
-    const shares = (of: typeof judged) => limits.map((limit) => Math.round((of.filter(({ apart }) => apart <= limit).length / of.length) * 100));
+    const shares = (of: typeof judged) =>
+      limits.map((limit) => Math.round((of.filter(({ apart }) => apart <= limit).length / of.length) * 100));
     const sure = judged.filter((one) => one.sure);
-    return { list, names: names.length, guessed: judged.length, within: shares(judged), sure: sure.length, sureWithin: shares(sure) };
+    return {
+      list,
+      names: names.length,
+      guessed: judged.length,
+      within: shares(judged),
+      sure: sure.length,
+      sureWithin: shares(sure),
+    };
   });
 }
 

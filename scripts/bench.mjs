@@ -4,6 +4,13 @@ import { ensurePackages, run } from "./install.mjs";
 
 ensurePackages();
 ensureBuilt();
-process.exitCode = run(process.execPath, ["--expose-gc", "--max-old-space-size=8000", "--import", "tsx", "bench/run.ts", ...process.argv.slice(2)])
+process.exitCode = run(process.execPath, [
+  "--expose-gc",
+  "--max-old-space-size=8000",
+  "--import",
+  "tsx",
+  "bench/run.ts",
+  ...process.argv.slice(2),
+])
   ? 0
   : 1;

@@ -20,6 +20,7 @@ export function ensureBuilt() {
 /** Names, sizes and contents of all sources, as one hash. */
 function fingerprint() {
   const hash = createHash("sha256");
+  /** @param {string} path */
   const walk = (path) => {
     if (statSync(path).isDirectory()) {
       for (const name of readdirSync(path).sort()) walk(join(path, name));

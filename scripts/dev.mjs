@@ -4,11 +4,14 @@ import { ensurePackages, root } from "./install.mjs";
 
 ensurePackages();
 const children = [
-  spawn("npx", ["tsx", "watch", "src/server/main.ts", "--port", "4311", "--development", ...process.argv.slice(2)], { cwd: root, stdio: "inherit" }),
+  spawn("npx", ["tsx", "watch", "src/server/main.ts", "--port", "4311", "--development", ...process.argv.slice(2)], {
+    cwd: root,
+    stdio: "inherit",
+  }),
   spawn("npx", ["vite"], { cwd: root, stdio: "inherit" }),
 ];
 const stop = () => {
   for (const child of children) child.kill();
 };
-for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, stop);
+for (const signal of /** @type {const} */ (["SIGINT", "SIGTERM"])) process.on(signal, stop);
 for (const child of children) child.on("exit", stop);

@@ -9,7 +9,13 @@ export const root = resolve(dirname(fileURLToPath(import.meta.url)), "..");
 
 const wanted = [20, 19];
 
-/** Runs a command with its output on the terminal. @returns whether it succeeded */
+/**
+ * Runs a command with its output on the terminal.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @param {import("node:child_process").SpawnSyncOptions} options
+ * @returns whether it succeeded
+ */
 export function run(command, args, options = {}) {
   return spawnSync(command, args, { cwd: root, stdio: "inherit", ...options }).status === 0;
 }
@@ -27,10 +33,16 @@ export function ensurePackages() {
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
   // On standard error, since a command's standard output may be data.
   console.error("Installing packages …");
-  if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { stdio: ["ignore", 2, 2] })) stop("The packages could not be installed.");
+  if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { stdio: ["ignore", 2, 2] }))
+    stop("The packages could not be installed.");
   writeFileSync(mark, lock);
 }
 
+/**
+ * Ends with a message.
+ * @param {string} message
+ * @returns {never}
+ */
 export function stop(message) {
   process.stderr.write(`${message}\n`);
   process.exit(1);

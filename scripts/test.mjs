@@ -1,13 +1,24 @@
-/** `npm test`: lint, types, unit tests and end-to-end tests; the last line adds up the runners' own reports. */
+/**
+ * `npm test`: lint, types, unit tests and end-to-end tests; the last line adds up the runners' own reports.
+ * `npm run test:unit -- NAME` and `npm run test:e2e -- NAME` run one of the two, with what the runner itself takes.
+ */
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { ensureBuilt } from "./build.mjs";
 import { ensurePackages, root, run, stop } from "./install.mjs";
 
+const [part, ...args] = process.argv.slice(2);
 ensurePackages();
-ensureBrowser();
+if (part !== "unit") ensureBrowser();
 const reports = join(root, "reports");
+
+if (part === "unit") process.exit(run("npx", ["vitest", "run", ...args]) ? 0 : 1);
+if (part === "e2e") {
+  ensureBuilt();
+  process.exit(run("npx", ["playwright", "test", "--reporter=list", ...args]) ? 0 : 1);
+}
+
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports);
 let passed = 0;
@@ -17,7 +28,12 @@ let sound = true;
 section("Lint");
 sound = run("npx", ["biome", "ci", "--error-on-warnings"]) && sound;
 section("Types");
-for (const project of ["tsconfig.json", "src/core/tsconfig.json"]) sound = run("npx", ["tsc", "--project", project]) && sound;
+for (const project of [
+  ["--project", "tsconfig.json"],
+  ["--project", "scripts/tsconfig.json"],
+  ["--build", "src/studio"],
+])
+  sound = run("npx", ["tsc", ...project]) && sound;
 
 section("Unit tests");
 const unit = join(reports, "unit.json");
@@ -39,20 +55,25 @@ if (!units || !ended || (!sound && failed === 0)) failed += 1;
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 || !sound ? 1 : 0;
 
+/** @param {string} name */
 function section(name) {
   console.log(`\n== ${name}`);
 }
 
+/** @param {string} file */
 function readReport(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : undefined;
 }
 
-/** Debian's Chromium; installed when it is missing and this account may. */
+/** Debian's Chromium; installed when it is missing and this account may install packages. */
 function ensureBrowser() {
   if (spawnSync("chromium", ["--version"]).status === 0) return;
-  if (process.getuid?.() !== 0) stop("The tests need Chromium. Install it: sudo apt-get install chromium");
-  console.log("Installing Chromium …");
+  const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
+  if (!may) stop("The tests need Chromium as “chromium”. Install it, on Debian: sudo apt-get install chromium");
+  console.log("Chromium is missing. Installing the packages chromium and fonts-dejavu-core with apt-get …");
   const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
-  const apt = (...args) => run("apt-get", args, { env, stdio: ["ignore", "ignore", "inherit"] });
-  if (!apt("update") || !apt("install", "-y", "--no-install-recommends", "chromium", "fonts-dejavu-core")) stop("Chromium could not be installed.");
+  /** @param {string[]} words */
+  const apt = (...words) => run("apt-get", words, { env, stdio: ["ignore", "ignore", "inherit"] });
+  if (!apt("update") || !apt("install", "-y", "--no-install-recommends", "chromium", "fonts-dejavu-core"))
+    stop("Chromium could not be installed. Install it by hand and run the tests again.");
 }

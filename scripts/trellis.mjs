@@ -7,8 +7,12 @@ import { ensurePackages, root } from "./install.mjs";
 const cwd = process.env.INIT_CWD ?? process.cwd();
 ensurePackages();
 const loader = new URL("../node_modules/tsx/dist/loader.mjs", import.meta.url).href;
-const { status } = spawnSync(process.execPath, ["--import", loader, join(root, "src/cli/trellis.ts"), ...process.argv.slice(2)], {
-  cwd,
-  stdio: "inherit",
-});
+const { status } = spawnSync(
+  process.execPath,
+  ["--import", loader, join(root, "src/cli/trellis.ts"), ...process.argv.slice(2)],
+  {
+    cwd,
+    stdio: "inherit",
+  },
+);
 process.exit(status ?? 1);

@@ -20,9 +20,13 @@ export const launch = {
 /** Runs a task against a server of its own with the demo shop in a fresh database. */
 export async function withServer<T>(port: number, task: (origin: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), "trellis-"));
-  const server = spawn(process.execPath, ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "shop.db")], {
-    stdio: ["ignore", "ignore", "inherit"],
-  });
+  const server = spawn(
+    process.execPath,
+    ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "shop.db")],
+    {
+      stdio: ["ignore", "ignore", "inherit"],
+    },
+  );
   const origin = `http://127.0.0.1:${port}`;
   try {
     for (let i = 0; ; i++) {

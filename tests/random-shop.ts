@@ -49,7 +49,10 @@ export const questions: fc.Arbitrary<{ facets: Facet[]; choices: Choices }> = fc
     size: discrete(["s", "m", "l"]),
     mood: discrete(["calm", "wild"]),
     category: discrete(["a", "a > b", "a > b > c", "e"]),
-    price: fc.option(fc.record({ min: fc.constantFrom(undefined, 1, 2, 9), max: fc.constantFrom(undefined, 2.5, 10, 30) }), { nil: undefined }),
+    price: fc.option(
+      fc.record({ min: fc.constantFrom(undefined, 1, 2, 9), max: fc.constantFrom(undefined, 2.5, 10, 30) }),
+      { nil: undefined },
+    ),
   })
   .map(({ modes: [first, second, third], ...picked }) => ({
     facets: [
@@ -59,5 +62,7 @@ export const questions: fc.Arbitrary<{ facets: Facet[]; choices: Choices }> = fc
       { field: "category", mode: "tree" },
       { field: "price", mode: "range" },
     ],
-    choices: Object.fromEntries(Object.entries(picked).flatMap(([field, choice]) => (choice ? [[field, choice]] : []))) as Choices,
+    choices: Object.fromEntries(
+      Object.entries(picked).flatMap(([field, choice]) => (choice ? [[field, choice]] : [])),
+    ) as Choices,
   }));

@@ -41,26 +41,38 @@ export class Reference {
 
   variantsOf(product: number): number[] {
     const { variantStart } = this.catalogue;
-    return Array.from({ length: variantStart[product + 1] - variantStart[product] }, (_, i) => variantStart[product] + i);
+    return Array.from(
+      { length: variantStart[product + 1] - variantStart[product] },
+      (_, i) => variantStart[product] + i,
+    );
   }
 
   /** Identities that a variant states; with `tree` also those of the categories above. */
   stated(variant: number, field: string, tree: boolean): Set<string> {
-    const values = this.#cells(variant, field).map((text) => text.normalize("NFC").trim().replace(/\s+/g, " ").toLowerCase());
+    const values = this.#cells(variant, field).map((text) =>
+      text.normalize("NFC").trim().replace(/\s+/g, " ").toLowerCase(),
+    );
     if (!tree) return new Set(values);
-    return new Set(values.flatMap((path) => path.split(" > ").map((_, depth, levels) => levels.slice(0, depth + 1).join(" > "))));
+    return new Set(
+      values.flatMap((path) => path.split(" > ").map((_, depth, levels) => levels.slice(0, depth + 1).join(" > "))),
+    );
   }
 
   /** Whether one variant satisfies one facet. */
   holdsAlone(variant: number, { field, mode }: Facet, choices: Choices): boolean {
     const choice = choices[field];
     if (mode === "range") {
-      const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = choice as { min?: number; max?: number };
+      const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = choice as {
+        min?: number;
+        max?: number;
+      };
       return this.#cells(variant, field).some((text) => text !== "" && Number(text) >= min && Number(text) <= max);
     }
     const stated = this.stated(variant, field, mode === "tree");
     const options = this.#options(choices, field);
-    return mode === "all" ? options.every((option) => stated.has(option)) : options.some((option) => stated.has(option));
+    return mode === "all"
+      ? options.every((option) => stated.has(option))
+      : options.some((option) => stated.has(option));
   }
 
   #options(choices: Choices, field: string): string[] {
@@ -71,7 +83,10 @@ export class Reference {
   #cells(variant: number, field: string): string[] {
     const column = this.catalogue.columns.get(field);
     if (!column) return [];
-    return Array.from(column.codes.slice(column.starts[variant], column.starts[variant + 1]), (code) => column.spellings[code]);
+    return Array.from(
+      column.codes.slice(column.starts[variant], column.starts[variant + 1]),
+      (code) => column.spellings[code],
+    );
   }
 
   #disagrees(field: string): boolean {

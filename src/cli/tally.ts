@@ -7,9 +7,9 @@ import { readCatalogue } from "../core/catalogue/read.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Level } from "../core/index/option-schema.ts";
-import { type Choice, type Facet, type Mode, modes } from "../core/match/question.ts";
 import { liveCounts } from "../core/match/count.ts";
 import { Matcher } from "../core/match/matcher.ts";
+import { type Choice, type Facet, type Mode, modes } from "../core/match/question.ts";
 import { liveRange } from "../core/match/range.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -51,7 +51,8 @@ export function tally(args: string[]): Tally {
       facet = { field: field.key, mode: defaultMode(field) };
       facets.push(facet);
     }
-    if (choices[field.key]) throw new UsageError(`“${field.name}” is picked twice. Join its values with “|” in one --pick.`);
+    if (choices[field.key])
+      throw new UsageError(`“${field.name}” is picked twice. Join its values with “|” in one --pick.`);
     choices[field.key] = facet.mode === "range" ? readRange(field, value) : readValues(index, facet, field, value);
   }
 
@@ -67,7 +68,10 @@ export function tally(args: string[]): Tally {
     }
     const counts = liveCounts(matcher, facet);
     const { options } = index.options(facet.field, facet.mode === "tree");
-    return [name, { level, mode: facet.mode, options: Object.fromEntries(options.map(({ label }, o) => [label, counts[o]])) }];
+    return [
+      name,
+      { level, mode: facet.mode, options: Object.fromEntries(options.map(({ label }, o) => [label, counts[o]])) },
+    ];
   });
   return {
     total: found.length,
@@ -83,7 +87,8 @@ function readArgs(args: string[]): { file: string; facets: string[]; picks: stri
       allowPositionals: true,
       options: { facet: { type: "string", multiple: true }, pick: { type: "string", multiple: true } },
     });
-    if (positionals.length !== 1) throw new UsageError("Name one catalogue file, like: trellis tally CATALOGUE.csv --facet colour");
+    if (positionals.length !== 1)
+      throw new UsageError("Name one catalogue file, like: trellis tally CATALOGUE.csv --facet colour");
     return { file: positionals[0], facets: values.facet ?? [], picks: values.pick ?? [] };
   } catch (error) {
     throw error instanceof UsageError ? error : new UsageError((error as Error).message);
@@ -95,7 +100,9 @@ function readBytes(file: string): Uint8Array {
     return readFileSync(file);
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code;
-    throw new UsageError(`${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : (code ?? "unknown reason")}.`);
+    throw new UsageError(
+      `${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : (code ?? "unknown reason")}.`,
+    );
   }
 }
 
@@ -106,13 +113,15 @@ function readFacet(fields: readonly Field[], spec: string): { name: string; face
   const [name, mode] = colon < 0 ? [spec, undefined] : [spec.slice(0, colon), spec.slice(colon + 1)];
   const field = findField(fields, name);
   if (!field) throw unknownFacet(fields, name);
-  if (!modes.includes(mode as Mode)) throw new UsageError(`“${mode}” is not a mode of “${name}”. Use one of ${modes.join(", ")}.`);
+  if (!modes.includes(mode as Mode))
+    throw new UsageError(`“${mode}” is not a mode of “${name}”. Use one of ${modes.join(", ")}.`);
   return { name, facet: { field: field.key, mode: mode as Mode } };
 }
 
 function readPick(fields: readonly Field[], pick: string): { field: Field; value: string } {
   const equals = pick.indexOf("=");
-  if (equals < 0) throw new UsageError(`--pick '${pick}' has no “=”. Write it like 'colour=black|white' or 'price=10..20'.`);
+  if (equals < 0)
+    throw new UsageError(`--pick '${pick}' has no “=”. Write it like 'colour=black|white' or 'price=10..20'.`);
   const field = findField(fields, pick.slice(0, equals));
   if (!field) throw unknownFacet(fields, pick.slice(0, equals));
   return { field, value: pick.slice(equals + 1) };
@@ -124,11 +133,14 @@ function readRange(field: Field, text: string): Choice {
     if (part.trim() === "") return undefined;
     const value = toNumber(part, field.kind);
     if (Number.isNaN(value)) {
-      throw new UsageError(`“${part}” in --pick '${field.name}=${text}' is not a ${field.kind === "date" ? "date like 2026-03-31" : "number"}.`);
+      throw new UsageError(
+        `“${part}” in --pick '${field.name}=${text}' is not a ${field.kind === "date" ? "date like 2026-03-31" : "number"}.`,
+      );
     }
     return value;
   };
-  if (parts.length !== 2) throw new UsageError(`--pick '${field.name}=${text}' is not a range. Write it like 10..20, 10.. or ..20.`);
+  if (parts.length !== 2)
+    throw new UsageError(`--pick '${field.name}=${text}' is not a range. Write it like 10..20, 10.. or ..20.`);
   return { min: end(parts[0]), max: end(parts[1]) };
 }
 
@@ -141,9 +153,12 @@ function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Fie
   if (ids.length === 0) throw new UsageError(`--pick '${name}=${text}' names no value.`);
   const unknown = ids.find((id) => !options.at.has(id));
   if (unknown !== undefined) {
-    throw new UsageError(`No product states “${unknown}” for ${name}. Stated are: ${listed(options.options.map((option) => option.label))}.`);
+    throw new UsageError(
+      `No product states “${unknown}” for ${name}. Stated are: ${listed(options.options.map((option) => option.label))}.`,
+    );
   }
-  if (mode === "one" && new Set(ids).size > 1) throw new UsageError(`${name} takes one value only, and ${ids.length} are picked.`);
+  if (mode === "one" && new Set(ids).size > 1)
+    throw new UsageError(`${name} takes one value only, and ${ids.length} are picked.`);
   return { options: [...new Set(ids)] };
 }
 
@@ -160,7 +175,9 @@ function findField(fields: readonly Field[], name: string): Field | undefined {
 }
 
 function unknownFacet(fields: readonly Field[], name: string): UsageError {
-  return new UsageError(`There is no facet “${name}” in this catalogue. It has: ${fields.map((field) => field.name.toLowerCase()).join(", ")}.`);
+  return new UsageError(
+    `There is no facet “${name}” in this catalogue. It has: ${fields.map((field) => field.name.toLowerCase()).join(", ")}.`,
+  );
 }
 
 function listed(names: readonly string[]): string {

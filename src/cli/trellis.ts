@@ -10,7 +10,14 @@ try {
   else if (command === "tally") console.log(JSON.stringify(tally(rest), null, 2));
   else throw new UsageError(command ? `There is no command “${command}”. ${usage}` : usage);
 } catch (error) {
-  const known = error instanceof CatalogueError ? problemText(error.problem) : error instanceof UsageError ? error.message : undefined;
-  process.stderr.write(`trellis: ${(known ?? `unexpected fault: ${(error as Error).message}`).replaceAll("\n", " ")}\n`);
+  const known =
+    error instanceof CatalogueError
+      ? problemText(error.problem)
+      : error instanceof UsageError
+        ? error.message
+        : undefined;
+  process.stderr.write(
+    `trellis: ${(known ?? `unexpected fault: ${(error as Error).message}`).replaceAll("\n", " ")}\n`,
+  );
   process.exitCode = known === undefined ? 1 : 2;
 }

@@ -23,7 +23,10 @@ export interface AppOptions {
   development?: boolean;
 }
 
-const built: StorefrontAssets = { script: "/storefront/trellis.js", views: (folder) => `/storefront/display-${folder}.js` };
+const built: StorefrontAssets = {
+  script: "/storefront/trellis.js",
+  views: (folder) => `/storefront/display-${folder}.js`,
+};
 const inDevelopment = (root: string): StorefrontAssets => ({ script: `/@fs${root}/src/storefront/shop/page.tsx` });
 
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
@@ -41,7 +44,10 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
   app.route("/storefront", styles());
   app.use(
     `${fontAddress}/*`,
-    serveStatic({ root: relative(process.cwd(), fontFiles), rewriteRequestPath: (path) => path.slice(fontAddress.length) }),
+    serveStatic({
+      root: relative(process.cwd(), fontFiles),
+      rewriteRequestPath: (path) => path.slice(fontAddress.length),
+    }),
   );
   app.use(
     "/demo/pictures/*",

@@ -9,6 +9,9 @@ const loopback = /^(?:localhost|127(?:\.\d{1,3}){3}|\[::1\])(?::\d{1,5})?$/i;
 export const hostGuard: MiddlewareHandler = async (c, next) => {
   const host = c.req.header("host") ?? "";
   if (!loopback.test(host))
-    return c.text(`This server is for this machine only, and “${host.slice(0, 100)}” is no name of it. Use http://127.0.0.1.`, 403);
+    return c.text(
+      `This server is for this machine only, and “${host.slice(0, 100)}” is no name of it. Use http://127.0.0.1.`,
+      403,
+    );
   return next();
 };

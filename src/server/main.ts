@@ -23,7 +23,8 @@ function readOptions() {
       },
     });
     const port = Number(values.port);
-    if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`“${values.port}” is not a port. Use a number up to 65535.`);
+    if (!Number.isInteger(port) || port < 0 || port > 65535)
+      throw new Error(`“${values.port}” is not a port. Use a number up to 65535.`);
     return { ...values, port };
   } catch (error) {
     fail(`${(error as Error).message}\n${usage}`);
@@ -39,14 +40,22 @@ const { port, fresh, data, development } = readOptions();
 // The file is held before it is touched: a second start must neither wipe nor write the data of the first.
 const release = hold(data);
 let app: ReturnType<typeof createApp> | undefined;
-const server = serve({ hostname: host, port, fetch: (request, env) => app?.fetch(request, env) ?? new Response("Starting", { status: 503 }) }, open);
+const server = serve(
+  {
+    hostname: host,
+    port,
+    fetch: (request, env) => app?.fetch(request, env) ?? new Response("Starting", { status: 503 }),
+  },
+  open,
+);
 
 server.on("error", (error: NodeJS.ErrnoException) => {
   if (error.code === "EADDRINUSE")
     fail(
       `Port ${port} is taken. If Zany Trellis runs there, use it at http://${host}:${port}/. Otherwise choose another port: npm run demo -- --port ${port + 1}`,
     );
-  if (error.code === "EACCES") fail(`Port ${port} may not be used by this account. Choose one above 1023: npm run demo -- --port 4310`);
+  if (error.code === "EACCES")
+    fail(`Port ${port} may not be used by this account. Choose one above 1023: npm run demo -- --port 4310`);
   fail(error.message);
 });
 

@@ -9,7 +9,9 @@ async function newPanel(request: APIRequestContext) {
   return { path: `${panels}/${slug}`, version, document };
 }
 
-test("a panel that is not valid is refused with the path of the fault, and the stored one is untouched", async ({ request }) => {
+test("a panel that is not valid is refused with the path of the fault, and the stored one is untouched", async ({
+  request,
+}) => {
   const { path, version, document } = await newPanel(request);
   const facet = {
     kind: "facet",
@@ -26,7 +28,10 @@ test("a panel that is not valid is refused with the path of the fault, and the s
     [{ ...document, name: "" }, "name"],
     [{ ...document, format: 4 }, "format"],
     [{ ...document, placement: { wide: "ceiling" } }, "placement.wide"],
-    [{ ...document, rows: [facet, { ...facet, id: "b", field: "brand", display: { wide: "banana" } }] }, "rows[1].display.wide"],
+    [
+      { ...document, rows: [facet, { ...facet, id: "b", field: "brand", display: { wide: "banana" } }] },
+      "rows[1].display.wide",
+    ],
     [{ ...document, rows: [facet, { ...facet, field: "brand" }] }, "rows[1].id"],
     [{ ...document, rows: [facet, { ...facet, id: "b", mode: "all" }] }, "rows[1].mode"],
     [{ ...document, rows: [{ ...facet, settings: { order: "moon" } }] }, "rows[0].settings.order"],
@@ -51,9 +56,15 @@ test("a panel that is not valid is refused with the path of the fault, and the s
 
 test("an old version is refused with the present one beside it", async ({ request }) => {
   const { path, version, document } = await newPanel(request);
-  const first = await request.put(path, { data: { version, document: { ...document, name: "First" } }, headers: origin });
+  const first = await request.put(path, {
+    data: { version, document: { ...document, name: "First" } },
+    headers: origin,
+  });
   expect(await first.json()).toEqual({ version: version + 1 });
-  const second = await request.put(path, { data: { version, document: { ...document, name: "Second" } }, headers: origin });
+  const second = await request.put(path, {
+    data: { version, document: { ...document, name: "Second" } },
+    headers: origin,
+  });
   expect(second.status()).toBe(409);
   expect(await second.json()).toMatchObject({ version: version + 1, document: { name: "First" } });
 });
@@ -70,7 +81,11 @@ test("requests that make no sense are answered in words", async ({ request }) =>
     [await request.get(`${panels}/none`), 404, /no panel at “none”/],
     [await request.get("/api/none"), 404, /nothing at/],
     [await request.post("/api/shops", { multipart: { name: "x" }, headers: origin }), 400, /No file/],
-    [await request.put(path, { data: { version: 1, document: "x".repeat(9 * 1024 * 1024) }, headers: origin }), 413, /more than 8 MB/],
+    [
+      await request.put(path, { data: { version: 1, document: "x".repeat(9 * 1024 * 1024) }, headers: origin }),
+      413,
+      /more than 8 MB/,
+    ],
   ] as const) {
     expect([words, answer.status()]).toEqual([words, status]);
     expect((await answer.json()).error).toMatch(words);
@@ -80,7 +95,11 @@ test("requests that make no sense are answered in words", async ({ request }) =>
 test("a form of another site cannot create a shop", async ({ request }) => {
   const answer = await request.post("/api/shops", {
     headers: { origin: "http://elsewhere.example" },
-    multipart: { file: { name: "a.csv", mimeType: "text/csv", buffer: Buffer.from("product_id,title\n1,a\n") }, name: "Foreign", currency: "EUR" },
+    multipart: {
+      file: { name: "a.csv", mimeType: "text/csv", buffer: Buffer.from("product_id,title\n1,a\n") },
+      name: "Foreign",
+      currency: "EUR",
+    },
   });
   expect(answer.status()).toBe(403);
 });

@@ -15,11 +15,16 @@ export async function expectAccessible(page: Page | Frame): Promise<void> {
   // The shop's policy lets no foreign script in, so axe is run by the browser's debugger and not as a script element.
   await page.evaluate(source);
   const violations = await page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run(context: unknown, options: unknown): Promise<{ violations: Violation[] }> } };
+    const { axe } = window as unknown as {
+      axe: { run(context: unknown, options: unknown): Promise<{ violations: Violation[] }> };
+    };
     return (await axe.run({ exclude: [["iframe"]] }, { resultTypes: ["violations"], iframes: false })).violations;
   });
   const serious = violations
     .filter(({ impact }) => impact === "serious" || impact === "critical")
-    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(" ")} (${failureSummary})`).join("; ")}`);
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(" ")} (${failureSummary})`).join("; ")}`,
+    );
   expect(serious).toEqual([]);
 }

@@ -24,7 +24,9 @@ test("a facet is built on the bench, works in both frames, and is there after a 
   await expect(bench.wide.locator('[data-row="f-hardiness"]')).toHaveCount(1);
 });
 
-test("a panel of check boxes, swatches, a dropdown and a slider grows from nothing without a reload of the frames", async ({ page }) => {
+test("a panel of check boxes, swatches, a dropdown and a slider grows from nothing without a reload of the frames", async ({
+  page,
+}) => {
   const bench = await openBench(page, true);
   await expect(page.getByText("This panel is empty")).toBeVisible();
   // A mark in the frame's own window would be gone after a reload.
@@ -160,7 +162,9 @@ test("a second tab cannot overwrite silently", async ({ page, context }) => {
 
   await rename(page, "Mine");
   await expect(page.getByRole("alert")).toContainText("changed in another tab");
-  const stored = async () => (await (await page.request.get(`/api/shops/${demoShop}/documents/panel/${mine.slug}`)).json()).document.rows[0].label;
+  const stored = async () =>
+    (await (await page.request.get(`/api/shops/${demoShop}/documents/panel/${mine.slug}`)).json()).document.rows[0]
+      .label;
   expect(await stored()).toBe("Theirs");
 
   await page.getByRole("button", { name: "Take the other version" }).click();
@@ -171,7 +175,10 @@ test("a second tab cannot overwrite silently", async ({ page, context }) => {
   await expect.poll(stored).toBe("Mine");
 });
 
-test("a server that is away is said, and what was done meanwhile is saved when it is back", async ({ page, context }) => {
+test("a server that is away is said, and what was done meanwhile is saved when it is back", async ({
+  page,
+  context,
+}) => {
   const bench = await openBench(page, true);
   await context.setOffline(true);
   await bench.addFacet("Light");

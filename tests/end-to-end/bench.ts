@@ -7,7 +7,11 @@ export const demoShop = "larkmoss-nursery";
 export const origin = { origin: "http://127.0.0.1:4399" };
 
 /** A shop of its own with the demo's catalogue, for what would disturb other tests. @returns its place in addresses */
-export async function newShop(request: APIRequestContext, name: string, csv: string | Buffer = readFileSync("demo/nursery.csv")): Promise<string> {
+export async function newShop(
+  request: APIRequestContext,
+  name: string,
+  csv: string | Buffer = readFileSync("demo/nursery.csv"),
+): Promise<string> {
   const file = { name: "catalogue.csv", mimeType: "text/csv", buffer: Buffer.from(csv) };
   const made = await request.post("/api/shops", { multipart: { file, name, currency: "EUR" }, headers: origin });
   expect(made.status()).toBe(201);

@@ -7,7 +7,9 @@ test("a field unfolds to its spread, what to know, and the products that say not
   await page.getByRole("button", { name: "Light", exact: true }).click();
   const spread = page.getByRole("region", { name: "Spread of Light" });
   await expect(spread.getByRole("row")).toHaveText([/^Full sun/, /^Shade/, /^Half shade/]);
-  await expect(page.getByRole("region", { name: "What to know about Light" })).toContainText("Half shade is written “Half shade”, “half shade”");
+  await expect(page.getByRole("region", { name: "What to know about Light" })).toContainText(
+    "Half shade is written “Half shade”, “half shade”",
+  );
   const silent = page.getByRole("region", { name: "Products that do not state Light" });
   const told = Number((await silent.getByRole("heading").textContent())?.match(/^\d+/)?.[0]);
   const reach = await page
@@ -47,15 +49,22 @@ test("every variant can be found, sorted and looked at", async ({ page }) => {
 });
 
 const byName = (key: string, value: unknown) =>
-  key === "additionalProperty" ? (value as { name: string }[]).toSorted((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0)) : value;
+  key === "additionalProperty"
+    ? (value as { name: string }[]).toSorted((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0))
+    : value;
 
 for (const format of ["csv", "jsonld"]) {
   test(`a catalogue that is downloaded as ${format} makes the same shop again`, async ({ request }) => {
-    const download = async (shop: string, as: string) => (await request.get(`/api/shops/${shop}/catalogue.${as}`)).text();
+    const download = async (shop: string, as: string) =>
+      (await request.get(`/api/shops/${shop}/catalogue.${as}`)).text();
     const file = await download(demoShop, format);
     const made = await request.post("/api/shops", {
       headers: { origin: "http://127.0.0.1:4399" },
-      multipart: { file: { name: `again.${format}`, mimeType: "text/plain", buffer: Buffer.from(file) }, name: `Again ${format}`, currency: "EUR" },
+      multipart: {
+        file: { name: `again.${format}`, mimeType: "text/plain", buffer: Buffer.from(file) },
+        name: `Again ${format}`,
+        currency: "EUR",
+      },
     });
     expect(made.status()).toBe(201);
     const { slug, products, variants } = await made.json();

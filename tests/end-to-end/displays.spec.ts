@@ -117,7 +117,12 @@ const trials: Record<DisplayName, Trial> = {
 };
 
 /** A panel of one facet in one display, that lies open on both frames. */
-async function panelOf(request: APIRequestContext, name: string, { field, mode, settings = {} }: Trial, display: DisplayName) {
+async function panelOf(
+  request: APIRequestContext,
+  name: string,
+  { field, mode, settings = {} }: Trial,
+  display: DisplayName,
+) {
   const row = { kind: "facet", id: "f", field, label: "", display: { wide: display }, mode, settings };
   const document = {
     format: 3,
@@ -134,7 +139,9 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
   test(`${display}: by mouse and by keys, on both pages, nothing serious for axe`, async ({ page }) => {
     const slug = await panelOf(page.request, `Display ${display}`, trial, display);
     await page.goto(`/shops/${demoShop}/bench/${slug}`);
-    const [wide, phone] = ['iframe[title^="Wide page"]', 'iframe[title^="Phone"]'].map((frame) => page.frameLocator(frame));
+    const [wide, phone] = ['iframe[title^="Wide page"]', 'iframe[title^="Phone"]'].map((frame) =>
+      page.frameLocator(frame),
+    );
     for (const frame of [wide, phone]) await expect(frame.locator("html[data-ready]")).toBeAttached();
     const facet = (frame: FrameLocator) => frame.locator('.zt-facet[data-row="f"]');
     const accessible = async () => {
@@ -155,9 +162,17 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
     }
     // Source: WCAG 2.2, success criterion 2.5.8: at least 24 px. What chooses an option is 44 px high on slim.
     const low = await facet(phone).evaluate((root) =>
-      [...root.querySelectorAll<HTMLElement>("label, select, summary, input[type=search], input[type=date], .zt-end, button")]
+      [
+        ...root.querySelectorAll<HTMLElement>(
+          "label, select, summary, input[type=search], input[type=date], .zt-end, button",
+        ),
+      ]
         .filter((one) => one.getClientRects().length > 0)
-        .filter((one) => one.offsetHeight < (one.matches(".zt-fold, .zt-more, .zt-twig, .zt-clear") ? 24 : 44) || one.offsetWidth < 24)
+        .filter(
+          (one) =>
+            one.offsetHeight < (one.matches(".zt-fold, .zt-more, .zt-twig, .zt-clear") ? 24 : 44) ||
+            one.offsetWidth < 24,
+        )
         .map((one) => `${one.className} ${one.offsetWidth}×${one.offsetHeight}`),
     );
     expect(low).toEqual([]);
@@ -165,25 +180,32 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
 }
 
 test("faded options and right-to-left pages hold for axe as well", async ({ page }) => {
-  const rows = (["check-boxes", "swatches", "tiles", "toggles", "plain-list", "picture-tiles", "tags"] as const).map((display, i) => ({
-    kind: "facet",
-    id: `f${i}`,
-    field: ["light", "flower-colour", "pot-size", "evergreen", "hardiness", "brand", "in-flower"][i],
-    label: "",
-    labels: { ar: `واجهة ${i}` },
-    display: { wide: display },
-    mode: "any",
-    settings: {},
-  }));
+  const rows = (["check-boxes", "swatches", "tiles", "toggles", "plain-list", "picture-tiles", "tags"] as const).map(
+    (display, i) => ({
+      kind: "facet",
+      id: `f${i}`,
+      field: ["light", "flower-colour", "pot-size", "evergreen", "hardiness", "brand", "in-flower"][i],
+      label: "",
+      labels: { ar: `واجهة ${i}` },
+      display: { wide: display },
+      mode: "any",
+      settings: {},
+    }),
+  );
   const document = {
     format: 3,
     name: "Faded",
     placement: { wide: "left", slim: "above" },
-    rows: [...rows, { kind: "facet", id: "p", field: "price", label: "", display: { wide: "slider" }, mode: "range", settings: {} }],
+    rows: [
+      ...rows,
+      { kind: "facet", id: "p", field: "price", label: "", display: { wide: "slider" }, mode: "range", settings: {} },
+    ],
   };
   const shop = await newShop(page.request, "Right to left");
   await saveShop(page.request, shop, { languages: ["ar"] });
-  const { slug } = await (await page.request.post(`/api/shops/${shop}/documents/panel`, { data: { document }, headers: origin })).json();
+  const { slug } = await (
+    await page.request.post(`/api/shops/${shop}/documents/panel`, { data: { document }, headers: origin })
+  ).json();
   await page.goto(`/shop/${shop}/?panel=${slug}&price.min=300&lang=ar`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
   await expect(page.locator("html")).toHaveAttribute("dir", "rtl");

@@ -23,14 +23,20 @@ LM900,LM900,Brand-new vine,,Plants > Climbers > Clematis,Wickwillow,,7.50,,4,,,,
 test("a newer file shows what it changes and touches, and is written only then", async ({ page }) => {
   const made = await page.request.post("/api/shops", {
     headers: origin,
-    multipart: { file: { name: "n.csv", mimeType: "text/csv", buffer: Buffer.from(nursery) }, name: "Comes back", currency: "EUR" },
+    multipart: {
+      file: { name: "n.csv", mimeType: "text/csv", buffer: Buffer.from(nursery) },
+      name: "Comes back",
+      currency: "EUR",
+    },
   });
   const { slug, panels } = await made.json();
   const count = async () => (await (await page.request.get(`/api/shops/${slug}`)).json()).products;
 
   await page.goto(`/shops/${slug}/catalogue`);
   await page.getByRole("link", { name: "Bring a newer file" }).click();
-  await page.getByLabel("Catalogue file").setInputFiles({ name: "newer.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
+  await page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name: "newer.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
   await page.getByRole("button", { name: "Show what changes" }).click();
   const numbers = page.locator("dl > div");
   await expect(numbers).toHaveText(["new1", "changed1", "gone1", "as they were238"]);
@@ -38,7 +44,8 @@ test("a newer file shows what it changes and touches, and is written only then",
   await expect(page.getByRole("listitem").filter({ hasText: /^Title differs for 1 product/ })).toBeVisible();
   await expect(page.getByText("Brand-new vine", { exact: true })).toBeVisible();
   await expectAccessible(page);
-  const version = async () => (await (await page.request.get(`/api/shops/${slug}/documents/panel/${panels[0].slug}`)).json()).version;
+  const version = async () =>
+    (await (await page.request.get(`/api/shops/${slug}/documents/panel/${panels[0].slug}`)).json()).version;
   const panelBefore = await version();
 
   await page.getByRole("button", { name: "Take this catalogue" }).click();
@@ -59,6 +66,7 @@ test("a newer file that cannot be taken leaves the shop as it was", async ({ pag
       headers: origin,
       multipart: { file: { name: "n.csv", mimeType: "text/csv", buffer: Buffer.from(text) }, write: "yes" },
     });
-  for (const text of ["", "product_id,title\n", 'product_id,title\na,"A', "title,title\nA,B\n"]) expect((await send(text)).status()).toBe(422);
+  for (const text of ["", "product_id,title\n", 'product_id,title\na,"A', "title,title\nA,B\n"])
+    expect((await send(text)).status()).toBe(422);
   expect(await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text()).toBe(before);
 });

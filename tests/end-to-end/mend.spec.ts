@@ -5,13 +5,17 @@ const header = "Artikel;Name;Preis;Liefertag;Farbe;Höhe;Lage";
 const row = (n: number, colour: string, height: string, place: string, price = "1.010,50") =>
   `p${n};Plant ${n};${price};0${1 + (n % 9)}.04.2026;${colour};${height};${place}`;
 const rows = [
-  ...Array.from({ length: 12 }, (_, n) => row(n, n % 2 ? "Crème" : "Rose red", `${20 + n} cm`, n % 3 ? "Sun" : "Shade")),
+  ...Array.from({ length: 12 }, (_, n) =>
+    row(n, n % 2 ? "Crème" : "Rose red", `${20 + n} cm`, n % 3 ? "Sun" : "Shade"),
+  ),
   row(12, "Creme", "0,5 m", "Suns"),
   row(13, "Rose reds", "30 cm", "Shade"),
   row(14, "Rose red / white", "31 cm", "Sun"),
 ];
 const bring = (page: Page, name: string, lines: string[]) =>
-  page.getByLabel("Catalogue file").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from([header, ...lines].join("\n")) });
+  page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from([header, ...lines].join("\n")) });
 
 test("a foreign file is read as it is written, mended, brought again, and its mends hold", async ({ page }) => {
   await page.goto("/new");
@@ -90,7 +94,11 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await page.getByRole("button", { name: "Take this catalogue" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
   await page.getByRole("button", { name: "Farbe", exact: true }).click();
-  await expect(page.getByRole("region", { name: "Spread of Farbe" }).getByRole("row")).toHaveText([/^Rose red8/, /^Crème8/, /^White1/]);
+  await expect(page.getByRole("region", { name: "Spread of Farbe" }).getByRole("row")).toHaveText([
+    /^Rose red8/,
+    /^Crème8/,
+    /^White1/,
+  ]);
 
   // The mended field is suggested as a facet, and shoppers get the mended values.
   await page.getByRole("link", { name: "Bench" }).click();
@@ -113,12 +121,16 @@ test("a foreign file is read as it is written, mended, brought again, and its me
 test("reading a large file is shown, and can be stopped", async ({ page }) => {
   await page.goto("/new");
   const many = `product_id,title,colour\n${Array.from({ length: 200_000 }, (_, i) => `p${i >> 1},Title ${i >> 1},colour ${i % 50}`).join("\n")}\n`;
-  await page.getByLabel("Catalogue file").setInputFiles({ name: "large.csv", mimeType: "text/csv", buffer: Buffer.from(many) });
+  await page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name: "large.csv", mimeType: "text/csv", buffer: Buffer.from(many) });
   await expect(page.getByRole("progressbar", { name: "Reading" })).toBeVisible();
   await page.getByRole("button", { name: "Stop" }).click();
   await expect(page.getByRole("alert")).toHaveText("Reading was stopped. Nothing was stored.");
   // Again, to the end: the page and its frames ask the server, since this is too much to hold in each.
-  await page.getByLabel("Catalogue file").setInputFiles({ name: "large.csv", mimeType: "text/csv", buffer: Buffer.from(many) });
+  await page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name: "large.csv", mimeType: "text/csv", buffer: Buffer.from(many) });
   await expect(page.getByText("100,000 products, 200,000 variants")).toBeVisible();
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/large\/bench/);

@@ -6,7 +6,8 @@ import { origin } from "./bench.ts";
 
 const bring = (page: Page, name: string, text: string | Buffer) =>
   page.getByLabel("Catalogue file").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
-const shopNames = async (page: Page) => ((await (await page.request.get("/api/shops")).json()) as { name: string }[]).map(({ name }) => name);
+const shopNames = async (page: Page) =>
+  ((await (await page.request.get("/api/shops")).json()) as { name: string }[]).map(({ name }) => name);
 
 test("an open data set becomes a shop with a first panel that works", async ({ page }) => {
   await page.goto("/");
@@ -44,7 +45,9 @@ test("a file with other headings is guessed, and columns can be chosen where the
   await grouped.selectOption("iata");
   await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
   await expect(page.getByRole("combobox", { name: "iata is taken as" })).toHaveValue("product_id");
-  await expect(page.getByRole("combobox", { name: "Products are called by" }).locator("option:checked")).toHaveText("name");
+  await expect(page.getByRole("combobox", { name: "Products are called by" }).locator("option:checked")).toHaveText(
+    "name",
+  );
   await expect(page.getByRole("combobox", { name: "name is taken as" })).toHaveValue("title");
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/airports\/bench/);
@@ -54,14 +57,21 @@ test("a file with other headings is guessed, and columns can be chosen where the
 
 test("problems are listed row by row, and the good rows can be taken", async ({ page }) => {
   await page.goto("/new");
-  await bring(page, "mixed.csv", "product_id,title,price,colour\np1,One,cheap,red\n,Two,3,red\np3,Three,4,blue,extra\np4,Four,5,blue\n");
+  await bring(
+    page,
+    "mixed.csv",
+    "product_id,title,price,colour\np1,One,cheap,red\n,Two,3,red\np3,Three,4,blue,extra\np4,Four,5,blue\n",
+  );
   const problems = page.getByRole("region", { name: "Problems" });
   await expect(problems).toContainText('Row 2, column "price" ("cheap")');
   await expect(problems).toContainText('Row 3, column "product_id"');
   await expect(problems).toContainText("Row 4: This row has 5 cells and the header has 4");
   await expect(page.getByText("2 products, 2 variants")).toBeVisible();
 
-  const [file] = await Promise.all([page.waitForEvent("download"), problems.getByRole("button", { name: "As CSV" }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    problems.getByRole("button", { name: "As CSV" }).click(),
+  ]);
   const lines = readFileSync(await file.path(), "utf8").split("\r\n");
   expect(lines[0]).toBe("row,column,value,message");
   expect(lines.slice(1).map((line) => line.split(",").slice(0, 3))).toEqual([
@@ -74,7 +84,11 @@ test("problems are listed row by row, and the good rows can be taken", async ({ 
 test("a file that cannot be taken says what, where and what to do, and nothing is created", async ({ page }) => {
   await page.goto("/new");
   const before = await shopNames(page);
-  const latin = Buffer.concat([Buffer.from("product_id,title\np1,One\np2,caf"), Buffer.from([0xe9]), Buffer.from("\n")]);
+  const latin = Buffer.concat([
+    Buffer.from("product_id,title\np1,One\np2,caf"),
+    Buffer.from([0xe9]),
+    Buffer.from("\n"),
+  ]);
   const many = `product_id,title\n${Array.from({ length: 500_001 }, (_, i) => `p${i},T`).join("\n")}\n`;
   const cases: [string, string | Buffer, RegExp][] = [
     ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quote is opened here and never closed/],
@@ -92,7 +106,11 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
     // The server judges by itself, whatever the page has said.
     const answer = await page.request.post("/api/shops", {
       headers: origin,
-      multipart: { file: { name, mimeType: "text/csv", buffer: Buffer.from(content) }, name: "Broken", currency: "EUR" },
+      multipart: {
+        file: { name, mimeType: "text/csv", buffer: Buffer.from(content) },
+        name: "Broken",
+        currency: "EUR",
+      },
     });
     expect([name, answer.status()]).toEqual([name, 422]);
     expect((await answer.json()).error).toMatch(message);
@@ -104,7 +122,12 @@ test("text of a catalogue never runs, in the tool or on the shop page", async ({
   const evil = '<img src=x onerror="window.ran=1"><script>window.ran=1</script>';
   const cell = (text: string) => `"${text.replaceAll('"', '""')}"`;
   const rows = [1, 2, 3, 4].map((n) =>
-    [`p${n}`, cell(`${evil}${n}`), cell(n % 2 ? evil : "</script><script>window.ran=1</script>"), "javascript:window.ran=1"].join(","),
+    [
+      `p${n}`,
+      cell(`${evil}${n}`),
+      cell(n % 2 ? evil : "</script><script>window.ran=1</script>"),
+      "javascript:window.ran=1",
+    ].join(","),
   );
   const csv = `product_id,title,${cell(`Colour ${evil}`)},image\n${rows.join("\n")}\n`;
   let dialogs = 0;

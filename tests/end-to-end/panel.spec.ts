@@ -130,7 +130,17 @@ test("pieces are set and stand on the page; what could run is not taken", async 
     await page.getByRole("button", { name: "Facet or piece" }).click();
     await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
   };
-  for (const name of ["Heading", "Text", "Picture", "Links: Brand", "Divider", "Result count", "Clear all", "Search field", "Chosen filters"])
+  for (const name of [
+    "Heading",
+    "Text",
+    "Picture",
+    "Links: Brand",
+    "Divider",
+    "Result count",
+    "Clear all",
+    "Search field",
+    "Chosen filters",
+  ])
     await add(name);
   await expect(bench.wide.locator(".zt-piece")).toHaveCount(9);
   await expect(bench.wide.locator("hr")).toHaveCount(1);
@@ -154,7 +164,10 @@ test("pieces are set and stand on the page; what could run is not taken", async 
   await text.focus();
   await text.evaluate((box) => {
     const data = new DataTransfer();
-    data.setData("text/html", '<p>Pasted <img src=x onerror="window.ran=1"><a href="javascript:window.ran=1">link</a></p>');
+    data.setData(
+      "text/html",
+      '<p>Pasted <img src=x onerror="window.ran=1"><a href="javascript:window.ran=1">link</a></p>',
+    );
     box.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true }));
   });
   await text.blur();
@@ -165,7 +178,9 @@ test("pieces are set and stand on the page; what could run is not taken", async 
   const address = page.getByRole("textbox", { name: "Address of Picture" });
   await address.fill("javascript:window.ran=1");
   await address.press("Enter");
-  expect(await address.evaluate((field: HTMLInputElement) => field.validationMessage)).toContain("must begin with https://");
+  expect(await address.evaluate((field: HTMLInputElement) => field.validationMessage)).toContain(
+    "must begin with https://",
+  );
   await expect(bench.wide.locator(".zt-image")).toHaveCount(0);
   await address.fill("/demo/pictures/LM001.svg");
   await address.press("Enter");
@@ -189,10 +204,13 @@ test("pieces are set and stand on the page; what could run is not taken", async 
   await bench.saved();
 });
 
-test("several rows are changed together, rows and panels duplicated, settings copied, and history leads back", async ({ page }) => {
+test("several rows are changed together, rows and panels duplicated, settings copied, and history leads back", async ({
+  page,
+}) => {
   const bench = await openBench(page, true);
   for (const name of ["Light", "Brand", "Hardiness"]) await bench.addFacet(name);
-  for (const name of ["Light", "Brand"]) await page.getByRole("button", { name: `Move ${name}`, exact: true }).click({ modifiers: ["Control"] });
+  for (const name of ["Light", "Brand"])
+    await page.getByRole("button", { name: `Move ${name}`, exact: true }).click({ modifiers: ["Control"] });
   await expect(page.getByText("2 rows chosen")).toBeVisible();
   await page.getByRole("combobox", { name: "Width" }).selectOption("½");
   await expect(bench.wide.locator('[data-share="half"]')).toHaveCount(2);
@@ -237,7 +255,9 @@ test("findings tell what is wrong with its number, and one step mends it", async
   await page.getByRole("radiogroup", { name: "A choice means" }).getByText("all of").click();
   await page.getByRole("button", { name: /findings?$/ }).click();
   const findings = page.getByRole("dialog", { name: "Findings" });
-  await expect(findings).toContainText("Brand wants all that is chosen: of the 15 pairs of its most frequent options 15 find nothing.");
+  await expect(findings).toContainText(
+    "Brand wants all that is chosen: of the 15 pairs of its most frequent options 15 find nothing.",
+  );
   await expect(findings).toContainText("148 of 799 variants are sold out");
   await expectAccessible(page);
   await findings.getByRole("button", { name: "Take any of them" }).click();
@@ -253,7 +273,9 @@ test("findings tell what is wrong with its number, and one step mends it", async
   await page.getByRole("button", { name: /^panel \d+ px/ }).click();
   const heights = page.getByRole("dialog", { name: "How high the rows stand" });
   // What the table says is what the page is: wide as it stands, slim in its closed drawer, medium out of sight.
-  const real = await bench.wide.locator('[data-row="f-brand"]').evaluate((row) => Math.round(row.getBoundingClientRect().height));
+  const real = await bench.wide
+    .locator('[data-row="f-brand"]')
+    .evaluate((row) => Math.round(row.getBoundingClientRect().height));
   await expect(heights.getByRole("row", { name: /^Brand/ })).toHaveText(new RegExp(`^Brand${real}\\d+\\d+$`));
   await expectAccessible(page);
 });

@@ -93,7 +93,10 @@ test("the tree, the slider and folding work with mouse and keyboard", async ({ p
   await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeVisible();
 });
 
-test("the search field finds by words, marks what it did as a chip, and stands in the address", async ({ page, request }) => {
+test("the search field finds by words, marks what it did as a chip, and stands in the address", async ({
+  page,
+  request,
+}) => {
   const origin = { origin: "http://127.0.0.1:4399" };
   const panels = `/api/shops/${demoShop}/documents/panel`;
   const { slug } = await (await request.post(panels, { data: { name: "With a search" }, headers: origin })).json();
@@ -123,7 +126,8 @@ test("sorting and pages follow the address bar", async ({ page }) => {
   await open(page);
   await page.getByRole("combobox", { name: "Sort by" }).selectOption("Price, high to low");
   await expect(page.locator(".zs-card h3").first()).toHaveText(/.+/);
-  const prices = async () => (await page.locator(".zs-price").allTextContents()).map((text) => Number(text.match(/€([\d.]+)/)?.[1]));
+  const prices = async () =>
+    (await page.locator(".zs-price").allTextContents()).map((text) => Number(text.match(/€([\d.]+)/)?.[1]));
   const falling = await prices();
   expect(falling).toHaveLength(24);
   expect(falling).toEqual([...falling].sort((a, b) => b - a));
@@ -146,7 +150,8 @@ test("a click on an option moves nothing", async ({ page }) => {
     }).observe({ type: "layout-shift", buffered: true });
   });
   await open(page);
-  const shifts = () => page.evaluate(() => (window as unknown as { shifts: number[] }).shifts.reduce((sum, one) => sum + one, 0));
+  const shifts = () =>
+    page.evaluate(() => (window as unknown as { shifts: number[] }).shifts.reduce((sum, one) => sum + one, 0));
   await page.evaluate(() => document.fonts.ready);
   await page.waitForTimeout(300);
   const before = await shifts();
@@ -189,7 +194,11 @@ test.describe("on a phone", () => {
     for (let i = 0; i < 60; i++) {
       await page.keyboard.press("Tab");
       expect(
-        await page.evaluate(() => document.activeElement === document.body || document.querySelector("dialog")?.contains(document.activeElement)),
+        await page.evaluate(
+          () =>
+            document.activeElement === document.body ||
+            document.querySelector("dialog")?.contains(document.activeElement),
+        ),
       ).toBe(true);
     }
     await page.keyboard.press("Escape");

@@ -16,16 +16,22 @@ const bookOf = async (page: Page, shop: string): Promise<SwatchDocument> =>
 
 test("a new shop's book fills itself, is corrected by hand, and its panel follows", async ({ page }) => {
   await page.goto("/new");
-  await page.getByLabel("Catalogue file").setInputFiles({ name: "gable-plants.csv", mimeType: "text/csv", buffer: readFileSync("demo/nursery.csv") });
+  await page
+    .getByLabel("Catalogue file")
+    .setInputFiles({ name: "gable-plants.csv", mimeType: "text/csv", buffer: readFileSync("demo/nursery.csv") });
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/gable-plants\/bench/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   const swatch = (name: string) =>
-    wide.locator("label", { has: page.getByRole("checkbox", { name: new RegExp(`^${name}`) }) }).locator("[data-shape]");
+    wide
+      .locator("label", { has: page.getByRole("checkbox", { name: new RegExp(`^${name}`) }) })
+      .locator("[data-shape]");
   await expect(swatch("Midnight blue")).toHaveAttribute("style", /rgb\(25, 25, 112\)|#191970/);
   // A value whose name says nothing is its text, never blank.
   await expect(swatch("Moonlit")).toHaveCount(0);
-  await expect(wide.locator("label", { has: page.getByRole("checkbox", { name: /^Moonlit/ }) })).toContainText("Moonlit");
+  await expect(wide.locator("label", { has: page.getByRole("checkbox", { name: /^Moonlit/ }) })).toContainText(
+    "Moonlit",
+  );
 
   await page.getByRole("link", { name: "Swatch book" }).click();
   await page.getByRole("link", { name: /^Flower colour/ }).click();
@@ -39,7 +45,9 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   // Found against the colours that the pictures are drawn from.
   const { photos } = await bookOf(page, "gable-plants");
   const drawn = flowerColours.flatMap(([name, colours]) => colours.map((colour) => ({ name, colour })));
-  const right = drawn.filter(({ name, colour }) => photos["flower-colour"][name.toLowerCase()].colours.some((found) => deltaE(found, colour) <= 5));
+  const right = drawn.filter(({ name, colour }) =>
+    photos["flower-colour"][name.toLowerCase()].colours.some((found) => deltaE(found, colour) <= 5),
+  );
   expect(right.length / drawn.length).toBeGreaterThanOrEqual(0.95);
 
   // What the pictures say goes in front of the names, and all is taken at once.
@@ -101,7 +109,11 @@ test("lists come in with their faults named, and go out in open formats", async 
   const csv = await (await page.request.get(`/api/shops/${demoShop}/swatches.csv`)).text();
   expect(csv).toContain("pot-colour,Terracotta,#be5a32,,,");
   const tokens = await (await page.request.get(`/api/shops/${demoShop}/swatches.tokens.json`)).json();
-  expect(tokens["pot-colour"].Terracotta.$value).toEqual({ colorSpace: "srgb", components: [0.7451, 0.3529, 0.1961], hex: "#be5a32" });
+  expect(tokens["pot-colour"].Terracotta.$value).toEqual({
+    colorSpace: "srgb",
+    components: [0.7451, 0.3529, 0.1961],
+    hex: "#be5a32",
+  });
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Terracotta" })).toHaveValue("");
   await saved(page);

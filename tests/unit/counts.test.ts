@@ -27,7 +27,8 @@ describe("the engine against the definition written out", () => {
       fc.property(shops, questions, (catalogue, { facets }) => {
         const index = new CatalogueIndex(catalogue);
         const reference = new Reference(catalogue);
-        for (const facet of facets) expect(index.level(facet.field)).toBe(reference.isVariantLevel(facet.field) ? "variant" : "product");
+        for (const facet of facets)
+          expect(index.level(facet.field)).toBe(reference.isVariantLevel(facet.field) ? "variant" : "product");
       }),
       runs,
     );
@@ -64,9 +65,16 @@ describe("the engine against the definition written out", () => {
           reference
             .variantsOf(p)
             .filter((v) => together.every((facet) => !others[facet.field] || reference.holdsAlone(v, facet, others)))
-            .flatMap((v) => Array.from(column?.codes.slice(column.starts[v], column.starts[v + 1]) ?? [], (code) => Number(column?.spellings[code]))),
+            .flatMap((v) =>
+              Array.from(column?.codes.slice(column.starts[v], column.starts[v + 1]) ?? [], (code) =>
+                Number(column?.spellings[code]),
+              ),
+            ),
         );
-        const { min, max } = liveRange(new Matcher(index, index.allProducts(), facets, choices), { field: "price", mode: "range" });
+        const { min, max } = liveRange(new Matcher(index, index.allProducts(), facets, choices), {
+          field: "price",
+          mode: "range",
+        });
         expect([min, max]).toEqual(values.length === 0 ? [null, null] : [Math.min(...values), Math.max(...values)]);
       }),
       runs,
@@ -82,16 +90,24 @@ describe("adding an option", () => {
   ] as const) {
     it(`to an ${mode}-of facet never ${grows ? "lowers" : "raises"} the result`, () => {
       fc.assert(
-        fc.property(shops, questions, fc.constantFrom("black", "white", "red"), (catalogue, { facets, choices }, added) => {
-          const index = new CatalogueIndex(catalogue);
-          const asked = facets.map((facet) => (facet.field === "colour" ? { ...facet, mode } : facet));
-          const before = optionsOf(choices.colour);
-          fc.pre(before.length > 0);
-          const total = (options: readonly string[]) =>
-            new Matcher(index, index.allProducts(), asked, { ...choices, colour: { options: [...options] } }).productIds().length;
-          const [now, then] = [total(before), total([...before, added])];
-          expect(grows ? then >= now : then <= now).toBe(true);
-        }),
+        fc.property(
+          shops,
+          questions,
+          fc.constantFrom("black", "white", "red"),
+          (catalogue, { facets, choices }, added) => {
+            const index = new CatalogueIndex(catalogue);
+            const asked = facets.map((facet) => (facet.field === "colour" ? { ...facet, mode } : facet));
+            const before = optionsOf(choices.colour);
+            fc.pre(before.length > 0);
+            const total = (options: readonly string[]) =>
+              new Matcher(index, index.allProducts(), asked, {
+                ...choices,
+                colour: { options: [...options] },
+              }).productIds().length;
+            const [now, then] = [total(before), total([...before, added])];
+            expect(grows ? then >= now : then <= now).toBe(true);
+          },
+        ),
         runs,
       );
     });

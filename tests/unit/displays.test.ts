@@ -1,24 +1,26 @@
 import { existsSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { displayTable } from "../../docs/display-table.ts";
+import { bands, resolve } from "../../src/core/band/band.ts";
 import { isFacetable } from "../../src/core/catalogue/field.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { profileField } from "../../src/core/evidence/profile.ts";
-import { suggestFacet, suggestRow } from "../../src/core/suggest/suggest.ts";
-import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { bands, resolve } from "../../src/core/band/band.ts";
 import { displayNames, displays } from "../../src/core/display/displays.ts";
-import { folderOf, sheets } from "../../src/storefront/panel/displays/sheets.ts";
-import { after } from "../../src/core/document/edit.ts";
+import { edited } from "../../src/core/document/edit.ts";
+import { profileField } from "../../src/core/evidence/profile.ts";
+import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { chooseDisplay, displayChoices } from "../../src/core/panel/choose-display.ts";
 import { emptyPanel, facetRows } from "../../src/core/panel/panel.ts";
 import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
-import { chooseDisplay, displayChoices } from "../../src/core/panel/choose-display.ts";
+import { suggestFacet, suggestRow } from "../../src/core/suggest/suggest.ts";
+import { folderOf, sheets } from "../../src/storefront/panel/displays/sheets.ts";
 import { carsCsv } from "../open-data.ts";
 
 const catalogues = [readFileSync("demo/nursery.csv"), new TextEncoder().encode(carsCsv)].map(
   (bytes) => new CatalogueIndex(readCatalogue(bytes).catalogue),
 );
-const profiles = catalogues.flatMap((index) => index.catalogue.fields.filter(isFacetable).map((field) => profileField(index, field)));
+const profiles = catalogues.flatMap((index) =>
+  index.catalogue.fields.filter(isFacetable).map((field) => profileField(index, field)),
+);
 
 describe("displays", () => {
   it("have a view and style sheets, found by their name", () => {
@@ -38,7 +40,9 @@ describe("displays", () => {
   });
 
   it("say why they do not suit, with a number or what to do", () => {
-    const reasons = profiles.flatMap((profile) => displayChoices(profile).flatMap(({ unsuited }) => (unsuited === undefined ? [] : [unsuited])));
+    const reasons = profiles.flatMap((profile) =>
+      displayChoices(profile).flatMap(({ unsuited }) => (unsuited === undefined ? [] : [unsuited])),
+    );
     expect(reasons.length).toBeGreaterThan(10);
     for (const reason of reasons) expect(reason).toMatch(/\.$/);
     const light = profiles.find(({ field }) => field.key === "light");
@@ -57,7 +61,7 @@ describe("the table of displays in docs", () => {
 describe("choosing a display", () => {
   const row = (key: string) => suggestRow(profiles.find(({ field }) => field.key === key) ?? profiles[0]);
   const afterChoosing = (start: FacetRow, band: "wide" | "medium" | "slim", name: (typeof displayNames)[number]) =>
-    facetRows(after({ ...emptyPanel("x"), rows: [start] }, chooseDisplay(start, band, name, "x")))[0] as FacetRow;
+    facetRows(edited({ ...emptyPanel("x"), rows: [start] }, chooseDisplay(start, band, name, "x")))[0] as FacetRow;
 
   it("leaves the other bands alone where the mode allows it", () => {
     const tiled = afterChoosing(row("light"), "slim", "tiles");

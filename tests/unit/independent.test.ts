@@ -5,8 +5,8 @@ import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
 import { liveCounts } from "../../src/core/match/count.ts";
 import { Matcher } from "../../src/core/match/matcher.ts";
-import { liveRange } from "../../src/core/match/range.ts";
 import type { Choices, Facet } from "../../src/core/match/question.ts";
+import { liveRange } from "../../src/core/match/range.ts";
 import { carsCsv, carRows as rows } from "../open-data.ts";
 
 const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(carsCsv)).catalogue);
@@ -25,7 +25,11 @@ const choicesToTry: Choices[] = [
   { origin: { options: ["europe"] }, cylinders: { options: ["8"] } },
 ];
 const ours = (choices: Choices, facet: Facet) =>
-  Object.fromEntries(index.options(facet.field).options.map(({ id }, o) => [id, liveCounts(new Matcher(index, page, facets, choices), facet)[o]]));
+  Object.fromEntries(
+    index
+      .options(facet.field)
+      .options.map(({ id }, o) => [id, liveCounts(new Matcher(index, page, facets, choices), facet)[o]]),
+  );
 
 describe("counts over an open data set", () => {
   // Source: itemsjs, an independent faceted-search library (npm); its disjunctive facets leave their own choice out.
@@ -33,15 +37,23 @@ describe("counts over an open data set", () => {
     const names = { origin: "Origin", cylinders: "Cylinders", year: "Year" } as const;
     const engine = itemsjs(
       rows.map((row) => ({ ...row, Origin: row.Origin.toLowerCase() })),
-      { aggregations: Object.fromEntries(Object.values(names).map((name) => [name, { size: 100, conjunction: false }])) },
+      {
+        aggregations: Object.fromEntries(Object.values(names).map((name) => [name, { size: 100, conjunction: false }])),
+      },
     );
     const filters = Object.fromEntries(
-      Object.entries(choices).map(([key, choice]) => [names[key as keyof typeof names], "options" in choice ? choice.options : []]),
+      Object.entries(choices).map(([key, choice]) => [
+        names[key as keyof typeof names],
+        "options" in choice ? choice.options : [],
+      ]),
     );
     const result = engine.search({ filters, per_page: 1 });
     expect(new Matcher(index, page, facets, choices).productIds().length).toBe(result.pagination.total);
     for (const facet of facets) {
-      const buckets = result.data.aggregations[names[facet.field as keyof typeof names]].buckets as { key: string; doc_count: number }[];
+      const buckets = result.data.aggregations[names[facet.field as keyof typeof names]].buckets as {
+        key: string;
+        doc_count: number;
+      }[];
       const theirs = new Map(buckets.map(({ key, doc_count }) => [key, doc_count]));
       const counted = ours(choices, facet);
       expect(Object.keys(counted).length).toBeGreaterThan(2);

@@ -10,9 +10,13 @@ const origin = `http://127.0.0.1:${port}`;
 let server: ChildProcess | undefined;
 
 async function start(): Promise<void> {
-  server = spawn(process.execPath, ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "shop.db")], {
-    stdio: "ignore",
-  });
+  server = spawn(
+    process.execPath,
+    ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "shop.db")],
+    {
+      stdio: "ignore",
+    },
+  );
   for (let i = 0; i < 200; i++) {
     if (
       await fetch(`${origin}/api/shops`).then(
@@ -44,7 +48,11 @@ describe("a server that is killed in the middle of an import", () => {
       const form = new FormData();
       form.set("file", new File([file], "new.csv"));
       form.set("write", "yes");
-      const sent = fetch(`${origin}/api/shops/larkmoss-nursery/catalogue`, { method: "POST", body: form, headers: { origin } }).then(
+      const sent = fetch(`${origin}/api/shops/larkmoss-nursery/catalogue`, {
+        method: "POST",
+        body: form,
+        headers: { origin },
+      }).then(
         (response) => response.status,
         () => 0,
       );
@@ -55,8 +63,12 @@ describe("a server that is killed in the middle of an import", () => {
       await start();
 
       const { products, variants } = await (await fetch(`${origin}/api/shops/larkmoss-nursery`)).json();
-      const rows = (await (await fetch(`${origin}/api/shops/larkmoss-nursery/catalogue.csv`)).text()).trim().split("\r\n").length - 1;
-      expect([products, variants, rows]).toEqual(products === 240 ? [240, 799, old.trim().split("\n").length - 1] : [many, many, many]);
+      const rows =
+        (await (await fetch(`${origin}/api/shops/larkmoss-nursery/catalogue.csv`)).text()).trim().split("\r\n").length -
+        1;
+      expect([products, variants, rows]).toEqual(
+        products === 240 ? [240, 799, old.trim().split("\n").length - 1] : [many, many, many],
+      );
       if (products !== 240) break;
     }
   }, 120_000);

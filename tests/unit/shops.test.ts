@@ -2,14 +2,20 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { decodeCatalogue, encodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { firstValue } from "../../src/core/catalogue/catalogue.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { after, perform } from "../../src/core/document/edit.ts";
+import { edited, perform } from "../../src/core/document/edit.ts";
 import { mendsKind } from "../../src/core/mend/kind.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
 import { emptyPanel } from "../../src/core/panel/panel.ts";
 import { shopKind } from "../../src/core/shop/kind.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
-import { createDocument, listDocuments, openDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";
+import {
+  createDocument,
+  listDocuments,
+  openDocument,
+  readDocument,
+  saveDocument,
+} from "../../src/server/store/documents.ts";
 import { createShop, findShop, listShops, loadBytes, replaceCatalogue } from "../../src/server/store/shops.ts";
 
 let orm: Awaited<ReturnType<typeof openDatabase>>;
@@ -19,7 +25,8 @@ beforeAll(async () => {
 afterAll(() => orm.close(true));
 
 const em = () => orm.em.fork();
-const read = (text: string, known?: Parameters<typeof readCatalogue>[1]) => readCatalogue(new TextEncoder().encode(text), known);
+const read = (text: string, known?: Parameters<typeof readCatalogue>[1]) =>
+  readCatalogue(new TextEncoder().encode(text), known);
 const loadCatalogue = async (...of: Parameters<typeof loadBytes>) => decodeCatalogue(await loadBytes(...of));
 const small = "product_id,title,Size,stock\na,Ada,S,1\na,Ada,L,0\nb,Bea,M,2\n";
 const create = (name: string) => createShop(em(), { name, currency: "EUR", catalogue: read(small).catalogue });
@@ -34,7 +41,9 @@ describe("stored shops", () => {
     const { slug } = await create("Shop of small things");
     const shop = await shopAt(slug);
     expect(shop).toMatchObject({ slug: "shop-of-small-things", productCount: 2, variantCount: 3, currency: "EUR" });
-    expect((await listDocuments(em(), shop, panelKind)).map(({ slug: panel, version }) => [panel, version])).toEqual([["first-panel", 1]]);
+    expect((await listDocuments(em(), shop, panelKind)).map(({ slug: panel, version }) => [panel, version])).toEqual([
+      ["first-panel", 1],
+    ]);
     const catalogue = await loadCatalogue(em(), shop);
     expect(catalogue).toEqual(read(small).catalogue);
     expect(firstValue(catalogue, "availability", 1)).toBe("out of stock");
@@ -43,7 +52,9 @@ describe("stored shops", () => {
   it("of one name have addresses of their own", async () => {
     const made = [await create("Twins"), await create("Twins"), await create("twins")];
     expect(made.map(({ slug }) => slug)).toEqual(["twins", "twins-2", "twins-3"]);
-    expect((await listShops(em())).map(({ slug }) => slug)).toEqual(expect.arrayContaining(["twins", "twins-2", "twins-3"]));
+    expect((await listShops(em())).map(({ slug }) => slug)).toEqual(
+      expect.arrayContaining(["twins", "twins-2", "twins-3"]),
+    );
   });
 
   it("take another catalogue in the place of theirs and keep their panels and keys", async () => {
@@ -72,7 +83,10 @@ describe("stored shops", () => {
   it("keep mends over the version that is known, and over a newer catalogue", async () => {
     const { slug } = await create("Mended");
     const shop = await shopAt(slug);
-    const mends = { format: 1 as const, mends: [{ id: "m1", kind: "values" as const, field: "size", from: ["s"], to: ["Small"] }] };
+    const mends = {
+      format: 1 as const,
+      mends: [{ id: "m1", kind: "values" as const, field: "size", from: ["s"], to: ["Small"] }],
+    };
     expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBe(2);
     expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBeUndefined();
     await replaceCatalogue(em(), shop, read(small));
@@ -88,7 +102,9 @@ describe("stored shops", () => {
     const fields = catalogue.fields.filter(({ role }) => role !== "availability");
     await run(`insert into shop (slug, name, currency, fields, product_count, variant_count, created_at)
       values ('old', 'Old', 'EUR', '${JSON.stringify(fields)}', 2, 3, 0)`);
-    await run(`insert into product (shop_id, position, ref, rows) values (1, 0, 'a', '[["a","Ada","S","1"],["a","Ada","L","0"]]')`);
+    await run(
+      `insert into product (shop_id, position, ref, rows) values (1, 0, 'a', '[["a","Ada","S","1"],["a","Ada","L","0"]]')`,
+    );
     await run(`insert into product (shop_id, position, ref, rows) values (1, 1, 'b', '[["b","Bea","M","2"]]')`);
     await orm.migrator.up();
     const shop = await findShop(orm.em.fork(), "old");
@@ -103,16 +119,22 @@ describe("stored documents", () => {
   it("are saved only over the version that is known", async () => {
     const { slug } = await create("Versions");
     const shop = await shopAt(slug);
-    const save = (version: number, name: string) => saveDocument(em(), shop, panelKind, "first-panel", { version, document: emptyPanel(name) });
+    const save = (version: number, name: string) =>
+      saveDocument(em(), shop, panelKind, "first-panel", { version, document: emptyPanel(name) });
     expect(await save(1, "One")).toBe(2);
     expect(await save(1, "Two")).toBeUndefined();
-    expect(await readDocument(em(), shop, panelKind, "first-panel")).toMatchObject({ version: 2, document: { name: "One" } });
+    expect(await readDocument(em(), shop, panelKind, "first-panel")).toMatchObject({
+      version: 2,
+      document: { name: "One" },
+    });
   });
 
   it("of one name have addresses of their own, also when they are made at once", async () => {
     const { slug } = await create("Many panels");
     const shop = await shopAt(slug);
-    const made = await Promise.all(Array.from({ length: 3 }, () => createDocument(em(), shop, panelKind, emptyPanel("Same"))));
+    const made = await Promise.all(
+      Array.from({ length: 3 }, () => createDocument(em(), shop, panelKind, emptyPanel("Same"))),
+    );
     expect(new Set(made.map(({ slug: panel }) => panel)).size).toBe(3);
     expect(await readDocument(em(), shop, panelKind, "none")).toBeUndefined();
   });
@@ -131,7 +153,11 @@ describe("stored documents", () => {
     };
     const steps = Array.from({ length: 230 }, (_, i) => step(i + 1));
     const save = (version: number, history: { from: number; steps: typeof steps; done: number }) =>
-      saveDocument(em(), shop, panelKind, "first-panel", { version, document: after(emptyPanel("x"), renamePanel(`Version ${version}`)), history });
+      saveDocument(em(), shop, panelKind, "first-panel", {
+        version,
+        document: edited(emptyPanel("x"), renamePanel(`Version ${version}`)),
+        history,
+      });
     expect(await save(1, { from: 1, steps, done: 230 })).toBe(2);
     const opened = await openDocument(em(), shop, panelKind, "first-panel");
     expect([opened?.history.steps.length, opened?.history.steps[0]?.n, opened?.history.done]).toEqual([200, 31, 230]);

@@ -61,7 +61,11 @@ describe("trellis tally", () => {
         colour: { level: "variant", mode: "any", options: { black: 2, white: 0 } },
         size: { level: "variant", mode: "any", options: { large: 1, medium: 1 } },
         price: { level: "variant", mode: "range", min: 9, max: 12 },
-        category: { level: "product", mode: "tree", options: { Pots: 2, "Pots > Clay": 1, "Pots > Wood": 1, Tools: 0 } },
+        category: {
+          level: "product",
+          mode: "tree",
+          options: { Pots: 2, "Pots > Clay": 1, "Pots > Wood": 1, Tools: 0 },
+        },
       },
     });
   });
@@ -111,16 +115,28 @@ describe("trellis tally", () => {
 
   it.each([
     ["an unknown facet", [shop, "--facet", "colr"], /no facet “colr”/],
-    ["a value that no product states", [shop, "--facet", "colour", "--pick", "colour=blakc"], /No product states “blakc”/],
+    [
+      "a value that no product states",
+      [shop, "--facet", "colour", "--pick", "colour=blakc"],
+      /No product states “blakc”/,
+    ],
     ["a mode that is none", [shop, "--facet", "colour:most"], /“most” is not a mode/],
     ["two values of a one-of facet", [shop, "--facet", "colour:one", "--pick", "colour=black|white"], /one value only/],
     ["a range that is none", [shop, "--facet", "price", "--pick", "price=cheap"], /not a range/],
     ["a file that is not there", ["none.csv"], /no such file/],
     ["no file", ["--facet", "colour"], /Name one catalogue file/],
     ["broken quotes", [file("quotes.csv", 'product_id,title\np1,One\np2,"Two\n')], /Row 3: A quote is opened/],
-    ["another encoding", [file("latin.csv", new Uint8Array([...Buffer.from("product_id,title\np1,caf"), 0xe9, 10]))], /Row 2: The text is not UTF-8/],
+    [
+      "another encoding",
+      [file("latin.csv", new Uint8Array([...Buffer.from("product_id,title\np1,caf"), 0xe9, 10]))],
+      /Row 2: The text is not UTF-8/,
+    ],
     ["an empty file", [file("empty.csv", "")], /empty/],
-    ["a row without an id", [file("idless.csv", "product_id,title\np1,One\n,Two\n")], /Row 3, column "product_id": The product id is empty/],
+    [
+      "a row without an id",
+      [file("idless.csv", "product_id,title\np1,One\n,Two\n")],
+      /Row 3, column "product_id": The product id is empty/,
+    ],
     ["a row with a cell too many", [file("ragged.csv", "product_id,title\np1,One,1\n")], /Row 2: This row has 3 cells/],
   ])("ends with status 2 and one line for %s", (_case, args, message) => {
     const { status, out, lines } = trellis("tally", ...args);

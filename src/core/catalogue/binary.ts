@@ -31,19 +31,34 @@ type Numbers = Uint8Array | Uint16Array | Uint32Array;
  * Computed fields are left out; a reader works them out again.
  * @param keep fields that go along; all by default
  */
-export function encodeCatalogue(catalogue: Catalogue, keep: (field: Field) => boolean = () => true): Uint8Array<ArrayBuffer> {
+export function encodeCatalogue(
+  catalogue: Catalogue,
+  keep: (field: Field) => boolean = () => true,
+): Uint8Array<ArrayBuffer> {
   const { fields, columns, productIds, variantStart } = storedPart(catalogue);
   const kept = fields.filter(keep);
   const perProduct = differences(variantStart);
   const parts: Numbers[] = [narrow(perProduct)];
-  const header: Header = { fields: kept, productIds, variants: variantStart[productIds.length], variantsWidth: widthOf(parts[0]), columns: [] };
+  const header: Header = {
+    fields: kept,
+    productIds,
+    variants: variantStart[productIds.length],
+    variantsWidth: widthOf(parts[0]),
+    columns: [],
+  };
   for (const { key } of kept) {
     const { spellings, starts, codes } = columns.get(key) as Column;
     const coded = narrow(codes);
     const counts = differences(starts);
     // Where every variant states exactly one value, how many it states need not be said.
     const counted = counts.every((count) => count === 1) ? undefined : narrow(counts);
-    header.columns.push({ key, spellings, codes: codes.length, codeWidth: widthOf(coded), countWidth: counted ? widthOf(counted) : 0 });
+    header.columns.push({
+      key,
+      spellings,
+      codes: codes.length,
+      codeWidth: widthOf(coded),
+      countWidth: counted ? widthOf(counted) : 0,
+    });
     parts.push(coded, ...(counted ? [counted] : []));
   }
   const text = new TextEncoder().encode(JSON.stringify(header));
@@ -76,31 +91,39 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   if (bytes.length < headBytes || !looksBinary(bytes)) throw new BinaryError("These bytes are no catalogue.");
   const head = new DataView(bytes.buffer, bytes.byteOffset, headBytes);
   const version = head.getUint32(4, true);
-  if (version !== binaryFormat) throw new BinaryError(`The catalogue has format ${version} and this program reads ${binaryFormat}. Reload the page.`);
-  if (head.getInt32(8, true) !== crc32.buf(bytes.subarray(12))) throw new BinaryError("The catalogue was damaged on its way. Try again.");
+  if (version !== binaryFormat)
+    throw new BinaryError(
+      `The catalogue has format ${version} and this program reads ${binaryFormat}. Reload the page.`,
+    );
+  if (head.getInt32(8, true) !== crc32.buf(bytes.subarray(12)))
+    throw new BinaryError("The catalogue was damaged on its way. Try again.");
   const length = head.getUint32(12, true);
   const header = JSON.parse(new TextDecoder().decode(bytes.subarray(headBytes, headBytes + length))) as Header;
   let at = headBytes + length;
   const take = (count: number, width: Width): Uint32Array => {
     at = aligned(at);
     const end = at + count * width;
-    if (!Number.isInteger(count) || count < 0 || end > bytes.length) throw new BinaryError("The catalogue breaks off. Try again.");
+    if (!Number.isInteger(count) || count < 0 || end > bytes.length)
+      throw new BinaryError("The catalogue breaks off. Try again.");
     const numbers = widen(bytes.slice(at, end), width);
     at = end;
     return numbers;
   };
   const variantStart = sums(take(header.productIds.length, header.variantsWidth));
   const variants = variantStart[header.productIds.length];
-  if (variants !== header.variants || header.columns.length !== header.fields.length) throw new BinaryError("The catalogue does not fit together.");
+  if (variants !== header.variants || header.columns.length !== header.fields.length)
+    throw new BinaryError("The catalogue does not fit together.");
   const columns = new Map<string, Column>();
   for (const { key, spellings, codes: count, codeWidth, countWidth } of header.columns) {
     const codes = take(count, codeWidth);
-    const starts = countWidth === 0 ? Uint32Array.from({ length: variants + 1 }, (_, v) => v) : sums(take(variants, countWidth));
+    const starts =
+      countWidth === 0 ? Uint32Array.from({ length: variants + 1 }, (_, v) => v) : sums(take(variants, countWidth));
     if (starts[variants] !== count || codes.some((code) => code >= spellings.length))
       throw new BinaryError(`The column “${key}” does not fit together.`);
     columns.set(key, { spellings, starts, codes });
   }
-  if (header.fields.some(({ key }) => !columns.has(key))) throw new BinaryError("A field of the catalogue has no column.");
+  if (header.fields.some(({ key }) => !columns.has(key)))
+    throw new BinaryError("A field of the catalogue has no column.");
   return completeCatalogue({ fields: header.fields, columns, productIds: header.productIds, variantStart });
 }
 
@@ -119,7 +142,8 @@ function widen(bytes: Uint8Array<ArrayBuffer>, width: Width): Uint32Array {
   return width === 2 ? Uint32Array.from(new Uint16Array(bytes.buffer)) : new Uint32Array(bytes.buffer);
 }
 
-const differences = (starts: Uint32Array): Uint32Array => Uint32Array.from({ length: starts.length - 1 }, (_, i) => starts[i + 1] - starts[i]);
+const differences = (starts: Uint32Array): Uint32Array =>
+  Uint32Array.from({ length: starts.length - 1 }, (_, i) => starts[i + 1] - starts[i]);
 
 function sums(counts: Uint32Array): Uint32Array {
   const starts = new Uint32Array(counts.length + 1);

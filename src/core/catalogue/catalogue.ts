@@ -29,7 +29,8 @@ export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | unde
 }
 
 /** The field whose values are the products' titles; undefined when there is none, so that ids stand for them. */
-export const titleField = (catalogue: Catalogue): Field | undefined => fieldOf(catalogue, "title") ?? catalogue.fields.find(({ titles }) => titles);
+export const titleField = (catalogue: Catalogue): Field | undefined =>
+  fieldOf(catalogue, "title") ?? catalogue.fields.find(({ titles }) => titles);
 
 /** What a product is called. */
 export function titleOf(catalogue: Catalogue, product: number): string {

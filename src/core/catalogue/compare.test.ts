@@ -7,7 +7,8 @@ import type { PanelDocument } from "../panel/panel-schema.ts";
 import { compareCatalogues } from "./compare.ts";
 import { readCatalogue } from "./read.ts";
 
-const read = (text: string, known?: Parameters<typeof readCatalogue>[1]) => readCatalogue(new TextEncoder().encode(text), known).catalogue;
+const read = (text: string, known?: Parameters<typeof readCatalogue>[1]) =>
+  readCatalogue(new TextEncoder().encode(text), known).catalogue;
 const before = read(`product_id,title,Flower colour,Light,price
 a,Ada,White,Shade,1
 a,Ada,Red,Shade,2
@@ -37,13 +38,21 @@ describe("a newer catalogue", () => {
   it("is told by field, with the values that come and go", () => {
     const byName = Object.fromEntries(change.fields.map(({ field, ...rest }) => [field.key, rest]));
     // The heading is spelt anew and the field keeps its key.
-    expect(byName["flower-colour"]).toEqual({ state: "kept", products: 1, newValues: ["Moonlit", "Ember"], goneValues: ["Red"] });
+    expect(byName["flower-colour"]).toEqual({
+      state: "kept",
+      products: 1,
+      newValues: ["Moonlit", "Ember"],
+      goneValues: ["Red"],
+    });
     expect(byName.light).toMatchObject({ state: "gone", goneValues: ["Shade", "Full sun"] });
     expect(byName.scent).toMatchObject({ state: "added", newValues: ["strong", "faint"] });
   });
 
   it("says which panels it touches, and how", () => {
-    const panel: PanelDocument = { ...demoPanel, rows: demoPanel.rows.filter(({ id }) => ["f-flower-colour", "f-light", "f-price"].includes(id)) };
+    const panel: PanelDocument = {
+      ...demoPanel,
+      rows: demoPanel.rows.filter(({ id }) => ["f-flower-colour", "f-light", "f-price"].includes(id)),
+    };
     expect(importEffects(change, [panel], () => false).map(({ facet, words }) => `${facet}: ${words}`)).toEqual([
       "flower colour: Red is no longer stated by any product.",
       "flower colour: Moonlit, Ember are new and have no colour.",
@@ -55,7 +64,13 @@ describe("a newer catalogue", () => {
   it("that is the same one changes nothing", () => {
     fc.assert(
       fc.property(shops, (catalogue) => {
-        expect(compareCatalogues(catalogue, catalogue)).toEqual({ added: [], gone: [], changed: [], same: catalogue.productIds.length, fields: [] });
+        expect(compareCatalogues(catalogue, catalogue)).toEqual({
+          added: [],
+          gone: [],
+          changed: [],
+          same: catalogue.productIds.length,
+          fields: [],
+        });
       }),
     );
   });

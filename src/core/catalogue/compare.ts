@@ -32,13 +32,20 @@ export interface CatalogueChange {
 /** Compares two states of a shop's catalogue; fields are matched by key, products by id. */
 export function compareCatalogues(before: Catalogue, after: Catalogue): CatalogueChange {
   const places = new Map(before.productIds.map((id, p) => [id, p]));
-  const stored = (catalogue: Catalogue) => catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
+  const stored = (catalogue: Catalogue) =>
+    catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
   const [oldFields, newFields] = [stored(before), stored(after)];
   const changes = new Map<string, FieldChange>();
   for (const field of newFields)
-    changes.set(field.key, { field, state: before.columns.has(field.key) ? "kept" : "added", products: 0, ...valueChange(before, after, field) });
+    changes.set(field.key, {
+      field,
+      state: before.columns.has(field.key) ? "kept" : "added",
+      products: 0,
+      ...valueChange(before, after, field),
+    });
   for (const field of oldFields) {
-    if (!changes.has(field.key)) changes.set(field.key, { field, state: "gone", products: 0, ...valueChange(before, after, field) });
+    if (!changes.has(field.key))
+      changes.set(field.key, { field, state: "gone", products: 0, ...valueChange(before, after, field) });
   }
 
   const result: CatalogueChange = { added: [], gone: [], changed: [], same: 0, fields: [] };
@@ -51,7 +58,8 @@ export function compareCatalogues(before: Catalogue, after: Catalogue): Catalogu
     }
     const differing = compared.filter(({ field }) => cellsOf(before, field, old) !== cellsOf(after, field, p));
     for (const change of differing) change.products++;
-    if (differing.length > 0) result.changed.push({ ...named(after, p), fields: differing.map(({ field }) => field.name) });
+    if (differing.length > 0)
+      result.changed.push({ ...named(after, p), fields: differing.map(({ field }) => field.name) });
     else result.same++;
   });
   const ids = new Set(after.productIds);
@@ -59,7 +67,8 @@ export function compareCatalogues(before: Catalogue, after: Catalogue): Catalogu
     if (!ids.has(id)) result.gone.push(named(before, p));
   });
   result.fields = [...changes.values()].filter(
-    ({ state, products, newValues, goneValues }) => state !== "kept" || products + newValues.length + goneValues.length > 0,
+    ({ state, products, newValues, goneValues }) =>
+      state !== "kept" || products + newValues.length + goneValues.length > 0,
   );
   return result;
 }
@@ -79,8 +88,13 @@ function cellsOf({ columns, variantStart }: Catalogue, { key }: Field, product: 
   return text;
 }
 
-function valueChange(before: Catalogue, after: Catalogue, { key }: Field): Pick<FieldChange, "newValues" | "goneValues"> {
-  const values = (catalogue: Catalogue) => new Map((catalogue.columns.get(key)?.spellings ?? []).map((text) => [identity(text), text]));
+function valueChange(
+  before: Catalogue,
+  after: Catalogue,
+  { key }: Field,
+): Pick<FieldChange, "newValues" | "goneValues"> {
+  const values = (catalogue: Catalogue) =>
+    new Map((catalogue.columns.get(key)?.spellings ?? []).map((text) => [identity(text), text]));
   const [old, now] = [values(before), values(after)];
   return {
     newValues: [...now].flatMap(([id, text]) => (old.has(id) ? [] : [text])),

@@ -58,7 +58,8 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
   });
 
   if (broken) throw new CatalogueError(broken);
-  if (!header) throw new CatalogueError({ message: "The file has no header row. Put the column names in the first row." });
+  if (!header)
+    throw new CatalogueError({ message: "The file has no header row. Put the column names in the first row." });
   return { delimiter, header, records, problems };
 }
 

@@ -33,7 +33,14 @@ export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {
 /** Fields that tell products apart and so never make a facet. */
 const naming: ReadonlySet<FieldRole> = new Set(["product_id", "sku", "title", "description", "image"]);
 /** Fields that are judged variant by variant whatever the data say. */
-const alwaysVariant: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "sku", "availability", "on_sale"]);
+const alwaysVariant: ReadonlySet<FieldRole> = new Set([
+  "price",
+  "list_price",
+  "stock",
+  "sku",
+  "availability",
+  "on_sale",
+]);
 
 /** Whether the field's cells hold one whole text, so that a `|` in it separates nothing. */
 export const isWholeText = (role: FieldRole): boolean => naming.has(role);

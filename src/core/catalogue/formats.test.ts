@@ -12,13 +12,19 @@ const nursery = readCatalogue(readFileSync("demo/nursery.csv")).catalogue;
 
 /** What a catalogue says, apart from the order of its fields and its dictionaries. */
 function said(catalogue: Catalogue) {
-  const variants = Array.from(catalogue.productIds, (id, p) => [id, catalogue.variantStart[p + 1] - catalogue.variantStart[p]]);
+  const variants = Array.from(catalogue.productIds, (id, p) => [
+    id,
+    catalogue.variantStart[p + 1] - catalogue.variantStart[p],
+  ]);
   const fields = catalogue.fields
     .filter(({ role, key }) => role !== "product_id" && (catalogue.columns.get(key)?.codes.length ?? 0) > 0)
     .map(({ key, kind, role, name }) => {
       const column = catalogue.columns.get(key);
       const cells = Array.from({ length: (column?.starts.length ?? 1) - 1 }, (_, v) =>
-        Array.from(column?.codes.subarray(column.starts[v], column.starts[v + 1]) ?? [], (code) => column?.spellings[code]),
+        Array.from(
+          column?.codes.subarray(column.starts[v], column.starts[v + 1]) ?? [],
+          (code) => column?.spellings[code],
+        ),
       );
       return { kind, role, name: role === "attribute" ? name : "", cells };
     })
@@ -61,7 +67,12 @@ describe("schema.org products", () => {
         material: "Willow",
         aggregateRating: { "@type": "AggregateRating", ratingValue: 4.5, reviewCount: 12 },
         hasVariant: [
-          { "@type": "Product", sku: "g1-s", size: "small", offers: { "@type": "Offer", price: 40, availability: "https://schema.org/OutOfStock" } },
+          {
+            "@type": "Product",
+            sku: "g1-s",
+            size: "small",
+            offers: { "@type": "Offer", price: 40, availability: "https://schema.org/OutOfStock" },
+          },
           {
             "@type": "Product",
             sku: "g1-l",
@@ -110,7 +121,9 @@ describe("schema.org products", () => {
   });
 
   it("without anything to tell them apart are a product each, under a number", () => {
-    const { catalogue: numbered } = read('[{"@type":"Product","name":"Nameless"},{"@type":"Product","name":"Nameless","color":"red"}]');
+    const { catalogue: numbered } = read(
+      '[{"@type":"Product","name":"Nameless"},{"@type":"Product","name":"Nameless","color":"red"}]',
+    );
     expect(numbered.productIds).toHaveLength(2);
     expect(new Set(numbered.productIds).size).toBe(2);
     expect(firstValue(numbered, "title", 1)).toBe("Nameless");
@@ -119,8 +132,10 @@ describe("schema.org products", () => {
 
 describe("plain JSON", () => {
   it("is a list of objects, or one object a line", () => {
-    const list = '[{"product_id":"a","title":"A","size":["S","M"]},{"product_id":"b","title":"B","organic":true,"note":null}]';
-    const lines = '{"product_id":"a","title":"A","size":["S","M"]}\n\n{"product_id":"b","title":"B","organic":true,"note":null}\n';
+    const list =
+      '[{"product_id":"a","title":"A","size":["S","M"]},{"product_id":"b","title":"B","organic":true,"note":null}]';
+    const lines =
+      '{"product_id":"a","title":"A","size":["S","M"]}\n\n{"product_id":"b","title":"B","organic":true,"note":null}\n';
     for (const text of [list, lines]) {
       const { catalogue } = read(text);
       expect(catalogue.productIds).toEqual(["a", "b"]);

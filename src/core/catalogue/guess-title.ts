@@ -22,7 +22,8 @@ const never: readonly (KnownColumn | "skip")[] = [
   "image",
 ];
 /** Words of headings that names stand under. Common practice, no source. */
-const naming = /\b(?:names?|titles?|titel|bezeichnung|produktname|nom|titre|nombre|título|titulo|naam|nome|titolo|label|model)\b/i;
+const naming =
+  /\b(?:names?|titles?|titel|bezeichnung|produktname|nom|titre|nombre|título|titulo|naam|nome|titolo|label|model)\b/i;
 const looked = 400;
 /** Length in characters beyond which a text says more than a name. */
 const longest = 90;
@@ -41,7 +42,9 @@ export function guessTitle({ header, records }: Pick<Table, "header" | "records"
     const named = cells.filter(isName).length;
     if (named === 0) return;
     const distinct = new Set(cells.map(identity)).size / cells.length;
-    const score = (named / sample.length) * (0.2 + 0.8 * distinct) + (naming.test((header[at] ?? "").replaceAll(/[_-]/g, " ")) ? 0.5 : 0);
+    const score =
+      (named / sample.length) * (0.2 + 0.8 * distinct) +
+      (naming.test((header[at] ?? "").replaceAll(/[_-]/g, " ")) ? 0.5 : 0);
     // Of two that are as good, the one that stands first.
     if (score > best.score + 1e-9) best = { at, score };
   });

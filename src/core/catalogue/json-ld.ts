@@ -27,7 +27,9 @@ const attributes = ["color", "size", "material", "pattern"];
  * @returns undefined when the value holds no such node
  */
 export function readJsonLd(value: unknown): Table | undefined {
-  const nodes = nodesOf(value).filter((node) => isA(node, "Product") || isA(node, "ProductGroup") || isA(node, "IndividualProduct"));
+  const nodes = nodesOf(value).filter(
+    (node) => isA(node, "Product") || isA(node, "ProductGroup") || isA(node, "IndividualProduct"),
+  );
   if (nodes.length === 0) return undefined;
   const rows: Row[] = [];
   const taken = new Set(nodes.flatMap((node) => idOf(node) ?? []));
@@ -50,14 +52,18 @@ export function writeJsonLd(catalogue: Catalogue, currency: string): Node {
   const graph = Array.from({ length: productCount(catalogue) }, (_, p): Node => {
     const [first, last] = [catalogue.variantStart[p], catalogue.variantStart[p + 1]];
     const id = catalogue.productIds[p];
-    if (last - first === 1) return { "@type": "Product", productID: id, ...propertiesOf(catalogue, stored, first, currency) };
+    if (last - first === 1)
+      return { "@type": "Product", productID: id, ...propertiesOf(catalogue, stored, first, currency) };
     const shared = stored.filter((field) => sameOnAll(catalogue, field, first, last));
     const varied = stored.filter((field) => !shared.includes(field));
     return {
       "@type": "ProductGroup",
       productGroupID: id,
       ...propertiesOf(catalogue, shared, first, currency),
-      hasVariant: Array.from({ length: last - first }, (_, i) => ({ "@type": "Product", ...propertiesOf(catalogue, varied, first + i, currency) })),
+      hasVariant: Array.from({ length: last - first }, (_, i) => ({
+        "@type": "Product",
+        ...propertiesOf(catalogue, varied, first + i, currency),
+      })),
     };
   });
   return { "@context": "https://schema.org", "@graph": graph };
@@ -70,7 +76,8 @@ function nodesOf(value: unknown): Node[] {
 }
 
 const isNode = (value: unknown): value is Node => typeof value === "object" && value !== null && !Array.isArray(value);
-const listOf = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]);
+const listOf = (value: unknown): unknown[] =>
+  Array.isArray(value) ? value : value === undefined || value === null ? [] : [value];
 const isA = (node: Node, type: string): boolean =>
   listOf(node["@type"]).some((one) => String(one).replace(/^(?:https?:\/\/schema\.org\/|schema:)/, "") === type);
 
@@ -89,7 +96,8 @@ function idOf(node: Node): string | undefined {
 /** A literal, or what a node is called. */
 function textOf(value: unknown): string {
   if (Array.isArray(value)) return joinValues(value.map(textOf).filter((text) => text !== ""));
-  if (isNode(value)) return textOf(value["@value"] ?? value.name ?? value.value ?? value.contentUrl ?? value.url ?? value["@id"]);
+  if (isNode(value))
+    return textOf(value["@value"] ?? value.name ?? value.value ?? value.contentUrl ?? value.url ?? value["@id"]);
   return value === undefined || value === null ? "" : String(value);
 }
 
@@ -99,7 +107,8 @@ function rowOf(node: Node): Row {
     const text = textOf(value);
     if (text !== "") row.set(heading, text);
   };
-  for (const [property, column] of plain) put(column, property === "image" ? listOf(node[property])[0] : node[property]);
+  for (const [property, column] of plain)
+    put(column, property === "image" ? listOf(node[property])[0] : node[property]);
   // `additionalType` stands for a product's type: it is schema.org's own way to say so.
   put("type", node.additionalType);
   for (const property of attributes) put(property, node[property]);
@@ -127,7 +136,10 @@ function putOffer(put: (heading: string, value: unknown) => void, offer: Node | 
   if (level !== undefined) put("stock", isNode(level) ? level.value : level);
   // Without a figure, one piece stands for “there are some”.
   else if (offer.availability !== undefined)
-    put("stock", /(?:InStock|LimitedAvailability|OnlineOnly|InStoreOnly)$/.test(textOf(offer.availability)) ? "1" : "0");
+    put(
+      "stock",
+      /(?:InStock|LimitedAvailability|OnlineOnly|InStoreOnly)$/.test(textOf(offer.availability)) ? "1" : "0",
+    );
 }
 
 function propertiesOf(catalogue: Catalogue, fields: readonly Field[], variant: number, currency: string): Node {

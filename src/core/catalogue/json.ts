@@ -17,7 +17,10 @@ export function readJson(text: string): Table {
   const list = Array.isArray(value) ? value : [value];
   const objects = list.map((one, i) => {
     if (typeof one !== "object" || one === null || Array.isArray(one)) {
-      throw new CatalogueError({ row: i + 2, message: "This is no object. Bring a list of objects, one a variant, or schema.org products." });
+      throw new CatalogueError({
+        row: i + 2,
+        message: "This is no object. Bring a list of objects, one a variant, or schema.org products.",
+      });
     }
     return new Map(Object.entries(one).map(([key, cell]) => [key.trim(), cellOf(cell)]));
   });
@@ -31,7 +34,9 @@ function parseWhole(source: string): unknown {
     // Several lines that are each a value are newline-delimited JSON; anything else is broken.
     const lines = source.trim().split("\n");
     if (lines.length > 1 && /^\s*\{.*\}\s*$/.test(lines[0])) return undefined;
-    throw new CatalogueError({ message: `This is not valid JSON: ${(error as Error).message}. Export the file again.` });
+    throw new CatalogueError({
+      message: `This is not valid JSON: ${(error as Error).message}. Export the file again.`,
+    });
   }
 }
 

@@ -119,7 +119,13 @@ describe("fields", () => {
 
   it("guesses what other headings usually mean, and lets the format's own names go first", () => {
     const roles = (...header: string[]) => suggestRoles(header).map(({ as }) => as);
-    expect(roles("ID", "Product Name", "vendor", "Qty", "size")).toEqual(["product_id", "title", "brand", "stock", "attribute"]);
+    expect(roles("ID", "Product Name", "vendor", "Qty", "size")).toEqual([
+      "product_id",
+      "title",
+      "brand",
+      "stock",
+      "attribute",
+    ]);
     expect(roles("id", "product_id", "name", "title")).toEqual(["attribute", "product_id", "attribute", "title"]);
   });
 });
@@ -175,7 +181,12 @@ describe("how columns are written", () => {
   it("can be told a kind, and then says what does not fit it", () => {
     const table = readCsv("product_id,title,height,day\na,A,12,2026-01-01\nb,B,tall,soon\n");
     const { catalogue, problems } = buildCatalogue(table, {
-      reading: [{ as: "product_id" }, { as: "title" }, { as: "attribute", kind: "number" }, { as: "attribute", kind: "date" }],
+      reading: [
+        { as: "product_id" },
+        { as: "title" },
+        { as: "attribute", kind: "number" },
+        { as: "attribute", kind: "date" },
+      ],
     });
     expect(catalogue.fields.map(({ kind }) => kind)).toEqual(["text", "text", "number", "date"]);
     expect(problems.map(problemText)).toEqual([
@@ -213,7 +224,12 @@ describe("reading a catalogue", () => {
   });
 
   it("never breaks down on any JSON at all", () => {
-    const product = fc.record({ "@type": fc.constant("Product"), sku: fc.anything(), offers: fc.anything(), additionalProperty: fc.anything() });
+    const product = fc.record({
+      "@type": fc.constant("Product"),
+      sku: fc.anything(),
+      offers: fc.anything(),
+      additionalProperty: fc.anything(),
+    });
     fc.assert(
       fc.property(fc.oneof(fc.jsonValue(), product, fc.array(product)), (value) => {
         try {

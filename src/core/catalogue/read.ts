@@ -48,7 +48,10 @@ export function readTable(bytes: Uint8Array, progress?: (share: number) => void)
  * and its number is the id; without a column of titles the one that names things best gives them.
  * @throws CatalogueError when a heading stands twice, there are too many rows, or none can be used.
  */
-export function buildCatalogue(table: Table, { reading: given = plainReading(table.header), known = [] }: ReadOptions = {}): ReadResult {
+export function buildCatalogue(
+  table: Table,
+  { reading: given = plainReading(table.header), known = [] }: ReadOptions = {},
+): ReadResult {
   const reading = withTitles(table, given);
   const roles = reading.map(({ as }) => as);
   checkHeader(table.header, roles);
@@ -81,7 +84,9 @@ export function buildCatalogue(table: Table, { reading: given = plainReading(tab
     }
   }
   if (order.length === 0) {
-    throw new CatalogueError(problems[0] ?? { row: 1, message: "There are no products below the header row. Bring a file with at least one." });
+    throw new CatalogueError(
+      problems[0] ?? { row: 1, message: "There are no products below the header row. Bring a file with at least one." },
+    );
   }
 
   const kept = table.header.map((_, at) => at).filter((at) => roles[at] !== "skip");
@@ -89,7 +94,9 @@ export function buildCatalogue(table: Table, { reading: given = plainReading(tab
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
     const heading = table.header[at];
-    const old = known.find((field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)));
+    const old = known.find(
+      (field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)),
+    );
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
     const { kind: wanted, titles } = reading[at];
@@ -119,8 +126,10 @@ export function buildCatalogue(table: Table, { reading: given = plainReading(tab
   return { catalogue: completeCatalogue({ fields, columns, productIds: order, variantStart }), problems };
 }
 
-const noNumber = "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
-const noDay = "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
+const noNumber =
+  "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
+const noDay =
+  "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
 
 /** For a field whose cells must be numbers or days, what finds a cell that is none and says what is wrong with it. */
 function faultFinder({ role, given }: Field): ((cell: string) => string | undefined) | undefined {
@@ -136,10 +145,17 @@ function checkHeader(header: readonly string[], roles: Reading[number]["as"][]):
     (heading, at) =>
       heading !== "" &&
       roles[at] !== "skip" &&
-      header.some((other, before) => before < at && roles[before] !== "skip" && spelling(other).toLowerCase() === spelling(heading).toLowerCase()),
+      header.some(
+        (other, before) =>
+          before < at && roles[before] !== "skip" && spelling(other).toLowerCase() === spelling(heading).toLowerCase(),
+      ),
   );
   if (twice !== undefined) {
-    throw new CatalogueError({ row: 1, column: twice, message: "This heading stands twice. Rename one of the two columns." });
+    throw new CatalogueError({
+      row: 1,
+      column: twice,
+      message: "This heading stands twice. Rename one of the two columns.",
+    });
   }
   for (const column of knownColumns) {
     if (roles.filter((role) => role === column).length > 1) {

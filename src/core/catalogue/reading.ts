@@ -14,7 +14,12 @@ export function plainReading(header: readonly string[]): Reading {
 }
 
 /** How the cells of a column become cells of the catalogue format: values joined by `|`, plain numbers, ISO days. */
-export function cellReader({ as, separator = "|", decimal = ".", dates = "ymd" }: ColumnReading): (cell: string) => string {
+export function cellReader({
+  as,
+  separator = "|",
+  decimal = ".",
+  dates = "ymd",
+}: ColumnReading): (cell: string) => string {
   const whole = isWholeText(as as FieldRole);
   const value = (text: string) => plainDay(decimal === "." ? text : plainNumber(text, decimal), dates);
   const plain = decimal === "." && dates === "ymd";

@@ -1,6 +1,6 @@
 import type { KnownColumn } from "./field.ts";
-import { identity } from "./identity.ts";
 import { guessTitle } from "./guess-title.ts";
+import { identity } from "./identity.ts";
 import { dayOrders, isNumberWith, plainReading } from "./reading.ts";
 import type { ColumnReading, Reading, Separator } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
@@ -8,7 +8,18 @@ import { parseNumber } from "./values.ts";
 
 /** Headings that other programs use for known columns. Common practice, no source. */
 const synonyms: Partial<Record<KnownColumn, readonly string[]>> = {
-  product_id: ["id", "product", "product no", "product number", "article", "article no", "item", "item id", "parent sku", "code"],
+  product_id: [
+    "id",
+    "product",
+    "product no",
+    "product number",
+    "article",
+    "article no",
+    "item",
+    "item id",
+    "parent sku",
+    "code",
+  ],
   sku: ["variant sku", "variant id", "item no"],
   title: ["name", "product name", "product title", "item name", "label", "model"],
   description: ["body", "text", "details"],
@@ -31,7 +42,9 @@ export function suggestRoles(header: readonly string[]): Reading {
   const names = header.map((heading) => identity(heading.replaceAll(/[_-]/g, " ")));
   for (const [column, others] of Object.entries(synonyms) as [KnownColumn, readonly string[]][]) {
     if (reading.some(({ as }) => as === column)) continue;
-    const at = others.map((name) => names.indexOf(name)).find((place) => place >= 0 && reading[place].as === "attribute");
+    const at = others
+      .map((name) => names.indexOf(name))
+      .find((place) => place >= 0 && reading[place].as === "attribute");
     if (at !== undefined) reading[at] = { as: column };
   }
   return reading;

@@ -15,7 +15,8 @@ export interface TableRecord {
 }
 
 /** Several values of one cell; what separates them cannot stand within one. */
-export const joinValues = (values: readonly string[]): string => values.map((value) => value.replaceAll("|", "/")).join("|");
+export const joinValues = (values: readonly string[]): string =>
+  values.map((value) => value.replaceAll("|", "/")).join("|");
 
 /**
  * Rows from objects whose keys are headings. Headings stand in the order in which they first come up;
@@ -25,5 +26,9 @@ export function tableOf(objects: readonly ReadonlyMap<string, string>[], first: 
   const header = [...new Set([...first, ...objects.flatMap((object) => [...object.keys()])])].filter((heading) =>
     objects.some((object) => object.has(heading)),
   );
-  return { header, records: objects.map((object, i) => ({ row: i + 2, cells: header.map((heading) => object.get(heading) ?? "") })), problems: [] };
+  return {
+    header,
+    records: objects.map((object, i) => ({ row: i + 2, cells: header.map((heading) => object.get(heading) ?? "") })),
+    problems: [],
+  };
 }

@@ -3,7 +3,20 @@ import { type Field, isNumeric } from "./field.ts";
 import { toNumber } from "./values.ts";
 
 const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
-const fullMonths = ["january", "february", "march", "april", "may", "june", "july", "august", "september", "october", "november", "december"];
+const fullMonths = [
+  "january",
+  "february",
+  "march",
+  "april",
+  "may",
+  "june",
+  "july",
+  "august",
+  "september",
+  "october",
+  "november",
+  "december",
+];
 const days = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];
 const fullDays = ["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"];
 /** Words that have an order of their own: clothing sizes, months and days of the week. Common practice, no source. */
@@ -30,7 +43,9 @@ export function naturalCollator(locale: string): Intl.Collator {
 
 /** The series that at least half of some names belong to. */
 function seriesOf(names: readonly string[]): readonly string[] | undefined {
-  return series.find((one) => names.length > 1 && names.filter((name) => one.includes(name.toLowerCase())).length * 2 >= names.length);
+  return series.find(
+    (one) => names.length > 1 && names.filter((name) => one.includes(name.toLowerCase())).length * 2 >= names.length,
+  );
 }
 
 /** What series some names are of, in a word, or undefined. */
@@ -79,7 +94,10 @@ export function orderBy(records: Uint32Array, keys: readonly { of: Float64Array;
   order.sort((a, b) => {
     for (const { of, down } of keys) {
       const [x, y] = [of[a], of[b]];
-      const difference = Number.isNaN(x) || Number.isNaN(y) ? Number(Number.isNaN(x)) - Number(Number.isNaN(y)) : (x - y) * (down ? -1 : 1);
+      const difference =
+        Number.isNaN(x) || Number.isNaN(y)
+          ? Number(Number.isNaN(x)) - Number(Number.isNaN(y))
+          : (x - y) * (down ? -1 : 1);
       if (difference !== 0) return difference;
     }
     return a - b;

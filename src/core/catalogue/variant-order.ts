@@ -11,6 +11,8 @@ export function orderVariants(catalogue: Catalogue, key: string, variants: Uint3
   if (!field || !column) return variants;
   const { starts, codes } = column;
   const places = valuePlaces(field, column);
-  const of = Float64Array.from(variants, (variant) => (starts[variant] === starts[variant + 1] ? Number.NaN : places[codes[starts[variant]]]));
+  const of = Float64Array.from(variants, (variant) =>
+    starts[variant] === starts[variant + 1] ? Number.NaN : places[codes[starts[variant]]],
+  );
   return orderBy(variants, [{ of, down }]);
 }

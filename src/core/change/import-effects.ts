@@ -1,5 +1,5 @@
-import type { CatalogueChange } from "../catalogue/compare.ts";
 import { bands, resolve } from "../band/band.ts";
+import type { CatalogueChange } from "../catalogue/compare.ts";
 import { facetRows } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 
@@ -26,16 +26,27 @@ export function importEffects(
     facetRows(panel).flatMap((row) => {
       const change = fields.find(({ field }) => field.key === row.field);
       if (!change) return [];
-      const effect = (words: string): ImportEffect => ({ panel: panel.name, facet: row.label || change.field.name, words });
-      if (change.state === "gone") return [effect("The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.")];
+      const effect = (words: string): ImportEffect => ({
+        panel: panel.name,
+        facet: row.label || change.field.name,
+        words,
+      });
+      if (change.state === "gone")
+        return [effect("The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.")];
       const effects: ImportEffect[] = [];
       const discrete = row.mode !== "range";
       if (discrete && change.goneValues.length > 0)
-        effects.push(effect(`${listed(change.goneValues)} ${change.goneValues.length === 1 ? "is" : "are"} no longer stated by any product.`));
+        effects.push(
+          effect(
+            `${listed(change.goneValues)} ${change.goneValues.length === 1 ? "is" : "are"} no longer stated by any product.`,
+          ),
+        );
       const swatches = bands.some((band) => ["swatches", "swatch-boxes"].includes(resolve(row.display, band)));
       const colourless = change.newValues.filter((value) => !hasSwatch(row.field, value));
       if (swatches && colourless.length > 0)
-        effects.push(effect(`${listed(colourless)} ${colourless.length === 1 ? "is new and has" : "are new and have"} no colour.`));
+        effects.push(
+          effect(`${listed(colourless)} ${colourless.length === 1 ? "is new and has" : "are new and have"} no colour.`),
+        );
       return effects;
     }),
   );

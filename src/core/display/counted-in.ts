@@ -12,7 +12,8 @@ const starsFrom = [4, 3, 2, 1];
  * whose words are the designer's; each definition that counts in ranges takes its own from here.
  */
 export const countedIn = {
-  "price-ranges": ({ rangeBy, rangeCount, rangeLimits }) => (rangeBy === "typed" ? { limits: rangeLimits } : { by: rangeBy, parts: rangeCount }),
+  "price-ranges": ({ rangeBy, rangeCount, rangeLimits }) =>
+    rangeBy === "typed" ? { limits: rangeLimits } : { by: rangeBy, parts: rangeCount },
   stars: () => ({ from: starsFrom }),
 } satisfies Record<string, RangeCounting>;
 

@@ -24,7 +24,14 @@ export const commonSettings: readonly SettingName[] = ["title", "start", "hint",
 /** Settings of everything that shows options. */
 export const optionSettings: readonly SettingName[] = ["counting", "deadEnd", "order"];
 /** Settings of options that lie open in a list. */
-export const listSettings: readonly SettingName[] = [...optionSettings, "searchInside", "foldAfter", "maxHeight", "columns", "flow"];
+export const listSettings: readonly SettingName[] = [
+  ...optionSettings,
+  "searchInside",
+  "foldAfter",
+  "maxHeight",
+  "columns",
+  "flow",
+];
 /** Settings of swatches and pictures in a list. */
 export const swatchSettings: readonly SettingName[] = [...listSettings, "caption", "shape", "size", "gap", "edge"];
 /** Settings of displays that show a range's ends. */

@@ -7,5 +7,7 @@ export const searchField: Display = {
   settings: optionSettings,
   unsuited: (profile) =>
     isNumberLine(profile, "A slider or number inputs suit them.") ??
-    (profile.options < 8 ? `There are only ${profile.options} values, which can all be shown. Check boxes suit them.` : undefined),
+    (profile.options < 8
+      ? `There are only ${profile.options} values, which can all be shown. Check boxes suit them.`
+      : undefined),
 };

@@ -7,11 +7,14 @@ export const tooMany = ({ options }: FieldProfile, most: number, what: string, i
   options > most ? `${options.toLocaleString("en")} values are too many for ${what}. ${instead}` : undefined;
 
 export const tooLong = ({ longest }: FieldProfile, most: number, what: string): string | undefined =>
-  longest > most ? `The longest value has ${longest} characters, too many for ${what}. Check boxes suit it.` : undefined;
+  longest > most
+    ? `The longest value has ${longest} characters, too many for ${what}. Check boxes suit it.`
+    : undefined;
 
 /** For displays of a range. */
 export function noNumbers({ field, options, numbers }: FieldProfile, what: string): string | undefined {
-  if (!isNumeric(field)) return `${numbers} of ${options} values are numbers. ${what} needs numbers or dates only; mend the values in the catalogue.`;
+  if (!isNumeric(field))
+    return `${numbers} of ${options} values are numbers. ${what} needs numbers or dates only; mend the values in the catalogue.`;
   return numbers < 2 ? "All values are the same, so there is nothing to choose between." : undefined;
 }
 

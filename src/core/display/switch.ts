@@ -5,5 +5,7 @@ export const yesNoSwitch: Display = {
   modes: ["any", "one"],
   settings: ["counting", "deadEnd"],
   unsuited: ({ options }) =>
-    options > 2 ? `A switch is for yes or no, and there are ${options.toLocaleString("en")} values. Tiles or check boxes suit them.` : undefined,
+    options > 2
+      ? `A switch is for yes or no, and there are ${options.toLocaleString("en")} values. Tiles or check boxes suit them.`
+      : undefined,
 };

@@ -5,5 +5,6 @@ export const tags: Display = {
   label: "Tags in a row",
   modes: ["any", "all", "one"],
   settings: [...optionSettings, "searchInside", "foldAfter", "maxHeight"],
-  unsuited: (profile) => tooMany(profile, 100, "tags", "A dropdown or a search field suits them.") ?? tooLong(profile, 40, "a tag"),
+  unsuited: (profile) =>
+    tooMany(profile, 100, "tags", "A dropdown or a search field suits them.") ?? tooLong(profile, 40, "a tag"),
 };

@@ -5,5 +5,6 @@ export const tiles: Display = {
   label: "Tiles",
   modes: ["any", "all", "one"],
   settings: [...optionSettings, "searchInside", "foldAfter", "maxHeight"],
-  unsuited: (profile) => tooMany(profile, 100, "tiles", "A slider or a dropdown suits them.") ?? tooLong(profile, 40, "a tile"),
+  unsuited: (profile) =>
+    tooMany(profile, 100, "tiles", "A slider or a dropdown suits them.") ?? tooLong(profile, 40, "a tile"),
 };

@@ -5,5 +5,6 @@ export const toggles: Display = {
   label: "Toggle buttons",
   modes: ["any", "all", "one"],
   settings: optionSettings,
-  unsuited: (profile) => tooMany(profile, 8, "buttons in one bar", "Tiles or check boxes suit them.") ?? tooLong(profile, 24, "a button"),
+  unsuited: (profile) =>
+    tooMany(profile, 8, "buttons in one bar", "Tiles or check boxes suit them.") ?? tooLong(profile, 24, "a button"),
 };

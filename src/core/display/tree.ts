@@ -4,5 +4,6 @@ export const tree: Display = {
   label: "Tree",
   modes: ["tree"],
   settings: [...optionSettings, "nested", "maxHeight"],
-  unsuited: ({ depth }) => (depth > 1 ? undefined : "The values have one level only. Join levels with “ > ” in the catalogue to nest them."),
+  unsuited: ({ depth }) =>
+    depth > 1 ? undefined : "The values have one level only. Join levels with “ > ” in the catalogue to nest them.",
 };

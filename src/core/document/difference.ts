@@ -105,4 +105,5 @@ function longestRising(pairs: readonly (readonly [number, number])[]): (readonly
   return result;
 }
 
-const isPlain = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
+const isPlain = (value: unknown): value is Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);

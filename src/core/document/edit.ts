@@ -24,11 +24,12 @@ export function perform<D extends object>(document: D, edit: Pick<Edit<D>, "chan
 }
 
 /** The document after some edits; the same object when they change nothing. */
-export const after = <D extends object>(document: D, ...edits: readonly Pick<Edit<D>, "change">[]): D =>
+export const edited = <D extends object>(document: D, ...edits: readonly Pick<Edit<D>, "change">[]): D =>
   edits.reduce((now, edit) => perform(now, edit)?.document ?? now, document);
 
 /** The document with patches done to it; what they do not touch stays the same object. */
-export const patched = <D extends object>(document: D, patches: readonly Patch[]): D => apply(document, [...patches]) as D;
+export const patched = <D extends object>(document: D, patches: readonly Patch[]): D =>
+  apply(document, [...patches]) as D;
 
 /** Several edits as one step. */
 export const together = <D extends object>(words: string, edits: readonly Pick<Edit<D>, "change">[]): Edit<D> => ({

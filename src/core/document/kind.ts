@@ -38,7 +38,11 @@ export function upToDate<D extends object>(kind: DocumentKind<D>, stored: unknow
     document = step(document);
   }
   if (isVersioned(document) && document.format > kind.format)
-    throw new InvalidDocument(kind.what, "format", `its format is ${document.format}, and this program knows ${kind.format} at most`);
+    throw new InvalidDocument(
+      kind.what,
+      "format",
+      `its format is ${document.format}, and this program knows ${kind.format} at most`,
+    );
   return document;
 }
 

@@ -1,10 +1,16 @@
 import { type InferType, mixed, number, string } from "yup";
 import { exact, listOf, oneOf } from "./schema.ts";
 
-const key = mixed<string | number>((value): value is string | number => typeof value === "string" || typeof value === "number").required();
+const key = mixed<string | number>(
+  (value): value is string | number => typeof value === "string" || typeof value === "number",
+).required();
 
 /** One operation on a place of a document, as mutative applies it. In lists, `add` and `remove` move what stands behind. */
-export const patchSchema = exact({ op: oneOf(["add", "remove", "replace"]), path: listOf(key, 50), value: mixed().nullable().optional() });
+export const patchSchema = exact({
+  op: oneOf(["add", "remove", "replace"]),
+  path: listOf(key, 50),
+  value: mixed().nullable().optional(),
+});
 export type Patch = InferType<typeof patchSchema>;
 
 /** One step of a document's history: its number, which grows by one, what it did, and the ways there and back. */

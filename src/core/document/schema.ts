@@ -47,7 +47,9 @@ type Maybe<T> = T | undefined;
 
 /** An object with any keys and values of one schema. */
 export const record = <S extends ISchema<unknown>>(value: S): Lazy<Record<string, InferType<S>>> =>
-  lazy((given: unknown) => exact(isPlain(given) ? Object.fromEntries(Object.keys(given).map((name) => [name, value])) : {}));
+  lazy((given: unknown) =>
+    exact(isPlain(given) ? Object.fromEntries(Object.keys(given).map((name) => [name, value])) : {}),
+  );
 
 /** {@link record}, or nothing at all. */
 export const optionalRecord = <S extends ISchema<unknown>>(value: S): Lazy<Maybe<Record<string, InferType<S>>>> =>
@@ -60,7 +62,10 @@ export const optionalRecord = <S extends ISchema<unknown>>(value: S): Lazy<Maybe
  * A value of one of several schemas, told apart by a member that each of them has a text of its own for.
  * A value without a known text is held against the first, so that the fault is named there.
  */
-export const byMember = <M extends string, S extends ISchema<unknown>>(member: M, schemas: Readonly<Record<string, S>>): Lazy<InferType<S>> =>
+export const byMember = <M extends string, S extends ISchema<unknown>>(
+  member: M,
+  schemas: Readonly<Record<string, S>>,
+): Lazy<InferType<S>> =>
   lazy((given: unknown) => {
     const name = isPlain(given) ? given[member] : undefined;
     const [first] = Object.values(schemas);
@@ -69,7 +74,8 @@ export const byMember = <M extends string, S extends ISchema<unknown>>(member: M
     return own;
   });
 
-const isPlain = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
+const isPlain = (value: unknown): value is Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
 
 /** A value that is no valid document of its kind; `path` names the first fault, like `rows[2].display.wide`. */
 export class InvalidDocument extends Error {

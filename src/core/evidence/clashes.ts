@@ -37,7 +37,13 @@ export function findClashes(values: readonly { label: string; products: number }
   for (let a = 0; a < plain.length; a++) {
     for (let b = a + 1; b < plain.length; b++) {
       const shorter = Math.min(plain[a].length, plain[b].length);
-      if (shorter < 5 || Math.abs(plain[a].length - plain[b].length) > 2 || digits[a] !== digits[b] || plain[a] === plain[b]) continue;
+      if (
+        shorter < 5 ||
+        Math.abs(plain[a].length - plain[b].length) > 2 ||
+        digits[a] !== digits[b] ||
+        plain[a] === plain[b]
+      )
+        continue;
       if (isPlural(plain[a], plain[b]) || isPlural(plain[b], plain[a])) continue;
       if (distance(plain[a], plain[b]) <= (shorter < 9 ? 1 : 2)) pair("near miss", a, b);
     }

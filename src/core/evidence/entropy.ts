@@ -21,7 +21,10 @@ export function informationGain(values: readonly unknown[], classes: readonly un
     if (group) group.push(classes[i]);
     else groups.set(value, [classes[i]]);
   });
-  const within = [...groups.values()].reduce((sum, group) => sum + (group.length / values.length) * entropy(tallied(group)), 0);
+  const within = [...groups.values()].reduce(
+    (sum, group) => sum + (group.length / values.length) * entropy(tallied(group)),
+    0,
+  );
   return entropy(tallied(classes)) - within;
 }
 

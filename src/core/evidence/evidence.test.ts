@@ -4,16 +4,16 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { carsCsv } from "../../../tests/open-data.ts";
 import { readCatalogue } from "../catalogue/read.ts";
+import { checkDocument } from "../document/kind.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { Matcher } from "../match/matcher.ts";
 import { liveRange } from "../match/range.ts";
-import { facetRows } from "../panel/panel.ts";
-import { checkDocument } from "../document/kind.ts";
+import { roundEnds, roundStep } from "../numbers/ticks.ts";
 import { panelKind } from "../panel/kind.ts";
+import { facetRows } from "../panel/panel.ts";
+import { firstPanel } from "../suggest/suggest.ts";
 import { modeExample } from "./mode-example.ts";
 import { profileField } from "./profile.ts";
-import { firstPanel } from "../suggest/suggest.ts";
-import { roundEnds, roundStep } from "../numbers/ticks.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const cars = new CatalogueIndex(readCatalogue(new TextEncoder().encode(carsCsv)).catalogue);
@@ -43,7 +43,11 @@ describe("round steps", () => {
 
 describe("histograms", () => {
   it("hold every product's values once a bin, between the true ends", () => {
-    const { min, max, histogram } = liveRange(new Matcher(cars, cars.allProducts(), [], {}), { field: "horsepower", mode: "range" }, 20);
+    const { min, max, histogram } = liveRange(
+      new Matcher(cars, cars.allProducts(), [], {}),
+      { field: "horsepower", mode: "range" },
+      20,
+    );
     // 46 and 230 horsepower, 400 of 406 cars: facts of the data set.
     expect([min, max]).toEqual([46, 230]);
     expect(histogram?.width).toBe(10);
@@ -71,7 +75,11 @@ describe("the first panel", () => {
       expect(fields.length).toBeGreaterThan(3);
       for (const naming of ["title", "sku", "product-id", "image", "description"]) expect(fields).not.toContain(naming);
     }
-    expect(facetRows(firstPanel(nursery, "First panel"))[0]).toMatchObject({ field: "category", mode: "tree", display: { wide: "tree" } });
+    expect(facetRows(firstPanel(nursery, "First panel"))[0]).toMatchObject({
+      field: "category",
+      mode: "tree",
+      display: { wide: "tree" },
+    });
     expect(facetRows(firstPanel(cars, "First panel")).find(({ field }) => field === "horsepower")).toMatchObject({
       mode: "range",
       display: { wide: "slider-inputs" },

@@ -5,11 +5,11 @@ import Papa from "papaparse";
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
-import { findClashes } from "./clashes.ts";
 import { describeNumbers } from "../numbers/distribution.ts";
+import { findUnits, parseMeasure } from "../numbers/units.ts";
+import { findClashes } from "./clashes.ts";
 import { entropy, informationGain, narrowing } from "./entropy.ts";
 import { detailField } from "./field-detail.ts";
-import { findUnits, parseMeasure } from "../numbers/units.ts";
 
 // Source: Quinlan (1986), Induction of Decision Trees, table 1: 14 mornings and whether play goes on.
 const weather = `sunny hot high false N
@@ -59,16 +59,23 @@ describe("entropy", () => {
     expect(entropy([])).toBe(0);
     expect(entropy([0, 7])).toBe(0);
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 1000 }), { minLength: 1 }), (counts) => entropy(counts) <= Math.log2(counts.length) + 1e-9),
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 1000 }), { minLength: 1 }),
+        (counts) => entropy(counts) <= Math.log2(counts.length) + 1e-9,
+      ),
     );
   });
 
   it("is what one answer narrows down where every product states one value", () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 1000 }), { minLength: 1, maxLength: 20 }), fc.nat(500), (counts, unstated) => {
-        const products = unstated + counts.reduce((sum, count) => sum + count, 0);
-        expect(narrowing(counts, unstated, products)).toBeCloseTo(entropy([...counts, unstated]), 9);
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 1000 }), { minLength: 1, maxLength: 20 }),
+        fc.nat(500),
+        (counts, unstated) => {
+          const products = unstated + counts.reduce((sum, count) => sum + count, 0);
+          expect(narrowing(counts, unstated, products)).toBeCloseTo(entropy([...counts, unstated]), 9);
+        },
+      ),
     );
   });
 });
@@ -101,7 +108,10 @@ describe("distributions", () => {
     // Source: the definition with population moments; d3's deviation is the sample's.
     const spread = (deviation(prices) ?? 0) * Math.sqrt((prices.length - 1) / prices.length);
     const centre = mean(prices) ?? 0;
-    expect(skewness).toBeCloseTo(prices.reduce((sum, price) => sum + ((price - centre) / spread) ** 3, 0) / prices.length, 9);
+    expect(skewness).toBeCloseTo(
+      prices.reduce((sum, price) => sum + ((price - centre) / spread) ** 3, 0) / prices.length,
+      9,
+    );
     expect(describeNumbers([1, 2, 3])?.skewness).toBeCloseTo(0, 12);
     expect(describeNumbers([])).toBeUndefined();
     expect(describeNumbers([5, 5])?.skewness).toBe(0);
@@ -111,7 +121,10 @@ describe("distributions", () => {
 // Common practice, no source.
 describe("clashing values", () => {
   const find = (...labels: string[]) =>
-    findClashes(labels.map((label, i) => ({ label, products: 10 - i }))).map(({ kind, values }) => [kind, ...values.map(({ label }) => label)]);
+    findClashes(labels.map((label, i) => ({ label, products: 10 - i }))).map(({ kind, values }) => [
+      kind,
+      ...values.map(({ label }) => label),
+    ]);
 
   it("are found by accents, plural and near miss, the frequent one first", () => {
     expect(find("Crème", "Creme")).toEqual([["accents", "Crème", "Creme"]]);
@@ -136,7 +149,12 @@ describe("numbers with units", () => {
   });
 
   it("are offered when most values are such", () => {
-    expect(findUnits(["9 cm", "2 l", "5 l", "10 l", "20 l"])).toEqual({ unit: "l", units: ["l", "cm"], matching: 5, outOf: 5 });
+    expect(findUnits(["9 cm", "2 l", "5 l", "10 l", "20 l"])).toEqual({
+      unit: "l",
+      units: ["l", "cm"],
+      matching: 5,
+      outOf: 5,
+    });
     expect(findUnits(["9 cm", "large", "small"])).toBeUndefined();
   });
 });
@@ -158,7 +176,9 @@ describe("a field in detail", () => {
     expect(light.silent).toBe(all.length - stated.size);
     expect(light.silentProducts.map(({ id }) => id)).toEqual(all.filter((id) => !stated.has(id)).slice(0, 50));
     expect(light.spellings).toEqual([{ label: "Half shade", written: ["Half shade", "half shade"] }]);
-    expect(light.values.map(({ products }) => products)).toEqual([...light.values.map(({ products }) => products)].sort((a, b) => b - a));
+    expect(light.values.map(({ products }) => products)).toEqual(
+      [...light.values.map(({ products }) => products)].sort((a, b) => b - a),
+    );
     expect(detail("price").numbers?.distribution.max).toBe(340);
     expect(detail("price").numbers?.distribution.skewness).toBeGreaterThan(3);
     expect(detail("pot-size").units?.unit).toBe("l");

@@ -2,15 +2,15 @@ import { titleOf } from "../catalogue/catalogue.ts";
 import { type Field, isNumeric } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Histogram } from "../match/answer.ts";
 import { liveCounts, silentProducts } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
-import { liveRange } from "../match/range.ts";
-import type { Histogram } from "../match/answer.ts";
 import type { Facet } from "../match/question.ts";
-import { type Clash, findClashes } from "./clashes.ts";
+import { liveRange } from "../match/range.ts";
 import { type Distribution, describeNumbers } from "../numbers/distribution.ts";
-import { entropy, narrowing } from "./entropy.ts";
 import { findUnits, type UnitFinding } from "../numbers/units.ts";
+import { type Clash, findClashes } from "./clashes.ts";
+import { entropy, narrowing } from "./entropy.ts";
 
 export interface ValueCount {
   label: string;
@@ -48,7 +48,9 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   const matcher = new Matcher(index, page, [], {});
   const { options } = index.options(field.key, tree);
   const counts = liveCounts(matcher, facet);
-  const values = options.map(({ label }, o) => ({ label, products: counts[o] })).sort((a, b) => b.products - a.products);
+  const values = options
+    .map(({ label }, o) => ({ label, products: counts[o] }))
+    .sort((a, b) => b.products - a.products);
   const silent = silentProducts(index, page, facet);
   const { productIds, columns } = index.catalogue;
   const numeric = isNumeric(field);
@@ -61,7 +63,10 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
     spellings: tree ? [] : spellingsOf(columns.get(field.key)?.spellings ?? [], options),
     clashes: numeric || tree ? [] : findClashes(values),
     units: numeric || tree ? undefined : findUnits(values.map(({ label }) => label)),
-    numbers: distribution && { distribution, histogram: liveRange(matcher, { field: field.key, mode: "range" }, bins).histogram },
+    numbers: distribution && {
+      distribution,
+      histogram: liveRange(matcher, { field: field.key, mode: "range" }, bins).histogram,
+    },
     silent: silent.length,
     silentProducts: Array.from(silent.subarray(0, shownSilent), (p) => ({
       id: productIds[p],
@@ -70,7 +75,10 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   };
 }
 
-function spellingsOf(spellings: readonly string[], options: readonly { id: string; label: string }[]): FieldDetail["spellings"] {
+function spellingsOf(
+  spellings: readonly string[],
+  options: readonly { id: string; label: string }[],
+): FieldDetail["spellings"] {
   if (spellings.length === options.length) return [];
   const written = new Map<string, string[]>();
   for (const text of spellings) {

@@ -52,9 +52,12 @@ function frequentPairs(index: CatalogueIndex, facet: Asked): { a: number; b: num
     .map((_, o) => o)
     .sort((a, b) => uses(b) - uses(a) || a - b)
     .slice(0, looked);
-  return frequent.flatMap((a, i) => frequent.slice(i + 1).map((b) => ({ a, b, all: total(index, facet, "all", [options[a].id, options[b].id]) })));
+  return frequent.flatMap((a, i) =>
+    frequent.slice(i + 1).map((b) => ({ a, b, all: total(index, facet, "all", [options[a].id, options[b].id]) })),
+  );
 }
 
 function total(index: CatalogueIndex, { field, merges }: Asked, mode: Mode, options: string[]): number {
-  return new Matcher(index, index.allProducts(), [{ field, mode, merges }], { [field]: { options } }).productIds().length;
+  return new Matcher(index, index.allProducts(), [{ field, mode, merges }], { [field]: { options } }).productIds()
+    .length;
 }

@@ -3,9 +3,9 @@ import { seriesName } from "../catalogue/value-order.ts";
 import { toNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Level } from "../index/option-schema.ts";
-import type { Facet } from "../match/question.ts";
 import { liveCounts, reachCount } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
+import type { Facet } from "../match/question.ts";
 import { skewness } from "../numbers/distribution.ts";
 import { roundLimits } from "../numbers/price-ranges.ts";
 

@@ -8,7 +8,14 @@ export const farProducts: FindingKind = {
   needs: "measures",
   find({ panel, measures: { slim } }) {
     const placement = resolve(panel.placement, "slim");
-    if (panel.rows.length === 0 || placement === "absent" || placement === "drawer" || !slim || slim.products <= slim.screen) return [];
+    if (
+      panel.rows.length === 0 ||
+      placement === "absent" ||
+      placement === "drawer" ||
+      !slim ||
+      slim.products <= slim.screen
+    )
+      return [];
     return [
       {
         band: "slim",

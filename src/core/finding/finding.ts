@@ -59,7 +59,9 @@ export interface FindingKind {
 
 /** A kind that looks at one facet after the other. */
 export const inEachFacet = (
-  kind: Omit<FindingKind, "find"> & { find(facet: LookedAt, context: FindingContext): Awaitable<Found | readonly Found[] | undefined> },
+  kind: Omit<FindingKind, "find"> & {
+    find(facet: LookedAt, context: FindingContext): Awaitable<Found | readonly Found[] | undefined>;
+  },
 ): FindingKind => ({
   ...kind,
   async find(context) {

@@ -1,22 +1,22 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../catalogue/read.ts";
+import { edited } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
+import { profileField } from "../evidence/profile.ts";
+import { LocalFacts } from "../facts/local-facts.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Selection } from "../match/question.ts";
+import { emptySelection } from "../match/selection.ts";
+import { panelKind } from "../panel/kind.ts";
+import { allOptions } from "../panel/options.ts";
 import { emptyPanel, newFacet } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument, Row } from "../panel/panel-schema.ts";
-import { emptySelection } from "../match/selection.ts";
-import { LocalFacts } from "../facts/local-facts.ts";
-import { checkDocument } from "../document/kind.ts";
-import { after } from "../document/edit.ts";
-import { panelKind } from "../panel/kind.ts";
-import { looksRaw, readable } from "./raw-labels.ts";
-import { remedyEdit } from "./remedy.ts";
-import { allOptions } from "../panel/options.ts";
 import type { Finding } from "./finding.ts";
 import { findFindings, findingKinds } from "./findings.ts";
 import type { Measures } from "./measure.ts";
-import { profileField } from "../evidence/profile.ts";
+import { looksRaw, readable } from "./raw-labels.ts";
+import { remedyEdit } from "./remedy.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 // 21 products of which 12 state no size: common practice, no source.
@@ -28,8 +28,12 @@ const twentyOne = new CatalogueIndex(
   ).catalogue,
 );
 const panelOf = (...rows: Row[]): PanelDocument => ({ ...emptyPanel("Trial"), rows });
-const find = (index: CatalogueIndex, panel: PanelDocument, selection: Selection = emptySelection, measures: Measures = {}) =>
-  findFindings(new LocalFacts(index), panel, selection, measures);
+const find = (
+  index: CatalogueIndex,
+  panel: PanelDocument,
+  selection: Selection = emptySelection,
+  measures: Measures = {},
+) => findFindings(new LocalFacts(index), panel, selection, measures);
 const profileOf = (index: CatalogueIndex) => (key: string) => {
   const field = index.field(key);
   return field && profileField(index, field);
@@ -47,7 +51,7 @@ async function mended(
   if (!finding) throw new Error(`There is no finding ${kind}.`);
   if (finding.remedy) {
     const edit = remedyEdit(panel, finding, profileOf(index));
-    const now = edit ? after(panel, edit) : panel;
+    const now = edit ? edited(panel, edit) : panel;
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(now)))).toEqual(now);
     // What was measured before says nothing of what is after it.
     expect((await find(index, now, selection)).filter((one) => one.kind === kind)).toEqual([]);
@@ -84,22 +88,32 @@ describe("findings", () => {
         ],
       },
     };
-    expect(await mended(twentyOne, panelOf(row), "stale-names")).toBe("size names a value that no product states: “XL” (once 7).");
+    expect(await mended(twentyOne, panelOf(row), "stale-names")).toBe(
+      "size names a value that no product states: “XL” (once 7).",
+    );
   });
 
   it("counts that ignore what is chosen, with what they lead to", async () => {
-    const panel = panelOf(newFacet("l", "light", "check-boxes", "any", { counting: "steady" }), newFacet("c", "category", "tree", "tree"));
+    const panel = panelOf(
+      newFacet("l", "light", "check-boxes", "any", { counting: "steady" }),
+      newFacet("c", "category", "tree", "tree"),
+    );
     expect(await mended(nursery, panel, "steady-counts")).toMatch(/^Light: its counts ignore/);
     const pots = { text: "", choices: { category: { options: ["pots"] } } };
-    expect(await mended(nursery, panel, "steady-counts", pots)).toBe("Light: 3 counts ignore what is chosen; “Full sun 92” leads to 0.");
+    expect(await mended(nursery, panel, "steady-counts", pots)).toBe(
+      "Light: 3 counts ignore what is chosen; “Full sun 92” leads to 0.",
+    );
   });
 
   it("options that lead to nothing and look like the others", async () => {
-    const panel = panelOf(newFacet("l", "light", "check-boxes", "any", { deadEnd: "keep" }), newFacet("c", "category", "tree", "tree"));
-    expect((await find(nursery, panel)).map(({ kind }) => kind)).not.toContain("dead-ends-kept");
-    expect(await mended(nursery, panel, "dead-ends-kept", { text: "", choices: { category: { options: ["pots"] } } })).toBe(
-      "Light: 3 of 3 options lead to nothing now and look like the others.",
+    const panel = panelOf(
+      newFacet("l", "light", "check-boxes", "any", { deadEnd: "keep" }),
+      newFacet("c", "category", "tree", "tree"),
     );
+    expect((await find(nursery, panel)).map(({ kind }) => kind)).not.toContain("dead-ends-kept");
+    expect(
+      await mended(nursery, panel, "dead-ends-kept", { text: "", choices: { category: { options: ["pots"] } } }),
+    ).toBe("Light: 3 of 3 options lead to nothing now and look like the others.");
   });
 
   it("sold-out variants that cannot be left out", async () => {
@@ -115,7 +129,9 @@ describe("findings", () => {
   });
 
   it("typed ends that leave products out, and a scale that one dear product stretches", async () => {
-    const typed = panelOf(newFacet("p", "price", "slider", "range", { ends: "typed", least: 0, most: 1000, scale: "bent" }));
+    const typed = panelOf(
+      newFacet("p", "price", "slider", "range", { ends: "typed", least: 0, most: 1000, scale: "bent" }),
+    );
     expect(await mended(twentyOne, typed, "typed-ends")).toBe(
       "Price: 1 product lies outside the typed ends and can be chosen only with all beyond them.",
     );
@@ -127,16 +143,23 @@ describe("findings", () => {
   it("a list that fills the screen", async () => {
     const panel = panelOf(newFacet("b", "brand", "check-boxes", "any", { foldAfter: { wide: 0 } }));
     const measure = { rows: { b: 700 }, panel: 900, screen: 800, products: 200 };
-    expect(await mended(nursery, panel, "too-high", emptySelection, { wide: measure })).toBe("Brand is 700 px high on wide, 88 % of the screen.");
+    expect(await mended(nursery, panel, "too-high", emptySelection, { wide: measure })).toBe(
+      "Brand is 700 px high on wide, 88 % of the screen.",
+    );
   });
 
   it("a phone without a panel, or with all of it above the products", async () => {
-    const panel = { ...panelOf(newFacet("b", "brand", "check-boxes", "any")), placement: { wide: "left" as const, slim: "absent" as const } };
+    const panel = {
+      ...panelOf(newFacet("b", "brand", "check-boxes", "any")),
+      placement: { wide: "left" as const, slim: "absent" as const },
+    };
     expect(await mended(nursery, panel, "no-phone-panel")).toBe("On a phone there is no panel at all.");
     const above = { ...panel, placement: { wide: "left" as const, slim: "above" as const } };
-    expect(await mended(nursery, above, "far-products", emptySelection, { slim: { rows: {}, panel: 1800, screen: 844, products: 2110 } })).toBe(
-      "On a phone the first product stands 2110 px down, 2.5 screens below the top.",
-    );
+    expect(
+      await mended(nursery, above, "far-products", emptySelection, {
+        slim: { rows: {}, panel: 1800, screen: 844, products: 2110 },
+      }),
+    ).toBe("On a phone the first product stands 2110 px down, 2.5 screens below the top.");
   });
 
   it("raw values, which are called what people would call them", async () => {
@@ -153,7 +176,10 @@ describe("findings", () => {
   });
 
   it("tell their level, and those that need a browser's measures find nothing without", async () => {
-    const panel = panelOf(newFacet("e", "empty", "check-boxes", "any"), newFacet("b", "size", "check-boxes", "any", { foldAfter: { wide: 0 } }));
+    const panel = panelOf(
+      newFacet("e", "empty", "check-boxes", "any"),
+      newFacet("b", "size", "check-boxes", "any", { foldAfter: { wide: 0 } }),
+    );
     const measured = findingKinds.filter(({ needs }) => needs === "measures").map(({ name }) => name);
     const found = await find(twentyOne, panel);
     expect(measured.length).toBeGreaterThan(1);

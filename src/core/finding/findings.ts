@@ -39,7 +39,12 @@ export const findingKinds: readonly FindingKind[] = [
  * All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment.
  * @param measures what a browser has measured; kinds that need it find nothing without
  */
-export async function findFindings(facts: Facts, panel: PanelDocument, selection: Selection, measures: Measures = {}): Promise<Finding[]> {
+export async function findFindings(
+  facts: Facts,
+  panel: PanelDocument,
+  selection: Selection,
+  measures: Measures = {},
+): Promise<Finding[]> {
   const answer = await facts.ask({ facets: engineFacets(panel, "wide"), selection, sort: "", from: 0, size: 0 });
   const facets = await Promise.all(
     facetRows(panel).map(async (row) => ({
@@ -50,7 +55,9 @@ export async function findFindings(facts: Facts, panel: PanelDocument, selection
   );
   const context = { panel, facts, selection, answer, facets, measures };
   const found = await Promise.all(
-    findingKinds.map(async ({ name: kind, level, find }) => (await find(context)).map((one): Finding => ({ kind, level, ...one }))),
+    findingKinds.map(async ({ name: kind, level, find }) =>
+      (await find(context)).map((one): Finding => ({ kind, level, ...one })),
+    ),
   );
   return found.flat();
 }

@@ -17,5 +17,8 @@ export interface PageMeasure extends Omit<Measure, "screen"> {
 }
 
 /** A page's measure against a screen of so many px. */
-export const onScreen = ({ bars, ...measure }: PageMeasure, height: number): Measure => ({ ...measure, screen: height - bars });
+export const onScreen = ({ bars, ...measure }: PageMeasure, height: number): Measure => ({
+  ...measure,
+  screen: height - bars,
+});
 export type Measures = Partial<Record<Band, Measure>>;

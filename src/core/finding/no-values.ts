@@ -8,6 +8,11 @@ export const noValues = inEachFacet({
     if (found && found.reach > 0) return undefined;
     const remedy = { words: "Remove it", step: { do: "remove", row: row.id } } as const;
     if (!found) return { row: row.id, words: `${title}: the catalogue has no such field, so nothing appears.`, remedy };
-    return { row: row.id, silentField: row.field, words: `${title}: no product states it, so nothing appears.`, remedy };
+    return {
+      row: row.id,
+      silentField: row.field,
+      words: `${title}: no product states it, so nothing appears.`,
+      remedy,
+    };
   },
 });

@@ -17,14 +17,19 @@ export const rawLabels = inEachFacet({
       words: `${title} shows shoppers ${raw.length === 1 ? "a raw value" : `${raw.length} raw values`}, such as “${first.label}”.`,
       remedy: {
         words: `Call ${raw.length === 1 ? "it" : "them"} “${readable(first.label)}”${raw.length > 1 ? " and so on" : ""}`,
-        step: { do: "relabel", row: row.id, labels: Object.fromEntries(raw.map(({ id, label }) => [id, readable(label)])) },
+        step: {
+          do: "relabel",
+          row: row.id,
+          labels: Object.fromEntries(raw.map(({ id, label }) => [id, readable(label)])),
+        },
       },
     };
   },
 });
 
 /** Texts that were made for programs: keys with a value behind them, underscores, lone digits, true and false. */
-export const looksRaw = (text: string): boolean => /^[\w-]+:[\w-]+$/.test(text) || /\w_\w/.test(text) || /^(?:true|false|null|0|1)$/i.test(text);
+export const looksRaw = (text: string): boolean =>
+  /^[\w-]+:[\w-]+$/.test(text) || /\w_\w/.test(text) || /^(?:true|false|null|0|1)$/i.test(text);
 
 /** A raw text as people would read it: `pet_safe:1` is “Pet safe”. */
 export function readable(text: string): string {

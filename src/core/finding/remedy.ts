@@ -1,5 +1,5 @@
 import type { Band, Banded } from "../band/band.ts";
-import { after } from "../document/edit.ts";
+import { edited } from "../document/edit.ts";
 import type { FieldProfile } from "../evidence/profile.ts";
 import { addRow, facetEdit, type PanelEdit, removeRow, setMode, setPlacement } from "../panel/edit.ts";
 import { forgetValues, relabelOptions } from "../panel/option-edit.ts";
@@ -63,7 +63,11 @@ function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" 
 }
 
 /** A panel with a finding put right; the same panel where that cannot be done by itself. */
-export function remedied(panel: PanelDocument, finding: Found, profileOf: (field: string) => FieldProfile | undefined): PanelDocument {
+export function remedied(
+  panel: PanelDocument,
+  finding: Found,
+  profileOf: (field: string) => FieldProfile | undefined,
+): PanelDocument {
   const edit = remedyEdit(panel, finding, profileOf);
-  return edit ? after(panel, edit) : panel;
+  return edit ? edited(panel, edit) : panel;
 }

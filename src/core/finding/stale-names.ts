@@ -18,7 +18,9 @@ export const staleNames = inEachFacet({
     const stated = new Set([...(await ask(undefined)), ...(merges ? await ask(merges) : [])]);
     const gone = staleValues(row.options, (id) => stated.has(id));
     if (gone.length === 0) return undefined;
-    const told = gone.map(({ label, products }) => (products > 0 ? `“${label}” (once ${products})` : `“${label}”`)).join(", ");
+    const told = gone
+      .map(({ label, products }) => (products > 0 ? `“${label}” (once ${products})` : `“${label}”`))
+      .join(", ");
     return {
       row: row.id,
       words: `${title} names ${gone.length === 1 ? "a value" : `${gone.length} values`} that no product states: ${told}.`,

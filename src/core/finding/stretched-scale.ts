@@ -11,10 +11,15 @@ export const stretchedScale = inEachFacet({
   name: "stretched-scale",
   level: "warning",
   async find({ row, title }, { facts }) {
-    if (row.mode !== "range" || settingOn(row.settings, "scale", "wide") !== "even" || !bands.some((band) => heeds(row, "scale", band)))
+    if (
+      row.mode !== "range" ||
+      settingOn(row.settings, "scale", "wide") !== "even" ||
+      !bands.some((band) => heeds(row, "scale", band))
+    )
       return undefined;
     const { field, min, max, middle, skewness } = (await facts.profile(row.field)) ?? {};
-    if (field?.kind !== "number" || min == null || max == null || middle == null || skewness === undefined) return undefined;
+    if (field?.kind !== "number" || min == null || max == null || middle == null || skewness === undefined)
+      return undefined;
     const part = max > min ? (middle - min) / (max - min) : 1;
     if (skewness <= 1 || part >= least || min < 0) return undefined;
     return {

@@ -19,8 +19,14 @@ export const tooHigh = inEachFacet({
       const folds = heeds(row, "foldAfter", band) && settingOn(row.settings, "foldAfter", band) === 0;
       const words = `${title} is ${Math.round(height)} px high on ${band}, ${Math.round((height / measure.screen) * 100)} % of the screen.`;
       const remedy = folds
-        ? ({ words: "Fold after 8", step: { do: "set", row: row.id, setting: "foldAfter", value: { wide: 8 } } } as const)
-        : ({ words: "Limit it to 200 px", step: { do: "set", row: row.id, setting: "maxHeight", value: { wide: 200 } } } as const);
+        ? ({
+            words: "Fold after 8",
+            step: { do: "set", row: row.id, setting: "foldAfter", value: { wide: 8 } },
+          } as const)
+        : ({
+            words: "Limit it to 200 px",
+            step: { do: "set", row: row.id, setting: "maxHeight", value: { wide: 200 } },
+          } as const);
       return [{ row: row.id, band, words, remedy }];
     }),
 });

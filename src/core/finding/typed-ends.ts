@@ -7,7 +7,10 @@ export const typedEnds = inEachFacet({
   level: "warning",
   async find({ row, title, found }, { facts }) {
     if (row.mode !== "range" || !found || settingOn(row.settings, "ends", "wide") !== "typed") return undefined;
-    const [min, max] = [settingOn(row.settings, "least", "wide") ?? undefined, settingOn(row.settings, "most", "wide") ?? undefined];
+    const [min, max] = [
+      settingOn(row.settings, "least", "wide") ?? undefined,
+      settingOn(row.settings, "most", "wide") ?? undefined,
+    ];
     const outside = await facts.outside(row.field, { min, max });
     if (outside === 0) return undefined;
     return {

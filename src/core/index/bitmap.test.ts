@@ -1,6 +1,19 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bitmapOf, complement, count, countBoth, emptyBitmap, forEach, fullBitmap, has, insert, intersect, toIds, union } from "./bitmap.ts";
+import {
+  bitmapOf,
+  complement,
+  count,
+  countBoth,
+  emptyBitmap,
+  forEach,
+  fullBitmap,
+  has,
+  insert,
+  intersect,
+  toIds,
+  union,
+} from "./bitmap.ts";
 import { buildPostings, listOf } from "./postings.ts";
 
 const size = fc.integer({ min: 1, max: 200 });
@@ -17,7 +30,9 @@ describe("bitmaps", () => {
         expect(count(x)).toBe(a.length);
         expect([...toIds(intersect(x.slice(), y))]).toEqual(rising(a.filter((id) => b.includes(id))));
         expect([...toIds(union(x.slice(), y))]).toEqual(rising(new Set([...a, ...b])));
-        expect([...toIds(complement(x, n))]).toEqual(rising(Array.from({ length: n }, (_, id) => id).filter((id) => !a.includes(id))));
+        expect([...toIds(complement(x, n))]).toEqual(
+          rising(Array.from({ length: n }, (_, id) => id).filter((id) => !a.includes(id))),
+        );
         expect(countBoth(x, y)).toBe(a.filter((id) => b.includes(id)).length);
         expect([...toIds(insert(emptyBitmap(n), Uint32Array.from(a)))]).toEqual(rising(a));
         for (let id = 0; id < n; id++) expect(has(x, id)).toBe(a.includes(id));
@@ -40,14 +55,19 @@ describe("bitmaps", () => {
 describe("posting lists", () => {
   it("turn record to options round, each record once and in rising order", () => {
     fc.assert(
-      fc.property(fc.array(fc.array(fc.integer({ min: 0, max: 5 }), { maxLength: 4 }), { maxLength: 30 }), (records) => {
-        const postings = buildPostings(6, records.length, (record, visit) => {
-          for (const option of records[record]) visit(option);
-        });
-        for (let option = 0; option < 6; option++) {
-          expect([...listOf(postings, option)]).toEqual(records.flatMap((options, record) => (options.includes(option) ? [record] : [])));
-        }
-      }),
+      fc.property(
+        fc.array(fc.array(fc.integer({ min: 0, max: 5 }), { maxLength: 4 }), { maxLength: 30 }),
+        (records) => {
+          const postings = buildPostings(6, records.length, (record, visit) => {
+            for (const option of records[record]) visit(option);
+          });
+          for (let option = 0; option < 6; option++) {
+            expect([...listOf(postings, option)]).toEqual(
+              records.flatMap((options, record) => (options.includes(option) ? [record] : [])),
+            );
+          }
+        },
+      ),
     );
   });
 });

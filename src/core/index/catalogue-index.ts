@@ -47,7 +47,9 @@ export class CatalogueIndex {
   /** A field as options; see {@link indexOptions}. */
   options(key: string, tree = false, merges: readonly Merge[] = []): OptionIndex {
     const name = merges.length === 0 ? `${tree} ${key}` : `${tree} ${key} ${JSON.stringify(merges)}`;
-    return kept(this.#options, name, () => indexOptions(this.catalogue, this.#known(key), this.level(key), tree, merges));
+    return kept(this.#options, name, () =>
+      indexOptions(this.catalogue, this.#known(key), this.level(key), tree, merges),
+    );
   }
 
   numbers(key: string): NumberIndex {

@@ -64,8 +64,16 @@ export function levelOf(catalogue: Catalogue, field: Field): Level {
  * @param tree every level of a path is an option of its own
  * @param merges values that are one option; the option's identity is that of its label
  */
-export function indexOptions(catalogue: Catalogue, field: Field, level: Level, tree: boolean, merges: readonly Merge[] = []): OptionIndex {
-  const merged = new Map(merges.flatMap(({ label, values }) => values.map((value) => [value, spelling(label)] as const)));
+export function indexOptions(
+  catalogue: Catalogue,
+  field: Field,
+  level: Level,
+  tree: boolean,
+  merges: readonly Merge[] = [],
+): OptionIndex {
+  const merged = new Map(
+    merges.flatMap(({ label, values }) => values.map((value) => [value, spelling(label)] as const)),
+  );
   const column = catalogue.columns.get(field.key) ?? {
     spellings: [],
     starts: new Uint32Array(variantCount(catalogue) + 1),
@@ -176,7 +184,8 @@ class Labels {
   of(option: number): string {
     const { name, uses } = this.#first[option];
     let best = { name, uses };
-    for (const [other, times] of this.#others.get(option) ?? []) if (times > best.uses) best = { name: other, uses: times };
+    for (const [other, times] of this.#others.get(option) ?? [])
+      if (times > best.uses) best = { name: other, uses: times };
     return best.name;
   }
 }

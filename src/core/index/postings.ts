@@ -7,7 +7,8 @@ export interface Postings {
   records: Uint32Array;
 }
 
-export const listOf = ({ starts, records }: Postings, option: number): Uint32Array => records.subarray(starts[option], starts[option + 1]);
+export const listOf = ({ starts, records }: Postings, option: number): Uint32Array =>
+  records.subarray(starts[option], starts[option + 1]);
 
 /**
  * Turns record → options round.
@@ -15,7 +16,11 @@ export const listOf = ({ starts, records }: Postings, option: number): Uint32Arr
  * @param records how many records there are
  * @param forEachOption calls back with every option that a record states; repeats are allowed
  */
-export function buildPostings(options: number, records: number, forEachOption: (record: number, visit: (option: number) => void) => void): Postings {
+export function buildPostings(
+  options: number,
+  records: number,
+  forEachOption: (record: number, visit: (option: number) => void) => void,
+): Postings {
   const last = new Int32Array(options).fill(-1);
   const starts = new Uint32Array(options + 1);
   for (let record = 0; record < records; record++) {

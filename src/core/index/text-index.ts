@@ -15,7 +15,9 @@ export class TextIndex {
 
   constructor(catalogue: Catalogue) {
     this.#products = productCount(catalogue);
-    const keys = catalogue.fields.filter((field) => searched.includes(field.role) || field.titles).map((field) => field.key);
+    const keys = catalogue.fields
+      .filter((field) => searched.includes(field.role) || field.titles)
+      .map((field) => field.key);
     const columns = keys.flatMap((key) => catalogue.columns.get(key) ?? []);
     const wordsOf = columns.map((column) => column.spellings.map(words));
     this.#words = [...new Set(wordsOf.flat(2))].sort();

@@ -10,7 +10,10 @@ const most = 1_000_000;
 const number = () => numberIn(-largest, largest).required();
 const whole = () => wholeIn(0, largest).required();
 /** Numbers as a list, or as a typed array where nothing lies between asker and engine that knows lists only. */
-const counts = () => mixed<ArrayLike<number>>((value): value is ArrayLike<number> => Array.isArray(value) || ArrayBuffer.isView(value)).required();
+const counts = () =>
+  mixed<ArrayLike<number>>(
+    (value): value is ArrayLike<number> => Array.isArray(value) || ArrayBuffer.isView(value),
+  ).required();
 
 /** Counts in equal bins: bin `i` holds values from `from + i × width` up to, but without, the next; the last one with. A product counts once in a bin. */
 const histogram = exact({ from: number(), width: number(), counts: listOf(whole(), 1000) });
@@ -37,7 +40,11 @@ const steadyFacet = exact({
   range: rangeAnswer.optional().default(undefined),
 });
 
-const wireFacet = exact({ live: counts(), range: rangeAnswer.optional().default(undefined), steady: steadyFacet.optional().default(undefined) });
+const wireFacet = exact({
+  live: counts(),
+  range: rangeAnswer.optional().default(undefined),
+  steady: steadyFacet.optional().default(undefined),
+});
 
 /** An answer as it travels: parts that do not change with the selection are left out where the asker has them. */
 export const wireAnswer = exact({

@@ -1,4 +1,14 @@
-import { type Bitmap, bitmapOf, complement, count, countBoth, emptyBitmap, has, intersect, toIds } from "../index/bitmap.ts";
+import {
+  type Bitmap,
+  bitmapOf,
+  complement,
+  count,
+  countBoth,
+  emptyBitmap,
+  has,
+  intersect,
+  toIds,
+} from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
@@ -31,7 +41,8 @@ export const silentProducts = (index: CatalogueIndex, page: Bitmap, facet: Facet
   toIds(intersect(complement(stating(index, page, facet), index.products), page));
 
 /** How many products of the page some option of the facet can find. */
-export const reachCount = (index: CatalogueIndex, page: Bitmap, facet: Facet): number => count(stating(index, page, facet));
+export const reachCount = (index: CatalogueIndex, page: Bitmap, facet: Facet): number =>
+  count(stating(index, page, facet));
 
 function statingRecords(index: CatalogueIndex, facet: Facet) {
   if (facet.mode !== "range") {
@@ -39,7 +50,10 @@ function statingRecords(index: CatalogueIndex, facet: Facet) {
     return { level, records: postings.records };
   }
   const { level, starts } = index.numbers(facet.field);
-  return { level, records: Uint32Array.from(starts.subarray(1).keys()).filter((record) => starts[record] < starts[record + 1]) };
+  return {
+    level,
+    records: Uint32Array.from(starts.subarray(1).keys()).filter((record) => starts[record] < starts[record + 1]),
+  };
 }
 
 /**
@@ -63,7 +77,8 @@ function countProducts(index: OptionIndex, matcher: Matcher, without: string | u
   const { ids, rest } = matcher.fewer(without);
   const counts = tally(forward, ids, options.length);
   // An option's count is also its total less those that do not match.
-  if (rest) for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];
+  if (rest)
+    for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];
   return counts;
 }
 
@@ -90,7 +105,11 @@ function tally({ codes, starts }: Forward, records: Uint32Array, options: number
 }
 
 /** Distinct products of the variants that state each option. Variants of one product stand together, so a repeat is the last one seen. */
-function countVariants({ options, forward: { codes, starts } }: OptionIndex, variants: Uint32Array, productOf: Uint32Array): Uint32Array {
+function countVariants(
+  { options, forward: { codes, starts } }: OptionIndex,
+  variants: Uint32Array,
+  productOf: Uint32Array,
+): Uint32Array {
   const counts = new Uint32Array(options.length + 1);
   const last = new Int32Array(options.length + 1).fill(-1);
   for (let i = 0; i < variants.length; i++) {
@@ -112,7 +131,8 @@ function countOneByOne({ options, postings }: OptionIndex, matcher: Matcher, wit
   const base = matcher.match(without);
   return Uint32Array.from(options, (_, o) => {
     const variants = emptyBitmap(index.variants);
-    for (const v of listOf(postings, o)) if (!base.variants || has(base.variants, v)) variants[v >>> 5] |= 1 << (v & 31);
+    for (const v of listOf(postings, o))
+      if (!base.variants || has(base.variants, v)) variants[v >>> 5] |= 1 << (v & 31);
     return count(matchedProducts(index, { ...base, variants }));
   });
 }

@@ -8,10 +8,10 @@ import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { WireAnswer } from "./answer.ts";
 import { facetName } from "./engine.ts";
-import type { Question, WireQuestion, Facet } from "./question.ts";
 import { LocalEngine } from "./local-engine.ts";
 import { Matcher } from "./matcher.ts";
 import { sortProducts, usualSorts } from "./order.ts";
+import type { Facet, Question, WireQuestion } from "./question.ts";
 import { rangeCounts } from "./range.ts";
 import { jsonAnswer, RemoteEngine } from "./remote-engine.ts";
 
@@ -36,7 +36,9 @@ describe("an engine elsewhere", () => {
         });
         for (const chosen of [{}, choices]) {
           const asked = question(facets, chosen);
-          expect(JSON.parse(JSON.stringify(await remote.ask(asked), plain))).toEqual(JSON.parse(JSON.stringify(local.ask(asked), plain)));
+          expect(JSON.parse(JSON.stringify(await remote.ask(asked), plain))).toEqual(
+            JSON.parse(JSON.stringify(local.ask(asked), plain)),
+          );
         }
       }),
       { numRuns: 100 },
@@ -53,7 +55,9 @@ describe("an engine elsewhere", () => {
     const light: Facet = { field: "light", mode: "any" };
     await remote.ask(question([light]));
     await remote.ask(question([light, { field: "brand", mode: "any" }], { light: { options: ["shade"] } }));
-    expect(sent.map(({ facets }) => Object.entries(facets).map(([key, { steady }]) => [key, steady !== undefined]))).toEqual([
+    expect(
+      sent.map(({ facets }) => Object.entries(facets).map(([key, { steady }]) => [key, steady !== undefined])),
+    ).toEqual([
       [["light", true]],
       [
         ["light", false],
@@ -72,7 +76,11 @@ describe("values that are one option", () => {
       fc.property(shops, questions, (catalogue, { facets, choices }) => {
         const index = new CatalogueIndex(catalogue);
         const { colour: _colour, ...others } = choices;
-        const merged: Facet = { field: "colour", mode: "any", merges: [{ label: "Not red", values: ["black", "white"] }] };
+        const merged: Facet = {
+          field: "colour",
+          mode: "any",
+          merges: [{ label: "Not red", values: ["black", "white"] }],
+        };
         const rest = facets.filter(({ field }) => field !== "colour");
         const answer = new LocalEngine(index).ask(question([merged, ...rest], others));
         const { options, counts } = answer.facets.colour;
@@ -83,7 +91,9 @@ describe("values that are one option", () => {
         });
         expect(at < 0 ? 0 : counts.live[at]).toBe(both.length);
         expect(options.some(({ id }) => id === "black")).toBe(false);
-        const chosen = new LocalEngine(index).ask(question([merged, ...rest], { ...others, colour: { options: ["not red"] } }));
+        const chosen = new LocalEngine(index).ask(
+          question([merged, ...rest], { ...others, colour: { options: ["not red"] } }),
+        );
         expect(chosen.total).toBe(at < 0 ? 0 : both.length);
       }),
     );
@@ -109,7 +119,9 @@ describe("ranges of a number line", () => {
 describe("orders", () => {
   const all = Uint32Array.from({ length: nursery.products }, (_, p) => p);
   const values = (sort: string, key: string) =>
-    Array.from(sortProducts(nursery, all, sort), (p) => firstValue(nursery.catalogue, key, nursery.catalogue.variantStart[p]));
+    Array.from(sortProducts(nursery, all, sort), (p) =>
+      firstValue(nursery.catalogue, key, nursery.catalogue.variantStart[p]),
+    );
 
   it("go by several fields, rising and falling, and by name as readers do", () => {
     const brands = values("brand,-rating", "brand");
@@ -118,7 +130,9 @@ describe("orders", () => {
     // Products that do not state the field come last.
     expect(brands.slice(0, known.length)).toEqual(known);
     const ratings = values("brand,-rating", "rating");
-    const first = ratings.slice(0, brands.filter((brand) => brand === brands[0]).length).map((text) => Number(text ?? Number.NaN));
+    const first = ratings
+      .slice(0, brands.filter((brand) => brand === brands[0]).length)
+      .map((text) => Number(text ?? Number.NaN));
     const stated = first.filter((rating) => !Number.isNaN(rating));
     expect(stated).toEqual([...stated].sort((a, b) => b - a));
     expect(first.slice(0, stated.length)).toEqual(stated);
@@ -127,6 +141,13 @@ describe("orders", () => {
   it("leave the catalogue's own where nothing or nothing known is asked", () => {
     expect([...sortProducts(nursery, all, "")]).toEqual([...all]);
     expect([...sortProducts(nursery, all, "none,-nothing")]).toEqual([...all]);
-    expect(usualSorts(nursery.catalogue.fields).map(({ sort }) => sort)).toEqual(["", "price", "-price", "-published", "-rating", "title"]);
+    expect(usualSorts(nursery.catalogue.fields).map(({ sort }) => sort)).toEqual([
+      "",
+      "price",
+      "-price",
+      "-published",
+      "-rating",
+      "title",
+    ]);
   });
 });

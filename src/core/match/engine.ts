@@ -7,13 +7,18 @@ export interface Engine {
 }
 
 /** Names what does not change with the selection for one facet. */
-export const facetName = ({ field, mode, merges, ranges }: Facet): string => JSON.stringify([field, mode, merges ?? null, ranges ?? null]);
+export const facetName = ({ field, mode, merges, ranges }: Facet): string =>
+  JSON.stringify([field, mode, merges ?? null, ranges ?? null]);
 
 /**
  * Puts an answer together with what does not change. Facets whose field the catalogue lacks have no answer.
  * @param steadyOf what does not change of a facet; undefined when it is not known here
  */
-export function completeAnswer(wire: WireAnswer, { facets }: Question, steadyOf: (facet: Facet) => SteadyFacet | undefined): Answer {
+export function completeAnswer(
+  wire: WireAnswer,
+  { facets }: Question,
+  steadyOf: (facet: Facet) => SteadyFacet | undefined,
+): Answer {
   const answers: Record<string, FacetAnswer> = {};
   for (const facet of facets) {
     const live = Object.hasOwn(wire.facets, facet.field) ? wire.facets[facet.field] : undefined;

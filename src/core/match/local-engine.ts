@@ -53,14 +53,22 @@ export class LocalEngine implements Engine {
       if (!live) {
         live =
           facet.mode === "range"
-            ? { live: rangeCounts(matcher, facet, this.steady(facet).ranges), range: liveRange(matcher, facet, histogramBins) }
+            ? {
+                live: rangeCounts(matcher, facet, this.steady(facet).ranges),
+                range: liveRange(matcher, facet, histogramBins),
+              }
             : { live: liveCounts(matcher, facet) };
         this.#live.facets.set(name, live);
       }
       answers[facet.field] = has(name) ? live : { ...live, steady: this.steady(facet) };
     }
     const shown = size === 0 ? matched.subarray(0, 0) : sortProducts(index, matched, sort).subarray(from, from + size);
-    return { total: matched.length, outOf: count(this.#page), products: Array.from(shown, (product) => cardOf(index, product)), facets: answers };
+    return {
+      total: matched.length,
+      outOf: count(this.#page),
+      products: Array.from(shown, (product) => cardOf(index, product)),
+      facets: answers,
+    };
   }
 
   /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */

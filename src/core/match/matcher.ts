@@ -35,7 +35,8 @@ interface Kept {
 }
 
 /** The discrete options of a facet that is not a range. */
-export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex => index.options(facet.field, facet.mode === "tree", facet.merges);
+export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex =>
+  index.options(facet.field, facet.mode === "tree", facet.merges);
 
 /**
  * One selection on one page, worked out. Counting asks for the match without one
@@ -137,7 +138,10 @@ export class Matcher {
       if (condition.field === without) continue;
       if ("each" in condition) result.each.push(...condition.each);
       else if (condition.level === "product")
-        result.products = result.products === this.#page ? both(this.#page, condition.bits) : intersect(result.products, condition.bits);
+        result.products =
+          result.products === this.#page
+            ? both(this.#page, condition.bits)
+            : intersect(result.products, condition.bits);
       else result.variants = result.variants ? both(result.variants, condition.bits) : condition.bits;
     }
     return result;
@@ -179,7 +183,9 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
   const bitmaps = chosen.map((o) => (o === undefined ? emptyBitmap(size) : options.bits(o)));
   if (bitmaps.length === 1) return { field, level: options.level, bits: bitmaps[0] };
   const combine = mode === "all" ? intersect : union;
-  const bits = bitmaps.slice(1).reduce<Bitmap>((sum, one) => combine(sum, one), bitmaps[0]?.slice() ?? emptyBitmap(size));
+  const bits = bitmaps
+    .slice(1)
+    .reduce<Bitmap>((sum, one) => combine(sum, one), bitmaps[0]?.slice() ?? emptyBitmap(size));
   return { field, level: options.level, bits };
 }
 

@@ -1,7 +1,7 @@
+import type { NumberIndex } from "../index/facet-index.ts";
 import { rangesBetween, roundLimits } from "../numbers/price-ranges.ts";
 import type { Range } from "../numbers/range-schema.ts";
 import { roundStep } from "../numbers/ticks.ts";
-import type { NumberIndex } from "../index/facet-index.ts";
 import type { Histogram, RangeAnswer } from "./answer.ts";
 import type { Matcher } from "./matcher.ts";
 import type { Facet } from "./question.ts";
@@ -26,7 +26,18 @@ export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer
   }
   if (min > max) return { min: null, max: null, histogram: null };
   if (bins === 0) return { min, max, histogram: null };
-  return { min, max, histogram: histogram(index.numbers(facet.field), records, level === "variant" ? index.productOf : undefined, min, max, bins) };
+  return {
+    min,
+    max,
+    histogram: histogram(
+      index.numbers(facet.field),
+      records,
+      level === "variant" ? index.productOf : undefined,
+      min,
+      max,
+      bins,
+    ),
+  };
 }
 
 /** The ranges that a facet is counted in, worked out over the values of a match where they follow a rule. */
@@ -52,7 +63,8 @@ export function rangeCounts(matcher: Matcher, { field }: Facet, ranges: readonly
   const { level, starts, values } = index.numbers(field);
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
   // An all-of choice of another facet must be found in the variants that the range leaves.
-  if (level === "variant" && matcher.match(field).each.length > 0) return Uint32Array.from(ranges, (one) => matcher.sizeWith(field, one));
+  if (level === "variant" && matcher.match(field).each.length > 0)
+    return Uint32Array.from(ranges, (one) => matcher.sizeWith(field, one));
   const last = new Int32Array(ranges.length).fill(-1);
   for (let i = 0; i < records.length; i++) {
     const product = level === "variant" ? index.productOf[records[i]] : records[i];

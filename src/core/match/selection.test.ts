@@ -1,5 +1,5 @@
-import type { Selection } from "./question.ts";
 import { describe, expect, it } from "vitest";
+import type { Selection } from "./question.ts";
 import { emptySelection, fitSelection, isEmpty, toggle, withChoice } from "./selection.ts";
 
 const chosen = (...options: string[]): Selection => ({ text: "", choices: { colour: { options } } });
@@ -41,7 +41,10 @@ describe("choosing", () => {
 
 describe("fitting a selection to changed facets", () => {
   it("drops what has no meaning any more", () => {
-    const all: Selection = { text: "rose", choices: { colour: { options: ["red", "blue"] }, price: { min: 1 }, size: { options: ["s"] } } };
+    const all: Selection = {
+      text: "rose",
+      choices: { colour: { options: ["red", "blue"] }, price: { min: 1 }, size: { options: ["s"] } },
+    };
     expect(
       fitSelection(all, [
         { field: "colour", mode: "one" },

@@ -8,7 +8,8 @@ export const emptySelection: Selection = { choices: {}, text: "" };
 export const isRange = (choice: Choice): choice is Range => !("options" in choice);
 
 /** The options of a choice by their identities; none for a range and for no choice. */
-export const optionsOf = (choice: Choice | undefined): readonly string[] => (choice && "options" in choice ? choice.options : []);
+export const optionsOf = (choice: Choice | undefined): readonly string[] =>
+  choice && "options" in choice ? choice.options : [];
 
 /** The range of a choice; one that is open at both ends for options and for no choice. */
 export const rangeOf = (choice: Choice | undefined): Range => (choice && isRange(choice) ? choice : {});
@@ -19,7 +20,8 @@ export const choiceOf = ({ choices }: Pick<Selection, "choices">, field: string)
 
 /** The selection with one field's choice replaced at its place; an empty choice takes the field out. */
 export function withChoice(selection: Selection, field: string, choice: Choice | undefined): Selection {
-  const empty = !choice || (isRange(choice) ? choice.min === undefined && choice.max === undefined : choice.options.length === 0);
+  const empty =
+    !choice || (isRange(choice) ? choice.min === undefined && choice.max === undefined : choice.options.length === 0);
   if (!empty) return { ...selection, choices: { ...selection.choices, [field]: choice } };
   const { [field]: _old, ...rest } = selection.choices;
   return { ...selection, choices: rest };
@@ -29,7 +31,11 @@ export function withChoice(selection: Selection, field: string, choice: Choice |
  * Takes an option in or out. In a one-of facet it takes the place of the present one; in a tree it
  * takes the place of the categories above and below it, which would make it mean nothing.
  */
-export function toggle(selection: Selection, { field, mode }: Pick<Facet, "field" | "mode">, option: string): Selection {
+export function toggle(
+  selection: Selection,
+  { field, mode }: Pick<Facet, "field" | "mode">,
+  option: string,
+): Selection {
   const chosen = optionsOf(choiceOf(selection, field));
   const without = chosen.filter((id) => id !== option);
   if (without.length < chosen.length) return withChoice(selection, field, { options: without });
@@ -40,7 +46,8 @@ export function toggle(selection: Selection, { field, mode }: Pick<Facet, "field
 }
 
 /** Whether nothing at all is chosen. */
-export const isEmpty = (selection: Selection): boolean => selection.text.trim() === "" && Object.keys(selection.choices).length === 0;
+export const isEmpty = (selection: Selection): boolean =>
+  selection.text.trim() === "" && Object.keys(selection.choices).length === 0;
 
 /** Whether two selections choose the same, in the same order. */
 export function isSameSelection(a: Selection, b: Selection): boolean {
@@ -66,7 +73,10 @@ export function fitSelection(selection: Selection, facets: readonly Facet[]): Se
   for (const { field, mode } of facets) {
     const choice = choiceOf(selection, field);
     if (!choice || isRange(choice) !== (mode === "range")) continue;
-    choices[field] = mode === "one" && !isRange(choice) && choice.options.length > 1 ? { options: choice.options.slice(0, 1) } : choice;
+    choices[field] =
+      mode === "one" && !isRange(choice) && choice.options.length > 1
+        ? { options: choice.options.slice(0, 1) }
+        : choice;
   }
   // The same object where nothing changes, so that what hangs on it need not be worked out anew.
   const same = Object.keys(selection.choices).every((key) => choices[key] === selection.choices[key]);

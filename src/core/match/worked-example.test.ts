@@ -3,8 +3,8 @@ import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { liveCounts, reachCount } from "./count.ts";
 import { Matcher } from "./matcher.ts";
-import { liveRange } from "./range.ts";
 import type { Choices, Facet } from "./question.ts";
+import { liveRange } from "./range.ts";
 
 // Source: the project's own definition of a match, whose worked example this is.
 const csv = `product_id,sku,title,colour,size,stock,price
@@ -26,7 +26,9 @@ const ids = (facets: Facet[], choices: Choices) =>
   Array.from(new Matcher(index, page, facets, choices).productIds(), (p) => index.catalogue.productIds[p]);
 const counts = (facets: Facet[], choices: Choices, facet: Facet) =>
   Object.fromEntries(
-    index.options(facet.field).options.map(({ label }, o) => [label, liveCounts(new Matcher(index, page, facets, choices), facet)[o]]),
+    index
+      .options(facet.field)
+      .options.map(({ label }, o) => [label, liveCounts(new Matcher(index, page, facets, choices), facet)[o]]),
   );
 
 describe("the worked example", () => {
@@ -35,7 +37,11 @@ describe("the worked example", () => {
   });
 
   it("judges availability on the matching variant", () => {
-    const choices = { colour: { options: ["black"] }, size: { options: ["medium"] }, availability: { options: ["in stock"] } };
+    const choices = {
+      colour: { options: ["black"] },
+      size: { options: ["medium"] },
+      availability: { options: ["in stock"] },
+    };
     expect(ids(any, choices)).toEqual([]);
   });
 
@@ -53,8 +59,14 @@ describe("the worked example", () => {
   });
 
   it("takes a range's ends from the variants that satisfy the other choices", () => {
-    expect(liveRange(new Matcher(index, page, any, { size: { options: ["medium"] } }), any[3])).toMatchObject({ min: 11, max: 12 });
-    expect(liveRange(new Matcher(index, page, any, { size: { options: ["huge"] } }), any[3])).toMatchObject({ min: null, max: null });
+    expect(liveRange(new Matcher(index, page, any, { size: { options: ["medium"] } }), any[3])).toMatchObject({
+      min: 11,
+      max: 12,
+    });
+    expect(liveRange(new Matcher(index, page, any, { size: { options: ["huge"] } }), any[3])).toMatchObject({
+      min: null,
+      max: null,
+    });
   });
 
   it("reaches only the products that state the facet", () => {
@@ -66,7 +78,9 @@ describe("the worked example", () => {
 describe("reach of a shop where many state nothing", () => {
   it("is 9 of 21 when 12 state nothing (common practice, no source)", () => {
     const rows = Array.from({ length: 21 }, (_, i) => `p${i},Product ${i},${i < 9 ? "oak" : ""}`);
-    const shop = new CatalogueIndex(readCatalogue(new TextEncoder().encode(["product_id,title,wood", ...rows].join("\n"))).catalogue);
+    const shop = new CatalogueIndex(
+      readCatalogue(new TextEncoder().encode(["product_id,title,wood", ...rows].join("\n"))).catalogue,
+    );
     expect(reachCount(shop, shop.allProducts(), { field: "wood", mode: "any" })).toBe(9);
     expect(shop.products).toBe(21);
   });

@@ -1,4 +1,12 @@
-import { type Catalogue, type Column, ColumnBuilder, fieldOf, firstValue, productCount, valuesAt } from "../catalogue/catalogue.ts";
+import {
+  type Catalogue,
+  type Column,
+  ColumnBuilder,
+  fieldOf,
+  firstValue,
+  productCount,
+  valuesAt,
+} from "../catalogue/catalogue.ts";
 import { completeCatalogue } from "../catalogue/complete.ts";
 import type { Field } from "../catalogue/field.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
@@ -66,7 +74,8 @@ function withValues({ spellings, starts, codes }: Column, rule: (text: string) =
   const builder = new ColumnBuilder();
   for (let v = 0; v + 1 < starts.length; v++) {
     const values: string[] = [];
-    for (let i = starts[v]; i < starts[v + 1]; i++) for (const text of becomes[codes[i]]) if (!values.includes(text)) values.push(text);
+    for (let i = starts[v]; i < starts[v + 1]; i++)
+      for (const text of becomes[codes[i]]) if (!values.includes(text)) values.push(text);
     builder.add(values);
   }
   return builder.build();
@@ -107,4 +116,5 @@ function countProducts({ variantStart, productIds }: Catalogue, touches: (varian
 }
 
 /** The mended field of a catalogue, or undefined when the catalogue no longer has it. */
-export const mendedField = (catalogue: Catalogue, { field }: Mend): Field | undefined => catalogue.fields.find(({ key }) => key === field);
+export const mendedField = (catalogue: Catalogue, { field }: Mend): Field | undefined =>
+  catalogue.fields.find(({ key }) => key === field);

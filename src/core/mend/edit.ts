@@ -26,4 +26,8 @@ export const removeMend = (id: string, words: string): MendEdit => ({
 });
 
 const isSameCell = (one: Mend, other: NewMend): boolean =>
-  one.kind === "cell" && other.kind === "cell" && one.field === other.field && one.product === other.product && one.variant === other.variant;
+  one.kind === "cell" &&
+  other.kind === "cell" &&
+  one.field === other.field &&
+  one.product === other.product &&
+  one.variant === other.variant;

@@ -3,14 +3,14 @@ import { describe, expect, it } from "vitest";
 import { shops } from "../../../tests/random-shop.ts";
 import { type Catalogue, valuesOf } from "../catalogue/catalogue.ts";
 import { readCatalogue } from "../catalogue/read.ts";
+import { edited } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
 import { InvalidDocument } from "../document/schema.ts";
+import { applyMends, mendedProducts } from "./apply.ts";
+import { addMend, removeMend } from "./edit.ts";
+import { mendsKind } from "./kind.ts";
 import type { Mend, NewMend } from "./mend-schema.ts";
 import { mendWords } from "./mend-words.ts";
-import { applyMends, mendedProducts } from "./apply.ts";
-import { after } from "../document/edit.ts";
-import { checkDocument } from "../document/kind.ts";
-import { mendsKind } from "./kind.ts";
-import { addMend, removeMend } from "./edit.ts";
 
 const { catalogue } = readCatalogue(
   new TextEncoder().encode(
@@ -22,7 +22,8 @@ c,,Three,Red|white,tall,
 `,
   ),
 );
-const said = (of: Catalogue, key: string) => Array.from({ length: 4 }, (_, variant) => valuesOf(of, key, variant).join("|"));
+const said = (of: Catalogue, key: string) =>
+  Array.from({ length: 4 }, (_, variant) => valuesOf(of, key, variant).join("|"));
 const mendedBy = (...mends: NewMend[]) =>
   applyMends(
     catalogue,
@@ -37,15 +38,15 @@ describe("mends", () => {
       "Ivory",
       "Red|Ivory",
     ]);
-    expect(said(mendedBy({ kind: "values", field: "colour", from: ["SEA  GREEN / white"], to: ["Sea green", "White"] }), "colour")[0]).toBe(
-      "Sea green|White",
+    expect(
+      said(
+        mendedBy({ kind: "values", field: "colour", from: ["SEA  GREEN / white"], to: ["Sea green", "White"] }),
+        "colour",
+      )[0],
+    ).toBe("Sea green|White");
+    expect(said(mendedBy({ kind: "values", field: "colour", from: ["white", "red"], to: ["Pale"] }), "colour")).toEqual(
+      ["Sea green / white", "Pale", "Pale", "Pale"],
     );
-    expect(said(mendedBy({ kind: "values", field: "colour", from: ["white", "red"], to: ["Pale"] }), "colour")).toEqual([
-      "Sea green / white",
-      "Pale",
-      "Pale",
-      "Pale",
-    ]);
     expect(said(mendedBy({ kind: "values", field: "colour", from: ["white"], to: [] }), "colour")[3]).toBe("Red");
   });
 
@@ -56,8 +57,12 @@ describe("mends", () => {
       "White",
       "Red|white",
     ]);
-    expect(said(mendedBy({ kind: "cell", field: "colour", product: "a", variant: "a2", to: ["Grey"] }), "colour")[1]).toBe("Grey");
-    expect(said(mendedBy({ kind: "cell", field: "colour", product: "c", variant: "#1", to: [] }), "colour")[3]).toBe("");
+    expect(
+      said(mendedBy({ kind: "cell", field: "colour", product: "a", variant: "a2", to: ["Grey"] }), "colour")[1],
+    ).toBe("Grey");
+    expect(said(mendedBy({ kind: "cell", field: "colour", product: "c", variant: "#1", to: [] }), "colour")[3]).toBe(
+      "",
+    );
   });
 
   // Source: SI Brochure, 9th edition: 1 m is 100 cm is 1000 mm.
@@ -79,10 +84,16 @@ describe("mends", () => {
 
   it("never touch the imported catalogue, and do nothing where their field or product is gone", () => {
     const before = structuredClone(catalogue);
-    mendedBy({ kind: "values", field: "colour", from: ["white"], to: [] }, { kind: "units", field: "height", unit: "cm" });
+    mendedBy(
+      { kind: "values", field: "colour", from: ["white"], to: [] },
+      { kind: "units", field: "height", unit: "cm" },
+    );
     expect(catalogue).toEqual(before);
     expect(
-      mendedBy({ kind: "values", field: "none", from: ["white"], to: [] }, { kind: "set", field: "colour", products: ["none"], to: ["x"] }),
+      mendedBy(
+        { kind: "values", field: "none", from: ["white"], to: [] },
+        { kind: "set", field: "colour", products: ["none"], to: ["x"] },
+      ),
     ).toEqual(catalogue);
   });
 
@@ -100,7 +111,8 @@ describe("mends", () => {
         const mends: Mend[] = [{ id: "m1", kind: "values", field: "colour", from: ["no such colour"], to: ["x"] }];
         const mended = applyMends(shop, mends);
         for (const { key } of shop.fields)
-          for (let v = 0; v < shop.variantStart[shop.productIds.length]; v++) expect(valuesOf(mended, key, v)).toEqual(valuesOf(shop, key, v));
+          for (let v = 0; v < shop.variantStart[shop.productIds.length]; v++)
+            expect(valuesOf(mended, key, v)).toEqual(valuesOf(shop, key, v));
       }),
     );
   });
@@ -115,11 +127,11 @@ describe("the list of mends", () => {
       addMend(cell("x"), "Colour"),
       addMend(cell("y"), "Colour"),
     ];
-    const document = after(mendsKind.fresh(""), ...edits);
+    const document = edited(mendsKind.fresh(""), ...edits);
     expect(document.mends.map(({ id }) => id)).toEqual(["m1", "m3"]);
     expect(edits[0].words).toBe("Colour: “white” to “Ivory”");
     expect(mendWords(document.mends[1], "Colour")).toBe("Colour: “y” for a, variant a1");
-    expect(after(document, removeMend("m1", "")).mends.map(({ id }) => id)).toEqual(["m3"]);
+    expect(edited(document, removeMend("m1", "")).mends.map(({ id }) => id)).toEqual(["m3"]);
     expect(checkDocument(mendsKind, JSON.parse(JSON.stringify(document)))).toEqual(document);
   });
 

@@ -3,7 +3,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { rangesBetween, roundLimits } from "./price-ranges.ts";
 
-const rising = fc.array(fc.integer({ min: 1, max: 100_000 }), { minLength: 2, maxLength: 200 }).map((list) => list.toSorted((a, b) => a - b));
+const rising = fc
+  .array(fc.integer({ min: 1, max: 100_000 }), { minLength: 2, maxLength: 200 })
+  .map((list) => list.toSorted((a, b) => a - b));
 
 describe("price ranges with round limits", () => {
   // Source: d3-array (npm), a general-purpose library, whose ticks are the round numbers within a span.
@@ -12,7 +14,9 @@ describe("price ranges with round limits", () => {
       fc.property(rising, fc.integer({ min: 2, max: 8 }), (sorted, parts) => {
         const [least, most] = [sorted[0], sorted[sorted.length - 1]];
         const inside = ticks(least, most, parts).filter((tick) => tick > least && tick < most);
-        expect(roundLimits(sorted, parts, "width").map((limit) => Math.round(limit * 1e6))).toEqual(inside.map((tick) => Math.round(tick * 1e6)));
+        expect(roundLimits(sorted, parts, "width").map((limit) => Math.round(limit * 1e6))).toEqual(
+          inside.map((tick) => Math.round(tick * 1e6)),
+        );
       }),
     );
   });
@@ -26,14 +30,20 @@ describe("price ranges with round limits", () => {
 
   it("rise, lie inside the values, and leave nothing out", () => {
     fc.assert(
-      fc.property(rising, fc.integer({ min: 2, max: 8 }), fc.constantFrom("width" as const, "products" as const), (sorted, parts, by) => {
-        const limits = roundLimits(sorted, parts, by);
-        expect(limits).toEqual([...new Set(limits)].sort((a, b) => a - b));
-        for (const limit of limits) expect(limit > sorted[0] && limit < sorted[sorted.length - 1]).toBe(true);
-        const ranges = rangesBetween(limits);
-        const held = (value: number) => ranges.some(({ min = -Infinity, max = Infinity }) => value >= min && value <= max);
-        if (ranges.length > 0) expect(sorted.every(held)).toBe(true);
-      }),
+      fc.property(
+        rising,
+        fc.integer({ min: 2, max: 8 }),
+        fc.constantFrom("width" as const, "products" as const),
+        (sorted, parts, by) => {
+          const limits = roundLimits(sorted, parts, by);
+          expect(limits).toEqual([...new Set(limits)].sort((a, b) => a - b));
+          for (const limit of limits) expect(limit > sorted[0] && limit < sorted[sorted.length - 1]).toBe(true);
+          const ranges = rangesBetween(limits);
+          const held = (value: number) =>
+            ranges.some(({ min = -Infinity, max = Infinity }) => value >= min && value <= max);
+          if (ranges.length > 0) expect(sorted.every(held)).toBe(true);
+        },
+      ),
     );
     expect(roundLimits([3, 3, 3], 4, "products")).toEqual([]);
     expect(rangesBetween([])).toEqual([]);

@@ -9,7 +9,8 @@ import { tidy } from "./ticks.ts";
  * @param sorted values in rising order
  */
 export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Parting): number[] {
-  const at = (share: number) => sorted[Math.max(0, Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1))))] ?? 0;
+  const at = (share: number) =>
+    sorted[Math.max(0, Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1))))] ?? 0;
   const [least, most] = [at(0), at(1)];
   if (parts < 2 || least === most) return [];
   if (by === "width") return rising(ticks(least, most, parts).map(tidy), least, most);

@@ -35,7 +35,8 @@ export function endsOf({ least, most, typed, bent, step: wanted, days }: ScaleWi
   const step = wanted || roundStep(given.max - given.min || 1, stops) || 1;
   if (typed) return { ...given, step };
   // On a bent scale a round 0 in front of the least value would take most of its length.
-  if (bent && from > 0) return { ...given, min: tidy(floorTo(from, roundBelow(from))), max: roundEnds(0, to, roundBelow(to)).max, step };
+  if (bent && from > 0)
+    return { ...given, min: tidy(floorTo(from, roundBelow(from))), max: roundEnds(0, to, roundBelow(to)).max, step };
   return { ...given, ...roundEnds(from, to, step), step };
 }
 

@@ -15,7 +15,10 @@ export function bandGroups(panel: Pick<PanelDocument, "placement" | "rows">): Ba
   for (const band of bands) {
     const look = JSON.stringify([
       resolve(panel.placement, band),
-      facetRows(panel).map(({ display, settings }) => [resolve(display, band), settingNames.map((name) => settingOn(settings, name, band))]),
+      facetRows(panel).map(({ display, settings }) => [
+        resolve(display, band),
+        settingNames.map((name) => settingOn(settings, name, band)),
+      ]),
     ]);
     const alike = groups.get(look);
     if (alike) alike.push(band);

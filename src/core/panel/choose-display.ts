@@ -22,7 +22,9 @@ export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, titl
         if (one.field !== row.field) continue;
         if (one.id === row.id) one.display = withBand(one.display, band, name);
         one.mode = mode;
-        for (const other of bands) if (!displays[resolve(one.display, other)].modes.includes(mode)) one.display = withBand(one.display, other, name);
+        for (const other of bands)
+          if (!displays[resolve(one.display, other)].modes.includes(mode))
+            one.display = withBand(one.display, other, name);
       }
     },
   };
@@ -39,5 +41,7 @@ export const heeds = (row: Pick<FacetRow, "display">, name: SettingName, band: B
   displays[resolve(row.display, band)].settings.includes(name);
 
 /** The displays that suit a field, and for the others why not. */
-export const displayChoices = (profile: FieldProfile): { name: DisplayName; label: string; unsuited: string | undefined }[] =>
+export const displayChoices = (
+  profile: FieldProfile,
+): { name: DisplayName; label: string; unsuited: string | undefined }[] =>
   displayNames.map((name) => ({ name, label: displays[name].label, unsuited: displays[name].unsuited(profile) }));

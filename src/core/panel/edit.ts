@@ -21,7 +21,11 @@ const rowEdit = (words: string, id: string, change: (row: Row) => void): PanelEd
 });
 
 /** Changes one facet in place, where it is there. */
-export const facetEdit = (words: string, id: string, change: (row: FacetRow, panel: PanelDocument) => void): PanelEdit => ({
+export const facetEdit = (
+  words: string,
+  id: string,
+  change: (row: FacetRow, panel: PanelDocument) => void,
+): PanelEdit => ({
   words,
   change: (panel) => {
     const row = panel.rows.filter(isFacet).find((one) => one.id === id);
@@ -103,12 +107,23 @@ export const followDisplay = (id: string, band: Band, name: string): PanelEdit =
   });
 
 /** Sets one setting, on every band alike unless a band is named. */
-export function setSetting<K extends SettingName>(id: string, name: K, value: FacetSettings[K], title: string, band?: Band): PanelEdit {
+export function setSetting<K extends SettingName>(
+  id: string,
+  name: K,
+  value: FacetSettings[K],
+  title: string,
+  band?: Band,
+): PanelEdit {
   const words = `${title}: ${labelOfSetting(name)} ${spoken(name, value)}${band && isBanded(name) ? ` on ${band}` : ""}`;
   return facetEdit(words, id, (row) => {
     const settings = row.settings;
     if (!isBanded(name)) row.settings = withSetting(settings, name, value);
-    else row.settings = withSetting(settings, name, band ? withBand(bandedSetting(settings, name), band, value) : { wide: value });
+    else
+      row.settings = withSetting(
+        settings,
+        name,
+        band ? withBand(bandedSetting(settings, name), band, value) : { wide: value },
+      );
   });
 }
 

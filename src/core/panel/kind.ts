@@ -14,7 +14,9 @@ function fromFirst(panel: OldDocument): OldDocument {
   const rows = rowsOf(panel).map((row) => {
     if (row.kind !== "facet") return row;
     const { start, counting, deadEnd, order, foldAfter, ...facet } = row;
-    const given = Object.entries({ start, counting, deadEnd, order }).filter(([name, value]) => value !== undefined && value !== usual[name]);
+    const given = Object.entries({ start, counting, deadEnd, order }).filter(
+      ([name, value]) => value !== undefined && value !== usual[name],
+    );
     const fold = foldAfter === undefined || foldAfter === 8 ? {} : { foldAfter: { wide: foldAfter } };
     const display = mapped(facet.display, (name) => (name === "slider" ? "slider-inputs" : name));
     return { ...facet, display, settings: { ...Object.fromEntries(given), ...fold } };

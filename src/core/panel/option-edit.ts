@@ -3,8 +3,8 @@ import { together } from "../document/edit.ts";
 import type { FacetAnswer } from "../match/answer.ts";
 import { settingOn } from "../setting/settings.ts";
 import { facetEdit, type PanelEdit, setSetting } from "./edit.ts";
-import { allOptions, isShown, withoutValues } from "./options.ts";
 import { orderOptions } from "./option-order.ts";
+import { allOptions, isShown, withoutValues } from "./options.ts";
 import { isFacet, rulesOf } from "./panel.ts";
 import type { FacetRow, NamedValue, OptionRules } from "./panel-schema.ts";
 
@@ -14,7 +14,10 @@ export interface ListedOption extends NamedValue {
 }
 
 /** A facet's options in its order on the wide band, under the names given, as the designer edits them. */
-export function listOptions(row: FacetRow, { options, counts }: Pick<FacetAnswer, "options" | "counts">): ListedOption[] {
+export function listOptions(
+  row: FacetRow,
+  { options, counts }: Pick<FacetAnswer, "options" | "counts">,
+): ListedOption[] {
   const rules = rulesOf(row);
   return orderOptions(options, counts.steady, settingOn(row.settings, "order", "wide"), rules.byHand).flatMap((o) => {
     const option = options[o];
@@ -30,7 +33,7 @@ export interface OptionsOf {
   title: string;
 }
 
-const valueOf = ({ id, original, products }: ListedOption): NamedValue => ({ id, label: original, products });
+const namedValue = ({ id, original, products }: ListedOption): NamedValue => ({ id, label: original, products });
 
 /** Changes a facet's rules in place; rules that say nothing are taken out. Merged options are shared by all rows over the field. */
 function rulesEdit({ id, title }: OptionsOf, what: string, change: (rules: OptionRules) => void): PanelEdit {
@@ -41,7 +44,8 @@ function rulesEdit({ id, title }: OptionsOf, what: string, change: (rules: Optio
     for (const one of rows.filter(isFacet)) {
       if (one.field !== row.field || one.id === row.id) continue;
       if (one.options) one.options.merges = structuredClone(plain(merges));
-      else if (merges.length > 0) one.options = { ...structuredClone(allOptions), merges: structuredClone(plain(merges)) };
+      else if (merges.length > 0)
+        one.options = { ...structuredClone(allOptions), merges: structuredClone(plain(merges)) };
       dropIfPlain(one);
     }
     dropIfPlain(row);
@@ -55,13 +59,15 @@ const plain = (merges: OptionRules["merges"]): OptionRules["merges"] =>
 function dropIfPlain(row: FacetRow): void {
   if (!row.options) return;
   const { show, picked, labels, merges, byHand } = row.options;
-  if (show === "all" && picked.length + Object.keys(labels).length + merges.length + byHand.length === 0) delete row.options;
+  if (show === "all" && picked.length + Object.keys(labels).length + merges.length + byHand.length === 0)
+    delete row.options;
 }
 
 /** Which options shoppers get. What is in sight stays in sight when the rule is turned round. @param all all options of the facet */
 export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly ListedOption[]): PanelEdit =>
   rulesEdit(of, { all: "all options", only: "only picked options", except: "all options but some" }[show], (rules) => {
-    rules.picked = show === "all" ? [] : all.filter(({ id }) => isShown(rules, id) === (show === "only")).map(valueOf);
+    rules.picked =
+      show === "all" ? [] : all.filter(({ id }) => isShown(rules, id) === (show === "only")).map(namedValue);
     rules.show = show;
   });
 
@@ -71,7 +77,7 @@ export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean):
     if (rules.show === "all") rules.show = "except";
     const at = rules.picked.findIndex(({ id }) => id === option.id);
     if (at >= 0) rules.picked.splice(at, 1);
-    if (shown === (rules.show === "only")) rules.picked.push(valueOf(option));
+    if (shown === (rules.show === "only")) rules.picked.push(namedValue(option));
     if (rules.picked.length === 0 && rules.show === "except") rules.show = "all";
   });
 
@@ -93,9 +99,14 @@ export const renameOption = (of: OptionsOf, option: ListedOption, text: string, 
 /** Makes several options one, under the first one's name. Options that were merged themselves bring their values along. */
 export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...ListedOption[]]): PanelEdit =>
   rulesEdit(of, `merge ${options.map(({ label }) => label).join(", ")}`, (rules) => {
-    const values = options.flatMap((option) => mergeFor(rules, option.id)?.values.map((value) => ({ ...value })) ?? [valueOf(option)]);
+    const values = options.flatMap(
+      (option) => mergeFor(rules, option.id)?.values.map((value) => ({ ...value })) ?? [namedValue(option)],
+    );
     const ids = new Set(options.map(({ id }) => id));
-    rules.merges = [...rules.merges.filter(({ label }) => !ids.has(identity(label))), { label: options[0].label, values }];
+    rules.merges = [
+      ...rules.merges.filter(({ label }) => !ids.has(identity(label))),
+      { label: options[0].label, values },
+    ];
   });
 
 /** Parts a merged option into its values again. */

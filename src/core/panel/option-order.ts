@@ -9,7 +9,12 @@ const byName = new Intl.Collator("en", { sensitivity: "base" });
  * @param counts what `count` goes by, an option each; equal ones keep the natural order
  * @param byHand identities in the order by hand; others come behind them, by count
  */
-export function orderOptions(options: readonly Option[], counts: ArrayLike<number>, order: OptionOrder, byHand: readonly string[] = []): number[] {
+export function orderOptions(
+  options: readonly Option[],
+  counts: ArrayLike<number>,
+  order: OptionOrder,
+  byHand: readonly string[] = [],
+): number[] {
   const places = options.map((_, place) => place);
   const byLabel = order === "name" ? byName.compare : naturalOrder(options.map(({ label }) => label));
   const compare = (a: number, b: number) => byLabel(options[a].label, options[b].label);

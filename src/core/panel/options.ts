@@ -30,11 +30,15 @@ export const labelOf = ({ labels }: OptionRules, { id, label }: Option, language
   Object.hasOwn(labels, id) ? wordsIn(labels[id], language) || label : label;
 
 /** Values that a facet's rules name and the catalogue no longer states. */
-export function staleValues({ picked, merges, labels, byHand }: OptionRules, isStated: (id: string) => boolean): NamedValue[] {
+export function staleValues(
+  { picked, merges, labels, byHand }: OptionRules,
+  isStated: (id: string) => boolean,
+): NamedValue[] {
   const merged = new Set(merges.map(({ label }) => label.toLowerCase()));
   const known = new Map<string, NamedValue>();
   for (const value of [...picked, ...merges.flatMap(({ values }) => values)]) known.set(value.id, value);
-  for (const id of [...Object.keys(labels), ...byHand]) if (!known.has(id)) known.set(id, { id, label: id, products: 0 });
+  for (const id of [...Object.keys(labels), ...byHand])
+    if (!known.has(id)) known.set(id, { id, label: id, products: 0 });
   return [...known.values()].filter(({ id }) => !merged.has(id) && !isStated(id));
 }
 
@@ -45,7 +49,9 @@ export function withoutValues(rules: OptionRules, gone: ReadonlySet<string>): Op
     ...rules,
     picked: stay(rules.picked),
     labels: Object.fromEntries(Object.entries(rules.labels).filter(([id]) => !gone.has(id))),
-    merges: rules.merges.map((merge) => ({ ...merge, values: stay(merge.values) })).filter(({ values }) => values.length > 0),
+    merges: rules.merges
+      .map((merge) => ({ ...merge, values: stay(merge.values) }))
+      .filter(({ values }) => values.length > 0),
     byHand: rules.byHand.filter((id) => !gone.has(id)),
   };
 }

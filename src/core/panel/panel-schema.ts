@@ -1,7 +1,18 @@
 import { boolean, type InferType, type ISchema, lazy, number, type Schema, string } from "yup";
 import { type Band, bands } from "../band/band.ts";
 import { displayNames, displays } from "../display/displays.ts";
-import { byMember, exact, listOf, numberIn, oneOf, optionalRecord, record, someText, text, wholeIn } from "../document/schema.ts";
+import {
+  byMember,
+  exact,
+  listOf,
+  numberIn,
+  oneOf,
+  optionalRecord,
+  record,
+  someText,
+  text,
+  wholeIn,
+} from "../document/schema.ts";
 import { type Mode, modes } from "../match/question.ts";
 import { largest } from "../numbers/bounds.ts";
 import { cleanHtml } from "../safe/clean-html.ts";
@@ -52,7 +63,10 @@ const settings: ISchema<SettingValues> = exact(
     settingNames.map((name) => {
       const definition = settingDefinition(name);
       const one = settingSchema(definition);
-      const byBand = { wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<Band, Schema>;
+      const byBand = { wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<
+        Band,
+        Schema
+      >;
       return [name, definition.banded ? exact(byBand).optional().default(undefined) : one.optional()];
     }),
   ),
@@ -69,7 +83,10 @@ const optionRules = exact({
   /** Option identity → what shoppers read in its place, in the panel's own language and in others. */
   labels: record(exact({ text: text(500), others })),
   /** Values that are one option. */
-  merges: listOf(exact({ label: string().strict().trim().min(1).max(200).required(), values: listOf(namedValue, 1000).min(1) }), 500),
+  merges: listOf(
+    exact({ label: string().strict().trim().min(1).max(200).required(), values: listOf(namedValue, 1000).min(1) }),
+    500,
+  ),
   /** Option identities in the order by hand; others come behind them. */
   byHand: listOf(someText(500), 5000),
 });
@@ -99,7 +116,8 @@ const safe = (test: (address: string) => boolean, what: string) =>
   );
 
 /** A row of the panel that is not a facet. All share an id and, where shoppers read or hear one, a label. */
-const pieceRow = <P extends string>(piece: P) => exact({ kind: oneOf(["piece"]), piece: oneOf([piece]), id: id(), label: label(), labels: others });
+const pieceRow = <P extends string>(piece: P) =>
+  exact({ kind: oneOf(["piece"]), piece: oneOf([piece]), id: id(), label: label(), labels: others });
 
 const pieces = {
   /** A field to search the products by words. */
@@ -195,7 +213,8 @@ function faultIn(rows: readonly Row[]): { at: number; member: string; words: str
       };
     }
     const known = modeOf.get(row.field);
-    if (known !== undefined && known !== row.mode) return { at, member: "mode", words: "differs from that of another row over the same field" };
+    if (known !== undefined && known !== row.mode)
+      return { at, member: "mode", words: "differs from that of another row over the same field" };
     modeOf.set(row.field, row.mode);
   }
   return undefined;

@@ -7,7 +7,13 @@ import { allOptions, engineMerges, wordsIn } from "./options.ts";
 import type { FacetRow, OptionRules, PanelDocument, Row } from "./panel-schema.ts";
 
 /** A facet as it is until the designer changes it. */
-export const newFacet = (id: string, field: string, display: DisplayName, mode: Mode, settings: SettingValues = {}): FacetRow => ({
+export const newFacet = (
+  id: string,
+  field: string,
+  display: DisplayName,
+  mode: Mode,
+  settings: SettingValues = {},
+): FacetRow => ({
   kind: "facet",
   id,
   field,
@@ -18,7 +24,12 @@ export const newFacet = (id: string, field: string, display: DisplayName, mode: 
 });
 
 /** A panel without rows: beside the products, and on a phone in a drawer. */
-export const emptyPanel = (name: string): PanelDocument => ({ format: 3, name, placement: { wide: "left", slim: "drawer" }, rows: [] });
+export const emptyPanel = (name: string): PanelDocument => ({
+  format: 3,
+  name,
+  placement: { wide: "left", slim: "drawer" },
+  rows: [],
+});
 
 /** Whether a row is a facet, and not a piece. */
 export const isFacet = (row: Row): row is FacetRow => row.kind === "facet";
@@ -44,10 +55,16 @@ export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Fa
       continue;
     }
     const merges = engineMerges(rulesOf(row));
-    facets.set(row.field, { field: row.field, mode: row.mode, ...(merges ? { merges } : {}), ...(ranges ? { ranges } : {}) });
+    facets.set(row.field, {
+      field: row.field,
+      mode: row.mode,
+      ...(merges ? { merges } : {}),
+      ...(ranges ? { ranges } : {}),
+    });
   }
   for (const row of panel.rows) {
-    if (row.kind === "piece" && row.piece === "links" && !facets.has(row.field)) facets.set(row.field, { field: row.field, mode: row.mode });
+    if (row.kind === "piece" && row.piece === "links" && !facets.has(row.field))
+      facets.set(row.field, { field: row.field, mode: row.mode });
   }
   return [...facets.values()];
 }

@@ -16,7 +16,11 @@ export const pieceLabels: Record<PieceName, string> = {
 export const pieceNames = Object.keys(pieceLabels) as PieceName[];
 
 /** A piece as it is until the designer changes it. @param of for links, the field whose values they are */
-export function newPiece(piece: PieceName, id: string, of: Pick<LinksPiece, "field" | "mode"> = { field: "", mode: "any" }): PieceRow {
+export function newPiece(
+  piece: PieceName,
+  id: string,
+  of: Pick<LinksPiece, "field" | "mode"> = { field: "", mode: "any" },
+): PieceRow {
   const base = { kind: "piece" as const, id };
   if (piece === "heading") return { ...base, piece, label: "Find your way", level: 3 };
   if (piece === "text") return { ...base, piece, label: "", html: "<p>A few words for shoppers.</p>" };

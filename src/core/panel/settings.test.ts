@@ -2,22 +2,37 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { bands } from "../band/band.ts";
-import { cleanHtml } from "../safe/clean-html.ts";
-import { engineFacets, facetRows, newFacet, rulesOf } from "./panel.ts";
-import type { FacetRow, PanelDocument, OptionRules } from "./panel-schema.ts";
-import { setLanguages } from "../shop/edit.ts";
-import { together } from "../document/edit.ts";
-import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
-import { copySettings, duplicateRow, followSetting, resetSetting, setMode, setSetting, setTranslation } from "./edit.ts";
-import { after, type Edit } from "../document/edit.ts";
+import { type Edit, edited, together } from "../document/edit.ts";
 import { checkDocument, upToDate } from "../document/kind.ts";
-import { shopKind } from "../shop/kind.ts";
-import { panelKind } from "./kind.ts";
-import { type ListedOption, mergeOptions, moveOption, partOption, renameOption, setShow, showOption } from "./option-edit.ts";
-import { allOptions, isShown, labelOf, staleValues, withoutValues, wordsIn } from "./options.ts";
-import { newPiece, pieceNames } from "./pieces.ts";
+import { cleanHtml } from "../safe/clean-html.ts";
+import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
 import { settingDefinition } from "../setting/setting-definitions.ts";
 import { type SettingName, settingNames, settingOn, withSetting } from "../setting/settings.ts";
+import { setLanguages } from "../shop/edit.ts";
+import { shopKind } from "../shop/kind.ts";
+import {
+  copySettings,
+  duplicateRow,
+  followSetting,
+  resetSetting,
+  setMode,
+  setSetting,
+  setTranslation,
+} from "./edit.ts";
+import { panelKind } from "./kind.ts";
+import {
+  type ListedOption,
+  mergeOptions,
+  moveOption,
+  partOption,
+  renameOption,
+  setShow,
+  showOption,
+} from "./option-edit.ts";
+import { allOptions, isShown, labelOf, staleValues, withoutValues, wordsIn } from "./options.ts";
+import { engineFacets, facetRows, newFacet, rulesOf } from "./panel.ts";
+import type { FacetRow, OptionRules, PanelDocument } from "./panel-schema.ts";
+import { newPiece, pieceNames } from "./pieces.ts";
 
 const light = facetRows(demoPanel).find(({ id }) => id === "f-light") as FacetRow;
 const rowOf = (panel: PanelDocument, id = "f-light") => facetRows(panel).find((row) => row.id === id) as FacetRow;
@@ -36,12 +51,15 @@ function anyValue(name: SettingName): fc.Arbitrary<unknown> {
   if (definition.kind === "choice") return fc.constantFrom(...Object.keys(definition.choices));
   if (definition.kind === "yes-no") return fc.boolean();
   if (definition.kind === "text") return fc.string({ maxLength: definition.longest });
-  if (definition.kind === "numbers") return fc.array(fc.integer({ min: -1000, max: 1000 }), { maxLength: definition.most });
+  if (definition.kind === "numbers")
+    return fc.array(fc.integer({ min: -1000, max: 1000 }), { maxLength: definition.most });
   return fc.integer({ min: Math.max(definition.min, -1000), max: Math.min(definition.max, 1000) });
 }
 const setting = fc
   .constantFrom(...settingNames)
-  .chain((name) => fc.record({ name: fc.constant(name), value: anyValue(name), band: fc.constantFrom(undefined, ...bands) }));
+  .chain((name) =>
+    fc.record({ name: fc.constant(name), value: anyValue(name), band: fc.constantFrom(undefined, ...bands) }),
+  );
 
 describe("settings of a facet", () => {
   it("are at their default until they are set, and say nothing in the document then", () => {
@@ -51,7 +69,9 @@ describe("settings of a facet", () => {
         withSetting(
           {},
           name,
-          settingDefinition(name).banded ? ({ wide: settingDefinition(name).fallback } as never) : (settingDefinition(name).fallback as never),
+          settingDefinition(name).banded
+            ? ({ wide: settingDefinition(name).fallback } as never)
+            : (settingDefinition(name).fallback as never),
         ),
       ).toEqual({});
     }
@@ -62,37 +82,42 @@ describe("settings of a facet", () => {
       fc.property(fc.array(setting, { maxLength: 8 }), (steps) => {
         let panel = demoPanel;
         for (const { name, value, band } of steps) {
-          panel = after(panel, setSetting("f-light", name, value as never, "Light", band));
+          panel = edited(panel, setSetting("f-light", name, value as never, "Light", band));
           expect(settingOn(rowOf(panel).settings, name, band ?? "wide")).toEqual(value);
         }
         expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
-        const back = after(panel, ...settingNames.map((name) => resetSetting("f-light", name, "Light")));
+        const back = edited(panel, ...settingNames.map((name) => resetSetting("f-light", name, "Light")));
         expect(rowOf(back).settings).toEqual({});
       }),
     );
   });
 
   it("follow the wider band again when they are given back", () => {
-    const slim = after(demoPanel, setSetting("f-light", "columns", 2, "Light", "slim"));
+    const slim = edited(demoPanel, setSetting("f-light", "columns", 2, "Light", "slim"));
     expect(bands.map((band) => settingOn(rowOf(slim).settings, "columns", band))).toEqual([1, 1, 2]);
-    expect(rowOf(after(slim, followSetting("f-light", "columns", "slim", "Light"))).settings).toEqual({});
+    expect(rowOf(edited(slim, followSetting("f-light", "columns", "slim", "Light"))).settings).toEqual({});
     expect(setSetting("f-light", "columns", 2, "Light", "slim").words).toBe("Light: columns 2 on slim");
     expect(setSetting("f-light", "foldAfter", 0, "Light").words).toBe("Light: fold after never");
     expect(setSetting("f-light", "rangeLimits", [10, 20], "Price").words).toBe("Price: limits 10, 20");
   });
 
   it("are copied from one facet to others, and several edits are one step", () => {
-    const set = after(demoPanel, setSetting("f-light", "counting", "none", "Light"));
-    const copied = after(set, copySettings(rowOf(set), new Set(["f-pot-size", "f-price"]), "Light"));
+    const set = edited(demoPanel, setSetting("f-light", "counting", "none", "Light"));
+    const copied = edited(set, copySettings(rowOf(set), new Set(["f-pot-size", "f-price"]), "Light"));
     expect(rowOf(copied, "f-pot-size").settings).toEqual({ counting: "none" });
     expect(rowOf(copied, "f-category").settings).toEqual({ order: "natural" });
-    const both = together("Both", [setSetting("f-light", "start", "folded", "x"), setSetting("f-price", "start", "folded", "y")]);
-    expect(["f-light", "f-price"].map((id) => settingOn(rowOf(after(demoPanel, both), id).settings, "start", "wide"))).toEqual(["folded", "folded"]);
+    const both = together("Both", [
+      setSetting("f-light", "start", "folded", "x"),
+      setSetting("f-price", "start", "folded", "y"),
+    ]);
+    expect(
+      ["f-light", "f-price"].map((id) => settingOn(rowOf(edited(demoPanel, both), id).settings, "start", "wide")),
+    ).toEqual(["folded", "folded"]);
   });
 });
 
 describe("rows over one field", () => {
-  const twice = after(demoPanel, duplicateRow(light, "Light"));
+  const twice = edited(demoPanel, duplicateRow(light, "Light"));
 
   it("can be duplicated, and share mode and merged options", () => {
     expect(
@@ -100,10 +125,13 @@ describe("rows over one field", () => {
         .filter(({ field }) => field === "light")
         .map(({ id }) => id),
     ).toEqual(["f-light", "f-light-2"]);
-    const all = after(twice, setMode(rowOf(twice, "f-light-2"), "all", ""));
+    const all = edited(twice, setMode(rowOf(twice, "f-light-2"), "all", ""));
     expect([rowOf(all).mode, rowOf(all, "f-light-2").mode]).toEqual(["all", "all"]);
-    const rules: OptionRules = { ...allOptions, merges: [{ label: "Some sun", values: [{ id: "full sun", label: "Full sun", products: 1 }] }] };
-    const merged = after(all, withRules("f-light", rules));
+    const rules: OptionRules = {
+      ...allOptions,
+      merges: [{ label: "Some sun", values: [{ id: "full sun", label: "Full sun", products: 1 }] }],
+    };
+    const merged = edited(all, withRules("f-light", rules));
     expect(rulesOf(rowOf(merged, "f-light-2")).merges).toEqual(rules.merges);
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(merged)))).toEqual(merged);
     expect(engineFacets(merged, "wide").filter(({ field }) => field === "light")).toEqual([
@@ -114,18 +142,34 @@ describe("rows over one field", () => {
 
 describe("what the engine is asked", () => {
   it("are ranges where the display of the band shows some, and the fields of link lists", () => {
-    const price: FacetRow = { ...newFacet("p", "price", "slider", "range", { rangeCount: 4 }), display: { wide: "slider", slim: "price-ranges" } };
+    const price: FacetRow = {
+      ...newFacet("p", "price", "slider", "range", { rangeCount: 4 }),
+      display: { wide: "slider", slim: "price-ranges" },
+    };
     const links = newPiece("links", "l", { field: "brand", mode: "any" });
-    const panel: PanelDocument = { ...demoPanel, rows: [price, { ...price, id: "r", field: "rating", display: { wide: "stars" } }, links] };
+    const panel: PanelDocument = {
+      ...demoPanel,
+      rows: [price, { ...price, id: "r", field: "rating", display: { wide: "stars" } }, links],
+    };
     expect(engineFacets(panel, "wide")).toEqual([
       { field: "price", mode: "range" },
       { field: "rating", mode: "range", ranges: { from: [4, 3, 2, 1] } },
       { field: "brand", mode: "any" },
     ]);
-    expect(engineFacets(panel, "slim")[0]).toEqual({ field: "price", mode: "range", ranges: { by: "products", parts: 4 } });
+    expect(engineFacets(panel, "slim")[0]).toEqual({
+      field: "price",
+      mode: "range",
+      ranges: { by: "products", parts: 4 },
+    });
     const typed = {
       ...panel,
-      rows: [{ ...price, settings: { rangeBy: "typed" as const, rangeLimits: [10, 20] }, display: { wide: "price-ranges" as const } }],
+      rows: [
+        {
+          ...price,
+          settings: { rangeBy: "typed" as const, rangeLimits: [10, 20] },
+          display: { wide: "price-ranges" as const },
+        },
+      ],
     };
     expect(engineFacets(typed, "slim")[0].ranges).toEqual({ limits: [10, 20] });
   });
@@ -166,31 +210,34 @@ describe("options of a facet", () => {
     const kept = withoutValues(rules, new Set(stale.map(({ id }) => id)));
     expect(staleValues(kept, (id) => stated.has(id))).toEqual([]);
     expect(kept.merges).toEqual([{ label: "Pale", values: [value("white")] }]);
-    const panel = after(demoPanel, withRules("f-light", rules));
+    const panel = edited(demoPanel, withRules("f-light", rules));
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
   });
 
   it("and labels in other languages come and go", () => {
-    const german = after(demoPanel, setTranslation("f-light", "de", " Licht ", "Light"));
+    const german = edited(demoPanel, setTranslation("f-light", "de", " Licht ", "Light"));
     expect(rowOf(german).labels).toEqual({ de: "Licht" });
-    expect(after(shopKind.fresh(""), setLanguages(["de", "de"])).languages).toEqual(["de"]);
+    expect(edited(shopKind.fresh(""), setLanguages(["de", "de"])).languages).toEqual(["de"]);
     expect(checkDocument(panelKind, german)).toEqual(german);
-    expect("labels" in rowOf(after(german, setTranslation("f-light", "de", "", "Light")))).toBe(false);
+    expect("labels" in rowOf(edited(german, setTranslation("f-light", "de", "", "Light")))).toBe(false);
   });
 });
 
 describe("a step over a facet's options", () => {
   const of = { id: "f-light", title: "Light" };
   const listed = (...names: string[]): [ListedOption, ...ListedOption[]] =>
-    names.map((name, at) => ({ id: name.toLowerCase(), label: name, original: name, products: at + 1 })) as [ListedOption, ...ListedOption[]];
+    names.map((name, at) => ({ id: name.toLowerCase(), label: name, original: name, products: at + 1 })) as [
+      ListedOption,
+      ...ListedOption[],
+    ];
   const all = listed("Sun", "Shade", "Half");
   const [sun, shade] = all as [ListedOption, ListedOption];
-  const rules = (...edits: Edit<PanelDocument>[]) => rulesOf(rowOf(after(demoPanel, ...edits)));
+  const rules = (...edits: Edit<PanelDocument>[]) => rulesOf(rowOf(edited(demoPanel, ...edits)));
 
   it("leaves one out, takes it back, and turns the rule round without moving what is in sight", () => {
     const out = showOption(of, shade, false);
     expect(rules(out)).toMatchObject({ show: "except", picked: [{ id: "shade", label: "Shade", products: 2 }] });
-    expect(rowOf(after(demoPanel, out, showOption(of, shade, true))).options).toBeUndefined();
+    expect(rowOf(edited(demoPanel, out, showOption(of, shade, true))).options).toBeUndefined();
     const turned = rules(out, setShow(of, "only", all));
     expect(turned.picked.map(({ id }) => id)).toEqual(["sun", "half"]);
     for (const { id } of all) expect(isShown(turned, id)).toBe(isShown(rules(out), id));
@@ -200,24 +247,29 @@ describe("a step over a facet's options", () => {
   it("names one in the shop's language and in others, and forgets an empty name", () => {
     const named = [renameOption(of, sun, " Full "), renameOption(of, sun, "Sonne", "de")];
     expect(rules(...named).labels).toEqual({ sun: { text: "Full", others: { de: "Sonne" } } });
-    expect(rowOf(after(demoPanel, ...named, renameOption(of, sun, ""), renameOption(of, sun, "", "de"))).options).toBeUndefined();
+    expect(
+      rowOf(edited(demoPanel, ...named, renameOption(of, sun, ""), renameOption(of, sun, "", "de"))).options,
+    ).toBeUndefined();
   });
 
   it("merges several under the first one's name, also merged ones, for all rows over the field, and parts them", () => {
-    const twice = after(demoPanel, duplicateRow(light, "Light"));
-    const merged = after(twice, mergeOptions(of, [sun, shade]));
-    for (const id of ["f-light", "f-light-2"]) expect(rulesOf(rowOf(merged, id)).merges.map(({ values }) => values.length)).toEqual([2]);
-    const again = after(merged, mergeOptions(of, [{ ...sun, id: "sun" }, ...listed("Half")]));
-    expect(rulesOf(rowOf(again)).merges).toMatchObject([{ label: "Sun", values: [{ id: "sun" }, { id: "shade" }, { id: "half" }] }]);
-    expect(after(again, partOption(of, sun))).toEqual(twice);
+    const twice = edited(demoPanel, duplicateRow(light, "Light"));
+    const merged = edited(twice, mergeOptions(of, [sun, shade]));
+    for (const id of ["f-light", "f-light-2"])
+      expect(rulesOf(rowOf(merged, id)).merges.map(({ values }) => values.length)).toEqual([2]);
+    const again = edited(merged, mergeOptions(of, [{ ...sun, id: "sun" }, ...listed("Half")]));
+    expect(rulesOf(rowOf(again)).merges).toMatchObject([
+      { label: "Sun", values: [{ id: "sun" }, { id: "shade" }, { id: "half" }] },
+    ]);
+    expect(edited(again, partOption(of, sun))).toEqual(twice);
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(again)))).toEqual(again);
   });
 
   it("moves one by hand, which the order then goes by", () => {
-    const moved = after(demoPanel, moveOption(of, "half", "sun", all));
+    const moved = edited(demoPanel, moveOption(of, "half", "sun", all));
     expect(rulesOf(rowOf(moved)).byHand).toEqual(["half", "sun", "shade"]);
     expect(settingOn(rowOf(moved).settings, "order", "wide")).toBe("hand");
-    expect(after(demoPanel, moveOption(of, "nowhere", "sun", all)).rows.length).toBe(demoPanel.rows.length);
+    expect(edited(demoPanel, moveOption(of, "nowhere", "sun", all)).rows.length).toBe(demoPanel.rows.length);
   });
 });
 
@@ -228,7 +280,15 @@ describe("pieces", () => {
   });
 
   it("lead to safe addresses only", () => {
-    for (const address of ["https://a.example/b", "HTTP://a.example", "mailto:a@b.example", "tel:+3112", "/shop", "?light=shade", "#top"])
+    for (const address of [
+      "https://a.example/b",
+      "HTTP://a.example",
+      "mailto:a@b.example",
+      "tel:+3112",
+      "/shop",
+      "?light=shade",
+      "#top",
+    ])
       expect([address, isSafeAddress(address)]).toEqual([address, true]);
     for (const address of [
       "javascript:x",
@@ -260,15 +320,31 @@ describe("pieces", () => {
       "<p><<script>x()</script>",
       '<math><a xlink:href="javascript:x()">a</a></math>',
     ];
-    for (const html of evil) expect(cleanHtml(html)).not.toMatch(/script:|onerror|onload|<(?:script|svg|img|iframe|math)|style=|evil/i);
-    expect(cleanHtml('<p>Fine <strong>and</strong> <a href="/shop">well</a></p>')).toBe('<p>Fine <strong>and</strong> <a href="/shop">well</a></p>');
-    fc.assert(fc.property(fc.string(), fc.constantFrom(...evil), (text, html) => cleanHtml(cleanHtml(text + html)) === cleanHtml(text + html)));
+    for (const html of evil)
+      expect(cleanHtml(html)).not.toMatch(/script:|onerror|onload|<(?:script|svg|img|iframe|math)|style=|evil/i);
+    expect(cleanHtml('<p>Fine <strong>and</strong> <a href="/shop">well</a></p>')).toBe(
+      '<p>Fine <strong>and</strong> <a href="/shop">well</a></p>',
+    );
+    fc.assert(
+      fc.property(
+        fc.string(),
+        fc.constantFrom(...evil),
+        (text, html) => cleanHtml(cleanHtml(text + html)) === cleanHtml(text + html),
+      ),
+    );
   });
 });
 
 describe("panels of format 1", () => {
   it("become the same panel in the present format", () => {
-    const facet = { kind: "facet", id: "f-light", field: "light", label: "", display: { wide: "check-boxes" }, mode: "any" };
+    const facet = {
+      kind: "facet",
+      id: "f-light",
+      field: "light",
+      label: "",
+      display: { wide: "check-boxes" },
+      mode: "any",
+    };
     const usual = { start: "open", counting: "live", deadEnd: "fade", order: "count", foldAfter: 8 };
     const old = {
       format: 1,
@@ -278,7 +354,16 @@ describe("panels of format 1", () => {
       rows: [
         { kind: "piece", id: "chosen", piece: "chosen", label: "Chosen filters" },
         { ...facet, ...usual },
-        { ...facet, ...usual, id: "p", field: "price", mode: "range", display: { wide: "slider", slim: "slider" }, start: "folded", foldAfter: 0 },
+        {
+          ...facet,
+          ...usual,
+          id: "p",
+          field: "price",
+          mode: "range",
+          display: { wide: "slider", slim: "slider" },
+          start: "folded",
+          foldAfter: 0,
+        },
       ],
     };
     const now = checkDocument(panelKind, structuredClone(old));

@@ -19,7 +19,12 @@ const own = ["q", "sort", "page"];
  * @param present the query that the address has now: all in it that is not about the place stays, in front
  * @param facets facets of the page, whose parameters are the place's
  */
-export function toAddress({ selection, sort, page }: Place, fieldOf: FieldOf, present = "", facets: readonly Pick<Facet, "field">[] = []): string {
+export function toAddress(
+  { selection, sort, page }: Place,
+  fieldOf: FieldOf,
+  present = "",
+  facets: readonly Pick<Facet, "field">[] = [],
+): string {
   const query = new URLSearchParams(present);
   for (const name of own) query.delete(name);
   for (const key of [...facets.map(({ field }) => field), ...Object.keys(selection.choices)]) {
@@ -48,7 +53,12 @@ export function fromAddress(search: string, facets: readonly Pick<Facet, "field"
   let selection: Selection = { ...emptySelection, text: (query.get("q") ?? "").slice(0, 1000) };
   for (const { field: key, mode } of facets) {
     const field = fieldOf(key);
-    if (field) selection = withChoice(selection, key, mode === "range" ? readRange(query, field) : readOptions(query, key, mode === "one"));
+    if (field)
+      selection = withChoice(
+        selection,
+        key,
+        mode === "range" ? readRange(query, field) : readOptions(query, key, mode === "one"),
+      );
   }
   const sort = sortKeys(query.get("sort") ?? "", (key) => fieldOf(key) !== undefined)
     .map(({ field, down }) => `${down ? "-" : ""}${field}`)
@@ -76,7 +86,15 @@ function readRange(query: URLSearchParams, { key, kind }: Field): Choice {
  * @param facets facets that the form has inputs for
  * @param searches whether it has one for the words to search for
  */
-export function heldBack(present: string, facets: readonly Pick<Facet, "field">[], searches: boolean): [name: string, value: string][] {
-  const sent = new Set([...(searches ? ["q"] : []), "page", ...facets.flatMap(({ field }) => [field, ...Object.values(rangeNames(field))])]);
+export function heldBack(
+  present: string,
+  facets: readonly Pick<Facet, "field">[],
+  searches: boolean,
+): [name: string, value: string][] {
+  const sent = new Set([
+    ...(searches ? ["q"] : []),
+    "page",
+    ...facets.flatMap(({ field }) => [field, ...Object.values(rangeNames(field))]),
+  ]);
   return [...new URLSearchParams(present)].filter(([name]) => !sent.has(name));
 }

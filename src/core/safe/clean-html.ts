@@ -12,7 +12,10 @@ export function cleanHtml(html: string): string {
     allowedSchemes: ["http", "https", "mailto", "tel"],
     allowProtocolRelative: false,
     transformTags: {
-      a: (tagName, { href = "" }) => ({ tagName, attribs: (isSafeAddress(href) ? { href } : {}) as Record<string, string> }),
+      a: (tagName, { href = "" }) => ({
+        tagName,
+        attribs: (isSafeAddress(href) ? { href } : {}) as Record<string, string>,
+      }),
     },
   });
 }

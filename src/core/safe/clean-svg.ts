@@ -85,7 +85,9 @@ export function cleanSvg(text: string): string | undefined {
       "*": (tagName, attribs) => ({
         tagName,
         attribs: Object.fromEntries(
-          Object.entries(attribs).filter(([name, value]) => !foreign.test(value) && (name !== "href" || value.startsWith("#"))),
+          Object.entries(attribs).filter(
+            ([name, value]) => !foreign.test(value) && (name !== "href" || value.startsWith("#")),
+          ),
         ),
       }),
     },

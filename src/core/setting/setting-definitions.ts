@@ -20,7 +20,12 @@ export type SettingDefinition = SettingKind & {
 /** What is said of a setting beside its default and whether it is banded, which its name tells. */
 type Said = SettingKind & { label: string; about: string };
 
-const choice = <T extends string>(label: string, about: string, choices: Record<T, string>): Said => ({ kind: "choice", label, about, choices });
+const choice = <T extends string>(label: string, about: string, choices: Record<T, string>): Said => ({
+  kind: "choice",
+  label,
+  about,
+  choices,
+});
 const yesNo = (label: string, about: string): Said => ({ kind: "yes-no", label, about });
 const text = (label: string, about: string, longest: number): Said => ({ kind: "text", label, about, longest });
 
@@ -29,10 +34,25 @@ const said: { readonly [K in SettingName]: Said } = {
   start: choice("Starts", "Whether shoppers find it open", { open: "open", folded: "folded", fixed: "cannot fold" }),
   hint: text("Hint", "Shown on hover and focus of the title", 200),
   clearLink: yesNo("Own clear", "A link that clears this facet alone"),
-  share: choice("Width", "Its share of the panel's width", { auto: "auto", full: "full", half: "½", third: "⅓", quarter: "¼" }),
+  share: choice("Width", "Its share of the panel's width", {
+    auto: "auto",
+    full: "full",
+    half: "½",
+    third: "⅓",
+    quarter: "¼",
+  }),
   counting: choice("Counts", "The number beside an option", { none: "none", steady: "steady", live: "live" }),
-  deadEnd: choice("Leads nowhere", "What becomes of options that find nothing", { keep: "keep", fade: "fade", drop: "drop" }),
-  order: choice("Order", "Which option stands first", { count: "by count", name: "by name", natural: "natural", hand: "by hand" }),
+  deadEnd: choice("Leads nowhere", "What becomes of options that find nothing", {
+    keep: "keep",
+    fade: "fade",
+    drop: "drop",
+  }),
+  order: choice("Order", "Which option stands first", {
+    count: "by count",
+    name: "by name",
+    natural: "natural",
+    hand: "by hand",
+  }),
   searchInside: yesNo("Search inside", "A field that narrows the options by name"),
   foldAfter: {
     kind: "number",
@@ -64,11 +84,20 @@ const said: { readonly [K in SettingName]: Said } = {
     unit: "",
   },
   flow: choice("Flow", "One under the other, or one beside the other", { column: "column", row: "row" }),
-  caption: choice("Text", "Where an option's text stands", { hint: "on hover", on: "on it", beside: "beside", under: "under" }),
+  caption: choice("Text", "Where an option's text stands", {
+    hint: "on hover",
+    on: "on it",
+    beside: "beside",
+    under: "under",
+  }),
   shape: choice("Shape", "What a swatch looks like", { round: "round", square: "square" }),
   size: { kind: "number", label: "Size", about: "Width and height of a swatch", min: 16, max: 96, step: 2, unit: "px" },
   gap: { kind: "number", label: "Gap", about: "Room between swatches", min: 0, max: 40, step: 2, unit: "px" },
-  edge: choice("Outline", "Around swatches that would vanish on the ground, around all, or none", { auto: "where needed", all: "all", none: "none" }),
+  edge: choice("Outline", "Around swatches that would vanish on the ground, around all, or none", {
+    auto: "where needed",
+    all: "all",
+    none: "none",
+  }),
   nested: yesNo("Nested", "Categories within categories; flat lists the last level only"),
   ends: choice("Ends", "Where the scale begins and stops", { steady: "of the page", live: "live", typed: "typed" }),
   least: {
@@ -106,7 +135,11 @@ const said: { readonly [K in SettingName]: Said } = {
   values: yesNo("Values", "The chosen ends in words"),
   histogram: yesNo("Histogram", "Where the products lie"),
   scale: choice("Scale", "Bent gives low values more room", { even: "even", bent: "bent" }),
-  rangeBy: choice("Ranges", "Equal in products, equal in width, or typed limits", { products: "by products", width: "by width", typed: "typed" }),
+  rangeBy: choice("Ranges", "Equal in products, equal in width, or typed limits", {
+    products: "by products",
+    width: "by width",
+    typed: "typed",
+  }),
   rangeCount: {
     kind: "number",
     label: "How many",
@@ -120,4 +153,8 @@ const said: { readonly [K in SettingName]: Said } = {
 };
 
 /** What is said of a setting in the lattice. A display says which of them it heeds. */
-export const settingDefinition = (name: SettingName): SettingDefinition => ({ ...said[name], fallback: fallbackOf(name), banded: isBanded(name) });
+export const settingDefinition = (name: SettingName): SettingDefinition => ({
+  ...said[name],
+  fallback: fallbackOf(name),
+  banded: isBanded(name),
+});

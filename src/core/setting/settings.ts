@@ -10,7 +10,11 @@ interface Fact<T> {
 }
 
 const is = <T>(fallback: T): Fact<T> => ({ fallback, banded: false });
-const oneOf = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({ fallback, of, banded: false });
+const oneOf = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({
+  fallback,
+  of,
+  banded: false,
+});
 const byBand = <T>(fact: Fact<T>): Fact<T> => ({ ...fact, banded: true });
 
 /** Everything that can be set for one facet beside its field, label, display, mode and options. */
@@ -78,7 +82,8 @@ export const settingNames = Object.keys(settingFacts) as SettingName[];
 export const isBanded = (name: SettingName): boolean => settingFacts[name].banded;
 
 /** What a setting is until the designer changes it. */
-export const fallbackOf = <K extends SettingName>(name: K): FacetSettings[K] => settingFacts[name].fallback as FacetSettings[K];
+export const fallbackOf = <K extends SettingName>(name: K): FacetSettings[K] =>
+  settingFacts[name].fallback as FacetSettings[K];
 
 /** Settings that are not at their default. One that can differ by band says so for each band that it is set on. */
 export type SettingValues = { [K in SettingName]?: Banded<FacetSettings[K]> | FacetSettings[K] | undefined };

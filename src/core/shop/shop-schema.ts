@@ -32,7 +32,10 @@ export function isLanguage(tag: string): boolean {
 export const shopSchema = exact({
   format: number<typeof shopFormat>().strict().oneOf([shopFormat]).required(),
   /** The page widths in CSS px from which the medium and the wide band hold; below medium is slim. */
-  limits: exact({ medium: wholeIn(leastLimit, mostLimit).required(), wide: wholeIn(leastLimit, mostLimit).required() }).test(
+  limits: exact({
+    medium: wholeIn(leastLimit, mostLimit).required(),
+    wide: wholeIn(leastLimit, mostLimit).required(),
+  }).test(
     "limits",
     ({ path }) => `${path}.wide must be greater than ${path}.medium`,
     ({ medium, wide }) => wide > medium,

@@ -1,13 +1,13 @@
 import { type FieldRole, isFacetable, isNumeric } from "../catalogue/field.ts";
+import type { DisplayName } from "../display/displays.ts";
+import { type FieldProfile, profileField } from "../evidence/profile.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Mode } from "../match/question.ts";
-import type { DisplayName } from "../display/displays.ts";
 import { emptyPanel, newFacet } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 import { newPiece } from "../panel/pieces.ts";
 import { type OptionOrder, type SettingValues, withSetting } from "../setting/settings.ts";
 import { speaksOfColour } from "../swatch/plain-names.ts";
-import { type FieldProfile, profileField } from "../evidence/profile.ts";
 
 /** Whether a field makes a facet and how it is best shown, to begin with, and why, in words and numbers. */
 export interface Suggestion {
@@ -36,9 +36,13 @@ function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): 
   if (seldom.has(field.role)) return no("shoppers seldom choose by it");
   if (reach === 0) return no("no product states it");
   if (options < 2) return no("all that state it say the same");
-  if (reach * 5 < outOf) return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products state it`);
+  if (reach * 5 < outOf)
+    return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products state it`);
   const parts = isNumeric(field) || options * 2 <= reach || options <= 12;
-  if (!parts) return no(`${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds next to nothing`);
+  if (!parts)
+    return no(
+      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds next to nothing`,
+    );
   if (commonest * 50 >= outOf * 49 && options === 2)
     return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products say the same`);
   return { worth: true, reason: "" };
@@ -64,7 +68,8 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   if (field.kind === "colour" || (samples.length > 1 && coloured * 5 >= samples.length * 4))
     return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
   if (series) return any("tiles", `${options} ${series}, in their own order`);
-  if (options <= 12 && longest <= 8 && field.kind !== "yes-no") return any("tiles", `${options} values of at most ${longest} characters`);
+  if (options <= 12 && longest <= 8 && field.kind !== "yes-no")
+    return any("tiles", `${options} values of at most ${longest} characters`);
   if (options > 60) return any("dropdown", `${options} values are too many to lay open`);
   return any("check-boxes", `${options} values`);
 }

@@ -1,15 +1,26 @@
+import { describe, expect, it } from "vitest";
+import { edited } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
 import { entryOf } from "./book.ts";
 import type { SwatchDocument } from "./book-schema.ts";
-import { describe, expect, it } from "vitest";
-import { after } from "../document/edit.ts";
-import { checkDocument } from "../document/kind.ts";
+import {
+  type SwatchEdit,
+  setAlt,
+  setColours,
+  setDrawing,
+  setLimit,
+  setMany,
+  setOrder,
+  setPhotos,
+  setPicture,
+  setShared,
+} from "./edit.ts";
 import { swatchesKind } from "./kind.ts";
-import { type SwatchEdit, setAlt, setColours, setDrawing, setLimit, setMany, setOrder, setPhotos, setPicture, setShared } from "./edit.ts";
 import { guessByName } from "./name-guess.ts";
 import { resolveBook, viewOf } from "./view.ts";
 
 const emptyBook = swatchesKind.fresh("");
-const bookWith = (...edits: SwatchEdit[]): SwatchDocument => after(emptyBook, ...edits);
+const bookWith = (...edits: SwatchEdit[]): SwatchDocument => edited(emptyBook, ...edits);
 const white = { field: "flower", id: "white", label: "White" };
 const potWhite = { ...white, field: "pot" };
 const picture = `/pictures/shop/${"a1".repeat(32)}.svg`;
@@ -21,7 +32,10 @@ describe("what stands for a value", () => {
   it("falls back from picture to colour, name, pictures and text", () => {
     const full = bookWith(setPicture(white, picture), setColours(white, ["#fafafa"]), photos);
     expect(viewOf(full, "flower", "white", guess)).toMatchObject({ source: "picture", picture });
-    expect(viewOf(bookWith(setColours(white, ["#fafafa"]), photos), "flower", "white", guess)).toEqual({ source: "colour", colours: ["#fafafa"] });
+    expect(viewOf(bookWith(setColours(white, ["#fafafa"]), photos), "flower", "white", guess)).toEqual({
+      source: "colour",
+      colours: ["#fafafa"],
+    });
     expect(viewOf(bookWith(photos), "flower", "white", guess)).toEqual({ source: "name", colours: ["#ffffff"] });
     expect(viewOf(bookWith(photos), "flower", "white", undefined)).toEqual({ source: "photos", colours: ["#fbfaf4"] });
     expect(viewOf(emptyBook, "flower", "white", undefined)).toEqual({ source: "text" });
@@ -30,7 +44,9 @@ describe("what stands for a value", () => {
   it("follows the field's own order, and ends at the text", () => {
     const order = (...sources: Parameters<typeof setOrder>[1]) =>
       bookWith(photos, setColours(white, ["#fafafa"]), setOrder("flower", sources, "Flower"));
-    expect(viewOf(order("photos", "colour", "name", "picture", "text"), "flower", "white", guess).source).toBe("photos");
+    expect(viewOf(order("photos", "colour", "name", "picture", "text"), "flower", "white", guess).source).toBe(
+      "photos",
+    );
     expect(viewOf(order("text", "colour", "name", "picture", "photos"), "flower", "white", guess).source).toBe("text");
     // The usual order is not kept.
     expect(order("picture", "colour", "name", "photos", "text").order).toEqual({});
@@ -56,17 +72,17 @@ describe("a step over the book", () => {
   it("is shared by fields until one differs", () => {
     const shared = bookWith(setColours(white, ["#fafafa"]));
     expect(entryOf(shared, "pot", "white")).toEqual({ colours: ["#fafafa"] });
-    const split = after(shared, setShared(potWhite, false), setColours(potWhite, ["#e8e4da"]));
+    const split = edited(shared, setShared(potWhite, false), setColours(potWhite, ["#e8e4da"]));
     expect(entryOf(split, "pot", "white")).toEqual({ colours: ["#e8e4da"] });
     expect(entryOf(split, "flower", "white")).toEqual({ colours: ["#fafafa"] });
-    const again = after(split, setShared(potWhite, true));
+    const again = edited(split, setShared(potWhite, true));
     expect(again).toEqual(shared);
   });
 
   it("keeps four colours at most and leaves no empty entry behind", () => {
     const five = bookWith(setColours(white, ["#111111", "#222222", "#333333", "#444444", "#555555"]));
     expect(five.shared.white.colours).toHaveLength(4);
-    expect(after(five, setColours(white, [])).shared).toEqual({});
+    expect(edited(five, setColours(white, [])).shared).toEqual({});
     expect(bookWith(setColours(white, ["#111111"]), setDrawing(white, "stripes")).shared.white.drawing).toBe("stripes");
     expect(bookWith(setPicture(white, picture), setPicture(white, undefined)).shared).toEqual({});
     expect(bookWith(setAlt(white, "  x "), setAlt(white, " ")).shared).toEqual({});
@@ -81,7 +97,7 @@ describe("a step over the book", () => {
       "take 2 guesses",
     );
     expect(many.words).toBe("take 2 guesses");
-    expect(Object.keys(after(emptyBook, many).shared)).toEqual(["white", "red"]);
+    expect(Object.keys(edited(emptyBook, many).shared)).toEqual(["white", "red"]);
   });
 
   it("touches nothing that a name like __proto__ could reach", () => {
@@ -104,7 +120,7 @@ describe("a book from elsewhere", () => {
       setLimit(7.5),
     );
     expect(checkDocument(swatchesKind, JSON.parse(JSON.stringify(full)))).toEqual(full);
-    expect(after(emptyBook, setLimit(400)).limit).toBe(50);
+    expect(edited(emptyBook, setLimit(400)).limit).toBe(50);
   });
 
   it.each([

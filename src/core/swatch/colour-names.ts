@@ -56,8 +56,10 @@ export function colourNames(): ReadonlyMap<string, NamedColour> {
   for (const name of Object.keys(colorsNamed)) put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", 1);
   const all = survey.lists as unknown as Record<string, { name: string; hex: string }[]>;
   for (const { name, hex } of all.xkcd) put(name, hex, "a name from a survey", 0.9);
-  for (const language of languages) for (const { name, hex } of all[`mlmc_${language}`] ?? []) put(name, hex, `${capital(language)}`, 0.85);
-  for (const language of nuances) for (const { name, hex } of all[language] ?? []) put(name, hex, `${capital(language)}, a named shade`, 0.75);
+  for (const language of languages)
+    for (const { name, hex } of all[`mlmc_${language}`] ?? []) put(name, hex, `${capital(language)}`, 0.85);
+  for (const language of nuances)
+    for (const { name, hex } of all[language] ?? []) put(name, hex, `${capital(language)}, a named shade`, 0.75);
   for (const { name, hex } of colornames) put(name, hex, "a list of fancy names", 0.55);
   known = names;
   return names;

@@ -1,6 +1,13 @@
 import type { Edit } from "../document/edit.ts";
 import { differs, entryOf } from "./book.ts";
-import { type Drawing, type PhotoGuess, type Source, type SwatchDocument, type SwatchEntry, sources } from "./book-schema.ts";
+import {
+  type Drawing,
+  type PhotoGuess,
+  type Source,
+  type SwatchDocument,
+  type SwatchEntry,
+  sources,
+} from "./book-schema.ts";
 
 /** One step over a swatch book. */
 export type SwatchEdit = Edit<SwatchDocument>;
@@ -13,7 +20,11 @@ export interface ValueName {
 }
 
 /** Changes a value's entry: its own in its field where it has one, the shared one otherwise. An empty entry is taken out. */
-const setEntry = (words: string, { field, id }: ValueName, change: (entry: SwatchEntry) => SwatchEntry): SwatchEdit => ({
+const setEntry = (
+  words: string,
+  { field, id }: ValueName,
+  change: (entry: SwatchEntry) => SwatchEntry,
+): SwatchEdit => ({
   words,
   change: (book) => {
     const next = tidy(change({ ...entryOf(book, field, id) }));
@@ -34,8 +45,10 @@ export const setDrawing = (value: ValueName, drawing: Drawing): SwatchEdit =>
   setEntry(`${value.label}: drawn as ${drawing}`, value, (entry) => ({ ...entry, drawing }));
 
 export const setPicture = (value: ValueName, picture: string | undefined): SwatchEdit =>
-  setEntry(picture ? `${value.label}: a picture` : `${value.label}: no picture`, value, ({ picture: _old, ...entry }) =>
-    picture ? { ...entry, picture } : entry,
+  setEntry(
+    picture ? `${value.label}: a picture` : `${value.label}: no picture`,
+    value,
+    ({ picture: _old, ...entry }) => (picture ? { ...entry, picture } : entry),
   );
 
 export const setAlt = (value: ValueName, alt: string): SwatchEdit =>
@@ -58,7 +71,10 @@ export const setShared = ({ field, id, label }: ValueName, shared: boolean): Swa
 });
 
 /** Gives several values their colours in one step. */
-export const setMany = (values: readonly { value: ValueName; colours: readonly string[] }[], words: string): SwatchEdit => ({
+export const setMany = (
+  values: readonly { value: ValueName; colours: readonly string[] }[],
+  words: string,
+): SwatchEdit => ({
   words,
   change: (book) => {
     for (const { value, colours } of values) setColours(value, colours).change(book);

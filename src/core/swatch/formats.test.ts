@@ -4,7 +4,11 @@ import { readColour, readSwatchCsv, readTokens, type SwatchLine, writeSwatchCsv,
 
 const lines: SwatchLine[] = [
   { field: "flower-colour", name: "Sage", entry: { colours: ["#9cab86"] } },
-  { field: "flower-colour", name: "White / pink, mixed", entry: { colours: ["#fbfaf4", "#f1a1b8"], drawing: "stripes", alt: 'White with "pink"' } },
+  {
+    field: "flower-colour",
+    name: "White / pink, mixed",
+    entry: { colours: ["#fbfaf4", "#f1a1b8"], drawing: "stripes", alt: 'White with "pink"' },
+  },
   { field: "brand", name: "Ardle", entry: { picture: `/pictures/a/${"0".repeat(64)}.svg` } },
 ];
 
@@ -34,7 +38,8 @@ describe("a colour typed by hand", () => {
   });
 
   it("is nothing else", () => {
-    for (const text of ["", "sage", "#12", "url(x)", "var(--x)", "12", "#9cab8g"]) expect(readColour(text), text).toBeUndefined();
+    for (const text of ["", "sage", "#12", "url(x)", "var(--x)", "12", "#9cab8g"])
+      expect(readColour(text), text).toBeUndefined();
   });
 });
 
@@ -49,14 +54,23 @@ describe("swatches as CSV", () => {
       { name: "Sea green / white", entry: { colours: ["#2e8b57", "#ffffff"] } },
       { name: "Dusk", entry: { colours: ["#0a141e"] } },
     ]);
-    expect(readSwatchCsv("Sage\t#9cab86\nRust\toklch(0.5 0.1 40)").lines.map(({ name }) => name)).toEqual(["Sage", "Rust"]);
+    expect(readSwatchCsv("Sage\t#9cab86\nRust\toklch(0.5 0.1 40)").lines.map(({ name }) => name)).toEqual([
+      "Sage",
+      "Rust",
+    ]);
   });
 
   it("say which line is wrong and what to do", () => {
-    const { lines: good, problems } = readSwatchCsv("Sage, #9cab86\nRust, rusty\n, #000000\nAll, red blue green white black");
+    const { lines: good, problems } = readSwatchCsv(
+      "Sage, #9cab86\nRust, rusty\n, #000000\nAll, red blue green white black",
+    );
     expect(good).toHaveLength(1);
     expect(problems).toEqual([
-      { row: 2, text: expect.any(String), message: "“rusty” is no colour. Write it like #9cab86, seagreen, or rgb(156 171 134)." },
+      {
+        row: 2,
+        text: expect.any(String),
+        message: "“rusty” is no colour. Write it like #9cab86, seagreen, or rgb(156 171 134).",
+      },
       { row: 3, text: expect.any(String), message: "There is no name in front. Write it like: Sage, #9cab86" },
       { row: 4, text: expect.any(String), message: "There are more than four colours. Leave some out." },
     ]);

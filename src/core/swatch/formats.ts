@@ -51,7 +51,8 @@ export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: Li
   const names = data[0]?.some((cell) => header.test(cell.trim())) ? data[0].map((cell) => identity(cell)) : undefined;
   for (const [at, cells] of data.entries()) {
     if (names && at === 0) continue;
-    const cell = (name: string, place: number) => (names ? (cells[names.indexOf(name)] ?? "") : (cells[place] ?? "")).trim();
+    const cell = (name: string, place: number) =>
+      (names ? (cells[names.indexOf(name)] ?? "") : (cells[place] ?? "")).trim();
     const name = names ? cell("value", 0) || cell("name", 0) : cell("", 0);
     const given = names ? cell("colours", 1) || cell("colour", 1) || cell("color", 1) : cells.slice(1).join(",").trim();
     const colours = splitColours(given);
@@ -115,10 +116,14 @@ export function readTokens(root: unknown): SwatchLine[] {
     return Object.entries(group).flatMap(([name, token]): SwatchLine[] => {
       if (name.startsWith("$") || !isGroup(token)) return [];
       const values =
-        "$value" in token ? [token.$value] : Object.entries(token).flatMap(([, one]) => (isGroup(one) && "$value" in one ? [one.$value] : []));
+        "$value" in token
+          ? [token.$value]
+          : Object.entries(token).flatMap(([, one]) => (isGroup(one) && "$value" in one ? [one.$value] : []));
       const colours = values.map(hexOf);
       if (colours.length === 0 || colours.some((colour) => colour === undefined)) return [];
-      return [{ ...(field === "shared" ? {} : { field }), name, entry: { colours: (colours as string[]).slice(0, 4) } }];
+      return [
+        { ...(field === "shared" ? {} : { field }), name, entry: { colours: (colours as string[]).slice(0, 4) } },
+      ];
     });
   });
 }
@@ -141,4 +146,5 @@ function hexOf(value: unknown): string | undefined {
   return readColour(text);
 }
 
-const isGroup = (value: unknown): value is Token => typeof value === "object" && value !== null && !Array.isArray(value);
+const isGroup = (value: unknown): value is Token =>
+  typeof value === "object" && value !== null && !Array.isArray(value);

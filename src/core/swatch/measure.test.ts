@@ -2,9 +2,22 @@ import colorName from "color-name";
 import Color from "colorjs.io";
 import { type Lab65, lab65 } from "culori";
 import { describe, expect, it } from "vitest";
-import { closePairs, contrast, deltaE, huePlace, lightnessOf, needsOutline, readableOn, seenAs, swatchDifference, type Vision } from "./measure.ts";
+import {
+  closePairs,
+  contrast,
+  deltaE,
+  huePlace,
+  lightnessOf,
+  needsOutline,
+  readableOn,
+  seenAs,
+  swatchDifference,
+  type Vision,
+} from "./measure.ts";
 
-const cssColours = Object.values(colorName).map((bytes) => `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`);
+const cssColours = Object.values(colorName).map(
+  (bytes) => `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`,
+);
 
 /** Pairs of L*, a*, b* with their difference. Source: Sharma, Wu and Dalal (2005), The CIEDE2000 color-difference formula, table 1. */
 const sharma = `
@@ -65,14 +78,18 @@ describe("colour differences", () => {
       });
       expect(deltaE(first, second)).toBeCloseTo(one.deltaE(other, "2000"), 6);
       const place = lab65(hex) as Lab65;
-      for (const [j, part] of [place.l, place.a, place.b].entries()) expect(part).toBeCloseTo(one.to("lab-d65").coords[j] as number, 1);
+      for (const [j, part] of [place.l, place.a, place.b].entries())
+        expect(part).toBeCloseTo(one.to("lab-d65").coords[j] as number, 1);
     }
   });
 
   it("of several colours are those of the parts that differ most, however they are turned", () => {
     expect(swatchDifference(["#ff0000", "#ffffff"], ["#ffffff", "#ff0000"])).toBe(0);
     expect(swatchDifference(["#ff0000"], ["#ff0000", "#ffffff"])).toBe(Number.POSITIVE_INFINITY);
-    expect(swatchDifference(["#ff0000", "#ffffff"], ["#ff0000", "#fefefe"])).toBeCloseTo(deltaE("#ffffff", "#fefefe"), 9);
+    expect(swatchDifference(["#ff0000", "#ffffff"], ["#ff0000", "#fefefe"])).toBeCloseTo(
+      deltaE("#ffffff", "#fefefe"),
+      9,
+    );
   });
 });
 
@@ -113,7 +130,8 @@ describe("other sights", () => {
   });
 
   it("leave greys as they are and bring pairs together that others keep apart", () => {
-    for (const vision of ["protan", "deutan", "tritan"] as const) expect(deltaE(seenAs("#808080", vision), "#808080")).toBeLessThan(0.6);
+    for (const vision of ["protan", "deutan", "tritan"] as const)
+      expect(deltaE(seenAs("#808080", vision), "#808080")).toBeLessThan(0.6);
     // An olive and an orange brown that only green-blind eyes confuse.
     const swatches = [
       { id: "moss", colours: ["#6b7a2e"] },
@@ -121,7 +139,9 @@ describe("other sights", () => {
       { id: "sky", colours: ["#6fb7e8"] },
     ];
     const pairs = closePairs(swatches, 10);
-    expect(pairs.map(({ a, b, vision }) => [a, b, vision])).toEqual([["moss", "rust", expect.stringMatching(/protan|deutan/)]]);
+    expect(pairs.map(({ a, b, vision }) => [a, b, vision])).toEqual([
+      ["moss", "rust", expect.stringMatching(/protan|deutan/)],
+    ]);
     expect(closePairs(swatches, 0)).toEqual([]);
   });
 

@@ -1,4 +1,5 @@
 import {
+  type Color,
   differenceCiede2000,
   filterDeficiencyDeuter,
   filterDeficiencyProt,
@@ -7,7 +8,6 @@ import {
   type Lrgb,
   lrgb,
   oklch,
-  type Color,
   type Rgb,
   wcagContrast,
 } from "culori";
@@ -53,7 +53,9 @@ export const seenAs = (colour: string, vision: Vision): string => seen[vision](c
 export function swatchDifference(a: readonly string[], b: readonly string[], vision: Vision = "usual"): number {
   if (a.length !== b.length) return Number.POSITIVE_INFINITY;
   const [x, y] = [a, b].map((colours) => colours.map((colour) => seenAs(colour, vision)));
-  const turns = y.map((_, turn) => x.reduce((most, colour, i) => Math.max(most, deltaE(colour, y[(i + turn) % y.length])), 0));
+  const turns = y.map((_, turn) =>
+    x.reduce((most, colour, i) => Math.max(most, deltaE(colour, y[(i + turn) % y.length])), 0),
+  );
   return Math.min(...turns);
 }
 
@@ -67,16 +69,24 @@ export interface ClosePair {
 }
 
 /** Pairs of swatches that are closer than the limit, the closest first; those close to usual eyes before the others. */
-export function closePairs(swatches: readonly { id: string; colours: readonly string[] }[], limit: number): ClosePair[] {
+export function closePairs(
+  swatches: readonly { id: string; colours: readonly string[] }[],
+  limit: number,
+): ClosePair[] {
   const pairs: ClosePair[] = [];
   for (const [i, a] of swatches.entries()) {
     for (const b of swatches.slice(i + 1)) {
       const found = visions.map((vision) => ({ vision, difference: swatchDifference(a.colours, b.colours, vision) }));
-      const close = found[0].difference < limit ? found[0] : found.reduce((least, one) => (one.difference < least.difference ? one : least));
+      const close =
+        found[0].difference < limit
+          ? found[0]
+          : found.reduce((least, one) => (one.difference < least.difference ? one : least));
       if (close.difference < limit) pairs.push({ a: a.id, b: b.id, ...close });
     }
   }
-  return pairs.sort((a, b) => Number(a.vision !== "usual") - Number(b.vision !== "usual") || a.difference - b.difference);
+  return pairs.sort(
+    (a, b) => Number(a.vision !== "usual") - Number(b.vision !== "usual") || a.difference - b.difference,
+  );
 }
 
 /** The contrast that what is needed to tell a control must have to its ground. Source: WCAG 2.2, success criterion 1.4.11. */

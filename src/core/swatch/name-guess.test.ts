@@ -17,7 +17,11 @@ describe("guesses by name", () => {
       expect(guessByName(name.toUpperCase())).toMatchObject({ colours: [hexOf(bytes)] });
       expect(guessByName(name)?.confidence).toBeGreaterThanOrEqual(0.95);
     }
-    expect(guessByName("Sea green")).toEqual({ colours: ["#2e8b57"], confidence: 1, reason: "“seagreen” is a CSS name" });
+    expect(guessByName("Sea green")).toEqual({
+      colours: ["#2e8b57"],
+      confidence: 1,
+      reason: "“seagreen” is a CSS name",
+    });
     expect(first("dark-slate grey")).toBe("#2f4f4f");
   });
 
@@ -58,7 +62,8 @@ describe("guesses by name", () => {
   });
 
   it("say nothing, or little, of what is no colour", () => {
-    for (const name of ["", "9 cm", "constructor", "__proto__", "/", "Only these 12"]) expect(guessByName(name)?.confidence ?? 0).toBeLessThan(0.7);
+    for (const name of ["", "9 cm", "constructor", "__proto__", "/", "Only these 12"])
+      expect(guessByName(name)?.confidence ?? 0).toBeLessThan(0.7);
   });
 
   it("are as right on names held back as the docs say", () => {
@@ -71,6 +76,8 @@ describe("guesses by name", () => {
 });
 
 it("tells names of colours from others without the long lists", () => {
-  for (const name of ["Sage", "Flame red", "Sea green / white", "dark-slate gray"]) expect(speaksOfColour(name), name).toBe(true);
-  for (const name of ["Moonlit", "9 cm", "", "White / Moonlit", "constructor"]) expect(speaksOfColour(name), name).toBe(false);
+  for (const name of ["Sage", "Flame red", "Sea green / white", "dark-slate gray"])
+    expect(speaksOfColour(name), name).toBe(true);
+  for (const name of ["Moonlit", "9 cm", "", "White / Moonlit", "constructor"])
+    expect(speaksOfColour(name), name).toBe(false);
 });

@@ -85,7 +85,11 @@ interface Single {
   reason: string;
 }
 
-const found = ({ hex, confidence, name, list }: NamedColour): Single => ({ hex, confidence, reason: `“${name}” is ${article(list)}` });
+const found = ({ hex, confidence, name, list }: NamedColour): Single => ({
+  hex,
+  confidence,
+  reason: `“${name}” is ${article(list)}`,
+});
 const article = (list: string): string => (/^a /.test(list) ? list : `a name in ${list}`);
 
 function onePart(text: string): Single | undefined {
@@ -110,7 +114,9 @@ function modified(words: readonly string[]): Single | undefined {
   if (first === "very") {
     const once = modified(rest);
     const again = Object.hasOwn(shifts, rest[0]) ? shifts[rest[0]] : undefined;
-    return once && again ? { ...once, hex: shifted(once.hex, again), reason: `“very” ${once.reason}` } : (once ?? plain(rest));
+    return once && again
+      ? { ...once, hex: shifted(once.hex, again), reason: `“very” ${once.reason}` }
+      : (once ?? plain(rest));
   }
   const shift = Object.hasOwn(shifts, first) ? shifts[first] : undefined;
   const tint = shift ? undefined : tintOf(first);
@@ -159,7 +165,9 @@ function family(words: readonly string[]): Single | undefined {
 
 function shifted(hex: string, { lightness = (l) => l, chroma = 1 }: Shift): string {
   const colour = oklch(hex) as Oklch;
-  return formatHex(clampChroma({ ...colour, l: Math.max(0, Math.min(1, lightness(colour.l))), c: colour.c * chroma }, "oklch"));
+  return formatHex(
+    clampChroma({ ...colour, l: Math.max(0, Math.min(1, lightness(colour.l))), c: colour.c * chroma }, "oklch"),
+  );
 }
 
 const mixed = (hex: string, tint: string): string => formatHex(interpolate([hex, tint], "oklab")(0.3));

@@ -9,7 +9,8 @@ function drawn(size: number, at: (x: number, y: number) => string): Pixels {
   for (let y = 0; y < size; y++) {
     for (let x = 0; x < size; x++) {
       const hex = at(x, y);
-      for (const part of [0, 1, 2]) data[(y * size + x) * 4 + part] = Number.parseInt(hex.slice(1 + part * 2, 3 + part * 2), 16);
+      for (const part of [0, 1, 2])
+        data[(y * size + x) * 4 + part] = Number.parseInt(hex.slice(1 + part * 2, 3 + part * 2), 16);
       data[(y * size + x) * 4 + 3] = hex.length === 9 ? Number.parseInt(hex.slice(7), 16) : 255;
     }
   }
@@ -33,7 +34,9 @@ it("has the OKLab of other libraries", () => {
 describe("a picture's main colours", () => {
   it("leave the ground out, be it plain, uneven or see-through", () => {
     expect(mainColours(flower("#f4e9ee", "#a8163a")).map(({ hex }) => hex)).toEqual(["#a8163a", "#55803f"]);
-    const uneven = drawn(48, (x, y) => (disc(x, y, 24, 24, 14) ? "#2b3578" : ["#e9e4da", "#ebe6dc", "#e7e2d8"][(x * 7 + y * 3) % 3]));
+    const uneven = drawn(48, (x, y) =>
+      disc(x, y, 24, 24, 14) ? "#2b3578" : ["#e9e4da", "#ebe6dc", "#e7e2d8"][(x * 7 + y * 3) % 3],
+    );
     expect(mainColours(uneven).map(({ hex }) => hex)).toEqual(["#2b3578"]);
     const through = drawn(48, (x, y) => (disc(x, y, 24, 24, 14) ? "#ffffff" : "#00000000"));
     expect(mainColours(through)).toEqual([expect.objectContaining({ hex: "#ffffff", share: 1 })]);
@@ -42,7 +45,9 @@ describe("a picture's main colours", () => {
   it("keep a pale flower on a near white ground, and take a mean where no pixel is like another", () => {
     expect(mainColours(flower("#f4f1ea", "#fffdf6"))[0].hex).toBe("#fffdf6");
     // Every pixel is another red: the mean stands for them.
-    const grain = drawn(48, (x, y) => (disc(x, y, 24, 24, 14) ? `#${(160 + ((x * 5 + y * 11) % 16)).toString(16)}2030` : "#ffffff"));
+    const grain = drawn(48, (x, y) =>
+      disc(x, y, 24, 24, 14) ? `#${(160 + ((x * 5 + y * 11) % 16)).toString(16)}2030` : "#ffffff",
+    );
     const [first] = mainColours(grain);
     expect(deltaE(first.hex, "#a72030")).toBeLessThan(3);
   });
@@ -68,7 +73,9 @@ describe("the colours of values", () => {
   it("count how many pictures agree, and are silent where most do not", () => {
     const mixed = valueColours([...reds, looked(flower("#ffffff", "#f4cf2f"), "crimson"), ...blues], one);
     expect(mixed.get("crimson")).toMatchObject({ colours: ["#a8163a"], agree: 3, of: 4 });
-    const spread = ["#a8163a", "#2b3578", "#f4cf2f", "#86b9ea"].map((petals) => looked(flower("#ffffff", petals, petals), "mixed"));
+    const spread = ["#a8163a", "#2b3578", "#f4cf2f", "#86b9ea"].map((petals) =>
+      looked(flower("#ffffff", petals, petals), "mixed"),
+    );
     expect(valueColours(spread, one).has("mixed")).toBe(false);
   });
 

@@ -55,7 +55,9 @@ function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: numbe
   if (total === 0) return undefined;
   // The commonest border colours are tried; a ground that none of them is near has no colour of its own.
   const tried = list.toSorted((a, b) => b.count - a.count).slice(0, 24);
-  const weights = tried.map(({ lab }) => list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0));
+  const weights = tried.map(({ lab }) =>
+    list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0),
+  );
   const { lab } = tried[weights.indexOf(Math.max(...weights))];
   const near = list.filter((one) => apart(one.lab, lab) < sameInPicture);
   const share = near.reduce((sum, { count }) => sum + count, 0) / total;
@@ -85,7 +87,9 @@ function gather(colours: Counted[]): { hex: string; lab: Lab; count: number }[] 
     .map(({ members, count }) => {
       const most = members.reduce((best, one) => (one.count > best.count ? one : best));
       if (most.count >= count * 0.3) return { hex: hexOf(most.code), lab: most.lab, count };
-      const lab = [0, 1, 2].map((i) => members.reduce((sum, one) => sum + one.lab[i] * one.count, 0) / count) as unknown as Lab;
+      const lab = [0, 1, 2].map(
+        (i) => members.reduce((sum, one) => sum + one.lab[i] * one.count, 0) / count,
+      ) as unknown as Lab;
       return { hex: labHex(lab), lab, count };
     });
 }
@@ -126,7 +130,10 @@ const mostColours = 4;
  * often, so that leaves and tables that are on every picture speak for none.
  * @param wanted how many colours a value's name speaks of, where it does; one or two by what is found otherwise
  */
-export function valueColours(pictures: readonly LookedAt[], wanted: (value: string) => number | undefined): Map<string, ValueColours> {
+export function valueColours(
+  pictures: readonly LookedAt[],
+  wanted: (value: string) => number | undefined,
+): Map<string, ValueColours> {
   const byValue = new Map<string, LookedAt[]>();
   for (const picture of pictures) {
     for (const value of picture.values) {
@@ -140,10 +147,13 @@ export function valueColours(pictures: readonly LookedAt[], wanted: (value: stri
   for (const [value, mine] of byValue) {
     const others = pictures.filter(({ values }) => !values.includes(value));
     // A picture whose product states one value only speaks for it alone.
-    const telling = mine.some(({ values }) => values.length === 1) ? mine.filter(({ values }) => values.length === 1) : mine;
+    const telling = mine.some(({ values }) => values.length === 1)
+      ? mine.filter(({ values }) => values.length === 1)
+      : mine;
     const candidates = merge(telling).map(({ cluster, weight }) => {
       const support = telling.filter((picture) => shows(picture, cluster.lab)).length / telling.length;
-      const elsewhere = others.length === 0 ? 0 : others.filter((picture) => shows(picture, cluster.lab)).length / others.length;
+      const elsewhere =
+        others.length === 0 ? 0 : others.filter((picture) => shows(picture, cluster.lab)).length / others.length;
       return { hex: cluster.hex, lab: cluster.lab, support, score: support * (1 - elsewhere) ** 2 * Math.sqrt(weight) };
     });
     candidates.sort((a, b) => b.score - a.score);
@@ -152,10 +162,16 @@ export function valueColours(pictures: readonly LookedAt[], wanted: (value: stri
     const count = wanted(value);
     const chosen = candidates
       .filter(
-        ({ score, support }, place) => place === 0 || (count !== undefined ? place < count : place < 2 && score > best.score * 0.45 && support > 0.8),
+        ({ score, support }, place) =>
+          place === 0 ||
+          (count !== undefined ? place < count : place < 2 && score > best.score * 0.45 && support > 0.8),
       )
       .slice(0, mostColours);
-    result.set(value, { colours: chosen.map(({ hex }) => hex), agree: Math.round(best.support * telling.length), of: telling.length });
+    result.set(value, {
+      colours: chosen.map(({ hex }) => hex),
+      agree: Math.round(best.support * telling.length),
+      of: telling.length,
+    });
   }
   return result;
 }

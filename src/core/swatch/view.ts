@@ -1,6 +1,6 @@
 import type { Option } from "../index/option-schema.ts";
-import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
 import { entryOf, orderOf } from "./book.ts";
+import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
 import { needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 
@@ -23,7 +23,12 @@ export type SwatchBook = Readonly<Record<string, Readonly<Record<string, SwatchV
 export const sureEnough = 0.7;
 
 /** What stands for a value and where it comes from, by the field's order of fallback. */
-export function viewOf(book: SwatchDocument, field: string, id: string, nameGuess: NameGuess | undefined): SwatchView & { source: Source } {
+export function viewOf(
+  book: SwatchDocument,
+  field: string,
+  id: string,
+  nameGuess: NameGuess | undefined,
+): SwatchView & { source: Source } {
   const entry = entryOf(book, field, id);
   const photos = book.photos[field]?.[id];
   const drawn = entry?.drawing ? { drawing: entry.drawing } : {};
@@ -32,7 +37,8 @@ export function viewOf(book: SwatchDocument, field: string, id: string, nameGues
     if (source === "picture" && entry?.picture)
       return { source, picture: entry.picture, ...(entry.colours ? { colours: entry.colours } : {}), ...alt };
     if (source === "colour" && entry?.colours) return { source, colours: entry.colours, ...drawn, ...alt };
-    if (source === "name" && nameGuess && nameGuess.confidence >= sureEnough) return { source, colours: nameGuess.colours, ...drawn, ...alt };
+    if (source === "name" && nameGuess && nameGuess.confidence >= sureEnough)
+      return { source, colours: nameGuess.colours, ...drawn, ...alt };
     if (source === "photos" && photos) return { source, colours: photos.colours, ...drawn, ...alt };
     if (source === "text") break;
   }

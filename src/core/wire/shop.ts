@@ -38,11 +38,19 @@ export const shopName = string()
 /** The currency of a new shop, as ISO 4217 has it. */
 export const shopCurrency = string()
   .matches(/^[A-Z]{3}$/, "The currency is not a code like EUR or USD.")
-  .test("known", "The currency is not a code like EUR or USD.", (code) => code !== undefined && Intl.supportedValuesOf("currency").includes(code))
+  .test(
+    "known",
+    "The currency is not a code like EUR or USD.",
+    (code) => code !== undefined && Intl.supportedValuesOf("currency").includes(code),
+  )
   .required();
 
 /** Steps since the last save: those from `from` on take the place of what is kept from there on; `done` is the last that is not undone. */
-export const sentHistory = exact({ from: wholeIn(1, largest).required(), steps: listOf(stepSchema, 1000), done: whole() });
+export const sentHistory = exact({
+  from: wholeIn(1, largest).required(),
+  steps: listOf(stepSchema, 1000),
+  done: whole(),
+});
 
 /** A document to be saved over the version that the sender knows. */
 export const saving = exact({
@@ -52,7 +60,10 @@ export const saving = exact({
 });
 
 /** A new document of a kind of which there are many: an empty one with a name, or a whole one. */
-export const newDocument = exact({ name: string().strict().trim().min(1, "Give it a name.").max(100), document: mixed() }).test(
+export const newDocument = exact({
+  name: string().strict().trim().min(1, "Give it a name.").max(100),
+  document: mixed(),
+}).test(
   "either",
   "Send a name, or a document.",
   ({ name, document }) => (name === undefined) !== (document === undefined),

@@ -14,12 +14,17 @@ export class Catalogues extends Migration {
     await this.execute("alter table shop add column mend_version integer not null default 1");
     const shops = (await this.execute("select id, fields from shop")) as { id: number; fields: string }[];
     for (const { id, fields } of shops) {
-      const rows = (await this.execute(`select ref, rows from product where shop_id = ${id} order by position`)) as { ref: string; rows: string }[];
+      const rows = (await this.execute(`select ref, rows from product where shop_id = ${id} order by position`)) as {
+        ref: string;
+        rows: string;
+      }[];
       const products = rows.map((row): Product1 => ({ id: row.ref, rows: JSON.parse(row.rows) }));
       const bytes = encodeCatalogue1(JSON.parse(fields) as Field1[], products);
       for (let from = 0; from < bytes.length; from += partBytes) {
         const part = Buffer.from(bytes.subarray(from, from + partBytes)).toString("hex");
-        await this.execute(`insert into catalogue_part (shop_id, position, bytes) values (${id}, ${from / partBytes}, x'${part}')`);
+        await this.execute(
+          `insert into catalogue_part (shop_id, position, bytes) values (${id}, ${from / partBytes}, x'${part}')`,
+        );
       }
     }
     await this.execute("drop table product");

@@ -31,16 +31,43 @@ export class Documents extends Migration {
         `select slug, position, version, document, updated_at from panel where shop_id = ${shop.id} order by position`,
       )) as OldPanel[];
       for (const { slug, position, version, document, updated_at } of panels)
-        await this.#insert(shop.id, "panel", slug, JSON.parse(document).name ?? "", position, version, document, updated_at);
+        await this.#insert(
+          shop.id,
+          "panel",
+          slug,
+          JSON.parse(document).name ?? "",
+          position,
+          version,
+          document,
+          updated_at,
+        );
       await this.#insert(shop.id, "mends", "mends", "", 0, shop.mend_version, shop.mends);
       await this.#insert(shop.id, "swatches", "swatches", "", 0, shop.book_version, shop.book);
-      await this.#insert(shop.id, "shop", "shop", "", 0, 1, JSON.stringify(settingsOf(panels.map(({ document }) => JSON.parse(document)))));
+      await this.#insert(
+        shop.id,
+        "shop",
+        "shop",
+        "",
+        0,
+        1,
+        JSON.stringify(settingsOf(panels.map(({ document }) => JSON.parse(document)))),
+      );
     }
     await this.execute("drop table panel");
-    for (const column of ["mends", "mend_version", "book", "book_version"]) await this.execute(`alter table shop drop column ${column}`);
+    for (const column of ["mends", "mend_version", "book", "book_version"])
+      await this.execute(`alter table shop drop column ${column}`);
   }
 
-  async #insert(shop: number, kind: string, slug: string, name: string, position: number, version: number, body: string, at = Date.now()) {
+  async #insert(
+    shop: number,
+    kind: string,
+    slug: string,
+    name: string,
+    position: number,
+    version: number,
+    body: string,
+    at = Date.now(),
+  ) {
     const text = (value: string) => `'${value.replaceAll("'", "''")}'`;
     await this.execute(
       `insert into document (shop_id, kind, slug, name, position, version, body, done, updated_at)

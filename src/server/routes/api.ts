@@ -42,7 +42,8 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
 export function asFault(error: Error): Fault {
   if (error instanceof Fault) return error;
   if (error instanceof CatalogueError) return new Fault(422, problemText(error.problem), { problem: error.problem });
-  if (error instanceof InvalidDocument) return new Fault(422, `This is not a valid ${error.what}: ${error.message}.`, { path: error.path });
+  if (error instanceof InvalidDocument)
+    return new Fault(422, `This is not a valid ${error.what}: ${error.message}.`, { path: error.path });
   console.error(error);
   return new Fault(500, "Something went wrong on the server. Nothing was changed; try again.");
 }

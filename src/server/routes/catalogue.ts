@@ -33,7 +33,11 @@ const maxQuestion = 256 * 1024;
 /** The ways a catalogue leaves the tool; with its mends done. */
 const exports: readonly [file: string, type: string, write: (catalogue: Catalogue, currency: string) => string][] = [
   ["catalogue.csv", "text/csv; charset=utf-8", (catalogue) => writeCsv(catalogue)],
-  ["catalogue.jsonld", "application/ld+json", (catalogue, currency) => JSON.stringify(writeJsonLd(catalogue, currency), null, 1)],
+  [
+    "catalogue.jsonld",
+    "application/ld+json",
+    (catalogue, currency) => JSON.stringify(writeJsonLd(catalogue, currency), null, 1),
+  ],
 ];
 
 /** What comes and goes with a shop's catalogue. */
@@ -44,7 +48,11 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
     const em = fork();
     const form = await c.req.parseBody();
     const brought = await readUpload(form);
-    const shop = await createShop(em, { name: check(shopName, form.name), currency: check(shopCurrency, form.currency), ...brought });
+    const shop = await createShop(em, {
+      name: check(shopName, form.name),
+      currency: check(shopCurrency, form.currency),
+      ...brought,
+    });
     return c.json(await shopSummaryOf(em, shop), 201);
   });
 
@@ -66,7 +74,9 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
     const { facts } = await catalogues.get(em, await shopRefOf(em, c.req.param("shop")));
     const { has, ...question } = check(wireQuestion, await bodyOf(c.req.raw));
     const known = new Set(has);
-    return c.body(jsonAnswer(facts.engine.answer(question, (name) => known.has(name))), 200, { "content-type": "application/json" });
+    return c.body(jsonAnswer(facts.engine.answer(question, (name) => known.has(name))), 200, {
+      "content-type": "application/json",
+    });
   });
 
   app.post("/shops/:shop/catalogue", limit(maxUpload), async (c) => {
@@ -91,7 +101,8 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
     const effects = importEffects(
       change,
       panels.flatMap((panel) => panel?.document ?? []),
-      (field, value) => book !== undefined && viewOf(book.document, field, identity(value), guessByName(value)).source !== "text",
+      (field, value) =>
+        book !== undefined && viewOf(book.document, field, identity(value), guessByName(value)).source !== "text",
     );
     return summariseChange(change, effects);
   }
@@ -108,7 +119,9 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
 }
 
 const binary = (bytes: Uint8Array) =>
-  new Response(bytes as Uint8Array<ArrayBuffer>, { headers: { "content-type": "application/octet-stream", "cache-control": "no-cache" } });
+  new Response(bytes as Uint8Array<ArrayBuffer>, {
+    headers: { "content-type": "application/octet-stream", "cache-control": "no-cache" },
+  });
 
 /** The catalogue of a form: a file of any known format, or one that the tool has read and packed already. @throws Fault, CatalogueError */
 async function readUpload(form: Record<string, unknown>, known: readonly Field[] = []): Promise<Import> {
@@ -117,7 +130,8 @@ async function readUpload(form: Record<string, unknown>, known: readonly Field[]
   const bytes = new Uint8Array(await file.arrayBuffer());
   const reading = readReading(form.reading);
   const remembered = reading ? { reading } : {};
-  if (!looksBinary(bytes)) return { catalogue: readCatalogue(bytes, { ...remembered, known }).catalogue, ...remembered };
+  if (!looksBinary(bytes))
+    return { catalogue: readCatalogue(bytes, { ...remembered, known }).catalogue, ...remembered };
   try {
     return { catalogue: decodeCatalogue(bytes), bytes, ...remembered };
   } catch (error) {

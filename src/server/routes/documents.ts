@@ -5,7 +5,14 @@ import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
 import { newDocument, saving } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { createDocument, listDocuments, openDocument, readDocument, type ShopRef, saveDocument } from "../store/documents.ts";
+import {
+  createDocument,
+  listDocuments,
+  openDocument,
+  readDocument,
+  type ShopRef,
+  saveDocument,
+} from "../store/documents.ts";
 import { bodyOf, check, limit, maxJson, shopRefOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
@@ -38,7 +45,15 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const kind = kindOf(c.req.param("kind"));
     if (!kind.many) throw new Fault(405, `A shop has one ${kind.what}. Save over it.`);
     const { name, document } = check(newDocument, await bodyOf(c.req.raw));
-    return c.json(await createDocument(em, shop, kind, document === undefined ? kind.fresh(name ?? "") : checkDocument(kind, document)), 201);
+    return c.json(
+      await createDocument(
+        em,
+        shop,
+        kind,
+        document === undefined ? kind.fresh(name ?? "") : checkDocument(kind, document),
+      ),
+      201,
+    );
   });
 
   async function save(
@@ -51,9 +66,13 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const saved = await saveDocument(em, shop, kind, slug, sent);
     if (saved === undefined) {
       const now = await readDocument(em, shop, kind, slug);
-      throw new Fault(409, `The ${kind.what} was changed elsewhere since it was opened here. Take the other version, or put yours over it.`, {
-        ...now,
-      });
+      throw new Fault(
+        409,
+        `The ${kind.what} was changed elsewhere since it was opened here. Take the other version, or put yours over it.`,
+        {
+          ...now,
+        },
+      );
     }
     if (kind.touches.includes("catalogue")) catalogues.forget(shop);
     return saved;
@@ -63,7 +82,11 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
 
 /** What is the same for every kind. */
 function kindOf(name: string): DocumentKind<object> {
-  if (!isKind(name)) throw new Fault(404, `There are no documents called “${name}”. There are ${(Object.keys(kinds) as KindName[]).join(", ")}.`);
+  if (!isKind(name))
+    throw new Fault(
+      404,
+      `There are no documents called “${name}”. There are ${(Object.keys(kinds) as KindName[]).join(", ")}.`,
+    );
   return anyKind[name];
 }
 

@@ -46,7 +46,10 @@ export async function bodyOf(request: Request): Promise<unknown> {
 }
 
 /** The value as a schema has it. @throws Fault with the path of what is wrong */
-export function check<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(schema: S, value: unknown): InferType<S> {
+export function check<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(
+  schema: S,
+  value: unknown,
+): InferType<S> {
   try {
     return schema.validateSync(value);
   } catch (error) {
@@ -57,4 +60,9 @@ export function check<S extends ISchema<unknown> & { validateSync(value: unknown
 
 /** A file that is handed out under a name. */
 export const attachment = (body: string, type: string, name: string): Response =>
-  new Response(body, { headers: { "content-type": type, "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}` } });
+  new Response(body, {
+    headers: {
+      "content-type": type,
+      "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+    },
+  });

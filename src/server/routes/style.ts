@@ -26,7 +26,11 @@ export function styles(): Hono {
     if (!Number.isSafeInteger(limits.medium) || !Number.isSafeInteger(limits.wide) || limits.medium >= limits.wide)
       throw new Fault(400, "The limits of the bands must be whole numbers, the medium one below the wide one.");
     const names = displays === undefined ? displayNames : displays.split(",").filter(isDisplay);
-    const wanted = { queries: band ? fixedQueries(band) : bandQueries(limits), displays: names, stage: stage !== undefined };
+    const wanted = {
+      queries: band ? fixedQueries(band) : bandQueries(limits),
+      displays: names,
+      stage: stage !== undefined,
+    };
     const name = JSON.stringify(wanted);
     const css = made.get(name) ?? styleSheet(wanted);
     made.set(name, css);

@@ -51,7 +51,10 @@ async function load(em: SqlEntityManager, shop: ShopRef): Promise<LoadedCatalogu
     facts,
     swatches: new SwatchResolver(facts.index),
     data() {
-      data ??= encodeCatalogue(catalogue, (field) => isFacetable(field) || field.key === title || field.role === "image");
+      data ??= encodeCatalogue(
+        catalogue,
+        (field) => isFacetable(field) || field.key === title || field.role === "image",
+      );
       return data;
     },
   };

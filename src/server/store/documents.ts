@@ -3,7 +3,7 @@ import { fieldKey } from "../../core/catalogue/field.ts";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { keptSteps } from "../../core/document/patch.ts";
 import type { PanelSummary, SentHistory, Stored } from "../../core/wire/shop.ts";
-import { type Document, DocumentSchema, type Shop, type StoredStep, StepSchema } from "./entities.ts";
+import { type Document, DocumentSchema, type Shop, StepSchema, type StoredStep } from "./entities.ts";
 import { write } from "./write.ts";
 
 /** A shop that documents are of; its number is all that is needed. */
@@ -17,7 +17,11 @@ const slugOf = ({ name, many }: Kind, slug: string | undefined): string => (many
 export async function listDocuments(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<PanelSummary[]> {
   const found = await em
     .fork()
-    .find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug", "name", "version"], orderBy: { position: "asc", id: "asc" } });
+    .find(
+      DocumentSchema,
+      { shop: shop.id, kind: kind.name },
+      { fields: ["slug", "name", "version"], orderBy: { position: "asc", id: "asc" } },
+    );
   return found.map(({ slug, name, version }) => ({ slug, name, version }));
 }
 
@@ -25,13 +29,19 @@ export async function listDocuments(em: SqlEntityManager, shop: ShopRef, kind: K
 export async function firstDocument(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<string | undefined> {
   const [found] = await em
     .fork()
-    .find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug"], orderBy: { position: "asc", id: "asc" }, limit: 1 });
+    .find(
+      DocumentSchema,
+      { shop: shop.id, kind: kind.name },
+      { fields: ["slug"], orderBy: { position: "asc", id: "asc" }, limit: 1 },
+    );
   return found?.slug;
 }
 
 /** How often a document was saved; 0 when it never was. */
 export async function versionOf(em: SqlEntityManager, shop: ShopRef, kind: Kind, slug?: string): Promise<number> {
-  const found = await em.fork().findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) }, { fields: ["version"] });
+  const found = await em
+    .fork()
+    .findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) }, { fields: ["version"] });
   return found?.version ?? 0;
 }
 
@@ -47,7 +57,11 @@ export async function readDocument<D extends object>(
 ): Promise<{ version: number; document: D } | undefined> {
   const found = await em
     .fork()
-    .findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) }, { fields: ["version", "body"] });
+    .findOne(
+      DocumentSchema,
+      { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) },
+      { fields: ["version", "body"] },
+    );
   if (found) return { version: found.version, document: checkDocument(kind, found.body) };
   return kind.many ? undefined : { version: 0, document: kind.fresh("") };
 }
@@ -66,15 +80,23 @@ export async function openDocument<D extends object>(
   return {
     version: found.version,
     document: checkDocument(kind, found.body),
-    history: { steps: steps.map(({ n, words, patches, inverse }) => ({ n, words, patches, inverse })), done: found.done },
+    history: {
+      steps: steps.map(({ n, words, patches, inverse }) => ({ n, words, patches, inverse })),
+      done: found.done,
+    },
   };
 }
 
-const nameOf = (document: object): string => ("name" in document && typeof document.name === "string" ? document.name : "");
+const nameOf = (document: object): string =>
+  "name" in document && typeof document.name === "string" ? document.name : "";
 
 /** Adds a document of a kind of which there are many, with a place in addresses that no other has. */
-export const createDocument = <D extends object>(em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<D>, document: D): Promise<PanelSummary> =>
-  write(em, (tx) => insertDocument(tx, shop, kind, document));
+export const createDocument = <D extends object>(
+  em: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  document: D,
+): Promise<PanelSummary> => write(em, (tx) => insertDocument(tx, shop, kind, document));
 
 /** {@link createDocument} within a transaction that is under way. */
 export async function insertDocument<D extends object>(
@@ -123,7 +145,13 @@ export const saveDocument = <D extends object>(
       found = await tx.findOneOrFail(DocumentSchema, where, { fields: ["id", "version", "done"] });
     } else if (found?.version !== version) return undefined;
     if (!found) return undefined;
-    const next = { version: found.version + 1, body: document, name: nameOf(document), updatedAt: new Date(), done: history?.done ?? found.done };
+    const next = {
+      version: found.version + 1,
+      body: document,
+      name: nameOf(document),
+      updatedAt: new Date(),
+      done: history?.done ?? found.done,
+    };
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, next);
     if (history) await saveSteps(tx, found.id, history);
     return next.version;
@@ -132,7 +160,8 @@ export const saveDocument = <D extends object>(
 /** Puts the steps that were sent in the place of those from the first of them on, and forgets the oldest. */
 async function saveSteps(tx: SqlEntityManager, document: number, { from, steps }: SentHistory): Promise<void> {
   await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $gte: from } });
-  for (const { n, words, patches, inverse } of steps) await tx.insert<StoredStep>(StepSchema, { document, n, words, patches, inverse });
+  for (const { n, words, patches, inverse } of steps)
+    await tx.insert<StoredStep>(StepSchema, { document, n, words, patches, inverse });
   const last = steps.at(-1)?.n ?? from - 1;
   await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $lte: last - keptSteps } });
 }

@@ -20,7 +20,9 @@ export function lockFile(file: string): () => void {
   } catch (error) {
     lock.close();
     if (/SQLITE_BUSY|locked/i.test((error as Error).message))
-      throw new InUse(`${file} is open in another Zany Trellis. Use that one, stop it first, or choose another file: --data FILE`);
+      throw new InUse(
+        `${file} is open in another Zany Trellis. Use that one, stop it first, or choose another file: --data FILE`,
+      );
     throw error;
   }
   return () => lock.close();

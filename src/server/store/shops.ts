@@ -33,7 +33,13 @@ export function createShop(em: SqlEntityManager, { name, currency, panel, ...bro
   const document = panel ?? firstPanel(new CatalogueIndex(brought.catalogue), "First panel");
   return write(em, async (tx) => {
     const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
-    const shop = tx.create<Shop>(ShopSchema, { slug: fieldKey(name, others), name, currency, ...catalogueOf(brought), createdAt: new Date() });
+    const shop = tx.create<Shop>(ShopSchema, {
+      slug: fieldKey(name, others),
+      name,
+      currency,
+      ...catalogueOf(brought),
+      createdAt: new Date(),
+    });
     tx.persist(shop);
     await tx.flush();
     await insertParts(tx, shop, brought);
@@ -58,30 +64,50 @@ const catalogueOf = ({ catalogue, reading = [] }: Import) => ({
   reading,
 });
 
-async function insertParts(tx: SqlEntityManager, shop: ShopRef, { catalogue, bytes = encodeCatalogue(catalogue) }: Import): Promise<void> {
+async function insertParts(
+  tx: SqlEntityManager,
+  shop: ShopRef,
+  { catalogue, bytes = encodeCatalogue(catalogue) }: Import,
+): Promise<void> {
   for (const [position, part] of partsOf(bytes).entries())
     await tx.insert<CataloguePart>(CataloguePartSchema, { shop: shop.id, position, bytes: Buffer.from(part) });
 }
 
 /** A shop's imported catalogue in binary form, without mends. */
 export async function loadBytes(em: SqlEntityManager, shop: ShopRef): Promise<Uint8Array> {
-  const parts = await em.fork().find(CataloguePartSchema, { shop: shop.id }, { fields: ["bytes"], orderBy: { position: "asc" } });
+  const parts = await em
+    .fork()
+    .find(CataloguePartSchema, { shop: shop.id }, { fields: ["bytes"], orderBy: { position: "asc" } });
   // The driver gives bytes back as a bare buffer.
   return joinParts(parts.map(({ bytes }) => new Uint8Array(bytes)));
 }
 
 /** All shops, the oldest first. */
-export const listShops = (em: SqlEntityManager): Promise<Shop[]> => em.fork().findAll(ShopSchema, { orderBy: { createdAt: "asc", id: "asc" } });
+export const listShops = (em: SqlEntityManager): Promise<Shop[]> =>
+  em.fork().findAll(ShopSchema, { orderBy: { createdAt: "asc", id: "asc" } });
 
 /** A shop with all that its row says. */
-export const findShop = (em: SqlEntityManager, slug: string): Promise<Shop | null> => em.fork().findOne(ShopSchema, { slug });
+export const findShop = (em: SqlEntityManager, slug: string): Promise<Shop | null> =>
+  em.fork().findOne(ShopSchema, { slug });
 
 /** A shop as the answers on the way of every shopper need it: without its fields and how its file was read. */
-export const findShopRef = (em: SqlEntityManager, slug: string): Promise<Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount"> | null> =>
+export const findShopRef = (
+  em: SqlEntityManager,
+  slug: string,
+): Promise<Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount"> | null> =>
   em.fork().findOne(ShopSchema, { slug }, { fields: ["id", "slug", "name", "currency", "variantCount"] });
 
 /** A shop as the tool's views take it. */
 export async function shopSummaryOf(em: SqlEntityManager, shop: Shop): Promise<ShopSummary> {
   const { slug, name, currency, productCount: products, variantCount: variants, reading, fields } = shop;
-  return { slug, name, currency, products, variants, reading, fields, panels: await listDocuments(em, shop, panelKind) };
+  return {
+    slug,
+    name,
+    currency,
+    products,
+    variants,
+    reading,
+    fields,
+    panels: await listDocuments(em, shop, panelKind),
+  };
 }

@@ -3,13 +3,13 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { cleanSvg } from "../../core/safe/clean-svg.ts";
-import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
+import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
 import { resolveBook, type SwatchBook } from "../../core/swatch/view.ts";
+import { Fault } from "../fault.ts";
 import { readDocument, type ShopRef, versionOf } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import { write } from "./write.ts";
-import { Fault } from "../fault.ts";
 
 /** Values from which on a field is no list of colours or brands. */
 const mostValues = 2000;
@@ -48,12 +48,17 @@ export class SwatchResolver {
 const types = { svg: "image/svg+xml", png: "image/png", jpg: "image/jpeg", webp: "image/webp" } as const;
 
 /** Keeps a picture in the shop's store, named by its content, and says where it is. @throws Fault when it is none that can be kept */
-export async function keepPicture(em: SqlEntityManager, shop: Pick<Shop, "id" | "slug">, bytes: Uint8Array): Promise<string> {
+export async function keepPicture(
+  em: SqlEntityManager,
+  shop: Pick<Shop, "id" | "slug">,
+  bytes: Uint8Array,
+): Promise<string> {
   const { end, content } = checkPicture(bytes);
   const name = `${createHash("sha256").update(content).digest("hex")}.${end}`;
   await write(em, async (tx) => {
     const known = await tx.count<Picture>(PictureSchema, { shop: shop.id, name });
-    if (known === 0) await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type: types[end], bytes: Buffer.from(content) });
+    if (known === 0)
+      await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type: types[end], bytes: Buffer.from(content) });
   });
   return `/pictures/${shop.slug}/${name}`;
 }
@@ -67,7 +72,8 @@ function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Ui
   if (text(0, 4) === "RIFF" && text(8, 12) === "WEBP") return { end: "webp", content: bytes };
   const whole = new TextDecoder().decode(bytes);
   const svg = /^\ufeff?\s*(?:<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(whole) ? cleanSvg(whole) : undefined;
-  if (svg === undefined) throw new Fault(422, "This is no PNG, JPEG, WebP or SVG. Save the picture as one of them and bring it again.");
+  if (svg === undefined)
+    throw new Fault(422, "This is no PNG, JPEG, WebP or SVG. Save the picture as one of them and bring it again.");
   return { end: "svg", content: new TextEncoder().encode(svg) };
 }
 

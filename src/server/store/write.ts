@@ -18,10 +18,14 @@ export async function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager
     } catch (error) {
       if (!isBusy(error)) throw error;
       if (Date.now() > until)
-        throw new Fault(503, "Another program holds the database, so nothing was written. End that program's work on the file, and try again.");
+        throw new Fault(
+          503,
+          "Another program holds the database, so nothing was written. End that program's work on the file, and try again.",
+        );
       await new Promise((done) => setTimeout(done, between));
     }
   }
 }
 
-const isBusy = (error: unknown): boolean => error instanceof Error && /SQLITE_BUSY|database is locked/i.test(error.message);
+const isBusy = (error: unknown): boolean =>
+  error instanceof Error && /SQLITE_BUSY|database is locked/i.test(error.message);

@@ -1,9 +1,9 @@
+import type { WireAnswer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { WireQuestion } from "../../core/match/question.ts";
-import type { WireAnswer } from "../../core/match/answer.ts";
 import { RemoteEngine } from "../../core/match/remote-engine.ts";
-import type { EngineReply, EngineRequest } from "./engine.worker.ts";
 import type { Boot } from "../shop/boot.ts";
+import type { EngineReply, EngineRequest } from "./engine.worker.ts";
 
 /** Opens the engine of a page, wherever its work is done; the rest of the page does not know. */
 export async function openEngine({ engine, data, ask }: Pick<Boot, "engine" | "data" | "ask">): Promise<Engine> {
@@ -15,7 +15,11 @@ export async function openEngine({ engine, data, ask }: Pick<Boot, "engine" | "d
 }
 
 async function askServer(address: string, question: WireQuestion): Promise<WireAnswer> {
-  const response = await fetch(address, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(question) });
+  const response = await fetch(address, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(question),
+  });
   if (!response.ok) throw new Error(`The shop did not answer (${response.status}).`);
   return response.json();
 }

@@ -31,7 +31,15 @@ function CardPicture({ card: { image, title }, lazy }: { card: Card; lazy: boole
   return (
     <div class="zs-picture">
       {image ? (
-        <img key={image} src={image} alt="" width="400" height="400" loading={lazy ? "lazy" : undefined} decoding="async" />
+        <img
+          key={image}
+          src={image}
+          alt=""
+          width="400"
+          height="400"
+          loading={lazy ? "lazy" : undefined}
+          decoding="async"
+        />
       ) : (
         <span aria-hidden="true">{[...title][0]}</span>
       )}

@@ -9,8 +9,11 @@ export function Pages({ state, perform }: { state: ListingState; perform: Perfor
   const { say, answer, fields, query, panel } = state;
   const last = Math.ceil(answer.total / pageSize);
   if (last < 2) return null;
-  const numbers = Array.from({ length: last }, (_, i) => i + 1).filter((n) => n === 1 || n === last || Math.abs(n - state.page) < 2);
-  const link = (page: number) => toAddress({ ...state, page }, (key) => fields.get(key), query, facetRows(panel)) || "?";
+  const numbers = Array.from({ length: last }, (_, i) => i + 1).filter(
+    (n) => n === 1 || n === last || Math.abs(n - state.page) < 2,
+  );
+  const link = (page: number) =>
+    toAddress({ ...state, page }, (key) => fields.get(key), query, facetRows(panel)) || "?";
   return (
     <nav class="zs-pages" aria-label={say("pages")}>
       {numbers.map((page, i) => (

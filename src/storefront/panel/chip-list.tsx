@@ -16,7 +16,12 @@ export function ChipList({ chips, say, perform, children }: Props) {
     <ul class="zt-chips">
       {chips.map(({ key, text, facet, takeBack }) => (
         <li key={key}>
-          <button type="button" class="zt-chip" aria-label={say("remove", { facet, text })} onClick={() => perform(takeBack)}>
+          <button
+            type="button"
+            class="zt-chip"
+            aria-label={say("remove", { facet, text })}
+            onClick={() => perform(takeBack)}
+          >
             {text}
             <span aria-hidden="true">×</span>
           </button>

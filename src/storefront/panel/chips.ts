@@ -25,7 +25,11 @@ export function chipsOf({ selection, panel, fields, answer, currency, language, 
     if (!field) return [];
     const facet = (row && rowLabel(row, language)) || field.name;
     if (isRange(choice)) {
-      const text = rangeText(choice, formatterOf(field, currency, row && settingsOn(row.settings, band), language), say);
+      const text = rangeText(
+        choice,
+        formatterOf(field, currency, row && settingsOn(row.settings, band), language),
+        say,
+      );
       return [{ key, text, facet, takeBack: { do: "choose", field: key, choice: undefined } }];
     }
     const known = Object.hasOwn(answer.facets, key) ? answer.facets[key]?.options : undefined;
@@ -33,9 +37,16 @@ export function chipsOf({ selection, panel, fields, answer, currency, language, 
       const option = known?.find((one) => one.id === id) ?? { id, label: id };
       const label = row ? labelOf(rulesOf(row), option, language) : option.label;
       const text = label.split(pathSeparator).at(-1) ?? label;
-      return { key: `${key} ${id}`, text, facet, takeBack: { do: "toggle", facet: row ?? { field: key, mode: "any" }, option: id } };
+      return {
+        key: `${key} ${id}`,
+        text,
+        facet,
+        takeBack: { do: "toggle", facet: row ?? { field: key, mode: "any" }, option: id },
+      };
     });
   });
   const text = selection.text.trim();
-  return text ? [{ key: "q", text: `“${text}”`, facet: say("search"), takeBack: { do: "search", text: "" } }, ...chips] : chips;
+  return text
+    ? [{ key: "q", text: `“${text}”`, facet: say("search"), takeBack: { do: "search", text: "" } }, ...chips]
+    : chips;
 }

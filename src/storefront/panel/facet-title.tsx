@@ -16,7 +16,14 @@ export function FacetTitle({ id, label, settings: { title, hint }, open, fold }:
           {open === undefined ? (
             label
           ) : (
-            <button type="button" class="zt-fold" aria-expanded={open} aria-controls={id} aria-describedby={tip} onClick={() => fold(!open)}>
+            <button
+              type="button"
+              class="zt-fold"
+              aria-expanded={open}
+              aria-controls={id}
+              aria-describedby={tip}
+              onClick={() => fold(!open)}
+            >
               {label}
             </button>
           )}

@@ -24,7 +24,8 @@ interface Props {
 export function FacetView(props: Props) {
   const drawn = useRef<{ props: Props; view: VNode } | undefined>(undefined);
   // What looks the same is not drawn anew: on the stage most changes are of one row among many.
-  if (!drawn.current || !looksSame(drawn.current.props, props)) drawn.current = { props, view: <DrawnFacet {...props} /> };
+  if (!drawn.current || !looksSame(drawn.current.props, props))
+    drawn.current = { props, view: <DrawnFacet {...props} /> };
   return drawn.current.view;
 }
 
@@ -93,7 +94,12 @@ function DrawnFacet({ row, state, perform }: Props) {
 }
 
 /** What the facet's display is given. */
-function displayProps({ row, state, perform }: Props, field: Field, settings: FacetSettings, answer: FacetAnswer): DisplayProps {
+function displayProps(
+  { row, state, perform }: Props,
+  field: Field,
+  settings: FacetSettings,
+  answer: FacetAnswer,
+): DisplayProps {
   const format = formatterOf(field, state.currency, settings, state.language);
   return {
     row,

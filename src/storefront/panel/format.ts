@@ -16,7 +16,10 @@ function numberFormat(locale: string, options: Intl.NumberFormatOptions): Intl.N
 
 /** An amount in a currency, with its own number of decimals unless the amount is whole or `decimals` says how many. */
 export function money(amount: number, currency: string, locale = "en", decimals: number | null = null): string {
-  const digits = decimals === null ? { trailingZeroDisplay: "stripIfInteger" } : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
+  const digits =
+    decimals === null
+      ? { trailingZeroDisplay: "stripIfInteger" }
+      : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
   return numberFormat(locale, { style: "currency", currency, ...digits } as Intl.NumberFormatOptions).format(amount);
 }
 
@@ -24,14 +27,28 @@ type Affixes = Pick<FacetSettings, "prefix" | "suffix" | "decimals">;
 const plain: Affixes = { prefix: "", suffix: "", decimals: null };
 
 /** How shoppers read numbers of a field: money, a day, or a plain number with its unit; with a facet's own prefix, suffix and decimals. */
-export function formatterOf(field: Field, currency: string, { prefix, suffix, decimals }: Affixes = plain, locale = "en"): (value: number) => string {
+export function formatterOf(
+  field: Field,
+  currency: string,
+  { prefix, suffix, decimals }: Affixes = plain,
+  locale = "en",
+): (value: number) => string {
   if (field.kind === "date") {
-    const format = new Intl.DateTimeFormat(locale, { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
+    const format = new Intl.DateTimeFormat(locale, {
+      day: "numeric",
+      month: "short",
+      year: "numeric",
+      timeZone: "UTC",
+    });
     return (value) => format.format(new Date(formatDay(value)));
   }
   const own = prefix !== "" || suffix !== "";
-  if ((field.role === "price" || field.role === "list_price") && !own) return (value) => money(value, currency, locale, decimals);
-  const digits = decimals === null ? { maximumFractionDigits: 2 } : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
+  if ((field.role === "price" || field.role === "list_price") && !own)
+    return (value) => money(value, currency, locale, decimals);
+  const digits =
+    decimals === null
+      ? { maximumFractionDigits: 2 }
+      : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
   const format = numberFormat(locale, digits);
   const behind = own ? suffix : field.unit ? ` ${field.unit}` : "";
   return (value) => `${prefix}${format.format(value)}${behind}`;

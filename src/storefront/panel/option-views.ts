@@ -17,7 +17,12 @@ type Shown = Pick<PanelState, "selection" | "swatches" | "language" | "say">;
  * row's order, counted as the row says, dead ends kept, faded or dropped. The order goes by the whole page's
  * counts, so that it never changes under a finger.
  */
-export function optionViews(state: Shown, row: FacetRow, settings: FacetSettings, { options, counts }: FacetAnswer): OptionView[] {
+export function optionViews(
+  state: Shown,
+  row: FacetRow,
+  settings: FacetSettings,
+  { options, counts }: FacetAnswer,
+): OptionView[] {
   const chosen = new Set(optionsOf(choiceOf(state.selection, row.field)));
   const book = Object.hasOwn(state.swatches, row.field) ? state.swatches[row.field] : undefined;
   const rules = rulesOf(row);

@@ -10,7 +10,13 @@ const still = () => {};
 /** A facet as it would be in another display: in a mode that it can carry, laid open, with every option. */
 export function pictureRow(row: FacetRow, display: DisplayName): FacetRow {
   const { modes } = displays[display];
-  const settings: FacetRow["settings"] = { ...row.settings, start: "fixed", title: true, deadEnd: "keep", clearLink: false };
+  const settings: FacetRow["settings"] = {
+    ...row.settings,
+    start: "fixed",
+    title: true,
+    deadEnd: "keep",
+    clearLink: false,
+  };
   return { ...row, display: { wide: display }, mode: modes.includes(row.mode) ? row.mode : modes[0], settings };
 }
 

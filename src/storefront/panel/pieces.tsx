@@ -122,7 +122,12 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
           return (
             <li key={id}>
               <a
-                href={toAddress(nextPlace(startPlace, only), (key) => state.fields.get(key), state.query, facetRows(state.panel))}
+                href={toAddress(
+                  nextPlace(startPlace, only),
+                  (key) => state.fields.get(key),
+                  state.query,
+                  facetRows(state.panel),
+                )}
                 onClick={(event) => {
                   if (event.ctrlKey || event.metaKey || event.shiftKey) return;
                   event.preventDefault();

@@ -1,9 +1,9 @@
 import { renderToString } from "preact-render-to-string";
-import { fromAddress } from "../../core/place/address.ts";
-import { startPlace } from "../../core/place/place.ts";
+import type { Engine } from "../../core/match/engine.ts";
 import { bandGroups } from "../../core/panel/band-groups.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
-import type { Engine } from "../../core/match/engine.ts";
+import { fromAddress } from "../../core/place/address.ts";
+import { startPlace } from "../../core/place/place.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import type { Boot } from "./boot.ts";
 import { answerAt, firstState, type PlaceAnswer } from "./page-state.ts";

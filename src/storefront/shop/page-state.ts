@@ -34,7 +34,12 @@ export function questionOf(panel: PanelDocument, band: Band, { selection, sort, 
  * Asks for a place on a panel's page. A page beyond the last is the last: a shared link may be older than
  * the catalogue. An engine that answers at once is answered for at once.
  */
-export function answerAt(engine: Engine, panel: PanelDocument, band: Band, { selection, sort, page }: Place): PlaceAnswer | Promise<PlaceAnswer> {
+export function answerAt(
+  engine: Engine,
+  panel: PanelDocument,
+  band: Band,
+  { selection, sort, page }: Place,
+): PlaceAnswer | Promise<PlaceAnswer> {
   const place = { selection, sort, page };
   const take = (answer: Answer): PlaceAnswer | Promise<PlaceAnswer> => {
     const last = Math.max(1, Math.ceil(answer.total / pageSize));

@@ -6,8 +6,8 @@ import { SortBox } from "../listing/sort-box.tsx";
 import { chipsOf } from "../panel/chips.ts";
 import { Count } from "../panel/count.tsx";
 import { Drawer } from "../panel/drawer.tsx";
-import { PanelView } from "../panel/panel-view.tsx";
 import type { Perform } from "../panel/panel-state.ts";
+import { PanelView } from "../panel/panel-view.tsx";
 import type { PageState } from "./page-state.ts";
 
 /** The page for a group of bands on which it is the same. */
@@ -92,7 +92,14 @@ export function PageView({ copies, perform, openDrawer }: Props) {
 function DrawerButton({ bands, state, open }: { bands: string; state: PageState; open(): void }) {
   const chosen = chipsOf(state).length;
   return (
-    <button type="button" class="zt-drawer-button" data-bands={bands} aria-haspopup="dialog" data-active={chosen > 0 || undefined} onClick={open}>
+    <button
+      type="button"
+      class="zt-drawer-button"
+      data-bands={bands}
+      aria-haspopup="dialog"
+      data-active={chosen > 0 || undefined}
+      onClick={open}
+    >
       {state.say("filters")}
       {chosen > 0 ? <span class="zt-badge">{chosen}</span> : null}
     </button>

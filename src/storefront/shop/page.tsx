@@ -1,6 +1,7 @@
 import { hydrate } from "preact";
 import { useLayoutEffect, useState } from "preact/hooks";
 import { bandAt } from "../../core/band/band.ts";
+import { isSameSelection } from "../../core/match/selection.ts";
 import { groupOn } from "../../core/panel/band-groups.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import { fromAddress, toAddress } from "../../core/place/address.ts";
@@ -8,6 +9,7 @@ import { startPlace } from "../../core/place/place.ts";
 import { openEngine } from "../engine/open-engine.ts";
 import { loadViews } from "../panel/displays/load-views.ts";
 import type { Boot } from "./boot.ts";
+import { withTouched } from "./early-choices.ts";
 import { answerAt, displaysOf, firstState } from "./page-state.ts";
 import { PageView } from "./page-view.tsx";
 import { PageStore } from "./store.ts";
@@ -23,11 +25,18 @@ async function start(): Promise<void> {
   const facets = engineFacets(boot.panel, band);
   const place = boot.stage ? startPlace : fromAddress(location.search, facets, fieldOf);
   const [engine] = await Promise.all([openEngine(boot), loadViews(displaysOf(boot.panel, [band]))]);
-  const store = new PageStore(firstState(boot, band, await answerAt(engine, boot.panel, band, place), location.search), engine);
+  const store = new PageStore(
+    firstState(boot, band, await answerAt(engine, boot.panel, band, place), location.search),
+    engine,
+  );
 
   // The server drew the page for every band; this one's is taken over, and the others were never seen.
   const group = groupOn(boot.panel, band).join(" ");
-  for (const other of root.querySelectorAll<HTMLElement>("[data-bands]")) if (other.dataset.bands !== group) other.remove();
+  for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
+    if (other.dataset.bands !== group) other.remove();
+  // What was chosen while the page was still asleep counts too: the plain form says it as an address would.
+  const early = root.querySelector<HTMLFormElement>("form.zt-panel");
+  const selection = early ? withTouched(store.state.selection, early, facets, fieldOf) : store.state.selection;
   hydrate(<Page store={store} />, root);
   addEventListener("resize", () => void widen(store));
 
@@ -39,8 +48,11 @@ async function start(): Promise<void> {
       const query = toAddress(state, fieldOf, location.search, engineFacets(state.panel, state.band));
       setTimeout(() => history.pushState(null, "", location.pathname + query + location.hash));
     });
-    addEventListener("popstate", () => store.go(fromAddress(location.search, engineFacets(store.state.panel, store.state.band), fieldOf), "view"));
+    addEventListener("popstate", () =>
+      store.go(fromAddress(location.search, engineFacets(store.state.panel, store.state.band), fieldOf), "view"),
+    );
   }
+  if (!isSameSelection(selection, store.state.selection)) store.go({ ...store.state, selection, page: 1 });
   document.documentElement.dataset.ready = "";
 }
 

@@ -107,7 +107,17 @@ export class PageStore {
       this.#stepped = false;
       // What does not wait for an answer may have changed meanwhile.
       const { language, say, limits } = this.#wanted;
-      this.#wanted = { ...next, ...place, answer, language, say, limits, marked, drawerOpen: drawerOpen && next.band === band, trouble: false };
+      this.#wanted = {
+        ...next,
+        ...place,
+        answer,
+        language,
+        say,
+        limits,
+        marked,
+        drawerOpen: drawerOpen && next.band === band,
+        trouble: false,
+      };
       this.#put(this.#wanted, told);
     };
     const fail = (error: Error) => {
@@ -115,7 +125,10 @@ export class PageStore {
       console.error(error);
       // The last result stays, and the shopper is told where the products are.
       this.#put({ ...this.#state, trouble: true }, "view");
-      setTimeout(() => turn === this.#asked && this.#ask(this.#wanted, change, Math.min(2 * pause, longestPause)), pause);
+      setTimeout(
+        () => turn === this.#asked && this.#ask(this.#wanted, change, Math.min(2 * pause, longestPause)),
+        pause,
+      );
     };
     const answer = answerAt(this.#engine, next.panel, next.band, next);
     if (answer instanceof Promise) answer.then(take, fail);

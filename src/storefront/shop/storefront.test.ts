@@ -3,27 +3,27 @@ import fc from "fast-check";
 import { describe, expect, it, vi } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { readCatalogue } from "../../core/catalogue/read.ts";
+import { edited } from "../../core/document/edit.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { after } from "../../core/document/edit.ts";
 import { cardOf } from "../../core/listing/card.ts";
-import { isSafePicture } from "../../core/safe/safe-address.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
-import type { Question, Selection } from "../../core/match/question.ts";
 import { LocalEngine } from "../../core/match/local-engine.ts";
-import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
-import { engineFacets, facetRows } from "../../core/panel/panel.ts";
+import type { Question, Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import { removeRow, setMode } from "../../core/panel/edit.ts";
-import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../../core/setting/settings.ts";
+import { engineFacets, facetRows } from "../../core/panel/panel.ts";
+import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import { fromAddress, heldBack, toAddress } from "../../core/place/address.ts";
 import { nextPlace, type Place, startPlace } from "../../core/place/place.ts";
+import { isSafePicture } from "../../core/safe/safe-address.ts";
+import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../../core/setting/settings.ts";
 import { pageSize } from "../listing/listing-state.ts";
 import { chipsOf } from "../panel/chips.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import { optionViews } from "../panel/option-views.ts";
-import { drawPage } from "./draw-page.tsx";
 import type { Boot } from "./boot.ts";
+import { drawPage } from "./draw-page.tsx";
 import { answerAt, firstState, type PlaceAnswer } from "./page-state.ts";
 import { PageStore } from "./store.ts";
 
@@ -86,15 +86,25 @@ describe("the address", () => {
   });
 
   it("leaves out what it does not understand", () => {
-    const read = fromAddress("?light=Half++SHADE&light=half+shade&brand=x&price.min=cheap&sort=none&page=-3&__proto__=x", facets, fieldOf);
-    expect(read).toEqual({ selection: { text: "", choices: { light: { options: ["half shade"] } } }, sort: "", page: 1 });
+    const read = fromAddress(
+      "?light=Half++SHADE&light=half+shade&brand=x&price.min=cheap&sort=none&page=-3&__proto__=x",
+      facets,
+      fieldOf,
+    );
+    expect(read).toEqual({
+      selection: { text: "", choices: { light: { options: ["half shade"] } } },
+      sort: "",
+      page: 1,
+    });
     expect(toAddress(startPlace, fieldOf)).toBe("");
   });
 
   it("keeps all that it holds beside the place, and so does the plain form", () => {
     const present = "?panel=second&lang=de&light=shade&page=3&utm=x&price.min=4";
     const next = nextPlace(fromAddress(present, facets, fieldOf), toggling("light", "full sun"));
-    expect(toAddress(next, fieldOf, present, facets)).toBe("?panel=second&lang=de&utm=x&light=shade&light=full+sun&price.min=4");
+    expect(toAddress(next, fieldOf, present, facets)).toBe(
+      "?panel=second&lang=de&utm=x&light=shade&light=full+sun&price.min=4",
+    );
     expect(toAddress(startPlace, fieldOf, present, facets)).toBe("?panel=second&lang=de&utm=x");
     expect(heldBack(present, facets, true).map(([name]) => name)).toEqual(["panel", "lang", "utm"]);
     expect(heldBack("?q=vine&sort=price", facets, false)).toEqual([
@@ -132,15 +142,17 @@ describe("the page's store", () => {
     const store = storeFor();
     store.perform(toggling("light", "shade"));
     store.perform(toggling("light", "full sun"));
-    store.setPanel(after(demoPanel, setMode(lightRow, "one", "")));
+    store.setPanel(edited(demoPanel, setMode(lightRow, "one", "")));
     expect(store.state.selection).toEqual(chosen("light", "shade"));
-    store.setPanel(after(demoPanel, removeRow("f-light", "")));
+    store.setPanel(edited(demoPanel, removeRow("f-light", "")));
     expect(store.state.selection).toEqual(emptySelection);
     expect(store.state.answer.total).toBe(240);
   });
 
   it("goes on from what was asked last, though its answer is still under way", async () => {
-    const slow: Engine = { ask: (question: Question) => new Promise<Answer>((done) => setTimeout(() => done(engine.ask(question)))) };
+    const slow: Engine = {
+      ask: (question: Question) => new Promise<Answer>((done) => setTimeout(() => done(engine.ask(question)))),
+    };
     const store = storeFor(slow);
     const heard = vi.fn();
     store.subscribe(heard);
@@ -148,7 +160,11 @@ describe("the page's store", () => {
     store.setPanel({ ...demoPanel });
     store.setWidth(400);
     await wait(20);
-    expect([store.state.selection, store.state.band, store.state.answer.total]).toEqual([chosen("light", "shade"), "slim", 77]);
+    expect([store.state.selection, store.state.band, store.state.answer.total]).toEqual([
+      chosen("light", "shade"),
+      "slim",
+      77,
+    ]);
     store.setSelection(emptySelection);
     await wait(20);
     expect(heard.mock.calls.map(([, change]) => change)).toEqual(["place", "stage"]);
@@ -156,7 +172,9 @@ describe("the page's store", () => {
 
   it("shows the answer to the last question, however late the others come", async () => {
     const waiting: (() => void)[] = [];
-    const slow: Engine = { ask: (question: Question) => new Promise<Answer>((done) => waiting.push(() => done(engine.ask(question)))) };
+    const slow: Engine = {
+      ask: (question: Question) => new Promise<Answer>((done) => waiting.push(() => done(engine.ask(question)))),
+    };
     const store = storeFor(slow);
     store.perform({ do: "only", field: "light", choice: { options: ["shade"] } });
     store.perform({ do: "only", field: "light", choice: { options: ["full sun"] } });
@@ -189,7 +207,9 @@ describe("a slow engine", () => {
     vi.useFakeTimers();
     vi.spyOn(console, "error").mockImplementation(() => {});
     let broken = true;
-    const engineDown: Engine = { ask: async (question: Question) => (broken ? Promise.reject(new Error("down")) : engine.ask(question)) };
+    const engineDown: Engine = {
+      ask: async (question: Question) => (broken ? Promise.reject(new Error("down")) : engine.ask(question)),
+    };
     const store = storeFor(engineDown);
     store.perform(toggling("light", "shade"));
     await vi.advanceTimersByTimeAsync(10);
@@ -198,7 +218,11 @@ describe("a slow engine", () => {
     expect(store.state.trouble).toBe(true);
     broken = false;
     await vi.advanceTimersByTimeAsync(30_000);
-    expect([store.state.trouble, store.state.answer.total, store.state.selection]).toEqual([false, 77, chosen("light", "shade")]);
+    expect([store.state.trouble, store.state.answer.total, store.state.selection]).toEqual([
+      false,
+      77,
+      chosen("light", "shade"),
+    ]);
     vi.useRealTimers();
     vi.restoreAllMocks();
   });
@@ -235,7 +259,9 @@ describe("options as they are drawn", () => {
     const seeds = chosen("category", "seeds");
     const order = (row: typeof light, selection: Selection) => views(row, selection).map(({ id }) => id);
     expect(order(light, seeds)).toEqual(order(light, emptySelection));
-    expect(views(set("counting", "steady"), seeds).map(({ count }) => count)).toEqual(views(light, emptySelection).map(({ count }) => count));
+    expect(views(set("counting", "steady"), seeds).map(({ count }) => count)).toEqual(
+      views(light, emptySelection).map(({ count }) => count),
+    );
     expect(views(set("counting", "none"), seeds).every(({ count }) => count === undefined)).toBe(true);
   });
 });
@@ -244,7 +270,11 @@ describe("chips", () => {
   it("say what is chosen and lead back without it", () => {
     const selection: Selection = {
       text: "vine",
-      choices: { category: { options: ["plants > climbers"] }, price: { min: 5, max: 20.5 }, light: { options: ["shade"] } },
+      choices: {
+        category: { options: ["plants > climbers"] },
+        price: { min: 5, max: 20.5 },
+        light: { options: ["shade"] },
+      },
     };
     const chips = chipsOf(stateFor(demoPanel, selection));
     expect(chips.map(({ facet, text }) => `${facet}: ${text}`)).toEqual([
@@ -278,7 +308,15 @@ describe("cards", () => {
 
   it("load pictures from the shop or over http only", () => {
     expect(["/a.svg", "https://a.example/b.png", "HTTP://a.example/b"].every(isSafePicture)).toBe(true);
-    for (const address of ["javascript:x", "data:text/html,x", "//a.example/x", "x.png", "", "/\\host/a.png", "/\t/host/a.png"])
+    for (const address of [
+      "javascript:x",
+      "data:text/html,x",
+      "//a.example/x",
+      "x.png",
+      "",
+      "/\\host/a.png",
+      "/\t/host/a.png",
+    ])
       expect(isSafePicture(address)).toBe(false);
   });
 });
@@ -286,14 +324,20 @@ describe("cards", () => {
 describe("numbers as shoppers read them", () => {
   // Source: CLDR through Intl; ISO 4217 minor units (JPY has none).
   it("carry the currency's sign and decimals", () => {
-    expect([money(8.5, "EUR"), money(8, "EUR"), money(1200, "JPY"), money(3.75, "USD")]).toEqual(["€8.50", "€8", "¥1,200", "$3.75"]);
+    expect([money(8.5, "EUR"), money(8, "EUR"), money(1200, "JPY"), money(3.75, "USD")]).toEqual([
+      "€8.50",
+      "€8",
+      "¥1,200",
+      "$3.75",
+    ]);
     const date = index.field("dispatch-from");
     expect(date && formatterOf(date, "EUR")(0)).toBe("Jan 1, 1970");
   });
 });
 
 describe("the page as the server draws it", () => {
-  const draw = (search: string, panel = demoPanel, language = "en") => drawPage({ ...boot, panel, language }, engine, search);
+  const draw = (search: string, panel = demoPanel, language = "en") =>
+    drawPage({ ...boot, panel, language }, engine, search);
 
   it("holds the answer to the address without any script, once for each kind of band", async () => {
     const page = await draw("?light=shade&lang=en");
@@ -310,7 +354,11 @@ describe("the page as the server draws it", () => {
   });
 
   it("is drawn once where every band is alike", async () => {
-    const page = await draw("", { ...demoPanel, placement: { wide: "left" }, rows: facetRows(demoPanel).filter(({ display }) => !display.slim) });
+    const page = await draw("", {
+      ...demoPanel,
+      placement: { wide: "left" },
+      rows: facetRows(demoPanel).filter(({ display }) => !display.slim),
+    });
     expect(page.match(/class="zt-panel"/g)).toHaveLength(1);
     expect(page).toContain('data-bands="wide medium slim"');
   });
@@ -328,7 +376,9 @@ describe("the page as the server draws it", () => {
   });
 
   it("leaves out facets whose field is gone, and never breaks down over them", async () => {
-    const rows = demoPanel.rows.map((row) => (row.id === "f-light" && row.kind === "facet" ? { ...row, field: "moonlight" } : row));
+    const rows = demoPanel.rows.map((row) =>
+      row.id === "f-light" && row.kind === "facet" ? { ...row, field: "moonlight" } : row,
+    );
     const page = await draw("?moonlight=full", { ...demoPanel, rows });
     expect(page).not.toContain('data-row="f-light"');
     expect(page).toContain(">240 products<");

@@ -104,7 +104,8 @@ function tellKeys(tell: Tell): void {
   addEventListener("keydown", (event) => {
     const { key, code, ctrlKey, metaKey, shiftKey, altKey } = event;
     const typing =
-      event.target instanceof Element && event.target.closest("input:not([type=checkbox], [type=radio], [type=range]), select, textarea") !== null;
+      event.target instanceof Element &&
+      event.target.closest("input:not([type=checkbox], [type=radio], [type=range]), select, textarea") !== null;
     const command = ctrlKey || metaKey;
     if (event.defaultPrevented || altKey || !(command ? /^[kzy]$/i.test(key) : key === "?" && !typing)) return;
     if (typing && /^[zy]$/i.test(key)) return;

@@ -6,7 +6,8 @@ import { type Say, sayer, type Words } from "./say.ts";
 const languages: Readonly<Record<string, Words>> = { en, de };
 
 /** The words of a language, by its whole tag, else by its first part; English where there are none. */
-export const wordsOf = (language: string): Words => languages[language] ?? languages[language.split("-")[0] ?? ""] ?? en;
+export const wordsOf = (language: string): Words =>
+  languages[language] ?? languages[language.split("-")[0] ?? ""] ?? en;
 
 const said = new Map<string, Say>();
 

@@ -20,6 +20,8 @@ export function sayer(words: Words, language: string): Say {
   return (key, values = {}) => {
     const phrase = words[key];
     const text = typeof phrase === "string" ? phrase : (phrase[plural.select(Number(values.n ?? 0))] ?? phrase.other);
-    return text.replace(/\{(\w+)\}/g, (place, name: string) => (Object.hasOwn(values, name) ? String(values[name]) : place));
+    return text.replace(/\{(\w+)\}/g, (place, name: string) =>
+      Object.hasOwn(values, name) ? String(values[name]) : place,
+    );
   };
 }

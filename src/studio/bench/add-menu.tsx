@@ -72,7 +72,9 @@ export function AddMenu() {
                           <Reach profile={profile} />
                         </span>
                         <span className="text-[12px] leading-tight text-quiet">
-                          {suggestion.worth ? `${displays[suggestion.display].label}: ${suggestion.reason}` : `Not by itself: ${suggestion.reason}`}
+                          {suggestion.worth
+                            ? `${displays[suggestion.display].label}: ${suggestion.reason}`
+                            : `Not by itself: ${suggestion.reason}`}
                         </span>
                       </button>
                     </li>
@@ -95,7 +97,9 @@ export function AddMenu() {
           );
         }}
       </Popover>
-      <span className="text-[13px] text-quiet">{suggested.count > 0 ? `${suggested.count} suggested from the catalogue` : ""}</span>
+      <span className="text-[13px] text-quiet">
+        {suggested.count > 0 ? `${suggested.count} suggested from the catalogue` : ""}
+      </span>
     </>
   );
 }

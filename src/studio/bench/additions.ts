@@ -40,6 +40,11 @@ export function freePieces({ profiles }: OpenShop, panel: PanelDocument): { name
       if (piece !== "links") return [add(pieceLabels[piece], newPiece(piece, id))];
       return profiles
         .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
-        .map(({ field }) => add(`Links: ${field.name}`, newPiece(piece, id, { field: field.key, mode: field.kind === "path" ? "tree" : "any" })));
+        .map(({ field }) =>
+          add(
+            `Links: ${field.name}`,
+            newPiece(piece, id, { field: field.key, mode: field.kind === "path" ? "tree" : "any" }),
+          ),
+        );
     });
 }

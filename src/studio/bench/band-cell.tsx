@@ -21,10 +21,19 @@ export function BandCell({ props, open, own, band, label, children }: Props) {
     >
       {own ? children : <Ditto />}
       {own && band !== "wide" ? (
-        <span className="absolute end-0 top-0 border-8 border-b-transparent border-e-accent border-s-transparent border-t-accent" aria-hidden />
+        <span
+          className="absolute end-0 top-0 border-8 border-b-transparent border-e-accent border-s-transparent border-t-accent"
+          aria-hidden
+        />
       ) : null}
       {/* Over the picture and not around it: the picture's small print is no part of the button's name. */}
-      <button type="button" {...props} aria-label={label} title={label} className="absolute inset-0 rounded-lg focus-visible:-outline-offset-2" />
+      <button
+        type="button"
+        {...props}
+        aria-label={label}
+        title={label}
+        className="absolute inset-0 rounded-lg focus-visible:-outline-offset-2"
+      />
     </div>
   );
 }

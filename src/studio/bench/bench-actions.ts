@@ -1,9 +1,9 @@
 import { bands } from "../../core/band/band.ts";
+import { emptySelection } from "../../core/match/selection.ts";
 import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
 import { addRow, duplicateRow, moveRow, removeRow, setPlacement } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import { placements } from "../../core/panel/placement.ts";
-import { emptySelection } from "../../core/match/selection.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
 import type { Action } from "../shell/commands.tsx";
 import type { OpenShop } from "../shell/shop-context.ts";
@@ -16,7 +16,10 @@ export function benchActions(shop: OpenShop, { panel: store, session }: Bench): 
   const { apply, document: panel } = store.getState();
   const suggested = addSuggested(shop, panel);
   return [
-    { name: "Clear what is chosen on the stage", run: () => session.setState({ selection: emptySelection, chosenBy: undefined }) },
+    {
+      name: "Clear what is chosen on the stage",
+      run: () => session.setState({ selection: emptySelection, chosenBy: undefined }),
+    },
     ...freeFields(shop, panel).map(({ profile }) => ({
       name: `Add ${profile.field.name}`,
       run: () => apply(addRow(suggestRow(profile), profile.field.name)),
@@ -34,7 +37,10 @@ export function benchActions(shop: OpenShop, { panel: store, session }: Bench): 
       ];
     }),
     ...bands.flatMap((band) =>
-      placements.map((placement) => ({ name: `Place the panel on ${band}: ${placement}`, run: () => apply(setPlacement(band, placement)) })),
+      placements.map((placement) => ({
+        name: `Place the panel on ${band}: ${placement}`,
+        run: () => apply(setPlacement(band, placement)),
+      })),
     ),
     ...bands.flatMap((band) =>
       panel.rows.filter(isFacet).flatMap((row) => {

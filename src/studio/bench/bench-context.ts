@@ -1,10 +1,10 @@
 import { createContext, useContext } from "react";
 import { createStore, type StoreApi, useStore } from "zustand";
-import type { PageMeasure } from "../../core/finding/measure.ts";
 import type { Band } from "../../core/band/band.ts";
 import { firstScreens, type Screen } from "../../core/band/first-screen.ts";
-import { emptySelection } from "../../core/match/selection.ts";
+import type { PageMeasure } from "../../core/finding/measure.ts";
 import type { Selection } from "../../core/match/question.ts";
+import { emptySelection } from "../../core/match/selection.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
 import type { Stepped } from "../shell/history.ts";

@@ -1,10 +1,10 @@
 import { Fragment } from "react";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { type Band, isOwn, resolve } from "../../core/band/band.ts";
-import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import { followDisplay } from "../../core/panel/edit.ts";
-import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
 import { displays } from "../../core/display/displays.ts";
+import type { FieldProfile } from "../../core/evidence/profile.ts";
+import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
+import { followDisplay } from "../../core/panel/edit.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
@@ -31,7 +31,13 @@ export function Cell({ row, band, title }: Props) {
       placement="bottom"
       className="w-[580px] p-3"
       trigger={(props, open) => (
-        <BandCell props={props} open={open} own={own} band={band} label={own ? words : `${words}, as on the wider band`}>
+        <BandCell
+          props={props}
+          open={open}
+          own={own}
+          band={band}
+          label={own ? words : `${words}, as on the wider band`}
+        >
           <LivePicture row={row} display={shown} band={band} width={200} scale={0.29} height={30} />
         </BandCell>
       )}

@@ -20,7 +20,11 @@ interface Props<T extends string> {
 export function Choice<T extends string>({ label, value, options, set }: Props<T>) {
   const name = useId();
   return (
-    <div role="radiogroup" aria-label={label} className="flex flex-1 overflow-hidden rounded-lg border border-hair bg-base-100">
+    <div
+      role="radiogroup"
+      aria-label={label}
+      className="flex flex-1 overflow-hidden rounded-lg border border-hair bg-base-100"
+    >
       {options.map((option) => (
         <label
           key={option.value}
@@ -36,7 +40,9 @@ export function Choice<T extends string>({ label, value, options, set }: Props<T
             onChange={() => set(option.value)}
           />
           {option.label}
-          {option.number === undefined ? null : <span className="text-[12px] opacity-75 tabular-nums">{option.number}</span>}
+          {option.number === undefined ? null : (
+            <span className="text-[12px] opacity-75 tabular-nums">{option.number}</span>
+          )}
         </label>
       ))}
     </div>

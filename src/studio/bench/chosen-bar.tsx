@@ -1,6 +1,6 @@
-import { isFacet } from "../../core/panel/panel.ts";
 import { together } from "../../core/document/edit.ts";
 import { removeRow, setSetting } from "../../core/panel/edit.ts";
+import { isFacet } from "../../core/panel/panel.ts";
 import { settingDefinition } from "../../core/setting/setting-definitions.ts";
 import { type Share, settingFacts } from "../../core/setting/settings.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";

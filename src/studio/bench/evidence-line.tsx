@@ -31,7 +31,10 @@ export function EvidenceLine() {
   const options = lines.reduce((sum, one) => sum + one.options, 0);
   const { wide } = measures;
   return (
-    <output className="flex flex-none items-center gap-1 border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] tabular-nums" aria-label="Evidence">
+    <output
+      className="flex flex-none items-center gap-1 border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] tabular-nums"
+      aria-label="Evidence"
+    >
       <span className="px-2 py-1">
         <b className="text-[15px]">{total}</b> of {outOf} found
       </span>
@@ -41,7 +44,8 @@ export function EvidenceLine() {
         className="w-[560px] p-3"
         trigger={(props) => (
           <button type="button" {...props} className={part}>
-            least reach <b>{percent(least, outOf)}</b>, <b className={nowhere > 0 ? "text-error" : ""}>{nowhere}</b> of {options} options lead nowhere
+            least reach <b>{percent(least, outOf)}</b>, <b className={nowhere > 0 ? "text-error" : ""}>{nowhere}</b> of{" "}
+            {options} options lead nowhere
           </button>
         )}
       >
@@ -54,7 +58,8 @@ export function EvidenceLine() {
           className="w-[480px] p-3"
           trigger={(props) => (
             <button type="button" {...props} className={part}>
-              panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen {wide.screen}
+              panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen{" "}
+              {wide.screen}
             </button>
           )}
         >
@@ -67,7 +72,8 @@ export function EvidenceLine() {
         className="w-[480px] p-2"
         trigger={(props) => (
           <button type="button" {...props} className={`${part} ms-auto`}>
-            <b className={findings.length > 0 ? "text-error" : "text-success"}>{findings.length}</b> {findings.length === 1 ? "finding" : "findings"}
+            <b className={findings.length > 0 ? "text-error" : "text-success"}>{findings.length}</b>{" "}
+            {findings.length === 1 ? "finding" : "findings"}
           </button>
         )}
       >

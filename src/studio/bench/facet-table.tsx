@@ -20,7 +20,9 @@ export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer):
     const found = facets[row.field];
     if (!found) return [];
     const rules = rulesOf(row);
-    const shown = found.range ? [] : found.options.map(({ id }, o) => ({ id, live: found.counts.live[o] })).filter(({ id }) => isShown(rules, id));
+    const shown = found.range
+      ? []
+      : found.options.map(({ id }, o) => ({ id, live: found.counts.live[o] })).filter(({ id }) => isShown(rules, id));
     return [
       {
         id: row.id,
@@ -56,7 +58,9 @@ export function FacetTable({ lines, outOf }: { lines: readonly Line[]; outOf: nu
               {reach.toLocaleString("en")}, {percent(reach, outOf)}
             </td>
             <td className="text-end">{options === 0 ? "range" : options.toLocaleString("en")}</td>
-            <td className={`text-end ${dead > 0 ? "text-error" : ""}`}>{options === 0 ? "" : dead.toLocaleString("en")}</td>
+            <td className={`text-end ${dead > 0 ? "text-error" : ""}`}>
+              {options === 0 ? "" : dead.toLocaleString("en")}
+            </td>
           </tr>
         ))}
       </tbody>

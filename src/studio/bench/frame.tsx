@@ -43,7 +43,10 @@ export function Frame({ slug, title, width, height, scale, caption, large, enlar
           style={{ width, height: Math.max(60, height - (edge * 2) / scale), transform: `scale(${scale})` }}
         />
       </div>
-      <figcaption style={{ width: width * scale + edge * 2 }} className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums">
+      <figcaption
+        style={{ width: width * scale + edge * 2 }}
+        className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums"
+      >
         {caption}
         <button
           type="button"

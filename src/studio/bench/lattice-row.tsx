@@ -3,9 +3,9 @@ import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, GripVertical } from "lucide-react";
 import { memo } from "react";
 import { bands } from "../../core/band/band.ts";
+import { setLabel } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
-import { setLabel } from "../../core/panel/edit.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -27,7 +27,9 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
   const { panel, session } = useBench();
   const unfolded = useSession((state) => state.unfolded === row.id);
   const chosen = useSession((state) => state.chosen.includes(row.id));
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: row.id });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: row.id,
+  });
   const title = rowTitle(row, fieldOf);
   const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) : 0;
   const ground = isDragging
@@ -107,11 +109,27 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
           <span className="col-span-3 text-center text-[12px] text-quiet">the same on every band</span>
         )}
       </div>
-      {unfolded ? isFacet(row) ? <RowSettings row={row} title={title} /> : <PieceSettings row={row} title={title} /> : null}
+      {unfolded ? (
+        isFacet(row) ? (
+          <RowSettings row={row} title={title} />
+        ) : (
+          <PieceSettings row={row} title={title} />
+        )
+      ) : null}
     </li>
   );
 }
 
-function FacetLine({ row, profile }: { row: Extract<Row, { kind: "facet" }>; profile: Parameters<typeof Reach>[0]["profile"] | undefined }) {
-  return profile ? <Reach profile={profile} mode={row.mode} /> : <span className="text-[12px] text-error">no such field in the catalogue</span>;
+function FacetLine({
+  row,
+  profile,
+}: {
+  row: Extract<Row, { kind: "facet" }>;
+  profile: Parameters<typeof Reach>[0]["profile"] | undefined;
+}) {
+  return profile ? (
+    <Reach profile={profile} mode={row.mode} />
+  ) : (
+    <span className="text-[12px] text-error">no such field in the catalogue</span>
+  );
 }

@@ -15,7 +15,8 @@ import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts"
 putAllViews();
 const around = emptyPanel("Picture");
 /** Of a facet in a picture only the body is wanted. */
-const bare = "@layer custom { .zt-facet { padding: 0; border: 0 } .zt-title { display: none } .zt-body { padding: 0 } }";
+const bare =
+  "@layer custom { .zt-facet { padding: 0; border: 0 } .zt-title { display: none } .zt-body { padding: 0 } }";
 
 /** The storefront's own style sheet for one band, to be adopted by pictures. */
 async function fetchSheet(address: string): Promise<CSSStyleSheet> {
@@ -41,7 +42,13 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
   const shown = useMemo(() => pictureRow(row, display), [row, display]);
   // A panel of this row alone, so that a change of any other row draws nothing anew.
   const alone = useMemo(() => ({ ...around, rows: [shown] }), [shown]);
-  const answer = useAnswer({ facets: engineFacets(alone, band), selection: emptySelection, sort: "", from: 0, size: 0 });
+  const answer = useAnswer({
+    facets: engineFacets(alone, band),
+    selection: emptySelection,
+    sort: "",
+    from: 0,
+    size: 0,
+  });
   const { data: sheet } = useSWRImmutable(`/storefront/style.css?band=${band}`, fetchSheet);
   const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
   useEffect(() => {
@@ -64,12 +71,22 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
   }, []);
   return (
     <span className="relative block overflow-hidden" style={{ width: width * scale, height }} aria-hidden="true">
-      <span ref={host} inert className="absolute start-0 top-0 block origin-top-left" style={{ width, transform: `scale(${scale})` }} />
+      <span
+        ref={host}
+        inert
+        className="absolute start-0 top-0 block origin-top-left"
+        style={{ width, transform: `scale(${scale})` }}
+      />
     </span>
   );
 }
 
-const stateFor = ({ shop, profiles, swatches }: OpenShop, panel: PanelDocument, band: Band, answer: Answer): PanelState => ({
+const stateFor = (
+  { shop, profiles, swatches }: OpenShop,
+  panel: PanelDocument,
+  band: Band,
+  answer: Answer,
+): PanelState => ({
   id: "zt-picture",
   panel,
   band,

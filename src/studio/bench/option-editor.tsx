@@ -48,7 +48,9 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
 
   const of = { id, title };
   const all = listOptions(row, answer);
-  const shown = all.filter(({ label }) => words(asked).every((word) => words(label).some((one) => one.startsWith(word)))).slice(0, most);
+  const shown = all
+    .filter(({ label }) => words(asked).every((word) => words(label).some((one) => one.startsWith(word))))
+    .slice(0, most);
   const stated = new Set([...plain.options, ...answer.options].map((option) => option.id));
   const stale = staleValues(rules, (value) => stated.has(value));
   const apply = (edit: PanelEdit) => store.getState().apply(edit);
@@ -77,7 +79,12 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
           onChange={(event) => setAsked(event.target.value)}
         />
         {languages.length > 0 ? (
-          <select className="select select-xs w-24" aria-label="Labels in" value={language} onChange={(event) => setLanguage(event.target.value)}>
+          <select
+            className="select select-xs w-24"
+            aria-label="Labels in"
+            value={language}
+            onChange={(event) => setLanguage(event.target.value)}
+          >
             <option value="">own</option>
             {languages.map((one) => (
               <option key={one} value={one}>
@@ -112,7 +119,11 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
               text={language === "" ? option.label : (rules.labels[option.id]?.others?.[language] ?? "")}
               merged={mergeFor(rules, option.id)?.values.map(({ label }) => label)}
               ticked={ticked.includes(option.id)}
-              tick={() => setTicked(ticked.includes(option.id) ? ticked.filter((one) => one !== option.id) : [...ticked, option.id])}
+              tick={() =>
+                setTicked(
+                  ticked.includes(option.id) ? ticked.filter((one) => one !== option.id) : [...ticked, option.id],
+                )
+              }
               flip={(on) => apply(showOption(of, option, on))}
               rename={(text) => apply(renameOption(of, option, text, language === "" ? undefined : language))}
               part={() => apply(partOption(of, option))}
@@ -121,7 +132,9 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
         </ul>
       </SortableList>
       {all.length > shown.length ? (
-        <p className="text-[12px] text-quiet">{(all.length - shown.length).toLocaleString("en")} more; find them by name</p>
+        <p className="text-[12px] text-quiet">
+          {(all.length - shown.length).toLocaleString("en")} more; find them by name
+        </p>
       ) : null}
       <Stale values={stale} forget={() => apply(forgetValues(of, new Set(stale.map((value) => value.id))))} />
     </div>
@@ -133,7 +146,8 @@ function Stale({ values, forget }: { values: readonly Pick<ListedOption, "label"
   if (values.length === 0) return null;
   return (
     <p className="text-[12px] text-error">
-      No product states {values.map(({ label, products }) => (products > 0 ? `${label} (once ${products})` : label)).join(", ")}.{" "}
+      No product states{" "}
+      {values.map(({ label, products }) => (products > 0 ? `${label} (once ${products})` : label)).join(", ")}.{" "}
       <button type="button" className="link" onClick={forget}>
         Forget
       </button>

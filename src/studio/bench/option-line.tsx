@@ -20,7 +20,9 @@ interface Props {
 
 /** One option of a facet: its place, whether it is shown, its name, and what it is merged of. */
 export function OptionLine({ option, shown, text, merged, ticked, tick, flip, rename, part }: Props) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: option.id });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: option.id,
+  });
   const { label, original, products } = option;
   return (
     <li

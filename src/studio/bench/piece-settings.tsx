@@ -1,7 +1,7 @@
 import { lazy, Suspense } from "react";
+import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
 import type { LinksPiece, PieceRow } from "../../core/panel/panel-schema.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
-import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
 import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 import { Choice } from "./choice.tsx";
@@ -58,7 +58,11 @@ function Own({ row, title, change }: OwnProps) {
     case "text":
       return (
         <Suspense fallback={<p className="text-quiet">Opening the editor …</p>}>
-          <RichText label={`Text of ${title}`} html={row.html} save={(html) => change({ ...row, html }, "edit the text")} />
+          <RichText
+            label={`Text of ${title}`}
+            html={row.html}
+            save={(html) => change({ ...row, html }, "edit the text")}
+          />
         </Suspense>
       );
     case "picture":
@@ -139,7 +143,13 @@ function AddressLine({ label, name, value, isSafe, wanted, set }: AddressProps) 
 const most = 100;
 
 function LinksSettings({ row, title, change }: OwnProps<LinksPiece>) {
-  const answer = useAnswer({ facets: [{ field: row.field, mode: row.mode }], selection: { text: "", choices: {} }, sort: "", from: 0, size: 0 });
+  const answer = useAnswer({
+    facets: [{ field: row.field, mode: row.mode }],
+    selection: { text: "", choices: {} },
+    sort: "",
+    from: 0,
+    size: 0,
+  });
   const options = answer?.facets[row.field]?.options ?? [];
   const picked = row.values === "all" ? undefined : new Set(row.values);
   return (
@@ -153,7 +163,10 @@ function LinksSettings({ row, title, change }: OwnProps<LinksPiece>) {
             { value: "picked", label: "picked" },
           ]}
           set={(value) =>
-            change({ ...row, values: value === "all" ? "all" : options.map(({ id }) => id) }, value === "all" ? "all links" : "picked links")
+            change(
+              { ...row, values: value === "all" ? "all" : options.map(({ id }) => id) },
+              value === "all" ? "all links" : "picked links",
+            )
           }
         />
       </Line>
@@ -165,7 +178,9 @@ function LinksSettings({ row, title, change }: OwnProps<LinksPiece>) {
           className="toggle toggle-xs"
           aria-label={`Counts of ${title}`}
           checked={row.counts}
-          onChange={(event) => change({ ...row, counts: event.target.checked }, event.target.checked ? "with counts" : "without counts")}
+          onChange={(event) =>
+            change({ ...row, counts: event.target.checked }, event.target.checked ? "with counts" : "without counts")
+          }
         />
       </Line>
       {picked ? (
@@ -179,7 +194,10 @@ function LinksSettings({ row, title, change }: OwnProps<LinksPiece>) {
                   checked={picked.has(id)}
                   onChange={(event) =>
                     change(
-                      { ...row, values: event.target.checked ? [...picked, id] : [...picked].filter((one) => one !== id) },
+                      {
+                        ...row,
+                        values: event.target.checked ? [...picked, id] : [...picked].filter((one) => one !== id),
+                      },
                       `${event.target.checked ? "link" : "leave out"} ${label}`,
                     )
                   }

@@ -12,11 +12,21 @@ export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode })
   const share = outOf === 0 ? 0 : reach / outOf;
   const format = formatterOf(field, shop.currency);
   const range = (mode ?? (isNumeric(field) ? "range" : "any")) === "range" && min !== null && max !== null;
-  const what = range ? `${format(min)} – ${format(max)}` : field.kind === "yes-no" ? "yes / no" : `${options.toLocaleString("en")} options`;
+  const what = range
+    ? `${format(min)} – ${format(max)}`
+    : field.kind === "yes-no"
+      ? "yes / no"
+      : `${options.toLocaleString("en")} options`;
   return (
-    <span className="flex items-center gap-1.5 text-[12px] leading-tight text-quiet tabular-nums" title={`${reach} of ${outOf} products state it`}>
+    <span
+      className="flex items-center gap-1.5 text-[12px] leading-tight text-quiet tabular-nums"
+      title={`${reach} of ${outOf} products state it`}
+    >
       <span className="h-1 w-11 flex-none overflow-hidden rounded-full bg-base-300" aria-hidden>
-        <span className={`block h-full ${share < 0.5 ? "bg-error" : "bg-success"}`} style={{ width: `${share * 100}%` }} />
+        <span
+          className={`block h-full ${share < 0.5 ? "bg-error" : "bg-success"}`}
+          style={{ width: `${share * 100}%` }}
+        />
       </span>
       <span className="truncate">
         {percent(reach, outOf)}

@@ -16,13 +16,18 @@ export default function RichText({ label, html, save }: { label: string; html: s
         heading: { levels: [2, 3, 4] },
         horizontalRule: false,
         codeBlock: false,
-        link: { openOnClick: false, isAllowedUri: (address) => isSafeAddress(address), HTMLAttributes: { target: null, rel: null } },
+        link: {
+          openOnClick: false,
+          isAllowedUri: (address) => isSafeAddress(address),
+          HTMLAttributes: { target: null, rel: null },
+        },
       }),
     ],
     content: html,
     editorProps: {
       attributes: {
-        class: "min-h-20 px-3 py-2 outline-none [&_a]:underline [&_ol]:list-decimal [&_ol]:ps-5 [&_ul]:list-disc [&_ul]:ps-5",
+        class:
+          "min-h-20 px-3 py-2 outline-none [&_a]:underline [&_ol]:list-decimal [&_ol]:ps-5 [&_ul]:list-disc [&_ul]:ps-5",
         "aria-label": label,
         role: "textbox",
         "aria-multiline": "true",
@@ -41,13 +46,31 @@ export default function RichText({ label, html, save }: { label: string; html: s
     if (address === null) return;
     if (address.trim() === "") editor.chain().focus().unsetLink().run();
     else if (isSafeAddress(address.trim())) editor.chain().focus().setLink({ href: address.trim() }).run();
-    else alert("That address is not taken. It must begin with https://, mailto:, tel:, or with / or ? for a place in the shop.");
+    else
+      alert(
+        "That address is not taken. It must begin with https://, mailto:, tel:, or with / or ? for a place in the shop.",
+      );
   };
   const tools = [
     { label: "Bold", icon: Bold, on: editor.isActive("bold"), run: () => editor.chain().focus().toggleBold().run() },
-    { label: "Italic", icon: Italic, on: editor.isActive("italic"), run: () => editor.chain().focus().toggleItalic().run() },
-    { label: "List", icon: List, on: editor.isActive("bulletList"), run: () => editor.chain().focus().toggleBulletList().run() },
-    { label: "Numbered list", icon: ListOrdered, on: editor.isActive("orderedList"), run: () => editor.chain().focus().toggleOrderedList().run() },
+    {
+      label: "Italic",
+      icon: Italic,
+      on: editor.isActive("italic"),
+      run: () => editor.chain().focus().toggleItalic().run(),
+    },
+    {
+      label: "List",
+      icon: List,
+      on: editor.isActive("bulletList"),
+      run: () => editor.chain().focus().toggleBulletList().run(),
+    },
+    {
+      label: "Numbered list",
+      icon: ListOrdered,
+      on: editor.isActive("orderedList"),
+      run: () => editor.chain().focus().toggleOrderedList().run(),
+    },
     { label: "Link", icon: Link2, on: editor.isActive("link"), run: link },
   ];
   return (

@@ -1,16 +1,22 @@
 import { RotateCcw } from "lucide-react";
 import { useState } from "react";
-import type { Mode } from "../../core/match/question.ts";
-import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import { isFacet, rulesOf } from "../../core/panel/panel.ts";
-import { together } from "../../core/document/edit.ts";
 import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
+import { displays } from "../../core/display/displays.ts";
+import { together } from "../../core/document/edit.ts";
+import type { Mode } from "../../core/match/question.ts";
+import { heededSettings } from "../../core/panel/choose-display.ts";
 import { followSetting, resetSetting, setMode, setSetting, setTranslation, spoken } from "../../core/panel/edit.ts";
 import { engineMerges } from "../../core/panel/options.ts";
+import { isFacet, rulesOf } from "../../core/panel/panel.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { settingDefinition } from "../../core/setting/setting-definitions.ts";
-import { bandedSetting, isBanded, type SettingName, type SettingValue, settingOn } from "../../core/setting/settings.ts";
-import { heededSettings } from "../../core/panel/choose-display.ts";
-import { displays } from "../../core/display/displays.ts";
+import {
+  bandedSetting,
+  isBanded,
+  type SettingName,
+  type SettingValue,
+  settingOn,
+} from "../../core/setting/settings.ts";
 import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 import { Choice, type ChoiceOption } from "./choice.tsx";
@@ -113,7 +119,11 @@ function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
           label="A choice means"
           value={row.mode as "any" | "all" | "one"}
           options={[option("any", "any of"), option("all", "all of"), option("one", "only one")]}
-          set={(mode) => store.getState().apply(setMode(row, mode, `${title}: ${{ any: "any of", all: "all of", one: "only one" }[mode]}`))}
+          set={(mode) =>
+            store
+              .getState()
+              .apply(setMode(row, mode, `${title}: ${{ any: "any of", all: "all of", one: "only one" }[mode]}`))
+          }
         />
       </div>
       <p className="-mt-1 px-9 ps-[148px] text-[12px] text-quiet">
@@ -158,7 +168,12 @@ function SingleSetting({ row, name, title }: SettingProps) {
           set={(next) => set(name, next as SettingValue)}
         />
       ) : (
-        <SettingControl name={`${definition.label} of ${title}`} definition={definition} value={value} set={(next) => set(name, next)} />
+        <SettingControl
+          name={`${definition.label} of ${title}`}
+          definition={definition}
+          value={value}
+          set={(next) => set(name, next)}
+        />
       )}
     </div>
   );

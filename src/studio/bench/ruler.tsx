@@ -27,7 +27,12 @@ export function Ruler() {
     <div className="mx-7 flex-none pb-1 pt-1.5">
       <div ref={track} className="relative h-11 touch-none select-none text-[12px] text-quiet tabular-nums">
         {marks.map((px) => (
-          <span key={px} className="absolute top-0 -translate-x-1/2" style={{ insetInlineStart: share(px) }} aria-hidden>
+          <span
+            key={px}
+            className="absolute top-0 -translate-x-1/2"
+            style={{ insetInlineStart: share(px) }}
+            aria-hidden
+          >
             {px}
           </span>
         ))}
@@ -40,13 +45,21 @@ export function Ruler() {
             {name}
           </span>
         ))}
-        <Stop track={track} label="Wide page" value={pageWidth} shape="page" set={(px) => session.setState({ pageWidth: px })} />
+        <Stop
+          track={track}
+          label="Wide page"
+          value={pageWidth}
+          shape="page"
+          set={(px) => session.setState({ pageWidth: px })}
+        />
         <Stop
           track={track}
           label="Medium begins at"
           value={limits.medium}
           shape="limit"
-          set={(px) => settings.getState().apply(setLimits({ ...limits, medium: Math.min(px, limits.wide - 100) }), true)}
+          set={(px) =>
+            settings.getState().apply(setLimits({ ...limits, medium: Math.min(px, limits.wide - 100) }), true)
+          }
         />
         <Stop
           track={track}
@@ -70,7 +83,14 @@ interface StopProps {
 
 function Stop({ track, label, value, shape, set }: StopProps) {
   const put = (px: number) => set(Math.max(least, Math.min(most, Math.round(px / step) * step)));
-  const keys: Record<string, number> = { ArrowLeft: -step, ArrowDown: -step, ArrowRight: step, ArrowUp: step, PageDown: -100, PageUp: 100 };
+  const keys: Record<string, number> = {
+    ArrowLeft: -step,
+    ArrowDown: -step,
+    ArrowRight: step,
+    ArrowUp: step,
+    PageDown: -100,
+    PageUp: 100,
+  };
   return (
     <span
       role="slider"
@@ -93,7 +113,8 @@ function Stop({ track, label, value, shape, set }: StopProps) {
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={(event) => {
         const box = track.current?.getBoundingClientRect();
-        if (box && event.currentTarget.hasPointerCapture(event.pointerId)) put(least + ((event.clientX - box.left) / box.width) * (most - least));
+        if (box && event.currentTarget.hasPointerCapture(event.pointerId))
+          put(least + ((event.clientX - box.left) / box.width) * (most - least));
       }}
     >
       {shape === "limit" ? (

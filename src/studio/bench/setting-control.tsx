@@ -45,7 +45,15 @@ export function SettingControl({ name, definition, value, set, small = false }: 
         />
       );
     case "number":
-      return <NumberControl name={name} definition={definition} value={typeof value === "number" ? value : null} set={set} small={small} />;
+      return (
+        <NumberControl
+          name={name}
+          definition={definition}
+          value={typeof value === "number" ? value : null}
+          set={set}
+          small={small}
+        />
+      );
     case "text":
       return <TextControl name={name} value={String(value)} longest={definition.longest} set={set} />;
     case "numbers":
@@ -59,7 +67,9 @@ export function SettingControl({ name, definition, value, set, small = false }: 
               text
                 .split(/[\s;]+/)
                 .map((part) => Number(part.replace(",", ".")))
-                .filter((number, at, all) => Number.isFinite(number) && text.trim() !== "" && all.indexOf(number) === at)
+                .filter(
+                  (number, at, all) => Number.isFinite(number) && text.trim() !== "" && all.indexOf(number) === at,
+                )
                 .slice(0, definition.most),
             )
           }
@@ -109,7 +119,17 @@ function NumberControl({ name, definition: { min, max, step, unit, none, fallbac
 }
 
 /** A text that is taken with Enter or leaving. */
-export function TextControl({ name, value, longest, set }: { name: string; value: string; longest: number; set(text: string): void }) {
+export function TextControl({
+  name,
+  value,
+  longest,
+  set,
+}: {
+  name: string;
+  value: string;
+  longest: number;
+  set(text: string): void;
+}) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
   const save = () => text !== value && set(text);

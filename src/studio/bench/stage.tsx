@@ -81,7 +81,16 @@ function MediumFrame({ slug }: { slug: string }) {
   const page = bandAt(width, limits) === "medium" ? width : Math.round((limits.medium + limits.wide) / 2);
   return (
     <div className="pointer-events-none absolute -z-10 size-0 overflow-hidden opacity-0" aria-hidden inert>
-      <Frame slug={slug} title="Medium page, measured only" width={page} height={height} scale={1} caption="" large={false} enlarge={() => {}} />
+      <Frame
+        slug={slug}
+        title="Medium page, measured only"
+        width={page}
+        height={height}
+        scale={1}
+        caption=""
+        large={false}
+        enlarge={() => {}}
+      />
     </div>
   );
 }

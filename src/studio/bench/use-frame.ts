@@ -1,7 +1,7 @@
 import { type RefObject, useCallback, useEffect, useState } from "react";
 import type { Band } from "../../core/band/band.ts";
 import { difference } from "../../core/document/difference.ts";
-import { fitSelection, isSameSelection } from "../../core/match/selection.ts";
+import { fitSelection, isEmpty, isSameSelection } from "../../core/match/selection.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";
@@ -13,13 +13,19 @@ import { useBench, useSession } from "./bench-context.ts";
  * says what is chosen, pointed at and measured on it.
  * @param band that the page is on
  */
-export function useFrame(frame: RefObject<HTMLIFrameElement | null>, band: Band): { drawerOpen: boolean; openDrawer(open: boolean): void } {
+export function useFrame(
+  frame: RefObject<HTMLIFrameElement | null>,
+  band: Band,
+): { drawerOpen: boolean; openDrawer(open: boolean): void } {
   const { panel, session } = useBench();
   const { settings } = useOpenShop();
   const [drawerOpen, setDrawerOpen] = useState(false);
   const [awake, setAwake] = useState(0);
   const screen = useSession((state) => state.screens[band].height);
-  const tell = useCallback((message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin), [frame]);
+  const tell = useCallback(
+    (message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin),
+    [frame],
+  );
 
   useEffect(() => {
     let ready = false;
@@ -27,7 +33,8 @@ export function useFrame(frame: RefObject<HTMLIFrameElement | null>, band: Band)
       const { selection, language } = session.getState();
       tell({ zt: "panel", panel: panel.getState().document });
       tell({ zt: "limits", limits: settings.getState().document.limits });
-      tell({ zt: "selection", selection });
+      // A page may have been clicked before it woke; what it says next must not be wiped by nothing.
+      if (!isEmpty(selection)) tell({ zt: "selection", selection });
       if (language !== "en") tell({ zt: "language", language });
       ready = true;
       setDrawerOpen(false);
@@ -38,8 +45,10 @@ export function useFrame(frame: RefObject<HTMLIFrameElement | null>, band: Band)
       const message = event.data;
       if (message.zt === "ready") greet();
       else if (message.zt === "drawer") setDrawerOpen(message.open);
-      else if (message.zt === "measured") session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
-      else if (message.zt === "selection") session.setState({ selection: message.selection, chosenBy: event.source ?? undefined });
+      else if (message.zt === "measured")
+        session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
+      else if (message.zt === "selection")
+        session.setState({ selection: message.selection, chosenBy: event.source ?? undefined });
       else if (message.zt === "point") session.setState({ pointed: message.row });
       else if (message.zt === "key") pressAgain(message.key);
     };
@@ -53,11 +62,13 @@ export function useFrame(frame: RefObject<HTMLIFrameElement | null>, band: Band)
         if (!isSameSelection(still, selection)) session.setState({ selection: still, chosenBy: undefined });
       }),
       settings.subscribe((now, before) => {
-        if (ready && now.document.limits !== before.document.limits) tell({ zt: "limits", limits: now.document.limits });
+        if (ready && now.document.limits !== before.document.limits)
+          tell({ zt: "limits", limits: now.document.limits });
       }),
       session.subscribe((now, before) => {
         // The page on which something was chosen knows it already, and may be a click further.
-        if (now.selection !== before.selection && now.chosenBy !== frame.current?.contentWindow) tell({ zt: "selection", selection: now.selection });
+        if (now.selection !== before.selection && now.chosenBy !== frame.current?.contentWindow)
+          tell({ zt: "selection", selection: now.selection });
         if (now.language !== before.language) tell({ zt: "language", language: now.language });
         if (now.marked !== before.marked) tell({ zt: "mark", row: now.marked });
       }),

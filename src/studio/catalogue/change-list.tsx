@@ -94,7 +94,9 @@ function Products({
             {product.title} {product.fields ? <span className="text-quiet">{product.fields.join(", ")}</span> : null}
           </li>
         ))}
-        {count > products.length ? <li className="text-quiet">and {(count - products.length).toLocaleString("en")} more</li> : null}
+        {count > products.length ? (
+          <li className="text-quiet">and {(count - products.length).toLocaleString("en")} more</li>
+        ) : null}
       </ul>
     </section>
   );

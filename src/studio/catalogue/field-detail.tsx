@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { isDerived, isNumeric, isWholeText } from "../../core/catalogue/field.ts";
+import { displays } from "../../core/display/displays.ts";
 import type { Clash } from "../../core/evidence/clashes.ts";
 import type { FieldDetail as Detail } from "../../core/evidence/field-detail.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { suggestFacet } from "../../core/suggest/suggest.ts";
 import { areConvertible } from "../../core/numbers/units.ts";
-import { displays } from "../../core/display/displays.ts";
+import { suggestFacet } from "../../core/suggest/suggest.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { NumberChart } from "./number-chart.tsx";
@@ -38,7 +38,11 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
         {mending ? (
           <ValueMender values={detail.values} mender={mender} />
         ) : detail.numbers?.histogram ? (
-          <NumberChart histogram={detail.numbers.histogram} format={format} label={`Products by ${profile.field.name}`} />
+          <NumberChart
+            histogram={detail.numbers.histogram}
+            format={format}
+            label={`Products by ${profile.field.name}`}
+          />
         ) : (
           <ValueBars values={detail.values} />
         )}
@@ -91,19 +95,20 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
       </li>
       {numbers ? null : (
         <li>
-          An answer narrows the products down by <b>{number.format(narrowing)} bits</b>; the values hold {number.format(entropy)} bits.
+          An answer narrows the products down by <b>{number.format(narrowing)} bits</b>; the values hold{" "}
+          {number.format(entropy)} bits.
         </li>
       )}
       {singles > 0 ? (
         <li>
-          <b>{singles.toLocaleString("en")}</b> of {profile.options.toLocaleString("en")} values {singles === 1 ? "is" : "are"} stated by one product
-          only.
+          <b>{singles.toLocaleString("en")}</b> of {profile.options.toLocaleString("en")} values{" "}
+          {singles === 1 ? "is" : "are"} stated by one product only.
         </li>
       ) : null}
       {numbers ? (
         <li>
-          Half lie between <b>{format(numbers.distribution.quartiles[0])}</b> and <b>{format(numbers.distribution.quartiles[2])}</b>, the middle is{" "}
-          {format(numbers.distribution.quartiles[1])}.
+          Half lie between <b>{format(numbers.distribution.quartiles[0])}</b> and{" "}
+          <b>{format(numbers.distribution.quartiles[2])}</b>, the middle is {format(numbers.distribution.quartiles[1])}.
         </li>
       ) : null}
       {numbers && numbers.distribution.outliers.length > 0 ? (
@@ -122,7 +127,11 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
       {clashes.slice(0, 6).map((clash) => (
         <li key={clash.values.map(({ label }) => label).join("|")}>
           <ClashText clash={clash} />{" "}
-          <button type="button" className="btn btn-xs" onClick={() => mender.merge([clash.values[1].label], clash.values[0].label)}>
+          <button
+            type="button"
+            className="btn btn-xs"
+            onClick={() => mender.merge([clash.values[1].label], clash.values[0].label)}
+          >
             Merge into {clash.values[0].label}
           </button>
         </li>
@@ -155,7 +164,15 @@ function ClashText({ clash: { kind, values } }: { clash: Clash }) {
       <b>
         {most.label} ({most.products})
       </b>
-      : {{ accents: "the same but for accents", plural: "the same but for a plural ending", "near miss": "a letter or two apart" }[kind]}.
+      :{" "}
+      {
+        {
+          accents: "the same but for accents",
+          plural: "the same but for a plural ending",
+          "near miss": "a letter or two apart",
+        }[kind]
+      }
+      .
     </>
   );
 }

@@ -1,9 +1,9 @@
 import { ChevronRight } from "lucide-react";
 import { Fragment, useState } from "react";
 import { useSearchParams } from "react-router";
+import { displays } from "../../core/display/displays.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { suggestFacet } from "../../core/suggest/suggest.ts";
-import { displays } from "../../core/display/displays.ts";
 import { percent } from "../shell/percent.ts";
 import { FieldDetail } from "./field-detail.tsx";
 import { kindNames } from "./kind-names.ts";
@@ -57,7 +57,12 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
   return (
     <tr className={open ? "bg-plum-soft/60" : "hover:bg-sand/50"}>
       <th scope="row" className="font-medium">
-        <button type="button" className="-ms-1 flex min-h-7 items-center gap-1 rounded-md pe-2 text-start" aria-expanded={open} onClick={flip}>
+        <button
+          type="button"
+          className="-ms-1 flex min-h-7 items-center gap-1 rounded-md pe-2 text-start"
+          aria-expanded={open}
+          onClick={flip}
+        >
           <ChevronRight size={15} aria-hidden className={`text-quiet ${open ? "rotate-90" : ""}`} />
           {field.name}
         </button>
@@ -81,7 +86,9 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
           </span>
         ) : null}
       </td>
-      <td className="text-quiet">{suggestion.worth ? `${displays[suggestion.display].label}: ${suggestion.reason}` : `No: ${suggestion.reason}`}</td>
+      <td className="text-quiet">
+        {suggestion.worth ? `${displays[suggestion.display].label}: ${suggestion.reason}` : `No: ${suggestion.reason}`}
+      </td>
     </tr>
   );
 }

@@ -1,7 +1,7 @@
 import { Undo2 } from "lucide-react";
 import { useStore } from "zustand";
-import { mendWords } from "../../core/mend/mend-words.ts";
 import { removeMend } from "../../core/mend/edit.ts";
+import { mendWords } from "../../core/mend/mend-words.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { CatalogueFrame } from "./catalogue-frame.tsx";
 
@@ -17,7 +17,8 @@ export function MendsView() {
         </p>
         {mends.length === 0 ? (
           <p className="max-w-2xl rounded-box border border-hair px-5 py-6 text-quiet">
-            Nothing is mended yet. Unfold a field to merge, rename or split its values, or edit a cell among the products.
+            Nothing is mended yet. Unfold a field to merge, rename or split its values, or edit a cell among the
+            products.
           </p>
         ) : (
           <ol className="max-w-3xl divide-y divide-hair rounded-box border border-hair" aria-label="Mends">
@@ -28,7 +29,9 @@ export function MendsView() {
                 <li key={mend.id} className="flex items-center gap-4 px-4 py-2">
                   <span className="min-w-0 flex-1 break-words">{words}</span>
                   <span className={`flex-none tabular-nums ${changed === 0 ? "text-error" : "text-quiet"}`}>
-                    {changed === 0 ? "finds nothing now" : `${changed.toLocaleString("en")} ${changed === 1 ? "product" : "products"}`}
+                    {changed === 0
+                      ? "finds nothing now"
+                      : `${changed.toLocaleString("en")} ${changed === 1 ? "product" : "products"}`}
                   </span>
                   <button
                     type="button"

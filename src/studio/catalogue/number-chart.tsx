@@ -23,7 +23,15 @@ export function NumberChart({ histogram: { from, width, counts }, format, label 
         aria-label={summary}
         data={{
           labels,
-          datasets: [{ data: counts, backgroundColor: "#8d7596", hoverBackgroundColor: "#f4955a", barPercentage: 1, categoryPercentage: 0.94 }],
+          datasets: [
+            {
+              data: counts,
+              backgroundColor: "#8d7596",
+              hoverBackgroundColor: "#f4955a",
+              barPercentage: 1,
+              categoryPercentage: 0.94,
+            },
+          ],
         }}
         options={{
           animation: false,

@@ -16,7 +16,10 @@ export function ValueBars({ values }: { values: readonly ValueCount[] }) {
                 {label}
               </th>
               <td className="w-full">
-                <span className="block h-2.5 rounded-full bg-secondary/70" style={{ width: `${Math.max(1, (products / most) * 100)}%` }} />
+                <span
+                  className="block h-2.5 rounded-full bg-secondary/70"
+                  style={{ width: `${Math.max(1, (products / most) * 100)}%` }}
+                />
               </td>
               <td className="ps-3 text-end tabular-nums">{products.toLocaleString("en")}</td>
             </tr>
@@ -25,7 +28,8 @@ export function ValueBars({ values }: { values: readonly ValueCount[] }) {
       </table>
       {values.length > shown ? (
         <p className="mt-1.5 text-[12px] text-quiet">
-          and {(values.length - shown).toLocaleString("en")} more, the rarest {rare.map(({ label }) => label).join(", ")}
+          and {(values.length - shown).toLocaleString("en")} more, the rarest{" "}
+          {rare.map(({ label }) => label).join(", ")}
         </p>
       ) : null}
     </>

@@ -10,10 +10,13 @@ const shown = 100;
 export function ValueMender({ values, mender }: { values: FieldDetail["values"]; mender: Mender }) {
   const [asked, setAsked] = useState("");
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const fitting = values.filter(({ label }) => words(asked).every((word) => words(label).some((one) => one.startsWith(word))));
+  const fitting = values.filter(({ label }) =>
+    words(asked).every((word) => words(label).some((one) => one.startsWith(word))),
+  );
   // A value that a mend took away is no longer there to be merged.
   const merging = values.filter(({ label }) => chosen.includes(label));
-  const flip = (label: string) => setChosen(chosen.includes(label) ? chosen.filter((one) => one !== label) : [...chosen, label]);
+  const flip = (label: string) =>
+    setChosen(chosen.includes(label) ? chosen.filter((one) => one !== label) : [...chosen, label]);
   return (
     <div>
       <div className="mb-2 flex items-center gap-2">
@@ -68,7 +71,9 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
           </li>
         ))}
         {fitting.length > shown ? (
-          <li className="py-1 text-[12px] text-quiet">and {(fitting.length - shown).toLocaleString("en")} more; find them by name</li>
+          <li className="py-1 text-[12px] text-quiet">
+            and {(fitting.length - shown).toLocaleString("en")} more; find them by name
+          </li>
         ) : null}
       </ul>
       <p className="mt-1 text-[12px] text-quiet">Click a value to rename it. A | in the new name splits it in two.</p>

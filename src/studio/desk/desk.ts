@@ -72,7 +72,12 @@ export class Desk {
       mended[mend.id] = mendedProducts(before, mend);
       before = applyMends(before, [mend]);
     }
-    return { products: productCount(catalogue), variants: variantCount(catalogue), profiles: this.#facts.profiles(), mended };
+    return {
+      products: productCount(catalogue),
+      variants: variantCount(catalogue),
+      profiles: this.#facts.profiles(),
+      mended,
+    };
   }
 
   /** All that there is to say about one field; undefined when there is none with this key. */

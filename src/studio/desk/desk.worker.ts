@@ -1,9 +1,9 @@
 import { expose } from "comlink";
 import type { Measures } from "../../core/finding/measure.ts";
-import type { WireQuestion, Facet, Selection } from "../../core/match/question.ts";
+import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
+import type { VariantQuery } from "../../core/match/variants.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { VariantQuery } from "../../core/match/variants.ts";
 import { Desk } from "./desk.ts";
 
 let desk: Desk | undefined;
@@ -17,7 +17,10 @@ const served = {
   /** Fetches a catalogue and opens it. @throws Error with what went wrong */
   async open(address: string, mends: readonly Mend[]) {
     const response = await fetch(address);
-    if (!response.ok) throw new Error((await response.json().catch(() => ({}))).error ?? `The catalogue could not be fetched (${response.status}).`);
+    if (!response.ok)
+      throw new Error(
+        (await response.json().catch(() => ({}))).error ?? `The catalogue could not be fetched (${response.status}).`,
+      );
     desk = Desk.open(new Uint8Array(await response.arrayBuffer()), mends);
     return desk.overview();
   },
@@ -27,10 +30,12 @@ const served = {
   },
   detail: (key: string) => opened().detail(key),
   modeExample: (facet: Facet) => opened().modeExample(facet),
-  findings: (panel: PanelDocument, selection: Selection, measures: Measures) => opened().findings(panel, selection, measures),
+  findings: (panel: PanelDocument, selection: Selection, measures: Measures) =>
+    opened().findings(panel, selection, measures),
   answer: (question: WireQuestion) => opened().answer(question),
   count: (query: VariantQuery) => opened().count(query),
-  rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) => opened().rows(query, from, size, keys),
+  rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) =>
+    opened().rows(query, from, size, keys),
   pictures: (key: string, most: number) => opened().pictures(key, most),
   products: (query: VariantQuery) => opened().products(query),
 };

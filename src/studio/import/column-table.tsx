@@ -27,7 +27,8 @@ export function ColumnTable({ preview, busy, read }: Props) {
   const { columns, reading, profiles, fault } = preview;
   // Fields stand in the order of the columns that are taken.
   const taken = columns.flatMap((_, at) => (reading[at]?.as === "skip" ? [] : [at]));
-  const change = (at: number, next: ColumnReading) => read(reading.map((column, place) => (place === at ? next : column)));
+  const change = (at: number, next: ColumnReading) =>
+    read(reading.map((column, place) => (place === at ? next : column)));
   return (
     <div aria-busy={busy}>
       <Naming preview={preview} read={read} />
@@ -58,7 +59,12 @@ export function ColumnTable({ preview, busy, read }: Props) {
                       aria-label={`${name} is taken as`}
                       value={column.as}
                       disabled={heading === ""}
-                      onChange={(event) => change(at, { as: event.target.value as ColumnReading["as"], ...(column.titles ? { titles: true } : {}) })}
+                      onChange={(event) =>
+                        change(at, {
+                          as: event.target.value as ColumnReading["as"],
+                          ...(column.titles ? { titles: true } : {}),
+                        })
+                      }
                     >
                       <option value="attribute">Attribute</option>
                       {knownColumns.map((known) => (
@@ -71,7 +77,12 @@ export function ColumnTable({ preview, busy, read }: Props) {
                   </td>
                   <td>
                     {column.as === "skip" ? null : (
-                      <Writing name={name} column={column} kind={profile?.field.kind} set={(next) => change(at, next)} />
+                      <Writing
+                        name={name}
+                        column={column}
+                        kind={profile?.field.kind}
+                        set={(next) => change(at, next)}
+                      />
                     )}
                   </td>
                   <td className="max-w-64">
@@ -80,8 +91,8 @@ export function ColumnTable({ preview, busy, read }: Props) {
                     </span>
                     {profile ? (
                       <span className="text-[12px] text-quiet">
-                        {profile.options.toLocaleString("en")} {profile.options === 1 ? "value" : "values"} by {profile.level}, reach{" "}
-                        {percent(profile.reach, profile.outOf)}
+                        {profile.options.toLocaleString("en")} {profile.options === 1 ? "value" : "values"} by{" "}
+                        {profile.level}, reach {percent(profile.reach, profile.outOf)}
                       </span>
                     ) : null}
                   </td>
@@ -106,7 +117,8 @@ interface WritingProps {
 /** How a column's cells are written: what the values are, how several are parted, and the marks of numbers and days. */
 function Writing({ name, column, kind, set }: WritingProps) {
   const number = mustBeNumber.has(column.as as "price");
-  if (!number && isWholeText(column.as as "title")) return <span className="text-[12px] text-quiet">text, as it is</span>;
+  if (!number && isWholeText(column.as as "title"))
+    return <span className="text-[12px] text-quiet">text, as it is</span>;
   const shown = column.kind ?? kind ?? "text";
   const small = "select select-xs w-auto";
   return (

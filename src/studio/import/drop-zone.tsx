@@ -49,7 +49,17 @@ export function DropZone({ reader: { file, busy, stop }, take }: { reader: Reade
 }
 
 /** How far a piece of work is, with a button that stops it. */
-export function Progress({ words, share, stop, className = "" }: { words: string; share?: number; stop(): void; className?: string }) {
+export function Progress({
+  words,
+  share,
+  stop,
+  className = "",
+}: {
+  words: string;
+  share?: number;
+  stop(): void;
+  className?: string;
+}) {
   return (
     <div className={`flex items-center gap-3 ${className}`}>
       <progress

@@ -8,9 +8,9 @@ import type { Reading, RememberedReading } from "../../core/catalogue/reading-sc
 import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
-import { firstPanel } from "../../core/suggest/suggest.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { facetRows } from "../../core/panel/panel.ts";
+import { firstPanel } from "../../core/suggest/suggest.ts";
 
 /** One column of the file, before it means anything. */
 export interface PreviewColumn {
@@ -40,7 +40,16 @@ export interface KnownColumns {
 }
 
 const shownSamples = 3;
-const nothing: Preview = { columns: [], reading: [], rows: 0, products: 0, variants: 0, profiles: [], problems: [], facets: [] };
+const nothing: Preview = {
+  columns: [],
+  reading: [],
+  rows: 0,
+  products: 0,
+  variants: 0,
+  profiles: [],
+  problems: [],
+  facets: [],
+};
 
 /** Reads one file: its table once, and its catalogue anew with every reading of the columns. */
 export class FileReader {
@@ -84,7 +93,10 @@ export class FileReader {
         variants: index.variants,
         profiles: catalogue.fields.map((field) => profileField(index, field)),
         problems,
-        facets: facetRows(firstPanel(index, "First panel")).map(({ field }) => ({ field, name: index.field(field)?.name ?? field })),
+        facets: facetRows(firstPanel(index, "First panel")).map(({ field }) => ({
+          field,
+          name: index.field(field)?.name ?? field,
+        })),
       };
     } catch (error) {
       if (error instanceof CatalogueError) return { ...known, fault: error.problem };

@@ -17,7 +17,11 @@ export function Naming({ preview: { columns, reading }, read }: Props) {
     <div className="mb-3 flex flex-wrap gap-x-6 gap-y-2">
       <label className="flex items-center gap-2">
         <span className="font-medium">Products are called by</span>
-        <select className="select select-sm w-44" value={titled} onChange={(event) => read(titledBy(reading, Number(event.target.value)))}>
+        <select
+          className="select select-sm w-44"
+          value={titled}
+          onChange={(event) => read(titledBy(reading, Number(event.target.value)))}
+        >
           {titled < 0 ? <option value={-1}>their numbers</option> : null}
           {places
             .filter((at) => at === titled || !reading.some((column, place) => place === at && skip(column)))
@@ -30,7 +34,11 @@ export function Naming({ preview: { columns, reading }, read }: Props) {
       </label>
       <label className="flex items-center gap-2">
         <span className="font-medium">Rows of one product share</span>
-        <select className="select select-sm w-44" value={grouped} onChange={(event) => read(groupedBy(reading, Number(event.target.value)))}>
+        <select
+          className="select select-sm w-44"
+          value={grouped}
+          onChange={(event) => read(groupedBy(reading, Number(event.target.value)))}
+        >
           <option value={-1}>nothing: each is its own</option>
           {places.map((at) => (
             <option key={at} value={at}>

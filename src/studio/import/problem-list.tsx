@@ -25,7 +25,9 @@ export function ProblemList({ problems }: { problems: readonly Problem[] }) {
           </li>
         ))}
         {problems.length > shown ? (
-          <li className="px-3 py-1.5 text-quiet">and {(problems.length - shown).toLocaleString("en")} more, all of them in the CSV</li>
+          <li className="px-3 py-1.5 text-quiet">
+            and {(problems.length - shown).toLocaleString("en")} more, all of them in the CSV
+          </li>
         ) : null}
       </ul>
     </section>

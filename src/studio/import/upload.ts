@@ -5,7 +5,12 @@ import { ApiError } from "../api.ts";
  * @param progress share sent so far; 1 while the server works on it
  * @throws ApiError; with the status 0 when it was stopped or the server could not be reached
  */
-export function upload<T>(path: string, form: FormData, progress: (share: number) => void, stop: AbortSignal): Promise<T> {
+export function upload<T>(
+  path: string,
+  form: FormData,
+  progress: (share: number) => void,
+  stop: AbortSignal,
+): Promise<T> {
   return new Promise((done, failed) => {
     // fetch cannot tell how much of a body has been sent.
     const request = new XMLHttpRequest();
@@ -17,7 +22,9 @@ export function upload<T>(path: string, form: FormData, progress: (share: number
       if (request.status < 300) done(body);
       else failed(new ApiError(request.status, body.error ?? `The server answered ${request.status}.`, body));
     });
-    request.addEventListener("error", () => failed(new ApiError(0, "The server cannot be reached. Is it still running?")));
+    request.addEventListener("error", () =>
+      failed(new ApiError(0, "The server cannot be reached. Is it still running?")),
+    );
     request.addEventListener("abort", () => failed(new ApiError(0, "Sending was stopped. Nothing was stored.")));
     stop.addEventListener("abort", () => request.abort());
     request.send(form);

@@ -38,7 +38,12 @@ export function useReader(known: KnownColumns) {
       const preview = await task;
       if (mine === turn.current) setState((now) => ({ ...now, preview, busy: undefined }));
     } catch (error) {
-      if (mine === turn.current) setState((now) => ({ ...now, busy: undefined, trouble: `The file could not be read: ${(error as Error).message}` }));
+      if (mine === turn.current)
+        setState((now) => ({
+          ...now,
+          busy: undefined,
+          trouble: `The file could not be read: ${(error as Error).message}`,
+        }));
     }
   };
 
@@ -49,10 +54,12 @@ export function useReader(known: KnownColumns) {
       const mine = ++turn.current;
       const { thread, service } = start();
       thread.addEventListener("error", () => {
-        if (mine === turn.current) setState({ ...idle, file, trouble: "The file could not be read: the reader broke down." });
+        if (mine === turn.current)
+          setState({ ...idle, file, trouble: "The file could not be read: the reader broke down." });
       });
       setState({ ...idle, file, busy: { words: "Reading", share: 0 } });
-      const progress = (share: number) => mine === turn.current && setState((now) => ({ ...now, busy: { words: "Reading", share } }));
+      const progress = (share: number) =>
+        mine === turn.current && setState((now) => ({ ...now, busy: { words: "Reading", share } }));
       void show(service.open(file, known, proxy(progress)), mine);
     },
     read(reading: Reading) {

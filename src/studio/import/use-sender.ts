@@ -22,7 +22,12 @@ export function useSender(reader: Reader) {
       try {
         const form = new FormData();
         form.set("file", await reader.pack(), file.name);
-        form.set("reading", JSON.stringify(preview.reading.map((column, at) => ({ heading: preview.columns[at]?.heading ?? "", ...column }))));
+        form.set(
+          "reading",
+          JSON.stringify(
+            preview.reading.map((column, at) => ({ heading: preview.columns[at]?.heading ?? "", ...column })),
+          ),
+        );
         for (const [name, value] of Object.entries(values)) form.set(name, value);
         const tell = (share: number) => setBusy(share < 1 ? { words: "Sending", share } : { words });
         return await upload<T>(path, form, tell, stopper.current.signal);

@@ -51,7 +51,9 @@ export function NewShopView() {
             {preview?.fault ? null : (
               <p className="-mt-3 text-quiet">
                 First panel:{" "}
-                {preview?.facets.length === 0 ? "empty, since no field parts these products" : preview?.facets.map(({ name }) => name).join(", ")}
+                {preview?.facets.length === 0
+                  ? "empty, since no field parts these products"
+                  : preview?.facets.map(({ name }) => name).join(", ")}
               </p>
             )}
             <button type="submit" className="btn btn-primary" disabled={!ready}>
@@ -62,8 +64,15 @@ export function NewShopView() {
       >
         <label className="grid gap-1">
           <span className="font-medium">Shop name</span>
-          <input type="text" className="input w-full" {...register("name")} aria-invalid={formState.errors.name !== undefined} />
-          {formState.errors.name ? <span className="text-[13px] text-error">{formState.errors.name.message}</span> : null}
+          <input
+            type="text"
+            className="input w-full"
+            {...register("name")}
+            aria-invalid={formState.errors.name !== undefined}
+          />
+          {formState.errors.name ? (
+            <span className="text-[13px] text-error">{formState.errors.name.message}</span>
+          ) : null}
         </label>
         <label className="grid gap-1">
           <span className="font-medium">Currency of the prices</span>

@@ -1,8 +1,8 @@
-import type { Facet, Selection } from "../../core/match/question.ts";
 import { useState } from "react";
 import { isFacetable, isNumeric } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { Answer } from "../../core/match/answer.ts";
+import type { Facet, Selection } from "../../core/match/question.ts";
 import { isRange, rangeOf, toggle, withChoice } from "../../core/match/selection.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -43,7 +43,9 @@ export function FacetFilter({ open, setOpen, answer, selection, select }: Props)
                 onClick={() => setOpen(isOpen ? open.filter((one) => one !== key) : [...open, key])}
               >
                 <span className="truncate">{name}</span>
-                {selection.choices[key] ? <span className="size-2 rounded-full bg-accent" title="Something is chosen" /> : null}
+                {selection.choices[key] ? (
+                  <span className="size-2 rounded-full bg-accent" title="Something is chosen" />
+                ) : null}
               </button>
               {isOpen ? (
                 isNumeric(profile.field) ? (
@@ -108,7 +110,8 @@ function RangeChoice({ profile: { field, min, max }, selection, select }: Choice
   const chosen = rangeOf(selection.choices[field.key]);
   const days = field.kind === "date";
   const set = (end: "min" | "max", text: string) => {
-    const value = text === "" ? undefined : days ? Math.round(Date.parse(`${text}T00:00:00Z`) / 86_400_000) : Number(text);
+    const value =
+      text === "" ? undefined : days ? Math.round(Date.parse(`${text}T00:00:00Z`) / 86_400_000) : Number(text);
     select(withChoice(selection, field.key, { ...chosen, [end]: Number.isFinite(value) ? value : undefined }));
   };
   return (

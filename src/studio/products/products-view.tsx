@@ -1,12 +1,19 @@
-import type { Selection } from "../../core/match/question.ts";
-import { type Column, type ColumnDef, getCoreRowModel, type SortingState, useReactTable, type VisibilityState } from "@tanstack/react-table";
+import {
+  type Column,
+  type ColumnDef,
+  getCoreRowModel,
+  type SortingState,
+  useReactTable,
+  type VisibilityState,
+} from "@tanstack/react-table";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp, Columns3 } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { type FieldRole, isDerived } from "../../core/catalogue/field.ts";
+import type { Selection } from "../../core/match/question.ts";
 import { emptySelection, isEmpty } from "../../core/match/selection.ts";
-import { CatalogueFrame } from "../catalogue/catalogue-frame.tsx";
 import type { VariantQuery } from "../../core/match/variants.ts";
+import { CatalogueFrame } from "../catalogue/catalogue-frame.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { FacetFilter, tableFacet } from "./facet-filter.tsx";
@@ -63,10 +70,17 @@ export function ProductsView() {
 
   const box = useRef<HTMLDivElement>(null);
   const count = found?.variants ?? 0;
-  const virtual = useVirtualizer({ count, getScrollElement: () => box.current, estimateSize: () => rowHeight, overscan: 12 });
+  const virtual = useVirtualizer({
+    count,
+    getScrollElement: () => box.current,
+    estimateSize: () => rowHeight,
+    overscan: 12,
+  });
   const grid = {
     display: "grid",
-    gridTemplateColumns: shown.map((_, i) => (i === 0 ? "minmax(200px, 1.4fr)" : `minmax(${columnWidth}px, 1fr)`)).join(" "),
+    gridTemplateColumns: shown
+      .map((_, i) => (i === 0 ? "minmax(200px, 1.4fr)" : `minmax(${columnWidth}px, 1fr)`))
+      .join(" "),
     minWidth: shown.length * columnWidth,
   };
 
@@ -103,7 +117,10 @@ export function ProductsView() {
         >
           {() =>
             table.getAllLeafColumns().map((column) => (
-              <label key={column.id} className="flex cursor-pointer items-center gap-2 rounded-lg px-2 py-1 hover:bg-sand">
+              <label
+                key={column.id}
+                className="flex cursor-pointer items-center gap-2 rounded-lg px-2 py-1 hover:bg-sand"
+              >
                 <input
                   type="checkbox"
                   className="checkbox checkbox-sm"
@@ -171,14 +188,21 @@ const noRows: never[] = [];
 function Heading({ column }: { column: Column<never> }) {
   const sorted = column.getIsSorted();
   return (
-    <th aria-sort={sorted === "asc" ? "ascending" : sorted === "desc" ? "descending" : "none"} className="px-1 py-1 text-start">
+    <th
+      aria-sort={sorted === "asc" ? "ascending" : sorted === "desc" ? "descending" : "none"}
+      className="px-1 py-1 text-start"
+    >
       <button
         type="button"
         className="flex min-h-7 w-full items-center gap-1 rounded-md px-2 font-semibold hover:bg-base-100"
         onClick={column.getToggleSortingHandler()}
       >
         <span className="truncate">{String(column.columnDef.header)}</span>
-        {sorted === "asc" ? <ArrowUp size={13} aria-hidden /> : sorted === "desc" ? <ArrowDown size={13} aria-hidden /> : null}
+        {sorted === "asc" ? (
+          <ArrowUp size={13} aria-hidden />
+        ) : sorted === "desc" ? (
+          <ArrowDown size={13} aria-hidden />
+        ) : null}
       </button>
     </th>
   );

@@ -1,8 +1,8 @@
 import { PencilLine } from "lucide-react";
 import { useState } from "react";
 import { isDerived } from "../../core/catalogue/field.ts";
-import { useMender } from "../catalogue/use-mender.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
+import { useMender } from "../catalogue/use-mender.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 
@@ -28,7 +28,9 @@ export function SetValues({ query, products }: { query: VariantQuery; products: 
 
 function SetForm({ query, products, close }: { query: VariantQuery; products: number; close(): void }) {
   const { profiles, desk } = useOpenShop();
-  const fields = profiles.map(({ field }) => field).filter((field) => !isDerived(field) && field.role !== "product_id" && field.role !== "sku");
+  const fields = profiles
+    .map(({ field }) => field)
+    .filter((field) => !isDerived(field) && field.role !== "product_id" && field.role !== "sku");
   const [key, setKey] = useState(fields.find(({ role }) => role === "attribute")?.key ?? fields[0].key);
   const [text, setText] = useState("");
   const field = fields.find((one) => one.key === key) ?? fields[0];
@@ -54,7 +56,12 @@ function SetForm({ query, products, close }: { query: VariantQuery; products: nu
       </label>
       <label className="grid gap-1">
         <span className="font-medium">Value</span>
-        <input type="text" className="input input-sm w-full" value={text} onChange={(event) => setText(event.target.value)} />
+        <input
+          type="text"
+          className="input input-sm w-full"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
         <span className="text-[12px] text-quiet">Part several by |. Leave it empty to state nothing.</span>
       </label>
       <button type="submit" className="btn btn-primary btn-sm">

@@ -10,7 +10,12 @@ export function useRows(query: VariantQuery, keys: readonly string[]) {
   const { desk, engine } = useOpenShop();
   const asked = JSON.stringify([query, keys]);
   const [, redraw] = useState(0);
-  const known = useRef({ asked: "", engine, rows: new Map<number, VariantRow[] | "coming">(), stale: new Map<number, VariantRow[] | "coming">() });
+  const known = useRef({
+    asked: "",
+    engine,
+    rows: new Map<number, VariantRow[] | "coming">(),
+    stale: new Map<number, VariantRow[] | "coming">(),
+  });
   if (known.current.asked !== asked || known.current.engine !== engine) {
     // What was there stays in sight until the new rows are.
     known.current = { asked, engine, rows: new Map(), stale: known.current.rows };

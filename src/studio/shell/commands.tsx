@@ -45,7 +45,10 @@ export function Commands({ stores = none, actions = nothing }: Props) {
         overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
         contentClassName="fixed left-1/2 top-[14vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
       >
-        <Command.Input placeholder="What do you want to do?" className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]" />
+        <Command.Input
+          placeholder="What do you want to do?"
+          className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
+        />
         <Command.List className="max-h-[50vh] overflow-auto p-1.5">
           <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
           {open ? <Actions stores={stores} actions={actions} close={() => setOpen(false)} /> : null}
@@ -67,7 +70,12 @@ function Actions({ stores, actions, close }: Required<Props> & { close(): void }
         ]
       : []),
     ...actions(),
-    ...(shop === undefined ? [] : shopViews(shop).map(({ to, label }) => ({ name: `Go to the ${label.toLowerCase()}`, run: () => navigate(to) }))),
+    ...(shop === undefined
+      ? []
+      : shopViews(shop).map(({ to, label }) => ({
+          name: `Go to the ${label.toLowerCase()}`,
+          run: () => navigate(to),
+        }))),
     { name: "Go to all shops", run: () => navigate("/") },
     { name: "New shop from a file", run: () => navigate("/new") },
   ];

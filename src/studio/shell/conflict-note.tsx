@@ -6,7 +6,10 @@ export function ConflictNote<D extends object>({ store, what }: { store: Documen
   const other = useStore(store, (state) => state.other);
   if (!other) return null;
   return (
-    <div role="alert" className="flex flex-none items-center gap-3 border-b border-hair bg-accent px-4 py-2 text-accent-content">
+    <div
+      role="alert"
+      className="flex flex-none items-center gap-3 border-b border-hair bg-accent px-4 py-2 text-accent-content"
+    >
       <p className="flex-1">
         <b>{what} changed in another tab.</b> Nothing of yours is written over it until you choose.
       </p>

@@ -10,7 +10,15 @@ import { Strip } from "./strip.tsx";
 import { shopViews } from "./views.ts";
 
 /** A view of a shop over one document: the strip with whether it is saved and its steps, and below it the view. */
-export function DocumentFrame<D extends object>({ store, what, children }: { store: DocumentStore<D>; what: string; children: ReactNode }) {
+export function DocumentFrame<D extends object>({
+  store,
+  what,
+  children,
+}: {
+  store: DocumentStore<D>;
+  what: string;
+  children: ReactNode;
+}) {
   const { shop = "" } = useParams();
   const stores = useMemo(() => [store], [store]);
   return (

@@ -1,10 +1,10 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { demoPanel } from "../../../demo/panel.ts";
 import type { Step } from "../../core/document/patch.ts";
+import { renamePanel } from "../../core/panel/edit.ts";
 import { setLimits } from "../../core/shop/edit.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import type { SentHistory } from "../../core/wire/shop.ts";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { demoPanel } from "../../../demo/panel.ts";
-import { renamePanel } from "../../core/panel/edit.ts";
 import { createDocumentStore, isUnsaved } from "./document-store.ts";
 
 const stored = { version: 1, document: demoPanel, history: { steps: [], done: 0 } };
@@ -49,7 +49,10 @@ describe("a document that saves itself", () => {
     const { apply, undo, redo } = store.getState();
     apply(named("One"));
     apply(named("Two"));
-    expect(store.getState().past.map(({ words }) => words)).toEqual(["Rename the panel to One", "Rename the panel to Two"]);
+    expect(store.getState().past.map(({ words }) => words)).toEqual([
+      "Rename the panel to One",
+      "Rename the panel to Two",
+    ]);
     undo();
     expect(store.getState().document.name).toBe("One");
     undo();
@@ -152,7 +155,11 @@ describe("a document that saves itself", () => {
       [2, "Rename the panel to Two"],
     ]);
     expect(done).toBe(1);
-    const again = createDocumentStore("/p", { version: 3, document: store.getState().document, history: { steps: kept, done } });
+    const again = createDocumentStore("/p", {
+      version: 3,
+      document: store.getState().document,
+      history: { steps: kept, done },
+    });
     again.getState().redo();
     expect(again.getState().document.name).toBe("Two");
     again.getState().undo();

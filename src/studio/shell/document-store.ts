@@ -83,7 +83,8 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
         const change = perform(document, edit);
         if (!change) return;
         const last = past.at(-1);
-        if (joined && last?.words === edit.words) add(change.document, patched(document, last.inverse), past.slice(0, -1), edit.words);
+        if (joined && last?.words === edit.words)
+          add(change.document, patched(document, last.inverse), past.slice(0, -1), edit.words);
         else add(change.document, document, past, edit.words);
       },
       undo() {

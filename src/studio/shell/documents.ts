@@ -20,7 +20,10 @@ export function useDocument<K extends KindName>(
 ): { store: DocumentStore<DocumentOf<K>> | undefined; error: ApiError | undefined } {
   const path = documentPath(shop, kind, slug);
   const known = opened[kind].get(path);
-  const { data, error } = useSWRImmutable<Stored<DocumentOf<K>>, ApiError>(known ? null : path, request<Stored<DocumentOf<K>>>);
+  const { data, error } = useSWRImmutable<Stored<DocumentOf<K>>, ApiError>(
+    known ? null : path,
+    request<Stored<DocumentOf<K>>>,
+  );
   if (known || !data) return { store: known, error };
   const store = createDocumentStore(path, data);
   opened[kind].set(path, store);
@@ -29,6 +32,8 @@ export function useDocument<K extends KindName>(
 
 addEventListener("beforeunload", (event) => {
   // The browser asks before the page is left while something is not saved.
-  const unsaved = Object.values(opened).some((stores) => [...stores.values()].some((store) => isUnsaved(store.getState())));
+  const unsaved = Object.values(opened).some((stores) =>
+    [...stores.values()].some((store) => isUnsaved(store.getState())),
+  );
   if (unsaved) event.preventDefault();
 });

@@ -3,7 +3,8 @@ import { useMemo } from "react";
 import { type Stepped, useHistory } from "./history.ts";
 import { isTyping, useKeys } from "./keys.ts";
 
-const button = "grid size-8 place-items-center rounded-lg hover:bg-white/15 disabled:opacity-35 disabled:hover:bg-transparent";
+const button =
+  "grid size-8 place-items-center rounded-lg hover:bg-white/15 disabled:opacity-35 disabled:hover:bg-transparent";
 
 /** Undo and redo for what a view changes, by button and by key. */
 export function HistoryButtons({ stores }: { stores: readonly Stepped[] }) {

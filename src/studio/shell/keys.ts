@@ -13,7 +13,8 @@ export function useKeys(bindings: Bindings): void {
 /** Whether a key belongs to a field that text is typed into, or to an editor. */
 export const isTyping = ({ target }: Event): boolean =>
   target instanceof HTMLElement &&
-  (target.matches("input[type=text], input[type=search], input[type=number], textarea, select") || target.isContentEditable);
+  (target.matches("input[type=text], input[type=search], input[type=number], textarea, select") ||
+    target.isContentEditable);
 
 /** Presses a key here that was pressed in a frame, where events end at its edge. */
 export const pressAgain = (key: PressedKey): void => {

@@ -45,7 +45,11 @@ export function Popover({ label, placement = "bottom-start", trigger, children, 
       }),
     ],
   });
-  const { getReferenceProps, getFloatingProps } = useInteractions([useClick(context), useDismiss(context), useRole(context, { role: "dialog" })]);
+  const { getReferenceProps, getFloatingProps } = useInteractions([
+    useClick(context),
+    useDismiss(context),
+    useRole(context, { role: "dialog" }),
+  ]);
   return (
     <>
       {trigger({ ref: refs.setReference, ...getReferenceProps() }, open)}

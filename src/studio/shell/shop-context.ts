@@ -6,8 +6,8 @@ import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Question } from "../../core/match/question.ts";
 import type { MendDocument } from "../../core/mend/mend-schema.ts";
-import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
+import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { DocumentStore } from "./document-store.ts";
@@ -44,7 +44,8 @@ export function useOpenShop(): OpenShop {
 }
 
 /** What holds for all panels and pages of the open shop. */
-export const useShopSettings = <T>(read: (settings: ShopDocument) => T): T => useStore(useOpenShop().settings, ({ document }) => read(document));
+export const useShopSettings = <T>(read: (settings: ShopDocument) => T): T =>
+  useStore(useOpenShop().settings, ({ document }) => read(document));
 
 /**
  * What a worker says, asked anew when the question or the catalogue changes; the last answer stays until the next is there.

@@ -27,7 +27,11 @@ export function Shortcuts() {
     }, []),
   );
   return (
-    <dialog ref={dialog} className="m-auto w-[460px] rounded-box bg-base-100 p-5 shadow-2xl backdrop:bg-[#321a3d55]" aria-label="Shortcuts">
+    <dialog
+      ref={dialog}
+      className="m-auto w-[460px] rounded-box bg-base-100 p-5 shadow-2xl backdrop:bg-[#321a3d55]"
+      aria-label="Shortcuts"
+    >
       <h2 className="mb-3 text-lg">Shortcuts</h2>
       <dl className="grid grid-cols-[190px_minmax(0,1fr)] gap-y-1.5 text-[13px]">
         {keys.map(([key, what]) => (

@@ -50,7 +50,8 @@ function announcementsFor(ids: readonly string[], titleOf: (id: string) => strin
   const place = (id: UniqueIdentifier) => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
   return {
     onDragStart: ({ active }) => `${title(active.id)} is picked up at ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${title(active.id)} is picked up, now at ${place(over.id)}.` : undefined),
+    onDragOver: ({ active, over }) =>
+      over ? `${title(active.id)} is picked up, now at ${place(over.id)}.` : undefined,
     onDragEnd: ({ active, over }) => `${title(active.id)} is put down${over ? ` at ${place(over.id)}` : ""}.`,
     onDragCancel: ({ active }) => `${title(active.id)} is back where it was.`,
   };

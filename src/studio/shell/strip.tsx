@@ -20,7 +20,9 @@ export function Strip({ views = [], children }: Props) {
           <NavLink
             key={to}
             to={to}
-            className={({ isActive }) => `rounded-lg px-3 py-1.5 font-medium ${isActive ? "bg-white/15" : "text-white/80 hover:text-white"}`}
+            className={({ isActive }) =>
+              `rounded-lg px-3 py-1.5 font-medium ${isActive ? "bg-white/15" : "text-white/80 hover:text-white"}`
+            }
           >
             {label}
           </NavLink>

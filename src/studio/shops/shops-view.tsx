@@ -25,8 +25,14 @@ export function ShopsView() {
         <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
           {shops?.map((shop) => (
             <li key={shop.slug}>
-              <Link to={`/shops/${encodeURIComponent(shop.slug)}/bench`} className="flex items-center gap-4 px-5 py-4 hover:bg-sand">
-                <span className="grid size-10 flex-none place-items-center rounded-lg bg-primary font-display text-lg text-accent" aria-hidden>
+              <Link
+                to={`/shops/${encodeURIComponent(shop.slug)}/bench`}
+                className="flex items-center gap-4 px-5 py-4 hover:bg-sand"
+              >
+                <span
+                  className="grid size-10 flex-none place-items-center rounded-lg bg-primary font-display text-lg text-accent"
+                  aria-hidden
+                >
                   {[...shop.name][0]}
                 </span>
                 <span className="min-w-0 flex-1">
@@ -41,7 +47,9 @@ export function ShopsView() {
               </Link>
             </li>
           ))}
-          {shops?.length === 0 ? <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li> : null}
+          {shops?.length === 0 ? (
+            <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li>
+          ) : null}
         </ul>
       </main>
       <Commands />

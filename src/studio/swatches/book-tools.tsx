@@ -29,14 +29,20 @@ export function BookTools(props: ToolProps) {
   const { field, values, apply, order, setOrder: sort } = props;
   const [least, setLeast] = useState(80);
   const first = orderOf(props.book, field.key).find((source) => source === "name" || source === "photos");
-  const open = values.filter(({ entry, guess, photos }) => !entry?.colours && !entry?.picture && best({ guess, photos }, least / 100, first));
+  const open = values.filter(
+    ({ entry, guess, photos }) => !entry?.colours && !entry?.picture && best({ guess, photos }, least / 100, first),
+  );
   return (
     <div className="flex flex-none flex-wrap items-center gap-2 border-b border-hair px-3 py-2 text-[13px]">
       <div className="flex w-full items-center gap-3">
         <h1 className="flex-1 truncate text-xl">{field.name}</h1>
         <label className="flex items-center gap-1 text-quiet">
           Sort
-          <select className="select select-xs w-24" value={order} onChange={(event) => sort(event.target.value as SwatchOrder)}>
+          <select
+            className="select select-xs w-24"
+            value={order}
+            onChange={(event) => sort(event.target.value as SwatchOrder)}
+          >
             {swatchOrders.map((one) => (
               <option key={one} value={one}>
                 {one}
@@ -86,7 +92,11 @@ export function BookTools(props: ToolProps) {
 }
 
 /** The guess that is sure enough: the one that the field falls back to first, else the other. */
-function best({ guess, photos }: Pick<BookValue, "guess" | "photos">, least: number, first: Source | undefined): readonly string[] | undefined {
+function best(
+  { guess, photos }: Pick<BookValue, "guess" | "photos">,
+  least: number,
+  first: Source | undefined,
+): readonly string[] | undefined {
   const byName = guess && guess.confidence >= least ? guess.colours : undefined;
   const byPhotos = photos && photos.agree / photos.of >= least ? photos.colours : undefined;
   return first === "photos" ? (byPhotos ?? byName) : (byName ?? byPhotos);

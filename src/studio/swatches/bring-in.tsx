@@ -13,7 +13,9 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
   const take = async (list: string, close: () => void) => {
     const { lines, problems } = await worker.read(list);
     const byId = new Map(values.map((value) => [value.id, value]));
-    const fitting = lines.filter(({ field: of }) => of === undefined || of === field.key || identity(of) === identity(field.name));
+    const fitting = lines.filter(
+      ({ field: of }) => of === undefined || of === field.key || identity(of) === identity(field.name),
+    );
     const known = fitting.flatMap(({ name, entry }) => {
       const value = byId.get(identity(name));
       return value && entry.colours ? [{ value, colours: entry.colours }] : [];
@@ -23,7 +25,9 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
     const faults = [
       ...problems.map(({ row, message }) => `Line ${row}: ${message}`),
       ...(unknown.length > 0
-        ? [`No value is called ${unknown.slice(0, 8).join(", ")}${unknown.length > 8 ? ` and ${unknown.length - 8} more` : ""}.`]
+        ? [
+            `No value is called ${unknown.slice(0, 8).join(", ")}${unknown.length > 8 ? ` and ${unknown.length - 8} more` : ""}.`,
+          ]
         : []),
     ];
     setTold(faults);
@@ -45,7 +49,9 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
       {(close) => (
         <div className="grid gap-2">
           <label className="grid gap-1">
-            <span className="text-quiet">One value a line, its colours behind it. CSV and design tokens are taken too.</span>
+            <span className="text-quiet">
+              One value a line, its colours behind it. CSV and design tokens are taken too.
+            </span>
             <textarea
               className="textarea h-36 w-full font-mono text-[12px]"
               placeholder={"Sage, #9cab86\nSea green / white, seagreen white"}
@@ -61,7 +67,12 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
             </ul>
           ) : null}
           <div className="flex items-center gap-2">
-            <button type="button" className="btn btn-primary btn-sm" disabled={text.trim() === ""} onClick={() => take(text, close)}>
+            <button
+              type="button"
+              className="btn btn-primary btn-sm"
+              disabled={text.trim() === ""}
+              onClick={() => take(text, close)}
+            >
               Take them
             </button>
             <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
@@ -107,10 +118,15 @@ export function ManyPictures({ values, apply, upload }: ToolProps) {
         toast.error(`${file.name}: ${(error as Error).message}`);
       }
     }
-    toast(`${taken} ${taken === 1 ? "picture" : "pictures"} taken${unmatched.length > 0 ? `; no value is called ${unmatched.join(", ")}` : ""}.`);
+    toast(
+      `${taken} ${taken === 1 ? "picture" : "pictures"} taken${unmatched.length > 0 ? `; no value is called ${unmatched.join(", ")}` : ""}.`,
+    );
   };
   return (
-    <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2" title="Matched to values by their file names">
+    <label
+      className="btn btn-sm cursor-pointer has-focus-visible:outline-2"
+      title="Matched to values by their file names"
+    >
       <ImageUp size={15} aria-hidden /> Add pictures
       <input
         type="file"

@@ -123,12 +123,18 @@ function Picker({ colours, pictures, set }: Omit<Props, "label">) {
             {colours[place] ? (
               <SwatchDot view={{ colours: [colours[place]] }} size={24} />
             ) : (
-              <span className="grid size-6 place-items-center rounded-full border border-dashed border-secondary">+</span>
+              <span className="grid size-6 place-items-center rounded-full border border-dashed border-secondary">
+                +
+              </span>
             )}
           </button>
         ))}
         {colours.length > 0 ? (
-          <button type="button" className="link ms-auto text-[13px]" onClick={() => set(colours.filter((_, place) => place !== at))}>
+          <button
+            type="button"
+            className="link ms-auto text-[13px]"
+            onClick={() => set(colours.filter((_, place) => place !== at))}
+          >
             Take it out
           </button>
         ) : null}
@@ -177,9 +183,15 @@ function PickPicture({ address, take }: { address: string; take(colour: string):
         context?.drawImage(image.current, 0, 0, drawn, drawn);
         const box = event.currentTarget.getBoundingClientRect();
         // The keyboard's click has no place; the middle stands for it.
-        const place = (at: number, from: number, length: number) => (event.detail === 0 ? 0.5 : (at - from) / length) * (drawn - 1);
+        const place = (at: number, from: number, length: number) =>
+          (event.detail === 0 ? 0.5 : (at - from) / length) * (drawn - 1);
         try {
-          const pixel = context?.getImageData(place(event.clientX, box.x, box.width), place(event.clientY, box.y, box.height), 1, 1).data;
+          const pixel = context?.getImageData(
+            place(event.clientX, box.x, box.width),
+            place(event.clientY, box.y, box.height),
+            1,
+            1,
+          ).data;
           if (pixel) take(`#${[...pixel.slice(0, 3)].map((byte) => byte.toString(16).padStart(2, "0")).join("")}`);
         } catch {
           toast.error("The site of this picture does not let its colours be read.");

@@ -38,7 +38,16 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
   return (
     <>
       <section aria-label={`Swatches of ${field.name}`} className="flex min-w-0 flex-1 flex-col">
-        <BookTools field={field} values={values} book={book} worker={worker} apply={apply} upload={upload} order={order} setOrder={setOrder} />
+        <BookTools
+          field={field}
+          values={values}
+          book={book}
+          worker={worker}
+          apply={apply}
+          upload={upload}
+          order={order}
+          setOrder={setOrder}
+        />
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by the keyboard */}
         <div tabIndex={0} role="region" aria-label="Values" className="min-h-0 flex-1 overflow-auto">
           <table className="w-full text-[13px]">
@@ -65,12 +74,24 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
 }
 
 /** The field's values with all that the book and the guesses say of them. */
-function useValues({ key }: Field, book: ReturnType<BookStore["getState"]>["document"], worker: SwatchWorker): BookValue[] | undefined {
-  const answer = useAnswer({ facets: [{ field: key, mode: "any" }], selection: { text: "", choices: {} }, sort: "", from: 0, size: 0 });
+function useValues(
+  { key }: Field,
+  book: ReturnType<BookStore["getState"]>["document"],
+  worker: SwatchWorker,
+): BookValue[] | undefined {
+  const answer = useAnswer({
+    facets: [{ field: key, mode: "any" }],
+    selection: { text: "", choices: {} },
+    sort: "",
+    from: 0,
+    size: 0,
+  });
   const found = answer?.facets[key];
   const labels = useMemo(() => found?.options.map(({ label }) => label), [found]);
   const guesses = useAsked(async () => (labels ? worker.guess(labels) : undefined), JSON.stringify(labels));
-  const [known, setKnown] = useState<{ labels: readonly string[]; guesses: (NameGuess | undefined)[] } | undefined>(undefined);
+  const [known, setKnown] = useState<{ labels: readonly string[]; guesses: (NameGuess | undefined)[] } | undefined>(
+    undefined,
+  );
   useEffect(() => {
     if (labels && guesses && labels.length === guesses.length) setKnown({ labels, guesses });
   }, [labels, guesses]);

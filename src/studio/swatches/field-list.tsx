@@ -14,7 +14,13 @@ export function bookFields(profiles: readonly FieldProfile[]): Field[] {
     return coloured > 0.3 || field.kind === "colour" ? 2 + coloured : field.role === "brand" ? 1 : 0;
   };
   return profiles
-    .filter(({ field, options }) => isFacetable(field) && (field.kind === "text" || field.kind === "colour") && options > 1 && options <= mostValues)
+    .filter(
+      ({ field, options }) =>
+        isFacetable(field) &&
+        (field.kind === "text" || field.kind === "colour") &&
+        options > 1 &&
+        options <= mostValues,
+    )
     .toSorted((a, b) => rank(b) - rank(a))
     .map(({ field }) => field);
 }

@@ -60,7 +60,10 @@ export async function lookAtPictures(
   await Promise.all(Array.from({ length: atOnce }, lane));
   if (stop.aborted) return undefined;
   const found = await worker.colours(wanted);
-  return { photos: Object.fromEntries(found.map(([id, { colours, agree, of }]) => [id, { colours, agree, of }])), failed };
+  return {
+    photos: Object.fromEntries(found.map(([id, { colours, agree, of }]) => [id, { colours, agree, of }])),
+    failed,
+  };
 }
 
 /** A picture in a square of `size` px, however large it is. */

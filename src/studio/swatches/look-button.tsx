@@ -16,13 +16,17 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
     stopper.current = new AbortController();
     setLooking({ done: 0, of: 0 });
     // A guess by name that is not sure says nothing of how many colours there are.
-    const wanted = Object.fromEntries(values.flatMap(({ id, guess }) => (guess && guess.confidence >= 0.7 ? [[id, guess.colours.length]] : [])));
+    const wanted = Object.fromEntries(
+      values.flatMap(({ id, guess }) => (guess && guess.confidence >= 0.7 ? [[id, guess.colours.length]] : [])),
+    );
     try {
       const result = await lookAtPictures(desk, worker, field.key, wanted, setLooking, stopper.current.signal);
       if (!result) return;
       const found = Object.keys(result.photos).length;
       apply(setPhotos(field.key, result.photos, `${field.name}: colours from pictures for ${found} values`));
-      toast(`Colours for ${found} of ${values.length} values${result.failed > 0 ? `; ${result.failed} pictures could not be read` : ""}.`);
+      toast(
+        `Colours for ${found} of ${values.length} values${result.failed > 0 ? `; ${result.failed} pictures could not be read` : ""}.`,
+      );
     } catch (error) {
       toast.error((error as Error).message);
     } finally {
@@ -31,7 +35,11 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
   };
   if (looking)
     return (
-      <Progress words="Looking at pictures" share={looking.of === 0 ? undefined : looking.done / looking.of} stop={() => stopper.current?.abort()} />
+      <Progress
+        words="Looking at pictures"
+        share={looking.of === 0 ? undefined : looking.done / looking.of}
+        stop={() => stopper.current?.abort()}
+      />
     );
   return (
     <button type="button" className="btn btn-sm" onClick={start}>

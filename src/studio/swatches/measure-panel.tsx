@@ -21,7 +21,9 @@ export function MeasurePanel({
   apply(edit: SwatchEdit): void;
 }) {
   const [pairs, setPairs] = useState<readonly ClosePair[]>([]);
-  const swatches = values.flatMap(({ id, view }) => (view.colours && !view.picture ? [{ id, colours: view.colours }] : []));
+  const swatches = values.flatMap(({ id, view }) =>
+    view.colours && !view.picture ? [{ id, colours: view.colours }] : [],
+  );
   const asked = JSON.stringify([swatches, limit]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: `asked` says what is measured
   useEffect(() => {
@@ -35,7 +37,10 @@ export function MeasurePanel({
   const pale = values.filter(({ view }) => view.colours?.some((colour) => contrast(colour, "#ffffff") < leastContrast));
   const unset = values.filter(({ view }) => view.source === "text");
   return (
-    <aside aria-label="Measured" className="w-72 flex-none overflow-auto border-s border-hair bg-base-200 px-4 py-3 text-[13px]">
+    <aside
+      aria-label="Measured"
+      className="w-72 flex-none overflow-auto border-s border-hair bg-base-200 px-4 py-3 text-[13px]"
+    >
       <div className="mb-1 flex items-center gap-2">
         <h2 className="flex-1 text-[15px]">
           {pairs.length} {pairs.length === 1 ? "pair" : "pairs"} too close
@@ -78,11 +83,15 @@ export function MeasurePanel({
           <li key={id} className="flex items-center gap-1.5 py-0.5">
             <SwatchDot view={view} size={20} />
             <span className="min-w-0 flex-1 truncate">{label}</span>
-            <span className="tabular-nums">{Math.min(...(view.colours ?? []).map((colour) => contrast(colour, "#ffffff"))).toFixed(1)} : 1</span>
+            <span className="tabular-nums">
+              {Math.min(...(view.colours ?? []).map((colour) => contrast(colour, "#ffffff"))).toFixed(1)} : 1
+            </span>
           </li>
         ))}
       </ul>
-      <h2 className="mb-1 mt-4 text-[15px]">{unset.length === 0 ? "Every value has a swatch" : `${unset.length} unset`}</h2>
+      <h2 className="mb-1 mt-4 text-[15px]">
+        {unset.length === 0 ? "Every value has a swatch" : `${unset.length} unset`}
+      </h2>
       <p className="text-quiet">{unset.map(({ label }) => label).join(", ")}</p>
     </aside>
   );

@@ -17,8 +17,11 @@ const served = {
     looked.push({ clusters: mainColours(pixels), values });
   },
   /** What all pictures together say of each value. @param wanted colours that a value's name speaks of */
-  colours: (wanted: Readonly<Record<string, number>>): [string, ValueColours][] => [...valueColours(looked, (value) => wanted[value])],
-  closePairs: (swatches: readonly { id: string; colours: readonly string[] }[], limit: number): ClosePair[] => closePairs(swatches, limit),
+  colours: (wanted: Readonly<Record<string, number>>): [string, ValueColours][] => [
+    ...valueColours(looked, (value) => wanted[value]),
+  ],
+  closePairs: (swatches: readonly { id: string; colours: readonly string[] }[], limit: number): ClosePair[] =>
+    closePairs(swatches, limit),
   /** Reads a list of swatches in any of the open formats. */
   read(text: string) {
     try {
@@ -31,7 +34,10 @@ const served = {
   async shrink(file: Blob, most: number): Promise<Blob> {
     const bitmap = await createImageBitmap(file);
     const scale = Math.min(1, most / Math.max(bitmap.width, bitmap.height));
-    const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)));
+    const canvas = new OffscreenCanvas(
+      Math.max(1, Math.round(bitmap.width * scale)),
+      Math.max(1, Math.round(bitmap.height * scale)),
+    );
     canvas.getContext("2d")?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     bitmap.close();
     return canvas.convertToBlob({ type: "image/webp", quality: 0.9 });

@@ -13,7 +13,9 @@ export function useUpload(worker: SwatchWorker) {
   return useCallback(
     async (file: File): Promise<string> => {
       if (file.size > mostBytes)
-        throw new Error(`It has ${(file.size / 1024 / 1024).toFixed(0)} MB, and ${mostBytes / 1024 / 1024} MB is the most. Bring a smaller one.`);
+        throw new Error(
+          `It has ${(file.size / 1024 / 1024).toFixed(0)} MB, and ${mostBytes / 1024 / 1024} MB is the most. Bring a smaller one.`,
+        );
       const vector = file.type === "image/svg+xml" || /\.svg$/i.test(file.name);
       let kept: Blob = file;
       if (!vector) {

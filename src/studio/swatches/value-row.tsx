@@ -2,7 +2,15 @@ import { ImageUp, Link2, Unlink2, X } from "lucide-react";
 import { memo } from "react";
 import { toast } from "sonner";
 import type { PhotoGuess, Source, SwatchEntry } from "../../core/swatch/book-schema.ts";
-import { type SwatchEdit, setAlt, setColours, setDrawing, setPicture, setShared, type ValueName } from "../../core/swatch/edit.ts";
+import {
+  type SwatchEdit,
+  setAlt,
+  setColours,
+  setDrawing,
+  setPicture,
+  setShared,
+  type ValueName,
+} from "../../core/swatch/edit.ts";
 import type { NameGuess } from "../../core/swatch/name-guess.ts";
 import type { SwatchView } from "../../core/swatch/view.ts";
 import { percent } from "../shell/percent.ts";
@@ -38,7 +46,8 @@ const from: Record<Source, string> = {
 export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures }: Props) {
   const { id, label, products, view, entry, guess, photos, differs } = value;
   const colours = entry?.colours ?? [];
-  const [drawing, other] = entry?.drawing === "stripes" ? (["stripes", "sectors"] as const) : (["sectors", "stripes"] as const);
+  const [drawing, other] =
+    entry?.drawing === "stripes" ? (["stripes", "sectors"] as const) : (["sectors", "stripes"] as const);
   const bring = async (file: File | undefined) => {
     if (!file) return;
     try {
@@ -90,7 +99,12 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
       </td>
       <td className="px-2">
         <span className="flex items-center gap-1.5">
-          <ColourField label={label} colours={colours} pictures={() => pictures(id)} set={(next) => apply(setColours(value, next))} />
+          <ColourField
+            label={label}
+            colours={colours}
+            pictures={() => pictures(id)}
+            set={(next) => apply(setColours(value, next))}
+          />
           {colours.length > 1 ? (
             <button
               type="button"
@@ -143,7 +157,11 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
             className={`grid size-6 place-items-center ${differs ? "text-accent-content" : "text-quiet"}`}
             aria-pressed={differs}
             aria-label={differs ? `${label} shares with other fields again` : `${label} differs in this field`}
-            title={differs ? "Differs in this field. Click to share again" : "The same wherever the value stands. Click to let it differ here"}
+            title={
+              differs
+                ? "Differs in this field. Click to share again"
+                : "The same wherever the value stands. Click to let it differ here"
+            }
             onClick={() => apply(setShared(value, differs))}
           >
             {differs ? <Unlink2 size={14} aria-hidden /> : <Link2 size={14} aria-hidden />}

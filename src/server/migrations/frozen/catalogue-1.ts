@@ -73,5 +73,9 @@ const aligned = (at: number): number => (at + 3) & ~3;
 
 function narrow(numbers: readonly number[]): Uint8Array | Uint16Array | Uint32Array {
   const most = numbers.reduce((high, number) => Math.max(high, number), 0);
-  return most < 0x100 ? Uint8Array.from(numbers) : most < 0x1_0000 ? Uint16Array.from(numbers) : Uint32Array.from(numbers);
+  return most < 0x100
+    ? Uint8Array.from(numbers)
+    : most < 0x1_0000
+      ? Uint16Array.from(numbers)
+      : Uint32Array.from(numbers);
 }

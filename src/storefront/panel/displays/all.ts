@@ -1,6 +1,7 @@
 import type { DisplayName } from "../../../core/display/displays.ts";
 import { View as CheckBoxes } from "./check-boxes/view.tsx";
 import { View as Dates } from "./dates/view.tsx";
+import type { DisplayView } from "./display-props.ts";
 import { View as Dropdown } from "./dropdown/view.tsx";
 import { View as NumberInputs } from "./number-inputs/view.tsx";
 import { View as PictureTiles } from "./picture-tiles/view.tsx";
@@ -17,7 +18,6 @@ import { View as Tags } from "./tags/view.tsx";
 import { View as Tiles } from "./tiles/view.tsx";
 import { View as Toggles } from "./toggles/view.tsx";
 import { View as Tree } from "./tree/view.tsx";
-import type { DisplayView } from "./display-props.ts";
 import { putView } from "./views.ts";
 
 const all: Readonly<Record<DisplayName, DisplayView>> = {

@@ -2,16 +2,16 @@
 import { render } from "preact";
 import { act } from "preact/test-utils";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Choice, Mode } from "../../../core/match/question.ts";
-import type { FacetRow } from "../../../core/panel/panel-schema.ts";
-import { newFacet } from "../../../core/panel/panel.ts";
-import { type SettingValues, settingsOn } from "../../../core/setting/settings.ts";
-import type { DisplayProps, OptionView } from "./display-props.ts";
 import type { DisplayName } from "../../../core/display/displays.ts";
+import type { Choice, Mode } from "../../../core/match/question.ts";
+import { newFacet } from "../../../core/panel/panel.ts";
+import type { FacetRow } from "../../../core/panel/panel-schema.ts";
+import { type SettingValues, settingsOn } from "../../../core/setting/settings.ts";
 import { sayOf } from "../../words/languages.ts";
 import { putAllViews } from "./all.ts";
-import { viewOf } from "./views.ts";
+import type { DisplayProps, OptionView } from "./display-props.ts";
 import { paint } from "./swatch.tsx";
+import { viewOf } from "./views.ts";
 
 putAllViews();
 let root: HTMLElement;
@@ -148,12 +148,17 @@ describe("swatches", () => {
   it("part several colours into equal sectors or stripes", () => {
     expect(paint({ colours: ["#ff0000"] })).toBe("#ff0000");
     expect(paint({ colours: ["red", "white"] })).toBe("conic-gradient(from 45deg, red 0% 50%, white 50% 100%)");
-    expect(paint({ colours: ["red", "white"], drawing: "stripes" })).toBe("linear-gradient(to right, red 0% 50%, white 50% 100%)");
+    expect(paint({ colours: ["red", "white"], drawing: "stripes" })).toBe(
+      "linear-gradient(to right, red 0% 50%, white 50% 100%)",
+    );
   });
 
   it("show a picture, an outline where one is needed, and their text on, beside or under", () => {
     const swatch = { colours: ["#ffffff"], outline: true as const, mark: "#000000" as const };
-    const options = [option("white", { swatch }), option("tartan", { swatch: { picture: "/pictures/a/b.svg", alt: "A green tartan" } })];
+    const options = [
+      option("white", { swatch }),
+      option("tartan", { swatch: { picture: "/pictures/a/b.svg", alt: "A green tartan" } }),
+    ];
     show("swatches", { options });
     expect(root.querySelector("[data-outlined]")).not.toBeNull();
     expect(root.querySelector("img")?.getAttribute("src")).toBe("/pictures/a/b.svg");
@@ -169,7 +174,11 @@ describe("swatches", () => {
 
 describe("dropdown", () => {
   it("is the browser's own select for one, with an entry for any", () => {
-    const { choose } = show("dropdown", { options: [option("red", { chosen: true }), option("blue", { faded: true, count: 0 })] }, "one");
+    const { choose } = show(
+      "dropdown",
+      { options: [option("red", { chosen: true }), option("blue", { faded: true, count: 0 })] },
+      "one",
+    );
     const select = root.querySelector("select");
     expect(select?.getAttribute("aria-label")).toBe("Colour");
     expect([...(select?.options ?? [])].map(({ value, text, disabled }) => [value, text, disabled])).toEqual([
@@ -183,8 +192,16 @@ describe("dropdown", () => {
   });
 
   it("stands deeper categories further in", () => {
-    show("dropdown", { options: [option("plants", { label: "Plants" }), option("plants > ivy", { label: "Plants > Ivy" })] }, "tree");
-    expect([...root.querySelectorAll("option")].map(({ textContent }) => textContent)).toEqual(["Any", "Plants (3)", "\u2003Ivy (3)"]);
+    show(
+      "dropdown",
+      { options: [option("plants", { label: "Plants" }), option("plants > ivy", { label: "Plants > Ivy" })] },
+      "tree",
+    );
+    expect([...root.querySelectorAll("option")].map(({ textContent }) => textContent)).toEqual([
+      "Any",
+      "Plants (3)",
+      "\u2003Ivy (3)",
+    ]);
   });
 
   it("is a list of check boxes for many, named by what is chosen, which Escape closes", () => {
@@ -193,7 +210,12 @@ describe("dropdown", () => {
     expect(root.querySelector("summary")?.textContent).toBe("Colour: Red, Blue");
     if (details) details.open = true;
     input("checkbox", "pink").focus();
-    act(() => document.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", cancelable: true })) as unknown as undefined);
+    act(
+      () =>
+        document.dispatchEvent(
+          new KeyboardEvent("keydown", { key: "Escape", cancelable: true }),
+        ) as unknown as undefined,
+    );
     expect(details?.open).toBe(false);
   });
 });
@@ -266,7 +288,11 @@ describe("options that lie open", () => {
   });
 
   it("stand in columns or in a row, and scroll by themselves beyond a height", () => {
-    show("check-boxes", { options: many }, "any", { columns: { wide: 2 }, maxHeight: { wide: 200 }, foldAfter: { wide: 0 } });
+    show("check-boxes", { options: many }, "any", {
+      columns: { wide: 2 },
+      maxHeight: { wide: 200 },
+      foldAfter: { wide: 0 },
+    });
     const list = root.querySelector<HTMLElement>(".zt-options");
     expect(list?.style.maxHeight).toBe("200px");
     expect(list?.style.getPropertyValue("--columns")).toBe("2");
@@ -325,7 +351,11 @@ describe("price ranges and stars", () => {
   });
 
   it("choose a range, and a second click takes it back", () => {
-    const ranges = [ranged({ max: 10 }), ranged({ min: 10, max: 20 }, { chosen: true }), ranged({ min: 20 }, { faded: true, count: 0 })];
+    const ranges = [
+      ranged({ max: 10 }),
+      ranged({ min: 10, max: 20 }, { chosen: true }),
+      ranged({ min: 20 }, { faded: true, count: 0 }),
+    ];
     const { choose } = show("price-ranges", { ranges }, "range");
     expect(root.querySelector("[role=radiogroup]")?.getAttribute("aria-label")).toBe("Colour");
     expect(inputs().map(({ checked, disabled }) => [checked, disabled])).toEqual([
@@ -420,7 +450,12 @@ describe("slider", () => {
 
   it("bends its scale so that equal lengths are equal ratios, and stops at numbers that can be read", () => {
     const skewed = { min: 1, max: 10_000, histogram: null };
-    const { choose } = show("slider", { range: { live: skewed, steady: skewed } }, "range", { scale: "bent", ends: "typed", least: 1, most: 10_000 });
+    const { choose } = show("slider", { range: { live: skewed, steady: skewed } }, "range", {
+      scale: "bent",
+      ends: "typed",
+      least: 1,
+      most: 10_000,
+    });
     const [least] = handles();
     const stops = Number(least.max);
     expect(least.min).toBe("0");

@@ -1,7 +1,10 @@
 import type { DisplayProps, OptionView } from "./display-props.ts";
 
 /** The number beside an option; read out as “12 products”. Drawn anew when it changes, so that it never counts as moved. */
-export function OptionCount({ option: { count }, say }: { option: Pick<OptionView, "count"> } & Pick<DisplayProps, "say">) {
+export function OptionCount({
+  option: { count },
+  say,
+}: { option: Pick<OptionView, "count"> } & Pick<DisplayProps, "say">) {
   if (count === undefined) return null;
   // Only the number is seen; where it stands among the words is the language's affair.
   const [before, after] = say("countOf", { n: count }).split(String(count));

@@ -19,7 +19,11 @@ export function OptionInput({ row, option, toggle }: Pick<OptionProps, "row" | "
 }
 
 /** An option as a box with its name and count beside it. */
-export function BoxOption({ name, children, ...props }: Omit<OptionProps, "settings"> & { name?: string; children?: ComponentChildren }) {
+export function BoxOption({
+  name,
+  children,
+  ...props
+}: Omit<OptionProps, "settings"> & { name?: string; children?: ComponentChildren }) {
   const { option } = props;
   return (
     <label class="zt-box" data-faded={option.faded || undefined}>

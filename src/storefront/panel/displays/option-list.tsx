@@ -65,7 +65,13 @@ export function OptionList({ Option, class: name, dense = 1, inRow = false, ...p
       </ul>
       {query.length > 0 && shown.length === 0 ? <p class="zt-hint">{say("notCalled")}</p> : null}
       {folds ? (
-        <button type="button" class="zt-more" aria-expanded={open} aria-controls={`${id}-options`} onClick={() => setOpen(!open)}>
+        <button
+          type="button"
+          class="zt-more"
+          aria-expanded={open}
+          aria-controls={`${id}-options`}
+          onClick={() => setOpen(!open)}
+        >
           {open ? say("showFewer") : say("showAll", { n: found.length })}
         </button>
       ) : null}

@@ -2,7 +2,11 @@ import { type Ends, endsOf } from "../../../core/numbers/scale.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 /** Where a facet's scale begins and stops, as its settings have it; undefined when no product states the field. */
-export function rangeEnds({ range, settings, field }: Pick<DisplayProps, "range" | "settings" | "field">): Ends | undefined {
+export function rangeEnds({
+  range,
+  settings,
+  field,
+}: Pick<DisplayProps, "range" | "settings" | "field">): Ends | undefined {
   const shown = settings.ends === "live" && range?.live.min !== null ? range?.live : range?.steady;
   if (!shown || shown.min === null || shown.max === null) return undefined;
   return endsOf({

@@ -1,8 +1,8 @@
 import { fromNumber, toNumber } from "../../../core/catalogue/values.ts";
 import { rangeOf } from "../../../core/match/selection.ts";
+import type { Ends } from "../../../core/numbers/scale.ts";
 import { rangeNames } from "../../../core/place/address.ts";
 import type { DisplayProps } from "./display-props.ts";
-import type { Ends } from "../../../core/numbers/scale.ts";
 
 /** Two fields for a range's ends; an empty one leaves its end open. */
 export function RangeInputs({ row, field, label, choice, choose, ends, say }: DisplayProps & { ends: Ends }) {

@@ -6,7 +6,13 @@ export function Swatch({ swatch, settings: { shape, edge }, class: name }: Swatc
   const outlined = edge === "all" || (edge === "auto" && (!swatch?.colours || swatch.outline === true));
   const same = { class: name, "data-shape": shape, "data-outlined": outlined || undefined };
   if (swatch?.picture) return <img {...same} src={swatch.picture} alt="" decoding="async" />;
-  return <span {...same} data-unknown={swatch?.colours ? undefined : ""} style={swatch?.colours ? { background: paint(swatch) } : undefined} />;
+  return (
+    <span
+      {...same}
+      data-unknown={swatch?.colours ? undefined : ""}
+      style={swatch?.colours ? { background: paint(swatch) } : undefined}
+    />
+  );
 }
 
 interface SwatchProps {
@@ -16,7 +22,10 @@ interface SwatchProps {
 }
 
 /** Size and room of swatches, as their style sheet takes them. Below the target size of a phone the room around grows with it. */
-export const swatchStyle = ({ size, gap }: Pick<FacetSettings, "size" | "gap">) => ({ "--size": `${size}px`, "--room": `${gap}px` });
+export const swatchStyle = ({ size, gap }: Pick<FacetSettings, "size" | "gap">) => ({
+  "--size": `${size}px`,
+  "--room": `${gap}px`,
+});
 
 /** One colour as it is, several as equal sectors or stripes. */
 export function paint({ colours = [], drawing = "sectors" }: SwatchView): string {
@@ -27,4 +36,5 @@ export function paint({ colours = [], drawing = "sectors" }: SwatchView): string
 }
 
 /** The name of what stands for an option, for those who do not see it. */
-export const spokenName = ({ label, swatch }: { label: string; swatch: SwatchView | undefined }): string => swatch?.alt ?? label;
+export const spokenName = ({ label, swatch }: { label: string; swatch: SwatchView | undefined }): string =>
+  swatch?.alt ?? label;

@@ -67,7 +67,9 @@ function Many(props: DisplayProps) {
     <details class="zt-many" ref={box}>
       <summary class="zt-select">
         <span class="zt-unseen">{label}: </span>
-        <span class="zt-name">{chosen.length === 0 ? say("any") : chosen.map((option) => option.label).join(", ")}</span>
+        <span class="zt-name">
+          {chosen.length === 0 ? say("any") : chosen.map((option) => option.label).join(", ")}
+        </span>
       </summary>
       <div class="zt-menu">
         <OptionList

@@ -10,7 +10,9 @@ export function View(props: DisplayProps) {
   return (
     <div class="zt-range">
       <RangeInputs {...props} ends={ends} />
-      {settings.values ? <p class="zt-hint">{say("between", { low: format(ends.least), high: format(ends.most) })}</p> : null}
+      {settings.values ? (
+        <p class="zt-hint">{say("between", { low: format(ends.least), high: format(ends.most) })}</p>
+      ) : null}
     </div>
   );
 }

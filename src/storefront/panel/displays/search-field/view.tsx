@@ -10,7 +10,9 @@ export function View({ row, options, toggle, label, id, say }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);
   const fitting =
-    query.length === 0 ? [] : options.filter(({ label: name }) => query.every((word) => words(name).some((one) => one.startsWith(word))));
+    query.length === 0
+      ? []
+      : options.filter(({ label: name }) => query.every((word) => words(name).some((one) => one.startsWith(word))));
   const found = fitting.filter(({ chosen }) => !chosen);
   const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
   return (
@@ -31,7 +33,13 @@ export function View({ row, options, toggle, label, id, say }: DisplayProps) {
         ))}
       </ul>
       <p class="zt-hint" role="status">
-        {query.length === 0 ? "" : fitting.length === 0 ? say("notCalled") : found.length > most ? say("andMore", { n: found.length - most }) : ""}
+        {query.length === 0
+          ? ""
+          : fitting.length === 0
+            ? say("notCalled")
+            : found.length > most
+              ? say("andMore", { n: found.length - most })
+              : ""}
       </p>
     </>
   );

@@ -1,13 +1,23 @@
-import type { Range } from "../../../../core/numbers/range-schema.ts";
 import type { ComponentChildren } from "preact";
 import { useState } from "preact/hooks";
 import { rangeOf } from "../../../../core/match/selection.ts";
+import type { Range } from "../../../../core/numbers/range-schema.ts";
+import { placeIn, type Scale, scaleOf } from "../../../../core/numbers/scale.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
-import { placeIn, type Scale, scaleOf } from "../../../../core/numbers/scale.ts";
 
 /** Two handles over a histogram. A handle at its end leaves that end open, so that nothing beyond a typed end is lost. */
-export function View({ settings, field, label, range, choice, choose, format, say, children }: DisplayProps & { children?: ComponentChildren }) {
+export function View({
+  settings,
+  field,
+  label,
+  range,
+  choice,
+  choose,
+  format,
+  say,
+  children,
+}: DisplayProps & { children?: ComponentChildren }) {
   const [held, setHeld] = useState<"low" | "high" | undefined>(undefined);
   const ends = rangeEnds({ range, settings, field });
   if (!ends) return <p class="zt-hint">{say("notStated")}</p>;
@@ -39,7 +49,9 @@ export function View({ settings, field, label, range, choice, choose, format, sa
 
   return (
     <div class="zt-range" style={{ "--low": scale.share(low), "--high": scale.share(high) }}>
-      {settings.histogram && range ? <Bars range={range} scale={scale} low={low} high={high} min={min} max={max} /> : null}
+      {settings.histogram && range ? (
+        <Bars range={range} scale={scale} low={low} high={high} min={min} max={max} />
+      ) : null}
       <div class="zt-track">
         {handle("low", low, (to) => set({ min: Math.min(to, high), max: chosen.max }))}
         {handle("high", high, (to) => set({ min: chosen.min, max: Math.max(to, low) }))}
@@ -80,13 +92,19 @@ function Bars({ range: { live, steady }, scale, low, high, min, max }: BarsProps
     <div class="zt-bars" aria-hidden="true">
       {histogram.counts.map((count, bin) => {
         const from = histogram.from + bin * histogram.width;
-        const at = live.histogram ? live.histogram.counts[Math.round((from - live.histogram.from) / live.histogram.width)] : undefined;
+        const at = live.histogram
+          ? live.histogram.counts[Math.round((from - live.histogram.from) / live.histogram.width)]
+          : undefined;
         const start = scale.share(clamp(from, min, max));
         const end = scale.share(clamp(from + histogram.width, min, max));
         return (
           <span
             key={bin}
-            style={{ insetInlineStart: `${start * 100}%`, width: `${Math.max(0, end - start) * 100}%`, height: `${(count / tallest) * 100}%` }}
+            style={{
+              insetInlineStart: `${start * 100}%`,
+              width: `${Math.max(0, end - start) * 100}%`,
+              height: `${(count / tallest) * 100}%`,
+            }}
             data-in={from < high && from + histogram.width > low ? "" : undefined}
             data-empty={at === 0 || undefined}
           />

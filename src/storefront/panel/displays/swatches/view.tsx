@@ -9,7 +9,13 @@ export function View(props: DisplayProps) {
   const { caption } = props.settings;
   return (
     <div style={swatchStyle(props.settings)}>
-      <OptionList {...props} class="zt-swatches" dense={caption === "hint" ? 3 : 1} inRow={caption !== "beside"} Option={SwatchOption} />
+      <OptionList
+        {...props}
+        class="zt-swatches"
+        dense={caption === "hint" ? 3 : 1}
+        inRow={caption !== "beside"}
+        Option={SwatchOption}
+      />
     </div>
   );
 }

@@ -17,7 +17,10 @@ export function ancestors(id: string): string[] {
 /** Paths as a tree, in the order in which they come; one whose own branch was dropped stands at the root. */
 export function grow(options: readonly OptionView[]): Branch[] {
   const branches = new Map<string, Branch>(
-    options.map((option) => [option.id, { option, name: option.label.split(pathSeparator).at(-1) ?? "", children: [] }]),
+    options.map((option) => [
+      option.id,
+      { option, name: option.label.split(pathSeparator).at(-1) ?? "", children: [] },
+    ]),
   );
   const roots: Branch[] = [];
   for (const [id, branch] of branches) {

@@ -10,7 +10,13 @@ export function View(props: DisplayProps) {
   const limit = props.settings.maxHeight > 0 ? { maxHeight: `${props.settings.maxHeight}px` } : undefined;
   if (props.settings.nested) return <NestedTree {...props} roots={roots} limit={limit} />;
   return (
-    <ul class="zt-options zt-boxes" aria-label={props.label} data-limited={limit ? "" : undefined} tabIndex={limit ? 0 : undefined} style={limit}>
+    <ul
+      class="zt-options zt-boxes"
+      aria-label={props.label}
+      data-limited={limit ? "" : undefined}
+      tabIndex={limit ? 0 : undefined}
+      style={limit}
+    >
       {leaves(roots).map(({ option, name }) => (
         <li key={option.id}>
           <BoxOption row={props.row} option={option} toggle={props.toggle} say={props.say} name={name} />
@@ -30,7 +36,9 @@ interface NestedProps extends DisplayProps {
  * what is chosen when the page opens. Source: WAI-ARIA Authoring Practices, Tree View.
  */
 function NestedTree({ row, options, toggle, label, roots, limit, say }: NestedProps) {
-  const [open, setOpen] = useState<ReadonlySet<string>>(() => new Set(options.filter((option) => option.chosen).flatMap(({ id }) => ancestors(id))));
+  const [open, setOpen] = useState<ReadonlySet<string>>(
+    () => new Set(options.filter((option) => option.chosen).flatMap(({ id }) => ancestors(id))),
+  );
   const [current, setCurrent] = useState<string | undefined>(undefined);
   const list = useRef<HTMLUListElement>(null);
   // Without scripts the boxes themselves must be reached by the keyboard; a tree's items are once they listen.
@@ -72,7 +80,9 @@ function NestedTree({ row, options, toggle, label, roots, limit, say }: NestedPr
       if (!faded) toggle(id);
     } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
       const letter = event.key.toLowerCase();
-      focus([...inSight.slice(at + 1), ...inSight.slice(0, at)].find(({ name }) => name.toLowerCase().startsWith(letter)));
+      focus(
+        [...inSight.slice(at + 1), ...inSight.slice(0, at)].find(({ name }) => name.toLowerCase().startsWith(letter)),
+      );
     } else return;
     event.preventDefault();
     event.stopPropagation();
