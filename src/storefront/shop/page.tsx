@@ -24,7 +24,11 @@ async function start(): Promise<void> {
   const band = bandAt(innerWidth, boot.limits);
   const facets = engineFacets(boot.panel, band);
   const place = boot.stage ? startPlace : fromAddress(location.search, facets, fieldOf);
-  const [engine] = await Promise.all([openEngine(boot), loadViews(displaysOf(boot.panel, [band]))]);
+  const [engine, stage] = await Promise.all([
+    openEngine(boot),
+    boot.stage ? import("../stage/stage.ts") : undefined,
+    loadViews(displaysOf(boot.panel, [band])),
+  ]);
   const store = new PageStore(
     firstState(boot, band, await answerAt(engine, boot.panel, band, place), location.search),
     engine,
@@ -37,10 +41,11 @@ async function start(): Promise<void> {
   // What was chosen while the page was still asleep counts too: the plain form says it as an address would.
   const early = root.querySelector<HTMLFormElement>("form.zt-panel");
   const selection = early ? withTouched(store.state.selection, early, facets, fieldOf) : store.state.selection;
+  // From here on nothing is waited for: a click in between would find half a page.
   hydrate(<Page store={store} />, root);
   addEventListener("resize", () => void widen(store));
 
-  if (boot.stage) (await import("../stage/stage.ts")).connectStage(store);
+  if (stage) stage.connectStage(store);
   else {
     store.subscribe((state, change) => {
       if (change !== "place") return;
