@@ -1,15 +1,32 @@
+import { gzipSync } from "node:zlib";
 import tailwind from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
-import { defineConfig } from "vite";
+import { defineConfig, type Plugin } from "vite";
 
 const server = "http://127.0.0.1:4311";
+
+/** Most kB, gzipped, of the script that every view starts with, and of any one that a view brings along. */
+const budget = { start: 140, view: 190 };
+
+/** Fails the build when a part of the application has grown beyond its budget. */
+const measureScript: Plugin = {
+  name: "measure-script",
+  writeBundle(_options, bundle) {
+    for (const chunk of Object.values(bundle)) {
+      if (chunk.type !== "chunk") continue;
+      const size = gzipSync(chunk.code, { level: 9 }).length / 1000;
+      const most = chunk.isEntry ? budget.start : budget.view;
+      if (size > most) this.error(`${chunk.fileName} has ${size.toFixed(1)} kB gzipped, and ${most} is the most.`);
+    }
+  },
+};
 
 /** The designer's application. The storefront that shoppers get has a build of its own. */
 export default defineConfig({
   root: "src/studio",
   publicDir: false,
-  plugins: [react({ exclude: /src\/storefront/ }), tailwind()],
-  build: { outDir: "../../dist/studio", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
+  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), measureScript],
+  build: { outDir: "../../dist/studio", emptyOutDir: true },
   server: {
     host: "127.0.0.1",
     port: 4310,

@@ -3,37 +3,46 @@ import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
 import { SWRConfig } from "swr";
-import { BenchView } from "./bench/bench-view.tsx";
-import { CatalogueView } from "./catalogue/catalogue-view.tsx";
-import { ImportView } from "./catalogue/import-view.tsx";
-import { MendsView } from "./catalogue/mends-view.tsx";
-import { NewShopView } from "./new-shop/new-shop-view.tsx";
-import { ProductsView } from "./products/products-view.tsx";
 import { NotHere } from "./shell/not-here.tsx";
-import { ShopFrame } from "./shell/shop-frame.tsx";
-import { ShopsView } from "./shops/shops-view.tsx";
-import { SwatchView } from "./swatches/swatch-view.tsx";
 
+// Each view comes when it is gone to; the shell comes with the first of them that stands in a shop.
 const router = createBrowserRouter([
-  { path: "/", element: <ShopsView /> },
-  { path: "/new", element: <NewShopView /> },
+  { path: "/", lazy: async () => ({ Component: (await import("./shops/shops-view.tsx")).ShopsView }) },
+  { path: "/new", lazy: async () => ({ Component: (await import("./new-shop/new-shop-view.tsx")).NewShopView }) },
   {
     path: "/shops/:shop",
-    element: <ShopFrame />,
+    lazy: async () => ({ Component: (await import("./shell/shop-frame.tsx")).ShopFrame }),
     children: [
       { index: true, element: <Navigate to="bench" replace /> },
-      { path: "bench/:panel?", element: <BenchView /> },
-      { path: "swatches/:field?", element: <SwatchView /> },
-      { path: "catalogue", element: <CatalogueView /> },
-      { path: "catalogue/products", element: <ProductsView /> },
-      { path: "catalogue/mends", element: <MendsView /> },
-      { path: "catalogue/import", element: <ImportView /> },
+      { path: "bench/:panel?", lazy: async () => ({ Component: (await import("./bench/bench-view.tsx")).BenchView }) },
+      {
+        path: "swatches/:field?",
+        lazy: async () => ({ Component: (await import("./swatches/swatch-view.tsx")).SwatchView }),
+      },
+      {
+        path: "catalogue",
+        lazy: async () => ({ Component: (await import("./catalogue/catalogue-view.tsx")).CatalogueView }),
+      },
+      {
+        path: "catalogue/products",
+        lazy: async () => ({ Component: (await import("./products/products-view.tsx")).ProductsView }),
+      },
+      {
+        path: "catalogue/mends",
+        lazy: async () => ({ Component: (await import("./catalogue/mends-view.tsx")).MendsView }),
+      },
+      {
+        path: "catalogue/import",
+        lazy: async () => ({ Component: (await import("./catalogue/import-view.tsx")).ImportView }),
+      },
     ],
   },
   { path: "*", element: <NotHere title="Not here" message="There is no such view." /> },
 ]);
 
-createRoot(document.getElementById("root") as HTMLElement).render(
+const root = document.getElementById("root");
+if (!root) throw new Error("There is no place for the application on this page.");
+createRoot(root).render(
   <SWRConfig value={{ revalidateOnFocus: false, shouldRetryOnError: false }}>
     <RouterProvider router={router} />
     <Toaster position="bottom-left" toastOptions={{ style: { fontFamily: "inherit" } }} />

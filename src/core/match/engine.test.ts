@@ -10,10 +10,11 @@ import type { WireAnswer } from "./answer.ts";
 import { facetName } from "./engine.ts";
 import { LocalEngine } from "./local-engine.ts";
 import { Matcher } from "./matcher.ts";
-import { sortProducts, usualSorts } from "./order.ts";
+import { sortProducts } from "./order.ts";
 import type { Facet, Question, WireQuestion } from "./question.ts";
 import { rangeCounts } from "./range.ts";
 import { jsonAnswer, RemoteEngine } from "./remote-engine.ts";
+import { usualSorts } from "./sort-keys.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const question = (facets: Facet[], choices: Question["selection"]["choices"] = {}): Question => ({

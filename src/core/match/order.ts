@@ -1,44 +1,7 @@
-import type { Field, FieldRole } from "../catalogue/field.ts";
 import { orderBy } from "../catalogue/value-order.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Sort } from "./question.ts";
-
-/** One field of an order. */
-export interface SortKey {
-  field: string;
-  down: boolean;
-}
-
-/** Fields that an order goes by at most. */
-const mostSortKeys = 8;
-
-/** The keys of an order, those of unknown fields left out. */
-export const sortKeys = (sort: Sort, known: (field: string) => boolean): SortKey[] =>
-  sort
-    .split(",")
-    .map((part) => (part.startsWith("-") ? { field: part.slice(1), down: true } : { field: part, down: false }))
-    // A field that comes again changes nothing any more.
-    .filter(({ field }, at, all) => known(field) && all.findIndex((one) => one.field === field) === at)
-    .slice(0, mostSortKeys);
-
-/** The orders that a listing can offer, by what they go by; what each is called is the listing's affair. */
-export type UsualSort = "shop" | "cheap" | "dear" | "new" | "rated" | "name";
-
-/** The orders that a listing offers until the designer chooses others, as far as the catalogue has the fields. */
-export function usualSorts(fields: readonly Field[]): { sort: Sort; goesBy: UsualSort }[] {
-  const offered: [role: FieldRole, down: boolean, goesBy: UsualSort][] = [
-    ["price", false, "cheap"],
-    ["price", true, "dear"],
-    ["published", true, "new"],
-    ["rating", true, "rated"],
-    ["title", false, "name"],
-  ];
-  const found = offered.flatMap(([role, down, goesBy]) => {
-    const field = fields.find((one) => one.role === role || (role === "title" && one.titles));
-    return field ? [{ sort: `${down ? "-" : ""}${field.key}`, goesBy }] : [];
-  });
-  return [{ sort: "", goesBy: "shop" }, ...found];
-}
+import { sortKeys } from "./sort-keys.ts";
 
 /**
  * Product numbers in an order, the catalogue's own between equals; products that do not state the field

@@ -1,9 +1,9 @@
 import type { Field } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import { fromNumber, toNumber } from "../catalogue/values.ts";
-import { sortKeys } from "../match/order.ts";
 import type { Choice, Facet, Selection } from "../match/question.ts";
 import { emptySelection, isRange, withChoice } from "../match/selection.ts";
+import { sortKeys } from "../match/sort-keys.ts";
 import type { Place } from "./place.ts";
 
 type FieldOf = (key: string) => Field | undefined;

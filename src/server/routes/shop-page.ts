@@ -13,6 +13,7 @@ import type { Boot, EnginePlace } from "../../storefront/shop/boot.ts";
 import { drawPage } from "../../storefront/shop/draw-page.tsx";
 import { displaysOf } from "../../storefront/shop/page-state.ts";
 import { direction } from "../../storefront/words/direction.ts";
+import { wordsOf } from "../../storefront/words/spoken.ts";
 import { noPanel } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { firstDocument, readDocument } from "../store/documents.ts";
@@ -74,6 +75,8 @@ async function bootOf(em: SqlEntityManager, catalogues: Catalogues, c: Context) 
   const book = await swatches.resolve(em, shop);
   const stage = c.req.query("stage") !== undefined;
   const api = `/api/shops/${encodeURIComponent(shop.slug)}`;
+  const language = chosenLanguage(settings.languages, c.req.query("lang"));
+  const words = wordsOf(language);
   const boot: Boot = {
     shop: { slug: shop.slug, name: shop.name, currency: shop.currency },
     fields: facts.index.catalogue.fields,
@@ -84,7 +87,8 @@ async function bootOf(em: SqlEntityManager, catalogues: Catalogues, c: Context) 
     engine: enginePlace(shop.variantCount, stage),
     data: `${api}/data`,
     ask: `${api}/ask`,
-    language: chosenLanguage(settings.languages, c.req.query("lang")),
+    language,
+    ...(words === wordsOf("en") ? {} : { words }),
     stage,
   };
   return { boot, facts };

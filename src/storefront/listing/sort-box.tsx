@@ -1,4 +1,4 @@
-import { type UsualSort, usualSorts } from "../../core/match/order.ts";
+import { type UsualSort, usualSorts } from "../../core/match/sort-keys.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { WordKey } from "../words/say.ts";
 import type { ListingState } from "./listing-state.ts";

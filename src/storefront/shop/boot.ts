@@ -2,6 +2,7 @@ import type { BandLimits } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
+import type { Words } from "../words/say.ts";
 
 /** Where a page's questions are answered: in the page itself, in a worker of its own, or on the server. */
 export type EnginePlace = "page" | "worker" | "server";
@@ -24,6 +25,8 @@ export interface Boot {
   ask: string;
   /** BCP 47 tag of what shoppers read. */
   language: string;
+  /** Its words; absent where they are those that every page has. */
+  words?: Words;
   /** The page stands on the designer's stage and takes its panel and selection from there. */
   stage: boolean;
 }

@@ -5,11 +5,13 @@ import { engineFacets } from "../../core/panel/panel.ts";
 import { fromAddress } from "../../core/place/address.ts";
 import { startPlace } from "../../core/place/place.ts";
 import { putAllViews } from "../panel/displays/all.ts";
+import { putAllWords } from "../words/languages.ts";
 import type { Boot } from "./boot.ts";
 import { answerAt, firstState, type PlaceAnswer } from "./page-state.ts";
 import { PageView } from "./page-view.tsx";
 
 putAllViews();
+putAllWords();
 const still = () => {};
 
 /**

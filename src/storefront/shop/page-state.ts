@@ -7,7 +7,7 @@ import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { Place } from "../../core/place/place.ts";
 import { type ListingState, pageSize } from "../listing/listing-state.ts";
-import { sayOf } from "../words/languages.ts";
+import { sayOf } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
 
 /** All that a shop's page is drawn from. Never changed in place. */

@@ -8,6 +8,7 @@ import { fromAddress, toAddress } from "../../core/place/address.ts";
 import { startPlace } from "../../core/place/place.ts";
 import { openEngine } from "../engine/open-engine.ts";
 import { loadViews } from "../panel/displays/load-views.ts";
+import { putWords } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
 import { withTouched } from "./early-choices.ts";
 import { answerAt, displaysOf, firstState } from "./page-state.ts";
@@ -19,6 +20,7 @@ async function start(): Promise<void> {
   const boot: Boot = JSON.parse(document.getElementById("zt-boot")?.textContent ?? "");
   const root = document.getElementById("zt-page");
   if (!root) throw new Error("There is no page to wake.");
+  if (boot.words) putWords(boot.language, boot.words);
   const fields = new Map(boot.fields.map((field) => [field.key, field]));
   const fieldOf = (key: string) => fields.get(key);
   const band = bandAt(innerWidth, boot.limits);

@@ -5,7 +5,7 @@ import { fitSelection } from "../../core/match/selection.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { type Act, nextPlace, type Place } from "../../core/place/place.ts";
-import { sayOf } from "../words/languages.ts";
+import { sayOf } from "../words/spoken.ts";
 import { answerAt, type PageState, type PlaceAnswer } from "./page-state.ts";
 
 export type Listener = (state: PageState, change: Change) => void;

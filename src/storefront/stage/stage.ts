@@ -3,6 +3,7 @@ import { patched } from "../../core/document/edit.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import type { PageStore } from "../shop/store.ts";
 import { direction } from "../words/direction.ts";
+import { putAllWords } from "../words/languages.ts";
 import { drawScreen } from "./first-screen.ts";
 import { measurePage } from "./measure.ts";
 import type { FromStage, ToStage } from "./messages.ts";
@@ -13,6 +14,7 @@ const settle = 250;
 /** Lets the bench that holds this page in a frame set its panel and share its selection with other frames. */
 export function connectStage(store: PageStore): void {
   putAllViews();
+  putAllWords();
   const tell = (message: FromStage) => parent.postMessage(message, location.origin);
   let { panel } = store.state;
   const setPanel = (next: typeof panel) => {

@@ -9,7 +9,7 @@ import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
 import type { PanelState } from "../../storefront/panel/panel-state.ts";
 import { drawFacet, eraseFacet, pictureRow } from "../../storefront/panel/picture.tsx";
-import { sayOf } from "../../storefront/words/languages.ts";
+import { sayOf } from "../../storefront/words/spoken.ts";
 import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
 
 putAllViews();

@@ -7,7 +7,7 @@ import type { Choice, Mode } from "../../../core/match/question.ts";
 import { newFacet } from "../../../core/panel/panel.ts";
 import type { FacetRow } from "../../../core/panel/panel-schema.ts";
 import { type SettingValues, settingsOn } from "../../../core/setting/settings.ts";
-import { sayOf } from "../../words/languages.ts";
+import { sayOf } from "../../words/spoken.ts";
 import { putAllViews } from "./all.ts";
 import type { DisplayProps, OptionView } from "./display-props.ts";
 import { paint } from "./swatch.tsx";
