@@ -1,7 +1,7 @@
-import { spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { startServer } from "./server.ts";
 
 /** How Debian's Chromium is started everywhere in this project. */
 export const launch = {
@@ -20,27 +20,11 @@ export const launch = {
 /** Runs a task against a server of its own with the demo shop in a fresh database. */
 export async function withServer<T>(port: number, task: (origin: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), "trellis-"));
-  const server = spawn(
-    process.execPath,
-    ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "shop.db")],
-    {
-      stdio: ["ignore", "ignore", "inherit"],
-    },
-  );
-  const origin = `http://127.0.0.1:${port}`;
+  const server = await startServer(port, join(folder, "shop.db"));
   try {
-    for (let i = 0; ; i++) {
-      const there = await fetch(`${origin}/api/shops`).then(
-        (response) => response.ok,
-        () => false,
-      );
-      if (there) break;
-      if (i === 150) throw new Error("The server did not start.");
-      await new Promise((done) => setTimeout(done, 100));
-    }
-    return await task(origin);
+    return await task(server.origin);
   } finally {
-    server.kill();
+    await server.kill();
     rmSync(folder, { recursive: true, force: true });
   }
 }

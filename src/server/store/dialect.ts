@@ -10,8 +10,7 @@ export interface RawConnection {
 }
 
 interface RawTransaction {
-  begin(connection: RawConnection): unknown;
-  query(connection: RawConnection, sql: string): unknown;
+  begin(connection: RawConnection): Promise<void>;
 }
 
 /**
@@ -22,16 +21,24 @@ interface RawTransaction {
 export class CarefulDialect extends LibSqlKnexDialect {
   transaction(...given: unknown[]): RawTransaction {
     const transaction: RawTransaction = super.transaction(...given);
-    transaction.begin = (connection) => transaction.query(connection, "begin immediate;");
+    // Said to the connection itself: the transaction's own way would take a refusal for an end and go on without one.
+    transaction.begin = async (connection) => {
+      await careful(connection, () => connection.exec("begin immediate"));
+    };
     return transaction;
   }
 
   override async _query(connection: RawConnection, query: unknown): Promise<unknown> {
-    try {
-      return await super._query(connection, query);
-    } catch (error) {
-      if (!connection.memory) connection.__knex__disposed = error;
-      throw error;
-    }
+    return careful(connection, () => super._query(connection, query));
+  }
+}
+
+/** Does something on a connection, which is closed afterwards if it failed. */
+async function careful<T>(connection: RawConnection, task: () => T): Promise<Awaited<T>> {
+  try {
+    return await task();
+  } catch (error) {
+    if (!connection.memory) connection.__knex__disposed = error;
+    throw error;
   }
 }
