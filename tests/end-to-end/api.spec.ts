@@ -92,6 +92,27 @@ test("requests that make no sense are answered in words", async ({ request }) =>
   }
 });
 
+test("the server counts price ranges and stars for pages that ask it", async ({ request }) => {
+  const asked = {
+    facets: [
+      { field: "price", mode: "range", ranges: { by: "products", parts: 5 } },
+      { field: "rating", mode: "range", ranges: { from: [4, 3, 2, 1] } },
+    ],
+    selection: { text: "", choices: { rating: { min: 3 } } },
+    sort: "price,-rating",
+    from: 0,
+    size: 2,
+    has: [],
+  };
+  const ask = (data: unknown) => request.post(`/api/shops/${demoShop}/ask`, { data, headers: origin });
+  const answer = await (await ask(asked)).json();
+  expect(answer.facets.price.steady.ranges.length).toBeGreaterThan(2);
+  expect(answer.facets.rating.live).toHaveLength(4);
+  expect(answer.facets.rating.live[1]).toBe(answer.total);
+  const refused = await ask({ ...asked, facets: [{ field: "price", mode: "range", bands: { parts: 5 } }] });
+  expect([refused.status(), (await refused.json()).path]).toEqual([400, "facets[0]"]);
+});
+
 test("a form of another site cannot create a shop", async ({ request }) => {
   const answer = await request.post("/api/shops", {
     headers: { origin: "http://elsewhere.example" },

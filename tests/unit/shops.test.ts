@@ -115,6 +115,58 @@ describe("stored shops", () => {
   });
 });
 
+describe("documents of an older version of the tool", () => {
+  it("come along: panels in the present format, and limits and languages for the whole shop", async () => {
+    const old = await openDatabase(":memory:", { upTo: "2026-11-25-swatch-books" });
+    const run = (text: string) => old.em.getConnection().execute(text);
+    const facet = { kind: "facet", label: "", settings: {} };
+    const panel = (name: string, languages: string[], wide: number) => ({
+      format: 2,
+      name,
+      languages,
+      limits: { medium: 600, wide },
+      placement: { wide: "left", slim: "drawer" },
+      rows: [
+        { ...facet, id: "l", field: "light", display: { wide: "check-boxes" }, mode: "any", labels: { de: "Licht’s" } },
+        {
+          ...facet,
+          id: "p",
+          field: "price",
+          display: { wide: "bands", slim: "slider" },
+          mode: "range",
+          settings: { banding: "typed", bandCount: 4, bandLimits: [10, 20] },
+        },
+      ],
+    });
+    const mends = { format: 1, mends: [{ id: "m1", kind: "values", field: "size", from: ["s"], to: ["Small"] }] };
+    await run(`insert into shop (slug, name, currency, fields, product_count, variant_count, created_at, mends, mend_version)
+      values ('old', 'Old', 'EUR', '[]', 0, 0, 0, '${JSON.stringify(mends)}', 7)`);
+    for (const [position, one] of [panel("First", ["de"], 900), panel("Second", ["de", "fr"], 1100)].entries())
+      await run(`insert into panel (shop_id, slug, position, version, document, updated_at)
+        values (1, 'panel-${position}', ${position}, ${position + 3}, '${JSON.stringify(one)}', 0)`);
+    await old.migrator.up();
+
+    const shop = await findShop(old.em.fork(), "old");
+    if (!shop) throw new Error("The old shop is gone.");
+    const settings = await readDocument(old.em.fork(), shop, shopKind);
+    expect(settings?.document).toEqual({ format: 1, limits: { medium: 600, wide: 900 }, languages: ["de", "fr"] });
+    expect(await readDocument(old.em.fork(), shop, mendsKind)).toEqual({ version: 7, document: mends });
+    expect((await listDocuments(old.em.fork(), shop, panelKind)).map(({ slug, version }) => [slug, version])).toEqual([
+      ["panel-0", 3],
+      ["panel-1", 4],
+    ]);
+    const first = await readDocument(old.em.fork(), shop, panelKind, "panel-0");
+    expect(first?.document).toMatchObject({ format: 3, name: "First" });
+    expect(first?.document).not.toHaveProperty("limits");
+    expect(first?.document.rows[0]).toMatchObject({ labels: { de: "Licht’s" } });
+    expect(first?.document.rows[1]).toMatchObject({
+      display: { wide: "price-ranges", slim: "slider" },
+      settings: { rangeBy: "typed", rangeCount: 4, rangeLimits: [10, 20] },
+    });
+    await old.close(true);
+  });
+});
+
 describe("stored documents", () => {
   it("are saved only over the version that is known", async () => {
     const { slug } = await create("Versions");

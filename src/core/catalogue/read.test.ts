@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import Papa from "papaparse";
 import { describe, expect, it } from "vitest";
+import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { fieldKey, knownRole } from "./field.ts";
@@ -209,6 +210,18 @@ describe("reading a catalogue", () => {
     const values = (key: string) => [0, 1, 2].map((variant) => firstValue(catalogue, key, variant));
     expect(values("availability")).toEqual(["in stock", "out of stock", undefined]);
     expect(values("on-sale")).toEqual(["yes", "no", undefined]);
+  });
+
+  it("takes a number that is not finite, or too large to be counted with, for none", () => {
+    const { catalogue, problems } = read(
+      `product_id,title,price\na,A,1e400\nb,B,-1e400\nc,C,1${"0".repeat(20)}\nd,D,9007199254740991\n`,
+    );
+    expect([...new CatalogueIndex(catalogue).numbers("price").values]).toEqual([9007199254740991]);
+    expect(problems.map(({ row, column }) => [row, column])).toEqual([
+      [2, "price"],
+      [3, "price"],
+      [4, "price"],
+    ]);
   });
 
   it("leaves out rows that cannot be used and says which", () => {

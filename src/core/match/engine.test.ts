@@ -6,12 +6,12 @@ import { Reference } from "../../../tests/reference.ts";
 import { firstValue } from "../catalogue/catalogue.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
-import type { WireAnswer } from "./answer.ts";
+import { type WireAnswer, wireAnswer } from "./answer.ts";
 import { facetName } from "./engine.ts";
 import { LocalEngine } from "./local-engine.ts";
 import { Matcher } from "./matcher.ts";
 import { sortProducts } from "./order.ts";
-import type { Facet, Question, WireQuestion } from "./question.ts";
+import { type Facet, type Question, type WireQuestion, wireQuestion } from "./question.ts";
 import { rangeCounts } from "./range.ts";
 import { jsonAnswer, RemoteEngine } from "./remote-engine.ts";
 import { usualSorts } from "./sort-keys.ts";
@@ -31,9 +31,11 @@ describe("an engine elsewhere", () => {
       fc.asyncProperty(shops, questions, async (catalogue, { facets, choices }) => {
         const local = new LocalEngine(new CatalogueIndex(catalogue));
         const remote = new RemoteEngine(async (asked: WireQuestion) => {
-          const wire: WireQuestion = JSON.parse(JSON.stringify(asked));
+          // What travels is what the one schema of both sides takes, and is taken as it comes.
+          const wire = wireQuestion.validateSync(JSON.parse(JSON.stringify(asked)), { strict: true });
           const has = new Set(wire.has);
-          return JSON.parse(jsonAnswer(local.answer(wire, (name) => has.has(name)))) as WireAnswer;
+          const answer: unknown = JSON.parse(jsonAnswer(local.answer(wire, (name) => has.has(name))));
+          return wireAnswer.validateSync(answer, { strict: true });
         });
         for (const chosen of [{}, choices]) {
           const asked = question(facets, chosen);
@@ -44,6 +46,33 @@ describe("an engine elsewhere", () => {
       }),
       { numRuns: 100 },
     );
+  });
+
+  it("counts price ranges and stars too, by every rule that a panel can ask for", async () => {
+    const local = new LocalEngine(nursery);
+    const remote = new RemoteEngine(async (asked) => {
+      const wire = wireQuestion.validateSync(JSON.parse(JSON.stringify(asked)), { strict: true });
+      return wireAnswer.validateSync(JSON.parse(jsonAnswer(local.answer(wire, () => false))), { strict: true });
+    });
+    for (const ranges of [
+      { by: "products" as const, parts: 5 },
+      { by: "width" as const, parts: 4 },
+      { limits: [5, 10, 20] },
+      { from: [4, 3, 2, 1] },
+    ]) {
+      const field = "from" in ranges ? "rating" : "price";
+      const asked = question([{ field, mode: "range", ranges }]);
+      const [here, there] = [local.ask(asked).facets[field], (await remote.ask(asked)).facets[field]];
+      expect(there?.ranges).toEqual(here?.ranges);
+      expect(there?.ranges.length).toBeGreaterThan(1);
+      expect(Array.from(there?.counts.live ?? [])).toEqual(Array.from(here?.counts.live ?? []));
+    }
+    const odd = {
+      ...question([{ field: "price", mode: "range" }]),
+      has: [],
+      facets: [{ field: "price", mode: "range", bands: {} }],
+    };
+    expect(() => wireQuestion.validateSync(odd, { strict: true })).toThrow(/unspecified keys: bands/);
   });
 
   it("is sent what does not change only once", async () => {

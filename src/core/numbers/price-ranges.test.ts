@@ -2,6 +2,7 @@ import { ticks } from "d3-array";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { rangesBetween, roundLimits } from "./price-ranges.ts";
+import { endsOf, scaleOf } from "./scale.ts";
 
 const rising = fc
   .array(fc.integer({ min: 1, max: 100_000 }), { minLength: 2, maxLength: 200 })
@@ -26,6 +27,35 @@ describe("price ranges with round limits", () => {
     const limits = roundLimits(skewed, 5, "products");
     expect(limits).toEqual([10, 20, 30, 40]);
     expect(roundLimits(skewed, 5, "width")).toEqual([1000, 2000, 3000]);
+  });
+
+  it("come to an end for any numbers at all, however near, far or large", () => {
+    const near = 10 ** 16;
+    expect(roundLimits([near, near + 2], 5, "width").length).toBeLessThanOrEqual(5);
+    const any = fc
+      .array(fc.double({ noNaN: true }), { minLength: 1, maxLength: 30 })
+      .map((list) => list.toSorted((a, b) => a - b));
+    fc.assert(
+      fc.property(
+        any,
+        fc.integer({ min: 0, max: 50 }),
+        fc.constantFrom("width" as const, "products" as const),
+        (sorted, parts, by) => {
+          expect(roundLimits(sorted, parts, by).length).toBeLessThanOrEqual(2 * parts + 2);
+        },
+      ),
+    );
+    const wishes = fc.record({
+      least: fc.double({ noNaN: true }),
+      most: fc.double({ noNaN: true }),
+      step: fc.double({ min: 0, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(wishes, fc.boolean(), fc.boolean(), ({ least, most, step }, bent, days) => {
+        const ends = endsOf({ least: Math.min(least, most), most: Math.max(least, most), bent, step, days });
+        expect(scaleOf(ends, bent).stops?.length ?? 0).toBeLessThanOrEqual(700);
+      }),
+    );
   });
 
   it("rise, lie inside the values, and leave nothing out", () => {
