@@ -20,7 +20,7 @@ export interface EngineCase {
   variant_exact_ms: number;
   build: { ours_ms: number; variant_exact_ms: number; peers: Record<string, number> };
   /** The index over three variants a product, in MB; present where the garbage collector can be called. */
-  index_mb?: number;
+  index_mb?: number | undefined;
 }
 
 /** A peer whose answer is not ours. */

@@ -46,7 +46,7 @@ const cross: Peer = {
   name: "crossfilter2",
   prepare(products) {
     const cube = crossfilter(itemsOf(products));
-    const dimensions = fieldKeys.map((key) => cube.dimension<string>((item) => item[key] as unknown as string, true));
+    const dimensions = fieldKeys.map((key) => cube.dimension((item) => item[key], true));
     const groups = dimensions.map((dimension) => dimension.group());
     return (picks) => {
       fieldKeys.forEach((key, f) => {

@@ -2,7 +2,7 @@
 import { writeFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
 import survey from "color-name-lists/dist/colorlists.json" with { type: "json" };
-import { colourNames, nameKey } from "../src/core/swatch/colour-names.ts";
+import { type ColourLists, colourNames, nameKey } from "../src/core/swatch/colour-names.ts";
 import { deltaE } from "../src/core/swatch/measure.ts";
 import { guessByName } from "../src/core/swatch/name-guess.ts";
 import { sureEnough } from "../src/core/swatch/view.ts";
@@ -27,7 +27,7 @@ export interface Held {
 
 export function measureGuesses(): Held[] {
   const ours = colourNames();
-  const lists = survey.lists as unknown as Record<string, { name: string; hex: string }[]>;
+  const lists = survey.lists as ColourLists;
   return heldBack.map(([key, list]) => {
     const names = lists[key].filter(({ name }) => !ours.has(nameKey(name)));
     const judged = names.flatMap(({ name, hex }) => {

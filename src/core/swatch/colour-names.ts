@@ -38,6 +38,9 @@ const languages = [
 ];
 const nuances = ["german", "french", "spanish", "hindi"];
 
+/** The survey's lists by name, each of names with their colours. */
+export type ColourLists = Readonly<Record<string, readonly { name: string; hex: string }[]>>;
+
 let known: Map<string, NamedColour> | undefined;
 
 /**
@@ -54,8 +57,8 @@ export function colourNames(): ReadonlyMap<string, NamedColour> {
   };
   for (const [name, hex] of Object.entries(tradeColours)) put(name, hex, "a usual name of the trade", 0.95);
   for (const name of Object.keys(colorsNamed)) put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", 1);
-  const all = survey.lists as unknown as Record<string, { name: string; hex: string }[]>;
-  for (const { name, hex } of all.xkcd) put(name, hex, "a name from a survey", 0.9);
+  const all: ColourLists = survey.lists;
+  for (const { name, hex } of all.xkcd ?? []) put(name, hex, "a name from a survey", 0.9);
   for (const language of languages)
     for (const { name, hex } of all[`mlmc_${language}`] ?? []) put(name, hex, `${capital(language)}`, 0.85);
   for (const language of nuances)

@@ -21,7 +21,10 @@ export interface LineProblem {
 /** Any CSS colour as `#rrggbb`; undefined when it is none. Source: CSS Color Module Level 4, as culori reads it. */
 export function readColour(text: string): string | undefined {
   const colour = parse(text.trim());
-  return colour ? formatHex({ ...colour, alpha: undefined } as typeof colour) : undefined;
+  if (!colour) return undefined;
+  // What shows through is no part of a swatch.
+  delete colour.alpha;
+  return formatHex(colour);
 }
 
 /** Writes swatches as CSV: field, value, up to four colours, drawing, picture, alternative text. */

@@ -87,9 +87,8 @@ function gather(colours: Counted[]): { hex: string; lab: Lab; count: number }[] 
     .map(({ members, count }) => {
       const most = members.reduce((best, one) => (one.count > best.count ? one : best));
       if (most.count >= count * 0.3) return { hex: hexOf(most.code), lab: most.lab, count };
-      const lab = [0, 1, 2].map(
-        (i) => members.reduce((sum, one) => sum + one.lab[i] * one.count, 0) / count,
-      ) as unknown as Lab;
+      const middle = (i: 0 | 1 | 2) => members.reduce((sum, one) => sum + one.lab[i] * one.count, 0) / count;
+      const lab: Lab = [middle(0), middle(1), middle(2)];
       return { hex: labHex(lab), lab, count };
     });
 }

@@ -6,7 +6,7 @@ export interface ChoiceOption<T extends string> {
   /** What choosing it would give, in products. */
   number?: number;
   /** Why it cannot be chosen. */
-  off?: string;
+  off?: string | undefined;
 }
 
 interface Props<T extends string> {

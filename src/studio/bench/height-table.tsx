@@ -84,7 +84,13 @@ export function HeightTable() {
 }
 
 /** A height; red when it alone is higher than the screen. */
-function HeightCell({ value, screen = Number.POSITIVE_INFINITY }: { value: number | undefined; screen?: number }) {
+function HeightCell({
+  value,
+  screen = Number.POSITIVE_INFINITY,
+}: {
+  value: number | undefined;
+  screen?: number | undefined;
+}) {
   return <td className={`text-end ${value !== undefined && value > screen ? "text-error" : ""}`}>{value ?? "–"}</td>;
 }
 

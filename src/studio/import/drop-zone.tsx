@@ -56,7 +56,7 @@ export function Progress({
   className = "",
 }: {
   words: string;
-  share?: number;
+  share?: number | undefined;
   stop(): void;
   className?: string;
 }) {
