@@ -18,6 +18,7 @@ export interface BandLimits {
 /** Wide from 1000 px; 750 px is a usual limit between phone and wide (common practice, no source). */
 export const defaultLimits: BandLimits = { medium: 750, wide: 1000 };
 
+/** The band that a page of a width in CSS px is on. */
 export function bandAt(width: number, limits: BandLimits): Band {
   if (width >= limits.wide) return "wide";
   return width >= limits.medium ? "medium" : "slim";

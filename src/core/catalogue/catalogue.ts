@@ -21,9 +21,12 @@ export interface Catalogue {
   variantStart: Uint32Array;
 }
 
+/** Products of a catalogue. */
 export const productCount = (catalogue: Catalogue): number => catalogue.productIds.length;
+/** Variants of all its products. */
 export const variantCount = (catalogue: Catalogue): number => catalogue.variantStart[catalogue.productIds.length];
 
+/** The first field of a role. */
 export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | undefined {
   return catalogue.fields.find((field) => field.role === role);
 }

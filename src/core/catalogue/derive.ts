@@ -6,7 +6,7 @@ export const inStock = "in stock";
 export const outOfStock = "out of stock";
 
 /**
- * Adds the computed fields to a catalogue that has the columns for them (brief, section 5).
+ * Adds the computed fields to a catalogue that has the columns for them.
  * Availability: in stock when stock > 0; a variant with no stock figure states none.
  * On sale: yes when list price > price; a variant without a list price is not on sale.
  */

@@ -44,9 +44,11 @@ const alwaysVariant: ReadonlySet<FieldRole> = new Set([
 
 /** Whether the field's cells hold one whole text, so that a `|` in it separates nothing. */
 export const isWholeText = (role: FieldRole): boolean => naming.has(role);
+/** Whether shoppers can be asked about a field, and not only be told of it. */
 export const isFacetable = (field: Field): boolean => !naming.has(field.role);
 /** Whether the field is worked out from others, and so neither stored nor written to files. */
 export const isDerived = ({ role }: Field): boolean => role === "availability" || role === "on_sale";
+/** Whether a role is stated by variants even where all of a product agree. */
 export const isAlwaysVariant = (role: FieldRole): boolean => alwaysVariant.has(role);
 
 /** `List Price`, `list_price` and `list price` name one known or computed field. */

@@ -12,7 +12,7 @@ const tidy = /^(?:[!-~]+(?: [!-~]+)*)?$/;
 
 /**
  * A value's identity: its spelling, lower-cased without a locale.
- * Spellings that differ by case or white space only are one option (brief, section 5).
+ * Spellings that differ by case or white space only are one option.
  */
 export function identity(text: string): string {
   return spelling(text).toLowerCase();

@@ -50,7 +50,7 @@ describe("delimited text", () => {
 });
 
 describe("identity of a value", () => {
-  // Source: the brief's definition; NFC from Unicode Standard Annex 15.
+  // Source: our own definition, see identity.ts; NFC from Unicode Standard Annex 15.
   it("folds composition, outer and inner white space, and case", () => {
     expect(identity("  Cafe\u0301   au\u00a0 lait ")).toBe("caf\u00e9 au lait");
     expect(spelling(" Half  shade ")).toBe("Half shade");

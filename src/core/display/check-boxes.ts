@@ -1,6 +1,7 @@
 import { type Display, listSettings } from "./display.ts";
 import { tooMany } from "./suits.ts";
 
+/** Boxes to tick, one below the other. */
 export const checkBoxes: Display = {
   label: "Check boxes",
   modes: ["any", "all"],

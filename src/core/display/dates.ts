@@ -1,5 +1,6 @@
 import { type Display, rangeSettings } from "./display.ts";
 
+/** From one day to another. */
 export const dates: Display = {
   label: "Date range",
   modes: ["range"],

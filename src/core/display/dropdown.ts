@@ -1,6 +1,7 @@
 import { type Display, optionSettings } from "./display.ts";
 import { tooMany } from "./suits.ts";
 
+/** A list behind a button. */
 export const dropdown: Display = {
   label: "Dropdown",
   modes: ["any", "all", "one", "tree"],

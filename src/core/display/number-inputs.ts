@@ -1,6 +1,7 @@
 import { type Display, rangeSettings } from "./display.ts";
 import { noNumbers } from "./suits.ts";
 
+/** Two fields to type the ends of a range into. */
 export const numberInputs: Display = {
   label: "Number inputs",
   modes: ["range"],

@@ -1,6 +1,7 @@
 import { type Display, swatchSettings } from "./display.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
+/** Pictures or logos in tiles. */
 export const pictureTiles: Display = {
   label: "Picture tiles and logos",
   modes: ["any", "all", "one"],

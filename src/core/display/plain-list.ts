@@ -1,6 +1,7 @@
 import { type Display, listSettings } from "./display.ts";
 import { tooMany } from "./suits.ts";
 
+/** Words alone, of which the chosen are set strong. */
 export const plainList: Display = {
   label: "Plain list",
   modes: ["any", "all", "one"],

@@ -2,6 +2,7 @@ import { countedIn } from "./counted-in.ts";
 import type { Display } from "./display.ts";
 import { noNumbers } from "./suits.ts";
 
+/** Ranges of a number line to choose one of. */
 export const priceRanges: Display = {
   label: "Price ranges",
   modes: ["range"],

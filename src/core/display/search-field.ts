@@ -1,6 +1,7 @@
 import { type Display, optionSettings } from "./display.ts";
 import { isNumberLine } from "./suits.ts";
 
+/** A field that finds options by name. */
 export const searchField: Display = {
   label: "Search field",
   modes: ["any", "all", "one"],

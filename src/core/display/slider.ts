@@ -1,6 +1,7 @@
 import { type Display, rangeSettings } from "./display.ts";
 import { noNumbers } from "./suits.ts";
 
+/** Two handles over a histogram. */
 export const slider: Display = {
   label: "Slider",
   modes: ["range"],

@@ -2,6 +2,7 @@ import { countedIn } from "./counted-in.ts";
 import type { Display } from "./display.ts";
 import { noNumbers } from "./suits.ts";
 
+/** So many stars and up. */
 export const stars: Display = {
   label: "Stars and up",
   modes: ["range"],

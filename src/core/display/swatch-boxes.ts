@@ -1,6 +1,7 @@
 import { type Display, listSettings } from "./display.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
+/** Boxes to tick with a swatch beside the words. */
 export const swatchBoxes: Display = {
   label: "Check boxes with a swatch",
   modes: ["any", "all", "one"],

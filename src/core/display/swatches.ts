@@ -1,6 +1,7 @@
 import { type Display, swatchSettings } from "./display.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
+/** Colours and pictures by themselves. */
 export const swatches: Display = {
   label: "Colour swatches",
   modes: ["any", "all", "one"],

@@ -1,5 +1,6 @@
 import type { Display } from "./display.ts";
 
+/** On for yes, off for no choice at all. */
 export const yesNoSwitch: Display = {
   label: "Switch",
   modes: ["any", "one"],

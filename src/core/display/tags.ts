@@ -1,6 +1,7 @@
 import { type Display, optionSettings } from "./display.ts";
 import { tooLong, tooMany } from "./suits.ts";
 
+/** Words that wrap like a sentence. */
 export const tags: Display = {
   label: "Tags in a row",
   modes: ["any", "all", "one"],

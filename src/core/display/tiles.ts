@@ -1,6 +1,7 @@
 import { type Display, optionSettings } from "./display.ts";
 import { tooLong, tooMany } from "./suits.ts";
 
+/** Short texts in boxes. */
 export const tiles: Display = {
   label: "Tiles",
   modes: ["any", "all", "one"],

@@ -1,6 +1,7 @@
 import { type Display, optionSettings } from "./display.ts";
 import { tooLong, tooMany } from "./suits.ts";
 
+/** A bar of buttons that stay pressed. */
 export const toggles: Display = {
   label: "Toggle buttons",
   modes: ["any", "all", "one"],

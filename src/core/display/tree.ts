@@ -1,5 +1,6 @@
 import { type Display, optionSettings } from "./display.ts";
 
+/** Categories that fold. */
 export const tree: Display = {
   label: "Tree",
   modes: ["tree"],

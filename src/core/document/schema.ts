@@ -40,6 +40,7 @@ export const numberIn = (min: number, max: number) =>
       (value) => value === undefined || value === null || Number.isFinite(value),
     );
 
+/** A whole number between two ends. */
 export const wholeIn = (min: number, max: number) => numberIn(min, max).integer();
 
 /** Something that may be absent, and where it is absent holds nothing. */

@@ -4,22 +4,27 @@
  */
 export type Bitmap = Uint32Array;
 
+/** Words of 32 bits that so many bits take. */
 export const wordsFor = (size: number): number => (size + 31) >>> 5;
 
+/** No bit set, of so many. */
 export const emptyBitmap = (size: number): Bitmap => new Uint32Array(wordsFor(size));
 
+/** Every bit set, of so many. */
 export function fullBitmap(size: number): Bitmap {
   const bits = emptyBitmap(size).fill(0xffffffff);
   if (size & 31) bits[bits.length - 1] = (1 << (size & 31)) - 1;
   return bits;
 }
 
+/** These bits set, of so many. */
 export function bitmapOf(ids: ArrayLike<number>, size: number): Bitmap {
   const bits = emptyBitmap(size);
   for (let i = 0; i < ids.length; i++) bits[ids[i] >>> 5] |= 1 << (ids[i] & 31);
   return bits;
 }
 
+/** Whether a bit is set. */
 export const has = (bits: Bitmap, id: number): boolean => (bits[id >>> 5] & (1 << (id & 31))) !== 0;
 
 /** Keeps in `target` what is also in `other`. */

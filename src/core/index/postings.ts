@@ -7,6 +7,7 @@ export interface Postings {
   records: Uint32Array;
 }
 
+/** The records of one option, in rising order. */
 export const listOf = ({ starts, records }: Postings, option: number): Uint32Array =>
   records.subarray(starts[option], starts[option + 1]);
 

@@ -2,6 +2,7 @@ import { pathSeparator } from "../catalogue/path.ts";
 import type { Range } from "../numbers/range-schema.ts";
 import type { Choice, Facet, Selection } from "./question.ts";
 
+/** Nothing chosen and nothing searched for. */
 export const emptySelection: Selection = { choices: {}, text: "" };
 
 /** Whether a choice is a range, and not a list of options. */

@@ -41,6 +41,7 @@ export const addRow = (row: Row, name: string, at = Number.POSITIVE_INFINITY): P
   },
 });
 
+/** Takes a row out. */
 export const removeRow = (id: string, name: string): PanelEdit => ({
   words: `Remove ${name}`,
   change: ({ rows }) => {
@@ -68,6 +69,7 @@ export const duplicateRow = (row: Row, name: string): PanelEdit => ({
   },
 });
 
+/** What shoppers read for a row in the shop’s own language; empty for the usual name. */
 export const setLabel = (id: string, label: string, name: string): PanelEdit =>
   rowEdit(`Rename ${name}`, id, (row) => {
     row.label = label.trim().slice(0, 200);
@@ -101,6 +103,7 @@ export const setMode = (row: FacetRow, mode: Mode, words: string): PanelEdit => 
   },
 });
 
+/** Lets a narrower band show a facet as the wider one does. */
 export const followDisplay = (id: string, band: Band, name: string): PanelEdit =>
   facetEdit(`Let ${name} on ${band} follow the wider band`, id, (row) => {
     row.display = withoutBand(row.display, band);
@@ -161,6 +164,7 @@ export const copySettings = (from: FacetRow, to: ReadonlySet<string>, title: str
   },
 });
 
+/** Where the panel stands on a band, and on those that follow it. */
 export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({
   words: `Place the panel on ${band}: ${placement}`,
   change: (panel) => {
@@ -168,6 +172,7 @@ export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({
   },
 });
 
+/** Lets the panel on a narrower band stand where it does on the wider one. */
 export const followPlacement = (band: Band): PanelEdit => ({
   words: `Let the panel on ${band} follow the wider band`,
   change: (panel) => {
@@ -175,6 +180,7 @@ export const followPlacement = (band: Band): PanelEdit => ({
   },
 });
 
+/** The panel’s name, which only the designer reads. */
 export const renamePanel = (name: string): PanelEdit => ({
   words: `Rename the panel to ${name}`,
   change: (panel) => {

@@ -13,6 +13,7 @@ export const pieceLabels: Record<PieceName, string> = {
   divider: "Divider",
 };
 
+/** The kinds of pieces, in the order in which they are offered. */
 export const pieceNames = Object.keys(pieceLabels) as PieceName[];
 
 /** A piece as it is until the designer changes it. @param of for links, the field whose values they are */

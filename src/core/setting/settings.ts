@@ -76,6 +76,7 @@ export type SettingValue = FacetSettings[SettingName];
 export type OptionOrder = FacetSettings["order"];
 export type Share = FacetSettings["share"];
 
+/** The names of all settings, in the order in which they are shown. */
 export const settingNames = Object.keys(settingFacts) as SettingName[];
 
 /** Whether each band can have a value of its own. */

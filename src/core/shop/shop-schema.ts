@@ -6,6 +6,7 @@ export const shopFormat = 1;
 
 /** Ends that band limits lie between, in CSS px. */
 export const leastLimit = 200;
+/** The upper of these ends. */
 export const mostLimit = 4000;
 
 /** A BCP 47 tag that `Intl` knows how to read. */

@@ -41,9 +41,11 @@ export const setColours = (value: ValueName, colours: readonly string[]): Swatch
     ({ colours: _old, ...entry }) => (colours.length === 0 ? entry : { ...entry, colours: colours.slice(0, 4) }),
   );
 
+/** How several colours of a value are drawn. */
 export const setDrawing = (value: ValueName, drawing: Drawing): SwatchEdit =>
   setEntry(`${value.label}: drawn as ${drawing}`, value, (entry) => ({ ...entry, drawing }));
 
+/** The picture of a value; undefined takes it away. */
 export const setPicture = (value: ValueName, picture: string | undefined): SwatchEdit =>
   setEntry(
     picture ? `${value.label}: a picture` : `${value.label}: no picture`,
@@ -51,6 +53,7 @@ export const setPicture = (value: ValueName, picture: string | undefined): Swatc
     ({ picture: _old, ...entry }) => (picture ? { ...entry, picture } : entry),
   );
 
+/** What is read out for a value; an empty text leaves its name. */
 export const setAlt = (value: ValueName, alt: string): SwatchEdit =>
   setEntry(`${value.label}: alternative text`, value, ({ alt: _old, ...entry }) =>
     alt.trim() ? { ...entry, alt: alt.trim().slice(0, 200) } : entry,
@@ -87,6 +90,7 @@ export const setPhotos = (field: string, photos: Readonly<Record<string, PhotoGu
   change: (book) => put(book.photos, field, { ...photos }),
 });
 
+/** The colour difference below which two swatches count as alike. */
 export const setLimit = (limit: number): SwatchEdit => ({
   words: `Too close is below ${limit}`,
   change: (book) => {

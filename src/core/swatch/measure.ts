@@ -112,4 +112,5 @@ export function huePlace(colour: string): number {
   return c < 0.03 ? -1 : h;
 }
 
+/** Lightness of a colour from 0 to 100. Source: CIE L* as culori has it. */
 export const lightnessOf = (colour: string): number => oklch(colour)?.l ?? 0;

@@ -3,6 +3,7 @@ import { BoxOption } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { Swatch } from "../swatch.tsx";
 
+/** Boxes to tick with a swatch beside the words. */
 export const View = (props: DisplayProps) => <OptionList {...props} class="zt-boxes" Option={SwatchBox} />;
 
 function SwatchBox(props: OptionProps) {
