@@ -1,4 +1,7 @@
-/** `npm run bench`: speed, measured; `--json` prints the engine's cases for machines; `--growth` writes docs/growth. */
+/**
+ * `npm run bench`: speed, measured; `--json` prints the engine's cases for machines; `--growth` writes docs/growth;
+ * `--against FOLDER` takes turns with an older commit in another work tree. */
+import { compareWith } from "./compare.ts";
 import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
 import { benchInterface } from "./interface.ts";
@@ -9,6 +12,11 @@ const sizes = [20_000, 100_000];
 try {
   if (process.argv.includes("--growth")) {
     writeGrowth();
+    process.exit();
+  }
+  const against = process.argv[process.argv.indexOf("--against") + 1];
+  if (process.argv.includes("--against") && against) {
+    compareWith(against);
     process.exit();
   }
   const cases = sizes.map((products) => benchEngine(products));

@@ -1,7 +1,7 @@
 import type { Card } from "../../core/listing/card-schema.ts";
 import { money } from "../panel/format.ts";
+import { usePainted } from "../panel/use-painted.ts";
 import type { ListingState } from "./listing-state.ts";
-import { usePainted } from "./use-painted.ts";
 
 /** Cards that a window holds, more or less. */
 const inSight = 8;

@@ -13,6 +13,7 @@ import { FacetTitle } from "./facet-title.tsx";
 import { formatterOf } from "./format.ts";
 import { optionViews, rangeViews } from "./option-views.ts";
 import type { PanelState, Perform } from "./panel-state.ts";
+import { usePainted } from "./use-painted.ts";
 
 interface Props {
   row: FacetRow;
@@ -20,8 +21,13 @@ interface Props {
   perform: Perform;
 }
 
-/** One facet: its title, which folds it, and its options in the display of the present band. */
-export function FacetView(props: Props) {
+/**
+ * One facet: its title, which folds it, and its options in the display of the present band. One that cannot be seen
+ * follows a frame later, so that a click is answered sooner.
+ */
+export function FacetView({ inSight, ...now }: Props & { inSight: boolean }) {
+  const before = usePainted(now.state);
+  const props = inSight ? now : { ...now, state: before };
   const drawn = useRef<{ props: Props; view: VNode } | undefined>(undefined);
   // What looks the same is not drawn anew: on the stage most changes are of one row among many.
   if (!drawn.current || !looksSame(drawn.current.props, props))

@@ -23,7 +23,7 @@ export function pictureRow(row: FacetRow, display: DisplayName): FacetRow {
 /** Draws one facet into an element, as shoppers would see it and without a life of its own. */
 export function drawFacet(into: Element, state: PanelState, row: FacetRow): void {
   into.setAttribute("data-band", state.band);
-  render(<FacetView row={row} state={{ ...state, marked: undefined }} perform={still} />, into);
+  render(<FacetView row={row} state={{ ...state, marked: undefined }} perform={still} inSight />, into);
 }
 
 /** Takes a drawn facet away again. */
