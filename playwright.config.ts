@@ -9,9 +9,9 @@ export default defineConfig({
   outputDir: "reports/end-to-end",
   reporter: [["list"], ["json"]],
   workers: 2,
-  timeout: 30_000,
+  timeout: 180_000,
   // A machine under load opens a page more slowly; what is waited for is the same.
-  expect: { timeout: 4_000 },
+  expect: { timeout: 30_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -109,7 +109,10 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
   const boxes = page.locator(".zt-facet input[type=checkbox]:not([role=switch]):visible");
   for (let i = 0; i < repeats; i++) {
     const before = await page.locator(".zt-total").textContent();
-    await boxes.nth(i >> 1).locator("..").click();
+    await boxes
+      .nth(i >> 1)
+      .locator("..")
+      .click();
     await page.waitForTimeout(150);
     if ((await page.locator(".zt-total").textContent()) === before) throw new Error("The click changed nothing.");
   }
