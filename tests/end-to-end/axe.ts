@@ -10,16 +10,18 @@ interface Violation {
   nodes: { target: string[]; failureSummary?: string }[];
 }
 
-/** Expects that axe-core finds nothing serious or critical. Source: axe-core's own rules, WCAG 2.2 A and AA among them. */
-export async function expectAccessible(page: Page | Frame): Promise<void> {
+/** Expects that axe-core finds nothing serious or critical, on a page or in a part of it. Source: axe-core's own rules, WCAG 2.2 A and AA among them. */
+export async function expectAccessible(page: Page | Frame, part = "html"): Promise<void> {
   // The shop's policy lets no foreign script in, so axe is run by the browser's debugger and not as a script element.
   await page.evaluate(source);
-  const violations = await page.evaluate(async () => {
+  const violations = await page.evaluate(async (part) => {
     const { axe } = window as unknown as {
       axe: { run(context: unknown, options: unknown): Promise<{ violations: Violation[] }> };
     };
-    return (await axe.run({ exclude: [["iframe"]] }, { resultTypes: ["violations"], iframes: false })).violations;
-  });
+    return (
+      await axe.run({ include: [[part]], exclude: [["iframe"]] }, { resultTypes: ["violations"], iframes: false })
+    ).violations;
+  }, part);
   const serious = violations
     .filter(({ impact }) => impact === "serious" || impact === "critical")
     .map(

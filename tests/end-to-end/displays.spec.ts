@@ -145,7 +145,7 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
     for (const frame of [wide, phone]) await expect(frame.locator("html[data-ready]")).toBeAttached();
     const facet = (frame: FrameLocator) => frame.locator('.zt-facet[data-row="f"]');
     const accessible = async () => {
-      for (const frame of page.frames()) if (frame.url().includes("/shop/")) await expectAccessible(frame);
+      for (const frame of page.frames()) if (frame.url().includes("/shop/")) await expectAccessible(frame, ".zt-panel");
     };
     await accessible();
     for (const [how, here, there] of [
