@@ -31,7 +31,7 @@ section("Types");
 for (const project of [
   ["--project", "tsconfig.json"],
   ["--project", "scripts/tsconfig.json"],
-  ["--build", "src/studio"],
+  ["--build", "src/studio", "src/server", "src/cli"],
 ])
   sound = run("npx", ["tsc", ...project]) && sound;
 

@@ -70,12 +70,12 @@ export function tally(args: string[]): Tally {
     const { options } = index.options(facet.field, facet.mode === "tree");
     return [
       name,
-      { level, mode: facet.mode, options: Object.fromEntries(options.map(({ label }, o) => [label, counts[o]])) },
+      { level, mode: facet.mode, options: Object.fromEntries(options.map(({ label }, o) => [label, counts[o] ?? 0])) },
     ];
   });
   return {
     total: found.length,
-    products: Array.from(found, (p) => catalogue.productIds[p]),
+    products: Array.from(found, (p) => catalogue.productIds[p] ?? ""),
     facets: Object.fromEntries(entries),
   };
 }
@@ -87,9 +87,10 @@ function readArgs(args: string[]): { file: string; facets: string[]; picks: stri
       allowPositionals: true,
       options: { facet: { type: "string", multiple: true }, pick: { type: "string", multiple: true } },
     });
-    if (positionals.length !== 1)
+    const [file, ...others] = positionals;
+    if (file === undefined || others.length > 0)
       throw new UsageError("Name one catalogue file, like: trellis tally CATALOGUE.csv --facet colour");
-    return { file: positionals[0], facets: values.facet ?? [], picks: values.pick ?? [] };
+    return { file, facets: values.facet ?? [], picks: values.pick ?? [] };
   } catch (error) {
     throw error instanceof UsageError ? error : new UsageError((error as Error).message);
   }
@@ -139,9 +140,10 @@ function readRange(field: Field, text: string): Choice {
     }
     return value;
   };
-  if (parts.length !== 2)
+  const [from, to] = parts;
+  if (parts.length !== 2 || from === undefined || to === undefined)
     throw new UsageError(`--pick '${field.name}=${text}' is not a range. Write it like 10..20, 10.. or ..20.`);
-  return { min: end(parts[0]), max: end(parts[1]) };
+  return { min: end(from), max: end(to) };
 }
 
 function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Field, text: string): Choice {

@@ -3,11 +3,17 @@ import { distance } from "fastest-levenshtein";
 /** Why two values look like one: the same but for accents, but for a plural ending, or but for a letter or two. */
 export type ClashKind = "accents" | "plural" | "near miss";
 
+/** A value as it is spelt, and the products that state it. */
+interface Spelt {
+  label: string;
+  products: number;
+}
+
 /** Values that are probably meant to be one. */
 export interface Clash {
   kind: ClashKind;
-  /** Labels with the products that state each, the most frequent, which the others could join, first. */
-  values: { label: string; products: number }[];
+  /** The more frequent one, which the other could join, first. */
+  values: [Spelt, Spelt];
 }
 
 /** Pairs of more values than this are not compared by letters; it would take too long and find chance likenesses. */
@@ -22,7 +28,7 @@ export function findClashes(values: readonly { label: string; products: number }
   const texts = values.map(({ label }) => label.normalize("NFC").toLowerCase());
   const plain = texts.map((text) => text.normalize("NFD").replace(/\p{M}/gu, ""));
   const pair = (kind: ClashKind, a: number, b: number) =>
-    clashes.push({ kind, values: [values[a], values[b]].sort((one, other) => other.products - one.products) });
+    clashes.push({ kind, values: moreFirst(values[a], values[b]) });
 
   const byPlain = groups(plain);
   for (const same of byPlain.values()) for (const other of same.slice(1)) pair("accents", same[0], other);
@@ -50,6 +56,9 @@ export function findClashes(values: readonly { label: string; products: number }
   }
   return clashes;
 }
+
+const moreFirst = (one: Spelt, other: Spelt): [Spelt, Spelt] =>
+  other.products > one.products ? [other, one] : [one, other];
 
 const isPlural = (one: string, many: string): boolean => many === `${one}s` || many === `${one}es`;
 

@@ -104,7 +104,8 @@ function Stop({ track, label, value, shape, set }: StopProps) {
       className={`absolute -ms-3 grid size-6 cursor-ew-resize place-items-center rounded-full ${shape === "limit" ? "-bottom-3" : "top-[17px]"}`}
       style={{ insetInlineStart: share(value) }}
       onKeyDown={(event) => {
-        if (event.key in keys) put(value + keys[event.key]);
+        const by = keys[event.key];
+        if (by !== undefined) put(value + by);
         else if (event.key === "Home") put(least);
         else if (event.key === "End") put(most);
         else return;

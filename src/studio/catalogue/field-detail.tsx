@@ -115,7 +115,7 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
         <li>
           <b>{numbers.distribution.outliers.length.toLocaleString("en")}</b>{" "}
           {numbers.distribution.outliers.length === 1 ? "value lies" : "values lie"} far outside, up to{" "}
-          {format(numbers.distribution.outliers[numbers.distribution.outliers.length - 1])}.
+          {format(numbers.distribution.outliers.at(-1) ?? numbers.distribution.max)}.
           {numbers.distribution.skewness > 1 ? " An even scale would waste most of its length." : ""}
         </li>
       ) : null}

@@ -39,7 +39,8 @@ export function NumberChart({ histogram: { from, width, counts }, format, label 
           plugins: {
             tooltip: {
               callbacks: {
-                title: ([item]) => `${labels[item.dataIndex]} to ${format(start(item.dataIndex + 1))}`,
+                title: ([item]) =>
+                  item ? `${labels[item.dataIndex] ?? ""} to ${format(start(item.dataIndex + 1))}` : "",
                 label: (item) => `${item.formattedValue} products`,
               },
             },

@@ -33,14 +33,12 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
           className="btn btn-sm"
           disabled={merging.length < 2}
           onClick={() => {
-            mender.merge(
-              merging.slice(1).map(({ label }) => label),
-              merging[0].label,
-            );
+            const [into, ...others] = merging.map(({ label }) => label);
+            if (into !== undefined) mender.merge(others, into);
             setChosen([]);
           }}
         >
-          {merging.length < 2 ? "Merge" : `Merge ${merging.length} into “${merging[0].label}”`}
+          {merging.length < 2 ? "Merge" : `Merge ${merging.length} into “${merging[0]?.label}”`}
         </button>
         <button
           type="button"

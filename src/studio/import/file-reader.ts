@@ -121,7 +121,8 @@ export class FileReader {
 function firstDifferent({ records }: Table, at: number): string[] {
   const seen = new Set<string>();
   for (const { cells } of records) {
-    if (cells[at].trim() !== "") seen.add(cells[at].trim());
+    const cell = cells[at]?.trim() ?? "";
+    if (cell !== "") seen.add(cell);
     if (seen.size === shownSamples) break;
   }
   return [...seen];

@@ -95,5 +95,5 @@ function nameFrom(file: string): string {
     .replace(/\.\w+$/, "")
     .replaceAll(/[_-]+/g, " ")
     .trim();
-  return name === "" ? "" : name[0].toUpperCase() + name.slice(1);
+  return name.slice(0, 1).toUpperCase() + name.slice(1);
 }

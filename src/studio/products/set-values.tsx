@@ -1,6 +1,6 @@
 import { PencilLine } from "lucide-react";
 import { useState } from "react";
-import { isDerived } from "../../core/catalogue/field.ts";
+import { type Field, isDerived } from "../../core/catalogue/field.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
 import { useMender } from "../catalogue/use-mender.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -10,6 +10,10 @@ const most = 200_000;
 
 /** Sets one field for all products that are found. */
 export function SetValues({ query, products }: { query: VariantQuery; products: number }) {
+  const { profiles } = useOpenShop();
+  const [first, ...others] = profiles
+    .map(({ field }) => field)
+    .filter((field) => !isDerived(field) && field.role !== "product_id" && field.role !== "sku");
   return (
     <Popover
       label="Set a value for all that are found"
@@ -21,16 +25,23 @@ export function SetValues({ query, products }: { query: VariantQuery; products: 
         </button>
       )}
     >
-      {(close) => <SetForm query={query} products={products} close={close} />}
+      {(close) =>
+        first ? <SetForm query={query} products={products} fields={[first, ...others]} close={close} /> : null
+      }
     </Popover>
   );
 }
 
-function SetForm({ query, products, close }: { query: VariantQuery; products: number; close(): void }) {
-  const { profiles, desk } = useOpenShop();
-  const fields = profiles
-    .map(({ field }) => field)
-    .filter((field) => !isDerived(field) && field.role !== "product_id" && field.role !== "sku");
+interface FormProps {
+  query: VariantQuery;
+  products: number;
+  /** Those that can be set. */
+  fields: readonly [Field, ...Field[]];
+  close(): void;
+}
+
+function SetForm({ query, products, fields, close }: FormProps) {
+  const { desk } = useOpenShop();
   const [key, setKey] = useState(fields.find(({ role }) => role === "attribute")?.key ?? fields[0].key);
   const [text, setText] = useState("");
   const field = fields.find((one) => one.key === key) ?? fields[0];

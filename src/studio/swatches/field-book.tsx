@@ -101,7 +101,7 @@ function useValues(
       field: key,
       id,
       label,
-      products: found.counts.steady[o],
+      products: found.counts.steady[o] ?? 0,
       view: viewOf(book, key, id, known.guesses[o]),
       entry: entryOf(book, key, id),
       differs: book.own[key] !== undefined && Object.hasOwn(book.own[key], id),
