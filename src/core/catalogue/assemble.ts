@@ -16,13 +16,13 @@ export interface SourceProduct {
 export function assembleCatalogue(fields: readonly Field[], products: readonly SourceProduct[]): Catalogue {
   const variantStart = new Uint32Array(products.length + 1);
   products.forEach(({ rows }, p) => {
-    variantStart[p + 1] = variantStart[p] + rows.length;
+    variantStart[p + 1] = (variantStart[p] ?? 0) + rows.length;
   });
   const columns: Catalogue["columns"] = new Map();
   fields.forEach((field, at) => {
     const whole = isWholeText(field.role);
     const builder = new ColumnBuilder();
-    for (const { rows } of products) for (const row of rows) builder.add(splitCell(row[at], whole));
+    for (const { rows } of products) for (const row of rows) builder.add(splitCell(row[at] ?? "", whole));
     columns.set(field.key, builder.build());
   });
   return completeCatalogue({ fields: [...fields], columns, productIds: products.map(({ id }) => id), variantStart });

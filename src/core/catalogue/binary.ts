@@ -38,12 +38,13 @@ export function encodeCatalogue(
   const { fields, columns, productIds, variantStart } = storedPart(catalogue);
   const kept = fields.filter(keep);
   const perProduct = differences(variantStart);
-  const parts: Numbers[] = [narrow(perProduct)];
+  const widths = narrow(perProduct);
+  const parts: Numbers[] = [widths];
   const header: Header = {
     fields: kept,
     productIds,
-    variants: variantStart[productIds.length],
-    variantsWidth: widthOf(parts[0]),
+    variants: variantStart[productIds.length] ?? 0,
+    variantsWidth: widthOf(widths),
     columns: [],
   };
   for (const { key } of kept) {
@@ -133,7 +134,7 @@ const widthOf = (numbers: Numbers): Width => numbers.BYTES_PER_ELEMENT as Width;
 /** The same numbers in as few bytes as the largest needs. */
 function narrow(numbers: Uint32Array): Numbers {
   let most = 0;
-  for (let i = 0; i < numbers.length; i++) if (numbers[i] > most) most = numbers[i];
+  for (let i = 0; i < numbers.length; i++) most = Math.max(most, numbers[i] ?? 0);
   return most < 0x100 ? Uint8Array.from(numbers) : most < 0x1_0000 ? Uint16Array.from(numbers) : numbers;
 }
 
@@ -143,10 +144,10 @@ function widen(bytes: Uint8Array<ArrayBuffer>, width: Width): Uint32Array {
 }
 
 const differences = (starts: Uint32Array): Uint32Array =>
-  Uint32Array.from({ length: starts.length - 1 }, (_, i) => starts[i + 1] - starts[i]);
+  Uint32Array.from({ length: starts.length - 1 }, (_, i) => (starts[i + 1] ?? 0) - (starts[i] ?? 0));
 
 function sums(counts: Uint32Array): Uint32Array {
   const starts = new Uint32Array(counts.length + 1);
-  for (let i = 0; i < counts.length; i++) starts[i + 1] = starts[i] + counts[i];
+  for (let i = 0; i < counts.length; i++) starts[i + 1] = (starts[i] ?? 0) + (counts[i] ?? 0);
   return starts;
 }

@@ -24,7 +24,7 @@ export interface Catalogue {
 /** Products of a catalogue. */
 export const productCount = (catalogue: Catalogue): number => catalogue.productIds.length;
 /** Variants of all its products. */
-export const variantCount = (catalogue: Catalogue): number => catalogue.variantStart[catalogue.productIds.length];
+export const variantCount = (catalogue: Catalogue): number => catalogue.variantStart[catalogue.productIds.length] ?? 0;
 
 /** The first field of a role. */
 export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | undefined {
@@ -46,7 +46,7 @@ export function titleOf(catalogue: Catalogue, product: number): string {
 export function firstValue(catalogue: Catalogue, key: string, variant: number): string | undefined {
   const column = catalogue.columns.get(key);
   if (!column || column.starts[variant] === column.starts[variant + 1]) return undefined;
-  return column.spellings[column.codes[column.starts[variant]]];
+  return column.spellings[column.codes[column.starts[variant] ?? 0] ?? 0];
 }
 
 /** All that a variant states for a field, in the order of its cell. */
@@ -57,7 +57,7 @@ export function valuesOf(catalogue: Catalogue, key: string, variant: number): st
 
 /** All that a variant states in a column, in the order of its cell. */
 export const valuesAt = ({ spellings, starts, codes }: Column, variant: number): string[] =>
-  Array.from(codes.subarray(starts[variant], starts[variant + 1]), (code) => spellings[code]);
+  Array.from(codes.subarray(starts[variant], starts[variant + 1]), (code) => spellings[code] ?? "");
 
 /** Collects one column's values, variant after variant. */
 export class ColumnBuilder {

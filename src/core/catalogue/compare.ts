@@ -74,15 +74,15 @@ export function compareCatalogues(before: Catalogue, after: Catalogue): Catalogu
 }
 
 function named(catalogue: Catalogue, product: number): NamedProduct {
-  return { id: catalogue.productIds[product], title: titleOf(catalogue, product) };
+  return { id: catalogue.productIds[product] ?? "", title: titleOf(catalogue, product) };
 }
 
 /** All that a product states for a field, variant after variant, as one text. */
 function cellsOf({ columns, variantStart }: Catalogue, { key }: Field, product: number): string {
   const { spellings, starts, codes } = columns.get(key) as Column;
   let text = "";
-  for (let v = variantStart[product]; v < variantStart[product + 1]; v++) {
-    for (let i = starts[v]; i < starts[v + 1]; i++) text += `${spellings[codes[i]]}|`;
+  for (let v = variantStart[product] ?? 0; v < (variantStart[product + 1] ?? 0); v++) {
+    for (let i = starts[v] ?? 0; i < (starts[v + 1] ?? 0); i++) text += `${spellings[codes[i] ?? 0]}|`;
     text += "\n";
   }
   return text;

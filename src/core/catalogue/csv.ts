@@ -41,7 +41,7 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
         parser.abort();
         return;
       }
-      if (cells.length === 1 && cells[0].trim() === "") return;
+      if (cells.length === 1 && cells[0]?.trim() === "") return;
       if (!header) {
         header = cells.map((cell) => cell.trim());
         return;

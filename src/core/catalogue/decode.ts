@@ -43,7 +43,7 @@ function rowOfFault(bytes: Uint8Array): number {
   let high = ends.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (decodes(ends[middle])) low = middle + 1;
+    if (decodes(ends[middle] ?? 0)) low = middle + 1;
     else high = middle;
   }
   return low + 1;

@@ -50,7 +50,7 @@ export function readJsonLd(value: unknown): Table | undefined {
 export function writeJsonLd(catalogue: Catalogue, currency: string): Node {
   const stored = catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
   const graph = Array.from({ length: productCount(catalogue) }, (_, p): Node => {
-    const [first, last] = [catalogue.variantStart[p], catalogue.variantStart[p + 1]];
+    const [first, last] = [catalogue.variantStart[p] ?? 0, catalogue.variantStart[p + 1] ?? 0];
     const id = catalogue.productIds[p];
     if (last - first === 1)
       return { "@type": "Product", productID: id, ...propertiesOf(catalogue, stored, first, currency) };

@@ -33,7 +33,7 @@ function parseWhole(source: string): unknown {
   } catch (error) {
     // Several lines that are each a value are newline-delimited JSON; anything else is broken.
     const lines = source.trim().split("\n");
-    if (lines.length > 1 && /^\s*\{.*\}\s*$/.test(lines[0])) return undefined;
+    if (lines.length > 1 && /^\s*\{.*\}\s*$/.test(lines[0] ?? "")) return undefined;
     throw new CatalogueError({
       message: `This is not valid JSON: ${(error as Error).message}. Export the file again.`,
     });

@@ -24,5 +24,5 @@ export class CatalogueError extends Error {
 export function problemText({ row, column, value, message }: Problem): string {
   const where = [row === undefined ? "" : `row ${row}`, column ? `column "${column}"` : ""].filter(Boolean).join(", ");
   const what = value === undefined ? "" : ` ("${value.length > 60 ? `${value.slice(0, 57)}…` : value}")`;
-  return where ? `${where[0].toUpperCase()}${where.slice(1)}${what}: ${message}` : `${message}${what}`;
+  return where ? `${where.slice(0, 1).toUpperCase()}${where.slice(1)}${what}: ${message}` : `${message}${what}`;
 }

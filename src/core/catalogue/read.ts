@@ -57,7 +57,7 @@ export function buildCatalogue(
   checkHeader(table.header, roles);
   if (table.records.length > maxRows) {
     throw new CatalogueError({
-      row: table.records[maxRows].row,
+      row: table.records[maxRows]?.row ?? maxRows,
       message: `The file has ${table.records.length.toLocaleString("en")} rows and ${maxRows.toLocaleString("en")} is the most. Split it, or leave out products that are not for sale.`,
     });
   }
@@ -71,7 +71,7 @@ export function buildCatalogue(
     if (id === "") {
       problems.push({
         row: record.row,
-        column: table.header[idAt],
+        column: table.header[idAt] ?? "",
         message: "The product id is empty, so this row was left out. Give it the id of its product.",
       });
       continue;
@@ -93,34 +93,36 @@ export function buildCatalogue(
   const taken = new Set(known.map(({ key }) => key));
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
-    const heading = table.header[at];
+    const heading = table.header[at] ?? "";
     const old = known.find(
       (field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)),
     );
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
-    const { kind: wanted, titles } = reading[at];
+    const { kind: wanted, titles } = reading[at] ?? { as: "attribute" };
     const name = role === "attribute" ? spelling(heading) : roleNames[role];
     return { key, name, role, kind: "text", ...(wanted ? { given: wanted } : {}), ...(titles ? { titles } : {}) };
   });
   const records = order.flatMap((id) => rowsOf.get(id) ?? []);
   const columns: Catalogue["columns"] = new Map();
   kept.forEach((at, f) => {
-    const read = cellReader(reading[at]);
-    const faultOf = faultFinder(fields[f]);
-    const whole = isWholeText(fields[f].role);
+    const field = fields[f];
+    if (!field) return;
+    const read = cellReader(reading[at] ?? { as: "attribute" });
+    const faultOf = faultFinder(field);
+    const whole = isWholeText(field.role);
     const builder = new ColumnBuilder();
     for (const { row, cells } of records) {
-      const cell = read(cells[at]);
+      const cell = read(cells[at] ?? "");
       const fault = faultOf?.(cell);
-      if (fault) problems.push({ row, column: table.header[at], value: cells[at], message: fault });
+      if (fault) problems.push({ row, column: table.header[at] ?? "", value: cells[at] ?? "", message: fault });
       builder.add(splitCell(cell, whole));
     }
-    columns.set(fields[f].key, builder.build());
+    columns.set(field.key, builder.build());
   });
   const variantStart = new Uint32Array(order.length + 1);
   order.forEach((id, p) => {
-    variantStart[p + 1] = variantStart[p] + (rowsOf.get(id)?.length ?? 0);
+    variantStart[p + 1] = (variantStart[p] ?? 0) + (rowsOf.get(id)?.length ?? 0);
   });
   problems.sort((a, b) => (a.row ?? 0) - (b.row ?? 0));
   return { catalogue: completeCatalogue({ fields, columns, productIds: order, variantStart }), problems };

@@ -45,7 +45,7 @@ const grouped: Record<DecimalMark, RegExp> = {
 export function plainNumber(text: string, decimal: DecimalMark): string {
   const parts = grouped[decimal].exec(text.trim());
   if (!parts) return text;
-  const [, sign, whole, rest] = parts;
+  const [, sign, whole = "", rest] = parts;
   return `${sign === "-" ? "-" : ""}${whole.replace(/\D/g, "")}${rest === undefined ? "" : `.${rest}`}`;
 }
 
@@ -55,7 +55,8 @@ const day = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})$/;
 export function plainDay(text: string, order: DateOrder): string {
   const parts = order === "ymd" ? null : day.exec(text.trim());
   if (!parts) return text;
-  const [first, second, year] = [parts[1].padStart(2, "0"), parts[2].padStart(2, "0"), parts[3]];
+  const [, one = "", two = "", year] = parts;
+  const [first, second] = [one.padStart(2, "0"), two.padStart(2, "0")];
   return order === "dmy" ? `${year}-${second}-${first}` : `${year}-${first}-${second}`;
 }
 

@@ -44,7 +44,7 @@ export function suggestRoles(header: readonly string[]): Reading {
     if (reading.some(({ as }) => as === column)) continue;
     const at = others
       .map((name) => names.indexOf(name))
-      .find((place) => place >= 0 && reading[place].as === "attribute");
+      .find((place) => place >= 0 && reading[place]?.as === "attribute");
     if (at !== undefined) reading[at] = { as: column };
   }
   return reading;
@@ -66,7 +66,7 @@ export function suggestReading({ header, records }: Pick<Table, "header" | "reco
             ...column,
             ...looksLike(
               column,
-              sample.map(({ cells }) => cells[at].trim()).filter((cell) => cell !== ""),
+              sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== ""),
             ),
           },
   );

@@ -78,12 +78,12 @@ export function naturalOrder(names: readonly string[], locale = "en"): (a: strin
 export function valuePlaces(field: Field, { spellings }: Column, locale = "en"): Float64Array {
   if (isNumeric(field)) return Float64Array.from(spellings, (text) => toNumber(text, field.kind));
   const byName = naturalOrder(spellings, locale);
-  const compare = (a: number, b: number) => byName(spellings[a], spellings[b]);
+  const compare = (a: number, b: number) => byName(spellings[a] ?? "", spellings[b] ?? "");
   const order = spellings.map((_, code) => code).sort(compare);
   const places = new Float64Array(spellings.length);
   order.forEach((code, at) => {
     const before = order[at - 1];
-    places[code] = before !== undefined && compare(before, code) === 0 ? places[before] : at;
+    places[code] = before !== undefined && compare(before, code) === 0 ? (places[before] ?? at) : at;
   });
   return places;
 }
@@ -93,7 +93,7 @@ export function orderBy(records: Uint32Array, keys: readonly { of: Float64Array;
   const order = Uint32Array.from(records.keys());
   order.sort((a, b) => {
     for (const { of, down } of keys) {
-      const [x, y] = [of[a], of[b]];
+      const [x, y] = [of[a] ?? Number.NaN, of[b] ?? Number.NaN];
       const difference =
         Number.isNaN(x) || Number.isNaN(y)
           ? Number(Number.isNaN(x)) - Number(Number.isNaN(y))
@@ -102,5 +102,5 @@ export function orderBy(records: Uint32Array, keys: readonly { of: Float64Array;
     }
     return a - b;
   });
-  return order.map((at) => records[at]);
+  return order.map((at) => records[at] ?? 0);
 }

@@ -12,7 +12,7 @@ export function orderVariants(catalogue: Catalogue, key: string, variants: Uint3
   const { starts, codes } = column;
   const places = valuePlaces(field, column);
   const of = Float64Array.from(variants, (variant) =>
-    starts[variant] === starts[variant + 1] ? Number.NaN : places[codes[starts[variant]]],
+    starts[variant] === starts[variant + 1] ? Number.NaN : (places[codes[starts[variant] ?? 0] ?? 0] ?? Number.NaN),
   );
   return orderBy(variants, [{ of, down }]);
 }

@@ -9,8 +9,8 @@ export function writeCsv(catalogue: Catalogue): string {
   const header = ["product_id", ...fields.map(({ role, name }) => (role === "attribute" ? name : role))];
   const { productIds, variantStart } = catalogue;
   const rows = productIds.flatMap((id, p) =>
-    Array.from({ length: variantStart[p + 1] - variantStart[p] }, (_, i) => {
-      const variant = variantStart[p] + i;
+    Array.from({ length: (variantStart[p + 1] ?? 0) - (variantStart[p] ?? 0) }, (_, i) => {
+      const variant = (variantStart[p] ?? 0) + i;
       return [
         id,
         ...fields.map(({ key }) => {

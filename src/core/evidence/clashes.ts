@@ -27,8 +27,10 @@ export function findClashes(values: readonly { label: string; products: number }
   const clashes: Clash[] = [];
   const texts = values.map(({ label }) => label.normalize("NFC").toLowerCase());
   const plain = texts.map((text) => text.normalize("NFD").replace(/\p{M}/gu, ""));
-  const pair = (kind: ClashKind, a: number, b: number) =>
-    clashes.push({ kind, values: moreFirst(values[a], values[b]) });
+  const pair = (kind: ClashKind, a: number | undefined, b: number) => {
+    const [one, other] = [values[a ?? -1], values[b]];
+    if (one && other) clashes.push({ kind, values: moreFirst(one, other) });
+  };
 
   const byPlain = groups(plain);
   for (const same of byPlain.values()) for (const other of same.slice(1)) pair("accents", same[0], other);
@@ -42,16 +44,11 @@ export function findClashes(values: readonly { label: string; products: number }
   const digits = plain.map((text) => text.replace(/\D+/g, " ").trim());
   for (let a = 0; a < plain.length; a++) {
     for (let b = a + 1; b < plain.length; b++) {
-      const shorter = Math.min(plain[a].length, plain[b].length);
-      if (
-        shorter < 5 ||
-        Math.abs(plain[a].length - plain[b].length) > 2 ||
-        digits[a] !== digits[b] ||
-        plain[a] === plain[b]
-      )
-        continue;
-      if (isPlural(plain[a], plain[b]) || isPlural(plain[b], plain[a])) continue;
-      if (distance(plain[a], plain[b]) <= (shorter < 9 ? 1 : 2)) pair("near miss", a, b);
+      const [one, other] = [plain[a] ?? "", plain[b] ?? ""];
+      const shorter = Math.min(one.length, other.length);
+      if (shorter < 5 || Math.abs(one.length - other.length) > 2 || digits[a] !== digits[b] || one === other) continue;
+      if (isPlural(one, other) || isPlural(other, one)) continue;
+      if (distance(one, other) <= (shorter < 9 ? 1 : 2)) pair("near miss", a, b);
     }
   }
   return clashes;

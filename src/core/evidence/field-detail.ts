@@ -49,7 +49,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   const { options } = index.options(field.key, tree);
   const counts = liveCounts(matcher, facet);
   const values = options
-    .map(({ label }, o) => ({ label, products: counts[o] }))
+    .map(({ label }, o) => ({ label, products: counts[o] ?? 0 }))
     .sort((a, b) => b.products - a.products);
   const silent = silentProducts(index, page, facet);
   const { productIds, columns } = index.catalogue;
@@ -69,7 +69,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
     },
     silent: silent.length,
     silentProducts: Array.from(silent.subarray(0, shownSilent), (p) => ({
-      id: productIds[p],
+      id: productIds[p] ?? "",
       title: titleOf(index.catalogue, p),
     })),
   };

@@ -1,4 +1,5 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Option } from "../index/option-schema.ts";
 import { Matcher } from "../match/matcher.ts";
 import type { Facet, Mode } from "../match/question.ts";
 
@@ -26,13 +27,12 @@ type Asked = Pick<Facet, "field" | "merges">;
  * any-of and all-of differ by numbers that mean something. Undefined when there are not two options.
  */
 export function modeExample(index: CatalogueIndex, facet: Asked): ModeExample | undefined {
-  const { options } = index.options(facet.field, false, facet.merges);
   const pairs = frequentPairs(index, facet);
   if (pairs.length === 0) return undefined;
   const { a, b, all } = pairs.reduce((best, pair) => (pair.all > best.all ? pair : best));
-  const ids = [options[a].id, options[b].id];
+  const ids = [a.id, b.id];
   return {
-    options: [options[a].label, options[b].label],
+    options: [a.label, b.label],
     any: total(index, facet, "any", ids),
     all,
     one: total(index, facet, "one", ids.slice(0, 1)),
@@ -45,15 +45,16 @@ export function deadPairs(index: CatalogueIndex, facet: Asked): PairCount {
   return { pairs: pairs.length, dead: pairs.filter(({ all }) => all === 0).length };
 }
 
-function frequentPairs(index: CatalogueIndex, facet: Asked): { a: number; b: number; all: number }[] {
+function frequentPairs(index: CatalogueIndex, facet: Asked): { a: Option; b: Option; all: number }[] {
   const { options, postings } = index.options(facet.field, false, facet.merges);
-  const uses = (o: number) => postings.starts[o + 1] - postings.starts[o];
+  const uses = (o: number) => (postings.starts[o + 1] ?? 0) - (postings.starts[o] ?? 0);
   const frequent = options
     .map((_, o) => o)
     .sort((a, b) => uses(b) - uses(a) || a - b)
-    .slice(0, looked);
+    .slice(0, looked)
+    .flatMap((o) => options[o] ?? []);
   return frequent.flatMap((a, i) =>
-    frequent.slice(i + 1).map((b) => ({ a, b, all: total(index, facet, "all", [options[a].id, options[b].id]) })),
+    frequent.slice(i + 1).map((b) => ({ a, b, all: total(index, facet, "all", [a.id, b.id]) })),
   );
 }
 

@@ -56,7 +56,7 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
   const uses = liveCounts(new Matcher(index, index.allProducts(), [], {}), facet);
   const sorted = isNumeric(field) ? index.numbers(field.key).values.toSorted() : new Float64Array();
-  const byUse = options.map((_, o) => o).sort((a, b) => uses[b] - uses[a]);
+  const byUse = options.map((_, o) => o).sort((a, b) => (uses[b] ?? 0) - (uses[a] ?? 0));
   return {
     field,
     level,
@@ -69,8 +69,8 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
     depth: tree ? options.reduce((most, { id }) => Math.max(most, id.split(" > ").length), 1) : 1,
     longest: options.reduce((most, { label }) => Math.max(most, label.length), 0),
     clashes: tree ? 0 : spellings.length - options.length,
-    samples: byUse.slice(0, sampleCount).map((o) => options[o].label),
-    commonest: byUse.length > 0 ? uses[byUse[0]] : 0,
+    samples: byUse.slice(0, sampleCount).map((o) => options[o]?.label ?? ""),
+    commonest: byUse.length > 0 ? (uses[byUse[0] ?? 0] ?? 0) : 0,
     skewness: skewness(sorted),
     middle: sorted[sorted.length >> 1] ?? null,
     limits: roundLimits(sorted, rangeCount, "products"),

@@ -20,42 +20,47 @@ export function fullBitmap(size: number): Bitmap {
 /** These bits set, of so many. */
 export function bitmapOf(ids: ArrayLike<number>, size: number): Bitmap {
   const bits = emptyBitmap(size);
-  for (let i = 0; i < ids.length; i++) bits[ids[i] >>> 5] |= 1 << (ids[i] & 31);
+  for (let i = 0; i < ids.length; i++) set(bits, ids[i] ?? 0);
   return bits;
 }
 
+/** Sets a bit. */
+export function set(bits: Bitmap, id: number): void {
+  bits[id >>> 5] = (bits[id >>> 5] ?? 0) | (1 << (id & 31));
+}
+
 /** Whether a bit is set. */
-export const has = (bits: Bitmap, id: number): boolean => (bits[id >>> 5] & (1 << (id & 31))) !== 0;
+export const has = (bits: Bitmap, id: number): boolean => ((bits[id >>> 5] ?? 0) & (1 << (id & 31))) !== 0;
 
 /** Keeps in `target` what is also in `other`. */
 export function intersect(target: Bitmap, other: Bitmap): Bitmap {
-  for (let i = 0; i < target.length; i++) target[i] &= other[i];
+  for (let i = 0; i < target.length; i++) target[i] = (target[i] ?? 0) & (other[i] ?? 0);
   return target;
 }
 
 /** Puts into `target` what is in `other`. */
 export function union(target: Bitmap, other: Bitmap): Bitmap {
-  for (let i = 0; i < target.length; i++) target[i] |= other[i];
+  for (let i = 0; i < target.length; i++) target[i] = (target[i] ?? 0) | (other[i] ?? 0);
   return target;
 }
 
 /** Puts into `target` the records of a posting list. */
 export function insert(target: Bitmap, ids: Uint32Array): Bitmap {
-  for (let i = 0; i < ids.length; i++) target[ids[i] >>> 5] |= 1 << (ids[i] & 31);
+  for (let i = 0; i < ids.length; i++) set(target, ids[i] ?? 0);
   return target;
 }
 
 /** How many records are in the set. */
 export function count(bits: Bitmap): number {
   let total = 0;
-  for (let i = 0; i < bits.length; i++) total += ones(bits[i]);
+  for (let i = 0; i < bits.length; i++) total += ones(bits[i] ?? 0);
   return total;
 }
 
 /** Calls `visit` for every record of the set, in rising order. */
 export function forEach(bits: Bitmap, visit: (id: number) => void): void {
   for (let i = 0; i < bits.length; i++) {
-    for (let word = bits[i]; word !== 0; word &= word - 1) visit((i << 5) + 31 - Math.clz32(word & -word));
+    for (let word = bits[i] ?? 0; word !== 0; word &= word - 1) visit((i << 5) + 31 - Math.clz32(word & -word));
   }
 }
 
@@ -64,7 +69,7 @@ export function toIds(bits: Bitmap): Uint32Array {
   const ids = new Uint32Array(count(bits));
   let at = 0;
   for (let i = 0; i < bits.length; i++) {
-    for (let word = bits[i]; word !== 0; word &= word - 1) ids[at++] = (i << 5) + 31 - Math.clz32(word & -word);
+    for (let word = bits[i] ?? 0; word !== 0; word &= word - 1) ids[at++] = (i << 5) + 31 - Math.clz32(word & -word);
   }
   return ids;
 }
@@ -72,14 +77,14 @@ export function toIds(bits: Bitmap): Uint32Array {
 /** The records below `size` that are not in the set. */
 export function complement(bits: Bitmap, size: number): Bitmap {
   const rest = fullBitmap(size);
-  for (let i = 0; i < rest.length; i++) rest[i] &= ~bits[i];
+  for (let i = 0; i < rest.length; i++) rest[i] = (rest[i] ?? 0) & ~(bits[i] ?? 0);
   return rest;
 }
 
 /** How many records are in both sets. */
 export function countBoth(a: Bitmap, b: Bitmap): number {
   let total = 0;
-  for (let i = 0; i < a.length; i++) total += ones(a[i] & b[i]);
+  for (let i = 0; i < a.length; i++) total += ones((a[i] ?? 0) & (b[i] ?? 0));
   return total;
 }
 

@@ -3,6 +3,7 @@ import { type Field, isAlwaysVariant } from "../catalogue/field.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
 import { prefixes } from "../catalogue/path.ts";
 import { toNumber } from "../catalogue/values.ts";
+import { addUp, countAt } from "../numbers/tally.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
 import type { Level, Merge, Option } from "./option-schema.ts";
 import { buildPostings, listOf, type Postings } from "./postings.ts";
@@ -44,14 +45,15 @@ export function levelOf(catalogue: Catalogue, field: Field): Level {
   const ids = valueNumbers(column.spellings);
   const stated = (variant: number) => {
     const set = new Set<number>();
-    for (let i = column.starts[variant]; i < column.starts[variant + 1]; i++) set.add(ids[column.codes[i]]);
+    for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++)
+      set.add(ids[column.codes[i] ?? 0] ?? 0);
     return set;
   };
   const { variantStart } = catalogue;
   for (let p = 0; p < productCount(catalogue); p++) {
-    if (variantStart[p + 1] - variantStart[p] < 2) continue;
-    const first = stated(variantStart[p]);
-    for (let v = variantStart[p] + 1; v < variantStart[p + 1]; v++) {
+    if ((variantStart[p + 1] ?? 0) - (variantStart[p] ?? 0) < 2) continue;
+    const first = stated(variantStart[p] ?? 0);
+    for (let v = (variantStart[p] ?? 0) + 1; v < (variantStart[p + 1] ?? 0); v++) {
       const other = stated(v);
       if (other.size !== first.size || [...other].some((id) => !first.has(id))) return "variant";
     }
@@ -80,7 +82,7 @@ export function indexOptions(
     codes: new Uint32Array(),
   };
   const uses = new Uint32Array(column.spellings.length);
-  for (const code of column.codes) uses[code]++;
+  for (const code of column.codes) countAt(uses, code);
 
   const at = new Map<string, number>();
   const labels = new Labels();
@@ -94,7 +96,7 @@ export function indexOptions(
         option = at.size;
         at.set(id, option);
       }
-      labels.add(option, name, uses[code]);
+      labels.add(option, name, uses[code] ?? 0);
       return option;
     });
   });
@@ -104,9 +106,9 @@ export function indexOptions(
   const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
   const postings = buildPostings(options.length, records, (record, visit) => {
     // A product-level field is the same on all of a product's variants, so the first speaks for it.
-    const variant = level === "product" ? variantStart[record] : record;
-    for (let i = column.starts[variant]; i < column.starts[variant + 1]; i++) {
-      for (const option of optionsOfCode[column.codes[i]]) visit(option);
+    const variant = level === "product" ? (variantStart[record] ?? 0) : record;
+    for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++) {
+      for (const option of optionsOfCode[column.codes[i] ?? 0] ?? []) visit(option);
     }
   });
   const made: Bitmap[] = [];
@@ -120,7 +122,7 @@ export function indexOptions(
 /** Record → options from option → records. */
 function turnRound(postings: Postings, options: number, records: number): Forward {
   const starts = new Uint32Array(records + 1);
-  for (const record of postings.records) starts[record + 1]++;
+  for (const record of postings.records) countAt(starts, record + 1);
   const single = starts.every((uses) => uses < 2);
   const make = (length: number) => (options < 0xffff ? new Uint16Array(length) : new Uint32Array(length));
   if (single) {
@@ -128,10 +130,15 @@ function turnRound(postings: Postings, options: number, records: number): Forwar
     for (let o = 0; o < options; o++) for (const record of listOf(postings, o)) codes[record] = o;
     return { codes, starts: undefined };
   }
-  for (let r = 0; r < records; r++) starts[r + 1] += starts[r];
+  addUp(starts);
   const codes = make(postings.records.length);
   const next = starts.slice(0, records);
-  for (let o = 0; o < options; o++) for (const record of listOf(postings, o)) codes[next[record]++] = o;
+  for (let o = 0; o < options; o++) {
+    for (const record of listOf(postings, o)) {
+      codes[next[record] ?? 0] = o;
+      countAt(next, record);
+    }
+  }
   return { codes, starts };
 }
 
@@ -143,9 +150,9 @@ export function indexNumbers(catalogue: Catalogue, field: Field, level: Level): 
   const values: number[] = [];
   const numbers = column?.spellings.map((text) => toNumber(text, field.kind)) ?? [];
   for (let record = 0; record < records; record++) {
-    const variant = level === "product" ? catalogue.variantStart[record] : record;
+    const variant = level === "product" ? (catalogue.variantStart[record] ?? 0) : record;
     for (let i = column?.starts[variant] ?? 0; i < (column?.starts[variant + 1] ?? 0); i++) {
-      const value = numbers[column?.codes[i] ?? 0];
+      const value = numbers[column?.codes[i] ?? 0] ?? Number.NaN;
       if (!Number.isNaN(value)) values.push(value);
     }
     starts[record + 1] = values.length;
@@ -182,7 +189,7 @@ class Labels {
 
   /** The most frequent spelling, the first on a tie. */
   of(option: number): string {
-    const { name, uses } = this.#first[option];
+    const { name, uses } = this.#first[option] ?? { name: "", uses: 0 };
     let best = { name, uses };
     for (const [other, times] of this.#others.get(option) ?? [])
       if (times > best.uses) best = { name: other, uses: times };

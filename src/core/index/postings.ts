@@ -1,3 +1,5 @@
+import { addUp, countAt } from "../numbers/tally.ts";
+
 /**
  * Option → records, as one posting list after another: option `o` is stated by
  * `records[starts[o]]` up to `records[starts[o + 1]]`, in rising order, each record once.
@@ -28,18 +30,19 @@ export function buildPostings(
     forEachOption(record, (option) => {
       if (last[option] === record) return;
       last[option] = record;
-      starts[option + 1]++;
+      countAt(starts, option + 1);
     });
   }
-  for (let option = 0; option < options; option++) starts[option + 1] += starts[option];
-  const ids = new Uint32Array(starts[options]);
+  addUp(starts);
+  const ids = new Uint32Array(starts[options] ?? 0);
   const next = starts.slice(0, options);
   last.fill(-1);
   for (let record = 0; record < records; record++) {
     forEachOption(record, (option) => {
       if (last[option] === record) return;
       last[option] = record;
-      ids[next[option]++] = record;
+      ids[next[option] ?? 0] = record;
+      countAt(next, option);
     });
   }
   return { starts, records: ids };

@@ -23,10 +23,10 @@ export class TextIndex {
     this.#words = [...new Set(wordsOf.flat(2))].sort();
     const at = new Map(this.#words.map((word, i) => [word, i]));
     this.#postings = buildPostings(this.#words.length, this.#products, (product, visit) => {
-      const [first, last] = [catalogue.variantStart[product], catalogue.variantStart[product + 1]];
+      const [first, last] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
       columns.forEach((column, c) => {
-        for (let i = column.starts[first]; i < column.starts[last]; i++) {
-          for (const word of wordsOf[c][column.codes[i]]) visit(at.get(word) as number);
+        for (let i = column.starts[first] ?? 0; i < (column.starts[last] ?? 0); i++) {
+          for (const word of wordsOf[c]?.[column.codes[i] ?? 0] ?? []) visit(at.get(word) ?? 0);
         }
       });
     });
@@ -41,7 +41,8 @@ export class TextIndex {
       const prefix = i === asked.length - 1;
       const some = emptyBitmap(this.#products);
       for (let at = this.#from(word); at < this.#words.length; at++) {
-        if (prefix ? !this.#words[at].startsWith(word) : this.#words[at] !== word) break;
+        const own = this.#words[at] ?? "";
+        if (prefix ? !own.startsWith(word) : own !== word) break;
         insert(some, listOf(this.#postings, at));
       }
       found = found ? intersect(found, some) : some;
@@ -54,7 +55,7 @@ export class TextIndex {
     let high = this.#words.length;
     while (low < high) {
       const middle = (low + high) >> 1;
-      if (this.#words[middle] < word) low = middle + 1;
+      if ((this.#words[middle] ?? "") < word) low = middle + 1;
       else high = middle;
     }
     return low;

@@ -7,7 +7,7 @@ import type { Card } from "./card-schema.ts";
 /** What a listing shows of a product. */
 export function cardOf(index: CatalogueIndex, product: number): Card {
   const { catalogue } = index;
-  const [first, last] = [catalogue.variantStart[product], catalogue.variantStart[product + 1]];
+  const [first, last] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
   const read = (role: Parameters<typeof fieldOf>[1], variant = first) => {
     const field = fieldOf(catalogue, role);
     return field && firstValue(catalogue, field.key, variant);
@@ -28,7 +28,7 @@ export function cardOf(index: CatalogueIndex, product: number): Card {
   }
   const image = read("image");
   return {
-    id: catalogue.productIds[product],
+    id: catalogue.productIds[product] ?? "",
     title: titleOf(catalogue, product),
     brand: read("brand"),
     image: image !== undefined && isSafePicture(image) ? image : undefined,

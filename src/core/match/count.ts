@@ -7,11 +7,13 @@ import {
   emptyBitmap,
   has,
   intersect,
+  set,
   toIds,
 } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
+import { countAt } from "../numbers/tally.ts";
 import { facetOptions, type Matcher, matchedProducts, productsOfList } from "./matcher.ts";
 import type { Facet } from "./question.ts";
 
@@ -52,7 +54,9 @@ function statingRecords(index: CatalogueIndex, facet: Facet) {
   const { level, starts } = index.numbers(facet.field);
   return {
     level,
-    records: Uint32Array.from(starts.subarray(1).keys()).filter((record) => starts[record] < starts[record + 1]),
+    records: Uint32Array.from(starts.subarray(1).keys()).filter(
+      (record) => (starts[record] ?? 0) < (starts[record + 1] ?? 0),
+    ),
   };
 }
 
@@ -78,7 +82,8 @@ function countProducts(index: OptionIndex, matcher: Matcher, without: string | u
   const counts = tally(forward, ids, options.length);
   // An option's count is also its total less those that do not match.
   if (rest)
-    for (let o = 0; o < options.length; o++) counts[o] = postings.starts[o + 1] - postings.starts[o] - counts[o];
+    for (let o = 0; o < options.length; o++)
+      counts[o] = (postings.starts[o + 1] ?? 0) - (postings.starts[o] ?? 0) - (counts[o] ?? 0);
   return counts;
 }
 
@@ -88,7 +93,8 @@ function tally({ codes, starts }: Forward, records: Uint32Array, options: number
   const counts = new Uint32Array(options + 1);
   if (starts) {
     for (let i = 0; i < records.length; i++) {
-      for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) counts[codes[at]]++;
+      for (let at = starts[records[i] ?? 0] ?? 0; at < (starts[(records[i] ?? 0) + 1] ?? 0); at++)
+        countAt(counts, codes[at] ?? 0);
     }
     return counts.subarray(0, options);
   }
@@ -96,11 +102,11 @@ function tally({ codes, starts }: Forward, records: Uint32Array, options: number
   const others = new Uint32Array(options + 1);
   let i = 0;
   for (; i + 1 < records.length; i += 2) {
-    counts[codes[records[i]]]++;
-    others[codes[records[i + 1]]]++;
+    countAt(counts, codes[records[i] ?? 0] ?? 0);
+    countAt(others, codes[records[i + 1] ?? 0] ?? 0);
   }
-  if (i < records.length) counts[codes[records[i]]]++;
-  for (let o = 0; o < options; o++) counts[o] += others[o];
+  if (i < records.length) countAt(counts, codes[records[i] ?? 0] ?? 0);
+  for (let o = 0; o < options; o++) counts[o] = (counts[o] ?? 0) + (others[o] ?? 0);
   return counts.subarray(0, options);
 }
 
@@ -113,14 +119,14 @@ function countVariants(
   const counts = new Uint32Array(options.length + 1);
   const last = new Int32Array(options.length + 1).fill(-1);
   for (let i = 0; i < variants.length; i++) {
-    const v = variants[i];
-    const p = productOf[v];
-    const end = starts ? starts[v + 1] : v + 1;
-    for (let at = starts ? starts[v] : v; at < end; at++) {
-      const o = codes[at];
+    const v = variants[i] ?? 0;
+    const p = productOf[v] ?? 0;
+    const end = starts ? (starts[v + 1] ?? 0) : v + 1;
+    for (let at = starts ? (starts[v] ?? 0) : v; at < end; at++) {
+      const o = codes[at] ?? 0;
       if (last[o] === p) continue;
       last[o] = p;
-      counts[o]++;
+      countAt(counts, o);
     }
   }
   return counts.subarray(0, options.length);
@@ -131,8 +137,7 @@ function countOneByOne({ options, postings }: OptionIndex, matcher: Matcher, wit
   const base = matcher.match(without);
   return Uint32Array.from(options, (_, o) => {
     const variants = emptyBitmap(index.variants);
-    for (const v of listOf(postings, o))
-      if (!base.variants || has(base.variants, v)) variants[v >>> 5] |= 1 << (v & 31);
+    for (const v of listOf(postings, o)) if (!base.variants || has(base.variants, v)) set(variants, v);
     return count(matchedProducts(index, { ...base, variants }));
   });
 }

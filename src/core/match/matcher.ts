@@ -1,4 +1,15 @@
-import { type Bitmap, complement, count, emptyBitmap, forEach, intersect, toIds, union } from "../index/bitmap.ts";
+import {
+  type Bitmap,
+  complement,
+  count,
+  emptyBitmap,
+  forEach,
+  has,
+  intersect,
+  set,
+  toIds,
+  union,
+} from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { NumberIndex, OptionIndex } from "../index/facet-index.ts";
 import type { Level } from "../index/option-schema.ts";
@@ -162,10 +173,8 @@ export function productsOfList(index: CatalogueIndex, list: Uint32Array, variant
   const { productOf } = index;
   const result = emptyBitmap(index.products);
   for (let i = 0; i < list.length; i++) {
-    const v = list[i];
-    if (variants && (variants[v >>> 5] & (1 << (v & 31))) === 0) continue;
-    const p = productOf[v];
-    result[p >>> 5] |= 1 << (p & 31);
+    const v = list[i] ?? 0;
+    if (!variants || has(variants, v)) set(result, productOf[v] ?? 0);
   }
   return result;
 }
@@ -181,11 +190,10 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
   }
   const size = options.level === "product" ? index.products : index.variants;
   const bitmaps = chosen.map((o) => (o === undefined ? emptyBitmap(size) : options.bits(o)));
-  if (bitmaps.length === 1) return { field, level: options.level, bits: bitmaps[0] };
+  const [only, ...others] = bitmaps;
+  if (only && others.length === 0) return { field, level: options.level, bits: only };
   const combine = mode === "all" ? intersect : union;
-  const bits = bitmaps
-    .slice(1)
-    .reduce<Bitmap>((sum, one) => combine(sum, one), bitmaps[0]?.slice() ?? emptyBitmap(size));
+  const bits = others.reduce<Bitmap>((sum, one) => combine(sum, one), only?.slice() ?? emptyBitmap(size));
   return { field, level: options.level, bits };
 }
 
@@ -199,8 +207,9 @@ function inRange({ starts, values }: NumberIndex, range: Range): Bitmap {
   const bits = emptyBitmap(size);
   const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = range;
   for (let record = 0; record < size; record++) {
-    for (let i = starts[record]; i < starts[record + 1]; i++) {
-      if (values[i] >= min && values[i] <= max) bits[record >>> 5] |= 1 << (record & 31);
+    for (let i = starts[record] ?? 0; i < (starts[record + 1] ?? 0); i++) {
+      const value = values[i] ?? 0;
+      if (value >= min && value <= max) set(bits, record);
     }
   }
   return bits;
@@ -210,8 +219,7 @@ function productsOf(index: CatalogueIndex, variants: Bitmap): Bitmap {
   const { productOf } = index;
   const result = emptyBitmap(index.products);
   forEach(variants, (v) => {
-    const p = productOf[v];
-    result[p >>> 5] |= 1 << (p & 31);
+    set(result, productOf[v] ?? 0);
   });
   return result;
 }
@@ -221,9 +229,9 @@ function variantsWithin(index: CatalogueIndex, products: Uint32Array, variants: 
   const ids = new Uint32Array(index.variants);
   let length = 0;
   for (let i = 0; i < products.length; i++) {
-    const p = products[i];
-    for (let v = variantStart[p]; v < variantStart[p + 1]; v++) {
-      if (!variants || (variants[v >>> 5] & (1 << (v & 31))) !== 0) ids[length++] = v;
+    const p = products[i] ?? 0;
+    for (let v = variantStart[p] ?? 0; v < (variantStart[p + 1] ?? 0); v++) {
+      if (!variants || has(variants, v)) ids[length++] = v;
     }
   }
   return ids.subarray(0, length);
@@ -232,6 +240,6 @@ function variantsWithin(index: CatalogueIndex, products: Uint32Array, variants: 
 /** A new set of what is in both, without touching either. */
 function both(a: Bitmap, b: Bitmap): Bitmap {
   const result = new Uint32Array(a.length);
-  for (let i = 0; i < a.length; i++) result[i] = a[i] & b[i];
+  for (let i = 0; i < a.length; i++) result[i] = (a[i] ?? 0) & (b[i] ?? 0);
   return result;
 }

@@ -25,8 +25,8 @@ function lowest(index: CatalogueIndex, key: string, products: Uint32Array): Floa
   const { starts, codes } = column;
   return Float64Array.from(products, (p) => {
     let low = Number.NaN;
-    for (let i = starts[variantStart[p]]; i < starts[variantStart[p + 1]]; i++) {
-      const place = places[codes[i]];
+    for (let i = starts[variantStart[p] ?? 0] ?? 0; i < (starts[variantStart[p + 1] ?? 0] ?? 0); i++) {
+      const place = places[codes[i] ?? 0] ?? Number.NaN;
       if (Number.isNaN(low) || place < low) low = place;
     }
     return low;

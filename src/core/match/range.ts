@@ -1,6 +1,7 @@
 import type { NumberIndex } from "../index/facet-index.ts";
 import { rangesBetween, roundLimits } from "../numbers/price-ranges.ts";
 import type { Range } from "../numbers/range-schema.ts";
+import { countAt } from "../numbers/tally.ts";
 import { roundStep } from "../numbers/ticks.ts";
 import type { Histogram, RangeAnswer } from "./answer.ts";
 import type { Matcher } from "./matcher.ts";
@@ -19,9 +20,10 @@ export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer
   let min = Number.POSITIVE_INFINITY;
   let max = Number.NEGATIVE_INFINITY;
   for (let i = 0; i < records.length; i++) {
-    for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
-      if (values[at] < min) min = values[at];
-      if (values[at] > max) max = values[at];
+    for (let at = starts[records[i] ?? 0] ?? 0; at < (starts[(records[i] ?? 0) + 1] ?? 0); at++) {
+      const value = values[at] ?? 0;
+      if (value < min) min = value;
+      if (value > max) max = value;
     }
   }
   if (min > max) return { min: null, max: null, histogram: null };
@@ -48,7 +50,8 @@ export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   const { level, starts, values } = matcher.index.numbers(field);
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
   const found: number[] = [];
-  for (const record of records) for (let at = starts[record]; at < starts[record + 1]; at++) found.push(values[at]);
+  for (const record of records)
+    for (let at = starts[record] ?? 0; at < (starts[record + 1] ?? 0); at++) found.push(values[at] ?? 0);
   return rangesBetween(roundLimits(Float64Array.from(found).sort(), ranges.parts, ranges.by));
 }
 
@@ -67,13 +70,15 @@ export function rangeCounts(matcher: Matcher, { field }: Facet, ranges: readonly
     return Uint32Array.from(ranges, (one) => matcher.sizeWith(field, one));
   const last = new Int32Array(ranges.length).fill(-1);
   for (let i = 0; i < records.length; i++) {
-    const product = level === "variant" ? index.productOf[records[i]] : records[i];
-    for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
+    const record = records[i] ?? 0;
+    const product = level === "variant" ? (index.productOf[record] ?? 0) : record;
+    for (let at = starts[records[i] ?? 0] ?? 0; at < (starts[(records[i] ?? 0) + 1] ?? 0); at++) {
+      const value = values[at] ?? 0;
       for (let b = 0; b < ranges.length; b++) {
-        const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = ranges[b];
-        if (last[b] === product || values[at] < min || values[at] > max) continue;
+        const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = ranges[b] ?? {};
+        if (last[b] === product || value < min || value > max) continue;
         last[b] = product;
-        counts[b]++;
+        countAt(counts, b);
       }
     }
   }
@@ -95,13 +100,14 @@ function histogram(
   const counts = new Array<number>(Math.max(1, Math.min(bins * 4, Math.ceil((max - from) / width)))).fill(0);
   const last = new Int32Array(counts.length).fill(-1);
   for (let i = 0; i < records.length; i++) {
-    const product = productOf ? productOf[records[i]] : records[i];
-    for (let at = starts[records[i]]; at < starts[records[i] + 1]; at++) {
-      const bin = Math.min(counts.length - 1, Math.floor((values[at] - from) / width));
+    const record = records[i] ?? 0;
+    const product = productOf ? (productOf[record] ?? 0) : record;
+    for (let at = starts[records[i] ?? 0] ?? 0; at < (starts[(records[i] ?? 0) + 1] ?? 0); at++) {
+      const bin = Math.min(counts.length - 1, Math.floor(((values[at] ?? 0) - from) / width));
       // Variants of one product stand together, so a repeat is the last one seen.
       if (last[bin] === product) continue;
       last[bin] = product;
-      counts[bin]++;
+      counts[bin] = (counts[bin] ?? 0) + 1;
     }
   }
   return { from, width, counts };

@@ -23,8 +23,8 @@ export function applyMends(source: Catalogue, mends: readonly Mend[]): Catalogue
   for (const mend of mends) {
     const at = catalogue.fields.findIndex(({ key }) => key === mend.field);
     const column = catalogue.columns.get(mend.field);
-    if (at < 0 || !column) continue;
     const field = catalogue.fields[at];
+    if (!field || !column) continue;
     if (mend.kind === "values") catalogue.columns.set(field.key, withValues(column, valueRule(mend)));
     else if (mend.kind === "units") {
       catalogue.columns.set(
@@ -51,7 +51,8 @@ export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
     return to.length !== 1 || to[0] !== text;
   });
   return countProducts(catalogue, (variant) => {
-    for (let i = column.starts[variant]; i < column.starts[variant + 1]; i++) if (changed[column.codes[i]]) return true;
+    for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++)
+      if (changed[column.codes[i] ?? 0]) return true;
     return false;
   });
 }
@@ -74,8 +75,8 @@ function withValues({ spellings, starts, codes }: Column, rule: (text: string) =
   const builder = new ColumnBuilder();
   for (let v = 0; v + 1 < starts.length; v++) {
     const values: string[] = [];
-    for (let i = starts[v]; i < starts[v + 1]; i++)
-      for (const text of becomes[codes[i]]) if (!values.includes(text)) values.push(text);
+    for (let i = starts[v] ?? 0; i < (starts[v + 1] ?? 0); i++)
+      for (const text of becomes[codes[i] ?? 0] ?? []) if (!values.includes(text)) values.push(text);
     builder.add(values);
   }
   return builder.build();
@@ -96,9 +97,9 @@ function cellsOf(catalogue: Catalogue, mend: MendOf<"set" | "cell">): number[] {
   const { productIds, variantStart } = catalogue;
   const found: number[] = [];
   for (let p = 0; p < productCount(catalogue); p++) {
-    if (!wanted.has(productIds[p])) continue;
-    for (let v = variantStart[p]; v < variantStart[p + 1]; v++)
-      if (mend.kind === "set" || variantName(catalogue, v, v - variantStart[p]) === mend.variant) found.push(v);
+    if (!wanted.has(productIds[p] ?? "")) continue;
+    for (let v = variantStart[p] ?? 0; v < (variantStart[p + 1] ?? 0); v++)
+      if (mend.kind === "set" || variantName(catalogue, v, v - (variantStart[p] ?? 0)) === mend.variant) found.push(v);
   }
   return found;
 }
@@ -106,7 +107,7 @@ function cellsOf(catalogue: Catalogue, mend: MendOf<"set" | "cell">): number[] {
 function countProducts({ variantStart, productIds }: Catalogue, touches: (variant: number) => boolean): number {
   let total = 0;
   for (let p = 0; p < productIds.length; p++) {
-    for (let v = variantStart[p]; v < variantStart[p + 1]; v++) {
+    for (let v = variantStart[p] ?? 0; v < (variantStart[p + 1] ?? 0); v++) {
       if (!touches(v)) continue;
       total++;
       break;

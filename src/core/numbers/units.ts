@@ -13,8 +13,9 @@ const measure = /^([+-]?\d+(?:[.,]\d+)?)\s*([\p{L}°"'%µ][\p{L}\d²³/]*)\.?$/u
 
 /** A value as number and unit, or undefined; a comma is taken for a decimal mark. */
 export function parseMeasure(text: string): { number: number; unit: string } | undefined {
-  const parts = measure.exec(text.trim());
-  return parts ? { number: Number(parts[1].replace(",", ".")), unit: parts[2].toLowerCase() } : undefined;
+  const [, number, unit] = measure.exec(text.trim()) ?? [];
+  if (number === undefined || unit === undefined) return undefined;
+  return { number: Number(number.replace(",", ".")), unit: unit.toLowerCase() };
 }
 
 /** Looks whether most of a field's values are numbers with units; undefined when fewer than four in five are. */
@@ -27,7 +28,8 @@ export function findUnits(values: readonly string[]): UnitFinding | undefined {
   const matching = [...uses.values()].reduce((sum, count) => sum + count, 0);
   if (values.length < 2 || matching * 5 < values.length * 4) return undefined;
   const units = [...uses].sort((a, b) => b[1] - a[1]).map(([unit]) => unit);
-  return { unit: units[0], units, matching, outOf: values.length };
+  const [unit] = units;
+  return unit === undefined ? undefined : { unit, units, matching, outOf: values.length };
 }
 
 /** Units of one quantity, each in the first of its line. SI prefixes and, for volume, the litre. Source: SI Brochure, 9th edition, tables 7 and 8. */
@@ -43,7 +45,9 @@ export function convertMeasure(text: string, unit: string): string | undefined {
   if (!measure) return undefined;
   if (measure.unit === unit) return String(measure.number);
   const scale = scales.find((one) => unit in one && measure.unit in one);
-  return scale ? String(Number(((measure.number * scale[measure.unit]) / scale[unit]).toPrecision(12))) : undefined;
+  return scale
+    ? String(Number(((measure.number * (scale[measure.unit] ?? 0)) / (scale[unit] ?? 0)).toPrecision(12)))
+    : undefined;
 }
 
 /** Whether all of some units can be written in one of them. */

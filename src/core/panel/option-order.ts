@@ -17,9 +17,11 @@ export function orderOptions(
 ): number[] {
   const places = options.map((_, place) => place);
   const byLabel = order === "name" ? byName.compare : naturalOrder(options.map(({ label }) => label));
-  const compare = (a: number, b: number) => byLabel(options[a].label, options[b].label);
+  const compare = (a: number, b: number) => byLabel(options[a]?.label ?? "", options[b]?.label ?? "");
   const handPlace = new Map(byHand.map((id, at) => [id, at]));
-  const hand = (o: number) => (order === "hand" ? (handPlace.get(options[o].id) ?? byHand.length) : 0);
+  const hand = (o: number) => (order === "hand" ? (handPlace.get(options[o]?.id ?? "") ?? byHand.length) : 0);
   const counted = order === "count" || order === "hand";
-  return places.sort((a, b) => hand(a) - hand(b) || (counted ? counts[b] - counts[a] : 0) || compare(a, b) || a - b);
+  return places.sort(
+    (a, b) => hand(a) - hand(b) || (counted ? (counts[b] ?? 0) - (counts[a] ?? 0) : 0) || compare(a, b) || a - b,
+  );
 }

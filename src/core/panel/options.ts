@@ -22,12 +22,12 @@ export function isShown({ show, picked }: OptionRules, id: string): boolean {
 
 /** Text in a language, by its whole tag, else by its first part; the panel's own language where there is none. */
 export function wordsIn({ text, others = {} }: Words, language: string): string {
-  return others[language] ?? others[language.split("-")[0]] ?? text;
+  return others[language] ?? others[language.split("-")[0] ?? ""] ?? text;
 }
 
 /** What shoppers read for an option. */
 export const labelOf = ({ labels }: OptionRules, { id, label }: Option, language: string): string =>
-  Object.hasOwn(labels, id) ? wordsIn(labels[id], language) || label : label;
+  (Object.hasOwn(labels, id) && labels[id] ? wordsIn(labels[id], language) : "") || label;
 
 /** Values that a facet's rules name and the catalogue no longer states. */
 export function staleValues(

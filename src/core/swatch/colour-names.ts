@@ -68,4 +68,4 @@ export function colourNames(): ReadonlyMap<string, NamedColour> {
   return names;
 }
 
-const capital = (text: string): string => text[0].toUpperCase() + text.slice(1);
+const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);

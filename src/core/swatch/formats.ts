@@ -104,7 +104,7 @@ export function writeTokens(lines: readonly SwatchLine[]): Token {
     root[tokenName(field)] = group;
     const [only, ...others] = entry.colours;
     group[tokenName(name)] =
-      others.length === 0
+      only !== undefined && others.length === 0
         ? { $value: colourValue(only) }
         : Object.fromEntries(entry.colours.map((hex, i) => [String(i + 1), { $value: colourValue(hex) }]));
   }

@@ -52,9 +52,10 @@ export const seenAs = (colour: string, vision: Vision): string => seen[vision](c
  */
 export function swatchDifference(a: readonly string[], b: readonly string[], vision: Vision = "usual"): number {
   if (a.length !== b.length) return Number.POSITIVE_INFINITY;
-  const [x, y] = [a, b].map((colours) => colours.map((colour) => seenAs(colour, vision)));
+  const seen = (colours: readonly string[]) => colours.map((colour) => seenAs(colour, vision));
+  const [x, y] = [seen(a), seen(b)];
   const turns = y.map((_, turn) =>
-    x.reduce((most, colour, i) => Math.max(most, deltaE(colour, y[(i + turn) % y.length])), 0),
+    x.reduce((most, colour, i) => Math.max(most, deltaE(colour, y[(i + turn) % y.length] ?? colour)), 0),
   );
   return Math.min(...turns);
 }
@@ -76,11 +77,12 @@ export function closePairs(
   const pairs: ClosePair[] = [];
   for (const [i, a] of swatches.entries()) {
     for (const b of swatches.slice(i + 1)) {
-      const found = visions.map((vision) => ({ vision, difference: swatchDifference(a.colours, b.colours, vision) }));
+      const seen = (vision: Vision) => ({ vision, difference: swatchDifference(a.colours, b.colours, vision) });
+      const usual = seen("usual");
       const close =
-        found[0].difference < limit
-          ? found[0]
-          : found.reduce((least, one) => (one.difference < least.difference ? one : least));
+        usual.difference < limit
+          ? usual
+          : visions.map(seen).reduce((least, one) => (one.difference < least.difference ? one : least), usual);
       if (close.difference < limit) pairs.push({ a: a.id, b: b.id, ...close });
     }
   }

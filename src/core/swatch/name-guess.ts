@@ -109,11 +109,11 @@ function onePart(text: string): Single | undefined {
 /** “Dark slate blue” is slate blue made darker; “yellowish brown” is brown with some yellow in it. */
 function modified(words: readonly string[]): Single | undefined {
   if (words.length < 2) return undefined;
-  const [first, ...rest] = words;
+  const [first = "", ...rest] = words;
   // “Very dark” is dark twice over.
   if (first === "very") {
     const once = modified(rest);
-    const again = Object.hasOwn(shifts, rest[0]) ? shifts[rest[0]] : undefined;
+    const again = Object.hasOwn(shifts, rest[0] ?? "") ? shifts[rest[0] ?? ""] : undefined;
     return once && again
       ? { ...once, hex: shifted(once.hex, again), reason: `“very” ${once.reason}` }
       : (once ?? plain(rest));

@@ -29,7 +29,7 @@ export function mainColours({ data, width, height }: Pixels): Cluster[] {
   const border = new Map<number, number>();
   const codeAt = (x: number, y: number) => {
     const at = (y * width + x) * 4;
-    return data[at + 3] < 128 ? -1 : (data[at] << 16) | (data[at + 1] << 8) | data[at + 2];
+    return (data[at + 3] ?? 0) < 128 ? -1 : ((data[at] ?? 0) << 16) | ((data[at + 1] ?? 0) << 8) | (data[at + 2] ?? 0);
   };
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
@@ -58,7 +58,8 @@ function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: numbe
   const weights = tried.map(({ lab }) =>
     list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0),
   );
-  const { lab } = tried[weights.indexOf(Math.max(...weights))];
+  const lab = tried[weights.indexOf(Math.max(...weights))]?.lab;
+  if (!lab) return undefined;
   const near = list.filter((one) => apart(one.lab, lab) < sameInPicture);
   const share = near.reduce((sum, { count }) => sum + count, 0) / total;
   if (share < 0.4) return undefined;
@@ -211,7 +212,7 @@ const linear = Float64Array.from({ length: 256 }, (_, byte) => {
  * A perceptual color space for image processing; held against the package culori in a test.
  */
 export function labOf(code: number): Lab {
-  const [r, g, b] = [linear[code >> 16], linear[(code >> 8) & 255], linear[code & 255]];
+  const [r, g, b] = [linear[code >> 16] ?? 0, linear[(code >> 8) & 255] ?? 0, linear[code & 255] ?? 0];
   const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
   const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
   const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
