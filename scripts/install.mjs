@@ -7,7 +7,7 @@ import { fileURLToPath } from "node:url";
 /** Folder of the repository. */
 export const root = resolve(dirname(fileURLToPath(import.meta.url)), "..");
 
-const wanted = [20, 19];
+const wanted = /** @type {const} */ ([20, 19]);
 
 /**
  * Runs a command with its output on the terminal.
@@ -22,8 +22,9 @@ export function run(command, args, options = {}) {
 
 /** Installs the packages of package-lock.json unless they are there already. */
 export function ensurePackages() {
-  const [major, minor] = process.versions.node.split(".").map(Number);
-  if (major < wanted[0] || (major === wanted[0] && minor < wanted[1])) {
+  const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
+  const [leastMajor, leastMinor] = wanted;
+  if (major < leastMajor || (major === leastMajor && minor < leastMinor)) {
     stop(`Node.js ${process.versions.node} is too old. Install ${wanted.join(".")} or newer.`);
   }
   const mark = join(root, "node_modules/.trellis-lock");

@@ -1,5 +1,6 @@
 import { bands, resolve } from "../band/band.ts";
 import type { CatalogueChange } from "../catalogue/compare.ts";
+import { displays } from "../display/displays.ts";
 import { facetRows } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 
@@ -41,7 +42,7 @@ export function importEffects(
             `${listed(change.goneValues)} ${change.goneValues.length === 1 ? "is" : "are"} no longer stated by any product.`,
           ),
         );
-      const swatches = bands.some((band) => ["swatches", "swatch-boxes"].includes(resolve(row.display, band)));
+      const swatches = bands.some((band) => displays[resolve(row.display, band)].swatches);
       const colourless = change.newValues.filter((value) => !hasSwatch(row.field, value));
       if (swatches && colourless.length > 0)
         effects.push(

@@ -55,7 +55,7 @@ async function mended(
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(now)))).toEqual(now);
     // What was measured before says nothing of what is after it.
     expect((await find(index, now, selection)).filter((one) => one.kind === kind)).toEqual([]);
-    expect(edit?.words).toBe(`Mend: ${finding.words}`);
+    expect(edit?.words).toBe(`Put right: ${finding.words}`);
   }
   return finding.words;
 }

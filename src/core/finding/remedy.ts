@@ -1,5 +1,4 @@
 import type { Band, Banded } from "../band/band.ts";
-import { edited } from "../document/edit.ts";
 import type { FieldProfile } from "../evidence/profile.ts";
 import { addRow, facetEdit, type PanelEdit, removeRow, setMode, setPlacement } from "../panel/edit.ts";
 import { forgetValues, relabelOptions } from "../panel/option-edit.ts";
@@ -33,7 +32,7 @@ export function remedyEdit(
 ): PanelEdit | undefined {
   if (!remedy) return undefined;
   const { step } = remedy;
-  const named = (edit: PanelEdit): PanelEdit => ({ ...edit, words: `Mend: ${words}` });
+  const named = (edit: PanelEdit): PanelEdit => ({ ...edit, words: `Put right: ${words}` });
   if (step.do === "place") return named(setPlacement(step.band, step.placement));
   if (step.do === "add") {
     const profile = profileOf(step.field);
@@ -60,14 +59,4 @@ function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" 
         one.settings = withSetting(one.settings, step.setting, step.value);
       });
   }
-}
-
-/** A panel with a finding put right; the same panel where that cannot be done by itself. */
-export function remedied(
-  panel: PanelDocument,
-  finding: Found,
-  profileOf: (field: string) => FieldProfile | undefined,
-): PanelDocument {
-  const edit = remedyEdit(panel, finding, profileOf);
-  return edit ? edited(panel, edit) : panel;
 }

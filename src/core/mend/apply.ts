@@ -8,7 +8,6 @@ import {
   valuesAt,
 } from "../catalogue/catalogue.ts";
 import { completeCatalogue } from "../catalogue/complete.ts";
-import type { Field } from "../catalogue/field.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
 import { convertMeasure } from "../numbers/units.ts";
 import type { Mend, MendOf } from "./mend-schema.ts";
@@ -115,7 +114,3 @@ function countProducts({ variantStart, productIds }: Catalogue, touches: (varian
   }
   return total;
 }
-
-/** The mended field of a catalogue, or undefined when the catalogue no longer has it. */
-export const mendedField = (catalogue: Catalogue, { field }: Mend): Field | undefined =>
-  catalogue.fields.find(({ key }) => key === field);

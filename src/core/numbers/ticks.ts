@@ -1,4 +1,4 @@
-import { nice, tickStep } from "d3-array";
+import { tickStep } from "d3-array";
 
 /**
  * A step of 1, 2 or 5 × 10^n that parts a span into about so many pieces, from the ticks of d3-array.
@@ -14,9 +14,6 @@ export function roundEnds(min: number, max: number, step: number): { min: number
   if (!(step > 0)) return { min, max };
   return { min: tidy(Math.floor(min / step) * step), max: tidy(Math.ceil(max / step) * step) };
 }
-
-/** Ends moved outwards to round numbers. */
-export const niceEnds = (min: number, max: number, parts: number): [number, number] => nice(min, max, parts);
 
 /** A number without the last digits that adding up has spoilt. */
 export const tidy = (value: number): number => Number(value.toPrecision(12));
