@@ -83,7 +83,6 @@ test("problems are listed row by row, and the good rows can be taken", async ({ 
 
 test("a file that cannot be taken says what, where and what to do, and nothing is created", async ({ page }) => {
   await page.goto("/new");
-  const before = await shopNames(page);
   const latin = Buffer.concat([
     Buffer.from("product_id,title\np1,One\np2,caf"),
     Buffer.from([0xe9]),
@@ -115,7 +114,11 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
     expect([name, answer.status()]).toEqual([name, 422]);
     expect((await answer.json()).error).toMatch(message);
   }
-  expect(await shopNames(page)).toEqual(before);
+  // Other tests make shops meanwhile; this one would have made some under these names.
+  const made = new Set(
+    ["Broken", ...cases.map(([name]) => name.replace(".csv", ""))].map((name) => name.toLowerCase()),
+  );
+  expect((await shopNames(page)).filter((name) => made.has(name.toLowerCase()))).toEqual([]);
 });
 
 test("text of a catalogue never runs, in the tool or on the shop page", async ({ page }) => {
