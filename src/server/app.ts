@@ -25,7 +25,7 @@ export interface AppOptions {
 
 const built: StorefrontAssets = {
   script: "/storefront/trellis.js",
-  views: (folder) => `/storefront/display-${folder}.js`,
+  part: (name) => `/storefront/${name}.js`,
 };
 const inDevelopment = (root: string): StorefrontAssets => ({ script: `/@fs${root}/src/storefront/shop/page.tsx` });
 

@@ -3,6 +3,7 @@ import { type Context, Hono } from "hono";
 import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
 import { bands } from "../../core/band/band.ts";
+import { displayNames } from "../../core/display/displays.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -26,8 +27,8 @@ import { styleAddress } from "./style.ts";
 /** Where the storefront's scripts are. */
 export interface StorefrontAssets {
   script: string;
-  /** Scripts of the displays, by folder, where they are built; they are fetched with the page's own. */
-  views?: (folder: string) => string;
+  /** Where a part of the script is, by its name, when it is built; what a page will want is fetched with its own. */
+  part?: (name: string) => string;
 }
 
 /** The shops' own pages, drawn on the server and taken over in the browser. */
@@ -41,7 +42,7 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
         imgSrc: ["'self'", "https:", "http:", "data:"],
         styleSrc: ["'self'", "'unsafe-inline'"],
         scriptSrc: ["'self'"],
-        connectSrc: assets.views ? ["'self'"] : ["'self'", "ws:"],
+        connectSrc: assets.part ? ["'self'"] : ["'self'", "ws:"],
         frameAncestors: ["'self'"],
         formAction: ["'self'"],
         baseUri: ["'none'"],
@@ -111,11 +112,17 @@ const chosenLanguage = (languages: readonly string[], asked: string | undefined)
 const ofPanel = (swatches: SwatchBook, panel: PanelDocument): SwatchBook =>
   Object.fromEntries(facetRows(panel).flatMap(({ field }) => (swatches[field] ? [[field, swatches[field]]] : [])));
 
-function pageAround(body: string, boot: Boot, { script, views }: StorefrontAssets) {
+function pageAround(body: string, boot: Boot, { script, part }: StorefrontAssets) {
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   const displays = displaysOf(boot.panel, bands);
-  const scripts = views ? [...new Set(displays.map(folderOf))].map(views) : [];
+  const counts = boot.engine === "page";
+  const parts = [
+    "shared",
+    ...(counts ? ["fetch-engine"] : []),
+    ...(boot.stage ? ["stage"] : []),
+    ...[...new Set((boot.stage ? displayNames : displays).map(folderOf))].map((folder) => `display-${folder}`),
+  ];
   return html`<!doctype html>
 <html lang="${boot.language}" dir="${direction(boot.language)}" ${boot.stage ? raw("data-stage") : ""}>
   <head>
@@ -127,7 +134,8 @@ function pageAround(body: string, boot: Boot, { script, views }: StorefrontAsset
     <link id="zt-style" rel="stylesheet" href="${styleAddress(displays, boot.limits, boot.stage)}" />
     <script type="application/json" id="zt-boot">${raw(json)}</script>
     <script type="module" src="${script}"></script>
-    ${scripts.map((address) => html`<link rel="modulepreload" href="${address}" />`)}
+    ${part ? parts.map((name) => html`<link rel="modulepreload" href="${part(name)}" />`) : ""}
+    ${counts ? html`<link rel="preload" href="${boot.data}" as="fetch" crossorigin />` : ""}
   </head>
   <body>
     <div id="zt-page">${raw(body)}</div>
