@@ -1,4 +1,4 @@
-import { useEffect } from "react";
+import { useLayoutEffect } from "react";
 import { tinykeys } from "tinykeys";
 import type { PressedKey } from "../../storefront/stage/messages.ts";
 
@@ -7,7 +7,8 @@ type Bindings = Parameters<typeof tinykeys>[1];
 
 /** Keys of the whole view. What is pressed in a frame of the stage comes here too; see {@link pressAgain}. */
 export function useKeys(bindings: Bindings): void {
-  useEffect(() => tinykeys(window, bindings), [bindings]);
+  // Keys hold as soon as the view can be seen.
+  useLayoutEffect(() => tinykeys(window, bindings), [bindings]);
 }
 
 /** Whether a key belongs to a field that text is typed into, or to an editor. */
