@@ -1,11 +1,9 @@
 import { readFileSync } from "node:fs";
-import fc from "fast-check";
 import { describe, expect, it, vi } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { readCatalogue } from "../../core/catalogue/read.ts";
 import { edited } from "../../core/document/edit.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { cardOf } from "../../core/listing/card.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import { LocalEngine } from "../../core/match/local-engine.ts";
@@ -14,9 +12,7 @@ import { emptySelection } from "../../core/match/selection.ts";
 import { removeRow, setMode } from "../../core/panel/edit.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
-import { fromAddress, heldBack, toAddress } from "../../core/place/address.ts";
-import { nextPlace, type Place, startPlace } from "../../core/place/place.ts";
-import { isSafePicture } from "../../core/safe/safe-address.ts";
+import { nextPlace, startPlace } from "../../core/place/place.ts";
 import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../../core/setting/settings.ts";
 import { pageSize } from "../listing/listing-state.ts";
 import { chipsOf } from "../panel/chips.ts";
@@ -30,7 +26,6 @@ import { PageStore } from "./store.ts";
 const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const engine = new LocalEngine(index);
 const swatches = {};
-const fieldOf = (key: string) => index.field(key);
 const boot: Boot = {
   shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR" },
   fields: index.catalogue.fields,
@@ -58,65 +53,6 @@ const wait = (ms = 0) => new Promise((done) => setTimeout(done, ms));
 const storeFor = (with_: Engine = engine) => new PageStore(stateFor(demoPanel), with_);
 const lightRow = facetRows(demoPanel).find(({ field }) => field === "light") as FacetRow;
 const chosen = (field: string, ...options: string[]): Selection => ({ text: "", choices: { [field]: { options } } });
-
-describe("the address", () => {
-  const place: fc.Arbitrary<Place> = fc
-    .record({
-      light: fc.subarray(["full sun", "half shade", "shade"]),
-      category: fc.subarray(["plants", "seeds > vegetables"]),
-      min: fc.option(fc.integer({ min: 0, max: 90 }), { nil: undefined }),
-      text: fc.constantFrom("", "rose & thorn", "größe"),
-      sort: fc.constantFrom("", "price", "-rating,title"),
-      page: fc.integer({ min: 1, max: 9 }),
-    })
-    .map(({ light, category, min, text, sort, page }) => {
-      const choices: Record<string, Selection["choices"][string]> = {};
-      if (category.length > 0) choices.category = { options: category };
-      if (light.length > 0) choices.light = { options: light };
-      if (min !== undefined) choices.price = { min, max: undefined };
-      return { selection: { text, choices }, sort, page };
-    });
-
-  it("gives back any place", () => {
-    fc.assert(
-      fc.property(place, (one) => {
-        expect(fromAddress(toAddress(one, fieldOf), facets, fieldOf)).toEqual(one);
-      }),
-    );
-  });
-
-  it("leaves out what it does not understand", () => {
-    const read = fromAddress(
-      "?light=Half++SHADE&light=half+shade&brand=x&price.min=cheap&sort=none&page=-3&__proto__=x",
-      facets,
-      fieldOf,
-    );
-    expect(read).toEqual({
-      selection: { text: "", choices: { light: { options: ["half shade"] } } },
-      sort: "",
-      page: 1,
-    });
-    expect(toAddress(startPlace, fieldOf)).toBe("");
-  });
-
-  it("keeps all that it holds beside the place, and so does the plain form", () => {
-    const present = "?panel=second&lang=de&light=shade&page=3&utm=x&price.min=4";
-    const next = nextPlace(fromAddress(present, facets, fieldOf), toggling("light", "full sun"));
-    expect(toAddress(next, fieldOf, present, facets)).toBe(
-      "?panel=second&lang=de&utm=x&light=shade&light=full+sun&price.min=4",
-    );
-    expect(toAddress(startPlace, fieldOf, present, facets)).toBe("?panel=second&lang=de&utm=x");
-    expect(heldBack(present, facets, true).map(([name]) => name)).toEqual(["panel", "lang", "utm"]);
-    expect(heldBack("?q=vine&sort=price", facets, false)).toEqual([
-      ["q", "vine"],
-      ["sort", "price"],
-    ]);
-  });
-
-  it("never breaks down, whatever stands in it", () => {
-    fc.assert(fc.property(fc.string(), (text) => fromAddress(`?${text}`, facets, fieldOf).page >= 1));
-  });
-});
 
 describe("the page's store", () => {
   it("starts again at the first page with every choice, and tells why it changed", () => {
@@ -290,34 +226,6 @@ describe("chips", () => {
     const open = (range: { min?: number; max?: number }) =>
       chipsOf(stateFor(demoPanel, { text: "", choices: { price: range } })).map(({ text }) => text);
     expect([open({ min: 5 }), open({ max: 9 })]).toEqual([["from €5"], ["up to €9"]]);
-  });
-});
-
-describe("cards", () => {
-  it("show the lowest price, whether others cost more, and a sale", () => {
-    const { catalogue } = readCatalogue(
-      new TextEncoder().encode(
-        "product_id,title,price,list_price,stock,image\na,A,8,10,1,/a.png\na,A,12,,0,\nb,B,5,,0,javascript:alert(1)\nc,,,,,//evil.example/x.png\n",
-      ),
-    );
-    const cards = [0, 1, 2].map((p) => cardOf(new CatalogueIndex(catalogue), p));
-    expect(cards[0]).toMatchObject({ price: 8, from: true, was: 10, soldOut: false, image: "/a.png" });
-    expect(cards[1]).toMatchObject({ price: 5, from: false, was: undefined, soldOut: true, image: undefined });
-    expect(cards[2]).toMatchObject({ title: "c", price: undefined, image: undefined });
-  });
-
-  it("load pictures from the shop or over http only", () => {
-    expect(["/a.svg", "https://a.example/b.png", "HTTP://a.example/b"].every(isSafePicture)).toBe(true);
-    for (const address of [
-      "javascript:x",
-      "data:text/html,x",
-      "//a.example/x",
-      "x.png",
-      "",
-      "/\\host/a.png",
-      "/\t/host/a.png",
-    ])
-      expect(isSafePicture(address)).toBe(false);
   });
 });
 

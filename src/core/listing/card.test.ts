@@ -1,0 +1,33 @@
+import { describe, expect, it } from "vitest";
+import { readCatalogue } from "../catalogue/read.ts";
+import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { isSafePicture } from "../safe/safe-address.ts";
+import { cardOf } from "./card.ts";
+
+describe("cards", () => {
+  it("show the lowest price, whether others cost more, and a sale", () => {
+    const { catalogue } = readCatalogue(
+      new TextEncoder().encode(
+        "product_id,title,price,list_price,stock,image\na,A,8,10,1,/a.png\na,A,12,,0,\nb,B,5,,0,javascript:alert(1)\nc,,,,,//evil.example/x.png\n",
+      ),
+    );
+    const cards = [0, 1, 2].map((p) => cardOf(new CatalogueIndex(catalogue), p));
+    expect(cards[0]).toMatchObject({ price: 8, from: true, was: 10, soldOut: false, image: "/a.png" });
+    expect(cards[1]).toMatchObject({ price: 5, from: false, was: undefined, soldOut: true, image: undefined });
+    expect(cards[2]).toMatchObject({ title: "c", price: undefined, image: undefined });
+  });
+
+  it("load pictures from the shop or over http only", () => {
+    expect(["/a.svg", "https://a.example/b.png", "HTTP://a.example/b"].every(isSafePicture)).toBe(true);
+    for (const address of [
+      "javascript:x",
+      "data:text/html,x",
+      "//a.example/x",
+      "x.png",
+      "",
+      "/\\host/a.png",
+      "/\t/host/a.png",
+    ])
+      expect(isSafePicture(address)).toBe(false);
+  });
+});

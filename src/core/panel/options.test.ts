@@ -1,0 +1,130 @@
+import { describe, expect, it } from "vitest";
+import { demoPanel } from "../../../demo/panel.ts";
+import { type Edit, edited } from "../document/edit.ts";
+import { checkDocument } from "../document/kind.ts";
+import { settingOn } from "../setting/settings.ts";
+import { setLanguages } from "../shop/edit.ts";
+import { shopKind } from "../shop/kind.ts";
+import { duplicateRow, setTranslation } from "./edit.ts";
+import { panelKind } from "./kind.ts";
+import {
+  type ListedOption,
+  mergeOptions,
+  moveOption,
+  partOption,
+  renameOption,
+  setShow,
+  showOption,
+} from "./option-edit.ts";
+import { allOptions, isShown, labelOf, staleValues, withoutValues, wordsIn } from "./options.ts";
+import { facetRows, rulesOf } from "./panel.ts";
+import type { FacetRow, OptionRules, PanelDocument } from "./panel-schema.ts";
+
+const light = facetRows(demoPanel).find(({ id }) => id === "f-light") as FacetRow;
+const rowOf = (panel: PanelDocument, id = "f-light") => facetRows(panel).find((row) => row.id === id) as FacetRow;
+
+/** Puts rules in the place of a facet's own. */
+const withRules = (id: string, rules: OptionRules): Edit<PanelDocument> => ({
+  words: "",
+  change: (panel) => {
+    for (const row of facetRows(panel)) if (row.id === id || row.id === `${id}-2`) row.options = structuredClone(rules);
+  },
+});
+
+describe("options of a facet", () => {
+  const value = (id: string, products = 3) => ({ id, label: id, products });
+  const rules: OptionRules = {
+    show: "only",
+    picked: [value("red"), value("gone", 12)],
+    labels: { red: { text: "❤ Red", others: { de: "Rot", "pt-BR": "Vermelho" } }, lost: { text: "Lost" } },
+    merges: [{ label: "Pale", values: [value("white"), value("cream")] }],
+    byHand: ["pale", "red"],
+  };
+
+  it("are all, only those picked, or all but those", () => {
+    expect(["red", "blue"].map((id) => isShown(rules, id))).toEqual([true, false]);
+    expect(["red", "blue"].map((id) => isShown({ ...rules, show: "except" }, id))).toEqual([false, true]);
+    expect(isShown(allOptions, "anything")).toBe(true);
+  });
+
+  it("are called what the designer says, in each language", () => {
+    const named = (language: string) => labelOf(rules, { id: "red", label: "Red" }, language);
+    expect(["en", "de", "de-AT", "pt-BR", "pt"].map(named)).toEqual(["❤ Red", "Rot", "Rot", "Vermelho", "❤ Red"]);
+    expect(labelOf(rules, { id: "blue", label: "Blue" }, "de")).toBe("Blue");
+    expect(labelOf(rules, { id: "constructor", label: "Constructor" }, "de")).toBe("Constructor");
+    expect(wordsIn({ text: "A" }, "xx")).toBe("A");
+  });
+
+  it("that the catalogue no longer states are told with what they once found, and can be forgotten", () => {
+    const stated = new Set(["red", "white", "pale"]);
+    const stale = staleValues(rules, (id) => stated.has(id));
+    expect(stale.map(({ id, products }) => [id, products])).toEqual([
+      ["gone", 12],
+      ["cream", 3],
+      ["lost", 0],
+    ]);
+    const kept = withoutValues(rules, new Set(stale.map(({ id }) => id)));
+    expect(staleValues(kept, (id) => stated.has(id))).toEqual([]);
+    expect(kept.merges).toEqual([{ label: "Pale", values: [value("white")] }]);
+    const panel = edited(demoPanel, withRules("f-light", rules));
+    expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
+  });
+
+  it("and labels in other languages come and go", () => {
+    const german = edited(demoPanel, setTranslation("f-light", "de", " Licht ", "Light"));
+    expect(rowOf(german).labels).toEqual({ de: "Licht" });
+    expect(edited(shopKind.fresh(""), setLanguages(["de", "de"])).languages).toEqual(["de"]);
+    expect(checkDocument(panelKind, german)).toEqual(german);
+    expect("labels" in rowOf(edited(german, setTranslation("f-light", "de", "", "Light")))).toBe(false);
+  });
+});
+
+describe("a step over a facet's options", () => {
+  const of = { id: "f-light", title: "Light" };
+  const listed = (...names: string[]): [ListedOption, ...ListedOption[]] =>
+    names.map((name, at) => ({ id: name.toLowerCase(), label: name, original: name, products: at + 1 })) as [
+      ListedOption,
+      ...ListedOption[],
+    ];
+  const all = listed("Sun", "Shade", "Half");
+  const [sun, shade] = all as [ListedOption, ListedOption];
+  const rules = (...edits: Edit<PanelDocument>[]) => rulesOf(rowOf(edited(demoPanel, ...edits)));
+
+  it("leaves one out, takes it back, and turns the rule round without moving what is in sight", () => {
+    const out = showOption(of, shade, false);
+    expect(rules(out)).toMatchObject({ show: "except", picked: [{ id: "shade", label: "Shade", products: 2 }] });
+    expect(rowOf(edited(demoPanel, out, showOption(of, shade, true))).options).toBeUndefined();
+    const turned = rules(out, setShow(of, "only", all));
+    expect(turned.picked.map(({ id }) => id)).toEqual(["sun", "half"]);
+    for (const { id } of all) expect(isShown(turned, id)).toBe(isShown(rules(out), id));
+    expect(out.words).toBe("Light: leave out Shade");
+  });
+
+  it("names one in the shop's language and in others, and forgets an empty name", () => {
+    const named = [renameOption(of, sun, " Full "), renameOption(of, sun, "Sonne", "de")];
+    expect(rules(...named).labels).toEqual({ sun: { text: "Full", others: { de: "Sonne" } } });
+    expect(
+      rowOf(edited(demoPanel, ...named, renameOption(of, sun, ""), renameOption(of, sun, "", "de"))).options,
+    ).toBeUndefined();
+  });
+
+  it("merges several under the first one's name, also merged ones, for all rows over the field, and parts them", () => {
+    const twice = edited(demoPanel, duplicateRow(light, "Light"));
+    const merged = edited(twice, mergeOptions(of, [sun, shade]));
+    for (const id of ["f-light", "f-light-2"])
+      expect(rulesOf(rowOf(merged, id)).merges.map(({ values }) => values.length)).toEqual([2]);
+    const again = edited(merged, mergeOptions(of, [{ ...sun, id: "sun" }, ...listed("Half")]));
+    expect(rulesOf(rowOf(again)).merges).toMatchObject([
+      { label: "Sun", values: [{ id: "sun" }, { id: "shade" }, { id: "half" }] },
+    ]);
+    expect(edited(again, partOption(of, sun))).toEqual(twice);
+    expect(checkDocument(panelKind, JSON.parse(JSON.stringify(again)))).toEqual(again);
+  });
+
+  it("moves one by hand, which the order then goes by", () => {
+    const moved = edited(demoPanel, moveOption(of, "half", "sun", all));
+    expect(rulesOf(rowOf(moved)).byHand).toEqual(["half", "sun", "shade"]);
+    expect(settingOn(rowOf(moved).settings, "order", "wide")).toBe("hand");
+    expect(edited(demoPanel, moveOption(of, "nowhere", "sun", all)).rows.length).toBe(demoPanel.rows.length);
+  });
+});
