@@ -1,28 +1,13 @@
-import type { KnownColumn } from "./field-names.ts";
 import { identity } from "./identity.ts";
 import { dayOrders, isNumberWith } from "./reading.ts";
-import type { Reading } from "./reading-schema.ts";
+import type { ColumnReading, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";
 
-/** Columns that never name a product to people. */
-const never: readonly (KnownColumn | "skip")[] = [
-  "skip",
-  "product_id",
-  "sku",
-  "description",
-  "category",
-  "tags",
-  "price",
-  "list_price",
-  "stock",
-  "rating",
-  "reviews",
-  "published",
-  "image",
-];
+/** What a column can be taken for and still name a product to people. */
+const naming: ReadonlySet<ColumnReading["as"]> = new Set(["title", "type", "brand", "attribute"]);
 /** Words of headings that names stand under. Common practice, no source. */
-const naming =
+const heads =
   /\b(?:names?|titles?|titel|bezeichnung|produktname|nom|titre|nombre|título|titulo|naam|nome|titolo|label|model)\b/i;
 const looked = 400;
 /** Length in characters beyond which a text says more than a name. */
@@ -37,14 +22,14 @@ export function guessTitle({ header, records }: Pick<Table, "header" | "records"
   const sample = records.slice(0, looked);
   let best = { at: -1, score: 0 };
   reading.forEach(({ as }, at) => {
-    if (never.includes(as as KnownColumn)) return;
+    if (!naming.has(as)) return;
     const cells = sample.map(({ cells: row }) => row[at]?.trim() ?? "").filter((cell) => cell !== "");
     const named = cells.filter(isName).length;
     if (named === 0) return;
     const distinct = new Set(cells.map(identity)).size / cells.length;
     const score =
       (named / sample.length) * (0.2 + 0.8 * distinct) +
-      (naming.test((header[at] ?? "").replaceAll(/[_-]/g, " ")) ? 0.5 : 0);
+      (heads.test((header[at] ?? "").replaceAll(/[_-]/g, " ")) ? 0.5 : 0);
     // Of two that are as good, the one that stands first.
     if (score > best.score + 1e-9) best = { at, score };
   });

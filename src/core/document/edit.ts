@@ -19,9 +19,16 @@ export interface Change<D> {
 /** Does an edit. The document that is passed stays as it is. @returns undefined when it changes nothing */
 export function perform<D extends object>(document: D, edit: Pick<Edit<D>, "change">): Change<D> | undefined {
   const next = create(document, (draft) => edit.change(draft as D));
-  const patches = difference(document, next);
-  return patches.length === 0 ? undefined : { document: next, patches, inverse: difference(next, document) };
+  const change = changeBetween(document, next);
+  return change.patches.length === 0 ? undefined : change;
 }
+
+/** What leads from one state of a document to another, and back. */
+export const changeBetween = <D extends object>(before: D, document: D): Change<D> => ({
+  document,
+  patches: difference(before, document),
+  inverse: difference(document, before),
+});
 
 /** The document after some edits; the same object when they change nothing. */
 export const edited = <D extends object>(document: D, ...edits: readonly Pick<Edit<D>, "change">[]): D =>

@@ -8,3 +8,9 @@ export function words(text: string): string[] {
       .match(/[\p{L}\p{N}]+/gu) ?? []
   );
 }
+
+/** Whether every word of a query begins a word of a name; an empty query fits all. */
+export function fitsWords(name: string, query: readonly string[]): boolean {
+  const own = words(name);
+  return query.every((word) => own.some((one) => one.startsWith(word)));
+}

@@ -43,17 +43,16 @@ function rulesEdit({ id, title }: OptionsOf, what: string, change: (rules: Optio
     const { merges } = row.options;
     for (const one of rows.filter(isFacet)) {
       if (one.field !== row.field || one.id === row.id) continue;
-      if (one.options) one.options.merges = structuredClone(plain(merges));
-      else if (merges.length > 0)
-        one.options = { ...structuredClone(allOptions), merges: structuredClone(plain(merges)) };
+      if (one.options) one.options.merges = copied(merges);
+      else if (merges.length > 0) one.options = { ...structuredClone(allOptions), merges: copied(merges) };
       dropIfPlain(one);
     }
     dropIfPlain(row);
   });
 }
 
-/** A list without the draft around it, so that it can be copied. */
-const plain = (merges: OptionRules["merges"]): OptionRules["merges"] =>
+/** A copy of its own, without the draft around it. */
+const copied = (merges: OptionRules["merges"]): OptionRules["merges"] =>
   merges.map(({ label, values }) => ({ label, values: values.map((value) => ({ ...value })) }));
 
 function dropIfPlain(row: FacetRow): void {

@@ -11,6 +11,9 @@ type FieldOf = (key: string) => Field | undefined;
 /** Names of a range's two inputs, in addresses and in the form that works without scripts. */
 export const rangeNames = (field: string) => ({ min: `${field}.min`, max: `${field}.max` });
 
+/** Every name under which a field's choice can stand. */
+export const namesOf = (field: string): string[] => [field, ...Object.values(rangeNames(field))];
+
 const own = ["q", "sort", "page"];
 
 /**
@@ -27,10 +30,8 @@ export function toAddress(
 ): string {
   const query = new URLSearchParams(present);
   for (const name of own) query.delete(name);
-  for (const key of [...facets.map(({ field }) => field), ...Object.keys(selection.choices)]) {
-    const { min, max } = rangeNames(key);
-    for (const name of [key, min, max]) query.delete(name);
-  }
+  for (const key of [...facets.map(({ field }) => field), ...Object.keys(selection.choices)])
+    for (const name of namesOf(key)) query.delete(name);
   if (selection.text.trim()) query.set("q", selection.text.trim());
   for (const [key, choice] of Object.entries(selection.choices)) {
     if (!isRange(choice)) for (const id of choice.options) query.append(key, id);
@@ -91,10 +92,6 @@ export function heldBack(
   facets: readonly Pick<Facet, "field">[],
   searches: boolean,
 ): [name: string, value: string][] {
-  const sent = new Set([
-    ...(searches ? ["q"] : []),
-    "page",
-    ...facets.flatMap(({ field }) => [field, ...Object.values(rangeNames(field))]),
-  ]);
+  const sent = new Set([...(searches ? ["q"] : []), "page", ...facets.flatMap(({ field }) => namesOf(field))]);
   return [...new URLSearchParams(present)].filter(([name]) => !sent.has(name));
 }

@@ -26,7 +26,7 @@ export type Act =
   | { do: "turn"; page: number };
 
 /** The place that an act leads to. Every act but turning the page starts again at the first. */
-export function nextPlace({ selection, sort, page }: Place, act: Act): Place {
+export function nextPlace({ selection, sort }: Place, act: Act): Place {
   const selecting = (next: Selection): Place => ({ selection: next, sort, page: 1 });
   switch (act.do) {
     case "toggle":
@@ -42,6 +42,6 @@ export function nextPlace({ selection, sort, page }: Place, act: Act): Place {
     case "sort":
       return { selection, sort: act.sort, page: 1 };
     case "turn":
-      return { selection, sort, page: Math.max(1, page === act.page ? page : act.page) };
+      return { selection, sort, page: Math.max(1, act.page) };
   }
 }

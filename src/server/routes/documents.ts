@@ -3,7 +3,7 @@ import { Hono } from "hono";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
 import { newDocument, saving } from "../../core/wire/shop.ts";
-import { Fault } from "../fault.ts";
+import { Fault, noDocument } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import {
   createDocument,
@@ -12,6 +12,7 @@ import {
   readDocument,
   type ShopRef,
   saveDocument,
+  versionOf,
 } from "../store/documents.ts";
 import { bodyOf, check, limit, maxJson, shopRefOf } from "./request.ts";
 
@@ -26,7 +27,9 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const kind = kindOf(c.req.param("kind"));
     const slug = c.req.param("slug");
     if (kind.many && slug === undefined) return c.json(await listDocuments(em, shop, kind));
-    return c.json((await openDocument(em, shop, kind, slug)) ?? missing(kind, slug));
+    const opened = await openDocument(em, shop, kind, slug);
+    if (!opened) throw noDocument(kind.what, slug);
+    return c.json(opened);
   });
 
   app.put(address, limit(maxJson), async (c) => {
@@ -34,7 +37,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));
     const slug = c.req.param("slug");
-    if (!(await readDocument(em, shop, kind, slug))) missing(kind, slug);
+    if (kind.many && (await versionOf(em, shop, kind, slug)) === 0) throw noDocument(kind.what, slug);
     const { document, ...sent } = check(saving, await bodyOf(c.req.raw));
     return c.json({ version: await save(em, shop, kind, slug, { ...sent, document: checkDocument(kind, document) }) });
   });
@@ -91,7 +94,3 @@ function kindOf(name: string): DocumentKind<object> {
 }
 
 const anyKind: Record<KindName, DocumentKind<object>> = kinds;
-
-function missing({ what }: DocumentKind<object>, slug = ""): never {
-  throw new Fault(404, `There is no ${what} at “${slug}” in this shop. Look for it among the shop's ${what}s.`);
-}

@@ -15,7 +15,7 @@ import { drawPage } from "../../storefront/shop/draw-page.tsx";
 import { displaysOf } from "../../storefront/shop/page-state.ts";
 import { direction } from "../../storefront/words/direction.ts";
 import { wordsOf } from "../../storefront/words/spoken.ts";
-import { noPanel } from "../fault.ts";
+import { noDocument } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { firstDocument, readDocument } from "../store/documents.ts";
 import { firstFont } from "../style-sheet.ts";
@@ -70,7 +70,7 @@ async function bootOf(em: SqlEntityManager, catalogues: Catalogues, c: Context) 
   const shop = await shopRefOf(em, c.req.param("shop") ?? "");
   const panelSlug = c.req.query("panel") ?? (await firstDocument(em, shop, panelKind));
   const panel = panelSlug === undefined ? undefined : await readDocument(em, shop, panelKind, panelSlug);
-  if (panelSlug === undefined || !panel) throw noPanel(panelSlug ?? "");
+  if (panelSlug === undefined || !panel) throw noDocument(panelKind.what, panelSlug);
   const settings = (await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh("");
   const { facts, swatches } = await catalogues.get(em, shop);
   const book = await swatches.resolve(em, shop);

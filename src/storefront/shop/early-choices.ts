@@ -1,7 +1,7 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import type { Facet, Selection } from "../../core/match/question.ts";
 import { choiceOf, withChoice } from "../../core/match/selection.ts";
-import { fromAddress, rangeNames } from "../../core/place/address.ts";
+import { fromAddress, namesOf } from "../../core/place/address.ts";
 
 /**
  * A selection with what was changed in the plain form before the page woke. Only inputs that are no longer as they
@@ -19,7 +19,7 @@ export function withTouched(
   const said = fromAddress(`?${new URLSearchParams(sent)}`, facets, fieldOf).selection;
   const text = touched.has("q") ? said.text : selection.text;
   return facets
-    .filter(({ field }) => [field, ...Object.values(rangeNames(field))].some((name) => touched.has(name)))
+    .filter(({ field }) => namesOf(field).some((name) => touched.has(name)))
     .reduce((now, { field }) => withChoice(now, field, choiceOf(said, field)), { ...selection, text });
 }
 

@@ -1,7 +1,7 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { displays } from "../../core/display/displays.ts";
-import { words } from "../../core/index/words.ts";
+import { fitsWords, words } from "../../core/index/words.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -19,7 +19,7 @@ export function AddMenu() {
   const free = useMemo(() => freeFields(shop, panel), [shop, panel]);
   const pieces = freePieces(shop, panel);
   const suggested = addSuggested(shop, panel);
-  const fits = (name: string) => words(asked).every((word) => words(name).some((one) => one.startsWith(word)));
+  const fits = (name: string) => fitsWords(name, words(asked));
   const entry = "w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand";
 
   return (

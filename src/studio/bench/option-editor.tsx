@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { words } from "../../core/index/words.ts";
+import { fitsWords, words } from "../../core/index/words.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import type { PanelEdit } from "../../core/panel/edit.ts";
 import {
@@ -48,9 +48,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
 
   const of = { id, title };
   const all = listOptions(row, answer);
-  const shown = all
-    .filter(({ label }) => words(asked).every((word) => words(label).some((one) => one.startsWith(word))))
-    .slice(0, most);
+  const shown = all.filter(({ label }) => fitsWords(label, words(asked))).slice(0, most);
   const stated = new Set([...plain.options, ...answer.options].map((option) => option.id));
   const stale = staleValues(rules, (value) => stated.has(value));
   const apply = (edit: PanelEdit) => store.getState().apply(edit);

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { FieldDetail } from "../../core/evidence/field-detail.ts";
-import { words } from "../../core/index/words.ts";
+import { fitsWords, words } from "../../core/index/words.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import type { Mender } from "./use-mender.ts";
 
@@ -10,9 +10,7 @@ const shown = 100;
 export function ValueMender({ values, mender }: { values: FieldDetail["values"]; mender: Mender }) {
   const [asked, setAsked] = useState("");
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const fitting = values.filter(({ label }) =>
-    words(asked).every((word) => words(label).some((one) => one.startsWith(word))),
-  );
+  const fitting = values.filter(({ label }) => fitsWords(label, words(asked)));
   // A value that a mend took away is no longer there to be merged.
   const merging = values.filter(({ label }) => chosen.includes(label));
   const flip = (label: string) =>

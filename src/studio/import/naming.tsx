@@ -1,4 +1,4 @@
-import type { ColumnReading, Reading } from "../../core/catalogue/reading-schema.ts";
+import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import type { Preview } from "./file-reader.ts";
 
 interface Props {
@@ -12,7 +12,6 @@ export function Naming({ preview: { columns, reading }, read }: Props) {
   const grouped = reading.findIndex(({ as }) => as === "product_id");
   const name = (at: number) => columns[at]?.heading || `column ${at + 1}`;
   const places = columns.flatMap(({ heading }, at) => (heading === "" ? [] : [at]));
-  const skip = (column: ColumnReading) => column.as === "skip";
   return (
     <div className="mb-3 flex flex-wrap gap-x-6 gap-y-2">
       <label className="flex items-center gap-2">
@@ -24,7 +23,7 @@ export function Naming({ preview: { columns, reading }, read }: Props) {
         >
           {titled < 0 ? <option value={-1}>their numbers</option> : null}
           {places
-            .filter((at) => at === titled || !reading.some((column, place) => place === at && skip(column)))
+            .filter((at) => at === titled || reading[at]?.as !== "skip")
             .map((at) => (
               <option key={at} value={at}>
                 {name(at)}

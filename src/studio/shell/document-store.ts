@@ -1,6 +1,5 @@
 import { createStore, type StoreApi } from "zustand";
-import { difference } from "../../core/document/difference.ts";
-import { type Edit, patched, perform } from "../../core/document/edit.ts";
+import { type Change, changeBetween, type Edit, patched, perform } from "../../core/document/edit.ts";
 import { keptSteps, type Step } from "../../core/document/patch.ts";
 import type { SentHistory, Stored } from "../../core/wire/shop.ts";
 import { ApiError, sendJson } from "../api.ts";
@@ -65,11 +64,11 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
       set({ document, past: kept, future });
       later(pause);
     };
-    const add = (document: D, from: D, past: readonly Step[], words: string) => {
+    const add = ({ document, patches, inverse }: Change<D>, past: readonly Step[], words: string) => {
       const n = (past.at(-1)?.n ?? before) + 1;
       changedFrom = Math.min(changedFrom, n);
-      const step = note({ n, words, patches: difference(from, document), inverse: difference(document, from) });
-      put(document, step.patches.length === 0 ? past : [...past, step], []);
+      const step = note({ n, words, patches, inverse });
+      put(document, patches.length === 0 ? past : [...past, step], []);
     };
     return {
       document: stored.document,
@@ -84,8 +83,8 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
         if (!change) return;
         const last = past.at(-1);
         if (joined && last?.words === edit.words)
-          add(change.document, patched(document, last.inverse), past.slice(0, -1), edit.words);
-        else add(change.document, document, past, edit.words);
+          add(changeBetween(patched(document, last.inverse), change.document), past.slice(0, -1), edit.words);
+        else add(change, past, edit.words);
       },
       undo() {
         const { document, past, future } = get();
@@ -106,7 +105,7 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
         if (keep === "mine") later(0);
         else {
           sent = other.document;
-          add(other.document, document, past, "Take the other version");
+          add(changeBetween(document, other.document), past, "Take the other version");
           set({ saving: "saved" });
         }
         changedFrom = 1;

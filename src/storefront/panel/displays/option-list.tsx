@@ -1,6 +1,6 @@
 import type { ComponentType } from "preact";
 import { useState } from "preact/hooks";
-import { words } from "../../../core/index/words.ts";
+import { fitsWords, words } from "../../../core/index/words.ts";
 import type { DisplayProps, OptionView } from "./display-props.ts";
 
 export interface OptionProps extends Pick<DisplayProps, "row" | "settings" | "toggle" | "say"> {
@@ -27,7 +27,8 @@ export function OptionList({ Option, class: name, dense = 1, inRow = false, ...p
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState("");
   const query = words(asked);
-  const found = query.length === 0 ? options : options.filter((option) => option.chosen || fits(option.label, query));
+  const found =
+    query.length === 0 ? options : options.filter((option) => option.chosen || fitsWords(option.label, query));
   const after = settings.foldAfter * dense;
   // One more option takes no more room than the button that would hide it.
   const folds = settings.foldAfter > 0 && query.length === 0 && found.length > after + 1;
@@ -78,8 +79,3 @@ export function OptionList({ Option, class: name, dense = 1, inRow = false, ...p
     </>
   );
 }
-
-const fits = (label: string, query: readonly string[]): boolean => {
-  const own = words(label);
-  return query.every((word) => own.some((one) => one.startsWith(word)));
-};

@@ -1,5 +1,5 @@
 import { useState } from "preact/hooks";
-import { words } from "../../../../core/index/words.ts";
+import { fitsWords, words } from "../../../../core/index/words.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 
@@ -9,10 +9,7 @@ const most = 8;
 export function View({ row, options, toggle, label, id, say }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);
-  const fitting =
-    query.length === 0
-      ? []
-      : options.filter(({ label: name }) => query.every((word) => words(name).some((one) => one.startsWith(word))));
+  const fitting = query.length === 0 ? [] : options.filter(({ label: name }) => fitsWords(name, query));
   const found = fitting.filter(({ chosen }) => !chosen);
   const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
   return (
