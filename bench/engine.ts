@@ -3,6 +3,7 @@
  * out, beside three other ways to get the same numbers, on the same catalogue and in the same run.
  */
 import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
+import { everything } from "../src/core/match/base.ts";
 import { liveCounts } from "../src/core/match/count.ts";
 import { Matcher } from "../src/core/match/matcher.ts";
 import type { Facet } from "../src/core/match/question.ts";
@@ -86,7 +87,7 @@ function built(rows: Parameters<typeof syntheticCatalogue>[0]): CatalogueIndex {
 
 function ours(index: CatalogueIndex, picks: Picks): Uint32Array[] {
   const choices = Object.fromEntries(Object.entries(picks).map(([key, options]) => [key, { options }]));
-  const matcher = new Matcher(index, index.allProducts(), facets, choices);
+  const matcher = new Matcher(index, everything(index), facets, choices);
   return facets.map((facet) => liveCounts(matcher, facet));
 }
 

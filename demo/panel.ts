@@ -21,3 +21,15 @@ export const demoPanel: PanelDocument = {
     newFacet("f-pet-safe", "pet-safe", "switch", "any"),
   ],
 };
+
+/** A second panel: three questions in a row, for articles and above listings. */
+export const demoQuestions: PanelDocument = {
+  format: panelFormat,
+  name: "Three questions",
+  placement: { wide: "article" },
+  rows: [
+    newFacet("f-light", "light", "dropdown", "any", { counting: "live", share: { wide: "third", slim: "full" } }),
+    newFacet("f-flower-colour", "flower-colour", "dropdown", "any", { share: { wide: "third", slim: "full" } }),
+    newFacet("f-pet-safe", "pet-safe", "switch", "any", { share: { wide: "third", slim: "full" } }),
+  ],
+};

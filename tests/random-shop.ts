@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { assembleCatalogue } from "../src/core/catalogue/assemble.ts";
 import type { Field } from "../src/core/catalogue/field.ts";
-import type { Choice, Choices, Facet, Mode } from "../src/core/match/question.ts";
+import type { Choice, Choices, Clause, Condition, Facet, Mode } from "../src/core/match/question.ts";
 
 const attribute = (key: string): Field => ({ key, name: key, role: "attribute", kind: "text" });
 const fields: Field[] = [
@@ -33,6 +33,22 @@ export const shops = fc
       })),
     ),
   );
+
+const condition: fc.Arbitrary<Condition> = fc.oneof(
+  fc.record({
+    field: fc.constant("colour"),
+    options: fc.subarray(["black", "white", "red"], { minLength: 1 }),
+  }),
+  fc.record({ field: fc.constant("mood"), options: fc.subarray(["calm", "wild"], { minLength: 1 }) }),
+  fc.record({ field: fc.constant("category"), options: fc.subarray(["a", "a > b", "e"], { minLength: 1 }) }),
+  fc.record({ field: fc.constant("price"), min: fc.constantFrom(1, 2), max: fc.constantFrom(9, 30) }),
+  fc.record({ products: fc.subarray(["p0", "p1", "p2", "p3"]) }),
+);
+
+/** What a page asks of its products: up to three clauses of up to two conditions. */
+export const standing: fc.Arbitrary<Clause[]> = fc.array(fc.array(condition, { minLength: 1, maxLength: 2 }), {
+  maxLength: 3,
+});
 
 const discrete = (ids: string[]): fc.Arbitrary<Choice | undefined> =>
   fc.option(

@@ -1,5 +1,5 @@
 import type { Catalogue } from "../src/core/catalogue/catalogue.ts";
-import type { Choices, Facet } from "../src/core/match/question.ts";
+import type { Choices, Clause, Condition, Facet } from "../src/core/match/question.ts";
 
 /**
  * The definition of a match, written out product by product and as plainly as it reads, with none of
@@ -19,17 +19,19 @@ export class Reference {
   }
 
   /** Numbers of the products that match. */
-  matching(facets: readonly Facet[], choices: Choices): number[] {
-    return this.catalogue.productIds.flatMap((_, p) => (this.matches(p, facets, choices) ? [p] : []));
+  matching(facets: readonly Facet[], choices: Choices, within: readonly Clause[] = []): number[] {
+    return this.catalogue.productIds.flatMap((_, p) => (this.matches(p, facets, choices, within) ? [p] : []));
   }
 
-  matches(product: number, facets: readonly Facet[], choices: Choices): boolean {
+  matches(product: number, facets: readonly Facet[], choices: Choices, within: readonly Clause[] = []): boolean {
     const chosen = facets.filter((facet) => choices[facet.field]);
     const variants = this.variantsOf(product);
     const ofProduct = chosen.filter(({ field }) => !this.isVariantLevel(field));
     if (!ofProduct.every((facet) => this.holdsAlone(variants[0], facet, choices))) return false;
     const together = chosen.filter(({ field, mode }) => this.isVariantLevel(field) && mode !== "all");
-    const fits = (variant: number) => together.every((facet) => this.holdsAlone(variant, facet, choices));
+    const fits = (variant: number) =>
+      together.every((facet) => this.holdsAlone(variant, facet, choices)) &&
+      within.every((clause) => clause.some((condition) => this.satisfies(product, variant, condition)));
     if (!variants.some(fits)) return false;
     const each = chosen.filter(({ field, mode }) => this.isVariantLevel(field) && mode === "all");
     return each.every(({ field, mode }) =>
@@ -37,6 +39,27 @@ export class Reference {
         variants.some((variant) => fits(variant) && this.stated(variant, field, mode === "tree").has(option)),
       ),
     );
+  }
+
+  /** The variants of a product that satisfy what is chosen of variants, and what the page asks. */
+  matchingVariants(product: number, facets: readonly Facet[], choices: Choices, within: readonly Clause[]): number[] {
+    const together = facets.filter(({ field, mode }) => choices[field] && this.isVariantLevel(field) && mode !== "all");
+    return this.variantsOf(product).filter(
+      (variant) =>
+        together.every((facet) => this.holdsAlone(variant, facet, choices)) &&
+        within.every((clause) => clause.some((condition) => this.satisfies(product, variant, condition))),
+    );
+  }
+
+  /** Whether a variant satisfies a standing condition; one over a product-level field is judged on the product. */
+  satisfies(product: number, variant: number, condition: Condition): boolean {
+    if ("products" in condition) return condition.products.includes(this.catalogue.productIds[product]);
+    if ("words" in condition) throw new Error("Words are not part of the definition.");
+    const judged = this.isVariantLevel(condition.field) ? variant : this.variantsOf(product)[0];
+    const { field } = condition;
+    if (!("options" in condition)) return this.holdsAlone(judged, { field, mode: "range" }, { [field]: condition });
+    const stated = this.stated(judged, field, field === "category");
+    return condition.options.some((option) => stated.has(option));
   }
 
   variantsOf(product: number): number[] {

@@ -7,9 +7,10 @@ import { readCatalogue } from "../core/catalogue/read.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Level } from "../core/index/option-schema.ts";
+import { baseOf } from "../core/match/base.ts";
 import { liveCounts } from "../core/match/count.ts";
 import { Matcher } from "../core/match/matcher.ts";
-import { type Choice, type Facet, type Mode, modes } from "../core/match/question.ts";
+import { type Choice, type Condition, type Facet, type Mode, modes } from "../core/match/question.ts";
 import { liveRange } from "../core/match/range.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -27,7 +28,7 @@ export type FacetTally =
 
 /** Counts a catalogue file's facets for a selection. @throws UsageError, CatalogueError */
 export function tally(args: string[]): Tally {
-  const { file, facets: asked, picks } = readArgs(args);
+  const { file, facets: asked, picks, within } = readArgs(args);
   const { catalogue, problems } = readCatalogue(readBytes(file));
   // A single bad value counts as not stated; a row that would be left out would make every count wrong.
   const broken = problems.find((problem) => problem.value === undefined);
@@ -56,7 +57,11 @@ export function tally(args: string[]): Tally {
     choices[field.key] = facet.mode === "range" ? readRange(field, value) : readValues(index, facet, field, value);
   }
 
-  const matcher = new Matcher(index, index.allProducts(), facets, choices);
+  const page = baseOf(
+    index,
+    within.map((one) => [readCondition(index, one)]),
+  );
+  const matcher = new Matcher(index, page, facets, choices);
   const found = matcher.productIds();
   const entries = [...named].map(([name, facet]): [string, FacetTally] => {
     const level = index.level(facet.field);
@@ -80,17 +85,19 @@ export function tally(args: string[]): Tally {
   };
 }
 
-function readArgs(args: string[]): { file: string; facets: string[]; picks: string[] } {
+const several = { type: "string", multiple: true } as const;
+
+function readArgs(args: string[]): { file: string; facets: string[]; picks: string[]; within: string[] } {
   try {
     const { values, positionals } = parseArgs({
       args,
       allowPositionals: true,
-      options: { facet: { type: "string", multiple: true }, pick: { type: "string", multiple: true } },
+      options: { facet: several, pick: several, within: several },
     });
     const [file, ...others] = positionals;
     if (file === undefined || others.length > 0)
       throw new UsageError("Name one catalogue file, like: trellis tally CATALOGUE.csv --facet colour");
-    return { file, facets: values.facet ?? [], picks: values.pick ?? [] };
+    return { file, facets: values.facet ?? [], picks: values.pick ?? [], within: values.within ?? [] };
   } catch (error) {
     throw error instanceof UsageError ? error : new UsageError((error as Error).message);
   }
@@ -119,13 +126,22 @@ function readFacet(fields: readonly Field[], spec: string): { name: string; face
   return { name, facet: { field: field.key, mode: mode as Mode } };
 }
 
-function readPick(fields: readonly Field[], pick: string): { field: Field; value: string } {
+function readPick(fields: readonly Field[], pick: string, option = "--pick"): { field: Field; value: string } {
   const equals = pick.indexOf("=");
   if (equals < 0)
-    throw new UsageError(`--pick '${pick}' has no “=”. Write it like 'colour=black|white' or 'price=10..20'.`);
+    throw new UsageError(`${option} '${pick}' has no “=”. Write it like 'colour=black|white' or 'price=10..20'.`);
   const field = findField(fields, pick.slice(0, equals));
   if (!field) throw unknownFacet(fields, pick.slice(0, equals));
   return { field, value: pick.slice(equals + 1) };
+}
+
+/** A standing condition: what a pick of the same words would choose, made always and for every facet. */
+function readCondition(index: CatalogueIndex, text: string): Condition {
+  const { field, value } = readPick(index.catalogue.fields, text, "--within");
+  const mode = defaultMode(field);
+  const choice =
+    mode === "range" ? readRange(field, value) : readValues(index, { field: field.key, mode }, field, value);
+  return { field: field.key, ...choice };
 }
 
 function readRange(field: Field, text: string): Choice {

@@ -2,7 +2,7 @@ import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
 import { tally } from "./tally.ts";
 import { UsageError } from "./usage-error.ts";
 
-const usage = `Usage: trellis tally CATALOGUE.csv --facet NAME[:any|all|one|range|tree] … --pick 'NAME=VALUE|VALUE' … --pick 'NAME=LO..HI'`;
+const usage = `Usage: trellis tally CATALOGUE.csv --facet NAME[:any|all|one|range|tree] … --pick 'NAME=VALUE|VALUE' … --pick 'NAME=LO..HI' --within 'NAME=VALUE' …`;
 
 const [command, ...rest] = process.argv.slice(2);
 try {

@@ -1,7 +1,8 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { MikroORM } from "@mikro-orm/libsql";
-import { demoPanel } from "../../demo/panel.ts";
+import { demoPages } from "../../demo/pages.ts";
+import { demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { createShop, listShops } from "./store/shops.ts";
 
@@ -10,6 +11,12 @@ export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const em = orm.em.fork();
   if ((await listShops(em)).length > 0) return false;
   const { catalogue } = readCatalogue(new Uint8Array(readFileSync(join(root, "demo/nursery.csv"))));
-  await createShop(orm.em.fork(), { name: "Larkmoss Nursery", currency: "EUR", catalogue, panel: demoPanel });
+  await createShop(orm.em.fork(), {
+    name: "Larkmoss Nursery",
+    currency: "EUR",
+    catalogue,
+    panels: [demoPanel, demoQuestions],
+    pages: demoPages,
+  });
   return true;
 }

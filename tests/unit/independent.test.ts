@@ -3,6 +3,7 @@ import itemsjs from "itemsjs";
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { everything } from "../../src/core/match/base.ts";
 import { liveCounts } from "../../src/core/match/count.ts";
 import { Matcher } from "../../src/core/match/matcher.ts";
 import type { Choices, Facet } from "../../src/core/match/question.ts";
@@ -10,7 +11,7 @@ import { liveRange } from "../../src/core/match/range.ts";
 import { carsCsv, carRows as rows } from "../open-data.ts";
 
 const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(carsCsv)).catalogue);
-const page = index.allProducts();
+const page = everything(index);
 const facets: Facet[] = [
   { field: "origin", mode: "any" },
   { field: "cylinders", mode: "any" },

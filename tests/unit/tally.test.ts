@@ -99,6 +99,17 @@ describe("trellis tally", () => {
     expect(out.facets.rating).toMatchObject({ min: null, max: null });
   });
 
+  it("makes standing conditions of --within, which every count keeps", () => {
+    const within = ["--within", "availability=in stock"];
+    const { out } = trellis("tally", shop, "--facet", "colour", "--facet", "size", "--pick", "size=medium", ...within);
+    expect(out).toMatchObject({ total: 1, products: ["P1"] });
+    expect(out.facets.colour.options).toEqual({ black: 0, white: 1 });
+    const some = trellis("tally", shop, "--facet", "price", "--within", "category=Pots", "--within", "price=11..");
+    expect(some.out).toMatchObject({ products: ["P1", "P2"], facets: { price: { min: 11, max: 12 } } });
+    expect(trellis("tally", shop, "--within", "colour").lines[0]).toMatch(/--within 'colour' has no “=”/);
+    expect(trellis("tally", shop, "--within", "colour=green")).toMatchObject({ status: 2 });
+  });
+
   it("numbers the rows of a file without product ids, each a product of its own", () => {
     const { status, out } = trellis(
       "tally",

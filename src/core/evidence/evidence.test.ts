@@ -6,6 +6,7 @@ import { carsCsv } from "../../../tests/open-data.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { checkDocument } from "../document/kind.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { everything } from "../match/base.ts";
 import { Matcher } from "../match/matcher.ts";
 import { liveRange } from "../match/range.ts";
 import { roundEnds, roundStep } from "../numbers/ticks.ts";
@@ -44,7 +45,7 @@ describe("round steps", () => {
 describe("histograms", () => {
   it("hold every product's values once a bin, between the true ends", () => {
     const { min, max, histogram } = liveRange(
-      new Matcher(cars, cars.allProducts(), [], {}),
+      new Matcher(cars, everything(cars), [], {}),
       { field: "horsepower", mode: "range" },
       20,
     );

@@ -3,6 +3,7 @@ import { type Field, isNumeric } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Histogram } from "../match/answer.ts";
+import { everything } from "../match/base.ts";
 import { liveCounts, silentProducts } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
 import type { Facet } from "../match/question.ts";
@@ -42,7 +43,7 @@ const bins = 24;
 
 /** Looks closely at one field of a catalogue. */
 export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
-  const page = index.allProducts();
+  const page = everything(index);
   const tree = field.kind === "path";
   const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
   const matcher = new Matcher(index, page, [], {});

@@ -1,5 +1,6 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Option } from "../index/option-schema.ts";
+import { everything } from "../match/base.ts";
 import { Matcher } from "../match/matcher.ts";
 import type { Facet, Mode } from "../match/question.ts";
 
@@ -59,6 +60,5 @@ function frequentPairs(index: CatalogueIndex, facet: Asked): { a: Option; b: Opt
 }
 
 function total(index: CatalogueIndex, { field, merges }: Asked, mode: Mode, options: string[]): number {
-  return new Matcher(index, index.allProducts(), [{ field, mode, merges }], { [field]: { options } }).productIds()
-    .length;
+  return new Matcher(index, everything(index), [{ field, mode, merges }], { [field]: { options } }).productIds().length;
 }

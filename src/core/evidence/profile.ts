@@ -3,6 +3,7 @@ import { seriesName } from "../catalogue/value-order.ts";
 import { toNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Level } from "../index/option-schema.ts";
+import { everything } from "../match/base.ts";
 import { liveCounts, reachCount } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
 import type { Facet } from "../match/question.ts";
@@ -54,13 +55,13 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   const spellings = index.catalogue.columns.get(field.key)?.spellings ?? [];
   const numbers = spellings.map((text) => toNumber(text, field.kind)).filter((value) => !Number.isNaN(value));
   const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
-  const uses = liveCounts(new Matcher(index, index.allProducts(), [], {}), facet);
+  const uses = liveCounts(new Matcher(index, everything(index), [], {}), facet);
   const sorted = isNumeric(field) ? index.numbers(field.key).values.toSorted() : new Float64Array();
   const byUse = options.map((_, o) => o).sort((a, b) => (uses[b] ?? 0) - (uses[a] ?? 0));
   return {
     field,
     level,
-    reach: reachCount(index, index.allProducts(), facet),
+    reach: reachCount(index, everything(index), facet),
     outOf: index.products,
     options: options.length,
     numbers: new Set(numbers).size,

@@ -4,6 +4,7 @@ import type { FieldProfile } from "../evidence/profile.ts";
 import type { Engine } from "../match/engine.ts";
 import type { Facet } from "../match/question.ts";
 import type { Range } from "../numbers/range-schema.ts";
+import type { PageFacts } from "../page/value-pages.ts";
 
 /** A value, or the promise of one where it has to be fetched. */
 export type Awaitable<T> = T | Promise<T>;
@@ -16,6 +17,8 @@ export interface Facts extends Engine {
   /** All fields with what there is to know of each, in the catalogue's order, computed ones included. */
   profiles(): Awaitable<readonly FieldProfile[]>;
   variantCount(): Awaitable<number>;
+  /** What the shop's pages want to know. The same object as long as the catalogue is the same. */
+  pageFacts(): Awaitable<PageFacts>;
   /** Undefined when the catalogue has no such field. */
   profile(field: string): Awaitable<FieldProfile | undefined>;
   /** All that there is to say about one field. */

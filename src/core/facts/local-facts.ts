@@ -6,12 +6,14 @@ import type { Answer } from "../match/answer.ts";
 import { LocalEngine } from "../match/local-engine.ts";
 import type { Facet, Question } from "../match/question.ts";
 import type { Range } from "../numbers/range-schema.ts";
+import type { PageFacts } from "../page/value-pages.ts";
 import type { Facts } from "./facts.ts";
 
 /** The facts of a catalogue that is here, each worked out when it is first asked for. */
 export class LocalFacts implements Facts {
   readonly index: CatalogueIndex;
   readonly engine: LocalEngine;
+  #pageFacts: PageFacts | undefined;
   #profiles: readonly FieldProfile[] | undefined;
 
   constructor(index: CatalogueIndex, engine: LocalEngine = new LocalEngine(index)) {
@@ -30,6 +32,14 @@ export class LocalFacts implements Facts {
 
   variantCount(): number {
     return this.index.variants;
+  }
+
+  pageFacts(): PageFacts {
+    this.#pageFacts ??= {
+      fields: this.index.catalogue.fields,
+      optionsOf: (key) => this.index.options(key, this.index.field(key)?.kind === "path").options,
+    };
+    return this.#pageFacts;
   }
 
   profile(key: string): FieldProfile | undefined {

@@ -1,5 +1,6 @@
 import type { Facts } from "../facts/facts.ts";
-import type { Selection } from "../match/question.ts";
+import { countsOf } from "../match/engine.ts";
+import type { Clause, Selection } from "../match/question.ts";
 import { engineFacets, facetRows } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 import { allOfDeadPairs } from "./all-of-dead-pairs.ts";
@@ -38,14 +39,16 @@ export const findingKinds: readonly FindingKind[] = [
 /**
  * All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment.
  * @param measures what a browser has measured; kinds that need it find nothing without
+ * @param within what the page asks of its products; by default nothing, so that all are on it
  */
 export async function findFindings(
   facts: Facts,
   panel: PanelDocument,
   selection: Selection,
   measures: Measures = {},
+  within: Clause[] = [],
 ): Promise<Finding[]> {
-  const answer = await facts.ask({ facets: engineFacets(panel, "wide"), selection, sort: "", from: 0, size: 0 });
+  const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), selection, within));
   const facets = await Promise.all(
     facetRows(panel).map(async (row) => ({
       row,

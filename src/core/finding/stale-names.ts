@@ -1,4 +1,4 @@
-import { emptySelection } from "../match/selection.ts";
+import { countsOf } from "../match/engine.ts";
 import { engineMerges, staleValues } from "../panel/options.ts";
 import { inEachFacet } from "./finding.ts";
 
@@ -12,7 +12,7 @@ export const staleNames = inEachFacet({
     const merges = engineMerges(row.options);
     const ask = async (of: typeof merges) => {
       const facet = of ? { field, mode, merges: of } : { field, mode };
-      const { facets } = await facts.ask({ facets: [facet], selection: emptySelection, sort: "", from: 0, size: 0 });
+      const { facets } = await facts.ask(countsOf([facet]));
       return facets[field]?.options.map(({ id }) => id) ?? [];
     };
     const stated = new Set([...(await ask(undefined)), ...(merges ? await ask(merges) : [])]);

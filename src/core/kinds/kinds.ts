@@ -1,10 +1,11 @@
 import { mendsKind } from "../mend/kind.ts";
+import { pagesKind } from "../page/kind.ts";
 import { panelKind } from "../panel/kind.ts";
 import { shopKind } from "../shop/kind.ts";
 import { swatchesKind } from "../swatch/kind.ts";
 
 /** Every kind of document that a shop has. A new one is a line here, and has saving, history and conflicts at once. */
-export const kinds = { shop: shopKind, panel: panelKind, swatches: swatchesKind, mends: mendsKind };
+export const kinds = { shop: shopKind, panel: panelKind, pages: pagesKind, swatches: swatchesKind, mends: mendsKind };
 
 export type KindName = keyof typeof kinds;
 

@@ -1,10 +1,24 @@
 import { boolean, type InferType } from "yup";
-import { exact, numberIn, someText, text } from "../document/schema.ts";
+import { exact, listOf, numberIn, record, someText, text, wholeIn } from "../document/schema.ts";
 import { largest } from "../numbers/bounds.ts";
 
 const amount = () => numberIn(-largest, largest).optional();
+const yes = () => boolean().strict().required();
 
-/** What a listing shows of one product. */
+/** One variant of a product, to be chosen in a listing. */
+export const cardVariant = exact({
+  /** Its place among the product's variants, from 0. */
+  at: wholeIn(0, largest).required(),
+  /** What sets it apart from the others. */
+  name: text(1000),
+  price: amount(),
+  was: amount(),
+  soldOut: yes(),
+  /** It satisfies all that is chosen and what the page asks. */
+  matches: yes(),
+});
+
+/** What a listing shows of one product: all of it goes by the variants that satisfy the page and the choices. */
 export const cardSchema = exact({
   id: someText(10_000),
   title: text(100_000),
@@ -13,10 +27,17 @@ export const cardSchema = exact({
   image: text(10_000).optional(),
   /** The lowest present price, and whether other variants cost more. */
   price: amount(),
-  from: boolean().strict().required(),
+  from: yes(),
   /** The list price of that variant, when it is higher. */
   was: amount(),
-  soldOut: boolean().strict().required(),
+  soldOut: yes(),
+  /** Place of the variant that is shown, when not all of the product's match. */
+  variant: wholeIn(0, largest).optional(),
+  /** Values by field key, of the fields that were asked for. */
+  values: record(listOf(text(10_000), 1000)),
+  /** All variants, where they were asked for and there are several. */
+  variants: listOf(cardVariant, 10_000).optional().default(undefined),
 });
 
 export type Card = InferType<typeof cardSchema>;
+export type CardVariant = InferType<typeof cardVariant>;

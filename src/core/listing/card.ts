@@ -1,40 +1,84 @@
-import { fieldOf, firstValue, titleOf } from "../catalogue/catalogue.ts";
+import { fieldOf, firstValue, titleOf, valuesOf } from "../catalogue/catalogue.ts";
+import type { FieldRole } from "../catalogue/field.ts";
 import { parseNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { isSafePicture } from "../safe/safe-address.ts";
-import type { Card } from "./card-schema.ts";
+import type { Card, CardVariant } from "./card-schema.ts";
+import { variantLabel } from "./variant-label.ts";
 
-/** What a listing shows of a product. */
-export function cardOf(index: CatalogueIndex, product: number): Card {
+/** What is wanted on a card beside what every card has. */
+export interface Shown {
+  fields: readonly string[];
+  variants: boolean;
+}
+
+const nothingMore: Shown = { fields: [], variants: false };
+
+/**
+ * What a listing shows of a product. Picture, price, sale and stock are those of its matching variants.
+ * @param matches whether a variant satisfies the page and the choices; by default all do
+ */
+export function cardOf(
+  index: CatalogueIndex,
+  product: number,
+  matches: (variant: number) => boolean = () => true,
+  { fields, variants }: Shown = nothingMore,
+): Card {
   const { catalogue } = index;
   const [first, last] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
-  const read = (role: Parameters<typeof fieldOf>[1], variant = first) => {
-    const field = fieldOf(catalogue, role);
-    return field && firstValue(catalogue, field.key, variant);
-  };
-  let price: number | undefined;
-  let was: number | undefined;
-  let dearest = Number.NEGATIVE_INFINITY;
-  let stocked = fieldOf(catalogue, "availability") === undefined;
-  for (let v = first; v < last; v++) {
-    const amount = parseNumber(read("price", v) ?? "");
-    if (read("availability", v) !== "out of stock") stocked = true;
-    if (Number.isNaN(amount)) continue;
-    dearest = Math.max(dearest, amount);
-    if (price !== undefined && amount >= price) continue;
-    price = amount;
-    const list = parseNumber(read("list_price", v) ?? "");
-    was = list > amount ? list : undefined;
-  }
-  const image = read("image");
+  const all = Array.from({ length: last - first }, (_, i) => variantOf(index, first, first + i, matches));
+  const found = all.filter((one) => one.matches);
+  // A product that is on the page has a variant that matches, but an empty choice of variants shows all.
+  const shown = found.length > 0 ? found : all;
+  const priced = shown.filter(({ price }) => price !== undefined);
+  const cheapest = priced.reduce<CardVariant | undefined>(
+    (low, one) => (low === undefined || (one.price ?? 0) < (low.price ?? 0) ? one : low),
+    undefined,
+  );
+  const lead = cheapest ?? shown[0];
+  const image = read(index, "image", first + (lead?.at ?? 0)) ?? read(index, "image", first);
   return {
     id: catalogue.productIds[product] ?? "",
     title: titleOf(catalogue, product),
-    brand: read("brand"),
+    brand: read(index, "brand", first),
     image: image !== undefined && isSafePicture(image) ? image : undefined,
-    price,
-    from: price !== undefined && dearest > price,
-    was,
-    soldOut: !stocked,
+    price: cheapest?.price,
+    from: priced.some(({ price }) => (price ?? 0) > (cheapest?.price ?? 0)),
+    was: cheapest?.was,
+    soldOut: shown.every((one) => one.soldOut),
+    ...(found.length < all.length && lead ? { variant: lead.at } : {}),
+    values: Object.fromEntries(
+      fields.map((key) => [key, [...new Set(shown.flatMap(({ at }) => valuesOf(catalogue, key, first + at)))]]),
+    ),
+    ...(variants && all.length > 1
+      ? { variants: all.map((one) => ({ ...one, name: variantLabel(index, product, first + one.at) })) }
+      : {}),
   };
+}
+
+/** One variant of a product, without its name. */
+function variantOf(
+  index: CatalogueIndex,
+  first: number,
+  variant: number,
+  matches: (variant: number) => boolean,
+): CardVariant {
+  const number = (role: FieldRole) => {
+    const value = parseNumber(read(index, role, variant) ?? "");
+    return Number.isNaN(value) ? undefined : value;
+  };
+  const [price, list] = [number("price"), number("list_price")];
+  return {
+    at: variant - first,
+    name: "",
+    price,
+    was: price !== undefined && list !== undefined && list > price ? list : undefined,
+    soldOut: read(index, "availability", variant) === "out of stock",
+    matches: matches(variant),
+  };
+}
+
+function read({ catalogue }: CatalogueIndex, role: FieldRole, variant: number): string | undefined {
+  const field = fieldOf(catalogue, role);
+  return field && firstValue(catalogue, field.key, variant);
 }

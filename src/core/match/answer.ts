@@ -1,6 +1,6 @@
 import { type InferType, mixed } from "yup";
 import { fieldSchema } from "../catalogue/field-schema.ts";
-import { exact, listOf, numberIn, oneOf, record, wholeIn } from "../document/schema.ts";
+import { exact, listOf, numberIn, oneOf, record, someText, wholeIn } from "../document/schema.ts";
 import { levels, optionSchema } from "../index/option-schema.ts";
 import { cardSchema } from "../listing/card-schema.ts";
 import { largest } from "../numbers/bounds.ts";
@@ -46,6 +46,17 @@ const wireFacet = exact({
   steady: steadyFacet.optional().default(undefined),
 });
 
+/** A part of a selection that can be taken back by itself: the choice of a field, one option of an all-of choice, or the words. */
+const part = exact({
+  /** Absent for the words that were searched for. */
+  field: someText(500).optional(),
+  /** Absent for the whole choice of the field. */
+  option: someText(2000).optional(),
+});
+
+/** Parts of a selection without which something is found: one, or where no single one helps two, and how much. */
+const takeBack = exact({ parts: listOf(part, 2), total: whole() });
+
 /** An answer as it travels: parts that do not change with the selection are left out where the asker has them. */
 export const wireAnswer = exact({
   /** Products that match, and products on the page before any choice. */
@@ -55,11 +66,15 @@ export const wireAnswer = exact({
   products: listOf(cardSchema, 1000),
   /** By field key. */
   facets: record(wireFacet),
+  /** When nothing was found and it was asked for: what can be taken back, that which finds most first. */
+  takeBacks: listOf(takeBack, 100).optional().default(undefined),
 });
 
 export type Histogram = InferType<typeof histogram>;
 export type RangeAnswer = InferType<typeof rangeAnswer>;
 export type SteadyFacet = InferType<typeof steadyFacet>;
+export type TakeBack = InferType<typeof takeBack>;
+export type Part = InferType<typeof part>;
 export type WireAnswer = InferType<typeof wireAnswer>;
 export type WireFacet = WireAnswer["facets"][string];
 

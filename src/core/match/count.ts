@@ -1,19 +1,9 @@
-import {
-  type Bitmap,
-  bitmapOf,
-  complement,
-  count,
-  countBoth,
-  emptyBitmap,
-  has,
-  intersect,
-  set,
-  toIds,
-} from "../index/bitmap.ts";
+import { bitmapOf, complement, count, countBoth, emptyBitmap, has, intersect, set, toIds } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
 import { countAt } from "../numbers/tally.ts";
+import { type Base, productsIn } from "./base.ts";
 import { facetOptions, type Matcher, matchedProducts, productsOfList } from "./matcher.ts";
 import type { Facet } from "./question.ts";
 
@@ -32,18 +22,19 @@ export function liveCounts(matcher: Matcher, facet: Facet): Uint32Array {
   return countVariants(options, matcher.variantIds(without), matcher.index.productOf);
 }
 
-/** Products of the page that state the facet, however it is chosen: the numerator of reach. */
-export function stating(index: CatalogueIndex, page: Bitmap, facet: Facet): Bitmap {
+/** Products of the page that some option of the facet finds, however it is chosen: the numerator of reach. */
+function stating(index: CatalogueIndex, page: Base, facet: Facet) {
   const { level, records } = statingRecords(index, facet);
-  return intersect(level === "variant" ? productsOfList(index, records) : bitmapOf(records, index.products), page);
+  const found = level === "variant" ? productsOfList(index, records, page.variants) : bitmapOf(records, index.products);
+  return intersect(found, level === "variant" ? page.products : productsIn(index, page));
 }
 
-/** The products of the page that do not state the facet, in rising order. */
-export const silentProducts = (index: CatalogueIndex, page: Bitmap, facet: Facet): Uint32Array =>
-  toIds(intersect(complement(stating(index, page, facet), index.products), page));
+/** The products of the page that no option of the facet finds, in rising order. */
+export const silentProducts = (index: CatalogueIndex, page: Base, facet: Facet): Uint32Array =>
+  toIds(intersect(complement(stating(index, page, facet), index.products), productsIn(index, page)));
 
 /** How many products of the page some option of the facet can find. */
-export const reachCount = (index: CatalogueIndex, page: Bitmap, facet: Facet): number =>
+export const reachCount = (index: CatalogueIndex, page: Base, facet: Facet): number =>
   count(stating(index, page, facet));
 
 function statingRecords(index: CatalogueIndex, facet: Facet) {

@@ -7,6 +7,7 @@ import { firstValue } from "../catalogue/catalogue.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { type WireAnswer, wireAnswer } from "./answer.ts";
+import { everything } from "./base.ts";
 import { facetName } from "./engine.ts";
 import { LocalEngine } from "./local-engine.ts";
 import { Matcher } from "./matcher.ts";
@@ -18,6 +19,7 @@ import { usualSorts } from "./sort-keys.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const question = (facets: Facet[], choices: Question["selection"]["choices"] = {}): Question => ({
+  within: [],
   facets,
   selection: { text: "", choices },
   sort: "",
@@ -137,7 +139,7 @@ describe("ranges of a number line", () => {
       fc.property(shops, questions, (catalogue, { facets, choices }) => {
         const index = new CatalogueIndex(catalogue);
         const price: Facet = { field: "price", mode: "range" };
-        const counts = rangeCounts(new Matcher(index, index.allProducts(), facets, choices), price, ranges);
+        const counts = rangeCounts(new Matcher(index, everything(index), facets, choices), price, ranges);
         ranges.forEach((range, b) => {
           expect(counts[b]).toBe(new Reference(catalogue).matching(facets, { ...choices, price: range }).length);
         });

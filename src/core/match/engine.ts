@@ -1,10 +1,21 @@
 import type { Answer, FacetAnswer, SteadyFacet, WireAnswer } from "./answer.ts";
-import type { Facet, Question } from "./question.ts";
+import type { Clause, Facet, Question, Selection } from "./question.ts";
+import { emptySelection } from "./selection.ts";
 
 /** Answers questions about one page's products. Where the work is done is the engine's own affair. */
 export interface Engine {
   ask(question: Question): Answer | Promise<Answer>;
 }
+
+/** The question for counts alone, without products. @param within what the page asks; the whole catalogue by default */
+export const countsOf = (facets: Facet[], selection: Selection = emptySelection, within: Clause[] = []): Question => ({
+  within,
+  facets,
+  selection,
+  sort: "",
+  from: 0,
+  size: 0,
+});
 
 /** Names what does not change with the selection for one facet. */
 export const facetName = ({ field, mode, merges, ranges }: Facet): string =>

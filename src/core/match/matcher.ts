@@ -1,20 +1,10 @@
-import {
-  type Bitmap,
-  complement,
-  count,
-  emptyBitmap,
-  forEach,
-  has,
-  intersect,
-  set,
-  toIds,
-  union,
-} from "../index/bitmap.ts";
+import { type Bitmap, complement, count, emptyBitmap, has, intersect, set, toIds, union } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import type { NumberIndex, OptionIndex } from "../index/facet-index.ts";
+import type { OptionIndex } from "../index/facet-index.ts";
 import type { Level } from "../index/option-schema.ts";
 import { listOf } from "../index/postings.ts";
 import type { Range } from "../numbers/range-schema.ts";
+import { type Base, inRange, productsOf, variantsWithin } from "./base.ts";
 import type { Choice, Choices, Facet } from "./question.ts";
 import { optionsOf, rangeOf } from "./selection.ts";
 
@@ -56,15 +46,15 @@ export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex =
 export class Matcher {
   readonly index: CatalogueIndex;
   readonly choices: Choices;
-  #page: Bitmap;
+  #page: Base;
   #conditions: Condition[];
   #kept = new Map<string, Kept>();
 
   /**
-   * @param page the page's products
+   * @param page what the page's standing conditions leave
    * @param facets facets whose choices hold; a choice of another field has no mode, and so no meaning
    */
-  constructor(index: CatalogueIndex, page: Bitmap, facets: readonly Facet[], choices: Choices) {
+  constructor(index: CatalogueIndex, page: Base, facets: readonly Facet[], choices: Choices) {
     this.index = index;
     this.choices = choices;
     this.#page = page;
@@ -122,6 +112,12 @@ export class Matcher {
     return kept.variantIds;
   }
 
+  /** Whether a variant satisfies all that is chosen of variants and what the page asks of them; undefined where nothing is. */
+  get fits(): ((variant: number) => boolean) | undefined {
+    const { variants } = this.match();
+    return variants && ((variant) => has(variants, variant));
+  }
+
   /** How many products match with a range in the place of one field's choice. */
   sizeWith(field: string, range: Range): number {
     const base = this.match(field);
@@ -144,14 +140,15 @@ export class Matcher {
   }
 
   #work(without: string): Match {
-    const result: Match = { products: this.#page, variants: undefined, each: [] };
+    const page = this.#page;
+    const result: Match = { ...page, each: [] };
     for (const condition of this.#conditions) {
       if (condition.field === without) continue;
       if ("each" in condition) result.each.push(...condition.each);
       else if (condition.level === "product")
         result.products =
-          result.products === this.#page
-            ? both(this.#page, condition.bits)
+          result.products === page.products
+            ? both(page.products, condition.bits)
             : intersect(result.products, condition.bits);
       else result.variants = result.variants ? both(result.variants, condition.bits) : condition.bits;
     }
@@ -200,41 +197,6 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
 function rangeCondition(index: CatalogueIndex, field: string, range: Range) {
   const numbers = index.numbers(field);
   return { field, level: numbers.level, bits: inRange(numbers, range) };
-}
-
-function inRange({ starts, values }: NumberIndex, range: Range): Bitmap {
-  const size = starts.length - 1;
-  const bits = emptyBitmap(size);
-  const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = range;
-  for (let record = 0; record < size; record++) {
-    for (let i = starts[record] ?? 0; i < (starts[record + 1] ?? 0); i++) {
-      const value = values[i] ?? 0;
-      if (value >= min && value <= max) set(bits, record);
-    }
-  }
-  return bits;
-}
-
-function productsOf(index: CatalogueIndex, variants: Bitmap): Bitmap {
-  const { productOf } = index;
-  const result = emptyBitmap(index.products);
-  forEach(variants, (v) => {
-    set(result, productOf[v] ?? 0);
-  });
-  return result;
-}
-
-function variantsWithin(index: CatalogueIndex, products: Uint32Array, variants: Bitmap | undefined): Uint32Array {
-  const { variantStart } = index.catalogue;
-  const ids = new Uint32Array(index.variants);
-  let length = 0;
-  for (let i = 0; i < products.length; i++) {
-    const p = products[i] ?? 0;
-    for (let v = variantStart[p] ?? 0; v < (variantStart[p + 1] ?? 0); v++) {
-      if (!variants || has(variants, v)) ids[length++] = v;
-    }
-  }
-  return ids.subarray(0, length);
 }
 
 /** A new set of what is in both, without touching either. */

@@ -1,4 +1,4 @@
-import { type InferType, lazy, mixed } from "yup";
+import { boolean, type InferType, lazy, mixed } from "yup";
 import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
 import { mergeSchema } from "../index/option-schema.ts";
 import { largest } from "../numbers/bounds.ts";
@@ -43,8 +43,33 @@ const selection = exact({
   text: text(1000),
 });
 
+const statesValue = exact({ field: someText(500), options: listOf(someText(2000), 2000) });
+const statesRange = exact({
+  field: someText(500),
+  min: anyNumber().optional(),
+  max: anyNumber().optional(),
+});
+const isOneOf = exact({ products: listOf(someText(10_000), 10_000) });
+const hasWords = exact({ words: text(1000) });
+
+/**
+ * What a page asks of its products by itself: one of some values of a field, where a category stands for all below it;
+ * a number or a date within two ends; to be one of some products, by their ids; or to have the words of a search.
+ */
+export const condition = lazy((value: unknown) => {
+  if (typeof value !== "object" || value === null) return statesValue;
+  if ("products" in value) return isOneOf;
+  if ("words" in value) return hasWords;
+  return "options" in value ? statesValue : statesRange;
+});
+
+/** Conditions of which one must hold. */
+export const clause = listOf(condition, 200);
+
 /** What a listing page asks. */
 export const question = exact({
+  /** What makes a product one of the page's: all of these hold, beside every choice. Empty for the whole catalogue. */
+  within: listOf(clause, 200),
   facets: listOf(facet, 300),
   selection,
   /**
@@ -52,6 +77,17 @@ export const question = exact({
    * fall. Empty for the catalogue's own order. It is also what stands in an address.
    */
   sort: text(500),
+  /** What is wanted of each product beside its card. */
+  show: exact({
+    /** Fields whose values are shown. */
+    fields: listOf(someText(500), 100),
+    /** Its variants, to choose among. */
+    variants: boolean().strict().required(),
+  })
+    .optional()
+    .default(undefined),
+  /** Whether, when nothing is found, it is wanted what can be taken back. */
+  mends: boolean().strict().optional(),
   /** First product wanted, and how many. */
   from: wholeIn(0, largest).required(),
   size: wholeIn(0, 500).required(),
@@ -69,5 +105,9 @@ export type Selection = InferType<typeof selection>;
 export type Facet = InferType<typeof facet>;
 export type RangeSpec = InferType<typeof rangeSpec>;
 export type Sort = string;
+/** See {@link condition}. */
+export type Condition = InferType<typeof condition>;
+/** See {@link clause}. */
+export type Clause = InferType<typeof clause>;
 export type Question = InferType<typeof question>;
 export type WireQuestion = InferType<typeof wireQuestion>;

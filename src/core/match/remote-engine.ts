@@ -5,7 +5,8 @@ import type { Question, WireQuestion } from "./question.ts";
 /** The engine of which the work is done elsewhere: in a worker or on the server. */
 export class RemoteEngine implements Engine {
   #send: (question: WireQuestion) => Promise<WireAnswer>;
-  #steady = new Map<string, SteadyFacet>();
+  /** By what a page asks of its products, and by facet. */
+  #steady = new Map<string, Map<string, SteadyFacet>>();
 
   /** @param send takes a question to where the work is done and brings the answer */
   constructor(send: (question: WireQuestion) => Promise<WireAnswer>) {
@@ -13,13 +14,16 @@ export class RemoteEngine implements Engine {
   }
 
   async ask(question: Question): Promise<Answer> {
-    const has = question.facets.map(facetName).filter((name) => this.#steady.has(name));
+    const page = JSON.stringify(question.within);
+    const known = this.#steady.get(page) ?? new Map<string, SteadyFacet>();
+    this.#steady.set(page, known);
+    const has = question.facets.map(facetName).filter((name) => known.has(name));
     const wire = await this.#send({ ...question, has });
     for (const facet of question.facets) {
       const steady = wire.facets[facet.field]?.steady;
-      if (steady) this.#steady.set(facetName(facet), steady);
+      if (steady) known.set(facetName(facet), steady);
     }
-    return completeAnswer(wire, question, (facet) => this.#steady.get(facetName(facet)));
+    return completeAnswer(wire, question, (facet) => known.get(facetName(facet)));
   }
 }
 

@@ -1,5 +1,6 @@
 import { pathSeparator } from "../catalogue/path.ts";
 import type { Range } from "../numbers/range-schema.ts";
+import type { Part } from "./answer.ts";
 import type { Choice, Facet, Selection } from "./question.ts";
 
 /** Nothing chosen and nothing searched for. */
@@ -82,4 +83,11 @@ export function fitSelection(selection: Selection, facets: readonly Facet[]): Se
   // The same object where nothing changes, so that what hangs on it need not be worked out anew.
   const same = Object.keys(selection.choices).every((key) => choices[key] === selection.choices[key]);
   return same ? selection : { ...selection, choices };
+}
+
+/** The selection with a part taken back. */
+export function without(selection: Selection, { field, option }: Part): Selection {
+  if (field === undefined) return { ...selection, text: "" };
+  const rest = optionsOf(choiceOf(selection, field)).filter((id) => id !== option);
+  return withChoice(selection, field, option === undefined ? undefined : { options: rest });
 }

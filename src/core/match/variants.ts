@@ -1,6 +1,6 @@
 import { orderVariants } from "../catalogue/variant-order.ts";
-import { intersect } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { baseOf } from "./base.ts";
 import { Matcher } from "./matcher.ts";
 import type { Facet, Selection } from "./question.ts";
 
@@ -14,8 +14,7 @@ export interface VariantQuery {
 
 /** Variants that satisfy the choices themselves, of products that match. */
 export function findVariants(index: CatalogueIndex, { facets, selection, sort }: VariantQuery): Uint32Array {
-  const found = index.search(selection.text);
-  const all = index.allProducts();
-  const variants = new Matcher(index, found ? intersect(all, found) : all, facets, selection.choices).variantIds();
+  const page = baseOf(index, [[{ words: selection.text }]]);
+  const variants = new Matcher(index, page, facets, selection.choices).variantIds();
   return sort ? orderVariants(index.catalogue, sort.field, variants, sort.down) : variants;
 }

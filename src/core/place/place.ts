@@ -1,5 +1,6 @@
+import type { Part } from "../match/answer.ts";
 import type { Choice, Facet, Selection, Sort } from "../match/question.ts";
-import { emptySelection, toggle, withChoice } from "../match/selection.ts";
+import { emptySelection, toggle, withChoice, without } from "../match/selection.ts";
 
 /** Where a shopper is on a listing page, which is what the address bar holds. */
 export interface Place {
@@ -12,6 +13,15 @@ export interface Place {
 /** Nothing chosen, the shop's own order, the first page. */
 export const startPlace: Place = { selection: emptySelection, sort: "", page: 1 };
 
+/** An order that can be chosen, as a question has it. */
+interface Choosable {
+  sort: Sort;
+}
+
+/** The order that a place is shown in: what the shopper chose, else the first that can be chosen, else the page's own. */
+export const orderOf = ({ sort }: Pick<Place, "sort">, order: Sort, choices: readonly Choosable[]): Sort =>
+  sort !== "" ? sort : (choices[0]?.sort ?? order);
+
 /** What a shopper does to a listing. */
 export type Act =
   /** Takes an option in or out, as the facet's mode has it. */
@@ -22,6 +32,8 @@ export type Act =
   | { do: "only"; field: string; choice: Choice }
   | { do: "search"; text: string }
   | { do: "clear" }
+  /** Takes parts of the selection back. */
+  | { do: "without"; parts: readonly Part[] }
   | { do: "sort"; sort: Sort }
   | { do: "turn"; page: number };
 
@@ -37,6 +49,8 @@ export function nextPlace({ selection, sort }: Place, act: Act): Place {
       return selecting(withChoice(emptySelection, act.field, act.choice));
     case "search":
       return selecting({ ...selection, text: act.text });
+    case "without":
+      return selecting(act.parts.reduce(without, selection));
     case "clear":
       return selecting(emptySelection);
     case "sort":

@@ -60,7 +60,7 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
   app.get("/shops/:shop/data", async (c) => {
     const em = fork();
     const { data } = await catalogues.get(em, await shopRefOf(em, c.req.param("shop")));
-    return binary(data());
+    return binary(data(c.req.query("text") !== undefined));
   });
 
   // What the tool works on: the catalogue as it was imported.

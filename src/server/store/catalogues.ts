@@ -15,8 +15,8 @@ import { SwatchResolver } from "./swatches.ts";
 export interface LoadedCatalogue {
   facts: LocalFacts;
   swatches: SwatchResolver;
-  /** What pages that count for themselves are sent: the fields that panels and cards need, in binary form. */
-  data(): Uint8Array<ArrayBuffer>;
+  /** What pages that count for themselves are sent: the fields that panels and cards need, in binary form. @param text with descriptions */
+  data(text: boolean): Uint8Array<ArrayBuffer>;
 }
 
 /** Catalogues that are kept ready. */
@@ -46,15 +46,22 @@ async function load(em: SqlEntityManager, shop: ShopRef): Promise<LoadedCatalogu
   const catalogue = applyMends(decodeCatalogue(bytes), mends?.document.mends ?? []);
   const facts = new LocalFacts(new CatalogueIndex(catalogue));
   const title = titleField(catalogue)?.key;
-  let data: Uint8Array<ArrayBuffer> | undefined;
+  const made = new Map<boolean, Uint8Array<ArrayBuffer>>();
   return {
     facts,
     swatches: new SwatchResolver(facts.index),
-    data() {
-      data ??= encodeCatalogue(
-        catalogue,
-        (field) => isFacetable(field) || field.key === title || field.role === "image",
-      );
+    data(text) {
+      const data =
+        made.get(text) ??
+        encodeCatalogue(
+          catalogue,
+          (field) =>
+            isFacetable(field) ||
+            field.key === title ||
+            field.role === "image" ||
+            (text && field.role === "description"),
+        );
+      made.set(text, data);
       return data;
     },
   };

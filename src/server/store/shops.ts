@@ -4,6 +4,8 @@ import { type Catalogue, productCount, variantCount } from "../../core/catalogue
 import { fieldKey, isDerived } from "../../core/catalogue/field.ts";
 import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { firstPanel } from "../../core/suggest/suggest.ts";
@@ -24,13 +26,17 @@ export interface Import {
 export interface NewShop extends Import {
   name: string;
   currency: string;
-  /** The first panel; one is made from the catalogue when there is none. */
-  panel?: PanelDocument;
+  /** The first panels; one is made from the catalogue when there is none. */
+  panels?: readonly PanelDocument[];
+  pages?: PagesDocument;
 }
 
 /** Stores a shop with its catalogue and a first panel, whole or not at all. */
-export function createShop(em: SqlEntityManager, { name, currency, panel, ...brought }: NewShop): Promise<Shop> {
-  const document = panel ?? firstPanel(new CatalogueIndex(brought.catalogue), "First panel");
+export function createShop(
+  em: SqlEntityManager,
+  { name, currency, panels, pages, ...brought }: NewShop,
+): Promise<Shop> {
+  const first = panels ?? [firstPanel(new CatalogueIndex(brought.catalogue), "First panel")];
   return write(em, async (tx) => {
     const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
     const shop = tx.create<Shop>(ShopSchema, {
@@ -43,7 +49,8 @@ export function createShop(em: SqlEntityManager, { name, currency, panel, ...bro
     tx.persist(shop);
     await tx.flush();
     await insertParts(tx, shop, brought);
-    await insertDocument(tx, shop, panelKind, document);
+    for (const panel of first) await insertDocument(tx, shop, panelKind, panel);
+    if (pages) await insertDocument(tx, shop, pagesKind, pages);
     return shop;
   });
 }

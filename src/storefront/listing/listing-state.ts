@@ -1,8 +1,10 @@
+import type { Layout } from "../../core/page/layout.ts";
 import type { Place } from "../../core/place/place.ts";
-import type { PanelState } from "../panel/panel-state.ts";
+import type { Shared } from "../panel/panel-state.ts";
 
-/** Products on one page of a listing. */
-export const pageSize = 24;
-
-/** All that a listing is drawn from: where the shopper is, and what the panel beside it is drawn from. */
-export type ListingState = PanelState & Place;
+/** All that a listing is drawn from: where the shopper is, and how the page lists products. */
+export interface ListingState extends Shared, Place {
+  layout: Layout;
+  /** The order of the page until the shopper chooses another. */
+  order: string;
+}

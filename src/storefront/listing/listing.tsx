@@ -1,16 +1,53 @@
+import { type Band, bands, resolve } from "../../core/band/band.ts";
+import { listForms, ratios } from "../../core/page/layout.ts";
 import type { Perform } from "../panel/panel-state.ts";
-import { Grid } from "./grid.tsx";
+import { Cards } from "./cards.tsx";
 import type { ListingState } from "./listing-state.ts";
+import { More } from "./more.tsx";
 import { NothingFound } from "./nothing-found.tsx";
 import { Pages } from "./pages.tsx";
 
-/** The products that were found, page by page, or what to do when there are none. */
-export function Listing({ state, perform }: { state: ListingState; perform: Perform }) {
-  if (state.answer.total === 0) return <NothingFound state={state} perform={perform} />;
+interface Props<S extends ListingState> {
+  /** One for each band before a width is known; afterwards that of the present one. */
+  states: readonly S[];
+  perform: Perform;
+}
+
+/** The products that were found, as the page lists them on each band, or what to do when there are none. */
+export function Listing<S extends ListingState>({ states, perform }: Props<S>) {
+  const [state] = states;
+  if (!state) return null;
+  const { layout, answer } = state;
+  if (answer.total === 0) return <NothingFound state={state} perform={perform} />;
   return (
-    <>
-      <Grid state={state} />
-      <Pages state={state} perform={perform} />
-    </>
+    <div class="zs-products" style={styleOf(layout)}>
+      {listForms.map((form) => {
+        const on = bands.filter((band) => resolve(layout.form, band) === form);
+        const own = states.find(({ band }) => on.includes(band));
+        return own ? (
+          <div key={form} data-bands={on.join(" ")}>
+            <Cards state={own} form={form} />
+          </div>
+        ) : null;
+      })}
+      {layout.more === "pages" ? (
+        <Pages state={state} perform={perform} />
+      ) : (
+        <More state={state} perform={perform} scroll={layout.more === "scroll"} />
+      )}
+    </div>
   );
+}
+
+/** How a layout's numbers reach the style sheet. */
+function styleOf({ columns, ratio, picture }: ListingState["layout"]): Record<string, string> {
+  const template = (band: Band) => {
+    const n = resolve(columns, band);
+    return n === 0 ? "repeat(auto-fill, minmax(var(--zs-card), 1fr))" : `repeat(${n}, minmax(0, 1fr))`;
+  };
+  return {
+    "--zs-ratio": String(ratios[ratio]),
+    "--zs-thumb": `${picture}px`,
+    ...Object.fromEntries(bands.map((band) => [`--zs-columns-${band}`, template(band)])),
+  };
 }

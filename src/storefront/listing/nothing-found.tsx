@@ -1,22 +1,56 @@
-import { ChipList } from "../panel/chip-list.tsx";
-import { chipsOf } from "../panel/chips.ts";
+import type { Part } from "../../core/match/answer.ts";
+import { emptySelection } from "../../core/match/selection.ts";
+import { type Chip, chipsOf } from "../panel/chips.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { ListingState } from "./listing-state.ts";
 
-/** What stands in the place of products when nothing fits: every choice, to be taken back. */
+/**
+ * What stands in the place of products when nothing fits: what the designer has written, and each choice that can be
+ * taken back, with the number of products that are found without it.
+ */
 export function NothingFound({ state, perform }: { state: ListingState; perform: Perform }) {
-  const { say } = state;
+  const { say, layout, answer, selection } = state;
+  const chips = chipsOf(state);
+  const takeBacks = answer.takeBacks ?? [];
+  const chosen = chips.length > 0;
   return (
     <div class="zs-nothing">
-      <h3>{say("nothingFits")}</h3>
-      <p>{say("takeBack")}</p>
-      <ChipList chips={chipsOf(state)} say={say} perform={perform}>
-        <li>
-          <button type="button" class="zt-clear" onClick={() => perform({ do: "clear" })}>
-            {say("clearAll")}
-          </button>
-        </li>
-      </ChipList>
+      <h3>{say(chosen ? "nothingFits" : "nothingHere")}</h3>
+      {layout.nothing ? (
+        // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
+        <div class="zt-text" dangerouslySetInnerHTML={{ __html: layout.nothing }} />
+      ) : null}
+      {takeBacks.length > 0 ? (
+        <>
+          <p>{say("takeBack")}</p>
+          <ul class="zs-back">
+            {takeBacks.map(({ parts, total }) => (
+              <li key={JSON.stringify(parts)}>
+                <button type="button" class="zt-chip" onClick={() => perform({ do: "without", parts: [...parts] })}>
+                  {say("without", { what: parts.map((part) => nameOf(part, chips)).join(` ${say("and")} `) })}
+                  <b>{say("found", { n: total })}</b>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      {chosen && selection !== emptySelection ? (
+        <button type="button" class="zt-clear" onClick={() => perform({ do: "clear" })}>
+          {say("clearAll")}
+        </button>
+      ) : null}
     </div>
   );
 }
+
+/** What a part of the selection is called: its chips. */
+const nameOf = ({ field, option }: Part, chips: readonly Chip[]): string =>
+  chips
+    .filter(({ key }) =>
+      field === undefined ? key === "q" : option === undefined ? isOf(key, field) : key === `${field} ${option}`,
+    )
+    .map(({ text }) => text)
+    .join(", ");
+
+const isOf = (key: string, field: string): boolean => key === field || key.startsWith(`${field} `);

@@ -1,4 +1,5 @@
 import { type UsualSort, usualSorts } from "../../core/match/sort-keys.ts";
+import { wordsIn } from "../../core/panel/options.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { WordKey } from "../words/say.ts";
 import type { ListingState } from "./listing-state.ts";
@@ -12,16 +13,23 @@ const words: Readonly<Record<UsualSort, WordKey>> = {
   name: "sortName",
 };
 
-/** The order of the products. */
+/** The order of the products: the designer's choices, or the usual ones. The first is what the page is in by itself. */
 export function SortBox({ state, perform }: { state: ListingState; perform: Perform }) {
-  const { say, sort, fields } = state;
+  const { say, sort, fields, layout, language } = state;
+  const choices =
+    layout.sorts.length > 0
+      ? layout.sorts.map(({ sort: one, label, labels }, at) => ({
+          sort: at === 0 ? "" : one,
+          label: wordsIn({ text: label, others: labels }, language),
+        }))
+      : usualSorts([...fields.values()]).map(({ sort: one, goesBy }) => ({ sort: one, label: say(words[goesBy]) }));
   return (
     <label class="zs-sort">
       <span class="zt-unseen">{say("sortBy")}</span>
       <select value={sort} onChange={(event) => perform({ do: "sort", sort: event.currentTarget.value })}>
-        {usualSorts([...fields.values()]).map(({ sort: one, goesBy }) => (
+        {choices.map(({ sort: one, label }) => (
           <option key={one} value={one}>
-            {say(words[goesBy])}
+            {label}
           </option>
         ))}
       </select>

@@ -1,12 +1,12 @@
 import { pathSeparator } from "../../core/catalogue/path.ts";
 import { isRange } from "../../core/match/selection.ts";
 import { labelOf } from "../../core/panel/options.ts";
-import { facetRows, rowLabel, rulesOf } from "../../core/panel/panel.ts";
+import { rowLabel, rulesOf } from "../../core/panel/panel.ts";
 import type { Act } from "../../core/place/place.ts";
 import { settingsOn } from "../../core/setting/settings.ts";
 import { formatterOf } from "./format.ts";
 import { rangeText } from "./option-views.ts";
-import type { PanelState } from "./panel-state.ts";
+import type { Shared } from "./panel-state.ts";
 
 /** One chosen filter in words, and what takes it back. */
 export interface Chip {
@@ -17,8 +17,8 @@ export interface Chip {
 }
 
 /** What is chosen, in the order chosen, so that a new chip moves none of the others. */
-export function chipsOf({ selection, panel, fields, answer, currency, language, band, say }: PanelState): Chip[] {
-  const rows = new Map(facetRows(panel).map((row) => [row.field, row]));
+export function chipsOf({ selection, rows: all, fields, answer, currency, language, band, say }: Shared): Chip[] {
+  const rows = new Map(all.map((row) => [row.field, row]));
   const chips = Object.entries(selection.choices).flatMap(([key, choice]): Chip[] => {
     const row = rows.get(key);
     const field = fields.get(key);

@@ -1,7 +1,7 @@
-import type { PanelState } from "./panel-state.ts";
+import type { Shared } from "./panel-state.ts";
 
 /** How many products there are. Drawn anew with every number, since a number that grows would push its neighbours. */
-export function Count({ state: { answer, say } }: { state: Pick<PanelState, "answer" | "say"> }) {
+export function Count({ state: { answer, say } }: { state: Pick<Shared, "answer" | "say"> }) {
   const { total, outOf } = answer;
   return (
     <p class="zt-total" role="status">

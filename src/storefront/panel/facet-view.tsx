@@ -66,7 +66,7 @@ function DrawnFacet({ row, state, perform }: Props) {
   const props = displayProps({ row, state, perform }, field, settings, answer);
   // A facet with nothing left drops out too, and comes back at the same place.
   const left = answer.range ? answer.range.live.min !== null || props.choice !== undefined : props.options.length > 0;
-  if (settings.deadEnd === "drop" && !left) return null;
+  if (!left && (settings.deadEnd === "drop" || answer.reach === 0)) return null;
 
   const open = fold.start === start ? fold.open : start !== "folded";
   // Without a title nothing could open it again.

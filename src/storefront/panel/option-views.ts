@@ -8,9 +8,9 @@ import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import type { FacetSettings } from "../../core/setting/settings.ts";
 import type { Say } from "../words/say.ts";
 import type { OptionView, RangeView } from "./displays/display-props.ts";
-import type { PanelState } from "./panel-state.ts";
+import type { Shared } from "./panel-state.ts";
 
-type Shown = Pick<PanelState, "selection" | "swatches" | "language" | "say">;
+type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say">;
 
 /**
  * A facet's options as its display draws them: those that the designer shows, under the names given, in the
@@ -32,7 +32,9 @@ export function optionViews(
     if (!option || (!isShown(rules, option.id) && !chosen.has(option.id))) return [];
     const { id, label } = option;
     const dead = counts.live[o] === 0 && !chosen.has(id);
-    if (dead && settings.deadEnd === "drop") return [];
+    // A page offers what its own products state, and no more.
+    const elsewhere = counts.steady[o] === 0 && !chosen.has(id);
+    if (elsewhere || (dead && settings.deadEnd === "drop")) return [];
     return {
       id,
       label,

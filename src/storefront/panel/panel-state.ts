@@ -1,17 +1,14 @@
 import type { Band } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { Answer } from "../../core/match/answer.ts";
-import type { Selection } from "../../core/match/question.ts";
-import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { Facet, Selection } from "../../core/match/question.ts";
+import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { Act } from "../../core/place/place.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Say } from "../words/say.ts";
 
-/** All that a panel is drawn from. Never changed in place. */
-export interface PanelState {
-  /** Prefix of ids, so that several panels can stand on one page. */
-  id: string;
-  panel: PanelDocument;
+/** What all panels of a page and its listing are drawn from. Never changed in place. */
+export interface Shared {
   band: Band;
   fields: ReadonlyMap<string, Field>;
   swatches: SwatchBook;
@@ -22,10 +19,25 @@ export interface PanelState {
   /** BCP 47 tag of what shoppers read. */
   language: string;
   say: Say;
-  /** Row that the designer points at in the lattice. */
-  marked: string | undefined;
   /** The query of the present address, of which links and the plain form keep what is not the place's. */
   query: string;
+  /** What stands in front of every address of the shop, like `/shop/nursery`. */
+  base: string;
+  /** The facet rows of all panels of the page. */
+  rows: readonly FacetRow[];
+  /** The page's facets as the engine is asked for them. */
+  asked: readonly Facet[];
+}
+
+/** All that one panel is drawn from. */
+export interface PanelState extends Shared {
+  /** Prefix of ids, so that several panels can stand on one page. */
+  id: string;
+  panel: PanelDocument;
+  /** Its place in addresses. */
+  slug: string;
+  /** Row that the designer points at in the lattice. */
+  marked: string | undefined;
 }
 
 /** Does what a shopper has asked for. */

@@ -8,7 +8,7 @@ import { useSight } from "./use-sight.ts";
 
 /** A panel's rows in order. It is a form, so that it also works without scripts. */
 export function PanelView({ state, perform }: { state: PanelState; perform: Perform }) {
-  const { panel, say, query } = state;
+  const { panel, slug, say, query } = state;
   const form = useRef<HTMLFormElement>(null);
   const inSight = useSight(form, panel.rows);
   const searches = panel.rows.some((row) => row.kind === "piece" && row.piece === "search");
@@ -16,6 +16,7 @@ export function PanelView({ state, perform }: { state: PanelState; perform: Perf
     <form
       ref={form}
       class="zt-panel"
+      data-panel={slug}
       method="get"
       aria-label={say("filters")}
       onSubmit={(event) => event.preventDefault()}

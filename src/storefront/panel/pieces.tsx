@@ -2,7 +2,7 @@ import { type ComponentType, h } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../core/catalogue/path.ts";
 import { isEmpty } from "../../core/match/selection.ts";
-import { facetRows, rowLabel } from "../../core/panel/panel.ts";
+import { rowLabel } from "../../core/panel/panel.ts";
 import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/panel-schema.ts";
 import { toAddress } from "../../core/place/address.ts";
 import { type Act, nextPlace, startPlace } from "../../core/place/place.ts";
@@ -122,12 +122,7 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
           return (
             <li key={id}>
               <a
-                href={toAddress(
-                  nextPlace(startPlace, only),
-                  (key) => state.fields.get(key),
-                  state.query,
-                  facetRows(state.panel),
-                )}
+                href={toAddress(nextPlace(startPlace, only), (key) => state.fields.get(key), state.query, state.asked)}
                 onClick={(event) => {
                   if (event.ctrlKey || event.metaKey || event.shiftKey) return;
                   event.preventDefault();

@@ -1,23 +1,35 @@
 import type { BandLimits } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
-import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
+import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Words } from "../words/say.ts";
+import type { PagePanel } from "./page-panel.ts";
 
 /** Where a page's questions are answered: in the page itself, in a worker of its own, or on the server. */
 export type EnginePlace = "page" | "worker" | "server";
 
+/** The stand-in shop around every page. */
+export interface ShopAround {
+  slug: string;
+  name: string;
+  currency: string;
+  bars: Bar[];
+  menu: MenuEntry[];
+}
+
 /** What a shop page is born with. */
 export interface Boot {
-  shop: { slug: string; name: string; currency: string };
+  shop: ShopAround;
+  /** What stands in front of every address of the shop. */
+  base: string;
+  page: ShownPage;
+  panels: PagePanel[];
   /** The catalogue's fields, so that addresses can be read before the catalogue is there. */
   fields: Field[];
-  panel: PanelDocument;
-  /** The panel's name in addresses, which ids on the page begin with. */
-  panelSlug: string;
   /** Page widths that bands hold from. */
   limits: BandLimits;
-  /** Colours of the values that the panel shows; of all values on the stage. */
+  /** Colours of the values that the panels show; of all values on the stage. */
   swatches: SwatchBook;
   engine: EnginePlace;
   /** Where the catalogue in binary form is, and where questions are sent. */
@@ -27,6 +39,6 @@ export interface Boot {
   language: string;
   /** Its words; absent where they are those that every page has. */
   words?: Words;
-  /** The page stands on the designer's stage and takes its panel and selection from there. */
+  /** The page stands on the designer's stage and takes its panels and selection from there. */
   stage: boolean;
 }

@@ -1,35 +1,48 @@
+import type { VNode } from "preact";
 import { renderToString } from "preact-render-to-string";
+import { bands } from "../../core/band/band.ts";
+import type { Product } from "../../core/listing/product.ts";
 import type { Engine } from "../../core/match/engine.ts";
-import { bandGroups } from "../../core/panel/band-groups.ts";
-import { engineFacets } from "../../core/panel/panel.ts";
 import { fromAddress } from "../../core/place/address.ts";
 import { startPlace } from "../../core/place/place.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import { putAllWords } from "../words/languages.ts";
 import type { Boot } from "./boot.ts";
+import { facetsOf } from "./page-panel.ts";
 import { answerAt, firstState, type PlaceAnswer } from "./page-state.ts";
 import { PageView } from "./page-view.tsx";
+import { NoPageView, ProductView } from "./product-view.tsx";
+import type { Around } from "./shop-frame.tsx";
 
 putAllViews();
 putAllWords();
 const still = () => {};
 
 /**
- * Draws a listing page as markup, for the address's selection; the browser takes it over. No width is known here, so
- * the panel stands in it once for each group of bands that it differs by, and the style sheet shows one of them.
+ * Draws a page as markup, for the address's selection; the browser takes it over. No width is known here, so what
+ * differs by band stands in it once for each group of bands, and the style sheet shows one of them.
  */
 export async function drawPage(boot: Boot, engine: Engine, search: string): Promise<string> {
   const fields = new Map(boot.fields.map((field) => [field.key, field]));
   const answers = new Map<string, PlaceAnswer>();
-  const copies = [];
-  for (const group of bandGroups(boot.panel)) {
-    const [band] = group;
-    const facets = engineFacets(boot.panel, band);
-    const name = JSON.stringify(facets);
-    const place = boot.stage ? startPlace : fromAddress(search, facets, (key) => fields.get(key));
-    const found = answers.get(name) ?? (await answerAt(engine, boot.panel, band, place));
+  const states = [];
+  for (const band of bands) {
+    const asked = facetsOf(boot.panels, band);
+    const name = JSON.stringify(asked);
+    const place = boot.stage ? startPlace : fromAddress(search, asked, (key) => fields.get(key));
+    const asking = { shown: boot.page, panels: boot.panels, band, fields };
+    const found = answers.get(name) ?? (await answerAt(engine, asking, place));
     answers.set(name, found);
-    copies.push({ group, state: firstState(boot, band, found, search) });
+    states.push(firstState(boot, band, found, search));
   }
-  return renderToString(<PageView copies={copies} perform={still} openDrawer={still} />);
+  return renderToString(<PageView states={states} perform={still} openDrawer={still} />);
 }
+
+/** Draws a product's own page. @param chosen place of the variant that is chosen, from 0 */
+export const drawProduct = (around: Around, product: Product, chosen: number): string =>
+  drawn(<ProductView around={around} product={product} chosen={chosen} />);
+
+/** Draws what stands where there is no page: says so, and searches. */
+export const drawNoPage = (around: Around): string => drawn(<NoPageView around={around} />);
+
+const drawn = (view: VNode): string => renderToString(view);

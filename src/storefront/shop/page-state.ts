@@ -1,23 +1,38 @@
-import { type Band, type BandLimits, resolve } from "../../core/band/band.ts";
-import type { DisplayName } from "../../core/display/displays.ts";
+import type { Band, BandLimits } from "../../core/band/band.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Question } from "../../core/match/question.ts";
-import { engineFacets, facetRows } from "../../core/panel/panel.ts";
-import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { Place } from "../../core/place/place.ts";
-import { type ListingState, pageSize } from "../listing/listing-state.ts";
+import { showOf } from "../../core/page/layout.ts";
+import type { ShownPage } from "../../core/page/shown-page.ts";
+import { facetRows } from "../../core/panel/panel.ts";
+import { orderOf, type Place } from "../../core/place/place.ts";
+import type { ListingState } from "../listing/listing-state.ts";
+import type { PanelState } from "../panel/panel-state.ts";
 import { sayOf } from "../words/spoken.ts";
-import type { Boot } from "./boot.ts";
+import type { Boot, ShopAround } from "./boot.ts";
+import { facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
+
+/** A row that the designer points at. */
+export interface Marked {
+  panel: string;
+  row: string;
+}
 
 /** All that a shop's page is drawn from. Never changed in place. */
 export interface PageState extends ListingState {
-  shop: Boot["shop"];
+  shop: ShopAround;
+  shown: ShownPage;
+  panels: readonly PagePanel[];
   limits: BandLimits;
-  drawerOpen: boolean;
+  /** The panel whose drawer is open. */
+  drawer: string | undefined;
+  marked: Marked | undefined;
   /** The last question has no answer yet, since the shop does not answer. */
   trouble: boolean;
 }
+
+/** As much of a page as decides what the engine is asked. */
+export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields">;
 
 /** A place and the answer to it. */
 export interface PlaceAnswer {
@@ -26,48 +41,57 @@ export interface PlaceAnswer {
 }
 
 /** What the engine is asked for a page. */
-export function questionOf(panel: PanelDocument, band: Band, { selection, sort, page }: Place): Question {
-  return { facets: engineFacets(panel, band), selection, sort, from: (page - 1) * pageSize, size: pageSize };
+export function questionOf({ shown, panels, band, fields }: Asking, place: Place): Question {
+  const { selection, page } = place;
+  const { kind, within, layout, order } = shown;
+  const { size, more } = layout;
+  const asked = {
+    facets: facetsOf(panels, band),
+    sort: orderOf(place, order, layout.sorts),
+    show: showOf(layout, fields.values()),
+    mends: true,
+    // Behind a button and while scrolling all that was shown before stays.
+    ...(more === "pages" ? { from: (page - 1) * size, size } : { from: 0, size: page * size }),
+  };
+  // What was searched for is what a page of search results is made of, and not a choice on it.
+  return kind === "search"
+    ? { ...asked, within: [...within, [{ words: selection.text }]], selection: { ...selection, text: "" } }
+    : { ...asked, within, selection };
 }
 
 /**
- * Asks for a place on a panel's page. A page beyond the last is the last: a shared link may be older than
+ * Asks for a place on a page. A place beyond the last is the last: a shared link may be older than
  * the catalogue. An engine that answers at once is answered for at once.
  */
 export function answerAt(
   engine: Engine,
-  panel: PanelDocument,
-  band: Band,
+  asking: Asking,
   { selection, sort, page }: Place,
 ): PlaceAnswer | Promise<PlaceAnswer> {
   const place = { selection, sort, page };
   const take = (answer: Answer): PlaceAnswer | Promise<PlaceAnswer> => {
-    const last = Math.max(1, Math.ceil(answer.total / pageSize));
-    return page > last ? answerAt(engine, panel, band, { ...place, page: last }) : { place, answer };
+    const last = Math.max(1, Math.ceil(answer.total / asking.shown.layout.size));
+    return page > last ? answerAt(engine, asking, { ...place, page: last }) : { place, answer };
   };
-  const answer = engine.ask(questionOf(panel, band, place));
+  const answer = engine.ask(questionOf(asking, place));
   return answer instanceof Promise ? answer.then(take) : take(answer);
 }
 
 /** The first state of a page, on one of its bands. @param query what stands behind the address, from its `?` on */
-export function firstState(
-  { shop, fields, panel, panelSlug, limits, swatches, language }: Boot,
-  band: Band,
-  { place, answer }: PlaceAnswer,
-  query: string,
-): PageState {
+export function firstState(boot: Boot, band: Band, { place, answer }: PlaceAnswer, query: string): PageState {
+  const { shop, base, page: shown, panels, fields, limits, swatches, language } = boot;
   return {
     ...place,
-    id: `zt-${panelSlug}-${band}`,
+    ...onPage(shown, panels, band),
     shop,
-    panel,
+    base,
     band,
     limits,
     fields: new Map(fields.map((field) => [field.key, field])),
     swatches,
     currency: shop.currency,
     answer,
-    drawerOpen: false,
+    drawer: undefined,
     trouble: false,
     marked: undefined,
     language,
@@ -76,7 +100,25 @@ export function firstState(
   };
 }
 
-/** The displays that a panel uses, on one band or on all. */
-export function displaysOf(panel: PanelDocument, bands: readonly Band[]): DisplayName[] {
-  return [...new Set(facetRows(panel).flatMap(({ display }) => bands.map((band) => resolve(display, band))))];
+/** What of a page's state hangs on the page, its panels and the band. */
+export const onPage = (shown: ShownPage, panels: readonly PagePanel[], band: Band) => ({
+  shown,
+  layout: shown.layout,
+  order: shown.order,
+  panels,
+  rows: panels.flatMap(({ panel }) => facetRows(panel)),
+  asked: facetsOf(panels, band),
+});
+
+/** What one panel of a page is drawn from. */
+export function panelState(state: PageState, one: PagePanel): PanelState {
+  const { slug, panel } = one;
+  const group = groupsOf(one).find((bands) => bands.includes(state.band));
+  return {
+    ...state,
+    id: `zt-${slug}-${group?.[0] ?? state.band}`,
+    panel,
+    slug,
+    marked: state.marked?.panel === slug ? state.marked.row : undefined,
+  };
 }

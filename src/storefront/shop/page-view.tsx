@@ -1,70 +1,87 @@
-import { resolve } from "../../core/band/band.ts";
-import type { BandGroup } from "../../core/panel/band-groups.ts";
+import type { ComponentChildren } from "preact";
+import { bands } from "../../core/band/band.ts";
+import { wordsIn } from "../../core/panel/options.ts";
 import type { Placement } from "../../core/panel/placement.ts";
 import { Listing } from "../listing/listing.tsx";
 import { SortBox } from "../listing/sort-box.tsx";
 import { chipsOf } from "../panel/chips.ts";
 import { Count } from "../panel/count.tsx";
 import { Drawer } from "../panel/drawer.tsx";
-import type { Perform } from "../panel/panel-state.ts";
+import type { PanelState, Perform } from "../panel/panel-state.ts";
 import { PanelView } from "../panel/panel-view.tsx";
-import type { PageState } from "./page-state.ts";
-
-/** The page for a group of bands on which it is the same. */
-export interface Copy {
-  group: BandGroup;
-  state: PageState;
-}
+import { blocksOf } from "./blocks.ts";
+import { groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
+import { type PageState, panelState } from "./page-state.ts";
+import { Crumbs, ShopFrame } from "./shop-frame.tsx";
 
 interface Props {
-  /** One for each group of bands before a width is known; afterwards that of the present one. */
-  copies: readonly Copy[];
+  /** One for each band before a width is known; afterwards that of the present one. */
+  states: readonly PageState[];
   perform: Perform;
-  openDrawer(open: boolean): void;
+  openDrawer(panel: string | undefined): void;
 }
 
-/** The stand-in shop's listing page: fixed bars, heading, the panel where it is placed, and the products. */
-export function PageView({ copies, perform, openDrawer }: Props) {
-  const [first] = copies;
-  if (!first) return null;
-  const { state } = first;
-  const { shop, say, panel } = state;
-  const placed = copies.map(({ group, state: own }) => ({
-    bands: group.join(" "),
-    state: own,
-    placement: resolve(panel.placement, group[0]),
-    view: <PanelView state={own} perform={perform} />,
-  }));
+/** A panel as it stands on some bands on which it is drawn alike. */
+interface Placed {
+  one: PagePanel;
+  bands: string;
+  placement: Placement;
+  page: PageState;
+  state: PanelState;
+}
+
+/** A page of the stand-in shop: its name and text, its panels where they stand, and the products. */
+export function PageView({ states, perform, openDrawer }: Props) {
+  const [state] = states;
+  if (!state) return null;
+  const { say, shown, layout, panels, selection } = state;
+  const placed = panels.flatMap((one) => placedOn(one, states));
   const at = (...places: Placement[]) => placed.filter(({ placement }) => places.includes(placement));
+  const show = ({ state: own }: Placed) => <PanelView state={own} perform={perform} />;
+  const title = titleOf(state);
+  const isArticle = shown.kind === "article";
+  const words = shown.kind === "search" ? selection.text : "";
   return (
-    <div
-      class="zs-shop"
-      data-wide={resolve(panel.placement, "wide")}
-      data-medium={resolve(panel.placement, "medium")}
-      data-slim={resolve(panel.placement, "slim")}
+    <ShopFrame
+      around={state}
+      address={shown.address}
+      words={words}
+      header={<Slot name="header" placed={at("header")} show={show} />}
     >
-      <div class="zs-notice">{say("welcome", { shop: shop.name })}</div>
-      <header class="zs-bar">
-        <span class="zs-name">{shop.name}</span>
-        <span class="zs-basket">{say("basket", { n: 0 })}</span>
-      </header>
-      <main class="zs-main">
-        <h1>{say("allProducts")}</h1>
-        <div class="zs-layout">
-          {at("left", "right").map(({ bands, placement, view }) => (
-            <aside key={bands} class="zs-side" data-bands={bands} data-placement={placement}>
-              {view}
-            </aside>
-          ))}
+      <Crumbs around={state} page={{ ...shown, title }} />
+      <h1>{title}</h1>
+      {isArticle ? (
+        <Article html={shown.html} placed={at("article")} show={show} />
+      ) : shown.html ? (
+        // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
+        <div class="zs-intro zt-text" dangerouslySetInnerHTML={{ __html: shown.html }} />
+      ) : null}
+      {isArticle && !layout.listing ? null : (
+        <div class="zs-layout" {...sidesOf(state)}>
+          <Slot name="left" placed={at("left")} show={show} />
           <section class="zs-listing" aria-label={say("products")}>
-            {at("above").map(({ bands, view }) => (
-              <div key={bands} class="zs-above" data-bands={bands} data-placement="above">
-                {view}
-              </div>
+            <Slot name="above" placed={at("above")} show={show} />
+            {at("folded").map((one) => (
+              <details key={keyOf(one)} class="zt-folded" data-bands={one.bands} data-placement="folded">
+                <summary class="zt-drawer-button">
+                  <ButtonText state={one.state} />
+                </summary>
+                {show(one)}
+              </details>
             ))}
             <div class="zs-tools">
-              {at("drawer").map(({ bands, state: own }) => (
-                <DrawerButton key={bands} bands={bands} state={own} open={() => openDrawer(true)} />
+              {at("drawer").map((one) => (
+                <button
+                  key={keyOf(one)}
+                  type="button"
+                  class="zt-drawer-button"
+                  data-bands={one.bands}
+                  aria-haspopup="dialog"
+                  data-active={chipsOf(one.state).length > 0 || undefined}
+                  onClick={() => openDrawer(one.one.slug)}
+                >
+                  <ButtonText state={one.state} />
+                </button>
               ))}
               <Count state={state} />
               <SortBox state={state} perform={perform} />
@@ -73,35 +90,125 @@ export function PageView({ copies, perform, openDrawer }: Props) {
             <p class="zs-trouble" role="alert">
               {state.trouble ? <span>{say("trouble")}</span> : null}
             </p>
-            <Listing state={state} perform={perform} />
+            <Listing states={states} perform={perform} />
           </section>
+          <Slot name="right" placed={at("right")} show={show} />
         </div>
-      </main>
-      <footer class="zs-foot">{shop.name}</footer>
-      {at("drawer").map(({ bands, state: own, view }) => (
-        <div key={bands} data-bands={bands} data-placement="drawer">
-          <Drawer open={own.drawerOpen} total={own.answer.total} say={say} close={() => openDrawer(false)}>
-            {view}
+      )}
+      {at("drawer").map((one) => (
+        <div key={keyOf(one)} data-bands={one.bands} data-placement="drawer">
+          <Drawer
+            open={one.page.drawer === one.one.slug}
+            total={one.page.answer.total}
+            say={say}
+            close={() => openDrawer(undefined)}
+          >
+            {show(one)}
           </Drawer>
+        </div>
+      ))}
+    </ShopFrame>
+  );
+}
+
+/** A panel once for each group of bands on which it is drawn alike, as far as there are states of them. */
+const placedOn = (one: PagePanel, states: readonly PageState[]): Placed[] =>
+  groupsOf(one).flatMap((group): Placed[] => {
+    const page = states.find(({ band }) => group.includes(band));
+    if (!page) return [];
+    return [{ one, bands: group.join(" "), placement: placeOf(one, group[0]), page, state: panelState(page, one) }];
+  });
+
+const keyOf = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`;
+
+/** The panels of a slot, in their order. */
+function Slot({
+  name,
+  placed,
+  show,
+}: {
+  name: Placement;
+  placed: readonly Placed[];
+  show(one: Placed): ComponentChildren;
+}) {
+  if (placed.length === 0) return null;
+  const on = bands.filter((band) => placed.some((one) => one.bands.split(" ").includes(band)));
+  const Tag = name === "left" || name === "right" ? "aside" : "div";
+  return (
+    <Tag class={`zs-slot zs-${name}`} data-bands={on.join(" ")}>
+      {placed.map((one) => (
+        <div key={keyOf(one)} data-bands={one.bands} data-placement={name}>
+          {show(one)}
+        </div>
+      ))}
+    </Tag>
+  );
+}
+
+/** The text of an article, with the panels that stand in it after the blocks that they stand after. */
+function Article({
+  html,
+  placed,
+  show,
+}: {
+  html: string;
+  placed: readonly Placed[];
+  show(one: Placed): ComponentChildren;
+}) {
+  const blocks = blocksOf(html);
+  const after = ({ one }: Placed) => Math.min(one.after ?? 0, blocks.length);
+  return (
+    <div class="zs-article">
+      {[...blocks, ""].map((block, at) => (
+        <div key={at} class="zs-block">
+          {placed
+            .filter((one) => after(one) === at)
+            .map((one) => (
+              <div key={keyOf(one)} class="zs-inset" data-bands={one.bands} data-placement="article">
+                {show(one)}
+              </div>
+            ))}
+          {block ? (
+            // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
+            <div class="zt-text" dangerouslySetInnerHTML={{ __html: block }} />
+          ) : null}
         </div>
       ))}
     </div>
   );
 }
 
-function DrawerButton({ bands, state, open }: { bands: string; state: PageState; open(): void }) {
+/** By band, at which sides of the products panels stand. */
+function sidesOf({ panels }: PageState): Record<string, string> {
+  const sides = bands.map((band) => {
+    const places = panels.map((one) => placeOf(one, band));
+    const on = (["left", "right"] as const).filter((side) => places.includes(side));
+    return [`data-${band}`, on.length === 2 ? "both" : (on[0] ?? "none")];
+  });
+  return Object.fromEntries(sides);
+}
+
+/** What a page is called, in the shopper's language. */
+export function titleOf({
+  shown,
+  say,
+  language,
+  selection,
+}: Pick<PageState, "shown" | "say" | "language" | "selection">) {
+  if (shown.kind === "shop") return say("allProducts");
+  if (shown.kind === "search") {
+    const words = selection.text.trim();
+    return words === "" ? say("search") : say("resultsFor", { words });
+  }
+  return wordsIn({ text: shown.name, others: shown.names }, language);
+}
+
+function ButtonText({ state }: { state: PanelState }) {
   const chosen = chipsOf(state).length;
   return (
-    <button
-      type="button"
-      class="zt-drawer-button"
-      data-bands={bands}
-      aria-haspopup="dialog"
-      data-active={chosen > 0 || undefined}
-      onClick={open}
-    >
+    <>
       {state.say("filters")}
       {chosen > 0 ? <span class="zt-badge">{chosen}</span> : null}
-    </button>
+    </>
   );
 }

@@ -2,16 +2,16 @@ import { hydrate } from "preact";
 import { useLayoutEffect, useState } from "preact/hooks";
 import { bandAt } from "../../core/band/band.ts";
 import { isSameSelection } from "../../core/match/selection.ts";
-import { groupOn } from "../../core/panel/band-groups.ts";
-import { engineFacets } from "../../core/panel/panel.ts";
 import { fromAddress, toAddress } from "../../core/place/address.ts";
 import { startPlace } from "../../core/place/place.ts";
 import { openEngine } from "../engine/open-engine.ts";
+import { BasketContext } from "../listing/basket.ts";
 import { loadViews } from "../panel/displays/load-views.ts";
 import { putWords } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
 import { withTouched } from "./early-choices.ts";
-import { answerAt, displaysOf, firstState } from "./page-state.ts";
+import { displaysOf, facetsOf } from "./page-panel.ts";
+import { answerAt, firstState } from "./page-state.ts";
 import { PageView } from "./page-view.tsx";
 import { PageStore } from "./store.ts";
 
@@ -24,40 +24,53 @@ async function start(): Promise<void> {
   const fields = new Map(boot.fields.map((field) => [field.key, field]));
   const fieldOf = (key: string) => fields.get(key);
   const band = bandAt(innerWidth, boot.limits);
-  const facets = engineFacets(boot.panel, band);
+  const facets = facetsOf(boot.panels, band);
   const place = boot.stage ? startPlace : fromAddress(location.search, facets, fieldOf);
   const [engine, stage] = await Promise.all([
     openEngine(boot),
     boot.stage ? import("../stage/stage.ts") : undefined,
-    loadViews(displaysOf(boot.panel, [band])),
+    loadViews(displaysOf(boot.panels, [band])),
   ]);
   const store = new PageStore(
-    firstState(boot, band, await answerAt(engine, boot.panel, band, place), location.search),
+    firstState(
+      boot,
+      band,
+      await answerAt(engine, { shown: boot.page, panels: boot.panels, band, fields }, place),
+      location.search,
+    ),
     engine,
   );
 
   // The server drew the page for every band; this one's is taken over, and the others were never seen.
-  const group = groupOn(boot.panel, band).join(" ");
   for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
-    if (other.dataset.bands !== group) other.remove();
+    if (!other.dataset.bands?.split(" ").includes(band)) other.remove();
   // What was chosen while the page was still asleep counts too: the plain form says it as an address would.
-  const early = root.querySelector<HTMLFormElement>("form.zt-panel");
-  const selection = early ? withTouched(store.state.selection, early, facets, fieldOf) : store.state.selection;
+  const selection = [...root.querySelectorAll<HTMLFormElement>("form.zt-panel")].reduce(
+    (now, form) => withTouched(now, form, facets, fieldOf),
+    store.state.selection,
+  );
   // From here on nothing is waited for: a click in between would find half a page.
   hydrate(<Page store={store} />, root);
   addEventListener("resize", () => void widen(store));
 
   if (stage) stage.connectStage(store);
   else {
+    let { page } = store.state;
     store.subscribe((state, change) => {
       if (change !== "place") return;
+      const query = toAddress(state, fieldOf, location.search, state.asked);
+      // More of the same is no step of its own: going back leads to where the shopper was before the page.
+      const more = state.layout.more !== "pages" && state.page === page + 1;
+      page = state.page;
       // The address is not in a hurry; the frame with the result goes first.
-      const query = toAddress(state, fieldOf, location.search, engineFacets(state.panel, state.band));
-      setTimeout(() => history.pushState(null, "", location.pathname + query + location.hash));
+      setTimeout(() =>
+        history[more ? "replaceState" : "pushState"](null, "", location.pathname + query + location.hash),
+      );
     });
-    addEventListener("popstate", () =>
-      store.go(fromAddress(location.search, engineFacets(store.state.panel, store.state.band), fieldOf), "view"),
-    );
+    addEventListener("popstate", () => {
+      store.go(fromAddress(location.search, store.state.asked, fieldOf), "view");
+      page = store.state.page;
+    });
   }
   if (!isSameSelection(selection, store.state.selection)) store.go({ ...store.state, selection, page: 1 });
   document.documentElement.dataset.ready = "";
@@ -65,7 +78,7 @@ async function start(): Promise<void> {
 
 /** Follows the width of the window, with the views that another band wants. */
 async function widen(store: PageStore): Promise<void> {
-  await loadViews(displaysOf(store.state.panel, [bandAt(innerWidth, store.state.limits)]));
+  await loadViews(displaysOf(store.state.panels, [bandAt(innerWidth, store.state.limits)]));
   store.setWidth(innerWidth);
 }
 
@@ -76,15 +89,18 @@ function Page({ store }: { store: PageStore }) {
     setState(store.state);
     return store.subscribe(setState);
   }, [store]);
+  const [count, setCount] = useState(0);
   return (
-    <PageView
-      copies={[{ group: groupOn(state.panel, state.band), state }]}
-      perform={(act) => {
-        store.perform(act);
-        if (act.do === "turn") scrollTo({ top: 0 });
-      }}
-      openDrawer={(open) => store.openDrawer(open)}
-    />
+    <BasketContext.Provider value={{ count, add: () => setCount((now) => now + 1) }}>
+      <PageView
+        states={[state]}
+        perform={(act) => {
+          store.perform(act);
+          if (act.do === "turn" && state.layout.more === "pages") scrollTo({ top: 0 });
+        }}
+        openDrawer={(panel) => store.openDrawer(panel)}
+      />
+    </BasketContext.Provider>
   );
 }
 

@@ -2,11 +2,13 @@ import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { fitSelection } from "../../core/match/selection.ts";
-import { engineFacets } from "../../core/panel/panel.ts";
+import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { type Act, nextPlace, type Place } from "../../core/place/place.ts";
 import { sayOf } from "../words/spoken.ts";
-import { answerAt, type PageState, type PlaceAnswer } from "./page-state.ts";
+import type { ShopAround } from "./boot.ts";
+import type { PagePanel } from "./page-panel.ts";
+import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer } from "./page-state.ts";
 
 export type Listener = (state: PageState, change: Change) => void;
 /** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
@@ -58,10 +60,23 @@ export class PageStore {
     this.go({ selection, sort: this.#wanted.sort, page: 1 }, "stage");
   }
 
-  /** Puts a changed panel on the page; the selection stays as far as it still has a meaning. */
-  setPanel(panel: PanelDocument): void {
-    const { selection, band } = this.#wanted;
-    this.#ask({ ...this.#wanted, panel, selection: fitSelection(selection, engineFacets(panel, band)) }, "panel");
+  /** Puts a changed panel in the place of the one that it was; the selection stays as far as it still has a meaning. */
+  setPanel(slug: string, panel: PanelDocument): void {
+    const panels = this.#wanted.panels.map((one) => (one.slug === slug ? { ...one, panel } : one));
+    this.#refit(this.#wanted.shown, panels);
+  }
+
+  /** Shows another page, or the same one laid out otherwise. What is chosen stays as far as it has a meaning there. */
+  setPage(shown: ShownPage, panels: readonly PagePanel[], around: Pick<ShopAround, "bars" | "menu">): void {
+    this.#wanted = { ...this.#wanted, shop: { ...this.#wanted.shop, ...around } };
+    this.#refit(shown, panels);
+  }
+
+  #refit(shown: ShownPage, panels: readonly PagePanel[]): void {
+    const { selection, band, shown: before } = this.#wanted;
+    const laid = onPage(shown, panels, band);
+    const place = shown.address === before.address ? {} : { page: 1, sort: "" };
+    this.#ask({ ...this.#wanted, ...laid, ...place, selection: fitSelection(selection, laid.asked) }, "panel");
   }
 
   /** Tells the page its width in CSS px, and from which widths bands hold when that has changed. */
@@ -82,18 +97,19 @@ export class PageStore {
     this.#put({ ...this.#state, ...spoken }, "view");
   }
 
-  openDrawer(open: boolean): void {
-    if (open !== this.#state.drawerOpen) this.#put({ ...this.#state, drawerOpen: open }, "view");
+  /** Opens the drawer of a panel; undefined closes it. */
+  openDrawer(drawer: string | undefined): void {
+    if (drawer !== this.#state.drawer) this.#put({ ...this.#state, drawer }, "view");
   }
 
   /** Marks the row that the designer points at. */
-  mark(row: string | undefined): void {
-    if (row !== this.#state.marked) this.#put({ ...this.#state, marked: row }, "view");
+  mark(marked: Marked | undefined): void {
+    if (marked !== this.#state.marked) this.#put({ ...this.#state, marked }, "view");
   }
 
-  // Ids go by the band, and what is counted can differ by it, as ranges of a price do.
+  // What is counted can differ by the band, as ranges of a price do.
   #onBand(state: PageState, band: Band): PageState {
-    return { ...state, band, id: state.id.replace(/[^-]+$/, band), drawerOpen: false };
+    return { ...state, ...onPage(state.shown, state.panels, band), band, drawer: undefined };
   }
 
   #ask(next: PageState, change: Change, pause = firstPause): void {
@@ -102,11 +118,11 @@ export class PageStore {
     if (change === "place" || change === "stage") this.#stepped = change === "place";
     const take = ({ place, answer }: PlaceAnswer) => {
       if (turn !== this.#asked) return;
-      const { marked, drawerOpen, band } = this.#state;
+      const { marked, drawer, band } = this.#state;
       const told = this.#stepped ? "place" : change;
       this.#stepped = false;
       // What does not wait for an answer may have changed meanwhile.
-      const { language, say, limits } = this.#wanted;
+      const { language, say, limits, shop } = this.#wanted;
       this.#wanted = {
         ...next,
         ...place,
@@ -114,8 +130,9 @@ export class PageStore {
         language,
         say,
         limits,
+        shop,
         marked,
-        drawerOpen: drawerOpen && next.band === band,
+        drawer: next.band === band ? drawer : undefined,
         trouble: false,
       };
       this.#put(this.#wanted, told);
@@ -130,7 +147,7 @@ export class PageStore {
         pause,
       );
     };
-    const answer = answerAt(this.#engine, next.panel, next.band, next);
+    const answer = answerAt(this.#engine, next, next);
     if (answer instanceof Promise) answer.then(take, fail);
     else take(answer);
   }

@@ -3,18 +3,22 @@ import { describe, expect, it, vi } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { readCatalogue } from "../../core/catalogue/read.ts";
 import { edited } from "../../core/document/edit.ts";
+import { LocalFacts } from "../../core/facts/local-facts.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
+import { countsOf } from "../../core/match/engine.ts";
 import { LocalEngine } from "../../core/match/local-engine.ts";
 import type { Question, Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import { usualLayout } from "../../core/page/layout.ts";
+import { shownPage } from "../../core/page/shown-page.ts";
 import { removeRow, setMode } from "../../core/panel/edit.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import { nextPlace, startPlace } from "../../core/place/place.ts";
 import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../../core/setting/settings.ts";
-import { pageSize } from "../listing/listing-state.ts";
 import { chipsOf } from "../panel/chips.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import { optionViews } from "../panel/option-views.ts";
@@ -26,11 +30,16 @@ import { PageStore } from "./store.ts";
 const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const engine = new LocalEngine(index);
 const swatches = {};
+const page = shownPage("/", pagesKind.fresh(""), new LocalFacts(index).pageFacts(), "climber-finder");
+if (!page) throw new Error("A shop has a page of all its products.");
+const { bars, menu } = pagesKind.fresh("");
+const panelsOf = (panel: PanelDocument) => [{ slug: "climber-finder", panel }];
 const boot: Boot = {
-  shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR" },
+  shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR", bars, menu },
+  base: "/shop/n",
+  page,
   fields: index.catalogue.fields,
-  panel: demoPanel,
-  panelSlug: "climber-finder",
+  panels: panelsOf(demoPanel),
   limits: { medium: 750, wide: 1000 },
   swatches,
   language: "en",
@@ -42,12 +51,14 @@ const boot: Boot = {
 const facets = engineFacets(demoPanel, "wide");
 /** The engine here answers at once. */
 const answered = (panel: PanelDocument, selection: Selection): PlaceAnswer => {
-  const found = answerAt(engine, panel, "wide", { ...startPlace, selection });
+  const fields = new Map(boot.fields.map((field) => [field.key, field]));
+  const asking = { shown: boot.page, panels: panelsOf(panel), band: "wide", fields } as const;
+  const found = answerAt(engine, asking, { ...startPlace, selection });
   if (found instanceof Promise) throw new Error("The engine took its time.");
   return found;
 };
 const stateFor = (panel: PanelDocument, selection: Selection = emptySelection) =>
-  firstState({ ...boot, panel }, "wide", answered(panel, selection), "");
+  firstState({ ...boot, panels: panelsOf(panel) }, "wide", answered(panel, selection), "");
 const toggling = (field: string, option: string) => ({ do: "toggle", facet: { field, mode: "any" }, option }) as const;
 const wait = (ms = 0) => new Promise((done) => setTimeout(done, ms));
 const storeFor = (with_: Engine = engine) => new PageStore(stateFor(demoPanel), with_);
@@ -71,16 +82,16 @@ describe("the page's store", () => {
   it("takes a page beyond the last for the last", () => {
     const store = storeFor();
     store.go({ ...store.state, page: 999 });
-    expect(store.state.page).toBe(Math.ceil(240 / pageSize));
+    expect(store.state.page).toBe(Math.ceil(240 / usualLayout.size));
   });
 
   it("keeps what is chosen when the panel changes, as far as it has a meaning", () => {
     const store = storeFor();
     store.perform(toggling("light", "shade"));
     store.perform(toggling("light", "full sun"));
-    store.setPanel(edited(demoPanel, setMode(lightRow, "one", "")));
+    store.setPanel("climber-finder", edited(demoPanel, setMode(lightRow, "one", "")));
     expect(store.state.selection).toEqual(chosen("light", "shade"));
-    store.setPanel(edited(demoPanel, removeRow("f-light", "")));
+    store.setPanel("climber-finder", edited(demoPanel, removeRow("f-light", "")));
     expect(store.state.selection).toEqual(emptySelection);
     expect(store.state.answer.total).toBe(240);
   });
@@ -93,7 +104,7 @@ describe("the page's store", () => {
     const heard = vi.fn();
     store.subscribe(heard);
     store.perform(toggling("light", "shade"));
-    store.setPanel({ ...demoPanel });
+    store.setPanel("climber-finder", { ...demoPanel });
     store.setWidth(400);
     await wait(20);
     expect([store.state.selection, store.state.band, store.state.answer.total]).toEqual([
@@ -136,7 +147,7 @@ describe("a slow engine", () => {
     await wait(80);
     const all = chosen("light", "shade", "full sun", "half shade");
     expect([one.state.selection, other.state.selection]).toEqual([all, all]);
-    expect(one.state.answer.total).toBe(engine.ask({ facets, selection: all, sort: "", from: 0, size: 0 }).total);
+    expect(one.state.answer.total).toBe(engine.ask(countsOf(facets, all)).total);
   });
 
   it("that fails is asked again; until then the page keeps the last result and says so", async () => {
@@ -245,12 +256,12 @@ describe("numbers as shoppers read them", () => {
 
 describe("the page as the server draws it", () => {
   const draw = (search: string, panel = demoPanel, language = "en") =>
-    drawPage({ ...boot, panel, language }, engine, search);
+    drawPage({ ...boot, panels: panelsOf(panel), language }, engine, search);
 
   it("holds the answer to the address without any script, once for each kind of band", async () => {
     const page = await draw("?light=shade&lang=en");
     expect(page).toContain(">77 products of 240<");
-    expect(page.match(/class="zs-card"/g)).toHaveLength(pageSize);
+    expect(page.match(/class="zs-card"/g)).toHaveLength(usualLayout.size);
     expect(page).toMatch(/value="shade"[^>]*checked|checked[^>]*value="shade"/);
     expect(page).toContain("<noscript>");
     // Beside the products on wide and medium, in a drawer on slim: two panels, of which the style sheet shows one.

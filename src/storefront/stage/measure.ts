@@ -1,12 +1,12 @@
 import type { PageMeasure } from "../../core/finding/measure.ts";
 
 /**
- * How high a panel's rows stand on the present page, in CSS px. A panel in a closed drawer is laid out
+ * How high the rows of one of its panels stand on the present page, in CSS px. A panel in a closed drawer is laid out
  * nowhere, so a copy of it is measured at the drawer's width, out of sight.
  */
-export function measurePage(): PageMeasure | undefined {
-  const panel = document.querySelector<HTMLElement>(".zt-panel");
-  const products = document.querySelector(".zs-grid, .zs-nothing");
+export function measurePage(slug: string): PageMeasure | undefined {
+  const panel = document.querySelector<HTMLElement>(`.zt-panel[data-panel="${CSS.escape(slug)}"]`);
+  const products = document.querySelector(".zs-products, .zs-nothing");
   if (!panel) return undefined;
   const laidOut = panel.getClientRects().length > 0;
   const shown = laidOut ? panel : copyOutOfSight(panel);
@@ -14,7 +14,9 @@ export function measurePage(): PageMeasure | undefined {
   for (const row of shown.querySelectorAll<HTMLElement>("[data-row]")) rows[row.dataset.row ?? ""] = heightOf(row);
   const height = heightOf(shown);
   if (!laidOut) shown.parentElement?.remove();
-  const bars = [...document.querySelectorAll(".zs-notice, .zs-bar")].reduce((sum, bar) => sum + heightOf(bar), 0);
+  const bars = [...document.querySelectorAll(".zs-fixed")]
+    .filter((bar) => getComputedStyle(bar).position === "sticky")
+    .reduce((sum, bar) => sum + heightOf(bar), 0);
   const top = (products?.getBoundingClientRect().top ?? 0) + scrollY;
   return { rows, panel: height, bars, products: Math.round(top) - bars };
 }

@@ -2,13 +2,19 @@ import type { Band, BandLimits } from "../../core/band/band.ts";
 import type { Patch } from "../../core/document/patch.ts";
 import type { PageMeasure } from "../../core/finding/measure.ts";
 import type { Selection } from "../../core/match/question.ts";
+import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+
+import type { ShopAround } from "../shop/boot.ts";
+import type { PagePanel } from "../shop/page-panel.ts";
 
 /** From the bench to a page on its stage. */
 export type ToStage =
-  /** The panel whole, once; later what has changed of it. */
-  | { zt: "panel"; panel: PanelDocument }
+  /** The panel that is worked on whole, once; later what has changed of it. */
+  | { zt: "panel"; slug: string; panel: PanelDocument }
   | { zt: "patches"; patches: readonly Patch[] }
+  /** The page that is shown, with all its panels, and the shop around it. */
+  | { zt: "page"; page: ShownPage; panels: readonly PagePanel[]; around: Pick<ShopAround, "bars" | "menu"> }
   | { zt: "limits"; limits: BandLimits }
   | { zt: "selection"; selection: Selection }
   | { zt: "mark"; row: string | undefined }

@@ -1,6 +1,8 @@
 import type { BandLimits } from "../../core/band/band.ts";
 import { patched } from "../../core/document/edit.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { putAllViews } from "../panel/displays/all.ts";
+import type { PagePanel } from "../shop/page-panel.ts";
 import type { PageStore } from "../shop/store.ts";
 import { direction } from "../words/direction.ts";
 import { putAllWords } from "../words/languages.ts";
@@ -16,10 +18,11 @@ export function connectStage(store: PageStore): void {
   putAllViews();
   putAllWords();
   const tell = (message: FromStage) => parent.postMessage(message, location.origin);
-  let { panel } = store.state;
-  const setPanel = (next: typeof panel) => {
-    panel = next;
-    store.setPanel(next);
+  /** The panel that is worked on; its slug is told with the panel itself. */
+  let open: { slug: string; panel: PanelDocument } | undefined;
+  const setPanel = (slug: string, panel: PanelDocument) => {
+    open = { slug, panel };
+    store.setPanel(slug, panel);
   };
 
   addEventListener("message", (event: MessageEvent<ToStage>) => {
@@ -27,41 +30,47 @@ export function connectStage(store: PageStore): void {
     const message = event.data;
     switch (message.zt) {
       case "panel":
-        return setPanel(message.panel);
+        return setPanel(message.slug, message.panel);
       case "patches":
-        return setPanel(patched(panel, message.patches));
+        return open && setPanel(open.slug, patched(open.panel, message.patches));
+      case "page":
+        return store.setPage(message.page, withOpen(message.panels, open), message.around);
       case "limits":
         styleFor(message.limits);
         return store.setWidth(innerWidth, message.limits);
       case "selection":
         return store.setSelection(message.selection);
       case "mark":
-        return store.mark(message.row);
+        return store.mark(open && message.row !== undefined ? { panel: open.slug, row: message.row } : undefined);
       case "language":
         document.documentElement.lang = message.language;
         document.documentElement.dir = direction(message.language);
         return store.setLanguage(message.language);
       case "drawer":
-        return store.openDrawer(message.open);
+        return store.openDrawer(message.open ? open?.slug : undefined);
       case "screen":
         return drawScreen(message.height);
     }
   });
 
-  let open = store.state.drawerOpen;
+  let { drawer } = store.state;
   store.subscribe((state, change) => {
     // What came from the bench is not told back to it: it would come here again, behind the next click.
     if (change === "place") tell({ zt: "selection", selection: state.selection });
-    if (state.drawerOpen !== open) {
-      open = state.drawerOpen;
-      tell({ zt: "drawer", open });
+    if (state.drawer !== drawer) {
+      drawer = state.drawer;
+      tell({ zt: "drawer", open: drawer !== undefined });
     }
   });
-  tellMeasures(store, tell);
-  tellPointed(tell);
+  tellMeasures(store, tell, () => open?.slug);
+  tellPointed(tell, () => open?.slug);
   tellKeys(tell);
   tell({ zt: "ready" });
 }
+
+/** The panels of a page, the one that is worked on as it is here: what changes it goes this way alone. */
+const withOpen = (panels: readonly PagePanel[], open: { slug: string; panel: PanelDocument } | undefined) =>
+  panels.map((one) => (open && one.slug === open.slug ? { ...one, panel: open.panel } : one));
 
 /** Fetches the style sheet in which bands hold from these widths on. */
 function styleFor({ medium, wide }: BandLimits): void {
@@ -75,12 +84,12 @@ function styleFor({ medium, wide }: BandLimits): void {
 
 type Tell = (message: FromStage) => void;
 
-function tellMeasures(store: PageStore, tell: Tell): void {
+function tellMeasures(store: PageStore, tell: Tell, slug: () => string | undefined): void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const measureSoon = () => {
     clearTimeout(timer);
     timer = setTimeout(() => {
-      const measure = measurePage();
+      const measure = measurePage(slug() ?? store.state.panels[0]?.slug ?? "");
       if (measure) tell({ zt: "measured", band: store.state.band, measure });
     }, settle);
   };
@@ -88,7 +97,7 @@ function tellMeasures(store: PageStore, tell: Tell): void {
   measureSoon();
 }
 
-function tellPointed(tell: Tell): void {
+function tellPointed(tell: Tell, slug: () => string | undefined): void {
   let pointed: string | undefined;
   const point = (row: string | undefined) => {
     if (row === pointed) return;
@@ -96,7 +105,9 @@ function tellPointed(tell: Tell): void {
     tell({ zt: "point", row });
   };
   document.addEventListener("pointerover", ({ target }) => {
-    point(target instanceof Element ? target.closest<HTMLElement>("[data-row]")?.dataset.row : undefined);
+    const row = target instanceof Element ? target.closest<HTMLElement>("[data-row]") : undefined;
+    const own = row?.closest<HTMLElement>("[data-panel]")?.dataset.panel === slug();
+    point(own ? row?.dataset.row : undefined);
   });
   document.documentElement.addEventListener("pointerleave", () => point(undefined));
 }

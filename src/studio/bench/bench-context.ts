@@ -55,7 +55,9 @@ export const createSession = (): SessionStore =>
 export type PanelStore = DocumentStore<PanelDocument>;
 
 export interface Bench {
+  /** The panel that is worked on, and its place in addresses. */
   panel: PanelStore;
+  slug: string;
   session: SessionStore;
   /** All documents that the bench changes. */
   stores: readonly Stepped[];

@@ -27,7 +27,10 @@ function OpenBench({ shop, slug }: { shop: string; slug: string }) {
   const session = useMemo(createSession, []);
   const open = useOpenShop();
   const { settings } = open;
-  const bench = useMemo(() => panel && { panel, session, stores: [panel, settings] }, [panel, settings, session]);
+  const bench = useMemo(
+    () => panel && { panel, slug, session, stores: [panel, settings] },
+    [panel, slug, settings, session],
+  );
 
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
   if (!panel || !bench) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;

@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { countsOf } from "../../core/match/engine.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -19,7 +20,7 @@ export function EvidenceLine() {
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
   const measures = useMeasures();
-  const answer = useAnswer({ facets: engineFacets(panel, "wide"), selection, sort: "", from: 0, size: 0 });
+  const answer = useAnswer(countsOf(engineFacets(panel, "wide"), selection));
   // Named by what it is made of, which is the same object as long as it says the same.
   const question = useMemo(() => ({ panel, selection, measures }), [panel, selection, measures]);
   const findings = useAsked(() => desk.findings(panel, selection, measures), question, findingPause) ?? [];

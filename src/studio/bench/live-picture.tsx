@@ -3,8 +3,9 @@ import useSWRImmutable from "swr/immutable";
 import type { Band } from "../../core/band/band.ts";
 import type { DisplayName } from "../../core/display/displays.ts";
 import type { Answer } from "../../core/match/answer.ts";
+import { countsOf } from "../../core/match/engine.ts";
 import { emptySelection } from "../../core/match/selection.ts";
-import { emptyPanel, engineFacets } from "../../core/panel/panel.ts";
+import { emptyPanel, engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
 import type { PanelState } from "../../storefront/panel/panel-state.ts";
@@ -42,13 +43,7 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
   const shown = useMemo(() => pictureRow(row, display), [row, display]);
   // A panel of this row alone, so that a change of any other row draws nothing anew.
   const alone = useMemo(() => ({ ...around, rows: [shown] }), [shown]);
-  const answer = useAnswer({
-    facets: engineFacets(alone, band),
-    selection: emptySelection,
-    sort: "",
-    from: 0,
-    size: 0,
-  });
+  const answer = useAnswer(countsOf(engineFacets(alone, band)));
   const { data: sheet } = useSWRImmutable(`/storefront/style.css?band=${band}`, fetchSheet);
   const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
   useEffect(() => {
@@ -88,6 +83,7 @@ const stateFor = (
   answer: Answer,
 ): PanelState => ({
   id: "zt-picture",
+  slug: "picture",
   panel,
   band,
   fields: new Map(profiles.map(({ field }) => [field.key, field])),
@@ -99,4 +95,7 @@ const stateFor = (
   say: sayOf("en"),
   marked: undefined,
   query: "",
+  base: "",
+  rows: facetRows(panel),
+  asked: engineFacets(panel, band),
 });

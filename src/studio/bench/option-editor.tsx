@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { fitsWords, words } from "../../core/index/words.ts";
-import { emptySelection } from "../../core/match/selection.ts";
+import { countsOf } from "../../core/match/engine.ts";
 import type { PanelEdit } from "../../core/panel/edit.ts";
 import {
   forgetValues,
@@ -30,7 +30,6 @@ const news: Record<OptionRules["show"], string> = {
   only: "Values that come later stay out until you pick them.",
   except: "Values that come later show up by themselves.",
 };
-const base = { selection: emptySelection, sort: "", from: 0, size: 0 };
 
 /** Which options shoppers get, what they are called, which are one, and in what order they stand. */
 export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
@@ -42,8 +41,8 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   const rules = rulesOf(row);
   const { id, field, mode } = row;
   const merges = engineMerges(rules);
-  const plain = useAnswer({ ...base, facets: [{ field, mode }] })?.facets[field];
-  const answer = useAnswer({ ...base, facets: [{ field, mode, ...(merges ? { merges } : {}) }] })?.facets[field];
+  const plain = useAnswer(countsOf([{ field, mode }]))?.facets[field];
+  const answer = useAnswer(countsOf([{ field, mode, ...(merges ? { merges } : {}) }]))?.facets[field];
   if (!answer || !plain) return <p className="px-9 text-quiet">Looking at the options …</p>;
 
   const of = { id, title };

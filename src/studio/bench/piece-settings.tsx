@@ -1,4 +1,5 @@
 import { lazy, Suspense } from "react";
+import { countsOf } from "../../core/match/engine.ts";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
 import type { LinksPiece, PieceRow } from "../../core/panel/panel-schema.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
@@ -143,13 +144,7 @@ function AddressLine({ label, name, value, isSafe, wanted, set }: AddressProps) 
 const most = 100;
 
 function LinksSettings({ row, title, change }: OwnProps<LinksPiece>) {
-  const answer = useAnswer({
-    facets: [{ field: row.field, mode: row.mode }],
-    selection: { text: "", choices: {} },
-    sort: "",
-    from: 0,
-    size: 0,
-  });
+  const answer = useAnswer(countsOf([{ field: row.field, mode: row.mode }]));
   const options = answer?.facets[row.field]?.options ?? [];
   const picked = row.values === "all" ? undefined : new Set(row.values);
   return (

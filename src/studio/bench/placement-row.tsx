@@ -2,22 +2,15 @@ import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
 import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
-import { type Placement, placements } from "../../core/panel/placement.ts";
+import { placements } from "../../core/panel/placement.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
+import { PlacementGlyph, placementWords as words } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { columns } from "./columns.ts";
 import { TextControl } from "./setting-control.tsx";
-
-const words: Record<Placement, string> = {
-  left: "Left of the products",
-  right: "Right of the products",
-  above: "Above the products",
-  drawer: "In a drawer, behind a button",
-  absent: "Not on this band",
-};
 
 /** The panel's own row: where it stands on each band. */
 export function PlacementRow() {
@@ -128,39 +121,5 @@ function PlacementCell({ band }: { band: Band }) {
         </div>
       )}
     </Popover>
-  );
-}
-
-/** A page in small, with the panel where it stands. */
-function PlacementGlyph({ placement }: { placement: Placement }) {
-  const panel = {
-    left: [1, 1, 11, 22],
-    right: [28, 1, 11, 22],
-    above: [1, 1, 38, 8],
-    drawer: [1, 1, 20, 22],
-    absent: undefined,
-  }[placement];
-  const products = {
-    left: [15, 1, 24, 22],
-    right: [1, 1, 24, 22],
-    above: [1, 12, 38, 11],
-    drawer: [1, 1, 38, 22],
-    absent: [1, 1, 38, 22],
-  }[placement];
-  return (
-    <svg width="40" height="24" viewBox="0 0 40 24" aria-hidden="true" className="flex-none">
-      <rect
-        x={products[0]}
-        y={products[1]}
-        width={products[2]}
-        height={products[3]}
-        rx="2"
-        fill="none"
-        stroke="#b9a9bf"
-        strokeWidth="1.5"
-      />
-      {panel ? <rect x={panel[0]} y={panel[1]} width={panel[2]} height={panel[3]} rx="2" fill="#321a3d" /> : null}
-      {placement === "drawer" ? <path d="M32 8l-4 4 4 4" fill="none" stroke="#321a3d" strokeWidth="2" /> : null}
-    </svg>
   );
 }

@@ -17,7 +17,7 @@ export function useFrame(
   frame: RefObject<HTMLIFrameElement | null>,
   band: Band,
 ): { drawerOpen: boolean; openDrawer(open: boolean): void } {
-  const { panel, session } = useBench();
+  const { panel, slug, session } = useBench();
   const { settings } = useOpenShop();
   const [drawerOpen, setDrawerOpen] = useState(false);
   const [awake, setAwake] = useState(0);
@@ -31,7 +31,7 @@ export function useFrame(
     let ready = false;
     const greet = () => {
       const { selection, language } = session.getState();
-      tell({ zt: "panel", panel: panel.getState().document });
+      tell({ zt: "panel", slug, panel: panel.getState().document });
       tell({ zt: "limits", limits: settings.getState().document.limits });
       // A page may have been clicked before it woke; what it says next must not be wiped by nothing.
       if (!isEmpty(selection)) tell({ zt: "selection", selection });
@@ -77,7 +77,7 @@ export function useFrame(
       removeEventListener("message", hear);
       for (const stop of stops) stop();
     };
-  }, [panel, settings, session, frame, tell]);
+  }, [panel, slug, settings, session, frame, tell]);
 
   useEffect(() => {
     if (awake > 0) tell({ zt: "screen", height: screen });

@@ -10,6 +10,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp, Columns3 } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { type FieldRole, isDerived } from "../../core/catalogue/field.ts";
+import { countsOf } from "../../core/match/engine.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { emptySelection, isEmpty } from "../../core/match/selection.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
@@ -41,7 +42,7 @@ export function ProductsView() {
   });
   const [by] = sorting;
   const query: VariantQuery = { facets, selection: asked, ...(by ? { sort: { field: by.id, down: by.desc } } : {}) };
-  const answer = useAnswer({ facets, selection: asked, sort: "", from: 0, size: 0 });
+  const answer = useAnswer(countsOf(facets, asked));
   const found = useAsked(() => desk.count(query), JSON.stringify(query));
 
   const columns = useMemo(

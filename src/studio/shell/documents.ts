@@ -8,6 +8,7 @@ import { createDocumentStore, type DocumentStore, isUnsaved } from "./document-s
 const opened: { [K in KindName]: Map<string, DocumentStore<DocumentOf<K>>> } = {
   shop: new Map(),
   panel: new Map(),
+  pages: new Map(),
   swatches: new Map(),
   mends: new Map(),
 };

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useStore } from "zustand";
 import type { Field } from "../../core/catalogue/field.ts";
+import { countsOf } from "../../core/match/engine.ts";
 import { entryOf } from "../../core/swatch/book.ts";
 import type { SwatchEdit } from "../../core/swatch/edit.ts";
 import { huePlace, lightnessOf, type SwatchOrder } from "../../core/swatch/measure.ts";
@@ -79,13 +80,7 @@ function useValues(
   book: ReturnType<BookStore["getState"]>["document"],
   worker: SwatchWorker,
 ): BookValue[] | undefined {
-  const answer = useAnswer({
-    facets: [{ field: key, mode: "any" }],
-    selection: { text: "", choices: {} },
-    sort: "",
-    from: 0,
-    size: 0,
-  });
+  const answer = useAnswer(countsOf([{ field: key, mode: "any" }]));
   const found = answer?.facets[key];
   const labels = useMemo(() => found?.options.map(({ label }) => label), [found]);
   const guesses = useAsked(async () => (labels ? worker.guess(labels) : undefined), JSON.stringify(labels));

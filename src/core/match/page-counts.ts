@@ -1,0 +1,80 @@
+import type { Field } from "../catalogue/field.ts";
+import { count } from "../index/bitmap.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { SteadyFacet, WireFacet } from "./answer.ts";
+import { type Base, baseOf, productsIn } from "./base.ts";
+import { liveCounts, reachCount } from "./count.ts";
+import { facetName } from "./engine.ts";
+import { facetOptions, Matcher } from "./matcher.ts";
+import type { Clause, Facet, Selection } from "./question.ts";
+import { liveRange, rangeCounts, rangesOf } from "./range.ts";
+import { searchedIn } from "./take-back.ts";
+
+const histogramBins = 20;
+
+/** One page's products and what was counted over them, kept as long as the catalogue is the same. */
+export class PageCounts {
+  readonly index: CatalogueIndex;
+  readonly base: Base;
+  /** Products of the page before any choice. */
+  readonly outOf: number;
+  #steady = new Map<string, SteadyFacet>();
+  /** What was counted last, which holds as long as the same is chosen in the same facets. */
+  #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
+
+  constructor(index: CatalogueIndex, within: readonly Clause[]) {
+    this.index = index;
+    this.base = baseOf(index, within);
+    this.outOf = count(productsIn(index, this.base));
+  }
+
+  /** A selection on this page, worked out. @param facets those whose choices hold; their fields are in the catalogue */
+  matcher(facets: readonly Facet[], { text, choices }: Selection): Matcher {
+    return new Matcher(this.index, searchedIn(this.index, this.base, text), facets, choices);
+  }
+
+  /** The counts of facets that follow a selection. */
+  live(matcher: Matcher, facets: readonly Facet[], { text, choices }: Selection): ReadonlyMap<string, WireFacet> {
+    const chosen = JSON.stringify([
+      text.trim(),
+      facets.filter(({ field }) => choices[field]).map((facet) => [facet, choices[facet.field]]),
+    ]);
+    if (this.#live.chosen !== chosen) this.#live = { chosen, facets: new Map() };
+    const counted = this.#live.facets;
+    for (const facet of facets) {
+      const name = facetName(facet);
+      if (!counted.has(name)) counted.set(name, this.#count(matcher, facet));
+    }
+    return counted;
+  }
+
+  /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */
+  steady(facet: Facet): SteadyFacet {
+    const name = facetName(facet);
+    let steady = this.#steady.get(name);
+    if (!steady) {
+      const nothing = new Matcher(this.index, this.base, [], {});
+      const range = facet.mode === "range";
+      const ranges = range ? rangesOf(nothing, facet) : [];
+      steady = {
+        field: this.index.field(facet.field) as Field,
+        level: this.index.level(facet.field),
+        reach: reachCount(this.index, this.base, facet),
+        options: range ? [] : [...facetOptions(this.index, facet).options],
+        ranges,
+        counts: range ? rangeCounts(nothing, facet, ranges) : liveCounts(nothing, facet),
+        ...(range ? { range: liveRange(nothing, facet, histogramBins) } : {}),
+      };
+      this.#steady.set(name, steady);
+    }
+    return steady;
+  }
+
+  #count(matcher: Matcher, facet: Facet): WireFacet {
+    if (facet.mode !== "range") return { live: liveCounts(matcher, facet) };
+    return {
+      live: rangeCounts(matcher, facet, this.steady(facet).ranges),
+      range: liveRange(matcher, facet, histogramBins),
+    };
+  }
+}

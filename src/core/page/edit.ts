@@ -1,0 +1,151 @@
+import type { Banded } from "../band/band.ts";
+import type { Edit } from "../document/edit.ts";
+import type { Placement } from "../panel/placement.ts";
+import { freeId } from "../panel/row-id.ts";
+import type { PageKind } from "./layout.ts";
+import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument, Standing } from "./pages-schema.ts";
+
+/** One step over a shop's pages. */
+export type PagesEdit = Edit<PagesDocument>;
+
+/** What a change of a layout is for: all pages of a kind, or the one at an address. */
+export type Scope = { kind: PageKind } | { address: string };
+
+/** Sets some members of a layout. One that is undefined follows again. */
+export const setLayout = (scope: Scope, changes: LayoutChanges, words: string): PagesEdit => ({
+  words,
+  change: (pages) => {
+    const own = { ...layoutOf(pages, scope), ...changes };
+    const left = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined));
+    putLayout(pages, scope, Object.keys(left).length === 0 ? undefined : left);
+  },
+});
+
+/** Lets one page follow its kind again in everything. */
+export const giveBack = (address: string, name: string): PagesEdit => ({
+  words: `Let ${name} follow its kind again`,
+  change: (pages) => putLayout(pages, { address }, undefined),
+});
+
+/**
+ * Puts a panel on pages, or places it otherwise there.
+ * @param standing the panels that stand there now
+ * @param at undefined where it stands by itself
+ */
+export function standPanel(
+  scope: Scope,
+  standing: readonly Standing[],
+  panel: string,
+  at: Banded<Placement> | undefined,
+  words: string,
+): PagesEdit {
+  const here = standing.some((one) => one.panel === panel);
+  const placed = (one: Standing): Standing => (one.panel === panel ? { ...one, at } : one);
+  const panels = here ? standing.map(placed) : [...standing, placed({ panel })];
+  return setLayout(scope, { panels: panels.map(tidy) }, words);
+}
+
+/** Takes a panel off pages. */
+export const liftPanel = (scope: Scope, standing: readonly Standing[], panel: string, words: string): PagesEdit =>
+  setLayout(scope, { panels: standing.filter((one) => one.panel !== panel).map(tidy) }, words);
+
+const tidy = ({ panel, at, after }: Standing): Standing => ({
+  panel,
+  ...(at ? { at } : {}),
+  ...(after === undefined ? {} : { after }),
+});
+
+const layoutOf = ({ layouts, exceptions }: PagesDocument, scope: Scope): LayoutChanges | undefined =>
+  "kind" in scope
+    ? layouts[scope.kind]
+    : Object.hasOwn(exceptions, scope.address)
+      ? exceptions[scope.address]
+      : undefined;
+
+function putLayout({ layouts, exceptions }: PagesDocument, scope: Scope, layout: LayoutChanges | undefined): void {
+  if ("kind" in scope) {
+    if (layout) layouts[scope.kind] = layout;
+    else delete layouts[scope.kind];
+  } else if (layout) exceptions[scope.address] = layout;
+  else delete exceptions[scope.address];
+}
+
+/** Adds a collection at the end. Its id and its place in addresses are made free. */
+export const addCollection = (collection: Collection): PagesEdit => ({
+  words: `Add the collection ${collection.name}`,
+  change: ({ collections }) => {
+    collections.push({
+      ...collection,
+      id: freeId(collections, collection.id),
+      slug: freeSlug(collections, collection.slug),
+    });
+  },
+});
+
+/** Puts a changed collection in the place of the one with its id. Exceptions move along with its address. */
+export const setCollection = (collection: Collection, words: string): PagesEdit => ({
+  words,
+  change: ({ collections }) => {
+    const at = collections.findIndex(({ id }) => id === collection.id);
+    const others = collections.filter(({ id }) => id !== collection.id);
+    if (at >= 0) collections[at] = { ...collection, slug: freeSlug(others, collection.slug) };
+  },
+});
+
+/** Takes a collection away. */
+export const removeCollection = ({ id, name }: Collection): PagesEdit => ({
+  words: `Remove the collection ${name}`,
+  change: (pages) => {
+    pages.collections = pages.collections.filter((one) => one.id !== id);
+  },
+});
+
+/** Adds an article at the end. Its id and its place in addresses are made free. */
+export const addArticle = (article: Article): PagesEdit => ({
+  words: `Add the article ${article.title}`,
+  change: ({ articles }) => {
+    articles.push({ ...article, id: freeId(articles, article.id), slug: freeSlug(articles, article.slug) });
+  },
+});
+
+/** Puts a changed article in the place of the one with its id. */
+export const setArticle = (article: Article, words: string): PagesEdit => ({
+  words,
+  change: ({ articles }) => {
+    const at = articles.findIndex(({ id }) => id === article.id);
+    const others = articles.filter(({ id }) => id !== article.id);
+    if (at >= 0) articles[at] = { ...article, slug: freeSlug(others, article.slug) };
+  },
+});
+
+/** Takes an article away. */
+export const removeArticle = ({ id, title }: Article): PagesEdit => ({
+  words: `Remove the article ${title}`,
+  change: (pages) => {
+    pages.articles = pages.articles.filter((one) => one.id !== id);
+  },
+});
+
+/** The bars at the top of every page. */
+export const setBars = (bars: readonly Bar[], words: string): PagesEdit => ({
+  words,
+  change: (pages) => {
+    pages.bars = [...bars];
+  },
+});
+
+/** The menu of every page. */
+export const setMenu = (menu: readonly MenuEntry[], words: string): PagesEdit => ({
+  words,
+  change: (pages) => {
+    pages.menu = [...menu];
+  },
+});
+
+function freeSlug(others: readonly { slug: string }[], slug: string): string {
+  const taken = new Set(others.map((one) => one.slug));
+  for (let n = 1; ; n++) {
+    const candidate = n === 1 ? slug : `${slug}-${n}`;
+    if (!taken.has(candidate)) return candidate;
+  }
+}

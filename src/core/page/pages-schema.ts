@@ -1,0 +1,184 @@
+import { boolean, type InferType, type ISchema, number, string } from "yup";
+import type { Band } from "../band/band.ts";
+import { byMember, exact, listOf, oneOf, optionalRecord, record, someText, text, wholeIn } from "../document/schema.ts";
+import { condition } from "../match/question.ts";
+import { placements } from "../panel/placement.ts";
+import { cleanHtml } from "../safe/clean-html.ts";
+import { isSafeAddress } from "../safe/safe-address.ts";
+import { cellParts, listForms, moreWays, type PageKind, ratios } from "./layout.ts";
+
+/** Version of the pages format that this code writes. */
+export const pagesFormat = 1;
+
+const id = () =>
+  string()
+    .strict()
+    .matches(/^[\w-]{1,60}$/, ({ path }) => `${path} must be 1 to 60 letters, digits, - or _`)
+    .required();
+
+/** A place in addresses: letters of any script, digits and hyphens. */
+const slug = () =>
+  string()
+    .strict()
+    .matches(/^[\p{Ll}\p{Lo}\p{N}-]{1,100}$/u, ({ path }) => `${path} must be small letters, digits and hyphens`)
+    .required();
+
+const others = optionalRecord(text(500));
+const html = (longest: number) =>
+  text(longest).test(
+    "clean",
+    ({ path }) => `${path} holds markup that is not allowed`,
+    (given) => given === undefined || cleanHtml(given) === given,
+  );
+
+/** Something for the wide band, and for those narrower bands that differ from it. */
+const bandedText = <T extends string>(values: readonly T[]) => {
+  const one = string<T>().strict().oneOf(values);
+  return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() });
+};
+const bandedWhole = (least: number, most: number) => {
+  const one = wholeIn(least, most);
+  return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<Band, unknown>);
+};
+const bandedYes = () => {
+  const one = boolean().strict();
+  return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() });
+};
+
+/** A panel on a page. */
+const standing = exact({
+  /** Its place in addresses. */
+  panel: someText(500),
+  /** Where it stands here, when that is not where it stands by itself. */
+  at: bandedText(placements).optional().default(undefined),
+  /** In an article: after how many blocks of the text. */
+  after: wholeIn(0, 1000).optional(),
+});
+
+/** An order that shoppers can choose. */
+const sortChoice = exact({
+  id: id(),
+  /** As a question has it: field keys joined by commas, a `-` in front of those that fall; `best` for best match. */
+  sort: text(500),
+  label: text(200),
+  labels: others,
+});
+
+const cell = exact({ part: oneOf(cellParts), field: text(500).optional() });
+/** A column of a table, with one or several things one under the other. */
+const column = exact({ title: text(200), titles: others, cells: listOf(cell, 12) });
+
+/** What a kind of page, or one page, sets; what is absent follows the kind, and the kind what is usual. */
+export const layoutChanges = exact({
+  /** In order; those in one slot stand one after the other. */
+  panels: listOf(standing, 20).optional().default(undefined),
+  /** Asked of every product of the page, and never shown. */
+  within: listOf(condition, 50).optional().default(undefined),
+  /** None for the usual ones. The first is the order of the page. */
+  sorts: listOf(sortChoice, 30).optional().default(undefined),
+  /** Products of one page. */
+  size: wholeIn(1, 200).optional(),
+  more: string().strict().oneOf(moreWays).optional(),
+  form: bandedText(listForms).optional().default(undefined),
+  /** Of the grid; 0 for as many as there is room for. */
+  columns: bandedWhole(0, 8).optional().default(undefined),
+  card: listOf(cell, 20).optional().default(undefined),
+  table: listOf(column, 20).optional().default(undefined),
+  ratio: string()
+    .strict()
+    .oneOf(Object.keys(ratios) as (keyof typeof ratios)[])
+    .optional(),
+  /** Width of a picture in lists and tables, in CSS px. */
+  picture: wholeIn(24, 400).optional(),
+  /** Whether an article lists products below its text. */
+  listing: boolean().strict().optional(),
+  /** What stands there when nothing is found, above what can be taken back. */
+  nothing: html(20_000).optional(),
+});
+
+const byConditions = exact({
+  by: oneOf(["conditions"]),
+  /** All of them, one and the same variant where they are over variants, or any. */
+  join: oneOf(["all", "any"]),
+  conditions: listOf(condition, 50),
+});
+const byHand = exact({ by: oneOf(["hand"]), products: listOf(someText(10_000), 10_000) });
+const byValue = exact({ by: oneOf(["value"]), field: someText(500) });
+
+const collection = exact({
+  id: id(),
+  slug: slug(),
+  name: text(200),
+  names: others,
+  /** Stands above the products. */
+  html: html(20_000),
+  /** Which products: those that hold conditions, those picked, or for each value of a field one collection. */
+  of: byMember("by", { conditions: byConditions, hand: byHand, value: byValue }),
+  /** An order of its own, as a question has it; empty for the catalogue's. */
+  order: text(500),
+});
+
+const article = exact({ id: id(), slug: slug(), title: text(200), titles: others, html: html(100_000) });
+
+/** A bar of the shop at the top of every page. */
+const bar = exact({
+  id: id(),
+  name: text(100),
+  /** In CSS px. */
+  height: bandedWhole(0, 400),
+  /** Whether it stays while the page scrolls. */
+  stays: bandedYes(),
+});
+
+const menuEntry = exact({
+  id: id(),
+  label: text(100),
+  labels: others,
+  to: text(2000).test(
+    "safe",
+    ({ path }) => `${path} must begin with https://, mailto:, tel:, / or ?`,
+    (address) => !address || isSafeAddress(address),
+  ),
+});
+
+const ownLayout = () => layoutChanges.optional().default(undefined);
+
+/** A list in which no two pages have one address. */
+const apart = <T extends { slug: string }>(item: ISchema<T>, most: number) =>
+  listOf(item, most).test("apart", (list, context) => {
+    const at = list.findIndex(({ slug: own }, i) => list.findIndex((other) => other.slug === own) < i);
+    if (at < 0) return true;
+    const path = `${context.path}[${at}].slug`;
+    return context.createError({ path, message: `${path} is that of another page: “${list[at]?.slug}”` });
+  });
+
+/** A shop's pages: which there are, what each kind and single ones show, and the bars and menu that all have. */
+export const pagesSchema = exact({
+  format: number<typeof pagesFormat>().strict().oneOf([pagesFormat]).required(),
+  collections: apart(collection, 1000),
+  articles: apart(article, 500),
+  layouts: exact({
+    shop: ownLayout(),
+    collection: ownLayout(),
+    category: ownLayout(),
+    brand: ownLayout(),
+    tag: ownLayout(),
+    search: ownLayout(),
+    article: ownLayout(),
+  } satisfies Record<PageKind, unknown>),
+  /** By address, what one page has otherwise than its kind. */
+  exceptions: record(layoutChanges),
+  bars: listOf(bar, 10),
+  menu: listOf(menuEntry, 60),
+});
+
+export type PagesDocument = InferType<typeof pagesSchema>;
+export type LayoutChanges = InferType<typeof layoutChanges>;
+export type Collection = InferType<typeof collection>;
+export type Article = InferType<typeof article>;
+export type Bar = InferType<typeof bar>;
+export type MenuEntry = InferType<typeof menuEntry>;
+export type Standing = InferType<typeof standing>;
+export type SortChoice = InferType<typeof sortChoice>;
+export type Cell = InferType<typeof cell>;
+export type TableColumn = InferType<typeof column>;

@@ -1,0 +1,93 @@
+import { pathSeparator } from "../catalogue/path.ts";
+import type { Clause } from "../match/question.ts";
+import { type Layout, laidOver, usualLayout, usualPanels } from "./layout.ts";
+import { articlePages, collectionPages, type PageRef, pageList, searchAddress, shopAddress } from "./page-list.ts";
+import type { Collection, PagesDocument } from "./pages-schema.ts";
+import { type PageFacts, valuePages } from "./value-pages.ts";
+
+/** A page as it is shown: everything about it but its panels' documents and its products. */
+export interface ShownPage extends PageRef {
+  /** By BCP 47 tag, its name in other languages. */
+  names?: Record<string, string> | undefined;
+  /** Text of the designer's: above the products, or the article. */
+  html: string;
+  /** The pages above it, from the whole shop down, without itself. */
+  crumbs: { name: string; to: string }[];
+  /** What makes a product one of the page's. */
+  within: Clause[];
+  /** The order of the page until the shopper chooses another. */
+  order: string;
+  layout: Layout;
+}
+
+/** What a page is, beside its layout. */
+type Content = Pick<ShownPage, "names" | "html" | "crumbs" | "within" | "order"> & PageRef;
+
+const top = { name: "", to: shopAddress };
+const plain = { html: "", crumbs: [], within: [], order: "" };
+
+/**
+ * The page at an address of the shop, with its layout: what is usual, changed by its kind, changed by itself.
+ * @param first the shop's first panel, which stands where the designer has not said otherwise
+ * @returns undefined when there is no such page
+ */
+export function shownPage(
+  address: string,
+  pages: PagesDocument,
+  facts: PageFacts,
+  first: string | undefined,
+): ShownPage | undefined {
+  const content = contentAt(address, pages, facts);
+  if (!content) return undefined;
+  const { kind, within } = content;
+  const usual = { ...usualLayout, panels: usualPanels(kind, first) };
+  const layout = laidOver(laidOver(usual, pages.layouts[kind]), exceptionOf(pages, address));
+  // A condition over a field that a newer file lacks would empty every page of the kind; a finding tells of it.
+  const standing = layout.within.filter(
+    (one) => !("field" in one) || facts.fields.some(({ key }) => key === one.field),
+  );
+  return { ...content, within: [...within, ...standing.map((one) => [one])], layout };
+}
+
+/** What one page has otherwise than its kind; undefined where it has nothing. */
+export const exceptionOf = ({ exceptions }: PagesDocument, address: string) =>
+  Object.hasOwn(exceptions, address) ? exceptions[address] : undefined;
+
+function contentAt(address: string, pages: PagesDocument, facts: PageFacts): Content | undefined {
+  if (address === shopAddress) return { ...plain, address, kind: "shop", name: "" };
+  if (address === searchAddress) return { ...plain, address, kind: "search", name: "", crumbs: [top] };
+  const made = collectionPages(pages, facts).find((one) => one.address === address);
+  if (made) {
+    const { collection, value, name } = made;
+    const { names, html, order } = collection;
+    const within = membersOf(collection, value?.id);
+    return { address, kind: "collection", name, names: value ? undefined : names, html, order, crumbs: [top], within };
+  }
+  const article = pages.articles[articlePages(pages).findIndex((one) => one.address === address)];
+  if (article) {
+    const { title, titles, html } = article;
+    return { ...plain, address, kind: "article", name: title, names: titles, html, crumbs: [top] };
+  }
+  return valueContent(address, facts);
+}
+
+function valueContent(address: string, facts: PageFacts): Content | undefined {
+  const all = valuePages(facts);
+  const own = all.find((one) => one.address === address);
+  if (!own) return undefined;
+  const { kind, field, id, label: name } = own;
+  const above = all.filter((one) => one.field === field && id.startsWith(one.id + pathSeparator));
+  const crumbs = [top, ...above.map(({ label, address: to }) => ({ name: label, to }))];
+  return { ...plain, address, kind, name, crumbs, within: [[{ field, options: [id] }]] };
+}
+
+/** What makes a product one of a collection's. */
+function membersOf({ of }: Collection, value: string | undefined): Clause[] {
+  if (of.by === "hand") return [[{ products: [...of.products] }]];
+  if (of.by === "value") return [[{ field: of.field, options: value === undefined ? [] : [value] }]];
+  return of.join === "any" ? [of.conditions] : of.conditions.map((one) => [one]);
+}
+
+/** Whether a shop has a page at an address. */
+export const hasPage = (address: string, pages: PagesDocument, facts: PageFacts): boolean =>
+  pageList(pages, facts).some((one) => one.address === address);

@@ -1,0 +1,13 @@
+import { createContext } from "preact";
+import { useContext } from "preact/hooks";
+
+/** What is in the basket of the stand-in shop: a number and no more. */
+export interface Basket {
+  count: number;
+  add(): void;
+}
+
+export const BasketContext = createContext<Basket>({ count: 0, add: () => {} });
+
+/** The basket of the shop around. */
+export const useBasket = (): Basket => useContext(BasketContext);

@@ -1,0 +1,66 @@
+import type { ListForm } from "../../core/page/layout.ts";
+import { usePainted } from "../panel/use-painted.ts";
+import { CellView } from "./cell.tsx";
+import type { ListingState } from "./listing-state.ts";
+import { Row } from "./row.tsx";
+
+/** Cards that a window holds, more or less. */
+const inSight = 8;
+
+interface Props {
+  state: ListingState;
+  form: ListForm;
+}
+
+/** The products of the page, as cards or as rows. Places are keyed by number and what is in them by product: a new result moves nothing. */
+export function Cards({ state, form }: Props) {
+  const { products } = state.answer;
+  const before = usePainted(products);
+  // Cards below the window follow a frame later, so that a click is answered sooner.
+  const drawn = [...products.slice(0, inSight), ...before.slice(inSight)];
+  if (form === "table") return <Table state={state} />;
+  const { card: cells } = state.layout;
+  const [first, ...rest] = cells;
+  // A picture that comes first stands beside the words in a list.
+  const apart = first?.part === "picture" ? first : undefined;
+  return (
+    <ul class={form === "grid" ? "zs-grid" : "zs-list"}>
+      {drawn.map((card, place) => (
+        <li key={place} class="zs-card">
+          {apart ? <CellView cell={apart} card={card} state={state} lazy={place >= inSight} /> : null}
+          <div key={card.id} class="zs-words">
+            {(apart ? rest : cells).map((cell, at) => (
+              <CellView key={at} cell={cell} card={card} state={state} lazy={place >= inSight} />
+            ))}
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** A row for each product; it scrolls sideways in its own box where it is too wide. */
+function Table({ state }: { state: ListingState }) {
+  const { layout, say, answer, language } = state;
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a box that scrolls must be reached by the keyboard
+    <div class="zs-scroll" tabIndex={0} role="region" aria-label={say("products")}>
+      <table class="zs-table">
+        <thead>
+          <tr>
+            {layout.table.map(({ title, titles }, at) => (
+              <th key={at} scope="col">
+                {titles?.[language] ?? title}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {answer.products.map((card, place) => (
+            <Row key={`${place} ${card.id}`} card={card} state={state} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

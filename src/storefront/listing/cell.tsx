@@ -1,0 +1,145 @@
+import type { Card } from "../../core/listing/card-schema.ts";
+import { fieldOfCell } from "../../core/page/layout.ts";
+import { productAddress } from "../../core/page/page-list.ts";
+import type { Cell } from "../../core/page/pages-schema.ts";
+import { formatterOf, money } from "../panel/format.ts";
+import { useBasket } from "./basket.ts";
+import type { ListingState } from "./listing-state.ts";
+
+interface Props {
+  cell: Cell;
+  card: Card;
+  state: ListingState;
+  /** The picture is fetched when it comes near. */
+  lazy: boolean;
+  /** Takes another variant, where the listing can show it. */
+  take?(variant: number): void;
+}
+
+/** One part of a card or of a row. */
+export function CellView(props: Props) {
+  const { cell, card, state, lazy } = props;
+  const { say } = state;
+  switch (cell.part) {
+    case "picture":
+      return <Picture card={card} lazy={lazy} />;
+    case "title":
+      return (
+        <h3 class="zs-title">
+          <a href={state.base + productAddress(card)}>{card.title}</a>
+        </h3>
+      );
+    case "price":
+      return <Price card={card} state={state} />;
+    case "stock":
+      return <p class="zs-cell">{card.soldOut ? <span class="zs-sold">{say("soldOut")}</span> : say("inStock")}</p>;
+    case "variant":
+      return <VariantChoice {...props} />;
+    case "basket":
+      return <BasketButton card={card} say={say} />;
+    case "text":
+      return <p class="zs-text">{valuesOf(props)[0]}</p>;
+    case "rating":
+      return <Rating {...props} />;
+    case "field": {
+      const field = fieldOfCell(cell, state.fields.values());
+      const values = valuesOf(props);
+      return field ? (
+        <p class="zs-cell" title={values.join(", ")}>
+          <span class="zs-label">{field.name}</span> {values.join(", ") || "–"}
+        </p>
+      ) : null;
+    }
+  }
+}
+
+/** What the product states of the field that a part shows, as shoppers read it. */
+function valuesOf({ cell, card, state }: Props): string[] {
+  const field = fieldOfCell(cell, state.fields.values());
+  const values = (field && card.values[field.key]) ?? [];
+  if (field?.kind !== "number") return [...values];
+  const format = formatterOf(field, state.currency, undefined, state.language);
+  return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text))));
+}
+
+function Rating(props: Props) {
+  const [rating] = valuesOf(props);
+  return <p class="zs-cell">{rating === undefined ? "" : props.state.say("ratingOf", { n: rating })}</p>;
+}
+
+function Picture({ card: { image, title }, lazy }: { card: Card; lazy: boolean }) {
+  return (
+    <div class="zs-picture">
+      {image ? (
+        <img
+          key={image}
+          src={image}
+          alt=""
+          width="400"
+          height="400"
+          loading={lazy ? "lazy" : undefined}
+          decoding="async"
+        />
+      ) : (
+        <span aria-hidden="true">{[...title][0]}</span>
+      )}
+    </div>
+  );
+}
+
+/** Present and former price, as shoppers read them. */
+export function Price({
+  card: { price, was, from, soldOut },
+  state: { say, currency, language },
+}: {
+  card: Pick<Card, "price" | "was" | "from" | "soldOut">;
+  state: Pick<ListingState, "say" | "currency" | "language">;
+}) {
+  return (
+    <p class="zs-price">
+      {soldOut ? <span class="zs-sold">{say("soldOut")}</span> : null}
+      {price === undefined ? null : (
+        <>
+          {from ? <small>{say("priceFrom")} </small> : null}
+          <span class={was === undefined ? undefined : "zs-now"}>{money(price, currency, language)}</span>
+          {was === undefined ? null : (
+            <s>
+              <span class="zt-unseen">{say("priceWas")} </span>
+              {money(was, currency, language)}
+            </s>
+          )}
+        </>
+      )}
+    </p>
+  );
+}
+
+function VariantChoice({ card, state: { say }, take }: Props) {
+  const { variants, variant, title } = card;
+  if (!variants) return null;
+  const shown = variant ?? variants.find(({ matches }) => matches)?.at ?? 0;
+  return (
+    <select
+      class="zs-variant"
+      aria-label={say("variantOf", { title })}
+      value={String(shown)}
+      disabled={!take}
+      onChange={(event) => take?.(Number(event.currentTarget.value))}
+    >
+      {variants.map(({ at, name, soldOut }) => (
+        <option key={at} value={String(at)} selected={at === shown}>
+          {soldOut ? `${name} – ${say("soldOut")}` : name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function BasketButton({ card: { title, soldOut }, say }: { card: Card; say: ListingState["say"] }) {
+  const { add } = useBasket();
+  return (
+    <button type="button" class="zs-buy" disabled={soldOut} aria-label={say("buyTitle", { title })} onClick={add}>
+      {say("buy")}
+    </button>
+  );
+}

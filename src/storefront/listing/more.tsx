@@ -1,0 +1,50 @@
+import { useEffect, useRef } from "preact/hooks";
+import { toAddress } from "../../core/place/address.ts";
+import type { Perform } from "../panel/panel-state.ts";
+import type { ListingState } from "./listing-state.ts";
+
+interface Props {
+  state: ListingState;
+  perform: Perform;
+  /** More comes by itself when the end is near. */
+  scroll: boolean;
+}
+
+/** A link that shows more products below those that are there; without scripts it is a link as well. */
+export function More({ state, perform, scroll }: Props) {
+  const { answer, page, say, fields, query, asked, layout } = state;
+  const link = useRef<HTMLAnchorElement>(null);
+  const left = answer.total - answer.products.length;
+  const next = useRef(() => {});
+  next.current = () => perform({ do: "turn", page: page + 1 });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: watched anew with every page, since the end may still be in sight
+  useEffect(() => {
+    if (!scroll || !link.current) return;
+    const watch = new IntersectionObserver(
+      ([entry]) => {
+        if (entry?.isIntersecting) next.current();
+      },
+      { rootMargin: "400px" },
+    );
+    watch.observe(link.current);
+    return () => watch.disconnect();
+  }, [scroll, answer]);
+  return (
+    <div class="zs-more">
+      <p class="zt-hint">{say("shownOf", { n: answer.products.length, total: answer.total })}</p>
+      {left > 0 ? (
+        <a
+          ref={link}
+          class="zt-more"
+          href={toAddress({ ...state, page: page + 1 }, (key) => fields.get(key), query, asked)}
+          onClick={(event) => {
+            event.preventDefault();
+            next.current();
+          }}
+        >
+          {say("showMore", { n: Math.min(left, layout.size) })}
+        </a>
+      ) : null}
+    </div>
+  );
+}

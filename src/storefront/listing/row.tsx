@@ -1,0 +1,35 @@
+import { useState } from "preact/hooks";
+import type { Card } from "../../core/listing/card-schema.ts";
+import { CellView } from "./cell.tsx";
+import type { ListingState } from "./listing-state.ts";
+
+/** A product as a row of the table, with the variant that matches chosen until the shopper takes another. */
+export function Row({ card, state }: { card: Card; state: ListingState }) {
+  const matching =
+    card.variants?.find(({ at }) => at === card.variant) ?? card.variants?.find(({ matches }) => matches);
+  const [taken, take] = useState({ by: matching?.at, at: matching?.at });
+  // What is chosen anew in a panel takes the place of what was taken here before.
+  const at = taken.by === matching?.at ? taken.at : matching?.at;
+  const variant = card.variants?.find((one) => one.at === at);
+  const shown: Card = variant
+    ? { ...card, price: variant.price, was: variant.was, soldOut: variant.soldOut, from: false, variant: variant.at }
+    : card;
+  return (
+    <tr>
+      {state.layout.table.map(({ cells }, place) => (
+        <td key={place}>
+          {cells.map((cell, n) => (
+            <CellView
+              key={n}
+              cell={cell}
+              card={shown}
+              state={state}
+              lazy={false}
+              take={(next) => take({ by: matching?.at, at: next })}
+            />
+          ))}
+        </td>
+      ))}
+    </tr>
+  );
+}

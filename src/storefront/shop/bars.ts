@@ -1,0 +1,30 @@
+import { bands, resolve } from "../../core/band/band.ts";
+import type { Bar } from "../../core/page/pages-schema.ts";
+
+/** Height in CSS px that the bars which stay take from the top of each band. */
+export const stayingHeight = (bars: readonly Bar[]) =>
+  Object.fromEntries(
+    bands.map((band) => [
+      band,
+      bars.reduce((sum, { height, stays }) => sum + (resolve(stays, band) ? resolve(height, band) : 0), 0),
+    ]),
+  );
+
+/** How the heights of bars reach the style sheet: what is below them needs their sum. */
+export const barsStyle = (bars: readonly Bar[]): Record<string, string> => {
+  const sums = stayingHeight(bars);
+  return Object.fromEntries(bands.map((band) => [`--zs-bars-${band}`, `${sums[band]}px`]));
+};
+
+/** The same for one bar: its own height, and where it stays below those before it. */
+export function barStyle(bars: readonly Bar[], at: number): Record<string, string> {
+  const above = stayingHeight(bars.slice(0, at));
+  const bar = bars[at];
+  if (!bar) return {};
+  return Object.fromEntries(
+    bands.flatMap((band) => [
+      [`--zs-height-${band}`, `${resolve(bar.height, band)}px`],
+      [`--zs-top-${band}`, resolve(bar.stays, band) ? `${above[band]}px` : "auto"],
+    ]),
+  );
+}

@@ -1,0 +1,38 @@
+import { type Band, bands, resolve } from "../../core/band/band.ts";
+import type { DisplayName } from "../../core/display/displays.ts";
+import type { Facet } from "../../core/match/question.ts";
+import type { Standing } from "../../core/page/pages-schema.ts";
+import { type BandGroup, bandGroups } from "../../core/panel/band-groups.ts";
+import { engineFacets, facetRows } from "../../core/panel/panel.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { Placement } from "../../core/panel/placement.ts";
+
+/** A panel that stands on a page. */
+export interface PagePanel extends Pick<Standing, "at" | "after"> {
+  /** Its place in addresses, which ids on the page begin with. */
+  slug: string;
+  panel: PanelDocument;
+}
+
+/** Where a panel of a page stands on a band. */
+export const placeOf = ({ panel, at }: PagePanel, band: Band): Placement => resolve(at ?? panel.placement, band);
+
+const known = new WeakMap<PagePanel, BandGroup[]>();
+
+/** The bands of a panel of a page, those together on which it is drawn alike; worked out once for it. */
+export function groupsOf(one: PagePanel): BandGroup[] {
+  const groups = known.get(one) ?? bandGroups({ placement: one.at ?? one.panel.placement, rows: one.panel.rows });
+  known.set(one, groups);
+  return groups;
+}
+
+/** The facets of all panels of a page on a band. Where two ask one field differently, the first holds. */
+export const facetsOf = (panels: readonly PagePanel[], band: Band): Facet[] =>
+  engineFacets({ rows: panels.flatMap(({ panel }) => panel.rows) }, band);
+
+/** The displays that panels use, on one band or on all. */
+export const displaysOf = (panels: readonly PagePanel[], on: readonly Band[] = bands): DisplayName[] => [
+  ...new Set(
+    panels.flatMap(({ panel }) => facetRows(panel).flatMap(({ display }) => on.map((band) => resolve(display, band)))),
+  ),
+];
