@@ -94,6 +94,7 @@ test("requests that make no sense are answered in words", async ({ request }) =>
 
 test("the server counts price ranges and stars for pages that ask it", async ({ request }) => {
   const asked = {
+    within: [[{ field: "category", options: ["plants"] }]],
     facets: [
       { field: "price", mode: "range", ranges: { by: "products", parts: 5 } },
       { field: "rating", mode: "range", ranges: { from: [4, 3, 2, 1] } },

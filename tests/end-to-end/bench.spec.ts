@@ -82,19 +82,22 @@ test("the panel is placed by band, and the limits are moved on the ruler", async
     await page.getByRole("button", { name: new RegExp(`^The panel on ${band}`) }).click();
     await page.getByRole("dialog").getByRole("button", { name: words }).click();
   };
-  const shop = bench.wide.locator(".zs-shop");
   for (const [words, placement] of [
     ["Right of the products", "right"],
     ["Above the products", "above"],
+    ["In the header of the shop", "header"],
     ["In a drawer, behind a button", "drawer"],
-    ["Not on this band", "absent"],
+    ["Folded, behind a button", "folded"],
     ["Left of the products", "left"],
   ]) {
     await place("wide", words);
-    await expect(shop).toHaveAttribute("data-wide", placement);
+    await expect(bench.wide.locator("[data-placement]")).toHaveAttribute("data-placement", placement);
   }
+  await place("wide", "Not on this band");
+  await expect(bench.wide.locator(".zt-panel")).toHaveCount(0);
+  await place("wide", "Left of the products");
   await place("slim", "Above the products");
-  await expect(bench.phone.locator(".zs-shop")).toHaveAttribute("data-slim", "above");
+  await expect(bench.phone.locator("[data-placement]")).toHaveAttribute("data-placement", "above");
 
   const limit = page.getByRole("slider", { name: "Wide begins at" });
   await limit.focus();

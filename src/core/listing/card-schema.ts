@@ -25,9 +25,10 @@ export const cardSchema = exact({
   brand: text(100_000).optional(),
   /** Address of a picture that is safe to load. */
   image: text(10_000).optional(),
-  /** The lowest present price, and whether other variants cost more. */
+  /** The lowest present price, whether other variants cost more, and then how much at most. */
   price: amount(),
   from: yes(),
+  most: amount(),
   /** The list price of that variant, when it is higher. */
   was: amount(),
   soldOut: yes(),

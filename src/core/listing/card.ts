@@ -43,7 +43,7 @@ export function cardOf(
     brand: read(index, "brand", first),
     image: image !== undefined && isSafePicture(image) ? image : undefined,
     price: cheapest?.price,
-    from: priced.some(({ price }) => (price ?? 0) > (cheapest?.price ?? 0)),
+    ...ends(priced.flatMap(({ price }) => price ?? [])),
     was: cheapest?.was,
     soldOut: shown.every((one) => one.soldOut),
     ...(found.length < all.length && lead ? { variant: lead.at } : {}),
@@ -54,6 +54,12 @@ export function cardOf(
       ? { variants: all.map((one) => ({ ...one, name: variantLabel(index, product, first + one.at) })) }
       : {}),
   };
+}
+
+/** Whether prices differ, and the highest where they do. */
+function ends(prices: readonly number[]): Pick<Card, "from" | "most"> {
+  const [least, most] = [Math.min(...prices), Math.max(...prices)];
+  return most > least ? { from: true, most } : { from: false };
 }
 
 /** One variant of a product, without its name. */

@@ -2,6 +2,7 @@ import type { Card } from "../../core/listing/card-schema.ts";
 import { fieldOfCell } from "../../core/page/layout.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
+import { orderOf } from "../../core/place/place.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import { useBasket } from "./basket.ts";
 import type { ListingState } from "./listing-state.ts";
@@ -30,7 +31,7 @@ export function CellView(props: Props) {
         </h3>
       );
     case "price":
-      return <Price card={card} state={state} />;
+      return <Price card={card} state={state} falling={isFalling(state)} />;
     case "stock":
       return <p class="zs-cell">{card.soldOut ? <span class="zs-sold">{say("soldOut")}</span> : say("inStock")}</p>;
     case "variant":
@@ -87,14 +88,25 @@ function Picture({ card: { image, title }, lazy }: { card: Card; lazy: boolean }
   );
 }
 
+/** Whether the products stand from the dearest down. */
+function isFalling({ sort, order, layout, fields }: ListingState): boolean {
+  const [first] = orderOf({ sort }, order, layout.sorts).split(",");
+  return first?.startsWith("-") === true && fields.get(first.slice(1))?.role === "price";
+}
+
 /** Present and former price, as shoppers read them. */
 export function Price({
-  card: { price, was, from, soldOut },
+  card: { price, was, from, most, soldOut },
   state: { say, currency, language },
+  falling = false,
 }: {
-  card: Pick<Card, "price" | "was" | "from" | "soldOut">;
+  card: Pick<Card, "price" | "was" | "from" | "most" | "soldOut">;
   state: Pick<ListingState, "say" | "currency" | "language">;
+  /** The dearest stand first, so the highest price is told. */
+  falling?: boolean;
 }) {
+  if (falling && most !== undefined)
+    return <p class="zs-price">{say("upTo", { value: money(most, currency, language) })}</p>;
   return (
     <p class="zs-price">
       {soldOut ? <span class="zs-sold">{say("soldOut")}</span> : null}

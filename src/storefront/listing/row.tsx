@@ -12,7 +12,15 @@ export function Row({ card, state }: { card: Card; state: ListingState }) {
   const at = taken.by === matching?.at ? taken.at : matching?.at;
   const variant = card.variants?.find((one) => one.at === at);
   const shown: Card = variant
-    ? { ...card, price: variant.price, was: variant.was, soldOut: variant.soldOut, from: false, variant: variant.at }
+    ? {
+        ...card,
+        price: variant.price,
+        was: variant.was,
+        soldOut: variant.soldOut,
+        from: false,
+        most: undefined,
+        variant: variant.at,
+      }
     : card;
   return (
     <tr>

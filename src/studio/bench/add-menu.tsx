@@ -97,7 +97,7 @@ export function AddMenu() {
           );
         }}
       </Popover>
-      <span className="text-[13px] text-quiet">
+      <span className="band-cell text-[13px] text-quiet">
         {suggested.count > 0 ? `${suggested.count} suggested from the catalogue` : ""}
       </span>
     </>

@@ -17,7 +17,7 @@ export function BandCell({ props, open, own, band, label, children }: Props) {
   const edge = own ? "border-hair bg-white" : "border-transparent hover:border-hair hover:bg-white";
   return (
     <div
-      className={`relative grid h-10 place-items-center overflow-hidden rounded-lg border hover:border-secondary ${edge} ${open ? "border-accent ring-2 ring-accent" : ""}`}
+      className={`band-cell relative grid h-10 place-items-center overflow-hidden rounded-lg border hover:border-secondary ${edge} ${open ? "border-accent ring-2 ring-accent" : ""}`}
     >
       {own ? children : <Ditto />}
       {own && band !== "wide" ? (

@@ -3,9 +3,11 @@ import { createStore, type StoreApi, useStore } from "zustand";
 import type { Band } from "../../core/band/band.ts";
 import { firstScreens, type Screen } from "../../core/band/first-screen.ts";
 import type { PageMeasure } from "../../core/finding/measure.ts";
+import type { Answer } from "../../core/match/answer.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { ToStage } from "../../storefront/stage/messages.ts";
 import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
 import type { Stepped } from "../shell/history.ts";
 
@@ -15,6 +17,17 @@ export interface Session {
   selection: Selection;
   /** The page that it was chosen on, which knows it already; undefined when it was chosen elsewhere. */
   chosenBy: MessageEventSource | undefined;
+  /** Address of the page that is on the stage. */
+  address: string;
+  /** That page with its panels; undefined until it is worked out. */
+  shown: StagePage | undefined;
+  /** The answer of that page's products to the panel's facets, with what is chosen. */
+  answer: Answer | undefined;
+  /** Which of the two frames are shown, and how large. */
+  frames: "both" | "wide" | "phone";
+  zoom: Zoom;
+  /** The lattice shows names only, so that the stage has more room. */
+  folded: boolean;
   /** Row pointed at in the lattice, shown on the pages. */
   marked: string | undefined;
   /** Row pointed at on a page, shown in the lattice. */
@@ -35,12 +48,24 @@ export interface Session {
   measuring: boolean;
 }
 
+/** The page on the stage, as its frames are told. */
+export type StagePage = Pick<Extract<ToStage, { zt: "page" }>, "page" | "panels" | "around">;
+
+/** How large pages are shown: so that their text can be read, so that they fit, at half or at their own size. */
+export type Zoom = "read" | "fit" | "half" | "actual";
+
 export type SessionStore = StoreApi<Session>;
 
 export const createSession = (): SessionStore =>
   createStore<Session>(() => ({
     selection: emptySelection,
     chosenBy: undefined,
+    address: "/",
+    shown: undefined,
+    answer: undefined,
+    frames: "both",
+    zoom: "read",
+    folded: false,
     marked: undefined,
     pointed: undefined,
     unfolded: undefined,

@@ -6,12 +6,13 @@ import { useDocument } from "../shell/documents.ts";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { benchActions } from "./bench-actions.ts";
-import { BenchContext, createSession } from "./bench-context.ts";
+import { BenchContext, createSession, useSession } from "./bench-context.ts";
 import { BenchStrip } from "./bench-strip.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
 import { Stage } from "./stage.tsx";
+import { StagePageKeeper } from "./stage-page.tsx";
 
 /** The bench of the address's panel; the shop's first when it names none. */
 export function BenchView() {
@@ -22,14 +23,29 @@ export function BenchView() {
   return <OpenBench key={slug} shop={shop.slug} slug={slug ?? ""} />;
 }
 
+/** The lattice with the panels' tabs, at its width or folded to the names of its rows. */
+function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
+  const folded = useSession((state) => state.folded);
+  return (
+    <section
+      aria-label="Lattice"
+      data-folded={folded || undefined}
+      className={`flex flex-none flex-col border-e border-hair ${folded ? "w-[250px]" : "w-[470px]"}`}
+    >
+      <PanelTabs shop={shop} current={slug} />
+      <Lattice />
+    </section>
+  );
+}
+
 function OpenBench({ shop, slug }: { shop: string; slug: string }) {
   const { store: panel, error } = useDocument(shop, "panel", slug);
   const session = useMemo(createSession, []);
   const open = useOpenShop();
-  const { settings } = open;
+  const { settings, pages } = open;
   const bench = useMemo(
-    () => panel && { panel, slug, session, stores: [panel, settings] },
-    [panel, slug, settings, session],
+    () => panel && { panel, slug, session, stores: [panel, settings, pages] },
+    [panel, slug, settings, pages, session],
   );
 
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
@@ -37,15 +53,13 @@ function OpenBench({ shop, slug }: { shop: string; slug: string }) {
   return (
     <BenchContext value={bench}>
       <div className="flex h-full flex-col">
+        <StagePageKeeper />
         <BenchStrip />
         <ConflictNote store={panel} what="This panel was" />
         <main className="flex min-h-0 flex-1">
-          <section aria-label="Lattice" className="flex w-[470px] flex-none flex-col border-e border-hair">
-            <PanelTabs shop={shop} current={slug} />
-            <Lattice />
-          </section>
+          <LatticeSide shop={shop} slug={slug} />
           <section aria-label="Stage" className="flex min-w-0 flex-1 flex-col bg-base-200">
-            <Stage slug={slug} />
+            <Stage />
             <EvidenceLine />
           </section>
         </main>

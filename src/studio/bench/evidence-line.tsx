@@ -1,9 +1,8 @@
 import { useMemo } from "react";
-import { countsOf } from "../../core/match/engine.ts";
-import { engineFacets } from "../../core/panel/panel.ts";
+import type { Clause } from "../../core/match/question.ts";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
-import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
+import { useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { usePanel, useSession } from "./bench-context.ts";
 import { FacetTable, linesOf } from "./facet-table.tsx";
 import { FindingList } from "./finding-list.tsx";
@@ -11,6 +10,8 @@ import { HeightTable, useMeasures } from "./height-table.tsx";
 
 /** Findings wait until the pages have shown a change. */
 const findingPause = 250;
+
+const whole: Clause[] = [];
 
 const part = "rounded-md px-2 py-1 hover:bg-sand";
 
@@ -20,10 +21,11 @@ export function EvidenceLine() {
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
   const measures = useMeasures();
-  const answer = useAnswer(countsOf(engineFacets(panel, "wide"), selection));
+  const answer = useSession((state) => state.answer);
+  const within = useSession((state) => state.shown?.page.within) ?? whole;
   // Named by what it is made of, which is the same object as long as it says the same.
-  const question = useMemo(() => ({ panel, selection, measures }), [panel, selection, measures]);
-  const findings = useAsked(() => desk.findings(panel, selection, measures), question, findingPause) ?? [];
+  const question = useMemo(() => ({ panel, selection, measures, within }), [panel, selection, measures, within]);
+  const findings = useAsked(() => desk.findings(panel, selection, measures, within), question, findingPause) ?? [];
   if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
   const lines = linesOf(panel, answer);

@@ -22,7 +22,10 @@ export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer):
     const rules = rulesOf(row);
     const shown = found.range
       ? []
-      : found.options.map(({ id }, o) => ({ id, live: found.counts.live[o] })).filter(({ id }) => isShown(rules, id));
+      : found.options
+          .map(({ id }, o) => ({ id, live: found.counts.live[o], steady: found.counts.steady[o] }))
+          // What no product of the page states is not offered there.
+          .filter(({ id, steady }) => isShown(rules, id) && steady !== 0);
     return [
       {
         id: row.id,

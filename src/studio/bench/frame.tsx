@@ -1,18 +1,19 @@
 import { Maximize2, Minimize2 } from "lucide-react";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { bandAt, resolve } from "../../core/band/band.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
-import { usePanel } from "./bench-context.ts";
+import { useBench, usePanel } from "./bench-context.ts";
 import { LanguageChoice } from "./language-choice.tsx";
 import { useFrame } from "./use-frame.ts";
 
 interface Props {
-  slug: string;
   title: string;
   /** Size of the page in CSS px, and the scale at which it is shown. */
   width: number;
   height: number;
   scale: number;
+  /** Width in px that there is for it; what is wider scrolls. */
+  room?: number;
   caption: string;
   large: boolean;
   enlarge(): void;
@@ -20,8 +21,21 @@ interface Props {
 }
 
 /** One page of the stage, with what can be done to it below. */
-export function Frame({ slug, title, width, height, scale, caption, large, enlarge, bezel = false }: Props) {
+export function Frame({
+  title,
+  width,
+  height,
+  scale,
+  room = Number.POSITIVE_INFINITY,
+  caption,
+  large,
+  enlarge,
+  bezel = false,
+}: Props) {
   const { shop } = useOpenShop();
+  const { slug, session } = useBench();
+  // Where the frame begins; it is told of other pages from then on.
+  const [address] = useState(() => session.getState().address);
   const frame = useRef<HTMLIFrameElement>(null);
   const limits = useShopSettings((settings) => settings.limits);
   const languages = useShopSettings((settings) => settings.languages);
@@ -29,22 +43,32 @@ export function Frame({ slug, title, width, height, scale, caption, large, enlar
   const inDrawer = usePanel((state) => resolve(state.document.placement, band) === "drawer");
   const { drawerOpen, openDrawer } = useFrame(frame, band);
   const edge = bezel ? 6 : 0;
+  const shownWidth = Math.min(room, width * scale + edge * 2);
   return (
     <figure className="flex-none">
       <div
-        className={`overflow-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
-        style={{ width: width * scale + edge * 2, height: Math.max(60, height * scale) }}
+        className={`overflow-x-auto overflow-y-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
+        style={{ width: shownWidth, height: Math.max(60, height * scale) }}
+        {...(shownWidth < width * scale
+          ? { tabIndex: 0, role: "group", "aria-label": `${title}, scrolls sideways` }
+          : {})}
       >
         <iframe
           ref={frame}
           title={title}
-          src={`/shop/${encodeURIComponent(shop.slug)}/?stage&panel=${encodeURIComponent(slug)}`}
+          src={`/shop/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
           className="origin-top-left border-0"
-          style={{ width, height: Math.max(60, height - (edge * 2) / scale), transform: `scale(${scale})` }}
+          style={{
+            width,
+            height: Math.max(60, height - (edge * 2) / scale),
+            transform: `scale(${scale})`,
+            // What is scaled down takes no more room than is seen.
+            marginInlineEnd: width * (scale - 1),
+          }}
         />
       </div>
       <figcaption
-        style={{ width: width * scale + edge * 2 }}
+        style={{ width: shownWidth }}
         className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums"
       >
         {caption}

@@ -3,6 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, GripVertical } from "lucide-react";
 import { memo } from "react";
 import { bands } from "../../core/band/band.ts";
+import type { FacetAnswer } from "../../core/match/answer.ts";
 import { setLabel } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
@@ -106,7 +107,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
         {isFacet(row) ? (
           bands.map((band) => <Cell key={band} row={row} band={band} title={title} />)
         ) : (
-          <span className="col-span-3 text-center text-[12px] text-quiet">the same on every band</span>
+          <span className="band-cell col-span-3 text-center text-[12px] text-quiet">the same on every band</span>
         )}
       </div>
       {unfolded ? (
@@ -120,6 +121,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
   );
 }
 
+/** A facet's reach on the page that is on the stage. */
 function FacetLine({
   row,
   profile,
@@ -127,9 +129,21 @@ function FacetLine({
   row: Extract<Row, { kind: "facet" }>;
   profile: Parameters<typeof Reach>[0]["profile"] | undefined;
 }) {
-  return profile ? (
-    <Reach profile={profile} mode={row.mode} />
-  ) : (
-    <span className="text-[12px] text-error">no such field in the catalogue</span>
-  );
+  const reach = useSession(({ answer }) => answer?.facets[row.field]?.reach);
+  const outOf = useSession(({ answer }) => answer?.outOf);
+  const options = useSession(({ answer }) => offeredIn(answer?.facets[row.field]));
+  const min = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.min);
+  const max = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.max);
+  if (!profile) return <span className="text-[12px] text-error">no such field in the catalogue</span>;
+  const here = {
+    ...profile,
+    ...(reach === undefined || outOf === undefined ? {} : { reach, outOf }),
+    ...(options === undefined ? {} : { options }),
+    ...(min === undefined || max === undefined ? {} : { min, max }),
+  };
+  return <Reach profile={here} mode={row.mode} />;
 }
+
+/** How many options a facet offers on the page; undefined for a range. */
+const offeredIn = (found: FacetAnswer | undefined): number | undefined =>
+  found && !found.range ? Array.from(found.counts.steady).filter((count) => count > 0).length : undefined;

@@ -1,3 +1,4 @@
+import { PanelLeftClose, PanelLeftOpen } from "lucide-react";
 import { useMemo } from "react";
 import { bandRange, bands } from "../../core/band/band.ts";
 import { moveRow } from "../../core/panel/edit.ts";
@@ -18,6 +19,8 @@ export function Lattice() {
   const panel = usePanel((state) => state.document);
   const limits = useShopSettings((settings) => settings.limits);
   const pointed = useSession((state) => state.pointed);
+  const folded = useSession((state) => state.folded);
+  const outOf = useSession((state) => state.answer?.outOf) ?? products;
   const titleOf = (id: string) => {
     const row = panel.rows.find((one) => one.id === id);
     return row ? rowTitle(row, fieldOf) : id;
@@ -37,9 +40,21 @@ export function Lattice() {
   return (
     <>
       <div className={`${columns} flex-none border-b border-hair py-1.5`}>
-        <span className="col-span-2 ps-4 text-[13px] text-quiet">{products.toLocaleString("en")} products</span>
+        <span className="col-span-2 flex items-center ps-3.5 text-[13px] text-quiet">
+          <button
+            type="button"
+            className="me-1.5 grid size-6 place-items-center rounded-md hover:bg-sand hover:text-base-content"
+            aria-label={folded ? "Show the bands" : "Fold to names"}
+            aria-pressed={folded}
+            title={folded ? "Show the bands (0)" : "Fold to names (0)"}
+            onClick={() => session.setState({ folded: !folded })}
+          >
+            {folded ? <PanelLeftOpen size={15} aria-hidden /> : <PanelLeftClose size={15} aria-hidden />}
+          </button>
+          {outOf.toLocaleString("en")} products
+        </span>
         {bands.map((band) => (
-          <span key={band} className="text-center leading-tight">
+          <span key={band} className="band-cell text-center leading-tight">
             <b className="block text-[13px] font-semibold capitalize">{band}</b>
             <span className="text-[12px] text-quiet tabular-nums">{bandRange(band, limits)}</span>
           </span>
@@ -64,7 +79,7 @@ export function Lattice() {
       <ChosenBar />
       <footer className="flex flex-none items-center gap-3 border-t border-hair px-3.5 py-2">
         <AddMenu />
-        <kbd className="kbd kbd-sm ms-auto">Ctrl K</kbd>
+        <kbd className="band-cell kbd kbd-sm ms-auto">Ctrl K</kbd>
       </footer>
     </>
   );

@@ -1,60 +1,76 @@
 import { useEffect, useRef, useState } from "react";
 import { bandAt } from "../../core/band/band.ts";
 import { useShopSettings } from "../shell/shop-context.ts";
-import { useSession } from "./bench-context.ts";
+import { useBench, useSession, type Zoom } from "./bench-context.ts";
 import { Frame } from "./frame.tsx";
 import { Ruler } from "./ruler.tsx";
+import { StageBar } from "./stage-bar.tsx";
 
 const gap = 20;
 const caption = 26;
 
+/** Least scale at which the text of a page can be read. */
+const readable = 0.62;
+
 /** The shop's real page, wide and on a phone side by side, fed with every change. */
-export function Stage({ slug }: { slug: string }) {
+export function Stage() {
   const { box, room } = useRoom();
-  const [large, setLarge] = useState<"wide" | "phone" | undefined>(undefined);
+  const { session } = useBench();
+  const frames = useSession((state) => state.frames);
+  const zoom = useSession((state) => state.zoom);
   const pageWidth = useSession((state) => state.pageWidth);
   const phone = useSession((state) => state.screens.slim);
   const limits = useShopSettings((settings) => settings.limits);
 
   const inner = Math.max(100, room.height - caption);
-  const phoneScale = Math.min(inner / phone.height, large === "phone" ? 1 : 0.58, room.width / phone.width);
-  const phoneRoom = large === "wide" ? 0 : phone.width * phoneScale + 12 + gap;
-  const wideScale = Math.min(1, Math.max(0.1, (room.width - phoneRoom) / pageWidth));
-  const enlarge = (which: "wide" | "phone") => setLarge(large === which ? undefined : which);
+  const phoneFits = Math.min(inner / phone.height, frames === "phone" ? 1 : readable, room.width / phone.width);
+  const phoneScale = scaleOf(zoom, phoneFits);
+  const phoneRoom = frames === "wide" ? 0 : phone.width * phoneScale + 12 + gap;
+  const wideFits = Math.min(1, Math.max(0.1, (room.width - phoneRoom) / pageWidth));
+  const wideScale = scaleOf(zoom, wideFits);
+  const wideRoom = Math.max(160, room.width - phoneRoom);
+  const enlarge = (which: "wide" | "phone") => session.setState({ frames: frames === which ? "both" : which });
 
   return (
     <>
+      <StageBar />
       <Ruler />
-      <div ref={box} className="mx-5 mb-2 mt-1 flex min-h-0 flex-1 items-start gap-5 overflow-hidden">
-        {large === "phone" && room.width - phoneRoom < 200 ? null : (
+      <div ref={box} className="mx-5 mb-2 mt-1 flex min-h-0 flex-1 items-start gap-5 overflow-auto">
+        {frames === "phone" ? null : (
           <Frame
-            slug={slug}
             title={`Wide page, ${pageWidth} px`}
             width={pageWidth}
             height={inner / wideScale}
             scale={wideScale}
+            room={frames === "wide" ? room.width : wideRoom}
             caption={`${capital(bandAt(pageWidth, limits))} · ${pageWidth} px · shown at ${Math.round(wideScale * 100)} %`}
-            large={large === "wide"}
+            large={frames === "wide"}
             enlarge={() => enlarge("wide")}
           />
         )}
-        {large === "wide" ? null : (
+        {frames === "wide" ? null : (
           <Frame
-            slug={slug}
             title={`Phone, ${phone.width} px`}
             width={phone.width}
             height={Math.min(phone.height, inner / phoneScale)}
             scale={phoneScale}
             caption={`${capital(bandAt(phone.width, limits))} · ${phone.width} px · ${Math.round(phoneScale * 100)} %`}
-            large={large === "phone"}
+            large={frames === "phone"}
             enlarge={() => enlarge("phone")}
             bezel
           />
         )}
       </div>
-      {bandAt(pageWidth, limits) === "wide" ? <MediumFrame slug={slug} /> : null}
+      {bandAt(pageWidth, limits) === "wide" ? <MediumFrame /> : null}
     </>
   );
+}
+
+/** The scale of a page. @param fits the one at which all of its width is seen */
+function scaleOf(zoom: Zoom, fits: number): number {
+  if (zoom === "half") return 0.5;
+  if (zoom === "actual") return 1;
+  return zoom === "read" ? Math.max(readable, fits) : fits;
 }
 
 /** The size in px of an element, as it comes and goes. */
@@ -73,7 +89,7 @@ function useRoom() {
 }
 
 /** A page of medium width out of sight, only to be measured while someone wants to know. */
-function MediumFrame({ slug }: { slug: string }) {
+function MediumFrame() {
   const wanted = useSession((state) => state.measuring);
   const { width, height } = useSession((state) => state.screens.medium);
   const limits = useShopSettings((settings) => settings.limits);
@@ -82,7 +98,6 @@ function MediumFrame({ slug }: { slug: string }) {
   return (
     <div className="pointer-events-none absolute -z-10 size-0 overflow-hidden opacity-0" aria-hidden inert>
       <Frame
-        slug={slug}
         title="Medium page, measured only"
         width={page}
         height={height}

@@ -30,8 +30,9 @@ export function useFrame(
   useEffect(() => {
     let ready = false;
     const greet = () => {
-      const { selection, language } = session.getState();
+      const { selection, language, shown } = session.getState();
       tell({ zt: "panel", slug, panel: panel.getState().document });
+      if (shown) tell({ zt: "page", ...shown });
       tell({ zt: "limits", limits: settings.getState().document.limits });
       // A page may have been clicked before it woke; what it says next must not be wiped by nothing.
       if (!isEmpty(selection)) tell({ zt: "selection", selection });
@@ -66,6 +67,7 @@ export function useFrame(
           tell({ zt: "limits", limits: now.document.limits });
       }),
       session.subscribe((now, before) => {
+        if (ready && now.shown && now.shown !== before.shown) tell({ zt: "page", ...now.shown });
         // The page on which something was chosen knows it already, and may be a click further.
         if (now.selection !== before.selection && now.chosenBy !== frame.current?.contentWindow)
           tell({ zt: "selection", selection: now.selection });

@@ -11,10 +11,13 @@ import { findFindings } from "../../core/finding/findings.ts";
 import type { Measures } from "../../core/finding/measure.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import type { WireAnswer } from "../../core/match/answer.ts";
-import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
+import type { Clause, Facet, Selection, WireQuestion } from "../../core/match/question.ts";
 import { findVariants, type VariantQuery } from "../../core/match/variants.ts";
 import { applyMends, mendedProducts, variantName } from "../../core/mend/apply.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
+import { type PageRef, pageList } from "../../core/page/page-list.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
+import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { isSafePicture } from "../../core/safe/safe-address.ts";
 
@@ -89,8 +92,18 @@ export class Desk {
     return this.#facts.modeExample(facet);
   }
 
-  findings(panel: PanelDocument, selection: Selection, measures: Measures): Promise<Finding[]> {
-    return findFindings(this.#facts, panel, selection, measures);
+  findings(panel: PanelDocument, selection: Selection, measures: Measures, within: Clause[]): Promise<Finding[]> {
+    return findFindings(this.#facts, panel, selection, measures, within);
+  }
+
+  /** The page at an address, with its layout; undefined when there is none. @param first the shop's first panel */
+  page(address: string, pages: PagesDocument, first: string | undefined): ShownPage | undefined {
+    return shownPage(address, pages, this.#facts.pageFacts(), first);
+  }
+
+  /** Every page of the shop. */
+  pageList(pages: PagesDocument): PageRef[] {
+    return pageList(pages, this.#facts.pageFacts());
   }
 
   answer(question: WireQuestion): WireAnswer {

@@ -1,8 +1,9 @@
 import { expose } from "comlink";
 import type { Measures } from "../../core/finding/measure.ts";
-import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
+import type { Clause, Facet, Selection, WireQuestion } from "../../core/match/question.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { Desk } from "./desk.ts";
 
@@ -30,8 +31,10 @@ const served = {
   },
   detail: (key: string) => opened().detail(key),
   modeExample: (facet: Facet) => opened().modeExample(facet),
-  findings: (panel: PanelDocument, selection: Selection, measures: Measures) =>
-    opened().findings(panel, selection, measures),
+  findings: (panel: PanelDocument, selection: Selection, measures: Measures, within: Clause[]) =>
+    opened().findings(panel, selection, measures, within),
+  page: (address: string, pages: PagesDocument, first: string | undefined) => opened().page(address, pages, first),
+  pageList: (pages: PagesDocument) => opened().pageList(pages),
   answer: (question: WireQuestion) => opened().answer(question),
   count: (query: VariantQuery) => opened().count(query),
   rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) =>

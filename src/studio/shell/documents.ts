@@ -31,6 +31,13 @@ export function useDocument<K extends KindName>(
   return { store, error };
 }
 
+/** A document as it is in this tab, where it is open; otherwise as it is stored. @throws ApiError */
+export async function readDocument<K extends KindName>(shop: string, kind: K, slug: string): Promise<DocumentOf<K>> {
+  const path = documentPath(shop, kind, slug);
+  const known = opened[kind].get(path);
+  return known ? known.getState().document : (await request<Stored<DocumentOf<K>>>(path)).document;
+}
+
 addEventListener("beforeunload", (event) => {
   // The browser asks before the page is left while something is not saved.
   const unsaved = Object.values(opened).some((stores) =>

@@ -6,6 +6,7 @@ import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Question } from "../../core/match/question.ts";
 import type { MendDocument } from "../../core/mend/mend-schema.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
@@ -27,6 +28,8 @@ export interface OpenShop {
   desk: RemoteDesk;
   /** What holds for all panels and pages: band limits and languages. */
   settings: DocumentStore<ShopDocument>;
+  /** Which pages the shop has, and what stands on them. */
+  pages: DocumentStore<PagesDocument>;
   mends: DocumentStore<MendDocument>;
   /** By mend id, the products that it changes. */
   mended: Readonly<Record<string, number>>;
@@ -46,6 +49,10 @@ export function useOpenShop(): OpenShop {
 /** What holds for all panels and pages of the open shop. */
 export const useShopSettings = <T>(read: (settings: ShopDocument) => T): T =>
   useStore(useOpenShop().settings, ({ document }) => read(document));
+
+/** The open shop's pages. */
+export const usePages = <T>(read: (pages: PagesDocument) => T): T =>
+  useStore(useOpenShop().pages, ({ document }) => read(document));
 
 /**
  * What a worker says, asked anew when the question or the catalogue changes; the last answer stays until the next is there.

@@ -26,6 +26,7 @@ function OpenFrame({ slug }: { slug: string }) {
   const swatches = useSWRImmutable<SwatchBook, ApiError>(`${path}/swatches`, request<SwatchBook>);
   const { store: mends, error: noMends } = useDocument(slug, "mends");
   const { store: settings, error: noSettings } = useDocument(slug, "shop");
+  const { store: pages, error: noPages } = useDocument(slug, "pages");
   const { mutate } = useSWRConfig();
   const { catalogue, trouble, again } = useCatalogue(path, mends);
   const reopen = useCallback(
@@ -37,7 +38,7 @@ function OpenFrame({ slug }: { slug: string }) {
   );
 
   const open = useMemo<OpenShop | undefined>(() => {
-    if (!shop.data || !swatches.data || !mends || !settings || !catalogue) return undefined;
+    if (!shop.data || !swatches.data || !mends || !settings || !pages || !catalogue) return undefined;
     const { desk, engine, overview } = catalogue;
     const profiles = new Map(overview.profiles.map((profile) => [profile.field.key, profile]));
     return {
@@ -51,13 +52,14 @@ function OpenFrame({ slug }: { slug: string }) {
       engine,
       desk,
       settings,
+      pages,
       mends,
       mended: overview.mended,
       reopen,
     };
-  }, [shop.data, swatches.data, mends, settings, catalogue, reopen]);
+  }, [shop.data, swatches.data, mends, settings, pages, catalogue, reopen]);
 
-  const error = shop.error ?? swatches.error ?? noMends ?? noSettings;
+  const error = shop.error ?? swatches.error ?? noMends ?? noSettings ?? noPages;
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
   if (trouble) return <NotHere title="That did not work" message={trouble} />;
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the shop …</div>;

@@ -1,0 +1,71 @@
+import { useMemo } from "react";
+import { isTyping, useKeys } from "../shell/keys.ts";
+import { type Session, useBench, useSession } from "./bench-context.ts";
+import { PageChoice } from "./page-choice.tsx";
+
+type Choice<K extends "frames" | "zoom"> = readonly [value: Session[K], label: string, key: string];
+
+const frames: readonly Choice<"frames">[] = [
+  ["both", "Both", "1"],
+  ["wide", "Wide", "2"],
+  ["phone", "Phone", "3"],
+];
+const zooms: readonly Choice<"zoom">[] = [
+  ["read", "Read", "4"],
+  ["fit", "Fit", "5"],
+  ["half", "Half", "6"],
+  ["actual", "Actual", "7"],
+];
+
+/** Above the stage: which page, which frames of it, and how large. */
+export function StageBar() {
+  const { session } = useBench();
+  useKeys(
+    useMemo(() => {
+      const set = (change: Partial<Session>) => (event: KeyboardEvent) => {
+        if (!isTyping(event)) session.setState(change);
+      };
+      return Object.fromEntries([
+        ...frames.map(([value, , key]) => [key, set({ frames: value })]),
+        ...zooms.map(([value, , key]) => [key, set({ zoom: value })]),
+        ["0", (event: KeyboardEvent) => isTyping(event) || session.setState(({ folded }) => ({ folded: !folded }))],
+      ]);
+    }, [session]),
+  );
+  return (
+    <div className="mx-5 flex flex-none items-center gap-3 pt-2">
+      <PageChoice />
+      <Switch name="frames" label="Frames" choices={frames} />
+      <Switch name="zoom" label="Size" choices={zooms} />
+    </div>
+  );
+}
+
+function Switch<K extends "frames" | "zoom">({
+  name,
+  label,
+  choices,
+}: {
+  name: K;
+  label: string;
+  choices: readonly Choice<K>[];
+}) {
+  const { session } = useBench();
+  const now = useSession((state) => state[name]);
+  return (
+    <fieldset className="join flex-none first-of-type:ms-auto" aria-label={label}>
+      {choices.map(([value, text, key]) => (
+        <button
+          key={text}
+          type="button"
+          aria-pressed={value === now}
+          title={`${text} (${key})`}
+          className={`btn btn-xs join-item h-7 px-2 font-medium ${value === now ? "bg-plum-soft" : "bg-base-100 text-quiet"}`}
+          onClick={() => session.setState({ [name]: value })}
+        >
+          {text}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

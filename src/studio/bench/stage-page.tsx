@@ -1,0 +1,67 @@
+import { useEffect } from "react";
+import { countsOf } from "../../core/match/engine.ts";
+import type { Standing } from "../../core/page/pages-schema.ts";
+import { engineFacets } from "../../core/panel/panel.ts";
+import type { PagePanel } from "../../storefront/shop/page-panel.ts";
+import { readDocument } from "../shell/documents.ts";
+import { useAnswer, useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
+import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";
+
+/**
+ * Keeps the page of the stage worked out: its layout, the documents of all panels on it, and what its products answer.
+ * The panel that is worked on is there even where it does not stand, since it is what the designer looks at.
+ */
+export function StagePageKeeper() {
+  const { shop, desk } = useOpenShop();
+  const { session, panel, slug } = useBench();
+  const address = useSession((state) => state.address);
+  const pages = usePages((document) => document);
+  const first = shop.panels[0]?.slug;
+  const page = useAsked(() => desk.page(address, pages, first), `${address} ${JSON.stringify([pages, first])}`);
+
+  useEffect(() => {
+    if (!page) return;
+    let over = false;
+    const stands = page.layout.panels.some((one) => one.panel === slug);
+    const standing: Standing[] = stands ? page.layout.panels : [{ panel: slug }];
+    panelsOf(shop.slug, standing, { panel, slug }).then(
+      (panels) => {
+        if (!over) session.setState({ shown: { page, panels, around: { bars: pages.bars, menu: pages.menu } } });
+      },
+      (error) => console.error(error),
+    );
+    return () => {
+      over = true;
+    };
+  }, [page, pages, panel, slug, session, shop.slug]);
+  return <AnswerKeeper />;
+}
+
+/** Keeps what the page's products answer to the panel's facets. */
+function AnswerKeeper() {
+  const { session } = useBench();
+  const panel = usePanel((state) => state.document);
+  const selection = useSession((state) => state.selection);
+  const within = useSession((state) => state.shown?.page.within);
+  const answer = useAnswer(countsOf(engineFacets(panel, "wide"), selection, within));
+  useEffect(() => session.setState({ answer }), [session, answer]);
+  return null;
+}
+
+/** The documents of panels, the one that is worked on as it is here; a panel that is gone is left out. */
+async function panelsOf(
+  shop: string,
+  standing: readonly Standing[],
+  open: Pick<Bench, "panel" | "slug">,
+): Promise<PagePanel[]> {
+  const found = await Promise.all(
+    standing.map(async ({ panel, at, after }): Promise<PagePanel | undefined> => {
+      const document =
+        panel === open.slug
+          ? open.panel.getState().document
+          : await readDocument(shop, "panel", panel).catch(() => undefined);
+      return document && { slug: panel, at, after, panel: document };
+    }),
+  );
+  return found.flatMap((one) => one ?? []);
+}
