@@ -19,6 +19,19 @@ const router = createBrowserRouter([
         path: "swatches/:field?",
         lazy: async () => ({ Component: (await import("./swatches/swatch-view.tsx")).SwatchView }),
       },
+      { path: "pages", lazy: async () => ({ Component: (await import("./pages/pages-view.tsx")).PagesView }) },
+      {
+        path: "pages/collections/:collection?",
+        lazy: async () => ({ Component: (await import("./pages/collections-view.tsx")).CollectionsView }),
+      },
+      {
+        path: "pages/articles/:article?",
+        lazy: async () => ({ Component: (await import("./pages/articles-view.tsx")).ArticlesView }),
+      },
+      {
+        path: "pages/around",
+        lazy: async () => ({ Component: (await import("./pages/around-view.tsx")).AroundView }),
+      },
       {
         path: "catalogue",
         lazy: async () => ({ Component: (await import("./catalogue/catalogue-view.tsx")).CatalogueView }),

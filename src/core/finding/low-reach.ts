@@ -1,14 +1,14 @@
 import { inEachFacet } from "./finding.ts";
 
 /** Share of the products below which a facet's reach is worth a word. */
-const least = 0.6;
+export const leastReach = 0.6;
 
 /** A facet that many products of the page do not state, so that they vanish with any choice. */
 export const lowReach = inEachFacet({
   name: "low-reach",
   level: "warning",
   find({ row, title, found }, { answer: { outOf } }) {
-    if (!found || found.reach === 0 || found.reach >= outOf * least) return undefined;
+    if (!found || found.reach === 0 || found.reach >= outOf * leastReach) return undefined;
     return {
       row: row.id,
       silentField: row.field,

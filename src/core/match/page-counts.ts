@@ -41,9 +41,10 @@ export class PageCounts {
     ]);
     if (this.#live.chosen !== chosen) this.#live = { chosen, facets: new Map() };
     const counted = this.#live.facets;
+    const nothing = text.trim() === "" && facets.every(({ field }) => choices[field] === undefined);
     for (const facet of facets) {
       const name = facetName(facet);
-      if (!counted.has(name)) counted.set(name, this.#count(matcher, facet));
+      if (!counted.has(name)) counted.set(name, this.#count(matcher, facet, nothing));
     }
     return counted;
   }
@@ -70,7 +71,12 @@ export class PageCounts {
     return steady;
   }
 
-  #count(matcher: Matcher, facet: Facet): WireFacet {
+  #count(matcher: Matcher, facet: Facet, nothing: boolean): WireFacet {
+    // Nothing chosen is what the steady counts are of.
+    if (nothing) {
+      const { counts, range } = this.steady(facet);
+      return { live: counts, ...(range ? { range } : {}) };
+    }
     if (facet.mode !== "range") return { live: liveCounts(matcher, facet) };
     return {
       live: rangeCounts(matcher, facet, this.steady(facet).ranges),

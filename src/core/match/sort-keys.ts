@@ -7,6 +7,9 @@ export interface SortKey {
   down: boolean;
 }
 
+/** Orders that go by no field: the catalogue's own, where a page is in another, and how well products fit the words. */
+export const namedSorts = ["shop", "best"];
+
 /** Fields that an order goes by at most. */
 const mostSortKeys = 8;
 

@@ -51,11 +51,14 @@ export function pageList(pages: PagesDocument, facts: PageFacts): PageRef[] {
   ];
 }
 
+/** Where a collection is. */
+export const collectionAddress = (slug: string): string => `${collectionFolder}/${slug}`;
+
 /** The pages of all collections. */
 export const collectionPages = (pages: PagesDocument, facts: PageFacts): CollectionPage[] =>
   pages.collections.flatMap((collection): CollectionPage[] => {
     const { of, slug, name } = collection;
-    const address = `${collectionFolder}/${slug}`;
+    const address = collectionAddress(slug);
     if (of.by !== "value") return [{ address, kind: "collection", name, collection }];
     const options = facts.fields.some(({ key }) => key === of.field) ? facts.optionsOf(of.field) : [];
     const slugs = slugsOf(options.map(({ label }) => label));
@@ -68,6 +71,22 @@ export const collectionPages = (pages: PagesDocument, facts: PageFacts): Collect
     }));
   });
 
+/** The collection that a page is of; undefined for every other kind of page. */
+export function collectionAt(
+  { address, kind }: Pick<PageRef, "address" | "kind">,
+  pages: PagesDocument,
+): Collection | undefined {
+  if (kind !== "collection") return undefined;
+  const slug = address.slice(collectionFolder.length + 1);
+  return (
+    pages.collections.find((one) => one.slug === slug) ??
+    pages.collections.find((one) => one.of.by === "value" && slug.startsWith(`${one.slug}-`))
+  );
+}
+
+/** Where an article is. */
+export const articleAddress = (slug: string): string => `${articleFolder}/${slug}`;
+
 /** The pages of all articles. */
 export const articlePages = (pages: PagesDocument): PageRef[] =>
-  pages.articles.map(({ slug, title }) => ({ address: `${articleFolder}/${slug}`, kind: "article", name: title }));
+  pages.articles.map(({ slug, title }) => ({ address: articleAddress(slug), kind: "article", name: title }));

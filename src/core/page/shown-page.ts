@@ -1,7 +1,15 @@
 import { pathSeparator } from "../catalogue/path.ts";
 import type { Clause } from "../match/question.ts";
-import { type Layout, laidOver, usualLayout, usualPanels } from "./layout.ts";
-import { articlePages, collectionPages, type PageRef, pageList, searchAddress, shopAddress } from "./page-list.ts";
+import { type Layout, laidOver, type PageKind, usualLayout, usualPanels } from "./layout.ts";
+import {
+  articlePages,
+  collectionAddress,
+  collectionPages,
+  type PageRef,
+  pageList,
+  searchAddress,
+  shopAddress,
+} from "./page-list.ts";
 import type { Collection, PagesDocument } from "./pages-schema.ts";
 import { type PageFacts, valuePages } from "./value-pages.ts";
 
@@ -39,14 +47,37 @@ export function shownPage(
 ): ShownPage | undefined {
   const content = contentAt(address, pages, facts);
   if (!content) return undefined;
-  const { kind, within } = content;
-  const usual = { ...usualLayout, panels: usualPanels(kind, first) };
-  const layout = laidOver(laidOver(usual, pages.layouts[kind]), exceptionOf(pages, address));
+  const { within } = content;
+  const layout = layoutAt(content, pages, first);
   // A condition over a field that a newer file lacks would empty every page of the kind; a finding tells of it.
   const standing = layout.within.filter(
     (one) => !("field" in one) || facts.fields.some(({ key }) => key === one.field),
   );
   return { ...content, within: [...within, ...standing.map((one) => [one])], layout };
+}
+
+/** The layout of a kind of page: what is usual, changed by the kind. */
+export const layoutOfKind = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
+  laidOver({ ...usualLayout, panels: usualPanels(kind, first), listing: kind !== "article" }, pages.layouts[kind]);
+
+/** The layout of a page: that of its kind, changed by the page itself. */
+export const layoutAt = (
+  { address, kind }: Pick<PageRef, "address" | "kind">,
+  pages: PagesDocument,
+  first: string | undefined,
+): Layout => laidOver(layoutOfKind(kind, pages, first), exceptionOf(pages, address));
+
+/** The first page on which a panel stands, of those that can be told without the catalogue; the whole shop's where it stands on none. */
+export function firstPageOf(panel: string, pages: PagesDocument, first: string | undefined): string {
+  const told: Pick<PageRef, "address" | "kind">[] = [
+    { address: shopAddress, kind: "shop" },
+    ...pages.collections
+      .filter(({ of }) => of.by !== "value")
+      .map(({ slug }) => ({ address: collectionAddress(slug), kind: "collection" as const })),
+    ...articlePages(pages),
+  ];
+  const stands = told.find((one) => layoutAt(one, pages, first).panels.some((standing) => standing.panel === panel));
+  return stands?.address ?? shopAddress;
 }
 
 /** What one page has otherwise than its kind; undefined where it has nothing. */
@@ -82,7 +113,7 @@ function valueContent(address: string, facts: PageFacts): Content | undefined {
 }
 
 /** What makes a product one of a collection's. */
-function membersOf({ of }: Collection, value: string | undefined): Clause[] {
+export function membersOf({ of }: Pick<Collection, "of">, value: string | undefined): Clause[] {
   if (of.by === "hand") return [[{ products: [...of.products] }]];
   if (of.by === "value") return [[{ field: of.field, options: value === undefined ? [] : [value] }]];
   return of.join === "any" ? [of.conditions] : of.conditions.map((one) => [one]);

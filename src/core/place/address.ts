@@ -3,7 +3,7 @@ import { identity } from "../catalogue/identity.ts";
 import { fromNumber, toNumber } from "../catalogue/values.ts";
 import type { Choice, Facet, Selection } from "../match/question.ts";
 import { emptySelection, isRange, withChoice } from "../match/selection.ts";
-import { sortKeys } from "../match/sort-keys.ts";
+import { namedSorts, sortKeys } from "../match/sort-keys.ts";
 import type { Place } from "./place.ts";
 
 type FieldOf = (key: string) => Field | undefined;
@@ -61,9 +61,12 @@ export function fromAddress(search: string, facets: readonly Pick<Facet, "field"
         mode === "range" ? readRange(query, field) : readOptions(query, key, mode === "one"),
       );
   }
-  const sort = sortKeys(query.get("sort") ?? "", (key) => fieldOf(key) !== undefined)
-    .map(({ field, down }) => `${down ? "-" : ""}${field}`)
-    .join(",");
+  const asked = query.get("sort") ?? "";
+  const sort = namedSorts.includes(asked)
+    ? asked
+    : sortKeys(asked, (key) => fieldOf(key) !== undefined)
+        .map(({ field, down }) => `${down ? "-" : ""}${field}`)
+        .join(",");
   const page = Number(query.get("page"));
   return { selection, sort, page: Number.isSafeInteger(page) && page > 1 ? page : 1 };
 }

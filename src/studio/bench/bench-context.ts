@@ -56,11 +56,12 @@ export type Zoom = "read" | "fit" | "half" | "actual";
 
 export type SessionStore = StoreApi<Session>;
 
-export const createSession = (): SessionStore =>
+/** @param address of the page that is on the stage at first */
+export const createSession = (address: string): SessionStore =>
   createStore<Session>(() => ({
     selection: emptySelection,
     chosenBy: undefined,
-    address: "/",
+    address,
     shown: undefined,
     answer: undefined,
     frames: "both",

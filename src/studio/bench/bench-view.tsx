@@ -1,5 +1,6 @@
-import { useMemo } from "react";
-import { Navigate, useParams } from "react-router";
+import { useMemo, useState } from "react";
+import { Navigate, useParams, useSearchParams } from "react-router";
+import { firstPageOf } from "../../core/page/shown-page.ts";
 import { Commands } from "../shell/commands.tsx";
 import { ConflictNote } from "../shell/conflict-note.tsx";
 import { useDocument } from "../shell/documents.ts";
@@ -16,11 +17,15 @@ import { StagePageKeeper } from "./stage-page.tsx";
 
 /** The bench of the address's panel; the shop's first when it names none. */
 export function BenchView() {
-  const { shop } = useOpenShop();
+  const { shop, pages } = useOpenShop();
   const { panel: slug } = useParams();
+  const [query] = useSearchParams();
   const [first] = shop.panels;
+  // Only the page that is asked for at first matters: others are chosen on the bench.
+  const [usual] = useState(() => firstPageOf(slug ?? "", pages.getState().document, first?.slug));
+  const address = query.get("page") ?? usual;
   if (slug === undefined && first) return <Navigate to={`/shops/${shop.slug}/bench/${first.slug}`} replace />;
-  return <OpenBench key={slug} shop={shop.slug} slug={slug ?? ""} />;
+  return <OpenBench key={`${slug} ${address}`} shop={shop.slug} slug={slug ?? ""} address={address} />;
 }
 
 /** The lattice with the panels' tabs, at its width or folded to the names of its rows. */
@@ -38,9 +43,9 @@ function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
   );
 }
 
-function OpenBench({ shop, slug }: { shop: string; slug: string }) {
+function OpenBench({ shop, slug, address }: { shop: string; slug: string; address: string }) {
   const { store: panel, error } = useDocument(shop, "panel", slug);
-  const session = useMemo(createSession, []);
+  const session = useMemo(() => createSession(address), [address]);
   const open = useOpenShop();
   const { settings, pages } = open;
   const bench = useMemo(

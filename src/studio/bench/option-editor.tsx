@@ -17,10 +17,10 @@ import {
 import { engineMerges, isShown, staleValues } from "../../core/panel/options.ts";
 import { rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow, OptionRules } from "../../core/panel/panel-schema.ts";
+import { Choice } from "../controls/choice.tsx";
 import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
 import { useBench } from "./bench-context.ts";
-import { Choice } from "./choice.tsx";
 import { OptionLine } from "./option-line.tsx";
 
 /** Options that are listed at once. */

@@ -4,7 +4,7 @@ import type { PageKind } from "../../core/page/layout.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { Popover } from "../shell/popover.tsx";
-import { useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
+import { useAllPages } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
 /** Chooses the page that is on the stage, by name and by keyboard. */
@@ -67,13 +67,6 @@ export function PageChoice() {
       )}
     </Popover>
   );
-}
-
-/** Every page of the open shop. */
-export function useAllPages(): readonly PageRef[] {
-  const { desk } = useOpenShop();
-  const pages = usePages((document) => document);
-  return useAsked(() => desk.pageList(pages), pages) ?? [];
 }
 
 function groupsOf(pages: readonly PageRef[]): [PageKind, PageRef[]][] {

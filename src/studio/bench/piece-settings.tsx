@@ -3,13 +3,13 @@ import { countsOf } from "../../core/match/engine.ts";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
 import type { LinksPiece, PieceRow } from "../../core/panel/panel-schema.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { Choice } from "../controls/choice.tsx";
+import { TextControl } from "../controls/setting-control.tsx";
 import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
-import { Choice } from "./choice.tsx";
-import { TextControl } from "./setting-control.tsx";
 
 // The editor is large and seldom needed.
-const RichText = lazy(() => import("./rich-text.tsx"));
+const RichText = lazy(() => import("../controls/rich-text.tsx"));
 
 /** A piece's settings, unfolded under its row. */
 export function PieceSettings({ row, title }: { row: PieceRow; title: string }) {

@@ -4,13 +4,13 @@ import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
 import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
 import { placements } from "../../core/panel/placement.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
+import { TextControl } from "../controls/setting-control.tsx";
 import { PlacementGlyph, placementWords as words } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { columns } from "./columns.ts";
-import { TextControl } from "./setting-control.tsx";
 
 /** The panel's own row: where it stands on each band. */
 export function PlacementRow() {

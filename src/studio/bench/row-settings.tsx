@@ -17,12 +17,12 @@ import {
   type SettingValue,
   settingOn,
 } from "../../core/setting/settings.ts";
+import { Choice, type ChoiceOption } from "../controls/choice.tsx";
+import { SettingControl, TextControl } from "../controls/setting-control.tsx";
 import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
-import { Choice, type ChoiceOption } from "./choice.tsx";
 import { columns } from "./columns.ts";
 import { OptionEditor } from "./option-editor.tsx";
-import { SettingControl, TextControl } from "./setting-control.tsx";
 
 /** A facet's settings and options, unfolded under its row. */
 export function RowSettings({ row, title }: { row: FacetRow; title: string }) {

@@ -15,6 +15,7 @@ import type { Clause, Facet, Selection, WireQuestion } from "../../core/match/qu
 import { findVariants, type VariantQuery } from "../../core/match/variants.ts";
 import { applyMends, mendedProducts, variantName } from "../../core/mend/apply.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
+import { type PageFigures, pageFigures } from "../../core/page/figures.ts";
 import { type PageRef, pageList } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
@@ -47,6 +48,7 @@ export class Desk {
   #source: Catalogue;
   #facts: LocalFacts;
   #mends: readonly Mend[] = [];
+  #figures: { state: string; pages: Map<string, PageFigures> } = { state: "", pages: new Map() };
   #orders = new LRUCache<string, Uint32Array>({ max: keptOrders });
 
   constructor(source: Catalogue, mends: readonly Mend[]) {
@@ -65,6 +67,7 @@ export class Desk {
     this.#mends = mends;
     this.#facts = new LocalFacts(new CatalogueIndex(applyMends(this.#source, mends)));
     this.#orders.clear();
+    this.#figures = { state: "", pages: new Map() };
   }
 
   overview(): Overview {
@@ -99,6 +102,26 @@ export class Desk {
   /** The page at an address, with its layout; undefined when there is none. @param first the shop's first panel */
   page(address: string, pages: PagesDocument, first: string | undefined): ShownPage | undefined {
     return shownPage(address, pages, this.#facts.pageFacts(), first);
+  }
+
+  /**
+   * Pages in numbers, each worked out once for as long as what it is made of says the same.
+   * @param panels every panel of the shop by slug, the first first
+   */
+  async figures(
+    addresses: readonly string[],
+    pages: PagesDocument,
+    panels: ReadonlyMap<string, PanelDocument>,
+  ): Promise<PageFigures[]> {
+    const state = JSON.stringify([pages, [...panels]]);
+    if (this.#figures.state !== state) this.#figures = { state, pages: new Map() };
+    const known = this.#figures.pages;
+    for (const address of addresses) {
+      if (known.has(address)) continue;
+      const figures = await pageFigures(this.#facts, address, pages, panels);
+      if (figures) known.set(address, figures);
+    }
+    return addresses.flatMap((address) => known.get(address) ?? []);
   }
 
   /** Every page of the shop. */

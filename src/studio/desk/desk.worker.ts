@@ -34,6 +34,8 @@ const served = {
   findings: (panel: PanelDocument, selection: Selection, measures: Measures, within: Clause[]) =>
     opened().findings(panel, selection, measures, within),
   page: (address: string, pages: PagesDocument, first: string | undefined) => opened().page(address, pages, first),
+  figures: (addresses: readonly string[], pages: PagesDocument, panels: ReadonlyMap<string, PanelDocument>) =>
+    opened().figures(addresses, pages, panels),
   pageList: (pages: PagesDocument) => opened().pageList(pages),
   answer: (question: WireQuestion) => opened().answer(question),
   count: (query: VariantQuery) => opened().count(query),

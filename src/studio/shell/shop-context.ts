@@ -6,6 +6,7 @@ import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Question } from "../../core/match/question.ts";
 import type { MendDocument } from "../../core/mend/mend-schema.ts";
+import type { PageRef } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
@@ -83,4 +84,13 @@ export function useAsked<T>(ask: () => Promise<T>, question: unknown, pause = 0)
 export function useAnswer(question: Question): Answer | undefined {
   const { engine } = useOpenShop();
   return useAsked(async () => engine.ask(question), JSON.stringify(question));
+}
+
+const none: readonly PageRef[] = [];
+
+/** Every page of the open shop; none until they are listed. */
+export function useAllPages(): readonly PageRef[] {
+  const { desk } = useOpenShop();
+  const pages = usePages((document) => document);
+  return useAsked(() => desk.pageList(pages), pages) ?? none;
 }

@@ -3,4 +3,5 @@ export const shopViews = (shop: string): { to: string; label: string }[] => [
   { to: `/shops/${shop}/catalogue`, label: "Catalogue" },
   { to: `/shops/${shop}/bench`, label: "Bench" },
   { to: `/shops/${shop}/swatches`, label: "Swatch book" },
+  { to: `/shops/${shop}/pages`, label: "Pages" },
 ];

@@ -1,0 +1,28 @@
+import { engineMerges } from "../../panel/options.ts";
+import { facetRows, rulesOf } from "../../panel/panel.ts";
+import type { PageFindingKind } from "./page-finding.ts";
+
+/** Two panels that ask one field differently: their choices are one, and the first panel's way holds. */
+export const askedTwoWays: PageFindingKind = {
+  name: "asked-two-ways",
+  level: "error",
+  find({ facets, panels }) {
+    const first = new Map<string, { panel: string; way: string }>();
+    return facets.flatMap(({ panel, row, field, title }) => {
+      const own = facetRows(panels.get(panel) ?? { rows: [] }).find(({ id }) => id === row);
+      if (!own) return [];
+      const way = JSON.stringify([own.mode, engineMerges(rulesOf(own)) ?? null]);
+      const known = first.get(field);
+      if (!known) first.set(field, { panel, way });
+      if (!known || known.panel === panel || known.way === way) return [];
+      const other = panels.get(known.panel)?.name ?? known.panel;
+      return [
+        {
+          panel,
+          row,
+          words: `${title} is asked here in another way than by “${other}” on the same page. The way of “${other}” holds for both.`,
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,18 @@
+import { leastReach } from "../low-reach.ts";
+import type { PageFindingKind } from "./page-finding.ts";
+
+/** Facets that many products of the page do not state, so that they vanish with any choice. */
+export const lowReachHere: PageFindingKind = {
+  name: "low-reach-here",
+  level: "warning",
+  find: ({ facets, answer: { outOf } }) =>
+    facets
+      // Two panels that ask the same have the same reach.
+      .filter(({ field }, at) => facets.findIndex((one) => one.field === field) === at)
+      .filter(({ reach }) => reach > 0 && reach < outOf * leastReach)
+      .map(({ panel, row, title, reach }) => ({
+        panel,
+        row,
+        words: `${title} finds ${reach} of the ${outOf} products of this page; ${outOf - reach} vanish with any choice.`,
+      })),
+};

@@ -1,0 +1,43 @@
+import type { Answer } from "../../match/answer.ts";
+import type { FacetHere } from "../../page/figures.ts";
+import type { PagesDocument } from "../../page/pages-schema.ts";
+import type { ShownPage } from "../../page/shown-page.ts";
+import type { PanelDocument } from "../../panel/panel-schema.ts";
+import type { FindingLevel } from "../finding.ts";
+
+/** What one look at a page has found. */
+export interface PageFound {
+  /** Panel that it is about; the page itself when absent. */
+  panel?: string;
+  /** Row of that panel. */
+  row?: string;
+  /** What is wrong, with its number, in one or two sentences. */
+  words: string;
+}
+
+/** Something that was computed to be wrong or risky on a page. */
+export interface PageFinding extends PageFound {
+  /** Name of the kind. */
+  kind: string;
+  level: FindingLevel;
+}
+
+/** What findings of a page are found in. */
+export interface PageContext {
+  page: ShownPage;
+  pages: PagesDocument;
+  /** Documents of the panels that stand on it, by slug; one that is gone is not there. */
+  panels: ReadonlyMap<string, PanelDocument>;
+  /** To all facets on the page, with nothing chosen. */
+  answer: Answer;
+  facets: readonly FacetHere[];
+  /** Whether the catalogue has a field. */
+  hasField(key: string): boolean;
+}
+
+/** A kind of finding about a page, in a file of its own. */
+export interface PageFindingKind {
+  name: string;
+  level: FindingLevel;
+  find(context: PageContext): readonly PageFound[];
+}

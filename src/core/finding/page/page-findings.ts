@@ -1,0 +1,25 @@
+import { askedTwoWays } from "./asked-two-ways.ts";
+import { conditionGone } from "./condition-gone.ts";
+import { emptyPage } from "./empty-page.ts";
+import { facetNotHere } from "./facet-not-here.ts";
+import { lowReachHere } from "./low-reach-here.ts";
+import type { PageContext, PageFinding, PageFindingKind } from "./page-finding.ts";
+import { panelGone } from "./panel-gone.ts";
+import { tallBars } from "./tall-bars.ts";
+import { unreachedSlot } from "./unreached-slot.ts";
+
+/** Every kind of finding about a page, in the order in which they are told. */
+export const pageFindingKinds: readonly PageFindingKind[] = [
+  emptyPage,
+  conditionGone,
+  panelGone,
+  unreachedSlot,
+  askedTwoWays,
+  facetNotHere,
+  lowReachHere,
+  tallBars,
+];
+
+/** All that is wrong or risky on a page. */
+export const findPageFindings = (context: PageContext): PageFinding[] =>
+  pageFindingKinds.flatMap(({ name: kind, level, find }) => find(context).map((one) => ({ kind, level, ...one })));

@@ -1,0 +1,26 @@
+import { bands, resolve } from "../../band/band.ts";
+import { firstScreens } from "../../band/first-screen.ts";
+import type { PageFindingKind } from "./page-finding.ts";
+
+/** Share of the first screen that bars which stay may take. */
+const most = 0.25;
+
+/** Bars that stay at the top and leave little of the screen. */
+export const tallBars: PageFindingKind = {
+  name: "tall-bars",
+  level: "warning",
+  find({ page, pages }) {
+    // Every page has the same bars: they are told of once.
+    if (page.kind !== "shop") return [];
+    return bands.flatMap((band) => {
+      const height = pages.bars.reduce(
+        (sum, bar) => sum + (resolve(bar.stays, band) ? resolve(bar.height, band) : 0),
+        0,
+      );
+      const screen = firstScreens[band].height;
+      return height > screen * most
+        ? [{ words: `On ${band} the bars that stay take ${height} of ${screen} px of the screen.` }]
+        : [];
+    });
+  },
+};

@@ -1,0 +1,80 @@
+import type { Facts } from "../facts/facts.ts";
+import type { PageFinding } from "../finding/page/page-finding.ts";
+import { findPageFindings } from "../finding/page/page-findings.ts";
+import { countsOf } from "../match/engine.ts";
+import type { Facet } from "../match/question.ts";
+import { isShown } from "../panel/options.ts";
+import { engineFacets, facetRows, rulesOf } from "../panel/panel.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import type { PageRef } from "./page-list.ts";
+import type { PagesDocument } from "./pages-schema.ts";
+import { shownPage } from "./shown-page.ts";
+
+/** What one facet of a panel is on a page. */
+export interface FacetHere {
+  panel: string;
+  row: string;
+  field: string;
+  title: string;
+  /** Options that it offers on the page; undefined for a range. */
+  options: number | undefined;
+  /** Options that it offers somewhere in the shop and not on the page. */
+  left: number;
+  /** Products of the page that some option of it finds. */
+  reach: number;
+}
+
+/** What there is to say of a page in numbers. */
+export interface PageFigures extends PageRef {
+  /** Products of the page before any choice. */
+  products: number;
+  /** Panels that stand on it, by slug. */
+  panels: readonly string[];
+  facets: readonly FacetHere[];
+  findings: readonly PageFinding[];
+}
+
+/**
+ * A page in numbers: what each facet of each panel on it offers there. Undefined when there is no such page.
+ * @param panels every panel of the shop by slug, the first first
+ */
+export async function pageFigures(
+  facts: Facts,
+  address: string,
+  pages: PagesDocument,
+  panels: ReadonlyMap<string, PanelDocument>,
+): Promise<PageFigures | undefined> {
+  const pageFacts = await facts.pageFacts();
+  const [first] = panels.keys();
+  const page = shownPage(address, pages, pageFacts, first);
+  if (!page) return undefined;
+  const standing = page.layout.panels.map(({ panel }) => panel);
+  const here = new Map([...panels].filter(([slug]) => standing.includes(slug)));
+  const asked = facetsOf([...here.values()]);
+  const answer = await facts.ask(countsOf(asked, undefined, page.within));
+  const facets = [...here].flatMap(([panel, document]) =>
+    facetRows(document).map((row): FacetHere => {
+      const found = answer.facets[row.field];
+      const rules = rulesOf(row);
+      const shown = (found?.options ?? []).map(({ id }, o) => ({ id, count: found?.counts.steady[o] ?? 0 }));
+      const offered = shown.filter(({ id }) => isShown(rules, id));
+      const options = offered.filter(({ count }) => count > 0).length;
+      return {
+        panel,
+        row: row.id,
+        field: row.field,
+        title: row.label || (found?.field.name ?? row.field),
+        options: found?.range ? undefined : options,
+        left: offered.length - options,
+        reach: found?.reach ?? 0,
+      };
+    }),
+  );
+  const hasField = (key: string) => pageFacts.fields.some((field) => field.key === key);
+  const findings = findPageFindings({ page, pages, panels: here, answer, facets, hasField });
+  return { address, kind: page.kind, name: page.name, products: answer.outOf, panels: standing, facets, findings };
+}
+
+/** The facets of several panels, a field once; ranges are not counted, since nothing here is told of them. */
+const facetsOf = (panels: readonly PanelDocument[]): Facet[] =>
+  engineFacets({ rows: panels.flatMap(({ rows }) => rows) }, "wide").map(({ ranges: _ranges, ...facet }) => facet);

@@ -1,0 +1,115 @@
+import { lazy, Suspense } from "react";
+import { useNavigate, useParams } from "react-router";
+import { addArticle, removeArticle, setArticle, setLayout } from "../../core/page/edit.ts";
+import { articleAddress } from "../../core/page/page-list.ts";
+import type { Article } from "../../core/page/pages-schema.ts";
+import { layoutAt } from "../../core/page/shown-page.ts";
+import { freeId } from "../../core/panel/row-id.ts";
+import { blocksOf } from "../../storefront/shop/blocks.ts";
+import { TextControl } from "../controls/setting-control.tsx";
+import { useOpenShop, usePages } from "../shell/shop-context.ts";
+import { PagesFrame } from "./pages-frame.tsx";
+import { SlugField } from "./slug-field.tsx";
+import { TwoPart } from "./two-part.tsx";
+
+const RichText = lazy(() => import("../controls/rich-text.tsx"));
+const label = "pt-1 text-[13px] text-quiet";
+
+/** The shop's articles, and where panels stand in their text. */
+export function ArticlesView() {
+  const { shop: slug = "", article: asked } = useParams();
+  const { pages } = useOpenShop();
+  const articles = usePages((document) => document.articles);
+  const navigate = useNavigate();
+  const current = articles.find(({ id }) => id === asked) ?? articles[0];
+  const to = (id: string) => `/shops/${slug}/pages/articles/${id}`;
+  return (
+    <PagesFrame>
+      <TwoPart
+        label="Articles"
+        entries={articles.map(({ id, title, slug: own }) => ({ id, name: title, note: articleAddress(own) }))}
+        current={current?.id}
+        to={to}
+        empty="An article is a page of text that a panel can stand in."
+        addWords="New article"
+        add={() => {
+          const id = freeId(articles, "article");
+          const title = `Article ${articles.length + 1}`;
+          const html = "<p>A few words.</p>";
+          pages.getState().apply(addArticle({ id, slug: `article-${articles.length + 1}`, title, html }));
+          navigate(to(id));
+        }}
+      >
+        {current ? <ArticleForm key={current.id} article={current} /> : null}
+      </TwoPart>
+    </PagesFrame>
+  );
+}
+
+function ArticleForm({ article }: { article: Article }) {
+  const { shop, pages: store } = useOpenShop();
+  const pages = usePages((document) => document);
+  const navigate = useNavigate();
+  const set = (change: Partial<Article>, words: string) =>
+    store.getState().apply(setArticle({ ...article, ...change }, `${article.title}: ${words}`));
+  const address = articleAddress(article.slug);
+  const { panels } = layoutAt({ address, kind: "article" }, pages, shop.panels[0]?.slug);
+  const blocks = blocksOf(article.html).length;
+  return (
+    <div className="grid max-w-3xl grid-cols-[110px_minmax(0,1fr)] gap-x-4 gap-y-3">
+      <span className={label}>Title</span>
+      <TextControl
+        name="Title of the article"
+        value={article.title}
+        longest={200}
+        set={(text) => set({ title: text.trim() }, `call it ${text}`)}
+      />
+      <span className={label}>Address</span>
+      <SlugField folder="/articles/" slug={article.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
+      <span className={label}>Text</span>
+      <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+        <RichText label="Text of the article" html={article.html} save={(html) => set({ html }, "its text")} />
+      </Suspense>
+      <span className={label}>Panels in it</span>
+      <div className="flex flex-col gap-2 text-[13px]">
+        {panels.length === 0 ? <p className="pt-1 text-quiet">None. Put one here in the table of pages.</p> : null}
+        {panels.map((one, at) => (
+          <label key={one.panel} className="flex items-center gap-2">
+            <b className="font-medium">{shop.panels.find(({ slug }) => slug === one.panel)?.name ?? one.panel}</b>
+            <select
+              className="select select-sm w-56"
+              aria-label={`Where ${one.panel} stands in the text`}
+              value={Math.min(one.after ?? 0, blocks)}
+              onChange={(event) => {
+                const after = Number(event.target.value);
+                const next = panels.map((other, n) => (n === at ? { ...other, after } : other));
+                store
+                  .getState()
+                  .apply(setLayout({ address }, { panels: next }, `${article.title}: move the panel in the text`));
+              }}
+            >
+              {Array.from({ length: blocks + 1 }, (_, n) => (
+                <option key={n} value={n}>
+                  {n === 0 ? "before the text" : n === blocks ? "after the text" : `after paragraph ${n}`}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+      <span />
+      <p>
+        <button
+          type="button"
+          className="link text-[13px]"
+          onClick={() => {
+            store.getState().apply(removeArticle(article));
+            navigate(`/shops/${shop.slug}/pages/articles`);
+          }}
+        >
+          Remove this article
+        </button>
+      </p>
+    </div>
+  );
+}

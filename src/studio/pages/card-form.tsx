@@ -1,0 +1,10 @@
+import { CellList } from "./cell-list.tsx";
+import { FormPart } from "./form-line.tsx";
+import type { LayoutFormProps } from "./layout-side.tsx";
+
+/** What a card of the grid or the list shows. */
+export const CardForm = ({ layout, own, set }: LayoutFormProps) => (
+  <FormPart title="On a card" own={own.card !== undefined} giveBack={() => set({ card: undefined }, "cards as usual")}>
+    <CellList of="a card" cells={layout.card} without={["variant"]} set={(card, words) => set({ card }, words)} />
+  </FormPart>
+);

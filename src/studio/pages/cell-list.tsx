@@ -1,0 +1,99 @@
+import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
+import { isFacetable } from "../../core/catalogue/field.ts";
+import { type CellPart, cellParts } from "../../core/page/layout.ts";
+import type { Cell } from "../../core/page/pages-schema.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { IconButton } from "./sort-form.tsx";
+
+const partNames: Record<CellPart, string> = {
+  picture: "Picture",
+  title: "Name",
+  text: "Description",
+  price: "Price",
+  rating: "Rating",
+  stock: "In stock or not",
+  field: "A field",
+  variant: "Choice of variant",
+  basket: "Basket button",
+};
+
+interface Props {
+  /** What the parts stand in, for assistive technology. */
+  of: string;
+  cells: readonly Cell[];
+  /** Parts that have no place here. */
+  without?: readonly CellPart[];
+  set(cells: Cell[], words: string): void;
+}
+
+/** What a card or a column shows, in order. */
+export function CellList({ of, cells, without = [], set }: Props) {
+  const { profiles } = useOpenShop();
+  const nameOf = ({ part, field }: Cell) =>
+    part === "field" ? (profiles.find((one) => one.field.key === field)?.field.name ?? field ?? "") : partNames[part];
+  const choices: Cell[] = [
+    ...cellParts.filter((part) => part !== "field" && !without.includes(part)).map((part) => ({ part })),
+    ...profiles
+      .filter(({ field }) => isFacetable(field))
+      .map(({ field }) => ({ part: "field" as const, field: field.key })),
+  ];
+  const move = (at: number, to: number) => {
+    const next = [...cells];
+    const [one] = next.splice(at, 1);
+    if (one) set([...next.slice(0, to), one, ...next.slice(to)], `move ${nameOf(one)} in ${of}`);
+  };
+  return (
+    <div className="flex flex-col gap-1 text-[13px]">
+      <ol aria-label={`Shown in ${of}`} className="flex flex-col">
+        {cells.map((cell, at) => (
+          <li
+            key={`${cell.part} ${cell.field ?? ""} ${at}`}
+            className="flex h-7 items-center gap-1 border-b border-hair/60"
+          >
+            <span className="min-w-0 flex-1 truncate">{nameOf(cell)}</span>
+            <IconButton label={`Move ${nameOf(cell)} up in ${of}`} off={at === 0} run={() => move(at, at - 1)}>
+              <ArrowUp size={13} aria-hidden />
+            </IconButton>
+            <IconButton
+              label={`Move ${nameOf(cell)} down in ${of}`}
+              off={at === cells.length - 1}
+              run={() => move(at, at + 1)}
+            >
+              <ArrowDown size={13} aria-hidden />
+            </IconButton>
+            <IconButton
+              label={`Leave ${nameOf(cell)} out of ${of}`}
+              run={() =>
+                set(
+                  cells.filter((_, n) => n !== at),
+                  `leave ${nameOf(cell)} out of ${of}`,
+                )
+              }
+            >
+              <X size={13} aria-hidden />
+            </IconButton>
+          </li>
+        ))}
+      </ol>
+      <label className="flex items-center gap-1.5 text-quiet">
+        <Plus size={13} aria-hidden />
+        <select
+          className="select select-xs w-40 px-1.5"
+          aria-label={`Show more in ${of}`}
+          value=""
+          onChange={(event) => {
+            const cell = choices[Number(event.target.value)];
+            if (cell) set([...cells, cell], `show ${nameOf(cell)} in ${of}`);
+          }}
+        >
+          <option value="">Show more …</option>
+          {choices.map((cell, at) => (
+            <option key={nameOf(cell)} value={at}>
+              {nameOf(cell)}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,148 @@
+import { lazy, Suspense } from "react";
+import { useNavigate } from "react-router";
+import { isFacetable } from "../../core/catalogue/field.ts";
+import { countsOf } from "../../core/match/engine.ts";
+import { removeCollection, setCollection } from "../../core/page/edit.ts";
+import type { Collection } from "../../core/page/pages-schema.ts";
+import { membersOf } from "../../core/page/shown-page.ts";
+import { Choice } from "../controls/choice.tsx";
+import { TextControl } from "../controls/setting-control.tsx";
+import { useAnswer, useOpenShop } from "../shell/shop-context.ts";
+import { Conditions } from "./conditions.tsx";
+import { HandPicks } from "./hand-picks.tsx";
+import { SlugField } from "./slug-field.tsx";
+
+const RichText = lazy(() => import("../controls/rich-text.tsx"));
+const label = "pt-1 text-[13px] text-quiet";
+
+/** One collection: its name and place, its text, and which products are in it. */
+export function CollectionForm({ collection }: { collection: Collection }) {
+  const { shop, pages, profiles } = useOpenShop();
+  const navigate = useNavigate();
+  const { of, name } = collection;
+  const within = membersOf(collection, undefined);
+  const answer = useAnswer({ ...countsOf([], undefined, within), size: 12 });
+  const set = (change: Partial<Collection>, words: string) =>
+    pages.getState().apply(setCollection({ ...collection, ...change }, `${name}: ${words}`));
+  const by = (next: Collection["of"]["by"]) => {
+    if (next === of.by) return;
+    if (next === "hand") return set({ of: { by: "hand", products: [] } }, "picked by hand");
+    if (next === "conditions") return set({ of: { by: "conditions", join: "all", conditions: [] } }, "by conditions");
+    const first = profiles.find(({ field, options }) => isFacetable(field) && options > 1 && options < 50);
+    return set({ of: { by: "value", field: first?.field.key ?? "category" } }, "one for each value");
+  };
+  return (
+    <div className="grid max-w-3xl grid-cols-[110px_minmax(0,1fr)] gap-x-4 gap-y-3">
+      <span className={label}>Name</span>
+      <TextControl
+        name="Name of the collection"
+        value={name}
+        longest={200}
+        set={(text) => set({ name: text.trim() }, `call it ${text}`)}
+      />
+      <span className={label}>Address</span>
+      <SlugField folder="/collections/" slug={collection.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
+      <span className={label}>Products</span>
+      <div className="flex flex-col gap-2.5">
+        <Choice
+          label="What makes a product one of the collection"
+          value={of.by}
+          options={[
+            { value: "conditions", label: "by what they state" },
+            { value: "hand", label: "picked by hand" },
+            { value: "value", label: "one for each value of a field" },
+          ]}
+          set={by}
+        />
+        {of.by === "conditions" ? (
+          <>
+            {of.conditions.length > 1 ? (
+              <Choice
+                label="How the conditions combine"
+                value={of.join}
+                options={[
+                  { value: "all", label: "all of these hold, by one variant" },
+                  { value: "any", label: "any of these holds" },
+                ]}
+                set={(join) => set({ of: { ...of, join } }, join === "all" ? "all conditions" : "any condition")}
+              />
+            ) : null}
+            <Conditions
+              conditions={of.conditions}
+              within={of.join === "all" ? within : []}
+              set={(conditions, words) => set({ of: { ...of, conditions } }, words)}
+            />
+          </>
+        ) : of.by === "hand" ? (
+          <HandPicks picked={of.products} set={(products, words) => set({ of: { ...of, products } }, words)} />
+        ) : (
+          <label className="flex items-center gap-2 text-[13px]">
+            A collection for each value of
+            <select
+              className="select select-sm w-48"
+              aria-label="Field with a collection for each value"
+              value={of.field}
+              onChange={(event) =>
+                set({ of: { by: "value", field: event.target.value } }, "for each value of another field")
+              }
+            >
+              {profiles
+                .filter(({ field, options }) => isFacetable(field) && options > 0 && options <= 500)
+                .map(({ field, options }) => (
+                  <option key={field.key} value={field.key}>
+                    {field.name} ({options})
+                  </option>
+                ))}
+            </select>
+          </label>
+        )}
+        {answer && of.by !== "value" ? (
+          <p className="text-[13px]" role="status">
+            <b className={answer.outOf === 0 ? "text-error" : ""}>{answer.outOf.toLocaleString("en")}</b>{" "}
+            {answer.outOf === 1 ? "product" : "products"}
+            {answer.products.length > 0 ? `: ${answer.products.map(({ title }) => title).join(", ")}` : ""}
+            {answer.outOf > answer.products.length ? " …" : ""}
+          </p>
+        ) : null}
+      </div>
+      <span className={label}>Text above</span>
+      <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+        <RichText
+          label="Text above the products"
+          html={collection.html}
+          save={(html) => set({ html: html === "<p></p>" ? "" : html }, "its text")}
+        />
+      </Suspense>
+      <span className={label}>Order</span>
+      <select
+        className="select select-sm w-56"
+        aria-label="Order of the collection"
+        value={collection.order}
+        onChange={(event) => set({ order: event.target.value }, "its order")}
+      >
+        <option value="">Shop’s order</option>
+        {profiles.flatMap(({ field }) => [
+          <option key={field.key} value={field.key}>
+            {field.name}, up
+          </option>,
+          <option key={`-${field.key}`} value={`-${field.key}`}>
+            {field.name}, down
+          </option>,
+        ])}
+      </select>
+      <span />
+      <p>
+        <button
+          type="button"
+          className="link text-[13px]"
+          onClick={() => {
+            pages.getState().apply(removeCollection(collection));
+            navigate(`/shops/${shop.slug}/pages/collections`);
+          }}
+        >
+          Remove this collection
+        </button>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import { X } from "lucide-react";
+import { giveBack, type Scope, setLayout } from "../../core/page/edit.ts";
+import type { Layout } from "../../core/page/layout.ts";
+import type { LayoutChanges } from "../../core/page/pages-schema.ts";
+import { exceptionOf, layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
+import { pageKindNames, pageName } from "../shell/page-names.ts";
+import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
+import { CardForm } from "./card-form.tsx";
+import { ListForm } from "./list-form.tsx";
+import { NothingForm } from "./nothing-form.tsx";
+import { SortForm } from "./sort-form.tsx";
+import { StandingForm } from "./standing-form.tsx";
+import { TableForm } from "./table-form.tsx";
+
+/** What every part of a layout's form is given. */
+export interface LayoutFormProps {
+  /** As it is now, with all that it follows. */
+  layout: Layout;
+  /** What it sets itself. */
+  own: LayoutChanges;
+  /** Sets some members; undefined lets one follow again. @param what for the history, like “page size” */
+  set(changes: LayoutChanges, what: string): void;
+}
+
+/** The layout of a kind of page or of one page: everything but where panels stand. */
+export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
+  const { pages: store, shop } = useOpenShop();
+  const pages = usePages((document) => document);
+  const list = useAllPages();
+  const first = shop.panels[0]?.slug;
+  const page = "address" in scope ? list.find(({ address }) => address === scope.address) : undefined;
+  if ("address" in scope && !page) return null;
+  const kind = "kind" in scope ? scope.kind : page?.kind;
+  if (!kind) return null;
+  const name = page ? pageName(page) : `All ${pageKindNames[kind].toLowerCase()}`;
+  const layout = page ? layoutAt(page, pages, first) : layoutOfKind(kind, pages, first);
+  const own = (page ? exceptionOf(pages, page.address) : pages.layouts[kind]) ?? {};
+  const set: LayoutFormProps["set"] = (changes, what) =>
+    store.getState().apply(setLayout(scope, changes, `${name}: ${what}`));
+  const form = { layout, own, set };
+  return (
+    <aside
+      aria-label={`Layout of ${name}`}
+      className="flex w-[360px] flex-none flex-col overflow-hidden rounded-box border border-hair"
+    >
+      <header className="flex items-start gap-2 border-b border-hair px-4 py-2.5">
+        <div className="min-w-0 flex-1">
+          <h2 className="truncate text-[16px]">{name}</h2>
+          <p className="text-[12px] text-quiet">
+            {page
+              ? "This page alone; the rest follows its kind."
+              : "Holds for all of them that have no say of their own."}
+          </p>
+        </div>
+        {page && Object.keys(own).length > 0 ? (
+          <button
+            type="button"
+            className="link flex-none text-[12px]"
+            onClick={() => store.getState().apply(giveBack(page.address, name))}
+          >
+            Give all back
+          </button>
+        ) : null}
+        <button
+          type="button"
+          className="grid size-7 flex-none place-items-center rounded-md hover:bg-sand"
+          aria-label="Close"
+          onClick={close}
+        >
+          <X size={15} aria-hidden />
+        </button>
+      </header>
+      <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto px-4 py-3">
+        <ListForm {...form} isArticle={kind === "article"} />
+        <StandingForm {...form} />
+        <SortForm {...form} isSearch={kind === "search"} />
+        <CardForm {...form} />
+        <TableForm {...form} />
+        <NothingForm {...form} />
+      </div>
+    </aside>
+  );
+}

@@ -1,0 +1,136 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { useMemo, useRef, useState } from "react";
+import { fitsWords, words } from "../../core/index/words.ts";
+import type { Scope } from "../../core/page/edit.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { pageName } from "../shell/page-names.ts";
+import { useAllPages } from "../shell/shop-context.ts";
+import { PageDetail } from "./page-detail.tsx";
+import { PageRow } from "./page-row.tsx";
+import { keyOf, tableRows } from "./table-rows.ts";
+import { useFigures } from "./use-figures.ts";
+
+const rowHeight = 40;
+const panelWidth = 104;
+const numbers = ["Products", "Facets shown", "Least reach", "Left out", "Findings"];
+
+interface Props {
+  panels: ReadonlyMap<string, PanelDocument>;
+  /** The page or kind whose layout is open at the side. */
+  open: Scope | undefined;
+  openLayout(scope: Scope | undefined): void;
+}
+
+/** Pages down, panels across, then what each page shows in numbers. Only what is in sight is drawn. */
+export function PageTable({ panels, open, openLayout }: Props) {
+  const list = useAllPages();
+  const { figures, done } = useFigures(list, panels);
+  const [asked, setAsked] = useState("");
+  const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
+  const rows = useMemo(() => {
+    const query = words(asked);
+    return tableRows(list, (page) => fitsWords(`${pageName(page)} ${page.address}`, query), unfolded);
+  }, [list, asked, unfolded]);
+  const box = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: (at) => (rows[at]?.is === "detail" ? 240 : rowHeight),
+    getItemKey: (at) => (rows[at] ? keyOf(rows[at]) : at),
+    overscan: 10,
+  });
+  const columns = {
+    gridTemplateColumns: `minmax(230px, 1.6fr) repeat(${panels.size}, ${panelWidth}px) 72px 84px 72px 64px 72px 40px`,
+  };
+  const fold = (address: string) =>
+    setUnfolded((now) => {
+      const next = new Set(now);
+      if (!next.delete(address)) next.add(address);
+      return next;
+    });
+  return (
+    <section aria-label="Table of pages" className="flex min-h-0 min-w-0 flex-1 flex-col">
+      <div className="mb-2 flex items-center gap-3">
+        <input
+          type="search"
+          className="input input-sm w-56"
+          placeholder="Find a page"
+          aria-label="Find a page"
+          value={asked}
+          onChange={(event) => setAsked(event.target.value)}
+        />
+        <span role="status" className="text-quiet tabular-nums">
+          {list.length.toLocaleString("en")} pages
+          {done < list.length ? `, ${done.toLocaleString("en")} counted` : ""}
+        </span>
+      </div>
+      <div
+        ref={box}
+        role="table"
+        aria-label="Pages"
+        aria-rowcount={rows.length + 1}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a box that scrolls must be reached by the keyboard
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto rounded-box border border-hair"
+      >
+        <div className="text-[13px] tabular-nums" style={{ minWidth: 660 + panels.size * panelWidth }}>
+          <div role="rowgroup" className="sticky top-0 z-10">
+            <div
+              role="row"
+              tabIndex={-1}
+              className="grid items-end gap-x-1 border-b border-hair bg-base-100 px-2 py-1.5 text-quiet"
+              style={columns}
+            >
+              <span role="columnheader" tabIndex={-1}>
+                Page
+              </span>
+              {[...panels].map(([slug, { name }]) => (
+                <span key={slug} role="columnheader" tabIndex={-1} className="line-clamp-2 leading-tight" title={name}>
+                  {name}
+                </span>
+              ))}
+              {numbers.map((name) => (
+                <span key={name} role="columnheader" tabIndex={-1} className="text-end leading-tight">
+                  {name}
+                </span>
+              ))}
+              <span role="columnheader" tabIndex={-1}>
+                <span className="sr-only">Layout</span>
+              </span>
+            </div>
+          </div>
+          <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
+            {virtual.getVirtualItems().map(({ key, index, start }) => {
+              const row = rows[index];
+              return row ? (
+                <div
+                  key={key}
+                  ref={virtual.measureElement}
+                  data-index={index}
+                  role="presentation"
+                  className="absolute inset-x-0 top-0"
+                  style={{ transform: `translateY(${start}px)` }}
+                >
+                  {row.is === "detail" ? (
+                    <PageDetail figures={figures.get(row.page.address)} panels={panels} />
+                  ) : (
+                    <PageRow
+                      row={row}
+                      panels={panels}
+                      columns={columns}
+                      figures={row.is === "page" ? figures.get(row.page.address) : undefined}
+                      unfolded={row.is === "page" && unfolded.has(row.page.address)}
+                      fold={fold}
+                      open={open}
+                      openLayout={openLayout}
+                    />
+                  )}
+                </div>
+              ) : null;
+            })}
+          </div>
+        </div>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,24 @@
+import { useState } from "react";
+import type { Scope } from "../../core/page/edit.ts";
+import { LayoutSide } from "./layout-side.tsx";
+import { PageTable } from "./page-table.tsx";
+import { PagesFrame } from "./pages-frame.tsx";
+import { usePanels } from "./use-figures.ts";
+
+/** Every page against every panel, and at the side the layout of one of them. */
+export function PagesView() {
+  const panels = usePanels();
+  const [open, setOpen] = useState<Scope | undefined>(undefined);
+  return (
+    <PagesFrame>
+      {panels ? (
+        <div className="flex min-h-0 flex-1 gap-4">
+          <PageTable panels={panels} open={open} openLayout={setOpen} />
+          {open ? <LayoutSide key={JSON.stringify(open)} scope={open} close={() => setOpen(undefined)} /> : null}
+        </div>
+      ) : (
+        <p className="text-quiet">Opening the panels …</p>
+      )}
+    </PagesFrame>
+  );
+}

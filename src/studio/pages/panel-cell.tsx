@@ -1,0 +1,161 @@
+import { useState } from "react";
+import { type Band, type Banded, bands, isOwn, resolve, withBand, withoutBand } from "../../core/band/band.ts";
+import { liftPanel, type PagesEdit, type Scope, standPanel } from "../../core/page/edit.ts";
+import type { PageKind } from "../../core/page/layout.ts";
+import type { Standing } from "../../core/page/pages-schema.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { type Placement, placements } from "../../core/panel/placement.ts";
+import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
+import { Popover } from "../shell/popover.tsx";
+
+interface Props {
+  /** What the cell is about, in words: a page or a kind. */
+  where: string;
+  kind: PageKind;
+  scope: Scope;
+  /** The panels that stand there. */
+  standing: readonly Standing[];
+  slug: string;
+  panel: PanelDocument;
+  /** The page has panels of its own, and does not follow its kind. */
+  own: boolean;
+  apply(edit: PagesEdit): void;
+  giveBack(): void;
+}
+
+/** Where one panel stands on one page, or on all pages of a kind; a click changes it. */
+export function PanelCell(props: Props) {
+  const { where, standing, slug, panel, own } = props;
+  const here = standing.find((one) => one.panel === slug);
+  const at = here && (here.at ?? panel.placement);
+  const words = at ? spoken(at) : "not here";
+  return (
+    <Popover
+      label={`${panel.name} on ${where}`}
+      placement="bottom-start"
+      className="w-80 p-3"
+      trigger={(trigger, open) => (
+        <button
+          type="button"
+          {...trigger}
+          aria-label={`${panel.name} on ${where}: ${words}`}
+          title={words}
+          className={`relative flex h-8 w-full items-center gap-1 rounded-md border px-1.5 hover:border-secondary ${open ? "border-accent ring-2 ring-accent" : "border-transparent"}`}
+        >
+          {at ? (
+            <>
+              <PlacementGlyph placement={resolve(at, "wide")} />
+              {isOwn(at, "slim") ? (
+                <span className="origin-left scale-75">
+                  <PlacementGlyph placement={resolve(at, "slim")} />
+                </span>
+              ) : null}
+            </>
+          ) : (
+            <span className="text-quiet">–</span>
+          )}
+          {own ? (
+            <span className="absolute end-1 top-1 size-1.5 rounded-full bg-accent" title="Otherwise than its kind" />
+          ) : null}
+        </button>
+      )}
+    >
+      {(close) => <PlaceForm {...props} at={at} here={here} close={close} />}
+    </Popover>
+  );
+}
+
+/** A placement in words, for the bands that have one of their own. */
+const spoken = (at: Banded<Placement>): string =>
+  bands
+    .filter((band) => isOwn(at, band))
+    .map((band) => `${placementWords[resolve(at, band)].toLowerCase()} on ${band}`)
+    .join(", ");
+
+interface FormProps extends Props {
+  at: Banded<Placement> | undefined;
+  here: Standing | undefined;
+  close(): void;
+}
+
+function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, apply, giveBack, close }: FormProps) {
+  const [band, setBand] = useState<Band>("wide");
+  const shown = at && resolve(at, band);
+  const place = (next: Banded<Placement> | undefined, words: string) =>
+    apply(standPanel(scope, standing, slug, next, `${panel.name} on ${where}: ${words}`));
+  return (
+    <div className="flex flex-col gap-2 text-[13px]">
+      <h3 className="text-[15px]">
+        {panel.name} <span className="font-normal text-quiet">on {where}</span>
+      </h3>
+      <div role="tablist" aria-label="Band" className="flex gap-1">
+        {bands.map((one) => (
+          <button
+            key={one}
+            type="button"
+            role="tab"
+            aria-selected={one === band}
+            className={`flex-1 rounded-lg px-2 py-1 capitalize ${one === band ? "bg-primary text-primary-content" : "bg-sand"}`}
+            onClick={() => setBand(one)}
+          >
+            {one}
+          </button>
+        ))}
+      </div>
+      <div className="flex flex-col">
+        {placements
+          // In a text there is a place in articles only.
+          .filter((placement) => placement !== "article" || kind === "article")
+          .map((placement) => (
+            <button
+              key={placement}
+              type="button"
+              aria-pressed={placement === shown}
+              className={`flex items-center gap-3 rounded-lg px-2 py-1 text-start ${placement === shown ? "bg-plum-soft font-medium" : "hover:bg-sand"}`}
+              onClick={() =>
+                place(
+                  withBand(at ?? panel.placement, band, placement),
+                  `${placementWords[placement].toLowerCase()} on ${band}`,
+                )
+              }
+            >
+              <PlacementGlyph placement={placement} />
+              {placementWords[placement]}
+            </button>
+          ))}
+      </div>
+      <div className="flex flex-wrap gap-x-4 gap-y-1 border-t border-hair pt-2 empty:hidden">
+        {here?.at ? (
+          <Way words="Where it stands by itself" run={() => place(undefined, "where it stands by itself")} />
+        ) : null}
+        {at && band !== "wide" && isOwn(at, band) ? (
+          <Way words="Follow the wider band" run={() => place(withoutBand(at, band), `${band} as the wider band`)} />
+        ) : null}
+        {here ? (
+          <Way
+            words={"kind" in scope ? "Not on these pages" : "Not on this page"}
+            run={() => {
+              apply(liftPanel(scope, standing, slug, `Take ${panel.name} off ${where}`));
+              close();
+            }}
+          />
+        ) : null}
+        {own ? (
+          <Way
+            words="Follow the kind again"
+            run={() => {
+              giveBack();
+              close();
+            }}
+          />
+        ) : null}
+      </div>
+    </div>
+  );
+}
+
+const Way = ({ words, run }: { words: string; run(): void }) => (
+  <button type="button" className="link" onClick={run}>
+    {words}
+  </button>
+);

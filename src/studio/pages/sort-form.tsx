@@ -1,0 +1,146 @@
+import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
+import { usualSorts } from "../../core/match/sort-keys.ts";
+import type { SortChoice } from "../../core/page/pages-schema.ts";
+import { freeId } from "../../core/panel/row-id.ts";
+import { TextControl } from "../controls/setting-control.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { FormPart } from "./form-line.tsx";
+import type { LayoutFormProps } from "./layout-side.tsx";
+
+const usualWords = {
+  shop: "Shop’s order",
+  cheap: "Price, low to high",
+  dear: "Price, high to low",
+  new: "Newest first",
+  rated: "Best rated",
+  name: "Name, A to Z",
+} as const;
+
+/** The orders that shoppers can choose: which, with what words, and which comes first. */
+export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isSearch: boolean }) {
+  const { profiles } = useOpenShop();
+  const { sorts } = layout;
+  const put = (next: readonly SortChoice[], words: string) => set({ sorts: [...next] }, words);
+  const replace = (at: number, one: SortChoice, words: string) =>
+    put(
+      sorts.map((old, n) => (n === at ? one : old)),
+      words,
+    );
+  const move = (at: number, to: number) => {
+    const next = [...sorts];
+    const [one] = next.splice(at, 1);
+    if (one) put([...next.slice(0, to), one, ...next.slice(to)], `move ${one.label}`);
+  };
+  const start = () =>
+    put(
+      usualSorts(profiles.map(({ field }) => field)).map(({ sort, goesBy }) => ({
+        id: goesBy,
+        sort,
+        label: usualWords[goesBy],
+      })),
+      "orders of its own",
+    );
+  return (
+    <FormPart
+      title="Orders"
+      own={own.sorts !== undefined}
+      giveBack={() => set({ sorts: undefined }, "the usual orders")}
+    >
+      {sorts.length === 0 ? (
+        <div className="flex items-center gap-3 text-[13px] text-quiet">
+          The usual ones, by what the catalogue has.
+          <button type="button" className="btn btn-xs" onClick={start}>
+            Choose
+          </button>
+        </div>
+      ) : (
+        <>
+          <ol className="flex flex-col gap-1.5" aria-label="Orders, the first holds until a shopper chooses">
+            {sorts.map((one, at) => (
+              <li key={one.id} className="flex items-center gap-1">
+                <span className="min-w-0 flex-1">
+                  <TextControl
+                    name={`Words of order ${at + 1}`}
+                    value={one.label}
+                    longest={200}
+                    set={(label) => replace(at, { ...one, label }, `call an order ${label}`)}
+                  />
+                </span>
+                <select
+                  className="select select-xs w-28 flex-none px-1.5"
+                  aria-label={`Order ${at + 1} goes by`}
+                  value={one.sort}
+                  onChange={(event) =>
+                    replace(at, { ...one, sort: event.target.value }, `${one.label} goes by another field`)
+                  }
+                >
+                  <option value={at === 0 ? "" : "shop"}>shop’s order</option>
+                  {isSearch ? <option value="best">best match</option> : null}
+                  {profiles.flatMap(({ field }) => [
+                    <option key={field.key} value={field.key}>
+                      {field.name} ↑
+                    </option>,
+                    <option key={`-${field.key}`} value={`-${field.key}`}>
+                      {field.name} ↓
+                    </option>,
+                  ])}
+                </select>
+                <IconButton label={`Move ${one.label} up`} off={at === 0} run={() => move(at, at - 1)}>
+                  <ArrowUp size={13} aria-hidden />
+                </IconButton>
+                <IconButton label={`Move ${one.label} down`} off={at === sorts.length - 1} run={() => move(at, at + 1)}>
+                  <ArrowDown size={13} aria-hidden />
+                </IconButton>
+                <IconButton
+                  label={`Remove ${one.label}`}
+                  off={false}
+                  run={() =>
+                    put(
+                      sorts.filter((_, n) => n !== at),
+                      `without the order ${one.label}`,
+                    )
+                  }
+                >
+                  <X size={13} aria-hidden />
+                </IconButton>
+              </li>
+            ))}
+          </ol>
+          <button
+            type="button"
+            className="btn btn-xs self-start"
+            onClick={() =>
+              put([...sorts, { id: freeId(sorts, "order"), sort: "price", label: "New order" }], "add an order")
+            }
+          >
+            <Plus size={13} aria-hidden /> Order
+          </button>
+        </>
+      )}
+    </FormPart>
+  );
+}
+
+/** A small button with a picture. */
+export const IconButton = ({
+  label,
+  off = false,
+  run,
+  children,
+}: {
+  label: string;
+  off?: boolean;
+  run(): void;
+  children: React.ReactNode;
+}) => (
+  <button
+    type="button"
+    className="grid size-6 flex-none place-items-center rounded-md text-quiet hover:bg-sand disabled:opacity-30"
+    aria-label={label}
+    title={label}
+    disabled={off}
+    onClick={run}
+  >
+    {children}
+  </button>
+);

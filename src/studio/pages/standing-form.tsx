@@ -1,0 +1,16 @@
+import { Conditions } from "./conditions.tsx";
+import { FormPart } from "./form-line.tsx";
+import type { LayoutFormProps } from "./layout-side.tsx";
+
+/** What a page asks of all its products, without showing it. */
+export function StandingForm({ layout, own, set }: LayoutFormProps) {
+  return (
+    <FormPart
+      title="Only products that are"
+      own={own.within !== undefined}
+      giveBack={() => set({ within: undefined }, "standing conditions as usual")}
+    >
+      <Conditions conditions={layout.within} within={[]} set={(within, words) => set({ within }, words)} />
+    </FormPart>
+  );
+}

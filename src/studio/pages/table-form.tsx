@@ -1,0 +1,68 @@
+import { Plus, X } from "lucide-react";
+import { Fragment } from "react";
+import type { TableColumn } from "../../core/page/pages-schema.ts";
+import { TextControl } from "../controls/setting-control.tsx";
+import { CellList } from "./cell-list.tsx";
+import { FormPart } from "./form-line.tsx";
+import type { LayoutFormProps } from "./layout-side.tsx";
+import { IconButton } from "./sort-form.tsx";
+
+/** The columns of the table, each with one or several things one under the other. */
+export function TableForm({ layout, own, set }: LayoutFormProps) {
+  const { table, form } = layout;
+  if (!Object.values(form).includes("table")) return null;
+  const put = (next: readonly TableColumn[], words: string) => set({ table: [...next] }, words);
+  const replace = (at: number, column: TableColumn, words: string) =>
+    put(
+      table.map((old, n) => (n === at ? column : old)),
+      words,
+    );
+  return (
+    <FormPart
+      title="Columns of the table"
+      own={own.table !== undefined}
+      giveBack={() => set({ table: undefined }, "columns as usual")}
+    >
+      {table.map((column, at) => {
+        const name = column.title || `column ${at + 1}`;
+        return (
+          <Fragment key={at}>
+            <div className="flex items-center gap-1">
+              <TextControl
+                name={`Heading of column ${at + 1}`}
+                value={column.title}
+                longest={200}
+                set={(title) => replace(at, { ...column, title }, `call a column ${title}`)}
+              />
+              <IconButton
+                label={`Remove ${name}`}
+                run={() =>
+                  put(
+                    table.filter((_, n) => n !== at),
+                    `without ${name}`,
+                  )
+                }
+              >
+                <X size={13} aria-hidden />
+              </IconButton>
+            </div>
+            <div className="ps-3">
+              <CellList
+                of={name}
+                cells={column.cells}
+                set={(cells, words) => replace(at, { ...column, cells }, words)}
+              />
+            </div>
+          </Fragment>
+        );
+      })}
+      <button
+        type="button"
+        className="btn btn-xs self-start"
+        onClick={() => put([...table, { title: "", cells: [{ part: "price" }] }], "add a column")}
+      >
+        <Plus size={13} aria-hidden /> Column
+      </button>
+    </FormPart>
+  );
+}

@@ -1,0 +1,33 @@
+import type { PageKind } from "../../core/page/layout.ts";
+import type { PageRef } from "../../core/page/page-list.ts";
+
+/** A row of the table of pages: a kind with its layout, a page, or what a page unfolds to. */
+export type TableRow =
+  | { is: "kind"; kind: PageKind; pages: number }
+  | { is: "page"; page: PageRef }
+  | { is: "detail"; page: PageRef };
+
+/** The rows of the table: each kind, and below it its pages as far as they fit a search. */
+export function tableRows(
+  pages: readonly PageRef[],
+  fits: (page: PageRef) => boolean,
+  unfolded: ReadonlySet<string>,
+): TableRow[] {
+  const kinds = [...new Set(pages.map(({ kind }) => kind))];
+  return kinds.flatMap((kind): TableRow[] => {
+    const own = pages.filter((page) => page.kind === kind);
+    const found = own.filter(fits);
+    if (found.length === 0) return [];
+    return [
+      { is: "kind", kind, pages: own.length },
+      ...found.flatMap((page): TableRow[] => [
+        { is: "page", page },
+        ...(unfolded.has(page.address) ? [{ is: "detail", page } as const] : []),
+      ]),
+    ];
+  });
+}
+
+/** Names a row, for the list that draws only what is in sight. */
+export const keyOf = (row: TableRow): string =>
+  row.is === "kind" ? `kind ${row.kind}` : `${row.is} ${row.page.address}`;

@@ -1,0 +1,55 @@
+import { useEffect, useState } from "react";
+import useSWR from "swr";
+import type { PageFigures } from "../../core/page/figures.ts";
+import type { PageRef } from "../../core/page/page-list.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { readDocument } from "../shell/documents.ts";
+import { useOpenShop, usePages } from "../shell/shop-context.ts";
+
+/** Pages that are asked for at once: few enough that the first figures come soon. */
+const atOnce = 12;
+
+/** Every panel of the shop by slug, in order. */
+export function usePanels(): ReadonlyMap<string, PanelDocument> | undefined {
+  const { shop } = useOpenShop();
+  const slugs = shop.panels.map(({ slug }) => slug);
+  const { data } = useSWR(
+    ["panels", shop.slug, ...slugs],
+    async () =>
+      new Map(
+        await Promise.all(slugs.map(async (slug) => [slug, await readDocument(shop.slug, "panel", slug)] as const)),
+      ),
+    { keepPreviousData: true },
+  );
+  return data;
+}
+
+/** The figures of pages, a few at a time as the worker has them; those of the state before stay until then. */
+export function useFigures(
+  list: readonly PageRef[],
+  panels: ReadonlyMap<string, PanelDocument>,
+): { figures: ReadonlyMap<string, PageFigures>; done: number } {
+  const { desk, engine } = useOpenShop();
+  const pages = usePages((document) => document);
+  const [figures, setFigures] = useState<ReadonlyMap<string, PageFigures>>(new Map());
+  const [done, setDone] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new engine is a new state of the catalogue
+  useEffect(() => {
+    let over = false;
+    const work = async () => {
+      for (let at = 0; at < list.length && !over; at += atOnce) {
+        const addresses = list.slice(at, at + atOnce).map(({ address }) => address);
+        const some = await desk.figures(addresses, pages, panels);
+        if (over) return;
+        setFigures((now) => new Map([...now, ...some.map((one) => [one.address, one] as const)]));
+        setDone(Math.min(list.length, at + atOnce));
+      }
+    };
+    setDone(0);
+    work().catch((error) => console.error(error));
+    return () => {
+      over = true;
+    };
+  }, [list, panels, pages, desk, engine]);
+  return { figures, done };
+}
