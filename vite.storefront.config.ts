@@ -4,9 +4,10 @@ import { defineConfig, type Plugin } from "vite";
 
 /**
  * Most kB, gzipped, that a shopper fetches of script: for a panel of six displays, for one of all, and of the engine
- * where a page counts for itself. The aim is 20 for six and 24 for all; these hold the line until it is reached.
+ * where a page counts for itself. The stand-in shop around the panel is in it. The aim is 20 for six and 24 for all;
+ * these hold the line until it is reached.
  */
-const budget = { six: 31.5, all: 35.5, engine: 10 };
+const budget = { six: 33, all: 37, engine: 10 };
 const six = ["check-boxes", "swatches", "tiles", "tree", "slider-inputs", "switch"];
 
 const isChunk = (output: OutputBundle[string] | undefined): output is OutputChunk => output?.type === "chunk";
@@ -71,6 +72,12 @@ export default defineConfig({
     modulePreload: false,
     rollupOptions: {
       input: "src/storefront/shop/page.tsx",
+      // What a library makes when it is loaded and nobody uses leaves with it.
+      treeshake: {
+        propertyReadSideEffects: false,
+        unknownGlobalSideEffects: false,
+        manualPureFunctions: ["bisector", "shuffler", "blurfImage", "Blur2", "bisectorNumber"],
+      },
       output: {
         // What is shared comes in one piece, since small files pack badly.
         codeSplitting: {

@@ -33,3 +33,16 @@ export const demoQuestions: PanelDocument = {
     newFacet("f-pet-safe", "pet-safe", "switch", "any", { share: { wide: "third", slim: "full" } }),
   ],
 };
+
+/** A third one, for the text of an article: two questions that lead to the plants. */
+export const demoAside: PanelDocument = {
+  format: panelFormat,
+  name: "Beside the text",
+  placement: { wide: "article" },
+  behaviour: { sendTo: "/categories/plants", float: { wide: "right", slim: "none" }, floatWidth: { wide: 260 } },
+  rows: [
+    { ...newPiece("heading", "heading"), label: "Find yours" },
+    newFacet("f-light", "light", "check-boxes", "any"),
+    newFacet("f-pet-safe", "pet-safe", "switch", "any"),
+  ],
+};

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { MikroORM } from "@mikro-orm/libsql";
 import { demoPages } from "../../demo/pages.ts";
-import { demoPanel, demoQuestions } from "../../demo/panel.ts";
+import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { createShop, listShops } from "./store/shops.ts";
 
@@ -15,7 +15,7 @@ export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
     name: "Larkmoss Nursery",
     currency: "EUR",
     catalogue,
-    panels: [demoPanel, demoQuestions],
+    panels: [demoPanel, demoQuestions, demoAside],
     pages: demoPages,
   });
   return true;

@@ -76,6 +76,7 @@ describe("price ranges with round limits", () => {
       ),
     );
     expect(roundLimits([3, 3, 3], 4, "products")).toEqual([]);
+    expect(roundLimits([5e-324, 1e-323], 2, "width")).toEqual([]);
     expect(rangesBetween([])).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import { ticks } from "d3-array";
 import type { Parting } from "./parting.ts";
 import type { Range } from "./range-schema.ts";
-import { tidy } from "./ticks.ts";
+import { roundStep, tidy } from "./ticks.ts";
 
 /**
  * Limits that part values into about so many ranges with round numbers between them: of equal width, or with
@@ -13,6 +13,8 @@ export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Partin
     sorted[Math.max(0, Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1))))] ?? 0;
   const [least, most] = [at(0), at(1)];
   if (parts < 2 || least === most) return [];
+  // Numbers so small that no step between them can be told have no ticks.
+  if (by === "width" && roundStep(most - least, parts) === 0) return [];
   if (by === "width") return rising(ticks(least, most, parts).map(tidy), least, most);
   const slack = 0.3 / parts;
   const limits = Array.from({ length: parts - 1 }, (_, i) => {

@@ -1,4 +1,5 @@
 import { type Band, bands, resolve } from "../band/band.ts";
+import { behaviours } from "../behaviour/behaviour.ts";
 import { settingNames, settingOn } from "../setting/settings.ts";
 import { facetRows } from "./panel.ts";
 import type { PanelDocument } from "./panel-schema.ts";
@@ -8,13 +9,14 @@ export type BandGroup = readonly [Band, ...Band[]];
 
 /**
  * The bands of a panel, those together on which it is drawn alike: in the same place, with the same displays and
- * settings. A page that knows no width yet is drawn once for each group.
+ * settings, and the same behaviour. A page that knows no width yet is drawn once for each group.
  */
-export function bandGroups(panel: Pick<PanelDocument, "placement" | "rows">): BandGroup[] {
+export function bandGroups(panel: Pick<PanelDocument, "placement" | "rows" | "behaviour">): BandGroup[] {
   const groups = new Map<string, [Band, ...Band[]]>();
   for (const band of bands) {
     const look = JSON.stringify([
       resolve(panel.placement, band),
+      behaviours.allOn(panel.behaviour ?? {}, band),
       facetRows(panel).map(({ display, settings }) => [
         resolve(display, band),
         settingNames.map((name) => settingOn(settings, name, band)),
@@ -25,13 +27,4 @@ export function bandGroups(panel: Pick<PanelDocument, "placement" | "rows">): Ba
     else groups.set(look, [band]);
   }
   return [...groups.values()];
-}
-
-const known = new WeakMap<object, BandGroup[]>();
-
-/** The group that a band of a panel belongs to, worked out once for a panel. */
-export function groupOn(panel: Pick<PanelDocument, "placement" | "rows">, band: Band): BandGroup {
-  const groups = known.get(panel) ?? bandGroups(panel);
-  known.set(panel, groups);
-  return groups.find((group) => group.includes(band)) ?? [band];
 }

@@ -1,7 +1,9 @@
 import { type Band, withBand, withoutBand } from "../band/band.ts";
+import { type Behaviour, type BehaviourName, type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
+import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
 import type { Edit } from "../document/edit.ts";
 import type { Mode } from "../match/question.ts";
-import { settingDefinition } from "../setting/setting-definitions.ts";
+import { type SettingDefinition, settingDefinition } from "../setting/setting-definitions.ts";
 import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "../setting/settings.ts";
 import { isFacet } from "./panel.ts";
 import type { FacetRow, PanelDocument, Row } from "./panel-schema.ts";
@@ -133,8 +135,10 @@ export function setSetting<K extends SettingName>(
 const labelOfSetting = (name: SettingName): string => settingDefinition(name).label.toLowerCase();
 
 /** A setting's value in words. */
-export function spoken(name: SettingName, value: unknown): string {
-  const definition = settingDefinition(name);
+export const spoken = (name: SettingName, value: unknown): string => spokenValue(settingDefinition(name), value);
+
+/** A value in words, by what its setting is. */
+export function spokenValue(definition: SettingDefinition, value: unknown): string {
   if (definition.kind === "choice") return definition.choices[String(value)] ?? String(value);
   if (definition.kind === "yes-no") return value ? "on" : "off";
   if (definition.kind === "numbers") return (Array.isArray(value) ? value.join(", ") : "") || "none";
@@ -187,3 +191,41 @@ export const renamePanel = (name: string): PanelEdit => ({
     panel.name = name.trim().slice(0, 100) || panel.name;
   },
 });
+
+/** Sets how the panel behaves, on every band alike unless a band is named. */
+export function setBehaviour<K extends BehaviourName>(name: K, value: Behaviour[K], band?: Band): PanelEdit {
+  const definition = behaviourDefinition(name);
+  const where = band && definition.banded ? ` on ${band}` : "";
+  return {
+    words: `The panel: ${definition.label.toLowerCase()} ${spokenValue(definition, value)}${where}`,
+    change: (panel) => {
+      const now = panel.behaviour ?? {};
+      const next = !definition.banded
+        ? value
+        : band
+          ? withBand(behaviours.banded(now, name), band, value)
+          : { wide: value };
+      putBehaviour(panel, behaviours.with(now, name, next));
+    },
+  };
+}
+
+/** Lets a narrower band behave as the wider one in one setting. */
+export const followBehaviour = (name: BehaviourName, band: Band): PanelEdit => ({
+  words: `The panel: ${behaviourDefinition(name).label.toLowerCase()} on ${band} as on the wider band`,
+  change: (panel) => {
+    const now = panel.behaviour ?? {};
+    putBehaviour(panel, behaviours.with(now, name, withoutBand(behaviours.banded(now, name), band)));
+  },
+});
+
+/** Puts one setting of the panel back to its default. */
+export const resetBehaviour = (name: BehaviourName): PanelEdit => ({
+  words: `The panel: ${behaviourDefinition(name).label.toLowerCase()} back to its default`,
+  change: (panel) => putBehaviour(panel, behaviours.with(panel.behaviour ?? {}, name, undefined)),
+});
+
+function putBehaviour(panel: PanelDocument, behaviour: BehaviourValues): void {
+  if (Object.keys(behaviour).length === 0) delete panel.behaviour;
+  else panel.behaviour = behaviour;
+}

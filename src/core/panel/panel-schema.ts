@@ -1,5 +1,7 @@
-import { boolean, type InferType, type ISchema, lazy, number, type Schema, string } from "yup";
+import { boolean, type InferType, type ISchema, lazy, mixed, number, type Schema, string } from "yup";
 import { type Band, bands } from "../band/band.ts";
+import { type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
+import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
 import { displayNames, displays } from "../display/displays.ts";
 import {
   byMember,
@@ -57,19 +59,26 @@ function settingSchema(definition: SettingDefinition): Schema {
   }
 }
 
-/** What is not at its default. */
-const settings: ISchema<SettingValues> = exact(
-  Object.fromEntries(
-    settingNames.map((name) => {
-      const definition = settingDefinition(name);
-      const one = settingSchema(definition);
-      const byBand = { wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<
-        Band,
-        Schema
-      >;
-      return [name, definition.banded ? exact(byBand).optional().default(undefined) : one.optional()];
-    }),
-  ),
+/** A schema for settings that are not at their default. */
+const sparse = (definitions: Readonly<Record<string, SettingDefinition>>) =>
+  exact(
+    Object.fromEntries(
+      Object.entries(definitions).map(([name, definition]) => {
+        const one = settingSchema(definition);
+        const byBand = { wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<
+          Band,
+          Schema
+        >;
+        return [name, definition.banded ? exact(byBand).optional().default(undefined) : one.optional()];
+      }),
+    ),
+  );
+
+const settings: ISchema<SettingValues> = sparse(
+  Object.fromEntries(settingNames.map((name) => [name, settingDefinition(name)])),
+);
+const behaviour: ISchema<BehaviourValues> = sparse(
+  Object.fromEntries(behaviours.names.map((name) => [name, behaviourDefinition(name)])),
 );
 
 /** A value that the designer has named, with the products that stated it then: it may be gone from the catalogue later. */
@@ -166,6 +175,8 @@ export const panelSchema = exact({
   /** For the designer only. */
   name: string().strict().trim().min(1).max(100).required(),
   placement: bandedText(placements),
+  /** How it behaves, as far as that is not as usual. */
+  behaviour: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : behaviour)),
   rows: listOf(anyRow, 200).test("rows", (rows, context) => {
     const fault = faultIn(rows);
     if (!fault) return true;

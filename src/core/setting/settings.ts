@@ -1,21 +1,6 @@
-import { type Band, type Banded, resolve } from "../band/band.ts";
+import type { Band, Banded } from "../band/band.ts";
 import { partings } from "../numbers/parting.ts";
-
-/** A fact of a setting: what it is until the designer changes it, what it may be, and whether each band can have its own. */
-interface Fact<T> {
-  fallback: T;
-  /** What it can be, where that is a choice of a few. */
-  of?: readonly T[];
-  banded: boolean;
-}
-
-const is = <T>(fallback: T): Fact<T> => ({ fallback, banded: false });
-const oneOf = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({
-  fallback,
-  of,
-  banded: false,
-});
-const byBand = <T>(fact: Fact<T>): Fact<T> => ({ ...fact, banded: true });
+import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "./facts.ts";
 
 /** Everything that can be set for one facet beside its field, label, display, mode and options. */
 export const settingFacts = {
@@ -66,57 +51,43 @@ export const settingFacts = {
 
 type Facts = typeof settingFacts;
 export type SettingName = keyof Facts;
-type ValueOf<F> = F extends Fact<infer T> ? T : never;
 
 /** All settings of a facet, as they are on one band. */
-export type FacetSettings = { [K in SettingName]: ValueOf<Facts[K]> };
+export type FacetSettings = ValuesOf<Facts>;
 
 /** What some setting can be. */
 export type SettingValue = FacetSettings[SettingName];
 export type OptionOrder = FacetSettings["order"];
 export type Share = FacetSettings["share"];
 
+/** Settings that are not at their default. One that can differ by band says so for each band that it is set on. */
+export type SettingValues = SparseOf<Facts>;
+
+const table = settingTable(settingFacts);
+
 /** The names of all settings, in the order in which they are shown. */
-export const settingNames = Object.keys(settingFacts) as SettingName[];
+export const settingNames: readonly SettingName[] = table.names;
 
 /** Whether each band can have a value of its own. */
-export const isBanded = (name: SettingName): boolean => settingFacts[name].banded;
+export const isBanded = (name: SettingName): boolean => table.isBanded(name);
 
 /** What a setting is until the designer changes it. */
-export const fallbackOf = <K extends SettingName>(name: K): FacetSettings[K] =>
-  settingFacts[name].fallback as FacetSettings[K];
-
-/** Settings that are not at their default. One that can differ by band says so for each band that it is set on. */
-export type SettingValues = { [K in SettingName]?: Banded<FacetSettings[K]> | FacetSettings[K] | undefined };
+export const fallbackOf = <K extends SettingName>(name: K): FacetSettings[K] => table.fallbackOf(name);
 
 /** The setting that holds on a band. */
-export function settingOn<K extends SettingName>(settings: SettingValues, name: K, band: Band): FacetSettings[K] {
-  const given = settings[name];
-  if (given === undefined) return fallbackOf(name);
-  return isBanded(name) ? resolve(given as Banded<FacetSettings[K]>, band) : (given as FacetSettings[K]);
-}
+export const settingOn = <K extends SettingName>(settings: SettingValues, name: K, band: Band): FacetSettings[K] =>
+  table.on(settings, name, band);
 
 /** A setting as it is on every band, at its default where it is not set. */
-export function bandedSetting<K extends SettingName>(settings: SettingValues, name: K): Banded<FacetSettings[K]> {
-  return (settings[name] as Banded<FacetSettings[K]> | undefined) ?? { wide: fallbackOf(name) };
-}
+export const bandedSetting = <K extends SettingName>(settings: SettingValues, name: K): Banded<FacetSettings[K]> =>
+  table.banded(settings, name);
 
 /** All settings as they are on a band. */
-export function settingsOn(settings: SettingValues, band: Band): FacetSettings {
-  const all: Partial<Record<SettingName, unknown>> = {};
-  for (const name of settingNames) all[name] = settingOn(settings, name, band);
-  return all as FacetSettings;
-}
+export const settingsOn = (settings: SettingValues, band: Band): FacetSettings => table.allOn(settings, band);
 
 /** The settings with one changed; one that is at its default again is left out. */
-export function withSetting<K extends SettingName>(
+export const withSetting = <K extends SettingName>(
   settings: SettingValues,
   name: K,
   value: Banded<FacetSettings[K]> | FacetSettings[K] | undefined,
-): SettingValues {
-  const { [name]: _old, ...rest } = settings;
-  const fallback = fallbackOf(name);
-  const plain = isBanded(name) ? { wide: fallback } : fallback;
-  if (value === undefined || JSON.stringify(value) === JSON.stringify(plain)) return rest;
-  return { ...rest, [name]: value };
-}
+): SettingValues => table.with(settings, name, value);

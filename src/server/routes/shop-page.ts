@@ -9,6 +9,7 @@ import { pagesKind } from "../../core/page/kind.ts";
 import type { Layout } from "../../core/page/layout.ts";
 import { productAt } from "../../core/page/page-list.ts";
 import { shownPage } from "../../core/page/shown-page.ts";
+import { targetOf } from "../../core/page/target.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import { shopKind } from "../../core/shop/kind.ts";
@@ -135,7 +136,7 @@ async function bootOf(
   if (panel !== undefined && found.some((one) => one.panel === panel && !one.read))
     throw noDocument(panelKind.what, panel);
   const panels = found.flatMap(({ panel: slug, at, after, read }) =>
-    read ? [{ slug, at, after, panel: read.document }] : [],
+    read ? [{ slug, at, after, panel: read.document, target: targetOf(read.document, pages, facts.pageFacts()) }] : [],
   );
   const book = await swatches.resolve(em, shop);
   const api = `/api/shops/${encodeURIComponent(shop.slug)}`;

@@ -1,17 +1,23 @@
 import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
+import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Say } from "../words/say.ts";
 
 interface Props {
   open: boolean;
   total: number;
   say: Say;
+  /** The side that it comes in from, and its width in CSS px. */
+  from: Behaviour["drawerFrom"];
+  width: number;
+  /** Its panel has a button of its own, which closes it too. */
+  ownButton: boolean;
   close(): void;
   children: ComponentChildren;
 }
 
-/** Off-canvas at the side. The browser's modal dialog keeps focus inside and gives it back to the button. */
-export function Drawer({ open, total, say, close, children }: Props) {
+/** Off-canvas at a side or at the foot. The browser's modal dialog keeps focus inside and gives it back to the button. */
+export function Drawer({ open, total, say, from, width, ownButton, close, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const box = dialog.current;
@@ -25,6 +31,8 @@ export function Drawer({ open, total, say, close, children }: Props) {
     <dialog
       ref={dialog}
       class="zt-drawer"
+      data-from={from}
+      style={{ "--zt-drawer-width": `${width}px` }}
       aria-label={say("filters")}
       onClose={close}
       onClick={(event) => {
@@ -41,11 +49,13 @@ export function Drawer({ open, total, say, close, children }: Props) {
           </button>
         </header>
         <div class="zt-drawer-scroll">{children}</div>
-        <footer class="zt-drawer-foot">
-          <button type="button" class="zt-apply" onClick={close}>
-            {say("showFound", { n: total })}
-          </button>
-        </footer>
+        {ownButton ? null : (
+          <footer class="zt-drawer-foot">
+            <button type="button" class="zt-apply" onClick={close}>
+              {say("showFound", { n: total })}
+            </button>
+          </footer>
+        )}
       </div>
     </dialog>
   );

@@ -1,4 +1,5 @@
 import type { Band } from "../../core/band/band.ts";
+import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Facet, Selection } from "../../core/match/question.ts";
@@ -38,6 +39,10 @@ export interface PanelState extends Shared {
   slug: string;
   /** Row that the designer points at in the lattice. */
   marked: string | undefined;
+  /** How the panel behaves on this band. */
+  behaviour: Behaviour;
+  /** What is chosen waits for a button to be pressed. */
+  waits: boolean;
 }
 
 /** Does what a shopper has asked for. */

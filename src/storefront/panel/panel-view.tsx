@@ -6,9 +6,18 @@ import type { PanelState, Perform } from "./panel-state.ts";
 import { PieceView } from "./pieces.tsx";
 import { useSight } from "./use-sight.ts";
 
+interface Props {
+  state: PanelState;
+  perform: Perform;
+  /** Presses the panel's button, where what is chosen waits for one. */
+  apply(): void;
+  /** Where the plain form leads to, when that is another page. */
+  action?: string | undefined;
+}
+
 /** A panel's rows in order. It is a form, so that it also works without scripts. */
-export function PanelView({ state, perform }: { state: PanelState; perform: Perform }) {
-  const { panel, slug, say, query } = state;
+export function PanelView({ state, perform, apply, action }: Props) {
+  const { panel, slug, say, query, waits, answer, behaviour } = state;
   const form = useRef<HTMLFormElement>(null);
   const inSight = useSight(form, panel.rows);
   const searches = panel.rows.some((row) => row.kind === "piece" && row.piece === "search");
@@ -19,23 +28,37 @@ export function PanelView({ state, perform }: { state: PanelState; perform: Perf
       data-panel={slug}
       method="get"
       aria-label={say("filters")}
-      onSubmit={(event) => event.preventDefault()}
+      action={action}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (waits) apply();
+      }}
     >
       {heldBack(query, facetRows(panel), searches).map(([name, value], at) => (
         <input key={at} type="hidden" name={name} value={value} />
       ))}
       {panel.rows.map((row) =>
-        row.kind === "facet" ? (
+        // Chosen filters that stand above the products are not said twice.
+        row.kind === "piece" && row.piece === "chosen" && behaviour.chosen === "above" ? null : row.kind === "facet" ? (
           <FacetView key={row.id} row={row} state={state} perform={perform} inSight={inSight(row.id)} />
         ) : (
           <PieceView key={row.id} row={row} state={state} perform={perform} />
         ),
       )}
-      <noscript>
-        <button type="submit" class="zt-apply">
-          {say("show")}
-        </button>
-      </noscript>
+      {waits ? (
+        // Its number keeps it honest: it tells what it would find before it is pressed.
+        <div class="zt-apply-row">
+          <button type="submit" class="zt-apply">
+            {say("showFound", { n: answer.total })}
+          </button>
+        </div>
+      ) : (
+        <noscript>
+          <button type="submit" class="zt-apply">
+            {say("show")}
+          </button>
+        </noscript>
+      )}
     </form>
   );
 }

@@ -10,7 +10,7 @@ import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
 import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { Count } from "./count.tsx";
-import type { PanelState, Perform } from "./panel-state.ts";
+import type { PanelState, Perform, Shared } from "./panel-state.ts";
 
 interface Props<R extends PieceRow = PieceRow> {
   row: R;
@@ -44,7 +44,7 @@ const views: { [P in PieceName]: ComponentType<Props<Extract<PieceRow, { piece: 
 };
 
 /** Chosen filters on one line that scrolls sideways, so that nothing below ever moves. */
-function Chosen({ state, perform, label }: Props) {
+export function Chosen({ state, perform, label }: Pick<Props, "perform" | "label"> & { state: Shared }) {
   const chips = chipsOf(state);
   const { say } = state;
   return (
@@ -62,7 +62,7 @@ function Clear({ state, perform, label }: Props) {
 }
 
 /** Keeps its room when there is nothing to clear, so that nothing below moves when it comes. */
-const ClearButton = ({ state, perform, text }: Pick<Props, "state" | "perform"> & { text: string }) => (
+const ClearButton = ({ state, perform, text }: Pick<Props, "perform"> & { state: Shared; text: string }) => (
   <button type="button" class="zt-clear" disabled={isEmpty(state.selection)} onClick={() => perform({ do: "clear" })}>
     {text}
   </button>

@@ -35,7 +35,7 @@ export async function drawPage(boot: Boot, engine: Engine, search: string): Prom
     answers.set(name, found);
     states.push(firstState(boot, band, found, search));
   }
-  return renderToString(<PageView states={states} perform={still} openDrawer={still} />);
+  return renderToString(<PageView states={states} perform={still} apply={still} openDrawer={still} />);
 }
 
 /** Draws a product's own page. @param chosen place of the variant that is chosen, from 0 */

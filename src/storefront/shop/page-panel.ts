@@ -1,6 +1,7 @@
 import { type Band, bands, resolve } from "../../core/band/band.ts";
+import { type Behaviour, behaviours } from "../../core/behaviour/behaviour.ts";
 import type { DisplayName } from "../../core/display/displays.ts";
-import type { Facet } from "../../core/match/question.ts";
+import type { Clause, Facet } from "../../core/match/question.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import { type BandGroup, bandGroups } from "../../core/panel/band-groups.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
@@ -12,7 +13,20 @@ export interface PagePanel extends Pick<Standing, "at" | "after"> {
   /** Its place in addresses, which ids on the page begin with. */
   slug: string;
   panel: PanelDocument;
+  /** The other page that its choices are taken to. */
+  target?: Target | undefined;
 }
+
+/** A page that choices are taken to. */
+export interface Target {
+  address: string;
+  /** What makes a product one of that page's. */
+  within: Clause[];
+}
+
+/** How a panel behaves on a band. */
+export const behaviourOn = ({ behaviour }: PanelDocument, band: Band): Behaviour =>
+  behaviours.allOn(behaviour ?? {}, band);
 
 /** Where a panel of a page stands on a band. */
 export const placeOf = ({ panel, at }: PagePanel, band: Band): Placement => resolve(at ?? panel.placement, band);
@@ -21,7 +35,7 @@ const known = new WeakMap<PagePanel, BandGroup[]>();
 
 /** The bands of a panel of a page, those together on which it is drawn alike; worked out once for it. */
 export function groupsOf(one: PagePanel): BandGroup[] {
-  const groups = known.get(one) ?? bandGroups({ placement: one.at ?? one.panel.placement, rows: one.panel.rows });
+  const groups = known.get(one) ?? bandGroups({ ...one.panel, placement: one.at ?? one.panel.placement });
   known.set(one, groups);
   return groups;
 }

@@ -1,7 +1,8 @@
 import type { Band, BandLimits } from "../../core/band/band.ts";
+import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import type { Question, Selection } from "../../core/match/question.ts";
 import { showOf } from "../../core/page/layout.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { facetRows } from "../../core/panel/panel.ts";
@@ -10,7 +11,7 @@ import type { ListingState } from "../listing/listing-state.ts";
 import type { PanelState } from "../panel/panel-state.ts";
 import { sayOf } from "../words/spoken.ts";
 import type { Boot, ShopAround } from "./boot.ts";
-import { facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
+import { behaviourOn, facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
 
 /** A row that the designer points at. */
 export interface Marked {
@@ -29,6 +30,16 @@ export interface PageState extends ListingState {
   marked: Marked | undefined;
   /** The last question has no answer yet, since the shop does not answer. */
   trouble: boolean;
+  /** The last question has no answer yet, and it takes a while. */
+  busy: boolean;
+  /** By panel, what is chosen in it and waits for its button. */
+  drafts: Readonly<Record<string, Draft>>;
+}
+
+/** Choices that wait for a button, and what they would find. */
+export interface Draft {
+  selection: Selection;
+  answer: Answer;
 }
 
 /** As much of a page as decides what the engine is asked. */
@@ -93,6 +104,8 @@ export function firstState(boot: Boot, band: Band, { place, answer }: PlaceAnswe
     answer,
     drawer: undefined,
     trouble: false,
+    busy: false,
+    drafts: {},
     marked: undefined,
     language,
     say: sayOf(language),
@@ -110,15 +123,24 @@ export const onPage = (shown: ShownPage, panels: readonly PagePanel[], band: Ban
   asked: facetsOf(panels, band),
 });
 
+/** Whether what is chosen in a panel waits for its button: where it is to, and where it is taken to another page. */
+export const waitsFor = ({ target }: PagePanel, { apply }: Behaviour): boolean =>
+  apply === "button" || target !== undefined;
+
 /** What one panel of a page is drawn from. */
 export function panelState(state: PageState, one: PagePanel): PanelState {
   const { slug, panel } = one;
+  const behaviour = behaviourOn(panel, state.band);
+  const draft = Object.hasOwn(state.drafts, slug) ? state.drafts[slug] : undefined;
   const group = groupsOf(one).find((bands) => bands.includes(state.band));
   return {
     ...state,
     id: `zt-${slug}-${group?.[0] ?? state.band}`,
     panel,
     slug,
+    behaviour,
+    waits: waitsFor(one, behaviour),
+    ...(draft ? { selection: draft.selection, answer: draft.answer } : {}),
     marked: state.marked?.panel === slug ? state.marked.row : undefined,
   };
 }

@@ -1,23 +1,30 @@
 import type { ComponentChildren } from "preact";
 import { bands } from "../../core/band/band.ts";
+import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import type { Placement } from "../../core/panel/placement.ts";
+import type { Act } from "../../core/place/place.ts";
 import { Listing } from "../listing/listing.tsx";
 import { SortBox } from "../listing/sort-box.tsx";
 import { chipsOf } from "../panel/chips.ts";
 import { Count } from "../panel/count.tsx";
 import { Drawer } from "../panel/drawer.tsx";
-import type { PanelState, Perform } from "../panel/panel-state.ts";
+import { ButtonText } from "../panel/drawer-button.tsx";
+import type { PanelState } from "../panel/panel-state.ts";
 import { PanelView } from "../panel/panel-view.tsx";
+import { Chosen } from "../panel/pieces.tsx";
 import { blocksOf } from "./blocks.ts";
-import { groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
+import { behaviourOn, groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
 import { type PageState, panelState } from "./page-state.ts";
 import { Crumbs, ShopFrame } from "./shop-frame.tsx";
 
 interface Props {
   /** One for each band before a width is known; afterwards that of the present one. */
   states: readonly PageState[];
-  perform: Perform;
+  /** Does what a shopper has asked for. @param panel slug of the panel that it was asked in */
+  perform(act: Act, panel?: string): void;
+  /** Presses a panel's button. */
+  apply(panel: string): void;
   openDrawer(panel: string | undefined): void;
 }
 
@@ -31,13 +38,24 @@ interface Placed {
 }
 
 /** A page of the stand-in shop: its name and text, its panels where they stand, and the products. */
-export function PageView({ states, perform, openDrawer }: Props) {
+export function PageView({ states, perform, apply, openDrawer }: Props) {
   const [state] = states;
   if (!state) return null;
   const { say, shown, layout, panels, selection } = state;
   const placed = panels.flatMap((one) => placedOn(one, states));
   const at = (...places: Placement[]) => placed.filter(({ placement }) => places.includes(placement));
-  const show = ({ state: own }: Placed) => <PanelView state={own} perform={perform} />;
+  const show = ({ state: own, one }: Placed) => (
+    <PanelView
+      state={own}
+      perform={(act) => perform(act, one.slug)}
+      apply={() => apply(one.slug)}
+      action={one.target && state.base + one.target.address}
+    />
+  );
+  const above = placed.filter(
+    ({ state: own, placement }) =>
+      own.behaviour.chosen !== "panel" && placement !== "absent" && placement !== "article",
+  );
   const title = titleOf(state);
   const isArticle = shown.kind === "article";
   const words = shown.kind === "search" ? selection.text : "";
@@ -70,27 +88,31 @@ export function PageView({ states, perform, openDrawer }: Props) {
               </details>
             ))}
             <div class="zs-tools">
-              {at("drawer").map((one) => (
-                <button
-                  key={keyOf(one)}
-                  type="button"
-                  class="zt-drawer-button"
-                  data-bands={one.bands}
-                  aria-haspopup="dialog"
-                  data-active={chipsOf(one.state).length > 0 || undefined}
-                  onClick={() => openDrawer(one.one.slug)}
-                >
-                  <ButtonText state={one.state} />
-                </button>
-              ))}
+              {at("drawer")
+                .filter(({ state: own }) => own.behaviour.buttonPlace !== "end")
+                .map((one) => (
+                  <DrawerButton key={keyOf(one)} one={one} open={() => openDrawer(one.one.slug)} />
+                ))}
               <Count state={state} />
               <SortBox state={state} perform={perform} />
+              {at("drawer")
+                .filter(({ state: own }) => own.behaviour.buttonPlace === "end")
+                .map((one) => (
+                  <DrawerButton key={keyOf(one)} one={one} open={() => openDrawer(one.one.slug)} />
+                ))}
             </div>
+            {above.slice(0, 1).map((one) => (
+              <div key="chosen" class="zs-chosen" data-bands={bandsOf(above)}>
+                <Chosen state={one.page} perform={perform} label="" />
+              </div>
+            ))}
             {/* Always there, so that what it says is read out. */}
             <p class="zs-trouble" role="alert">
               {state.trouble ? <span>{say("trouble")}</span> : null}
             </p>
-            <Listing states={states} perform={perform} />
+            <div class="zs-result" data-busy={busyOf(state)}>
+              <Listing states={states} perform={perform} />
+            </div>
           </section>
           <Slot name="right" placed={at("right")} show={show} />
         </div>
@@ -99,8 +121,11 @@ export function PageView({ states, perform, openDrawer }: Props) {
         <div key={keyOf(one)} data-bands={one.bands} data-placement="drawer">
           <Drawer
             open={one.page.drawer === one.one.slug}
-            total={one.page.answer.total}
+            total={one.state.answer.total}
             say={say}
+            from={one.state.behaviour.drawerFrom}
+            width={one.state.behaviour.drawerWidth}
+            ownButton={one.state.waits}
             close={() => openDrawer(undefined)}
           >
             {show(one)}
@@ -132,12 +157,16 @@ function Slot({
   show(one: Placed): ComponentChildren;
 }) {
   if (placed.length === 0) return null;
-  const on = bands.filter((band) => placed.some((one) => one.bands.split(" ").includes(band)));
   const Tag = name === "left" || name === "right" ? "aside" : "div";
   return (
-    <Tag class={`zs-slot zs-${name}`} data-bands={on.join(" ")}>
+    <Tag class={`zs-slot zs-${name}`} data-bands={bandsOf(placed)}>
       {placed.map((one) => (
-        <div key={keyOf(one)} data-bands={one.bands} data-placement={name}>
+        <div
+          key={keyOf(one)}
+          data-bands={one.bands}
+          data-placement={name}
+          {...(Tag === "aside" ? stickyOf(one.state.behaviour) : {})}
+        >
           {show(one)}
         </div>
       ))}
@@ -164,7 +193,14 @@ function Article({
           {placed
             .filter((one) => after(one) === at)
             .map((one) => (
-              <div key={keyOf(one)} class="zs-inset" data-bands={one.bands} data-placement="article">
+              <div
+                key={keyOf(one)}
+                class="zs-inset"
+                data-bands={one.bands}
+                data-placement="article"
+                data-float={one.state.behaviour.float}
+                style={{ "--zs-float": `${one.state.behaviour.floatWidth}px` }}
+              >
                 {show(one)}
               </div>
             ))}
@@ -203,12 +239,33 @@ export function titleOf({
   return wordsIn({ text: shown.name, others: shown.names }, language);
 }
 
-function ButtonText({ state }: { state: PanelState }) {
-  const chosen = chipsOf(state).length;
+function DrawerButton({ one, open }: { one: Placed; open(): void }) {
+  const { state, bands: on } = one;
   return (
-    <>
-      {state.say("filters")}
-      {chosen > 0 ? <span class="zt-badge">{chosen}</span> : null}
-    </>
+    <button
+      type="button"
+      class="zt-drawer-button"
+      data-bands={on}
+      data-place={state.behaviour.buttonPlace}
+      aria-haspopup="dialog"
+      data-active={chipsOf(state).length > 0 || undefined}
+      onClick={open}
+    >
+      <ButtonText state={state} />
+    </button>
   );
 }
+
+/** The bands that some panels are on. */
+const bandsOf = (placed: readonly Placed[]): string =>
+  bands.filter((band) => placed.some((one) => one.bands.split(" ").includes(band))).join(" ");
+
+/** How a sticky panel is told to the style sheet. */
+const stickyOf = ({ sticky, nudge }: Behaviour) =>
+  sticky ? { "data-sticky": "", style: { "--zt-nudge": `${nudge}px` } } : {};
+
+/** What shows while results are under way: what the first panel of the page says. */
+const busyOf = ({ busy, panels, band }: PageState): string | undefined => {
+  const [first] = panels;
+  return busy ? (first ? behaviourOn(first.panel, band).busy : "fade") : undefined;
+};

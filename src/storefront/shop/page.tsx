@@ -10,7 +10,7 @@ import { loadViews } from "../panel/displays/load-views.ts";
 import { putWords } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
 import { withTouched } from "./early-choices.ts";
-import { displaysOf, facetsOf } from "./page-panel.ts";
+import { behaviourOn, displaysOf, facetsOf } from "./page-panel.ts";
 import { answerAt, firstState } from "./page-state.ts";
 import { PageView } from "./page-view.tsx";
 import { PageStore } from "./store.ts";
@@ -82,6 +82,14 @@ async function widen(store: PageStore): Promise<void> {
   store.setWidth(innerWidth);
 }
 
+/** Where a panel wants it, a choice leads back to the top of the results, as far as that is out of sight. */
+function backToTop({ state }: PageStore, panel: string): void {
+  const one = state.panels.find(({ slug }) => slug === panel);
+  if (!one || behaviourOn(one.panel, state.band).back !== "top") return;
+  const results = document.querySelector(".zs-result");
+  if (results && results.getBoundingClientRect().top < 0) results.scrollIntoView();
+}
+
 /** Draws the page anew whenever its store changes. */
 function Page({ store }: { store: PageStore }) {
   const [state, setState] = useState(store.state);
@@ -94,11 +102,23 @@ function Page({ store }: { store: PageStore }) {
     <BasketContext.Provider value={{ count, add: () => setCount((now) => now + 1) }}>
       <PageView
         states={[state]}
-        perform={(act) => {
-          store.perform(act);
+        perform={(act, panel) => {
+          if (panel === undefined) store.perform(act);
+          else store.performIn(panel, act);
           if (act.do === "turn" && state.layout.more === "pages") scrollTo({ top: 0 });
+          else if (panel !== undefined) backToTop(store, panel);
         }}
-        openDrawer={(panel) => store.openDrawer(panel)}
+        apply={(panel) => {
+          const elsewhere = store.apply(panel);
+          store.openDrawer(undefined);
+          if (elsewhere !== undefined) location.assign(state.base + elsewhere);
+          else backToTop(store, panel);
+        }}
+        openDrawer={(panel) => {
+          // A drawer that is left without its button forgets what was chosen in it.
+          if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
+          store.openDrawer(panel);
+        }}
       />
     </BasketContext.Provider>
   );

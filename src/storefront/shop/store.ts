@@ -1,14 +1,16 @@
 import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
+import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { fitSelection } from "../../core/match/selection.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { type Act, nextPlace, type Place } from "../../core/place/place.ts";
+import { toAddress } from "../../core/place/address.ts";
+import { type Act, nextPlace, type Place, startPlace } from "../../core/place/place.ts";
 import { sayOf } from "../words/spoken.ts";
 import type { ShopAround } from "./boot.ts";
-import type { PagePanel } from "./page-panel.ts";
-import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer } from "./page-state.ts";
+import { behaviourOn, type PagePanel } from "./page-panel.ts";
+import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer, questionOf, waitsFor } from "./page-state.ts";
 
 export type Listener = (state: PageState, change: Change) => void;
 /** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
@@ -17,6 +19,9 @@ export type Change = "place" | "panel" | "view" | "stage";
 /** After a question that was not answered, it is asked again: first after so many ms, each time twice as long, at most so long. */
 const firstPause = 1000;
 const longestPause = 30_000;
+
+/** An answer that takes longer than so many ms is said to be under way. */
+const patience = 150;
 
 /** Holds the state of one shop page and tells listeners when it changes. */
 export class PageStore {
@@ -28,6 +33,8 @@ export class PageStore {
   #asked = 0;
   /** A shopper's step has been asked for and not been told yet. */
   #stepped = false;
+  /** By panel, what is chosen in it and waits; an answer to it may be under way. */
+  #wanting: Record<string, Selection> = {};
 
   constructor(state: PageState, engine: Engine) {
     this.#state = state;
@@ -48,6 +55,62 @@ export class PageStore {
   /** Does what a shopper has asked for, going on from what was asked for last. */
   perform(act: Act): void {
     this.go(nextPlace(this.#wanted, act));
+  }
+
+  /**
+   * Does in a panel what a shopper has asked for: at once, or as a draft that waits for the panel's button.
+   * @param slug the panel's place in addresses
+   */
+  performIn(slug: string, act: Act): void {
+    const one = this.#wanted.panels.find((panel) => panel.slug === slug);
+    if (!one || !waitsFor(one, behaviourOn(one.panel, this.#wanted.band))) {
+      this.perform(act);
+      return;
+    }
+    const place = nextPlace({ ...this.#wanted, selection: this.#drafted(slug) }, act);
+    this.#draft(one, place.selection);
+  }
+
+  /** What is chosen in a panel, whether it waits or not. */
+  #drafted(slug: string): Selection {
+    return this.#wanting[slug] ?? this.#wanted.selection;
+  }
+
+  #draft(one: PagePanel, selection: Selection): void {
+    const { slug, target } = one;
+    this.#wanting = { ...this.#wanting, [slug]: selection };
+    const { shown, panels, band, fields } = this.#wanted;
+    const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
+    const question = questionOf({ shown: page, panels, band, fields }, { selection, sort: "", page: 1 });
+    const take = (answer: Answer) => {
+      if (this.#wanting[slug] !== selection) return;
+      this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: { selection, answer } } }, "view");
+    };
+    const answer = this.#engine.ask({ ...question, size: 0 });
+    if (answer instanceof Promise) answer.then(take, (error) => console.error(error));
+    else take(answer);
+  }
+
+  /**
+   * Presses the button of a panel: what waits becomes what is chosen.
+   * @returns the query that leads to the panel's other page, where it has one
+   */
+  apply(slug: string): string | undefined {
+    const selection = this.#drafted(slug);
+    const one = this.#wanted.panels.find((panel) => panel.slug === slug);
+    if (one?.target) {
+      const { fields, asked } = this.#wanted;
+      return one.target.address + toAddress({ ...startPlace, selection }, (key) => fields.get(key), "", asked);
+    }
+    this.go({ selection, sort: this.#wanted.sort, page: 1 });
+    return undefined;
+  }
+
+  /** Forgets what waits in a panel. */
+  discard(slug: string): void {
+    const { [slug]: _gone, ...drafts } = this.#state.drafts;
+    delete this.#wanting[slug];
+    if (_gone) this.#put({ ...this.#state, drafts }, "view");
   }
 
   /** Shows another place; `change` is "view" when the place came from the address bar itself. */
@@ -134,7 +197,11 @@ export class PageStore {
         marked,
         drawer: next.band === band ? drawer : undefined,
         trouble: false,
+        busy: false,
+        // What was chosen elsewhere in the meantime takes the place of what waits.
+        drafts: {},
       };
+      this.#wanting = {};
       this.#put(this.#wanted, told);
     };
     const fail = (error: Error) => {
@@ -148,8 +215,13 @@ export class PageStore {
       );
     };
     const answer = answerAt(this.#engine, next, next);
-    if (answer instanceof Promise) answer.then(take, fail);
-    else take(answer);
+    if (!(answer instanceof Promise)) {
+      take(answer);
+      return;
+    }
+    // What is answered soon shows nothing in between.
+    const slow = setTimeout(() => turn === this.#asked && this.#put({ ...this.#state, busy: true }, "view"), patience);
+    answer.then(take, fail).finally(() => clearTimeout(slow));
   }
 
   #put(state: PageState, change: Change): void {

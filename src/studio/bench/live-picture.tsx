@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef } from "react";
 import useSWRImmutable from "swr/immutable";
 import type { Band } from "../../core/band/band.ts";
+import { behaviours } from "../../core/behaviour/behaviour.ts";
 import type { DisplayName } from "../../core/display/displays.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import { countsOf } from "../../core/match/engine.ts";
@@ -84,6 +85,8 @@ const stateFor = (
 ): PanelState => ({
   id: "zt-picture",
   slug: "picture",
+  behaviour: behaviours.allOn({}, band),
+  waits: false,
   panel,
   band,
   fields: new Map(profiles.map(({ field }) => [field.key, field])),

@@ -1,21 +1,19 @@
 import { ChevronDown } from "lucide-react";
-import { useState } from "react";
 import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
 import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
 import { placements } from "../../core/panel/placement.ts";
-import { setLanguages } from "../../core/shop/edit.ts";
-import { TextControl } from "../controls/setting-control.tsx";
 import { PlacementGlyph, placementWords as words } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
-import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { columns } from "./columns.ts";
+import { PanelSettings } from "./panel-settings.tsx";
+import { usePlacement } from "./use-placement.ts";
 
 /** The panel's own row: where it stands on each band. */
 export function PlacementRow() {
   const { session } = useBench();
-  const placement = usePanel((state) => state.document.placement);
+  const { placement, byPage } = usePlacement();
   const unfolded = useSession((state) => state.unfolded === "panel");
   return (
     <div className="group border-b border-hair bg-sand/70">
@@ -23,7 +21,13 @@ export function PlacementRow() {
         <div className="col-span-2 flex items-center ps-4">
           <span className="min-w-0 flex-1">
             <span className="block font-medium leading-tight">The panel</span>
-            <span className="text-[12px] text-quiet">{words[placement.wide]}</span>
+            <span
+              className="text-[12px] text-quiet"
+              title={byPage ? "Set for this page in the table of pages" : undefined}
+            >
+              {words[placement.wide]}
+              {byPage ? ", as this page has it" : ""}
+            </span>
           </span>
           <button
             type="button"
@@ -41,33 +45,6 @@ export function PlacementRow() {
         ))}
       </div>
       {unfolded ? <PanelSettings /> : null}
-    </div>
-  );
-}
-
-/** What holds for all panels of the shop: the languages that labels are given in. */
-function PanelSettings() {
-  const { settings } = useOpenShop();
-  const languages = useShopSettings((settings) => settings.languages);
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
-  const set = (text: string) => {
-    const tags = text.split(/[\s,;]+/).filter((tag) => tag !== "");
-    try {
-      settings.getState().apply(setLanguages(Intl.getCanonicalLocales(tags)));
-      setTrouble(undefined);
-    } catch {
-      setTrouble("These are no language tags. Write them like: de fr pt-BR");
-    }
-  };
-  return (
-    <div className="border-t border-hair/70 px-4 py-2">
-      <div className="flex items-center gap-2">
-        <span className="w-26 flex-none text-[13px] text-quiet">Languages</span>
-        <TextControl name="Languages of the panel" value={languages.join(" ")} longest={200} set={set} />
-      </div>
-      <p className={`ps-28 text-[12px] ${trouble ? "text-error" : "text-quiet"}`}>
-        {trouble ?? "Tags like de or pt-BR, for labels in more than one language."}
-      </p>
     </div>
   );
 }

@@ -1,11 +1,10 @@
-import { RotateCcw } from "lucide-react";
 import { useState } from "react";
-import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
+import { type Band, bands, resolve } from "../../core/band/band.ts";
 import { displays } from "../../core/display/displays.ts";
 import { together } from "../../core/document/edit.ts";
 import type { Mode } from "../../core/match/question.ts";
 import { heededSettings } from "../../core/panel/choose-display.ts";
-import { followSetting, resetSetting, setMode, setSetting, setTranslation, spoken } from "../../core/panel/edit.ts";
+import { followSetting, resetSetting, setMode, setSetting, setTranslation } from "../../core/panel/edit.ts";
 import { engineMerges } from "../../core/panel/options.ts";
 import { isFacet, rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
@@ -18,11 +17,11 @@ import {
   settingOn,
 } from "../../core/setting/settings.ts";
 import { Choice, type ChoiceOption } from "../controls/choice.tsx";
-import { SettingControl, TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/setting-control.tsx";
 import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
-import { columns } from "./columns.ts";
 import { OptionEditor } from "./option-editor.tsx";
+import { BandedLine, SingleLine } from "./setting-line.tsx";
 
 /** A facet's settings and options, unfolded under its row. */
 export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
@@ -154,89 +153,32 @@ interface SettingProps {
 }
 
 function SingleSetting({ row, name, title }: SettingProps) {
-  const definition = settingDefinition(name);
   const set = useSetter(row, title);
-  const value = settingOn(row.settings, name, "wide");
+  const store = useBench().panel;
   return (
-    <div className="flex min-h-7 items-center gap-2 px-9">
-      <SettingLabel row={row} name={name} title={title} className="w-26 flex-none" />
-      {definition.kind === "choice" ? (
-        <Choice
-          label={definition.label}
-          value={String(value)}
-          options={Object.entries(definition.choices).map(([key, label]) => ({ value: key, label }))}
-          set={(next) => set(name, next as SettingValue)}
-        />
-      ) : (
-        <SettingControl
-          name={`${definition.label} of ${title}`}
-          definition={definition}
-          value={value}
-          set={(next) => set(name, next)}
-        />
-      )}
-    </div>
+    <SingleLine
+      definition={settingDefinition(name)}
+      of={title}
+      value={settingOn(row.settings, name, "wide")}
+      isSet={row.settings[name] !== undefined}
+      set={(next) => set(name, next)}
+      reset={() => store.getState().apply(resetSetting(row.id, name, title))}
+    />
   );
 }
 
-/** A setting with a cell a band, in the lattice's own columns. */
 function BandedSetting({ row, name, title }: SettingProps) {
-  const definition = settingDefinition(name);
   const set = useSetter(row, title);
   const store = useBench().panel;
-  const setting = bandedSetting(row.settings, name);
   return (
-    <div className={`${columns} min-h-8`}>
-      <span />
-      <SettingLabel row={row} name={name} title={title} className="ps-2.5" />
-      {bands.map((band) => {
-        const own = band !== "wide" && isOwn(setting, band);
-        return (
-          <span key={band} className={`relative grid place-items-center ${band === "wide" || own ? "" : "opacity-75"}`}>
-            <SettingControl
-              name={`${definition.label} of ${title} on ${band}`}
-              definition={definition}
-              value={resolve(setting, band)}
-              set={(next) => set(name, next, band)}
-              small
-            />
-            {own ? (
-              <button
-                type="button"
-                className="absolute -end-1.5 -top-1 grid size-4 place-items-center rounded-full bg-accent text-accent-content"
-                aria-label={`${definition.label} of ${title} on ${band}: follow the wider band`}
-                title="Follow the wider band"
-                onClick={() => store.getState().apply(followSetting(row.id, name, band, title))}
-              >
-                <RotateCcw size={10} aria-hidden />
-              </button>
-            ) : null}
-          </span>
-        );
-      })}
-    </div>
-  );
-}
-
-/** A setting's name; what is not at its default has a mark that sets it back. */
-function SettingLabel({ row, name, title, className }: SettingProps & { className: string }) {
-  const store = useBench().panel;
-  const { label, about, fallback } = settingDefinition(name);
-  const isSet = row.settings[name] !== undefined;
-  return (
-    <span className={`flex items-center gap-1 text-[13px] text-quiet ${className}`} title={about}>
-      {label}
-      {isSet ? (
-        <button
-          type="button"
-          className="grid size-5 place-items-center rounded-full"
-          aria-label={`${label} of ${title}: back to its default`}
-          title={`Back to its default: ${spoken(name, fallback)}`}
-          onClick={() => store.getState().apply(resetSetting(row.id, name, title))}
-        >
-          <span className="size-2 rounded-full bg-accent" aria-hidden />
-        </button>
-      ) : null}
-    </span>
+    <BandedLine
+      definition={settingDefinition(name)}
+      of={title}
+      setting={bandedSetting(row.settings, name)}
+      isSet={row.settings[name] !== undefined}
+      set={(next, band) => set(name, next, band)}
+      reset={() => store.getState().apply(resetSetting(row.id, name, title))}
+      follow={(band) => store.getState().apply(followSetting(row.id, name, band, title))}
+    />
   );
 }

@@ -1,8 +1,10 @@
 import { useEffect } from "react";
+import { behaviours } from "../../core/behaviour/behaviour.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
-import type { PagePanel } from "../../storefront/shop/page-panel.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { PagePanel, Target } from "../../storefront/shop/page-panel.ts";
 import { readDocument } from "../shell/documents.ts";
 import { useAnswer, useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";
@@ -17,14 +19,18 @@ export function StagePageKeeper() {
   const address = useSession((state) => state.address);
   const pages = usePages((document) => document);
   const first = shop.panels[0]?.slug;
+  // The page is told anew where the panel takes its choices to.
+  const sendTo = usePanel((state) => behaviours.on(state.document.behaviour ?? {}, "sendTo", "wide"));
   const page = useAsked(() => desk.page(address, pages, first), `${address} ${JSON.stringify([pages, first])}`);
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: where choices are taken to is told with the page
   useEffect(() => {
     if (!page) return;
     let over = false;
     const stands = page.layout.panels.some((one) => one.panel === slug);
     const standing: Standing[] = stands ? page.layout.panels : [{ panel: slug }];
-    panelsOf(shop.slug, standing, { panel, slug }).then(
+    const targetOf = (document: PanelDocument) => desk.target({ behaviour: document.behaviour }, pages);
+    panelsOf(shop.slug, standing, { panel, slug }, targetOf).then(
       (panels) => {
         if (!over) session.setState({ shown: { page, panels, around: { bars: pages.bars, menu: pages.menu } } });
       },
@@ -33,7 +39,7 @@ export function StagePageKeeper() {
     return () => {
       over = true;
     };
-  }, [page, pages, panel, slug, session, shop.slug]);
+  }, [page, pages, panel, slug, session, shop.slug, desk, sendTo]);
   return <AnswerKeeper />;
 }
 
@@ -53,6 +59,7 @@ async function panelsOf(
   shop: string,
   standing: readonly Standing[],
   open: Pick<Bench, "panel" | "slug">,
+  targetOf: (document: PanelDocument) => Promise<Target | undefined>,
 ): Promise<PagePanel[]> {
   const found = await Promise.all(
     standing.map(async ({ panel, at, after }): Promise<PagePanel | undefined> => {
@@ -60,7 +67,7 @@ async function panelsOf(
         panel === open.slug
           ? open.panel.getState().document
           : await readDocument(shop, "panel", panel).catch(() => undefined);
-      return document && { slug: panel, at, after, panel: document };
+      return document && { slug: panel, at, after, panel: document, target: await targetOf(document) };
     }),
   );
   return found.flatMap((one) => one ?? []);

@@ -19,6 +19,7 @@ import { type PageFigures, pageFigures } from "../../core/page/figures.ts";
 import { type PageRef, pageList } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
+import { targetOf } from "../../core/page/target.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { isSafePicture } from "../../core/safe/safe-address.ts";
 
@@ -102,6 +103,11 @@ export class Desk {
   /** The page at an address, with its layout; undefined when there is none. @param first the shop's first panel */
   page(address: string, pages: PagesDocument, first: string | undefined): ShownPage | undefined {
     return shownPage(address, pages, this.#facts.pageFacts(), first);
+  }
+
+  /** Where a panel takes its choices to. */
+  target(panel: Pick<PanelDocument, "behaviour">, pages: PagesDocument): ReturnType<typeof targetOf> {
+    return targetOf(panel, pages, this.#facts.pageFacts());
   }
 
   /**

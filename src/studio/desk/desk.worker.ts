@@ -34,6 +34,7 @@ const served = {
   findings: (panel: PanelDocument, selection: Selection, measures: Measures, within: Clause[]) =>
     opened().findings(panel, selection, measures, within),
   page: (address: string, pages: PagesDocument, first: string | undefined) => opened().page(address, pages, first),
+  target: (panel: Pick<PanelDocument, "behaviour">, pages: PagesDocument) => opened().target(panel, pages),
   figures: (addresses: readonly string[], pages: PagesDocument, panels: ReadonlyMap<string, PanelDocument>) =>
     opened().figures(addresses, pages, panels),
   pageList: (pages: PagesDocument) => opened().pageList(pages),

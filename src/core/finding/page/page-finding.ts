@@ -1,5 +1,6 @@
 import type { Answer } from "../../match/answer.ts";
 import type { FacetHere } from "../../page/figures.ts";
+import type { PageRef } from "../../page/page-list.ts";
 import type { PagesDocument } from "../../page/pages-schema.ts";
 import type { ShownPage } from "../../page/shown-page.ts";
 import type { PanelDocument } from "../../panel/panel-schema.ts";
@@ -28,6 +29,10 @@ export interface PageContext {
   pages: PagesDocument;
   /** Documents of the panels that stand on it, by slug; one that is gone is not there. */
   panels: ReadonlyMap<string, PanelDocument>;
+  /** Every panel of the shop, by slug, the first first. */
+  all: ReadonlyMap<string, PanelDocument>;
+  /** The page at an address; undefined when there is none. */
+  pageAt(address: string): PageRef | undefined;
   /** To all facets on the page, with nothing chosen. */
   answer: Answer;
   facets: readonly FacetHere[];

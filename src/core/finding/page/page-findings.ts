@@ -5,6 +5,7 @@ import { facetNotHere } from "./facet-not-here.ts";
 import { lowReachHere } from "./low-reach-here.ts";
 import type { PageContext, PageFinding, PageFindingKind } from "./page-finding.ts";
 import { panelGone } from "./panel-gone.ts";
+import { sendsNowhere } from "./sends-nowhere.ts";
 import { tallBars } from "./tall-bars.ts";
 import { unreachedSlot } from "./unreached-slot.ts";
 
@@ -13,6 +14,7 @@ export const pageFindingKinds: readonly PageFindingKind[] = [
   emptyPage,
   conditionGone,
   panelGone,
+  sendsNowhere,
   unreachedSlot,
   askedTwoWays,
   facetNotHere,

@@ -1,0 +1,73 @@
+import type { Placement } from "../panel/placement.ts";
+import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "../setting/facts.ts";
+
+/** Pictures that a button can have beside its text. */
+export const buttonIcons = ["none", "lines", "funnel", "sliders"] as const;
+
+/** Everything that can be set for a panel beside its rows and where it stands. */
+export const behaviourFacts = {
+  /** Results follow every choice, or wait for a button that tells how many there would be. */
+  apply: byBand(oneOf(["once", "button"], "once")),
+  sticky: byBand(is(false)),
+  /** Fine-tune of a sticky panel's offset below the fixed bars, in CSS px. */
+  nudge: byBand(is(0)),
+  /** What the button of a drawer or a folded panel says; the usual word when empty. */
+  buttonText: is(""),
+  buttonIcon: oneOf(buttonIcons, "none"),
+  /** Where the button of a drawer stands: at the start or the end above the products, or floating at the foot of the screen. */
+  buttonPlace: byBand(oneOf(["start", "end", "float"], "start")),
+  drawerFrom: byBand(oneOf(["left", "right", "bottom"], "left")),
+  /** Width of a drawer from a side, in CSS px. */
+  drawerWidth: byBand(is(360)),
+  /** How a panel stands in an article: over its full width, or with the text beside it. */
+  float: byBand(oneOf(["none", "left", "right"], "none")),
+  floatWidth: byBand(is(280)),
+  /** Where chosen filters and clear all stand: as the panel's rows have it, above the products, or both. */
+  chosen: byBand(oneOf(["panel", "above", "both"], "panel")),
+  /** After a choice the page stays where it is, or goes back to the top of the results. */
+  back: oneOf(["stay", "top"], "stay"),
+  /** What shows while results are under way. */
+  busy: oneOf(["fade", "bar", "nothing"], "fade"),
+  /** Address of another page of the shop that choices are taken to; empty for this one. */
+  sendTo: is(""),
+};
+
+type Facts = typeof behaviourFacts;
+export type BehaviourName = keyof Facts;
+/** A panel's behaviour on one band. */
+export type Behaviour = ValuesOf<Facts>;
+export type BehaviourValue = Behaviour[BehaviourName];
+/** What of it is not at its default. */
+export type BehaviourValues = SparseOf<Facts>;
+
+/** What can be asked of a panel's behaviour. */
+export const behaviours = settingTable(behaviourFacts);
+
+const beside: readonly Placement[] = ["left", "right"];
+
+/** Why a setting means nothing for a panel that stands somewhere; undefined where it does. */
+export function behaviourOff(name: BehaviourName, placement: Placement): string | undefined {
+  switch (name) {
+    case "sticky":
+    case "nudge":
+      if (beside.includes(placement)) return undefined;
+      return placement === "drawer"
+        ? "A drawer covers the page and has a scroll of its own, so there is nothing to stick to."
+        : "Only a panel beside the products can stay in sight while they scroll; here it would cover them.";
+    case "buttonText":
+    case "buttonIcon":
+      return placement === "drawer" || placement === "folded"
+        ? undefined
+        : "Only a drawer or a folded panel has a button.";
+    case "buttonPlace":
+      return placement === "drawer" ? undefined : "Only a drawer’s button can stand elsewhere than the panel.";
+    case "drawerFrom":
+    case "drawerWidth":
+      return placement === "drawer" ? undefined : "The panel is in no drawer here.";
+    case "float":
+    case "floatWidth":
+      return placement === "article" ? undefined : "Only in an article is there text that it could stand beside.";
+    default:
+      return placement === "absent" ? "The panel is not there." : undefined;
+  }
+}

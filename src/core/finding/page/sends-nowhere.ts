@@ -1,0 +1,46 @@
+import { behaviours } from "../../behaviour/behaviour.ts";
+import { layoutAt } from "../../page/shown-page.ts";
+import { facetRows } from "../../panel/panel.ts";
+import type { PageFindingKind } from "./page-finding.ts";
+
+/** A panel that takes choices to a page which is not there, or does not ask the same. */
+export const sendsNowhere: PageFindingKind = {
+  name: "sends-nowhere",
+  level: "error",
+  find({ page, pages, panels, all, pageAt }) {
+    return [...panels].flatMap(([slug, panel]) => {
+      const to = behaviours.on(panel.behaviour ?? {}, "sendTo", "wide");
+      if (to === "") return [];
+      const target = pageAt(to);
+      if (!target)
+        return [
+          { panel: slug, words: `“${panel.name}” takes choices to ${to}, where there is no page. They stay here.` },
+        ];
+      if (to === page.address)
+        return [{ panel: slug, words: `“${panel.name}” takes choices to the very page that it stands on.` }];
+      const there = layoutAt(target, pages, all.keys().next().value).panels.flatMap((one) => all.get(one.panel) ?? []);
+      const back = there.find((other) => behaviours.on(other.behaviour ?? {}, "sendTo", "wide") === page.address);
+      const loop = back
+        ? [
+            {
+              panel: slug,
+              words: `“${panel.name}” takes choices to ${to}, and “${back.name}” there takes them back here.`,
+            },
+          ]
+        : [];
+      const asked = new Set(there.flatMap((one) => facetRows(one).map(({ field }) => field)));
+      const lost = facetRows(panel).filter(({ field }) => !asked.has(field));
+      const names = lost.map(({ label, field }) => label || field).join(", ");
+      const missing =
+        lost.length > 0
+          ? [
+              {
+                panel: slug,
+                words: `“${panel.name}” takes choices to ${to}, where no panel asks for ${names}: they would be lost.`,
+              },
+            ]
+          : [];
+      return [...loop, ...missing];
+    });
+  },
+};

@@ -1,0 +1,17 @@
+import { behaviours } from "../behaviour/behaviour.ts";
+import type { Clause } from "../match/question.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import type { PagesDocument } from "./pages-schema.ts";
+import { shownPage } from "./shown-page.ts";
+import type { PageFacts } from "./value-pages.ts";
+
+/** Where a panel takes its choices to; undefined where they stay on the page, or there is no such page. */
+export function targetOf(
+  { behaviour }: Pick<PanelDocument, "behaviour">,
+  pages: PagesDocument,
+  facts: PageFacts,
+): { address: string; within: Clause[] } | undefined {
+  const address = behaviours.on(behaviour ?? {}, "sendTo", "wide");
+  const page = address === "" ? undefined : shownPage(address, pages, facts, undefined);
+  return page && { address, within: page.within };
+}

@@ -1,0 +1,154 @@
+import { useState } from "react";
+import { type Band, bands, resolve } from "../../core/band/band.ts";
+import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/behaviour/behaviour.ts";
+import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.ts";
+import { followBehaviour, resetBehaviour, setBehaviour } from "../../core/panel/edit.ts";
+import { setLanguages } from "../../core/shop/edit.ts";
+import { stayingHeight } from "../../storefront/shop/bars.ts";
+import { TextControl } from "../controls/setting-control.tsx";
+import { pageName } from "../shell/page-names.ts";
+import { useAllPages, useOpenShop, usePages, useShopSettings } from "../shell/shop-context.ts";
+import { useBench, usePanel } from "./bench-context.ts";
+import { BandedLine, SingleLine } from "./setting-line.tsx";
+import { usePlacement } from "./use-placement.ts";
+
+/** How the panel behaves, and the languages that labels are given in. */
+export function PanelSettings() {
+  const { behaviour = {}, placement } = usePlacement();
+  const on = (name: BehaviourName) => bands.map((band) => behaviourOff(name, resolve(placement, band)));
+  // What means nothing anywhere is told in one line at the end, with its reason.
+  const names = behaviours.names.filter((name) => on(name).some((reason) => reason === undefined));
+  const off = behaviours.names.filter((name) => !names.includes(name));
+  const banded = names.filter((name) => behaviours.isBanded(name));
+  const single = names.filter((name) => !behaviours.isBanded(name));
+  return (
+    <div className="grid gap-1 border-t border-hair/70 py-2">
+      {banded.map((name) => (
+        <BandedBehaviour key={name} name={name} />
+      ))}
+      {behaviours.on(behaviour, "sticky", "wide") ? <Offset /> : null}
+      {single.map((name) => (name === "sendTo" ? <SendTo key={name} /> : <SingleBehaviour key={name} name={name} />))}
+      <Languages />
+      {off.length > 0 ? (
+        <details className="px-9 text-[12px] text-quiet">
+          <summary className="cursor-pointer py-0.5">{off.length} do not apply where the panel stands</summary>
+          <dl className="grid grid-cols-[104px_minmax(0,1fr)] gap-x-2 gap-y-1 py-1">
+            {off.map((name) => (
+              <div key={name} className="contents">
+                <dt className="font-medium text-base-content">{behaviourDefinition(name).label}</dt>
+                <dd>{behaviourOff(name, resolve(placement, "wide"))}</dd>
+              </div>
+            ))}
+          </dl>
+        </details>
+      ) : null}
+    </div>
+  );
+}
+
+function BandedBehaviour({ name }: { name: BehaviourName }) {
+  const store = useBench().panel;
+  const { behaviour = {}, placement } = usePlacement();
+  return (
+    <BandedLine
+      definition={behaviourDefinition(name)}
+      of="the panel"
+      setting={behaviours.banded(behaviour, name)}
+      isSet={behaviour[name] !== undefined}
+      set={(value, band) => store.getState().apply(setBehaviour(name, value as BehaviourValue, band))}
+      reset={() => store.getState().apply(resetBehaviour(name))}
+      follow={(band) => store.getState().apply(followBehaviour(name, band))}
+      off={(band) => behaviourOff(name, resolve(placement, band))}
+    />
+  );
+}
+
+function SingleBehaviour({ name }: { name: BehaviourName }) {
+  const store = useBench().panel;
+  const behaviour = usePanel((state) => state.document.behaviour) ?? {};
+  return (
+    <SingleLine
+      definition={behaviourDefinition(name)}
+      of="the panel"
+      value={behaviours.on(behaviour, name, "wide")}
+      isSet={behaviour[name] !== undefined}
+      set={(value) => store.getState().apply(setBehaviour(name, value as BehaviourValue))}
+      reset={() => store.getState().apply(resetBehaviour(name))}
+    />
+  );
+}
+
+/** A sticky panel's offset: the bars that stay on each band, and the fine-tune. */
+function Offset() {
+  const bars = usePages((pages) => pages.bars);
+  const behaviour = usePanel((state) => state.document.behaviour) ?? {};
+  const { placement } = usePlacement();
+  const words = (band: Band) => {
+    if (behaviourOff("sticky", resolve(placement, band)) || !behaviours.on(behaviour, "sticky", band)) return undefined;
+    const sum = stayingHeight(bars)[band] ?? 0;
+    const nudge = behaviours.on(behaviour, "nudge", band);
+    const off = nudge === 0 ? "" : nudge > 0 ? `, a gap of ${nudge} px` : `, ${-nudge} px under the bars`;
+    return `${band} ${sum + nudge} px${off}`;
+  };
+  const told = bands.flatMap((band) => words(band) ?? []);
+  return told.length > 0 ? (
+    <p className="px-9 text-[12px] text-quiet" role="status">
+      Offset from the top: {told.join("; ")}
+    </p>
+  ) : null;
+}
+
+/** The page that choices are taken to: chosen among the shop's. */
+function SendTo() {
+  const store = useBench().panel;
+  const list = useAllPages();
+  const sendTo = usePanel((state) => behaviours.on(state.document.behaviour ?? {}, "sendTo", "wide"));
+  return (
+    <div className="flex min-h-7 items-center gap-2 px-9">
+      <span className="w-26 flex-none text-[13px] text-quiet">Sends to</span>
+      <select
+        className="select select-xs w-full min-w-0"
+        aria-label="Page that choices are taken to"
+        value={sendTo}
+        onChange={(event) => store.getState().apply(setBehaviour("sendTo", event.target.value))}
+      >
+        <option value="">this page</option>
+        {sendTo !== "" && !list.some(({ address }) => address === sendTo) ? (
+          <option value={sendTo}>{sendTo} (gone)</option>
+        ) : null}
+        {list.map((page) => (
+          <option key={page.address} value={page.address}>
+            {pageName(page)} – {page.address}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}
+
+/** What holds for all panels of the shop: the languages that labels are given in. */
+function Languages() {
+  const { settings } = useOpenShop();
+  const languages = useShopSettings((document) => document.languages);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const set = (text: string) => {
+    const tags = text.split(/[\s,;]+/).filter((tag) => tag !== "");
+    try {
+      settings.getState().apply(setLanguages(Intl.getCanonicalLocales(tags)));
+      setTrouble(undefined);
+    } catch {
+      setTrouble("These are no language tags. Write them like: de fr pt-BR");
+    }
+  };
+  return (
+    <div className="px-9">
+      <div className="flex items-center gap-2">
+        <span className="w-26 flex-none text-[13px] text-quiet">Languages</span>
+        <TextControl name="Languages of the panel" value={languages.join(" ")} longest={200} set={set} />
+      </div>
+      <p className={`ps-28 text-[12px] ${trouble ? "text-error" : "text-quiet"}`}>
+        {trouble ?? "Tags like de or pt-BR, for labels in more than one language."}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,123 @@
+import { RotateCcw } from "lucide-react";
+import { type Band, type Banded, bands, isOwn, resolve } from "../../core/band/band.ts";
+import { spokenValue } from "../../core/panel/edit.ts";
+import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
+import { Choice } from "../controls/choice.tsx";
+import { SettingControl } from "../controls/setting-control.tsx";
+import { columns } from "./columns.ts";
+
+type Value = Parameters<typeof SettingControl>[0]["value"];
+
+interface Line {
+  definition: SettingDefinition;
+  /** What the setting is of, in words. */
+  of: string;
+  /** It is not at its default. */
+  isSet: boolean;
+  reset(): void;
+}
+
+interface SingleProps extends Line {
+  value: Value;
+  set(value: Value): void;
+  /** Why it means nothing at the moment. */
+  off?: string | undefined;
+}
+
+/** A setting that is the same on every band. */
+export function SingleLine({ definition, of, value, isSet, set, reset, off }: SingleProps) {
+  return (
+    <div className="flex min-h-7 items-center gap-2 px-9">
+      <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="w-26 flex-none" />
+      {off ? (
+        <span className="text-[12px] text-quiet">{off}</span>
+      ) : definition.kind === "choice" ? (
+        <Choice
+          label={definition.label}
+          value={String(value)}
+          options={Object.entries(definition.choices).map(([key, label]) => ({ value: key, label }))}
+          set={(next) => set(next as Value)}
+        />
+      ) : (
+        <SettingControl name={`${definition.label} of ${of}`} definition={definition} value={value} set={set} />
+      )}
+    </div>
+  );
+}
+
+interface BandedProps extends Line {
+  setting: Banded<Value>;
+  set(value: Value, band: Band): void;
+  follow(band: Band): void;
+  /** Why it means nothing on a band. */
+  off?(band: Band): string | undefined;
+}
+
+/** A setting with a cell a band, in the lattice's own columns. */
+export function BandedLine({ definition, of, setting, isSet, set, reset, follow, off = () => undefined }: BandedProps) {
+  const reasons = [...new Set(bands.flatMap((band) => off(band) ?? []))];
+  return (
+    <div className={`${columns} min-h-8`} title={reasons.join(" ") || undefined}>
+      <span />
+      <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="ps-2.5" />
+      {bands.map((band) => {
+        const own = band !== "wide" && isOwn(setting, band);
+        const reason = off(band);
+        return (
+          <span key={band} className={`relative grid place-items-center ${band === "wide" || own ? "" : "opacity-75"}`}>
+            {reason ? (
+              <button
+                type="button"
+                className="text-quiet"
+                title={reason}
+                aria-label={`${definition.label} on ${band}: ${reason}`}
+              >
+                –
+              </button>
+            ) : (
+              <SettingControl
+                name={`${definition.label} of ${of} on ${band}`}
+                definition={definition}
+                value={resolve(setting, band)}
+                set={(next) => set(next, band)}
+                small
+              />
+            )}
+            {own && !reason ? (
+              <button
+                type="button"
+                className="absolute -end-1.5 -top-1 grid size-4 place-items-center rounded-full bg-accent text-accent-content"
+                aria-label={`${definition.label} of ${of} on ${band}: follow the wider band`}
+                title="Follow the wider band"
+                onClick={() => follow(band)}
+              >
+                <RotateCcw size={10} aria-hidden />
+              </button>
+            ) : null}
+          </span>
+        );
+      })}
+    </div>
+  );
+}
+
+/** A setting's name; what is not at its default has a mark that sets it back. */
+function SettingLabel({ definition, of, isSet, reset, className }: Line & { className: string }) {
+  const { label, about, fallback } = definition;
+  return (
+    <span className={`flex items-center gap-1 text-[13px] text-quiet ${className}`} title={about}>
+      {label}
+      {isSet ? (
+        <button
+          type="button"
+          className="grid size-5 place-items-center rounded-full"
+          aria-label={`${label} of ${of}: back to its default`}
+          title={`Back to its default: ${spokenValue(definition, fallback)}`}
+          onClick={reset}
+        >
+          <span className="size-2 rounded-full bg-accent" aria-hidden />
+        </button>
+      ) : null}
+    </span>
+  );
+}
