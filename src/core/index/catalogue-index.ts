@@ -61,12 +61,10 @@ export class CatalogueIndex {
     return kept(this.#places, key, () => valuePlaces(this.#known(key), this.catalogue.columns.get(key) ?? noColumn));
   }
 
-  /** Products that have the words, or undefined for all; see {@link TextIndex.search}. */
-  search(query: string): Bitmap | undefined {
-    // Words are indexed with the first search, which most visits never come to.
-    if (query.trim() === "") return undefined;
+  /** The words of the catalogue; made with the first search, which most visits never come to. */
+  get text(): TextIndex {
     this.#text ??= new TextIndex(this.catalogue);
-    return this.#text.search(query);
+    return this.#text;
   }
 
   /** Variant → product. */

@@ -1,6 +1,6 @@
 import { type InferType, mixed } from "yup";
 import { fieldSchema } from "../catalogue/field-schema.ts";
-import { exact, listOf, numberIn, oneOf, record, someText, wholeIn } from "../document/schema.ts";
+import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
 import { levels, optionSchema } from "../index/option-schema.ts";
 import { cardSchema } from "../listing/card-schema.ts";
 import { largest } from "../numbers/bounds.ts";
@@ -68,6 +68,8 @@ export const wireAnswer = exact({
   facets: record(wireFacet),
   /** When nothing was found and it was asked for: what can be taken back, that which finds most first. */
   takeBacks: listOf(takeBack, 100).optional().default(undefined),
+  /** And searches like the one that found nothing, which find something. */
+  near: listOf(text(1000), 10).optional().default(undefined),
 });
 
 export type Histogram = InferType<typeof histogram>;

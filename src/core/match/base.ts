@@ -2,6 +2,7 @@ import { type Bitmap, bitmapOf, emptyBitmap, forEach, has, intersect, set, toIds
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { NumberIndex } from "../index/facet-index.ts";
 import type { Level } from "../index/option-schema.ts";
+import type { SearchedField } from "../index/search-schema.ts";
 import type { Range } from "../numbers/range-schema.ts";
 import type { Clause, Condition } from "./question.ts";
 
@@ -25,8 +26,19 @@ interface Records {
 export const everything = (index: CatalogueIndex): Base => ({ products: index.allProducts(), variants: undefined });
 
 /** What some conditions leave: all clauses hold, and of each clause one condition at least. */
-export function baseOf(index: CatalogueIndex, within: readonly Clause[]): Base {
-  return within.reduce<Base>((base, clause) => narrowed(base, anyOf(index, clause)), everything(index));
+export function baseOf(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]): Base {
+  return within.reduce<Base>((base, clause) => narrowed(base, anyOf(index, clause, searching)), everything(index));
+}
+
+/** What the words of a search leave of a base. */
+export function searchedIn(
+  index: CatalogueIndex,
+  base: Base,
+  text: string,
+  searching?: readonly SearchedField[],
+): Base {
+  const bits = text.trim() === "" ? undefined : index.text.search(text, searching);
+  return bits ? narrowed(base, { level: "product", bits }) : base;
 }
 
 /** The products of a base: those that hold what is asked of products and have a variant that holds the rest. */
@@ -41,8 +53,8 @@ export function narrowed(base: Base, { level, bits }: Records): Base {
 }
 
 /** The records that satisfy one condition of a clause: variants where any of its conditions is over variants. */
-function anyOf(index: CatalogueIndex, clause: Clause): Records {
-  const each = clause.map((condition) => recordsOf(index, condition));
+function anyOf(index: CatalogueIndex, clause: Clause, searching: readonly SearchedField[] | undefined): Records {
+  const each = clause.map((condition) => recordsOf(index, condition, searching));
   const level = each.some((one) => one.level === "variant") ? "variant" : "product";
   const bits = emptyBitmap(level === "variant" ? index.variants : index.products);
   for (const one of each) union(bits, one.level === level ? one.bits : variantsOf(index, one.bits));
@@ -50,8 +62,15 @@ function anyOf(index: CatalogueIndex, clause: Clause): Records {
 }
 
 /** Products or variants that satisfy a condition. A field that the catalogue lacks is stated by none. */
-function recordsOf(index: CatalogueIndex, condition: Condition): Records {
-  if ("words" in condition) return { level: "product", bits: index.search(condition.words) ?? index.allProducts() };
+function recordsOf(
+  index: CatalogueIndex,
+  condition: Condition,
+  searching: readonly SearchedField[] | undefined,
+): Records {
+  if ("words" in condition) {
+    const { products } = searchedIn(index, everything(index), condition.words, searching);
+    return { level: "product", bits: products };
+  }
   if ("products" in condition) {
     const wanted = new Set(condition.products);
     const ids = index.catalogue.productIds.flatMap((id, at) => (wanted.has(id) ? [at] : []));

@@ -1,3 +1,4 @@
+import type { SearchedField } from "../index/search-schema.ts";
 import type { Answer, FacetAnswer, SteadyFacet, WireAnswer } from "./answer.ts";
 import type { Clause, Facet, Question, Selection } from "./question.ts";
 import { emptySelection } from "./selection.ts";
@@ -16,6 +17,15 @@ export const countsOf = (facets: Facet[], selection: Selection = emptySelection,
   from: 0,
   size: 0,
 });
+
+/** Names a page by what it asks of its products. */
+export const pageKey = ({
+  within,
+  searching,
+}: {
+  within: readonly Clause[];
+  searching?: readonly SearchedField[] | undefined;
+}): string => JSON.stringify([within, searching ?? null]);
 
 /** Names what does not change with the selection for one facet. */
 export const facetName = ({ field, mode, merges, ranges }: Facet): string =>

@@ -1,14 +1,20 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { SearchedField } from "../index/search-schema.ts";
 import { cardOf } from "../listing/card.ts";
 import type { Answer, WireAnswer } from "./answer.ts";
-import { completeAnswer, type Engine, facetName } from "./engine.ts";
-import { sortProducts } from "./order.ts";
+import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
+import { byRelevance, sortProducts } from "./order.ts";
 import { PageCounts } from "./page-counts.ts";
 import type { Clause, Question } from "./question.ts";
+import { bestMatch } from "./sort-keys.ts";
 import { takeBacks } from "./take-back.ts";
 
 /** Pages whose products and counts are kept; those used longest ago go first. */
 const mostPages = 40;
+
+/** The words that a page and a shopper search for, together. */
+const wordsIn = (within: readonly Clause[], text: string): string =>
+  [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text].join(" ").trim();
 
 /** The engine that computes where it stands: in the page, in a worker or on the server. */
 export class LocalEngine implements Engine {
@@ -20,7 +26,7 @@ export class LocalEngine implements Engine {
   }
 
   ask(question: Question): Answer {
-    const page = this.page(question.within);
+    const page = this.page(question.within, question.searching);
     return completeAnswer(this.answer(question), question, (facet) => page.steady(facet));
   }
 
@@ -29,11 +35,11 @@ export class LocalEngine implements Engine {
    * @param has whether the asker has the unchanging part of a facet already, by {@link facetName}; by default it has all
    */
   answer(
-    { within, facets, selection, sort, show, mends, from, size }: Question,
+    { within, facets, selection, sort, show, mends, searching, from, size }: Question,
     has: (name: string) => boolean = () => true,
   ): WireAnswer {
     const { index } = this;
-    const page = this.page(within);
+    const page = this.page(within, searching);
     const known = facets.filter((facet) => index.field(facet.field) !== undefined);
     const matcher = page.matcher(known, selection);
     const matched = matcher.productIds();
@@ -46,20 +52,30 @@ export class LocalEngine implements Engine {
     }
     const { fits } = matcher;
     const shown =
-      size === 0 ? matched.subarray(0, 0) : sortProducts(index, matched, sort, fits).subarray(from, from + size);
+      size === 0
+        ? matched.subarray(0, 0)
+        : (sort === bestMatch
+            ? byRelevance(matched, index.text.relevance(wordsIn(within, selection.text), searching))
+            : sortProducts(index, matched, sort, fits)
+          ).subarray(from, from + size);
     return {
       total: matched.length,
       outOf: page.outOf,
       products: Array.from(shown, (product) => cardOf(index, product, fits, show)),
       facets: answers,
-      ...(mends && matched.length === 0 ? { takeBacks: takeBacks(index, within, known, selection) } : {}),
+      ...(mends && matched.length === 0
+        ? {
+            takeBacks: takeBacks(page, known, selection),
+            near: index.text.near(wordsIn(within, selection.text), searching),
+          }
+        : {}),
     };
   }
 
   /** A page by what it asks of its products, with what was counted on it. */
-  page(within: readonly Clause[]): PageCounts {
-    const name = JSON.stringify(within);
-    const page = this.#pages.get(name) ?? new PageCounts(this.index, within);
+  page(within: readonly Clause[], searching?: readonly SearchedField[]): PageCounts {
+    const name = pageKey({ within, searching });
+    const page = this.#pages.get(name) ?? new PageCounts(this.index, within, searching);
     // A map keeps the order in which its keys were put in.
     this.#pages.delete(name);
     this.#pages.set(name, page);

@@ -23,6 +23,10 @@ export function sortProducts(
   );
 }
 
+/** Product numbers from the one that fits best down, the catalogue's own order between equals. @param scores by product */
+export const byRelevance = (products: Uint32Array, scores: Float64Array): Uint32Array =>
+  orderBy(products, [{ of: Float64Array.from(products, (product) => scores[product] ?? 0), down: true }]);
+
 function outermost(
   index: CatalogueIndex,
   { field, down }: SortKey,

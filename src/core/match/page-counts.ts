@@ -1,14 +1,14 @@
 import type { Field } from "../catalogue/field.ts";
 import { count } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { SearchedField } from "../index/search-schema.ts";
 import type { SteadyFacet, WireFacet } from "./answer.ts";
-import { type Base, baseOf, productsIn } from "./base.ts";
+import { type Base, baseOf, productsIn, searchedIn } from "./base.ts";
 import { liveCounts, reachCount } from "./count.ts";
 import { facetName } from "./engine.ts";
 import { facetOptions, Matcher } from "./matcher.ts";
 import type { Clause, Facet, Selection } from "./question.ts";
 import { liveRange, rangeCounts, rangesOf } from "./range.ts";
-import { searchedIn } from "./take-back.ts";
 
 const histogramBins = 20;
 
@@ -16,21 +16,24 @@ const histogramBins = 20;
 export class PageCounts {
   readonly index: CatalogueIndex;
   readonly base: Base;
+  /** What the words of fields weigh in a search. */
+  readonly searching: readonly SearchedField[] | undefined;
   /** Products of the page before any choice. */
   readonly outOf: number;
   #steady = new Map<string, SteadyFacet>();
   /** What was counted last, which holds as long as the same is chosen in the same facets. */
   #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
 
-  constructor(index: CatalogueIndex, within: readonly Clause[]) {
+  constructor(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]) {
     this.index = index;
-    this.base = baseOf(index, within);
+    this.searching = searching;
+    this.base = baseOf(index, within, searching);
     this.outOf = count(productsIn(index, this.base));
   }
 
   /** A selection on this page, worked out. @param facets those whose choices hold; their fields are in the catalogue */
   matcher(facets: readonly Facet[], { text, choices }: Selection): Matcher {
-    return new Matcher(this.index, searchedIn(this.index, this.base, text), facets, choices);
+    return new Matcher(this.index, searchedIn(this.index, this.base, text, this.searching), facets, choices);
   }
 
   /** The counts of facets that follow a selection. */

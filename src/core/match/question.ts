@@ -1,6 +1,7 @@
 import { boolean, type InferType, lazy, mixed } from "yup";
 import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
 import { mergeSchema } from "../index/option-schema.ts";
+import { searching } from "../index/search-schema.ts";
 import { largest } from "../numbers/bounds.ts";
 import { partings } from "../numbers/parting.ts";
 import { rangeSchema } from "../numbers/range-schema.ts";
@@ -86,6 +87,8 @@ export const question = exact({
   })
     .optional()
     .default(undefined),
+  /** What the words of fields weigh in a search; what is usual where it is absent. */
+  searching: searching.optional().default(undefined),
   /** Whether, when nothing is found, it is wanted what can be taken back. */
   mends: boolean().strict().optional(),
   /** First product wanted, and how many. */

@@ -1,5 +1,5 @@
 import type { Answer, SteadyFacet, WireAnswer } from "./answer.ts";
-import { completeAnswer, type Engine, facetName } from "./engine.ts";
+import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
 import type { Question, WireQuestion } from "./question.ts";
 
 /** The engine of which the work is done elsewhere: in a worker or on the server. */
@@ -14,7 +14,7 @@ export class RemoteEngine implements Engine {
   }
 
   async ask(question: Question): Promise<Answer> {
-    const page = JSON.stringify(question.within);
+    const page = pageKey(question);
     const known = this.#steady.get(page) ?? new Map<string, SteadyFacet>();
     this.#steady.set(page, known);
     const has = question.facets.map(facetName).filter((name) => known.has(name));

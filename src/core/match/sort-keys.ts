@@ -7,8 +7,10 @@ export interface SortKey {
   down: boolean;
 }
 
-/** Orders that go by no field: the catalogue's own, where a page is in another, and how well products fit the words. */
-export const namedSorts = ["shop", "best"];
+/** The order by how well products fit the words that are searched for. */
+export const bestMatch = "best";
+/** Orders that go by no field: that, and the catalogue's own, where a page is in another. */
+export const namedSorts = ["shop", bestMatch];
 
 /** Fields that an order goes by at most. */
 const mostSortKeys = 8;

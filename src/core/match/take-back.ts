@@ -1,8 +1,8 @@
-import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Part, TakeBack } from "./answer.ts";
-import { type Base, baseOf, narrowed } from "./base.ts";
+import { searchedIn } from "./base.ts";
 import { Matcher } from "./matcher.ts";
-import type { Clause, Facet, Selection } from "./question.ts";
+import type { PageCounts } from "./page-counts.ts";
+import type { Facet, Selection } from "./question.ts";
 import { optionsOf, without } from "./selection.ts";
 
 /** Pairs are tried up to so many parts, which is far more than a shopper chooses. */
@@ -15,13 +15,11 @@ const mostParts = 14;
  * @param facets those whose choices hold
  */
 export function takeBacks(
-  index: CatalogueIndex,
-  within: readonly Clause[],
+  { index, base: page, searching }: Pick<PageCounts, "index" | "base" | "searching">,
   facets: readonly Facet[],
   selection: Selection,
 ): TakeBack[] {
-  const page = baseOf(index, within);
-  const searched = searchedIn(index, page, selection.text);
+  const searched = searchedIn(index, page, selection.text, searching);
   const total = (parts: readonly Part[]) => {
     const rest = parts.reduce(without, selection);
     const base = rest.text === "" ? page : searched;
@@ -42,12 +40,6 @@ export function takeBacks(
   const whole = parts.filter(({ option }) => option === undefined);
   return found(whole.flatMap((one, at) => whole.slice(at + 1).map((other) => [one, other])));
 }
-
-/** What the words leave of a page. */
-export const searchedIn = (index: CatalogueIndex, page: Base, text: string): Base => {
-  const bits = index.search(text);
-  return bits ? narrowed(page, { level: "product", bits }) : page;
-};
 
 /** The parts of a selection, in the order chosen, the words first. */
 function partsOf({ choices, text }: Selection, facets: readonly Facet[]): Part[] {

@@ -1,6 +1,6 @@
 import { orderVariants } from "../catalogue/variant-order.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import { baseOf } from "./base.ts";
+import { everything, searchedIn } from "./base.ts";
 import { Matcher } from "./matcher.ts";
 import type { Facet, Selection } from "./question.ts";
 
@@ -14,7 +14,7 @@ export interface VariantQuery {
 
 /** Variants that satisfy the choices themselves, of products that match. */
 export function findVariants(index: CatalogueIndex, { facets, selection, sort }: VariantQuery): Uint32Array {
-  const page = baseOf(index, [[{ words: selection.text }]]);
+  const page = searchedIn(index, everything(index), selection.text);
   const variants = new Matcher(index, page, facets, selection.choices).variantIds();
   return sort ? orderVariants(index.catalogue, sort.field, variants, sort.down) : variants;
 }

@@ -1,5 +1,6 @@
 import type { Banded } from "../band/band.ts";
 import type { Edit } from "../document/edit.ts";
+import type { SearchedField } from "../index/search-schema.ts";
 import type { Placement } from "../panel/placement.ts";
 import { freeId } from "../panel/row-id.ts";
 import type { PageKind } from "./layout.ts";
@@ -139,6 +140,15 @@ export const setMenu = (menu: readonly MenuEntry[], words: string): PagesEdit =>
   words,
   change: (pages) => {
     pages.menu = [...menu];
+  },
+});
+
+/** What the words of fields weigh in a search; undefined for what is usual. */
+export const setSearch = (search: SearchedField[] | undefined, words: string): PagesEdit => ({
+  words,
+  change: (pages) => {
+    if (search) pages.search = search;
+    else delete pages.search;
   },
 });
 

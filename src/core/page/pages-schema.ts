@@ -1,6 +1,7 @@
 import { boolean, type InferType, type ISchema, number, string } from "yup";
 import type { Band } from "../band/band.ts";
 import { byMember, exact, listOf, oneOf, optionalRecord, record, someText, text, wholeIn } from "../document/schema.ts";
+import { searching } from "../index/search-schema.ts";
 import { condition } from "../match/question.ts";
 import { placements } from "../panel/placement.ts";
 import { cleanHtml } from "../safe/clean-html.ts";
@@ -170,6 +171,8 @@ export const pagesSchema = exact({
   exceptions: record(layoutChanges),
   bars: listOf(bar, 10),
   menu: listOf(menuEntry, 60),
+  /** What the words of fields weigh in a search; those that are not named weigh what is usual. */
+  search: searching.optional().default(undefined),
 });
 
 export type PagesDocument = InferType<typeof pagesSchema>;

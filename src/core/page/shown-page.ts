@@ -1,5 +1,6 @@
 import { pathSeparator } from "../catalogue/path.ts";
 import type { Clause } from "../match/question.ts";
+import { bestMatch } from "../match/sort-keys.ts";
 import { type Layout, laidOver, type PageKind, usualLayout, usualPanels } from "./layout.ts";
 import {
   articlePages,
@@ -86,7 +87,8 @@ export const exceptionOf = ({ exceptions }: PagesDocument, address: string) =>
 
 function contentAt(address: string, pages: PagesDocument, facts: PageFacts): Content | undefined {
   if (address === shopAddress) return { ...plain, address, kind: "shop", name: "" };
-  if (address === searchAddress) return { ...plain, address, kind: "search", name: "", crumbs: [top] };
+  if (address === searchAddress)
+    return { ...plain, address, kind: "search", name: "", crumbs: [top], order: bestMatch };
   const made = collectionPages(pages, facts).find((one) => one.address === address);
   if (made) {
     const { collection, value, name } = made;

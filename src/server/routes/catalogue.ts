@@ -15,6 +15,8 @@ import { wireQuestion } from "../../core/match/question.ts";
 import { jsonAnswer } from "../../core/match/remote-engine.ts";
 import { applyMends } from "../../core/mend/apply.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import { suggestionsFor } from "../../core/page/suggestions.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
 import { guessByName } from "../../core/swatch/name-guess.ts";
@@ -61,6 +63,15 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
     const em = fork();
     const { data } = await catalogues.get(em, await shopRefOf(em, c.req.param("shop")));
     return binary(data(c.req.query("text") !== undefined));
+  });
+
+  // What is offered while somebody types into the shop's search.
+  app.get("/shops/:shop/suggest", async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    const { facts } = await catalogues.get(em, shop);
+    const pages = (await readDocument(em, shop, pagesKind))?.document ?? pagesKind.fresh("");
+    return c.json(await suggestionsFor(facts, pages, (c.req.query("q") ?? "").slice(0, 200)));
   });
 
   // What the tool works on: the catalogue as it was imported.

@@ -2,12 +2,15 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
+import type { Field } from "../../core/catalogue/field.ts";
 import { displayNames } from "../../core/display/displays.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
+import { weightOf } from "../../core/index/text-index.ts";
 import { productOf } from "../../core/listing/product.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import type { Layout } from "../../core/page/layout.ts";
 import { productAt } from "../../core/page/page-list.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { shownPage } from "../../core/page/shown-page.ts";
 import { targetOf } from "../../core/page/target.ts";
 import { panelKind } from "../../core/panel/kind.ts";
@@ -89,9 +92,9 @@ async function openShop(em: SqlEntityManager, catalogues: Catalogues, slug: stri
   const [settings, pages] = await Promise.all([oneOf(em, shop, shopKind), oneOf(em, shop, pagesKind)]);
   const { facts, swatches } = await catalogues.get(em, shop);
   const language = chosenLanguage(settings.languages, asked);
-  const { bars, menu } = pages;
+  const { bars, menu, search } = pages;
   const around: Around = {
-    shop: { slug: shop.slug, name: shop.name, currency: shop.currency, bars, menu },
+    shop: { slug: shop.slug, name: shop.name, currency: shop.currency, bars, menu, search },
     base: `/shop/${encodeURIComponent(shop.slug)}`,
     language,
     say: sayOf(language),
@@ -151,13 +154,17 @@ async function bootOf(
     limits: settings.limits,
     swatches: stage ? book : ofPanels(book, panels),
     engine: enginePlace(shop.variantCount, stage),
-    data: `${api}/data${stage || showsText(page.layout) ? "?text" : ""}`,
+    data: `${api}/data${stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages) ? "?text" : ""}`,
     ask: `${api}/ask`,
     language,
     ...(words === wordsOf("en") ? {} : { words }),
     stage,
   };
 }
+
+/** Whether a search goes over descriptions. */
+const searchesText = (fields: readonly Field[], { search }: PagesDocument): boolean =>
+  fields.some((field) => field.role === "description" && weightOf(field, search) > 0);
 
 /** Whether products are shown with their descriptions, which are most of a catalogue. */
 const showsText = ({ card, table }: Layout): boolean =>

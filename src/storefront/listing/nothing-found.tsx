@@ -1,5 +1,8 @@
+import { Fragment } from "preact";
 import type { Part } from "../../core/match/answer.ts";
 import { emptySelection } from "../../core/match/selection.ts";
+import { toAddress } from "../../core/place/address.ts";
+import { nextPlace } from "../../core/place/place.ts";
 import { type Chip, chipsOf } from "../panel/chips.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { ListingState } from "./listing-state.ts";
@@ -9,7 +12,8 @@ import type { ListingState } from "./listing-state.ts";
  * taken back, with the number of products that are found without it.
  */
 export function NothingFound({ state, perform }: { state: ListingState; perform: Perform }) {
-  const { say, layout, answer, selection } = state;
+  const { say, layout, answer, fields, query, asked, selection } = state;
+  const near = selection.text.trim() === "" ? [] : (answer.near ?? []);
   const chips = chipsOf(state);
   const takeBacks = answer.takeBacks ?? [];
   const chosen = chips.length > 0;
@@ -19,6 +23,25 @@ export function NothingFound({ state, perform }: { state: ListingState; perform:
       {layout.nothing ? (
         // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
         <div class="zt-text" dangerouslySetInnerHTML={{ __html: layout.nothing }} />
+      ) : null}
+      {near.length > 0 ? (
+        <p>
+          {say("didYouMean")}{" "}
+          {near.map((text, at) => (
+            <Fragment key={text}>
+              {at > 0 ? ", " : ""}
+              <a
+                href={toAddress(nextPlace(state, { do: "search", text }), (key) => fields.get(key), query, asked)}
+                onClick={(event) => {
+                  event.preventDefault();
+                  perform({ do: "search", text });
+                }}
+              >
+                {text}
+              </a>
+            </Fragment>
+          ))}
+        </p>
       ) : null}
       {takeBacks.length > 0 ? (
         <>

@@ -1,4 +1,4 @@
-import { type UsualSort, usualSorts } from "../../core/match/sort-keys.ts";
+import { bestMatch, type UsualSort, usualSorts } from "../../core/match/sort-keys.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { WordKey } from "../words/say.ts";
@@ -15,14 +15,22 @@ const words: Readonly<Record<UsualSort, WordKey>> = {
 
 /** The order of the products: the designer's choices, or the usual ones. The first is what the page is in by itself. */
 export function SortBox({ state, perform }: { state: ListingState; perform: Perform }) {
-  const { say, sort, fields, layout, language } = state;
+  const { say, sort, order, fields, layout, language } = state;
   const choices =
     layout.sorts.length > 0
       ? layout.sorts.map(({ sort: one, label, labels }, at) => ({
           sort: at === 0 ? "" : one,
           label: wordsIn({ text: label, others: labels }, language),
         }))
-      : usualSorts([...fields.values()]).map(({ sort: one, goesBy }) => ({ sort: one, label: say(words[goesBy]) }));
+      : usualSorts([...fields.values()]).flatMap(({ sort: one, goesBy }) =>
+          // What is searched for stands in the order of how well it fits, and the shop's is one to be chosen.
+          goesBy === "shop" && order === bestMatch
+            ? [
+                { sort: "", label: say("sortBest") },
+                { sort: "shop", label: say("sortShop") },
+              ]
+            : [{ sort: one, label: say(words[goesBy]) }],
+        );
   return (
     <label class="zs-sort">
       <span class="zt-unseen">{say("sortBy")}</span>

@@ -1,5 +1,6 @@
 import type { BandLimits } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
+import type { SearchedField } from "../../core/index/search-schema.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
@@ -16,6 +17,8 @@ export interface ShopAround {
   currency: string;
   bars: Bar[];
   menu: MenuEntry[];
+  /** What the words of fields weigh in a search. */
+  search: SearchedField[] | undefined;
 }
 
 /** What a shop page is born with. */

@@ -30,7 +30,7 @@ export async function drawPage(boot: Boot, engine: Engine, search: string): Prom
     const asked = facetsOf(boot.panels, band);
     const name = JSON.stringify(asked);
     const place = boot.stage ? startPlace : fromAddress(search, asked, (key) => fields.get(key));
-    const asking = { shown: boot.page, panels: boot.panels, band, fields };
+    const asking = { shown: boot.page, panels: boot.panels, band, fields, shop: boot.shop };
     const found = answers.get(name) ?? (await answerAt(engine, asking, place));
     answers.set(name, found);
     states.push(firstState(boot, band, found, search));

@@ -43,7 +43,7 @@ export interface Draft {
 }
 
 /** As much of a page as decides what the engine is asked. */
-export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields">;
+export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields" | "shop">;
 
 /** A place and the answer to it. */
 export interface PlaceAnswer {
@@ -52,7 +52,7 @@ export interface PlaceAnswer {
 }
 
 /** What the engine is asked for a page. */
-export function questionOf({ shown, panels, band, fields }: Asking, place: Place): Question {
+export function questionOf({ shown, panels, band, fields, shop }: Asking, place: Place): Question {
   const { selection, page } = place;
   const { kind, within, layout, order } = shown;
   const { size, more } = layout;
@@ -61,6 +61,7 @@ export function questionOf({ shown, panels, band, fields }: Asking, place: Place
     sort: orderOf(place, order, layout.sorts),
     show: showOf(layout, fields.values()),
     mends: true,
+    searching: shop.search,
     // Behind a button and while scrolling all that was shown before stays.
     ...(more === "pages" ? { from: (page - 1) * size, size } : { from: 0, size: page * size }),
   };

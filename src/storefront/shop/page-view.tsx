@@ -64,6 +64,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
       around={state}
       address={shown.address}
       words={words}
+      on={states.map(({ band }) => band)}
       header={<Slot name="header" placed={at("header")} show={show} />}
     >
       <Crumbs around={state} page={{ ...shown, title }} />

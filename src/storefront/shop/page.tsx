@@ -35,7 +35,7 @@ async function start(): Promise<void> {
     firstState(
       boot,
       band,
-      await answerAt(engine, { shown: boot.page, panels: boot.panels, band, fields }, place),
+      await answerAt(engine, { shown: boot.page, panels: boot.panels, band, fields, shop: boot.shop }, place),
       location.search,
     ),
     engine,

@@ -1,5 +1,6 @@
 import type { ComponentChildren } from "preact";
-import { searchAddress, shopAddress } from "../../core/page/page-list.ts";
+import { type Band, bands } from "../../core/band/band.ts";
+import { shopAddress } from "../../core/page/page-list.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { wordsIn } from "../../core/panel/options.ts";
@@ -7,6 +8,7 @@ import { useBasket } from "../listing/basket.ts";
 import type { Say } from "../words/say.ts";
 import { barStyle, barsStyle } from "./bars.ts";
 import type { ShopAround } from "./boot.ts";
+import { SearchBox } from "./search-box.tsx";
 
 /** What every page of the stand-in shop is drawn from. */
 export interface Around {
@@ -22,21 +24,25 @@ interface Props {
   address: string;
   /** What stands in the search field. */
   words: string;
+  /** The bands that the page is drawn for. */
+  on?: readonly Band[];
   /** Below the bars, on every page. */
   header?: ComponentChildren;
   children: ComponentChildren;
 }
 
 /** The stand-in shop around every page: bars, menu, search, footer. */
-export function ShopFrame({ around, address, words, header, children }: Props) {
+export function ShopFrame({ around, address, words, on = bands, header, children }: Props) {
   const { shop } = around;
   return (
     <div class="zs-shop" style={barsStyle(shop.bars)}>
       {shop.bars.map((bar, at) => (
         <div key={bar.id} class={`zs-fixed zs-${bar.id}`} style={barStyle(shop.bars, at)}>
-          <BarContent bar={bar} around={around} address={address} words={words} />
+          <BarContent bar={bar} around={around} address={address} words={words} on={on} />
         </div>
       ))}
+      {/* On a phone the menu has a line of its own, which goes with the page. */}
+      {on.includes("slim") ? <MenuLinks around={around} address={address} bands="slim" /> : null}
       {header}
       <main class="zs-main">{children}</main>
       <footer class="zs-foot">{shop.name}</footer>
@@ -45,41 +51,50 @@ export function ShopFrame({ around, address, words, header, children }: Props) {
 }
 
 /** What stands in a bar: the greeting in the first usual one, name and menu in the second, its own name in any other. */
-function BarContent({ bar, around, address, words }: { bar: Bar } & Pick<Props, "around" | "address" | "words">) {
+function BarContent({
+  bar,
+  around,
+  address,
+  words,
+  on,
+}: { bar: Bar; on: readonly Band[] } & Pick<Props, "around" | "address" | "words">) {
   const { shop, say } = around;
   if (bar.id === "notice") return <>{say("welcome", { shop: shop.name })}</>;
-  if (bar.id === "menu") return <MenuBar around={around} address={address} words={words} />;
+  if (bar.id === "menu") return <MenuBar around={around} address={address} words={words} on={on} />;
   return <>{bar.name}</>;
 }
 
-function MenuBar({ around, address, words }: Pick<Props, "around" | "address" | "words">) {
-  const { shop, base, say, language } = around;
+function MenuBar({
+  around,
+  address,
+  words,
+  on,
+}: { on: readonly Band[] } & Pick<Props, "around" | "address" | "words">) {
+  const { shop, base, say } = around;
   const basket = useBasket();
   return (
     <>
       <a class="zs-name" href={base + shopAddress}>
         {shop.name}
       </a>
-      {shop.menu.length > 0 ? (
-        <nav class="zs-nav" aria-label={say("menu")}>
-          {shop.menu.map(({ id, label, labels, to }) => (
-            <a key={id} href={placeOfLink(base, to)} aria-current={to === address ? "page" : undefined}>
-              {wordsIn({ text: label, others: labels }, language)}
-            </a>
-          ))}
-        </nav>
-      ) : null}
-      <form class="zs-find" role="search" method="get" action={base + searchAddress}>
-        <input
-          type="search"
-          name="q"
-          aria-label={say("searchShop")}
-          placeholder={say("searchShop")}
-          defaultValue={words}
-        />
-      </form>
+      {on.some((band) => band !== "slim") ? <MenuLinks around={around} address={address} bands="wide medium" /> : null}
+      <SearchBox around={around} words={words} />
       <span class="zs-basket">{say("basket", { n: basket.count })}</span>
     </>
+  );
+}
+
+function MenuLinks({ around, address, bands: on }: Pick<Props, "around" | "address"> & { bands: string }) {
+  const { shop, base, say, language } = around;
+  if (shop.menu.length === 0) return null;
+  return (
+    <nav class="zs-nav" aria-label={say("menu")} data-bands={on}>
+      {shop.menu.map(({ id, label, labels, to }) => (
+        <a key={id} href={placeOfLink(base, to)} aria-current={to === address ? "page" : undefined}>
+          {wordsIn({ text: label, others: labels }, language)}
+        </a>
+      ))}
+    </nav>
   );
 }
 

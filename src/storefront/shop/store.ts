@@ -79,9 +79,9 @@ export class PageStore {
   #draft(one: PagePanel, selection: Selection): void {
     const { slug, target } = one;
     this.#wanting = { ...this.#wanting, [slug]: selection };
-    const { shown, panels, band, fields } = this.#wanted;
+    const { shown, panels, band, fields, shop } = this.#wanted;
     const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
-    const question = questionOf({ shown: page, panels, band, fields }, { selection, sort: "", page: 1 });
+    const question = questionOf({ shown: page, panels, band, fields, shop }, { selection, sort: "", page: 1 });
     const take = (answer: Answer) => {
       if (this.#wanting[slug] !== selection) return;
       this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: { selection, answer } } }, "view");
@@ -130,7 +130,7 @@ export class PageStore {
   }
 
   /** Shows another page, or the same one laid out otherwise. What is chosen stays as far as it has a meaning there. */
-  setPage(shown: ShownPage, panels: readonly PagePanel[], around: Pick<ShopAround, "bars" | "menu">): void {
+  setPage(shown: ShownPage, panels: readonly PagePanel[], around: Pick<ShopAround, "bars" | "menu" | "search">): void {
     this.#wanted = { ...this.#wanted, shop: { ...this.#wanted.shop, ...around } };
     this.#refit(shown, panels);
   }

@@ -35,7 +35,7 @@ if (!page) throw new Error("A shop has a page of all its products.");
 const { bars, menu } = pagesKind.fresh("");
 const panelsOf = (panel: PanelDocument) => [{ slug: "climber-finder", panel }];
 const boot: Boot = {
-  shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR", bars, menu },
+  shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR", bars, menu, search: undefined },
   base: "/shop/n",
   page,
   fields: index.catalogue.fields,
@@ -52,7 +52,7 @@ const facets = engineFacets(demoPanel, "wide");
 /** The engine here answers at once. */
 const answered = (panel: PanelDocument, selection: Selection): PlaceAnswer => {
   const fields = new Map(boot.fields.map((field) => [field.key, field]));
-  const asking = { shown: boot.page, panels: panelsOf(panel), band: "wide", fields } as const;
+  const asking = { shown: boot.page, panels: panelsOf(panel), band: "wide", fields, shop: boot.shop } as const;
   const found = answerAt(engine, asking, { ...startPlace, selection });
   if (found instanceof Promise) throw new Error("The engine took its time.");
   return found;

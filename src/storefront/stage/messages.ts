@@ -14,7 +14,7 @@ export type ToStage =
   | { zt: "panel"; slug: string; panel: PanelDocument }
   | { zt: "patches"; patches: readonly Patch[] }
   /** The page that is shown, with all its panels, and the shop around it. */
-  | { zt: "page"; page: ShownPage; panels: readonly PagePanel[]; around: Pick<ShopAround, "bars" | "menu"> }
+  | { zt: "page"; page: ShownPage; panels: readonly PagePanel[]; around: Pick<ShopAround, "bars" | "menu" | "search"> }
   | { zt: "limits"; limits: BandLimits }
   | { zt: "selection"; selection: Selection }
   | { zt: "mark"; row: string | undefined }

@@ -32,7 +32,10 @@ export function StagePageKeeper() {
     const targetOf = (document: PanelDocument) => desk.target({ behaviour: document.behaviour }, pages);
     panelsOf(shop.slug, standing, { panel, slug }, targetOf).then(
       (panels) => {
-        if (!over) session.setState({ shown: { page, panels, around: { bars: pages.bars, menu: pages.menu } } });
+        if (!over)
+          session.setState({
+            shown: { page, panels, around: { bars: pages.bars, menu: pages.menu, search: pages.search } },
+          });
       },
       (error) => console.error(error),
     );

@@ -10,6 +10,7 @@ import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
+import { SearchForm } from "./search-form.tsx";
 import { IconButton } from "./sort-form.tsx";
 
 /** What stands on every page: the bars at its top, and the menu. */
@@ -19,6 +20,7 @@ export function AroundView() {
       <div className="flex min-h-0 flex-1 flex-col gap-8 overflow-auto pb-6">
         <Bars />
         <Menu />
+        <SearchForm />
       </div>
     </PagesFrame>
   );
