@@ -126,6 +126,7 @@ export const demoPages: PagesDocument = {
     article: { panels: [{ panel: "three-questions", after: 1 }] },
   },
   exceptions: {
+    "/articles/choosing-a-climber": { listing: true },
     "/articles/plants-and-pets": { panels: [{ panel: "beside-the-text", after: 0 }], listing: false },
     "/collections/gifts": {
       panels: [

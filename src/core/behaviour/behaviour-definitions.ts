@@ -8,7 +8,7 @@ const said: { readonly [K in BehaviourName]: Said } = {
     kind: "choice",
     label: "Results",
     about: "They follow every choice, or wait for a button that tells how many there would be",
-    choices: { once: "at once", button: "on a button" },
+    choices: { once: "at once", button: "button" },
   },
   sticky: {
     kind: "yes-no",

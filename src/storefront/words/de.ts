@@ -69,7 +69,7 @@ export const de: Words = {
   variants: "Varianten",
   details: "Einzelheiten",
   buy: "In den Warenkorb",
-  buyTitle: "{title} in den Warenkorb",
+  buyTitle: "In den Warenkorb: {title}",
   shownOf: "{n} von {total} gezeigt",
   showMore: { one: "{n} weiteres zeigen", other: "{n} weitere zeigen" },
   menu: "Menü",

@@ -71,7 +71,7 @@ export const en = {
   variants: "Variants",
   details: "Details",
   buy: "Add to basket",
-  buyTitle: "Add {title} to the basket",
+  buyTitle: "Add to basket: {title}",
   shownOf: "{n} of {total} shown",
   showMore: { one: "Show {n} more", other: "Show {n} more" },
   menu: "Menu",

@@ -10,6 +10,14 @@ export const sendsNowhere: PageFindingKind = {
   find({ page, pages, panels, all, pageAt }) {
     return [...panels].flatMap(([slug, panel]) => {
       const to = behaviours.on(panel.behaviour ?? {}, "sendTo", "wide");
+      // An article that lists nothing has nothing to show for a choice.
+      if (to === "" && page.kind === "article" && !page.layout.listing)
+        return [
+          {
+            panel: slug,
+            words: `Choices in “${panel.name}” show nothing: the article lists no products, and they are not taken to another page.`,
+          },
+        ];
       if (to === "") return [];
       const target = pageAt(to);
       if (!target)

@@ -1,0 +1,339 @@
+import { type APIRequestContext, devices, expect, type Page, test } from "@playwright/test";
+import { demoPages } from "../../demo/pages.ts";
+import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
+import type { PagesDocument } from "../../src/core/page/pages-schema.ts";
+import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
+import { expectAccessible } from "./axe.ts";
+import { demoShop, newShop, origin } from "./bench.ts";
+
+const shop = `/shop/${demoShop}`;
+
+async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await expect(page.locator("html[data-ready]")).toBeAttached();
+}
+
+const total = (page: Page) => page.locator(".zt-total");
+
+/** A shop with the demo's catalogue, panels and pages, for tests that change what stands on them. */
+async function ownShop(
+  request: APIRequestContext,
+  name: string,
+  change: { panels?: readonly PanelDocument[]; pages?: Partial<PagesDocument> } = {},
+): Promise<string> {
+  const slug = await newShop(request, name);
+  const documents = `/api/shops/${slug}/documents`;
+  for (const document of change.panels ?? [demoPanel, demoQuestions, demoAside])
+    expect((await request.post(`${documents}/panel`, { data: { document }, headers: origin })).status()).toBe(201);
+  const layouts = { ...demoPages.layouts, shop: { panels: [{ panel: "climber-finder" }] } };
+  const document = { ...demoPages, layouts, ...change.pages };
+  const saved = await request.put(`${documents}/pages`, { data: { version: 0, document }, headers: origin });
+  expect(saved.status()).toBe(200);
+  return `/shop/${slug}`;
+}
+
+test("every kind of page has its address, its way down, its products, and nothing serious for axe", async ({
+  page,
+}) => {
+  for (const [address, title, found, crumbs] of [
+    ["/", "All products", "240 products", []],
+    ["/collections/on-sale", "On sale now", "25 products", ["All products"]],
+    ["/collections/hardiness-h2-tender", "Hardiness: H2 tender", "27 products", ["All products"]],
+    ["/categories/plants/climbers/clematis", "Clematis", /^\d+ products$/, ["All products", "Plants", "Climbers"]],
+    ["/brands/fennimore-daughters", "Fennimore & Daughters", /^\d+ products$/, ["All products"]],
+    ["/tags/scented", "scented", /^\d+ products$/, ["All products"]],
+    ["/search?q=sweet+pea", "Results for “sweet pea”", /^\d+ products$/, ["All products"]],
+    ["/articles/choosing-a-climber", "Choosing a climber", "240 products", ["All products"]],
+  ] as const) {
+    await open(page, shop + address);
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText(title);
+    await expect(total(page)).toHaveText(found);
+    await expect(page.locator(".zs-crumbs a")).toHaveText([...crumbs]);
+    await expectAccessible(page);
+  }
+});
+
+test("a menu leads from page to page, a card to its product with the matching variant, and nowhere is a dead end", async ({
+  page,
+}) => {
+  await open(page, `${shop}/`);
+  await page.getByRole("navigation", { name: "Menu" }).getByRole("link", { name: "Sale" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("On sale now");
+  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await page.locator('.zt-panel input[value="10 l"]').check();
+  const card = page.locator(".zs-card").first();
+  await expect(card.getByRole("link")).toHaveAttribute("href", /variant=\d/);
+  const price = (await card.locator(".zs-price").innerText()).match(/€[\d.]+/)?.[0] ?? "";
+  await card.getByRole("link").click();
+  const chosen = page.locator(".zs-variants [aria-current]");
+  await expect(chosen).toContainText("10 l");
+  await expect(chosen).toContainText(price);
+  await expectAccessible(page);
+  const answer = await page.goto(`${shop}/collections/none-such`);
+  expect(answer?.status()).toBe(404);
+  await expectAccessible(page);
+  await page.getByRole("main").getByRole("searchbox").fill("jasmine");
+  await page.getByRole("main").getByRole("button", { name: "Search" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Results for “jasmine”");
+});
+
+test("two panels on a page share what is chosen, and its table has the matching variant chosen", async ({ page }) => {
+  await open(page, `${shop}/collections/gifts`);
+  await expect(total(page)).toHaveText("32 products");
+  await expect(page.locator(".zs-above .zt-panel, .zs-left .zt-panel")).toHaveCount(2);
+  await page
+    .locator(".zs-left")
+    .getByRole("checkbox", { name: /^Half shade/ })
+    .check();
+  const dropdown = page.locator('.zs-above [data-row="f-light"]');
+  await expect(dropdown).toContainText("Half shade");
+  const told = await total(page).innerText();
+  expect(Number.parseInt(told, 10)).toBeLessThan(32);
+  await page.locator('.zs-left input[value="2 l"]').check();
+  for (const choice of await page.locator(".zs-variant").all())
+    expect(await choice.evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.text)).toMatch(/^2 l/);
+  // Every product here has a variant of that size in stock for 10 to 45; another variant shows its own price.
+  const row = page.locator(".zs-table tbody tr").first();
+  const [before] = (await row.locator(".zs-price").innerText()).match(/€[\d.]+/) ?? [];
+  const select = row.locator(".zs-variant");
+  await select.selectOption({ index: (await select.locator("option").count()) - 1 });
+  const [after] = (await row.locator(".zs-price").innerText()).match(/€[\d.]+/) ?? [];
+  expect(after).not.toBe(before);
+  await row.getByRole("button", { name: /^Add to basket: / }).click();
+  await expect(page.locator(".zs-basket")).toHaveText("Basket 1");
+});
+
+test("orders of the designer's own, and more behind a button that keeps its place on reload and back", async ({
+  page,
+}) => {
+  await open(page, `${shop}/collections/ready-for-less-than-15`);
+  const cards = page.locator(".zs-card");
+  await expect(cards).toHaveCount(24);
+  await expect(page.getByText("24 of 182 shown")).toBeVisible();
+  const sort = page.getByRole("combobox", { name: "Sort by" });
+  await expect(sort.locator("option")).toHaveText([
+    "As we would show it",
+    "Cheapest first",
+    "Dearest first",
+    "Tallest first",
+  ]);
+  await sort.selectOption("Dearest first");
+  await expect(page).toHaveURL(/sort=-price/);
+  await page.getByRole("link", { name: "Show 24 more" }).click();
+  await expect(cards).toHaveCount(48);
+  await page.reload();
+  await expect(cards).toHaveCount(48);
+  await expect(sort).toHaveValue("-price");
+  await page.locator(".zs-card a").nth(40).click();
+  await expect(page.getByRole("heading", { level: 2, name: "Details" })).toBeVisible();
+  await page.goBack();
+  await expect(cards).toHaveCount(48);
+});
+
+test("nothing found says what taking back each choice would find", async ({ page }) => {
+  await open(page, `${shop}/collections/gifts?light=shade&category=pots`);
+  await expect(page.getByText("No gift is like that. A voucher always fits.")).toBeVisible();
+  const ways = page.locator(".zs-back button");
+  const told = await ways.allInnerTexts();
+  expect(told.length).toBe(2);
+  const numbers = told.map((text) => Number(text.match(/(\d+) products?$/)?.[1]));
+  expect(numbers).toEqual([...numbers].sort((a, b) => b - a));
+  await ways.first().click();
+  await expect(total(page)).toContainText(`${numbers[0]} product`);
+  await expectAccessible(page);
+});
+
+test("the search offers pages and products while it is typed into, by keyboard, and near spellings", async ({
+  page,
+}) => {
+  await open(page, `${shop}/articles/choosing-a-climber`);
+  const field = page.getByLabel("Search the shop");
+  await field.fill("wist");
+  const list = page.getByRole("listbox", { name: "Suggestions" });
+  await expect(list.getByRole("option").first()).toContainText("Wisteria");
+  await expect(field).toHaveAttribute("aria-expanded", "true");
+  await field.press("ArrowDown");
+  await expect(list.getByRole("option").first()).toHaveAttribute("aria-selected", "true");
+  await expect(field).toHaveAttribute("aria-activedescendant", "zs-offers-0");
+  await expectAccessible(page);
+  await field.press("Escape");
+  await expect(list).toBeHidden();
+  await field.fill("wiste");
+  await expect(list.getByRole("option").first()).toBeVisible();
+  await field.press("ArrowUp");
+  await expect(list.getByRole("option").last()).toHaveAttribute("aria-selected", "true");
+  await field.press("ArrowDown");
+  await field.press("ArrowDown");
+  await field.press("Enter");
+  await expect(page).toHaveURL(/\/categories\/plants\/climbers\/wisteria$/);
+  await open(page, `${shop}/search?q=honeysukle`);
+  await page.getByRole("link", { name: "honeysuckle" }).click();
+  await expect(page).toHaveURL(/q=honeysuckle/);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Results for “honeysuckle”");
+  await expect(page.locator(".zs-card").first()).toContainText(/honeysuckle/i);
+});
+
+test("a sticky panel stays under the bars: 44 and 48 px are 92, a fine-tune of −4 makes 88; it scrolls where it is too high", async ({
+  page,
+  request,
+}) => {
+  for (const [nudge, offset] of [
+    [0, 92],
+    [-4, 88],
+  ] as const) {
+    const behaviour = { sticky: { wide: true }, nudge: { wide: nudge } };
+    const own = await ownShop(request, `Sticky ${offset}`, { panels: [{ ...demoPanel, behaviour }] });
+    await open(page, `${own}/`);
+    const panel = page.locator("[data-sticky]");
+    await page.evaluate(() => scrollTo(0, 900));
+    await expect.poll(async () => (await panel.boundingBox())?.y).toBe(offset);
+    expect(
+      await panel.evaluate((box) => [box.scrollHeight > box.clientHeight, getComputedStyle(box).overflowY]),
+    ).toEqual([true, "auto"]);
+    expect(Math.round((await panel.boundingBox())?.height ?? 0)).toBe(800 - offset);
+  }
+});
+
+test("on a button nothing changes until it is pressed, and it tells how many there would be", async ({
+  page,
+  request,
+}) => {
+  const behaviour = { apply: { wide: "button" as const }, chosen: { wide: "above" as const } };
+  const own = await ownShop(request, "Patient", { panels: [{ ...demoPanel, behaviour }] });
+  await open(page, `${own}/`);
+  const list = page.locator(".zs-result");
+  const top = (await list.boundingBox())?.y;
+  await page.getByRole("checkbox", { name: /^Half shade/ }).check();
+  await page.getByRole("checkbox", { name: /^Apricot/ }).check();
+  await expect(total(page)).toHaveText("240 products");
+  expect(page.url()).not.toContain("light");
+  const button = page.getByRole("button", { name: /^Show \d+ products?$/ });
+  const told = Number((await button.innerText()).match(/\d+/)?.[0]);
+  expect(told).toBeLessThan(20);
+  await button.click();
+  await expect(total(page)).toHaveText(`${told} products of 240`);
+  await expect(page).toHaveURL(/light=half\+shade/);
+  // Chosen filters stand above the products, in room that was kept: nothing has moved.
+  await expect(page.locator(".zs-chosen").getByRole("button", { name: /^Remove Light/ })).toBeVisible();
+  expect((await list.boundingBox())?.y).toBe(top);
+  await expectAccessible(page);
+});
+
+test("a panel in an article stands beside the text and takes its choices to another page", async ({ page }) => {
+  await open(page, `${shop}/articles/plants-and-pets`);
+  const panel = page.locator(".zs-inset");
+  expect(Math.round((await panel.boundingBox())?.width ?? 0)).toBe(260);
+  await expect(page.locator(".zs-result")).toHaveCount(0);
+  await page.getByRole("checkbox", { name: /^Half shade/ }).check();
+  const told = Number((await page.getByRole("button", { name: /^Show \d+ products$/ }).innerText()).match(/\d+/)?.[0]);
+  await page.getByRole("button", { name: /^Show \d+ products$/ }).click();
+  await expect(page).toHaveURL(/\/categories\/plants\?light=half\+shade$/);
+  await expect(total(page)).toHaveText(`${told} products of 121`);
+});
+
+test("hostile text in names, menus and addresses stays text", async ({ page, request }) => {
+  const evil = '<img src=x onerror="window.hacked=1">';
+  const [first] = demoPages.collections;
+  const own = await ownShop(request, "Hostile", {
+    pages: {
+      collections: first ? [{ ...first, name: evil }] : [],
+      articles: [{ id: "a", slug: "a", title: evil, html: "<p>x</p>" }],
+      menu: [{ id: "m", label: evil, to: "/" }],
+    },
+  });
+  for (const address of [
+    "/collections/on-sale",
+    "/articles/a",
+    `/search?q=${encodeURIComponent(evil)}`,
+    `/${encodeURIComponent(evil)}`,
+  ]) {
+    await page.goto(own + address);
+    await expect(page.getByRole("navigation", { name: "Menu" })).toContainText("onerror");
+    expect(await page.evaluate(() => "hacked" in window)).toBe(false);
+  }
+});
+
+test("what a newer file or a removed panel leaves behind is told, and the pages go on working", async ({
+  page,
+  request,
+}) => {
+  const gone = [{ field: "moonlight", options: ["full"] }];
+  const [first] = demoPages.collections;
+  const own = await ownShop(request, "Left behind", {
+    pages: {
+      collections: first
+        ? [{ ...first, of: { by: "conditions", join: "all", conditions: gone }, name: "By moonlight" }]
+        : [],
+      layouts: { ...demoPages.layouts, brand: { panels: [{ panel: "none-such" }], within: gone } },
+      exceptions: {},
+    },
+  });
+  await open(page, `${own}/brands/wickwillow`);
+  await expect(page.locator(".zs-card")).toHaveCount(24);
+  await open(page, `${own}/collections/on-sale`);
+  await expect(page.getByText("Nothing here at the moment")).toBeVisible();
+  await page.goto(`${own.replace("/shop/", "/shops/")}/pages`);
+  for (const [name, words] of [
+    ["By moonlight", /asks for “moonlight”, which the catalogue no longer has/],
+    ["Wickwillow", /The panel “none-such” is gone/],
+    ["Wickwillow", /always asks for “moonlight”.*It is left out/],
+  ] as const) {
+    await page.getByRole("searchbox", { name: "Find a page" }).fill(name);
+    const unfold = page.getByRole("button", { name: `Facets on ${name}` });
+    if ((await unfold.getAttribute("aria-expanded")) === "false") await unfold.click();
+    await expect(page.getByRole("list", { name: "Findings" })).toContainText(words);
+  }
+});
+
+test.describe("without scripts", () => {
+  test.use({ javaScriptEnabled: false });
+  test("pages, their panels, more, nothing found and the search work as forms and links", async ({ page }) => {
+    await page.goto(`${shop}/collections/gifts`);
+    await page
+      .locator(".zs-left")
+      .getByRole("checkbox", { name: /^Half shade/ })
+      .check();
+    await page.locator(".zs-left").getByRole("button", { name: "Show products" }).click();
+    await expect(page).toHaveURL(/\/collections\/gifts\?.*light=half\+shade/);
+    await page.goto(`${shop}/collections/ready-for-less-than-15`);
+    await page.getByRole("link", { name: "Show 24 more" }).click();
+    await expect(page.locator(".zs-card")).toHaveCount(48);
+    await page.getByLabel("Search the shop").fill("ivy");
+    await page.getByLabel("Search the shop").press("Enter");
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText("Results for “ivy”");
+    await page.goto(`${shop}/articles/plants-and-pets`);
+    await page.getByRole("checkbox", { name: /^Shade/ }).check();
+    await page.getByRole("button", { name: /^Show/ }).click();
+    await expect(page).toHaveURL(/\/categories\/plants\?light=shade$/);
+  });
+});
+
+test.describe("on a phone", () => {
+  const { userAgent, isMobile, hasTouch } = devices["Pixel 7"];
+  test.use({ viewport: { width: 390, height: 844 }, userAgent, isMobile, hasTouch });
+
+  test("a page lists otherwise, its drawer comes from the foot, and its button floats", async ({ page, request }) => {
+    const behaviour = {
+      drawerFrom: { wide: "bottom" as const },
+      buttonPlace: { wide: "float" as const },
+      buttonText: "Narrow it down",
+      buttonIcon: "sliders" as const,
+    };
+    const own = await ownShop(request, "Thumbs", { panels: [{ ...demoPanel, behaviour }, demoQuestions, demoAside] });
+    await open(page, `${own}/collections/gifts`);
+    await expect(page.locator(".zs-list")).toBeVisible();
+    await expect(page.locator(".zs-table")).toHaveCount(0);
+    const button = page.getByRole("button", { name: "Narrow it down" });
+    const box = await button.boundingBox();
+    expect((box?.y ?? 0) + (box?.height ?? 0)).toBeGreaterThan(780);
+    await button.tap();
+    const drawer = page.getByRole("dialog");
+    await expect
+      .poll(async () =>
+        Math.round(((await drawer.boundingBox())?.y ?? 0) + ((await drawer.boundingBox())?.height ?? 0)),
+      )
+      .toBe(844);
+    expect(Math.round((await drawer.boundingBox())?.width ?? 0)).toBe(390);
+    await expectAccessible(page);
+  });
+});
