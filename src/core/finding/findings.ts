@@ -7,6 +7,7 @@ import { allOfDeadPairs } from "./all-of-dead-pairs.ts";
 import { deadEndsKept } from "./dead-ends-kept.ts";
 import { farProducts } from "./far-products.ts";
 import type { Finding, FindingKind } from "./finding.ts";
+import { jumps } from "./jumps.ts";
 import { lowReach } from "./low-reach.ts";
 import type { Measures } from "./measure.ts";
 import { noPhonePanel } from "./no-phone-panel.ts";
@@ -30,6 +31,7 @@ export const findingKinds: readonly FindingKind[] = [
   typedEnds,
   stretchedScale,
   tooHigh,
+  jumps,
   rawLabels,
   soldOutStay,
   noPhonePanel,

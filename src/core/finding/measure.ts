@@ -1,4 +1,5 @@
 import type { Band } from "../band/band.ts";
+import type { RowShift } from "../shift/layout-shift.ts";
 
 /** How high the rows of a panel stand on one band, in CSS px, as a page has measured them. */
 export interface Measure {
@@ -8,6 +9,8 @@ export interface Measure {
   screen: number;
   /** How far below the fixed bars the first product stands. */
   products: number;
+  /** What each row's worst step moves, where that was tried. */
+  shifts?: readonly RowShift[];
 }
 
 /** What a page can measure by itself: everything but how high somebody's screen is. */
@@ -21,4 +24,6 @@ export const onScreen = ({ bars, ...measure }: PageMeasure, height: number): Mea
   ...measure,
   screen: height - bars,
 });
+
+/** What a browser has measured on each band, as far as it has. */
 export type Measures = Partial<Record<Band, Measure>>;

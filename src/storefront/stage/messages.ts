@@ -4,6 +4,7 @@ import type { PageMeasure } from "../../core/finding/measure.ts";
 import type { Selection } from "../../core/match/question.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { RowShift } from "../../core/shift/layout-shift.ts";
 
 import type { ShopAround } from "../shop/boot.ts";
 import type { PagePanel } from "../shop/page-panel.ts";
@@ -21,7 +22,9 @@ export type ToStage =
   | { zt: "language"; language: string }
   | { zt: "drawer"; open: boolean }
   /** How high the first screen is, in CSS px. */
-  | { zt: "screen"; height: number };
+  | { zt: "screen"; height: number }
+  /** Goes through the panel's rows and says what moves; for a page that nobody looks at. */
+  | { zt: "trial" };
 
 /** From a page on the stage to the bench. */
 export type FromStage =
@@ -32,6 +35,8 @@ export type FromStage =
   | { zt: "measured"; band: Band; measure: PageMeasure }
   /** The row that the designer points at on the page. */
   | { zt: "point"; row: string | undefined }
+  /** What each row's worst step moves, after a trial. */
+  | { zt: "tried"; band: Band; shifts: readonly RowShift[] }
   /** A key of the tool's that was pressed on the page. */
   | { zt: "key"; key: PressedKey };
 

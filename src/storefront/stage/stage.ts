@@ -9,6 +9,7 @@ import { putAllWords } from "../words/languages.ts";
 import { drawScreen } from "./first-screen.ts";
 import { measurePage } from "./measure.ts";
 import type { FromStage, ToStage } from "./messages.ts";
+import { tryRows } from "./trial.ts";
 
 /** Layout settles before it is measured; many changes at once are measured once. */
 const settle = 250;
@@ -48,6 +49,9 @@ export function connectStage(store: PageStore): void {
         return store.setLanguage(message.language);
       case "drawer":
         return store.openDrawer(message.open ? open?.slug : undefined);
+      case "trial":
+        if (open) tryRows(store, open.slug).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));
+        return;
       case "screen":
         return drawScreen(message.height);
     }

@@ -7,6 +7,7 @@ import type { Answer } from "../../core/match/answer.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { RowShift } from "../../core/shift/layout-shift.ts";
 import type { ToStage } from "../../storefront/stage/messages.ts";
 import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
 import type { Stepped } from "../shell/history.ts";
@@ -44,6 +45,10 @@ export interface Session {
   measures: Readonly<Partial<Record<Band, PageMeasure>>>;
   /** By band, the size of the screen that most people have. */
   screens: Readonly<Record<Band, Screen>>;
+  /** The bands on which the rows are still to be tried for what they move; the first is under way. */
+  trials: readonly Band[];
+  /** By band, what each row's worst step moves, and the panel that was tried. */
+  shifts: Readonly<Partial<Record<Band, { of: PanelDocument; rows: readonly RowShift[] }>>>;
   /** Someone looks at the heights, so the medium band is measured too. */
   measuring: boolean;
 }
@@ -75,6 +80,8 @@ export const createSession = (address: string): SessionStore =>
     language: "en",
     measures: {},
     screens: firstScreens,
+    trials: [],
+    shifts: {},
     measuring: false,
   }));
 

@@ -14,6 +14,7 @@ import { Lattice } from "./lattice.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
 import { Stage } from "./stage.tsx";
 import { StagePageKeeper } from "./stage-page.tsx";
+import { TrialFrame } from "./trial-frame.tsx";
 
 /** The bench of the address's panel; the shop's first when it names none. */
 export function BenchView() {
@@ -68,6 +69,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
             <EvidenceLine />
           </section>
         </main>
+        <TrialFrame />
         <Commands stores={bench.stores} actions={() => benchActions(open, bench)} />
       </div>
     </BenchContext>

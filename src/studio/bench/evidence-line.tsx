@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { bands } from "../../core/band/band.ts";
 import type { Clause } from "../../core/match/question.ts";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -7,6 +8,7 @@ import { usePanel, useSession } from "./bench-context.ts";
 import { FacetTable, linesOf } from "./facet-table.tsx";
 import { FindingList } from "./finding-list.tsx";
 import { HeightTable, useMeasures } from "./height-table.tsx";
+import { ShiftTable } from "./shift-table.tsx";
 
 /** Findings wait until the pages have shown a change. */
 const findingPause = 250;
@@ -21,6 +23,7 @@ export function EvidenceLine() {
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
   const measures = useMeasures();
+  const shifts = useSession((state) => state.shifts);
   const answer = useSession((state) => state.answer);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
   // Named by what it is made of, which is the same object as long as it says the same.
@@ -33,6 +36,8 @@ export function EvidenceLine() {
   const nowhere = lines.reduce((sum, { dead }) => sum + dead, 0);
   const options = lines.reduce((sum, one) => sum + one.options, 0);
   const { wide } = measures;
+  const felt = bands.flatMap((band) => shifts[band]?.rows.map((one) => one.felt) ?? []);
+  const worst = felt.length > 0 ? Math.max(...felt) : undefined;
   return (
     <output
       className="flex flex-none items-center gap-1 border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] tabular-nums"
@@ -69,6 +74,19 @@ export function EvidenceLine() {
           {() => <HeightTable />}
         </Popover>
       ) : null}
+      <Popover
+        label="Layout shift of each row"
+        placement="top"
+        className="w-[640px] p-3"
+        trigger={(props) => (
+          <button type="button" {...props} className={part}>
+            shift{" "}
+            <b className={worst !== undefined && worst > 0.1 ? "text-error" : ""}>{worst?.toFixed(2) ?? "not tried"}</b>
+          </button>
+        )}
+      >
+        {() => <ShiftTable />}
+      </Popover>
       <Popover
         label="Findings"
         placement="top-end"

@@ -9,14 +9,16 @@ import { rowTitle } from "./row-title.ts";
 export function useMeasures(): Measures {
   const measures = useSession((state) => state.measures);
   const screens = useSession((state) => state.screens);
+  const shifts = useSession((state) => state.shifts);
   return useMemo(() => {
     const against: Measures = {};
     for (const band of bands) {
       const measure = measures[band];
-      if (measure) against[band] = onScreen(measure, screens[band].height);
+      const tried = shifts[band]?.rows;
+      if (measure) against[band] = { ...onScreen(measure, screens[band].height), ...(tried ? { shifts: tried } : {}) };
     }
     return against;
-  }, [measures, screens]);
+  }, [measures, screens, shifts]);
 }
 
 /** How high each row stands on each band; the first screen can be changed. */

@@ -3,6 +3,7 @@ import { bandAt } from "../../core/band/band.ts";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession, type Zoom } from "./bench-context.ts";
 import { Frame } from "./frame.tsx";
+import { widthOn } from "./page-width.ts";
 import { Ruler } from "./ruler.tsx";
 import { StageBar } from "./stage-bar.tsx";
 
@@ -94,7 +95,7 @@ function MediumFrame() {
   const { width, height } = useSession((state) => state.screens.medium);
   const limits = useShopSettings((settings) => settings.limits);
   if (!wanted) return null;
-  const page = bandAt(width, limits) === "medium" ? width : Math.round((limits.medium + limits.wide) / 2);
+  const page = widthOn("medium", width, limits);
   return (
     <div className="pointer-events-none absolute -z-10 size-0 overflow-hidden opacity-0" aria-hidden inert>
       <Frame

@@ -1,0 +1,74 @@
+/** What of an element can be seen, in CSS px of the viewport. */
+export interface Box {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** Where something stood before and after: what of it could be seen, and where it started. */
+export interface Move {
+  before: Box;
+  after: Box;
+  /** From start to start, in CSS px. */
+  dx: number;
+  dy: number;
+}
+
+export interface Viewport {
+  width: number;
+  height: number;
+}
+
+/** Moves of fewer px are not seen. Source: Layout Instability specification, “differs by 3 or more CSS pixels”. */
+const least = 3;
+
+/**
+ * The layout shift score between two frames: the share of the viewport that moving things take before or after
+ * (impact fraction), times the greatest move as a share of the viewport's larger side (distance fraction).
+ * Source: W3C Layout Instability specification, sections on impact and distance fraction.
+ * @param moves of elements that are there in both frames
+ */
+export function layoutShift(moves: readonly Move[], viewport: Viewport): number {
+  const unstable = moves.filter(({ dx, dy }) => Math.max(Math.abs(dx), Math.abs(dy)) >= least);
+  if (unstable.length === 0) return 0;
+  const seen = unstable.flatMap(({ before, after }) => [before, after]);
+  const impact = unionArea(seen) / (viewport.width * viewport.height);
+  const farthest = Math.max(...unstable.map(({ dx, dy }) => Math.max(Math.abs(dx), Math.abs(dy))));
+  return impact * Math.min(1, farthest / Math.max(viewport.width, viewport.height));
+}
+
+/** The area that some boxes cover together, each place once: a sweep from the left over their edges. */
+export function unionArea(boxes: readonly Box[]): number {
+  const solid = boxes.filter(({ width, height }) => width > 0 && height > 0);
+  const edges = [...new Set(solid.flatMap(({ x, width }) => [x, x + width]))].sort((a, b) => a - b);
+  const rows = [...solid].sort((a, b) => a.y - b.y);
+  return edges.slice(1).reduce((area, right, at) => {
+    const left = edges[at] ?? right;
+    let covered = 0;
+    let end = Number.NEGATIVE_INFINITY;
+    for (const { x, y, width, height } of rows) {
+      if (x > left || x + width < right) continue;
+      covered += Math.max(0, y + height - Math.max(end, y));
+      end = Math.max(end, y + height);
+    }
+    return area + covered * (right - left);
+  }, 0);
+}
+
+/** Moves so soon after an input of the shopper's are left out by browsers, in ms. Source: the same specification. */
+export const excused = 500;
+
+/** The steps of a shopper that a row is tried with. */
+export const trialSteps = ["choose", "take back", "fold", "open"] as const;
+export type TrialStep = (typeof trialSteps)[number];
+
+/** The step of a row that moves the page most. */
+export interface RowShift {
+  row: string;
+  step: TrialStep;
+  /** All moves, as somebody sees them. */
+  felt: number;
+  /** As browsers count: without what moves within {@link excused} ms after the step. */
+  counted: number;
+}

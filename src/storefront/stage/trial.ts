@@ -1,0 +1,106 @@
+import type { Choice, Selection } from "../../core/match/question.ts";
+import { emptySelection, isSameSelection, withChoice } from "../../core/match/selection.ts";
+import { facetRows } from "../../core/panel/panel.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import { excused, type RowShift, type TrialStep } from "../../core/shift/layout-shift.ts";
+import { placeOf } from "../shop/page-panel.ts";
+import type { PageStore } from "../shop/store.ts";
+import { shiftBetween, takeSnapshot } from "./snapshot.ts";
+
+/** Longest that an answer is waited for, in ms. */
+const patience = 3000;
+
+/**
+ * Goes through the rows of a panel as a shopper would, on a page that nobody looks at, and tells for each which step
+ * moves the page most. What is chosen on the page before is forgotten.
+ */
+export async function tryRows(store: PageStore, slug: string): Promise<RowShift[]> {
+  const one = store.state.panels.find((panel) => panel.slug === slug);
+  const root = document.getElementById("zt-page");
+  if (!one || !root || placeOf(one, store.state.band) === "absent") return [];
+  if (placeOf(one, store.state.band) === "drawer") store.openDrawer(slug);
+  await choose(store, emptySelection);
+  const found: RowShift[] = [];
+  for (const row of facetRows(one.panel)) {
+    const element = root.querySelector(`[data-panel="${CSS.escape(slug)}"] [data-row="${CSS.escape(row.id)}"]`);
+    if (!element) continue;
+    element.scrollIntoView({ block: "center" });
+    await painted();
+    const steps = [...(await tryFold(root, element)), ...(await tryChoice(store, root, row))];
+    const worst = steps.reduce<Shift | undefined>(
+      (most, step) => (step.felt > (most?.felt ?? -1) ? step : most),
+      undefined,
+    );
+    if (worst) found.push({ row: row.id, ...worst });
+  }
+  return found;
+}
+
+type Shift = Omit<RowShift, "row">;
+
+/** Folds a row and opens it again, where it can be. */
+async function tryFold(root: Element, element: Element): Promise<Shift[]> {
+  const button = element.querySelector<HTMLButtonElement>(".zt-fold");
+  if (!button) return [];
+  const first: TrialStep = button.getAttribute("aria-expanded") === "true" ? "fold" : "open";
+  const press = async () => button.click();
+  return [await step(root, first, press), await step(root, first === "fold" ? "open" : "fold", press)];
+}
+
+/** Chooses something in a row and takes it back. */
+async function tryChoice(store: PageStore, root: Element, row: FacetRow): Promise<Shift[]> {
+  const choice = choiceFor(store, row);
+  if (!choice) return [];
+  const chosen = withChoice(emptySelection, row.field, choice);
+  return [
+    await step(root, "choose", () => choose(store, chosen)),
+    await step(root, "take back", () => choose(store, emptySelection)),
+  ];
+}
+
+/** The option that finds most but not all, or the lower half of a range. */
+function choiceFor({ state }: PageStore, { field, mode }: FacetRow): Choice | undefined {
+  const found = state.answer.facets[field];
+  if (!found) return undefined;
+  if (mode === "range") {
+    const { min, max } = found.range?.steady ?? { min: null, max: null };
+    return min === null || max === null ? undefined : { max: (min + max) / 2 };
+  }
+  const counts = Array.from(found.counts.steady);
+  const best = counts.reduce((most, count, at) => (count > (counts[most] ?? 0) ? at : most), 0);
+  const option = found.options[best];
+  return option && { options: [option.id] };
+}
+
+/** Does something and measures what it moved until the page has settled. */
+async function step(root: Element, name: TrialStep, act: () => Promise<void>): Promise<Shift> {
+  const before = takeSnapshot(root);
+  const start = performance.now();
+  await act();
+  const late = performance.now() - start > excused;
+  await painted();
+  const felt = shiftBetween(before, takeSnapshot(root));
+  return { step: name, felt, counted: late ? felt : 0 };
+}
+
+/** Shows what is chosen, told as coming from the stage so that nobody else follows. */
+async function choose(store: PageStore, selection: Selection): Promise<void> {
+  store.setSelection(selection);
+  const start = performance.now();
+  while (!isSameSelection(store.state.selection, selection) && performance.now() - start < patience) await frame();
+}
+
+/** A few frames: what is out of sight follows the rest by one. */
+async function painted(): Promise<void> {
+  for (let i = 0; i < 3; i++) await frame();
+}
+
+/** The next frame, or a moment where a hidden page paints none. */
+const frame = (): Promise<void> =>
+  new Promise((done) => {
+    const timer = setTimeout(done, 50);
+    requestAnimationFrame(() => {
+      clearTimeout(timer);
+      done();
+    });
+  });

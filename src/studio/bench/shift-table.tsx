@@ -1,0 +1,70 @@
+import { bands } from "../../core/band/band.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { rowTitle } from "./row-title.ts";
+
+/** The worst step of each row on each band: what it moves as felt, and as browsers count. */
+export function ShiftTable() {
+  const { session } = useBench();
+  const { fieldOf } = useOpenShop();
+  const panel = usePanel((state) => state.document);
+  const shifts = useSession((state) => state.shifts);
+  const trials = useSession((state) => state.trials);
+  const stale = bands.some((band) => shifts[band] && shifts[band].of !== panel);
+  const facets = panel.rows.filter(({ kind }) => kind === "facet");
+  return (
+    <>
+      <div className="mb-2 flex items-center gap-3">
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={trials.length > 0}
+          onClick={() => session.setState({ trials: bands })}
+        >
+          {trials.length > 0 ? `Trying on ${trials[0]} …` : "Try every row"}
+        </button>
+        <p className="text-[12px] text-quiet" role="status">
+          {stale
+            ? "The panel has changed since it was tried."
+            : "Each row is chosen in, taken back, folded and opened on a page out of sight."}
+        </p>
+      </div>
+      <table className="w-full text-[13px]">
+        <thead>
+          <tr className="text-quiet">
+            <th className="text-start font-normal">Worst step, as felt</th>
+            {bands.map((band) => (
+              <th key={band} className="w-32 text-end font-normal">
+                {band}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {facets.map((row) => (
+            <tr key={row.id} className="hover:bg-sand" onPointerEnter={() => session.setState({ marked: row.id })}>
+              <th scope="row" className="py-0.5 text-start font-medium">
+                {rowTitle(row, fieldOf)}
+              </th>
+              {bands.map((band) => {
+                const shift = shifts[band]?.rows.find((one) => one.row === row.id);
+                return (
+                  <td
+                    key={band}
+                    className={`text-end ${shift && shift.felt > 0.1 ? "text-error" : ""}`}
+                    title={shift ? `As browsers count: ${shift.counted.toFixed(3)}` : undefined}
+                  >
+                    {shift ? (shift.felt < 0.0005 ? "still" : `${shift.step} ${shift.felt.toFixed(3)}`) : "–"}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[12px] text-quiet">
+        As browsers count, what moves within half a second after a step is left out; a cell’s hint says that number.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { useEffect, useRef } from "react";
+import type { Band } from "../../core/band/band.ts";
+import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
+import { widthOn } from "./page-width.ts";
+
+/** A page out of sight on which the panel's rows are tried, one band after the other. */
+export function TrialFrame() {
+  const [band] = useSession((state) => state.trials);
+  return band ? <Trial key={band} band={band} /> : null;
+}
+
+function Trial({ band }: { band: Band }) {
+  const { shop } = useOpenShop();
+  const { panel, slug, session } = useBench();
+  const { address } = session.getState();
+  const limits = useShopSettings((settings) => settings.limits);
+  const screen = useSession((state) => state.screens[band]);
+  const frame = useRef<HTMLIFrameElement>(null);
+  useEffect(() => {
+    const tell = (message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin);
+    const tried = panel.getState().document;
+    const hear = ({ origin, source, data }: MessageEvent<FromStage>) => {
+      if (origin !== location.origin || source !== frame.current?.contentWindow) return;
+      if (data.zt === "ready") {
+        const { shown } = session.getState();
+        tell({ zt: "limits", limits });
+        tell({ zt: "panel", slug, panel: tried });
+        if (shown) tell({ zt: "page", ...shown });
+        tell({ zt: "trial" });
+      } else if (data.zt === "tried")
+        session.setState(({ shifts, trials }) => ({
+          shifts: { ...shifts, [band]: { of: tried, rows: data.shifts } },
+          trials: trials.slice(1),
+        }));
+    };
+    addEventListener("message", hear);
+    return () => removeEventListener("message", hear);
+  }, [band, limits, panel, slug, session]);
+  return (
+    // Laid out and painted, since only what is painted can be seen to move, and out of everybody's way.
+    <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>
+      <iframe
+        ref={frame}
+        title={`Trial on ${band}`}
+        src={`/shop/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+        style={{ width: widthOn(band, screen.width, limits), height: screen.height }}
+      />
+    </div>
+  );
+}
