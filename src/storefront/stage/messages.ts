@@ -9,6 +9,8 @@ import type { RowShift } from "../../core/shift/layout-shift.ts";
 import type { ShopAround } from "../shop/boot.ts";
 import type { PagePanel } from "../shop/page-panel.ts";
 
+import type { ArrangeAct } from "./arrange/act.ts";
+
 /** From the bench to a page on its stage. */
 export type ToStage =
   /** The panel that is worked on whole, once; later what has changed of it. */
@@ -23,6 +25,8 @@ export type ToStage =
   | { zt: "drawer"; open: boolean }
   /** How high the first screen is, in CSS px. */
   | { zt: "screen"; height: number }
+  /** Whether the page is for arranging, or for trying as a shopper would. */
+  | { zt: "arrange"; on: boolean }
   /** Goes through the panel's rows and says what moves; for a page that nobody looks at. */
   | { zt: "trial" };
 
@@ -35,6 +39,8 @@ export type FromStage =
   | { zt: "measured"; band: Band; measure: PageMeasure }
   /** The row that the designer points at on the page. */
   | { zt: "point"; row: string | undefined }
+  /** What the designer has done on the page itself. */
+  | { zt: "arranged"; act: ArrangeAct }
   /** What each row's worst step moves, after a trial. */
   | { zt: "tried"; band: Band; shifts: readonly RowShift[] }
   /** A key of the tool's that was pressed on the page. */

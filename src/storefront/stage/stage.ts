@@ -6,6 +6,7 @@ import type { PagePanel } from "../shop/page-panel.ts";
 import type { PageStore } from "../shop/store.ts";
 import { direction } from "../words/direction.ts";
 import { putAllWords } from "../words/languages.ts";
+import { arrange } from "./arrange/arrange.tsx";
 import { drawScreen } from "./first-screen.ts";
 import { measurePage } from "./measure.ts";
 import type { FromStage, ToStage } from "./messages.ts";
@@ -49,6 +50,9 @@ export function connectStage(store: PageStore): void {
         return store.setLanguage(message.language);
       case "drawer":
         return store.openDrawer(message.open ? open?.slug : undefined);
+      case "arrange":
+        if (open) arrange(message.on, store, open.slug, (act) => tell({ zt: "arranged", act }));
+        return;
       case "trial":
         if (open) tryRows(store, open.slug).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));
         return;

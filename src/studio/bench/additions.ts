@@ -27,10 +27,14 @@ const once = new Set(["search", "chosen", "clear", "count"]);
 const linked: readonly FieldRole[] = ["category", "brand", "type", "tags"];
 
 /** Pieces that can be added, each as the edit that adds it; some make sense once only. */
-export function freePieces({ profiles }: OpenShop, panel: PanelDocument): { name: string; edit: PanelEdit }[] {
+export function freePieces(
+  { profiles }: OpenShop,
+  panel: PanelDocument,
+): { name: string; id: string; edit: PanelEdit }[] {
   const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
   const add = (name: string, row: ReturnType<typeof newPiece>) => ({
     name,
+    id: row.id,
     edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
   });
   return pieceNames

@@ -27,6 +27,10 @@ export interface Session {
   /** Which of the two frames are shown, and how large. */
   frames: "both" | "wide" | "phone";
   zoom: Zoom;
+  /** The pages are for arranging, and not for trying. */
+  arranging: boolean;
+  /** Where a facet or a piece is to be added, while one is chosen. */
+  adding: number | undefined;
   /** The lattice shows names only, so that the stage has more room. */
   folded: boolean;
   /** Row pointed at in the lattice, shown on the pages. */
@@ -72,6 +76,8 @@ export const createSession = (address: string): SessionStore =>
     frames: "both",
     zoom: "read",
     folded: false,
+    arranging: false,
+    adding: undefined,
     marked: undefined,
     pointed: undefined,
     unfolded: undefined,
@@ -94,6 +100,8 @@ export interface Bench {
   session: SessionStore;
   /** All documents that the bench changes. */
   stores: readonly Stepped[];
+  /** Takes one more document into the bench's history. */
+  include(store: Stepped): void;
 }
 
 export const BenchContext = createContext<Bench | undefined>(undefined);

@@ -4,8 +4,10 @@ import { firstPageOf } from "../../core/page/shown-page.ts";
 import { Commands } from "../shell/commands.tsx";
 import { ConflictNote } from "../shell/conflict-note.tsx";
 import { useDocument } from "../shell/documents.ts";
+import type { Stepped } from "../shell/history.ts";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { AddHere } from "./add-here.tsx";
 import { benchActions } from "./bench-actions.ts";
 import { BenchContext, createSession, useSession } from "./bench-context.ts";
 import { BenchStrip } from "./bench-strip.tsx";
@@ -49,9 +51,17 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
   const session = useMemo(() => createSession(address), [address]);
   const open = useOpenShop();
   const { settings, pages } = open;
+  const [others, setOthers] = useState<readonly Stepped[]>([]);
   const bench = useMemo(
-    () => panel && { panel, slug, session, stores: [panel, settings, pages] },
-    [panel, slug, settings, pages, session],
+    () =>
+      panel && {
+        panel,
+        slug,
+        session,
+        stores: [panel, settings, pages, ...others],
+        include: (store: Stepped) => setOthers((now) => (now.includes(store) ? now : [...now, store])),
+      },
+    [panel, slug, settings, pages, session, others],
   );
 
   if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
@@ -70,6 +80,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
           </section>
         </main>
         <TrialFrame />
+        <AddHere />
         <Commands stores={bench.stores} actions={() => benchActions(open, bench)} />
       </div>
     </BenchContext>

@@ -28,6 +28,10 @@ export function StageBar() {
       return Object.fromEntries([
         ...frames.map(([value, , key]) => [key, set({ frames: value })]),
         ...zooms.map(([value, , key]) => [key, set({ zoom: value })]),
+        [
+          "a",
+          (event: KeyboardEvent) => isTyping(event) || session.setState(({ arranging }) => ({ arranging: !arranging })),
+        ],
         ["0", (event: KeyboardEvent) => isTyping(event) || session.setState(({ folded }) => ({ folded: !folded }))],
       ]);
     }, [session]),
@@ -35,9 +39,33 @@ export function StageBar() {
   return (
     <div className="mx-5 flex flex-none items-center gap-3 pt-2">
       <PageChoice />
+      <TryOrArrange />
+      <span className="ms-auto" />
       <Switch name="frames" label="Frames" choices={frames} />
       <Switch name="zoom" label="Size" choices={zooms} />
     </div>
+  );
+}
+
+/** Whether the pages are tried as a shopper would, or arranged by hand. */
+function TryOrArrange() {
+  const { session } = useBench();
+  const arranging = useSession((state) => state.arranging);
+  return (
+    <fieldset className="join flex-none" aria-label="What the pages are for">
+      {[false, true].map((on) => (
+        <button
+          key={String(on)}
+          type="button"
+          aria-pressed={on === arranging}
+          title={on ? "Move, rename and add on the page itself (A)" : "Use the page as a shopper would (A)"}
+          className={`btn btn-xs join-item h-7 px-2 font-medium ${on === arranging ? "bg-accent" : "bg-base-100 text-quiet"}`}
+          onClick={() => session.setState({ arranging: on })}
+        >
+          {on ? "Arrange" : "Try"}
+        </button>
+      ))}
+    </fieldset>
   );
 }
 
@@ -53,7 +81,7 @@ function Switch<K extends "frames" | "zoom">({
   const { session } = useBench();
   const now = useSession((state) => state[name]);
   return (
-    <fieldset className="join flex-none first-of-type:ms-auto" aria-label={label}>
+    <fieldset className="join flex-none" aria-label={label}>
       {choices.map(([value, text, key]) => (
         <button
           key={text}

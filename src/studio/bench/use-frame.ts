@@ -6,6 +6,7 @@ import { engineFacets } from "../../core/panel/panel.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { doArranged } from "./arrange.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
 /**
@@ -17,8 +18,11 @@ export function useFrame(
   frame: RefObject<HTMLIFrameElement | null>,
   band: Band,
 ): { drawerOpen: boolean; openDrawer(open: boolean): void } {
-  const { panel, slug, session } = useBench();
-  const { settings } = useOpenShop();
+  const bench = useBench();
+  const { panel, slug, session } = bench;
+  const shop = useOpenShop();
+  const { settings } = shop;
+  const arranging = useSession((state) => state.arranging);
   const [drawerOpen, setDrawerOpen] = useState(false);
   const [awake, setAwake] = useState(0);
   const screen = useSession((state) => state.screens[band].height);
@@ -50,6 +54,7 @@ export function useFrame(
         session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
       else if (message.zt === "selection")
         session.setState({ selection: message.selection, chosenBy: event.source ?? undefined });
+      else if (message.zt === "arranged") void doArranged(message.act, band, shop, bench);
       else if (message.zt === "point") session.setState({ pointed: message.row });
       else if (message.zt === "key") pressAgain(message.key);
     };
@@ -79,11 +84,14 @@ export function useFrame(
       removeEventListener("message", hear);
       for (const stop of stops) stop();
     };
-  }, [panel, slug, settings, session, frame, tell]);
+  }, [panel, slug, settings, session, frame, tell, band, shop, bench]);
 
   useEffect(() => {
     if (awake > 0) tell({ zt: "screen", height: screen });
   }, [awake, screen, tell]);
+  useEffect(() => {
+    if (awake > 0) tell({ zt: "arrange", on: arranging });
+  }, [awake, arranging, tell]);
 
   return { drawerOpen, openDrawer: (open) => tell({ zt: "drawer", open }) };
 }

@@ -31,6 +31,20 @@ export function useDocument<K extends KindName>(
   return { store, error };
 }
 
+/** The store of a document of the shop, opened once in a tab. @throws ApiError */
+export async function openDocument<K extends KindName>(
+  shop: string,
+  kind: K,
+  slug: string,
+): Promise<DocumentStore<DocumentOf<K>>> {
+  const path = documentPath(shop, kind, slug);
+  const known = opened[kind].get(path);
+  if (known) return known;
+  const store = createDocumentStore(path, await request<Stored<DocumentOf<K>>>(path));
+  opened[kind].set(path, store);
+  return store;
+}
+
 /** A document as it is in this tab, where it is open; otherwise as it is stored. @throws ApiError */
 export async function readDocument<K extends KindName>(shop: string, kind: K, slug: string): Promise<DocumentOf<K>> {
   const path = documentPath(shop, kind, slug);

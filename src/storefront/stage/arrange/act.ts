@@ -1,0 +1,19 @@
+import type { Placement } from "../../../core/panel/placement.ts";
+import type { Share } from "../../../core/setting/settings.ts";
+
+/** What the designer does on the page itself. The bench makes of it the same edit as the lattice would. */
+export type ArrangeAct =
+  /** Puts a row in the place of another, or at the end. */
+  | { do: "move"; row: string; to: number }
+  /** Takes a row to another panel of the page. */
+  | { do: "carry"; row: string; panel: string }
+  /** Wants a facet or a piece at a place. */
+  | { do: "add"; at: number }
+  | { do: "settings"; row: string }
+  | { do: "remove"; row: string }
+  | { do: "label"; row: string; text: string }
+  /** Writes the text of a text piece. */
+  | { do: "html"; row: string; html: string }
+  | { do: "share"; row: string; share: Share }
+  /** Puts the panel in another slot on this band. */
+  | { do: "place"; placement: Placement };

@@ -1,0 +1,28 @@
+import { useRef } from "preact/hooks";
+
+/** A row's name, written where it stands: Enter or leaving saves, Escape takes it back. */
+export function TitleField({ name, save }: { name: string; save(text: string): void }) {
+  const dropped = useRef(false);
+  return (
+    <input
+      key={name}
+      class="zt-arrange-title"
+      type="text"
+      aria-label={`Title of ${name}`}
+      defaultValue={name}
+      maxLength={200}
+      onKeyDown={(event) => {
+        if (event.key === "Escape") {
+          dropped.current = true;
+          event.currentTarget.value = name;
+        }
+        if (event.key === "Enter" || event.key === "Escape") event.currentTarget.blur();
+      }}
+      onBlur={(event) => {
+        const text = event.currentTarget.value.trim();
+        if (!dropped.current && text !== name) save(text);
+        dropped.current = false;
+      }}
+    />
+  );
+}

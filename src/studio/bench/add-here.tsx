@@ -1,0 +1,67 @@
+import { Command } from "cmdk";
+import { together } from "../../core/document/edit.ts";
+import { addRow, moveRow, type PanelEdit } from "../../core/panel/edit.ts";
+import { suggestRow } from "../../core/suggest/suggest.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { freeFields, freePieces } from "./additions.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+
+/** Every field and piece that is not in the panel yet, to be added at a place that was pointed at. */
+export function AddHere() {
+  const { panel: store, session } = useBench();
+  const at = useSession((state) => state.adding);
+  const close = () => session.setState({ adding: undefined });
+  return (
+    <Command.Dialog
+      open={at !== undefined}
+      onOpenChange={(open) => open || close()}
+      label="Add a facet or a piece here"
+      overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
+      contentClassName="fixed left-1/2 top-[14vh] z-50 w-[460px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
+    >
+      <Command.Input
+        placeholder="What shall stand here?"
+        className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
+      />
+      <Command.List className="max-h-[50vh] overflow-auto p-1.5">
+        <Command.Empty className="px-3 py-4 text-quiet">Nothing has that name.</Command.Empty>
+        {at === undefined ? null : (
+          <Choices
+            take={(edit, id, name) => {
+              store.getState().apply(together(`Add ${name}`, [edit, moveRow(id, at, name)]));
+              close();
+            }}
+          />
+        )}
+      </Command.List>
+    </Command.Dialog>
+  );
+}
+
+function Choices({ take }: { take(edit: PanelEdit, id: string, name: string): void }) {
+  const shop = useOpenShop();
+  const panel = usePanel((state) => state.document);
+  const entry = "cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft";
+  return (
+    <>
+      {freeFields(shop, panel).map(({ profile }) => (
+        <Command.Item
+          key={profile.field.key}
+          value={profile.field.name}
+          className={entry}
+          onSelect={() => {
+            const row = suggestRow(profile);
+            take(addRow(row, profile.field.name), row.id, profile.field.name);
+          }}
+        >
+          {profile.field.name}
+        </Command.Item>
+      ))}
+      {freePieces(shop, panel).map(({ name, edit, id }) => (
+        <Command.Item key={name} value={name} className={entry} onSelect={() => take(edit, id, name)}>
+          {name}
+        </Command.Item>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import { type Band, withBand } from "../../core/band/band.ts";
+import { standPanel } from "../../core/page/edit.ts";
+import { addRow, moveRow, removeRow, setLabel, setPlacement, setSetting } from "../../core/panel/edit.ts";
+import type { Row } from "../../core/panel/panel-schema.ts";
+import { cleanHtml } from "../../core/safe/clean-html.ts";
+import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
+import { openDocument } from "../shell/documents.ts";
+import type { OpenShop } from "../shell/shop-context.ts";
+import type { Bench } from "./bench-context.ts";
+import { rowTitle } from "./row-title.ts";
+
+/** Does what was done on the page itself: the same edits as in the lattice. @param band that the page is on */
+export async function doArranged(act: ArrangeAct, band: Band, shop: OpenShop, bench: Bench): Promise<void> {
+  const { panel: store, session } = bench;
+  const { document, apply } = store.getState();
+  if (act.do === "add") return session.setState({ adding: act.at });
+  if (act.do === "place") return place(act.placement, band, shop, bench);
+  const at = document.rows.findIndex(({ id }) => id === act.row);
+  const row = document.rows[at];
+  if (!row) return;
+  const title = rowTitle(row, shop.fieldOf);
+  switch (act.do) {
+    case "move":
+      return apply(moveRow(row.id, act.to, title));
+    case "settings":
+      return session.setState({ unfolded: row.id });
+    case "remove":
+      return apply(removeRow(row.id, title));
+    case "label":
+      return apply(setLabel(row.id, act.text, title));
+    case "share":
+      return apply(setSetting(row.id, "share", act.share, title, band));
+    case "html":
+      return apply({
+        words: `Write ${title}`,
+        change: ({ rows }) => {
+          const own = rows[at];
+          if (own?.kind === "piece" && own.piece === "text") own.html = cleanHtml(act.html);
+        },
+      });
+    case "carry":
+      return carry(row, title, act.panel, shop, bench);
+  }
+}
+
+/** Takes a row to another panel. It is added there before it is taken away here, so that nothing is lost on the way. */
+async function carry(
+  row: Row,
+  title: string,
+  panel: string,
+  { shop }: OpenShop,
+  { panel: store, include }: Bench,
+): Promise<void> {
+  const other = await openDocument(shop.slug, "panel", panel);
+  include(other);
+  other.getState().apply(addRow(structuredClone(row), title));
+  store.getState().apply(removeRow(row.id, title));
+}
+
+/** Puts the panel in another slot: on this page alone where the page has it otherwise than the panel by itself. */
+function place(placement: Parameters<typeof setPlacement>[1], band: Band, { pages }: OpenShop, bench: Bench): void {
+  const { panel, session, slug } = bench;
+  const { shown } = session.getState();
+  const here = shown?.page.layout.panels.find((one) => one.panel === slug);
+  if (!shown || !here?.at) {
+    panel.getState().apply(setPlacement(band, placement));
+    return;
+  }
+  const { address, layout } = shown.page;
+  const { name } = panel.getState().document;
+  pages
+    .getState()
+    .apply(
+      standPanel(
+        { address },
+        layout.panels,
+        slug,
+        withBand(here.at, band, placement),
+        `${name}: ${placement} on ${band} of this page`,
+      ),
+    );
+}
