@@ -1,7 +1,10 @@
+import { toast } from "sonner";
 import { type Band, withBand } from "../../core/band/band.ts";
 import { standPanel } from "../../core/page/edit.ts";
 import { addRow, moveRow, removeRow, setLabel, setPlacement, setSetting } from "../../core/panel/edit.ts";
+import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
+import { freeId } from "../../core/panel/row-id.ts";
 import { cleanHtml } from "../../core/safe/clean-html.ts";
 import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
 import { openDocument } from "../shell/documents.ts";
@@ -52,8 +55,14 @@ async function carry(
   { panel: store, include }: Bench,
 ): Promise<void> {
   const other = await openDocument(shop.slug, "panel", panel);
+  const { document } = other.getState();
+  const same = document.rows.filter(isFacet).find(({ field }) => row.kind === "facet" && field === row.field);
+  if (same && row.kind === "facet" && same.mode !== row.mode) {
+    toast.error(`“${document.name}” asks for ${title} in another way. Make both alike first.`);
+    return;
+  }
   include(other);
-  other.getState().apply(addRow(structuredClone(row), title));
+  other.getState().apply(addRow({ ...structuredClone(row), id: freeId(document.rows, row.id) }, title));
   store.getState().apply(removeRow(row.id, title));
 }
 

@@ -1,27 +1,43 @@
-import { Copy, Plus } from "lucide-react";
+import { Copy } from "lucide-react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
+import { standPanel } from "../../core/page/edit.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PanelSummary } from "../../core/wire/shop.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { useBench, usePanel } from "./bench-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { NewPanel, type Place } from "./new-panel.tsx";
+
+/** Marks a panel that stands on the page of the stage. */
+const Here = () => (
+  <span className="me-1.5 size-1.5 rounded-full bg-success" title="Stands on this page">
+    <span className="sr-only">On this page: </span>
+  </span>
+);
 
 /** The shop's panels as tabs; the open one's name is edited in place. */
 export function PanelTabs({ shop, current }: { shop: string; current: string }) {
-  const { panels } = useOpenShop().shop;
+  const { shop: open, pages } = useOpenShop();
+  const { panels } = open;
+  const standing = useSession(({ shown }) => shown?.page.layout.panels);
+  const isHere = (slug: string) => standing?.some(({ panel }) => panel === slug) === true;
   const store = useBench().panel;
   const name = usePanel((state) => state.document.name);
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
-  const add = async (content: { name: string } | { document: PanelDocument }) => {
+  const add = async (document: PanelDocument, stand?: Place) => {
     try {
-      const made = await sendJson<PanelSummary>("POST", documentPath(shop, "panel"), content);
+      const made = await sendJson<PanelSummary>("POST", documentPath(shop, "panel"), { document });
+      if (stand) {
+        const words = `${document.name} on ${stand.words}`;
+        pages.getState().apply(standPanel(stand.scope, stand.standing(), made.slug, undefined, words));
+      }
       await mutate(shopPath(shop));
-      navigate(`/shops/${shop}/bench/${made.slug}`);
+      navigate(`/shops/${shop}/bench/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);
     } catch (error) {
       toast.error((error as Error).message);
     }
@@ -31,6 +47,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       {panels.map((panel) =>
         panel.slug === current ? (
           <span key={panel.slug} className="flex items-center border-b-2 border-accent px-3 font-semibold">
+            {isHere(panel.slug) ? <Here /> : null}
             <LabelField value={name} label="Panel name" save={(next) => store.getState().apply(renamePanel(next))} />
           </span>
         ) : (
@@ -39,25 +56,18 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
             to={`/shops/${shop}/bench/${panel.slug}`}
             className="flex flex-none items-center px-3 text-quiet hover:text-base-content"
           >
+            {isHere(panel.slug) ? <Here /> : null}
             {panel.name}
           </Link>
         ),
       )}
-      <button
-        type="button"
-        aria-label="New panel"
-        title="New panel"
-        className="grid w-9 place-items-center text-quiet hover:text-base-content"
-        onClick={() => add({ name: `Panel ${panels.length + 1}` })}
-      >
-        <Plus size={16} aria-hidden />
-      </button>
+      <NewPanel make={add} name={`Panel ${panels.length + 1}`} />
       <button
         type="button"
         aria-label={`Duplicate ${name}`}
         title="Duplicate this panel"
         className="grid w-9 place-items-center text-quiet hover:text-base-content"
-        onClick={() => add({ document: { ...store.getState().document, name: `${name.slice(0, 94)} copy` } })}
+        onClick={() => add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` })}
       >
         <Copy size={14} aria-hidden />
       </button>

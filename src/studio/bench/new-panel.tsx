@@ -1,0 +1,166 @@
+import { Plus } from "lucide-react";
+import { useState } from "react";
+import type { Scope } from "../../core/page/edit.ts";
+import { pageKinds } from "../../core/page/layout.ts";
+import type { Standing } from "../../core/page/pages-schema.ts";
+import { layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
+import { emptyPanel } from "../../core/panel/panel.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { type Placement, placements } from "../../core/panel/placement.ts";
+import { pageKindNames, pageName } from "../shell/page-names.ts";
+import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
+import { Popover } from "../shell/popover.tsx";
+import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
+import { useSession } from "./bench-context.ts";
+
+/** Where a new panel is to stand. */
+export interface Place {
+  scope: Scope;
+  /** In words, like “Collections”. */
+  words: string;
+  /** A page on which it can be seen. */
+  address: string;
+  /** The panels that stand there already. */
+  standing(): readonly Standing[];
+}
+
+interface Props {
+  /** The name that is offered. */
+  name: string;
+  make(document: PanelDocument, place: Place | undefined): void;
+}
+
+/** Makes a panel: what it is called, on which pages it stands, and where on them. */
+export function NewPanel({ name, make }: Props) {
+  return (
+    <Popover
+      label="New panel"
+      className="w-72 p-3"
+      trigger={(props) => (
+        <button
+          type="button"
+          {...props}
+          aria-label="New panel"
+          title="New panel"
+          className="grid w-9 place-items-center text-quiet hover:text-base-content"
+        >
+          <Plus size={16} aria-hidden />
+        </button>
+      )}
+    >
+      {(close) => (
+        <Form
+          name={name}
+          make={(document, place) => {
+            make(document, place);
+            close();
+          }}
+        />
+      )}
+    </Popover>
+  );
+}
+
+function Form({ name, make }: Props) {
+  const [called, setCalled] = useState(name);
+  const [where, setWhere] = useState("page");
+  const [placement, setPlacement] = useState<Placement>("left");
+  const places = usePlaces();
+  const place = places.find(({ key }) => key === where);
+  const article = place?.isArticle === true;
+  const fitting = article && placement !== "article" && placement !== "header" ? "article" : placement;
+  const usual = { ...emptyPanel(called.trim() || name), placement: placementOf(fitting) };
+  return (
+    <form
+      className="flex flex-col gap-2 text-[13px]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        make(usual, place);
+      }}
+    >
+      <label className="flex flex-col gap-0.5">
+        Name
+        <input
+          type="text"
+          className="input input-sm w-full"
+          value={called}
+          maxLength={100}
+          onChange={(event) => setCalled(event.target.value)}
+        />
+      </label>
+      <label className="flex flex-col gap-0.5">
+        Stands on
+        <select className="select select-sm w-full" value={where} onChange={(event) => setWhere(event.target.value)}>
+          {places.map(({ key, words }) => (
+            <option key={key} value={key}>
+              {words}
+            </option>
+          ))}
+          <option value="">nowhere yet</option>
+        </select>
+      </label>
+      <fieldset>
+        <legend className="mb-0.5">At first</legend>
+        <div className="flex flex-wrap gap-1">
+          {placements
+            .filter((one) => (one === "article" ? article : one !== "absent"))
+            .map((one) => (
+              <button
+                key={one}
+                type="button"
+                aria-pressed={one === fitting}
+                aria-label={placementWords[one]}
+                title={placementWords[one]}
+                className={`rounded-lg border p-1.5 ${one === fitting ? "border-primary bg-plum-soft" : "border-hair hover:border-secondary"}`}
+                onClick={() => setPlacement(one)}
+              >
+                <PlacementGlyph placement={one} />
+              </button>
+            ))}
+        </div>
+      </fieldset>
+      <button type="submit" className="btn btn-primary btn-sm mt-1">
+        Make it
+      </button>
+    </form>
+  );
+}
+
+/** Beside the products a phone has no room: there it comes in a drawer. */
+const placementOf = (wide: Placement): PanelDocument["placement"] =>
+  wide === "left" || wide === "right" ? { wide, slim: "drawer" } : { wide };
+
+/** The page that is on the stage, and every kind of page. */
+function usePlaces(): (Place & { key: string; isArticle: boolean })[] {
+  const { pages, shop } = useOpenShop();
+  const list = useAllPages();
+  const address = useSession((state) => state.address);
+  const first = shop.panels[0]?.slug;
+  const here = list.find((one) => one.address === address);
+  const document = () => pages.getState().document;
+  const kinds = pageKinds.flatMap((kind) => {
+    const page = list.find((one) => one.kind === kind);
+    return page
+      ? [
+          {
+            key: kind,
+            scope: { kind },
+            words: kind === "shop" ? "the page of all products" : `all ${pageKindNames[kind].toLowerCase()}`,
+            address: page.address,
+            isArticle: kind === "article",
+            standing: () => layoutOfKind(kind, document(), first).panels,
+          },
+        ]
+      : [];
+  });
+  if (!here) return kinds;
+  const own = {
+    key: "page",
+    scope: { address },
+    words: `this page alone: ${pageName(here)}`,
+    address,
+    isArticle: here.kind === "article",
+    standing: () => layoutAt(here, document(), first).panels,
+  };
+  return [own, ...kinds];
+}

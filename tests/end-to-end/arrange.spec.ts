@@ -1,0 +1,115 @@
+import { expect, test } from "@playwright/test";
+import { demoPages } from "../../demo/pages.ts";
+import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
+import { expectAccessible } from "./axe.ts";
+import { newShop, openBench, origin } from "./bench.ts";
+
+const rowsOf = (list: import("@playwright/test").Locator) =>
+  list.locator("> li").evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.row));
+
+test("rows are moved, renamed, widened, added and removed on the page itself, by mouse and by keys, and undone", async ({
+  page,
+}) => {
+  const bench = await openBench(page, true, await newShop(page.request, "Arranged"));
+  for (const name of ["Light", "Brand", "Hardiness"]) await bench.addFacet(name);
+  const rows = page.getByRole("list", { name: "Rows of the panel" });
+  await page.keyboard.press("a");
+  const handle = (name: string) => bench.wide.getByRole("button", { name: `Move ${name}`, exact: true });
+
+  await handle("Brand").focus();
+  await page.keyboard.press("ArrowUp");
+  await expect.poll(() => rowsOf(rows)).toEqual(["f-brand", "f-light", "f-hardiness"]);
+  const [from, to] = [
+    await handle("Brand").boundingBox(),
+    await bench.wide.locator('[data-row="f-hardiness"]').boundingBox(),
+  ];
+  await page.mouse.move((from?.x ?? 0) + 4, (from?.y ?? 0) + 4);
+  await page.mouse.down();
+  await page.mouse.move((from?.x ?? 0) + 8, (to?.y ?? 0) + (to?.height ?? 0) - 4, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(() => rowsOf(rows)).toEqual(["f-light", "f-hardiness", "f-brand"]);
+
+  // Nothing that a shopper would do is done meanwhile.
+  await bench.wide.locator('[data-row="f-light"] input').first().click({ force: true });
+  await expect(page.getByRole("status", { name: "Evidence" })).toContainText("240 of 240 found");
+
+  const title = bench.wide.getByRole("textbox", { name: "Title of Light" });
+  await title.fill("Sun or shade");
+  await title.press("Enter");
+  await expect(bench.phone.locator('[data-row="f-light"] .zt-title')).toHaveText("Sun or shade");
+  const edge = bench.wide.getByRole("button", { name: "Width of Hardiness" });
+  await edge.focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(bench.wide.locator('[data-row="f-hardiness"]')).toHaveAttribute("data-share", "half");
+
+  await bench.wide.getByRole("button", { name: "Add above Sun or shade" }).click();
+  await page.getByPlaceholder("What shall stand here?").fill("Price");
+  await page.keyboard.press("Enter");
+  await expect.poll(() => rowsOf(rows)).toEqual(["f-price", "f-light", "f-hardiness", "f-brand"]);
+  await bench.wide.getByRole("button", { name: "Remove Brand" }).click();
+  await expect.poll(() => rowsOf(rows)).toEqual(["f-price", "f-light", "f-hardiness"]);
+  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect.poll(() => rowsOf(rows)).toEqual(["f-light", "f-hardiness", "f-brand"]);
+
+  const own = bench.wide.getByRole("button", { name: /^Move the panel/ });
+  await own.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(bench.wide.locator('[data-placement="right"] .zt-panel')).toHaveCount(1);
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Try", exact: true }).click();
+  await expect(bench.wide.locator(".zt-arrange")).toHaveCount(0);
+  await bench.wide.getByRole("checkbox", { name: /^Half shade/ }).check();
+  await expect(page.getByRole("status", { name: "Evidence" })).toContainText("74 of 240 found");
+});
+
+test("a row is dragged to another panel of the page, and a shopper gets neither the marks nor the script", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Carried");
+  const documents = `/api/shops/${shop}/documents`;
+  for (const document of [demoPanel, demoQuestions, demoAside])
+    await page.request.post(`${documents}/panel`, { data: { document }, headers: origin });
+  await page.request.put(`${documents}/pages`, { data: { version: 0, document: demoPages }, headers: origin });
+  await page.goto(`/shops/${shop}/bench/three-questions?page=/collections/gifts`);
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Gifts");
+  await page.getByRole("button", { name: "Arrange", exact: true }).click();
+  const from = await wide.getByRole("button", { name: "Move Light", exact: true }).boundingBox();
+  const to = await wide.locator('.zs-left [data-row="f-category"]').boundingBox();
+  await page.mouse.move((from?.x ?? 0) + 4, (from?.y ?? 0) + 4);
+  await page.mouse.down();
+  await page.mouse.move((to?.x ?? 0) + 40, (to?.y ?? 0) + 10, { steps: 8 });
+  await page.mouse.up();
+  await expect
+    .poll(() => rowsOf(page.getByRole("list", { name: "Rows of the panel" })))
+    .toEqual(["f-flower-colour", "f-pet-safe"]);
+  await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
+  const stored = async () =>
+    (await (await page.request.get(`${documents}/panel/climber-finder`)).json()).document.rows.at(-1);
+  await expect.poll(stored).toMatchObject({ field: "light", id: "f-light-2" });
+  const scripts: string[] = [];
+  page.on("request", (request) => scripts.push(request.url()));
+  await page.goto(`/shop/${shop}/collections/gifts`);
+  await expect(page.locator("html[data-ready]")).toBeAttached();
+  expect(scripts.some((address) => /stage|arrange/.test(address))).toBe(false);
+  await expect(page.locator("[data-arranging], .zt-arrange")).toHaveCount(0);
+});
+
+test("a new panel is asked where it shall stand, and is shown there", async ({ page }) => {
+  const shop = await newShop(page.request, "Asked");
+  await page.goto(`/shops/${shop}/bench`);
+  await page.getByRole("button", { name: "New panel" }).click();
+  const card = page.getByRole("dialog", { name: "New panel" });
+  await card.getByRole("textbox", { name: "Name" }).fill("By brand");
+  await card.getByRole("combobox", { name: "Stands on" }).selectOption("all brands");
+  await card.getByRole("button", { name: "Above the products" }).click();
+  await card.getByRole("button", { name: "Make it" }).click();
+  await expect(page).toHaveURL(/bench\/by-brand\?page=%2Fbrands%2F/);
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await expect(wide.locator('[data-panel="by-brand"]')).toHaveCount(1);
+  await expect(page.getByText("On this page:")).toHaveCount(2);
+  await page.goto(`/shop/${shop}/brands/wickwillow`);
+  await expect(page.locator('.zs-above [data-panel="by-brand"]')).toHaveCount(1);
+  await page.goto(`/shop/${shop}/`);
+  await expect(page.locator('[data-panel="by-brand"]')).toHaveCount(0);
+});

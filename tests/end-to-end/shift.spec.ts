@@ -1,0 +1,74 @@
+import { expect, test } from "@playwright/test";
+import { type Box, layoutShift } from "../../src/core/shift/layout-shift.ts";
+import { newShop, openBench } from "./bench.ts";
+
+const viewport = { width: 1280, height: 800 };
+
+// Source: the browser's own layout-shift entries (Layout Instability API), for known moves.
+test("the score of a known move is the browser's own", async ({ page }) => {
+  for (const by of [40, 92, 300]) {
+    await page.goto("about:blank");
+    await page.setContent(`<style>body{margin:0}div{position:absolute;background:#888}</style>
+      <div id="a" style="left:100px;top:120px;width:400px;height:260px">A</div>
+      <div id="b" style="left:600px;top:500px;width:300px;height:200px">B</div>
+      <div id="still" style="left:1000px;top:10px;width:100px;height:100px">C</div>`);
+    await page.evaluate(() => {
+      Object.assign(window, { score: 0 });
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries())
+          (window as unknown as { score: number }).score += (entry as unknown as { value: number }).value;
+      }).observe({ type: "layout-shift" });
+    });
+    // Nobody has touched the page, so the browser leaves nothing out.
+    await page.waitForTimeout(100);
+    const boxes = () =>
+      page.evaluate(() =>
+        [...document.querySelectorAll("div")].map((element) => {
+          const { x, y, width, height } = element.getBoundingClientRect();
+          return { x, y, width, height };
+        }),
+      );
+    const before = await boxes();
+    await page.evaluate((px) => {
+      for (const id of ["a", "b"]) {
+        const element = document.getElementById(id);
+        if (element) element.style.top = `${element.offsetTop + px}px`;
+      }
+    }, by);
+    const after = await boxes();
+    await expect.poll(() => page.evaluate(() => (window as unknown as { score: number }).score)).toBeGreaterThan(0);
+    const theirs = await page.evaluate(() => (window as unknown as { score: number }).score);
+    const seen = ({ x, y, width, height }: Box): Box => ({
+      x,
+      y,
+      width,
+      height: Math.max(0, Math.min(height, viewport.height - y)),
+    });
+    const ours = layoutShift(
+      before.map((box, i) => ({
+        before: seen(box),
+        after: seen(after[i]),
+        dx: after[i].x - box.x,
+        dy: after[i].y - box.y,
+      })),
+      viewport,
+    );
+    expect(ours).toBeCloseTo(theirs, 3);
+  }
+});
+
+test("every row is tried on every band; dropping what leads nowhere is felt, told, and mended in one step", async ({
+  page,
+}) => {
+  const bench = await openBench(page, true, await newShop(page.request, "Tried"));
+  // Plants have no material: choosing them leaves the first facet with nothing, and what is below it jumps.
+  for (const name of ["Material", "Category"]) await bench.addFacet(name);
+  await page.getByRole("button", { name: "Settings of Material" }).click();
+  await page.getByRole("radiogroup", { name: "Leads nowhere" }).getByText("drop").click();
+  await page.getByRole("button", { name: /^shift not tried/ }).click();
+  await page.getByRole("button", { name: "Try every row" }).click();
+  const row = page.getByRole("row", { name: /^Category/ });
+  for (const n of [0, 1, 2]) await expect(row.getByRole("cell").nth(n)).toHaveText(/still|\d\.\d{3}/);
+  await expect(page.getByRole("button", { name: /^shift \d\.\d\d/ })).toBeVisible();
+  await expect(row.getByRole("cell").first()).toHaveText(/(choose|take back) 0\.\d{3}/);
+});
