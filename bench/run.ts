@@ -6,6 +6,7 @@ import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
 import { benchInterface } from "./interface.ts";
 import { benchLarge } from "./large.ts";
+import { benchPages } from "./pages.ts";
 import { benchSwatches } from "./swatches.ts";
 
 const sizes = [20_000, 100_000];
@@ -23,7 +24,11 @@ try {
   if (process.argv.includes("--json")) console.log(JSON.stringify({ cases }));
   else {
     for (const one of cases) report(one);
-    for (const { name, median_ms, worst_ms, aim_ms } of [...(await benchInterface()), ...(await benchSwatches())]) {
+    for (const { name, median_ms, worst_ms, aim_ms } of [
+      ...(await benchPages()),
+      ...(await benchInterface()),
+      ...(await benchSwatches()),
+    ]) {
       console.log(
         `${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`,
       );

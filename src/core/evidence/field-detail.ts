@@ -52,7 +52,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   const values = options
     .map(({ label }, o) => ({ label, products: counts[o] ?? 0 }))
     .sort((a, b) => b.products - a.products);
-  const silent = silentProducts(index, page, facet);
+  const silent = silentProducts(matcher, facet);
   const { productIds, columns } = index.catalogue;
   const numeric = isNumeric(field);
   const distribution = numeric ? describeNumbers([...index.numbers(field.key).values]) : undefined;

@@ -55,13 +55,14 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   const spellings = index.catalogue.columns.get(field.key)?.spellings ?? [];
   const numbers = spellings.map((text) => toNumber(text, field.kind)).filter((value) => !Number.isNaN(value));
   const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
-  const uses = liveCounts(new Matcher(index, everything(index), [], {}), facet);
+  const page = new Matcher(index, everything(index), [], {});
+  const uses = liveCounts(page, facet);
   const sorted = isNumeric(field) ? index.numbers(field.key).values.toSorted() : new Float64Array();
   const byUse = options.map((_, o) => o).sort((a, b) => (uses[b] ?? 0) - (uses[a] ?? 0));
   return {
     field,
     level,
-    reach: reachCount(index, everything(index), facet),
+    reach: reachCount(page, facet),
     outOf: index.products,
     options: options.length,
     numbers: new Set(numbers).size,

@@ -1,7 +1,7 @@
 import { type Catalogue, type Column, productCount, variantCount } from "../catalogue/catalogue.ts";
 import type { Field } from "../catalogue/field.ts";
 import { valuePlaces } from "../catalogue/value-order.ts";
-import { type Bitmap, fullBitmap } from "./bitmap.ts";
+import { type Bitmap, bitmapOf, emptyBitmap, fullBitmap, set } from "./bitmap.ts";
 import { indexNumbers, indexOptions, levelOf, type NumberIndex, type OptionIndex } from "./facet-index.ts";
 import type { Level, Merge } from "./option-schema.ts";
 import { TextIndex } from "./text-index.ts";
@@ -23,6 +23,7 @@ export class CatalogueIndex {
   #levels = new Map<string, Level>();
   #options = new Map<string, OptionIndex>();
   #numbers = new Map<string, NumberIndex>();
+  #stating = new Map<string, { level: Level; bits: Bitmap }>();
   #places = new Map<string, Float64Array>();
   #text: TextIndex | undefined;
   #productOf: Uint32Array | undefined;
@@ -54,6 +55,21 @@ export class CatalogueIndex {
 
   numbers(key: string): NumberIndex {
     return kept(this.#numbers, key, () => indexNumbers(this.catalogue, this.#known(key), this.level(key)));
+  }
+
+  /** The records that state a field at all. @param numbers only what is a number or a date counts */
+  stating(key: string, numbers = false): { level: Level; bits: Bitmap } {
+    return kept(this.#stating, `${numbers} ${key}`, () => {
+      if (!numbers) {
+        const { level, postings } = this.options(key);
+        return { level, bits: bitmapOf(postings.records, level === "product" ? this.products : this.variants) };
+      }
+      const { level, starts } = this.numbers(key);
+      const bits = emptyBitmap(starts.length - 1);
+      for (let record = 0; record + 1 < starts.length; record++)
+        if ((starts[record] ?? 0) < (starts[record + 1] ?? 0)) set(bits, record);
+      return { level, bits };
+    });
   }
 
   /** Each spelling's place in order, worked out once; see {@link valuePlaces}. */

@@ -41,11 +41,6 @@ export function searchedIn(
   return bits ? narrowed(base, { level: "product", bits }) : base;
 }
 
-/** The products of a base: those that hold what is asked of products and have a variant that holds the rest. */
-export function productsIn(index: CatalogueIndex, { products, variants }: Base): Bitmap {
-  return variants ? intersect(productsOf(index, variants), products) : products;
-}
-
 /** A base with one more thing asked of it. Neither is changed. */
 export function narrowed(base: Base, { level, bits }: Records): Base {
   if (level === "product") return { ...base, products: intersect(base.products.slice(), bits) };

@@ -1,10 +1,9 @@
-import { bitmapOf, complement, count, countBoth, emptyBitmap, has, intersect, set, toIds } from "../index/bitmap.ts";
-import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { type Bitmap, complement, count, countBoth, emptyBitmap, has, intersect, set, toIds } from "../index/bitmap.ts";
 import type { Forward, OptionIndex } from "../index/facet-index.ts";
 import { listOf } from "../index/postings.ts";
 import { countAt } from "../numbers/tally.ts";
-import { type Base, productsIn } from "./base.ts";
-import { facetOptions, type Matcher, matchedProducts, productsOfList } from "./matcher.ts";
+import { productsOf } from "./base.ts";
+import { facetOptions, type Matcher, matchedProducts } from "./matcher.ts";
 import type { Facet } from "./question.ts";
 
 /**
@@ -23,33 +22,20 @@ export function liveCounts(matcher: Matcher, facet: Facet): Uint32Array {
 }
 
 /** Products of the page that some option of the facet finds, however it is chosen: the numerator of reach. */
-function stating(index: CatalogueIndex, page: Base, facet: Facet) {
-  const { level, records } = statingRecords(index, facet);
-  const found = level === "variant" ? productsOfList(index, records, page.variants) : bitmapOf(records, index.products);
-  return intersect(found, level === "variant" ? page.products : productsIn(index, page));
+function stating(matcher: Matcher, facet: Facet): Bitmap {
+  const { level, bits } = matcher.index.stating(facet.field, facet.mode === "range");
+  if (level === "product") return intersect(bits.slice(), matcher.products());
+  const { variants, products } = matcher.match();
+  const found = variants ? intersect(bits.slice(), variants) : bits;
+  return intersect(productsOf(matcher.index, found), products);
 }
 
-/** The products of the page that no option of the facet finds, in rising order. */
-export const silentProducts = (index: CatalogueIndex, page: Base, facet: Facet): Uint32Array =>
-  toIds(intersect(complement(stating(index, page, facet), index.products), productsIn(index, page)));
+/** The products of a page that no option of the facet finds, in rising order. @param page with nothing chosen */
+export const silentProducts = (page: Matcher, facet: Facet): Uint32Array =>
+  toIds(intersect(complement(stating(page, facet), page.index.products), page.products()));
 
-/** How many products of the page some option of the facet can find. */
-export const reachCount = (index: CatalogueIndex, page: Base, facet: Facet): number =>
-  count(stating(index, page, facet));
-
-function statingRecords(index: CatalogueIndex, facet: Facet) {
-  if (facet.mode !== "range") {
-    const { level, postings } = facetOptions(index, facet);
-    return { level, records: postings.records };
-  }
-  const { level, starts } = index.numbers(facet.field);
-  return {
-    level,
-    records: Uint32Array.from(starts.subarray(1).keys()).filter(
-      (record) => (starts[record] ?? 0) < (starts[record + 1] ?? 0),
-    ),
-  };
-}
+/** How many products of a page some option of the facet can find. @param page with nothing chosen */
+export const reachCount = (page: Matcher, facet: Facet): number => count(stating(page, facet));
 
 /**
  * What a step of each way of counting costs beside comparing two words of bitmaps: walking to a value of

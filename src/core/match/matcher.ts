@@ -166,7 +166,7 @@ export function matchedProducts(index: CatalogueIndex, { products, variants, eac
 }
 
 /** Products that have a variant of the posting list which is also in `variants`, when that is given. */
-export function productsOfList(index: CatalogueIndex, list: Uint32Array, variants?: Bitmap): Bitmap {
+function productsOfList(index: CatalogueIndex, list: Uint32Array, variants?: Bitmap): Bitmap {
   const { productOf } = index;
   const result = emptyBitmap(index.products);
   for (let i = 0; i < list.length; i++) {

@@ -1,9 +1,8 @@
 import type { Field } from "../catalogue/field.ts";
-import { count } from "../index/bitmap.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { SearchedField } from "../index/search-schema.ts";
 import type { SteadyFacet, WireFacet } from "./answer.ts";
-import { type Base, baseOf, productsIn, searchedIn } from "./base.ts";
+import { type Base, baseOf, searchedIn } from "./base.ts";
 import { liveCounts, reachCount } from "./count.ts";
 import { facetName } from "./engine.ts";
 import { facetOptions, Matcher } from "./matcher.ts";
@@ -20,6 +19,8 @@ export class PageCounts {
   readonly searching: readonly SearchedField[] | undefined;
   /** Products of the page before any choice. */
   readonly outOf: number;
+  /** The page with nothing chosen, worked out once for all facets. */
+  #nothing: Matcher;
   #steady = new Map<string, SteadyFacet>();
   /** What was counted last, which holds as long as the same is chosen in the same facets. */
   #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
@@ -28,7 +29,8 @@ export class PageCounts {
     this.index = index;
     this.searching = searching;
     this.base = baseOf(index, within, searching);
-    this.outOf = count(productsIn(index, this.base));
+    this.#nothing = new Matcher(index, this.base, [], {});
+    this.outOf = this.#nothing.size();
   }
 
   /** A selection on this page, worked out. @param facets those whose choices hold; their fields are in the catalogue */
@@ -57,13 +59,13 @@ export class PageCounts {
     const name = facetName(facet);
     let steady = this.#steady.get(name);
     if (!steady) {
-      const nothing = new Matcher(this.index, this.base, [], {});
+      const nothing = this.#nothing;
       const range = facet.mode === "range";
       const ranges = range ? rangesOf(nothing, facet) : [];
       steady = {
         field: this.index.field(facet.field) as Field,
         level: this.index.level(facet.field),
-        reach: reachCount(this.index, this.base, facet),
+        reach: reachCount(nothing, facet),
         options: range ? [] : [...facetOptions(this.index, facet).options],
         ranges,
         counts: range ? rangeCounts(nothing, facet, ranges) : liveCounts(nothing, facet),

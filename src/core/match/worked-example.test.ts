@@ -71,8 +71,8 @@ describe("the worked example", () => {
   });
 
   it("reaches only the products that state the facet", () => {
-    expect(reachCount(index, page, any[1])).toBe(2);
-    expect(reachCount(index, page, any[0])).toBe(3);
+    expect(reachCount(new Matcher(index, page, [], {}), any[1])).toBe(2);
+    expect(reachCount(new Matcher(index, page, [], {}), any[0])).toBe(3);
   });
 });
 
@@ -82,7 +82,7 @@ describe("reach of a shop where many state nothing", () => {
     const shop = new CatalogueIndex(
       readCatalogue(new TextEncoder().encode(["product_id,title,wood", ...rows].join("\n"))).catalogue,
     );
-    expect(reachCount(shop, everything(shop), { field: "wood", mode: "any" })).toBe(9);
+    expect(reachCount(new Matcher(shop, everything(shop), [], {}), { field: "wood", mode: "any" })).toBe(9);
     expect(shop.products).toBe(21);
   });
 });

@@ -46,6 +46,15 @@ export function standPanel(
   return setLayout(scope, { panels: panels.map(tidy) }, words);
 }
 
+/** Puts a panel before the one that it stood behind: in a slot that both are in it then comes first. */
+export const movePanelUp = (scope: Scope, standing: readonly Standing[], panel: string, words: string): PagesEdit => {
+  const at = standing.findIndex((one) => one.panel === panel);
+  const next = [...standing];
+  const [own] = next.splice(at, 1);
+  if (own && at > 0) next.splice(at - 1, 0, own);
+  return setLayout(scope, { panels: next.map(tidy) }, words);
+};
+
 /** Takes a panel off pages. */
 export const liftPanel = (scope: Scope, standing: readonly Standing[], panel: string, words: string): PagesEdit =>
   setLayout(scope, { panels: standing.filter((one) => one.panel !== panel).map(tidy) }, words);

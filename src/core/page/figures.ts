@@ -72,7 +72,17 @@ export async function pageFigures(
   );
   const pageAt = (other: string) => shownPage(other, pages, pageFacts, first);
   const hasField = (key: string) => pageFacts.fields.some((field) => field.key === key);
-  const findings = findPageFindings({ page, pages, panels: here, all: panels, pageAt, answer, facets, hasField });
+  const findings = findPageFindings({
+    page,
+    pages,
+    panels: here,
+    all: panels,
+    pageAt,
+    pageFacts,
+    answer,
+    facets,
+    hasField,
+  });
   return { address, kind: page.kind, name: page.name, products: answer.outOf, panels: standing, facets, findings };
 }
 

@@ -5,9 +5,15 @@ import { fitsWords, words } from "../index/words.ts";
 import { cardSchema } from "../listing/card-schema.ts";
 import { countsOf } from "../match/engine.ts";
 import { bestMatch } from "../match/sort-keys.ts";
+import { isShown, labelOf } from "../panel/options.ts";
+import { facetRows, rulesOf } from "../panel/panel.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import { toAddress } from "../place/address.ts";
+import { nextPlace, startPlace } from "../place/place.ts";
 import { pageKinds } from "./layout.ts";
-import { pageList } from "./page-list.ts";
+import { pageList, shopAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
+import type { PageFacts } from "./value-pages.ts";
 
 /** What is offered while somebody types into the search of a shop. */
 export const suggestionsSchema = exact({
@@ -15,6 +21,8 @@ export const suggestionsSchema = exact({
   products: listOf(cardSchema, 10),
   /** Pages whose names begin so: collections, categories, brands, tags, articles. */
   pages: listOf(exact({ address: text(2000), kind: oneOf(pageKinds), name: text(500) }), 10),
+  /** Values that can be chosen on the page of the whole shop: the facet and the option, and where that leads. */
+  values: listOf(exact({ address: text(4000), facet: text(500), label: text(10_000) }), 10),
   /** Searches like this one that find something, where it finds nothing. */
   near: listOf(text(1000), 10),
 });
@@ -23,11 +31,20 @@ export type Suggestions = InferType<typeof suggestionsSchema>;
 
 const mostProducts = 5;
 const mostPages = 6;
+const mostValues = 4;
 
-/** What to offer for the beginning of a search; nothing for no words. */
-export async function suggestionsFor(facts: Facts, pages: PagesDocument, asked: string): Promise<Suggestions> {
+/**
+ * What to offer for the beginning of a search; nothing for no words.
+ * @param panels those that stand on the page of the whole shop
+ */
+export async function suggestionsFor(
+  facts: Facts,
+  pages: PagesDocument,
+  panels: readonly PanelDocument[],
+  asked: string,
+): Promise<Suggestions> {
   const query = words(asked);
-  if (query.length === 0) return { products: [], pages: [], near: [] };
+  if (query.length === 0) return { products: [], pages: [], values: [], near: [] };
   const question = countsOf([], { text: asked, choices: {} });
   const answer = await facts.ask({
     ...question,
@@ -36,10 +53,37 @@ export async function suggestionsFor(facts: Facts, pages: PagesDocument, asked: 
     size: mostProducts,
     mends: true,
   });
-  const named = pageList(pages, await facts.pageFacts()).filter(({ name }) => name !== "" && fitsWords(name, query));
+  const pageFacts = await facts.pageFacts();
+  const named = pageList(pages, pageFacts).filter(({ name }) => name !== "" && fitsWords(name, query));
   return {
     products: [...answer.products],
     pages: named.slice(0, mostPages).map(({ address, kind, name }) => ({ address, kind, name })),
+    values: valuesLike(query, panels, pageFacts),
     near: answer.near ?? [],
   };
 }
+
+/** Options of panels whose names fit, as shoppers read them; those of fields that have pages of their own are offered as pages. */
+function valuesLike(query: readonly string[], panels: readonly PanelDocument[], { fields, optionsOf }: PageFacts) {
+  const rows = panels.flatMap(facetRows).filter(({ mode }) => mode !== "range" && mode !== "tree");
+  const found = rows.flatMap((row) => {
+    const field = fields.find(({ key }) => key === row.field);
+    if (!field || field.role === "brand" || field.role === "tags" || field.kind === "yes-no") return [];
+    const rules = rulesOf(row);
+    return optionsOf(field.key)
+      .filter(({ id }) => isShown(rules, id))
+      .map((option) => ({ id: option.id, label: labelOf(rules, option, "") }))
+      .filter(({ label }) => fitsWords(label, query))
+      .map(({ id, label }) => ({
+        address: shopAddress + toAddress(withOnly(field.key, id), () => field),
+        facet: row.label || field.name,
+        label,
+      }));
+  });
+  return found
+    .filter((one, at) => found.findIndex(({ address }) => address === one.address) === at)
+    .slice(0, mostValues);
+}
+
+const withOnly = (field: string, option: string) =>
+  nextPlace(startPlace, { do: "only", field, choice: { options: [option] } });

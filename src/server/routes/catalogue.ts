@@ -16,6 +16,8 @@ import { jsonAnswer } from "../../core/match/remote-engine.ts";
 import { applyMends } from "../../core/mend/apply.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
 import { pagesKind } from "../../core/page/kind.ts";
+import { shopAddress } from "../../core/page/page-list.ts";
+import { shownPage } from "../../core/page/shown-page.ts";
 import { suggestionsFor } from "../../core/page/suggestions.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
@@ -24,7 +26,7 @@ import { viewOf } from "../../core/swatch/view.ts";
 import { shopCurrency, shopName } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { listDocuments, readDocument, type ShopRef } from "../store/documents.ts";
+import { firstDocument, listDocuments, readDocument, type ShopRef } from "../store/documents.ts";
 import { createShop, type Import, loadBytes, replaceCatalogue, shopSummaryOf } from "../store/shops.ts";
 import { attachment, bodyOf, check, limit, shopOf, shopRefOf } from "./request.ts";
 
@@ -71,7 +73,19 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
     const shop = await shopRefOf(em, c.req.param("shop"));
     const { facts } = await catalogues.get(em, shop);
     const pages = (await readDocument(em, shop, pagesKind))?.document ?? pagesKind.fresh("");
-    return c.json(await suggestionsFor(facts, pages, (c.req.query("q") ?? "").slice(0, 200)));
+    const { layout } = shownPage(shopAddress, pages, facts.pageFacts(), await firstDocument(em, shop, panelKind)) ?? {
+      layout: { panels: [] },
+    };
+    const panels = await Promise.all(layout.panels.map(({ panel }) => readDocument(em, shop, panelKind, panel)));
+    const asked = (c.req.query("q") ?? "").slice(0, 200);
+    return c.json(
+      await suggestionsFor(
+        facts,
+        pages,
+        panels.flatMap((one) => one?.document ?? []),
+        asked,
+      ),
+    );
   });
 
   // What the tool works on: the catalogue as it was imported.

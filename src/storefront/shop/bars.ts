@@ -1,14 +1,6 @@
 import { bands, resolve } from "../../core/band/band.ts";
+import { stayingHeight } from "../../core/page/bars.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
-
-/** Height in CSS px that the bars which stay take from the top of each band. */
-export const stayingHeight = (bars: readonly Bar[]) =>
-  Object.fromEntries(
-    bands.map((band) => [
-      band,
-      bars.reduce((sum, { height, stays }) => sum + (resolve(stays, band) ? resolve(height, band) : 0), 0),
-    ]),
-  );
 
 /** How the heights of bars reach the style sheet: what is below them needs their sum. */
 export const barsStyle = (bars: readonly Bar[]): Record<string, string> => {

@@ -133,9 +133,9 @@ function useFetched(
   }, [input, shop]);
 }
 
-/** What is offered, in order: pages, products, searches like this one, and the search itself. */
+/** What is offered, in order: pages, values, products, searches like this one, and the search itself. */
 function offersOf(
-  { pages, products, near }: Suggestions,
+  { pages, values, products, near }: Suggestions,
   asked: string,
   { base, say, shop, language }: Around,
 ): Offer[] {
@@ -146,6 +146,12 @@ function offersOf(
       to: base + address,
       text: name,
       note: say(kindWords[kind]),
+    })),
+    ...values.map(({ address, facet, label }) => ({
+      key: `value ${address}`,
+      to: base + address,
+      text: label,
+      note: facet,
     })),
     ...products.map((card) => ({
       key: `product ${card.id}`,

@@ -25,6 +25,8 @@ export type ToStage =
   | { zt: "drawer"; open: boolean }
   /** How high the first screen is, in CSS px. */
   | { zt: "screen"; height: number }
+  /** Whether the offset of a sticky panel is drawn. */
+  | { zt: "offset"; on: boolean }
   /** Whether the page is for arranging, or for trying as a shopper would. */
   | { zt: "arrange"; on: boolean }
   /** Goes through the panel's rows and says what moves; for a page that nobody looks at. */

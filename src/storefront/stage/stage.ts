@@ -10,6 +10,7 @@ import { arrange } from "./arrange/arrange.tsx";
 import { drawScreen } from "./first-screen.ts";
 import { measurePage } from "./measure.ts";
 import type { FromStage, ToStage } from "./messages.ts";
+import { drawOffset } from "./offset.ts";
 import { tryRows } from "./trial.ts";
 
 /** Layout settles before it is measured; many changes at once are measured once. */
@@ -26,6 +27,11 @@ export function connectStage(store: PageStore): void {
     open = { slug, panel };
     store.setPanel(slug, panel);
   };
+
+  let drawsOffset = false;
+  const draw = () => drawOffset(drawsOffset, store, open?.slug ?? "");
+  // The panel is drawn a frame later than its state changes.
+  store.subscribe(() => requestAnimationFrame(draw));
 
   addEventListener("message", (event: MessageEvent<ToStage>) => {
     if (event.origin !== location.origin || event.source !== parent) return;
@@ -50,6 +56,9 @@ export function connectStage(store: PageStore): void {
         return store.setLanguage(message.language);
       case "drawer":
         return store.openDrawer(message.open ? open?.slug : undefined);
+      case "offset":
+        drawsOffset = message.on;
+        return draw();
       case "arrange":
         if (open) arrange(message.on, store, open.slug, (act) => tell({ zt: "arranged", act }));
         return;

@@ -41,18 +41,19 @@ export function Frame({
   const languages = useShopSettings((settings) => settings.languages);
   const band = bandAt(width, limits);
   const inDrawer = usePanel((state) => resolve(state.document.placement, band) === "drawer");
-  const { drawerOpen, openDrawer } = useFrame(frame, band);
+  const { drawerOpen, openDrawer, awake } = useFrame(frame, band);
   const edge = bezel ? 6 : 0;
   const shownWidth = Math.min(room, width * scale + edge * 2);
   return (
     <figure className="flex-none">
       <div
-        className={`overflow-x-auto overflow-y-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
+        className={`relative overflow-x-auto overflow-y-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
         style={{ width: shownWidth, height: Math.max(60, height * scale) }}
         {...(shownWidth < width * scale
           ? { tabIndex: 0, role: "group", "aria-label": `${title}, scrolls sideways` }
           : {})}
       >
+        {awake ? null : <PageShape width={shownWidth} />}
         <iframe
           ref={frame}
           title={title}
@@ -96,3 +97,19 @@ export function Frame({
     </figure>
   );
 }
+
+/** The shape of a page, until it is there: bars, a panel at the side, products. */
+const PageShape = ({ width }: { width: number }) => (
+  <div className="pointer-events-none absolute inset-0 flex flex-col gap-3 bg-white" style={{ width }} aria-hidden>
+    <div className="h-7 bg-base-300" />
+    <div className="mx-4 h-5 w-1/3 rounded bg-base-200" />
+    <div className="mx-4 flex flex-1 gap-4">
+      <div className={`w-1/4 rounded bg-base-200 ${width < 300 ? "hidden" : ""}`} />
+      <div className="grid flex-1 grid-cols-2 content-start gap-3">
+        {[0, 1, 2, 3].map((n) => (
+          <div key={n} className="h-32 rounded bg-base-200" />
+        ))}
+      </div>
+    </div>
+  </div>
+);

@@ -2,9 +2,9 @@ import { useState } from "react";
 import { type Band, bands, resolve } from "../../core/band/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/behaviour/behaviour.ts";
 import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.ts";
+import { stayingHeight } from "../../core/page/bars.ts";
 import { followBehaviour, resetBehaviour, setBehaviour } from "../../core/panel/edit.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
-import { stayingHeight } from "../../storefront/shop/bars.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages, useShopSettings } from "../shell/shop-context.ts";
@@ -85,7 +85,7 @@ function Offset() {
   const { placement } = usePlacement();
   const words = (band: Band) => {
     if (behaviourOff("sticky", resolve(placement, band)) || !behaviours.on(behaviour, "sticky", band)) return undefined;
-    const sum = stayingHeight(bars)[band] ?? 0;
+    const sum = stayingHeight(bars)[band];
     const nudge = behaviours.on(behaviour, "nudge", band);
     const off = nudge === 0 ? "" : nudge > 0 ? `, a gap of ${nudge} px` : `, ${-nudge} px under the bars`;
     return `${band} ${sum + nudge} px${off}`;

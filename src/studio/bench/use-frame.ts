@@ -17,12 +17,13 @@ import { useBench, useSession } from "./bench-context.ts";
 export function useFrame(
   frame: RefObject<HTMLIFrameElement | null>,
   band: Band,
-): { drawerOpen: boolean; openDrawer(open: boolean): void } {
+): { drawerOpen: boolean; openDrawer(open: boolean): void; awake: boolean } {
   const bench = useBench();
   const { panel, slug, session } = bench;
   const shop = useOpenShop();
   const { settings } = shop;
   const arranging = useSession((state) => state.arranging);
+  const setting = useSession((state) => state.unfolded === "panel");
   const [drawerOpen, setDrawerOpen] = useState(false);
   const [awake, setAwake] = useState(0);
   const screen = useSession((state) => state.screens[band].height);
@@ -92,6 +93,9 @@ export function useFrame(
   useEffect(() => {
     if (awake > 0) tell({ zt: "arrange", on: arranging });
   }, [awake, arranging, tell]);
+  useEffect(() => {
+    if (awake > 0) tell({ zt: "offset", on: setting });
+  }, [awake, setting, tell]);
 
-  return { drawerOpen, openDrawer: (open) => tell({ zt: "drawer", open }) };
+  return { drawerOpen, openDrawer: (open) => tell({ zt: "drawer", open }), awake: awake > 0 };
 }

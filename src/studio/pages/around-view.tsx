@@ -1,11 +1,11 @@
 import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
 import { type Band, bands, resolve, withBand } from "../../core/band/band.ts";
 import { firstScreens } from "../../core/band/first-screen.ts";
+import { stayingHeight } from "../../core/page/bars.ts";
 import { setBars, setMenu } from "../../core/page/edit.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { isSafeAddress } from "../../core/safe/safe-address.ts";
-import { stayingHeight } from "../../storefront/shop/bars.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { type Band, type Banded, bands, isOwn, resolve, withBand, withoutBand } from "../../core/band/band.ts";
-import { liftPanel, type PagesEdit, type Scope, standPanel } from "../../core/page/edit.ts";
+import { liftPanel, movePanelUp, type PagesEdit, type Scope, standPanel } from "../../core/page/edit.ts";
 import type { PageKind } from "../../core/page/layout.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -130,6 +130,12 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
         ) : null}
         {at && band !== "wide" && isOwn(at, band) ? (
           <Way words="Follow the wider band" run={() => place(withoutBand(at, band), `${band} as the wider band`)} />
+        ) : null}
+        {here && standing[0] !== here ? (
+          <Way
+            words="Stand before the others"
+            run={() => apply(movePanelUp(scope, standing, slug, `${panel.name} on ${where}: before the others`))}
+          />
         ) : null}
         {here ? (
           <Way

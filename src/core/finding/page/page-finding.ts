@@ -3,6 +3,7 @@ import type { FacetHere } from "../../page/figures.ts";
 import type { PageRef } from "../../page/page-list.ts";
 import type { PagesDocument } from "../../page/pages-schema.ts";
 import type { ShownPage } from "../../page/shown-page.ts";
+import type { PageFacts } from "../../page/value-pages.ts";
 import type { PanelDocument } from "../../panel/panel-schema.ts";
 import type { FindingLevel } from "../finding.ts";
 
@@ -36,6 +37,7 @@ export interface PageContext {
   /** To all facets on the page, with nothing chosen. */
   answer: Answer;
   facets: readonly FacetHere[];
+  pageFacts: PageFacts;
   /** Whether the catalogue has a field. */
   hasField(key: string): boolean;
 }

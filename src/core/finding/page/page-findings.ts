@@ -1,3 +1,4 @@
+import { addressTwice } from "./address-twice.ts";
 import { askedTwoWays } from "./asked-two-ways.ts";
 import { conditionGone } from "./condition-gone.ts";
 import { emptyPage } from "./empty-page.ts";
@@ -7,11 +8,13 @@ import type { PageContext, PageFinding, PageFindingKind } from "./page-finding.t
 import { panelGone } from "./panel-gone.ts";
 import { sendsNowhere } from "./sends-nowhere.ts";
 import { tallBars } from "./tall-bars.ts";
+import { tallOffset } from "./tall-offset.ts";
 import { unreachedSlot } from "./unreached-slot.ts";
 
 /** Every kind of finding about a page, in the order in which they are told. */
 export const pageFindingKinds: readonly PageFindingKind[] = [
   emptyPage,
+  addressTwice,
   conditionGone,
   panelGone,
   sendsNowhere,
@@ -20,6 +23,7 @@ export const pageFindingKinds: readonly PageFindingKind[] = [
   facetNotHere,
   lowReachHere,
   tallBars,
+  tallOffset,
 ];
 
 /** All that is wrong or risky on a page. */

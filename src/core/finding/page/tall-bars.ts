@@ -1,5 +1,6 @@
-import { bands, resolve } from "../../band/band.ts";
+import { bands } from "../../band/band.ts";
 import { firstScreens } from "../../band/first-screen.ts";
+import { stayingOn } from "../../page/bars.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
 /** Share of the first screen that bars which stay may take. */
@@ -13,10 +14,7 @@ export const tallBars: PageFindingKind = {
     // Every page has the same bars: they are told of once.
     if (page.kind !== "shop") return [];
     return bands.flatMap((band) => {
-      const height = pages.bars.reduce(
-        (sum, bar) => sum + (resolve(bar.stays, band) ? resolve(bar.height, band) : 0),
-        0,
-      );
+      const height = stayingOn(pages.bars, band);
       const screen = firstScreens[band].height;
       return height > screen * most
         ? [{ words: `On ${band} the bars that stay take ${height} of ${screen} px of the screen.` }]

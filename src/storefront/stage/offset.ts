@@ -1,0 +1,26 @@
+import { stayingOn } from "../../core/page/bars.ts";
+import { behaviourOn } from "../shop/page-panel.ts";
+import type { PageStore } from "../shop/store.ts";
+
+/**
+ * Draws, or takes away, how far below the top the sticky panel that is worked on stays: the bars that stay, and the
+ * gap or the overlap that the fine-tune makes of it.
+ */
+export function drawOffset(on: boolean, { state }: PageStore, slug: string): void {
+  document.querySelector(".zt-offset")?.remove();
+  const one = state.panels.find((panel) => panel.slug === slug);
+  if (!on || !one) return;
+  const { sticky, nudge } = behaviourOn(one.panel, state.band);
+  const panel = document.querySelector<HTMLElement>(`[data-sticky] > [data-panel="${CSS.escape(slug)}"]`);
+  if (!sticky || !panel) return;
+  const bars = stayingOn(state.shop.bars, state.band);
+  const { left, width } = panel.getBoundingClientRect();
+  const line = document.createElement("div");
+  line.className = "zt-offset";
+  line.setAttribute("aria-hidden", "true");
+  line.dataset.kind = nudge < 0 ? "overlap" : nudge > 0 ? "gap" : "flush";
+  line.style.cssText = `left:${left}px;width:${width}px;height:${Math.max(0, bars + nudge)}px`;
+  const words = nudge === 0 ? "" : nudge < 0 ? `, ${-nudge} px under the bars` : `, a gap of ${nudge} px`;
+  line.textContent = `${bars + nudge} px${words}`;
+  document.body.append(line);
+}
