@@ -7,6 +7,7 @@ export const demoPanel: PanelDocument = {
   format: panelFormat,
   name: "Climber finder",
   placement: { wide: "left", slim: "drawer" },
+  behaviour: { sticky: { wide: true } },
   rows: [
     newPiece("chosen", "chosen"),
     {

@@ -39,6 +39,20 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.getByRole("button", { name: /findings?$/ }).click();
   await settled(page);
   await page.screenshot({ path: `${folder}/findings.png` });
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Arrange", exact: true }).click();
+  await page
+    .frameLocator('iframe[title^="Wide page"]')
+    .getByRole("button", { name: "Move Light", exact: true })
+    .focus();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/arranging.png` });
+
+  await page.goto(`${origin}/shops/larkmoss-nursery/pages`);
+  await page.getByRole("button", { name: "Facets on Gifts" }).click();
+  await page.getByRole("button", { name: "Layout of Gifts" }).click();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/pages.png` });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/swatches/flower-colour`);
   await page.getByRole("button", { name: "Look at the pictures" }).click();
@@ -90,6 +104,20 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await wide.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade&flower-colour=apricot&flower-colour=violet`);
   await settled(wide);
   await wide.screenshot({ path: `${folder}/storefront.png` });
+  await wide.goto(`${origin}/shop/larkmoss-nursery/collections/gifts`);
+  await settled(wide);
+  await wide.screenshot({ path: `${folder}/collection.png` });
+  await wide.goto(`${origin}/shop/larkmoss-nursery/collections/gifts?light=shade&category=pots`);
+  await settled(wide);
+  await wide.screenshot({ path: `${folder}/nothing-found.png` });
+  await wide.goto(`${origin}/shop/larkmoss-nursery/articles/plants-and-pets`);
+  await settled(wide);
+  await wide.screenshot({ path: `${folder}/article.png` });
+  await wide.goto(`${origin}/shop/larkmoss-nursery/categories/plants`);
+  await settled(wide);
+  await wide.evaluate(() => scrollTo(0, 900));
+  await settled(wide);
+  await wide.screenshot({ path: `${folder}/sticky.png` });
   await wide.close();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
   await phone.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade`);

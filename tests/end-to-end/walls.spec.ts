@@ -59,13 +59,18 @@ test("an address keeps all that it holds, in every language that the shop has", 
 });
 
 test("a choice made before a page wakes is kept when it does", async ({ page }) => {
+  let wake = () => {};
+  const chosen = new Promise<void>((done) => {
+    wake = done;
+  });
   await page.route("**/trellis.js", async (route) => {
-    await new Promise((done) => setTimeout(done, 700));
+    await chosen;
     await route.continue();
   });
   await page.goto(`/shop/${demoShop}/?panel=climber-finder&price.max=30`, { waitUntil: "commit" });
   await page.getByRole("checkbox", { name: /^Half shade/ }).click();
   await expect(page.locator("html")).not.toHaveAttribute("data-ready");
+  wake();
   await expect(page.locator("html[data-ready]")).toBeAttached();
   await expect(page).toHaveURL(/light=half\+shade/);
   await expect(page).toHaveURL(/price\.max=30/);

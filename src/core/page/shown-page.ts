@@ -7,7 +7,6 @@ import {
   collectionAddress,
   collectionPages,
   type PageRef,
-  pageList,
   searchAddress,
   shopAddress,
 } from "./page-list.ts";
@@ -120,7 +119,3 @@ export function membersOf({ of }: Pick<Collection, "of">, value: string | undefi
   if (of.by === "value") return [[{ field: of.field, options: value === undefined ? [] : [value] }]];
   return of.join === "any" ? [of.conditions] : of.conditions.map((one) => [one]);
 }
-
-/** Whether a shop has a page at an address. */
-export const hasPage = (address: string, pages: PagesDocument, facts: PageFacts): boolean =>
-  pageList(pages, facts).some((one) => one.address === address);

@@ -7,6 +7,7 @@ export interface Basket {
   add(): void;
 }
 
+/** Where the parts of a page find the basket. */
 export const BasketContext = createContext<Basket>({ count: 0, add: () => {} });
 
 /** The basket of the shop around. */

@@ -1,4 +1,4 @@
-import { type RefObject, useCallback, useEffect, useState } from "react";
+import { type RefObject, useCallback, useEffect, useRef, useState } from "react";
 import type { Band } from "../../core/band/band.ts";
 import { difference } from "../../core/document/difference.ts";
 import { fitSelection, isEmpty, isSameSelection } from "../../core/match/selection.ts";
@@ -32,6 +32,10 @@ export function useFrame(
     [frame],
   );
 
+  // What is done on the page is done with what is there then; the conversation with it goes on meanwhile.
+  const latest = useRef({ band, shop, bench });
+  latest.current = { band, shop, bench };
+
   useEffect(() => {
     let ready = false;
     const greet = () => {
@@ -55,7 +59,8 @@ export function useFrame(
         session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
       else if (message.zt === "selection")
         session.setState({ selection: message.selection, chosenBy: event.source ?? undefined });
-      else if (message.zt === "arranged") void doArranged(message.act, band, shop, bench);
+      else if (message.zt === "arranged")
+        void doArranged(message.act, latest.current.band, latest.current.shop, latest.current.bench);
       else if (message.zt === "point") session.setState({ pointed: message.row });
       else if (message.zt === "key") pressAgain(message.key);
     };
@@ -64,8 +69,11 @@ export function useFrame(
       panel.subscribe((now, before) => {
         if (!ready || now.document === before.document) return;
         tell({ zt: "patches", patches: difference(before.document, now.document) });
-        const { selection } = session.getState();
-        const still = fitSelection(selection, engineFacets(now.document, "wide"));
+        const { selection, shown } = session.getState();
+        // What other panels of the page ask stays chosen.
+        const others = (shown?.panels ?? []).filter((one) => one.slug !== slug);
+        const rows = [...now.document.rows, ...others.flatMap((one) => one.panel.rows)];
+        const still = fitSelection(selection, engineFacets({ rows }, "wide"));
         if (!isSameSelection(still, selection)) session.setState({ selection: still, chosenBy: undefined });
       }),
       settings.subscribe((now, before) => {
@@ -85,7 +93,7 @@ export function useFrame(
       removeEventListener("message", hear);
       for (const stop of stops) stop();
     };
-  }, [panel, slug, settings, session, frame, tell, band, shop, bench]);
+  }, [panel, slug, settings, session, frame, tell]);
 
   useEffect(() => {
     if (awake > 0) tell({ zt: "screen", height: screen });
