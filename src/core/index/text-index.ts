@@ -22,9 +22,8 @@ const usual: Partial<Record<FieldRole, number>> = {
 };
 /** A word that only begins with what was asked for weighs so much of the whole. */
 const prefixShare = 0.75;
-/** Words that are offered for one that is in no product, and how far apart they may be. */
+/** Words that are offered for one that is in no product. */
 const offered = 3;
-const farthest = 2;
 
 /** How much the words of a field weigh; 0 for fields that are not searched. */
 export const weightOf = (field: Field, given: readonly SearchedField[] = []): number =>
@@ -114,9 +113,13 @@ export class TextIndex {
   }
 }
 
+/** Letters from which on a word may be so far from another; two letters that have changed places are two apart. */
+const farFrom = [Number.POSITIVE_INFINITY, 3, 5];
+
 /** Words like one, the most like first: few letters apart, fewer for a short one. */
 function nearest(word: string, known: ReadonlySet<string>): string[] {
-  const most = Math.min(farthest, Math.floor(word.length / 3));
+  const most = farFrom.findLastIndex((letters) => word.length >= letters);
+  if (most < 1) return [];
   return [...known]
     .filter((other) => Math.abs(other.length - word.length) <= most)
     .map((other) => ({ other, far: distance(word, other) }))

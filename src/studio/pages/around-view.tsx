@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
+import { Plus } from "lucide-react";
 import { type Band, bands, resolve, withBand } from "../../core/band/band.ts";
 import { firstScreens } from "../../core/band/first-screen.ts";
 import { stayingHeight } from "../../core/page/bars.ts";
@@ -6,12 +6,12 @@ import { setBars, setMenu } from "../../core/page/edit.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { isSafeAddress } from "../../core/safe/safe-address.ts";
+import { LineTools, moved, replaced, without } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
 import { SearchForm } from "./search-form.tsx";
-import { IconButton } from "./sort-form.tsx";
 
 /** What stands on every page: the bars at its top, and the menu. */
 export function AroundView() {
@@ -30,11 +30,7 @@ function Bars() {
   const { pages } = useOpenShop();
   const bars = usePages((document) => document.bars);
   const put = (next: readonly Bar[], words: string) => pages.getState().apply(setBars(next, words));
-  const replace = (at: number, bar: Bar, words: string) =>
-    put(
-      bars.map((old, n) => (n === at ? bar : old)),
-      `${bar.name}: ${words}`,
-    );
+  const replace = (at: number, bar: Bar, words: string) => put(replaced(bars, at, bar), `${bar.name}: ${words}`);
   const sums = stayingHeight(bars);
   return (
     <section aria-label="Bars">
@@ -73,18 +69,14 @@ function Bars() {
                   <BarOnBand bar={bar} band={band} set={(next, words) => replace(at, next, words)} />
                 </td>
               ))}
-              <td>
-                <IconButton
-                  label={`Remove ${bar.name}`}
-                  run={() =>
-                    put(
-                      bars.filter((_, n) => n !== at),
-                      `Remove the bar ${bar.name}`,
-                    )
-                  }
-                >
-                  <X size={13} aria-hidden />
-                </IconButton>
+              <td className="flex">
+                <LineTools
+                  name={bar.name}
+                  at={at}
+                  of={bars.length}
+                  move={(to) => put(moved(bars, at, to), `Move the bar ${bar.name}`)}
+                  remove={() => put(without(bars, at), `Remove the bar ${bar.name}`)}
+                />
               </td>
             </tr>
           ))}
@@ -156,16 +148,7 @@ function Menu() {
   const menu = usePages((document) => document.menu);
   const list = useAllPages();
   const put = (next: readonly MenuEntry[], words: string) => pages.getState().apply(setMenu(next, words));
-  const replace = (at: number, entry: MenuEntry, words: string) =>
-    put(
-      menu.map((old, n) => (n === at ? entry : old)),
-      `Menu: ${words}`,
-    );
-  const move = (at: number, to: number) => {
-    const next = [...menu];
-    const [one] = next.splice(at, 1);
-    if (one) put([...next.slice(0, to), one, ...next.slice(to)], `Menu: move ${one.label}`);
-  };
+  const replace = (at: number, entry: MenuEntry, words: string) => put(replaced(menu, at, entry), `Menu: ${words}`);
   return (
     <section aria-label="Menu">
       <h2 className="mb-2 text-lg">Menu</h2>
@@ -201,23 +184,13 @@ function Menu() {
                 else event.target.value = entry.to;
               }}
             />
-            <IconButton label={`Move ${entry.label} up`} off={at === 0} run={() => move(at, at - 1)}>
-              <ArrowUp size={13} aria-hidden />
-            </IconButton>
-            <IconButton label={`Move ${entry.label} down`} off={at === menu.length - 1} run={() => move(at, at + 1)}>
-              <ArrowDown size={13} aria-hidden />
-            </IconButton>
-            <IconButton
-              label={`Remove ${entry.label}`}
-              run={() =>
-                put(
-                  menu.filter((_, n) => n !== at),
-                  `Menu: without ${entry.label}`,
-                )
-              }
-            >
-              <X size={13} aria-hidden />
-            </IconButton>
+            <LineTools
+              name={entry.label}
+              at={at}
+              of={menu.length}
+              move={(to) => put(moved(menu, at, to), `Menu: move ${entry.label}`)}
+              remove={() => put(without(menu, at), `Menu: without ${entry.label}`)}
+            />
           </li>
         ))}
       </ol>

@@ -6,6 +6,7 @@ import type { Article } from "../../core/page/pages-schema.ts";
 import { layoutAt } from "../../core/page/shown-page.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { blocksOf } from "../../storefront/shop/blocks.ts";
+import { RemoveLink } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
@@ -98,18 +99,13 @@ function ArticleForm({ article }: { article: Article }) {
         ))}
       </div>
       <span />
-      <p>
-        <button
-          type="button"
-          className="link text-[13px]"
-          onClick={() => {
-            store.getState().apply(removeArticle(article));
-            navigate(`/shops/${shop.slug}/pages/articles`);
-          }}
-        >
-          Remove this article
-        </button>
-      </p>
+      <RemoveLink
+        words="Remove this article"
+        run={() => {
+          store.getState().apply(removeArticle(article));
+          navigate(`/shops/${shop.slug}/pages/articles`);
+        }}
+      />
     </div>
   );
 }

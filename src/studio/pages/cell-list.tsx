@@ -1,9 +1,9 @@
-import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
+import { Plus } from "lucide-react";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import { type CellPart, cellParts } from "../../core/page/layout.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
+import { LineTools, without as leftOut, moved } from "../controls/line-tools.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { IconButton } from "./sort-form.tsx";
 
 const partNames: Record<CellPart, string> = {
   picture: "Picture",
@@ -37,11 +37,6 @@ export function CellList({ of, cells, without = [], set }: Props) {
       .filter(({ field }) => isFacetable(field))
       .map(({ field }) => ({ part: "field" as const, field: field.key })),
   ];
-  const move = (at: number, to: number) => {
-    const next = [...cells];
-    const [one] = next.splice(at, 1);
-    if (one) set([...next.slice(0, to), one, ...next.slice(to)], `move ${nameOf(one)} in ${of}`);
-  };
   return (
     <div className="flex flex-col gap-1 text-[13px]">
       <ol aria-label={`Shown in ${of}`} className="flex flex-col">
@@ -51,27 +46,13 @@ export function CellList({ of, cells, without = [], set }: Props) {
             className="flex h-7 items-center gap-1 border-b border-hair/60"
           >
             <span className="min-w-0 flex-1 truncate">{nameOf(cell)}</span>
-            <IconButton label={`Move ${nameOf(cell)} up in ${of}`} off={at === 0} run={() => move(at, at - 1)}>
-              <ArrowUp size={13} aria-hidden />
-            </IconButton>
-            <IconButton
-              label={`Move ${nameOf(cell)} down in ${of}`}
-              off={at === cells.length - 1}
-              run={() => move(at, at + 1)}
-            >
-              <ArrowDown size={13} aria-hidden />
-            </IconButton>
-            <IconButton
-              label={`Leave ${nameOf(cell)} out of ${of}`}
-              run={() =>
-                set(
-                  cells.filter((_, n) => n !== at),
-                  `leave ${nameOf(cell)} out of ${of}`,
-                )
-              }
-            >
-              <X size={13} aria-hidden />
-            </IconButton>
+            <LineTools
+              name={`${nameOf(cell)} in ${of}`}
+              at={at}
+              of={cells.length}
+              move={(to) => set(moved(cells, at, to), `move ${nameOf(cell)} in ${of}`)}
+              remove={() => set(leftOut(cells, at), `leave ${nameOf(cell)} out of ${of}`)}
+            />
           </li>
         ))}
       </ol>

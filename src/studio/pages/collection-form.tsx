@@ -6,6 +6,7 @@ import { removeCollection, setCollection } from "../../core/page/edit.ts";
 import type { Collection } from "../../core/page/pages-schema.ts";
 import { membersOf } from "../../core/page/shown-page.ts";
 import { Choice } from "../controls/choice.tsx";
+import { RemoveLink } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { useAnswer, useOpenShop } from "../shell/shop-context.ts";
 import { Conditions } from "./conditions.tsx";
@@ -131,18 +132,13 @@ export function CollectionForm({ collection }: { collection: Collection }) {
         ])}
       </select>
       <span />
-      <p>
-        <button
-          type="button"
-          className="link text-[13px]"
-          onClick={() => {
-            pages.getState().apply(removeCollection(collection));
-            navigate(`/shops/${shop.slug}/pages/collections`);
-          }}
-        >
-          Remove this collection
-        </button>
-      </p>
+      <RemoveLink
+        words="Remove this collection"
+        run={() => {
+          pages.getState().apply(removeCollection(collection));
+          navigate(`/shops/${shop.slug}/pages/collections`);
+        }}
+      />
     </div>
   );
 }

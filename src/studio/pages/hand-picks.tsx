@@ -1,8 +1,8 @@
 import { ArrowUp, X } from "lucide-react";
 import { useDeferredValue, useState } from "react";
 import { countsOf } from "../../core/match/engine.ts";
+import { IconButton } from "../controls/line-tools.tsx";
 import { useAnswer } from "../shell/shop-context.ts";
-import { IconButton } from "./sort-form.tsx";
 
 interface Props {
   /** Ids of the products. */

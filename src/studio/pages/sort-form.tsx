@@ -1,7 +1,8 @@
-import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
+import { Plus } from "lucide-react";
 import { usualSorts } from "../../core/match/sort-keys.ts";
 import type { SortChoice } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
+import { LineTools, moved, replaced, without } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { FormPart } from "./form-line.tsx";
@@ -21,16 +22,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
   const { profiles } = useOpenShop();
   const { sorts } = layout;
   const put = (next: readonly SortChoice[], words: string) => set({ sorts: [...next] }, words);
-  const replace = (at: number, one: SortChoice, words: string) =>
-    put(
-      sorts.map((old, n) => (n === at ? one : old)),
-      words,
-    );
-  const move = (at: number, to: number) => {
-    const next = [...sorts];
-    const [one] = next.splice(at, 1);
-    if (one) put([...next.slice(0, to), one, ...next.slice(to)], `move ${one.label}`);
-  };
+  const replace = (at: number, one: SortChoice, words: string) => put(replaced(sorts, at, one), words);
   const start = () =>
     put(
       usualSorts(profiles.map(({ field }) => field)).map(({ sort, goesBy }) => ({
@@ -85,24 +77,13 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
                     </option>,
                   ])}
                 </select>
-                <IconButton label={`Move ${one.label} up`} off={at === 0} run={() => move(at, at - 1)}>
-                  <ArrowUp size={13} aria-hidden />
-                </IconButton>
-                <IconButton label={`Move ${one.label} down`} off={at === sorts.length - 1} run={() => move(at, at + 1)}>
-                  <ArrowDown size={13} aria-hidden />
-                </IconButton>
-                <IconButton
-                  label={`Remove ${one.label}`}
-                  off={false}
-                  run={() =>
-                    put(
-                      sorts.filter((_, n) => n !== at),
-                      `without the order ${one.label}`,
-                    )
-                  }
-                >
-                  <X size={13} aria-hidden />
-                </IconButton>
+                <LineTools
+                  name={one.label}
+                  at={at}
+                  of={sorts.length}
+                  move={(to) => put(moved(sorts, at, to), `move ${one.label}`)}
+                  remove={() => put(without(sorts, at), `without the order ${one.label}`)}
+                />
               </li>
             ))}
           </ol>
@@ -120,27 +101,3 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
     </FormPart>
   );
 }
-
-/** A small button with a picture. */
-export const IconButton = ({
-  label,
-  off = false,
-  run,
-  children,
-}: {
-  label: string;
-  off?: boolean;
-  run(): void;
-  children: React.ReactNode;
-}) => (
-  <button
-    type="button"
-    className="grid size-6 flex-none place-items-center rounded-md text-quiet hover:bg-sand disabled:opacity-30"
-    aria-label={label}
-    title={label}
-    disabled={off}
-    onClick={run}
-  >
-    {children}
-  </button>
-);

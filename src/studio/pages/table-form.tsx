@@ -1,22 +1,18 @@
-import { Plus, X } from "lucide-react";
+import { Plus } from "lucide-react";
 import { Fragment } from "react";
 import type { TableColumn } from "../../core/page/pages-schema.ts";
+import { LineTools, moved, replaced, without } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-side.tsx";
-import { IconButton } from "./sort-form.tsx";
 
 /** The columns of the table, each with one or several things one under the other. */
 export function TableForm({ layout, own, set }: LayoutFormProps) {
   const { table, form } = layout;
   if (!Object.values(form).includes("table")) return null;
   const put = (next: readonly TableColumn[], words: string) => set({ table: [...next] }, words);
-  const replace = (at: number, column: TableColumn, words: string) =>
-    put(
-      table.map((old, n) => (n === at ? column : old)),
-      words,
-    );
+  const replace = (at: number, column: TableColumn, words: string) => put(replaced(table, at, column), words);
   return (
     <FormPart
       title="Columns of the table"
@@ -34,17 +30,13 @@ export function TableForm({ layout, own, set }: LayoutFormProps) {
                 longest={200}
                 set={(title) => replace(at, { ...column, title }, `call a column ${title}`)}
               />
-              <IconButton
-                label={`Remove ${name}`}
-                run={() =>
-                  put(
-                    table.filter((_, n) => n !== at),
-                    `without ${name}`,
-                  )
-                }
-              >
-                <X size={13} aria-hidden />
-              </IconButton>
+              <LineTools
+                name={name}
+                at={at}
+                of={table.length}
+                move={(to) => put(moved(table, at, to), `move ${name}`)}
+                remove={() => put(without(table, at), `without ${name}`)}
+              />
             </div>
             <div className="ps-3">
               <CellList

@@ -1,0 +1,144 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import { demoPages } from "../../../../demo/pages.ts";
+import { demoAside, demoPanel, demoQuestions } from "../../../../demo/panel.ts";
+import { readCatalogue } from "../../catalogue/read.ts";
+import { edited } from "../../document/edit.ts";
+import { LocalFacts } from "../../facts/local-facts.ts";
+import { CatalogueIndex } from "../../index/catalogue-index.ts";
+import { setBars, setLayout, standPanel } from "../../page/edit.ts";
+import { pageFigures } from "../../page/figures.ts";
+import type { PagesDocument } from "../../page/pages-schema.ts";
+import { setBehaviour, setMode } from "../../panel/edit.ts";
+import { facetRows } from "../../panel/panel.ts";
+import type { PanelDocument } from "../../panel/panel-schema.ts";
+
+const facts = new LocalFacts(new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue));
+const demo = new Map([
+  ["climber-finder", demoPanel],
+  ["three-questions", demoQuestions],
+  ["beside-the-text", demoAside],
+]);
+
+/** What is found on a page, as “kind: words”. */
+async function found(
+  address: string,
+  pages: PagesDocument = demoPages,
+  panels: ReadonlyMap<string, PanelDocument> = demo,
+): Promise<string[]> {
+  const figures = await pageFigures(facts, address, pages, panels);
+  return (figures?.findings ?? []).map(({ kind, words }) => `${kind}: ${words}`);
+}
+
+const kinds = (lines: readonly string[]) => [...new Set(lines.map((line) => line.split(":")[0]))];
+
+describe("pages in numbers", () => {
+  it("tell what each facet offers there, of what it has in the shop", async () => {
+    const figures = await pageFigures(facts, "/categories/pots", demoPages, demo);
+    const light = figures?.facets.find(({ field }) => field === "light");
+    const size = figures?.facets.find(({ field }) => field === "pot-size");
+    expect(figures?.products).toBe(38);
+    expect(light).toMatchObject({ reach: 0, options: 0, left: 3 });
+    expect(size?.options).toBeGreaterThan(0);
+    expect(figures?.facets.find(({ field }) => field === "price")?.options).toBeUndefined();
+    expect(await pageFigures(facts, "/none", demoPages, demo)).toBeUndefined();
+  });
+});
+
+describe("findings about pages", () => {
+  it("are none of the serious ones in the demo", async () => {
+    const serious = ["empty-page", "address-twice", "condition-gone", "panel-gone", "sends-nowhere", "unreached-slot"];
+    for (const address of ["/", "/collections/gifts", "/articles/plants-and-pets", "/articles/choosing-a-climber"])
+      for (const kind of kinds(await found(address))) expect(serious).not.toContain(kind);
+  });
+
+  it("tell of facets that are not there or reach few, with the numbers of the page", async () => {
+    const lines = await found("/categories/pots");
+    expect(lines).toContain(
+      "facet-not-here: Light: none of the 38 products of this page states it, so it is not shown here.",
+    );
+    const reach = (await found("/collections/gifts")).filter((line) => line.startsWith("low-reach-here"));
+    // Two panels ask for the flower colour there, and it is told once.
+    expect(reach.filter((line) => line.includes("Flower colour"))).toEqual([
+      "low-reach-here: Flower colour finds 15 of the 32 products of this page; 17 vanish with any choice.",
+    ]);
+  });
+
+  it("tell of empty pages, fields that are gone, and two pages at one address", async () => {
+    const [first] = demoPages.collections;
+    if (!first) throw new Error("The demo has collections.");
+    const of = {
+      by: "conditions" as const,
+      join: "all" as const,
+      conditions: [{ field: "moonlight", options: ["x"] }],
+    };
+    const gone = { ...demoPages, collections: [{ ...first, of }] };
+    expect(kinds(await found("/collections/on-sale", gone))).toEqual(["empty-page", "condition-gone"]);
+    const standing = edited(demoPages, setLayout({ kind: "brand" }, { within: of.conditions }, ""));
+    expect(kinds(await found("/brands/wickwillow", standing))).toContain("condition-gone");
+    const clash = {
+      ...demoPages,
+      collections: [...demoPages.collections, { ...first, id: "x", slug: "hardiness-h4-hardy" }],
+    };
+    expect(kinds(await found("/collections/hardiness-h4-hardy", clash))).toContain("address-twice");
+  });
+
+  it("tell of panels that are gone, or stand where the page has no place for them", async () => {
+    const missing = edited(demoPages, standPanel({ address: "/" }, [], "none-such", undefined, ""));
+    expect(kinds(await found("/", missing))).toContain("panel-gone");
+    const inText = edited(demoPages, standPanel({ address: "/" }, [], "beside-the-text", undefined, ""));
+    expect(await found("/", inText)).toContainEqual(
+      expect.stringMatching(/^unreached-slot: “Beside the text”.*no article/),
+    );
+    const beside = edited(
+      demoPages,
+      standPanel({ address: "/articles/plants-and-pets" }, [], "climber-finder", undefined, ""),
+    );
+    expect(await found("/articles/plants-and-pets", beside)).toContainEqual(
+      expect.stringMatching(/^unreached-slot: .*on wide and medium and slim: the article lists no products/),
+    );
+  });
+
+  it("tell of one field that is asked in two ways", async () => {
+    const [light] = facetRows(demoQuestions);
+    if (!light) throw new Error("The questions begin with light.");
+    const other = new Map([...demo, ["three-questions", edited(demoQuestions, setMode(light, "all", ""))]]);
+    expect(kinds(await found("/collections/gifts", demoPages, other))).toContain("asked-two-ways");
+    expect(kinds(await found("/collections/gifts"))).not.toContain("asked-two-ways");
+  });
+
+  it("tell of choices that are taken nowhere, back again, or where nobody asks the same", async () => {
+    const sending = (to: string, panel = demoAside) =>
+      new Map([...demo, ["beside-the-text", edited(panel, setBehaviour("sendTo", to))]]);
+    const at = (panels: ReadonlyMap<string, PanelDocument>) => found("/articles/plants-and-pets", demoPages, panels);
+    expect(await at(sending("/none"))).toContainEqual(expect.stringMatching(/^sends-nowhere: .*there is no page/));
+    expect(await at(sending("/articles/plants-and-pets"))).toContainEqual(expect.stringMatching(/very page/));
+    expect(kinds(await at(sending("/articles/choosing-a-climber")))).not.toContain("sends-nowhere");
+    expect(await at(sending(""))).toContainEqual(expect.stringMatching(/show nothing/));
+    const strange = { ...demoAside, rows: facetRows(demoPanel).filter(({ field }) => field === "mature-height") };
+    expect(await at(sending("/articles/choosing-a-climber", strange))).toContainEqual(
+      expect.stringMatching(/no panel asks for mature-height: they would be lost/),
+    );
+    const back = new Map([
+      ...sending("/collections/gifts"),
+      ["three-questions", edited(demoQuestions, setBehaviour("sendTo", "/articles/plants-and-pets"))],
+    ]);
+    expect(await at(back)).toContainEqual(expect.stringMatching(/takes them back here/));
+  });
+
+  it("tell of bars and offsets that leave little of the screen", async () => {
+    const tall = edited(
+      demoPages,
+      setBars([{ id: "a", name: "A", height: { wide: 390, slim: 60 }, stays: { wide: true } }], ""),
+    );
+    const lines = await found("/", tall);
+    expect(lines).toContain("tall-bars: On wide the bars that stay take 390 of 800 px of the screen.");
+    const nudged = (px: number) =>
+      new Map([...demo, ["climber-finder", edited(demoPanel, setBehaviour("nudge", px, "wide"))]]);
+    expect(await found("/", demoPages, nudged(400))).toContainEqual(
+      expect.stringMatching(/^tall-offset: .*492 px below the top on wide, which leaves it 308 of 800 px/),
+    );
+    expect(await found("/", demoPages, nudged(-200))).toContainEqual(expect.stringMatching(/108 px above the top/));
+    expect(kinds(await found("/", demoPages, nudged(-4)))).not.toContain("tall-offset");
+  });
+});
