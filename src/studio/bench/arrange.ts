@@ -1,7 +1,6 @@
 import { toast } from "sonner";
-import { type Band, withBand } from "../../core/band/band.ts";
-import { standPanel } from "../../core/page/edit.ts";
-import { addRow, moveRow, removeRow, setLabel, setPlacement, setSetting } from "../../core/panel/edit.ts";
+import type { Band } from "../../core/band/band.ts";
+import { addRow, moveRow, removeRow, setLabel, setSetting } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
@@ -10,6 +9,7 @@ import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
 import { openDocument } from "../shell/documents.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
 import type { Bench } from "./bench-context.ts";
+import { placeOn } from "./place.ts";
 import { rowTitle } from "./row-title.ts";
 
 /** Does what was done on the page itself: the same edits as in the lattice. @param band that the page is on */
@@ -17,7 +17,7 @@ export async function doArranged(act: ArrangeAct, band: Band, shop: OpenShop, be
   const { panel: store, session } = bench;
   const { document, apply } = store.getState();
   if (act.do === "add") return session.setState({ adding: act.at });
-  if (act.do === "place") return place(act.placement, band, shop, bench);
+  if (act.do === "place") return placeOn(band, act.placement, shop, bench);
   const at = document.rows.findIndex(({ id }) => id === act.row);
   const row = document.rows[at];
   if (!row) return;
@@ -64,28 +64,4 @@ async function carry(
   include(other);
   other.getState().apply(addRow({ ...structuredClone(row), id: freeId(document.rows, row.id) }, title));
   store.getState().apply(removeRow(row.id, title));
-}
-
-/** Puts the panel in another slot: on this page alone where the page has it otherwise than the panel by itself. */
-function place(placement: Parameters<typeof setPlacement>[1], band: Band, { pages }: OpenShop, bench: Bench): void {
-  const { panel, session, slug } = bench;
-  const { shown } = session.getState();
-  const here = shown?.page.layout.panels.find((one) => one.panel === slug);
-  if (!shown || !here?.at) {
-    panel.getState().apply(setPlacement(band, placement));
-    return;
-  }
-  const { address, layout } = shown.page;
-  const { name } = panel.getState().document;
-  pages
-    .getState()
-    .apply(
-      standPanel(
-        { address },
-        layout.panels,
-        slug,
-        withBand(here.at, band, placement),
-        `${name}: ${placement} on ${band} of this page`,
-      ),
-    );
 }

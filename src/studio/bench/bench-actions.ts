@@ -1,7 +1,7 @@
 import { bands } from "../../core/band/band.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
-import { addRow, duplicateRow, moveRow, removeRow, setPlacement } from "../../core/panel/edit.ts";
+import { addRow, duplicateRow, moveRow, removeRow } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import { placements } from "../../core/panel/placement.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
@@ -9,10 +9,12 @@ import type { Action } from "../shell/commands.tsx";
 import type { OpenShop } from "../shell/shop-context.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import type { Bench } from "./bench-context.ts";
+import { placeOn } from "./place.ts";
 import { rowTitle } from "./row-title.ts";
 
 /** Everything that can be done on the bench, by name. */
-export function benchActions(shop: OpenShop, { panel: store, session }: Bench): Action[] {
+export function benchActions(shop: OpenShop, bench: Bench): Action[] {
+  const { panel: store, session } = bench;
   const { apply, document: panel } = store.getState();
   const suggested = addSuggested(shop, panel);
   return [
@@ -20,6 +22,11 @@ export function benchActions(shop: OpenShop, { panel: store, session }: Bench): 
       name: "Clear what is chosen on the stage",
       run: () => session.setState({ selection: emptySelection, chosenBy: undefined }),
     },
+    {
+      name: session.getState().arranging ? "Try the page as a shopper would" : "Arrange on the page itself",
+      run: () => session.setState(({ arranging }) => ({ arranging: !arranging })),
+    },
+    { name: "Try every row for what it moves", run: () => session.setState({ trials: bands }) },
     ...freeFields(shop, panel).map(({ profile }) => ({
       name: `Add ${profile.field.name}`,
       run: () => apply(addRow(suggestRow(profile), profile.field.name)),
@@ -39,7 +46,7 @@ export function benchActions(shop: OpenShop, { panel: store, session }: Bench): 
     ...bands.flatMap((band) =>
       placements.map((placement) => ({
         name: `Place the panel on ${band}: ${placement}`,
-        run: () => apply(setPlacement(band, placement)),
+        run: () => placeOn(band, placement, shop, bench),
       })),
     ),
     ...bands.flatMap((band) =>

@@ -1,13 +1,14 @@
 import { ChevronDown } from "lucide-react";
 import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
-import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
 import { placements } from "../../core/panel/placement.ts";
 import { PlacementGlyph, placementWords as words } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
-import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
 import { columns } from "./columns.ts";
 import { PanelSettings } from "./panel-settings.tsx";
+import { followOn, placeOn } from "./place.ts";
 import { usePlacement } from "./use-placement.ts";
 
 /** The panel's own row: where it stands on each band. */
@@ -50,8 +51,10 @@ export function PlacementRow() {
 }
 
 function PlacementCell({ band }: { band: Band }) {
-  const store = useBench().panel;
-  const placement = usePanel((state) => state.document.placement);
+  const bench = useBench();
+  const shop = useOpenShop();
+  const { placement } = usePlacement();
+  const isArticle = useSession(({ shown }) => shown?.page.kind === "article");
   const shown = resolve(placement, band);
   const own = isOwn(placement, band);
   const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", as on the wider band"}`;
@@ -68,27 +71,30 @@ function PlacementCell({ band }: { band: Band }) {
     >
       {(close) => (
         <div className="flex flex-col gap-0.5">
-          {placements.map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === shown}
-              className={`flex items-center gap-3 rounded-lg px-2 py-1.5 text-start ${one === shown ? "bg-plum-soft font-medium" : "hover:bg-sand"}`}
-              onClick={() => {
-                store.getState().apply(setPlacement(band, one));
-                close();
-              }}
-            >
-              <PlacementGlyph placement={one} />
-              {words[one]}
-            </button>
-          ))}
+          {placements
+            // In a text there is a place in articles only.
+            .filter((one) => one !== "article" || isArticle || one === shown)
+            .map((one) => (
+              <button
+                key={one}
+                type="button"
+                aria-pressed={one === shown}
+                className={`flex items-center gap-3 rounded-lg px-2 py-1.5 text-start ${one === shown ? "bg-plum-soft font-medium" : "hover:bg-sand"}`}
+                onClick={() => {
+                  placeOn(band, one, shop, bench);
+                  close();
+                }}
+              >
+                <PlacementGlyph placement={one} />
+                {words[one]}
+              </button>
+            ))}
           {own && band !== "wide" ? (
             <button
               type="button"
               className="link px-2 py-1.5 text-start text-[13px]"
               onClick={() => {
-                store.getState().apply(followPlacement(band));
+                followOn(band, shop, bench);
                 close();
               }}
             >

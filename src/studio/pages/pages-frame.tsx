@@ -16,7 +16,7 @@ export function PagesFrame({ children }: { children: ReactNode }) {
     ["", "Table"],
     ["/collections", `Collections ${collections}`],
     ["/articles", `Articles ${articles}`],
-    ["/around", "Bars and menu"],
+    ["/around", "Bars, menu, search"],
   ];
   return (
     <DocumentFrame store={pages} what="The pages were">

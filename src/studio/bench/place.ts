@@ -1,0 +1,36 @@
+import { type Band, type Banded, withBand, withoutBand } from "../../core/band/band.ts";
+import { standPanel } from "../../core/page/edit.ts";
+import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
+import type { Placement } from "../../core/panel/placement.ts";
+import type { OpenShop } from "../shell/shop-context.ts";
+import type { Bench } from "./bench-context.ts";
+
+/** Puts the panel somewhere else on a band: on the page of the stage alone, where that has it otherwise than the panel by itself. */
+export function placeOn(band: Band, placement: Placement, shop: OpenShop, bench: Bench): void {
+  const own = (at: Banded<Placement>) => withBand(at, band, placement);
+  if (!placeHere(own, `${placement} on ${band}`, shop, bench))
+    bench.panel.getState().apply(setPlacement(band, placement));
+}
+
+/** Lets the panel on a narrower band stand as on the wider one, on the page of the stage or by itself. */
+export function followOn(band: Band, shop: OpenShop, bench: Bench): void {
+  const own = (at: Banded<Placement>) => withoutBand(at, band);
+  if (!placeHere(own, `${band} as the wider band`, shop, bench)) bench.panel.getState().apply(followPlacement(band));
+}
+
+/** @returns whether the page has a placement of its own, so that it was the one to change */
+function placeHere(
+  change: (at: Banded<Placement>) => Banded<Placement>,
+  words: string,
+  { pages }: OpenShop,
+  { panel, session, slug }: Bench,
+): boolean {
+  const { shown } = session.getState();
+  const here = shown?.page.layout.panels.find((one) => one.panel === slug);
+  if (!shown || !here?.at) return false;
+  const { address, layout } = shown.page;
+  const { name } = panel.getState().document;
+  const edit = standPanel({ address }, layout.panels, slug, change(here.at), `${name} on this page: ${words}`);
+  pages.getState().apply(edit);
+  return true;
+}
