@@ -7,7 +7,7 @@ import { defineConfig, type Plugin } from "vite";
  * where a page counts for itself. The stand-in shop around the panel is in it. The aim is 20 for six and 24 for all;
  * these hold the line until it is reached.
  */
-const budget = { six: 33, all: 37, engine: 11 };
+const budget = { six: 33, all: 37, engine: 11.5 };
 const six = ["check-boxes", "swatches", "tiles", "tree", "slider-inputs", "switch"];
 
 const isChunk = (output: OutputBundle[string] | undefined): output is OutputChunk => output?.type === "chunk";

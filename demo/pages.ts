@@ -73,9 +73,9 @@ export const demoPages: PagesDocument = {
       html: "<p>Picked by the people who water them.</p>",
       of: {
         by: "hand",
-        products: ["LM001", "LM004", "LM009", "LM016", "LM023", "LM031", "LM042", "LM058", "LM077", "LM101"],
+        products: ["LM101", "LM004", "LM009", "LM016", "LM023", "LM031", "LM042", "LM058", "LM077", "LM001"],
       },
-      order: "",
+      order: "picked",
     },
     {
       id: "balcony",

@@ -3,10 +3,11 @@ import type { SearchedField } from "../index/search-schema.ts";
 import { cardOf } from "../listing/card.ts";
 import type { Answer, WireAnswer } from "./answer.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
-import { byRelevance, sortProducts } from "./order.ts";
+import type { Matcher } from "./matcher.ts";
+import { byPlace, byRelevance, sortProducts } from "./order.ts";
 import { PageCounts } from "./page-counts.ts";
 import type { Clause, Question } from "./question.ts";
-import { bestMatch } from "./sort-keys.ts";
+import { bestMatch, pickedOrder } from "./sort-keys.ts";
 import { takeBacks } from "./take-back.ts";
 
 /** Pages whose products and counts are kept; those used longest ago go first. */
@@ -34,10 +35,8 @@ export class LocalEngine implements Engine {
    * The answer as it travels.
    * @param has whether the asker has the unchanging part of a facet already, by {@link facetName}; by default it has all
    */
-  answer(
-    { within, facets, selection, sort, show, mends, searching, from, size }: Question,
-    has: (name: string) => boolean = () => true,
-  ): WireAnswer {
+  answer(question: Question, has: (name: string) => boolean = () => true): WireAnswer {
+    const { within, facets, selection, show, mends, searching, from, size } = question;
     const { index } = this;
     const page = this.page(within, searching);
     const known = facets.filter((facet) => index.field(facet.field) !== undefined);
@@ -52,12 +51,7 @@ export class LocalEngine implements Engine {
     }
     const { fits } = matcher;
     const shown =
-      size === 0
-        ? matched.subarray(0, 0)
-        : (sort === bestMatch
-            ? byRelevance(matched, index.text.relevance(wordsIn(within, selection.text), searching))
-            : sortProducts(index, matched, sort, fits)
-          ).subarray(from, from + size);
+      size === 0 ? matched.subarray(0, 0) : this.#ordered(matched, matcher, question).subarray(from, from + size);
     return {
       total: matched.length,
       outOf: page.outOf,
@@ -70,6 +64,16 @@ export class LocalEngine implements Engine {
           }
         : {}),
     };
+  }
+
+  /** Products in the order that a question wants. */
+  #ordered(matched: Uint32Array, matcher: Matcher, { within, selection, sort, searching }: Question): Uint32Array {
+    const { index } = this;
+    if (sort === bestMatch)
+      return byRelevance(matched, index.text.relevance(wordsIn(within, selection.text), searching));
+    if (sort !== pickedOrder) return sortProducts(index, matched, sort, matcher.fits);
+    const picked = within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
+    return byPlace(index, matched, picked);
   }
 
   /** A page by what it asks of its products, with what was counted on it. */

@@ -27,6 +27,13 @@ export function sortProducts(
 export const byRelevance = (products: Uint32Array, scores: Float64Array): Uint32Array =>
   orderBy(products, [{ of: Float64Array.from(products, (product) => scores[product] ?? 0), down: true }]);
 
+/** Product numbers in the order of a list of ids; those that are not in it come last. */
+export function byPlace(index: CatalogueIndex, products: Uint32Array, ids: readonly string[]): Uint32Array {
+  const places = new Map(ids.map((id, place) => [id, place]));
+  const place = (product: number) => places.get(index.catalogue.productIds[product] ?? "") ?? Number.NaN;
+  return orderBy(products, [{ of: Float64Array.from(products, place), down: false }]);
+}
+
 function outermost(
   index: CatalogueIndex,
   { field, down }: SortKey,

@@ -9,8 +9,10 @@ export interface SortKey {
 
 /** The order by how well products fit the words that are searched for. */
 export const bestMatch = "best";
-/** Orders that go by no field: that, and the catalogue's own, where a page is in another. */
-export const namedSorts = ["shop", bestMatch];
+/** The order in which a page's products were picked by hand. */
+export const pickedOrder = "picked";
+/** Orders that go by no field: those, and the catalogue's own, where a page is in another. */
+export const namedSorts = ["shop", bestMatch, pickedOrder];
 
 /** Fields that an order goes by at most. */
 const mostSortKeys = 8;

@@ -7,6 +7,7 @@ import { checkDocument } from "../document/kind.ts";
 import { LocalFacts } from "../facts/local-facts.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { countsOf } from "../match/engine.ts";
+import { orderOf } from "../place/place.ts";
 import { addCollection, giveBack, liftPanel, removeCollection, setLayout, standPanel } from "./edit.ts";
 import { pagesKind } from "./kind.ts";
 import { pageList, productAddress, productAt } from "./page-list.ts";
@@ -53,6 +54,22 @@ describe("pages", () => {
     const [scented, bees, either] = ["/tags/scented", "/tags/bees-love-it", "/collections/scent-and-bees"].map(within);
     expect(either).toBeGreaterThan(Math.max(scented ?? 0, bees ?? 0));
     expect(either).toBeLessThanOrEqual((scented ?? 0) + (bees ?? 0));
+  });
+
+  it("stand in the order that they say: as picked, by a field, or as shoppers can choose", () => {
+    const ids = (address: string) => {
+      const page = at(address);
+      const sort = page ? orderOf({ sort: "" }, page.order, page.layout.sorts) : "";
+      return facts.ask({ ...countsOf([], undefined, page?.within), sort, size: 10 }).products.map(({ id }) => id);
+    };
+    const favourites = demoPages.collections.find(({ slug }) => slug === "our-favourites");
+    expect(favourites?.of.by === "hand" && favourites.of.products).toEqual(ids("/collections/our-favourites"));
+    const prices = facts
+      .ask({ ...countsOf([], undefined, at("/collections/on-sale")?.within), sort: "price", size: 10 })
+      .products.map(({ id }) => id);
+    expect(ids("/collections/on-sale")).toEqual(prices);
+    expect(orderOf({ sort: "-price" }, "price", [])).toBe("-price");
+    expect(orderOf({ sort: "" }, "price", [{ sort: "rating" }])).toBe("rating");
   });
 
   it("say the way down to them", () => {

@@ -18,9 +18,9 @@ interface Choosable {
   sort: Sort;
 }
 
-/** The order that a place is shown in: what the shopper chose, else the first that can be chosen, else the page's own. */
+/** The order that a place is shown in: what the shopper chose, else the first that can be chosen, else (or where that is none) the page's own. */
 export const orderOf = ({ sort }: Pick<Place, "sort">, order: Sort, choices: readonly Choosable[]): Sort =>
-  sort !== "" ? sort : (choices[0]?.sort ?? order);
+  sort !== "" ? sort : choices[0]?.sort || order;
 
 /** What a shopper does to a listing. */
 export type Act =

@@ -1,3 +1,4 @@
+import type { ComponentChildren } from "preact";
 import { type Band, bands, resolve } from "../../core/band/band.ts";
 import { listForms, ratios } from "../../core/page/layout.ts";
 import type { Perform } from "../panel/panel-state.ts";
@@ -11,14 +12,21 @@ interface Props<S extends ListingState> {
   /** One for each band before a width is known; afterwards that of the present one. */
   states: readonly S[];
   perform: Perform;
+  /** What the designer has put where nothing is found. */
+  children?: ComponentChildren;
 }
 
 /** The products that were found, as the page lists them on each band, or what to do when there are none. */
-export function Listing<S extends ListingState>({ states, perform }: Props<S>) {
+export function Listing<S extends ListingState>({ states, perform, children }: Props<S>) {
   const [state] = states;
   if (!state) return null;
   const { layout, answer } = state;
-  if (answer.total === 0) return <NothingFound state={state} perform={perform} />;
+  if (answer.total === 0)
+    return (
+      <NothingFound state={state} perform={perform}>
+        {children}
+      </NothingFound>
+    );
   return (
     <div class="zs-products" style={styleOf(layout)}>
       {listForms.map((form) => {

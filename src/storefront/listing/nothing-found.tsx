@@ -1,4 +1,4 @@
-import { Fragment } from "preact";
+import { type ComponentChildren, Fragment } from "preact";
 import type { Part } from "../../core/match/answer.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import { toAddress } from "../../core/place/address.ts";
@@ -11,7 +11,15 @@ import type { ListingState } from "./listing-state.ts";
  * What stands in the place of products when nothing fits: what the designer has written, and each choice that can be
  * taken back, with the number of products that are found without it.
  */
-export function NothingFound({ state, perform }: { state: ListingState; perform: Perform }) {
+export function NothingFound({
+  state,
+  perform,
+  children,
+}: {
+  state: ListingState;
+  perform: Perform;
+  children?: ComponentChildren;
+}) {
   const { say, layout, answer, fields, query, asked, selection } = state;
   const near = selection.text.trim() === "" ? [] : (answer.near ?? []);
   const chips = chipsOf(state);
@@ -24,6 +32,7 @@ export function NothingFound({ state, perform }: { state: ListingState; perform:
         // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
         <div class="zt-text" dangerouslySetInnerHTML={{ __html: layout.nothing }} />
       ) : null}
+      {children}
       {near.length > 0 ? (
         <p>
           {say("didYouMean")}{" "}

@@ -155,6 +155,16 @@ describe("a page of several panels", () => {
     expect(new Set(ids).size).toBe(ids.length);
   });
 
+  it("shows a panel that stands where nothing is found then, and only then", async () => {
+    const nothing: PagePanel = { slug: "questions", panel: demoQuestions, at: { wide: "nothing" } };
+    const draw = (search: string) => drawPage(bootOf("/collections/gifts", [finder, nothing]), engine, search);
+    expect(await draw("")).not.toContain('data-panel="questions"');
+    const page = await draw("?light=shade&category=pots");
+    expect(page).toContain("No gift is like that.");
+    expect(page.indexOf('data-panel="questions"')).toBeGreaterThan(page.indexOf("zs-nothing"));
+    expect(page).toMatch(/Without Shade[^<]*<b>10 products/);
+  });
+
   it("is drawn with bars of the designer's heights, and what is below them told their sum", async () => {
     const boot = bootOf("/", [finder]);
     const page = await drawPage(

@@ -54,7 +54,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
   );
   const above = placed.filter(
     ({ state: own, placement }) =>
-      own.behaviour.chosen !== "panel" && placement !== "absent" && placement !== "article",
+      own.behaviour.chosen !== "panel" && !["absent", "article", "nothing"].includes(placement),
   );
   const title = titleOf(state);
   const isArticle = shown.kind === "article";
@@ -112,7 +112,9 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
               {state.trouble ? <span>{say("trouble")}</span> : null}
             </p>
             <div class="zs-result" data-busy={busyOf(state)}>
-              <Listing states={states} perform={perform} />
+              <Listing states={states} perform={perform}>
+                <Slot name="nothing" placed={at("nothing")} show={show} />
+              </Listing>
             </div>
           </section>
           <Slot name="right" placed={at("right")} show={show} />

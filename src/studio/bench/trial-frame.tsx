@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Band } from "../../core/band/band.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+import { noteShift } from "../shell/shift-results.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { widthOn } from "./page-width.ts";
@@ -29,15 +30,17 @@ function Trial({ band }: { band: Band }) {
         tell({ zt: "panel", slug, panel: tried });
         if (shown) tell({ zt: "page", ...shown });
         tell({ zt: "trial" });
-      } else if (data.zt === "tried")
+      } else if (data.zt === "tried") {
+        noteShift(shop.slug, address, Math.max(0, ...data.shifts.map(({ felt }) => felt)));
         session.setState(({ shifts, trials }) => ({
           shifts: { ...shifts, [band]: { of: tried, rows: data.shifts } },
           trials: trials.slice(1),
         }));
+      }
     };
     addEventListener("message", hear);
     return () => removeEventListener("message", hear);
-  }, [band, limits, panel, slug, session]);
+  }, [band, limits, panel, slug, session, shop.slug, address]);
   return (
     // Laid out and painted, since only what is painted can be seen to move, and out of everybody's way.
     <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>

@@ -11,6 +11,7 @@ import { TextControl } from "../controls/setting-control.tsx";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
 import { SlugField } from "./slug-field.tsx";
+import { Translations } from "./translations.tsx";
 import { TwoPart } from "./two-part.tsx";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
@@ -59,12 +60,19 @@ function ArticleForm({ article }: { article: Article }) {
   return (
     <div className="grid max-w-3xl grid-cols-[110px_minmax(0,1fr)] gap-x-4 gap-y-3">
       <span className={label}>Title</span>
-      <TextControl
-        name="Title of the article"
-        value={article.title}
-        longest={200}
-        set={(text) => set({ title: text.trim() }, `call it ${text}`)}
-      />
+      <div className="flex flex-col gap-1">
+        <TextControl
+          name="Title of the article"
+          value={article.title}
+          longest={200}
+          set={(text) => set({ title: text.trim() }, `call it ${text}`)}
+        />
+        <Translations
+          of="Title of the article"
+          others={article.titles}
+          set={(titles, language) => set({ titles }, `its name in ${language}`)}
+        />
+      </div>
       <span className={label}>Address</span>
       <SlugField folder="/articles/" slug={article.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
       <span className={label}>Text</span>

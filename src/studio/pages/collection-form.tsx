@@ -12,6 +12,7 @@ import { useAnswer, useOpenShop } from "../shell/shop-context.ts";
 import { Conditions } from "./conditions.tsx";
 import { HandPicks } from "./hand-picks.tsx";
 import { SlugField } from "./slug-field.tsx";
+import { Translations } from "./translations.tsx";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 const label = "pt-1 text-[13px] text-quiet";
@@ -27,7 +28,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
     pages.getState().apply(setCollection({ ...collection, ...change }, `${name}: ${words}`));
   const by = (next: Collection["of"]["by"]) => {
     if (next === of.by) return;
-    if (next === "hand") return set({ of: { by: "hand", products: [] } }, "picked by hand");
+    if (next === "hand") return set({ of: { by: "hand", products: [] }, order: "picked" }, "picked by hand");
     if (next === "conditions") return set({ of: { by: "conditions", join: "all", conditions: [] } }, "by conditions");
     const first = profiles.find(({ field, options }) => isFacetable(field) && options > 1 && options < 50);
     return set({ of: { by: "value", field: first?.field.key ?? "category" } }, "one for each value");
@@ -35,12 +36,19 @@ export function CollectionForm({ collection }: { collection: Collection }) {
   return (
     <div className="grid max-w-3xl grid-cols-[110px_minmax(0,1fr)] gap-x-4 gap-y-3">
       <span className={label}>Name</span>
-      <TextControl
-        name="Name of the collection"
-        value={name}
-        longest={200}
-        set={(text) => set({ name: text.trim() }, `call it ${text}`)}
-      />
+      <div className="flex flex-col gap-1">
+        <TextControl
+          name="Name of the collection"
+          value={name}
+          longest={200}
+          set={(text) => set({ name: text.trim() }, `call it ${text}`)}
+        />
+        <Translations
+          of="Name of the collection"
+          others={collection.names}
+          set={(names, language) => set({ names }, `its name in ${language}`)}
+        />
+      </div>
       <span className={label}>Address</span>
       <SlugField folder="/collections/" slug={collection.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
       <span className={label}>Products</span>
@@ -122,6 +130,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
         onChange={(event) => set({ order: event.target.value }, "its order")}
       >
         <option value="">Shop’s order</option>
+        {of.by === "hand" ? <option value="picked">As picked</option> : null}
         {profiles.flatMap(({ field }) => [
           <option key={field.key} value={field.key}>
             {field.name}, up

@@ -1,7 +1,7 @@
-import { ArrowUp, X } from "lucide-react";
+import { ArrowUp } from "lucide-react";
 import { useDeferredValue, useState } from "react";
 import { countsOf } from "../../core/match/engine.ts";
-import { IconButton } from "../controls/line-tools.tsx";
+import { LineTools, moved, without } from "../controls/line-tools.tsx";
 import { useAnswer } from "../shell/shop-context.ts";
 
 interface Props {
@@ -23,22 +23,18 @@ export function HandPicks({ picked, set }: Props) {
       <div>
         <p className="mb-1 text-quiet">{picked.length} picked</p>
         <ul aria-label="Picked products" className="max-h-64 overflow-auto rounded-lg border border-hair">
-          {picked.map((id) => (
+          {picked.map((id, at) => (
             <li key={id} className="flex items-center gap-2 border-b border-hair/60 py-0.5 ps-2.5 last:border-0">
               <span className={`min-w-0 flex-1 truncate ${gone.includes(id) ? "text-error" : ""}`}>
                 {titles.get(id) ?? (gone.includes(id) ? `${id} is gone from the catalogue` : id)}
               </span>
-              <IconButton
-                label={`Take out ${titles.get(id) ?? id}`}
-                run={() =>
-                  set(
-                    picked.filter((one) => one !== id),
-                    `without ${titles.get(id) ?? id}`,
-                  )
-                }
-              >
-                <X size={13} aria-hidden />
-              </IconButton>
+              <LineTools
+                name={titles.get(id) ?? id}
+                at={at}
+                of={picked.length}
+                move={(to) => set(moved(picked, at, to), `move ${titles.get(id) ?? id}`)}
+                remove={() => set(without(picked, at), `without ${titles.get(id) ?? id}`)}
+              />
             </li>
           ))}
         </ul>

@@ -8,6 +8,7 @@ import { exceptionOf, layoutAt, layoutOfKind } from "../../core/page/shown-page.
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { percent } from "../shell/percent.ts";
+import { useShift } from "../shell/shift-results.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PanelCell } from "./panel-cell.tsx";
 import type { TableRow } from "./table-rows.ts";
@@ -117,9 +118,11 @@ function PageLink({ page, panel = "" }: { page: PageRef; panel: string | undefin
 }
 
 function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiting: boolean }) {
+  const { shop } = useOpenShop();
+  const shift = useShift(shop.slug, figures?.address ?? "");
   const cell = "text-end";
   if (!figures)
-    return [0, 1, 2, 3, 4].map((at) => (
+    return [0, 1, 2, 3, 4, 5].map((at) => (
       <span key={at} role="cell" className={`${cell} text-quiet`}>
         {waiting ? "…" : ""}
       </span>
@@ -143,6 +146,17 @@ function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiti
       </span>
       <span role="cell" className={cell} title="Options that these facets offer elsewhere in the shop, and not here">
         {left.toLocaleString("en")}
+      </span>
+      <span
+        role="cell"
+        className={`${cell} ${shift !== undefined && shift > 0.1 ? bad : ""}`}
+        title={
+          shift === undefined
+            ? "Not tried yet: open it on the bench and try every row"
+            : "As felt, the worst step of all rows"
+        }
+      >
+        {shift === undefined ? "–" : shift.toFixed(2)}
       </span>
       <span role="cell" className={`${cell} ${serious ? bad : ""}`}>
         {findings.length.toLocaleString("en")}

@@ -12,7 +12,7 @@ import { useFigures } from "./use-figures.ts";
 
 const rowHeight = 40;
 const panelWidth = 104;
-const numbers = ["Products", "Facets shown", "Least reach", "Left out", "Findings"];
+const numbers = ["Products", "Facets shown", "Least reach", "Left out", "Worst shift", "Findings"];
 
 interface Props {
   panels: ReadonlyMap<string, PanelDocument>;
@@ -40,7 +40,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
     overscan: 10,
   });
   const columns = {
-    gridTemplateColumns: `minmax(230px, 1.6fr) repeat(${panels.size}, ${panelWidth}px) 72px 84px 72px 64px 72px 40px`,
+    gridTemplateColumns: `minmax(230px, 1.6fr) repeat(${panels.size}, ${panelWidth}px) 72px 84px 72px 60px 72px 68px 40px`,
   };
   const fold = (address: string) =>
     setUnfolded((now) => {
@@ -73,7 +73,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
         tabIndex={0}
         className="min-h-0 flex-1 overflow-auto rounded-box border border-hair"
       >
-        <div className="text-[13px] tabular-nums" style={{ minWidth: 660 + panels.size * panelWidth }}>
+        <div className="text-[13px] tabular-nums" style={{ minWidth: 730 + panels.size * panelWidth }}>
           <div role="rowgroup" className="sticky top-0 z-10">
             <div
               role="row"

@@ -9,6 +9,7 @@ export const placementWords: Record<Placement, string> = {
   drawer: "In a drawer, behind a button",
   folded: "Folded, behind a button",
   article: "In the text of an article",
+  nothing: "Only where nothing is found",
   absent: "Not on this band",
 };
 
@@ -23,6 +24,7 @@ const drawn: Record<Placement, { panel?: Box; products: Box; mark?: string }> = 
   drawer: { panel: [1, 1, 20, 22], products: [1, 1, 38, 22], mark: "M32 8l-4 4 4 4" },
   folded: { panel: [1, 1, 13, 6], products: [1, 10, 38, 13], mark: "M18 3l3 3 3-3" },
   article: { panel: [22, 6, 17, 12], products: [1, 1, 38, 22], mark: "M5 6h13M5 11h13M5 16h13" },
+  nothing: { panel: [8, 12, 24, 8], products: [1, 1, 38, 22], mark: "M17 4l6 5M23 4l-6 5" },
   absent: { products: [1, 1, 38, 22] },
 };
 

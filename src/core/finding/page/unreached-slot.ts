@@ -14,7 +14,9 @@ export const unreachedSlot: PageFindingKind = {
         const place = resolve(at ?? own.placement, band);
         if (place === "article") return !isArticle;
         // Beside and above the products there is a place only where products are.
-        return isArticle && !page.layout.listing && ["left", "right", "above", "folded", "drawer"].includes(place);
+        return (
+          isArticle && !page.layout.listing && ["left", "right", "above", "folded", "drawer", "nothing"].includes(place)
+        );
       });
       if (lost.length === 0) return [];
       const why = isArticle ? "the article lists no products" : "the page is no article";
