@@ -130,6 +130,34 @@ test("orders of the designer's own, and more behind a button that keeps its plac
   await expect(cards).toHaveCount(48);
 });
 
+test("more comes while scrolling and keeps its place; a choice leads back to the top where the panel wants it", async ({
+  page,
+  request,
+}) => {
+  const layouts = { ...demoPages.layouts, shop: { panels: [{ panel: "climber-finder" }], more: "scroll" as const } };
+  const behaviour = { back: "top" as const, sticky: { wide: true } };
+  const own = await ownShop(request, "Scrolling", { panels: [{ ...demoPanel, behaviour }], pages: { layouts } });
+  await open(page, `${own}/`);
+  const cards = page.locator(".zs-card");
+  await expect(cards).toHaveCount(24);
+  const steps = await page.evaluate(() => history.length);
+  await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
+  await expect.poll(() => cards.count()).toBeGreaterThanOrEqual(48);
+  await expect(page).toHaveURL(/page=\d/);
+  // More of the same is no step of its own.
+  expect(await page.evaluate(() => history.length)).toBe(steps);
+  const shown = await cards.count();
+  await page.reload();
+  await expect(page.locator("html[data-ready]")).toBeAttached();
+  expect(await cards.count()).toBeGreaterThanOrEqual(shown);
+  await page.evaluate(() => scrollTo(0, 2500));
+  await page.locator('.zt-panel input[value="half shade"]').check();
+  await expect(total(page)).toHaveText("74 products of 240");
+  await expect
+    .poll(() => page.evaluate(() => Math.round(document.querySelector(".zs-result")?.getBoundingClientRect().top ?? 0)))
+    .toBe(92);
+});
+
 test("nothing found says what taking back each choice would find", async ({ page }) => {
   await open(page, `${shop}/collections/gifts?light=shade&category=pots`);
   await expect(page.getByText("No gift is like that. A voucher always fits.")).toBeVisible();

@@ -1,5 +1,5 @@
 import { ChevronRight, LayoutTemplate } from "lucide-react";
-import type { CSSProperties } from "react";
+import { type CSSProperties, memo } from "react";
 import { Link } from "react-router";
 import { type PagesEdit, type Scope, setLayout } from "../../core/page/edit.ts";
 import type { PageFigures } from "../../core/page/figures.ts";
@@ -20,12 +20,15 @@ interface Props {
   figures: PageFigures | undefined;
   unfolded: boolean;
   fold(address: string): void;
-  open: Scope | undefined;
+  /** Its layout is open at the side. */
+  isOpen: boolean;
   openLayout(scope: Scope | undefined): void;
 }
 
-/** A page or a kind of pages: where each panel stands on it, and what it shows in numbers. */
-export function PageRow({ row, panels, columns, figures, unfolded, fold, open, openLayout }: Props) {
+/** A page or a kind of pages: where each panel stands on it, and what it shows in numbers. Drawn anew only when it itself changes. */
+export const PageRow = memo(DrawnRow);
+
+function DrawnRow({ row, panels, columns, figures, unfolded, fold, isOpen, openLayout }: Props) {
   const { pages: store, shop } = useOpenShop();
   const pages = usePages((document) => document);
   const first = shop.panels[0]?.slug;
@@ -37,7 +40,6 @@ export function PageRow({ row, panels, columns, figures, unfolded, fold, open, o
   const standing = (page ? layoutAt(page, pages, first) : layoutOfKind(kind, pages, first)).panels;
   const own = page !== undefined && exceptionOf(pages, page.address)?.panels !== undefined;
   const apply = (edit: PagesEdit) => store.getState().apply(edit);
-  const isOpen = JSON.stringify(open) === JSON.stringify(scope);
   const ground = page ? (isOpen ? "bg-plum-soft" : "hover:bg-sand/50") : "bg-sand/70";
   return (
     <div

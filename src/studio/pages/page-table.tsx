@@ -1,5 +1,5 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useMemo, useRef, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { fitsWords, words } from "../../core/index/words.ts";
 import type { Scope } from "../../core/page/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -7,7 +7,7 @@ import { pageName } from "../shell/page-names.ts";
 import { useAllPages } from "../shell/shop-context.ts";
 import { PageDetail } from "./page-detail.tsx";
 import { PageRow } from "./page-row.tsx";
-import { keyOf, tableRows } from "./table-rows.ts";
+import { keyOf, type TableRow, tableRows } from "./table-rows.ts";
 import { useFigures } from "./use-figures.ts";
 
 const rowHeight = 40;
@@ -39,15 +39,21 @@ export function PageTable({ panels, open, openLayout }: Props) {
     getItemKey: (at) => (rows[at] ? keyOf(rows[at]) : at),
     overscan: 10,
   });
-  const columns = {
-    gridTemplateColumns: `minmax(230px, 1.6fr) repeat(${panels.size}, ${panelWidth}px) 72px 84px 72px 60px 72px 68px 40px`,
-  };
-  const fold = (address: string) =>
-    setUnfolded((now) => {
-      const next = new Set(now);
-      if (!next.delete(address)) next.add(address);
-      return next;
-    });
+  const columns = useMemo(
+    () => ({
+      gridTemplateColumns: `minmax(230px, 1.6fr) repeat(${panels.size}, ${panelWidth}px) 72px 84px 72px 60px 72px 68px 40px`,
+    }),
+    [panels.size],
+  );
+  const fold = useCallback(
+    (address: string) =>
+      setUnfolded((now) => {
+        const next = new Set(now);
+        if (!next.delete(address)) next.add(address);
+        return next;
+      }),
+    [],
+  );
   return (
     <section aria-label="Table of pages" className="flex min-h-0 min-w-0 flex-1 flex-col">
       <div className="mb-2 flex items-center gap-3">
@@ -105,7 +111,8 @@ export function PageTable({ panels, open, openLayout }: Props) {
               return row ? (
                 <div
                   key={key}
-                  ref={virtual.measureElement}
+                  // Rows are of one height; only what they unfold to is measured.
+                  ref={row.is === "detail" ? virtual.measureElement : undefined}
                   data-index={index}
                   role="presentation"
                   className="absolute inset-x-0 top-0"
@@ -121,7 +128,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
                       figures={row.is === "page" ? figures.get(row.page.address) : undefined}
                       unfolded={row.is === "page" && unfolded.has(row.page.address)}
                       fold={fold}
-                      open={open}
+                      isOpen={isSameScope(open, row)}
                       openLayout={openLayout}
                     />
                   )}
@@ -134,3 +141,10 @@ export function PageTable({ panels, open, openLayout }: Props) {
     </section>
   );
 }
+
+const isSameScope = (open: Scope | undefined, row: TableRow): boolean => {
+  if (!open) return false;
+  return "kind" in open
+    ? row.is === "kind" && row.kind === open.kind
+    : row.is === "page" && row.page.address === open.address;
+};

@@ -26,42 +26,61 @@ interface Props {
 /** Where one panel stands on one page, or on all pages of a kind; a click changes it. */
 export function PanelCell(props: Props) {
   const { where, standing, slug, panel, own } = props;
+  const [wanted, setWanted] = useState(false);
   const here = standing.find((one) => one.panel === slug);
   const at = here && (here.at ?? panel.placement);
   const words = at ? spoken(at) : "not here";
+  const label = `${panel.name} on ${where}: ${words}`;
+  const look = (open: boolean) => ({
+    "aria-label": label,
+    title: words,
+    className: `relative flex h-8 w-full items-center gap-1 rounded-md border px-1.5 hover:border-secondary ${open ? "border-accent ring-2 ring-accent" : "border-transparent"}`,
+  });
+  const picture = <CellPicture at={at} own={own} />;
+  // A table has hundreds of these, and few are ever opened: the card is made when it is wanted.
+  if (!wanted)
+    return (
+      <button type="button" aria-haspopup="dialog" {...look(false)} onClick={() => setWanted(true)}>
+        {picture}
+      </button>
+    );
   return (
     <Popover
       label={`${panel.name} on ${where}`}
       placement="bottom-start"
       className="w-80 p-3"
+      startsOpen
       trigger={(trigger, open) => (
-        <button
-          type="button"
-          {...trigger}
-          aria-label={`${panel.name} on ${where}: ${words}`}
-          title={words}
-          className={`relative flex h-8 w-full items-center gap-1 rounded-md border px-1.5 hover:border-secondary ${open ? "border-accent ring-2 ring-accent" : "border-transparent"}`}
-        >
-          {at ? (
-            <>
-              <PlacementGlyph placement={resolve(at, "wide")} />
-              {isOwn(at, "slim") ? (
-                <span className="origin-left scale-75">
-                  <PlacementGlyph placement={resolve(at, "slim")} />
-                </span>
-              ) : null}
-            </>
-          ) : (
-            <span className="text-quiet">–</span>
-          )}
-          {own ? (
-            <span className="absolute end-1 top-1 size-1.5 rounded-full bg-accent" title="Otherwise than its kind" />
-          ) : null}
+        <button type="button" {...trigger} {...look(open)}>
+          {picture}
         </button>
       )}
     >
       {(close) => <PlaceForm {...props} at={at} here={here} close={close} />}
     </Popover>
+  );
+}
+
+/** Where a panel stands, in small; a second picture where a phone has it otherwise. */
+function CellPicture({ at, own }: { at: Banded<Placement> | undefined; own: boolean }) {
+  return (
+    <>
+      {at ? (
+        <>
+          <PlacementGlyph placement={resolve(at, "wide")} />
+          {isOwn(at, "slim") ? (
+            <span className="origin-left scale-75">
+              <PlacementGlyph placement={resolve(at, "slim")} />
+            </span>
+          ) : null}
+        </>
+      ) : (
+        <span className="text-quiet">–</span>
+      )}
+      {own ? (
+        <span className="absolute end-1 top-1 size-1.5 rounded-full bg-accent" title="Otherwise than its kind" />
+      ) : null}
+    </>
   );
 }
 

@@ -23,11 +23,20 @@ interface Props {
   trigger(props: Record<string, unknown>, open: boolean): ReactNode;
   children(close: () => void): ReactNode;
   className?: string;
+  /** It is open from the start; for one that is only made when it is wanted. */
+  startsOpen?: boolean;
 }
 
 /** A card that opens at its button, holds focus while it is open, and closes on Escape or a click outside. */
-export function Popover({ label, placement = "bottom-start", trigger, children, className = "" }: Props) {
-  const [open, setOpen] = useState(false);
+export function Popover({
+  label,
+  placement = "bottom-start",
+  trigger,
+  children,
+  className = "",
+  startsOpen = false,
+}: Props) {
+  const [open, setOpen] = useState(startsOpen);
   const { refs, floatingStyles, context } = useFloating({
     open,
     onOpenChange: setOpen,
