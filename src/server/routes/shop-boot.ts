@@ -1,0 +1,116 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import type { Field } from "../../core/catalogue/field.ts";
+import type { DocumentKind } from "../../core/document/kind.ts";
+import { weightOf } from "../../core/index/text-index.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import type { Layout } from "../../core/page/layout.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
+import { shownPage } from "../../core/page/shown-page.ts";
+import { targetOf } from "../../core/page/target.ts";
+import { panelKind } from "../../core/panel/kind.ts";
+import { facetRows } from "../../core/panel/panel.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import type { SwatchBook } from "../../core/swatch/view.ts";
+import type { Boot, EnginePlace } from "../../storefront/shop/boot.ts";
+import type { PagePanel } from "../../storefront/shop/page-panel.ts";
+import type { Around } from "../../storefront/shop/shop-frame.tsx";
+import { sayOf, wordsOf } from "../../storefront/words/spoken.ts";
+import { noDocument } from "../fault.ts";
+import type { Catalogues } from "../store/catalogues.ts";
+import { firstDocument, readDocument, type ShopRef } from "../store/documents.ts";
+import { shopRefOf } from "./request.ts";
+
+/** A shop as all its pages want it. */
+export async function openShop(em: SqlEntityManager, catalogues: Catalogues, slug: string, asked: string | undefined) {
+  const shop = await shopRefOf(em, slug);
+  const [settings, pages] = await Promise.all([oneOf(em, shop, shopKind), oneOf(em, shop, pagesKind)]);
+  const { facts, swatches } = await catalogues.get(em, shop);
+  const language = chosenLanguage(settings.languages, asked);
+  const { bars, menu, search } = pages;
+  const around: Around = {
+    shop: { slug: shop.slug, name: shop.name, currency: shop.currency, bars, menu, search },
+    base: `/shop/${encodeURIComponent(shop.slug)}`,
+    language,
+    say: sayOf(language),
+  };
+  return { em, shop, settings, pages, facts, swatches, around };
+}
+
+/** See {@link openShop}. */
+export type OpenShop = Awaited<ReturnType<typeof openShop>>;
+
+/** A document of a kind of which a shop has one. */
+const oneOf = async <D extends object>(em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<D>): Promise<D> =>
+  (await readDocument(em, shop, kind))?.document ?? kind.fresh("");
+
+/**
+ * What a page is born with; undefined when there is no page at the address.
+ * @param panel to be shown whether it stands on the page or not, alone where it does not
+ */
+export async function bootOf(
+  { em, shop, settings, pages, facts, swatches, around }: OpenShop,
+  address: string,
+  { panel, stage }: { panel: string | undefined; stage: boolean },
+): Promise<Boot | undefined> {
+  const page = shownPage(address, pages, facts.pageFacts(), await firstDocument(em, shop, panelKind));
+  if (!page) return undefined;
+  const stands = page.layout.panels.some((one) => one.panel === panel);
+  const standing = panel === undefined || stands ? page.layout.panels : [{ panel }];
+  const found = await Promise.all(
+    standing.map(async (one) => ({ ...one, read: await readDocument(em, shop, panelKind, one.panel) })),
+  );
+  if (panel !== undefined && found.some((one) => one.panel === panel && !one.read))
+    throw noDocument(panelKind.what, panel);
+  const panels = found.flatMap(({ panel: slug, at, after, read }) =>
+    read ? [{ slug, at, after, panel: read.document, target: targetOf(read.document, pages, facts.pageFacts()) }] : [],
+  );
+  const book = await swatches.resolve(em, shop);
+  const api = `/api/shops/${encodeURIComponent(shop.slug)}`;
+  const { language, base } = around;
+  const words = wordsOf(language);
+  return {
+    shop: around.shop,
+    base,
+    page,
+    panels,
+    fields: facts.index.catalogue.fields,
+    limits: settings.limits,
+    swatches: stage ? book : ofPanels(book, panels),
+    engine: enginePlace(shop.variantCount, stage),
+    data: `${api}/data${stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages) ? "?text" : ""}`,
+    ask: `${api}/ask`,
+    language,
+    ...(words === wordsOf("en") ? {} : { words }),
+    stage,
+  };
+}
+
+/** Whether a search goes over descriptions. */
+const searchesText = (fields: readonly Field[], { search }: PagesDocument): boolean =>
+  fields.some((field) => field.role === "description" && weightOf(field, search) > 0);
+
+/** Whether products are shown with their descriptions, which are most of a catalogue. */
+const showsText = ({ card, table }: Layout): boolean =>
+  [...card, ...table.flatMap(({ cells }) => cells)].some(({ part }) => part === "text");
+
+/** Variants up to which a page counts for itself, and up to which a worker of its own does. */
+const mostInPage = 20_000;
+const mostInWorker = 150_000;
+
+/** Where a page's questions are answered. The stage has two pages, which would each fetch a large catalogue. */
+export function enginePlace(variants: number, stage: boolean): EnginePlace {
+  if (variants <= mostInPage) return "page";
+  return variants <= mostInWorker && !stage ? "worker" : "server";
+}
+
+/** The language asked for, where the shop has it; its own otherwise. */
+const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
+  asked !== undefined && languages.includes(asked) ? asked : "en";
+
+/** Of the swatch book what panels show. */
+const ofPanels = (swatches: SwatchBook, panels: readonly PagePanel[]): SwatchBook =>
+  Object.fromEntries(
+    panels.flatMap(({ panel }) =>
+      facetRows(panel).flatMap(({ field }) => (swatches[field] ? [[field, swatches[field]]] : [])),
+    ),
+  );
