@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { questions, shops } from "../../../tests/random-shop.ts";
+import { questions, shops, standing } from "../../../tests/random-shop.ts";
 import { Reference } from "../../../tests/reference.ts";
 import { firstValue } from "../catalogue/catalogue.ts";
 import { readCatalogue } from "../catalogue/read.ts";
@@ -30,7 +30,7 @@ const question = (facets: Facet[], choices: Question["selection"]["choices"] = {
 describe("an engine elsewhere", () => {
   it("answers as the one here does, over JSON as well", async () => {
     await fc.assert(
-      fc.asyncProperty(shops, questions, async (catalogue, { facets, choices }) => {
+      fc.asyncProperty(shops, questions, standing, async (catalogue, { facets, choices }, within) => {
         const local = new LocalEngine(new CatalogueIndex(catalogue));
         const remote = new RemoteEngine(async (asked: WireQuestion) => {
           // What travels is what the one schema of both sides takes, and is taken as it comes.
@@ -39,12 +39,20 @@ describe("an engine elsewhere", () => {
           const answer: unknown = JSON.parse(jsonAnswer(local.answer(wire, (name) => has.has(name))));
           return wireAnswer.validateSync(answer, { strict: true });
         });
-        for (const chosen of [{}, choices]) {
-          const asked = question(facets, chosen);
-          expect(JSON.parse(JSON.stringify(await remote.ask(asked), plain))).toEqual(
-            JSON.parse(JSON.stringify(local.ask(asked), plain)),
-          );
-        }
+        // With and without choices, on two pages: what does not change on one is not taken for the other's.
+        for (const chosen of [{}, choices])
+          for (const page of [[], within]) {
+            const asked: Question = {
+              ...question(facets, chosen),
+              within: page,
+              show: { fields: ["colour"], variants: true },
+              mends: true,
+              sort: "price",
+            };
+            expect(JSON.parse(JSON.stringify(await remote.ask(asked), plain))).toEqual(
+              JSON.parse(JSON.stringify(local.ask(asked), plain)),
+            );
+          }
       }),
       { numRuns: 100 },
     );

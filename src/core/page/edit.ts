@@ -50,8 +50,8 @@ export function standPanel(
 export const movePanelUp = (scope: Scope, standing: readonly Standing[], panel: string, words: string): PagesEdit => {
   const at = standing.findIndex((one) => one.panel === panel);
   const next = [...standing];
-  const [own] = next.splice(at, 1);
-  if (own && at > 0) next.splice(at - 1, 0, own);
+  const [own] = at < 0 ? [] : next.splice(at, 1);
+  if (own) next.splice(Math.max(0, at - 1), 0, own);
   return setLayout(scope, { panels: next.map(tidy) }, words);
 };
 

@@ -2,16 +2,31 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { demoPages } from "../../../demo/pages.ts";
 import { readCatalogue } from "../catalogue/read.ts";
-import { edited } from "../document/edit.ts";
+import { edited, patched, perform } from "../document/edit.ts";
 import { checkDocument } from "../document/kind.ts";
 import { LocalFacts } from "../facts/local-facts.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { countsOf } from "../match/engine.ts";
 import { orderOf } from "../place/place.ts";
-import { addCollection, giveBack, liftPanel, removeCollection, setLayout, standPanel } from "./edit.ts";
+import {
+  addArticle,
+  addCollection,
+  giveBack,
+  liftPanel,
+  movePanelUp,
+  removeArticle,
+  removeCollection,
+  setArticle,
+  setBars,
+  setCollection,
+  setLayout,
+  setMenu,
+  setSearch,
+  standPanel,
+} from "./edit.ts";
 import { pagesKind } from "./kind.ts";
 import { pageList, productAddress, productAt } from "./page-list.ts";
-import { shownPage } from "./shown-page.ts";
+import { firstPageOf, shownPage } from "./shown-page.ts";
 
 const facts = new LocalFacts(new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue));
 const at = (address: string, pages = demoPages, first: string | undefined = "climber-finder") =>
@@ -120,6 +135,52 @@ describe("edits of pages", () => {
     expect(panels(one, "/brands/brackenrow")).toEqual(panels(all, "/brands/brackenrow"));
     expect(edited(one, giveBack("/brands/wickwillow", ""))).toEqual(all);
     expect(() => checkDocument(pagesKind, one)).not.toThrow();
+  });
+
+  it("put panels in another order, and let single members follow again", () => {
+    const [first = { panel: "" }, second = { panel: "" }] = panels(demoPages, "/collections/gifts") ?? [];
+    const scope = { address: "/collections/gifts" };
+    const turned = edited(demoPages, movePanelUp(scope, [first, second], second.panel, ""));
+    expect(panels(turned, scope.address)?.map(({ panel }) => panel)).toEqual([second.panel, first.panel]);
+    // The first stays the first.
+    const again = edited(turned, movePanelUp(scope, [second, first], second.panel, ""));
+    expect(panels(again, scope.address)?.map(({ panel }) => panel)).toEqual([second.panel, first.panel]);
+    const follows = edited(demoPages, setLayout(scope, { form: undefined, table: undefined }, ""));
+    expect(at(scope.address, follows)?.layout.form).toEqual({ wide: "grid" });
+    expect(at(scope.address, follows)?.layout.picture).toBe(64);
+  });
+
+  it("change articles, menu, bars and search, each in one step that can be undone", () => {
+    const [article] = demoPages.articles;
+    if (!article) throw new Error("The demo has articles.");
+    for (const edit of [
+      setArticle({ ...article, title: "Other" }, ""),
+      addArticle({ ...article, id: "new", slug: "new" }),
+      removeArticle(article),
+      setMenu([], ""),
+      setBars([], ""),
+      setSearch([{ field: "light", weight: 9 }], ""),
+      setCollection({ ...(demoPages.collections[0] as (typeof demoPages.collections)[number]), slug: "gifts" }, ""),
+    ]) {
+      const change = perform(demoPages, edit);
+      expect(() => checkDocument(pagesKind, change?.document)).not.toThrow();
+      expect(change && patched(change.document, change.inverse)).toEqual(demoPages);
+    }
+    // A collection that would take another's address gets one beside it.
+    const clash = edited(
+      demoPages,
+      setCollection({ ...(demoPages.collections[0] as (typeof demoPages.collections)[number]), slug: "gifts" }, ""),
+    );
+    expect(clash.collections[0]?.slug).toBe("gifts-2");
+    const searched = edited(demoPages, setSearch([{ field: "light", weight: 9 }], ""));
+    expect(edited(searched, setSearch(undefined, "")).search).toBeUndefined();
+  });
+
+  it("know the first page on which a panel stands", () => {
+    expect(firstPageOf("climber-finder", demoPages, "climber-finder")).toBe("/");
+    expect(firstPageOf("three-questions", demoPages, "climber-finder")).toBe("/collections/gifts");
+    expect(firstPageOf("beside-the-text", demoPages, "climber-finder")).toBe("/articles/plants-and-pets");
+    expect(firstPageOf("nowhere", demoPages, "climber-finder")).toBe("/");
   });
 
   it("keep addresses apart", () => {

@@ -2,7 +2,8 @@ import { Plus } from "lucide-react";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import { type CellPart, cellParts } from "../../core/page/layout.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
-import { LineTools, without as leftOut, moved } from "../controls/line-tools.tsx";
+import { LineTools } from "../controls/line-tools.tsx";
+import { without as leftOut, moved } from "../controls/lists.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 const partNames: Record<CellPart, string> = {

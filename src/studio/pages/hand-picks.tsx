@@ -1,7 +1,8 @@
 import { ArrowUp } from "lucide-react";
 import { useDeferredValue, useState } from "react";
 import { countsOf } from "../../core/match/engine.ts";
-import { LineTools, moved, without } from "../controls/line-tools.tsx";
+import { LineTools } from "../controls/line-tools.tsx";
+import { moved, without } from "../controls/lists.ts";
 import { useAnswer } from "../shell/shop-context.ts";
 
 interface Props {

@@ -1,7 +1,8 @@
 import { Plus } from "lucide-react";
 import { Fragment } from "react";
 import type { TableColumn } from "../../core/page/pages-schema.ts";
-import { LineTools, moved, replaced, without } from "../controls/line-tools.tsx";
+import { LineTools } from "../controls/line-tools.tsx";
+import { moved, replaced, without } from "../controls/lists.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
