@@ -6,6 +6,8 @@ import { transform } from "lightningcss";
 import type { Band } from "../core/band/band.ts";
 import { resolveBands } from "../core/band/media.ts";
 import { type DisplayName, displayNames } from "../core/display/displays.ts";
+import { usualSheet } from "../core/look/page-look.ts";
+import { partRules } from "../core/look/sheet.ts";
 import { sheets } from "../storefront/panel/displays/sheets.ts";
 
 const storefront = join(dirname(fileURLToPath(import.meta.url)), "../storefront");
@@ -34,8 +36,10 @@ export function styleSheet({ queries, displays, stage = false }: Wanted): string
   const parts = ["style/base.css", "panel/panel.css", "listing/listing.css", "shop/shop.css"];
   const names = new Set([...displays].flatMap((name) => sheets[name]).map((name) => `panel/displays/${name}`));
   const css = [
-    "@layer base, displays, look, custom;",
-    layer("base", ["style/tokens.css", ...parts]),
+    "@layer base, parts, displays, look, custom;",
+    `@layer base {\n${usualSheet()}}`,
+    layer("base", parts),
+    `@layer parts {\n${partRules()}}`,
     layer(
       "displays",
       [...names].sort((a, b) => order.indexOf(a) - order.indexOf(b)),

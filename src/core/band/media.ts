@@ -16,6 +16,14 @@ export const fixedQueries = (band: Band): Record<Band, string> => ({
   [band]: "all",
 });
 
+/** Whether something is drawn for shoppers who prefer dark: as they like it, or always the one or the other. */
+export const schemeQueries = { shopper: "(prefers-color-scheme: dark)", light: "not all", dark: "all" } as const;
+export type SchemeQuery = keyof typeof schemeQueries;
+
+/** A style sheet in which `@media (--dark)` has become what is meant. */
+export const resolveScheme = (css: string, scheme: SchemeQuery): string =>
+  css.replaceAll("@media (--dark)", `@media ${schemeQueries[scheme]}`);
+
 /** A style sheet in which `@media (--wide)`, `(--medium)` and `(--slim)` have become the queries that are meant. */
 export const resolveBands = (css: string, queries: Readonly<Record<Band, string>>): string =>
   bands.reduce((sheet, band) => sheet.replaceAll(`@media (--${band})`, `@media ${queries[band]}`), css);

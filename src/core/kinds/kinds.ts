@@ -1,3 +1,4 @@
+import { lookKind } from "../look/kind.ts";
 import { mendsKind } from "../mend/kind.ts";
 import { pagesKind } from "../page/kind.ts";
 import { panelKind } from "../panel/kind.ts";
@@ -5,7 +6,14 @@ import { shopKind } from "../shop/kind.ts";
 import { swatchesKind } from "../swatch/kind.ts";
 
 /** Every kind of document that a shop has. A new one is a line here, and has saving, history and conflicts at once. */
-export const kinds = { shop: shopKind, panel: panelKind, pages: pagesKind, swatches: swatchesKind, mends: mendsKind };
+export const kinds = {
+  shop: shopKind,
+  panel: panelKind,
+  pages: pagesKind,
+  look: lookKind,
+  swatches: swatchesKind,
+  mends: mendsKind,
+};
 
 export type KindName = keyof typeof kinds;
 

@@ -15,6 +15,7 @@ import {
   text,
   wholeIn,
 } from "../document/schema.ts";
+import { tokenValues } from "../look/look-schema.ts";
 import { type Mode, modes } from "../match/question.ts";
 import { largest } from "../numbers/bounds.ts";
 import { cleanHtml } from "../safe/clean-html.ts";
@@ -65,10 +66,9 @@ const sparse = (definitions: Readonly<Record<string, SettingDefinition>>) =>
     Object.fromEntries(
       Object.entries(definitions).map(([name, definition]) => {
         const one = settingSchema(definition);
-        const byBand = { wide: one.required(), medium: one.optional(), slim: one.optional() } satisfies Record<
-          Band,
-          Schema
-        >;
+        // A required value cannot be null, and some settings can.
+        const wide = definition.fallback === null ? one.defined() : one.required();
+        const byBand = { wide, medium: one.optional(), slim: one.optional() } satisfies Record<Band, Schema>;
         return [name, definition.banded ? exact(byBand).optional().default(undefined) : one.optional()];
       }),
     ),
@@ -113,6 +113,10 @@ const facetRow = exact({
   display: bandedText(displayNames),
   mode: oneOf(modes),
   settings,
+  /** The option style of the panel's look that its options take. */
+  style: id().optional().default(undefined),
+  /** What of the look differs for this facet alone. */
+  look: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : tokenValues)),
   /** Absent where shoppers get all options as the catalogue spells them. */
   options: optionRules.optional().default(undefined),
 });
@@ -177,6 +181,8 @@ export const panelSchema = exact({
   placement: bandedText(placements),
   /** How it behaves, as far as that is not as usual. */
   behaviour: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : behaviour)),
+  /** The look that it is drawn in; absent where that is the shop's. */
+  look: someText(200).optional(),
   rows: listOf(anyRow, 200).test("rows", (rows, context) => {
     const fault = faultIn(rows);
     if (!fault) return true;

@@ -4,7 +4,7 @@ import { fallbackOf, isBanded, type SettingName } from "./settings.ts";
 export type SettingKind =
   | { kind: "choice"; choices: Readonly<Record<string, string>> }
   | { kind: "yes-no" }
-  | { kind: "number"; min: number; max: number; step: number; unit: string; none?: string }
+  | { kind: "number"; min: number; max: number; step: number; unit: string; none?: string; unset?: string }
   | { kind: "text"; longest: number }
   | { kind: "numbers"; most: number };
 
@@ -90,9 +90,27 @@ const said: { readonly [K in SettingName]: Said } = {
     beside: "beside",
     under: "under",
   }),
-  shape: choice("Shape", "What a swatch looks like", { round: "round", square: "square" }),
-  size: { kind: "number", label: "Size", about: "Width and height of a swatch", min: 16, max: 96, step: 2, unit: "px" },
-  gap: { kind: "number", label: "Gap", about: "Room between swatches", min: 0, max: 40, step: 2, unit: "px" },
+  shape: choice("Shape", "What a swatch looks like", { look: "as the look", round: "round", square: "square" }),
+  size: {
+    kind: "number",
+    label: "Size",
+    about: "Width and height of a swatch",
+    min: 16,
+    max: 96,
+    step: 2,
+    unit: "px",
+    unset: "look",
+  },
+  gap: {
+    kind: "number",
+    label: "Gap",
+    about: "Room between swatches",
+    min: 0,
+    max: 40,
+    step: 2,
+    unit: "px",
+    unset: "look",
+  },
   edge: choice("Outline", "Around swatches that would vanish on the ground, around all, or none", {
     auto: "where needed",
     all: "all",

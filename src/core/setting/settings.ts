@@ -24,9 +24,10 @@ export const settingFacts = {
   flow: byBand(oneOf(["column", "row"], "column")),
   /** Where an option's text stands at its swatch or picture. */
   caption: byBand(oneOf(["hint", "on", "beside", "under"], "hint")),
-  shape: oneOf(["round", "square"], "round"),
-  size: byBand(is(26)),
-  gap: byBand(is(10)),
+  /** Shape, size in px and gap in px of swatches and pictures; by themselves they follow the look. */
+  shape: oneOf(["look", "round", "square"], "look"),
+  size: byBand(is<number | null>(null)),
+  gap: byBand(is<number | null>(null)),
   /** Whether swatches have an outline: where they need one to be seen, all, or none. */
   edge: oneOf(["auto", "all", "none"], "auto"),
   nested: is(true),

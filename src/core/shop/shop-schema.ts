@@ -1,5 +1,5 @@
 import { type InferType, number, string } from "yup";
-import { exact, listOf, wholeIn } from "../document/schema.ts";
+import { exact, listOf, someText, wholeIn } from "../document/schema.ts";
 
 /** Version of the format of a shop's own settings that this code writes. */
 export const shopFormat = 1;
@@ -43,6 +43,8 @@ export const shopSchema = exact({
   ),
   /** Languages that labels are given in beside the shop's own. */
   languages: listOf(language(), 20),
+  /** The look of the shop's pages, and of panels that have none of their own; absent where it is the usual one. */
+  look: someText(200).optional(),
 });
 
 export type ShopDocument = InferType<typeof shopSchema>;

@@ -9,7 +9,7 @@ import { largest } from "../numbers/bounds.ts";
 
 const whole = () => wholeIn(0, largest).required();
 
-/** One of the shop's panels, as lists show it. */
+/** One of the shop's panels or looks, as lists show it. */
 export const panelSummary = exact({ slug: someText(500), name: text(500), version: whole() });
 
 /** A shop, as lists and views show it. */
@@ -25,6 +25,7 @@ export const shopSummary = exact({
   /** How the columns of its last file were read. */
   reading: rememberedReadings,
   panels: listOf(panelSummary, 10_000),
+  looks: listOf(panelSummary, 10_000),
 });
 
 /** The name of a new shop. */

@@ -1,7 +1,10 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { weightOf } from "../../core/index/text-index.ts";
+import { lookKind } from "../../core/look/kind.ts";
+import { pageLook, plainLook } from "../../core/look/page-look.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import type { Layout } from "../../core/page/layout.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
@@ -106,6 +109,15 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
 /** The language asked for, where the shop has it; its own otherwise. */
 const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
   asked !== undefined && languages.includes(asked) ? asked : "en";
+
+/** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
+export async function lookOf({ em, shop, settings }: OpenShop, panels: readonly PagePanel[]): Promise<string> {
+  const read = async (slug: string | undefined) =>
+    slug === undefined ? undefined : (await readDocument(em, shop, lookKind, slug))?.document;
+  const looked = await Promise.all(panels.map(async (one) => ({ ...one, look: await read(one.panel.look) })));
+  const css = pageLook((await read(settings.look)) ?? plainLook, looked);
+  return resolveScheme(resolveBands(css, bandQueries(settings.limits)), "shopper");
+}
 
 /** Of the swatch book what panels show. */
 const ofPanels = (swatches: SwatchBook, panels: readonly PagePanel[]): SwatchBook =>

@@ -14,7 +14,7 @@ import type { Catalogues } from "../store/catalogues.ts";
 import { firstFont } from "../style-sheet.ts";
 import { asFault } from "./api.ts";
 import { plainPage } from "./plain-page.ts";
-import { bootOf, type OpenShop, openShop } from "./shop-boot.ts";
+import { bootOf, lookOf, type OpenShop, openShop } from "./shop-boot.ts";
 import { styleAddress } from "./style.ts";
 
 /** Where the storefront's scripts are. */
@@ -54,14 +54,15 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
     const product = id === undefined ? undefined : productOf(shop.facts.index, id);
     if (product) {
       const chosen = Number(c.req.query("variant") ?? 1) - 1;
-      return c.html(stillAround(drawProduct(shop.around, product, chosen), shop));
+      return c.html(await stillAround(drawProduct(shop.around, product, chosen), shop));
     }
     const boot = await bootOf(shop, addressIn(place), {
       panel: c.req.query("panel"),
       stage: c.req.query("stage") !== undefined,
     });
-    if (!boot) return c.html(stillAround(drawNoPage(shop.around), shop), 404);
-    return c.html(pageAround(await drawPage(boot, shop.facts, search), boot, assets));
+    if (!boot) return c.html(await stillAround(drawNoPage(shop.around), shop), 404);
+    const look = await lookOf(shop, boot.panels);
+    return c.html(pageAround(await drawPage(boot, shop.facts, search), boot, look, assets));
   });
   app.onError((error, c) => {
     const fault = asFault(error);
@@ -81,7 +82,7 @@ function safelyDecoded(text: string): string {
   }
 }
 
-function pageAround(body: string, boot: Boot, { script, part }: StorefrontAssets) {
+function pageAround(body: string, boot: Boot, look: string, { script, part }: StorefrontAssets) {
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   const displays = displaysOf(boot.panels);
@@ -93,7 +94,7 @@ function pageAround(body: string, boot: Boot, { script, part }: StorefrontAssets
     ...[...new Set((boot.stage ? displayNames : displays).map(folderOf))].map((folder) => `display-${folder}`),
   ];
   const style = styleAddress(displays, boot.limits, boot.stage);
-  return document(body, { ...boot, title: boot.shop.name, style }, [
+  return document(body, { ...boot, title: boot.shop.name, style, look }, [
     html`<script type="application/json" id="zt-boot">${raw(json)}</script>`,
     html`<script type="module" src="${script}"></script>`,
     ...(part ? parts.map((name) => html`<link rel="modulepreload" href="${part(name)}" />`) : []),
@@ -102,16 +103,21 @@ function pageAround(body: string, boot: Boot, { script, part }: StorefrontAssets
 }
 
 /** A page on which nothing runs. */
-const stillAround = (body: string, { around, settings }: OpenShop) =>
-  document(
-    body,
-    { ...around, title: around.shop.name, style: styleAddress([], settings.limits, false), stage: false },
-    [],
-  );
+async function stillAround(body: string, shop: OpenShop) {
+  const { around, settings } = shop;
+  const style = styleAddress([], settings.limits, false);
+  return document(body, { ...around, title: around.shop.name, style, look: await lookOf(shop, []), stage: false }, []);
+}
 
 function document(
   body: string,
-  { language, title, style, stage }: Pick<Boot, "language" | "stage"> & { title: string; style: string },
+  {
+    language,
+    title,
+    style,
+    look,
+    stage,
+  }: Pick<Boot, "language" | "stage"> & { title: string; style: string; look: string },
   head: unknown[],
 ) {
   return html`<!doctype html>
@@ -123,6 +129,9 @@ function document(
     <link rel="icon" href="data:," />
     <link rel="preload" href="${firstFont}" as="font" type="font/woff2" crossorigin />
     <link id="zt-style" rel="stylesheet" href="${style}" />
+    <style id="zt-look">
+      ${raw(look)}
+    </style>
     ${head}
   </head>
   <body>

@@ -4,6 +4,8 @@ import { type Catalogue, productCount, variantCount } from "../../core/catalogue
 import { fieldKey, isDerived } from "../../core/catalogue/field.ts";
 import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { lookKind } from "../../core/look/kind.ts";
+import type { LookDocument } from "../../core/look/look-schema.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { panelKind } from "../../core/panel/kind.ts";
@@ -29,12 +31,13 @@ export interface NewShop extends Import {
   /** The first panels; one is made from the catalogue when there is none. */
   panels?: readonly PanelDocument[];
   pages?: PagesDocument;
+  looks?: readonly LookDocument[];
 }
 
 /** Stores a shop with its catalogue and a first panel, whole or not at all. */
 export function createShop(
   em: SqlEntityManager,
-  { name, currency, panels, pages, ...brought }: NewShop,
+  { name, currency, panels, pages, looks = [], ...brought }: NewShop,
 ): Promise<Shop> {
   const first = panels ?? [firstPanel(new CatalogueIndex(brought.catalogue), "First panel")];
   return write(em, async (tx) => {
@@ -50,6 +53,7 @@ export function createShop(
     await tx.flush();
     await insertParts(tx, shop, brought);
     for (const panel of first) await insertDocument(tx, shop, panelKind, panel);
+    for (const look of looks) await insertDocument(tx, shop, lookKind, look);
     if (pages) await insertDocument(tx, shop, pagesKind, pages);
     return shop;
   });
@@ -116,5 +120,6 @@ export async function shopSummaryOf(em: SqlEntityManager, shop: Shop): Promise<S
     reading,
     fields,
     panels: await listDocuments(em, shop, panelKind),
+    looks: await listDocuments(em, shop, lookKind),
   };
 }

@@ -68,7 +68,13 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
           <section class="zs-listing" aria-label={say("products")}>
             <Slot name="above" placed={at("above")} show={show} />
             {at("folded").map((one) => (
-              <details key={keyOf(one)} class="zt-folded" data-bands={one.bands} data-placement="folded">
+              <details
+                key={keyOf(one)}
+                class="zt-folded"
+                data-bands={one.bands}
+                data-of={one.one.slug}
+                data-placement="folded"
+              >
                 <summary class="zt-drawer-button">
                   <ButtonText state={one.state} />
                 </summary>
@@ -90,7 +96,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
                 ))}
             </div>
             {above.slice(0, 1).map((one) => (
-              <div key="chosen" class="zs-chosen" data-bands={bandsOf(above)}>
+              <div key="chosen" class="zs-chosen" data-bands={bandsOf(above)} data-of={one.one.slug}>
                 <Chosen state={one.page} perform={perform} label="" />
               </div>
             ))}
@@ -108,7 +114,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
         </div>
       )}
       {at("drawer").map((one) => (
-        <div key={keyOf(one)} data-bands={one.bands} data-placement="drawer">
+        <div key={keyOf(one)} data-bands={one.bands} data-of={one.one.slug} data-placement="drawer">
           <Drawer
             open={one.page.drawer === one.one.slug}
             total={one.state.answer.total}

@@ -47,6 +47,7 @@ export function Slot({
         <div
           key={keyOf(one)}
           data-bands={one.bands}
+          data-of={one.one.slug}
           data-placement={name}
           {...(Tag === "aside" ? stickyOf(one.state.behaviour) : {})}
         >
@@ -80,6 +81,7 @@ export function Article({
                 key={keyOf(one)}
                 class="zs-inset"
                 data-bands={one.bands}
+                data-of={one.one.slug}
                 data-placement="article"
                 data-float={one.state.behaviour.float}
                 style={{ "--zs-float": `${one.state.behaviour.floatWidth}px` }}
@@ -105,6 +107,7 @@ export function DrawerButton({ one, open }: { one: Placed; open(): void }) {
       type="button"
       class="zt-drawer-button"
       data-bands={on}
+      data-of={one.one.slug}
       data-place={state.behaviour.buttonPlace}
       aria-haspopup="dialog"
       data-active={chipsOf(state).length > 0 || undefined}

@@ -19,6 +19,8 @@ export type ToStage =
   /** The page that is shown, with all its panels, and the shop around it. */
   | { zt: "page"; page: ShownPage; panels: readonly PagePanel[]; around: Pick<ShopAround, "bars" | "menu" | "search"> }
   | { zt: "limits"; limits: BandLimits }
+  /** What the looks of the page make of it, as CSS. */
+  | { zt: "look"; css: string }
   | { zt: "selection"; selection: Selection }
   | { zt: "mark"; row: string | undefined }
   | { zt: "language"; language: string }

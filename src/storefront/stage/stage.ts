@@ -46,6 +46,8 @@ export function connectStage(store: PageStore): void {
       case "limits":
         styleFor(message.limits);
         return store.setWidth(innerWidth, message.limits);
+      case "look":
+        return putLook(message.css);
       case "selection":
         return store.setSelection(message.selection);
       case "mark":
@@ -97,6 +99,12 @@ function styleFor({ medium, wide }: BandLimits): void {
   address.searchParams.set("medium", String(medium));
   address.searchParams.set("wide", String(wide));
   if (address.href !== link.href) link.href = address.href;
+}
+
+/** Puts another look on the page, without fetching anything. */
+function putLook(css: string): void {
+  const style = document.querySelector("#zt-look");
+  if (style && style.textContent !== css) style.textContent = css;
 }
 
 type Tell = (message: FromStage) => void;

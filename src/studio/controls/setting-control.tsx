@@ -84,7 +84,13 @@ interface NumberProps extends Pick<Props, "name" | "set" | "small"> {
 }
 
 /** A number that is taken when it is whole: with Enter, an arrow, or leaving. An empty field is the default. */
-function NumberControl({ name, definition: { min, max, step, unit, none, fallback }, value, set, small }: NumberProps) {
+function NumberControl({
+  name,
+  definition: { min, max, step, unit, none, unset, fallback },
+  value,
+  set,
+  small,
+}: NumberProps) {
   const shown = value === null || (value === 0 && none) ? "" : String(value);
   const [text, setText] = useState(shown);
   useEffect(() => setText(shown), [shown]);
@@ -104,7 +110,7 @@ function NumberControl({ name, definition: { min, max, step, unit, none, fallbac
         min={min}
         max={max}
         step={step}
-        placeholder={none ?? "auto"}
+        placeholder={none ?? unset ?? "auto"}
         onChange={(event) => {
           setText(event.target.value);
           // The field's own arrows and the arrow keys take hold at once; typing does when it is done.

@@ -11,6 +11,7 @@ const opened: { [K in KindName]: Map<string, DocumentStore<DocumentOf<K>>> } = {
   pages: new Map(),
   swatches: new Map(),
   mends: new Map(),
+  look: new Map(),
 };
 
 /** A document of the shop, opened once in a tab; undefined until it is there. @param slug for a kind of which there are many */

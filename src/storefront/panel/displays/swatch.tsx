@@ -4,7 +4,11 @@ import type { SwatchView } from "../../../core/swatch/view.ts";
 /** What stands for an option's value: its picture or colours, or a hatched mark where none is known. Never a blank dot. */
 export function Swatch({ swatch, settings: { shape, edge }, class: name }: SwatchProps) {
   const outlined = edge === "all" || (edge === "auto" && (!swatch?.colours || swatch.outline === true));
-  const same = { class: name, "data-shape": shape, "data-outlined": outlined || undefined };
+  const same = {
+    class: name,
+    "data-shape": shape === "look" ? undefined : shape,
+    "data-outlined": outlined || undefined,
+  };
   if (swatch?.picture) return <img {...same} src={swatch.picture} alt="" decoding="async" />;
   return (
     <span
@@ -21,10 +25,10 @@ interface SwatchProps {
   class: string;
 }
 
-/** Size and room of swatches, as their style sheet takes them. Below the target size of a phone the room around grows with it. */
+/** Size and room of swatches where a facet has its own, as their style sheet takes them. */
 export const swatchStyle = ({ size, gap }: Pick<FacetSettings, "size" | "gap">) => ({
-  "--size": `${size}px`,
-  "--room": `${gap}px`,
+  "--own": size === null ? undefined : `${size}px`,
+  "--own-gap": gap === null ? undefined : `${gap}px`,
 });
 
 /** One colour as it is, several as equal sectors or stripes. */

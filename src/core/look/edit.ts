@@ -1,0 +1,107 @@
+import { type Band, type Banded, withBand, withoutBand } from "../band/band.ts";
+import type { Edit } from "../document/edit.ts";
+import type { LookDocument } from "./look-schema.ts";
+import { settingOf, type TokenValues } from "./resolve.ts";
+import { parts, type Token } from "./tokens.ts";
+import type { TokenValue } from "./value.ts";
+
+/** One step over a look. */
+export type LookEdit = Edit<LookDocument>;
+
+/** A token in words, like “Tile: ground, chosen”. */
+export function spokenToken({ part, label, state }: Pick<Token, "part" | "label" | "state">): string {
+  const name = `${parts[part]?.label ?? part}: ${label.toLowerCase()}`;
+  return state === "rest" ? name : `${name}, ${state.replace("-", " and ")}`;
+}
+
+/** Values with one set on a band; a band that is set to what it would follow anyway follows again. */
+export function withValue(values: TokenValues, token: Token, band: Band, value: TokenValue): TokenValues {
+  return { ...values, [token.name]: withBand(settingOf({ values }, token), band, value) };
+}
+
+/** Values with one given back: on a narrower band it follows the wider one, on the wide band what it is by itself. */
+export function withoutValue(values: TokenValues, token: Token, band: Band): TokenValues {
+  const setting = values[token.name];
+  const { [token.name]: _old, ...rest } = values;
+  return band === "wide" || !setting ? rest : { ...rest, [token.name]: withoutBand(setting, band) };
+}
+
+/** Sets a token on a band and on those that follow it. */
+export const setToken = (token: Token, band: Band, value: TokenValue): LookEdit => ({
+  words: `${spokenToken(token)}${band === "wide" ? "" : ` on ${band}`}`,
+  change: (look) => {
+    look.values = withValue(look.values, token, band, value);
+  },
+});
+
+/** Gives a token back to what it follows. */
+export const giveBackToken = (token: Token, band: Band): LookEdit => ({
+  words: `${spokenToken(token)} as before`,
+  change: (look) => {
+    look.values = withoutValue(look.values, token, band);
+  },
+});
+
+/** Sets the colour of a token for shoppers who prefer dark; undefined gives it back. */
+export const setDark = (token: Token, value: TokenValue | undefined): LookEdit => ({
+  words: `${spokenToken(token)} in the dark`,
+  change: (look) => {
+    const { [token.name]: _old, ...rest } = look.dark;
+    look.dark = value === undefined ? rest : { ...rest, [token.name]: value };
+  },
+});
+
+/** Sets many tokens as one step. */
+export const setTokens = (words: string, given: Readonly<Record<string, Banded<TokenValue>>>): LookEdit => ({
+  words,
+  change: (look) => {
+    look.values = { ...look.values, ...given };
+  },
+});
+
+/** Takes another look's values, colours for the dark, option styles and extra CSS. */
+export const takeLook = (words: string, from: Omit<LookDocument, "format" | "name">): LookEdit => ({
+  words,
+  change: (look) => {
+    Object.assign(look, structuredClone({ values: from.values, dark: from.dark, styles: from.styles, css: from.css }));
+  },
+});
+
+export const setLookName = (name: string): LookEdit => ({
+  words: "Rename the look",
+  change: (look) => {
+    look.name = name;
+  },
+});
+
+export const setExtraCss = (css: string): LookEdit => ({
+  words: "Extra CSS",
+  change: (look) => {
+    look.css = css;
+  },
+});
+
+/** Makes an option style. @param id unused so far */
+export const addStyle = (id: string, name: string, values: TokenValues = {}): LookEdit => ({
+  words: `Option style ${name}`,
+  change: (look) => {
+    look.styles.push({ id, name, values: { ...values } });
+  },
+});
+
+export const removeStyle = (id: string): LookEdit => ({
+  words: "Remove an option style",
+  change: (look) => {
+    look.styles = look.styles.filter((style) => style.id !== id);
+  },
+});
+
+/** Changes an option style's name or values. */
+export const changeStyle = (id: string, words: string, next: { name?: string; values?: TokenValues }): LookEdit => ({
+  words,
+  change: (look) => {
+    const style = look.styles.find((one) => one.id === id);
+    if (style && next.name !== undefined) style.name = next.name;
+    if (style && next.values !== undefined) style.values = { ...next.values };
+  },
+});

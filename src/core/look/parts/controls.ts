@@ -1,0 +1,126 @@
+import { colour, inner, length, on, optionStates, own, type Part, shadow, weight } from "../part.ts";
+
+/** Fields, dropdowns, sliders, switches and the rest. */
+export const controlParts = {
+  field: {
+    label: "Field and dropdown",
+    group: "Controls",
+    at: ":is(.zt-select, .zt-inside, .zt-end, .zt-search)",
+    states: { rest: "", hovered: ":hover", focused: ":focus-visible" },
+    properties: {
+      ground: colour("Ground", { rest: "{ground}" }, own("background-color")),
+      ink: colour("Text", { rest: "{ink}" }, own("color")),
+      edge: colour("Border", { rest: "{line.edge}", hovered: "{accent}" }, own("border-color")),
+      "edge-width": length("Border width", { rest: "{line.width}" }, own("border-width"), { max: 12, step: 0.5 }),
+      radius: length("Corners", "{radius}", own("border-radius")),
+      height: length("Height", { rest: { wide: "{height.field}", slim: "{height.touch}" } }, own("min-height")),
+      padding: length("Padding", "{space.l}", own("padding-inline")),
+      size: length("Size", "{text.size}", own("font-size")),
+      mark: colour("Dropdown's mark", "{ink.quiet}", on(".zt-many summary::after", "border-color")),
+      placeholder: colour(
+        "Words in an empty field",
+        "{ink.quiet}",
+        on(":is(.zt-inside, .zt-end, .zt-search)::placeholder", "color"),
+      ),
+    },
+    judged: [
+      { of: "ink", on: "ground", as: "text", size: "size" },
+      { of: "placeholder", on: "ground", as: "text", size: "size" },
+      { of: "edge", or: "ground", as: "control" },
+    ],
+  },
+  menu: {
+    label: "Dropdown's list",
+    group: "Controls",
+    at: ".zt-menu",
+    properties: {
+      ground: colour("Ground", "{ground}", own("background-color")),
+      edge: colour("Border", "{line.edge}", own("border-color")),
+      "edge-width": length("Border width", "{line.width}", own("border-width"), { max: 12, step: 0.5 }),
+      radius: length("Corners", "{radius}", own("border-radius")),
+      padding: length("Padding", "{space.m}", own("padding-block")),
+      shadow: shadow("Shadow", { x: 0, y: 8, blur: 24, spread: 0, colour: "{shade.shadow}" }, own("box-shadow")),
+    },
+  },
+  slider: {
+    label: "Slider",
+    group: "Controls",
+    at: ".zt-range",
+    properties: {
+      rail: colour("Rail", "{line}", on(".zt-track::before", "background-color")),
+      fill: colour("Fill", "{accent}", on(".zt-track::after", "background-color")),
+      thickness: length("Thickness", 4, [...on(".zt-track::before", "height"), ...on(".zt-track::after", "height")], {
+        min: 1,
+        max: 24,
+      }),
+      handle: length("Handle", { wide: 20, slim: 28 }, own("--thumb"), { min: 10, max: 60 }),
+      "handle-ground": colour("Handle's ground", "{ground}", own("--thumb-ground")),
+      "handle-edge": colour("Handle's border", "{accent}", own("--thumb-edge")),
+      "handle-width": length("Handle's border width", "{line.strong}", own("--thumb-line"), { max: 12, step: 0.5 }),
+      "handle-radius": length("Handle's corners", 30, own("--thumb-radius")),
+      bars: length("Histogram's height", 44, on(".zt-bars", "height"), { max: 200 }),
+      "bar-in": colour("Bars within", "#9dbcab", on(".zt-bars span[data-in]", "background-color")),
+      "bar-out": colour("Bars beyond", "{line}", on(".zt-bars span", "background-color")),
+      "bar-empty": colour(
+        "Bars without products",
+        "{ground.tint}",
+        on(".zt-bars span[data-empty]", "background-color"),
+      ),
+      "bubble-ground": colour("Bubble", "{ink}", on(".zt-bubble", "background-color")),
+      "bubble-ink": colour("Bubble's text", "{ground}", on(".zt-bubble", "color")),
+      "bubble-radius": length("Bubble's corners", "{radius}", on(".zt-bubble", "border-radius")),
+      "bubble-size": length("Bubble's text size", "{text.small}", on(".zt-bubble", "font-size")),
+    },
+    judged: [
+      { of: "fill", as: "control" },
+      { of: "handle-edge", or: "handle-ground", as: "control" },
+      { of: "bubble-ink", on: "bubble-ground", as: "text", size: "bubble-size" },
+    ],
+  },
+  switch: {
+    label: "Switch",
+    group: "Controls",
+    at: ".zt-switch",
+    states: optionStates,
+    properties: {
+      width: length("Width", 44, own("--long"), { min: 24, max: 120 }),
+      height: length("Height", 24, own("--high"), { min: 12, max: 60 }),
+      ground: colour("Ground", { rest: "{ground}", chosen: "{accent}" }, inner(".zt-knob", "background-color")),
+      edge: colour("Border", { rest: "{line.edge}", chosen: "{accent}" }, inner(".zt-knob", "border-color")),
+      "edge-width": length("Border width", "{line.width}", inner(".zt-knob", "border-width"), { max: 6, step: 0.5 }),
+      radius: length("Corners", "{radius.round}", inner(".zt-knob", "border-radius")),
+      knob: colour(
+        "Knob",
+        { rest: "{line.edge}", chosen: "{accent.ink}" },
+        inner(".zt-knob::before", "background-color"),
+      ),
+    },
+    judged: [
+      { of: "edge", or: "ground", as: "control" },
+      { of: "knob", on: "ground", as: "control" },
+    ],
+  },
+  stars: {
+    label: "Stars",
+    group: "Controls",
+    at: ".zt-stars",
+    properties: {
+      ink: colour("Stars", "{accent}", own("color")),
+      empty: colour("Missing stars", "{line}", on(".zt-stars i", "color")),
+      size: length("Size", "{text.size}", own("font-size")),
+      spacing: length("Between them", 1, own("letter-spacing"), { max: 20, step: 0.5 }),
+    },
+    judged: [{ of: "ink", as: "control" }],
+  },
+  tree: {
+    label: "Tree",
+    group: "Controls",
+    at: ".zt-tree",
+    properties: {
+      indent: length("Indent", 22, on(".zt-tree .zt-tree", "padding-inline-start")),
+      mark: colour("Mark", "{ink.quiet}", on(".zt-twig::before", "border-color")),
+      weight: weight("Weight of the first level", "{text.weight}", on(".zt-tree", "--first")),
+    },
+    judged: [{ of: "mark", as: "control" }],
+  },
+} as const satisfies Record<string, Part>;

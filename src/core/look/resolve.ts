@@ -1,0 +1,71 @@
+import { type Band, type Banded, resolve } from "../band/band.ts";
+import { type Token, tokens } from "./tokens.ts";
+import { referenceIn, type TokenValue } from "./value.ts";
+
+/** Values of tokens that are set apart from what they are by themselves; each may differ by band. */
+export type TokenValues = Readonly<Record<string, Banded<TokenValue> | undefined>>;
+
+/** What a look sets: values, and colours for shoppers who prefer dark. */
+export interface LookValues {
+  values: TokenValues;
+  dark: Readonly<Record<string, TokenValue | undefined>>;
+}
+
+/** Light, or dark for shoppers who prefer that. */
+export type Scheme = "light" | "dark";
+
+/** What a token is set to, on all bands: by the look, or by itself. */
+export const settingOf = ({ values }: Pick<LookValues, "values">, token: Token): Banded<TokenValue> =>
+  (Object.hasOwn(values, token.name) ? values[token.name] : undefined) ?? token.fallback;
+
+/** What a token is set to on a band, before what it follows is looked up. */
+export const settingOn = (look: LookValues, token: Token, band: Band, scheme: Scheme): TokenValue =>
+  (scheme === "dark" && Object.hasOwn(look.dark, token.name) ? look.dark[token.name] : undefined) ??
+  resolve(settingOf(look, token), band);
+
+/**
+ * What a token comes to on a band: what it follows is looked up until there is a value.
+ * @returns undefined for a name that is none, or one that follows itself
+ */
+export function valueOn(
+  look: LookValues,
+  name: string,
+  band: Band = "wide",
+  scheme: Scheme = "light",
+): TokenValue | undefined {
+  const seen = new Set<string>();
+  for (let at = name; !seen.has(at); ) {
+    seen.add(at);
+    const token = tokens.get(at);
+    if (!token) return undefined;
+    const value = settingOn(look, token, band, scheme);
+    const next = referenceIn(value);
+    if (next === undefined) return value;
+    at = next;
+  }
+  return undefined;
+}
+
+/** The tokens that a token follows, nearest first. */
+export function wayOf(look: LookValues, name: string, band: Band = "wide", scheme: Scheme = "light"): string[] {
+  const way: string[] = [];
+  for (let at: string | undefined = name; at !== undefined && !way.includes(at); ) {
+    way.push(at);
+    const token = tokens.get(at);
+    at = token && referenceIn(settingOn(look, token, band, scheme));
+  }
+  return way.slice(1);
+}
+
+/** The tokens that follow others, by any number of steps, and so change with them; those themselves included. */
+export function dependents(look: LookValues, names: Iterable<string>): Set<string> {
+  const found = new Set(names);
+  for (let size = -1; size !== found.size; ) {
+    size = found.size;
+    for (const token of tokens.values()) {
+      const values = [...Object.values(settingOf(look, token)), look.dark[token.name]];
+      if (values.some((value) => value !== undefined && found.has(referenceIn(value) ?? ""))) found.add(token.name);
+    }
+  }
+  return found;
+}

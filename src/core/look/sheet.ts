@@ -1,0 +1,132 @@
+import { type Banded, bands, resolve } from "../band/band.ts";
+import type { Effect, Part } from "./part.ts";
+import { dependents, type LookValues, settingOf } from "./resolve.ts";
+import { parts, statesOf, type Token, tokenName, tokens } from "./tokens.ts";
+import { referenceIn, type Shadow, type State, type TokenValue } from "./value.ts";
+
+/** The custom property that carries a token, like `--zt-tile-ground-chosen`. */
+export const propertyOf = (name: string): string => `--zt-${name.replaceAll(".", "-")}`;
+
+const isShadow = (value: TokenValue): value is Shadow => typeof value === "object";
+
+/** A value as CSS writes it, by the end of the custom property's name; there is more than one for some choices. */
+export function written(token: Pick<Token, "type" | "choices">, value: TokenValue): Readonly<Record<string, string>> {
+  const reference = referenceIn(value);
+  if (reference !== undefined) return { "": `var(${propertyOf(reference)})` };
+  switch (token.type) {
+    case "choice":
+      return token.choices?.[String(value)] ?? { "": "initial" };
+    case "length":
+      return { "": `${value}px` };
+    case "time":
+      return { "": `${value}ms` };
+    case "shadow":
+      return { "": isShadow(value) ? shadowText(value) : "none" };
+    case "picture":
+      return { "": value === "" ? "none" : `url("${value}")` };
+    default:
+      return { "": String(value) };
+  }
+}
+
+const shadowText = ({ x, y, blur, spread, colour }: Shadow): string =>
+  `${x}px ${y}px ${blur}px ${spread}px ${written({ type: "colour" }, colour)[""]}`;
+
+const declared = (token: Token, value: TokenValue): string => {
+  // What follows a choice follows each of the properties that it writes.
+  const reference = referenceIn(value);
+  const all =
+    reference !== undefined && token.choices
+      ? Object.fromEntries(
+          Object.keys(Object.values(token.choices)[0] ?? { "": "" }).map((end) => [
+            end,
+            `var(${propertyOf(reference)}${end})`,
+          ]),
+        )
+      : written(token, value);
+  return Object.entries(all)
+    .map(([end, text]) => `${propertyOf(token.name)}${end}: ${text};`)
+    .join(" ");
+};
+
+/** A rule for all widths, and one for each narrower band on which something differs; `@media (--slim)` and so on stand for the widths. */
+function bandRules(selector: string, settings: readonly (readonly [Token, Banded<TokenValue>])[]): string {
+  const rule = (lines: string[]) => (lines.length === 0 ? "" : `${selector} {\n${lines.join("\n")}\n}\n`);
+  return bands
+    .map((band) => {
+      const lines = settings.flatMap(([token, setting]) => {
+        const value = resolve(setting, band);
+        return band !== "wide" && setting.wide === value ? [] : [declared(token, value)];
+      });
+      return band === "wide" || lines.length === 0 ? rule(lines) : `@media (--${band}) {\n${rule(lines)}}\n`;
+    })
+    .join("");
+}
+
+/** All tokens with what a look makes of them, as custom properties of what a selector names. */
+export const lookSheet = (look: LookValues, selector: string): string =>
+  settingSheet(look, tokens.keys(), selector) + darkSheet(look.dark, selector);
+
+/** What a look sets, and no more: for where all tokens are there by themselves. */
+export const ownSheet = (look: LookValues, selector: string): string =>
+  settingSheet(look, Object.keys(look.values), selector) + darkSheet(look.dark, selector);
+
+/**
+ * What is set apart inside of what another look is drawn with: the values, those that they take the place of, and all
+ * that follows any of them, since what follows a token follows it where it is written.
+ */
+export function apartSheet(around: LookValues, apart: LookValues, selector: string, whole = true): string {
+  // A look of its own begins from what is usual; what a facet sets apart begins from its panel's look.
+  const own = whole ? apart : { ...around, values: { ...around.values, ...apart.values } };
+  const named = [...Object.keys(apart.values), ...Object.keys(apart.dark)];
+  const names = dependents(own, whole ? [...named, ...Object.keys(around.values), ...Object.keys(around.dark)] : named);
+  return settingSheet(own, names, selector) + darkSheet(own.dark, selector, names);
+}
+
+const settingSheet = (look: LookValues, names: Iterable<string>, selector: string): string =>
+  bandRules(
+    selector,
+    [...names].flatMap((name) => {
+      const token = tokens.get(name);
+      return token ? [[token, settingOf(look, token)] as const] : [];
+    }),
+  );
+
+/** Colours for shoppers who prefer dark; `(--dark)` stands for that. */
+function darkSheet(dark: LookValues["dark"], selector: string, names?: ReadonlySet<string>): string {
+  const lines = Object.entries(dark).flatMap(([name, value]) => {
+    const token = tokens.get(name);
+    return token && value !== undefined && (names?.has(name) ?? true) ? [declared(token, value)] : [];
+  });
+  if (lines.length === 0) return "";
+  return `@media (--dark) {\n${selector} {\ncolor-scheme: dark;\n${lines.join("\n")}\n}\n}\n`;
+}
+
+/** The rules by which parts take their tokens, in each of their states. @param wanted names of the parts */
+export function partRules(wanted: Iterable<string> = Object.keys(parts)): string {
+  const names = new Set(wanted);
+  return Object.entries(parts)
+    .filter(([name]) => names.has(name))
+    .map(([name, part]) => rulesOf(name, part))
+    .join("");
+}
+
+function rulesOf(name: string, part: Part): string {
+  const rules = new Map<string, string[]>();
+  const states = Object.keys(part.states ?? { rest: "" }) as State[];
+  for (const state of states)
+    for (const [property, definition] of Object.entries(part.properties)) {
+      if (!statesOf(part, definition).includes(state)) continue;
+      for (const effect of definition.to) {
+        const selector = selectorOf(part, state, effect);
+        const lines = rules.get(selector) ?? [];
+        rules.set(selector, lines);
+        lines.push(`${effect[1]}: var(${propertyOf(tokenName(name, property, state))}${effect[2] ?? ""});`);
+      }
+    }
+  return [...rules].map(([selector, lines]) => `${selector} {\n${lines.join("\n")}\n}\n`).join("");
+}
+
+/** The elements that show an effect in a state. */
+export const selectorOf = ({ at, states }: Part, state: State, [selector]: Effect): string =>
+  selector.replace(/^&/, `${at}${states?.[state] ?? ""}`);
