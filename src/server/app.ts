@@ -6,6 +6,8 @@ import { Hono } from "hono";
 import { compress } from "hono/compress";
 import { csrf } from "hono/csrf";
 import { secureHeaders } from "hono/secure-headers";
+import { shippedFonts } from "../core/look/fonts.ts";
+import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
 import { hostGuard } from "./host-guard.ts";
 import { api } from "./routes/api.ts";
 import { plainPage } from "./routes/plain-page.ts";
@@ -13,7 +15,6 @@ import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
 import { Catalogues } from "./store/catalogues.ts";
-import { fontAddress, fontFiles } from "./style-sheet.ts";
 
 export interface AppOptions {
   orm: MikroORM;
@@ -42,13 +43,23 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
   app.route("/api", api(fork, catalogues));
   app.route("/shop", shopPages(fork, catalogues, development ? inDevelopment(root) : built));
   app.route("/storefront", styles());
-  app.use(
-    `${fontAddress}/*`,
-    serveStatic({
-      root: relative(process.cwd(), fontFiles),
-      rewriteRequestPath: (path) => path.slice(fontAddress.length),
-    }),
-  );
+  app.get(`${fontAddress}/:file{[a-z-]+\\.css}`, (c) => {
+    const font = shippedFonts.find(({ package: name }) => `${name}.css` === c.req.param("file"));
+    if (!font) return c.notFound();
+    return c.body(facesOf([font]), 200, {
+      "content-type": "text/css; charset=utf-8",
+      "cache-control": "max-age=86400",
+    });
+  });
+  for (const [name, folder] of fontFolders)
+    app.use(
+      `${fontAddress}/${name}/*`,
+      serveStatic({
+        root: relative(process.cwd(), folder),
+        rewriteRequestPath: (path) => path.slice(`${fontAddress}/${name}`.length),
+        onFound: (_path, c) => c.header("cache-control", "max-age=86400"),
+      }),
+    );
   app.use(
     "/demo/pictures/*",
     secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),

@@ -1,9 +1,11 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { MikroORM } from "@mikro-orm/libsql";
+import { demoLook } from "../../demo/look.ts";
 import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
+import { shopKind } from "../core/shop/kind.ts";
 import { createShop, listShops } from "./store/shops.ts";
 
 /** Creates the demo shop when there is no shop at all. @returns whether it did */
@@ -17,6 +19,8 @@ export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
     catalogue,
     panels: [demoPanel, demoQuestions, demoAside],
     pages: demoPages,
+    looks: [demoLook],
+    settings: { ...shopKind.fresh(""), look: "larkmoss" },
   });
   return true;
 }

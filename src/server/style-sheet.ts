@@ -1,25 +1,17 @@
 import { readFileSync } from "node:fs";
-import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { transform } from "lightningcss";
 import type { Band } from "../core/band/band.ts";
 import { resolveBands } from "../core/band/media.ts";
 import { type DisplayName, displayNames } from "../core/display/displays.ts";
+import { shippedFonts } from "../core/look/fonts.ts";
 import { usualSheet } from "../core/look/page-look.ts";
 import { partRules } from "../core/look/sheet.ts";
 import { sheets } from "../storefront/panel/displays/sheets.ts";
+import { facesOf } from "./fonts.ts";
 
 const storefront = join(dirname(fileURLToPath(import.meta.url)), "../storefront");
-const fontFolder = dirname(createRequire(import.meta.url).resolve("@fontsource-variable/newsreader/wght.css"));
-
-/** Where the fonts that the style sheet names are served. */
-export const fontAddress = "/storefront/fonts";
-/** The font that is fetched at once, so that no text changes its width after the first paint. */
-export const firstFont = `${fontAddress}/newsreader-latin-wght-normal.woff2`;
-/** Where the fonts are kept. */
-export const fontFiles = join(fontFolder, "files");
-
 export interface Wanted {
   /** The media query of each band. */
   queries: Readonly<Record<Band, string>>;
@@ -46,7 +38,7 @@ export function styleSheet({ queries, displays, stage = false }: Wanted): string
     ),
     ...(stage ? [layer("custom", ["stage/stage.css"])] : []),
   ].join("\n");
-  return fonts + minified(resolveBands(css, queries));
+  return (stage ? facesOf(shippedFonts) : "") + minified(resolveBands(css, queries));
 }
 
 /** Display sheets in the order in which they hold, which is the same however many are used. */
@@ -57,5 +49,3 @@ const layer = (name: string, files: readonly string[]): string =>
 
 const minified = (css: string): string =>
   new TextDecoder().decode(transform({ filename: "shop.css", code: new TextEncoder().encode(css), minify: true }).code);
-
-const fonts = readFileSync(join(fontFolder, "wght.css"), "utf8").replaceAll("./files/", `${fontAddress}/`);

@@ -19,6 +19,7 @@ const router = createBrowserRouter([
         path: "swatches/:field?",
         lazy: async () => ({ Component: (await import("./swatches/swatch-view.tsx")).SwatchView }),
       },
+      { path: "look/:look?", lazy: async () => ({ Component: (await import("./look/look-view.tsx")).LookView }) },
       { path: "pages", lazy: async () => ({ Component: (await import("./pages/pages-view.tsx")).PagesView }) },
       {
         path: "pages/collections/:collection?",

@@ -23,9 +23,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await expect(page).toHaveURL(/\/shops\/gable-plants\/bench/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   const swatch = (name: string) =>
-    wide
-      .locator("label", { has: page.getByRole("checkbox", { name: new RegExp(`^${name}`) }) })
-      .locator("[data-shape]");
+    wide.locator("label", { has: page.getByRole("checkbox", { name: new RegExp(`^${name}`) }) }).locator(".zt-dot");
   await expect(swatch("Midnight blue")).toHaveAttribute("style", /rgb\(25, 25, 112\)|#191970/);
   // A value whose name says nothing is its text, never blank.
   await expect(swatch("Moonlit")).toHaveCount(0);

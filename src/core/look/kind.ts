@@ -1,5 +1,6 @@
 import type { DocumentKind } from "../document/kind.ts";
-import { type LookDocument, lookFormat, lookSchema } from "./look-schema.ts";
+import { emptyLook, lookFormat } from "./empty-look.ts";
+import { type LookDocument, lookSchema } from "./look-schema.ts";
 
 /** How panels look. A shop has any number. */
 export const lookKind: DocumentKind<LookDocument> = {
@@ -9,6 +10,6 @@ export const lookKind: DocumentKind<LookDocument> = {
   format: lookFormat,
   schema: lookSchema,
   migrations: {},
-  fresh: (name) => ({ format: lookFormat, name, values: {}, dark: {}, styles: [], css: "" }),
+  fresh: emptyLook,
   touches: [],
 };

@@ -43,5 +43,5 @@ export function pageLook(
         sheets.push(apartSheet(holds, { ...holds, values: apart }, `${at} [data-row="${row.id}"]`, false));
     }
   }
-  return `@layer look {\n${sheets.join("")}}`;
+  return `@layer look {\n${sheets.join("")}}\n`;
 }

@@ -3,8 +3,11 @@ import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.
 import type { Field } from "../../core/catalogue/field.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { weightOf } from "../../core/index/text-index.ts";
+import { fontsNamedIn, type ShippedFont } from "../../core/look/fonts.ts";
 import { lookKind } from "../../core/look/kind.ts";
+import { pageExtra } from "../../core/look/page-extra.ts";
 import { pageLook, plainLook } from "../../core/look/page-look.ts";
+import { valueOn } from "../../core/look/resolve.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import type { Layout } from "../../core/page/layout.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
@@ -19,6 +22,7 @@ import type { PagePanel } from "../../storefront/shop/page-panel.ts";
 import type { Around } from "../../storefront/shop/shop-frame.tsx";
 import { sayOf, wordsOf } from "../../storefront/words/spoken.ts";
 import { noDocument } from "../fault.ts";
+import { facesOf } from "../fonts.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { firstDocument, readDocument, type ShopRef } from "../store/documents.ts";
 import { shopRefOf } from "./request.ts";
@@ -110,13 +114,25 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
 const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
   asked !== undefined && languages.includes(asked) ? asked : "en";
 
+/** What a page looks like: its style sheet beside the one that all pages share, and the typeface that is wanted first. */
+export interface PageLook {
+  css: string;
+  font: ShippedFont | undefined;
+}
+
 /** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
-export async function lookOf({ em, shop, settings }: OpenShop, panels: readonly PagePanel[]): Promise<string> {
+export async function lookOf({ em, shop, settings }: OpenShop, panels: readonly PagePanel[]): Promise<PageLook> {
   const read = async (slug: string | undefined) =>
     slug === undefined ? undefined : (await readDocument(em, shop, lookKind, slug))?.document;
   const looked = await Promise.all(panels.map(async (one) => ({ ...one, look: await read(one.panel.look) })));
-  const css = pageLook((await read(settings.look)) ?? plainLook, looked);
-  return resolveScheme(resolveBands(css, bandQueries(settings.limits)), "shopper");
+  const own = (await read(settings.look)) ?? plainLook;
+  const css = pageLook(own, looked) + pageExtra(own, looked);
+  const [font] = fontsNamedIn(String(valueOn(own, "text.font")));
+  const fonts = new Set([...(font ? [font] : []), ...fontsNamedIn(css)]);
+  return {
+    css: facesOf([...fonts]) + resolveScheme(resolveBands(css, bandQueries(settings.limits)), "shopper"),
+    font,
+  };
 }
 
 /** Of the swatch book what panels show. */

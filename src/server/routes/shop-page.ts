@@ -10,11 +10,11 @@ import type { Boot } from "../../storefront/shop/boot.ts";
 import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-page.tsx";
 import { displaysOf } from "../../storefront/shop/page-panel.ts";
 import { direction } from "../../storefront/words/direction.ts";
+import { firstFileOf } from "../fonts.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { firstFont } from "../style-sheet.ts";
 import { asFault } from "./api.ts";
 import { plainPage } from "./plain-page.ts";
-import { bootOf, lookOf, type OpenShop, openShop } from "./shop-boot.ts";
+import { bootOf, lookOf, type OpenShop, openShop, type PageLook } from "./shop-boot.ts";
 import { styleAddress } from "./style.ts";
 
 /** Where the storefront's scripts are. */
@@ -82,7 +82,7 @@ function safelyDecoded(text: string): string {
   }
 }
 
-function pageAround(body: string, boot: Boot, look: string, { script, part }: StorefrontAssets) {
+function pageAround(body: string, boot: Boot, look: PageLook, { script, part }: StorefrontAssets) {
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   const displays = displaysOf(boot.panels);
@@ -117,7 +117,7 @@ function document(
     style,
     look,
     stage,
-  }: Pick<Boot, "language" | "stage"> & { title: string; style: string; look: string },
+  }: Pick<Boot, "language" | "stage"> & { title: string; style: string; look: PageLook },
   head: unknown[],
 ) {
   return html`<!doctype html>
@@ -127,10 +127,10 @@ function document(
     <meta name="viewport" content="width=device-width, initial-scale=1" />
     <title>${title}</title>
     <link rel="icon" href="data:," />
-    <link rel="preload" href="${firstFont}" as="font" type="font/woff2" crossorigin />
+    ${look.font ? html`<link rel="preload" href="${firstFileOf(look.font)}" as="font" type="font/woff2" crossorigin />` : ""}
     <link id="zt-style" rel="stylesheet" href="${style}" />
     <style id="zt-look">
-      ${raw(look)}
+      ${raw(look.css)}
     </style>
     ${head}
   </head>

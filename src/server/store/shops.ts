@@ -10,6 +10,8 @@ import { pagesKind } from "../../core/page/kind.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import { firstPanel } from "../../core/suggest/suggest.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
@@ -32,12 +34,13 @@ export interface NewShop extends Import {
   panels?: readonly PanelDocument[];
   pages?: PagesDocument;
   looks?: readonly LookDocument[];
+  settings?: ShopDocument;
 }
 
 /** Stores a shop with its catalogue and a first panel, whole or not at all. */
 export function createShop(
   em: SqlEntityManager,
-  { name, currency, panels, pages, looks = [], ...brought }: NewShop,
+  { name, currency, panels, pages, looks = [], settings, ...brought }: NewShop,
 ): Promise<Shop> {
   const first = panels ?? [firstPanel(new CatalogueIndex(brought.catalogue), "First panel")];
   return write(em, async (tx) => {
@@ -54,6 +57,7 @@ export function createShop(
     await insertParts(tx, shop, brought);
     for (const panel of first) await insertDocument(tx, shop, panelKind, panel);
     for (const look of looks) await insertDocument(tx, shop, lookKind, look);
+    if (settings) await insertDocument(tx, shop, shopKind, settings);
     if (pages) await insertDocument(tx, shop, pagesKind, pages);
     return shop;
   });

@@ -43,6 +43,10 @@ export interface Session {
   chosen: readonly string[];
   /** Page width of the wide frame, in CSS px. */
   pageWidth: number;
+  /** What the looks of the page make of it, as CSS; undefined until they are there. */
+  look: string | undefined;
+  /** The pages are shown as to shoppers who prefer dark. */
+  dark: boolean;
   /** BCP 47 tag of the language that the pages are shown in. */
   language: string;
   /** By band, how high the rows stand, as the pages have measured them. */
@@ -83,6 +87,8 @@ export const createSession = (address: string): SessionStore =>
     unfolded: undefined,
     chosen: [],
     pageWidth: 1280,
+    look: undefined,
+    dark: false,
     language: "en",
     measures: {},
     screens: firstScreens,

@@ -13,6 +13,7 @@ import { BenchContext, createSession, useSession } from "./bench-context.ts";
 import { BenchStrip } from "./bench-strip.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
+import { LookKeeper } from "./look-keeper.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
 import { Stage } from "./stage.tsx";
 import { StagePageKeeper } from "./stage-page.tsx";
@@ -70,6 +71,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
     <BenchContext value={bench}>
       <div className="flex h-full flex-col">
         <StagePageKeeper />
+        <LookKeeper />
         <BenchStrip />
         <ConflictNote store={panel} what="This panel was" />
         <main className="flex min-h-0 flex-1">

@@ -43,6 +43,8 @@ export function useFrame(
       tell({ zt: "panel", slug, panel: panel.getState().document });
       if (shown) tell({ zt: "page", ...shown });
       tell({ zt: "limits", limits: settings.getState().document.limits });
+      const { look } = session.getState();
+      if (look !== undefined) tell({ zt: "look", css: look });
       // A page may have been clicked before it woke; what it says next must not be wiped by nothing.
       if (!isEmpty(selection)) tell({ zt: "selection", selection });
       if (language !== "en") tell({ zt: "language", language });
@@ -85,6 +87,7 @@ export function useFrame(
         // The page on which something was chosen knows it already, and may be a click further.
         if (now.selection !== before.selection && now.chosenBy !== frame.current?.contentWindow)
           tell({ zt: "selection", selection: now.selection });
+        if (ready && now.look !== undefined && now.look !== before.look) tell({ zt: "look", css: now.look });
         if (now.language !== before.language) tell({ zt: "language", language: now.language });
         if (now.marked !== before.marked) tell({ zt: "mark", row: now.marked });
       }),

@@ -8,7 +8,7 @@ const mostBytes = 20 * 1024 * 1024;
 const mostSide = 256;
 
 /** Sends a picture to the shop's store; a photograph is made small first, and an SVG is cleaned where it is kept. */
-export function useUpload(worker: SwatchWorker) {
+export function useUpload(worker: SwatchWorker | undefined) {
   const { shop = "" } = useParams();
   return useCallback(
     async (file: File): Promise<string> => {
@@ -20,6 +20,7 @@ export function useUpload(worker: SwatchWorker) {
       let kept: Blob = file;
       if (!vector) {
         try {
+          if (!worker) throw new Error("The worker has not started yet.");
           kept = await worker.shrink(file, mostSide);
         } catch {
           throw new Error("It is no picture that can be opened. Save it as PNG, JPEG, WebP or SVG.");

@@ -5,7 +5,7 @@ export const basics = {
   ink: part("Text", {
     "": colour("Text", "#16352b"),
     quiet: colour("Quiet text", "#5c6b64"),
-    faded: colour("Unavailable text", "#6f7a75"),
+    faded: colour("Unavailable text", "#66716c"),
   }),
   ground: part("Ground", {
     "": colour("Ground", "#ffffff"),

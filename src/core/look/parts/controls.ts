@@ -53,7 +53,7 @@ export const controlParts = {
         min: 1,
         max: 24,
       }),
-      handle: length("Handle", { wide: 20, slim: 28 }, own("--thumb"), { min: 10, max: 60 }),
+      handle: length("Handle", { wide: 24, slim: 28 }, own("--thumb"), { min: 10, max: 60 }),
       "handle-ground": colour("Handle's ground", "{ground}", own("--thumb-ground")),
       "handle-edge": colour("Handle's border", "{accent}", own("--thumb-edge")),
       "handle-width": length("Handle's border width", "{line.strong}", own("--thumb-line"), { max: 12, step: 0.5 }),

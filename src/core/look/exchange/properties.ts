@@ -1,0 +1,133 @@
+import * as csstree from "css-tree";
+import { formatHex, formatHex8, parse as parseColour } from "culori";
+import type { Band, Banded, BandLimits } from "../../band/band.ts";
+import { bandQueries, resolveBands, resolveScheme } from "../../band/media.ts";
+import { checkDocument } from "../../document/kind.ts";
+import { InvalidDocument } from "../../document/schema.ts";
+import { emptyLook } from "../empty-look.ts";
+import { lookKind } from "../kind.ts";
+import type { LookDocument } from "../look-schema.ts";
+import { ownSheet, propertyOf, written } from "../sheet.ts";
+import { type Token, tokens } from "../tokens.ts";
+import { following, type TokenValue } from "../value.ts";
+
+/** What a look sets, as CSS custom properties of the page, with a shop's bands. */
+export const toProperties = (look: LookDocument, limits: BandLimits): string =>
+  `/* ${look.name.replaceAll("*/", "")} */\n${resolveScheme(resolveBands(ownSheet(look, ":root"), bandQueries(limits)), "shopper")}`;
+
+/** A style sheet of custom properties that cannot be taken. */
+export class PropertyFault extends Error {
+  override name = "PropertyFault";
+  constructor(message: string, line: number) {
+    super(`Line ${line}: ${message}`);
+  }
+}
+
+const byProperty = new Map([...tokens.values()].map((token) => [propertyOf(token.name), token]));
+/** Properties that are there beside a token's own, since its choice writes several. */
+const beside = new Set(
+  [...tokens.values()].flatMap((token) =>
+    Object.values(token.choices ?? {}).flatMap((choice) =>
+      Object.keys(choice)
+        .filter((end) => end !== "")
+        .map((end) => propertyOf(token.name) + end),
+    ),
+  ),
+);
+
+/** Where a rule holds: on a band, in the dark, or somewhere that a look cannot say. */
+function placeOf(media: string | undefined): Band | "dark" | undefined {
+  if (media === undefined) return "wide";
+  if (/prefers-color-scheme:\s*dark/.test(media)) return "dark";
+  const [from, to] = [/min-width|width\s*>=?/.test(media), /max-width|width\s*<=?/.test(media)];
+  if (from && to) return "medium";
+  return to ? "slim" : from ? "wide" : undefined;
+}
+
+/** A value as a token has it. @returns undefined where it is none */
+function readValue(token: Token, text: string): TokenValue | undefined {
+  const reference = /^var\((--[\w-]+)\)$/.exec(text)?.[1];
+  if (reference !== undefined) {
+    const followed = byProperty.get(reference);
+    return followed && following(followed.name);
+  }
+  switch (token.type) {
+    case "colour": {
+      const colour = parseColour(text);
+      return colour && ((colour.alpha ?? 1) < 1 ? formatHex8(colour) : formatHex(colour));
+    }
+    case "choice":
+      return Object.keys(token.choices ?? {}).find(
+        (name) => written(token, name)[""]?.replace(/\s/g, "") === text.replace(/\s/g, ""),
+      );
+    case "length":
+    case "time":
+    case "number":
+    case "weight": {
+      const match = /^(-?[\d.]+)(px|ms|)$/.exec(text);
+      const unit = { length: "px", time: "ms", number: "", weight: "" }[token.type];
+      return match && (match[2] === unit || match[1] === "0") ? Number(match[1]) : undefined;
+    }
+    case "font":
+      return text;
+    case "picture":
+      return text === "none" ? "" : /^url\("?([^")]*)"?\)$/.exec(text)?.[1];
+    case "shadow":
+      return readShadow(text);
+  }
+}
+
+function readShadow(text: string): TokenValue | undefined {
+  const match = /^(-?[\d.]+)px (-?[\d.]+)px ([\d.]+)px (-?[\d.]+)px (.+)$/.exec(text);
+  if (!match) return undefined;
+  const [x = 0, y = 0, blur = 0, spread = 0] = match.slice(1, 5).map(Number);
+  const reference = byProperty.get(/^var\((--[\w-]+)\)$/.exec(match[5] ?? "")?.[1] ?? "");
+  return { x, y, blur, spread, colour: reference ? following(reference.name) : (match[5] ?? "") };
+}
+
+/**
+ * The look that custom properties of this tool's names make. Rules of other things and other names are passed over.
+ * @throws PropertyFault
+ */
+export function fromProperties(css: string, name: string): LookDocument {
+  const values: Record<string, Banded<TokenValue>> = {};
+  const dark: Record<string, TokenValue> = {};
+  let found = 0;
+  const tree = csstree.parse(css, {
+    positions: true,
+    onParseError: (error) => {
+      throw new PropertyFault(error.message, Number(Reflect.get(error, "line") ?? 1));
+    },
+  });
+  csstree.walk(tree, {
+    visit: "Declaration",
+    enter(node) {
+      if (!node.property.startsWith("--zt-") || beside.has(node.property)) return;
+      const line = node.loc?.start.line ?? 1;
+      const token = byProperty.get(node.property);
+      if (!token) throw new PropertyFault(`There is no token ${node.property}.`, line);
+      const place = placeOf(this.atrule?.prelude ? csstree.generate(this.atrule.prelude) : undefined);
+      if (!place) throw new PropertyFault("This media query is no band of a shop.", line);
+      const value = readValue(token, csstree.generate(node.value).trim());
+      if (value === undefined) throw new PropertyFault(`${node.property} is no ${token.type} that can be read.`, line);
+      found++;
+      if (place === "dark") dark[token.name] = value;
+      else
+        values[token.name] = {
+          ...(values[token.name] ?? token.fallback),
+          [place]: value,
+          ...(place === "wide" ? { medium: undefined, slim: undefined } : {}),
+        };
+    },
+  });
+  if (found === 0) throw new PropertyFault("Here is no custom property that begins with --zt-.", 1);
+  const whole = Object.fromEntries(
+    Object.entries(values).map(([token, value]) => [token, JSON.parse(JSON.stringify(value))]),
+  );
+  try {
+    return checkDocument(lookKind, { ...emptyLook(name), values: whole, dark });
+  } catch (error) {
+    if (error instanceof InvalidDocument) throw new PropertyFault(error.message, 1);
+    throw error;
+  }
+}

@@ -1,0 +1,275 @@
+import * as csstree from "css-tree";
+
+/** Something in the designer's CSS that is refused, or that browsers will not take. */
+export interface CssFault {
+  /** A refusal; without it the rest would be taken. */
+  error: boolean;
+  /** From 1. */
+  line: number;
+  column: number;
+  /** Places in the text, from 0. */
+  from: number;
+  to: number;
+  reason: string;
+}
+
+/** The longest text that is taken, in characters, and the deepest that blocks and brackets may stand in each other. */
+export const longestCss = 100_000;
+const deepest = 30;
+
+const allowedRules = new Set(["media", "supports", "container", "keyframes", "font-face"]);
+
+/** Where something may be fetched from: the shop itself, or the text of a picture. */
+const isOwn = (address: string): boolean =>
+  /^\/(?![/\\])[^\\]*$/.test(address) || /^data:image\/(?:png|jpe?g|gif|webp|avif);base64,[\w+/=]*$/i.test(address);
+
+const fetching = /(?:^|[^\w-])(?:url|src|image-set|-webkit-image-set|image|cross-fade|element|paint)\s*\(/i;
+
+/** Finds out what is wrong with the designer's CSS. What has no error can be put on a page by {@link containedCss}. */
+export function checkCss(text: string): CssFault[] {
+  const faults: CssFault[] = [];
+  const at = lineFinder(text);
+  const fault = (error: boolean, from: number, to: number, reason: string) =>
+    faults.push({ error, ...at(from), from, to, reason });
+  if (text.length > longestCss) {
+    fault(
+      true,
+      longestCss,
+      text.length,
+      `There are ${text.length} characters, and ${longestCss} is the most. Shorten it.`,
+    );
+    return faults;
+  }
+  checkTokens(text, fault);
+  // What stands too deep, or is not closed, is not read any further.
+  if (faults.some(({ error }) => error)) return faults;
+  const tree = parsed(text, (error) =>
+    fault(true, error.offset ?? 0, (error.offset ?? 0) + 1, `${sentence(error.message)}`),
+  );
+  checkTree(tree, fault);
+  return faults.sort((a, b) => a.from - b.from);
+}
+
+type Report = (error: boolean, from: number, to: number, reason: string) => void;
+
+const sentence = (message: string): string => (/[.!?]$/.test(message) ? message : `${message}.`);
+
+function parsed(text: string, onParseError: (error: { message: string; offset?: number }) => void = () => {}) {
+  return csstree.parse(text, {
+    positions: true,
+    parseCustomProperty: false,
+    onParseError: (error) => onParseError(error as unknown as { message: string; offset?: number }),
+  }) as csstree.StyleSheet;
+}
+
+/** What can be told without reading the whole: brackets that match, nothing too deep, no escapes, nothing that ends the element. */
+function checkTokens(text: string, fault: Report): void {
+  const open: { close: string; from: number }[] = [];
+  const closers: Record<string, string> = { "{": "}", "(": ")", "[": "]" };
+  csstree.tokenize(text, (type, from, to) => {
+    const token = text.slice(from, to);
+    const name = csstree.tokenNames[type];
+    if (name === "bad-string-token") fault(true, from, to, "This text in quotes is not closed on its line.");
+    else if (name === "bad-url-token")
+      fault(
+        true,
+        from,
+        to,
+        /javascript\s*:/i.test(token)
+          ? ownReason("javascript:")
+          : "This url( ) is not closed or holds what it must not.",
+      );
+    else if (name !== "string-token" && name !== "comment-token" && token.includes("\\"))
+      fault(true, from, to, "Backslashes may only stand in texts in quotes.");
+    const opens = name === "function-token" ? "(" : token;
+    const close = closers[opens];
+    if (close !== undefined) {
+      open.push({ close, from });
+      if (open.length === deepest + 1)
+        fault(true, from, to, `More than ${deepest} blocks or brackets stand in each other.`);
+    } else if (token === "}" || token === ")" || token === "]") {
+      const last = open.pop();
+      if (last?.close !== token) fault(true, from, to, `This “${token}” closes nothing.`);
+    }
+  });
+  for (const { close, from } of open) fault(true, from, from + 1, `There is no “${close}” for this.`);
+  const comment = text.lastIndexOf("/*");
+  if (comment >= 0 && !text.slice(comment).includes("*/"))
+    fault(true, comment, comment + 2, "This comment is not closed.");
+  for (const match of text.matchAll(/<(?=[/!])/g))
+    fault(
+      true,
+      match.index,
+      match.index + 2,
+      "“<” and “/” or “!” together could end the style sheet. Write them apart.",
+    );
+}
+
+function checkTree(tree: csstree.StyleSheet, fault: Report): void {
+  const report = (error: boolean, node: csstree.CssNode, reason: string) =>
+    fault(error, node.loc?.start.offset ?? 0, node.loc?.end.offset ?? 0, reason);
+  csstree.walk(tree, function visit(node) {
+    switch (node.type) {
+      case "Atrule":
+        if (!allowedRules.has(csstree.keyword(node.name).basename))
+          report(true, node, `@${node.name} is not taken: ${atruleReason(node.name)}`);
+        else if (
+          /keyframes$/i.test(node.name) &&
+          /^(?:zt|zs)-/i.test(node.prelude ? csstree.generate(node.prelude) : "")
+        )
+          report(true, node, "Names that begin with zt- or zs- are the tool’s own. Take another.");
+        break;
+      case "Rule":
+        if (this.atrule && /keyframes$/i.test(this.atrule.name)) break;
+        checkSelectors(node, this.rule === null || this.rule === node, report);
+        break;
+      case "Declaration":
+        if (this.atrule?.name.toLowerCase() !== "font-face") checkDeclaration(node, report);
+        break;
+      case "Url":
+        if (!isOwn(String(node.value))) report(true, node, ownReason(String(node.value)));
+        break;
+      case "Function": {
+        const name = node.name.toLowerCase();
+        if (name === "expression") report(true, node, "expression( ) could run, and is not taken.");
+        else if (["element", "paint", "src"].includes(name)) report(true, node, `${name}( ) is not taken.`);
+        else if (/image-set$|^image$/.test(name))
+          csstree.walk(node, (inner) => {
+            if (inner.type === "String" && !isOwn(inner.value)) report(true, inner, ownReason(inner.value));
+          });
+        break;
+      }
+      case "Raw":
+        // What was not understood is only passed on where it can fetch nothing.
+        if (fetching.test(node.value) || /javascript\s*:/i.test(node.value))
+          report(true, node, "Here nothing may be fetched. Write the address where it is used.");
+        break;
+    }
+  });
+}
+
+const ownReason = (address: string): string =>
+  /^\s*javascript:/i.test(address)
+    ? "An address that would run is not taken."
+    : "Only addresses of the shop itself, beginning with /, and pictures as data:image are taken.";
+
+function atruleReason(name: string): string {
+  switch (name.toLowerCase()) {
+    case "import":
+      return "it would fetch another style sheet. Paste its rules here.";
+    case "layer":
+      return "all of this stands in the last layer as it is.";
+    case "charset":
+    case "namespace":
+      return "it means nothing here. Leave it out.";
+    default:
+      return "only @media, @supports, @container, @keyframes and @font-face are.";
+  }
+}
+
+function checkDeclaration(
+  node: csstree.Declaration,
+  report: (error: boolean, node: csstree.CssNode, reason: string) => void,
+): void {
+  const property = node.property.toLowerCase();
+  const value = csstree.generate(node.value);
+  if (property === "behavior" || property === "-moz-binding") {
+    report(true, node, `${node.property} could run, and is not taken.`);
+    return;
+  }
+  if (property === "position" && /fixed|var\(/i.test(value)) {
+    report(true, node, "position: fixed could cover the page. Write sticky or absolute.");
+    return;
+  }
+  if (property.startsWith("--")) return;
+  if (value.includes("var(")) return;
+  const { error } = csstree.lexer.matchProperty(property, node.value);
+  if (!error) return;
+  const known = csstree.lexer.getProperty(property) !== null;
+  report(
+    false,
+    node,
+    known ? `“${value}” is no value of ${property} that browsers know.` : `Browsers know no ${property}.`,
+  );
+}
+
+/** A selector at the outermost begins in the panel; what would lead out of it again is refused. */
+function checkSelectors(
+  rule: csstree.Rule,
+  outermost: boolean,
+  report: (error: boolean, node: csstree.CssNode, reason: string) => void,
+): void {
+  if (rule.prelude.type !== "SelectorList") {
+    report(true, rule.prelude, "This is no selector.");
+    return;
+  }
+  if (!outermost) return;
+  rule.prelude.children.forEach((selector) => {
+    if (selector.type !== "Selector") return;
+    const parts = selector.children.toArray();
+    const nestings = parts.filter(({ type }) => type === "NestingSelector");
+    const inside = csstree.find(selector, (node) => node.type === "NestingSelector" && !parts.includes(node));
+    if (inside || nestings.length > 1 || (nestings.length === 1 && parts[0]?.type !== "NestingSelector"))
+      report(true, selector, "“&” is the panel. It can only stand at the beginning.");
+    const [first] = parts;
+    if (first?.type === "Combinator") report(true, selector, "This begins with a combinator. Begin with & or a part.");
+    if (first?.type !== "NestingSelector") return;
+    const combinator = parts.find(({ type }) => type === "Combinator");
+    if (combinator?.type === "Combinator" && /[+~]/.test(combinator.name))
+      report(true, selector, `“&${combinator.name}” leads to what stands beside the panel.`);
+  });
+  const alone = rule.prelude.children.some(
+    (selector) => csstree.generate(selector).startsWith("&") && !csstree.generate(selector).includes(" "),
+  );
+  if (!alone) return;
+  csstree.walk(rule.block, (node) => {
+    if (node.type !== "Selector") return;
+    const text = csstree.generate(node);
+    if (/^(?:&[^\s>+~]*)?[+~]/.test(text)) report(true, node, "This leads to what stands beside the panel.");
+  });
+}
+
+/**
+ * The designer's CSS for what a selector names and all that stands in it, in the last layer. Every selector begins
+ * there, since it is written so from what was read, whatever the text was.
+ * @returns nothing where there is an error
+ */
+export function containedCss(text: string, root: string): string {
+  if (text.trim() === "" || checkCss(text).some(({ error }) => error)) return "";
+  const tree = parsed(text);
+  const faces: string[] = [];
+  csstree.walk(tree, {
+    visit: "Atrule",
+    enter(node, item, list) {
+      if (node.name.toLowerCase() !== "font-face" || !list) return;
+      faces.push(csstree.generate(node));
+      list.remove(item);
+    },
+  });
+  csstree.walk(tree, function enter(node) {
+    if (node.type !== "Rule" || node.prelude.type !== "SelectorList") return;
+    if (this.rule !== null && this.rule !== node) return;
+    if (this.atrule && /keyframes$/i.test(this.atrule.name)) return;
+    const selectors = node.prelude.children.toArray().map((selector) => {
+      const written = csstree.generate(selector);
+      return written.startsWith("&") ? root + written.slice(1) : `${root} ${written}`;
+    });
+    node.prelude = csstree.parse(selectors.join(","), { context: "selectorList" }) as csstree.SelectorList;
+  });
+  return `${faces.join("\n")}@layer custom {\n${csstree.generate(tree)}\n}\n`;
+}
+
+/** Tells lines and columns of places in a text, both from 1. */
+function lineFinder(text: string): (offset: number) => { line: number; column: number } {
+  const starts = [0];
+  for (let at = text.indexOf("\n"); at >= 0; at = text.indexOf("\n", at + 1)) starts.push(at + 1);
+  return (offset) => {
+    let [low, high] = [0, starts.length - 1];
+    while (low < high) {
+      const middle = Math.ceil((low + high) / 2);
+      if ((starts[middle] ?? 0) <= offset) low = middle;
+      else high = middle - 1;
+    }
+    return { line: low + 1, column: offset - (starts[low] ?? 0) + 1 };
+  };
+}

@@ -1,0 +1,46 @@
+/** A typeface that ships with the tool and with what leaves it. */
+export interface ShippedFont {
+  /** As style sheets name it. */
+  family: string;
+  /** As people call it. */
+  name: string;
+  /** Name of its package, without its scope. */
+  package: string;
+  /** What stands in for it until it is there, or where it lacks a letter. */
+  fallback: string;
+}
+
+/** The typefaces that ship, serifs first. */
+export const shippedFonts: readonly ShippedFont[] = [
+  { family: "Newsreader Variable", name: "Newsreader", package: "newsreader", fallback: "Georgia, serif" },
+  { family: "Literata Variable", name: "Literata", package: "literata", fallback: "Georgia, serif" },
+  { family: "Figtree Variable", name: "Figtree", package: "figtree", fallback: "sans-serif" },
+  { family: "Karla Variable", name: "Karla", package: "karla", fallback: "sans-serif" },
+  { family: "Nunito Variable", name: "Nunito", package: "nunito", fallback: "sans-serif" },
+  { family: "Outfit Variable", name: "Outfit", package: "outfit", fallback: "sans-serif" },
+  {
+    family: "Bricolage Grotesque Variable",
+    name: "Bricolage Grotesque",
+    package: "bricolage-grotesque",
+    fallback: "sans-serif",
+  },
+  { family: "JetBrains Mono Variable", name: "JetBrains Mono", package: "jetbrains-mono", fallback: "monospace" },
+];
+
+/** Families that every system has one of. */
+export const systemFonts: readonly { name: string; stack: string }[] = [
+  { name: "System sans", stack: "system-ui, sans-serif" },
+  { name: "System serif", stack: "Georgia, serif" },
+  { name: "System mono", stack: "ui-monospace, monospace" },
+];
+
+/** How a look names a typeface that ships. */
+export const stackOf = ({ family, fallback }: ShippedFont): string => `"${family}", ${fallback}`;
+
+/** The families of a stack, without quotes. */
+export const familiesIn = (stack: string): string[] =>
+  stack.split(",").map((family) => family.trim().replace(/^"(.*)"$/, "$1"));
+
+/** The typefaces that ship of those that some CSS names. */
+export const fontsNamedIn = (css: string): ShippedFont[] =>
+  shippedFonts.filter(({ family }) => css.includes(`"${family}"`));

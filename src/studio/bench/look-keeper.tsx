@@ -1,0 +1,57 @@
+import { useEffect, useMemo } from "react";
+import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
+import { type LookedPanel, pageLook, plainLook } from "../../core/look/page-look.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+
+/** Keeps what the looks make of the page on the stage; a change of one is on both frames without a reload. */
+export function LookKeeper() {
+  const { shop } = useOpenShop();
+  const { session, slug, include } = useBench();
+  const { look: ofShop, limits } = useShopSettings((settings) => settings);
+  const open = usePanel((state) => state.document);
+  const standing = useSession((state) => state.shown?.panels);
+  const dark = useSession((state) => state.dark);
+  const panels = useMemo(
+    () => (standing ?? []).map((one) => (one.slug === slug ? { ...one, panel: open } : one)),
+    [standing, slug, open],
+  );
+  const names = [ofShop, ...panels.map(({ panel }) => panel.look)].filter((name) => name !== undefined);
+  const stores = useLookStores(shop.slug, names);
+  const looks = useLookDocuments(stores);
+  useEffect(() => {
+    // What is styled on the stage is undone where everything else is.
+    for (const store of Object.values(stores ?? {})) include(store);
+  }, [stores, include]);
+
+  const own = ofShop === undefined ? plainLook : looks?.[ofShop];
+  const looked = panels.map(
+    ({ slug: name, panel }): LookedPanel => ({
+      slug: name,
+      panel,
+      look: panel.look === undefined ? undefined : looks?.[panel.look],
+    }),
+  );
+  const css =
+    looks &&
+    resolveScheme(resolveBands(pageLook(own ?? plainLook, looked), bandQueries(limits)), dark ? "dark" : "light");
+  const hasCss =
+    looks !== undefined && [own, ...looked.map(({ look }) => look)].some((look) => (look?.css ?? "") !== "");
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is worked out is told when it says something else
+  useEffect(() => {
+    if (css === undefined) return;
+    session.setState({ look: css });
+    if (!hasCss) return;
+    let over = false;
+    // What reads CSS is only fetched where there is some.
+    import("../../core/look/page-extra.ts").then(({ pageExtra }) => {
+      if (!over) session.setState({ look: css + pageExtra(own ?? plainLook, looked) });
+    }, console.error);
+    return () => {
+      over = true;
+    };
+  }, [css, hasCss, own, session]);
+  return null;
+}

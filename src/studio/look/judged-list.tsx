@@ -1,0 +1,100 @@
+import { Wrench } from "lucide-react";
+import { useMemo } from "react";
+import { spokenToken } from "../../core/look/edit.ts";
+import { judge, type Miss } from "../../core/look/judge.ts";
+import { mendAll, mendOf } from "../../core/look/mend.ts";
+import { tokens } from "../../core/look/tokens.ts";
+import { useLook, useLookDocument } from "./look-context.ts";
+
+const words = (miss: Miss): string => {
+  const px = (value: number) => `${Math.round(value)} px`;
+  if (miss.kind === "target")
+    return `${px(miss.is)}, and ${miss.offered ? "a finger wants" : "needs"} ${px(miss.needed)}`;
+  const ratio = `${miss.is.toFixed(2)} : 1, needs ${miss.needed} : 1`;
+  return miss.kind === "alone"
+    ? `Told by colour alone, at ${ratio}`
+    : `${miss.seen?.as === "text" ? "Text" : miss.seen?.as} at ${ratio}`;
+};
+
+/** Everything that is hard to see or to hit, worst first, each with what mends it; or all at once. */
+export function JudgedList() {
+  const { store, session } = useLook();
+  const look = useLookDocument();
+  const misses = useMemo(() => judge(look), [look]);
+  const faults = misses.filter(({ offered }) => !offered);
+  const { apply } = store.getState();
+  const put = (label: string, next: Pick<typeof look, "values" | "dark">) =>
+    apply({
+      words: label,
+      change: (draft) => {
+        draft.values = { ...next.values };
+        draft.dark = { ...next.dark };
+      },
+    });
+  if (misses.length === 0)
+    return (
+      <p className="py-4 text-quiet">
+        Nothing to mend: all text has 4.5 : 1 and controls and focus have 3 : 1, in every state and on every band.
+      </p>
+    );
+  return (
+    <div className="flex flex-col gap-2">
+      <div className="flex items-center justify-between">
+        <p className="text-quiet">
+          {faults.length} {faults.length === 1 ? "miss" : "misses"}
+          {misses.length > faults.length ? `, ${misses.length - faults.length} to improve` : ""}
+        </p>
+        {faults.length > 0 ? (
+          <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Mend all", mendAll(look))}>
+            <Wrench size={12} aria-hidden /> Mend all
+          </button>
+        ) : null}
+      </div>
+      <ul className="flex flex-col" aria-label="Misses">
+        {misses.map((miss) => {
+          const token = tokens.get(miss.token);
+          const name = token ? spokenToken(token) : miss.token;
+          return (
+            <li
+              key={`${miss.kind} ${miss.token} ${miss.state} ${miss.scheme} ${miss.is} ${miss.bands}`}
+              className="flex items-center gap-2 border-b border-hair py-1.5"
+            >
+              {miss.seen ? (
+                <span
+                  aria-hidden
+                  className="grid size-7 flex-none place-items-center rounded-md border border-hair text-[12px] font-semibold"
+                  style={{ background: miss.seen.grounds[0], color: miss.seen.colour }}
+                >
+                  Aa
+                </span>
+              ) : null}
+              <button
+                type="button"
+                className="min-w-0 flex-1 text-start"
+                onClick={() => token && session.setState({ part: token.part, state: token.state })}
+              >
+                <span className="block leading-tight font-medium">{name}</span>
+                <span className="block text-[12px] text-quiet">
+                  {words(miss)}
+                  {miss.scheme === "dark" ? " · dark" : ""}
+                  {miss.bands.length < 3 && miss.scheme === "light" ? ` · ${miss.bands.join(", ")}` : ""}
+                </span>
+              </button>
+              <button
+                type="button"
+                className="btn btn-xs"
+                aria-label={`Mend ${name}`}
+                onClick={() => {
+                  const mend = mendOf(look, miss);
+                  if (mend) put(`Mend ${name}`, mend.look);
+                }}
+              >
+                Mend
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { createContext, useContext } from "react";
+import { createStore, type StoreApi, useStore } from "zustand";
+import type { Band, Banded } from "../../core/band/band.ts";
+import {
+  changeStyle,
+  giveBackToken,
+  setDark,
+  setToken,
+  spokenToken,
+  withoutValue,
+  withValue,
+} from "../../core/look/edit.ts";
+import type { LookDocument } from "../../core/look/look-schema.ts";
+import { type LookValues, type Scheme, settingOf } from "../../core/look/resolve.ts";
+import type { SpecimenWords } from "../../core/look/specimen.ts";
+import type { Token } from "../../core/look/tokens.ts";
+import type { State, TokenValue } from "../../core/look/value.ts";
+import type { Vision } from "../../core/swatch/measure.ts";
+import type { DocumentStore } from "../shell/document-store.ts";
+
+/** What specimens stand on: the shop's own ground, or another to see them against. */
+export const grounds = ["shop", "white", "dark", "picture"] as const;
+export type Ground = (typeof grounds)[number];
+
+/** How a look is looked at; never saved. */
+export interface LookSession {
+  band: Band;
+  scheme: Scheme;
+  ground: Ground;
+  vision: Vision;
+  words: SpecimenWords;
+  direction: "ltr" | "rtl";
+  /** The part that is styled, and the state of it. */
+  part: string;
+  state: State;
+  /** The option style that is worked on in the look's place. */
+  style: string | undefined;
+}
+
+export type LookSessionStore = StoreApi<LookSession>;
+
+export const createLookSession = (): LookSessionStore =>
+  createStore<LookSession>(() => ({
+    band: "wide",
+    scheme: "light",
+    ground: "shop",
+    vision: "usual",
+    words: "usual",
+    direction: "ltr",
+    part: "tile",
+    state: "rest",
+    style: undefined,
+  }));
+
+/** What tokens are set in: a look, an option style of it, or a facet. */
+export interface Target {
+  /** All that is set, for showing what a token comes to. */
+  look: LookValues;
+  /** Whether the target itself sets a token. */
+  sets(token: Token): boolean;
+  set(token: Token, value: TokenValue): void;
+  giveBack(token: Token): void;
+}
+
+/** Sets tokens in a look, or in one of its option styles, on a band and in a scheme. */
+export function targetIn(
+  store: DocumentStore<LookDocument>,
+  look: LookDocument,
+  { band, scheme, style: id }: Pick<LookSession, "band" | "scheme" | "style">,
+): Target {
+  const { apply } = store.getState();
+  const style = look.styles.find((one) => one.id === id);
+  if (style) {
+    const put = (token: Token, values: Readonly<Record<string, Banded<TokenValue> | undefined>>) =>
+      apply(changeStyle(style.id, `${style.name}: ${spokenToken(token)}`, { values }), true);
+    const base = (token: Token) => ({
+      ...style.values,
+      [token.name]: style.values[token.name] ?? settingOf(look, token),
+    });
+    return {
+      look: { ...look, values: { ...look.values, ...style.values } },
+      sets: (token) => Object.hasOwn(style.values, token.name),
+      set: (token, value) => put(token, withValue(base(token), token, band, value)),
+      giveBack: (token) => put(token, withoutValue(style.values, token, band)),
+    };
+  }
+  const dark = scheme === "dark";
+  return {
+    look,
+    sets: (token) =>
+      dark && token.type === "colour"
+        ? Object.hasOwn(look.dark, token.name)
+        : look.values[token.name]?.[band] !== undefined,
+    set: (token, value) =>
+      apply(dark && token.type === "colour" ? setDark(token, value) : setToken(token, band, value), true),
+    giveBack: (token) =>
+      apply(dark && token.type === "colour" ? setDark(token, undefined) : giveBackToken(token, band)),
+  };
+}
+
+export interface OpenLook {
+  store: DocumentStore<LookDocument>;
+  slug: string;
+  session: LookSessionStore;
+}
+
+export const LookContext = createContext<OpenLook | undefined>(undefined);
+
+export function useLook(): OpenLook {
+  const open = useContext(LookContext);
+  if (!open) throw new Error("This part stands outside a look.");
+  return open;
+}
+
+export const useLookDocument = (): LookDocument => useStore(useLook().store, ({ document }) => document);
+export const useLookSession = <T>(read: (session: LookSession) => T): T => useStore(useLook().session, read);

@@ -1,0 +1,43 @@
+import { useMemo } from "react";
+import { Navigate, useParams } from "react-router";
+import { DocumentFrame } from "../shell/document-frame.tsx";
+import { useDocument } from "../shell/documents.ts";
+import { NotHere } from "../shell/not-here.tsx";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { createLookSession, LookContext } from "./look-context.ts";
+import { LookSide } from "./look-side.tsx";
+import { LookTabs } from "./look-tabs.tsx";
+import { NoLook } from "./no-look.tsx";
+import { SpecimenBar } from "./specimen-bar.tsx";
+import { SpecimenSheet } from "./specimen-sheet.tsx";
+
+/** The look of the address; the shop's own, or its first, when it names none. */
+export function LookView() {
+  const { shop } = useOpenShop();
+  const { look } = useParams();
+  const usual = useShopSettings((settings) => settings.look) ?? shop.looks[0]?.slug;
+  if (look === undefined && usual !== undefined) return <Navigate to={`/shops/${shop.slug}/look/${usual}`} replace />;
+  return look === undefined ? <NoLook /> : <OneLook key={look} shop={shop.slug} slug={look} />;
+}
+
+function OneLook({ shop, slug }: { shop: string; slug: string }) {
+  const { store, error } = useDocument(shop, "look", slug);
+  const session = useMemo(createLookSession, []);
+  const open = useMemo(() => store && { store, slug, session }, [store, slug, session]);
+  if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
+  if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the look …</div>;
+  return (
+    <LookContext value={open}>
+      <DocumentFrame store={open.store} what="This look was">
+        <main className="flex min-h-0 flex-1">
+          <section aria-label="Specimens" className="flex min-w-0 flex-1 flex-col">
+            <LookTabs />
+            <SpecimenBar />
+            <SpecimenSheet />
+          </section>
+          <LookSide />
+        </main>
+      </DocumentFrame>
+    </LookContext>
+  );
+}

@@ -1,0 +1,36 @@
+import { expose } from "comlink";
+import { type BroughtFile, together } from "../../core/look/from-css/bring.ts";
+import { readPicture } from "../../core/look/from-css/picture-colours.ts";
+import { type Reading, readLook } from "../../core/look/from-css/read-look.ts";
+
+/** Longest side at which a picture is looked at, in px. */
+const side = 480;
+
+const served = {
+  /** What style sheets and a saved page say of a shop's look; what cannot be read is told in words. */
+  read(files: readonly BroughtFile[]): { readings: Reading[]; missing: string[] } | { trouble: string } {
+    try {
+      const { missing, ...brought } = together(files);
+      return { readings: readLook(brought), missing };
+    } catch (error) {
+      return { trouble: (error as Error).message };
+    }
+  },
+  /** The colours of a picture of the shop. */
+  async look(name: string, file: Blob): Promise<Reading[]> {
+    const bitmap = await createImageBitmap(file);
+    const scale = Math.min(1, side / Math.max(bitmap.width, bitmap.height));
+    const canvas = new OffscreenCanvas(
+      Math.max(1, Math.round(bitmap.width * scale)),
+      Math.max(1, Math.round(bitmap.height * scale)),
+    );
+    const context = canvas.getContext("2d");
+    if (!context) return [];
+    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    return readPicture(name, context.getImageData(0, 0, canvas.width, canvas.height));
+  },
+};
+export type LookService = typeof served;
+
+expose(served);

@@ -1,0 +1,30 @@
+import { useNavigate } from "react-router";
+import { toast } from "sonner";
+import { useSWRConfig } from "swr";
+import type { LookDocument } from "../../core/look/look-schema.ts";
+import type { PanelSummary } from "../../core/wire/shop.ts";
+import { documentPath, sendJson, shopPath } from "../api.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+
+/** Adds a look to the shop and opens it; the shop's first look becomes the one of its pages. */
+export function useMakeLook(): (document: LookDocument) => Promise<void> {
+  const { shop, settings } = useOpenShop();
+  const { mutate } = useSWRConfig();
+  const navigate = useNavigate();
+  return async (document) => {
+    try {
+      const made = await sendJson<PanelSummary>("POST", documentPath(shop.slug, "look"), { document });
+      if (shop.looks.length === 0)
+        settings.getState().apply({
+          words: `The shop’s look: ${document.name}`,
+          change: (draft) => {
+            draft.look = made.slug;
+          },
+        });
+      await mutate(shopPath(shop.slug));
+      navigate(`/shops/${shop.slug}/look/${made.slug}`);
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
+}

@@ -1,0 +1,34 @@
+import type { Part } from "../../core/look/part.ts";
+import { parts } from "../../core/look/tokens.ts";
+import { type State, states } from "../../core/look/value.ts";
+
+/** Where a part is taken hold of, where that is not all of it. */
+const grips: Readonly<Record<string, string>> = {
+  box: ".zt-box > input",
+  switch: ".zt-switch > input, .zt-knob",
+  tree: ".zt-twig",
+  plain: ".zt-plain-option .zt-name",
+  slider: ".zt-track, .zt-track > input, .zt-bars, .zt-bars > span, .zt-bubble",
+};
+
+const matches = (element: Element, name: string, { at }: Part): boolean => {
+  const grip = grips[name] ?? at;
+  return grip !== "" && element.matches(grip);
+};
+
+/** The parts that an element belongs to, the nearest first; of several at one element the one that is told most exactly. */
+export function partsAt(path: readonly EventTarget[]): string[] {
+  const elements = path.filter((one): one is Element => one instanceof Element);
+  return elements.flatMap((element) =>
+    Object.entries(parts)
+      .filter(([name, part]) => matches(element, name, part))
+      .sort(([, a], [, b]) => b.at.length - a.at.length)
+      .map(([name]) => name),
+  );
+}
+
+/** The states that a part can be in. */
+export const statesOfPart = (name: string): State[] => {
+  const own = parts[name]?.states;
+  return own ? states.filter((state) => own[state] !== undefined) : ["rest"];
+};

@@ -1,0 +1,155 @@
+import { Link2, RotateCcw } from "lucide-react";
+import { useMemo } from "react";
+import type { Band } from "../../core/band/band.ts";
+import { spokenToken } from "../../core/look/edit.ts";
+import type { Scheme } from "../../core/look/resolve.ts";
+import { dependents, wayOf } from "../../core/look/resolve.ts";
+import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
+import { type State, stateBefore } from "../../core/look/value.ts";
+import type { Target } from "./look-context.ts";
+import { statesOfPart } from "./part-at.ts";
+import { TokenField } from "./token-field.tsx";
+
+const groups = [...new Set(Object.values(parts).map(({ group }) => group))];
+
+const stateWords: Record<State, string> = {
+  rest: "rest",
+  hovered: "hovered",
+  focused: "focused",
+  chosen: "chosen",
+  "chosen-hovered": "chosen, hovered",
+  unavailable: "unavailable",
+};
+
+interface Props {
+  target: Target;
+  band: Band;
+  scheme: Scheme;
+  part: string;
+  state: State;
+  pick(part: string, state: State): void;
+  /** Parts that can be chosen; all where it is absent. */
+  among?: readonly string[];
+}
+
+/** A part in a state: each of its tokens, what it follows, and what follows it. */
+export function PartCard({ target, band, scheme, part, state, pick, among }: Props) {
+  const definition = parts[part];
+  if (!definition) return null;
+  const own = statesOfPart(part);
+  const listed = (name: string) => among === undefined || among.includes(name);
+  return (
+    <section aria-label={definition.label} className="flex flex-col gap-2">
+      <select
+        className="select select-sm w-full font-semibold"
+        aria-label="Part"
+        value={part}
+        onChange={(event) => pick(event.target.value, "rest")}
+      >
+        {groups.map((group) => (
+          <optgroup key={group} label={group}>
+            {Object.entries(parts)
+              .filter(([name, one]) => one.group === group && listed(name))
+              .map(([name, one]) => (
+                <option key={name} value={name}>
+                  {one.label}
+                </option>
+              ))}
+          </optgroup>
+        ))}
+      </select>
+      {own.length > 1 ? (
+        <div role="radiogroup" aria-label="State" className="flex flex-wrap gap-1">
+          {own.map((one) => (
+            <button
+              key={one}
+              type="button"
+              role="radio"
+              aria-checked={one === state}
+              className={`rounded-md border px-2 py-0.5 text-[12px] ${one === state ? "border-primary bg-primary text-primary-content" : "border-hair hover:bg-sand"}`}
+              onClick={() => pick(part, one)}
+            >
+              {stateWords[one]}
+            </button>
+          ))}
+        </div>
+      ) : null}
+      <ul className="flex flex-col">
+        {Object.keys(definition.properties).map((property) => {
+          const named = tokens.get(tokenName(part, property, state));
+          // What does not differ by state is set for all of them at once.
+          const token = named ?? (state === "rest" ? undefined : tokens.get(tokenName(part, property)));
+          const shown = token ?? nearest(part, property, state);
+          return shown ? (
+            <TokenLine
+              key={property}
+              token={shown}
+              target={target}
+              band={band}
+              scheme={scheme}
+              all={named === undefined}
+            />
+          ) : null;
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function nearest(part: string, property: string, state: State): Token | undefined {
+  const found = tokens.get(tokenName(part, property, state));
+  return found ?? (state === "rest" ? undefined : nearest(part, property, stateBefore[state]));
+}
+
+/** One token: its name, its value, and where the value comes from. */
+function TokenLine({
+  token,
+  target,
+  band,
+  scheme,
+  all,
+}: Pick<Props, "target" | "band" | "scheme"> & { token: Token; all: boolean }) {
+  const set = target.sets(token);
+  const way = wayOf(target.look, token.name, band, scheme);
+  const users = useMemo(
+    () => [...dependents(target.look, [token.name])].filter((name) => name !== token.name),
+    [target.look, token.name],
+  );
+  const [follows] = way;
+  const followed = follows === undefined ? undefined : tokens.get(follows);
+  return (
+    <li className="border-b border-hair py-1" data-token={token.name}>
+      <div className="flex min-h-8 items-center gap-2">
+        <span className={`flex-1 text-[13px] ${set ? "font-semibold" : ""}`}>
+          {token.label}
+          {all ? <span className="text-[11px] font-normal text-quiet"> · all states</span> : null}
+        </span>
+        <TokenField token={token} target={target} band={band} scheme={scheme} />
+        <button
+          type="button"
+          className="grid size-6 flex-none place-items-center rounded-md text-quiet hover:bg-sand disabled:invisible"
+          disabled={!set}
+          aria-label={`Give back ${token.label}`}
+          title="As before"
+          onClick={() => target.giveBack(token)}
+        >
+          <RotateCcw size={12} aria-hidden />
+        </button>
+      </div>
+      {followed || users.length > 0 ? (
+        <p className="flex gap-3 pb-0.5 text-[11px] text-quiet">
+          {followed ? (
+            <span className="flex items-center gap-1" title={way.join(" → ")}>
+              <Link2 size={10} aria-hidden /> follows {spokenToken(followed)}
+            </span>
+          ) : null}
+          {users.length > 0 ? (
+            <span title={users.slice(0, 20).join(", ")}>
+              {users.length} {users.length === 1 ? "follows" : "follow"} it
+            </span>
+          ) : null}
+        </p>
+      ) : null}
+    </li>
+  );
+}
