@@ -1,11 +1,11 @@
 import { type InferType, type ISchema, mixed, number, string } from "yup";
-import { bands } from "../band/band.ts";
+import { type Band, bands } from "../band/band.ts";
 import { exact, listOf, text } from "../document/schema.ts";
 import { lookFormat } from "./empty-look.ts";
 import { checkCss, longestCss } from "./extra-css.ts";
-import { type LookValues, type TokenValues, valueOn } from "./resolve.ts";
+import { type LookValues, type Scheme, settingOn, type TokenValues } from "./resolve.ts";
 import { tokens } from "./tokens.ts";
-import type { TokenValue } from "./value.ts";
+import { referenceIn, type TokenValue } from "./value.ts";
 import { valueFault } from "./value-fault.ts";
 
 const isPlain = (value: unknown): value is Record<string, unknown> =>
@@ -90,10 +90,21 @@ export const lookSchema = exact({
 export function loopIn(look: LookValues): string | undefined {
   const names = [...Object.keys(look.values), ...Object.keys(look.dark)];
   return names.find((name) =>
-    bands.some((band) =>
-      (["light", "dark"] as const).some((scheme) => valueOn(look, name, band, scheme) === undefined),
-    ),
+    bands.some((band) => (["light", "dark"] as const).some((scheme) => followsItself(look, name, band, scheme))),
   );
+}
+
+function followsItself(look: LookValues, name: string, band: Band, scheme: Scheme): boolean {
+  const seen = new Set<string>();
+  for (let at: string | undefined = name; at !== undefined; ) {
+    if (seen.has(at)) return true;
+    seen.add(at);
+    const token = tokens.get(at);
+    const value = token && settingOn(look, token, band, scheme);
+    // What is no value at all is another fault, and told as one.
+    at = value === undefined ? undefined : referenceIn(value);
+  }
+  return false;
 }
 
 export type OptionStyle = InferType<typeof optionStyle>;

@@ -2,6 +2,7 @@ import { type Band, withBand, withoutBand } from "../band/band.ts";
 import { type Behaviour, type BehaviourName, type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
 import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
 import type { Edit } from "../document/edit.ts";
+import type { TokenValues } from "../look/resolve.ts";
 import type { Mode } from "../match/question.ts";
 import { type SettingDefinition, settingDefinition } from "../setting/setting-definitions.ts";
 import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "../setting/settings.ts";
@@ -229,3 +230,26 @@ function putBehaviour(panel: PanelDocument, behaviour: BehaviourValues): void {
   if (Object.keys(behaviour).length === 0) delete panel.behaviour;
   else panel.behaviour = behaviour;
 }
+
+/** Draws the panel in a look of its own; undefined in the shop's. */
+export const setLook = (look: string | undefined, name: string): PanelEdit => ({
+  words: `Look: ${name}`,
+  change: (panel) => {
+    if (look === undefined) delete panel.look;
+    else panel.look = look;
+  },
+});
+
+/** Gives a facet's options an option style of the look; undefined takes it away. */
+export const setOptionStyle = (id: string, style: string | undefined, words: string): PanelEdit =>
+  facetEdit(words, id, (row) => {
+    if (style === undefined) delete row.style;
+    else row.style = style;
+  });
+
+/** Sets apart what of the look differs for one facet; nothing where nothing differs any more. */
+export const setApart = (id: string, values: TokenValues, words: string): PanelEdit =>
+  facetEdit(words, id, (row) => {
+    if (Object.keys(values).length === 0) delete row.look;
+    else row.look = { ...values };
+  });

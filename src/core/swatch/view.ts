@@ -10,7 +10,7 @@ export interface SwatchView {
   drawing?: Drawing;
   picture?: string;
   alt?: string;
-  /** It would vanish on a white ground without an outline. */
+  /** It would vanish on its ground without an outline. */
   outline?: true;
   /** Colour of a tick or a text on it that reads best. */
   mark?: "#000000" | "#ffffff";
@@ -45,25 +45,23 @@ export function viewOf(
   return { source: "text", ...alt };
 }
 
-/** The ground that panels stand on until a look gives them another. */
-const ground = "#ffffff";
-
-function measured(colours: readonly string[] | undefined): Pick<SwatchView, "outline" | "mark"> {
+function measured(colours: readonly string[] | undefined, ground: string): Pick<SwatchView, "outline" | "mark"> {
   if (!colours) return {};
   return { ...(needsOutline(colours, ground) ? { outline: true as const } : {}), mark: readableOn(colours) };
 }
 
-/** The whole book as shoppers see it, for the options of some fields. */
+/** The whole book as shoppers see it, for the options of some fields. @param ground that swatches stand on. Default: white */
 export function resolveBook(
   book: SwatchDocument,
   fields: readonly { key: string; options: readonly Option[] }[],
   guess: (label: string) => NameGuess | undefined,
+  ground = "#ffffff",
 ): SwatchBook {
   const resolved: Record<string, Record<string, SwatchView>> = {};
   for (const { key, options } of fields) {
     const views = options.flatMap(({ id, label }) => {
       const { source, ...view } = viewOf(book, key, id, guess(label));
-      return source === "text" ? [] : [[id, { ...view, ...measured(view.colours) }] as const];
+      return source === "text" ? [] : [[id, { ...view, ...measured(view.colours, ground) }] as const];
     });
     if (views.length > 0) resolved[key] = Object.fromEntries(views);
   }

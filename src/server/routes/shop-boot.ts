@@ -4,9 +4,10 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { weightOf } from "../../core/index/text-index.ts";
 import { fontsNamedIn, type ShippedFont } from "../../core/look/fonts.ts";
+import { groundOf } from "../../core/look/ground.ts";
 import { lookKind } from "../../core/look/kind.ts";
 import { pageExtra } from "../../core/look/page-extra.ts";
-import { pageLook, plainLook } from "../../core/look/page-look.ts";
+import { pageLook } from "../../core/look/page-look.ts";
 import { valueOn } from "../../core/look/resolve.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import type { Layout } from "../../core/page/layout.ts";
@@ -25,6 +26,7 @@ import { noDocument } from "../fault.ts";
 import { facesOf } from "../fonts.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { firstDocument, readDocument, type ShopRef } from "../store/documents.ts";
+import { shopLook } from "../store/looks.ts";
 import { shopRefOf } from "./request.ts";
 
 /** A shop as all its pages want it. */
@@ -40,7 +42,7 @@ export async function openShop(em: SqlEntityManager, catalogues: Catalogues, slu
     language,
     say: sayOf(language),
   };
-  return { em, shop, settings, pages, facts, swatches, around };
+  return { em, shop, settings, pages, facts, swatches, look: await shopLook(em, shop, settings), around };
 }
 
 /** See {@link openShop}. */
@@ -55,7 +57,7 @@ const oneOf = async <D extends object>(em: SqlEntityManager, shop: ShopRef, kind
  * @param panel to be shown whether it stands on the page or not, alone where it does not
  */
 export async function bootOf(
-  { em, shop, settings, pages, facts, swatches, around }: OpenShop,
+  { em, shop, settings, pages, facts, swatches, look, around }: OpenShop,
   address: string,
   { panel, stage }: { panel: string | undefined; stage: boolean },
 ): Promise<Boot | undefined> {
@@ -71,7 +73,7 @@ export async function bootOf(
   const panels = found.flatMap(({ panel: slug, at, after, read }) =>
     read ? [{ slug, at, after, panel: read.document, target: targetOf(read.document, pages, facts.pageFacts()) }] : [],
   );
-  const book = await swatches.resolve(em, shop);
+  const book = await swatches.resolve(em, shop, groundOf(look));
   const api = `/api/shops/${encodeURIComponent(shop.slug)}`;
   const { language, base } = around;
   const words = wordsOf(language);
@@ -121,11 +123,13 @@ export interface PageLook {
 }
 
 /** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
-export async function lookOf({ em, shop, settings }: OpenShop, panels: readonly PagePanel[]): Promise<PageLook> {
+export async function lookOf(
+  { em, shop, settings, look: own }: OpenShop,
+  panels: readonly PagePanel[],
+): Promise<PageLook> {
   const read = async (slug: string | undefined) =>
     slug === undefined ? undefined : (await readDocument(em, shop, lookKind, slug))?.document;
   const looked = await Promise.all(panels.map(async (one) => ({ ...one, look: await read(one.panel.look) })));
-  const own = (await read(settings.look)) ?? plainLook;
   const css = pageLook(own, looked) + pageExtra(own, looked);
   const [font] = fontsNamedIn(String(valueOn(own, "text.font")));
   const fonts = new Set([...(font ? [font] : []), ...fontsNamedIn(css)]);

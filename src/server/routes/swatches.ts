@@ -5,6 +5,7 @@ import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
+import { shopGround } from "../store/looks.ts";
 import { findPicture, keepPicture, maxPicture } from "../store/swatches.ts";
 import { attachment, limit, shopRefOf } from "./request.ts";
 
@@ -15,7 +16,7 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
   app.get("/shops/:shop/swatches", async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
-    return c.json(await (await catalogues.get(em, shop)).swatches.resolve(em, shop));
+    return c.json(await (await catalogues.get(em, shop)).swatches.resolve(em, shop, await shopGround(em, shop)));
   });
 
   app.post("/shops/:shop/pictures", limit(maxPicture), async (c) => {
@@ -34,7 +35,11 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
       const em = fork();
       const shop = await shopRefOf(em, c.req.param("shop") ?? "");
       const { facts, swatches } = await catalogues.get(em, shop);
-      return attachment(write(linesOf(facts.index, await swatches.resolve(em, shop))), type, `${shop.slug}-${name}`);
+      return attachment(
+        write(linesOf(facts.index, await swatches.resolve(em, shop, await shopGround(em, shop)))),
+        type,
+        `${shop.slug}-${name}`,
+      );
     });
   }
   return app;

@@ -20,7 +20,7 @@ export const maxPicture = 1024 * 1024;
 export class SwatchResolver {
   #fields: { key: string; options: readonly { id: string; label: string }[] }[];
   #guesses = new Map<string, NameGuess | undefined>();
-  #last: { version: number; resolved: SwatchBook } | undefined;
+  #last: { version: number; ground: string; resolved: SwatchBook } | undefined;
 
   constructor(index: CatalogueIndex) {
     this.#fields = index.catalogue.fields
@@ -29,12 +29,16 @@ export class SwatchResolver {
       .filter(({ options }) => options.length <= mostValues);
   }
 
-  /** What shoppers see for each value. Worked out anew when the book has another version, which every change gives it. */
-  async resolve(em: SqlEntityManager, shop: ShopRef): Promise<SwatchBook> {
+  /**
+   * What shoppers see for each value. Worked out anew when the book has another version, which every change gives it.
+   * @param ground that panels stand on, by which outlines are needed
+   */
+  async resolve(em: SqlEntityManager, shop: ShopRef, ground: string): Promise<SwatchBook> {
     const version = await versionOf(em, shop, swatchesKind);
-    if (this.#last?.version !== version) {
+    if (this.#last?.version !== version || this.#last.ground !== ground) {
       const { document } = (await readDocument(em, shop, swatchesKind)) ?? { document: swatchesKind.fresh("") };
-      this.#last = { version, resolved: resolveBook(document, this.#fields, (label) => this.#guess(label)) };
+      const resolved = resolveBook(document, this.#fields, (label) => this.#guess(label), ground);
+      this.#last = { version, ground, resolved };
     }
     return this.#last.resolved;
   }

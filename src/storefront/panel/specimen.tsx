@@ -60,7 +60,10 @@ export function drawSpecimen(into: Element, name: SpecimenName, state: State, wa
 /** What is focused inside of an option is its input; the option only has something focused in it. */
 function hold(first: Element, held: "hovered" | "focused"): void {
   const focusable = first.querySelectorAll("input, button");
-  if (held === "hovered" || focusable.length === 0) return first.setAttribute("data-held", held);
+  if (held === "hovered" || focusable.length === 0) {
+    first.setAttribute("data-held", held);
+    return;
+  }
   first.setAttribute("data-held", "within");
   for (const one of focusable) one.setAttribute("data-held", "focused");
 }

@@ -25,6 +25,8 @@ export async function doArranged(act: ArrangeAct, band: Band, shop: OpenShop, be
   switch (act.do) {
     case "move":
       return apply(moveRow(row.id, act.to, title));
+    case "style":
+      return session.setState({ styling: { row: row.id, part: act.part, band, x: act.x, y: act.y } });
     case "settings":
       return session.setState({ unfolded: row.id });
     case "remove":

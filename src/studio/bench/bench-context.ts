@@ -31,6 +31,8 @@ export interface Session {
   arranging: boolean;
   /** Where a facet or a piece is to be added, while one is chosen. */
   adding: number | undefined;
+  /** What is styled on the page itself: a row, the part of it that was pointed at, and where that is in the window. */
+  styling: { row: string; part: string | undefined; band: Band; x: number; y: number } | undefined;
   /** The lattice shows names only, so that the stage has more room. */
   folded: boolean;
   /** Row pointed at in the lattice, shown on the pages. */
@@ -47,6 +49,8 @@ export interface Session {
   look: string | undefined;
   /** The pages are shown as to shoppers who prefer dark. */
   dark: boolean;
+  /** A look of the page has colours for them. */
+  hasDark: boolean;
   /** BCP 47 tag of the language that the pages are shown in. */
   language: string;
   /** By band, how high the rows stand, as the pages have measured them. */
@@ -82,6 +86,7 @@ export const createSession = (address: string): SessionStore =>
     folded: false,
     arranging: false,
     adding: undefined,
+    styling: undefined,
     marked: undefined,
     pointed: undefined,
     unfolded: undefined,
@@ -89,6 +94,7 @@ export const createSession = (address: string): SessionStore =>
     pageWidth: 1280,
     look: undefined,
     dark: false,
+    hasDark: false,
     language: "en",
     measures: {},
     screens: firstScreens,

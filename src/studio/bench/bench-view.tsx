@@ -17,6 +17,7 @@ import { LookKeeper } from "./look-keeper.tsx";
 import { PanelTabs } from "./panel-tabs.tsx";
 import { Stage } from "./stage.tsx";
 import { StagePageKeeper } from "./stage-page.tsx";
+import { StyleCard } from "./style-card.tsx";
 import { TrialFrame } from "./trial-frame.tsx";
 
 /** The bench of the address's panel; the shop's first when it names none. */
@@ -83,6 +84,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
         </main>
         <TrialFrame />
         <AddHere />
+        <StyleCard />
         <Commands stores={bench.stores} actions={() => benchActions(open, bench)} />
       </div>
     </BenchContext>

@@ -6,7 +6,7 @@ import { bands } from "../../core/band/band.ts";
 import type { FacetAnswer } from "../../core/match/answer.ts";
 import { setLabel } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
-import type { Row } from "../../core/panel/panel-schema.ts";
+import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -32,7 +32,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
     id: row.id,
   });
   const title = rowTitle(row, fieldOf);
-  const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) : 0;
+  const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) + apartOf(row) : 0;
   const ground = isDragging
     ? "z-10 bg-base-100 shadow-lg"
     : chosen
@@ -147,3 +147,6 @@ function FacetLine({
 /** How many options a facet offers on the page; undefined for a range. */
 const offeredIn = (found: FacetAnswer | undefined): number | undefined =>
   found && !found.range ? Array.from(found.counts.steady).filter((count) => count > 0).length : undefined;
+
+/** How much of a facet differs from its panel’s look. */
+const apartOf = ({ style, look }: FacetRow): number => (style ? 1 : 0) + Object.keys(look ?? {}).length;

@@ -39,6 +39,9 @@ export function LookKeeper() {
   const hasCss =
     looks !== undefined && [own, ...looked.map(({ look }) => look)].some((look) => (look?.css ?? "") !== "");
 
+  const hasDark = [own, ...looked.map(({ look }) => look)].some((look) => Object.keys(look?.dark ?? {}).length > 0);
+  useEffect(() => session.setState({ hasDark }), [session, hasDark]);
+
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is worked out is told when it says something else
   useEffect(() => {
     if (css === undefined) return;

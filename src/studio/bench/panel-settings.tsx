@@ -1,9 +1,10 @@
 import { useState } from "react";
+import { Link } from "react-router";
 import { type Band, bands, resolve } from "../../core/band/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/behaviour/behaviour.ts";
 import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.ts";
 import { stayingHeight } from "../../core/page/bars.ts";
-import { followBehaviour, resetBehaviour, setBehaviour } from "../../core/panel/edit.ts";
+import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../core/panel/edit.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
@@ -23,6 +24,7 @@ export function PanelSettings() {
   const single = names.filter((name) => !behaviours.isBanded(name));
   return (
     <div className="grid gap-1 border-t border-hair/70 py-2">
+      <LookChoice />
       {banded.map((name) => (
         <BandedBehaviour key={name} name={name} />
       ))}
@@ -42,6 +44,42 @@ export function PanelSettings() {
           </dl>
         </details>
       ) : null}
+    </div>
+  );
+}
+
+/** The look that the panel is drawn in: the shop's, or one of its own. */
+function LookChoice() {
+  const { shop } = useOpenShop();
+  const store = useBench().panel;
+  const own = usePanel((state) => state.document.look);
+  const ofShop = useShopSettings((settings) => settings.look);
+  const nameOf = (slug: string | undefined) => shop.looks.find((one) => one.slug === slug)?.name;
+  return (
+    <div className="flex items-center gap-2 px-9">
+      <span className="w-26 flex-none text-[13px] text-quiet">Look</span>
+      <select
+        className="select select-xs w-44"
+        aria-label="Look of the panel"
+        value={own ?? ""}
+        onChange={(event) => {
+          const slug = event.target.value || undefined;
+          store.getState().apply(setLook(slug, nameOf(slug) ?? "the shop’s"));
+        }}
+      >
+        <option value="">the shop’s{nameOf(ofShop) ? `: ${nameOf(ofShop)}` : ""}</option>
+        {shop.looks.map(({ slug, name }) => (
+          <option key={slug} value={slug}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <Link
+        className="link text-[13px]"
+        to={`/shops/${shop.slug}/look${(own ?? ofShop) === undefined ? "" : `/${own ?? ofShop}`}`}
+      >
+        Open
+      </Link>
     </div>
   );
 }

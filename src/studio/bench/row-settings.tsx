@@ -20,32 +20,39 @@ import { Choice, type ChoiceOption } from "../controls/choice.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
+import { FacetStyle } from "./facet-style.tsx";
 import { OptionEditor } from "./option-editor.tsx";
 import { BandedLine, SingleLine } from "./setting-line.tsx";
 
 /** A facet's settings and options, unfolded under its row. */
 export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
-  const [part, setPart] = useState<"settings" | "options">("settings");
+  const [part, setPart] = useState<"settings" | "options" | "style">("settings");
   const discrete = row.mode !== "range";
   return (
     <div className="border-t border-hair/70 py-2">
-      {discrete ? (
-        <div role="tablist" aria-label={`Parts of ${title}`} className="mb-2 flex gap-4 px-9 text-[13px]">
-          {(["settings", "options"] as const).map((one) => (
-            <button
-              key={one}
-              type="button"
-              role="tab"
-              aria-selected={part === one}
-              className={`border-b-2 py-0.5 font-medium capitalize ${part === one ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`}
-              onClick={() => setPart(one)}
-            >
-              {one}
-            </button>
-          ))}
+      <div role="tablist" aria-label={`Parts of ${title}`} className="mb-2 flex gap-4 px-9 text-[13px]">
+        {(discrete ? (["settings", "options", "style"] as const) : (["settings", "style"] as const)).map((one) => (
+          <button
+            key={one}
+            type="button"
+            role="tab"
+            aria-selected={part === one}
+            className={`border-b-2 py-0.5 font-medium capitalize ${part === one ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`}
+            onClick={() => setPart(one)}
+          >
+            {one}
+          </button>
+        ))}
+      </div>
+      {part === "style" ? (
+        <div className="px-9">
+          <FacetStyle row={row} title={title} band="wide" />
         </div>
-      ) : null}
-      {discrete && part === "options" ? <OptionEditor row={row} title={title} /> : <Settings row={row} title={title} />}
+      ) : discrete && part === "options" ? (
+        <OptionEditor row={row} title={title} />
+      ) : (
+        <Settings row={row} title={title} />
+      )}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { Moon } from "lucide-react";
 import { useMemo } from "react";
 import { isTyping, useKeys } from "../shell/keys.ts";
 import { type Session, useBench, useSession } from "./bench-context.ts";
@@ -40,10 +41,31 @@ export function StageBar() {
     <div className="mx-5 flex flex-none items-center gap-3 pt-2">
       <PageChoice />
       <TryOrArrange />
+      <LightOrDark />
       <span className="ms-auto" />
       <Switch name="frames" label="Frames" choices={frames} />
       <Switch name="zoom" label="Size" choices={zooms} />
     </div>
+  );
+}
+
+/** Whether the pages are shown as to shoppers who prefer dark; only where a look has colours for them. */
+function LightOrDark() {
+  const { session } = useBench();
+  const dark = useSession((state) => state.dark);
+  const there = useSession((state) => state.hasDark);
+  if (!there) return null;
+  return (
+    <button
+      type="button"
+      className={`btn btn-ghost btn-xs btn-square ${dark ? "bg-primary text-primary-content" : ""}`}
+      aria-pressed={dark}
+      aria-label="As shoppers who prefer dark see it"
+      title="As shoppers who prefer dark see it"
+      onClick={() => session.setState({ dark: !dark })}
+    >
+      <Moon size={14} aria-hidden />
+    </button>
   );
 }
 

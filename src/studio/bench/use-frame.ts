@@ -3,11 +3,20 @@ import type { Band } from "../../core/band/band.ts";
 import { difference } from "../../core/document/difference.ts";
 import { fitSelection, isEmpty, isSameSelection } from "../../core/match/selection.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
+import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { doArranged } from "./arrange.ts";
 import { useBench, useSession } from "./bench-context.ts";
+
+/** What was done on a page, with the point at which it was done as the window of the tool has it. */
+function inWindow(act: ArrangeAct, frame: HTMLIFrameElement | null): ArrangeAct {
+  if (act.do !== "style" || !frame) return act;
+  const box = frame.getBoundingClientRect();
+  const scale = box.width / frame.offsetWidth;
+  return { ...act, x: box.left + act.x * scale, y: box.top + act.y * scale };
+}
 
 /**
  * Keeps a page on the stage up to date: it is sent the panel whole when it wakes and what changes from then on, and
@@ -62,7 +71,12 @@ export function useFrame(
       else if (message.zt === "selection")
         session.setState({ selection: message.selection, chosenBy: event.source ?? undefined });
       else if (message.zt === "arranged")
-        void doArranged(message.act, latest.current.band, latest.current.shop, latest.current.bench);
+        void doArranged(
+          inWindow(message.act, frame.current),
+          latest.current.band,
+          latest.current.shop,
+          latest.current.bench,
+        );
       else if (message.zt === "point") session.setState({ pointed: message.row });
       else if (message.zt === "key") pressAgain(message.key);
     };

@@ -23,11 +23,11 @@ export function NumberField({
     else setText(String(value));
   };
   return (
-    <span className="flex items-center rounded-md border border-base-300 bg-base-100 focus-within:border-primary">
+    <span className="flex items-center rounded-md border border-base-300 bg-base-100 focus-within:outline-2 focus-within:outline-[#b4561b]">
       <input
         type="text"
         inputMode="decimal"
-        className="w-14 bg-transparent px-1.5 py-0.5 text-end text-[13px] tabular-nums"
+        className="w-14 bg-transparent px-1.5 py-0.5 outline-none text-end text-[13px] tabular-nums"
         aria-label={token.label}
         value={text}
         onChange={(event) => setText(event.target.value)}

@@ -6,8 +6,8 @@ import type { Scheme } from "../../core/look/resolve.ts";
 import { dependents, wayOf } from "../../core/look/resolve.ts";
 import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
 import { type State, stateBefore } from "../../core/look/value.ts";
+import { statesOfPart } from "../../storefront/panel/part-at.ts";
 import type { Target } from "./look-context.ts";
-import { statesOfPart } from "./part-at.ts";
 import { TokenField } from "./token-field.tsx";
 
 const groups = [...new Set(Object.values(parts).map(({ group }) => group))];

@@ -9,9 +9,9 @@ import { pageLook } from "../../core/look/page-look.ts";
 import { valueOn } from "../../core/look/resolve.ts";
 import { type State, states } from "../../core/look/value.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
+import { partsAt, statesOfPart } from "../../storefront/panel/part-at.ts";
 import { drawSpecimen, eraseSpecimen, otherSpecimens, type SpecimenName } from "../../storefront/panel/specimen.tsx";
 import { useLook, useLookDocument, useLookSession } from "./look-context.ts";
-import { partsAt, statesOfPart } from "./part-at.ts";
 import { VisionFilters } from "./vision-filter.tsx";
 
 putAllViews();

@@ -44,6 +44,17 @@ function placeOf(media: string | undefined): Band | "dark" | undefined {
   return to ? "slim" : from ? "wide" : undefined;
 }
 
+/** What a style sheet says of a token. Media queries hold for one band alone, where a look's bands follow the wider one. */
+function asBanded({ wide, medium, slim }: { [B in Band]?: TokenValue }, token: Token | undefined): Banded<TokenValue> {
+  const usual = wide ?? token?.fallback.wide ?? "";
+  const narrow = slim ?? (medium === undefined ? undefined : usual);
+  return {
+    wide: usual,
+    ...(medium === undefined ? {} : { medium }),
+    ...(narrow === undefined ? {} : { slim: narrow }),
+  };
+}
+
 /** A value as a token has it. @returns undefined where it is none */
 function readValue(token: Token, text: string): TokenValue | undefined {
   const reference = /^var\((--[\w-]+)\)$/.exec(text)?.[1];
@@ -90,7 +101,7 @@ function readShadow(text: string): TokenValue | undefined {
  * @throws PropertyFault
  */
 export function fromProperties(css: string, name: string): LookDocument {
-  const values: Record<string, Banded<TokenValue>> = {};
+  const said = new Map<string, { [B in Band]?: TokenValue }>();
   const dark: Record<string, TokenValue> = {};
   let found = 0;
   const tree = csstree.parse(css, {
@@ -112,20 +123,13 @@ export function fromProperties(css: string, name: string): LookDocument {
       if (value === undefined) throw new PropertyFault(`${node.property} is no ${token.type} that can be read.`, line);
       found++;
       if (place === "dark") dark[token.name] = value;
-      else
-        values[token.name] = {
-          ...(values[token.name] ?? token.fallback),
-          [place]: value,
-          ...(place === "wide" ? { medium: undefined, slim: undefined } : {}),
-        };
+      else said.set(token.name, { ...said.get(token.name), [place]: value });
     },
   });
   if (found === 0) throw new PropertyFault("Here is no custom property that begins with --zt-.", 1);
-  const whole = Object.fromEntries(
-    Object.entries(values).map(([token, value]) => [token, JSON.parse(JSON.stringify(value))]),
-  );
+  const values = Object.fromEntries([...said].map(([token, places]) => [token, asBanded(places, tokens.get(token))]));
   try {
-    return checkDocument(lookKind, { ...emptyLook(name), values: whole, dark });
+    return checkDocument(lookKind, { ...emptyLook(name), values, dark });
   } catch (error) {
     if (error instanceof InvalidDocument) throw new PropertyFault(error.message, 1);
     throw error;

@@ -16,14 +16,18 @@ export const basics = {
     "": colour("Accent", "#1d4a3b"),
     ink: colour("Text on it", "#ffffff"),
   }),
-  line: part("Lines", {
-    "": colour("Between things", "#d5ddd6"),
-    edge: colour("Around controls", "#7d8f86"),
-    width: length("Width", 1, [], { max: 12, step: 0.5 }),
-    strong: length("Strong width", 2, [], { max: 12, step: 0.5 }),
-    // 3 to 1 against white, so that a shape is seen where its colour is not. Source: WCAG 2.2, 1.4.11.
-    outline: colour("Around pale swatches", "#808080"),
-  }),
+  line: part(
+    "Lines",
+    {
+      "": colour("Between things", "#d5ddd6"),
+      edge: colour("Around controls", "#7d8f86"),
+      width: length("Width", 1, [], { max: 12, step: 0.5 }),
+      strong: length("Strong width", 2, [], { max: 12, step: 0.5 }),
+      // 3 to 1 against white, so that a shape is seen where its colour is not. Source: WCAG 2.2, 1.4.11.
+      outline: colour("Around pale swatches", "#808080"),
+    },
+    [{ of: "outline", as: "control" }],
+  ),
   focus: part("Focus mark", {
     "": colour("Colour", "#0b6bcb"),
     width: length("Width", 2, [], { max: 12, step: 0.5 }),
@@ -87,6 +91,6 @@ export const basics = {
   }),
 } as const satisfies Record<string, Part>;
 
-function part(label: string, properties: Part["properties"]): Part {
-  return { label, group: "Basics", at: "", properties };
+function part(label: string, properties: Part["properties"], judged: Part["judged"] = []): Part {
+  return { label, group: "Basics", at: "", properties, judged };
 }

@@ -1,5 +1,6 @@
 import { useState } from "preact/hooks";
 import type { Row } from "../../../core/panel/panel-schema.ts";
+import { partsAt } from "../../panel/part-at.ts";
 import type { PagePanel } from "../../shop/page-panel.ts";
 import type { ArrangeAct } from "./act.ts";
 import { dragged } from "./drag.ts";
@@ -53,7 +54,21 @@ export function RowFrame({ box, boxes, row, at, name, display, others, tell }: P
   const drawn = line === undefined ? undefined : (boxes[line]?.top ?? boxes.at(-1)?.bottom);
   return (
     <>
-      <div class="zt-arrange-row" style={px(place)} data-for={id} data-writing={writing || undefined}>
+      {/* What is pointed at inside is styled; the button in the bar is the way by keyboard. */}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: see above */}
+      <div
+        class="zt-arrange-row"
+        style={px(place)}
+        data-for={id}
+        data-writing={writing || undefined}
+        onClick={(event) => {
+          if (event.target !== event.currentTarget || row.kind !== "facet") return;
+          const { clientX: x, clientY: y } = event;
+          const under = document.elementsFromPoint(x, y).filter((one) => one.closest(".zt-panel"));
+          tell({ do: "style", row: id, part: partsAt(under).find((part) => part !== "panel"), x, y });
+        }}
+      >
         <div class="zt-arrange-bar">
           <button
             type="button"
@@ -86,6 +101,19 @@ export function RowFrame({ box, boxes, row, at, name, display, others, tell }: P
           >
             ⚙
           </button>
+          {row.kind === "facet" ? (
+            <button
+              type="button"
+              aria-label={`Style of ${name}`}
+              title="Style"
+              onClick={(event) => {
+                const { left: x, top: y } = event.currentTarget.getBoundingClientRect();
+                tell({ do: "style", row: id, part: undefined, x, y });
+              }}
+            >
+              ◐
+            </button>
+          ) : null}
           <button
             type="button"
             aria-label={`Remove ${name}`}

@@ -1,0 +1,112 @@
+import { transform } from "lightningcss";
+import { describe, expect, it } from "vitest";
+import { checkCss, containedCss, longestCss } from "./extra-css.ts";
+
+const root = ':is([data-of="p"])';
+const errors = (css: string) => checkCss(css).filter(({ error }) => error);
+const put = (css: string) => containedCss(css, root).replace(/\s+/g, " ");
+
+/** The selectors of a sheet as an independent parser reads them. */
+function selectorsOf(css: string): string[] {
+  const found: string[] = [];
+  transform({
+    filename: "x.css",
+    code: new TextEncoder().encode(css),
+    visitor: {
+      Rule: {
+        style(rule) {
+          for (const selector of rule.value.selectors) found.push(JSON.stringify(selector));
+          return rule;
+        },
+      },
+    },
+  });
+  return found;
+}
+
+describe("extra CSS", () => {
+  it("begins every selector in the panel, in the last layer", () => {
+    expect(put(".zt-tile, a b { color: red }")).toBe(`@layer custom { ${root} .zt-tile,${root} a b{color:red} } `);
+    expect(put("& { color: red } &:hover > .zt-x { top: 0 }")).toContain(`${root}:hover>.zt-x{top:0}`);
+    expect(put("@media (width < 600px) { .a { .b & { top: 0 } } }")).toBe("");
+    expect(put(".a { &:hover { color: red } & .b { color: blue } }")).toContain("{&:hover{color:red}& .b{color:blue}}");
+    expect(put("@keyframes turn { from { top: 0 } to { top: 1px } }")).toContain(
+      "@keyframes turn{from{top:0}to{top:1px}}",
+    );
+    // What would be all of a page elsewhere finds nothing inside of a panel.
+    expect(put("html, body, :root { color: red }")).toContain(`${root} html,${root} body,${root} :root{`);
+    expect(put('@font-face { font-family: "Own"; src: url(/own.woff2) }')).toMatch(/^@font-face/);
+  });
+
+  it.each([
+    ["@import 'x.css';", /fetch another style sheet/],
+    ["@import url(//elsewhere.example/x.css);", /fetch another style sheet/],
+    ["@layer base { a { top: 0 } }", /the last layer/],
+    ["@namespace svg url(http://www.w3.org/2000/svg);", /means nothing here/],
+    ["@charset 'utf-8';", /means nothing here/],
+    ["@property --x { syntax: '*'; inherits: false }", /only @media/],
+    [".a { background: url(https://elsewhere.example/x.png) }", /addresses of the shop itself/],
+    [".a { background: url(//elsewhere.example/x.png) }", /addresses of the shop itself/],
+    ['.a { background: url("\\2f\\2f elsewhere.example") }', /addresses of the shop itself/],
+    [".a { background: u\\72l(https://elsewhere.example) }", /Backslashes/],
+    [".a { background: image-set('https://elsewhere.example/x.png' 1x) }", /addresses of the shop itself/],
+    [".a { background: -webkit-image-set(url(https://elsewhere.example/x.png) 1x) }", /addresses of the shop itself/],
+    [".a { --x: url(https://elsewhere.example) }", /nothing may be fetched/],
+    [".a { background: url(data:text/html,<b>) }", /shop itself|not closed|end the style sheet/],
+    [".a { background: url(data:image/svg+xml;base64,PHN2Zz4=) }", /addresses of the shop itself/],
+    [".a { background: url(javascript:alert(1)) }", /would run/],
+    ['.a { background: url("javascript:alert(1)") }', /would run/],
+    [".a { width: expression(alert(1)) }", /could run/],
+    [".a { behavior: url(/x.htc) }", /could run/],
+    [".a { -moz-binding: url(/x.xml) }", /could run/],
+    [".a { position: fixed }", /cover the page/],
+    [".a { --p: fixed; position: var(--p) }", /cover the page/],
+    [".a { color: red", /no “}”/],
+    [".a { color: red }}", /closes nothing/],
+    ["} body { color: red } .x {", /closes nothing/],
+    ['.a { content: "x', /not closed|no “}”/],
+    ['.a { content: "x\n" }', /not closed/],
+    ["/* a", /comment is not closed/],
+    ["</style><script>alert(1)</script>", /end the style sheet/],
+    ["<!-- .a { color: red } -->", /end the style sheet/],
+    ["& + .x { color: red }", /beside the panel/],
+    ["& ~ * { color: red }", /beside the panel/],
+    ["& { & + .x { color: red } }", /beside the panel/],
+    ["html & { color: red }", /only stand at the beginning/],
+    [":is(&, body) { color: red }", /only stand at the beginning/],
+    [":not(&) { color: red }", /only stand at the beginning/],
+    ["> .x { color: red }", /combinator|expected/i],
+    ["@keyframes zt-in { from { top: 0 } }", /the tool’s own/],
+  ])("refuses %s, with line and reason", (css, reason) => {
+    const [first] = errors(`\n${css}`);
+    expect(first?.reason).toMatch(reason);
+    expect(first?.line).toBe(2);
+    expect(containedCss(css, root)).toBe("");
+  });
+
+  it("is read in no time, however long, deep or broken it is", () => {
+    expect(errors("a{".repeat(200_000))[0]?.reason).toContain(`${longestCss} is the most`);
+    expect(errors("a{".repeat(40_000))[0]?.reason).toMatch(/More than 30|no “}”/);
+    expect(errors("(".repeat(50_000)).length).toBeGreaterThan(0);
+    expect(errors(":is(".repeat(20_000)).length).toBeGreaterThan(0);
+    expect(errors("/*".repeat(40_000)).length).toBeGreaterThan(0);
+  });
+
+  it("warns of what browsers do not know, and takes it all the same", () => {
+    const [colour, property] = checkCss(".a { color: blurple; colr: red }");
+    expect(colour).toMatchObject({ error: false, reason: "“blurple” is no value of color that browsers know." });
+    expect(property).toMatchObject({ error: false, reason: "Browsers know no colr." });
+    expect(checkCss(".a { color: var(--zt-accent); gap: 4px; inset-inline: 0 }")).toEqual([]);
+  });
+
+  it("is the same to an independent parser: every selector begins with the panel", () => {
+    const css = containedCss(
+      "& { color: red } .zt-tile:hover, a > b { top: 0 } @media print { .x { top: 0 } } @supports (color: red) { .y, & .z { top: 0 } }",
+      root,
+    );
+    const selectors = selectorsOf(css);
+    expect(selectors).toHaveLength(6);
+    for (const selector of selectors)
+      expect(selector).toMatch(/^\[\{"type":"pseudo-class","kind":"is","selectors":\[\[\{"type":"attribute"/);
+  });
+});

@@ -1,0 +1,141 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { useStore } from "zustand";
+import type { Band } from "../../core/band/band.ts";
+import { spokenToken, withoutValue, withValue } from "../../core/look/edit.ts";
+import { emptyLook } from "../../core/look/empty-look.ts";
+import type { LookDocument } from "../../core/look/look-schema.ts";
+import { partsOfFacet } from "../../core/look/parts-of.ts";
+import { settingOf, type TokenValues } from "../../core/look/resolve.ts";
+import type { State } from "../../core/look/value.ts";
+import { setApart, setOptionStyle } from "../../core/panel/edit.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import { statesOfPart } from "../../storefront/panel/part-at.ts";
+import { type Target, targetIn } from "../look/look-context.ts";
+import { PartCard } from "../look/part-card.tsx";
+import type { DocumentStore } from "../shell/document-store.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { useLookStores } from "../shell/use-looks.ts";
+import { useBench, usePanel } from "./bench-context.ts";
+
+interface Props {
+  row: FacetRow;
+  title: string;
+  /** The band on which it is styled. */
+  band: Band;
+  /** The part and the state that are shown first. */
+  part?: string;
+  state?: State;
+}
+
+/** How one facet looks: an option style, and what differs for it alone; or the look, for all that is drawn in it. */
+export function FacetStyle(props: Props) {
+  const { shop } = useOpenShop();
+  const ofShop = useShopSettings((settings) => settings.look);
+  const slug = usePanel((state) => state.document.look) ?? ofShop;
+  const stores = useLookStores(shop.slug, slug === undefined ? [] : [slug]);
+  if (!stores) return <p className="px-9 py-2 text-quiet">Opening the look …</p>;
+  const store = slug === undefined ? undefined : stores[slug];
+  return store ? (
+    <Styled {...props} store={store} slug={slug ?? ""} />
+  ) : (
+    <Apart {...props} look={emptyLook("")} slug={undefined} store={undefined} />
+  );
+}
+
+function Styled({ store, ...props }: Props & { store: DocumentStore<LookDocument>; slug: string }) {
+  return <Apart {...props} look={useStore(store, ({ document }) => document)} store={store} />;
+}
+
+function Apart({
+  row,
+  title,
+  band,
+  look,
+  slug,
+  store,
+  part: firstPart,
+  state: firstState = "rest",
+}: Props & { look: LookDocument; slug: string | undefined; store: DocumentStore<LookDocument> | undefined }) {
+  const { shop } = useOpenShop();
+  const panel = useBench().panel;
+  const parts = partsOfFacet(row);
+  const [shown, setShown] = useState({ part: firstPart ?? parts[0] ?? "option", state: firstState });
+  const [whom, setWhom] = useState<"facet" | "look">("facet");
+  const { apply } = panel.getState();
+  const style = look.styles.find(({ id }) => id === row.style);
+  const apart: TokenValues = row.look ?? {};
+  const put = (values: TokenValues, words: string) => apply(setApart(row.id, values, words), true);
+  const target: Target =
+    whom === "look" && store
+      ? targetIn(store, look, { band, scheme: "light", style: undefined })
+      : {
+          look: { ...look, values: { ...look.values, ...style?.values, ...apart } },
+          sets: (token) => apart[token.name]?.[band] !== undefined,
+          set(token, value) {
+            const around = { values: { ...look.values, ...style?.values } };
+            const base = { ...apart, [token.name]: apart[token.name] ?? settingOf(around, token) };
+            put(withValue(base, token, band, value), `${title}: ${spokenToken(token)}`);
+          },
+          giveBack: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} as before`),
+        };
+  const count = Object.keys(apart).length;
+  return (
+    <div className="flex flex-col gap-2 text-[13px]">
+      <label className="flex items-center gap-2">
+        <span className="w-26 flex-none text-quiet">Option style</span>
+        <select
+          className="select select-xs flex-1"
+          aria-label={`Option style of ${title}`}
+          value={style?.id ?? ""}
+          onChange={(event) => {
+            const name = look.styles.find(({ id }) => id === event.target.value)?.name ?? "none";
+            apply(setOptionStyle(row.id, event.target.value || undefined, `${title}: option style ${name}`));
+          }}
+        >
+          <option value="">none</option>
+          {look.styles.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        {slug === undefined ? null : (
+          <Link className="link flex-none" to={`/shops/${shop.slug}/look/${slug}`}>
+            Open the look
+          </Link>
+        )}
+      </label>
+      <div className="flex items-center gap-2">
+        <fieldset className="join" aria-label="What is styled">
+          {(["facet", "look"] as const).map((one) => (
+            <button
+              key={one}
+              type="button"
+              className={`btn join-item btn-xs ${one === whom ? "btn-primary" : ""}`}
+              aria-pressed={one === whom}
+              disabled={one === "look" && !store}
+              onClick={() => setWhom(one)}
+            >
+              {one === "facet" ? "This facet alone" : "All in this look"}
+            </button>
+          ))}
+        </fieldset>
+        {count > 0 ? (
+          <button type="button" className="link" onClick={() => put({}, `${title}: as its look`)}>
+            Give back {count}
+          </button>
+        ) : null}
+      </div>
+      <PartCard
+        target={target}
+        band={band}
+        scheme="light"
+        part={shown.part}
+        state={statesOfPart(shown.part).includes(shown.state) ? shown.state : "rest"}
+        pick={(part, state) => setShown({ part, state })}
+        {...(whom === "facet" ? { among: parts } : {})}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { FloatingPortal } from "@floating-ui/react";
+import { X } from "lucide-react";
+import { useEffect } from "react";
+import { isFacet } from "../../core/panel/panel.ts";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { FacetStyle } from "./facet-style.tsx";
+import { rowTitle } from "./row-title.ts";
+
+const width = 350;
+const height = 460;
+
+/** The styling of a part that was pointed at on a page, at that part. */
+export function StyleCard() {
+  const { session } = useBench();
+  const { fieldOf } = useOpenShop();
+  const styling = useSession((state) => state.styling);
+  const row = usePanel((state) => state.document.rows.find(({ id }) => id === styling?.row));
+  const close = () => session.setState({ styling: undefined });
+  useEffect(() => {
+    if (!styling) return;
+    const leave = (event: KeyboardEvent) => {
+      if (event.key === "Escape") session.setState({ styling: undefined });
+    };
+    addEventListener("keydown", leave);
+    return () => removeEventListener("keydown", leave);
+  }, [styling, session]);
+  if (!styling || !row || !isFacet(row)) return null;
+  const title = rowTitle(row, fieldOf);
+  // Beside what was pointed at, as far as the window has room.
+  const before = styling.x - width - 24;
+  const left = before >= 8 ? before : Math.min(styling.x + 24, innerWidth - width - 8);
+  const top = Math.max(52, Math.min(styling.y - 40, innerHeight - height - 8));
+  return (
+    <FloatingPortal>
+      <section
+        role="dialog"
+        aria-label={`Style of ${title}`}
+        className="fixed z-40 flex flex-col rounded-box border border-base-300 bg-base-100 shadow-2xl"
+        style={{ left, top, width, height }}
+      >
+        <header className="flex flex-none items-center justify-between border-b border-hair px-3 py-1.5">
+          <h2 className="text-base">{title}</h2>
+          <button
+            type="button"
+            className="grid size-7 place-items-center rounded-md hover:bg-sand"
+            aria-label="Close"
+            onClick={close}
+          >
+            <X size={15} aria-hidden />
+          </button>
+        </header>
+        <div className="min-h-0 flex-1 overflow-y-auto p-3">
+          <FacetStyle
+            key={`${row.id} ${styling.part}`}
+            row={row}
+            title={title}
+            band={styling.band}
+            {...(styling.part === undefined ? {} : { part: styling.part })}
+          />
+        </div>
+      </section>
+    </FloatingPortal>
+  );
+}
