@@ -1,6 +1,5 @@
 import { existsSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { displayTable } from "../../docs/display-table.ts";
 import { bands, resolve } from "../../src/core/band/band.ts";
 import { isFacetable } from "../../src/core/catalogue/field.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
@@ -49,12 +48,6 @@ describe("displays", () => {
     expect(light && displays.slider.unsuited(light)).toBe(
       "0 of 3 values are numbers. A slider needs numbers or dates only; mend the values in the catalogue.",
     );
-  });
-});
-
-describe("the table of displays in docs", () => {
-  it("says what the definitions say", () => {
-    expect(readFileSync("docs/displays.md", "utf8")).toBe(displayTable());
   });
 });
 

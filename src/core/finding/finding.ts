@@ -1,5 +1,6 @@
 import type { Band } from "../band/band.ts";
 import type { Awaitable, Facts } from "../facts/facts.ts";
+import type { LookDocument } from "../look/look-schema.ts";
 import type { Answer, FacetAnswer } from "../match/answer.ts";
 import type { Selection } from "../match/question.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
@@ -46,14 +47,19 @@ export interface FindingContext {
   facets: readonly LookedAt[];
   /** What a browser has measured; empty where none has. */
   measures: Measures;
+  /** What the panel is drawn in, where that is known. */
+  look: DrawnIn | undefined;
 }
+
+/** As much of a look as findings are found in. */
+export type DrawnIn = Pick<LookDocument, "values" | "dark" | "styles">;
 
 /** A kind of finding, in a file of its own. */
 export interface FindingKind {
   name: string;
   level: FindingLevel;
   /** What must be there beside a panel and its catalogue. Where it is missing, the kind finds nothing. */
-  needs?: "measures";
+  needs?: "measures" | "look";
   find(context: FindingContext): Awaitable<readonly Found[]>;
 }
 

@@ -6,7 +6,8 @@ import type { PanelDocument } from "../panel/panel-schema.ts";
 import { allOfDeadPairs } from "./all-of-dead-pairs.ts";
 import { deadEndsKept } from "./dead-ends-kept.ts";
 import { farProducts } from "./far-products.ts";
-import type { Finding, FindingKind } from "./finding.ts";
+import type { DrawnIn, Finding, FindingKind } from "./finding.ts";
+import { hardToSee } from "./hard-to-see.ts";
 import { jumps } from "./jumps.ts";
 import { lowReach } from "./low-reach.ts";
 import type { Measures } from "./measure.ts";
@@ -17,6 +18,7 @@ import { soldOutStay } from "./sold-out-stay.ts";
 import { staleNames } from "./stale-names.ts";
 import { steadyCounts } from "./steady-counts.ts";
 import { stretchedScale } from "./stretched-scale.ts";
+import { styleGone } from "./style-gone.ts";
 import { tooHigh } from "./too-high.ts";
 import { typedEnds } from "./typed-ends.ts";
 
@@ -36,19 +38,29 @@ export const findingKinds: readonly FindingKind[] = [
   soldOutStay,
   noPhonePanel,
   farProducts,
+  styleGone,
+  hardToSee,
 ];
+
+/** What findings are found in, beside a panel and its catalogue. */
+export interface Known {
+  /** What a browser has measured. */
+  measures?: Measures;
+  /** What the page asks of its products; by default nothing, so that all are on it. */
+  within?: Clause[];
+  /** What the panel is drawn in. */
+  look?: DrawnIn | undefined;
+}
 
 /**
  * All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment.
- * @param measures what a browser has measured; kinds that need it find nothing without
- * @param within what the page asks of its products; by default nothing, so that all are on it
+ * @param known what else is known; kinds that need what is not find nothing
  */
 export async function findFindings(
   facts: Facts,
   panel: PanelDocument,
   selection: Selection,
-  measures: Measures = {},
-  within: Clause[] = [],
+  { measures = {}, within = [], look }: Known = {},
 ): Promise<Finding[]> {
   const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), selection, within));
   const facets = await Promise.all(
@@ -58,7 +70,7 @@ export async function findFindings(
       found: answer.facets[row.field],
     })),
   );
-  const context = { panel, facts, selection, answer, facets, measures };
+  const context = { panel, facts, selection, answer, facets, measures, look };
   const found = await Promise.all(
     findingKinds.map(async ({ name: kind, level, find }) =>
       (await find(context)).map((one): Finding => ({ kind, level, ...one })),

@@ -1,6 +1,6 @@
 import type { Band, Banded } from "../band/band.ts";
 import type { FieldProfile } from "../evidence/profile.ts";
-import { addRow, facetEdit, type PanelEdit, removeRow, setMode, setPlacement } from "../panel/edit.ts";
+import { addRow, facetEdit, type PanelEdit, removeRow, setMode, setOptionStyle, setPlacement } from "../panel/edit.ts";
 import { forgetValues, relabelOptions } from "../panel/option-edit.ts";
 import { isFacet } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
@@ -19,6 +19,7 @@ export type Remedy =
   | { do: "remove"; row: string }
   | ({ do: "set"; row: string } & Setting)
   | { do: "mode"; row: string; mode: "any" }
+  | { do: "style"; row: string }
   | { do: "add"; field: string }
   | { do: "forget"; row: string; values: readonly string[] }
   | { do: "relabel"; row: string; labels: Readonly<Record<string, string>> }
@@ -50,6 +51,8 @@ function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" 
       return removeRow(row.id, "");
     case "mode":
       return setMode(row, step.mode, "");
+    case "style":
+      return setOptionStyle(row.id, undefined, "");
     case "forget":
       return forgetValues({ id: row.id, title: "" }, new Set(step.values));
     case "relabel":

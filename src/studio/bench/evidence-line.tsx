@@ -9,6 +9,7 @@ import { FacetTable, linesOf } from "./facet-table.tsx";
 import { FindingList } from "./finding-list.tsx";
 import { HeightTable, useMeasures } from "./height-table.tsx";
 import { ShiftTable } from "./shift-table.tsx";
+import { useDrawnIn } from "./use-drawn-in.ts";
 
 /** Findings wait until the pages have shown a change. */
 const findingPause = 250;
@@ -23,12 +24,14 @@ export function EvidenceLine() {
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
   const measures = useMeasures();
+  const look = useDrawnIn();
   const shifts = useSession((state) => state.shifts);
   const answer = useSession((state) => state.answer);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
   // Named by what it is made of, which is the same object as long as it says the same.
-  const question = useMemo(() => ({ panel, selection, measures, within }), [panel, selection, measures, within]);
-  const findings = useAsked(() => desk.findings(panel, selection, measures, within), question, findingPause) ?? [];
+  const known = useMemo(() => ({ measures, within, look }), [measures, within, look]);
+  const question = useMemo(() => ({ panel, selection, known }), [panel, selection, known]);
+  const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];
   if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
   const lines = linesOf(panel, answer);

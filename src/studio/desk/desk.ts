@@ -7,11 +7,10 @@ import type { ModeExample } from "../../core/evidence/mode-example.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { LocalFacts } from "../../core/facts/local-facts.ts";
 import type { Finding } from "../../core/finding/finding.ts";
-import { findFindings } from "../../core/finding/findings.ts";
-import type { Measures } from "../../core/finding/measure.ts";
+import { findFindings, type Known } from "../../core/finding/findings.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import type { WireAnswer } from "../../core/match/answer.ts";
-import type { Clause, Facet, Selection, WireQuestion } from "../../core/match/question.ts";
+import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
 import { findVariants, type VariantQuery } from "../../core/match/variants.ts";
 import { applyMends, mendedProducts, variantName } from "../../core/mend/apply.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
@@ -96,8 +95,8 @@ export class Desk {
     return this.#facts.modeExample(facet);
   }
 
-  findings(panel: PanelDocument, selection: Selection, measures: Measures, within: Clause[]): Promise<Finding[]> {
-    return findFindings(this.#facts, panel, selection, measures, within);
+  findings(panel: PanelDocument, selection: Selection, known: Known): Promise<Finding[]> {
+    return findFindings(this.#facts, panel, selection, known);
   }
 
   /** The page at an address, with its layout; undefined when there is none. @param first the shop's first panel */

@@ -1,6 +1,6 @@
 import { expose } from "comlink";
-import type { Measures } from "../../core/finding/measure.ts";
-import type { Clause, Facet, Selection, WireQuestion } from "../../core/match/question.ts";
+import type { Known } from "../../core/finding/findings.ts";
+import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
@@ -31,8 +31,7 @@ const served = {
   },
   detail: (key: string) => opened().detail(key),
   modeExample: (facet: Facet) => opened().modeExample(facet),
-  findings: (panel: PanelDocument, selection: Selection, measures: Measures, within: Clause[]) =>
-    opened().findings(panel, selection, measures, within),
+  findings: (panel: PanelDocument, selection: Selection, known: Known) => opened().findings(panel, selection, known),
   page: (address: string, pages: PagesDocument, first: string | undefined) => opened().page(address, pages, first),
   target: (panel: Pick<PanelDocument, "behaviour">, pages: PagesDocument) => opened().target(panel, pages),
   figures: (addresses: readonly string[], pages: PagesDocument, panels: ReadonlyMap<string, PanelDocument>) =>

@@ -1,0 +1,16 @@
+import { inEachFacet } from "./finding.ts";
+
+/** A facet that has an option style which its look no longer has. It is drawn as the look is. */
+export const styleGone = inEachFacet({
+  name: "style-gone",
+  level: "warning",
+  needs: "look",
+  find: ({ row, title }, { look }) =>
+    !look || row.style === undefined || look.styles.some(({ id }) => id === row.style)
+      ? undefined
+      : {
+          row: row.id,
+          words: `${title} has the option style “${row.style}”, which its look does not have. It is drawn without.`,
+          remedy: { words: "Let it go", step: { do: "style", row: row.id } },
+        },
+});

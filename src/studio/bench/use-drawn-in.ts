@@ -1,0 +1,17 @@
+import { emptyLook } from "../../core/look/empty-look.ts";
+import type { LookDocument } from "../../core/look/look-schema.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
+import { usePanel } from "./bench-context.ts";
+
+/** What is drawn where neither the panel nor the shop has a look. */
+const noLook = emptyLook("");
+
+/** The look that the open panel is drawn in, its own or the shop's; undefined while it is opened. */
+export function useDrawnIn(): LookDocument | undefined {
+  const { shop } = useOpenShop();
+  const ofShop = useShopSettings((settings) => settings.look);
+  const slug = usePanel((state) => state.document.look) ?? ofShop;
+  const looks = useLookDocuments(useLookStores(shop.slug, slug === undefined ? [] : [slug]));
+  return slug === undefined ? noLook : looks?.[slug];
+}
