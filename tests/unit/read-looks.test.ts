@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
-import { createRequire } from "node:module";
-import { dirname, join } from "node:path";
+import { join } from "node:path";
+import { fileURLToPath } from "node:url";
 import { describe, expect, it } from "vitest";
 import { familiesIn } from "../../src/core/look/fonts.ts";
 import { together } from "../../src/core/look/from-css/bring.ts";
@@ -9,7 +9,7 @@ import { type Reading, readLook } from "../../src/core/look/from-css/read-look.t
 import { calculated, readAnyColour, readLength, withVariables } from "../../src/core/look/from-css/values.ts";
 import { type Answer, keptApart, lookedAt } from "./read-looks.answers.ts";
 
-const packages = join(dirname(createRequire(import.meta.url).resolve("hono/package.json")), "..");
+const packages = fileURLToPath(new URL("../../node_modules", import.meta.url));
 const of = (readings: readonly Reading[], token: string) => readings.find((one) => one.token === token)?.value;
 const read = (css: string, html?: string) => readLook({ sheets: [{ name: "shop.css", css }], html });
 

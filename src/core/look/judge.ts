@@ -122,16 +122,21 @@ function nearestToken(part: string, property: string, state: State): string {
   return tokens.has(name) || state === "rest" ? name : nearestToken(part, property, stateBefore[state]);
 }
 
-/** Parts in which chosen must be told from not chosen by themselves; the others have a mark of their own. */
-const toldBySelf = ["tile", "tag", "toggle", "picture"];
+/**
+ * Parts in which chosen must be told from not chosen by themselves, each with the one that has what it does not set
+ * itself: a tag and a toggle are tiles too. The other parts have a mark of their own.
+ */
+const toldBySelf: Readonly<Record<string, string>> = { tile: "tile", tag: "tile", toggle: "tile", picture: "picture" };
 
 /** Whether chosen is told from at rest by colours alone that are too much alike. Source: WCAG 2.2, 1.4.1. */
 function judgeAlone(seen: Seen, name: string, part: Part): Omit<Miss, "bands" | "scheme"> | undefined {
-  if (!toldBySelf.includes(name)) return undefined;
+  const like = toldBySelf[name];
+  if (like === undefined) return undefined;
+  const owner = (property: string) => (tokens.has(tokenName(name, property)) ? name : like);
   const differs = (property: string, by: number) =>
-    Math.abs(seen.size(name, property, "chosen") - seen.size(name, property)) >= by;
+    Math.abs(seen.size(owner(property), property, "chosen") - seen.size(owner(property), property)) >= by;
   if (differs("edge-width", 1) || differs("weight", 200)) return undefined;
-  if (seen.value(name, "style", "chosen") !== seen.value(name, "style", "rest")) return undefined;
+  if (seen.value(owner("style"), "style", "chosen") !== seen.value(owner("style"), "style", "rest")) return undefined;
   const [ground = "#ffffff"] = seen.groundsOf(name, part);
   const ratio = (property: string) =>
     contrast(over(seen.colour(name, property, "chosen"), ground), over(seen.colour(name, property), ground));
@@ -140,7 +145,7 @@ function judgeAlone(seen: Seen, name: string, part: Part): Omit<Miss, "bands" | 
   return {
     kind: "alone",
     part: name,
-    token: tokenName(name, "edge-width", "chosen"),
+    token: tokenName(owner("edge-width"), "edge-width", "chosen"),
     state: "chosen",
     is,
     needed: needed.control,

@@ -12,7 +12,7 @@ import type { State } from "./value.ts";
 export type SpecimenWords = "usual" | "short" | "long";
 
 const vocabularies: Readonly<Record<SpecimenWords, { colours: string[]; sizes: string[]; kinds: string[] }>> = {
-  usual: { colours: ["Moss", "Brick", "Chalk"], sizes: ["Small", "Large", "Huge"], kinds: ["Bowls", "Lamps", "Vases"] },
+  usual: { colours: ["Moss", "Brick", "Chalk"], sizes: ["Small", "Large", "Huge"], kinds: ["Bowls", "Jugs", "Vases"] },
   short: { colours: ["A", "B", "C"], sizes: ["S", "L", "XL"], kinds: ["In", "On", "Up"] },
   long: {
     colours: ["Weathered copper patina green", "Unglazed terracotta", "Chalk"],

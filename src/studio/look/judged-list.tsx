@@ -1,5 +1,6 @@
 import { Wrench } from "lucide-react";
 import { useMemo } from "react";
+import { toast } from "sonner";
 import { spokenToken } from "../../core/look/edit.ts";
 import { judge, type Miss } from "../../core/look/judge.ts";
 import { mendAll, mendOf } from "../../core/look/mend.ts";
@@ -87,6 +88,7 @@ export function JudgedList() {
                 onClick={() => {
                   const mend = mendOf(look, miss);
                   if (mend) put(`Mend ${name}`, mend.look);
+                  else toast(`No single change mends “${name}”. Give it another ground first.`);
                 }}
               >
                 Mend

@@ -212,6 +212,13 @@ describe("custom properties", () => {
     );
   });
 
+  it("tell choices apart that write the same under one end", () => {
+    for (const place of ["after", "right edge", "corner"]) {
+      const wide = { ...emptyLook("Look"), values: { "count.place": { wide: place } } };
+      expect(fromProperties(toProperties(wide, defaultLimits), "Look").values).toEqual(wide.values);
+    }
+  });
+
   it.each([
     [":root {\n --zt-nothing: 1px; }", /Line 2: There is no token --zt-nothing/],
     [":root {\n --zt-radius: 4em; }", /Line 2: --zt-radius is no length/],

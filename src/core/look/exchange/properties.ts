@@ -24,13 +24,13 @@ export class PropertyFault extends Error {
 }
 
 const byProperty = new Map([...tokens.values()].map((token) => [propertyOf(token.name), token]));
-/** Properties that are there beside a token's own, since its choice writes several. */
-const beside = new Set(
+/** Properties that are there beside a token's own, since its choice writes several; each with its end. */
+const beside = new Map(
   [...tokens.values()].flatMap((token) =>
     Object.values(token.choices ?? {}).flatMap((choice) =>
       Object.keys(choice)
         .filter((end) => end !== "")
-        .map((end) => propertyOf(token.name) + end),
+        .map((end): [string, { token: Token; end: string }] => [propertyOf(token.name) + end, { token, end }]),
     ),
   ),
 );
@@ -55,22 +55,18 @@ function asBanded({ wide, medium, slim }: { [B in Band]?: TokenValue }, token: T
   };
 }
 
-/** A value as a token has it. @returns undefined where it is none */
+/** The token that a value follows. */
+const referenceOf = (text: string): Token | undefined => byProperty.get(/^var\((--[\w-]+)\)$/.exec(text)?.[1] ?? "");
+
+/** A value of one property as a token has it. @returns undefined where it is none */
 function readValue(token: Token, text: string): TokenValue | undefined {
-  const reference = /^var\((--[\w-]+)\)$/.exec(text)?.[1];
-  if (reference !== undefined) {
-    const followed = byProperty.get(reference);
-    return followed && following(followed.name);
-  }
   switch (token.type) {
     case "colour": {
       const colour = parseColour(text);
       return colour && ((colour.alpha ?? 1) < 1 ? formatHex8(colour) : formatHex(colour));
     }
     case "choice":
-      return Object.keys(token.choices ?? {}).find(
-        (name) => written(token, name)[""]?.replace(/\s/g, "") === text.replace(/\s/g, ""),
-      );
+      return undefined;
     case "length":
     case "time":
     case "number":
@@ -88,11 +84,17 @@ function readValue(token: Token, text: string): TokenValue | undefined {
   }
 }
 
+/** The choices of a token that write a text under one of its ends. */
+const choicesOf = (token: Token, end: string, text: string): string[] =>
+  Object.keys(token.choices ?? {}).filter(
+    (name) => written(token, name)[end]?.replace(/\s/g, "") === text.replace(/\s/g, ""),
+  );
+
 function readShadow(text: string): TokenValue | undefined {
   const match = /^(-?[\d.]+)px (-?[\d.]+)px ([\d.]+)px (-?[\d.]+)px (.+)$/.exec(text);
   if (!match) return undefined;
   const [x = 0, y = 0, blur = 0, spread = 0] = match.slice(1, 5).map(Number);
-  const reference = byProperty.get(/^var\((--[\w-]+)\)$/.exec(match[5] ?? "")?.[1] ?? "");
+  const reference = referenceOf(match[5] ?? "");
   return { x, y, blur, spread, colour: reference ? following(reference.name) : (match[5] ?? "") };
 }
 
@@ -103,6 +105,15 @@ function readShadow(text: string): TokenValue | undefined {
 export function fromProperties(css: string, name: string): LookDocument {
   const said = new Map<string, { [B in Band]?: TokenValue }>();
   const dark: Record<string, TokenValue> = {};
+  const left = new Map<string, string[]>();
+  /** Two choices may write the same under one end and differ under another: the one that all read so far allow. */
+  const choice = (token: Token, place: string, end: string, text: string): string | undefined => {
+    const key = `${token.name} ${place}`;
+    const fits = choicesOf(token, end, text);
+    const both = (left.get(key) ?? fits).filter((one) => fits.includes(one));
+    left.set(key, both);
+    return both[0];
+  };
   let found = 0;
   const tree = csstree.parse(css, {
     positions: true,
@@ -113,13 +124,22 @@ export function fromProperties(css: string, name: string): LookDocument {
   csstree.walk(tree, {
     visit: "Declaration",
     enter(node) {
-      if (!node.property.startsWith("--zt-") || beside.has(node.property)) return;
+      if (!node.property.startsWith("--zt-")) return;
       const line = node.loc?.start.line ?? 1;
-      const token = byProperty.get(node.property);
+      const other = beside.get(node.property);
+      const token = other?.token ?? byProperty.get(node.property);
       if (!token) throw new PropertyFault(`There is no token ${node.property}.`, line);
       const place = placeOf(this.atrule?.prelude ? csstree.generate(this.atrule.prelude) : undefined);
       if (!place) throw new PropertyFault("This media query is no band of a shop.", line);
-      const value = readValue(token, csstree.generate(node.value).trim());
+      const text = csstree.generate(node.value).trim();
+      const followed = referenceOf(text);
+      // What follows another choice says so under its own name already.
+      if (other && text.startsWith("var(")) return;
+      const value = followed
+        ? following(followed.name)
+        : token.choices
+          ? choice(token, place, other?.end ?? "", text)
+          : readValue(token, text);
       if (value === undefined) throw new PropertyFault(`${node.property} is no ${token.type} that can be read.`, line);
       found++;
       if (place === "dark") dark[token.name] = value;

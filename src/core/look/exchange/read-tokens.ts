@@ -64,7 +64,13 @@ function open(text: string): { root: Node; lineOf(node: Node | undefined): numbe
   const errors: ParseError[] = [];
   const root = parseTree(text, errors);
   const [error] = errors;
-  if (error) throw new TokenFileFault(`This is no JSON: ${printParseErrorCode(error.error)}.`, lineAt(error.offset));
+  if (error) {
+    const words = printParseErrorCode(error.error).replaceAll(
+      /(?<=[a-z])[A-Z]/g,
+      (letter) => ` ${letter.toLowerCase()}`,
+    );
+    throw new TokenFileFault(`This is no JSON: ${words}.`, lineAt(error.offset));
+  }
   if (root?.type !== "object") throw new TokenFileFault("A file of tokens is one JSON object.", 1);
   return { root, lineOf: (node) => lineAt(node?.offset ?? 0) };
 }
