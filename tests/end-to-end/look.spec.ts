@@ -60,7 +60,7 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   await saved(page);
 
   await page.goto(`/shop/${shop}/`);
-  expect(await computed(page.locator("body"), "font-family")).toContain("Georgia");
+  expect(await computed(page.locator(".zs-shop").first(), "font-family")).toContain("Georgia");
   expect(await computed(page.locator(".zt-panel").first(), "color")).toBe("rgb(43, 42, 51)");
   await expectAccessible(page);
 });
