@@ -1,6 +1,6 @@
 import { spawnSync } from "node:child_process";
 import { resolve } from "node:path";
-import type { Timing } from "./interface.ts";
+import type { Timing } from "./timing.ts";
 
 const rounds = 3;
 const program = `

@@ -6,16 +6,9 @@ import { chromium, type Page } from "@playwright/test";
 import { Random } from "../demo/random.ts";
 import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
 import { launch, withServer } from "../tests/browser.ts";
+import { type Timing, timing } from "./timing.ts";
 
 const repeats = 40;
-
-/** One thing measured, against what was aimed at. */
-export interface Timing {
-  name: string;
-  median_ms: number;
-  worst_ms: number;
-  aim_ms: number;
-}
 
 /** Measures against a server with the demo shop. */
 export const benchInterface = (): Promise<Timing[]> =>
@@ -120,12 +113,12 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
     "clicks" in window ? (window.clicks as { answered: number; painted: number }[]) : [],
   );
   return [
-    summary(
+    timing(
       `a shopper's click to the script's answer${place.name}`,
       times.map(({ answered }) => answered),
       20,
     ),
-    summary(
+    timing(
       `a shopper's click to the painted result${place.name}`,
       times.map(({ painted }) => painted),
       50,
@@ -161,16 +154,5 @@ async function designerChange(page: Page, origin: string, place: Place): Promise
     },
     { repeats, id: place.id },
   );
-  return summary(`a change on the bench to both pages on the stage${place.name}`, times, 100);
-}
-
-function summary(name: string, times: number[], aim: number): Timing {
-  const sorted = [...times].sort((a, b) => a - b);
-  const round = (ms: number) => Math.round(ms * 10) / 10;
-  return {
-    name,
-    median_ms: round(sorted[sorted.length >> 1]),
-    worst_ms: round(sorted[sorted.length - 1]),
-    aim_ms: aim,
-  };
+  return timing(`a change on the bench to both pages on the stage${place.name}`, times, 100);
 }

@@ -10,11 +10,10 @@ import { pagesKind } from "../src/core/page/kind.ts";
 import { collectionAddress } from "../src/core/page/page-list.ts";
 import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
 import { launch, withServer } from "../tests/browser.ts";
-import type { Timing } from "./interface.ts";
 import { fieldKeys, syntheticCatalogue, syntheticProducts } from "./synthetic.ts";
+import { type Timing, timing } from "./timing.ts";
 
 const facets: Facet[] = fieldKeys.map((field) => ({ field, mode: "any" }));
-const round = (ms: number) => Number(ms.toPrecision(3));
 
 /** Measures all three. */
 export async function benchPages(): Promise<Timing[]> {
@@ -103,9 +102,3 @@ const stage = (): Promise<Timing> =>
       await browser.close();
     }
   });
-
-function timing(name: string, times: readonly number[], aim: number): Timing {
-  const sorted = [...times].sort((a, b) => a - b);
-  const middle = sorted[sorted.length >> 1] ?? 0;
-  return { name, median_ms: round(middle), worst_ms: round(sorted.at(-1) ?? 0), aim_ms: aim };
-}

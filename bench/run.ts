@@ -6,6 +6,7 @@ import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
 import { benchInterface } from "./interface.ts";
 import { benchLarge } from "./large.ts";
+import { benchLooks } from "./looks.ts";
 import { benchPages } from "./pages.ts";
 import { benchSwatches } from "./swatches.ts";
 
@@ -26,6 +27,7 @@ try {
     for (const one of cases) report(one);
     for (const { name, median_ms, worst_ms, aim_ms } of [
       ...(await benchPages()),
+      ...(await benchLooks()),
       ...(await benchInterface()),
       ...(await benchSwatches()),
     ]) {

@@ -4,8 +4,8 @@ import { chromium } from "@playwright/test";
 import Papa from "papaparse";
 import { guessByName } from "../src/core/swatch/name-guess.ts";
 import { launch, withServer } from "../tests/browser.ts";
-import type { Timing } from "./interface.ts";
 import { longestTask, watchTasks } from "./longest-task.ts";
+import type { Timing } from "./timing.ts";
 
 const names = 500;
 const pictures = 1000;

@@ -57,15 +57,24 @@ export function wayOf(look: LookValues, name: string, band: Band = "wide", schem
   return way.slice(1);
 }
 
-/** The tokens that follow others, by any number of steps, and so change with them; those themselves included. */
-export function dependents(look: LookValues, names: Iterable<string>): Set<string> {
-  const found = new Set(names);
-  for (let size = -1; size !== found.size; ) {
-    size = found.size;
-    for (const token of tokens.values()) {
-      const values = [...Object.values(settingOf(look, token)), look.dark[token.name]];
-      if (values.some((value) => value !== undefined && found.has(referenceIn(value) ?? ""))) found.add(token.name);
+/** By token, those that follow it directly on some band or in the dark. */
+export function followersOf(look: LookValues): ReadonlyMap<string, readonly string[]> {
+  const followers = new Map<string, string[]>();
+  for (const token of tokens.values())
+    for (const value of new Set([...Object.values(settingOf(look, token)), look.dark[token.name]])) {
+      const followed = value === undefined ? undefined : referenceIn(value);
+      if (followed !== undefined) followers.set(followed, [...(followers.get(followed) ?? []), token.name]);
     }
-  }
+  return followers;
+}
+
+/**
+ * The tokens that follow others, by any number of steps, and so change with them; those themselves included.
+ * @param followers of the look, where they are known already
+ */
+export function dependents(look: LookValues, names: Iterable<string>, followers = followersOf(look)): Set<string> {
+  const found = new Set(names);
+  // A set that is walked also gives what is put into it meanwhile.
+  for (const name of found) for (const follower of followers.get(name) ?? []) found.add(follower);
   return found;
 }

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { Band } from "../../core/band/band.ts";
 import { spokenToken } from "../../core/look/edit.ts";
 import type { Scheme } from "../../core/look/resolve.ts";
-import { dependents, wayOf } from "../../core/look/resolve.ts";
+import { dependents, followersOf, wayOf } from "../../core/look/resolve.ts";
 import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
 import { type State, stateBefore } from "../../core/look/value.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
@@ -35,9 +35,10 @@ interface Props {
 /** A part in a state: each of its tokens, what it follows, and what follows it. */
 export function PartCard({ target, band, scheme, part, state, pick, among }: Props) {
   const definition = parts[part];
-  if (!definition) return null;
   const own = statesOfPart(part);
+  const followers = useMemo(() => followersOf(target.look), [target.look]);
   const listed = (name: string) => among === undefined || among.includes(name);
+  if (!definition) return null;
   return (
     <section aria-label={definition.label} className="flex flex-col gap-2">
       <select
@@ -88,6 +89,7 @@ export function PartCard({ target, band, scheme, part, state, pick, among }: Pro
               band={band}
               scheme={scheme}
               all={named === undefined}
+              followers={followers}
             />
           ) : null;
         })}
@@ -108,13 +110,15 @@ function TokenLine({
   band,
   scheme,
   all,
-}: Pick<Props, "target" | "band" | "scheme"> & { token: Token; all: boolean }) {
+  followers,
+}: Pick<Props, "target" | "band" | "scheme"> & {
+  token: Token;
+  all: boolean;
+  followers: ReadonlyMap<string, readonly string[]>;
+}) {
   const set = target.sets(token);
   const way = wayOf(target.look, token.name, band, scheme);
-  const users = useMemo(
-    () => [...dependents(target.look, [token.name])].filter((name) => name !== token.name),
-    [target.look, token.name],
-  );
+  const users = [...dependents(target.look, [token.name], followers)].slice(1);
   const [follows] = way;
   const followed = follows === undefined ? undefined : tokens.get(follows);
   return (

@@ -41,7 +41,9 @@ export async function openDocument<K extends KindName>(
   const path = documentPath(shop, kind, slug);
   const known = opened[kind].get(path);
   if (known) return known;
-  const store = createDocumentStore(path, await request<Stored<DocumentOf<K>>>(path));
+  const stored = await request<Stored<DocumentOf<K>>>(path);
+  // Another part of the page may have opened it meanwhile: two stores of one document would not see each other.
+  const store = opened[kind].get(path) ?? createDocumentStore(path, stored);
   opened[kind].set(path, store);
   return store;
 }

@@ -25,6 +25,9 @@ const triangle = "polygon(0 25%, 100% 25%, 50% 85%)";
 const triangleUp = "polygon(0 75%, 100% 75%, 50% 15%)";
 const nothing = "polygon(0 0, 0 0, 0 0)";
 
+/** A panel in the page. In a drawer, the drawer is what stands around it. */
+const standing = ".zt-panel:not(.zt-drawer *)";
+
 /** The panel itself and what stands in it beside the options. */
 export const panelParts = {
   panel: {
@@ -33,11 +36,11 @@ export const panelParts = {
     at: ".zt-panel",
     properties: {
       ground: colour("Ground", "#ffffff00", own("background-color")),
-      padding: length("Padding", 0, own("padding")),
-      edge: colour("Border", "{line}", own("border-color")),
-      "edge-width": length("Border width", 0, own("border-width"), { max: 12, step: 0.5 }),
-      radius: length("Corners", 0, own("border-radius")),
-      shadow: shadow("Shadow", { x: 0, y: 0, blur: 0, spread: 0, colour: "#00000000" }, own("box-shadow")),
+      padding: length("Padding", 0, on(standing, "padding")),
+      edge: colour("Border", "{line}", on(standing, "border-color")),
+      "edge-width": length("Border width", 0, on(standing, "border-width"), { max: 12, step: 0.5 }),
+      radius: length("Corners", 0, on(standing, "border-radius")),
+      shadow: shadow("Shadow", { x: 0, y: 0, blur: 0, spread: 0, colour: "#00000000" }, on(standing, "box-shadow")),
       columns: length("Between columns", "{space.4xl}", own("column-gap")),
       gap: length("Around a facet", "{space.2xl}", on(".zt-facet", "padding-block")),
       "piece-gap": length("Around a piece", "{space.m}", on(".zt-piece", "padding-block")),
