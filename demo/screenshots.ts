@@ -1,6 +1,7 @@
 /** Makes the pictures in docs/screenshots anew from the demo shop: `npm run screenshots`. */
 import { readFileSync } from "node:fs";
 import { type Browser, chromium, type Page } from "@playwright/test";
+import { shippedLooks } from "../src/core/look/looks/looks.ts";
 import { launch, withServer } from "../tests/browser.ts";
 
 const folder = "docs/screenshots";
@@ -10,6 +11,7 @@ await withServer(4397, async (origin) => {
   try {
     await studio(browser, origin);
     await storefront(browser, origin);
+    await looks(browser, origin);
   } finally {
     await browser.close();
   }
@@ -30,23 +32,20 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await settled(page);
   await page.screenshot({ path: `${folder}/bench-displays.png` });
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Settings of Flower colour" }).click();
-  await page.getByRole("tab", { name: "options" }).click();
-  await page.getByRole("list", { name: "Options of Flower colour" }).scrollIntoViewIfNeeded();
-  await settled(page);
-  await page.screenshot({ path: `${folder}/options.png` });
-  await page.getByRole("button", { name: "Settings of Flower colour" }).click();
   await page.getByRole("button", { name: /findings?$/ }).click();
   await settled(page);
   await page.screenshot({ path: `${folder}/findings.png` });
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
-  await page
-    .frameLocator('iframe[title^="Wide page"]')
-    .getByRole("button", { name: "Move Light", exact: true })
-    .focus();
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await wide.locator('[data-row="f-light"] .zt-box').first().click({ force: true });
   await settled(page);
-  await page.screenshot({ path: `${folder}/arranging.png` });
+  await page.screenshot({ path: `${folder}/styling.png` });
+
+  await page.goto(`${origin}/shops/larkmoss-nursery/look`);
+  await page.locator('[data-specimen="tiles chosen"]').click();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/look.png` });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/pages`);
   await page.getByRole("button", { name: "Facets on Gifts" }).click();
@@ -107,12 +106,6 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await wide.goto(`${origin}/shop/larkmoss-nursery/collections/gifts`);
   await settled(wide);
   await wide.screenshot({ path: `${folder}/collection.png` });
-  await wide.goto(`${origin}/shop/larkmoss-nursery/collections/gifts?light=shade&category=pots`);
-  await settled(wide);
-  await wide.screenshot({ path: `${folder}/nothing-found.png` });
-  await wide.goto(`${origin}/shop/larkmoss-nursery/articles/plants-and-pets`);
-  await settled(wide);
-  await wide.screenshot({ path: `${folder}/article.png` });
   await wide.goto(`${origin}/shop/larkmoss-nursery/categories/plants`);
   await settled(wide);
   await wide.evaluate(() => scrollTo(0, 900));
@@ -126,6 +119,35 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await settled(phone);
   await phone.screenshot({ path: `${folder}/storefront-phone.png` });
   await phone.close();
+}
+
+/** The same panel in three looks beside each other, and a page as shoppers get it who prefer dark. */
+async function looks(browser: Browser, origin: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const api = `${origin}/api/shops/larkmoss-nursery/documents`;
+  const headers = { origin };
+  const panels: string[] = [];
+  for (const name of ["Linen", "Signal", "Confetti"]) {
+    const look = shippedLooks.find((one) => one.look.name === name)?.look;
+    const { slug } = await (await page.request.post(`${api}/look`, { data: { document: look }, headers })).json();
+    const shop = await (await page.request.get(`${api}/shop`)).json();
+    const document = { ...shop.document, look: slug };
+    await page.request.put(`${api}/shop`, { data: { version: shop.version, document }, headers });
+    await page.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade&flower-colour=apricot`);
+    await settled(page);
+    const clip = { x: 0, y: 0, width: 420, height: 800 };
+    panels.push((await page.screenshot({ clip })).toString("base64"));
+    if (name !== "Linen") continue;
+    await page.emulateMedia({ colorScheme: "dark" });
+    await settled(page);
+    await page.screenshot({ path: `${folder}/dark.png` });
+    await page.emulateMedia({ colorScheme: "light" });
+  }
+  await page.setContent(
+    `<body style="margin:0;display:flex;gap:10px">${panels.map((png) => `<img src="data:image/png;base64,${png}">`).join("")}`,
+  );
+  await page.screenshot({ path: `${folder}/three-looks.png` });
+  await page.close();
 }
 
 async function settled(page: Page): Promise<void> {

@@ -86,7 +86,7 @@ Fonts that ship: ${shippedFonts.map(({ family }) => family).join(", ")}. Any oth
 
 ## Extra CSS
 
-It is applied last, and only inside of the panel: \`&\` is the panel's own element, and each rule begins with it. The classes below are stable names. Refused, with the line and the reason: \`@import\`, other hosts, what could run, and whatever would leave the panel.
+It is applied last, and only inside of the panel: \`&\` is the panel's own element; a rule without it is about what stands in the panel. The classes below are stable names. Refused, with the line and the reason: \`@import\`, other hosts, what could run, and whatever would leave the panel.
 
 \`\`\`css
 ${example}\`\`\`

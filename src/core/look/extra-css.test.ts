@@ -35,6 +35,13 @@ describe("extra CSS", () => {
     );
     // What would be all of a page elsewhere finds nothing inside of a panel.
     expect(put("html, body, :root { color: red }")).toContain(`${root} html,${root} body,${root} :root{`);
+    expect(checkCss("body { color: red }")).toEqual([
+      expect.objectContaining({
+        error: false,
+        line: 1,
+        reason: "“body” is outside of the panel, and finds nothing here.",
+      }),
+    ]);
     expect(put('@font-face { font-family: "Own"; src: url(/own.woff2) }')).toMatch(/^@font-face/);
   });
 

@@ -207,6 +207,14 @@ function checkSelectors(
   rule.prelude.children.forEach((selector) => {
     if (selector.type !== "Selector") return;
     const parts = selector.children.toArray();
+    const around = csstree.find(
+      selector,
+      (node) =>
+        (node.type === "TypeSelector" && /^(?:html|body)$/i.test(node.name)) ||
+        (node.type === "PseudoClassSelector" && node.name === "root"),
+    );
+    if (around)
+      report(false, selector, `“${csstree.generate(around)}” is outside of the panel, and finds nothing here.`);
     const nestings = parts.filter(({ type }) => type === "NestingSelector");
     const inside = csstree.find(selector, (node) => node.type === "NestingSelector" && !parts.includes(node));
     if (inside || nestings.length > 1 || (nestings.length === 1 && parts[0]?.type !== "NestingSelector"))

@@ -14,6 +14,7 @@ import {
   swatchDifference,
   type Vision,
 } from "./measure.ts";
+import { visionMatrices } from "./vision-matrices.ts";
 
 const cssColours = Object.values(colorName).map(
   (bytes) => `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`,
@@ -116,6 +117,8 @@ describe("other sights", () => {
   const encode = (part: number) => (part <= 0.0031308 ? part * 12.92 : 1.055 * part ** (1 / 2.4) - 0.055);
   it("follow the published matrices on linear light", () => {
     for (const [vision, rows] of Object.entries(matrices)) {
+      // Pages are shown through the same eyes as swatches are measured with.
+      expect(visionMatrices[vision as keyof typeof visionMatrices]).toEqual(rows.flat());
       for (const hex of cssColours) {
         const light = [1, 3, 5].map((at) => decode(Number.parseInt(hex.slice(at, at + 2), 16) / 255));
         const bytes = rows.map((row) => {

@@ -47,6 +47,8 @@ export interface Session {
   pageWidth: number;
   /** What the looks of the page make of it, as CSS; undefined until they are there. */
   look: string | undefined;
+  /** By band, the same for pictures that adopt it, which follow without being drawn anew. */
+  pictureLooks: Readonly<Record<Band, CSSStyleSheet>>;
   /** The pages are shown as to shoppers who prefer dark. */
   dark: boolean;
   /** A look of the page has colours for them. */
@@ -93,6 +95,7 @@ export const createSession = (address: string): SessionStore =>
     chosen: [],
     pageWidth: 1280,
     look: undefined,
+    pictureLooks: { wide: new CSSStyleSheet(), medium: new CSSStyleSheet(), slim: new CSSStyleSheet() },
     dark: false,
     hasDark: false,
     language: "en",

@@ -13,6 +13,7 @@ import type { PanelState } from "../../storefront/panel/panel-state.ts";
 import { drawFacet, eraseFacet, pictureRow } from "../../storefront/panel/picture.tsx";
 import { sayOf } from "../../storefront/words/spoken.ts";
 import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
 
 putAllViews();
 const around = emptyPanel("Picture");
@@ -40,6 +41,8 @@ interface Props {
 /** A facet as shoppers would see it, drawn small by the storefront itself from the shop's own values. */
 export function LivePicture({ row, display, band, width, scale, height }: Props) {
   const shop = useOpenShop();
+  const { slug } = useBench();
+  const look = useSession((session) => session.pictureLooks[band]);
   const host = useRef<HTMLSpanElement>(null);
   const shown = useMemo(() => pictureRow(row, display), [row, display]);
   // A panel of this row alone, so that a change of any other row draws nothing anew.
@@ -50,15 +53,16 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
   useEffect(() => {
     if (!host.current || !state || !sheet) return;
     const root = host.current.shadowRoot ?? host.current.attachShadow({ mode: "open" });
-    root.adoptedStyleSheets = [sheet];
-    let box = root.firstElementChild;
+    root.adoptedStyleSheets = [sheet, look];
+    let box = root.querySelector<HTMLElement>(".zt-panel");
     if (!box) {
       box = document.createElement("div");
       box.className = "zt-panel";
+      box.dataset.of = slug;
       root.append(box);
     }
     drawFacet(box, state, shown);
-  }, [state, shown, sheet]);
+  }, [state, shown, sheet, look, slug]);
   useEffect(() => {
     const element = host.current;
     return () => {

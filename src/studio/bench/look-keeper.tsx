@@ -1,5 +1,6 @@
 import { useEffect, useMemo } from "react";
-import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
+import { bands } from "../../core/band/band.ts";
+import { bandQueries, fixedQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
 import { type LookedPanel, pageLook, plainLook } from "../../core/look/page-look.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
@@ -33,14 +34,20 @@ export function LookKeeper() {
       look: panel.look === undefined ? undefined : looks?.[panel.look],
     }),
   );
-  const css =
-    looks &&
-    resolveScheme(resolveBands(pageLook(own ?? plainLook, looked), bandQueries(limits)), dark ? "dark" : "light");
+  const scheme = dark ? "dark" : "light";
+  const written = looks && resolveScheme(pageLook(own ?? plainLook, looked), scheme);
+  const css = written && resolveBands(written, bandQueries(limits));
   const hasCss =
     looks !== undefined && [own, ...looked.map(({ look }) => look)].some((look) => (look?.css ?? "") !== "");
 
   const hasDark = [own, ...looked.map(({ look }) => look)].some((look) => Object.keys(look?.dark ?? {}).length > 0);
   useEffect(() => session.setState({ hasDark }), [session, hasDark]);
+
+  useEffect(() => {
+    if (written === undefined) return;
+    const { pictureLooks } = session.getState();
+    for (const band of bands) pictureLooks[band].replaceSync(resolveBands(written, fixedQueries(band)));
+  }, [session, written]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is worked out is told when it says something else
   useEffect(() => {
