@@ -26,7 +26,9 @@ export async function doArranged(act: ArrangeAct, band: Band, shop: OpenShop, be
     case "move":
       return apply(moveRow(row.id, act.to, title));
     case "style":
-      return session.setState({ styling: { row: row.id, part: act.part, band, x: act.x, y: act.y } });
+      return session.setState({
+        styling: { row: row.id, part: act.part, band, left: act.left, right: act.right, y: act.y },
+      });
     case "settings":
       return session.setState({ unfolded: row.id });
     case "remove":

@@ -32,7 +32,7 @@ export interface Session {
   /** Where a facet or a piece is to be added, while one is chosen. */
   adding: number | undefined;
   /** What is styled on the page itself: a row, the part of it that was pointed at, and where that is in the window. */
-  styling: { row: string; part: string | undefined; band: Band; x: number; y: number } | undefined;
+  styling: { row: string; part: string | undefined; band: Band; left: number; right: number; y: number } | undefined;
   /** The lattice shows names only, so that the stage has more room. */
   folded: boolean;
   /** Row pointed at in the lattice, shown on the pages. */

@@ -14,9 +14,14 @@ const height = 460;
 export function StyleCard() {
   const { session } = useBench();
   const { fieldOf } = useOpenShop();
-  const styling = useSession((state) => state.styling);
+  // A card stays only for as long as the page is for arranging.
+  const styling = useSession((state) => (state.arranging ? state.styling : undefined));
+  const arranging = useSession((state) => state.arranging);
   const row = usePanel((state) => state.document.rows.find(({ id }) => id === styling?.row));
   const close = () => session.setState({ styling: undefined });
+  useEffect(() => {
+    if (!arranging) session.setState({ styling: undefined });
+  }, [arranging, session]);
   useEffect(() => {
     if (!styling) return;
     const leave = (event: KeyboardEvent) => {
@@ -27,9 +32,9 @@ export function StyleCard() {
   }, [styling, session]);
   if (!styling || !row || !isFacet(row)) return null;
   const title = rowTitle(row, fieldOf);
-  // Beside what was pointed at, as far as the window has room.
-  const before = styling.x - width - 24;
-  const left = before >= 8 ? before : Math.min(styling.x + 24, innerWidth - width - 8);
+  // Beside the row, so that what is styled is seen; where the window has no room, over its other end.
+  const after = styling.right + 16;
+  const left = after + width <= innerWidth - 8 ? after : Math.max(8, styling.left - width - 16);
   const top = Math.max(52, Math.min(styling.y - 40, innerHeight - height - 8));
   return (
     <FloatingPortal>

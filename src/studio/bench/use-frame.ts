@@ -15,7 +15,8 @@ function inWindow(act: ArrangeAct, frame: HTMLIFrameElement | null): ArrangeAct 
   if (act.do !== "style" || !frame) return act;
   const box = frame.getBoundingClientRect();
   const scale = box.width / frame.offsetWidth;
-  return { ...act, x: box.left + act.x * scale, y: box.top + act.y * scale };
+  const across = (x: number) => box.left + x * scale;
+  return { ...act, left: across(act.left), right: across(act.right), y: box.top + act.y * scale };
 }
 
 /**

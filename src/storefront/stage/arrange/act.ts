@@ -10,8 +10,8 @@ export type ArrangeAct =
   /** Wants a facet or a piece at a place. */
   | { do: "add"; at: number }
   | { do: "settings"; row: string }
-  /** Wants to style a row, or the part of it at a point of the page, in CSS px of the window. */
-  | { do: "style"; row: string; part: string | undefined; x: number; y: number }
+  /** Wants to style a row, or the part of it that was pointed at; with where that is, in CSS px of the window. */
+  | { do: "style"; row: string; part: string | undefined; left: number; right: number; y: number }
   | { do: "remove"; row: string }
   | { do: "label"; row: string; text: string }
   /** Writes the text of a text piece. */

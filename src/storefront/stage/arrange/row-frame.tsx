@@ -66,7 +66,8 @@ export function RowFrame({ box, boxes, row, at, name, display, others, tell }: P
           if (event.target !== event.currentTarget || row.kind !== "facet") return;
           const { clientX: x, clientY: y } = event;
           const under = document.elementsFromPoint(x, y).filter((one) => one.closest(".zt-panel"));
-          tell({ do: "style", row: id, part: partsAt(under).find((part) => part !== "panel"), x, y });
+          const { left, right } = event.currentTarget.getBoundingClientRect();
+          tell({ do: "style", row: id, part: partsAt(under).find((part) => part !== "panel"), left, right, y });
         }}
       >
         <div class="zt-arrange-bar">
@@ -107,8 +108,9 @@ export function RowFrame({ box, boxes, row, at, name, display, others, tell }: P
               aria-label={`Style of ${name}`}
               title="Style"
               onClick={(event) => {
-                const { left: x, top: y } = event.currentTarget.getBoundingClientRect();
-                tell({ do: "style", row: id, part: undefined, x, y });
+                const frame = event.currentTarget.closest(".zt-arrange-row");
+                const { left, right, top: y } = (frame ?? event.currentTarget).getBoundingClientRect();
+                tell({ do: "style", row: id, part: undefined, left, right, y });
               }}
             >
               ◐
