@@ -154,8 +154,9 @@ test("extra CSS is checked while it is typed, and stays in the panel", async ({ 
   await editor.fill(
     "body { display: none }\n& .zt-title { letter-spacing: 3px }\n& :is(html, body, .zs-header) { display: none }",
   );
-  await expect(status).toHaveText("Taken.");
-  await saved(page);
+  const stored = async () =>
+    (await (await page.request.get(`/api/shops/${shop}/documents/look/${slug}`)).json()).document.css;
+  await expect.poll(stored).toContain("3px");
   await page.goto(`/shop/${shop}/`);
   expect(await computed(page.locator(".zt-panel .zt-title").first(), "letter-spacing")).toBe("3px");
   await expect(page.locator("body")).toBeVisible();

@@ -1,13 +1,7 @@
 import { converter, formatHex, formatHex8, parse as parseColour } from "culori";
-import {
-  findNodeAtLocation,
-  getNodeValue,
-  type Node,
-  type ParseError,
-  parseTree,
-  printParseErrorCode,
-} from "jsonc-parser";
+import { findNodeAtLocation, getNodeValue, type Node } from "jsonc-parser";
 import type { Banded } from "../../band/band.ts";
+import { JsonFault, type JsonText, parseJsonText } from "../../document/json-text.ts";
 import { checkDocument } from "../../document/kind.ts";
 import { InvalidDocument } from "../../document/schema.ts";
 import { emptyLook } from "../empty-look.ts";
@@ -24,6 +18,14 @@ export class TokenFileFault extends Error {
   constructor(message: string, line: number) {
     super(`Line ${line}: ${message}`);
     this.line = line;
+  }
+}
+
+function jsonOf(text: string): JsonText {
+  try {
+    return parseJsonText(text);
+  } catch (error) {
+    throw error instanceof JsonFault ? new TokenFileFault(error.message, error.line) : error;
   }
 }
 
@@ -60,18 +62,8 @@ const isPlain = (value: unknown): value is Record<string, unknown> =>
 function open(text: string): { root: Node; lineOf(node: Node | undefined): number } {
   if (text.length > longestFile)
     throw new TokenFileFault(`The file has ${text.length} characters, and ${longestFile} is the most.`, 1);
-  const lineAt = (offset: number) => text.slice(0, offset).split("\n").length;
-  const errors: ParseError[] = [];
-  const root = parseTree(text, errors);
-  const [error] = errors;
-  if (error) {
-    const words = printParseErrorCode(error.error).replaceAll(
-      /(?<=[a-z])[A-Z]/g,
-      (letter) => ` ${letter.toLowerCase()}`,
-    );
-    throw new TokenFileFault(`This is no JSON: ${words}.`, lineAt(error.offset));
-  }
-  if (root?.type !== "object") throw new TokenFileFault("A file of tokens is one JSON object.", 1);
+  const { root, lineAt } = jsonOf(text);
+  if (root.type !== "object") throw new TokenFileFault("A file of tokens is one JSON object.", 1);
   return { root, lineOf: (node) => lineAt(node?.offset ?? 0) };
 }
 

@@ -1,0 +1,113 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
+import { compareCatalogues } from "../catalogue/compare.ts";
+import { isWholeText } from "../catalogue/field.ts";
+import type { Named, WholeShop } from "../folder/whole-shop.ts";
+import { mendWords } from "../mend/mend-words.ts";
+import { type Difference, differing, few, listDifferences, quoted, same } from "./differ.ts";
+import { lookDifferences } from "./look.ts";
+import { pagesDifferences } from "./pages.ts";
+import { panelDifferences } from "./panel.ts";
+
+const told = (where: string, all: Iterable<string>): Difference[] => [...all].map((words) => ({ where, words }));
+
+/** What is another from one state of a shop to the next, in words, by what it is in. */
+export function shopDifferences(before: WholeShop, after: WholeShop): Difference[] {
+  const names = new Map([...before.catalogue.fields, ...after.catalogue.fields].map(({ key, name }) => [key, name]));
+  const nameOf = (field: string) => names.get(field) ?? field;
+  return [
+    ...told("Shop", settingDifferences(before, after)),
+    ...many("Panel", before.panels, after.panels, (was, is) => panelDifferences(was, is, nameOf)),
+    ...told("Pages", pagesDifferences(before.pages, after.pages)),
+    ...many("Look", before.looks, after.looks, lookDifferences),
+    ...told("Swatch book", swatchDifferences(before, after, nameOf)),
+    ...told("Mends", mendDifferences(before, after, nameOf)),
+    ...told(
+      "Catalogue",
+      before.catalogue === after.catalogue ? [] : catalogueDifferences(before.catalogue, after.catalogue),
+    ),
+    ...told("Pictures", pictureDifferences(before, after)),
+  ];
+}
+
+/** Documents of a kind, by their places in addresses. */
+function many<D extends { name: string }>(
+  what: string,
+  before: readonly Named<D>[],
+  after: readonly Named<D>[],
+  inside: (before: D, after: D) => Iterable<string>,
+): Difference[] {
+  const titled = ({ document: { name } }: Named<D>) => `${what} ${quoted(name)}`;
+  const found: Difference[] = [];
+  for (const words of listDifferences(
+    before,
+    after,
+    ({ slug }) => slug,
+    titled,
+    (was, is) => {
+      found.push(...told(titled(is), inside(was.document, is.document)));
+      return [];
+    },
+  ))
+    found.push({ where: `${what}s`, words });
+  return found;
+}
+
+function* settingDifferences(before: WholeShop, after: WholeShop): Generator<string> {
+  if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
+  if (before.currency !== after.currency) yield `has prices in ${after.currency}, and had ${before.currency}`;
+  const { limits, languages, look } = after.shop;
+  if (!same(before.shop.limits, limits)) yield `medium begins at ${limits.medium} px, wide at ${limits.wide} px`;
+  if (!same(before.shop.languages, languages)) yield `has the languages ${languages.join(", ") || "of its own only"}`;
+  if (before.shop.look !== look)
+    yield look === undefined ? "is drawn in the usual look" : `is drawn in the look ${quoted(look)}`;
+}
+
+function* swatchDifferences(before: WholeShop, after: WholeShop, nameOf: (field: string) => string): Generator<string> {
+  const [was, is] = [before.swatches, after.swatches];
+  const shared = differing(was.shared, is.shared);
+  if (shared.length > 0) yield `${few(shared)} ${shared.length === 1 ? "has" : "have"} another swatch`;
+  for (const field of differing(was.own, is.own)) {
+    const values = differing(was.own[field] ?? {}, is.own[field] ?? {});
+    yield `${few(values)} ${values.length === 1 ? "has" : "have"} another swatch in ${nameOf(field)} alone`;
+  }
+  for (const field of differing(was.photos, is.photos)) {
+    const values = differing(was.photos[field] ?? {}, is.photos[field] ?? {});
+    yield `the pictures of ${nameOf(field)} were looked at: ${values.length} ${values.length === 1 ? "value" : "values"}`;
+  }
+  for (const field of differing(was.order, is.order)) yield `${nameOf(field)} takes its colours in another order`;
+  if (was.limit !== is.limit) yield `swatches count as too close below ${is.limit}, and did below ${was.limit}`;
+}
+
+function* mendDifferences(before: WholeShop, after: WholeShop, nameOf: (field: string) => string): Generator<string> {
+  yield* listDifferences(
+    before.mends.mends,
+    after.mends.mends,
+    ({ id }) => id,
+    (mend) => mendWords(mend, nameOf(mend.field)),
+    (_, mend) => [`${mendWords(mend, nameOf(mend.field))}, changed`],
+  );
+}
+
+function* catalogueDifferences(before: Catalogue, after: Catalogue): Generator<string> {
+  const { added, gone, changed, fields } = compareCatalogues(before, after);
+  const products = (count: number) => (count === 1 ? "one product" : `${count.toLocaleString("en")} products`);
+  if (added.length > 0) yield `${products(added.length)} more: ${few(added.map(({ title }) => title))}`;
+  if (gone.length > 0) yield `${products(gone.length)} gone: ${few(gone.map(({ title }) => title))}`;
+  if (changed.length > 0) yield `${products(changed.length)} changed`;
+  for (const { field, state, products: count, newValues, goneValues } of fields) {
+    if (state === "added") yield `${quoted(field.name)} is a new field`;
+    else if (state === "gone") yield `the field ${quoted(field.name)} is gone`;
+    else if (count > 0) yield `${field.name} changed for ${products(count)}`;
+    if (state === "kept" && !isWholeText(field.role) && field.kind !== "number") {
+      if (newValues.length > 0) yield `${field.name}: new ${few(newValues)}`;
+      if (goneValues.length > 0) yield `${field.name}: gone ${few(goneValues)}`;
+    }
+  }
+}
+
+function* pictureDifferences(before: WholeShop, after: WholeShop): Generator<string> {
+  const more = [...after.pictures.keys()].filter((name) => !before.pictures.has(name)).length;
+  const less = [...before.pictures.keys()].filter((name) => !after.pictures.has(name)).length;
+  if (more > 0) yield more === 1 ? "one more" : `${more} more`;
+  if (less > 0) yield less === 1 ? "one gone" : `${less} gone`;
+}

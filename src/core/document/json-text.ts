@@ -1,0 +1,46 @@
+import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
+
+/** A text that is no JSON. */
+export class JsonFault extends Error {
+  override name = "JsonFault";
+  readonly line: number;
+  constructor(message: string, line: number) {
+    super(message);
+    this.line = line;
+  }
+}
+
+/** JSON that knows on which line each of its values stands. */
+export interface JsonText {
+  root: Node;
+  lineAt(offset: number): number;
+}
+
+/** @throws JsonFault */
+export function parseJsonText(text: string): JsonText {
+  const lineAt = (offset: number) => text.slice(0, offset).split("\n").length;
+  const errors: ParseError[] = [];
+  const root = parseTree(text, errors);
+  const [error] = errors;
+  if (error) {
+    const words = printParseErrorCode(error.error).replaceAll(
+      /(?<=[a-z])[A-Z]/g,
+      (letter) => ` ${letter.toLowerCase()}`,
+    );
+    throw new JsonFault(`This is no JSON: ${words}.`, lineAt(error.offset));
+  }
+  if (!root) throw new JsonFault("There is nothing in it.", 1);
+  return { root, lineAt };
+}
+
+/** The line of the value at a path such as `rows[2].display.wide`, or of the nearest one around it that is there. */
+export function lineOfPath({ root, lineAt }: JsonText, path: string): number {
+  const parts = [...path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map(([, quoted, index, name]) =>
+    index === undefined ? (quoted ?? name ?? "") : Number(index),
+  );
+  for (let length = parts.length; length > 0; length--) {
+    const node = findNodeAtLocation(root, parts.slice(0, length));
+    if (node) return lineAt(node.parent?.type === "property" ? node.parent.offset : node.offset);
+  }
+  return lineAt(root.offset);
+}

@@ -1,0 +1,135 @@
+import { readFileSync } from "node:fs";
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { demoLook } from "../../../demo/look.ts";
+import { demoPages } from "../../../demo/pages.ts";
+import { demoAside, demoPanel, demoQuestions } from "../../../demo/panel.ts";
+import { aLook } from "../../../tests/random-look.ts";
+import { encodeCatalogue } from "../catalogue/binary.ts";
+import { readCatalogue } from "../catalogue/read.ts";
+import { mendsKind } from "../mend/kind.ts";
+import { shopKind } from "../shop/kind.ts";
+import { swatchesKind } from "../swatch/kind.ts";
+import { readFolder } from "./read-folder.ts";
+import { FolderFault, type ShopFiles } from "./shop-files.ts";
+import { stableJson } from "./stable-json.ts";
+import { type WholeShop, withoutPlace, withPlace } from "./whole-shop.ts";
+import { writeFolder } from "./write-folder.ts";
+
+const picture = `${"ab".repeat(32)}.png`;
+const demo: WholeShop = {
+  name: "Larkmoss Nursery",
+  currency: "EUR",
+  catalogue: readCatalogue(readFileSync("demo/nursery.csv")).catalogue,
+  reading: [{ heading: "Preis", as: "price", decimal: "," }],
+  shop: { ...shopKind.fresh(""), look: "larkmoss" },
+  pages: demoPages,
+  swatches: {
+    ...swatchesKind.fresh(""),
+    shared: { ember: { picture: `/pictures/shop/${picture}`, colours: ["#c23b22"] } },
+  },
+  mends: mendsKind.fresh(""),
+  panels: [
+    { slug: "climber-finder", document: demoPanel },
+    { slug: "three-questions", document: demoQuestions },
+    { slug: "beside-the-text", document: demoAside },
+  ],
+  looks: [{ slug: "larkmoss", document: demoLook }],
+  pictures: new Map([[picture, new Uint8Array([0x89, 0x50, 0x4e, 0x47])]]),
+};
+
+/** A whole shop as plain values that can be compared. */
+const plain = ({ catalogue, pictures, ...rest }: WholeShop) => ({
+  ...JSON.parse(JSON.stringify(rest)),
+  catalogue: [...encodeCatalogue(catalogue)].join(),
+  pictures: [...pictures].map(([name, bytes]) => [name, [...bytes]]),
+});
+
+const files = writeFolder(demo);
+const text = (all: ShopFiles, path: string) => new TextDecoder().decode(all.get(path));
+const withFile = (path: string, content: string | Uint8Array): ShopFiles =>
+  new Map([...files, [path, typeof content === "string" ? new TextEncoder().encode(content) : content]]);
+const without = (path: string): ShopFiles => new Map([...files].filter(([name]) => name !== path));
+
+describe("a shop's folder", () => {
+  it("is read back as the same shop, catalogue and all", () => {
+    expect(plain(readFolder(files))).toEqual(plain(demo));
+  });
+
+  it("is the same files again when it is read and written", () => {
+    expect([...writeFolder(readFolder(files))]).toEqual([...files]);
+  });
+
+  it("keeps any look as it is", () => {
+    fc.assert(
+      fc.property(aLook(), (look) => {
+        const whole = { ...demo, looks: [{ slug: "larkmoss", document: look }] };
+        expect(readFolder(writeFolder(whole)).looks[0]?.document).toEqual(look);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it("has one value a line, names its schemas, and its members stand in an order that does not change", () => {
+    const panel = text(files, "panels/climber-finder.json");
+    expect(panel.split("\n")[1]).toBe('  "$schema": "../schemas/panel.json",');
+    expect(text(files, "shop.json")).toContain('"$schema": "schemas/shop.json"');
+    expect(stableJson({ b: 1, a: { d: [1, 2], c: undefined }, name: "n" })).toBe(
+      '{\n  "name": "n",\n  "a": {\n    "d": [\n      1,\n      2\n    ]\n  },\n  "b": 1\n}\n',
+    );
+  });
+
+  it("takes columns and rows that a person has added to the catalogue", () => {
+    const csv = text(files, "catalogue.csv").split("\r\n");
+    const [header = "", first = "", ...rest] = csv;
+    const wider = [`${header},Scent`, `${first},strong`, ...rest.map((line) => (line ? `${line},` : line))].join(
+      "\r\n",
+    );
+    const { catalogue } = readFolder(withFile("catalogue.csv", wider));
+    expect(catalogue.fields.find(({ name }) => name === "Scent")?.kind).toBe("text");
+    expect(catalogue.productIds).toEqual(demo.catalogue.productIds);
+  });
+
+  it.each<[string, () => ShopFiles, string]>([
+    ["a file that is missing", () => without("catalogue.csv"), "catalogue.csv: This file is missing."],
+    [
+      "a panel that is missing",
+      () => without("panels/three-questions.json"),
+      "panels/three-questions.json: shop.json names",
+    ],
+    ["no JSON", () => withFile("pages.json", '{\n  "format": 1,\n'), "pages.json, line 3: This is no JSON"],
+    ["a newer format", () => withFile("pages.json", '{\n  "format": 99\n}'), "pages.json, line 2: its format is 99"],
+    [
+      "a wrong value, by its line",
+      () =>
+        withFile(
+          "panels/climber-finder.json",
+          text(files, "panels/climber-finder.json").replace('"mode": "tree"', '"mode": "wild"'),
+        ),
+      "panels/climber-finder.json, line ",
+    ],
+    [
+      "a member that no one knows",
+      () => withFile("mends.json", '{ "format": 1, "mends": [], "run": 1 }'),
+      "mends.json, line 1",
+    ],
+    [
+      "two panels of one name",
+      () => withFile("panels/Climber-Finder.json", text(files, "panels/climber-finder.json")),
+      "but for capitals",
+    ],
+    ["a name that is none", () => withFile("panels/a b.json", "{}"), "letters, digits"],
+    ["a picture under another name", () => withFile("pictures/x.exe", new Uint8Array(1)), "SHA-256"],
+    ["no text", () => withFile("pages.json", new Uint8Array([0xff, 0xfe, 0x00])), "UTF-8"],
+    ["a catalogue without rows", () => withFile("catalogue.csv", "product_id,title\r\n"), "catalogue.csv"],
+  ])("tells %s", (_, made, words) => {
+    expect(() => readFolder(made())).toThrow(FolderFault);
+    expect(() => readFolder(made())).toThrow(words);
+  });
+
+  it("names pictures without the shop's place, and with it again", () => {
+    const document = { html: `<img src="/pictures/a-shop/${picture}">`, other: "/pictures/x.png" };
+    expect(withoutPlace(document).html).toBe(`<img src="/pictures/shop/${picture}">`);
+    expect(withPlace(withoutPlace(document), "b")).toEqual({ ...document, html: `<img src="/pictures/b/${picture}">` });
+  });
+});

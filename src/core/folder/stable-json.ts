@@ -1,0 +1,15 @@
+/** Members that come first, since a person looks for them. */
+const first = ["$schema", "format", "name", "kind", "piece", "id"];
+
+const place = (key: string): number => (first.includes(key) ? first.indexOf(key) : first.length);
+
+function inOrder(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(inOrder);
+  if (typeof value !== "object" || value === null) return value;
+  const entries = Object.entries(value).filter(([, one]) => one !== undefined);
+  entries.sort(([a], [b]) => place(a) - place(b) || (a < b ? -1 : 1));
+  return Object.fromEntries(entries.map(([key, one]) => [key, inOrder(one)]));
+}
+
+/** JSON with its members in an order that does not change and one value a line, so that differences read well. */
+export const stableJson = (value: unknown): string => `${JSON.stringify(inOrder(value), null, 2)}\n`;
