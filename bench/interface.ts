@@ -97,7 +97,7 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
       }
     }).observe({ type: "event", durationThreshold: 16, buffered: true } as PerformanceObserverInit);
   });
-  await page.goto(`${origin}/shop/${place.shop}/?panel=${place.panel}`);
+  await page.goto(`${origin}/draft/${place.shop}/?panel=${place.panel}`);
   await page.waitForSelector("html[data-ready]");
   const boxes = page.locator(".zt-facet input[type=checkbox]:not([role=switch]):visible");
   for (let i = 0; i < repeats; i++) {

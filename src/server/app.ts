@@ -41,7 +41,10 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
   app.use(csrf());
   app.use(compress());
   app.route("/api", api(fork, catalogues));
-  app.route("/shop", shopPages(fork, catalogues, development ? inDevelopment(root) : built));
+  const assets = development ? inDevelopment(root) : built;
+  app.route("/shop", shopPages(fork, catalogues, assets, "shoppers"));
+  app.route("/draft", shopPages(fork, catalogues, assets, "draft"));
+  app.route("/edition", shopPages(fork, catalogues, assets, "edition"));
   app.route("/storefront", styles());
   app.get(`${fontAddress}/:file{[a-z-]+\\.css}`, (c) => {
     const font = shippedFonts.find(({ package: name }) => `${name}.css` === c.req.param("file"));

@@ -6,6 +6,7 @@ import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { shopKind } from "../core/shop/kind.ts";
+import { publish } from "./store/editions.ts";
 import { createShop, listShops } from "./store/shops.ts";
 
 /** Creates the demo shop when there is no shop at all. @returns whether it did */
@@ -13,7 +14,7 @@ export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const em = orm.em.fork();
   if ((await listShops(em)).length > 0) return false;
   const { catalogue } = readCatalogue(new Uint8Array(readFileSync(join(root, "demo/nursery.csv"))));
-  await createShop(orm.em.fork(), {
+  const shop = await createShop(orm.em.fork(), {
     name: "Larkmoss Nursery",
     currency: "EUR",
     catalogue,
@@ -22,5 +23,6 @@ export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
     looks: [demoLook],
     settings: { ...shopKind.fresh(""), look: "larkmoss" },
   });
+  await publish(orm.em.fork(), shop, "First edition");
   return true;
 }

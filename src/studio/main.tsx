@@ -34,6 +34,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("./pages/around-view.tsx")).AroundView }),
       },
       {
+        path: "editions",
+        lazy: async () => ({ Component: (await import("./editions/editions-view.tsx")).EditionsView }),
+      },
+      {
         path: "catalogue",
         lazy: async () => ({ Component: (await import("./catalogue/catalogue-view.tsx")).CatalogueView }),
       },

@@ -89,7 +89,7 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
   await expect.poll(stored).toMatchObject({ field: "light", id: "f-light-2" });
   const scripts: string[] = [];
   page.on("request", (request) => scripts.push(request.url()));
-  await page.goto(`/shop/${shop}/collections/gifts`);
+  await page.goto(`/draft/${shop}/collections/gifts`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
   expect(scripts.some((address) => /stage|arrange/.test(address))).toBe(false);
   await expect(page.locator("[data-arranging], .zt-arrange")).toHaveCount(0);
@@ -108,8 +108,8 @@ test("a new panel is asked where it shall stand, and is shown there", async ({ p
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.locator('[data-panel="by-brand"]')).toHaveCount(1);
   await expect(page.getByText("On this page:")).toHaveCount(2);
-  await page.goto(`/shop/${shop}/brands/wickwillow`);
+  await page.goto(`/draft/${shop}/brands/wickwillow`);
   await expect(page.locator('.zs-above [data-panel="by-brand"]')).toHaveCount(1);
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   await expect(page.locator('[data-panel="by-brand"]')).toHaveCount(0);
 });

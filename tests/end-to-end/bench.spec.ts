@@ -245,8 +245,8 @@ test("an unknown shop, panel or view is a page that says so", async ({ page }) =
     ["/shops/no-such-shop/bench", "There is no shop at “no-such-shop”"],
     [`/shops/${demoShop}/bench/no-such-panel`, "There is no panel at “no-such-panel”"],
     ["/no/such/view", "There is no such view"],
-    ["/shop/no-such-shop/", "There is no shop at “no-such-shop”"],
-    [`/shop/${demoShop}/?panel=none`, "There is no panel at “none”"],
+    ["/draft/no-such-shop/", "There is no shop at “no-such-shop”"],
+    [`/draft/${demoShop}/?panel=none`, "There is no panel at “none”"],
   ]) {
     await page.goto(address);
     await expect(page.getByText(words)).toBeVisible();

@@ -145,7 +145,8 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
     for (const frame of [wide, phone]) await expect(frame.locator("html[data-ready]")).toBeAttached();
     const facet = (frame: FrameLocator) => frame.locator('.zt-facet[data-row="f"]');
     const accessible = async () => {
-      for (const frame of page.frames()) if (frame.url().includes("/shop/")) await expectAccessible(frame, ".zt-panel");
+      for (const frame of page.frames())
+        if (frame.url().includes("/draft/")) await expectAccessible(frame, ".zt-panel");
     };
     await accessible();
     for (const [how, here, there] of [
@@ -206,7 +207,7 @@ test("faded options and right-to-left pages hold for axe as well", async ({ page
   const { slug } = await (
     await page.request.post(`/api/shops/${shop}/documents/panel`, { data: { document }, headers: origin })
   ).json();
-  await page.goto(`/shop/${shop}/?panel=${slug}&price.min=300&lang=ar`);
+  await page.goto(`/draft/${shop}/?panel=${slug}&price.min=300&lang=ar`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
   await expect(page.locator("html")).toHaveAttribute("dir", "rtl");
   await expect(page.getByRole("button", { name: "واجهة 0" })).toBeVisible();

@@ -63,7 +63,7 @@ async function openEverything(page: Page, shop: string): Promise<void> {
     headers: origin,
   });
   expect(made.status(), await made.text()).toBe(201);
-  await page.goto(`/shop/${shop}/?panel=everything`);
+  await page.goto(`/draft/${shop}/?panel=everything`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
 }
 

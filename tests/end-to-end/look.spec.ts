@@ -59,7 +59,7 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   if (await use.isVisible()) await use.click();
   await saved(page);
 
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   expect(await computed(page.locator(".zs-shop").first(), "font-family")).toContain("Georgia");
   expect(await computed(page.locator(".zt-panel").first(), "color")).toBe("rgb(43, 42, 51)");
   await expectAccessible(page);
@@ -157,7 +157,7 @@ test("extra CSS is checked while it is typed, and stays in the panel", async ({ 
   const stored = async () =>
     (await (await page.request.get(`/api/shops/${shop}/documents/look/${slug}`)).json()).document.css;
   await expect.poll(stored).toContain("3px");
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   expect(await computed(page.locator(".zt-panel .zt-title").first(), "letter-spacing")).toBe("3px");
   await expect(page.locator("body")).toBeVisible();
 });
@@ -227,7 +227,7 @@ test("a panel has a look of its own beside the shop's, light and dark", async ({
   await bench.saved();
 
   await page.emulateMedia({ colorScheme: "dark" });
-  await page.goto(`/shop/${shop}/?panel=${bench.slug}`);
+  await page.goto(`/draft/${shop}/?panel=${bench.slug}`);
   expect(await computed(page.locator(".zt-title").first(), "color")).toBe("rgb(240, 224, 208)");
   await page.emulateMedia({ colorScheme: "light" });
   expect(await computed(page.locator(".zt-title").first(), "color")).toBe("rgb(16, 32, 48)");

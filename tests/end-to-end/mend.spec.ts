@@ -139,7 +139,7 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
   await wide.locator("input[type=checkbox]:visible").first().check();
   await expect(wide.getByRole("status")).toHaveText("4000 products of 100000");
   await expect(page.getByLabel("Evidence")).toContainText("4000 of 100000 found");
-  await page.goto("/shop/large/?colour=colour+7");
+  await page.goto("/draft/large/?colour=colour+7");
   await expect(page.locator("html[data-ready]")).toBeAttached();
   await expect(page.getByRole("status")).toHaveText("4000 products of 100000");
 });

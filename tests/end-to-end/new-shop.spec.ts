@@ -145,7 +145,7 @@ test("text of a catalogue never runs, in the tool or on the shop page", async ({
   await expect(wide.locator(".zs-card img")).toHaveCount(0);
   await expect(wide.getByRole("checkbox").first()).toBeVisible();
   const slug = page.url().match(/shops\/([^/]+)/)?.[1];
-  for (const address of [page.url(), `/shops/${slug}/catalogue`, `/shop/${slug}/`, "/"]) {
+  for (const address of [page.url(), `/shops/${slug}/catalogue`, `/draft/${slug}/`, "/"]) {
     await page.goto(address);
     await page.waitForLoadState("networkidle");
     for (const frame of page.frames()) expect(await frame.evaluate(() => "ran" in window)).toBe(false);

@@ -41,7 +41,7 @@ test("a layout is set for one page, seen there, and given back", async ({ page }
   await page.keyboard.press("Escape");
   await expectAccessible(page);
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   await expect(page.locator(".zs-table tbody tr")).toHaveCount(24);
   await expect(page.locator(".zs-table .zs-sold")).toHaveCount(0);
   await expect(page.getByRole("link", { name: "Show 24 more" })).toBeVisible();
@@ -49,7 +49,7 @@ test("a layout is set for one page, seen there, and given back", async ({ page }
   await page.getByRole("button", { name: "Layout of All products" }).click();
   await page.getByRole("button", { name: "Give all back" }).click();
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   await expect(page.locator(".zs-grid .zs-card")).toHaveCount(24);
 });
 
@@ -86,7 +86,7 @@ test("collections by conditions and by hand, articles, bars and the menu are mad
   await expect(page.getByText(/0 found. Near: clematis/)).toBeVisible();
   await expectAccessible(page);
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   await page.getByRole("link", { name: "Little ones" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Small and red");
   await expect(page.locator(".zt-total")).toHaveText(`${told} products`);

@@ -6,7 +6,7 @@ import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin } from "./bench.ts";
 
-const shop = `/shop/${demoShop}`;
+const shop = `/draft/${demoShop}`;
 
 async function open(page: Page, address: string): Promise<void> {
   await page.goto(address);
@@ -29,7 +29,7 @@ async function ownShop(
   const document = { ...demoPages, layouts, ...change.pages };
   const saved = await request.put(`${documents}/pages`, { data: { version: 0, document }, headers: origin });
   expect(saved.status()).toBe(200);
-  return `/shop/${slug}`;
+  return `/draft/${slug}`;
 }
 
 test("every kind of page has its address, its way down, its products, and nothing serious for axe", async ({
@@ -266,14 +266,14 @@ test("products are found at their pages whatever their ids are made of", async (
   for (const [n, id] of ids.entries()) {
     // A client takes “..” for a step up however it is written, so that one product is found by search alone.
     if (id === "..") continue;
-    const answer = await request.get(`/shop/${slug}/products/${encodeURIComponent(id)}`);
+    const answer = await request.get(`/draft/${slug}/products/${encodeURIComponent(id)}`);
     expect([id, answer.status(), (await answer.text()).includes(`<h1>Thing number ${n}</h1>`)]).toEqual([
       id,
       200,
       true,
     ]);
   }
-  expect((await request.get(`/shop/${slug}/products/none`)).status()).toBe(404);
+  expect((await request.get(`/draft/${slug}/products/none`)).status()).toBe(404);
 });
 
 test("hostile text in names, menus and addresses stays text", async ({ page, request }) => {
@@ -317,7 +317,7 @@ test("what a newer file or a removed panel leaves behind is told, and the pages 
   await expect(page.locator(".zs-card")).toHaveCount(24);
   await open(page, `${own}/collections/on-sale`);
   await expect(page.getByText("Nothing here at the moment")).toBeVisible();
-  await page.goto(`${own.replace("/shop/", "/shops/")}/pages`);
+  await page.goto(`${own.replace("/draft/", "/shops/")}/pages`);
   for (const [name, words] of [
     ["By moonlight", /asks for “moonlight”, which the catalogue no longer has/],
     ["Wickwillow", /The panel “none-such” is gone/],

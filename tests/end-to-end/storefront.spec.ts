@@ -2,7 +2,7 @@ import { devices, expect, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
 
-const shop = `/shop/${demoShop}/?panel=climber-finder`;
+const shop = `/draft/${demoShop}/?panel=climber-finder`;
 
 async function open(page: Page, address = shop): Promise<void> {
   await page.goto(address);
@@ -103,7 +103,7 @@ test("the search field finds by words, marks what it did as a chip, and stands i
   const { version, document } = await (await request.get(`${panels}/${slug}`)).json();
   const rows = ["search", "chosen"].map((piece) => ({ kind: "piece", id: piece, piece, label: "" }));
   await request.put(`${panels}/${slug}`, { data: { version, document: { ...document, rows } }, headers: origin });
-  await open(page, `/shop/${demoShop}/?panel=${slug}`);
+  await open(page, `/draft/${demoShop}/?panel=${slug}`);
   await page.getByRole("searchbox", { name: "Search", exact: true }).fill("ROSE climb");
   await expect(total(page)).toHaveText("24 products of 240");
   await expect(page).toHaveURL(/q=ROSE\+climb/);

@@ -23,7 +23,7 @@ test("a page is right on every width before any script, whatever browser asks", 
     // The browser of a desktop: nothing in its request says how wide the page is.
     const context = await browser.newContext({ viewport: { width, height }, javaScriptEnabled: false });
     const asleep = await context.newPage();
-    await asleep.goto(`/shop/${demoShop}/?panel=climber-finder`);
+    await asleep.goto(`/draft/${demoShop}/?panel=climber-finder`);
     const seen = () =>
       asleep
         .locator("[data-placement]:visible")
@@ -33,7 +33,7 @@ test("a page is right on every width before any script, whatever browser asks", 
     await context.close();
 
     const awake = await browser.newPage({ viewport: { width, height } });
-    await awake.goto(`/shop/${demoShop}/?panel=climber-finder`);
+    await awake.goto(`/draft/${demoShop}/?panel=climber-finder`);
     await expect(awake.locator("html[data-ready]")).toBeAttached();
     await expect(awake.locator(".zt-panel")).toHaveCount(1);
     expect(await shift(awake)).toBeLessThan(0.02);
@@ -44,7 +44,7 @@ test("a page is right on every width before any script, whatever browser asks", 
 test("an address keeps all that it holds, in every language that the shop has", async ({ page }) => {
   const shop = await newShop(page.request, "Speaks German");
   await saveShop(page.request, shop, { languages: ["de"] });
-  await page.goto(`/shop/${shop}/?panel=first-panel&lang=de&utm=x`);
+  await page.goto(`/draft/${shop}/?panel=first-panel&lang=de&utm=x`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
   await expect(page.getByRole("status")).toHaveText("240 Produkte");
   await page.locator(".zt-panel input[type=checkbox]").first().click();
@@ -67,7 +67,7 @@ test("a choice made before a page wakes is kept when it does", async ({ page }) 
     await chosen;
     await route.continue();
   });
-  await page.goto(`/shop/${demoShop}/?panel=climber-finder&price.max=30`, { waitUntil: "commit" });
+  await page.goto(`/draft/${demoShop}/?panel=climber-finder&price.max=30`, { waitUntil: "commit" });
   await page.getByRole("checkbox", { name: /^Half shade/ }).click();
   await expect(page.locator("html")).not.toHaveAttribute("data-ready");
   wake();
@@ -86,7 +86,7 @@ test("when the shop does not answer, the page says so where the products are, ke
     (_, i) => `v${i >> 3},Thing ${i >> 3},${["red", "blue", "green"][i % 3]},${i % 90}`,
   );
   const shop = await newShop(page.request, "Large", `product_id,title,colour,price\n${rows.join("\n")}\n`);
-  await page.goto(`/shop/${shop}/`);
+  await page.goto(`/draft/${shop}/`);
   await expect(page.locator("html[data-ready]")).toBeAttached();
   const before = await page.getByRole("status").textContent();
   let away = true;
@@ -175,6 +175,6 @@ test("a file without ids and titles becomes a shop by the interface too", async 
   const { products, fields } = await (await request.get(`/api/shops/${shop}`)).json();
   expect(products).toBe(2);
   expect(fields.find(({ titles }: { titles?: true }) => titles)?.name).toBe("name");
-  const page = await (await request.get(`/shop/${shop}/`, { headers: origin })).text();
+  const page = await (await request.get(`/draft/${shop}/`, { headers: origin })).text();
   expect(page).toContain("Ash stool");
 });

@@ -32,7 +32,7 @@ export function* panelDifferences(
     ({ id }) => id,
     title,
     function* (old, now) {
-      for (const words of rowDifferences(old, now)) yield `${title(now)}: ${words}`;
+      for (const words of rowDifferences(old, now)) yield `${title(old)}: ${words}`;
     },
   );
 }

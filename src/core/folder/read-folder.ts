@@ -21,9 +21,10 @@ import type { Named, WholeShop } from "./whole-shop.ts";
 
 /**
  * The shop of a folder. Files that are not the shop's own (a README, a hidden folder) are passed over.
+ * @param known the catalogue, where it does not stand in `catalogue.csv`
  * @throws FolderFault with the file and the line of the first thing that cannot be used
  */
-export function readFolder(files: ShopFiles): WholeShop {
+export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
   if (files.size > mostFiles) throw new FolderFault(".", undefined, `There are more than ${mostFiles} files.`);
   let bytes = 0;
   for (const one of files.values()) bytes += one.length;
@@ -38,7 +39,7 @@ export function readFolder(files: ShopFiles): WholeShop {
     currency: manifest.currency,
     reading: manifest.reading,
     shop: manifest.settings,
-    catalogue: readCatalogueFile(files, manifest),
+    catalogue: known ?? readCatalogueFile(files, manifest),
     mends: one(mendsKind),
     swatches: one(swatchesKind),
     pages: one(pagesKind),

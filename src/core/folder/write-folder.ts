@@ -5,10 +5,15 @@ import type { ShopFiles } from "./shop-files.ts";
 import { stableJson } from "./stable-json.ts";
 import type { WholeShop } from "./whole-shop.ts";
 
+const encoder = new TextEncoder();
+
 /** A whole shop as files, of which {@link readFolder} makes the same shop again. */
-export function writeFolder(whole: WholeShop): ShopFiles {
+export const writeFolder = (whole: WholeShop): ShopFiles =>
+  new Map([...writeDocuments(whole), ["catalogue.csv", encoder.encode(writeCsv(whole.catalogue))]]);
+
+/** The files of a whole shop without its catalogue. */
+export function writeDocuments(whole: WholeShop): ShopFiles {
   const files = new Map<string, Uint8Array>();
-  const encoder = new TextEncoder();
   const put = (path: string, text: string) => files.set(path, encoder.encode(text));
   const document = (path: string, schema: string, value: object) =>
     put(path, stableJson({ $schema: `${"../".repeat(path.split("/").length - 1)}schemas/${schema}.json`, ...value }));
@@ -23,7 +28,6 @@ export function writeFolder(whole: WholeShop): ShopFiles {
     looks: whole.looks.map(({ slug }) => slug),
   };
   document("shop.json", "shop", manifest);
-  put("catalogue.csv", writeCsv(whole.catalogue));
   document("mends.json", "mends", whole.mends);
   document("swatches.json", "swatches", whole.swatches);
   document("pages.json", "pages", whole.pages);

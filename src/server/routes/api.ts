@@ -7,6 +7,7 @@ import type { Catalogues } from "../store/catalogues.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
 import { catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
+import { editionRoutes } from "./editions.ts";
 import { shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
@@ -16,6 +17,7 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
   app.route("/", catalogueRoutes(fork, catalogues));
   app.route("/", documentRoutes(fork, catalogues));
   app.route("/", swatchRoutes(fork, catalogues));
+  app.route("/", editionRoutes(fork, catalogues));
 
   app.get("/shops", async (c) => {
     const em = fork();

@@ -26,9 +26,10 @@ import { viewOf } from "../../core/swatch/view.ts";
 import { shopCurrency, shopName } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { firstDocument, listDocuments, readDocument, type ShopRef } from "../store/documents.ts";
+import { listDocuments, readDocument } from "../store/documents.ts";
 import { createShop, type Import, loadBytes, replaceCatalogue, shopSummaryOf } from "../store/shops.ts";
-import { attachment, bodyOf, check, limit, shopOf, shopRefOf } from "./request.ts";
+import { draftOf, type ShopHead } from "../store/source.ts";
+import { attachment, bodyOf, check, limit, shopOf, shopRefOf, sourceFor } from "./request.ts";
 
 /** Largest catalogue file that can be uploaded, in bytes. */
 export const maxUpload = 256 * 1024 * 1024;
@@ -62,21 +63,19 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
 
   // What storefronts count on: mends done, and only the fields that panels and cards need.
   app.get("/shops/:shop/data", async (c) => {
-    const em = fork();
-    const { data } = await catalogues.get(em, await shopRefOf(em, c.req.param("shop")));
+    const { data } = await catalogues.get(await sourceFor(fork(), c));
     return binary(data(c.req.query("text") !== undefined));
   });
 
   // What is offered while somebody types into the shop's search.
   app.get("/shops/:shop/suggest", async (c) => {
-    const em = fork();
-    const shop = await shopRefOf(em, c.req.param("shop"));
-    const { facts } = await catalogues.get(em, shop);
-    const pages = (await readDocument(em, shop, pagesKind))?.document ?? pagesKind.fresh("");
-    const { layout } = shownPage(shopAddress, pages, facts.pageFacts(), await firstDocument(em, shop, panelKind)) ?? {
+    const source = await sourceFor(fork(), c);
+    const { facts } = await catalogues.get(source);
+    const pages = (await source.read(pagesKind))?.document ?? pagesKind.fresh("");
+    const { layout } = shownPage(shopAddress, pages, facts.pageFacts(), await source.first(panelKind)) ?? {
       layout: { panels: [] },
     };
-    const panels = await Promise.all(layout.panels.map(({ panel }) => readDocument(em, shop, panelKind, panel)));
+    const panels = await Promise.all(layout.panels.map(({ panel }) => source.read(panelKind, panel)));
     const asked = (c.req.query("q") ?? "").slice(0, 200);
     return c.json(
       await suggestionsFor(
@@ -95,8 +94,7 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
   });
 
   app.post("/shops/:shop/ask", limit(maxQuestion), async (c) => {
-    const em = fork();
-    const { facts } = await catalogues.get(em, await shopRefOf(em, c.req.param("shop")));
+    const { facts } = await catalogues.get(await sourceFor(fork(), c));
     const { has, ...question } = check(wireQuestion, await bodyOf(c.req.raw));
     const known = new Set(has);
     return c.body(jsonAnswer(facts.engine.answer(question, (name) => known.has(name))), 200, {
@@ -116,8 +114,8 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
   });
 
   /** What another catalogue would change, as shoppers would meet it: what is mended already is no change. */
-  async function changeOf(em: SqlEntityManager, shop: ShopRef, next: Catalogue) {
-    const { facts } = await catalogues.get(em, shop);
+  async function changeOf(em: SqlEntityManager, shop: ShopHead, next: Catalogue) {
+    const { facts } = await catalogues.get(draftOf(em, shop));
     const mends = await readDocument(em, shop, mendsKind);
     const book = await readDocument(em, shop, swatchesKind);
     const summaries = await listDocuments(em, shop, panelKind);
@@ -136,7 +134,7 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
     app.get(`/shops/:shop/${format}`, async (c) => {
       const em = fork();
       const shop = await shopRefOf(em, c.req.param("shop") ?? "");
-      const { facts } = await catalogues.get(em, shop);
+      const { facts } = await catalogues.get(draftOf(em, shop));
       return attachment(write(facts.index.catalogue, shop.currency), type, `${shop.slug}.${format.split(".")[1]}`);
     });
   }

@@ -1,9 +1,12 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import type { Context } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { type InferType, type ISchema, ValidationError } from "yup";
 import { Fault, noShop } from "../fault.ts";
+import { editionOf } from "../store/editions.ts";
 import type { Shop } from "../store/entities.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
+import { draftOf, type ShopSource } from "../store/source.ts";
 
 /** Largest document that can be sent, in bytes. */
 export const maxJson = 8 * 1024 * 1024;
@@ -32,6 +35,16 @@ export async function shopRefOf(em: SqlEntityManager, slug: string) {
   const shop = await findShopRef(em, slug);
   if (!shop) throw noShop(slug);
   return shop;
+}
+
+/** Where a page's questions are answered from: the draft, or the edition that it was drawn from. @throws Fault */
+export async function sourceFor(em: SqlEntityManager, { req }: Context): Promise<ShopSource> {
+  const shop = await shopRefOf(em, req.param("shop") ?? "");
+  const edition = req.query("edition");
+  if (edition === undefined) return draftOf(em, shop);
+  const source = /^\d{1,9}$/.test(edition) ? await editionOf(em, shop, Number(edition)) : undefined;
+  if (!source) throw new Fault(404, `There is no edition “${edition.slice(0, 20)}” of this shop.`);
+  return source;
 }
 
 /** The JSON that a request brings. @throws Fault */

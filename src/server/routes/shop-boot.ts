@@ -1,4 +1,3 @@
-import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
@@ -25,58 +24,62 @@ import { sayOf, wordsOf } from "../../storefront/words/spoken.ts";
 import { noDocument } from "../fault.ts";
 import { facesOf } from "../fonts.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { firstDocument, readDocument, type ShopRef } from "../store/documents.ts";
 import { shopLook } from "../store/looks.ts";
-import { shopRefOf } from "./request.ts";
+import type { ShopSource } from "../store/source.ts";
 
-/** A shop as all its pages want it. */
-export async function openShop(em: SqlEntityManager, catalogues: Catalogues, slug: string, asked: string | undefined) {
-  const shop = await shopRefOf(em, slug);
-  const [settings, pages] = await Promise.all([oneOf(em, shop, shopKind), oneOf(em, shop, pagesKind)]);
-  const { facts, swatches } = await catalogues.get(em, shop);
+/** A shop as all its pages want it. @param base what stands in front of all their addresses */
+export async function openShop(source: ShopSource, catalogues: Catalogues, base: string, asked: string | undefined) {
+  const { shop } = source;
+  const [settings, pages] = await Promise.all([oneOf(source, shopKind), oneOf(source, pagesKind)]);
+  const { facts, swatches } = await catalogues.get(source);
   const language = chosenLanguage(settings.languages, asked);
   const { bars, menu, search } = pages;
   const around: Around = {
-    shop: { slug: shop.slug, name: shop.name, currency: shop.currency, bars, menu, search },
-    base: `/shop/${encodeURIComponent(shop.slug)}`,
+    shop: {
+      ...{ slug: shop.slug, name: shop.name, currency: shop.currency, bars, menu, search },
+      suggest: `${apiOf(source)}/suggest${queryOf({ ...editionQuery(source), q: "" })}`,
+    },
+    base,
     language,
     say: sayOf(language),
   };
-  return { em, shop, settings, pages, facts, swatches, look: await shopLook(em, shop, settings), around };
+  return { source, shop, settings, pages, facts, swatches, look: await shopLook(source, settings), around };
 }
 
 /** See {@link openShop}. */
 export type OpenShop = Awaited<ReturnType<typeof openShop>>;
 
 /** A document of a kind of which a shop has one. */
-const oneOf = async <D extends object>(em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<D>): Promise<D> =>
-  (await readDocument(em, shop, kind))?.document ?? kind.fresh("");
+const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>): Promise<D> =>
+  (await source.read(kind))?.document ?? kind.fresh("");
 
 /**
  * What a page is born with; undefined when there is no page at the address.
  * @param panel to be shown whether it stands on the page or not, alone where it does not
  */
 export async function bootOf(
-  { em, shop, settings, pages, facts, swatches, look, around }: OpenShop,
+  { source, shop, settings, pages, facts, swatches, look, around }: OpenShop,
   address: string,
   { panel, stage }: { panel: string | undefined; stage: boolean },
 ): Promise<Boot | undefined> {
-  const page = shownPage(address, pages, facts.pageFacts(), await firstDocument(em, shop, panelKind));
+  const page = shownPage(address, pages, facts.pageFacts(), await source.first(panelKind));
   if (!page) return undefined;
   const stands = page.layout.panels.some((one) => one.panel === panel);
   const standing = panel === undefined || stands ? page.layout.panels : [{ panel }];
   const found = await Promise.all(
-    standing.map(async (one) => ({ ...one, read: await readDocument(em, shop, panelKind, one.panel) })),
+    standing.map(async (one) => ({ ...one, read: await source.read(panelKind, one.panel) })),
   );
   if (panel !== undefined && found.some((one) => one.panel === panel && !one.read))
     throw noDocument(panelKind.what, panel);
   const panels = found.flatMap(({ panel: slug, at, after, read }) =>
     read ? [{ slug, at, after, panel: read.document, target: targetOf(read.document, pages, facts.pageFacts()) }] : [],
   );
-  const book = await swatches.resolve(em, shop, groundOf(look));
-  const api = `/api/shops/${encodeURIComponent(shop.slug)}`;
+  const book = await swatches.resolve(source, groundOf(look));
+  const api = apiOf(source);
   const { language, base } = around;
   const words = wordsOf(language);
+  const withText = stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages);
+  const of = editionQuery(source);
   return {
     shop: around.shop,
     base,
@@ -86,13 +89,24 @@ export async function bootOf(
     limits: settings.limits,
     swatches: stage ? book : ofPanels(book, panels),
     engine: enginePlace(shop.variantCount, stage),
-    data: `${api}/data${stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages) ? "?text" : ""}`,
-    ask: `${api}/ask`,
+    data: `${api}/data${queryOf({ ...of, ...(withText ? { text: "" } : {}) })}`,
+    ask: `${api}/ask${queryOf(of)}`,
     language,
     ...(words === wordsOf("en") ? {} : { words }),
     stage,
   };
 }
+
+const apiOf = ({ shop }: ShopSource): string => `/api/shops/${encodeURIComponent(shop.slug)}`;
+
+/** What every question of a page is asked with, so that it is answered from where the page was drawn from. */
+const editionQuery = ({ edition }: ShopSource): Record<string, string> =>
+  edition === undefined ? {} : { edition: String(edition) };
+
+const queryOf = (members: Readonly<Record<string, string>>): string => {
+  const query = new URLSearchParams(members).toString();
+  return query && `?${query}`;
+};
 
 /** Whether a search goes over descriptions. */
 const searchesText = (fields: readonly Field[], { search }: PagesDocument): boolean =>
@@ -124,11 +138,11 @@ export interface PageLook {
 
 /** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
 export async function lookOf(
-  { em, shop, settings, look: own }: OpenShop,
+  { source, settings, look: own }: OpenShop,
   panels: readonly PagePanel[],
 ): Promise<PageLook> {
   const read = async (slug: string | undefined) =>
-    slug === undefined ? undefined : (await readDocument(em, shop, lookKind, slug))?.document;
+    slug === undefined ? undefined : (await source.read(lookKind, slug))?.document;
   const looked = await Promise.all(panels.map(async (one) => ({ ...one, look: await read(one.panel.look) })));
   const css = pageLook(own, looked) + pageExtra(own, looked);
   const [font] = fontsNamedIn(String(valueOn(own, "text.font")));

@@ -10,11 +10,16 @@ import type { Boot } from "../../storefront/shop/boot.ts";
 import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-page.tsx";
 import { displaysOf } from "../../storefront/shop/page-panel.ts";
 import { direction } from "../../storefront/words/direction.ts";
+import { Fault } from "../fault.ts";
 import { firstFileOf } from "../fonts.ts";
 import type { Catalogues } from "../store/catalogues.ts";
+import { editionOf } from "../store/editions.ts";
+import { draftOf, type ShopSource } from "../store/source.ts";
 import { asFault } from "./api.ts";
 import { plainPage } from "./plain-page.ts";
+import { shopRefOf } from "./request.ts";
 import { bootOf, lookOf, type OpenShop, openShop, type PageLook } from "./shop-boot.ts";
+import { type StateMark, stateMark } from "./state-mark.ts";
 import { styleAddress } from "./style.ts";
 
 /** Where the storefront's scripts are. */
@@ -24,8 +29,56 @@ export interface StorefrontAssets {
   part?: (name: string) => string;
 }
 
+/** The states of a shop that pages are drawn from: what shoppers get, what is worked on, or an edition by its number. */
+export type PagesOf = "shoppers" | "draft" | "edition";
+
+interface PageSource {
+  source: ShopSource;
+  /** What stands in front of all addresses. */
+  base: string;
+  /** Says what it is, where that is not what shoppers get. */
+  mark: StateMark | undefined;
+}
+
+/** Which state of a shop a page is drawn from. @throws Fault where there is none */
+async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number: string): Promise<PageSource> {
+  const shop = await shopRefOf(em, slug);
+  const place = encodeURIComponent(shop.slug);
+  const newest = await editionOf(em, shop);
+  const link = newest
+    ? { href: `/shop/${place}/`, link: `See edition ${newest.edition}, which they get` }
+    : { href: `/shops/${place}/editions`, link: "Publish it" };
+  switch (of) {
+    case "draft":
+      return {
+        source: draftOf(em, shop),
+        base: `/draft/${place}`,
+        mark: { words: newest ? "Draft: shoppers do not get this" : "Draft: not yet published", ...link },
+      };
+    case "edition": {
+      const n = Number(number);
+      const source = Number.isSafeInteger(n) ? await editionOf(em, shop, n) : undefined;
+      if (!source) throw new Fault(404, `There is no edition “${number.slice(0, 20)}” of ${shop.name}.`);
+      const mark = n === newest?.edition ? undefined : { words: `Edition ${n}: shoppers get a newer one`, ...link };
+      return { source, base: `/edition/${place}/${n}`, mark };
+    }
+    case "shoppers":
+      if (!newest)
+        throw new Fault(
+          404,
+          `${shop.name} is not yet published, so shoppers find nothing here. Publish it under Editions.`,
+        );
+      return { source: newest, base: `/shop/${place}`, mark: undefined };
+  }
+}
+
 /** The shops' own pages, drawn on the server and taken over in the browser. */
-export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, assets: StorefrontAssets): Hono {
+export function shopPages(
+  fork: () => SqlEntityManager,
+  catalogues: Catalogues,
+  assets: StorefrontAssets,
+  of: PagesOf,
+): Hono {
   const app = new Hono();
   // Nothing that a catalogue or a designer brings along may run: scripts come from the shop itself only.
   app.use(
@@ -45,24 +98,30 @@ export function shopPages(fork: () => SqlEntityManager, catalogues: Catalogues, 
     }),
   );
 
-  app.get("/:shop", (c) => c.redirect(`${c.req.path}/`));
-  app.get("/:shop/*", async (c) => {
+  const root = of === "edition" ? "/:shop/:n" : "/:shop";
+  app.get(root, (c) => c.redirect(`${c.req.path}/`));
+  app.get(`${root}/*`, async (c) => {
     const { search, pathname } = new URL(c.req.url);
-    const shop = await openShop(fork(), catalogues, c.req.param("shop"), c.req.query("lang"));
+    const { source, base, ...told } = await sourceAt(fork(), of, c.req.param("shop") ?? "", c.req.param("n") ?? "");
+    // In a frame of the tool it stands above the frame what this is.
+    const mark = c.req.header("sec-fetch-dest") === "iframe" ? undefined : told.mark;
+    const shop = await openShop(source, catalogues, base, c.req.query("lang"));
     const place = pathname.slice(shop.around.base.length);
     const id = productAt(place);
     const product = id === undefined ? undefined : productOf(shop.facts.index, id);
     if (product) {
       const chosen = Number(c.req.query("variant") ?? 1) - 1;
-      return c.html(await stillAround(drawProduct(shop.around, product, chosen), shop));
+      return c.html(await stillAround(drawProduct(shop.around, product, chosen), shop, mark));
     }
     const boot = await bootOf(shop, addressIn(place), {
       panel: c.req.query("panel"),
-      stage: c.req.query("stage") !== undefined,
+      stage: of === "draft" && c.req.query("stage") !== undefined,
     });
-    if (!boot) return c.html(await stillAround(drawNoPage(shop.around), shop), 404);
+    if (!boot) return c.html(await stillAround(drawNoPage(shop.around), shop, mark), 404);
     const look = await lookOf(shop, boot.panels);
-    return c.html(pageAround(await drawPage(boot, shop.facts, search), boot, look, assets));
+    return c.html(
+      pageAround(await drawPage(boot, shop.facts, search), boot, look, assets, boot.stage ? undefined : mark),
+    );
   });
   app.onError((error, c) => {
     const fault = asFault(error);
@@ -82,7 +141,13 @@ function safelyDecoded(text: string): string {
   }
 }
 
-function pageAround(body: string, boot: Boot, look: PageLook, { script, part }: StorefrontAssets) {
+function pageAround(
+  body: string,
+  boot: Boot,
+  look: PageLook,
+  { script, part }: StorefrontAssets,
+  mark: StateMark | undefined,
+) {
   // A “<” inside the data could close the script element; escaped, it is the same JSON.
   const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
   const displays = displaysOf(boot.panels);
@@ -94,7 +159,7 @@ function pageAround(body: string, boot: Boot, look: PageLook, { script, part }: 
     ...[...new Set((boot.stage ? displayNames : displays).map(folderOf))].map((folder) => `display-${folder}`),
   ];
   const style = styleAddress(displays, boot.limits, boot.stage);
-  return document(body, { ...boot, title: boot.shop.name, style, look }, [
+  return document(body, { ...boot, title: boot.shop.name, style, look, mark }, [
     html`<script type="application/json" id="zt-boot">${raw(json)}</script>`,
     html`<script type="module" src="${script}"></script>`,
     ...(part ? parts.map((name) => html`<link rel="modulepreload" href="${part(name)}" />`) : []),
@@ -103,10 +168,14 @@ function pageAround(body: string, boot: Boot, look: PageLook, { script, part }: 
 }
 
 /** A page on which nothing runs. */
-async function stillAround(body: string, shop: OpenShop) {
+async function stillAround(body: string, shop: OpenShop, mark: StateMark | undefined) {
   const { around, settings } = shop;
   const style = styleAddress([], settings.limits, false);
-  return document(body, { ...around, title: around.shop.name, style, look: await lookOf(shop, []), stage: false }, []);
+  return document(
+    body,
+    { ...around, title: around.shop.name, style, look: await lookOf(shop, []), stage: false, mark },
+    [],
+  );
 }
 
 function document(
@@ -117,7 +186,8 @@ function document(
     style,
     look,
     stage,
-  }: Pick<Boot, "language" | "stage"> & { title: string; style: string; look: PageLook },
+    mark,
+  }: Pick<Boot, "language" | "stage"> & { title: string; style: string; look: PageLook; mark: StateMark | undefined },
   head: unknown[],
 ) {
   return html`<!doctype html>
@@ -136,6 +206,7 @@ function document(
   </head>
   <body>
     <div id="zt-page">${raw(body)}</div>
+    ${mark ? stateMark(mark) : ""}
   </body>
 </html>`;
 }

@@ -6,6 +6,7 @@ import type { SwatchBook } from "../../core/swatch/view.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { shopGround } from "../store/looks.ts";
+import { draftOf } from "../store/source.ts";
 import { findPicture, keepPicture, maxPicture } from "../store/swatches.ts";
 import { attachment, limit, shopRefOf } from "./request.ts";
 
@@ -15,8 +16,8 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
 
   app.get("/shops/:shop/swatches", async (c) => {
     const em = fork();
-    const shop = await shopRefOf(em, c.req.param("shop"));
-    return c.json(await (await catalogues.get(em, shop)).swatches.resolve(em, shop, await shopGround(em, shop)));
+    const source = draftOf(em, await shopRefOf(em, c.req.param("shop")));
+    return c.json(await (await catalogues.get(source)).swatches.resolve(source, await shopGround(source)));
   });
 
   app.post("/shops/:shop/pictures", limit(maxPicture), async (c) => {
@@ -34,9 +35,10 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
     app.get(`/shops/:shop/${name}`, async (c) => {
       const em = fork();
       const shop = await shopRefOf(em, c.req.param("shop") ?? "");
-      const { facts, swatches } = await catalogues.get(em, shop);
+      const source = draftOf(em, shop);
+      const { facts, swatches } = await catalogues.get(source);
       return attachment(
-        write(linesOf(facts.index, await swatches.resolve(em, shop, await shopGround(em, shop)))),
+        write(linesOf(facts.index, await swatches.resolve(source, await shopGround(source)))),
         type,
         `${shop.slug}-${name}`,
       );

@@ -1,14 +1,13 @@
-import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { LRUCache } from "lru-cache";
-import { decodeCatalogue, encodeCatalogue } from "../../core/catalogue/binary.ts";
+import { encodeCatalogue } from "../../core/catalogue/binary.ts";
 import { titleField } from "../../core/catalogue/catalogue.ts";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import { LocalFacts } from "../../core/facts/local-facts.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { applyMends } from "../../core/mend/apply.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
-import { readDocument, type ShopRef } from "./documents.ts";
-import { loadBytes } from "./shops.ts";
+import type { Shop } from "./entities.ts";
+import { draftKey, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatches.ts";
 
 /** A shop's catalogue ready for answering, mends done. */
@@ -22,28 +21,29 @@ export interface LoadedCatalogue {
 /** Catalogues that are kept ready. */
 const most = 8;
 
-/** Keeps the catalogues that were used last, by shop. */
+/** Keeps the catalogues that were used last, of drafts and of editions. */
 export class Catalogues {
-  #loaded = new LRUCache<number, Promise<LoadedCatalogue>>({ max: most });
+  #loaded = new LRUCache<string, Promise<LoadedCatalogue>>({ max: most });
 
-  /** Lets a catalogue be read anew, after it was changed. */
-  forget(shop: ShopRef): void {
-    this.#loaded.delete(shop.id);
+  /** Lets a draft's catalogue be read anew, after it was changed. */
+  forget(shop: Pick<Shop, "id">): void {
+    this.#loaded.delete(draftKey(shop));
   }
 
-  get(em: SqlEntityManager, shop: ShopRef): Promise<LoadedCatalogue> {
-    const known = this.#loaded.get(shop.id);
+  get(source: ShopSource): Promise<LoadedCatalogue> {
+    const { key } = source;
+    const known = this.#loaded.get(key);
     if (known) return known;
-    const loaded = load(em, shop);
-    this.#loaded.set(shop.id, loaded);
-    loaded.catch(() => this.#loaded.delete(shop.id));
+    const loaded = load(source);
+    this.#loaded.set(key, loaded);
+    loaded.catch(() => this.#loaded.delete(key));
     return loaded;
   }
 }
 
-async function load(em: SqlEntityManager, shop: ShopRef): Promise<LoadedCatalogue> {
-  const [bytes, mends] = [await loadBytes(em, shop), await readDocument(em, shop, mendsKind)];
-  const catalogue = applyMends(decodeCatalogue(bytes), mends?.document.mends ?? []);
+async function load(source: ShopSource): Promise<LoadedCatalogue> {
+  const [imported, mends] = [await source.catalogue(), await source.read(mendsKind)];
+  const catalogue = applyMends(imported, mends?.document.mends ?? []);
   const facts = new LocalFacts(new CatalogueIndex(catalogue));
   const title = titleField(catalogue)?.key;
   const made = new Map<boolean, Uint8Array<ArrayBuffer>>();

@@ -7,8 +7,17 @@ import { Catalogues } from "../migrations/2026-11-25-catalogues.ts";
 import { PanelFormat2 } from "../migrations/2026-11-25-panel-format-2.ts";
 import { SwatchBooks } from "../migrations/2026-11-25-swatch-books.ts";
 import { Documents } from "../migrations/2026-11-27-documents.ts";
+import { Editions } from "../migrations/2026-11-27-editions.ts";
 import { CarefulDialect, type RawConnection } from "./dialect.ts";
-import { CataloguePartSchema, DocumentSchema, PictureSchema, ShopSchema, StepSchema } from "./entities.ts";
+import {
+  CataloguePartSchema,
+  ContentSchema,
+  DocumentSchema,
+  EditionSchema,
+  PictureSchema,
+  ShopSchema,
+  StepSchema,
+} from "./entities.ts";
 
 const migrations = [
   { name: "2026-11-24-shops", class: Shops },
@@ -16,6 +25,7 @@ const migrations = [
   { name: "2026-11-25-panel-format-2", class: PanelFormat2 },
   { name: "2026-11-25-swatch-books", class: SwatchBooks },
   { name: "2026-11-27-documents", class: Documents },
+  { name: "2026-11-27-editions", class: Editions },
 ];
 
 /** Connections are replaced now and then, so what holds for one is said to each. Reads wait for a short while only; writes ask again. */
@@ -38,7 +48,10 @@ export async function openDatabase(file: string, { upTo }: { upTo?: string } = {
   if (file !== ":memory:") mkdirSync(dirname(file), { recursive: true });
   const orm = await MikroORM.init({
     dbName: file,
-    entities: [ShopSchema, CataloguePartSchema, DocumentSchema, StepSchema, PictureSchema],
+    entities: [
+      ...[ShopSchema, CataloguePartSchema, DocumentSchema, StepSchema, PictureSchema],
+      ...[EditionSchema, ContentSchema],
+    ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },
     discovery: { disableDynamicFileAccess: true },

@@ -98,16 +98,17 @@ export const createDocument = <D extends object>(
   document: D,
 ): Promise<PanelSummary> => write(em, (tx) => insertDocument(tx, shop, kind, document));
 
-/** {@link createDocument} within a transaction that is under way. */
+/** {@link createDocument} within a transaction that is under way. @param place in addresses, where it is known and free */
 export async function insertDocument<D extends object>(
   tx: SqlEntityManager,
   shop: ShopRef,
   kind: DocumentKind<D>,
   document: D,
+  place?: string,
 ): Promise<PanelSummary> {
   const others = await tx.find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug", "position"] });
   const name = nameOf(document);
-  const slug = kind.many ? fieldKey(name, new Set(others.map((other) => other.slug))) : kind.name;
+  const slug = kind.many ? (place ?? fieldKey(name, new Set(others.map((other) => other.slug)))) : kind.name;
   const position = others.reduce((most, other) => Math.max(most, other.position + 1), 0);
   tx.persist(
     tx.create<Document>(DocumentSchema, {

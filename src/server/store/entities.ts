@@ -66,6 +66,28 @@ export interface Picture {
   bytes: Uint8Array;
 }
 
+/** An unchangeable copy of all that a shop's pages are made of. */
+export interface Edition {
+  id: number;
+  shop: Ref<Shop>;
+  /** From 1, in the order in which a shop's were published. */
+  n: number;
+  note: string;
+  createdAt: Date;
+  /** By path in the edition, the hash of what is there. */
+  files: Record<string, string>;
+  variantCount: number;
+  name: string;
+  currency: string;
+}
+
+/** What a file of an edition holds, once however many editions have it. */
+export interface Content {
+  /** SHA-256, in hex. */
+  hash: string;
+  bytes: Uint8Array;
+}
+
 export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
   name: "Shop",
   tableName: "shop",
@@ -137,6 +159,32 @@ export const PictureSchema: EntitySchema<Picture> = new EntitySchema<Picture>({
     shop: ofShop,
     name: { type: "string" },
     type: { type: "string" },
+    bytes: { type: "blob" },
+  },
+});
+
+export const EditionSchema: EntitySchema<Edition> = new EntitySchema<Edition>({
+  name: "Edition",
+  tableName: "edition",
+  uniques: [{ properties: ["shop", "n"] }],
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    shop: ofShop,
+    n: { type: "integer" },
+    note: { type: "string" },
+    createdAt: { type: "datetime" },
+    files: { type: "json" },
+    variantCount: { type: "integer" },
+    name: { type: "string" },
+    currency: { type: "string" },
+  },
+});
+
+export const ContentSchema: EntitySchema<Content> = new EntitySchema<Content>({
+  name: "Content",
+  tableName: "content",
+  properties: {
+    hash: { type: "string", primary: true },
     bytes: { type: "blob" },
   },
 });

@@ -7,8 +7,8 @@ import { swatchesKind } from "../../core/swatch/kind.ts";
 import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
 import { resolveBook, type SwatchBook } from "../../core/swatch/view.ts";
 import { Fault } from "../fault.ts";
-import { readDocument, type ShopRef, versionOf } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
+import type { ShopSource } from "./source.ts";
 import { write } from "./write.ts";
 
 /** Values from which on a field is no list of colours or brands. */
@@ -33,10 +33,9 @@ export class SwatchResolver {
    * What shoppers see for each value. Worked out anew when the book has another version, which every change gives it.
    * @param ground that panels stand on, by which outlines are needed
    */
-  async resolve(em: SqlEntityManager, shop: ShopRef, ground: string): Promise<SwatchBook> {
-    const version = await versionOf(em, shop, swatchesKind);
+  async resolve(source: ShopSource, ground: string): Promise<SwatchBook> {
+    const { version, document } = (await source.read(swatchesKind)) ?? { version: 0, document: swatchesKind.fresh("") };
     if (this.#last?.version !== version || this.#last.ground !== ground) {
-      const { document } = (await readDocument(em, shop, swatchesKind)) ?? { document: swatchesKind.fresh("") };
       const resolved = resolveBook(document, this.#fields, (label) => this.#guess(label), ground);
       this.#last = { version, ground, resolved };
     }

@@ -19,6 +19,8 @@ export interface ShopAround {
   menu: MenuEntry[];
   /** What the words of fields weigh in a search. */
   search: SearchedField[] | undefined;
+  /** Where what fits is asked for while somebody types; the words come behind it. */
+  suggest: string;
 }
 
 /** What a shop page is born with. */

@@ -32,7 +32,15 @@ const toggling = (field: string, option: string) => ({ do: "toggle", facet: { fi
 
 function bootOf(address: string, panels: PagePanel[]): Boot {
   return {
-    shop: { slug: "n", name: "N", currency: "EUR", bars: demoPages.bars, menu: demoPages.menu, search: undefined },
+    shop: {
+      slug: "n",
+      name: "N",
+      currency: "EUR",
+      bars: demoPages.bars,
+      menu: demoPages.menu,
+      search: undefined,
+      suggest: "/suggest?q=",
+    },
     base: "/shop/n",
     page: at(address),
     fields: index.catalogue.fields,
@@ -112,7 +120,11 @@ describe("a page of several panels", () => {
     const store = storeOf("/", [finder, questions]);
     store.performIn("finder", toggling("light", "shade"));
     store.performIn("finder", { do: "choose", field: "price", choice: { max: 20 } });
-    store.setPage(at("/collections/gifts"), [questions], { bars: [], menu: [], search: undefined });
+    store.setPage(at("/collections/gifts"), [questions], {
+      bars: [],
+      menu: [],
+      search: undefined,
+    });
     expect(Object.keys(store.state.selection.choices)).toEqual(["light"]);
     expect(store.state.answer.outOf).toBe(32);
     expect(store.state.page).toBe(1);

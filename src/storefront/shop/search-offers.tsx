@@ -34,7 +34,7 @@ export function Offers({ around, input }: OffersProps) {
   const offers = found ? offersOf(found.suggestions, found.asked, around) : [];
   const open = offers.length > 0;
 
-  useFetched(input, shop.slug, (next) => {
+  useFetched(input, shop.suggest, (next) => {
     setFound(next);
     setAt(-1);
   });
@@ -101,7 +101,7 @@ export function Offers({ around, input }: OffersProps) {
 /** Asks for what fits, a moment after each change of the field. */
 function useFetched(
   input: HTMLInputElement,
-  shop: string,
+  place: string,
   take: (found: { asked: string; suggestions: Suggestions } | undefined) => void,
 ): void {
   const taken = useRef(take);
@@ -110,8 +110,7 @@ function useFetched(
     let timer: ReturnType<typeof setTimeout> | undefined;
     let stop = new AbortController();
     const ask = async (asked: string) => {
-      const address = `/api/shops/${encodeURIComponent(shop)}/suggest?q=${encodeURIComponent(asked)}`;
-      const response = await fetch(address, { signal: stop.signal });
+      const response = await fetch(place + encodeURIComponent(asked), { signal: stop.signal });
       if (response.ok) taken.current({ asked, suggestions: await response.json() });
     };
     const typed = () => {
@@ -130,7 +129,7 @@ function useFetched(
       stop.abort();
       input.removeEventListener("input", typed);
     };
-  }, [input, shop]);
+  }, [input, place]);
 }
 
 /** What is offered, in order: pages, values, products, searches like this one, and the search itself. */

@@ -35,7 +35,15 @@ if (!page) throw new Error("A shop has a page of all its products.");
 const { bars, menu } = pagesKind.fresh("");
 const panelsOf = (panel: PanelDocument) => [{ slug: "climber-finder", panel }];
 const boot: Boot = {
-  shop: { slug: "n", name: "Larkmoss <Nursery>", currency: "EUR", bars, menu, search: undefined },
+  shop: {
+    slug: "n",
+    name: "Larkmoss <Nursery>",
+    currency: "EUR",
+    bars,
+    menu,
+    search: undefined,
+    suggest: "/suggest?q=",
+  },
   base: "/shop/n",
   page,
   fields: index.catalogue.fields,

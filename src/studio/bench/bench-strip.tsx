@@ -18,7 +18,7 @@ export function BenchStrip() {
         <HistoryList stores={stores} />
       </div>
       <a
-        href={`/shop/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`}
+        href={`/draft/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`}
         target="_blank"
         rel="noreferrer"
         className="btn btn-accent btn-sm"

@@ -57,7 +57,7 @@ export function Frame({
         <iframe
           ref={frame}
           title={title}
-          src={`/shop/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+          src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
           className="origin-top-left border-0"
           style={{
             width,

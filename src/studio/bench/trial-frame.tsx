@@ -47,7 +47,7 @@ function Trial({ band }: { band: Band }) {
       <iframe
         ref={frame}
         title={`Trial on ${band}`}
-        src={`/shop/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+        src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
         style={{ width: widthOn(band, screen.width, limits), height: screen.height }}
       />
     </div>

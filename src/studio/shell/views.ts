@@ -5,4 +5,5 @@ export const shopViews = (shop: string): { to: string; label: string }[] => [
   { to: `/shops/${shop}/swatches`, label: "Swatch book" },
   { to: `/shops/${shop}/look`, label: "Look" },
   { to: `/shops/${shop}/pages`, label: "Pages" },
+  { to: `/shops/${shop}/editions`, label: "Editions" },
 ];

@@ -1,0 +1,65 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { checkPanels } from "../../core/check/check-shop.ts";
+import { shopDifferences } from "../../core/differ/shop.ts";
+import { publishing } from "../../core/wire/edition.ts";
+import { Fault } from "../fault.ts";
+import type { Catalogues } from "../store/catalogues.ts";
+import { bringBack, listEditions, noEdition, publish, stateOf } from "../store/editions.ts";
+import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
+
+/** What a shop's shoppers get: publishing, what differs, and bringing back. */
+export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+  const app = new Hono();
+
+  app.get("/shops/:shop/editions", async (c) => {
+    const em = fork();
+    return c.json(await listEditions(em, await shopOf(em, c.req.param("shop"))));
+  });
+
+  app.post("/shops/:shop/editions", limit(maxJson), async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const { note } = check(publishing, await bodyOf(c.req.raw));
+    return c.json(await publish(em, shop, note), 201);
+  });
+
+  // What is another from one state to the next, in words. Before the first edition everything is new.
+  app.get("/shops/:shop/differences", async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const [from, to] = [stateIn(c.req.query("from")), stateIn(c.req.query("to"))];
+    return c.json(shopDifferences(await stateOf(em, shop, from), await stateOf(em, shop, to)));
+  });
+
+  // What is wrong with panels in one state and was not in another, without what only a browser can measure.
+  app.get("/shops/:shop/new-findings", async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const [from, to] = [stateIn(c.req.query("from")), stateIn(c.req.query("to"))];
+    const told = new Set((await checkPanels(await stateOf(em, shop, from))).map(({ words }) => words));
+    const found = await checkPanels(await stateOf(em, shop, to));
+    return c.json(found.filter(({ words }) => !told.has(words)));
+  });
+
+  app.post("/shops/:shop/editions/:n/restore", limit(maxJson), async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const n = stateIn(c.req.param("n"));
+    if (n === "draft") throw noEdition(0);
+    await bringBack(em, shop, n);
+    catalogues.forget(shop);
+    return c.json(await listEditions(em, shop));
+  });
+  return app;
+}
+
+/** A state of a shop as an address names it. @throws Fault */
+function stateIn(text: string | undefined): number | "draft" {
+  if (text === "draft") return text;
+  if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
+  throw new Fault(
+    400,
+    `“${(text ?? "").slice(0, 20)}” is no state of a shop. Say “draft”, or the number of an edition.`,
+  );
+}

@@ -1,0 +1,187 @@
+import { createHash } from "node:crypto";
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { LRUCache } from "lru-cache";
+import { decodeCatalogue } from "../../core/catalogue/binary.ts";
+import type { Catalogue } from "../../core/catalogue/catalogue.ts";
+import { changeBetween } from "../../core/document/edit.ts";
+import type { DocumentKind } from "../../core/document/kind.ts";
+import { readFolder } from "../../core/folder/read-folder.ts";
+import { type WholeShop, withPlace } from "../../core/folder/whole-shop.ts";
+import { writeDocuments } from "../../core/folder/write-folder.ts";
+import { lookKind } from "../../core/look/kind.ts";
+import { mendsKind } from "../../core/mend/kind.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import { panelKind } from "../../core/panel/kind.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import { swatchesKind } from "../../core/swatch/kind.ts";
+import type { EditionSummary } from "../../core/wire/edition.ts";
+import { Fault } from "../fault.ts";
+import { joinParts, partsOf } from "./catalogue-parts.ts";
+import { insertDocument, openDocument, saveDocument } from "./documents.ts";
+import { type Content, ContentSchema, type Edition, EditionSchema, type Shop } from "./entities.ts";
+import { loadBytes } from "./shops.ts";
+import type { ShopHead, ShopSource } from "./source.ts";
+import { wholeShop } from "./whole-shops.ts";
+import { write } from "./write.ts";
+
+const hashOf = (bytes: Uint8Array): string => createHash("sha256").update(bytes).digest("hex");
+const catalogueFolder = "catalogue/";
+
+/** Whole editions that are kept ready; they never change. */
+const opened = new LRUCache<number, Promise<WholeShop>>({ max: 6 });
+
+const summaryOf = ({ n, note, createdAt }: Pick<Edition, "n" | "note" | "createdAt">): EditionSummary => ({
+  n,
+  note,
+  createdAt: createdAt.toISOString(),
+});
+
+/** A shop's editions, the newest first. */
+export async function listEditions(em: SqlEntityManager, shop: Pick<Shop, "id">): Promise<EditionSummary[]> {
+  const found = await em
+    .fork()
+    .find(EditionSchema, { shop: shop.id }, { fields: ["n", "note", "createdAt"], orderBy: { n: "desc" } });
+  return found.map(summaryOf);
+}
+
+/** Publishes a shop as it is now. What earlier editions hold already is kept once. @throws Fault when nothing is another */
+export async function publish(em: SqlEntityManager, shop: Shop, note: string): Promise<EditionSummary> {
+  const bytes = await loadBytes(em, shop);
+  const whole = await wholeShop(em, shop, bytes);
+  const contents = new Map<string, Uint8Array>();
+  const files: Record<string, string> = {};
+  const put = (path: string, content: Uint8Array) => {
+    const hash = hashOf(content);
+    contents.set(hash, content);
+    files[path] = hash;
+  };
+  for (const [path, content] of writeDocuments(whole)) put(path, content);
+  for (const [at, part] of partsOf(bytes).entries()) put(`${catalogueFolder}${String(at).padStart(5, "0")}`, part);
+  return write(em, async (tx) => {
+    const [last] = await tx.find(EditionSchema, { shop: shop.id }, { orderBy: { n: "desc" }, limit: 1 });
+    if (last && JSON.stringify(last.files) === JSON.stringify(files))
+      throw new Fault(409, `Nothing is another than in edition ${last.n}, so there is nothing to publish.`);
+    for (const [hash, content] of contents) {
+      if ((await tx.count(ContentSchema, { hash })) === 0)
+        await tx.insert<Content>(ContentSchema, { hash, bytes: Buffer.from(content) });
+    }
+    const { name, currency, variantCount } = shop;
+    const edition = { n: (last?.n ?? 0) + 1, note, createdAt: new Date(), files, name, currency, variantCount };
+    await tx.insert<Edition>(EditionSchema, { shop: shop.id, ...edition });
+    return summaryOf(edition);
+  });
+}
+
+/** An edition by its number, or a shop's newest; undefined when there is none. */
+async function findEdition(em: SqlEntityManager, shop: Pick<Shop, "id">, n?: number): Promise<Edition | undefined> {
+  const where = n === undefined ? { shop: shop.id } : { shop: shop.id, n };
+  const [found] = await em.fork().find<Edition>(EditionSchema, where, { orderBy: { n: "desc" }, limit: 1 });
+  return found;
+}
+
+/** The whole shop as an edition has it. */
+function openEdition(em: SqlEntityManager, edition: Edition): Promise<WholeShop> {
+  const known = opened.get(edition.id);
+  if (known) return known;
+  const read = readEdition(em, edition);
+  opened.set(edition.id, read);
+  read.catch(() => opened.delete(edition.id));
+  return read;
+}
+
+async function readEdition(em: SqlEntityManager, { files }: Edition): Promise<WholeShop> {
+  const hashes = [...new Set(Object.values(files))];
+  const found = await em.fork().find<Content>(ContentSchema, { hash: { $in: hashes } });
+  const contents = new Map(found.map(({ hash, bytes }) => [hash, new Uint8Array(bytes)]));
+  const read = Object.entries(files).map(([path, hash]): [string, Uint8Array] => {
+    const bytes = contents.get(hash);
+    if (!bytes) throw new Fault(500, `The edition has lost “${path}”. Publish again.`);
+    return [path, bytes];
+  });
+  const parts = read.filter(([path]) => path.startsWith(catalogueFolder)).map(([, bytes]) => bytes);
+  return readFolder(
+    new Map(read.filter(([path]) => !path.startsWith(catalogueFolder))),
+    decodeCatalogue(joinParts(parts)),
+  );
+}
+
+/** A shop's edition as where its pages come from. @param n the newest when absent */
+export async function editionOf(em: SqlEntityManager, shop: ShopHead, n?: number): Promise<ShopSource | undefined> {
+  const edition = await findEdition(em, shop, n);
+  return edition && sourceOf(em, shop, edition);
+}
+
+function sourceOf(em: SqlEntityManager, shop: ShopHead, edition: Edition): ShopSource {
+  const whole = () => openEdition(em, edition);
+  const { name, currency, variantCount } = edition;
+  return {
+    key: `edition ${edition.id}`,
+    shop: { ...shop, name, currency, variantCount },
+    edition: edition.n,
+    async read<D extends object>(kind: DocumentKind<D>, slug?: string) {
+      const document = documentIn(await whole(), kind, slug);
+      return document && { version: 1, document: withPlace(document, shop.slug) };
+    },
+    async first(kind) {
+      const all = await whole();
+      return (kind.name === lookKind.name ? all.looks : all.panels)[0]?.slug;
+    },
+    catalogue: async (): Promise<Catalogue> => (await whole()).catalogue,
+  };
+}
+
+/** A document of a kind in a whole shop. */
+function documentIn<D extends object>(
+  whole: WholeShop,
+  kind: DocumentKind<D>,
+  slug: string | undefined,
+): D | undefined {
+  const ones: Record<string, object> = {
+    [shopKind.name]: whole.shop,
+    [pagesKind.name]: whole.pages,
+    [swatchesKind.name]: whole.swatches,
+    [mendsKind.name]: whole.mends,
+  };
+  const manies: Record<string, WholeShop["panels"] | WholeShop["looks"]> = {
+    [panelKind.name]: whole.panels,
+    [lookKind.name]: whole.looks,
+  };
+  const found = kind.many ? manies[kind.name]?.find((one) => one.slug === slug)?.document : ones[kind.name];
+  // What the map holds under a kind's name is that kind's document.
+  return found as D | undefined;
+}
+
+/** A state of a shop: its draft, or an edition by its number. @throws Fault when there is no such edition */
+export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | "draft"): Promise<WholeShop> {
+  if (which === "draft") return wholeShop(em, shop);
+  const edition = await findEdition(em, shop, which);
+  if (!edition) throw noEdition(which);
+  return openEdition(em, edition);
+}
+
+export const noEdition = (n: number): Fault => new Fault(404, `There is no edition ${n} of this shop.`);
+
+/**
+ * Brings an edition's documents back into the draft, each as a step that can be undone. Panels and looks that are
+ * newer than it stay, and so does the catalogue.
+ */
+export async function bringBack(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
+  const whole = await stateOf(em, shop, n);
+  const words = `Bring back edition ${n}`;
+  const put = async <D extends object>(kind: DocumentKind<D>, document: D, slug?: string) => {
+    const next = withPlace(document, shop.slug);
+    const now = await openDocument(em, shop, kind, slug);
+    if (!now) return write(em, (tx) => insertDocument(tx, shop, kind, next, slug));
+    const { patches, inverse } = changeBetween(now.document, next);
+    if (patches.length === 0) return;
+    const from = now.history.done + 1;
+    const history = { from, steps: [{ n: from, words, patches, inverse }], done: from };
+    await saveDocument(em, shop, kind, slug, { version: now.version, document: next, history });
+  };
+  await put(shopKind, whole.shop);
+  await put(pagesKind, whole.pages);
+  await put(swatchesKind, whole.swatches);
+  await put(mendsKind, whole.mends);
+  for (const { slug, document } of whole.panels) await put(panelKind, document, slug);
+  for (const { slug, document } of whole.looks) await put(lookKind, document, slug);
+}

@@ -1,0 +1,42 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { decodeCatalogue } from "../../core/catalogue/binary.ts";
+import type { DocumentKind } from "../../core/document/kind.ts";
+import { type Named, type WholeShop, withoutPlace } from "../../core/folder/whole-shop.ts";
+import { lookKind } from "../../core/look/kind.ts";
+import { mendsKind } from "../../core/mend/kind.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import { panelKind } from "../../core/panel/kind.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import { swatchesKind } from "../../core/swatch/kind.ts";
+import { listDocuments, readDocument } from "./documents.ts";
+import { type Picture, PictureSchema, type Shop } from "./entities.ts";
+import { loadBytes } from "./shops.ts";
+
+/** All that a shop is now. @param bytes its catalogue in binary form, where that was read already */
+export async function wholeShop(em: SqlEntityManager, shop: Shop, bytes?: Uint8Array): Promise<WholeShop> {
+  const one = async <D extends object>(kind: DocumentKind<D>): Promise<D> =>
+    withoutPlace((await readDocument(em, shop, kind))?.document ?? kind.fresh(""));
+  const many = async <D extends object>(kind: DocumentKind<D>): Promise<Named<D>[]> => {
+    const found = await Promise.all(
+      (await listDocuments(em, shop, kind)).map(async ({ slug }) => ({
+        slug,
+        read: await readDocument(em, shop, kind, slug),
+      })),
+    );
+    return found.flatMap(({ slug, read }) => (read ? [{ slug, document: withoutPlace(read.document) }] : []));
+  };
+  const pictures = await em.fork().find<Picture>(PictureSchema, { shop: shop.id }, { orderBy: { name: "asc" } });
+  return {
+    name: shop.name,
+    currency: shop.currency,
+    reading: shop.reading,
+    catalogue: decodeCatalogue(bytes ?? (await loadBytes(em, shop))),
+    shop: await one(shopKind),
+    pages: await one(pagesKind),
+    swatches: await one(swatchesKind),
+    mends: await one(mendsKind),
+    panels: await many(panelKind),
+    looks: await many(lookKind),
+    pictures: new Map(pictures.map(({ name, bytes: content }) => [name, new Uint8Array(content)])),
+  };
+}

@@ -1,0 +1,88 @@
+import { TriangleAlert } from "lucide-react";
+import { useMemo } from "react";
+import type { Checked } from "../../core/check/check-shop.ts";
+import type { Difference } from "../../core/differ/differ.ts";
+import type { EditionSummary } from "../../core/wire/edition.ts";
+import type { ApiError } from "../api.ts";
+import { type State, stateName } from "./use-editions.ts";
+
+interface Props {
+  editions: readonly EditionSummary[];
+  from: State;
+  to: State;
+  choose(states: { from: State; to: State }): void;
+  differences: readonly Difference[] | undefined;
+  findings: readonly Checked[] | undefined;
+  error: ApiError | undefined;
+}
+
+/** What is another from one state to the next, in words, with what is newly wrong. */
+export function DifferenceList({ editions, from, to, choose, differences, findings, error }: Props) {
+  const groups = useMemo(() => {
+    const found = new Map<string, string[]>();
+    for (const { where, words } of differences ?? []) found.set(where, [...(found.get(where) ?? []), words]);
+    return [...found];
+  }, [differences]);
+  const states: State[] = [...editions.map(({ n }) => n), "draft"];
+  const pick = (label: string, value: State, put: (state: State) => void) => (
+    <select
+      className="select select-sm w-auto"
+      aria-label={label}
+      value={value}
+      onChange={(event) => put(event.target.value === "draft" ? "draft" : Number(event.target.value))}
+    >
+      {states.map((state) => (
+        <option key={state} value={state}>
+          {stateName(state)}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <div className="flex max-h-[38%] flex-none flex-col border-b border-hair">
+      <div className="flex flex-none items-center gap-2 px-4 py-2 text-[13px]">
+        From {pick("From", from, (state) => choose({ from: state, to }))} to{" "}
+        {pick("To", to, (state) => choose({ from, to: state }))}
+        <span role="status" className="ms-2 text-quiet">
+          {differences === undefined
+            ? "Comparing …"
+            : `${differences.length} ${differences.length === 1 ? "difference" : "differences"}`}
+        </span>
+      </div>
+      {error ? (
+        <p role="alert" className="px-4 pb-2 text-error">
+          {error.message}
+        </p>
+      ) : null}
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-3 text-[13px]">
+        {findings?.length ? (
+          <ul aria-label="New findings" className="mb-2 flex flex-col gap-1">
+            {findings.map(({ words, panel }) => (
+              <li key={`${panel} ${words}`} className="flex gap-2 rounded-md bg-error/10 px-2 py-1">
+                <TriangleAlert size={14} aria-hidden className="mt-0.5 flex-none text-error" />
+                <span>
+                  <b className="font-medium">New finding</b> in {panel}: {words}
+                </span>
+              </li>
+            ))}
+          </ul>
+        ) : null}
+        {differences?.length === 0 ? <p className="text-quiet">Nothing is another.</p> : null}
+        <dl aria-label="Differences" className="grid grid-cols-[minmax(140px,220px)_1fr] gap-x-4 gap-y-1.5">
+          {groups.map(([where, words]) => (
+            <div key={where} className="contents">
+              <dt className="font-medium">{where}</dt>
+              <dd>
+                <ul className="flex flex-col gap-0.5">
+                  {words.map((one) => (
+                    <li key={one}>{one.charAt(0).toUpperCase() + one.slice(1)}.</li>
+                  ))}
+                </ul>
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+    </div>
+  );
+}

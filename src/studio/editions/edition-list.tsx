@@ -1,0 +1,88 @@
+import { ExternalLink, GitCompare, Undo2 } from "lucide-react";
+import { useState } from "react";
+import type { EditionSummary } from "../../core/wire/edition.ts";
+import { ApiError, sendJson, shopPath } from "../api.ts";
+import { baseOf, type State } from "./use-editions.ts";
+
+const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
+
+interface Props {
+  shop: string;
+  editions: readonly EditionSummary[];
+  from: State | undefined;
+  to: State;
+  /** Compares an edition with the draft. */
+  compare(n: number): void;
+  broughtBack(): void;
+}
+
+const icon = "grid size-7 place-items-center rounded-md text-quiet hover:bg-sand hover:text-base-content";
+
+/** Every edition, the newest first: looked at, compared with the draft, or brought back into it. */
+export function EditionList({ shop, editions, from, to, compare, broughtBack }: Props) {
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const bringBack = async (n: number) => {
+    try {
+      await sendJson("POST", `${shopPath(shop)}/editions/${n}/restore`, {});
+      broughtBack();
+    } catch (error) {
+      setTrouble(error instanceof ApiError ? error.message : "That did not work. Try again.");
+    }
+  };
+  return (
+    <>
+      {trouble ? (
+        <p role="alert" className="text-[13px] text-error">
+          {trouble}
+        </p>
+      ) : null}
+      <ol className="flex flex-col gap-1" aria-label="Published editions">
+        {editions.map(({ n, note, createdAt }, at) => (
+          <li
+            key={n}
+            className={`flex flex-col rounded-lg border p-2 ${n === from || n === to ? "border-primary bg-plum-soft" : "border-hair"}`}
+          >
+            <span className="flex items-center gap-1">
+              <b className="flex-1 font-semibold">
+                Edition {n}
+                {at === 0 ? (
+                  <span className="ms-2 badge badge-sm border-success/40 text-success">shoppers get it</span>
+                ) : null}
+              </b>
+              <a
+                className={icon}
+                href={`${baseOf(shop, n)}/`}
+                target="_blank"
+                rel="noreferrer"
+                aria-label={`Look at edition ${n}`}
+                title="Look at it"
+              >
+                <ExternalLink size={14} aria-hidden />
+              </a>
+              <button
+                type="button"
+                className={icon}
+                aria-label={`Compare edition ${n} with the draft`}
+                title="Compare it with the draft"
+                onClick={() => compare(n)}
+              >
+                <GitCompare size={14} aria-hidden />
+              </button>
+              <button
+                type="button"
+                className={icon}
+                aria-label={`Bring back edition ${n}`}
+                title="Bring it back into the draft; undo takes that back in each view"
+                onClick={() => bringBack(n)}
+              >
+                <Undo2 size={14} aria-hidden />
+              </button>
+            </span>
+            <span className="text-[12px] text-quiet">{when.format(new Date(createdAt))}</span>
+            {note ? <span className="text-[13px]">{note}</span> : null}
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

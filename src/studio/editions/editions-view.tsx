@@ -1,0 +1,95 @@
+import { useState } from "react";
+import { Commands } from "../shell/commands.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { Strip } from "../shell/strip.tsx";
+import { shopViews } from "../shell/views.ts";
+import { DifferenceList } from "./difference-list.tsx";
+import { EditionList } from "./edition-list.tsx";
+import { PublishCard } from "./publish-card.tsx";
+import { TwoPages } from "./two-pages.tsx";
+import { type State, useDifferences, useEditions, useNewFindings } from "./use-editions.ts";
+
+/** What was published, what is another since, and publishing it. */
+export function EditionsView() {
+  const { shop } = useOpenShop();
+  const { data: editions, error, mutate } = useEditions(shop.slug);
+  const [chosen, choose] = useState<{ from?: State; to?: State }>({});
+  const newest = editions?.[0]?.n;
+  const [from, to] = [chosen.from ?? newest, chosen.to ?? "draft"];
+  const differences = useDifferences(shop.slug, from, to);
+  const findings = useNewFindings(shop.slug, from, to);
+  const unpublished = useDifferences(shop.slug, newest, "draft");
+  return (
+    <div className="flex h-full flex-col">
+      <Strip views={shopViews(shop.slug)}>
+        {newest === undefined ? null : (
+          <a
+            href={`/shop/${encodeURIComponent(shop.slug)}/`}
+            target="_blank"
+            rel="noreferrer"
+            className="btn btn-accent btn-sm"
+          >
+            Shopper view
+          </a>
+        )}
+      </Strip>
+      <main className="flex min-h-0 flex-1">
+        <section
+          aria-label="Editions"
+          className="flex w-[320px] flex-none flex-col gap-4 overflow-y-auto border-e border-hair p-4"
+        >
+          <h1 className="text-2xl">Editions</h1>
+          {error ? (
+            <p role="alert" className="text-error">
+              {error.message}
+            </p>
+          ) : null}
+          {editions ? (
+            <>
+              <PublishCard
+                shop={shop.slug}
+                next={(newest ?? 0) + 1}
+                changes={newest === undefined ? undefined : unpublished.data?.length}
+                published={() => {
+                  choose({});
+                  void mutate();
+                  void unpublished.mutate();
+                  void differences.mutate();
+                }}
+              />
+              <EditionList
+                shop={shop.slug}
+                editions={editions}
+                from={from}
+                to={to}
+                compare={(n) => choose({ from: n, to: "draft" })}
+                broughtBack={() => location.reload()}
+              />
+            </>
+          ) : (
+            <p className="text-quiet">Opening the editions …</p>
+          )}
+        </section>
+        {from === undefined ? (
+          <p className="grid flex-1 place-items-center text-quiet">
+            Nothing is published yet. The first edition is what shoppers get.
+          </p>
+        ) : (
+          <section aria-label="What is another" className="flex min-w-0 flex-1 flex-col">
+            <DifferenceList
+              editions={editions ?? []}
+              from={from}
+              to={to}
+              choose={choose}
+              differences={differences.data}
+              findings={findings.data}
+              error={differences.error}
+            />
+            <TwoPages shop={shop.slug} from={from} to={to} />
+          </section>
+        )}
+      </main>
+      <Commands stores={[]} />
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+import { Send } from "lucide-react";
+import { useState } from "react";
+import { longestNote } from "../../core/wire/edition.ts";
+import { ApiError, sendJson, shopPath } from "../api.ts";
+
+interface Props {
+  shop: string;
+  /** Number that the next edition has. */
+  next: number;
+  /** Differences since the last; undefined where there is none, or they are not counted yet. */
+  changes: number | undefined;
+  published(): void;
+}
+
+/** Publishing what is worked on, with a note for the team. */
+export function PublishCard({ shop, next, changes, published }: Props) {
+  const [note, setNote] = useState("");
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const nothing = next > 1 && changes === 0;
+  const publish = async () => {
+    setBusy(true);
+    setTrouble(undefined);
+    try {
+      await sendJson("POST", `${shopPath(shop)}/editions`, { note: note.trim() });
+      setNote("");
+      published();
+    } catch (error) {
+      setTrouble(error instanceof ApiError ? error.message : "That did not work. Try again.");
+    }
+    setBusy(false);
+  };
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void publish();
+      }}
+    >
+      <p className="text-[13px] text-quiet">
+        {next === 1
+          ? "Shoppers get nothing until the first edition is published."
+          : changes === undefined
+            ? "Comparing with what shoppers get …"
+            : nothing
+              ? `Shoppers get what is here: edition ${next - 1}.`
+              : `${changes} ${changes === 1 ? "difference" : "differences"} to what shoppers get.`}
+      </p>
+      <label className="flex flex-col gap-1 text-[13px] text-quiet">
+        Note
+        <textarea
+          className="textarea w-full text-[14px] text-base-content"
+          rows={2}
+          maxLength={longestNote}
+          value={note}
+          placeholder="What this edition is about"
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn btn-primary" disabled={busy || nothing}>
+        <Send size={15} aria-hidden /> Publish edition {next}
+      </button>
+      {trouble ? (
+        <p role="alert" className="text-[13px] text-error">
+          {trouble}
+        </p>
+      ) : null}
+    </form>
+  );
+}

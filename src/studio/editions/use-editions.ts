@@ -1,0 +1,36 @@
+import useSWR from "swr";
+import type { Checked } from "../../core/check/check-shop.ts";
+import type { Difference } from "../../core/differ/differ.ts";
+import type { EditionSummary } from "../../core/wire/edition.ts";
+import { type ApiError, request, shopPath } from "../api.ts";
+
+/** A state of the shop: what is worked on, or an edition by its number. */
+export type State = number | "draft";
+
+export const stateName = (state: State): string => (state === "draft" ? "Draft" : `Edition ${state}`);
+
+/** A shop's editions, the newest first. */
+export const useEditions = (shop: string) =>
+  useSWR<EditionSummary[], ApiError>(`${shopPath(shop)}/editions`, request<EditionSummary[]>, {
+    revalidateOnMount: true,
+  });
+
+const between = (from: State, to: State): string => `?from=${from}&to=${to}`;
+
+/** What is another between two states, in words, asked anew whenever the view is opened. */
+export const useDifferences = (shop: string, from: State | undefined, to: State) =>
+  useSWR<Difference[], ApiError>(
+    from === undefined ? null : `${shopPath(shop)}/differences${between(from, to)}`,
+    request<Difference[]>,
+  );
+
+/** What is wrong with panels in one state and was not in the other. */
+export const useNewFindings = (shop: string, from: State | undefined, to: State) =>
+  useSWR<Checked[], ApiError>(
+    from === undefined ? null : `${shopPath(shop)}/new-findings${between(from, to)}`,
+    request<Checked[]>,
+  );
+
+/** What stands in front of every address of a state's pages. */
+export const baseOf = (shop: string, state: State): string =>
+  state === "draft" ? `/draft/${encodeURIComponent(shop)}` : `/edition/${encodeURIComponent(shop)}/${state}`;

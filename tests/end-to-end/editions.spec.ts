@@ -1,0 +1,119 @@
+import { expect, type Page, test } from "@playwright/test";
+import { expectAccessible } from "./axe.ts";
+import { newShop, origin } from "./bench.ts";
+
+interface Row {
+  id: string;
+  label: string;
+}
+
+/** Changes the rows of a shop's first panel. */
+async function changeRows(page: Page, shop: string, change: (rows: Row[]) => Row[]): Promise<void> {
+  const path = `/api/shops/${shop}/documents/panel/first-panel`;
+  const { version, document } = await (await page.request.get(path)).json();
+  const data = { version, document: { ...document, rows: change(document.rows) } };
+  expect((await page.request.put(path, { data, headers: origin })).status()).toBe(200);
+}
+
+const publish = async (page: Page, shop: string, note: string): Promise<number> =>
+  (await page.request.post(`/api/shops/${shop}/editions`, { data: { note }, headers: origin })).status();
+
+/** The facets of a page that is awake: before, it has a copy for each group of bands. */
+async function titles(page: Page): Promise<string[]> {
+  await expect(page.locator("html[data-ready]")).toBeAttached();
+  return page.locator(".zt-panel .zt-title").allTextContents();
+}
+
+test("shoppers get what was published, and the draft only when it is; the draft says what it is", async ({ page }) => {
+  const shop = await newShop(page.request, "Published");
+  const unpublished = await page.goto(`/shop/${shop}/`);
+  expect(unpublished?.status()).toBe(404);
+  await expect(page.getByText("Published is not yet published")).toBeVisible();
+  await page.goto(`/draft/${shop}/`);
+  await expect(page.getByRole("complementary", { name: "State of this page" })).toContainText(
+    "Draft: not yet published",
+  );
+  const before = await titles(page);
+
+  expect(await publish(page, shop, "The first")).toBe(201);
+  // Nothing is another, so there is nothing to publish.
+  expect(await publish(page, shop, "Again")).toBe(409);
+  await changeRows(page, shop, (rows) => [...rows].reverse());
+  await page.goto(`/shop/${shop}/`);
+  expect(await titles(page)).toEqual(before);
+  await expect(page.getByRole("complementary", { name: "State of this page" })).toHaveCount(0);
+  await expectAccessible(page);
+  // What is chosen there is answered from the edition as well.
+  await page.locator(".zt-panel input[type=checkbox]").first().check();
+  await expect(page).toHaveURL(new RegExp(`/shop/${shop}/\\?`));
+  await page.goto(`/draft/${shop}/`);
+  expect(await titles(page)).toEqual([...before].reverse());
+
+  expect(await publish(page, shop, "Turned round")).toBe(201);
+  await page.goto(`/shop/${shop}/`);
+  expect(await titles(page)).toEqual([...before].reverse());
+  await page.goto(`/edition/${shop}/1/`);
+  expect(await titles(page)).toEqual(before);
+  await expect(page.getByRole("complementary", { name: "State of this page" })).toContainText("Edition 1");
+  expect((await page.goto(`/edition/${shop}/9/`))?.status()).toBe(404);
+});
+
+test("a designer reads what is another, sees both pages, publishes, and brings an edition back as a step", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Differing");
+  await publish(page, shop, "The first");
+  let removed = "";
+  await changeRows(page, shop, ([first, second, ...rest]) => {
+    removed = first?.id ?? "";
+    return second ? [{ ...second, label: "Something else" }, ...rest] : rest;
+  });
+  await page.goto(`/shops/${shop}/editions`);
+  await expect(page.getByText("2 differences to what shoppers get.")).toBeVisible();
+  const list = page.locator("dl[aria-label=Differences]");
+  await expect(list).toContainText("is removed.");
+  await expect(list).toContainText("is called “Something else”.");
+  await expectAccessible(page);
+
+  // What is chosen on one page is chosen on the other.
+  const [before, after] = [page.frameLocator('iframe[title="Edition 1"]'), page.frameLocator('iframe[title="Draft"]')];
+  await expect(before.locator("html[data-ready]")).toBeAttached();
+  await expect(after.locator("html[data-ready]")).toBeAttached();
+  await expect(after.getByText("Something else", { exact: true })).toBeVisible();
+  await after.locator(".zt-panel input[type=checkbox]").first().check();
+  await expect(before.locator(".zt-panel input[type=checkbox]:checked")).toHaveCount(1);
+
+  await page.getByLabel("Note").fill("Renamed");
+  await page.getByRole("button", { name: "Publish edition 2" }).click();
+  await expect(page.getByText("Shoppers get what is here: edition 2.")).toBeVisible();
+  await expect(page.getByRole("list", { name: "Published editions" })).toContainText("Renamed");
+
+  await page.getByRole("button", { name: "Bring back edition 1" }).click();
+  await expect(page.getByText(/differences? to what shoppers get\./)).toBeVisible();
+  const stored = async () =>
+    (await (await page.request.get(`/api/shops/${shop}/documents/panel/first-panel`)).json()) as {
+      document: { rows: Row[] };
+      history: { steps: { words: string }[] };
+    };
+  const { document, history } = await stored();
+  expect(document.rows[0]?.id).toBe(removed);
+  expect(history.steps.at(-1)?.words).toBe("Bring back edition 1");
+  await page.goto(`/shops/${shop}/bench/first-panel`);
+  await page.getByRole("button", { name: "Undo: Bring back edition 1" }).click();
+  await expect.poll(async () => (await stored()).document.rows[0]?.id).not.toBe(removed);
+});
+
+test("editions are asked for by what they are", async ({ page }) => {
+  const shop = await newShop(page.request, "Asked");
+  for (const [path, status] of [
+    [`/api/shops/${shop}/differences?from=1&to=draft`, 404],
+    [`/api/shops/${shop}/differences?from=draft&to=x`, 400],
+    [`/api/shops/${shop}/data?edition=7`, 404],
+    [`/api/shops/${shop}/data?edition=%00`, 404],
+    [`/edition/${shop}/%00/`, 404],
+    [`/edition/${shop}/1e3/`, 404],
+  ] as const)
+    expect((await page.request.get(path)).status(), path).toBe(status);
+  const long = { data: { note: "x".repeat(501) }, headers: origin };
+  expect((await page.request.post(`/api/shops/${shop}/editions`, long)).status()).toBe(400);
+});
