@@ -1,5 +1,6 @@
-import { readFileSync } from "node:fs";
+import { readFileSync, statSync } from "node:fs";
 import { parseArgs } from "node:util";
+import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { type Field, isNumeric, knownRole } from "../core/catalogue/field.ts";
 import { identity } from "../core/catalogue/identity.ts";
 import { CatalogueError } from "../core/catalogue/problem.ts";
@@ -12,6 +13,8 @@ import { liveCounts } from "../core/match/count.ts";
 import { Matcher } from "../core/match/matcher.ts";
 import { type Choice, type Condition, type Facet, type Mode, modes } from "../core/match/question.ts";
 import { liveRange } from "../core/match/range.ts";
+import { applyMends } from "../core/mend/apply.ts";
+import type { Command } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** What `trellis tally` prints. */
@@ -26,13 +29,11 @@ export type FacetTally =
   | { level: Level; mode: Mode; options: Record<string, number> }
   | { level: Level; mode: "range"; min: number | string | null; max: number | string | null };
 
-/** Counts a catalogue file's facets for a selection. @throws UsageError, CatalogueError */
-export function tally(args: string[]): Tally {
+/** Counts the facets of a catalogue file, or of a shop folder, for a selection. @throws UsageError, CatalogueError, FolderFault */
+export async function tally(args: string[]): Promise<Tally> {
   const { file, facets: asked, picks, within } = readArgs(args);
-  const { catalogue, problems } = readCatalogue(readBytes(file));
-  // A single bad value counts as not stated; a row that would be left out would make every count wrong.
-  const broken = problems.find((problem) => problem.value === undefined);
-  if (broken) throw new CatalogueError(broken);
+  const isFolder = statSync(file, { throwIfNoEntry: false })?.isDirectory() ?? false;
+  const catalogue = isFolder ? await mendedIn(file) : catalogueIn(file);
   const index = new CatalogueIndex(catalogue);
 
   const named = new Map<string, Facet>();
@@ -84,6 +85,32 @@ export function tally(args: string[]): Tally {
     facets: Object.fromEntries(entries),
   };
 }
+
+/** A folder's catalogue, with its mends done. */
+async function mendedIn(folder: string): Promise<Catalogue> {
+  // Reading folders takes far more than counting does.
+  const { openFolder } = await import("./folder.ts");
+  const { catalogue, mends } = openFolder(folder);
+  return applyMends(catalogue, mends.mends);
+}
+
+function catalogueIn(file: string): Catalogue {
+  const { catalogue, problems } = readCatalogue(readBytes(file));
+  // A single bad value counts as not stated; a row that would be left out would make every count wrong.
+  const broken = problems.find((problem) => problem.value === undefined);
+  if (broken) throw new CatalogueError(broken);
+  return catalogue;
+}
+
+/** {@link tally} as a command. */
+export const tallyCommand: Command = {
+  name: "tally",
+  about: "Counts a catalogue's facets for a selection, as a shopper would meet them.",
+  usage:
+    "trellis tally CATALOGUE|FOLDER [--facet NAME[:any|all|one|range|tree]]… [--pick 'NAME=VALUE|VALUE']… [--pick 'NAME=LO..HI']… [--within …]…",
+  example: "trellis tally demo/nursery.csv --facet 'Flower colour' --facet price --pick 'Flower colour=Apricot|Cream'",
+  run: async (args) => ({ text: JSON.stringify(await tally(args), null, 2), status: 0 }),
+};
 
 const several = { type: "string", multiple: true } as const;
 

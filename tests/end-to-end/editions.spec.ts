@@ -30,9 +30,7 @@ test("shoppers get what was published, and the draft only when it is; the draft 
   expect(unpublished?.status()).toBe(404);
   await expect(page.getByText("Published is not yet published")).toBeVisible();
   await page.goto(`/draft/${shop}/`);
-  await expect(page.getByRole("complementary", { name: "State of this page" })).toContainText(
-    "Draft: not yet published",
-  );
+  await expect(page.getByRole("complementary", { name: "State of this page" })).toContainText("Draft, not published");
   const before = await titles(page);
 
   expect(await publish(page, shop, "The first")).toBe(201);

@@ -46,20 +46,20 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
   const place = encodeURIComponent(shop.slug);
   const newest = await editionOf(em, shop);
   const link = newest
-    ? { href: `/shop/${place}/`, link: `See edition ${newest.edition}, which they get` }
+    ? { href: `/shop/${place}/`, link: "What shoppers get" }
     : { href: `/shops/${place}/editions`, link: "Publish it" };
   switch (of) {
     case "draft":
       return {
         source: draftOf(em, shop),
         base: `/draft/${place}`,
-        mark: { words: newest ? "Draft: shoppers do not get this" : "Draft: not yet published", ...link },
+        mark: { words: newest ? "Draft" : "Draft, not published", ...link },
       };
     case "edition": {
       const n = Number(number);
       const source = Number.isSafeInteger(n) ? await editionOf(em, shop, n) : undefined;
       if (!source) throw new Fault(404, `There is no edition “${number.slice(0, 20)}” of ${shop.name}.`);
-      const mark = n === newest?.edition ? undefined : { words: `Edition ${n}: shoppers get a newer one`, ...link };
+      const mark = n === newest?.edition ? undefined : { words: `Edition ${n}`, ...link };
       return { source, base: `/edition/${place}/${n}`, mark };
     }
     case "shoppers":

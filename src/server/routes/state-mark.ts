@@ -7,10 +7,10 @@ export interface StateMark {
   link: string;
 }
 
-/** Told at the foot of the page, above everything, and out of the way of what stands there. */
+/** Told in the corner of the page's first bar, where it scrolls away and nothing that a shopper uses is under it. */
 export const stateMark = ({ words, href, link }: StateMark) => html`<style>
-    .tool-state { position: fixed; inset: auto auto 12px 12px; z-index: 9; display: flex; gap: 10px; padding: 7px 12px; border-radius: 8px; font: 13px/1.4 system-ui, sans-serif; color: #fff; background: #34203f; box-shadow: 0 2px 10px #0004; }
-    .tool-state a { color: #ffc59a; }
+    .tool-state { position: absolute; top: 7px; right: 7px; z-index: 9; display: flex; gap: 8px; padding: 4px 10px; border-radius: 7px; font: 13px/1.6 system-ui, sans-serif; color: #fff; background: #34203f; pointer-events: none; }
+    .tool-state a { color: #ffc59a; pointer-events: auto; }
     @media print { .tool-state { display: none; } }
   </style>
   <aside class="tool-state" aria-label="State of this page"><span>${words}</span><a href="${href}">${link}</a></aside>`;

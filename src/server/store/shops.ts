@@ -24,7 +24,7 @@ export interface Import {
   catalogue: Catalogue;
   /** The catalogue in binary form, where it came so. */
   bytes?: Uint8Array;
-  reading?: RememberedReading[];
+  reading?: readonly RememberedReading[];
 }
 
 export interface NewShop extends Import {
@@ -44,23 +44,32 @@ export function createShop(
 ): Promise<Shop> {
   const first = panels ?? [firstPanel(new CatalogueIndex(brought.catalogue), "First panel")];
   return write(em, async (tx) => {
-    const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
-    const shop = tx.create<Shop>(ShopSchema, {
-      slug: fieldKey(name, others),
-      name,
-      currency,
-      ...catalogueOf(brought),
-      createdAt: new Date(),
-    });
-    tx.persist(shop);
-    await tx.flush();
-    await insertParts(tx, shop, brought);
+    const shop = await insertShop(tx, { name, currency, ...brought });
     for (const panel of first) await insertDocument(tx, shop, panelKind, panel);
     for (const look of looks) await insertDocument(tx, shop, lookKind, look);
     if (settings) await insertDocument(tx, shop, shopKind, settings);
     if (pages) await insertDocument(tx, shop, pagesKind, pages);
     return shop;
   });
+}
+
+/** A shop's own row and its catalogue, within a transaction that is under way; its place in addresses is one that no other has. */
+export async function insertShop(
+  tx: SqlEntityManager,
+  { name, currency, ...brought }: Pick<NewShop, "name" | "currency"> & Readonly<Import>,
+): Promise<Shop> {
+  const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
+  const shop = tx.create<Shop>(ShopSchema, {
+    slug: fieldKey(name, others),
+    name,
+    currency,
+    ...catalogueOf(brought),
+    createdAt: new Date(),
+  });
+  tx.persist(shop);
+  await tx.flush();
+  await insertParts(tx, shop, brought);
+  return shop;
 }
 
 /** Puts another catalogue in the place of a shop's present one, whole or not at all. Documents stay as they are. */
@@ -76,7 +85,7 @@ const catalogueOf = ({ catalogue, reading = [] }: Import) => ({
   fields: catalogue.fields.filter((field) => !isDerived(field)),
   productCount: productCount(catalogue),
   variantCount: variantCount(catalogue),
-  reading,
+  reading: [...reading],
 });
 
 async function insertParts(

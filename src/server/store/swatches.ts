@@ -56,14 +56,19 @@ export async function keepPicture(
   shop: Pick<Shop, "id" | "slug">,
   bytes: Uint8Array,
 ): Promise<string> {
-  const { end, content } = checkPicture(bytes);
-  const name = `${createHash("sha256").update(content).digest("hex")}.${end}`;
+  const { name, type, bytes: content } = pictureOf(bytes);
   await write(em, async (tx) => {
     const known = await tx.count<Picture>(PictureSchema, { shop: shop.id, name });
     if (known === 0)
-      await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type: types[end], bytes: Buffer.from(content) });
+      await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type, bytes: Buffer.from(content) });
   });
   return `/pictures/${shop.slug}/${name}`;
+}
+
+/** A picture as it is kept: cleaned, and named by its content. @throws Fault when it is none that can be kept */
+export function pictureOf(bytes: Uint8Array): { name: string; type: string; bytes: Uint8Array } {
+  const { end, content } = checkPicture(bytes);
+  return { name: `${createHash("sha256").update(content).digest("hex")}.${end}`, type: types[end], bytes: content };
 }
 
 /** Judges a picture by its first bytes, whatever its name; an SVG is cleaned. */

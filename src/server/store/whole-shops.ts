@@ -1,16 +1,19 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { type Named, type WholeShop, withoutPlace } from "../../core/folder/whole-shop.ts";
+import { type Named, type WholeShop, withoutPlace, withPlace } from "../../core/folder/whole-shop.ts";
 import { lookKind } from "../../core/look/kind.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
-import { listDocuments, readDocument } from "./documents.ts";
+import { Fault } from "../fault.ts";
+import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
-import { loadBytes } from "./shops.ts";
+import { insertShop, loadBytes } from "./shops.ts";
+import { pictureOf } from "./swatches.ts";
+import { write } from "./write.ts";
 
 /** All that a shop is now. @param bytes its catalogue in binary form, where that was read already */
 export async function wholeShop(em: SqlEntityManager, shop: Shop, bytes?: Uint8Array): Promise<WholeShop> {
@@ -39,4 +42,31 @@ export async function wholeShop(em: SqlEntityManager, shop: Shop, bytes?: Uint8A
     looks: await many(lookKind),
     pictures: new Map(pictures.map(({ name, bytes: content }) => [name, new Uint8Array(content)])),
   };
+}
+
+/**
+ * A new shop from a whole one, whole or not at all. Its documents keep their places in addresses.
+ * @throws Fault for a picture that is none, or not what its name says
+ */
+export async function createWhole(em: SqlEntityManager, whole: WholeShop): Promise<Shop> {
+  const pictures = [...whole.pictures].map(([name, bytes]) => {
+    const kept = pictureOf(bytes);
+    if (kept.name !== name)
+      throw new Fault(422, `pictures/${name} is not what its name says. Bring the picture as it was.`);
+    return kept;
+  });
+  return write(em, async (tx) => {
+    const shop = await insertShop(tx, whole);
+    for (const { name, type, bytes } of pictures)
+      await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type, bytes: Buffer.from(bytes) });
+    const put = <D extends object>(kind: DocumentKind<D>, document: D, slug?: string) =>
+      insertDocument(tx, shop, kind, withPlace(document, shop.slug), slug);
+    await put(shopKind, whole.shop);
+    await put(pagesKind, whole.pages);
+    await put(swatchesKind, whole.swatches);
+    await put(mendsKind, whole.mends);
+    for (const { slug, document } of whole.panels) await put(panelKind, document, slug);
+    for (const { slug, document } of whole.looks) await put(lookKind, document, slug);
+    return shop;
+  });
 }

@@ -1,0 +1,56 @@
+import { parseArgs } from "node:util";
+import { checkPages, checkPanels, factsOf, isAtLeast } from "../core/check/check-shop.ts";
+import { asJunit, asSarif, asText } from "../core/check/report.ts";
+import { type FindingLevel, findingLevels } from "../core/finding/finding.ts";
+import { pageList } from "../core/page/page-list.ts";
+import { type Command, didYouMean, onlyOne } from "./command.ts";
+import { openFolder } from "./folder.ts";
+import { UsageError } from "./usage-error.ts";
+
+const forms = ["text", "json", "sarif", "junit"] as const;
+type Form = (typeof forms)[number];
+
+/** A value that must be one of a few. @throws UsageError */
+function oneOf<T extends string>(values: readonly T[], given: string, option: string): T {
+  const found = values.find((value) => value === given);
+  if (!found)
+    throw new UsageError(`--${option} is ${values.join(", ")}, and not “${given}”.${didYouMean(given, values)}`);
+  return found;
+}
+
+/** Every finding that needs no browser, on every page. */
+export const check: Command = {
+  name: "check",
+  about: "Finds what is wrong with a shop's panels and pages, as far as no browser is needed for it.",
+  usage: "trellis check FOLDER [--page ADDRESS]… [--level note|warning|error] [--as text|json|sarif|junit]",
+  example: "trellis check ./larkmoss --level error --as sarif > findings.sarif",
+  async run(args) {
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: {
+        page: { type: "string", multiple: true },
+        level: { type: "string", default: "warning" },
+        as: { type: "string", default: "text" },
+      },
+    });
+    const level: FindingLevel = oneOf(findingLevels, values.level, "level");
+    const form: Form = oneOf(forms, values.as, "as");
+    const whole = openFolder(onlyOne(positionals, "shop folder", check));
+    const facts = factsOf(whole);
+    const addresses = pageList(whole.pages, facts.pageFacts()).map(({ address }) => address);
+    const unknown = values.page?.find((page) => !addresses.includes(page));
+    if (unknown !== undefined) throw new UsageError(`There is no page ${unknown}.${didYouMean(unknown, addresses)}`);
+    const panels = values.page === undefined ? await checkPanels(whole, facts) : [];
+    const all = [...panels, ...(await checkPages(whole, values.page, facts))];
+    const fails = (one: (typeof all)[number]) => isAtLeast(one.level, level);
+    const found = all.filter(fails);
+    const text = {
+      text: () => asText(found),
+      json: () => JSON.stringify(found, null, 2),
+      sarif: () => JSON.stringify(asSarif(found), null, 2),
+      junit: () => asJunit(all, fails),
+    }[form]();
+    return { text, status: found.length > 0 ? 1 : 0 };
+  },
+};

@@ -1,0 +1,35 @@
+import { distance } from "fastest-levenshtein";
+import { UsageError } from "./usage-error.ts";
+
+/** What a command prints, and with what it ends: 0, or 1 for findings or a difference. */
+export interface Outcome {
+  text: string;
+  status: 0 | 1;
+}
+
+/** A command of the command line, in a file of its own. */
+export interface Command {
+  name: string;
+  /** What it does, in a sentence. */
+  about: string;
+  usage: string;
+  example: string;
+  /** @throws UsageError, FolderFault, CatalogueError: wrong use or a broken file */
+  run(args: string[]): Outcome | Promise<Outcome>;
+}
+
+/** What a wrong name probably was; nothing where no known one is near. */
+export function didYouMean(name: string, known: Iterable<string>): string {
+  const near = [...known]
+    .map((one) => ({ one, far: distance(name.toLowerCase(), one.toLowerCase()) }))
+    .filter(({ one, far }) => far <= Math.max(2, Math.floor(one.length / 3)))
+    .sort((a, b) => a.far - b.far)[0];
+  return near ? ` Did you mean ${near.one}?` : "";
+}
+
+/** The one thing that a command is about. @throws UsageError where there is none, or more */
+export function onlyOne(positionals: readonly string[], what: string, { usage }: Pick<Command, "usage">): string {
+  const [first, ...others] = positionals;
+  if (first === undefined || others.length > 0) throw new UsageError(`Name one ${what}. Usage: ${usage}`);
+  return first;
+}

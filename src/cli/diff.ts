@@ -1,0 +1,24 @@
+import { parseArgs } from "node:util";
+import { shopDifferences } from "../core/differ/shop.ts";
+import type { Command } from "./command.ts";
+import { openFolder } from "./folder.ts";
+import { UsageError } from "./usage-error.ts";
+
+/** What changed from one folder to another, in words. */
+export const diff: Command = {
+  name: "diff",
+  about: "Tells in words what is another from one shop folder to a second one.",
+  usage: "trellis diff FOLDER FOLDER",
+  example: "trellis diff ./larkmoss-before ./larkmoss",
+  run(args) {
+    const { positionals } = parseArgs({ args, allowPositionals: true, options: {} });
+    const [before, after, ...others] = positionals;
+    if (before === undefined || after === undefined || others.length > 0)
+      throw new UsageError(`Name two shop folders. Usage: ${diff.usage}`);
+    const found = shopDifferences(openFolder(before), openFolder(after));
+    return {
+      text: found.map(({ where, words }) => `${where}: ${words}.`).join("\n"),
+      status: found.length > 0 ? 1 : 0,
+    };
+  },
+};

@@ -1,0 +1,20 @@
+import { parseArgs } from "node:util";
+import { type Command, onlyOne } from "./command.ts";
+import { openFolder } from "./folder.ts";
+
+/** A shop folder as a new shop of the database. */
+export const importShop: Command = {
+  name: "import",
+  about: "Makes a new shop of the database from a shop folder, and prints its place in addresses.",
+  usage: "trellis import FOLDER [--data FILE]",
+  example: "trellis import ./larkmoss",
+  async run(args) {
+    const { values, positionals } = parseArgs({ args, allowPositionals: true, options: { data: { type: "string" } } });
+    const whole = openFolder(onlyOne(positionals, "shop folder", importShop));
+    const [{ withDatabase }, { createWhole }] = await Promise.all([
+      import("./database.ts"),
+      import("../server/store/whole-shops.ts"),
+    ]);
+    return withDatabase(values.data, "made", async (em) => ({ text: (await createWhole(em, whole)).slug, status: 0 }));
+  },
+};

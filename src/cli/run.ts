@@ -1,0 +1,58 @@
+import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
+import { type Command, didYouMean } from "./command.ts";
+import { UsageError } from "./usage-error.ts";
+
+/** Every command, fetched when it is asked for. A new one is a file and a line here. */
+const commands: Readonly<Record<string, () => Promise<Command>>> = {
+  tally: async () => (await import("./tally.ts")).tallyCommand,
+  check: async () => (await import("./check.ts")).check,
+  diff: async () => (await import("./diff.ts")).diff,
+  export: async () => (await import("./export.ts")).exportShop,
+  import: async () => (await import("./import.ts")).importShop,
+};
+const names = Object.keys(commands);
+
+/** What a run prints and with what it ends: 0; 1 where something was found or differs; 2 on wrong use or a broken file. */
+export interface Ran {
+  status: 0 | 1 | 2;
+  out: string;
+  err: string;
+}
+
+/** Runs the command line over its arguments. Nothing is thrown: what is wrong is one line of `err`. */
+export async function runTrellis([name, ...rest]: readonly string[]): Promise<Ran> {
+  try {
+    if (name === undefined) throw new UsageError(`Say what to do: ${names.join(", ")}, or --help.`);
+    if (["--help", "-h", "help"].includes(name)) return { status: 0, out: await help(), err: "" };
+    const load = Object.hasOwn(commands, name) ? commands[name] : undefined;
+    if (!load)
+      throw new UsageError(
+        `There is no command “${name}”.${didYouMean(name, names)} There are ${names.join(", ")}; --help tells more.`,
+      );
+    const command = await load();
+    if (rest.includes("--help") || rest.includes("-h"))
+      return { status: 0, out: `${command.about}\n  ${command.usage}\n  Example: ${command.example}\n`, err: "" };
+    const { text, status } = await command.run(rest);
+    return { status, out: text === "" ? "" : `${text.trimEnd()}\n`, err: "" };
+  } catch (error) {
+    return { status: 2, out: "", err: `trellis: ${told(error).replaceAll("\n", " ")}\n` };
+  }
+}
+
+async function help(): Promise<string> {
+  const all = await Promise.all(Object.values(commands).map((load) => load()));
+  return [
+    "trellis: a shop's filter panels from the command line.",
+    ...all.map(({ about, usage, example }) => `\n  ${about}\n    ${usage}\n    Example: ${example}`),
+    "\nEnds with 0, with 1 where something was found or differs, and with 2 on wrong use or a broken file.\n",
+  ].join("\n");
+}
+
+/** What is wrong, in one line. */
+function told(error: unknown): string {
+  if (error instanceof CatalogueError) return problemText(error.problem);
+  const { code, message, name } = error as NodeJS.ErrnoException;
+  // What the reader of options says is a sentence already; the faults of folders and of the store are told as they are.
+  const known = ["UsageError", "FolderFault", "Fault"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
+  return known ? message : `unexpected fault: ${message}`;
+}

