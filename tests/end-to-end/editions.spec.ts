@@ -1,4 +1,6 @@
+import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
+import { unzipFolder, zipFolder } from "../../src/core/folder/zip.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
 
@@ -114,4 +116,34 @@ test("editions are asked for by what they are", async ({ page }) => {
     expect((await page.request.get(path)).status(), path).toBe(status);
   const long = { data: { note: "x".repeat(501) }, headers: origin };
   expect((await page.request.post(`/api/shops/${shop}/editions`, long)).status()).toBe(400);
+});
+
+test("a shop leaves as a zipped folder and comes in again as another shop; what is broken is told with its line", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Carried");
+  await page.goto("/");
+  const download = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Carried as a folder" }).click();
+  const path = await (await download).path();
+  await page.getByLabel("Shop folder as a zip").setInputFiles({
+    name: "carried.zip",
+    mimeType: "application/zip",
+    buffer: readFileSync(path),
+  });
+  await expect(page).toHaveURL(/\/shops\/carried-2\/bench/);
+  const documentOf = async (of: string) =>
+    (await (await page.request.get(`/api/shops/${of}/documents/panel/first-panel`)).json()).document;
+  expect(await documentOf("carried-2")).toEqual(await documentOf(shop));
+
+  const files = new Map(unzipFolder(new Uint8Array(readFileSync(path))));
+  files.set("pages.json", new TextEncoder().encode('{\n  "format": 1,\n  "run": "alert(1)"\n}'));
+  await page.goto("/");
+  await page.getByLabel("Shop folder as a zip").setInputFiles({
+    name: "broken.zip",
+    mimeType: "application/zip",
+    buffer: Buffer.from(zipFolder(files)),
+  });
+  await expect(page.getByRole("alert")).toContainText("pages.json, line");
+  await expectAccessible(page);
 });

@@ -15,6 +15,7 @@ import { FolderFault, type ShopFiles } from "./shop-files.ts";
 import { stableJson } from "./stable-json.ts";
 import { type WholeShop, withoutPlace, withPlace } from "./whole-shop.ts";
 import { writeFolder } from "./write-folder.ts";
+import { unzipFolder, zipFolder } from "./zip.ts";
 
 const picture = `${"ab".repeat(32)}.png`;
 const demo: WholeShop = {
@@ -50,6 +51,16 @@ const text = (all: ShopFiles, path: string) => new TextDecoder().decode(all.get(
 const withFile = (path: string, content: string | Uint8Array): ShopFiles =>
   new Map([...files, [path, typeof content === "string" ? new TextEncoder().encode(content) : content]]);
 const without = (path: string): ShopFiles => new Map([...files].filter(([name]) => name !== path));
+
+/** A small zip whose directory says that it holds 2 GB. */
+function bomb(): Uint8Array {
+  const bytes = zipFolder(new Map([["catalogue.csv", new Uint8Array(1000)]]));
+  const view = new DataView(bytes.buffer);
+  // Source: the ZIP format's application note, 4.3.12: the size unpacked stands 24 bytes into a directory's entry.
+  for (let at = 0; at < bytes.length - 4; at++)
+    if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 2_000_000_000, true);
+  return bytes;
+}
 
 describe("a shop's folder", () => {
   it("is read back as the same shop, catalogue and all", () => {
@@ -125,6 +136,32 @@ describe("a shop's folder", () => {
   ])("tells %s", (_, made, words) => {
     expect(() => readFolder(made())).toThrow(FolderFault);
     expect(() => readFolder(made())).toThrow(words);
+  });
+
+  it("is a zip and back again, at its root or in one folder; the same shop is the same zip", () => {
+    expect([...unzipFolder(zipFolder(files))]).toEqual([...files]);
+    expect(zipFolder(files)).toEqual(zipFolder(writeFolder(demo)));
+    const inside = new Map([...files].map(([path, bytes]) => [`larkmoss/${path}`, bytes]));
+    inside.set("__MACOSX/larkmoss/._shop.json", new Uint8Array(3));
+    inside.set("larkmoss/README.md", new Uint8Array(3));
+    expect([...unzipFolder(zipFolder(inside))]).toEqual([...files]);
+  });
+
+  it.each<[string, Uint8Array, string]>([
+    ["no zip", new TextEncoder().encode("PK? no"), "no zip file"],
+    ["a zip cut off", zipFolder(files).slice(0, 5000), "no zip file"],
+    ["a name that leads out", zipFolder(new Map([["../../shop.json", new Uint8Array(1)]])), "leads out"],
+    ["a name from the root", zipFolder(new Map([["/etc/shop.json", new Uint8Array(1)]])), "leads out"],
+    ["another way of writing it", zipFolder(new Map([["..\\shop.json", new Uint8Array(1)]])), "leads out"],
+    ["more than a folder may hold", bomb(), "more than"],
+  ])("refuses %s", (_, bytes, words) => {
+    expect(() => unzipFolder(bytes)).toThrow(FolderFault);
+    expect(() => unzipFolder(bytes)).toThrow(words);
+  });
+
+  it("passes over what is not a shop's own without unpacking it", () => {
+    expect([...unzipFolder(zipFolder(new Map([["run.sh", new Uint8Array(9)]]))).keys()]).toEqual([]);
+    expect(() => readFolder(unzipFolder(zipFolder(new Map())))).toThrow("shop.json: This file is missing");
   });
 
   it("names pictures without the shop's place, and with it again", () => {

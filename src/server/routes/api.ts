@@ -8,6 +8,7 @@ import { listShops, shopSummaryOf } from "../store/shops.ts";
 import { catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
+import { folderRoutes } from "./folders.ts";
 import { shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
@@ -18,6 +19,7 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono 
   app.route("/", documentRoutes(fork, catalogues));
   app.route("/", swatchRoutes(fork, catalogues));
   app.route("/", editionRoutes(fork, catalogues));
+  app.route("/", folderRoutes(fork));
 
   app.get("/shops", async (c) => {
     const em = fork();

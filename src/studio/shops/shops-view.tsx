@@ -1,8 +1,9 @@
-import { Plus } from "lucide-react";
+import { FolderDown, Plus } from "lucide-react";
 import { Link } from "react-router";
-import { useShops } from "../api.ts";
+import { shopPath, useShops } from "../api.ts";
 import { Commands } from "../shell/commands.tsx";
 import { Strip } from "../shell/strip.tsx";
+import { BringFolder } from "./bring-folder.tsx";
 
 /** The shops there are, and the way to a new one. */
 export function ShopsView() {
@@ -11,8 +12,9 @@ export function ShopsView() {
     <div className="flex h-full flex-col bg-base-200">
       <Strip />
       <main className="mx-auto w-full max-w-3xl flex-1 overflow-auto px-6 py-12">
-        <div className="mb-6 flex items-end justify-between">
-          <h1 className="text-3xl">Your shops</h1>
+        <div className="mb-6 flex flex-wrap items-end gap-2">
+          <h1 className="flex-1 text-3xl">Your shops</h1>
+          <BringFolder />
           <Link to="/new" className="btn btn-accent btn-sm">
             <Plus size={16} aria-hidden /> New shop from a file
           </Link>
@@ -24,10 +26,10 @@ export function ShopsView() {
         ) : null}
         <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
           {shops?.map((shop) => (
-            <li key={shop.slug}>
+            <li key={shop.slug} className="flex items-center hover:bg-sand">
               <Link
                 to={`/shops/${encodeURIComponent(shop.slug)}/bench`}
-                className="flex items-center gap-4 px-5 py-4 hover:bg-sand"
+                className="flex min-w-0 flex-1 items-center gap-4 px-5 py-4"
               >
                 <span
                   className="grid size-10 flex-none place-items-center rounded-lg bg-primary font-display text-lg text-accent"
@@ -45,6 +47,14 @@ export function ShopsView() {
                   {shop.variants.toLocaleString("en")} variants
                 </span>
               </Link>
+              <a
+                href={`/api${shopPath(shop.slug)}/folder.zip`}
+                className="btn btn-ghost btn-sm me-3"
+                aria-label={`${shop.name} as a folder`}
+                title="All of it as plain files, zipped"
+              >
+                <FolderDown size={16} aria-hidden />
+              </a>
             </li>
           ))}
           {shops?.length === 0 ? (

@@ -1,0 +1,51 @@
+import { FolderInput } from "lucide-react";
+import { useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import type { ShopSummary } from "../../core/wire/shop.ts";
+import { ApiError, request } from "../api.ts";
+
+/** Makes a shop of a zipped shop folder, and goes there. */
+export function BringFolder() {
+  const input = useRef<HTMLInputElement>(null);
+  const go = useNavigate();
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const bring = async (file: File | undefined) => {
+    if (!file) return;
+    setBusy(true);
+    setTrouble(undefined);
+    const form = new FormData();
+    form.set("file", file);
+    try {
+      const { slug } = await request<ShopSummary>("/folders", { method: "POST", body: form });
+      await go(`/shops/${encodeURIComponent(slug)}/bench`);
+    } catch (error) {
+      setTrouble(error instanceof ApiError ? error.message : "That did not work. Try again.");
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <button type="button" className="btn btn-sm" disabled={busy} onClick={() => input.current?.click()}>
+        <FolderInput size={16} aria-hidden /> {busy ? "Reading …" : "Bring a shop folder"}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept=".zip,application/zip"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Shop folder as a zip"
+        onChange={(event) => {
+          void bring(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      {trouble ? (
+        <p role="alert" className="basis-full text-error">
+          {trouble}
+        </p>
+      ) : null}
+    </>
+  );
+}
