@@ -42,6 +42,19 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await settled(page);
   await page.screenshot({ path: `${folder}/styling.png` });
 
+  const api = `${origin}/api/shops/larkmoss-nursery/documents/panel/climber-finder`;
+  const { version, document } = await (await page.request.get(api)).json();
+  // Something to publish: one facet less, and another name.
+  const rows = document.rows
+    .filter(({ id }: { id: string }) => id !== "f-mature-height")
+    .map((row: { id: string }) => (row.id === "f-light" ? { ...row, label: "Sun or shade" } : row));
+  await page.request.put(api, { data: { version, document: { ...document, rows } }, headers: { origin } });
+  await page.goto(`${origin}/shops/larkmoss-nursery/editions`);
+  await page.frameLocator('iframe[title="Draft"]').locator("html[data-ready]").waitFor({ state: "attached" });
+  await settled(page);
+  await page.screenshot({ path: `${folder}/editions.png` });
+  await page.request.put(api, { data: { version: version + 1, document }, headers: { origin } });
+
   await page.goto(`${origin}/shops/larkmoss-nursery/look`);
   await page.locator('[data-specimen="tiles chosen"]').click();
   await settled(page);
@@ -133,6 +146,7 @@ async function looks(browser: Browser, origin: string): Promise<void> {
     const shop = await (await page.request.get(`${api}/shop`)).json();
     const document = { ...shop.document, look: slug };
     await page.request.put(`${api}/shop`, { data: { version: shop.version, document }, headers });
+    await page.request.post(`${origin}/api/shops/larkmoss-nursery/editions`, { data: { note: name }, headers });
     await page.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade&flower-colour=apricot`);
     await settled(page);
     const clip = { x: 0, y: 0, width: 420, height: 800 };

@@ -7,6 +7,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   tally: async () => (await import("./tally.ts")).tallyCommand,
   check: async () => (await import("./check.ts")).check,
   diff: async () => (await import("./diff.ts")).diff,
+  schema: async () => (await import("./schema.ts")).schema,
   export: async () => (await import("./export.ts")).exportShop,
   import: async () => (await import("./import.ts")).importShop,
 };

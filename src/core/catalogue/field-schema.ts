@@ -1,4 +1,5 @@
 import { type InferType, mixed } from "yup";
+import { said } from "../document/json-schema.ts";
 import { exact, oneOf, someText, text } from "../document/schema.ts";
 import { fieldKinds, fieldRoles } from "./field-names.ts";
 
@@ -15,7 +16,9 @@ export const fieldSchema = exact({
   /** The unit that its numbers are in, such as `cm`, once values with units were made numbers. */
   unit: text(60).optional(),
   /** Its values are the products' titles, though it is a field like others and can be a facet too. */
-  titles: mixed<true>((value): value is true => value === true).optional(),
+  titles: mixed<true>((value): value is true => value === true)
+    .optional()
+    .meta(said(() => ({ const: true }), { optional: true })),
 });
 
 export type Field = InferType<typeof fieldSchema>;

@@ -1,4 +1,5 @@
 import { type InferType, mixed } from "yup";
+import { said } from "../document/json-schema.ts";
 import { exact, listOf, oneOf, text } from "../document/schema.ts";
 import { fieldKinds, knownColumns } from "./field-names.ts";
 
@@ -23,7 +24,9 @@ export const columnReading = exact({
   /** Default: year, month, day. */
   dates: oneOf(dateOrders).optional(),
   /** Its values are the products' titles as well. For a file that has no column of titles only. */
-  titles: mixed<true>((value): value is true => value === true).optional(),
+  titles: mixed<true>((value): value is true => value === true)
+    .optional()
+    .meta(said(() => ({ const: true }), { optional: true })),
 });
 
 /** How a column of a shop's last file was read, for the next file. */

@@ -12,6 +12,7 @@ import {
   string,
   ValidationError,
 } from "yup";
+import { said } from "./json-schema.ts";
 
 /** One of a list of texts, as it is. */
 export const oneOf = <T extends string>(values: readonly T[]) => string<T>().strict().oneOf(values).required();
@@ -50,14 +51,14 @@ type Maybe<T> = T | undefined;
 export const record = <S extends ISchema<unknown>>(value: S): Lazy<Record<string, InferType<S>>> =>
   lazy((given: unknown) =>
     exact(isPlain(given) ? Object.fromEntries(Object.keys(given).map((name) => [name, value])) : {}),
-  );
+  ).meta(said((of) => ({ type: "object", additionalProperties: of(value) })));
 
 /** {@link record}, or nothing at all. */
 export const optionalRecord = <S extends ISchema<unknown>>(value: S): Lazy<Maybe<Record<string, InferType<S>>>> =>
   lazy(
     (given: unknown): ISchema<Maybe<Record<string, InferType<S>>>> =>
       given === undefined ? mixed<never>().optional() : record(value).resolve({ value: given }),
-  );
+  ).meta(said((of) => ({ type: "object", additionalProperties: of(value) }), { optional: true }));
 
 /**
  * A value of one of several schemas, told apart by a member that each of them has a text of its own for.
@@ -73,7 +74,7 @@ export const byMember = <M extends string, S extends ISchema<unknown>>(
     const own = typeof name === "string" && Object.hasOwn(schemas, name) ? schemas[name] : first;
     if (!own) throw new RangeError("There is no schema to choose from.");
     return own;
-  });
+  }).meta(said((of) => ({ anyOf: Object.values(schemas).map(of) })));
 
 const isPlain = (value: unknown): value is Record<string, unknown> =>
   typeof value === "object" && value !== null && !Array.isArray(value);

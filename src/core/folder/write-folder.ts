@@ -1,6 +1,7 @@
 import { isDerived } from "../catalogue/field.ts";
 import { writeCsv } from "../catalogue/write-csv.ts";
 import { folderFormat, type Manifest } from "./manifest-schema.ts";
+import { folderSchema, schemaNames } from "./schemas.ts";
 import type { ShopFiles } from "./shop-files.ts";
 import { stableJson } from "./stable-json.ts";
 import type { WholeShop } from "./whole-shop.ts";
@@ -33,6 +34,7 @@ export function writeDocuments(whole: WholeShop): ShopFiles {
   document("pages.json", "pages", whole.pages);
   for (const { slug, document: panel } of whole.panels) document(`panels/${slug}.json`, "panel", panel);
   for (const { slug, document: look } of whole.looks) document(`looks/${slug}.json`, "look", look);
+  for (const name of schemaNames) put(`schemas/${name}.json`, `${JSON.stringify(folderSchema(name), null, 1)}\n`);
   for (const [name, bytes] of whole.pictures) files.set(`pictures/${name}`, bytes);
   return files;
 }

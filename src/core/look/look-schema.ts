@@ -1,5 +1,6 @@
 import { type InferType, type ISchema, mixed, number, string } from "yup";
 import { type Band, bands } from "../band/band.ts";
+import { said } from "../document/json-schema.ts";
 import { exact, listOf, text } from "../document/schema.ts";
 import { lookFormat } from "./empty-look.ts";
 import { checkCss, longestCss } from "./extra-css.ts";
@@ -43,7 +44,8 @@ const tokenRecord = <T extends object>(banded: boolean) =>
       const path = [context.path, fault[0]].filter(Boolean).join(".");
       return context.createError({ path, message: `${path} ${fault[1]}` });
     })
-    .required() as ISchema<T>;
+    .required()
+    .meta(said(() => ({ $ref: `#/$defs/${banded ? "tokens" : "dark"}` }))) as unknown as ISchema<T>;
 
 /** Values of tokens, each for the wide band and for those narrower ones that differ. */
 export const tokenValues = tokenRecord<TokenValues>(true);
@@ -67,8 +69,9 @@ export const lookSchema = exact({
   /** Colours for shoppers who prefer dark. */
   dark: darkValues,
   styles: listOf(optionStyle, 100).test("styles", (styles, context) => {
-    const ids = styles?.map(({ id }) => id) ?? [];
-    const at = ids.findIndex((id, n) => ids.indexOf(id) !== n);
+    // Styles that are none are told of by themselves.
+    const ids = ((styles ?? []) as readonly ({ id: string } | null | undefined)[]).map((style) => style?.id);
+    const at = ids.findIndex((id, n) => id !== undefined && ids.indexOf(id) !== n);
     const path = `styles[${at}].id`;
     return at < 0 || context.createError({ path, message: `${path} “${ids[at]}” is there twice` });
   }),
@@ -79,7 +82,8 @@ export const lookSchema = exact({
     return !fault || context.createError({ message: `${path}: ${fault.reason}` });
   }),
 }).test("loops", (look, context) => {
-  const loop = loopIn(look as LookValues);
+  // What is no look at all is another fault, and told as one.
+  const loop = isPlain(look?.values) && isPlain(look.dark) ? loopIn(look as LookValues) : undefined;
   return (
     loop === undefined ||
     context.createError({ path: `values.${loop}`, message: `values.${loop} follows itself, over one or more steps` })

@@ -1,12 +1,12 @@
 import { type Token, tokens } from "./tokens.ts";
 import { referenceIn, type Shadow } from "./value.ts";
 
-const hex = /^#[0-9a-f]{6}(?:[0-9a-f]{2})?$/;
+export const hex = /^#[0-9a-f]{6}(?:[0-9a-f]{2})?$/;
 /** Families, each in quotes or as plain words; nothing that could end a declaration. */
-const families =
+export const families =
   /^(?:"[^"\\{};<>\n]{1,80}"|-?[A-Za-z][\w-]*(?: [\w-]+)*)(?:\s*,\s*(?:"[^"\\{};<>\n]{1,80}"|-?[A-Za-z][\w-]*(?: [\w-]+)*))*$/;
 /** A picture of the shop's own; nothing that could end the text in which its address stands. */
-const ownPicture = /^\/(?![/\\])[^"'()\\\s<>]*$/;
+export const ownPicture = /^\/(?![/\\])[^"'()\\\s<>]*$/;
 
 const isShadow = (value: unknown): value is Shadow =>
   typeof value === "object" &&

@@ -1,4 +1,5 @@
 import { boolean, type InferType, lazy, mixed } from "yup";
+import { said } from "../document/json-schema.ts";
 import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
 import { mergeSchema } from "../index/option-schema.ts";
 import { searching } from "../index/search-schema.ts";
@@ -62,7 +63,7 @@ export const condition = lazy((value: unknown) => {
   if ("products" in value) return isOneOf;
   if ("words" in value) return hasWords;
   return "options" in value ? statesValue : statesRange;
-});
+}).meta(said((of) => ({ anyOf: [statesValue, statesRange, isOneOf, hasWords].map(of) })));
 
 /** Conditions of which one must hold. */
 export const clause = listOf(condition, 200);

@@ -147,7 +147,9 @@ const ownLayout = () => layoutChanges.optional().default(undefined);
 /** A list in which no two pages have one address. */
 const apart = <T extends { slug: string }>(item: ISchema<T>, most: number) =>
   listOf(item, most).test("apart", (list, context) => {
-    const at = list.findIndex(({ slug: own }, i) => list.findIndex((other) => other.slug === own) < i);
+    // Items that are none are told of by themselves.
+    const slugs = (list as readonly ({ slug: string } | null | undefined)[]).map((one) => one?.slug);
+    const at = slugs.findIndex((own, i) => own !== undefined && slugs.indexOf(own) < i);
     if (at < 0) return true;
     const path = `${context.path}[${at}].slug`;
     return context.createError({ path, message: `${path} is that of another page: “${list[at]?.slug}”` });

@@ -3,6 +3,7 @@ import { type Band, bands } from "../band/band.ts";
 import { type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
 import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
 import { displayNames, displays } from "../display/displays.ts";
+import { said } from "../document/json-schema.ts";
 import {
   byMember,
   exact,
@@ -116,7 +117,9 @@ const facetRow = exact({
   /** The option style of the panel's look that its options take. */
   style: id().optional().default(undefined),
   /** What of the look differs for this facet alone. */
-  look: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : tokenValues)),
+  look: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : tokenValues)).meta(
+    said((of) => of(tokenValues), { optional: true }),
+  ),
   /** Absent where shoppers get all options as the catalogue spells them. */
   options: optionRules.optional().default(undefined),
 });
@@ -160,7 +163,9 @@ const pieces = {
   links: pieceRow("links").shape({
     field: label(),
     mode: oneOf(["any", "tree"]),
-    values: lazy((values: unknown) => (values === "all" ? oneOf(["all"]) : listOf(text(2000), 1000))),
+    values: lazy((values: unknown) => (values === "all" ? oneOf(["all"]) : listOf(text(2000), 1000))).meta(
+      said((of) => ({ anyOf: [of(oneOf(["all"])), of(listOf(text(2000), 1000))] })),
+    ),
     counts: boolean().strict().required(),
   }),
   /** A line between rows. */
@@ -171,7 +176,7 @@ const anyRow = lazy((given: unknown) =>
   typeof given === "object" && given !== null && "kind" in given && given.kind === "piece"
     ? byMember("piece", pieces).resolve({ value: given })
     : facetRow,
-);
+).meta(said((of) => ({ anyOf: [facetRow, ...Object.values(pieces)].map(of) })));
 
 /** A filter panel: an ordered list of facets and pieces, and where it stands. */
 export const panelSchema = exact({
@@ -180,7 +185,9 @@ export const panelSchema = exact({
   name: string().strict().trim().min(1).max(100).required(),
   placement: bandedText(placements),
   /** How it behaves, as far as that is not as usual. */
-  behaviour: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : behaviour)),
+  behaviour: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : behaviour)).meta(
+    said((of) => of(behaviour), { optional: true }),
+  ),
   /** The look that it is drawn in; absent where that is the shop's. */
   look: someText(200).optional(),
   rows: listOf(anyRow, 200).test("rows", (rows, context) => {
