@@ -164,3 +164,29 @@ test("a server that is killed in the middle of an import has the old catalogue a
   }
   expect(cutOff).toBe(1);
 });
+
+test("a server that is killed while it publishes leaves the old edition or the new one, whole", async () => {
+  const editions = `/api/shops/${demoShop}/editions`;
+  for (let turn = 0; turn < 6; turn++) {
+    const { version, document } = await get(panel);
+    await put(panel, { version, document: { ...document, name: `Turn ${turn}` } });
+    const before: { n: number }[] = await get(editions);
+    const publishing = fetch(here().origin + editions, {
+      method: "POST",
+      headers: { "content-type": "application/json", origin: here().origin },
+      body: JSON.stringify({ note: `Turn ${turn}` }),
+    }).then(
+      ({ status }) => status,
+      () => 0,
+    );
+    await new Promise((done) => setTimeout(done, turn * 12));
+    await restart();
+    const answered = await publishing;
+    const after: { n: number }[] = await get(editions);
+    // What was answered is there; what was not is there whole, or not at all.
+    expect(after.length - before.length).toBeGreaterThanOrEqual(answered === 201 ? 1 : 0);
+    expect(after.length - before.length).toBeLessThanOrEqual(1);
+    for (const { n } of after)
+      expect((await fetch(`${here().origin}/edition/${demoShop}/${n}/`)).status, `edition ${n}`).toBe(200);
+  }
+});

@@ -147,3 +147,45 @@ test("a shop leaves as a zipped folder and comes in again as another shop; what 
   await expect(page.getByRole("alert")).toContainText("pages.json, line");
   await expectAccessible(page);
 });
+
+test("a panel's file is brought from another shop: facets are matched, corrected, and what is left out is told", async ({
+  page,
+}) => {
+  const pots =
+    "product_id,title,Pot colour,Height,Light needed,price\n" +
+    ["a,Ada,Moss,12,shade,10", "b,Bea,Brick,30,half shade,12", "c,Cleo,Moss,9,full sun,8"].join("\n");
+  const shop = await newShop(page.request, "Pottery", pots);
+  const { document } = await (
+    await page.request.get("/api/shops/larkmoss-nursery/documents/panel/climber-finder")
+  ).json();
+  await page.goto(`/shops/${shop}/bench/first-panel`);
+  await page.getByRole("button", { name: "New panel" }).click();
+  const file = page.getByLabel("File of a panel");
+  await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from("{ no") });
+  await expect(page.getByRole("alert")).toContainText("x.json is no JSON");
+  await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from('{"format":3}') });
+  await expect(page.getByRole("alert")).toContainText("x.json is no panel");
+  await file.setInputFiles({
+    name: "climber-finder.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify({ $schema: "../schemas/panel.json", ...document })),
+  });
+  const list = page.getByRole("list", { name: "Facets and their fields here" });
+  await expect(page.getByLabel("Field for price")).toHaveValue("price");
+  await expect(page.getByLabel("Field for mature-height")).toHaveValue("height");
+  await expect(page.getByLabel("Field for pet-safe")).toHaveValue("");
+  await expect(list).toContainText("100 % sure: the same name");
+  await page.getByLabel("Field for flower-colour").selectOption("pot-colour");
+  await page.getByRole("button", { name: "Bring it" }).click();
+  await expect(page.getByRole("list", { name: "What does not come along" })).toContainText(
+    "pet-safe: no field is like it.",
+  );
+  await page.getByRole("button", { name: "Make it without these" }).click();
+  await expect(page).toHaveURL(/bench\/climber-finder/);
+  const made = await (await page.request.get(`/api/shops/${shop}/documents/panel/climber-finder`)).json();
+  const fields = made.document.rows.flatMap((row: { field?: string; kind: string }) =>
+    row.kind === "facet" ? [row.field] : [],
+  );
+  expect(fields).toEqual(expect.arrayContaining(["pot-colour", "height", "price"]));
+  expect(fields).not.toContain("pet-safe");
+});

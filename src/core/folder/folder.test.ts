@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
@@ -39,11 +40,17 @@ const demo: WholeShop = {
   pictures: new Map([[picture, new Uint8Array([0x89, 0x50, 0x4e, 0x47])]]),
 };
 
+/** Bytes by their hash, so that a difference is told in a line. */
+const hash = (bytes: Uint8Array): string => createHash("sha256").update(bytes).digest("hex");
+const hashes = (all: ShopFiles) => Object.fromEntries([...all].map(([path, bytes]) => [path, hash(bytes)]));
+/** The files that are read: what schemas say is made anew. */
+const own = (all: ShopFiles): ShopFiles => new Map([...all].filter(([path]) => !path.startsWith("schemas/")));
+
 /** A whole shop as plain values that can be compared. */
 const plain = ({ catalogue, pictures, ...rest }: WholeShop) => ({
   ...JSON.parse(JSON.stringify(rest)),
-  catalogue: [...encodeCatalogue(catalogue)].join(),
-  pictures: [...pictures].map(([name, bytes]) => [name, [...bytes]]),
+  catalogue: hash(encodeCatalogue(catalogue)),
+  pictures: hashes(pictures),
 });
 
 const files = writeFolder(demo);
@@ -68,7 +75,7 @@ describe("a shop's folder", () => {
   });
 
   it("is the same files again when it is read and written", () => {
-    expect([...writeFolder(readFolder(files))]).toEqual([...files]);
+    expect(hashes(writeFolder(readFolder(files)))).toEqual(hashes(files));
   });
 
   it("keeps any look as it is", () => {
@@ -77,7 +84,7 @@ describe("a shop's folder", () => {
         const whole = { ...demo, looks: [{ slug: "larkmoss", document: look }] };
         expect(readFolder(writeFolder(whole)).looks[0]?.document).toEqual(look);
       }),
-      { numRuns: 20 },
+      { numRuns: 8 },
     );
   });
 
@@ -139,12 +146,12 @@ describe("a shop's folder", () => {
   });
 
   it("is a zip and back again, at its root or in one folder; the same shop is the same zip", () => {
-    expect([...unzipFolder(zipFolder(files))]).toEqual([...files]);
-    expect(zipFolder(files)).toEqual(zipFolder(writeFolder(demo)));
+    expect(hashes(unzipFolder(zipFolder(files)))).toEqual(hashes(own(files)));
+    expect(hash(zipFolder(files))).toBe(hash(zipFolder(writeFolder(demo))));
     const inside = new Map([...files].map(([path, bytes]) => [`larkmoss/${path}`, bytes]));
     inside.set("__MACOSX/larkmoss/._shop.json", new Uint8Array(3));
     inside.set("larkmoss/README.md", new Uint8Array(3));
-    expect([...unzipFolder(zipFolder(inside))]).toEqual([...files]);
+    expect(hashes(unzipFolder(zipFolder(inside)))).toEqual(hashes(own(files)));
   });
 
   it.each<[string, Uint8Array, string]>([

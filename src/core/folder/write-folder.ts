@@ -8,6 +8,13 @@ import type { WholeShop } from "./whole-shop.ts";
 
 const encoder = new TextEncoder();
 
+let schemas: readonly (readonly [path: string, text: string])[] | undefined;
+/** The schemas as files, made once. */
+function schemaFiles() {
+  schemas ??= schemaNames.map((name) => [`schemas/${name}.json`, `${JSON.stringify(folderSchema(name), null, 1)}\n`]);
+  return schemas;
+}
+
 /** A whole shop as files, of which {@link readFolder} makes the same shop again. */
 export const writeFolder = (whole: WholeShop): ShopFiles =>
   new Map([...writeDocuments(whole), ["catalogue.csv", encoder.encode(writeCsv(whole.catalogue))]]);
@@ -34,7 +41,7 @@ export function writeDocuments(whole: WholeShop): ShopFiles {
   document("pages.json", "pages", whole.pages);
   for (const { slug, document: panel } of whole.panels) document(`panels/${slug}.json`, "panel", panel);
   for (const { slug, document: look } of whole.looks) document(`looks/${slug}.json`, "look", look);
-  for (const name of schemaNames) put(`schemas/${name}.json`, `${JSON.stringify(folderSchema(name), null, 1)}\n`);
+  for (const [path, text] of schemaFiles()) put(path, text);
   for (const [name, bytes] of whole.pictures) files.set(`pictures/${name}`, bytes);
   return files;
 }

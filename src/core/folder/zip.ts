@@ -8,8 +8,9 @@ const mtime = new Date(1980, 0, 1);
 export const zipFolder = (files: ShopFiles): Uint8Array<ArrayBuffer> =>
   zipSync(Object.fromEntries([...files].map(([path, bytes]) => [path, bytes] as const)), { mtime, level: 6 });
 
-/** The files of a shop's folder in a zip: at its root, or in the one folder that is there. */
-const known = /^(?:[^/]+\/)?(?:(?:shop|mends|swatches|pages)\.json|catalogue\.csv|(?:panels|looks|pictures)\/[^/]+)$/;
+/** The files of a shop's folder in a zip: at its root, or in the one folder that is there. Schemas are called like them. */
+const known =
+  /^(?!schemas\/)(?:[^/]+\/)?(?:(?:shop|mends|swatches|pages)\.json|catalogue\.csv|(?:panels|looks|pictures)\/[^/]+)$/;
 
 /**
  * The files of a zip. What is not a shop's own is not even unpacked, and nothing is where it says more than a folder
@@ -41,8 +42,9 @@ export function unzipFolder(bytes: Uint8Array): ShopFiles {
     throw new FolderFault(".", undefined, "This is no zip file that can be opened. Zip the shop’s folder again.");
   }
   const names = Object.keys(unpacked);
-  const manifest = names.find((name) => /^(?:[^/]+\/)?shop\.json$/.test(name)) ?? "shop.json";
-  const root = manifest.slice(0, -"shop.json".length);
+  const manifest =
+    ["shop.json", ...names].find((name) => /^(?:[^/]+\/)?shop\.json$/.test(name) && unpacked[name]) ?? "";
+  const root = manifest.slice(0, Math.max(0, manifest.length - "shop.json".length));
   return new Map(
     Object.entries(unpacked).flatMap(([name, content]) =>
       name.startsWith(root) ? [[name.slice(root.length), content] as const] : [],

@@ -5,15 +5,11 @@ import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import { changeBetween } from "../../core/document/edit.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
+import { eachDocument } from "../../core/folder/each-document.ts";
 import { readFolder } from "../../core/folder/read-folder.ts";
 import { type WholeShop, withPlace } from "../../core/folder/whole-shop.ts";
 import { writeDocuments } from "../../core/folder/write-folder.ts";
 import { lookKind } from "../../core/look/kind.ts";
-import { mendsKind } from "../../core/mend/kind.ts";
-import { pagesKind } from "../../core/page/kind.ts";
-import { panelKind } from "../../core/panel/kind.ts";
-import { shopKind } from "../../core/shop/kind.ts";
-import { swatchesKind } from "../../core/swatch/kind.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import { Fault } from "../fault.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
@@ -119,7 +115,7 @@ function sourceOf(em: SqlEntityManager, shop: ShopHead, edition: Edition): ShopS
     shop: { ...shop, name, currency, variantCount },
     edition: edition.n,
     async read<D extends object>(kind: DocumentKind<D>, slug?: string) {
-      const document = documentIn(await whole(), kind, slug);
+      const document = documentIn(await whole(), kind, kind.many ? slug : undefined);
       return document && { version: 1, document: withPlace(document, shop.slug) };
     },
     async first(kind) {
@@ -131,24 +127,10 @@ function sourceOf(em: SqlEntityManager, shop: ShopHead, edition: Edition): ShopS
 }
 
 /** A document of a kind in a whole shop. */
-function documentIn<D extends object>(
-  whole: WholeShop,
-  kind: DocumentKind<D>,
-  slug: string | undefined,
-): D | undefined {
-  const ones: Record<string, object> = {
-    [shopKind.name]: whole.shop,
-    [pagesKind.name]: whole.pages,
-    [swatchesKind.name]: whole.swatches,
-    [mendsKind.name]: whole.mends,
-  };
-  const manies: Record<string, WholeShop["panels"] | WholeShop["looks"]> = {
-    [panelKind.name]: whole.panels,
-    [lookKind.name]: whole.looks,
-  };
-  const found = kind.many ? manies[kind.name]?.find((one) => one.slug === slug)?.document : ones[kind.name];
-  // What the map holds under a kind's name is that kind's document.
-  return found as D | undefined;
+function documentIn<D extends object>(whole: WholeShop, { name }: DocumentKind<D>, slug?: string): D | undefined {
+  const found = eachDocument(whole).find((one) => one.kind.name === name && one.slug === slug);
+  // What stands under a kind's name is that kind's document.
+  return found?.document as D | undefined;
 }
 
 /** A state of a shop: its draft, or an edition by its number. @throws Fault when there is no such edition */
@@ -168,20 +150,17 @@ export const noEdition = (n: number): Fault => new Fault(404, `There is no editi
 export async function bringBack(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
   const whole = await stateOf(em, shop, n);
   const words = `Bring back edition ${n}`;
-  const put = async <D extends object>(kind: DocumentKind<D>, document: D, slug?: string) => {
+  for (const { kind, slug, document } of eachDocument(whole)) {
     const next = withPlace(document, shop.slug);
     const now = await openDocument(em, shop, kind, slug);
-    if (!now) return write(em, (tx) => insertDocument(tx, shop, kind, next, slug));
+    if (!now) {
+      await write(em, (tx) => insertDocument(tx, shop, kind, next, slug));
+      continue;
+    }
     const { patches, inverse } = changeBetween(now.document, next);
-    if (patches.length === 0) return;
+    if (patches.length === 0) continue;
     const from = now.history.done + 1;
     const history = { from, steps: [{ n: from, words, patches, inverse }], done: from };
     await saveDocument(em, shop, kind, slug, { version: now.version, document: next, history });
-  };
-  await put(shopKind, whole.shop);
-  await put(pagesKind, whole.pages);
-  await put(swatchesKind, whole.swatches);
-  await put(mendsKind, whole.mends);
-  for (const { slug, document } of whole.panels) await put(panelKind, document, slug);
-  for (const { slug, document } of whole.looks) await put(lookKind, document, slug);
+  }
 }

@@ -1,6 +1,7 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
+import { eachDocument } from "../../core/folder/each-document.ts";
 import { type Named, type WholeShop, withoutPlace, withPlace } from "../../core/folder/whole-shop.ts";
 import { lookKind } from "../../core/look/kind.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
@@ -59,14 +60,8 @@ export async function createWhole(em: SqlEntityManager, whole: WholeShop): Promi
     const shop = await insertShop(tx, whole);
     for (const { name, type, bytes } of pictures)
       await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type, bytes: Buffer.from(bytes) });
-    const put = <D extends object>(kind: DocumentKind<D>, document: D, slug?: string) =>
-      insertDocument(tx, shop, kind, withPlace(document, shop.slug), slug);
-    await put(shopKind, whole.shop);
-    await put(pagesKind, whole.pages);
-    await put(swatchesKind, whole.swatches);
-    await put(mendsKind, whole.mends);
-    for (const { slug, document } of whole.panels) await put(panelKind, document, slug);
-    for (const { slug, document } of whole.looks) await put(lookKind, document, slug);
+    for (const { kind, slug, document } of eachDocument(whole))
+      await insertDocument(tx, shop, kind, withPlace(document, shop.slug), slug);
     return shop;
   });
 }

@@ -12,6 +12,7 @@ import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useSession } from "./bench-context.ts";
+import { CarryPanel } from "./carry-panel.tsx";
 
 /** Where a new panel is to stand. */
 export interface Place {
@@ -35,7 +36,7 @@ export function NewPanel({ name, make }: Props) {
   return (
     <Popover
       label="New panel"
-      className="w-72 p-3"
+      className="w-80 p-3"
       trigger={(props) => (
         <button
           type="button"
@@ -49,13 +50,21 @@ export function NewPanel({ name, make }: Props) {
       )}
     >
       {(close) => (
-        <Form
-          name={name}
-          make={(document, place) => {
-            make(document, place);
-            close();
-          }}
-        />
+        <>
+          <Form
+            name={name}
+            make={(document, place) => {
+              make(document, place);
+              close();
+            }}
+          />
+          <CarryPanel
+            make={(document) => {
+              make(document, undefined);
+              close();
+            }}
+          />
+        </>
       )}
     </Popover>
   );

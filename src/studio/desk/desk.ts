@@ -1,4 +1,5 @@
 import { LRUCache } from "lru-cache";
+import { type CarryMatch, type CarryTarget, carryPanel, matchFacets } from "../../core/carry/carry-panel.ts";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { type Catalogue, firstValue, productCount, valuesOf, variantCount } from "../../core/catalogue/catalogue.ts";
 import { identity } from "../../core/catalogue/identity.ts";
@@ -97,6 +98,27 @@ export class Desk {
 
   findings(panel: PanelDocument, selection: Selection, known: Known): Promise<Finding[]> {
     return findFindings(this.#facts, panel, selection, known);
+  }
+
+  /** For each facet of a panel from another shop, the field here that is most like its own. */
+  matchFacets(panel: PanelDocument): CarryMatch[] {
+    return matchFacets(
+      panel,
+      this.#facts.profiles().map((profile) => this.#target(profile)),
+    );
+  }
+
+  /** A panel from another shop over this shop's fields. */
+  carryPanel(panel: PanelDocument, to: ReadonlyMap<string, string>): ReturnType<typeof carryPanel> {
+    return carryPanel(panel, to, (field) => {
+      const profile = this.#facts.profile(field);
+      return profile && this.#target(profile);
+    });
+  }
+
+  #target(profile: FieldProfile): CarryTarget {
+    const { options } = this.#facts.index.options(profile.field.key, profile.field.kind === "path");
+    return { profile, values: new Set(options.map(({ id }) => id)) };
   }
 
   /** The page at an address, with its layout; undefined when there is none. @param first the shop's first panel */
