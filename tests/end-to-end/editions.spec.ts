@@ -121,20 +121,20 @@ test("editions are asked for by what they are", async ({ page }) => {
 test("a shop leaves as a zipped folder and comes in again as another shop; what is broken is told with its line", async ({
   page,
 }) => {
-  const shop = await newShop(page.request, "Carried");
+  const shop = await newShop(page.request, "Packed");
   await page.goto("/");
   const download = page.waitForEvent("download");
-  await page.getByRole("link", { name: "Carried as a folder" }).click();
+  await page.getByRole("link", { name: "Packed as a folder" }).click();
   const path = await (await download).path();
   await page.getByLabel("Shop folder as a zip").setInputFiles({
-    name: "carried.zip",
+    name: "packed.zip",
     mimeType: "application/zip",
     buffer: readFileSync(path),
   });
-  await expect(page).toHaveURL(/\/shops\/carried-2\/bench/);
+  await expect(page).toHaveURL(/\/shops\/packed-2\/bench/);
   const documentOf = async (of: string) =>
     (await (await page.request.get(`/api/shops/${of}/documents/panel/first-panel`)).json()).document;
-  expect(await documentOf("carried-2")).toEqual(await documentOf(shop));
+  expect(await documentOf("packed-2")).toEqual(await documentOf(shop));
 
   const files = new Map(unzipFolder(new Uint8Array(readFileSync(path))));
   files.set("pages.json", new TextEncoder().encode('{\n  "format": 1,\n  "run": "alert(1)"\n}'));

