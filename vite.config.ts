@@ -32,6 +32,14 @@ export default defineConfig({
     port: 4310,
     strictPort: true,
     fs: { allow: ["../.."] },
-    proxy: { "/api/": server, "/shop/": server, "/demo/": server, "/pictures/": server },
+    proxy: {
+      "/api/": server,
+      "/shop/": server,
+      "/draft/": server,
+      "/edition/": server,
+      "/storefront/": server,
+      "/demo/": server,
+      "/pictures/": server,
+    },
   },
 });
