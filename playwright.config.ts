@@ -8,8 +8,7 @@ export default defineConfig({
   testDir: "tests/end-to-end",
   outputDir: "reports/end-to-end",
   reporter: [["list"], ["json"]],
-  // Most of a test is waiting for a page: two cores serve three of them.
-  workers: 3,
+  workers: 2,
   timeout: 180_000,
   // A machine under load opens a page more slowly; what is waited for is the same.
   expect: { timeout: 30_000 },
