@@ -1,3 +1,4 @@
+import { isPlain } from "./is-plain.ts";
 import type { Patch } from "./patch.ts";
 
 type Path = Patch["path"];
@@ -104,6 +105,3 @@ function longestRising(pairs: readonly (readonly [number, number])[]): (readonly
   }
   return result;
 }
-
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value);

@@ -1,4 +1,5 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
+import { lineFinder } from "./words.ts";
 
 /** A text that is no JSON. */
 export class JsonFault extends Error {
@@ -18,7 +19,8 @@ export interface JsonText {
 
 /** @throws JsonFault */
 export function parseJsonText(text: string): JsonText {
-  const lineAt = (offset: number) => text.slice(0, offset).split("\n").length;
+  const place = lineFinder(text);
+  const lineAt = (offset: number) => place(offset).line;
   const errors: ParseError[] = [];
   const root = parseTree(text, errors);
   const [error] = errors;

@@ -12,6 +12,7 @@ import {
   string,
   ValidationError,
 } from "yup";
+import { isPlain } from "./is-plain.ts";
 import { said } from "./json-schema.ts";
 
 /** One of a list of texts, as it is. */
@@ -75,9 +76,6 @@ export const byMember = <M extends string, S extends ISchema<unknown>>(
     if (!own) throw new RangeError("There is no schema to choose from.");
     return own;
   }).meta(said((of) => ({ anyOf: Object.values(schemas).map(of) })));
-
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value);
 
 /** A value that is no valid document of its kind; `path` names the first fault, like `rows[2].display.wide`. */
 export class InvalidDocument extends Error {

@@ -10,6 +10,7 @@ import { suggestReading } from "../catalogue/suggest-reading.ts";
 import { JsonFault, lineOfPath, parseJsonText } from "../document/json-text.ts";
 import { checkDocument, type DocumentKind } from "../document/kind.ts";
 import { checkValue, InvalidDocument } from "../document/schema.ts";
+import { sentence } from "../document/words.ts";
 import { lookKind } from "../look/kind.ts";
 import { mendsKind } from "../mend/kind.ts";
 import { pagesKind } from "../page/kind.ts";
@@ -78,8 +79,6 @@ function readJsonFile<T>(files: ShopFiles, path: string, check: (value: unknown)
     throw error;
   }
 }
-
-const sentence = (message: string): string => (/[.!?]$/.test(message) ? message : `${message}.`);
 
 /** Documents of a kind, in the manifest's order; those that it does not name come behind, by their names. */
 function readMany<D extends object>(

@@ -1,4 +1,5 @@
 import * as csstree from "css-tree";
+import { lineFinder, sentence } from "../document/words.ts";
 
 /** Something in the designer's CSS that is refused, or that browsers will not take. */
 export interface CssFault {
@@ -51,8 +52,6 @@ export function checkCss(text: string): CssFault[] {
 }
 
 type Report = (error: boolean, from: number, to: number, reason: string) => void;
-
-const sentence = (message: string): string => (/[.!?]$/.test(message) ? message : `${message}.`);
 
 function parsed(text: string, onParseError: (error: { message: string; offset?: number }) => void = () => {}) {
   return csstree.parse(text, {
@@ -265,19 +264,4 @@ export function containedCss(text: string, root: string): string {
     node.prelude = csstree.parse(selectors.join(","), { context: "selectorList" }) as csstree.SelectorList;
   });
   return `${faces.join("\n")}@layer custom {\n${csstree.generate(tree)}\n}\n`;
-}
-
-/** Tells lines and columns of places in a text, both from 1. */
-function lineFinder(text: string): (offset: number) => { line: number; column: number } {
-  const starts = [0];
-  for (let at = text.indexOf("\n"); at >= 0; at = text.indexOf("\n", at + 1)) starts.push(at + 1);
-  return (offset) => {
-    let [low, high] = [0, starts.length - 1];
-    while (low < high) {
-      const middle = Math.ceil((low + high) / 2);
-      if ((starts[middle] ?? 0) <= offset) low = middle;
-      else high = middle - 1;
-    }
-    return { line: low + 1, column: offset - (starts[low] ?? 0) + 1 };
-  };
 }

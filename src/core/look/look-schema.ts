@@ -1,5 +1,6 @@
 import { type InferType, type ISchema, mixed, number, string } from "yup";
 import { type Band, bands } from "../band/band.ts";
+import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, text } from "../document/schema.ts";
 import { lookFormat } from "./empty-look.ts";
@@ -8,9 +9,6 @@ import { type LookValues, type Scheme, settingOn, type TokenValues } from "./res
 import { tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";
 import { valueFault } from "./value-fault.ts";
-
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value);
 
 /** What is wrong with values of tokens: a path below them, and words. */
 function faultIn(values: unknown, banded: boolean): [path: string, words: string] | undefined {

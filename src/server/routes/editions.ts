@@ -5,7 +5,7 @@ import { shopDifferences } from "../../core/differ/shop.ts";
 import { publishing } from "../../core/wire/edition.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { bringBack, listEditions, noEdition, publish, stateOf } from "../store/editions.ts";
+import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
 import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
 
 /** What a shop's shoppers get: publishing, what differs, and bringing back. */
@@ -37,8 +37,12 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const [from, to] = [stateIn(c.req.query("from")), stateIn(c.req.query("to"))];
-    const told = new Set((await checkPanels(await stateOf(em, shop, from))).map(({ words }) => words));
-    const found = await checkPanels(await stateOf(em, shop, to));
+    const checked = async (which: number | "draft") => {
+      const { facts } = await catalogues.get(await sourceOfState(em, shop, which));
+      return checkPanels(await stateOf(em, shop, which), facts);
+    };
+    const told = new Set((await checked(from)).map(({ words }) => words));
+    const found = await checked(to);
     return c.json(found.filter(({ words }) => !told.has(words)));
   });
 

@@ -16,7 +16,7 @@ import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { insertDocument, openDocument, saveDocument } from "./documents.ts";
 import { type Content, ContentSchema, type Edition, EditionSchema, type Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
-import type { ShopHead, ShopSource } from "./source.ts";
+import { draftOf, type ShopHead, type ShopSource } from "./source.ts";
 import { wholeShop } from "./whole-shops.ts";
 import { write } from "./write.ts";
 
@@ -116,14 +116,25 @@ function sourceOf(em: SqlEntityManager, shop: ShopHead, edition: Edition): ShopS
     edition: edition.n,
     async read<D extends object>(kind: DocumentKind<D>, slug?: string) {
       const document = documentIn(await whole(), kind, kind.many ? slug : undefined);
-      return document && { version: 1, document: withPlace(document, shop.slug) };
+      return document && { version: 1, document: placed(document, shop.slug) };
     },
+    version: async () => 1,
     async first(kind) {
       const all = await whole();
       return (kind.name === lookKind.name ? all.looks : all.panels)[0]?.slug;
     },
     catalogue: async (): Promise<Catalogue> => (await whole()).catalogue,
   };
+}
+
+const withPlaces = new WeakMap<object, object>();
+
+/** An edition's document with the shop's place in it, worked out once: every page is drawn from several. */
+function placed<D extends object>(document: D, slug: string): D {
+  const known = withPlaces.get(document) ?? withPlace(document, slug);
+  withPlaces.set(document, known);
+  // What is kept for a document is that document with other addresses.
+  return known as D;
 }
 
 /** A document of a kind in a whole shop. */
@@ -139,6 +150,18 @@ export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | 
   const edition = await findEdition(em, shop, which);
   if (!edition) throw noEdition(which);
   return openEdition(em, edition);
+}
+
+/** Where the pages of a state of a shop come from. @throws Fault when there is no such edition */
+export async function sourceOfState(
+  em: SqlEntityManager,
+  shop: ShopHead,
+  which: number | "draft",
+): Promise<ShopSource> {
+  if (which === "draft") return draftOf(em, shop);
+  const source = await editionOf(em, shop, which);
+  if (!source) throw noEdition(which);
+  return source;
 }
 
 export const noEdition = (n: number): Fault => new Fault(404, `There is no edition ${n} of this shop.`);

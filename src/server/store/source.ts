@@ -2,7 +2,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { firstDocument, readDocument } from "./documents.ts";
+import { firstDocument, readDocument, versionOf } from "./documents.ts";
 import type { Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
 
@@ -18,6 +18,8 @@ export interface ShopSource {
   readonly edition: number | undefined;
   /** A document, and how often it was saved; undefined where there is none at this place. */
   read<D extends object>(kind: DocumentKind<D>, slug?: string): Promise<{ version: number; document: D } | undefined>;
+  /** How often a document was saved, without reading it; 0 when it never was. */
+  version(kind: DocumentKind<object>, slug?: string): Promise<number>;
   /** The first document of a kind, by its place in addresses. */
   first(kind: DocumentKind<object>): Promise<string | undefined>;
   /** As it was imported, without mends. */
@@ -33,6 +35,7 @@ export const draftOf = (em: SqlEntityManager, shop: ShopHead): ShopSource => ({
   shop,
   edition: undefined,
   read: (kind, slug) => readDocument(em, shop, kind, slug),
+  version: (kind, slug) => versionOf(em, shop, kind, slug),
   first: (kind) => firstDocument(em, shop, kind),
   catalogue: async () => decodeCatalogue(await loadBytes(em, shop)),
 });

@@ -34,8 +34,9 @@ export class SwatchResolver {
    * @param ground that panels stand on, by which outlines are needed
    */
   async resolve(source: ShopSource, ground: string): Promise<SwatchBook> {
-    const { version, document } = (await source.read(swatchesKind)) ?? { version: 0, document: swatchesKind.fresh("") };
+    const version = await source.version(swatchesKind);
     if (this.#last?.version !== version || this.#last.ground !== ground) {
+      const { document } = (await source.read(swatchesKind)) ?? { document: swatchesKind.fresh("") };
       const resolved = resolveBook(document, this.#fields, (label) => this.#guess(label), ground);
       this.#last = { version, ground, resolved };
     }

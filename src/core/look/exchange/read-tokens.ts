@@ -1,6 +1,7 @@
 import { converter, formatHex, formatHex8, parse as parseColour } from "culori";
 import { findNodeAtLocation, getNodeValue, type Node } from "jsonc-parser";
 import type { Banded } from "../../band/band.ts";
+import { isPlain } from "../../document/is-plain.ts";
 import { JsonFault, type JsonText, parseJsonText } from "../../document/json-text.ts";
 import { checkDocument } from "../../document/kind.ts";
 import { InvalidDocument } from "../../document/schema.ts";
@@ -55,9 +56,6 @@ interface Raw {
   line: number;
 }
 
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value);
-
 /** The JSON of a file with the lines of its members. @throws TokenFileFault */
 function open(text: string): { root: Node; lineOf(node: Node | undefined): number } {
   if (text.length > longestFile)
@@ -97,27 +95,11 @@ function* tokensIn(root: Node, lineOf: (node: Node) => number): Generator<Raw> {
 function rawTokens(text: string): { raw: Raw[]; root: Node; lineOf(node: Node | undefined): number } {
   const { root, lineOf } = open(text);
   const raw: Raw[] = [];
-  // Counting lines anew for every token would take the square of the file's length.
-  const lines = lineCounter(text);
-  for (const token of tokensIn(root, ({ offset }) => lines(offset))) {
+  for (const token of tokensIn(root, lineOf)) {
     raw.push(token);
     if (raw.length > mostTokens) throw new TokenFileFault(`There are more than ${mostTokens} tokens.`, token.line);
   }
   return { raw, root, lineOf };
-}
-
-function lineCounter(text: string): (offset: number) => number {
-  const starts = [0];
-  for (let at = text.indexOf("\n"); at >= 0; at = text.indexOf("\n", at + 1)) starts.push(at + 1);
-  return (offset) => {
-    let [low, high] = [0, starts.length - 1];
-    while (low < high) {
-      const middle = Math.ceil((low + high) / 2);
-      if ((starts[middle] ?? 0) <= offset) low = middle;
-      else high = middle - 1;
-    }
-    return low + 1;
-  };
 }
 
 const rgb = converter("rgb");
