@@ -20,6 +20,8 @@ export function TwoPages({ shop, from, to }: { shop: string; from: State; to: St
   const [first, second] = bases;
   useEffect(() => {
     let shown = address;
+    // A page that is on its way still says where it was: only what it has left itself is a change.
+    const seen = new Map<string, string>();
     const timer = setInterval(() => {
       const frames = [
         [before.current, first, after.current, second],
@@ -27,7 +29,9 @@ export function TwoPages({ shop, from, to }: { shop: string; from: State; to: St
       ] as const;
       for (const [frame, base, other, otherBase] of frames) {
         const place = placeIn(frame, base);
-        if (place === undefined || place === shown) continue;
+        if (place === undefined || place === (seen.get(base) ?? address)) continue;
+        seen.set(base, place);
+        if (place === shown) continue;
         shown = place;
         other?.contentWindow?.location.replace(otherBase + place);
         break;
