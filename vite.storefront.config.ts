@@ -1,6 +1,7 @@
 import { gzipSync } from "node:zlib";
 import type { OutputBundle, OutputChunk } from "rolldown";
 import { defineConfig, type Plugin } from "vite";
+import { pureFunctions } from "./src/storefront/pure-functions.ts";
 
 /**
  * Most kB, gzipped, that a shopper fetches of script: for a panel of six displays, for one of all, and of the engine
@@ -72,11 +73,10 @@ export default defineConfig({
     modulePreload: false,
     rollupOptions: {
       input: "src/storefront/shop/page.tsx",
-      // What a library makes when it is loaded and nobody uses leaves with it.
       treeshake: {
         propertyReadSideEffects: false,
         unknownGlobalSideEffects: false,
-        manualPureFunctions: ["bisector", "shuffler", "blurfImage", "Blur2", "bisectorNumber"],
+        manualPureFunctions: pureFunctions,
       },
       output: {
         // What is shared comes in one piece, since small files pack badly.

@@ -8,6 +8,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   check: async () => (await import("./check.ts")).check,
   diff: async () => (await import("./diff.ts")).diff,
   schema: async () => (await import("./schema.ts")).schema,
+  handoff: async () => (await import("./handoff.ts")).handoff,
   export: async () => (await import("./export.ts")).exportShop,
   import: async () => (await import("./import.ts")).importShop,
 };

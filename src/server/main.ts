@@ -49,6 +49,9 @@ const server = serve(
   open,
 );
 
+// A browser that asks again after a pause finds its connection still open, and not one that is closing under it.
+if ("keepAliveTimeout" in server) server.keepAliveTimeout = 65_000;
+
 server.on("error", (error: NodeJS.ErrnoException) => {
   if (error.code === "EADDRINUSE")
     fail(

@@ -26,16 +26,12 @@ export interface Wanted {
  */
 export function styleSheet({ queries, displays, stage = false }: Wanted): string {
   const parts = ["style/base.css", "panel/panel.css", "listing/listing.css", "shop/shop.css"];
-  const names = new Set([...displays].flatMap((name) => sheets[name]).map((name) => `panel/displays/${name}`));
   const css = [
     "@layer base, parts, displays, look, custom;",
     `@layer base {\n${usualSheet()}}`,
     layer("base", parts),
     `@layer parts {\n${partRules()}}`,
-    layer(
-      "displays",
-      [...names].sort((a, b) => order.indexOf(a) - order.indexOf(b)),
-    ),
+    layer("displays", displaySheets(displays)),
     ...(stage ? [layer("custom", ["stage/stage.css"])] : []),
   ].join("\n");
   return (stage ? facesOf(shippedFonts) : "") + minified(resolveBands(css, queries));
@@ -44,8 +40,17 @@ export function styleSheet({ queries, displays, stage = false }: Wanted): string
 /** Display sheets in the order in which they hold, which is the same however many are used. */
 const order = [...new Set(displayNames.flatMap((name) => sheets[name]))].map((name) => `panel/displays/${name}`);
 
+/** The sheets that some displays are drawn with, in the order in which they hold. */
+export function displaySheets(displays: Iterable<DisplayName>): string[] {
+  const names = new Set([...displays].flatMap((name) => sheets[name]).map((name) => `panel/displays/${name}`));
+  return [...names].sort((a, b) => order.indexOf(a) - order.indexOf(b));
+}
+
+/** A sheet by its place in the storefront. */
+export const sheetText = (file: string): string => readFileSync(join(storefront, file), "utf8");
+
 const layer = (name: string, files: readonly string[]): string =>
-  `@layer ${name} {\n${files.map((file) => readFileSync(join(storefront, file), "utf8")).join("\n")}\n}`;
+  `@layer ${name} {\n${files.map(sheetText).join("\n")}\n}`;
 
 const minified = (css: string): string =>
   new TextDecoder().decode(transform({ filename: "shop.css", code: new TextEncoder().encode(css), minify: true }).code);

@@ -20,7 +20,7 @@ const seldom = `
     <div class="zt-swatches"><label class="zt-swatch"><input type="checkbox"><span class="zt-dot">x</span><span class="zt-dot-on">x</span><span class="zt-dot-text">x</span></label></div>
     <div class="zt-tags"><label class="zt-tile"><input type="checkbox"><span class="zt-count">1</span></label></div>
     <label class="zt-picture-tile" data-caption="under"><input type="checkbox"><span class="zt-initials">x</span></label>
-    <div class="zt-range"><div class="zt-track"></div><output class="zt-bubble">x</output><div class="zt-bars"><span></span><span data-in></span><span data-empty></span></div></div>
+    <div class="zt-range"><div class="zt-track"></div><output class="zt-bubble">x</output><svg class="zt-bars"><path/><path data-in/><path data-empty/></svg></div>
     <h2 class="zt-heading">x</h2><h3 class="zt-heading">x</h3><h4 class="zt-heading">x</h4><hr class="zt-divider">
     <p class="zt-tip">x</p><p class="zt-hint">x</p><div class="zt-text"><a href="/x">x</a></div>
     <div class="zt-tree"><div class="zt-tree"></div></div><span class="zt-badge">1</span>

@@ -3,6 +3,7 @@ import { compareCatalogues } from "../catalogue/compare.ts";
 import { isWholeText } from "../catalogue/field.ts";
 import type { Named, WholeShop } from "../folder/whole-shop.ts";
 import { mendWords } from "../mend/mend-words.ts";
+import { siteOf } from "../shop/site.ts";
 import { type Difference, differing, few, listDifferences, quoted, same } from "./differ.ts";
 import { lookDifferences } from "./look.ts";
 import { pagesDifferences } from "./pages.ts";
@@ -15,7 +16,7 @@ export function shopDifferences(before: WholeShop, after: WholeShop): Difference
   const names = new Map([...before.catalogue.fields, ...after.catalogue.fields].map(({ key, name }) => [key, name]));
   const nameOf = (field: string) => names.get(field) ?? field;
   return [
-    ...told("Shop", settingDifferences(before, after)),
+    ...told("Shop", settingDifferences(before, after, nameOf)),
     ...many("Panel", before.panels, after.panels, (was, is) => panelDifferences(was, is, nameOf)),
     ...told("Pages", pagesDifferences(before.pages, after.pages)),
     ...many("Look", before.looks, after.looks, lookDifferences),
@@ -52,7 +53,11 @@ function many<D extends { name: string }>(
   return found;
 }
 
-function* settingDifferences(before: WholeShop, after: WholeShop): Generator<string> {
+function* settingDifferences(
+  before: WholeShop,
+  after: WholeShop,
+  nameOf: (field: string) => string,
+): Generator<string> {
   if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
   if (before.currency !== after.currency) yield `has prices in ${after.currency}, and had ${before.currency}`;
   const { limits, languages, look } = after.shop;
@@ -60,6 +65,13 @@ function* settingDifferences(before: WholeShop, after: WholeShop): Generator<str
   if (!same(before.shop.languages, languages)) yield `has the languages ${languages.join(", ") || "of its own only"}`;
   if (before.shop.look !== look)
     yield look === undefined ? "is drawn in the usual look" : `is drawn in the look ${quoted(look)}`;
+  const [wasSite, site] = [siteOf(before.shop), siteOf(after.shop)];
+  if (wasSite.at !== site.at) yield `its files are at ${quoted(site.at)} of the site`;
+  if (wasSite.link !== site.link) yield `its products are at ${quoted(site.link)} of the site`;
+  if (wasSite.action !== site.action)
+    yield site.action === "" ? "panels keep choices on their page" : `panels send choices to ${quoted(site.action)}`;
+  for (const key of differing(wasSite.names, site.names))
+    yield `${nameOf(key)} is called ${quoted(site.names[key] ?? key)} in queries of the site`;
 }
 
 function* swatchDifferences(before: WholeShop, after: WholeShop, nameOf: (field: string) => string): Generator<string> {

@@ -21,6 +21,7 @@ const wordsIn = (within: readonly Clause[], text: string): string =>
 export class LocalEngine implements Engine {
   readonly index: CatalogueIndex;
   #pages = new Map<string, PageCounts>();
+  #ids: Set<string> | undefined;
 
   constructor(index: CatalogueIndex) {
     this.index = index;
@@ -64,6 +65,21 @@ export class LocalEngine implements Engine {
           }
         : {}),
     };
+  }
+
+  /** The ids of all products that a question finds, in its order, however many it wants to see. */
+  found(question: Question): string[] {
+    const { facets, selection, within, searching } = question;
+    const known = facets.filter((facet) => this.index.field(facet.field) !== undefined);
+    const matcher = this.page(within, searching).matcher(known, selection);
+    const { productIds } = this.index.catalogue;
+    return Array.from(this.#ordered(matcher.productIds(), matcher, question), (product) => productIds[product] ?? "");
+  }
+
+  /** Whether the catalogue has a product of an id. */
+  hasProduct(id: string): boolean {
+    this.#ids ??= new Set(this.index.catalogue.productIds);
+    return this.#ids.has(id);
   }
 
   /** Products in the order that a question wants. */

@@ -8,11 +8,20 @@ import type { Place } from "./place.ts";
 
 type FieldOf = (key: string) => Field | undefined;
 
-/** Names of a range's two inputs, in addresses and in the form that works without scripts. */
-export const rangeNames = (field: string) => ({ min: `${field}.min`, max: `${field}.max` });
+/**
+ * What a query calls a field, the words searched for (`q`), the order (`sort`) and the page (`page`), where a site wants
+ * other names for them. Whatever is not named is called by its own key.
+ */
+export type QueryNames = Readonly<Record<string, string>>;
 
-/** Every name under which a field's choice can stand. */
-export const namesOf = (field: string): string[] => [field, ...Object.values(rangeNames(field))];
+/** What a query calls a field, or `q`, `sort` or `page`. */
+export const nameIn = (names: QueryNames, key: string): string => (Object.hasOwn(names, key) ? names[key] : key) ?? key;
+
+/** Names of a range's two inputs, in addresses and in the form that works without scripts. @param name of the field in queries */
+export const rangeNames = (name: string) => ({ min: `${name}.min`, max: `${name}.max` });
+
+/** Every name under which the choice of a field can stand. @param name of the field in queries */
+export const namesOf = (name: string): string[] => [name, ...Object.values(rangeNames(name))];
 
 const own = ["q", "sort", "page"];
 
@@ -27,62 +36,70 @@ export function toAddress(
   fieldOf: FieldOf,
   present = "",
   facets: readonly Pick<Facet, "field">[] = [],
+  names: QueryNames = {},
 ): string {
   const query = new URLSearchParams(present);
-  for (const name of own) query.delete(name);
+  const called = (key: string) => nameIn(names, key);
+  for (const name of own) query.delete(called(name));
   for (const key of [...facets.map(({ field }) => field), ...Object.keys(selection.choices)])
-    for (const name of namesOf(key)) query.delete(name);
-  if (selection.text.trim()) query.set("q", selection.text.trim());
+    for (const name of namesOf(called(key))) query.delete(name);
+  if (selection.text.trim()) query.set(called("q"), selection.text.trim());
   for (const [key, choice] of Object.entries(selection.choices)) {
-    if (!isRange(choice)) for (const id of choice.options) query.append(key, id);
+    if (!isRange(choice)) for (const id of choice.options) query.append(called(key), id);
     else {
       const kind = fieldOf(key)?.kind ?? "number";
-      const names = rangeNames(key);
-      if (choice.min !== undefined) query.set(names.min, fromNumber(choice.min, kind));
-      if (choice.max !== undefined) query.set(names.max, fromNumber(choice.max, kind));
+      const ends = rangeNames(called(key));
+      if (choice.min !== undefined) query.set(ends.min, fromNumber(choice.min, kind));
+      if (choice.max !== undefined) query.set(ends.max, fromNumber(choice.max, kind));
     }
   }
-  if (sort !== "") query.set("sort", sort);
-  if (page > 1) query.set("page", String(page));
+  if (sort !== "") query.set(called("sort"), sort);
+  if (page > 1) query.set(called("page"), String(page));
   const text = query.toString();
   return text === "" ? "" : `?${text}`;
 }
 
 /** Reads a query string for a page's facets. What it does not understand it leaves out. */
-export function fromAddress(search: string, facets: readonly Pick<Facet, "field" | "mode">[], fieldOf: FieldOf): Place {
+export function fromAddress(
+  search: string,
+  facets: readonly Pick<Facet, "field" | "mode">[],
+  fieldOf: FieldOf,
+  names: QueryNames = {},
+): Place {
   const query = new URLSearchParams(search);
-  let selection: Selection = { ...emptySelection, text: (query.get("q") ?? "").slice(0, 1000) };
+  const called = (key: string) => nameIn(names, key);
+  let selection: Selection = { ...emptySelection, text: (query.get(called("q")) ?? "").slice(0, 1000) };
   for (const { field: key, mode } of facets) {
     const field = fieldOf(key);
     if (field)
       selection = withChoice(
         selection,
         key,
-        mode === "range" ? readRange(query, field) : readOptions(query, key, mode === "one"),
+        mode === "range" ? readRange(query, called(key), field) : readOptions(query, called(key), mode === "one"),
       );
   }
-  const asked = query.get("sort") ?? "";
+  const asked = query.get(called("sort")) ?? "";
   const sort = namedSorts.includes(asked)
     ? asked
     : sortKeys(asked, (key) => fieldOf(key) !== undefined)
         .map(({ field, down }) => `${down ? "-" : ""}${field}`)
         .join(",");
-  const page = Number(query.get("page"));
+  const page = Number(query.get(called("page")));
   return { selection, sort, page: Number.isSafeInteger(page) && page > 1 ? page : 1 };
 }
 
-function readOptions(query: URLSearchParams, key: string, single: boolean): Choice {
-  const options = [...new Set(query.getAll(key).map(identity).filter(Boolean))];
+function readOptions(query: URLSearchParams, name: string, single: boolean): Choice {
+  const options = [...new Set(query.getAll(name).map(identity).filter(Boolean))];
   return { options: single ? options.slice(0, 1) : options };
 }
 
-function readRange(query: URLSearchParams, { key, kind }: Field): Choice {
-  const names = rangeNames(key);
-  const end = (name: string) => {
-    const value = toNumber(query.get(name) ?? "", kind);
+function readRange(query: URLSearchParams, name: string, { kind }: Field): Choice {
+  const ends = rangeNames(name);
+  const end = (one: string) => {
+    const value = toNumber(query.get(one) ?? "", kind);
     return Number.isNaN(value) ? undefined : value;
   };
-  return { min: end(names.min), max: end(names.max) };
+  return { min: end(ends.min), max: end(ends.max) };
 }
 
 /**
@@ -94,7 +111,12 @@ export function heldBack(
   present: string,
   facets: readonly Pick<Facet, "field">[],
   searches: boolean,
+  names: QueryNames = {},
 ): [name: string, value: string][] {
-  const sent = new Set([...(searches ? ["q"] : []), "page", ...facets.flatMap(({ field }) => namesOf(field))]);
+  const sent = new Set([
+    ...(searches ? [nameIn(names, "q")] : []),
+    nameIn(names, "page"),
+    ...facets.flatMap(({ field }) => namesOf(nameIn(names, field))),
+  ]);
   return [...new URLSearchParams(present)].filter(([name]) => !sent.has(name));
 }

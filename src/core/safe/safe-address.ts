@@ -5,5 +5,10 @@ const isOwnPlace = (address: string): boolean => /^\/(?![/\\])/.test(address) &&
 export const isSafeAddress = (address: string): boolean =>
   /^(?:https?:\/\/|mailto:|tel:)/i.test(address) || /^[?#]/.test(address) || isOwnPlace(address);
 
-/** Where a picture may come from: the web or the shop itself. */
-export const isSafePicture = (address: string): boolean => /^https?:\/\//i.test(address) || isOwnPlace(address);
+/** A place told from where the page is, which no scheme can stand in front of. */
+export const isRelativePlace = (address: string): boolean =>
+  /^\.{1,2}\/(?![/\\])/.test(address) && !/[\t\n\r]/.test(address);
+
+/** Where a picture may come from: the web, or the shop itself. */
+export const isSafePicture = (address: string): boolean =>
+  /^https?:\/\//i.test(address) || isOwnPlace(address) || isRelativePlace(address);

@@ -1,9 +1,12 @@
 import type { BandLimits } from "../band/band.ts";
 import type { Edit } from "../document/edit.ts";
-import type { ShopDocument } from "./shop-schema.ts";
+import type { ShopDocument, Site } from "./shop-schema.ts";
+import { siteOf, usualSite } from "./site.ts";
 
 /** One step over what holds for a whole shop. */
 export type ShopEdit = Edit<ShopDocument>;
+
+const isSame = (a: Site, b: Site): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Least px between the two limits, and the ends of the ruler. */
 const apart = 100;
@@ -16,6 +19,16 @@ export const setLimits = (limits: BandLimits): ShopEdit => ({
   change: (shop) => {
     const medium = Math.round(Math.max(least, Math.min(limits.medium, most - apart)));
     shop.limits = { medium, wide: Math.round(Math.max(medium + apart, Math.min(limits.wide, most))) };
+  },
+});
+
+/** Says how panels stand on the shop's own site. What is as usual is left out. */
+export const setSite = (changes: Partial<Site>): ShopEdit => ({
+  words: "Set how panels stand on the site",
+  change: (shop) => {
+    const site = { ...siteOf(shop), ...changes };
+    if (isSame(site, usualSite)) delete shop.site;
+    else shop.site = site;
   },
 });
 

@@ -1,5 +1,5 @@
 import { type InferType, number, string } from "yup";
-import { exact, listOf, someText, wholeIn } from "../document/schema.ts";
+import { exact, listOf, record, someText, text, wholeIn } from "../document/schema.ts";
 
 /** Version of the format of a shop's own settings that this code writes. */
 export const shopFormat = 1;
@@ -29,6 +29,18 @@ export function isLanguage(tag: string): boolean {
   }
 }
 
+/** How a shop's panels stand on the site that they are handed to. */
+const site = exact({
+  /** Where the handed files are, as pages of the site name it; it ends with a slash. */
+  at: someText(500),
+  /** Where products are: `{id}` and `{variant}` stand for a product's id and the number of its matching variant, from 1. */
+  link: someText(500),
+  /** The address that panels send choices to, where they do not find products on their own page; empty for none. */
+  action: text(500),
+  /** What the site's queries call fields by key, and `q`, `sort` and `page`, where that is not their own name. */
+  names: record(someText(100)),
+});
+
 /** What holds for all panels and pages of a shop. */
 export const shopSchema = exact({
   format: number<typeof shopFormat>().strict().oneOf([shopFormat]).required(),
@@ -45,6 +57,11 @@ export const shopSchema = exact({
   languages: listOf(language(), 20),
   /** The look of the shop's pages, and of panels that have none of their own; absent where it is the usual one. */
   look: someText(200).optional(),
+  /** Absent where everything is as usual. */
+  site: site.optional().default(undefined),
 });
+
+/** See {@link shopSchema}. */
+export type Site = InferType<typeof site>;
 
 export type ShopDocument = InferType<typeof shopSchema>;

@@ -2,14 +2,11 @@ import { createHash } from "node:crypto";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { LRUCache } from "lru-cache";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import { changeBetween } from "../../core/document/edit.ts";
-import type { DocumentKind } from "../../core/document/kind.ts";
 import { eachDocument } from "../../core/folder/each-document.ts";
 import { readFolder } from "../../core/folder/read-folder.ts";
 import { type WholeShop, withPlace } from "../../core/folder/whole-shop.ts";
 import { writeDocuments } from "../../core/folder/write-folder.ts";
-import { lookKind } from "../../core/look/kind.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import { Fault } from "../fault.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
@@ -18,6 +15,7 @@ import { type Content, ContentSchema, type Edition, EditionSchema, type Shop } f
 import { loadBytes } from "./shops.ts";
 import { draftOf, type ShopHead, type ShopSource } from "./source.ts";
 import { wholeShop } from "./whole-shops.ts";
+import { wholeSource } from "./whole-source.ts";
 import { write } from "./write.ts";
 
 const hashOf = (bytes: Uint8Array): string => createHash("sha256").update(bytes).digest("hex");
@@ -108,23 +106,14 @@ export async function editionOf(em: SqlEntityManager, shop: ShopHead, n?: number
 }
 
 function sourceOf(em: SqlEntityManager, shop: ShopHead, edition: Edition): ShopSource {
-  const whole = () => openEdition(em, edition);
-  const { name, currency, variantCount } = edition;
-  return {
-    key: `edition ${edition.id}`,
+  const { id, n, name, currency, variantCount } = edition;
+  return wholeSource({
+    key: `edition ${id}`,
+    edition: n,
     shop: { ...shop, name, currency, variantCount },
-    edition: edition.n,
-    async read<D extends object>(kind: DocumentKind<D>, slug?: string) {
-      const document = documentIn(await whole(), kind, kind.many ? slug : undefined);
-      return document && { version: 1, document: placed(document, shop.slug) };
-    },
-    version: async () => 1,
-    async first(kind) {
-      const all = await whole();
-      return (kind.name === lookKind.name ? all.looks : all.panels)[0]?.slug;
-    },
-    catalogue: async (): Promise<Catalogue> => (await whole()).catalogue,
-  };
+    open: () => openEdition(em, edition),
+    placed: (document) => placed(document, shop.slug),
+  });
 }
 
 const withPlaces = new WeakMap<object, object>();
@@ -135,13 +124,6 @@ function placed<D extends object>(document: D, slug: string): D {
   withPlaces.set(document, known);
   // What is kept for a document is that document with other addresses.
   return known as D;
-}
-
-/** A document of a kind in a whole shop. */
-function documentIn<D extends object>(whole: WholeShop, { name }: DocumentKind<D>, slug?: string): D | undefined {
-  const found = eachDocument(whole).find((one) => one.kind.name === name && one.slug === slug);
-  // What stands under a kind's name is that kind's document.
-  return found?.document as D | undefined;
 }
 
 /** A state of a shop: its draft, or an edition by its number. @throws Fault when there is no such edition */

@@ -38,6 +38,7 @@ function stateOf(changes: Partial<Layout>, more: Partial<ListingState> = {}, cho
     base: "/shop/n",
     rows: [],
     asked: facets,
+    names: {},
     sort: "",
     page: 1,
     layout,

@@ -1,6 +1,5 @@
 import { useEffect, useRef } from "preact/hooks";
-import { toAddress } from "../../core/place/address.ts";
-import type { Perform } from "../panel/panel-state.ts";
+import { type Perform, queryTo } from "../panel/panel-state.ts";
 import type { ListingState } from "./listing-state.ts";
 
 interface Props {
@@ -12,7 +11,7 @@ interface Props {
 
 /** A link that shows more products below those that are there; without scripts it is a link as well. */
 export function More({ state, perform, scroll }: Props) {
-  const { answer, page, say, fields, query, asked, layout } = state;
+  const { answer, page, say, layout } = state;
   const link = useRef<HTMLAnchorElement>(null);
   const left = answer.total - answer.products.length;
   const next = useRef(() => {});
@@ -36,7 +35,7 @@ export function More({ state, perform, scroll }: Props) {
         <a
           ref={link}
           class="zt-more"
-          href={toAddress({ ...state, page: page + 1 }, (key) => fields.get(key), query, asked)}
+          href={queryTo(state, { ...state, page: page + 1 })}
           onClick={(event) => {
             event.preventDefault();
             next.current();

@@ -1,10 +1,9 @@
 import { type ComponentChildren, Fragment } from "preact";
 import type { Part } from "../../core/match/answer.ts";
 import { emptySelection } from "../../core/match/selection.ts";
-import { toAddress } from "../../core/place/address.ts";
 import { nextPlace } from "../../core/place/place.ts";
 import { type Chip, chipsOf } from "../panel/chips.ts";
-import type { Perform } from "../panel/panel-state.ts";
+import { type Perform, queryTo } from "../panel/panel-state.ts";
 import type { ListingState } from "./listing-state.ts";
 
 /**
@@ -20,7 +19,7 @@ export function NothingFound({
   perform: Perform;
   children?: ComponentChildren;
 }) {
-  const { say, layout, answer, fields, query, asked, selection } = state;
+  const { say, layout, answer, selection } = state;
   const near = selection.text.trim() === "" ? [] : (answer.near ?? []);
   const chips = chipsOf(state);
   const takeBacks = answer.takeBacks ?? [];
@@ -40,7 +39,7 @@ export function NothingFound({
             <Fragment key={text}>
               {at > 0 ? ", " : ""}
               <a
-                href={toAddress(nextPlace(state, { do: "search", text }), (key) => fields.get(key), query, asked)}
+                href={queryTo(state, nextPlace(state, { do: "search", text }))}
                 onClick={(event) => {
                   event.preventDefault();
                   perform({ do: "search", text });

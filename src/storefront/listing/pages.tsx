@@ -1,17 +1,16 @@
 import { Fragment } from "preact";
-import { toAddress } from "../../core/place/address.ts";
-import type { Perform } from "../panel/panel-state.ts";
+import { type Perform, queryTo } from "../panel/panel-state.ts";
 import type { ListingState } from "./listing-state.ts";
 
 /** Links to the pages of the result: the first, the last and those around the present one. */
 export function Pages({ state, perform }: { state: ListingState; perform: Perform }) {
-  const { say, answer, fields, query, asked, layout } = state;
+  const { say, answer, layout } = state;
   const last = Math.ceil(answer.total / layout.size);
   if (last < 2) return null;
   const numbers = Array.from({ length: last }, (_, i) => i + 1).filter(
     (n) => n === 1 || n === last || Math.abs(n - state.page) < 2,
   );
-  const link = (page: number) => toAddress({ ...state, page }, (key) => fields.get(key), query, asked) || "?";
+  const link = (page: number) => queryTo(state, { ...state, page }) || "?";
   return (
     <nav class="zs-pages" aria-label={say("pages")}>
       {numbers.map((page, i) => (

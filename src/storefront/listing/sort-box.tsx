@@ -13,29 +13,44 @@ const words: Readonly<Record<UsualSort, WordKey>> = {
   name: "sortName",
 };
 
-/** The order of the products: the designer's choices, or the usual ones. The first is what the page is in by itself. */
+/** An order that can be chosen: as a question has it, and what shoppers read. */
+export interface SortChoice {
+  sort: string;
+  label: string;
+}
+
+/** The orders that can be chosen: the designer's, or the usual ones. The first is what the page is in by itself. */
+export function sortChoices({
+  say,
+  order,
+  fields,
+  layout,
+  language,
+}: Pick<ListingState, "say" | "order" | "fields" | "layout" | "language">): SortChoice[] {
+  if (layout.sorts.length > 0)
+    return layout.sorts.map(({ sort, label, labels }, at) => ({
+      sort: at === 0 ? "" : sort,
+      label: wordsIn({ text: label, others: labels }, language),
+    }));
+  return usualSorts([...fields.values()]).flatMap(({ sort, goesBy }) =>
+    // What is searched for stands in the order of how well it fits, and the shop's is one to be chosen.
+    goesBy === "shop" && order === bestMatch
+      ? [
+          { sort: "", label: say("sortBest") },
+          { sort: "shop", label: say("sortShop") },
+        ]
+      : [{ sort, label: say(words[goesBy]) }],
+  );
+}
+
+/** The order of the products. */
 export function SortBox({ state, perform }: { state: ListingState; perform: Perform }) {
-  const { say, sort, order, fields, layout, language } = state;
-  const choices =
-    layout.sorts.length > 0
-      ? layout.sorts.map(({ sort: one, label, labels }, at) => ({
-          sort: at === 0 ? "" : one,
-          label: wordsIn({ text: label, others: labels }, language),
-        }))
-      : usualSorts([...fields.values()]).flatMap(({ sort: one, goesBy }) =>
-          // What is searched for stands in the order of how well it fits, and the shop's is one to be chosen.
-          goesBy === "shop" && order === bestMatch
-            ? [
-                { sort: "", label: say("sortBest") },
-                { sort: "shop", label: say("sortShop") },
-              ]
-            : [{ sort: one, label: say(words[goesBy]) }],
-        );
+  const { say, sort } = state;
   return (
     <label class="zs-sort">
       <span class="zt-unseen">{say("sortBy")}</span>
       <select value={sort} onChange={(event) => perform({ do: "sort", sort: event.currentTarget.value })}>
-        {choices.map(({ sort: one, label }) => (
+        {sortChoices(state).map(({ sort: one, label }) => (
           <option key={one} value={one}>
             {label}
           </option>

@@ -6,6 +6,7 @@ import type { FacetAnswer } from "../../core/match/answer.ts";
 import { choiceOf } from "../../core/match/selection.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import { nameIn } from "../../core/place/address.ts";
 import { type FacetSettings, settingsOn } from "../../core/setting/settings.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
 import { viewOf } from "./displays/views.ts";
@@ -110,6 +111,7 @@ function displayProps(
   return {
     row,
     field,
+    name: nameIn(state.names, row.field),
     settings,
     label: rowLabel(row, state.language) || field.name,
     id: `${state.id}-${row.id}`,

@@ -4,7 +4,8 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Facet, Selection } from "../../core/match/question.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { Act } from "../../core/place/place.ts";
+import { type QueryNames, toAddress } from "../../core/place/address.ts";
+import type { Act, Place } from "../../core/place/place.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Say } from "../words/say.ts";
 
@@ -28,7 +29,13 @@ export interface Shared {
   rows: readonly FacetRow[];
   /** The page's facets as the engine is asked for them. */
   asked: readonly Facet[];
+  /** What queries call things where a site wants other names for them. */
+  names: QueryNames;
 }
+
+/** The query that leads to a place of the page, with its `?`; empty where there is nothing to say. */
+export const queryTo = ({ fields, query, asked, names }: Shared, place: Place): string =>
+  toAddress(place, (key) => fields.get(key), query, asked, names);
 
 /** All that one panel is drawn from. */
 export interface PanelState extends Shared {

@@ -17,7 +17,7 @@ interface Props {
 
 /** A panel's rows in order. It is a form, so that it also works without scripts. */
 export function PanelView({ state, perform, apply, action }: Props) {
-  const { panel, slug, say, query, waits, answer, behaviour } = state;
+  const { panel, slug, say, query, names, waits, answer, behaviour } = state;
   const form = useRef<HTMLFormElement>(null);
   const inSight = useSight(form, panel.rows);
   const searches = panel.rows.some((row) => row.kind === "piece" && row.piece === "search");
@@ -34,7 +34,7 @@ export function PanelView({ state, perform, apply, action }: Props) {
         if (waits) apply();
       }}
     >
-      {heldBack(query, facetRows(panel), searches).map(([name, value], at) => (
+      {heldBack(query, facetRows(panel), searches, names).map(([name, value], at) => (
         <input key={at} type="hidden" name={name} value={value} />
       ))}
       {panel.rows.map((row) =>

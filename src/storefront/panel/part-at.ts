@@ -8,7 +8,7 @@ const grips: Readonly<Record<string, string>> = {
   switch: ".zt-switch > input, .zt-knob",
   tree: ".zt-twig",
   plain: ".zt-plain-option .zt-name",
-  slider: ".zt-track, .zt-track > input, .zt-bars, .zt-bars > span, .zt-bubble",
+  slider: ".zt-track, .zt-track > input, .zt-bars, .zt-bars > path, .zt-bubble",
 };
 
 const matches = (element: Element, name: string, { at }: Part): boolean => {

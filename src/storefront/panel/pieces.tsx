@@ -4,13 +4,13 @@ import { pathSeparator } from "../../core/catalogue/path.ts";
 import { isEmpty } from "../../core/match/selection.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/panel-schema.ts";
-import { toAddress } from "../../core/place/address.ts";
+import { nameIn } from "../../core/place/address.ts";
 import { type Act, nextPlace, startPlace } from "../../core/place/place.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
 import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { Count } from "./count.tsx";
-import type { PanelState, Perform, Shared } from "./panel-state.ts";
+import { type PanelState, type Perform, queryTo, type Shared } from "./panel-state.ts";
 
 interface Props<R extends PieceRow = PieceRow> {
   row: R;
@@ -85,7 +85,7 @@ function Search({ state, perform, label }: Props) {
       ref={input}
       class="zt-search"
       type="search"
-      name="q"
+      name={nameIn(state.names, "q")}
       aria-label={name}
       placeholder={name}
       defaultValue={text}
@@ -122,7 +122,7 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
           return (
             <li key={id}>
               <a
-                href={toAddress(nextPlace(startPlace, only), (key) => state.fields.get(key), state.query, state.asked)}
+                href={queryTo(state, nextPlace(startPlace, only))}
                 onClick={(event) => {
                   if (event.ctrlKey || event.metaKey || event.shiftKey) return;
                   event.preventDefault();

@@ -121,6 +121,7 @@ function panelState(row: FacetRow, state: State, { band, words, language }: Spec
     base: "",
     rows: [row],
     asked,
+    names: {},
   };
 }
 

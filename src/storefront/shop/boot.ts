@@ -4,8 +4,8 @@ import type { SearchedField } from "../../core/index/search-schema.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
+import type { PagePanel } from "../page/page-panel.ts";
 import type { Words } from "../words/say.ts";
-import type { PagePanel } from "./page-panel.ts";
 
 /** Where a page's questions are answered: in the page itself, in a worker of its own, or on the server. */
 export type EnginePlace = "page" | "worker" | "server";

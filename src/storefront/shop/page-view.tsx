@@ -4,15 +4,14 @@ import type { Placement } from "../../core/panel/placement.ts";
 import type { Act } from "../../core/place/place.ts";
 import { Listing } from "../listing/listing.tsx";
 import { SortBox } from "../listing/sort-box.tsx";
+import { behaviourOn, placeOf } from "../page/page-panel.ts";
+import type { PageState } from "../page/page-state.ts";
+import { bandsOf, DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
 import { Count } from "../panel/count.tsx";
-import { Drawer } from "../panel/drawer.tsx";
-import { ButtonText } from "../panel/drawer-button.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
 import { Chosen } from "../panel/pieces.tsx";
-import { behaviourOn, placeOf } from "./page-panel.ts";
-import type { PageState } from "./page-state.ts";
 import { Crumbs, ShopFrame } from "./shop-frame.tsx";
-import { Article, bandsOf, DrawerButton, keyOf, type Placed, placedOn, Slot } from "./slots.tsx";
+import { Article, Slot } from "./slots.tsx";
 
 interface Props {
   /** One for each band before a width is known; afterwards that of the present one. */
@@ -68,18 +67,9 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
           <section class="zs-listing" aria-label={say("products")}>
             <Slot name="above" placed={at("above")} show={show} />
             {at("folded").map((one) => (
-              <details
-                key={keyOf(one)}
-                class="zt-folded"
-                data-bands={one.bands}
-                data-of={one.one.slug}
-                data-placement="folded"
-              >
-                <summary class="zt-drawer-button">
-                  <ButtonText state={one.state} />
-                </summary>
+              <FoldedPanel key={keyOf(one)} one={one}>
                 {show(one)}
-              </details>
+              </FoldedPanel>
             ))}
             <div class="zs-tools">
               {at("drawer")
@@ -114,19 +104,9 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
         </div>
       )}
       {at("drawer").map((one) => (
-        <div key={keyOf(one)} data-bands={one.bands} data-of={one.one.slug} data-placement="drawer">
-          <Drawer
-            open={one.page.drawer === one.one.slug}
-            total={one.state.answer.total}
-            say={say}
-            from={one.state.behaviour.drawerFrom}
-            width={one.state.behaviour.drawerWidth}
-            ownButton={one.state.waits}
-            close={() => openDrawer(undefined)}
-          >
-            {show(one)}
-          </Drawer>
-        </div>
+        <PanelDrawer key={keyOf(one)} one={one} open={openDrawer}>
+          {show(one)}
+        </PanelDrawer>
       ))}
     </ShopFrame>
   );

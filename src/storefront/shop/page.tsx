@@ -6,14 +6,14 @@ import { fromAddress, toAddress } from "../../core/place/address.ts";
 import { startPlace } from "../../core/place/place.ts";
 import { openEngine } from "../engine/open-engine.ts";
 import { BasketContext } from "../listing/basket.ts";
+import { withTouched } from "../page/early-choices.ts";
+import { behaviourOn, displaysOf, facetsOf } from "../page/page-panel.ts";
+import { answerAt, firstState } from "../page/page-state.ts";
+import { PageStore } from "../page/store.ts";
 import { loadViews } from "../panel/displays/load-views.ts";
 import { putWords } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
-import { withTouched } from "./early-choices.ts";
-import { behaviourOn, displaysOf, facetsOf } from "./page-panel.ts";
-import { answerAt, firstState } from "./page-state.ts";
 import { PageView } from "./page-view.tsx";
-import { PageStore } from "./store.ts";
 
 /** Wakes the page that the server drew: fetches the catalogue, takes over the markup, and follows the address bar. */
 async function start(): Promise<void> {

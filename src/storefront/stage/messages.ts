@@ -5,9 +5,8 @@ import type { Selection } from "../../core/match/question.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { RowShift } from "../../core/shift/layout-shift.ts";
-
+import type { PagePanel } from "../page/page-panel.ts";
 import type { ShopAround } from "../shop/boot.ts";
-import type { PagePanel } from "../shop/page-panel.ts";
 
 import type { ArrangeAct } from "./arrange/act.ts";
 

@@ -1,6 +1,6 @@
 import { stayingOn } from "../../core/page/bars.ts";
-import { behaviourOn } from "../shop/page-panel.ts";
-import type { PageStore } from "../shop/store.ts";
+import { behaviourOn } from "../page/page-panel.ts";
+import type { PageStore } from "../page/store.ts";
 
 /**
  * Draws, or takes away, how far below the top the sticky panel that is worked on stays: the bars that stay, and the

@@ -1,9 +1,9 @@
 import type { BandLimits } from "../../core/band/band.ts";
 import { patched } from "../../core/document/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { PagePanel } from "../page/page-panel.ts";
+import type { PageStore } from "../page/store.ts";
 import { putAllViews } from "../panel/displays/all.ts";
-import type { PagePanel } from "../shop/page-panel.ts";
-import type { PageStore } from "../shop/store.ts";
 import { direction } from "../words/direction.ts";
 import { putAllWords } from "../words/languages.ts";
 import { arrange } from "./arrange/arrange.tsx";

@@ -3,8 +3,8 @@ import { emptySelection, isSameSelection, withChoice } from "../../core/match/se
 import { facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { excused, type RowShift, type TrialStep } from "../../core/shift/layout-shift.ts";
-import { placeOf } from "../shop/page-panel.ts";
-import type { PageStore } from "../shop/store.ts";
+import { placeOf } from "../page/page-panel.ts";
+import type { PageStore } from "../page/store.ts";
 import { shiftBetween, takeSnapshot } from "./snapshot.ts";
 
 /** Longest that an answer is waited for, in ms. */

@@ -105,4 +105,5 @@ const stateFor = (
   base: "",
   rows: facetRows(panel),
   asked: engineFacets(panel, band),
+  names: {},
 });

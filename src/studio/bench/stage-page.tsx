@@ -4,7 +4,7 @@ import { countsOf } from "../../core/match/engine.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { PagePanel, Target } from "../../storefront/shop/page-panel.ts";
+import type { PagePanel, Target } from "../../storefront/page/page-panel.ts";
 import { readDocument } from "../shell/documents.ts";
 import { useAnswer, useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";

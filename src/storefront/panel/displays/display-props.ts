@@ -30,6 +30,8 @@ export interface RangeView extends Omit<OptionView, "id" | "swatch"> {
 export interface DisplayProps {
   row: FacetRow;
   field: Field;
+  /** What a query calls the field, and so its inputs are called. */
+  name: string;
   /** As they are on the present band. */
   settings: FacetSettings;
   /** What shoppers read above the facet, for naming controls. */

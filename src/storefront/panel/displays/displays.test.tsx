@@ -43,6 +43,7 @@ function show(name: DisplayName, props: Partial<DisplayProps> = {}, mode: Mode =
     render(
       <View
         row={rowFor(mode)}
+        name="colour"
         settings={settingsOn(settings, "wide")}
         ranges={[]}
         say={sayOf("en")}
@@ -294,7 +295,7 @@ describe("options that lie open", () => {
       foldAfter: { wide: 0 },
     });
     const list = root.querySelector<HTMLElement>(".zt-options");
-    expect(list?.style.maxHeight).toBe("200px");
+    expect(list?.style.getPropertyValue("--limit")).toBe("200px");
     expect(list?.style.getPropertyValue("--columns")).toBe("2");
     expect(list?.tabIndex).toBe(0);
     expect(inputs()).toHaveLength(30);
@@ -425,7 +426,7 @@ describe("slider", () => {
       ["Colour, least", "0", "340", "5", "50", "€50"],
       ["Colour, most", "0", "340", "5", "340", "€340"],
     ]);
-    expect(root.querySelectorAll(".zt-bars span")).toHaveLength(4);
+    expect(root.querySelectorAll(".zt-bars path")).toHaveLength(4);
     expect(root.textContent).toContain("€50 to €340");
   });
 

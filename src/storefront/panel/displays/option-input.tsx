@@ -3,12 +3,12 @@ import { OptionCount } from "./option-count.tsx";
 import type { OptionProps } from "./option-list.tsx";
 
 /** The input behind an option: a check box, or a radio button in a one-of facet, where a second click takes the choice back. */
-export function OptionInput({ row, option, toggle }: Pick<OptionProps, "row" | "option" | "toggle">) {
+export function OptionInput({ row, name, option, toggle }: Pick<OptionProps, "row" | "name" | "option" | "toggle">) {
   const single = row.mode === "one";
   return (
     <input
       type={single ? "radio" : "checkbox"}
-      name={row.field}
+      name={name}
       value={option.id}
       checked={option.chosen}
       disabled={option.faded}
@@ -20,16 +20,16 @@ export function OptionInput({ row, option, toggle }: Pick<OptionProps, "row" | "
 
 /** An option as a box with its name and count beside it. */
 export function BoxOption({
-  name,
+  words,
   children,
   ...props
-}: Omit<OptionProps, "settings"> & { name?: string; children?: ComponentChildren }) {
+}: Omit<OptionProps, "settings"> & { words?: string; children?: ComponentChildren }) {
   const { option } = props;
   return (
     <label class="zt-box" data-faded={option.faded || undefined}>
       <OptionInput {...props} />
       {children}
-      <span class="zt-name">{name ?? option.label}</span>
+      <span class="zt-name">{words ?? option.label}</span>
       <OptionCount option={option} say={props.say} />
     </label>
   );

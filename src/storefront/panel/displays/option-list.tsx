@@ -3,9 +3,13 @@ import { useState } from "preact/hooks";
 import { fitsWords, words } from "../../../core/index/words.ts";
 import type { DisplayProps, OptionView } from "./display-props.ts";
 
-export interface OptionProps extends Pick<DisplayProps, "row" | "settings" | "toggle" | "say"> {
+export interface OptionProps extends Pick<DisplayProps, "row" | "name" | "settings" | "toggle" | "say"> {
   option: OptionView;
 }
+
+/** How the height that options are limited to reaches their style sheet. */
+export const limitOf = ({ maxHeight }: Pick<DisplayProps["settings"], "maxHeight">): Record<string, string> =>
+  maxHeight > 0 ? { "--limit": `${maxHeight}px` } : {};
 
 interface Props extends DisplayProps {
   /** Draws one option. */
@@ -22,8 +26,8 @@ interface Props extends DisplayProps {
  * facet's settings have it. Chosen options are always shown, at their place, so that none is hidden while
  * it narrows the page.
  */
-export function OptionList({ Option, class: name, dense = 1, inRow = false, ...props }: Props) {
-  const { settings, options, row, toggle, label, id, say } = props;
+export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...props }: Props) {
+  const { settings, options, row, name, toggle, label, id, say } = props;
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState("");
   const query = words(asked);
@@ -34,6 +38,7 @@ export function OptionList({ Option, class: name, dense = 1, inRow = false, ...p
   const folds = settings.foldAfter > 0 && query.length === 0 && found.length > after + 1;
   const shown = folds && !open ? found.filter((option, place) => place < after || option.chosen) : found;
   const flow = inRow || settings.flow === "row" ? "row" : "column";
+  const columns = flow === "column" && settings.columns > 1 ? settings.columns : undefined;
   return (
     <>
       {settings.searchInside ? (
@@ -48,19 +53,17 @@ export function OptionList({ Option, class: name, dense = 1, inRow = false, ...p
       ) : null}
       <ul
         id={`${id}-options`}
-        class={`zt-options ${name}`}
+        class={`zt-options ${kind}`}
         data-flow={flow}
         data-limited={settings.maxHeight > 0 || undefined}
         tabIndex={settings.maxHeight > 0 ? 0 : undefined}
         aria-label={label}
-        style={{
-          "--columns": flow === "column" && settings.columns > 1 ? settings.columns : undefined,
-          maxHeight: settings.maxHeight > 0 ? `${settings.maxHeight}px` : undefined,
-        }}
+        data-columns={columns}
+        style={{ "--columns": columns, ...limitOf(settings) }}
       >
         {shown.map((option) => (
           <li key={option.id}>
-            <Option row={row} settings={settings} option={option} toggle={toggle} say={say} />
+            <Option row={row} name={name} settings={settings} option={option} toggle={toggle} say={say} />
           </li>
         ))}
       </ul>

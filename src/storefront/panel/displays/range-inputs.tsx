@@ -5,9 +5,9 @@ import { rangeNames } from "../../../core/place/address.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 /** Two fields for a range's ends; an empty one leaves its end open. */
-export function RangeInputs({ row, field, label, choice, choose, ends, say }: DisplayProps & { ends: Ends }) {
+export function RangeInputs({ name, field, label, choice, choose, ends, say }: DisplayProps & { ends: Ends }) {
   const chosen = rangeOf(choice);
-  const names = rangeNames(row.field);
+  const names = rangeNames(name);
   return (
     <div class="zt-ends">
       <End

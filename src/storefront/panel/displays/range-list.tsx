@@ -17,6 +17,7 @@ export function RangeList({ ranges, label, id, columns = 1, choose, draw, say }:
       role="radiogroup"
       aria-label={label}
       data-flow="column"
+      data-columns={columns > 1 ? columns : undefined}
       style={{ "--columns": columns > 1 ? columns : undefined }}
     >
       {ranges.map((range, at) => (

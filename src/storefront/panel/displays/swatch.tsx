@@ -14,7 +14,8 @@ export function Swatch({ swatch, settings: { shape, edge }, class: name }: Swatc
     <span
       {...same}
       data-unknown={swatch?.colours ? undefined : ""}
-      style={swatch?.colours ? { background: paint(swatch) } : undefined}
+      data-painted={swatch?.colours ? "" : undefined}
+      style={swatch?.colours ? { "--paint": paint(swatch) } : undefined}
     />
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from "preact/hooks";
 import type { Placement } from "../../../core/panel/placement.ts";
-import { placeOf } from "../../shop/page-panel.ts";
-import type { PageState } from "../../shop/page-state.ts";
+import { placeOf } from "../../page/page-panel.ts";
+import type { PageState } from "../../page/page-state.ts";
 import type { ArrangeAct } from "./act.ts";
 import { dragged } from "./drag.ts";
 

@@ -1,7 +1,7 @@
 import { useState } from "preact/hooks";
 import type { Row } from "../../../core/panel/panel-schema.ts";
+import type { PagePanel } from "../../page/page-panel.ts";
 import { partsAt } from "../../panel/part-at.ts";
-import type { PagePanel } from "../../shop/page-panel.ts";
 import type { ArrangeAct } from "./act.ts";
 import { dragged } from "./drag.ts";
 import { dropPlace, nearestShare, type RowBox } from "./geometry.ts";

@@ -9,12 +9,12 @@ export function View(props: DisplayProps) {
   return props.row.mode === "one" || props.row.mode === "tree" ? <One {...props} /> : <Many {...props} />;
 }
 
-function One({ row, options, choose, label, say }: DisplayProps) {
+function One({ row, name, options, choose, label, say }: DisplayProps) {
   const chosen = options.find((option) => option.chosen);
   return (
     <select
       class="zt-select"
-      name={row.field}
+      name={name}
       aria-label={label}
       value={chosen?.id ?? ""}
       onChange={(event) => choose(event.currentTarget.value ? { options: [event.currentTarget.value] } : undefined)}

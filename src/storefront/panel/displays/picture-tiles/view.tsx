@@ -14,7 +14,7 @@ export function View(props: DisplayProps) {
   );
 }
 
-function PictureTile({ row, settings, option, toggle, say }: OptionProps) {
+function PictureTile({ row, name, settings, option, toggle, say }: OptionProps) {
   const caption = settings.caption === "on" ? "under" : settings.caption;
   const named = caption !== "hint";
   return (
@@ -25,7 +25,7 @@ function PictureTile({ row, settings, option, toggle, say }: OptionProps) {
       data-chosen={option.chosen || undefined}
       title={named ? undefined : option.count === undefined ? option.label : `${option.label} · ${option.count}`}
     >
-      <OptionInput row={row} option={option} toggle={toggle} />
+      <OptionInput row={row} name={name} option={option} toggle={toggle} />
       {option.swatch ? (
         <Swatch swatch={option.swatch} settings={settings} class="zt-picture" />
       ) : (

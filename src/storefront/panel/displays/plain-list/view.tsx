@@ -6,10 +6,10 @@ import { OptionList, type OptionProps } from "../option-list.tsx";
 /** Words alone; what is chosen is set strong and has a mark in front. */
 export const View = (props: DisplayProps) => <OptionList {...props} class="zt-plain" Option={PlainOption} />;
 
-function PlainOption({ row, option, toggle, say }: OptionProps) {
+function PlainOption({ row, name, option, toggle, say }: OptionProps) {
   return (
     <label class="zt-plain-option" data-faded={option.faded || undefined} data-chosen={option.chosen || undefined}>
-      <OptionInput row={row} option={option} toggle={toggle} />
+      <OptionInput row={row} name={name} option={option} toggle={toggle} />
       <span class="zt-name">{option.label}</span>
       <OptionCount option={option} say={say} />
     </label>

@@ -6,10 +6,10 @@ import { BoxOption } from "../option-input.tsx";
 const most = 8;
 
 /** A field that finds options by name, for facets with too many to show; what is chosen stays in sight. */
-export function View({ row, options, toggle, label, id, say }: DisplayProps) {
+export function View({ row, name, options, toggle, label, id, say }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);
-  const fitting = query.length === 0 ? [] : options.filter(({ label: name }) => fitsWords(name, query));
+  const fitting = query.length === 0 ? [] : options.filter(({ label: one }) => fitsWords(one, query));
   const found = fitting.filter(({ chosen }) => !chosen);
   const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
   return (
@@ -25,7 +25,7 @@ export function View({ row, options, toggle, label, id, say }: DisplayProps) {
       <ul id={`${id}-options`} class="zt-options zt-boxes" aria-label={label}>
         {shown.map((option) => (
           <li key={option.id}>
-            <BoxOption row={row} option={option} toggle={toggle} say={say} />
+            <BoxOption row={row} name={name} option={option} toggle={toggle} say={say} />
           </li>
         ))}
       </ul>

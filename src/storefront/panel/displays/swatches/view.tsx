@@ -20,7 +20,7 @@ export function View(props: DisplayProps) {
   );
 }
 
-function SwatchOption({ row, settings, option, toggle, say }: OptionProps) {
+function SwatchOption({ row, name, settings, option, toggle, say }: OptionProps) {
   const { swatch, label, count } = option;
   const caption = settings.caption === "on" && !swatch?.colours ? "hint" : settings.caption;
   const named = caption === "beside" || caption === "under";
@@ -33,9 +33,9 @@ function SwatchOption({ row, settings, option, toggle, say }: OptionProps) {
       title={count === undefined ? label : `${label} · ${count}`}
       style={{ "--mark": swatch?.mark }}
     >
-      <OptionInput row={row} option={option} toggle={toggle} />
+      <OptionInput row={row} name={name} option={option} toggle={toggle} />
       {caption === "on" && swatch ? (
-        <span class="zt-dot-on" style={{ background: paint(swatch) }}>
+        <span class="zt-dot-on" data-painted="" style={{ "--paint": paint(swatch) }}>
           {label}
         </span>
       ) : drawn ? (

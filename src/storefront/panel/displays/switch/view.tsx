@@ -5,7 +5,7 @@ import { OptionCount } from "../option-count.tsx";
 const affirmative = new Set(["yes", "true", "1", "in stock", "on"]);
 
 /** On for the affirmative value, off for no choice at all: “no” is not what shoppers look for. */
-export function View({ row, options, toggle, label, settings, say }: DisplayProps) {
+export function View({ name, options, toggle, label, settings, say }: DisplayProps) {
   const option = options.find(({ id }) => affirmative.has(id)) ?? options[0];
   if (!option) return <p class="zt-hint">{say("notStated")}</p>;
   const plain = affirmative.has(option.id) && option.id !== "in stock";
@@ -15,7 +15,7 @@ export function View({ row, options, toggle, label, settings, say }: DisplayProp
         type="checkbox"
         role="switch"
         aria-checked={option.chosen}
-        name={row.field}
+        name={name}
         value={option.id}
         checked={option.chosen}
         disabled={option.faded}

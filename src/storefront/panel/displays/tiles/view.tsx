@@ -7,10 +7,10 @@ import { OptionList, type OptionProps } from "../option-list.tsx";
 export const View = (props: DisplayProps) => <OptionList {...props} class="zt-tiles" dense={2} inRow Option={Tile} />;
 
 /** An option as a box of its own, with the input lying over it. */
-export function Tile({ row, option, toggle, say }: OptionProps) {
+export function Tile({ row, name, option, toggle, say }: OptionProps) {
   return (
     <label class="zt-tile" data-faded={option.faded || undefined} data-chosen={option.chosen || undefined}>
-      <OptionInput row={row} option={option} toggle={toggle} />
+      <OptionInput row={row} name={name} option={option} toggle={toggle} />
       <span class="zt-name">{option.label}</span>
       <OptionCount option={option} say={say} />
     </label>

@@ -2,12 +2,13 @@ import { useEffect, useRef, useState } from "preact/hooks";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { BoxOption } from "../option-input.tsx";
+import { limitOf } from "../option-list.tsx";
 import { ancestors, type Branch, grow, leaves } from "./grow.ts";
 
 /** Nested categories; or, flat, those that have none below them. */
 export function View(props: DisplayProps) {
   const roots = grow(props.options);
-  const limit = props.settings.maxHeight > 0 ? { maxHeight: `${props.settings.maxHeight}px` } : undefined;
+  const limit = props.settings.maxHeight > 0 ? limitOf(props.settings) : undefined;
   if (props.settings.nested) return <NestedTree {...props} roots={roots} limit={limit} />;
   return (
     <ul
@@ -19,7 +20,14 @@ export function View(props: DisplayProps) {
     >
       {leaves(roots).map(({ option, name }) => (
         <li key={option.id}>
-          <BoxOption row={props.row} option={option} toggle={props.toggle} say={props.say} name={name} />
+          <BoxOption
+            row={props.row}
+            name={props.name}
+            option={option}
+            toggle={props.toggle}
+            say={props.say}
+            words={name}
+          />
         </li>
       ))}
     </ul>
@@ -28,14 +36,14 @@ export function View(props: DisplayProps) {
 
 interface NestedProps extends DisplayProps {
   roots: Branch[];
-  limit: { maxHeight: string } | undefined;
+  limit: Record<string, string> | undefined;
 }
 
 /**
  * A tree view: one stop for the Tab key, arrows inside. Branches fold, and open by themselves only around
  * what is chosen when the page opens. Source: WAI-ARIA Authoring Practices, Tree View.
  */
-function NestedTree({ row, options, toggle, label, roots, limit, say }: NestedProps) {
+function NestedTree({ name: called, options, toggle, label, roots, limit, say }: NestedProps) {
   const [open, setOpen] = useState<ReadonlySet<string>>(
     () => new Set(options.filter((option) => option.chosen).flatMap(({ id }) => ancestors(id))),
   );
@@ -122,7 +130,7 @@ function NestedTree({ row, options, toggle, label, roots, limit, say }: NestedPr
             <label class="zt-box" data-faded={option.faded || undefined}>
               <input
                 type="checkbox"
-                name={row.field}
+                name={called}
                 value={option.id}
                 tabIndex={alive ? -1 : undefined}
                 aria-hidden={alive || undefined}

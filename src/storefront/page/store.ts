@@ -5,10 +5,10 @@ import type { Selection } from "../../core/match/question.ts";
 import { fitSelection } from "../../core/match/selection.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { toAddress } from "../../core/place/address.ts";
 import { type Act, nextPlace, type Place, startPlace } from "../../core/place/place.ts";
+import { queryTo } from "../panel/panel-state.ts";
+import type { ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
-import type { ShopAround } from "./boot.ts";
 import { behaviourOn, type PagePanel } from "./page-panel.ts";
 import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer, questionOf, waitsFor } from "./page-state.ts";
 
@@ -99,8 +99,7 @@ export class PageStore {
     const selection = this.#drafted(slug);
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     if (one?.target) {
-      const { fields, asked } = this.#wanted;
-      return one.target.address + toAddress({ ...startPlace, selection }, (key) => fields.get(key), "", asked);
+      return one.target.address + queryTo({ ...this.#wanted, query: "" }, { ...startPlace, selection });
     }
     this.go({ selection, sort: this.#wanted.sort, page: 1 });
     return undefined;

@@ -22,8 +22,8 @@ import { type FacetSettings, type SettingName, settingsOn, withSetting } from ".
 import { chipsOf } from "../panel/chips.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import { optionViews } from "../panel/option-views.ts";
-import type { Boot } from "./boot.ts";
-import { drawPage } from "./draw-page.tsx";
+import type { Boot } from "../shop/boot.ts";
+import { drawPage } from "../shop/draw-page.tsx";
 import { answerAt, firstState, type PlaceAnswer } from "./page-state.ts";
 import { PageStore } from "./store.ts";
 
@@ -152,9 +152,8 @@ describe("a slow engine", () => {
       one.perform(toggling("light", option));
       await wait(5);
     }
-    await wait(80);
     const all = chosen("light", "shade", "full sun", "half shade");
-    expect([one.state.selection, other.state.selection]).toEqual([all, all]);
+    await vi.waitFor(() => expect([one.state.selection, other.state.selection]).toEqual([all, all]));
     expect(one.state.answer.total).toBe(engine.ask(countsOf(facets, all)).total);
   });
 

@@ -1,7 +1,7 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import type { Facet, Selection } from "../../core/match/question.ts";
 import { choiceOf, withChoice } from "../../core/match/selection.ts";
-import { fromAddress, namesOf } from "../../core/place/address.ts";
+import { fromAddress, nameIn, namesOf, type QueryNames } from "../../core/place/address.ts";
 
 /**
  * A selection with what was changed in the plain form before the page woke. Only inputs that are no longer as they
@@ -12,14 +12,15 @@ export function withTouched(
   form: HTMLFormElement,
   facets: readonly Facet[],
   fieldOf: (key: string) => Field | undefined,
+  names: QueryNames = {},
 ): Selection {
   const touched = new Set([...form.elements].filter(isTouched).map((input) => input.getAttribute("name")));
   if (touched.size === 0) return selection;
   const sent = [...new FormData(form)].flatMap(([name, value]) => (typeof value === "string" ? [[name, value]] : []));
-  const said = fromAddress(`?${new URLSearchParams(sent)}`, facets, fieldOf).selection;
-  const text = touched.has("q") ? said.text : selection.text;
+  const said = fromAddress(`?${new URLSearchParams(sent)}`, facets, fieldOf, names).selection;
+  const text = touched.has(nameIn(names, "q")) ? said.text : selection.text;
   return facets
-    .filter(({ field }) => namesOf(field).some((name) => touched.has(name)))
+    .filter(({ field }) => namesOf(nameIn(names, field)).some((name) => touched.has(name)))
     .reduce((now, { field }) => withChoice(now, field, choiceOf(said, field)), { ...selection, text });
 }
 

@@ -6,11 +6,12 @@ import type { Question, Selection } from "../../core/match/question.ts";
 import { showOf } from "../../core/page/layout.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { facetRows } from "../../core/panel/panel.ts";
+import type { QueryNames } from "../../core/place/address.ts";
 import { orderOf, type Place } from "../../core/place/place.ts";
 import type { ListingState } from "../listing/listing-state.ts";
 import type { PanelState } from "../panel/panel-state.ts";
+import type { Boot, ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
-import type { Boot, ShopAround } from "./boot.ts";
 import { behaviourOn, facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
 
 /** A row that the designer points at. */
@@ -89,9 +90,15 @@ export function answerAt(
   return answer instanceof Promise ? answer.then(take) : take(answer);
 }
 
+/** As much of what a page is born with as it is drawn from. */
+export type Born = Pick<Boot, "shop" | "base" | "page" | "panels" | "fields" | "limits" | "swatches" | "language"> & {
+  /** What queries call things; by their own names where it is absent. */
+  names?: QueryNames;
+};
+
 /** The first state of a page, on one of its bands. @param query what stands behind the address, from its `?` on */
-export function firstState(boot: Boot, band: Band, { place, answer }: PlaceAnswer, query: string): PageState {
-  const { shop, base, page: shown, panels, fields, limits, swatches, language } = boot;
+export function firstState(born: Born, band: Band, { place, answer }: PlaceAnswer, query: string): PageState {
+  const { shop, base, page: shown, panels, fields, limits, swatches, language, names = {} } = born;
   return {
     ...place,
     ...onPage(shown, panels, band),
@@ -111,6 +118,7 @@ export function firstState(boot: Boot, band: Band, { place, answer }: PlaceAnswe
     language,
     say: sayOf(language),
     query,
+    names,
   };
 }
 

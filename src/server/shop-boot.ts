@@ -1,31 +1,31 @@
-import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
-import type { Field } from "../../core/catalogue/field.ts";
-import type { DocumentKind } from "../../core/document/kind.ts";
-import { weightOf } from "../../core/index/text-index.ts";
-import { fontsNamedIn, type ShippedFont } from "../../core/look/fonts.ts";
-import { groundOf } from "../../core/look/ground.ts";
-import { lookKind } from "../../core/look/kind.ts";
-import { pageExtra } from "../../core/look/page-extra.ts";
-import { pageLook } from "../../core/look/page-look.ts";
-import { valueOn } from "../../core/look/resolve.ts";
-import { pagesKind } from "../../core/page/kind.ts";
-import type { Layout } from "../../core/page/layout.ts";
-import type { PagesDocument } from "../../core/page/pages-schema.ts";
-import { shownPage } from "../../core/page/shown-page.ts";
-import { targetOf } from "../../core/page/target.ts";
-import { panelKind } from "../../core/panel/kind.ts";
-import { facetRows } from "../../core/panel/panel.ts";
-import { shopKind } from "../../core/shop/kind.ts";
-import type { SwatchBook } from "../../core/swatch/view.ts";
-import type { Boot, EnginePlace } from "../../storefront/shop/boot.ts";
-import type { PagePanel } from "../../storefront/shop/page-panel.ts";
-import type { Around } from "../../storefront/shop/shop-frame.tsx";
-import { sayOf, wordsOf } from "../../storefront/words/spoken.ts";
-import { noDocument } from "../fault.ts";
-import { facesOf } from "../fonts.ts";
-import type { Catalogues } from "../store/catalogues.ts";
-import { shopLook } from "../store/looks.ts";
-import type { ShopSource } from "../store/source.ts";
+import { bandQueries, resolveBands, resolveScheme } from "../core/band/media.ts";
+import type { Field } from "../core/catalogue/field.ts";
+import type { DocumentKind } from "../core/document/kind.ts";
+import { weightOf } from "../core/index/text-index.ts";
+import { fontsNamedIn, type ShippedFont } from "../core/look/fonts.ts";
+import { groundOf } from "../core/look/ground.ts";
+import { lookKind } from "../core/look/kind.ts";
+import { pageExtra } from "../core/look/page-extra.ts";
+import { pageLook } from "../core/look/page-look.ts";
+import { valueOn } from "../core/look/resolve.ts";
+import { pagesKind } from "../core/page/kind.ts";
+import type { Layout } from "../core/page/layout.ts";
+import type { PagesDocument } from "../core/page/pages-schema.ts";
+import { shownPage } from "../core/page/shown-page.ts";
+import { targetOf } from "../core/page/target.ts";
+import { panelKind } from "../core/panel/kind.ts";
+import { facetRows } from "../core/panel/panel.ts";
+import { shopKind } from "../core/shop/kind.ts";
+import type { SwatchBook } from "../core/swatch/view.ts";
+import type { PagePanel } from "../storefront/page/page-panel.ts";
+import type { Boot, EnginePlace } from "../storefront/shop/boot.ts";
+import type { Around } from "../storefront/shop/shop-frame.tsx";
+import { sayOf, wordsOf } from "../storefront/words/spoken.ts";
+import { noDocument } from "./fault.ts";
+import { facesOf } from "./fonts.ts";
+import type { Catalogues } from "./store/catalogues.ts";
+import { shopLook } from "./store/looks.ts";
+import type { ShopSource } from "./store/source.ts";
 
 /** A shop as all its pages want it. @param base what stands in front of all their addresses */
 export async function openShop(source: ShopSource, catalogues: Catalogues, base: string, asked: string | undefined) {
@@ -136,19 +136,21 @@ export interface PageLook {
   font: ShippedFont | undefined;
 }
 
-/** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
-export async function lookOf(
-  { source, settings, look: own }: OpenShop,
-  panels: readonly PagePanel[],
-): Promise<PageLook> {
+/** What the looks of some panels make of them. Bands and dark are still to be resolved. */
+export async function lookCss({ source, look: own }: OpenShop, panels: readonly PagePanel[]): Promise<string> {
   const read = async (slug: string | undefined) =>
     slug === undefined ? undefined : (await source.read(lookKind, slug))?.document;
   const looked = await Promise.all(panels.map(async (one) => ({ ...one, look: await read(one.panel.look) })));
-  const css = pageLook(own, looked) + pageExtra(own, looked);
-  const [font] = fontsNamedIn(String(valueOn(own, "text.font")));
+  return pageLook(own, looked) + pageExtra(own, looked);
+}
+
+/** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
+export async function lookOf(open: OpenShop, panels: readonly PagePanel[]): Promise<PageLook> {
+  const css = await lookCss(open, panels);
+  const [font] = fontsNamedIn(String(valueOn(open.look, "text.font")));
   const fonts = new Set([...(font ? [font] : []), ...fontsNamedIn(css)]);
   return {
-    css: facesOf([...fonts]) + resolveScheme(resolveBands(css, bandQueries(settings.limits)), "shopper"),
+    css: facesOf([...fonts]) + resolveScheme(resolveBands(css, bandQueries(open.settings.limits)), "shopper"),
     font,
   };
 }

@@ -1,0 +1,77 @@
+import { existsSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { parseArgs } from "node:util";
+import type { Site } from "../core/shop/shop-schema.ts";
+import { Fault } from "../server/fault.ts";
+import { isStale, makeHandoff, manifestName, manifestOf } from "../server/handoff/make.ts";
+import { reportText } from "../server/handoff/report-text.ts";
+import { type Command, didYouMean, onlyOne } from "./command.ts";
+import { openFolder, writeFiles } from "./folder.ts";
+import { UsageError } from "./usage-error.ts";
+
+/** The files for a real site. */
+export const handoff: Command = {
+  name: "handoff",
+  about: "Writes the files that a real site takes: panels as HTML, a style sheet, a script and the catalogue.",
+  usage:
+    "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE]",
+  example: "trellis handoff ./larkmoss --out ./public/trellis --at /trellis/",
+  async run(args) {
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: {
+        out: { type: "string" },
+        page: { type: "string", multiple: true },
+        at: { type: "string" },
+        link: { type: "string" },
+        action: { type: "string" },
+        name: { type: "string", multiple: true },
+        card: { type: "string" },
+      },
+    });
+    const { out, page: pages, at, link, action, card } = values;
+    if (out === undefined) throw new UsageError(`Name the folder to write to with --out. Usage: ${handoff.usage}`);
+    const whole = openFolder(onlyOne(positionals, "shop folder", handoff));
+    const site: Partial<Site> = {
+      ...(at === undefined ? {} : { at }),
+      ...(link === undefined ? {} : { link }),
+      ...(action === undefined ? {} : { action }),
+      ...(values.name ? { names: { ...whole.shop.site?.names, ...namesIn(values.name) } } : {}),
+    };
+    const made = await makeHandoff(whole, { pages, site, card: card === undefined ? undefined : readText(card) }).catch(
+      (error: unknown) => {
+        throw error instanceof Fault ? withHint(error) : error;
+      },
+    );
+    const last = manifestOf(existsSync(join(out, manifestName)) ? readText(join(out, manifestName)) : "");
+    writeFiles(out, made.files, (path) => isStale(path, last));
+    return { text: reportText(made.report), status: 0 };
+  },
+};
+
+function namesIn(given: readonly string[]): Record<string, string> {
+  return Object.fromEntries(
+    given.map((one) => {
+      const at = one.indexOf("=");
+      if (at < 1) throw new UsageError(`--name is KEY=NAME, and not “${one}”.`);
+      return [one.slice(0, at), one.slice(at + 1)];
+    }),
+  );
+}
+
+function readText(file: string): string {
+  try {
+    return readFileSync(file, "utf8");
+  } catch {
+    throw new UsageError(`${file} cannot be read.`);
+  }
+}
+
+/** A page that is not there with the one that was probably meant. */
+function withHint(fault: Fault): Error {
+  const { page, pages } = fault.detail;
+  return typeof page === "string" && Array.isArray(pages)
+    ? new UsageError(`${fault.message}${didYouMean(page, pages)}`)
+    : fault;
+}

@@ -1,0 +1,35 @@
+import { nameIn, namesOf } from "../place/address.ts";
+import { isRelativePlace, isSafeAddress } from "../safe/safe-address.ts";
+import type { ShopDocument, Site } from "./shop-schema.ts";
+
+/** How panels stand on a site until the designer says otherwise. */
+export const usualSite: Site = { at: "/trellis/", link: "/products/{id}?variant={variant}", action: "", names: {} };
+
+/** How a shop's panels stand on its site. */
+export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? usualSite;
+
+/**
+ * What is wrong with how panels are to stand on a site, in a sentence; undefined where nothing is.
+ * @param keys of the fields that panels ask
+ */
+export function siteFault({ at, link, action, names }: Site, keys: Iterable<string>): string | undefined {
+  if (!at.endsWith("/") || !(isSafeAddress(at) || isRelativePlace(at)))
+    return `The place of the files is “${at}”. It is a path like /trellis/, ./trellis/ or https://files.example/trellis/, with a slash at its end.`;
+  if (!(isSafeAddress(link) || isRelativePlace(link)))
+    return `Products are at “${link}”. It is a path like /products/{id}, or begins with https://.`;
+  if (action !== "" && !(isSafeAddress(action) || isRelativePlace(action)))
+    return `Choices are sent to “${action}”. It is a path like /shop, or begins with https://.`;
+  const taken = new Map<string, string>();
+  for (const key of ["q", "sort", "page", ...keys]) {
+    const name = nameIn(names, key);
+    if (!/^[\p{L}\p{N}_~.-]+$/u.test(name))
+      return `“${key}” is called “${name}” in queries. Use letters, digits, dots, hyphens and underscores.`;
+    for (const one of namesOf(name)) {
+      const other = taken.get(one);
+      if (other !== undefined)
+        return `“${key}” and “${other}” are both called “${one}” in queries. Give one of them another name.`;
+      taken.set(one, key);
+    }
+  }
+  return undefined;
+}

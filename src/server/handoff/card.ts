@@ -1,0 +1,53 @@
+import { type ChildNode, type Document, type Element, isTag } from "domhandler";
+import { findAll, getOuterHTML, removeElement } from "domutils";
+import { parseDocument } from "htmlparser2";
+import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { fillings, slotMark } from "../../storefront/handoff/card-values.ts";
+import { escaped } from "../../storefront/handoff/draw.tsx";
+import { productMark } from "../../storefront/handoff/own-list.ts";
+import { Fault } from "../fault.ts";
+
+/** A card until a site brings its own. */
+export const usualCard = `<li>
+  <a data-slot="link"><img data-slot="picture" alt="" width="400" height="400" loading="lazy"></a>
+  <h3><a data-slot="link title"></a></h3>
+  <p><span data-slot="price"></span> <s data-slot="was"></s> <em data-slot="stock"></em></p>
+</li>`;
+
+const onlyElement = (document: Document): Element | undefined => {
+  const elements = document.children.filter((node): node is Element => isTag(node));
+  return elements.length === 1 ? elements[0] : undefined;
+};
+
+/** A card template as it stands in markup. @throws Fault when it is not one element */
+export function checkCard(html: string): string {
+  const card = onlyElement(parseDocument(html));
+  if (!card || card.name === "script")
+    throw new Fault(422, "A card template is one element, like <li>…</li>, with data-slot on what is to be filled.");
+  return html.trim();
+}
+
+/** The names of all slots of a template. */
+export const slotsOf = (template: string): string[] =>
+  findAll(() => true, parseDocument(template).children).flatMap(({ attribs }) =>
+    (attribs[slotMark] ?? "").split(/\s+/).filter(Boolean),
+  );
+
+/** A card of a template with a product's values in it, as the element in the page would make it. */
+export function filledCard(template: string, id: string, values: Readonly<Record<string, string>>): string {
+  const document = parseDocument(template);
+  const card = onlyElement(document);
+  if (!card) return "";
+  for (const element of findAll(() => true, [card])) {
+    const names = element.attribs[slotMark] ?? "";
+    delete element.attribs[slotMark];
+    for (const filling of fillings(names, values)) {
+      if ("drop" in filling) removeElement(element);
+      else if ("text" in filling) element.children = [...parseDocument(escaped(filling.text)).children] as ChildNode[];
+      else if (filling.attribute === "src" ? isSafePicture(filling.value) : isSafeAddress(filling.value))
+        element.attribs[filling.attribute] = filling.value;
+    }
+  }
+  card.attribs[productMark] = id;
+  return getOuterHTML(card);
+}

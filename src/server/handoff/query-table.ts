@@ -1,0 +1,47 @@
+import type { Field } from "../../core/catalogue/field.ts";
+import { facetRows, rowLabel } from "../../core/panel/panel.ts";
+import { nameIn, type QueryNames, rangeNames } from "../../core/place/address.ts";
+import type { PagePanel } from "../../storefront/page/page-panel.ts";
+import type { Say } from "../../storefront/words/say.ts";
+
+const meanings = {
+  any: "any of these values; may come several times",
+  all: "all of these values; may come several times",
+  one: "this value",
+  tree: "this category or what stands below it, its levels joined by “ > ”",
+} as const;
+
+/** What a site's programmer wants to know of the queries that panels send: a table in Markdown. */
+export function queryTable(
+  panels: readonly PagePanel[],
+  fields: readonly Field[],
+  names: QueryNames,
+  say: Say,
+): string {
+  const rows = new Map<string, string>();
+  for (const { panel } of panels)
+    for (const row of facetRows(panel)) {
+      const field = fields.find(({ key }) => key === row.field);
+      if (!field) continue;
+      const name = nameIn(names, field.key);
+      const what = rowLabel(row, "en") || field.name;
+      if (row.mode !== "range") rows.set(name, `${what}: ${meanings[row.mode]}`);
+      else {
+        const kind = field.kind === "date" ? "a date like 2026-05-31, that day included" : "a number, included";
+        const ends = rangeNames(name);
+        rows.set(ends.min, `${what}, at least: ${kind}`);
+        rows.set(ends.max, `${what}, at most: ${kind}`);
+      }
+    }
+  rows.set(nameIn(names, "q"), `${say("search")}: the words that were searched for`);
+  rows.set(
+    nameIn(names, "sort"),
+    "order: field keys joined by commas, a “-” in front of those that fall; absent for the page's own",
+  );
+  rows.set(nameIn(names, "page"), "page of the results, from 2 on; absent for the first");
+  return [
+    "| name | means |",
+    "| --- | --- |",
+    ...[...rows].map(([name, words]) => `| \`${name}\` | ${words.replaceAll("|", "\\|")} |`),
+  ].join("\n");
+}

@@ -1,0 +1,108 @@
+import { readFileSync } from "node:fs";
+import { basename, join } from "node:path";
+import { transform } from "lightningcss";
+import { bands } from "../../core/band/band.ts";
+import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
+import type { DisplayName } from "../../core/display/displays.ts";
+import { fontsNamedIn } from "../../core/look/fonts.ts";
+import { usualSheet } from "../../core/look/page-look.ts";
+import { partRules } from "../../core/look/sheet.ts";
+import { parts } from "../../core/look/tokens.ts";
+import { stayingOn } from "../../core/page/bars.ts";
+import type { Bar } from "../../core/page/pages-schema.ts";
+import type { ShopDocument } from "../../core/shop/shop-schema.ts";
+import { parked } from "../../storefront/handoff/parked-styles.ts";
+import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
+import { facesOf, fontAddress, fontFolders } from "../fonts.ts";
+import { displaySheets, sheetText } from "../style-sheet.ts";
+import { hashed } from "./names.ts";
+import { rootClass, strongCss, withoutUnread } from "./strong-css.ts";
+
+/** What a site's own rules are undone with: panels begin from what a browser does by itself. */
+const reset = `
+.${rootClass} { all: initial; display: block; }
+.${rootClass} :not(svg *), .${rootClass} :not(svg *)::before, .${rootClass} :not(svg *)::after { all: revert; }
+.${rootClass} svg:not(.zt-bars) { width: 16px; height: 16px; }
+.${rootClass} svg path { opacity: 1; stroke: currentColor; stroke-width: 1.8px; stroke-linecap: round; stroke-linejoin: round; fill: none; transform: none; transition: none; animation: none; }
+.${rootClass} svg.zt-bars path { stroke: none; }
+`;
+
+interface Wanted {
+  limits: ShopDocument["limits"];
+  bars: readonly Bar[];
+  displays: Iterable<DisplayName>;
+  panels: readonly PagePanel[];
+  /** What looks make of it, see `page-look.ts` and `page-extra.ts`; bands and dark are still to be resolved. */
+  looks: string;
+  /** What elements of the markup want of style, which stands here in place of style attributes. */
+  parkedStyles: Iterable<string>;
+}
+
+/** The style sheet of a handoff, with the files of typefaces that it names. Pictures are called as documents call them. */
+export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyles }: Wanted): {
+  css: string;
+  fonts: Map<string, Uint8Array>;
+} {
+  const layer = (name: string, text: string) => `@layer ${name} {\n${text}\n}`;
+  const own = Object.entries(parts).filter(([, { group }]) => group !== "Listing" && group !== "Shop");
+  const tool = [
+    layer("base", usualSheet()),
+    layer("base", ["style/base.css", "panel/panel.css"].map(sheetText).join("\n")),
+    layer("parts", partRules(own.map(([name]) => name))),
+    layer("displays", displaySheets(displays).map(sheetText).join("\n")),
+    looks,
+  ].join("\n");
+  const resolved = resolveScheme(resolveBands(tool, bandQueries(limits)), "shopper");
+  const strong = withoutUnread(strongCss(resolved, reset));
+  const { faces, fonts } = fontFiles(strong);
+  const css = [
+    faces,
+    strong,
+    "trellis-panel, trellis-listing { display: block; }",
+    "[data-trellis-list] > [hidden], [data-trellis-more][hidden], [data-trellis-nothing][hidden] { display: none !important; }",
+    "@media (scripting: none) { [data-trellis-more], [data-trellis-sort] { display: none !important; } }",
+    stickyRules(panels, bars, limits),
+    [...parkedStyles].filter(isPlainStyle).map(parkedRule).join("\n"),
+  ].join("\n");
+  return { css: minified(css), fonts };
+}
+
+/** The typefaces that a sheet names, as files of the handoff. */
+function fontFiles(css: string): { faces: string; fonts: Map<string, Uint8Array> } {
+  const fonts = new Map<string, Uint8Array>();
+  const faces = facesOf(fontsNamedIn(css)).replace(
+    new RegExp(`${fontAddress}/([\\w-]+)/([\\w.-]+)`, "g"),
+    (_, family: string, file: string) => {
+      const bytes = readFileSync(join(fontFolders.get(family) ?? "", basename(file)));
+      const name = `fonts/${hashed(basename(file), bytes)}`;
+      fonts.set(name, bytes);
+      return name;
+    },
+  );
+  return { faces, fonts };
+}
+
+/** Panels that stay in sight, below the site's bars; the site decides what they stand beside. */
+function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits: ShopDocument["limits"]): string {
+  const queries = bandQueries(limits);
+  return panels
+    .flatMap((one) =>
+      bands.map((band) => {
+        const { sticky, nudge } = behaviourOn(one.panel, band);
+        if (!sticky || !["left", "right"].includes(placeOf(one, band))) return "";
+        const top = stayingOn(bars, band) + nudge;
+        return `@media ${queries[band]} { trellis-panel[panel="${one.slug}"] { position: sticky; top: ${top}px; max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; } }`;
+      }),
+    )
+    .join("\n");
+}
+
+/** Whether a style can stand in a rule as it is: custom properties only, and nothing that would end the rule. */
+const isPlainStyle = (style: string): boolean => /^(?:--[\w-]+:[\w\s.,%#()/+*-]*;?)+$/.test(style);
+
+const parkedRule = (style: string): string => `[${parked}="${style}"] { ${style} }`;
+
+const minified = (css: string): string =>
+  new TextDecoder().decode(
+    transform({ filename: "trellis.css", code: new TextEncoder().encode(css), minify: true }).code,
+  );

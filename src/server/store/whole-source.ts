@@ -1,0 +1,36 @@
+import type { DocumentKind } from "../../core/document/kind.ts";
+import { eachDocument } from "../../core/folder/each-document.ts";
+import type { WholeShop } from "../../core/folder/whole-shop.ts";
+import { lookKind } from "../../core/look/kind.ts";
+import type { ShopHead, ShopSource } from "./source.ts";
+
+interface Wanted extends Pick<ShopSource, "key" | "edition"> {
+  shop: ShopHead;
+  open(): Promise<WholeShop>;
+  /** Puts into a document where the shop's pictures are. */
+  placed<D extends object>(document: D): D;
+}
+
+/** A whole shop, which does not change, as where pages come from. */
+export const wholeSource = ({ key, edition, shop, open, placed }: Wanted): ShopSource => ({
+  key,
+  shop,
+  edition,
+  async read<D extends object>(kind: DocumentKind<D>, slug?: string) {
+    const document = documentIn(await open(), kind, kind.many ? slug : undefined);
+    return document && { version: 1, document: placed(document) };
+  },
+  version: async () => 1,
+  async first(kind) {
+    const all = await open();
+    return (kind.name === lookKind.name ? all.looks : all.panels)[0]?.slug;
+  },
+  catalogue: async () => (await open()).catalogue,
+});
+
+/** A document of a kind in a whole shop. */
+function documentIn<D extends object>(whole: WholeShop, { name }: DocumentKind<D>, slug?: string): D | undefined {
+  const found = eachDocument(whole).find((one) => one.kind.name === name && one.slug === slug);
+  // What stands under a kind's name is that kind's document.
+  return found?.document as D | undefined;
+}

@@ -1,0 +1,72 @@
+import type { Field } from "../../core/catalogue/field.ts";
+import type { Card } from "../../core/listing/card-schema.ts";
+import { formatterOf, money } from "../panel/format.ts";
+import type { Say } from "../words/say.ts";
+
+/** What cards are written with. */
+export interface CardWords {
+  say: Say;
+  language: string;
+  currency: string;
+  fields: ReadonlyMap<string, Field>;
+  /** Where products are, see {@link ./wire.ts}. */
+  link: string;
+}
+
+/** What the slots of a card template are filled with, by their names; a name that is none is a field's key. */
+export function cardValues(card: Card, words: CardWords): Readonly<Record<string, string>> {
+  const { say, language, currency, fields, link } = words;
+  const { price, was, from, soldOut, brand, image, title, id, variant } = card;
+  const priced = price === undefined ? "" : money(price, currency, language);
+  return {
+    ...Object.fromEntries(
+      Object.entries(card.values).map(([key, values]) => [key, writtenValues(fields.get(key), values, words)]),
+    ),
+    id,
+    title,
+    brand: brand ?? "",
+    picture: image ?? "",
+    price: from && priced !== "" ? `${say("priceFrom")} ${priced}` : priced,
+    was: was === undefined ? "" : money(was, currency, language),
+    stock: soldOut ? say("soldOut") : "",
+    link: link
+      .replaceAll("{id}", encodeURIComponent(id))
+      .replaceAll("{variant}", variant === undefined ? "1" : String(variant + 1)),
+  };
+}
+
+function writtenValues(
+  field: Field | undefined,
+  values: readonly string[],
+  { currency, language }: Pick<CardWords, "currency" | "language">,
+): string {
+  if (field?.kind !== "number") return values.join(", ");
+  const format = formatterOf(field, currency, undefined, language);
+  return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text)))).join(", ");
+}
+
+/** Names of values that are a place, and so become an attribute of the element that they are for. */
+const placed: Readonly<Record<string, "href" | "src">> = { link: "href", picture: "src" };
+
+/** What one name of a slot makes of its element. */
+export type Filling = { text: string } | { attribute: "href" | "src"; value: string } | { drop: true };
+
+/**
+ * What the names of a slot make of its element, in the browser and on the server alike: a link's target, a picture's
+ * source or the element's text. An element whose value is empty is left out, so that no empty mark stands on a card.
+ * @param names what stands in `data-slot`, like `link title`
+ */
+export function fillings(names: string, values: Readonly<Record<string, string>>): Filling[] {
+  return names
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((name): Filling => {
+      const value = Object.hasOwn(values, name) ? (values[name] ?? "") : "";
+      const attribute = Object.hasOwn(placed, name) ? placed[name] : undefined;
+      if (value === "") return { drop: true };
+      return attribute ? { attribute, value } : { text: value };
+    });
+}
+
+/** The attribute that names what fills an element of a card template. */
+export const slotMark = "data-slot";

@@ -1,0 +1,145 @@
+import { options, type VNode } from "preact";
+import { renderToString } from "preact-render-to-string";
+import { bands } from "../../core/band/band.ts";
+import type { Engine } from "../../core/match/engine.ts";
+import { startPlace } from "../../core/place/place.ts";
+import { sortChoices } from "../listing/sort-box.tsx";
+import { facetsOf, type PagePanel } from "../page/page-panel.ts";
+import { answerAt, type Born, firstState, type PageState } from "../page/page-state.ts";
+import { putAllViews } from "../panel/displays/all.ts";
+import { Chosen } from "../panel/pieces.tsx";
+import { putAllWords } from "../words/languages.ts";
+import { PanelBody } from "./panel-body.tsx";
+import { parked } from "./parked-styles.ts";
+import type { Island } from "./wire.ts";
+
+putAllViews();
+putAllWords();
+const still = () => {};
+
+/** A page with nothing chosen, in every band. */
+export interface StillPage {
+  born: Born;
+  states: readonly PageState[];
+}
+
+/** Asks what a page shows while nothing is chosen on it. */
+export async function stillPage(born: Born, engine: Engine): Promise<StillPage> {
+  const fields = new Map(born.fields.map((field) => [field.key, field]));
+  const states: PageState[] = [];
+  for (const band of bands) {
+    const asking = { shown: born.page, panels: born.panels, band, fields, shop: born.shop };
+    const same = states.find((one) => JSON.stringify(one.asked) === JSON.stringify(facetsOf(born.panels, band)));
+    const found = same ? { place: startPlace, answer: same.answer } : await answerAt(engine, asking, startPlace);
+    states.push(firstState(born, band, found, ""));
+  }
+  return { born, states };
+}
+
+/** What is drawn, with the styles that its elements want; they stand beside it, since a strict policy has none in markup. */
+export interface Drawn {
+  html: string;
+  styles: readonly string[];
+}
+
+/**
+ * A panel as markup, for every band.
+ * @param at where the files of the handoff are
+ * @param action where its form leads, when choices are sent elsewhere
+ */
+export function drawPanel({ born, states }: StillPage, one: PagePanel, at: string, action: string | undefined): Drawn {
+  // A panel that sends its choices elsewhere has a button for it.
+  const sent =
+    action === undefined
+      ? one
+      : { ...one, target: { address: action, within: one.target?.within ?? born.page.within } };
+  const panels = born.panels.map((panel) => (panel.slug === one.slug ? sent : panel));
+  const drawn = drawApart(() => (
+    <PanelBody
+      one={sent}
+      states={states.map((state) => ({ ...state, panels }))}
+      action={action}
+      perform={still}
+      apply={still}
+      openDrawer={still}
+    />
+  ));
+  const island: Island = { at, page: born.page, panel: one };
+  const sends = action === undefined ? "" : ` action="${escaped(action)}"`;
+  return {
+    ...drawn,
+    html: `<trellis-panel panel="${escaped(one.slug)}"${sends}>${scriptOf(island)}<div class="zt-root">${drawn.html}</div></trellis-panel>`,
+  };
+}
+
+/** What stands around the cards of a listing: places for numbers, the order, and what is chosen. */
+export interface ListingParts {
+  island: string;
+  total: string;
+  sorts: string;
+  sortName: string;
+  nothing: string;
+  /** What the button says that shows more; empty where all are shown. */
+  more: string;
+  /** Chosen filters, where panels want them above the products. */
+  chosen: Drawn | undefined;
+}
+
+export function drawListing({ born, states }: StillPage, at: string, chosenAbove: boolean): ListingParts {
+  const [state] = states;
+  if (!state) throw new RangeError("A page is drawn for a band at least.");
+  const { answer, layout, say } = state;
+  const left = answer.total - answer.products.length;
+  return {
+    island: scriptOf({ at, page: born.page }),
+    total: escaped(say("found", { n: answer.total })),
+    sorts: sortChoices(state)
+      .map(({ sort, label }) => `<option value="${escaped(sort)}">${escaped(label)}</option>`)
+      .join(""),
+    sortName: escaped(say("sortBy")),
+    nothing: layout.nothing || `<p>${escaped(say("nothingFits"))}</p>`,
+    more: left > 0 ? escaped(say("showMore", { n: Math.min(left, layout.size) })) : "",
+    chosen: chosenAbove
+      ? drawApart(() => (
+          <div class="zt-root">
+            <Chosen state={state} perform={still} label="" />
+          </div>
+        ))
+      : undefined,
+  };
+}
+
+/** Draws with styles apart from the markup. */
+function drawApart(view: () => VNode): Drawn {
+  const styles = new Set<string>();
+  const before = options.vnode;
+  options.vnode = (vnode) => {
+    if (typeof vnode.type === "string" && "style" in vnode.props) {
+      const { style, ...props } = vnode.props;
+      const text = styleText(style);
+      vnode.props = Object.assign(props, text === "" ? {} : { [parked]: text });
+      if (text !== "") styles.add(text);
+    }
+    before?.(vnode);
+  };
+  try {
+    return { html: renderToString(view()), styles: [...styles] };
+  } finally {
+    if (before) options.vnode = before;
+    else delete options.vnode;
+  }
+}
+
+const styleText = (style: unknown): string =>
+  Object.entries(Object(style))
+    .filter(([, value]) => value !== undefined && value !== null)
+    .map(([name, value]) => `${name}:${String(value)}`)
+    .join(";");
+
+/** JSON in an element that nothing runs. A “<” inside could close it; escaped, it is the same JSON. */
+const scriptOf = (island: Island): string =>
+  `<script type="application/json">${JSON.stringify(island).replaceAll("<", "\\u003c")}</script>`;
+
+/** A text as it stands in markup. */
+export const escaped = (text: string): string =>
+  text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;").replaceAll('"', "&quot;");

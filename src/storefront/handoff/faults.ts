@@ -1,0 +1,18 @@
+import type { FileRole } from "./wire.ts";
+
+/** What a trouble is about: a file of the handoff, or the page around it. */
+export type TroubleOf = "manifest" | FileRole | "markup" | "page" | "display" | "list" | "products";
+
+/** Something that keeps a handoff from working, or from working wholly. */
+export class HandoffFault extends Error {
+  override name = "HandoffFault";
+  readonly of: TroubleOf;
+  /** Address of the file that it is about. */
+  readonly file: string | undefined;
+
+  constructor(of: TroubleOf, message: string, file?: string) {
+    super(message);
+    this.of = of;
+    this.file = file;
+  }
+}

@@ -1,0 +1,50 @@
+import type { Act } from "../../core/place/place.ts";
+import type { PagePanel } from "../page/page-panel.ts";
+import type { PageState } from "../page/page-state.ts";
+import { DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
+import { PanelView } from "../panel/panel-view.tsx";
+
+interface Props {
+  one: PagePanel;
+  /** One for each band before a width is known; afterwards that of the present one. */
+  states: readonly PageState[];
+  /** Where the plain form leads to, when that is another page. */
+  action: string | undefined;
+  perform(act: Act): void;
+  apply(): void;
+  openDrawer(panel: string | undefined): void;
+}
+
+/** A panel where the site has put it: open, behind a button or in a drawer, as it is placed on each band. */
+export function PanelBody({ one, states, action, perform, apply, openDrawer }: Props) {
+  const view = ({ state }: Placed) => <PanelView state={state} perform={perform} apply={apply} action={action} />;
+  return (
+    <>
+      {placedOn(one, states).map((placed) => {
+        switch (placed.placement) {
+          case "absent":
+            return null;
+          case "folded":
+            return (
+              <FoldedPanel key={keyOf(placed)} one={placed}>
+                {view(placed)}
+              </FoldedPanel>
+            );
+          case "drawer":
+            return [
+              <DrawerButton key={`button ${keyOf(placed)}`} one={placed} open={() => openDrawer(one.slug)} />,
+              <PanelDrawer key={keyOf(placed)} one={placed} open={openDrawer}>
+                {view(placed)}
+              </PanelDrawer>,
+            ];
+          default:
+            return (
+              <div key={keyOf(placed)} data-bands={placed.bands} data-of={one.slug} data-placement={placed.placement}>
+                {view(placed)}
+              </div>
+            );
+        }
+      })}
+    </>
+  );
+}

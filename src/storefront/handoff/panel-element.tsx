@@ -1,0 +1,187 @@
+import { hydrate, render } from "preact";
+import { useLayoutEffect, useState } from "preact/hooks";
+import type { Choice, Selection } from "../../core/match/question.ts";
+import { behaviourOn, displaysOf, type PagePanel } from "../page/page-panel.ts";
+import type { PageStore } from "../page/store.ts";
+import { viewOf } from "../panel/displays/views.ts";
+import { HandoffFault } from "./faults.ts";
+import { Group, type Member, type OpenGroup } from "./group.ts";
+import { islandOf } from "./island-of.ts";
+import { PanelBody } from "./panel-body.tsx";
+import { unparkStyles } from "./parked-styles.ts";
+import { markIn } from "./site-marks.tsx";
+import type { Island } from "./wire.ts";
+
+/** `<trellis-panel>`: a panel of filters. Its markup is drawn already; the element takes it over. */
+export class TrellisPanel extends HTMLElement implements Member {
+  #group: Group | undefined;
+  #island: Island | undefined;
+
+  connectedCallback(): void {
+    // An element that was only moved keeps what it has.
+    if (this.#group) return;
+    this.#group = Group.named(this.getAttribute("group") ?? "");
+    this.#group.join(this);
+  }
+
+  disconnectedCallback(): void {
+    queueMicrotask(() => {
+      if (this.isConnected) return;
+      const root = this.#root;
+      if (root) render(null, root);
+      this.#group?.leave(this);
+      this.#group = undefined;
+    });
+  }
+
+  /** What is chosen on the page; setting it chooses. Nothing before the panel is ready. */
+  get selection(): Selection | undefined {
+    return this.#group?.open?.store.state.selection;
+  }
+  set selection(selection: Selection | undefined) {
+    const store = this.#group?.open?.store;
+    if (store) store.go({ ...store.state, selection: selection ?? { choices: {}, text: "" }, page: 1 });
+  }
+
+  /** Products found, out of all on the page; undefined before the panel is ready. */
+  get results(): { total: number; outOf: number } | undefined {
+    const answer = this.#group?.open?.store.state.answer;
+    return answer && { total: answer.total, outOf: answer.outOf };
+  }
+
+  /** The ids of all products that are found, in their order. */
+  found(): string[] {
+    return this.#group?.found() ?? [];
+  }
+
+  /** Chooses in one field: `{ options: […] }` or `{ min, max }`; nothing takes the choice back. */
+  choose(field: string, choice?: Choice): void {
+    this.#group?.open?.store.perform({ do: "choose", field, choice });
+  }
+
+  /** Takes every choice back. */
+  clear(): void {
+    this.#group?.open?.store.perform({ do: "clear" });
+  }
+
+  /** Opens the panel's drawer, where it has one on this width. */
+  openDrawer(): void {
+    this.#group?.open?.store.openDrawer(this.panel?.slug);
+  }
+
+  closeDrawer(): void {
+    this.#group?.open?.store.openDrawer(undefined);
+  }
+
+  get element(): HTMLElement {
+    return this;
+  }
+
+  get island(): Island | undefined {
+    this.#island ??= islandOf(this);
+    return this.#island;
+  }
+
+  get panel(): PagePanel | undefined {
+    const one = this.island?.panel;
+    const page = this.island?.page;
+    if (!one || !page) return undefined;
+    return this.#action === undefined
+      ? one
+      : { ...one, target: { address: "", within: one.target?.within ?? page.within } };
+  }
+
+  get cards(): boolean {
+    return false;
+  }
+
+  wake(open: OpenGroup): void {
+    const one = this.panel;
+    if (!one) return;
+    const lacking = displaysOf([one]).filter((name) => !viewOf(name));
+    if (lacking.length > 0) {
+      open.group.fault(
+        new HandoffFault(
+          "display",
+          `The script does not have ${lacking.join(", ")}. Put the current tags into the page.`,
+        ),
+      );
+      return;
+    }
+    const root = this.#root ?? this.appendChild(Object.assign(document.createElement("div"), { className: "zt-root" }));
+    const { band } = open.store.state;
+    // It was drawn for every band; this one's is taken over, and the others were never seen.
+    for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
+      if (!other.dataset.bands?.split(" ").includes(band)) other.remove();
+    unparkStyles(root);
+    const body = (
+      <LivePanel store={open.store} slug={one.slug} action={this.#action} back={() => this.#backToTop(open)} />
+    );
+    if (root.hasChildNodes()) hydrate(body, root);
+    else render(body, root);
+  }
+
+  /** A panel draws itself whenever its store changes. */
+  show(): void {}
+
+  get #root(): HTMLElement | null {
+    return this.querySelector<HTMLElement>(":scope > .zt-root");
+  }
+
+  /** The site's own address that choices are sent to; undefined where they stay on the page. */
+  get #action(): string | undefined {
+    return this.getAttribute("action") ?? this.island?.panel?.target?.address;
+  }
+
+  /** Where the panel wants it, a choice leads back to the top of the results, as far as that is out of sight. */
+  #backToTop({ group, store }: OpenGroup): void {
+    const one = this.panel;
+    if (!one || behaviourOn(one.panel, store.state.band).back !== "top") return;
+    const results = markIn(group.name, "list") ?? document.querySelector("trellis-listing");
+    if (results && results.getBoundingClientRect().top < 0) results.scrollIntoView();
+  }
+}
+
+interface LiveProps {
+  store: PageStore;
+  slug: string;
+  action: string | undefined;
+  /** After a choice. */
+  back(): void;
+}
+
+function LivePanel({ store, slug, action, back }: LiveProps) {
+  const [state, setState] = useState(store.state);
+  useLayoutEffect(() => {
+    setState(store.state);
+    return store.subscribe(setState);
+  }, [store]);
+  const one = state.panels.find((panel) => panel.slug === slug);
+  if (!one) return null;
+  return (
+    <PanelBody
+      one={one}
+      states={[state]}
+      action={action}
+      perform={(act) => {
+        store.performIn(slug, act);
+        back();
+      }}
+      apply={() => {
+        const query = store.apply(slug);
+        store.openDrawer(undefined);
+        if (query === undefined || action === undefined) back();
+        else location.assign(joined(action, query));
+      }}
+      openDrawer={(panel) => {
+        // A drawer that is left without its button forgets what was chosen in it.
+        if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
+        store.openDrawer(panel);
+      }}
+    />
+  );
+}
+
+/** An address with a query behind what it asks already. */
+const joined = (action: string, query: string): string =>
+  action.includes("?") ? `${action}&${query.slice(1)}` : action + query;

@@ -1,0 +1,135 @@
+import { render } from "preact";
+import { Pages } from "../listing/pages.tsx";
+import { sortChoices } from "../listing/sort-box.tsx";
+import { Chosen } from "../panel/pieces.tsx";
+import { HandoffFault } from "./faults.ts";
+import type { OpenGroup } from "./group.ts";
+import { type Arranged, listMark, OwnList } from "./own-list.ts";
+
+/** Places that a site can mark for a group, by the end of their attribute `data-trellis-…`, whose value is the group's name. */
+export const places = ["count", "chosen", "sort", "more", "pages", "nothing", "list"] as const;
+export type SitePlace = (typeof places)[number];
+
+/** The places of one kind that a page has marked for a group. */
+export const marksIn = (group: string, place: SitePlace): HTMLElement[] =>
+  [...document.querySelectorAll<HTMLElement>(`[data-trellis-${place}]`)].filter(
+    (element) => element.getAttribute(`data-trellis-${place}`) === group,
+  );
+
+/** The first of them. */
+export const markIn = (group: string, place: SitePlace): HTMLElement | undefined => marksIn(group, place)[0];
+
+/** What a site has marked in its own markup: where numbers go, what sorts and shows more, and a list of its own. */
+export class SiteMarks {
+  #list: OwnList | undefined;
+  #arranged: Arranged | undefined;
+  #told = "";
+  #heard = new WeakSet<Element>();
+
+  /** What the site's own list shows; undefined where it has none. */
+  get arranged(): Arranged | undefined {
+    return this.#arranged;
+  }
+
+  /** Shows the group's state wherever the page has a place for it; places that came meanwhile are found. */
+  show(open: OpenGroup): void {
+    const { group, store } = open;
+    const { state } = store;
+    const { answer, say, layout } = state;
+    this.#arrange(open);
+    const of = (place: SitePlace) => marksIn(group.name, place);
+    const left =
+      answer.total - (layout.more === "pages" ? answer.total : (this.#arranged ?? shownIn(open)).shown.length);
+    for (const element of of("count")) setText(element, say("found", { n: answer.total }));
+    for (const element of of("nothing")) element.hidden = answer.total > 0;
+    for (const element of of("more")) {
+      this.#hear(element, "click", (event) => {
+        event.preventDefault();
+        store.perform({ do: "turn", page: store.state.page + 1 });
+      });
+      element.hidden = left <= 0;
+      if (left > 0) setText(element, say("showMore", { n: Math.min(left, layout.size) }));
+    }
+    for (const element of of("sort")) if (element instanceof HTMLSelectElement) this.#sort(element, open);
+    for (const element of of("chosen"))
+      render(
+        <div class="zt-root">
+          <Chosen state={state} perform={(act) => store.perform(act)} label="" />
+        </div>,
+        element,
+      );
+    for (const element of of("pages")) render(<Pages state={state} perform={(act) => store.perform(act)} />, element);
+  }
+
+  leave(): void {
+    this.#list?.leave();
+    this.#list = undefined;
+  }
+
+  #sort(select: HTMLSelectElement, { store }: OpenGroup): void {
+    if (select.options.length === 0)
+      select.append(...sortChoices(store.state).map(({ sort, label }) => new Option(label, sort)));
+    select.value = store.state.sort;
+    this.#hear(select, "change", () => store.perform({ do: "sort", sort: select.value }));
+  }
+
+  #hear(element: Element, event: string, hear: (event: Event) => void): void {
+    if (this.#heard.has(element)) return;
+    this.#heard.add(element);
+    element.addEventListener(event, hear);
+  }
+
+  #arrange(open: OpenGroup): void {
+    const { group, store, engine } = open;
+    const [marked, another] = marksIn(group.name, "list");
+    if (marked !== this.#list?.element) {
+      this.leave();
+      this.#list = marked && new OwnList(marked, () => this.show(open));
+      if (another)
+        group.fault(
+          new HandoffFault(
+            "list",
+            `The page marks two lists with ${listMark}="${group.name}"; only the first is followed.`,
+          ),
+        );
+    }
+    if (!this.#list) {
+      this.#arranged = undefined;
+      return;
+    }
+    const { sort, page, layout } = store.state;
+    const { size, more } = layout;
+    const paged = markIn(group.name, "more") !== undefined || more === "pages";
+    this.#arranged = this.#list.arrange({
+      found: group.found(),
+      sorted: sort !== "",
+      // Without a way to more, whatever was hidden could not be reached.
+      part: paged ? [more === "pages" ? (page - 1) * size : 0, page * size] : undefined,
+      isKnown: (id) => engine.hasProduct(id),
+    });
+    this.#tellTrouble(this.#arranged, open);
+  }
+
+  /** Says once what of the list the catalogue does not know, or what it has twice. */
+  #tellTrouble({ unknown, twice }: Arranged, { group }: OpenGroup): void {
+    const said = [
+      ...(unknown.length > 0
+        ? [
+            `The catalogue does not know ${unknown.length} of the list's products (${some(unknown)}); they stay in sight.`,
+          ]
+        : []),
+      ...(twice.length > 0 ? [`The list has ${some(twice)} more than once; all of them are shown.`] : []),
+    ].join(" ");
+    if (said !== "" && said !== this.#told) group.fault(new HandoffFault("products", said));
+    this.#told = said;
+  }
+}
+
+const some = (ids: readonly string[]): string => ids.slice(0, 3).join(", ") + (ids.length > 3 ? ", …" : "");
+
+const shownIn = ({ store }: OpenGroup): { shown: unknown[] } => ({ shown: store.state.answer.products });
+
+/** Writes a text only where it is another, so that nothing is read out twice. */
+function setText(element: HTMLElement, text: string): void {
+  if (element.textContent !== text) element.textContent = text;
+}

@@ -1,0 +1,52 @@
+import type { BandLimits } from "../../core/band/band.ts";
+import type { SearchedField } from "../../core/index/search-schema.ts";
+import type { Bar } from "../../core/page/pages-schema.ts";
+import type { ShownPage } from "../../core/page/shown-page.ts";
+import type { QueryNames } from "../../core/place/address.ts";
+import type { SwatchBook } from "../../core/swatch/view.ts";
+import type { PagePanel } from "../page/page-panel.ts";
+import type { Words } from "../words/say.ts";
+
+/** Version of what a handoff's files say to its script. */
+export const handoffFormat = 1;
+
+/** The small file that names the current ones; its own name never changes. */
+export const manifestName = "trellis.json";
+
+/** The current files of a handoff, by what they are: names beside the manifest. */
+export interface Manifest {
+  format: number;
+  files: Readonly<Record<FileRole, string>>;
+}
+
+/** What a handoff's files are. The two parts of the catalogue are what is counted, and what cards show beside it. */
+export const fileRoles = ["script", "style", "shop", "catalogue", "cards"] as const;
+export type FileRole = (typeof fileRoles)[number];
+
+/** What all pages of a shop have in common. */
+export interface ShopFile {
+  format: number;
+  name: string;
+  currency: string;
+  limits: BandLimits;
+  bars: Bar[];
+  search: SearchedField[] | undefined;
+  /** Colours and pictures of the values that panels show. */
+  swatches: SwatchBook;
+  /** What queries call things. */
+  names: QueryNames;
+  /** Where products are: `{id}` and `{variant}` stand for a product's id and the number of its matching variant. */
+  link: string;
+  language: string;
+  /** Its words; absent where they are those that the script has. */
+  words?: Words;
+}
+
+/** What a piece of markup says about itself, as JSON in a script element that nothing runs. */
+export interface Island {
+  /** Where the files of the handoff are, as the page names it. */
+  at: string;
+  page: ShownPage;
+  /** Absent in a listing. */
+  panel?: PagePanel;
+}

@@ -1,0 +1,85 @@
+import type { ComponentChildren } from "preact";
+import { bands } from "../../core/band/band.ts";
+import type { Placement } from "../../core/panel/placement.ts";
+import { chipsOf } from "../panel/chips.ts";
+import { Drawer } from "../panel/drawer.tsx";
+import { ButtonText } from "../panel/drawer-button.tsx";
+import type { PanelState } from "../panel/panel-state.ts";
+import { groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
+import { type PageState, panelState } from "./page-state.ts";
+
+/** A panel as it stands on some bands on which it is drawn alike. */
+export interface Placed {
+  one: PagePanel;
+  bands: string;
+  placement: Placement;
+  page: PageState;
+  state: PanelState;
+}
+
+/** A panel once for each group of bands on which it is drawn alike, as far as there are states of them. */
+export const placedOn = (one: PagePanel, states: readonly PageState[]): Placed[] =>
+  groupsOf(one).flatMap((group): Placed[] => {
+    const page = states.find(({ band }) => group.includes(band));
+    if (!page) return [];
+    return [{ one, bands: group.join(" "), placement: placeOf(one, group[0]), page, state: panelState(page, one) }];
+  });
+
+/** Names a panel on its bands among the others of the page. */
+export const keyOf = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`;
+
+/** What opens a panel’s drawer. */
+export function DrawerButton({ one, open }: { one: Placed; open(): void }) {
+  const { state, bands: on } = one;
+  return (
+    <button
+      type="button"
+      class="zt-drawer-button"
+      data-bands={on}
+      data-of={one.one.slug}
+      data-place={state.behaviour.buttonPlace}
+      aria-haspopup="dialog"
+      data-active={chipsOf(state).length > 0 || undefined}
+      onClick={open}
+    >
+      <ButtonText state={state} />
+    </button>
+  );
+}
+
+/** The bands that some panels are on. */
+export const bandsOf = (placed: readonly Placed[]): string =>
+  bands.filter((band) => placed.some((one) => one.bands.split(" ").includes(band))).join(" ");
+
+interface Shown {
+  one: Placed;
+  /** The panel itself. */
+  children: ComponentChildren;
+}
+
+/** A panel that is folded behind a button where it stands. */
+export const FoldedPanel = ({ one, children }: Shown) => (
+  <details class="zt-folded" data-bands={one.bands} data-of={one.one.slug} data-placement="folded">
+    <summary class="zt-drawer-button">
+      <ButtonText state={one.state} />
+    </summary>
+    {children}
+  </details>
+);
+
+/** A panel in its drawer. @param open opens the drawer of a panel; undefined closes it */
+export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: string | undefined): void }) => (
+  <div data-bands={one.bands} data-of={one.one.slug} data-placement="drawer">
+    <Drawer
+      open={one.page.drawer === one.one.slug}
+      total={one.state.answer.total}
+      say={one.page.say}
+      from={one.state.behaviour.drawerFrom}
+      width={one.state.behaviour.drawerWidth}
+      ownButton={one.state.waits}
+      close={() => open(undefined)}
+    >
+      {children}
+    </Drawer>
+  </div>
+);
