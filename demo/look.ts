@@ -19,3 +19,28 @@ export const demoLook: LookDocument = {
     },
   ],
 };
+
+/** What panels look like on the stand-in site: its colours and corners, and its font as it is there. */
+export const siteLook: LookDocument = {
+  ...lookKind.fresh("Tansy Row"),
+  values: {
+    ink: { wide: "#1c2440" },
+    "ink.quiet": { wide: "#4f5670" },
+    "ink.faded": { wide: "#666c82" },
+    ground: { wide: "#ffffff" },
+    "ground.tint": { wide: "#efe9da" },
+    "ground.page": { wide: "#f7f3ea" },
+    accent: { wide: "#1c2440" },
+    "accent.ink": { wide: "#ffd84d" },
+    line: { wide: "#ddd6c6" },
+    "line.edge": { wide: "#6b7188" },
+    focus: { wide: "#c8362b" },
+    "text.font": { wide: "inherit" },
+    "text.strong": { wide: 700 },
+    radius: { wide: 0 },
+    "radius.small": { wide: 0 },
+    "radius.large": { wide: 0 },
+    "radius.round": { wide: 0 },
+    "slider.bar-in": { wide: "#ffd84d" },
+  },
+};

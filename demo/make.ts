@@ -1,10 +1,11 @@
-/** Writes the demo shop's catalogue and pictures: `npm run demo:make`. The result is committed. */
-import { mkdirSync, rmSync, writeFileSync } from "node:fs";
+/** Writes the demo shop's catalogue and pictures, and the stand-in site's list of them: `npm run demo:make`. The result is committed. */
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import Papa from "papaparse";
 import { headings, makeNursery } from "./nursery.ts";
 import { drawPicture } from "./picture.ts";
+import { stockPage } from "./stock-page.ts";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const pictures = join(here, "pictures");
@@ -19,4 +20,8 @@ const csv = Papa.unparse(
   { newline: "\n" },
 );
 writeFileSync(join(here, "nursery.csv"), `${csv}\n`);
+writeFileSync(
+  join(here, "site/stock.html"),
+  stockPage(readFileSync(join(here, "site/stock.template.html"), "utf8"), products),
+);
 console.log(`${products.length} products, ${rows.length} variants`);

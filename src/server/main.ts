@@ -5,6 +5,7 @@ import { parseArgs } from "node:util";
 import { serve } from "@hono/node-server";
 import { createApp } from "./app.ts";
 import { seedDemo } from "./seed.ts";
+import { standInSite } from "./stand-in.ts";
 import { openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
 
@@ -87,6 +88,12 @@ async function open({ port: taken }: { port: number }): Promise<void> {
       });
     }
     console.log(`Zany Trellis is at http://${host}:${taken}/`);
+    const fetch = standInSite(() => orm.em.fork(), root).fetch;
+    const site = serve({ hostname: host, port: port === 0 ? 0 : port + 1, fetch }, ({ port: own }) =>
+      console.log(`A site with the demo shop's handoff is at http://${host}:${own}/`),
+    );
+    // The tool is whole without it.
+    site.on("error", ({ message }) => console.log(`The site with the demo shop's handoff is left out: ${message}`));
   } catch (error) {
     fail(`The database ${data} could not be opened: ${(error as Error).message}`);
   }

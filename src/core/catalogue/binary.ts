@@ -1,6 +1,6 @@
-import crc32 from "crc-32";
 import type { Catalogue, Column } from "./catalogue.ts";
 import { completeCatalogue, storedPart } from "./complete.ts";
+import { crc32 } from "./crc32.ts";
 import type { Field } from "./field.ts";
 
 /** Version of the binary form; a reader refuses another. */
@@ -76,7 +76,7 @@ export function encodeCatalogue(
   head.setUint32(0, magic, true);
   head.setUint32(4, binaryFormat, true);
   head.setUint32(12, text.length, true);
-  head.setInt32(8, crc32.buf(bytes.subarray(12)), true);
+  head.setInt32(8, crc32(bytes.subarray(12)), true);
   return bytes;
 }
 
@@ -96,7 +96,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
     throw new BinaryError(
       `The catalogue has format ${version} and this program reads ${binaryFormat}. Reload the page.`,
     );
-  if (head.getInt32(8, true) !== crc32.buf(bytes.subarray(12)))
+  if (head.getInt32(8, true) !== crc32(bytes.subarray(12)))
     throw new BinaryError("The catalogue was damaged on its way. Try again.");
   const length = head.getUint32(12, true);
   const header = JSON.parse(new TextDecoder().decode(bytes.subarray(headBytes, headBytes + length))) as Header;

@@ -67,8 +67,10 @@ export class Markup {
     return [
       `<trellis-listing>${island}`,
       `<template>${card}</template>`,
+      "<div data-trellis-above>",
       `<p data-trellis-count="" role="status">${total}</p>`,
       `<select data-trellis-sort="" aria-label="${sortName}">${sorts}</select>`,
+      "</div>",
       ...(chosen ? [`<div data-trellis-chosen="">${chosen.html}</div>`] : []),
       `<ul data-trellis-cards>`,
       ...cards,
