@@ -14,7 +14,7 @@ export const handoff: Command = {
   name: "handoff",
   about: "Writes the files that a real site takes: panels as HTML, a style sheet, a script and the catalogue.",
   usage:
-    "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE]",
+    "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG]",
   example: "trellis handoff ./larkmoss --out ./public/trellis --at /trellis/",
   async run(args) {
     const { values, positionals } = parseArgs({
@@ -28,9 +28,10 @@ export const handoff: Command = {
         action: { type: "string" },
         name: { type: "string", multiple: true },
         card: { type: "string" },
+        language: { type: "string" },
       },
     });
-    const { out, page: pages, at, link, action, card } = values;
+    const { out, page: pages, at, link, action, card, language } = values;
     if (out === undefined) throw new UsageError(`Name the folder to write to with --out. Usage: ${handoff.usage}`);
     const whole = openFolder(onlyOne(positionals, "shop folder", handoff));
     const site: Partial<Site> = {
@@ -39,11 +40,14 @@ export const handoff: Command = {
       ...(action === undefined ? {} : { action }),
       ...(values.name ? { names: { ...whole.shop.site?.names, ...namesIn(values.name) } } : {}),
     };
-    const made = await makeHandoff(whole, { pages, site, card: card === undefined ? undefined : readText(card) }).catch(
-      (error: unknown) => {
-        throw error instanceof Fault ? withHint(error) : error;
-      },
-    );
+    const made = await makeHandoff(whole, {
+      pages,
+      site,
+      language,
+      card: card === undefined ? undefined : readText(card),
+    }).catch((error: unknown) => {
+      throw error instanceof Fault ? withHint(error) : error;
+    });
     const last = manifestOf(existsSync(join(out, manifestName)) ? readText(join(out, manifestName)) : "");
     writeFiles(out, made.files, (path) => isStale(path, last));
     return { text: reportText(made.report), status: 0 };

@@ -16,6 +16,7 @@ import { targetOf } from "../core/page/target.ts";
 import { panelKind } from "../core/panel/kind.ts";
 import { facetRows } from "../core/panel/panel.ts";
 import { shopKind } from "../core/shop/kind.ts";
+import { siteOf } from "../core/shop/site.ts";
 import type { SwatchBook } from "../core/swatch/view.ts";
 import type { PagePanel } from "../storefront/page/page-panel.ts";
 import type { Boot, EnginePlace } from "../storefront/shop/boot.ts";
@@ -43,7 +44,8 @@ export async function openShop(source: ShopSource, catalogues: Catalogues, base:
     language,
     say: sayOf(language),
   };
-  return { source, shop, settings, pages, facts, swatches, look: await shopLook(source, settings), around };
+  const look = await shopLook(source, settings);
+  return { source, shop, settings, site: siteOf(settings), pages, facts, swatches, look, around };
 }
 
 /** See {@link openShop}. */

@@ -8,14 +8,19 @@ export interface Tags {
   at: string;
   script: string;
   style: string;
+  /** The typeface that is fetched at once, so that no text changes its width after the first paint. */
+  font: string | undefined;
   bytes: { script: Uint8Array; style: Uint8Array };
 }
 
 /** What stands in the head of each page with panels. A browser refuses a file that is not the one that was handed over. */
-export const headTags = ({ at, script, style, bytes }: Tags): string =>
+export const headTags = ({ at, script, style, font, bytes }: Tags): string =>
   [
     `<link rel="stylesheet" href="${escaped(at + style)}" integrity="${integrityOf(bytes.style)}" crossorigin="anonymous">`,
     `<link rel="preload" href="${escaped(at + manifestName)}" as="fetch" crossorigin="anonymous">`,
+    ...(font === undefined
+      ? []
+      : [`<link rel="preload" href="${escaped(at + font)}" as="font" type="font/woff2" crossorigin="anonymous">`]),
     `<script type="module" src="${escaped(at + script)}" integrity="${integrityOf(bytes.script)}" crossorigin="anonymous"></script>`,
     "",
   ].join("\n");
@@ -33,10 +38,28 @@ export const tryPage = (
 <meta http-equiv="Content-Security-Policy" content="default-src 'self'; img-src * data:; object-src 'none'">
 <title>${escaped(shop)}: try the handoff</title>
 <link rel="stylesheet" href="./${style}">
+<link rel="stylesheet" href="./try.css">
 <script type="module" src="./${script}"></script>
 </head>
 <body>
 <h1>${escaped(shop)}</h1>
-${panels.join("")}${listing}</body>
+<div>
+<div>
+${panels.join("")}</div>
+<div>
+${listing}</div>
+</div>
+</body>
 </html>
+`;
+
+/** What the page to try it on looks like around the panels. */
+export const tryStyle = `body { max-width: 76rem; margin: 0 auto; padding: 1rem; font-family: system-ui, sans-serif; }
+body > div { display: grid; grid-template-columns: 17rem minmax(0, 1fr); gap: 2rem; align-items: start; }
+[data-trellis-above] { display: flex; align-items: center; justify-content: space-between; }
+[data-trellis-cards] { display: grid; grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr)); gap: 1rem; padding: 0; list-style: none; }
+[data-trellis-cards] img { width: 100%; height: auto; }
+[data-trellis-cards] h3 { margin: 0.25rem 0; font-size: 1rem; }
+[data-trellis-cards] p { margin: 0; }
+@media (max-width: 48rem) { body > div { display: block; } }
 `;

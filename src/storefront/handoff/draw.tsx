@@ -20,11 +20,13 @@ const still = () => {};
 /** A page with nothing chosen, in every band. */
 export interface StillPage {
   born: Born;
+  /** The files that it is drawn from, see `wire.ts`. */
+  drawn: string;
   states: readonly PageState[];
 }
 
 /** Asks what a page shows while nothing is chosen on it. */
-export async function stillPage(born: Born, engine: Engine): Promise<StillPage> {
+export async function stillPage(born: Born, drawn: string, engine: Engine): Promise<StillPage> {
   const fields = new Map(born.fields.map((field) => [field.key, field]));
   const states: PageState[] = [];
   for (const band of bands) {
@@ -33,7 +35,7 @@ export async function stillPage(born: Born, engine: Engine): Promise<StillPage> 
     const found = same ? { place: startPlace, answer: same.answer } : await answerAt(engine, asking, startPlace);
     states.push(firstState(born, band, found, ""));
   }
-  return { born, states };
+  return { born, drawn, states };
 }
 
 /** What is drawn, with the styles that its elements want; they stand beside it, since a strict policy has none in markup. */
@@ -47,7 +49,12 @@ export interface Drawn {
  * @param at where the files of the handoff are
  * @param action where its form leads, when choices are sent elsewhere
  */
-export function drawPanel({ born, states }: StillPage, one: PagePanel, at: string, action: string | undefined): Drawn {
+export function drawPanel(
+  { born, drawn: from, states }: StillPage,
+  one: PagePanel,
+  at: string,
+  action: string | undefined,
+): Drawn {
   // A panel that sends its choices elsewhere has a button for it.
   const sent =
     action === undefined
@@ -64,7 +71,7 @@ export function drawPanel({ born, states }: StillPage, one: PagePanel, at: strin
       openDrawer={still}
     />
   ));
-  const island: Island = { at, page: born.page, panel: one };
+  const island: Island = { at, page: born.page, drawn: from, panel: one };
   const sends = action === undefined ? "" : ` action="${escaped(action)}"`;
   return {
     ...drawn,
@@ -85,13 +92,13 @@ export interface ListingParts {
   chosen: Drawn | undefined;
 }
 
-export function drawListing({ born, states }: StillPage, at: string, chosenAbove: boolean): ListingParts {
+export function drawListing({ born, drawn, states }: StillPage, at: string, chosenAbove: boolean): ListingParts {
   const [state] = states;
   if (!state) throw new RangeError("A page is drawn for a band at least.");
   const { answer, layout, say } = state;
   const left = answer.total - answer.products.length;
   return {
-    island: scriptOf({ at, page: born.page }),
+    island: scriptOf({ at, page: born.page, drawn }),
     total: escaped(say("found", { n: answer.total })),
     sorts: sortChoices(state)
       .map(({ sort, label }) => `<option value="${escaped(sort)}">${escaped(label)}</option>`)

@@ -2,7 +2,7 @@ import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import { completeCatalogue } from "../../core/catalogue/complete.ts";
 import { HandoffFault } from "./faults.ts";
-import { type FileRole, handoffFormat, type Manifest, manifestName, type ShopFile } from "./wire.ts";
+import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName, type ShopFile } from "./wire.ts";
 
 const opened = new Map<string, HandoffFiles>();
 
@@ -31,6 +31,12 @@ export class HandoffFiles {
       if (shop.format !== handoffFormat) throw new Error(otherVersion(shop.format));
       return shop;
     });
+  }
+
+  /** What markup that is drawn now would be drawn from. @throws HandoffFault */
+  async drawn(): Promise<string> {
+    this.#manifest ??= this.#fetch("manifest", manifestName, readManifest);
+    return drawnFrom((await this.#manifest).files);
   }
 
   /** What is counted; with cards also what they show. @throws HandoffFault */

@@ -40,6 +40,8 @@ export interface OpenGroup {
   engine: LocalEngine;
   /** The catalogue has what cards show. */
   cards: boolean;
+  /** What markup that can be taken over was drawn from. */
+  drawn: string;
 }
 
 /** What becomes of the address of the page with each choice. */
@@ -136,6 +138,7 @@ export class Group {
     const files = HandoffFiles.at(island.at);
     const cards = [...this.#members].some((one) => one.cards);
     const [shop, catalogue] = await Promise.all([files.shop(), files.catalogue(cards)]);
+    const drawn = await files.drawn();
     if (shop.words) putWords(shop.language, shop.words);
     const engine = new LocalEngine(new CatalogueIndex(catalogue));
     const fields = new Map(catalogue.fields.map((field) => [field.key, field]));
@@ -144,8 +147,8 @@ export class Group {
     const band = bandAt(innerWidth, shop.limits);
     const facets = facetsOf(panels, band);
     const before = this.#open?.store.state;
-    const place: Place =
-      before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));
+    // Markup was drawn with nothing chosen, and is taken over as it is; what the address says follows at once.
+    const drawnAt: Place = before ?? startPlace;
     const around = {
       slug: "",
       name: shop.name,
@@ -168,20 +171,26 @@ export class Group {
       language: shop.language,
       names: shop.names,
     };
-    const store = new PageStore(firstState(born, band, await answerAt(engine, asking, place), location.search), engine);
+    const store = new PageStore(
+      firstState(born, band, await answerAt(engine, asking, drawnAt), location.search),
+      engine,
+    );
+    const place: Place =
+      before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));
     // What was chosen while the page was still asleep counts too.
     const selection = [...this.#members]
       .flatMap(({ element }) => [...element.querySelectorAll<HTMLFormElement>("form.zt-panel")])
-      .reduce((now, form) => withTouched(now, form, facets, fieldOf, shop.names), store.state.selection);
-    const open = { group: this, shop, store, engine, cards };
+      .reduce((now, form) => withTouched(now, form, facets, fieldOf, shop.names), place.selection);
+    const open = { group: this, shop, store, engine, cards, drawn };
     this.#marks ??= new SiteMarks();
     this.#open = open;
     for (const member of this.#members) member.wake(open);
     this.#marks.show(open);
     this.#follow(open);
     this.tell("ready", {});
-    if (isSameSelection(selection, store.state.selection)) this.#tellResults(open);
-    else store.go({ ...store.state, selection, page: 1 });
+    if (!isSameSelection(selection, place.selection)) store.go({ ...place, selection, page: 1 });
+    else if (place === startPlace || before) this.#tellResults(open);
+    else store.go(place, "view");
   }
 
   /** Follows the page's address and width, and tells what changes. */

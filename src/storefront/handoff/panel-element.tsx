@@ -110,6 +110,7 @@ export class TrellisPanel extends HTMLElement implements Member {
     }
     const root = this.#root ?? this.appendChild(Object.assign(document.createElement("div"), { className: "zt-root" }));
     const { band } = open.store.state;
+    if (this.island?.drawn !== open.drawn) root.replaceChildren();
     // It was drawn for every band; this one's is taken over, and the others were never seen.
     for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
       if (!other.dataset.bands?.split(" ").includes(band)) other.remove();

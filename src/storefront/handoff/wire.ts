@@ -23,6 +23,10 @@ export interface Manifest {
 export const fileRoles = ["script", "style", "shop", "catalogue", "cards"] as const;
 export type FileRole = (typeof fileRoles)[number];
 
+/** What markup was drawn from, by the names of the files. */
+export const drawnFrom = ({ catalogue, shop }: Pick<Manifest["files"], "catalogue" | "shop">): string =>
+  `${catalogue} ${shop}`;
+
 /** What all pages of a shop have in common. */
 export interface ShopFile {
   format: number;
@@ -47,6 +51,8 @@ export interface Island {
   /** Where the files of the handoff are, as the page names it. */
   at: string;
   page: ShownPage;
+  /** The files that it was drawn from; where others are current it is drawn anew. */
+  drawn: string;
   /** Absent in a listing. */
   panel?: PagePanel;
 }

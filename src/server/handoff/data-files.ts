@@ -1,0 +1,49 @@
+import { encodeCatalogue } from "../../core/catalogue/binary.ts";
+import { handoffFormat, type ShopFile } from "../../storefront/handoff/wire.ts";
+import type { Boot } from "../../storefront/shop/boot.ts";
+import { wordsOf } from "../../storefront/words/spoken.ts";
+import type { OpenShop } from "../shop-boot.ts";
+import { usedFields } from "./fields.ts";
+
+/** What a handoff's script reads beside the markup. */
+export interface DataFiles {
+  shop: Uint8Array;
+  catalogue: Uint8Array;
+  cards: Uint8Array;
+}
+
+/** The shop, and of its catalogue what the pages count, sort by and show. @param slots names of the card template's slots */
+export function dataFiles(
+  { shop, settings, pages, facts, around, site }: OpenShop,
+  boots: readonly Boot[],
+  slots: readonly string[],
+): DataFiles {
+  const { catalogue } = facts.index;
+  const used = usedFields({
+    fields: catalogue.fields,
+    panels: boots.flatMap(({ panels }) => panels.map(({ panel }) => panel)),
+    pages: boots.map(({ page }) => page),
+    search: pages.search,
+    slots,
+  });
+  const { language } = around;
+  const words = wordsOf(language);
+  const file: ShopFile = {
+    format: handoffFormat,
+    name: shop.name,
+    currency: shop.currency,
+    limits: settings.limits,
+    bars: pages.bars,
+    search: pages.search,
+    swatches: Object.assign({}, ...boots.map(({ swatches }) => swatches)),
+    names: site.names,
+    link: site.link,
+    language,
+    ...(words === wordsOf("en") ? {} : { words }),
+  };
+  return {
+    shop: new TextEncoder().encode(JSON.stringify(file)),
+    catalogue: encodeCatalogue(catalogue, ({ key }) => used.counted.has(key)),
+    cards: encodeCatalogue(catalogue, ({ key }) => used.shown.has(key)),
+  };
+}
