@@ -348,3 +348,150 @@ test("a part that is missing, cut off or of another version is named, and the fo
     await page.goto("about:blank");
   }
 });
+
+/** Rules that a site may have, heavier than most: all of them would change a panel that does not stand up to them. */
+const heavy = `
+html { font-size: 62.5%; }
+* { box-sizing: content-box; letter-spacing: 2px; line-height: 2; transition: all 3s !important; }
+body { color: #c00; font: italic 700 2.4rem/2 serif; text-align: right; text-transform: uppercase; word-spacing: 9px; cursor: crosshair; }
+*::before, *::after { content: "!" !important; color: lime !important; }
+label, input, button, select, summary { display: block !important; margin: 11px !important; padding: 9px !important; border: 5px dashed red !important; background: yellow !important; color: blue !important; font: 900 30px fantasy !important; min-height: 70px !important; float: right !important; }
+ul, li, section, form, fieldset, div div { margin: 8px; padding: 6px; list-style: square inside !important; background: pink; opacity: 0.9; }
+h1, h2, h3, h4 { font-size: 50px !important; text-shadow: 2px 2px red; }
+a, a:hover { color: green !important; text-decoration: overline !important; }
+span, output, p { font-weight: 100 !important; padding: 3px; display: block; }
+img, svg { max-width: 9px !important; border: 3px solid; }
+path { fill: red; stroke: lime; transform: rotate(9deg); }
+dialog { all: unset !important; }
+`;
+
+/** All computed styles of a panel, element by element, and of what stands before and after each; of a path what it paints. */
+const stylesOf = (page: Page) =>
+  page.evaluate(() => {
+    const paints = [
+      "fill",
+      "stroke",
+      "stroke-width",
+      "stroke-linecap",
+      "d",
+      "transform",
+      "opacity",
+      "visibility",
+      "display",
+    ];
+    const root = document.querySelector(".zt-root");
+    return [...(root?.querySelectorAll("*") ?? [])]
+      .filter(({ tagName }) => tagName !== "NOSCRIPT")
+      .flatMap((element) =>
+        (element.tagName === "path" ? [""] : ["", "::before", "::after"]).map((pseudo) => {
+          const style = getComputedStyle(element, pseudo);
+          // Of what is not there it only matters that it stays so.
+          const absent = pseudo !== "" && style.content === "none";
+          const names = element.tagName === "path" ? paints : absent ? ["content"] : [...style];
+          const said = names.map((name) => [name, style.getPropertyValue(name)]);
+          return {
+            of: `${element.tagName}.${element.getAttribute("class")}${pseudo}`,
+            style: Object.fromEntries(said),
+          };
+        }),
+      );
+  });
+
+for (const size of [wide, slim])
+  test(`a heavy style sheet of the site changes no computed style of the panel, ${size.width} px wide`, async ({
+    page,
+  }) => {
+    await page.setViewportSize(size);
+    const head = site.piece(`${folder}/head.html`);
+    const panel = site.piece(`${folder}/pages/index/climber-finder.html`);
+    const box =
+      "trellis-panel { all: initial !important; display: block !important; position: absolute !important; inset: 20px auto auto 20px !important; width: 280px !important; }";
+    site.put("plain.css", box);
+    site.put("heavy.css", heavy + box);
+    const seen: Awaited<ReturnType<typeof stylesOf>>[] = [];
+    for (const name of ["plain", "heavy"]) {
+      site.page(`${name}.html`, `${head}<link rel="stylesheet" href="/${name}.css">\n`, panel);
+      await open(page, `${name}.html`);
+      await awake(page);
+      await page.mouse.move(0, 0);
+      await page.waitForTimeout(300);
+      seen.push(await stylesOf(page));
+    }
+    const [plain = [], other = []] = seen;
+    expect(plain.length).toBeGreaterThan(300);
+    expect(other.length).toBe(plain.length);
+    const changed = plain.flatMap(({ of, style }, at) =>
+      Object.entries(style).flatMap(([name, value]) => {
+        const now = other[at]?.style[name];
+        return now === value ? [] : [`${of} ${name}: ${value} → ${now}`];
+      }),
+    );
+    expect([...new Set(changed)].slice(0, 40)).toEqual([]);
+  });
+
+test("it works from another origin, and opened from a disk it is right as far as browsers let it", async ({
+  page,
+  browser,
+}) => {
+  const files = await serveFiles(
+    { "/kept/": join(site.root, "kept") },
+    { headers: { "access-control-allow-origin": "*" } },
+  );
+  site.handOver("kept", "--at", `${files.origin}/kept/`, "--page", "/");
+  site.page(
+    "foreign.html",
+    site.piece("kept/head.html"),
+    site.piece("kept/pages/index/climber-finder.html") + site.piece("kept/pages/index/listing.html"),
+  );
+  const policy = { "content-security-policy": `default-src 'self' ${files.origin}` };
+  const own = await serveFiles({ "/demo/": "demo", "/": site.root }, { headers: policy });
+  await open(page, "about:blank").catch(() => {});
+  await page.goto(`${own.origin}/foreign.html`);
+  await awake(page);
+  await page
+    .locator("trellis-panel")
+    .evaluate((panel: TrellisPanelElement) => panel.choose("light", { options: ["shade"] }));
+  await expect(page.locator("[data-trellis-count]")).toHaveText("77 products");
+  await own.close();
+  await files.close();
+
+  // From a disk browsers run no modules: what is there is the form, in its own style.
+  const disk = await browser.newPage();
+  await disk.goto(`file://${join(site.root, folder, "try.html")}`);
+  await expect(disk.locator("form.zt-panel:visible")).toHaveCount(1);
+  await disk.locator("form.zt-panel:visible").getByRole("checkbox", { name: "Full sun" }).check();
+  expect(
+    await disk
+      .locator(".zt-title")
+      .first()
+      .evaluate((title) => getComputedStyle(title).fontWeight),
+  ).toBe("600");
+  await disk.close();
+});
+
+test("markup of an older catalogue is drawn anew, and an element that leaves and comes back is whole", async ({
+  page,
+}) => {
+  const stale = site
+    .piece(`${folder}/pages/index/climber-finder.html`)
+    .replace(/catalogue\.\w+\.bin/, "catalogue.000000000000.bin")
+    .replaceAll("Full sun", "Old sun");
+  site.page("stale.html", site.piece(`${folder}/head.html`), stale);
+  await open(page, "stale.html");
+  await awake(page);
+  await expect(page.getByRole("checkbox", { name: "Full sun" })).toBeVisible();
+  await expect(page.getByText("Old sun")).toHaveCount(0);
+  await page.evaluate(async () => {
+    const panel = document.querySelector("trellis-panel") as HTMLElement;
+    const place = panel.parentElement as HTMLElement;
+    panel.remove();
+    await new Promise((done) => setTimeout(done, 50));
+    place.append(panel);
+  });
+  await awake(page, 2);
+  await page.getByRole("checkbox", { name: "Full sun" }).check();
+  expect(await page.locator("trellis-panel").evaluate((panel: TrellisPanelElement) => panel.results)).toEqual({
+    total: 92,
+    outOf: 240,
+  });
+});
