@@ -11,6 +11,7 @@ await withServer(4397, async (origin) => {
   try {
     await studio(browser, origin);
     await storefront(browser, origin);
+    await foreignSite(browser, "http://127.0.0.1:4398/");
     await looks(browser, origin);
   } finally {
     await browser.close();
@@ -161,6 +162,26 @@ async function looks(browser: Browser, origin: string): Promise<void> {
     `<body style="margin:0;display:flex;gap:10px">${panels.map((png) => `<img src="data:image/png;base64,${png}">`).join("")}`,
   );
   await page.screenshot({ path: `${folder}/three-looks.png` });
+  await page.close();
+}
+
+/** A foreign site with the handoff on it: cards of ours, and a list of its own. @param site its address */
+async function foreignSite(browser: Browser, site: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1000, height: 800 } });
+  const shots: string[] = [];
+  for (const path of ["plants.html?light=half+shade", "stock.html?category=plants+%3E+climbers&sort=price"]) {
+    await page.goto(site + path);
+    await page.locator("trellis-panel form").waitFor();
+    await settled(page);
+    shots.push((await page.screenshot()).toString("base64"));
+  }
+  // The site's policy would hold for what is put together here as well.
+  await page.goto("about:blank");
+  await page.setViewportSize({ width: 1635, height: 650 });
+  await page.setContent(
+    `<body style="margin:0;display:flex;gap:10px">${shots.map((png) => `<img style="height:650px" src="data:image/png;base64,${png}">`).join("")}`,
+  );
+  await page.screenshot({ path: `${folder}/site.png` });
   await page.close();
 }
 

@@ -10,6 +10,7 @@ import { shippedFonts } from "../core/look/fonts.ts";
 import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
 import { hostGuard } from "./host-guard.ts";
 import { api } from "./routes/api.ts";
+import type { StandIn } from "./routes/handoff.ts";
 import { plainPage } from "./routes/plain-page.ts";
 import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
@@ -22,6 +23,8 @@ export interface AppOptions {
   root: string;
   /** Pages take the storefront from Vite's development server instead of `dist`. */
   development?: boolean;
+  /** By default no shop stands on a site yet. */
+  standIn?: StandIn;
 }
 
 const built: StorefrontAssets = {
@@ -31,7 +34,7 @@ const built: StorefrontAssets = {
 const inDevelopment = (root: string): StorefrontAssets => ({ script: `/@fs${root}/src/storefront/shop/page.tsx` });
 
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
-export function createApp({ orm, root, development = false }: AppOptions): Hono {
+export function createApp({ orm, root, development = false, standIn = () => undefined }: AppOptions): Hono {
   const fork = () => orm.em.fork();
   const catalogues = new Catalogues();
   const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
@@ -40,7 +43,7 @@ export function createApp({ orm, root, development = false }: AppOptions): Hono 
   app.use(hostGuard);
   app.use(csrf());
   app.use(compress());
-  app.route("/api", api(fork, catalogues));
+  app.route("/api", api(fork, catalogues, standIn));
   const assets = development ? inDevelopment(root) : built;
   app.route("/shop", shopPages(fork, catalogues, assets, "shoppers"));
   app.route("/draft", shopPages(fork, catalogues, assets, "draft"));

@@ -5,7 +5,7 @@ import { parseArgs } from "node:util";
 import { serve } from "@hono/node-server";
 import { createApp } from "./app.ts";
 import { seedDemo } from "./seed.ts";
-import { standInSite } from "./stand-in.ts";
+import { demoShop, standInSite } from "./stand-in.ts";
 import { openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
 
@@ -77,7 +77,8 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
     const orm = await openDatabase(data);
     if (await seedDemo(orm, root)) console.log("The demo shop is ready.");
-    app = createApp({ orm, root, development });
+    let site: string | undefined;
+    app = createApp({ orm, root, development, standIn: (shop) => (shop === demoShop ? site : undefined) });
     for (const signal of ["SIGINT", "SIGTERM"] as const) {
       process.once(signal, () => {
         server.close();
@@ -89,11 +90,12 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     }
     console.log(`Zany Trellis is at http://${host}:${taken}/`);
     const fetch = standInSite(() => orm.em.fork(), root).fetch;
-    const site = serve({ hostname: host, port: port === 0 ? 0 : port + 1, fetch }, ({ port: own }) =>
-      console.log(`A site with the demo shop's handoff is at http://${host}:${own}/`),
-    );
+    const other = serve({ hostname: host, port: port === 0 ? 0 : port + 1, fetch }, ({ port: own }) => {
+      site = `http://${host}:${own}/`;
+      console.log(`A site with the demo shop's handoff is at ${site}`);
+    });
     // The tool is whole without it.
-    site.on("error", ({ message }) => console.log(`The site with the demo shop's handoff is left out: ${message}`));
+    other.on("error", ({ message }) => console.log(`The site with the demo shop's handoff is left out: ${message}`));
   } catch (error) {
     fail(`The database ${data} could not be opened: ${(error as Error).message}`);
   }

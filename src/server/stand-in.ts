@@ -15,7 +15,7 @@ import { listEditions, stateOf } from "./store/editions.ts";
 import { findShop } from "./store/shops.ts";
 
 /** The demo shop, whose handoff the stand-in site takes. */
-const demoShop = "larkmoss-nursery";
+export const demoShop = "larkmoss-nursery";
 const include = /<!--#include virtual="\/trellis\/([^"]+)" -->\n?/g;
 
 /** The stand-in site with a shop's handoff in it, as files of a plain server. @param root folder of the repository */

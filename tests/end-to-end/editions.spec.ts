@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
+import { unzipSync } from "fflate";
 import { unzipFolder, zipFolder } from "../../src/core/folder/zip.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
@@ -188,4 +189,38 @@ test("a panel's file is brought from another shop: facets are matched, corrected
   );
   expect(fields).toEqual(expect.arrayContaining(["pot-colour", "height", "price"]));
   expect(fields).not.toContain("pet-safe");
+});
+
+test("the way onto a site: settings that are undone like all others, sizes, snippets, and the files as a zip", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Handed over");
+  await publish(page, shop, "First");
+  await page.goto(`/shops/${shop}/editions`);
+  await page.getByRole("button", { name: "Onto a site" }).click();
+  await expect(page.getByText(/Gzipped: script [\d.]+ kB for \d+ displays/)).toBeVisible();
+  const head = page.getByRole("region", { name: "In the head of each page" });
+  await expect(head).toContainText('src="/trellis/trellis.');
+
+  await page.getByRole("textbox", { name: "Files are at" }).fill("/elsewhere/");
+  await page.getByRole("textbox", { name: "Files are at" }).press("Enter");
+  await expect(head).toContainText('src="/elsewhere/trellis.');
+  await page.getByRole("textbox", { name: "Choices go to" }).fill("javascript:alert(1)");
+  await page.getByRole("textbox", { name: "Choices go to" }).press("Enter");
+  await expect(page.getByRole("alert")).toContainText("Choices are sent to “javascript:alert(1)”");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await page.getByText("Names in queries").click();
+  await page.getByRole("textbox", { name: "Search words in queries" }).fill("words");
+  await page.getByRole("textbox", { name: "Search words in queries" }).press("Enter");
+  await expect(page.getByText("Names in queries (1 changed)")).toBeVisible();
+  await expect(head).toContainText('src="/elsewhere/trellis.');
+
+  const download = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Take the files" }).click();
+  const file = await (await download).path();
+  const files = unzipSync(new Uint8Array(readFileSync(file)));
+  expect(Object.keys(files)).toEqual(expect.arrayContaining(["trellis.json", "head.html", "README.md", "try.html"]));
+  expect(new TextDecoder().decode(files["README.md"])).toContain("`words`");
+  await expectAccessible(page);
 });

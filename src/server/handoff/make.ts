@@ -1,7 +1,6 @@
 import { readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import type { DisplayName } from "../../core/display/displays.ts";
 import type { ShopFiles } from "../../core/folder/shop-files.ts";
 import type { WholeShop } from "../../core/folder/whole-shop.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
@@ -10,6 +9,7 @@ import { pageList } from "../../core/page/page-list.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteFault, siteOf } from "../../core/shop/site.ts";
+import type { HandoffReport } from "../../core/wire/handoff.ts";
 import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
 import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
@@ -41,14 +41,6 @@ export interface HandoffWishes {
   card?: string | undefined;
   /** BCP 47 tag of what shoppers read, one of the shop's; its own by default. */
   language?: string | undefined;
-}
-
-/** What a handoff has come to. Sizes are bytes, gzipped as they go over the wire. */
-export interface HandoffReport {
-  pages: number;
-  panels: number;
-  displays: DisplayName[];
-  sizes: Record<FileRole, number>;
 }
 
 export interface Handoff {

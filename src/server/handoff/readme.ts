@@ -1,6 +1,5 @@
 import type { Site } from "../../core/shop/shop-schema.ts";
-import type { HandoffReport } from "./make.ts";
-import { scriptAim } from "./script-aim.ts";
+import { type HandoffReport, scriptAim } from "../../core/wire/handoff.ts";
 
 interface Said {
   shop: string;

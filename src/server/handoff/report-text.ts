@@ -1,5 +1,4 @@
-import type { HandoffReport } from "./make.ts";
-import { scriptAim } from "./script-aim.ts";
+import { type HandoffReport, scriptAim } from "../../core/wire/handoff.ts";
 
 /** What a handoff has come to, in lines. */
 export function reportText({ pages, panels, displays, sizes }: HandoffReport): string {

@@ -9,17 +9,19 @@ import { catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
+import { handoffRoutes, type StandIn } from "./handoff.ts";
 import { shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
 /** Shops, catalogues and documents as JSON. `fork` gives every request an entity manager of its own. */
-export function api(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+export function api(fork: () => SqlEntityManager, catalogues: Catalogues, standIn: StandIn): Hono {
   const app = new Hono();
   app.route("/", catalogueRoutes(fork, catalogues));
   app.route("/", documentRoutes(fork, catalogues));
   app.route("/", swatchRoutes(fork, catalogues));
   app.route("/", editionRoutes(fork, catalogues));
   app.route("/", folderRoutes(fork));
+  app.route("/", handoffRoutes(fork, standIn));
 
   app.get("/shops", async (c) => {
     const em = fork();

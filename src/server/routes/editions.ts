@@ -3,10 +3,9 @@ import { Hono } from "hono";
 import { checkPanels } from "../../core/check/check-shop.ts";
 import { shopDifferences } from "../../core/differ/shop.ts";
 import { publishing } from "../../core/wire/edition.ts";
-import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
-import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
+import { bodyOf, check, limit, maxJson, shopOf, stateIn } from "./request.ts";
 
 /** What a shop's shoppers get: publishing, what differs, and bringing back. */
 export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
@@ -56,14 +55,4 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json(await listEditions(em, shop));
   });
   return app;
-}
-
-/** A state of a shop as an address names it. @throws Fault */
-function stateIn(text: string | undefined): number | "draft" {
-  if (text === "draft") return text;
-  if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
-  throw new Fault(
-    400,
-    `“${(text ?? "").slice(0, 20)}” is no state of a shop. Say “draft”, or the number of an edition.`,
-  );
 }

@@ -79,3 +79,13 @@ export const attachment = (body: string, type: string, name: string): Response =
       "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
     },
   });
+
+/** A state of a shop as an address names it. @throws Fault */
+export function stateIn(text: string | undefined): number | "draft" {
+  if (text === "draft") return text;
+  if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
+  throw new Fault(
+    400,
+    `“${(text ?? "").slice(0, 20)}” is no state of a shop. Say “draft”, or the number of an edition.`,
+  );
+}

@@ -1,19 +1,23 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Commands } from "../shell/commands.tsx";
+import { HistoryButtons } from "../shell/history-buttons.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { DifferenceList } from "./difference-list.tsx";
 import { EditionList } from "./edition-list.tsx";
+import { OntoSite } from "./onto-site.tsx";
 import { PublishCard } from "./publish-card.tsx";
 import { TwoPages } from "./two-pages.tsx";
 import { type State, useDifferences, useEditions, useNewFindings } from "./use-editions.ts";
 
 /** What was published, what is another since, and publishing it. */
 export function EditionsView() {
-  const { shop } = useOpenShop();
+  const { shop, settings } = useOpenShop();
   const { data: editions, error, mutate } = useEditions(shop.slug);
   const [chosen, choose] = useState<{ from?: State; to?: State }>({});
+  const [shown, show] = useState<"differences" | "site">("differences");
+  const stores = useMemo(() => [settings], [settings]);
   const newest = editions?.[0]?.n;
   const [from, to] = [chosen.from ?? newest, chosen.to ?? "draft"];
   const differences = useDifferences(shop.slug, from, to);
@@ -22,6 +26,7 @@ export function EditionsView() {
   return (
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop.slug)}>
+        {shown === "site" ? <HistoryButtons stores={stores} /> : null}
         {newest === undefined ? null : (
           <a
             href={`/shop/${encodeURIComponent(shop.slug)}/`}
@@ -75,21 +80,40 @@ export function EditionsView() {
             Nothing is published yet. The first edition is what shoppers get.
           </p>
         ) : (
-          <section aria-label="What is another" className="flex min-w-0 flex-1 flex-col">
-            <DifferenceList
-              editions={editions ?? []}
-              from={from}
-              to={to}
-              choose={choose}
-              differences={differences.data}
-              findings={findings.data}
-              error={differences.error}
-            />
-            <TwoPages shop={shop.slug} from={from} to={to} />
-          </section>
+          <div className="flex min-w-0 flex-1 flex-col">
+            <div className="flex flex-none gap-1 border-b border-hair px-4 pt-2" role="group" aria-label="Shown">
+              {(["differences", "site"] as const).map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  aria-pressed={one === shown}
+                  className={`rounded-t-lg px-3 py-1.5 text-[14px] ${one === shown ? "border-b-2 border-accent font-medium" : "text-quiet hover:bg-sand/60"}`}
+                  onClick={() => show(one)}
+                >
+                  {one === "differences" ? "What is another" : "Onto a site"}
+                </button>
+              ))}
+            </div>
+            {shown === "site" ? (
+              <OntoSite editions={editions ?? []} />
+            ) : (
+              <section aria-label="What is another" className="flex min-h-0 flex-1 flex-col">
+                <DifferenceList
+                  editions={editions ?? []}
+                  from={from}
+                  to={to}
+                  choose={choose}
+                  differences={differences.data}
+                  findings={findings.data}
+                  error={differences.error}
+                />
+                <TwoPages shop={shop.slug} from={from} to={to} />
+              </section>
+            )}
+          </div>
         )}
       </main>
-      <Commands stores={[]} />
+      <Commands stores={stores} />
     </div>
   );
 }

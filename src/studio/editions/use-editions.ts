@@ -1,7 +1,9 @@
 import useSWR from "swr";
 import type { Checked } from "../../core/check/check-shop.ts";
 import type { Difference } from "../../core/differ/differ.ts";
+import type { Site } from "../../core/shop/shop-schema.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
+import type { HandoffPreview } from "../../core/wire/handoff.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 
 /** A state of the shop: what is worked on, or an edition by its number. */
@@ -29,6 +31,17 @@ export const useNewFindings = (shop: string, from: State | undefined, to: State)
   useSWR<Checked[], ApiError>(
     from === undefined ? null : `${shopPath(shop)}/new-findings${between(from, to)}`,
     request<Checked[]>,
+  );
+
+/**
+ * The files that a site takes, of a state of the shop; made anew whenever how panels stand there changes.
+ * @param site undefined while that is still being saved
+ */
+export const useHandoff = (shop: string, of: State, site: Site | undefined) =>
+  useSWR<HandoffPreview, ApiError>(
+    site === undefined ? null : [`${shopPath(shop)}/handoff?of=${of}`, site],
+    ([path]: [string, Site]) => request<HandoffPreview>(path),
+    { revalidateOnFocus: false, shouldRetryOnError: false },
   );
 
 /** What stands in front of every address of a state's pages. */

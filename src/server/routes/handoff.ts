@@ -1,0 +1,60 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { LRUCache } from "lru-cache";
+import { zipFolder } from "../../core/folder/zip.ts";
+import { shopKind } from "../../core/shop/kind.ts";
+import { siteOf } from "../../core/shop/site.ts";
+import type { HandoffPreview } from "../../core/wire/handoff.ts";
+import { type Handoff, makeHandoff } from "../handoff/make.ts";
+import { readDocument, versionOf } from "../store/documents.ts";
+import { stateOf } from "../store/editions.ts";
+import { shopOf, stateIn } from "./request.ts";
+
+/** Where a site is on which a shop's handoff stands already; undefined where there is none. */
+export type StandIn = (shop: string) => string | undefined;
+
+/** What leaves the tool for a real site: looked at first, then taken as a zip. */
+export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): Hono {
+  const app = new Hono();
+  // What was looked at is what is taken: the same files, made once.
+  const made = new LRUCache<string, Promise<Handoff>>({ max: 3 });
+
+  async function handoffOf(slug: string, of: string | undefined): Promise<{ slug: string; handoff: Handoff }> {
+    const em = fork();
+    const shop = await shopOf(em, slug);
+    const which = stateIn(of);
+    // How panels stand on the site is asked now, whichever edition is taken there.
+    const site = siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
+    const key = `${shop.id} ${which} ${await versionOf(em, shop, shopKind)}`;
+    const known = which === "draft" ? undefined : made.get(key);
+    const handoff = known ?? stateOf(em, shop, which).then((whole) => makeHandoff(whole, { site }));
+    if (which !== "draft") {
+      made.set(key, handoff);
+      handoff.catch(() => made.delete(key));
+    }
+    return { slug: shop.slug, handoff: await handoff };
+  }
+
+  app.get("/shops/:shop/handoff", async (c) => {
+    const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
+    const { files, report } = handoff;
+    const seen = standIn(slug);
+    return c.json({
+      report,
+      head: new TextDecoder().decode(files.get("head.html")),
+      pieces: [...files.keys()].filter((path) => path.startsWith("pages/")),
+      ...(seen === undefined ? {} : { seen }),
+    } satisfies HandoffPreview);
+  });
+
+  app.get("/shops/:shop/handoff.zip", async (c) => {
+    const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
+    return new Response(zipFolder(handoff.files), {
+      headers: {
+        "content-type": "application/zip",
+        "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(slug)}-trellis.zip`,
+      },
+    });
+  });
+  return app;
+}
