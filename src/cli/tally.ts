@@ -5,6 +5,7 @@ import { type Field, isNumeric, knownRole } from "../core/catalogue/field.ts";
 import { identity } from "../core/catalogue/identity.ts";
 import { CatalogueError } from "../core/catalogue/problem.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
+import { isCalled } from "../core/catalogue/shown-name.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Level } from "../core/index/option-schema.ts";
@@ -215,8 +216,7 @@ export function defaultMode(field: Field): Mode {
 
 function findField(fields: readonly Field[], name: string): Field | undefined {
   const role = knownRole(name);
-  const wanted = identity(name);
-  return fields.find((field) => (role !== undefined && field.role === role) || identity(field.name) === wanted);
+  return fields.find((field) => (role !== undefined && field.role === role) || isCalled(field, name));
 }
 
 function unknownFacet(fields: readonly Field[], name: string): UsageError {

@@ -91,7 +91,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await expect(wide.locator("html[data-ready]")).toBeAttached();
   await expect(swatch("White / pink")).toHaveAttribute("style", /linear-gradient/);
   await expect(swatch("Glowing orange")).toHaveAttribute("src", ember);
-  await expect(swatch("Moonlit")).toHaveAttribute("style", /background/);
+  await expect(swatch("Moonlit")).toHaveAttribute("style", /--paint/);
 });
 
 test("lists come in with their faults named, and go out in open formats", async ({ page }) => {

@@ -135,7 +135,7 @@ describe("the command line over a shop folder", () => {
   it("helps, with an example for each command", async () => {
     const { out, status } = await trellis("--help");
     expect(status).toBe(0);
-    expect(out.match(/Example: trellis/g)).toHaveLength(6);
+    expect(out.match(/Example: trellis/g)).toHaveLength(7);
     expect((await trellis("diff", "--help")).out).toContain("trellis diff FOLDER FOLDER");
   });
 });

@@ -31,7 +31,7 @@ describe("a newer catalogue", () => {
   it("is told by product", () => {
     expect(change.added).toEqual([{ id: "d", title: "Dot" }]);
     expect(change.gone).toEqual([{ id: "b", title: "Bea" }]);
-    expect(change.changed).toEqual([{ id: "a", title: "Ada", fields: ["flower colour"] }]);
+    expect(change.changed).toEqual([{ id: "a", title: "Ada", fields: ["Flower colour"] }]);
     expect(change.same).toBe(1);
   });
 
@@ -54,8 +54,8 @@ describe("a newer catalogue", () => {
       rows: demoPanel.rows.filter(({ id }) => ["f-flower-colour", "f-light", "f-price"].includes(id)),
     };
     expect(importEffects(change, [panel], () => false).map(({ facet, words }) => `${facet}: ${words}`)).toEqual([
-      "flower colour: Red is no longer stated by any product.",
-      "flower colour: Moonlit, Ember are new and have no colour.",
+      "Flower colour: Red is no longer stated by any product.",
+      "Flower colour: Moonlit, Ember are new and have no colour.",
       "Light: The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.",
     ]);
     expect(importEffects(compareCatalogues(before, before), [panel], () => false)).toEqual([]);

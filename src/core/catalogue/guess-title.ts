@@ -1,5 +1,6 @@
+import { dayOrders } from "./days.ts";
 import { identity } from "./identity.ts";
-import { dayOrders, isNumberWith } from "./reading.ts";
+import { isNumberWith } from "./reading.ts";
 import type { ColumnReading, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";

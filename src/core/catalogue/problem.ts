@@ -26,3 +26,28 @@ export function problemText({ row, column, value, message }: Problem): string {
   const what = value === undefined ? "" : ` ("${value.length > 60 ? `${value.slice(0, 57)}…` : value}")`;
   return where ? `${where.slice(0, 1).toUpperCase()}${where.slice(1)}${what}: ${message}` : `${message}${what}`;
 }
+
+/** Troubles of one kind: of one column, with one reason. */
+export interface ProblemGroup {
+  column: string | undefined;
+  message: string;
+  count: number;
+  /** The first few, each with its row and value. */
+  examples: Problem[];
+}
+
+const examples = 3;
+
+/** Troubles by kind, the most frequent first. */
+export function groupProblems(problems: readonly Problem[]): ProblemGroup[] {
+  const groups = new Map<string, ProblemGroup>();
+  for (const problem of problems) {
+    const { column, message } = problem;
+    const name = JSON.stringify([column ?? null, message]);
+    const group = groups.get(name) ?? { column, message, count: 0, examples: [] };
+    groups.set(name, group);
+    group.count++;
+    if (group.examples.length < examples) group.examples.push(problem);
+  }
+  return [...groups.values()].sort((a, b) => b.count - a.count);
+}

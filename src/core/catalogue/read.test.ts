@@ -4,11 +4,12 @@ import { describe, expect, it } from "vitest";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
+import { writtenDay } from "./days.ts";
 import { fieldKey, knownRole } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
 import { problemText } from "./problem.ts";
 import { buildCatalogue, readCatalogue } from "./read.ts";
-import { plainDay, plainNumber } from "./reading.ts";
+import { plainNumber } from "./reading.ts";
 import { suggestReading, suggestRoles } from "./suggest-reading.ts";
 import { formatDay, inferKind, parseDay, parseNumber, splitCell } from "./values.ts";
 
@@ -176,7 +177,7 @@ describe("how columns are written", () => {
 
   it("leaves alone what is no such number or day", () => {
     expect(["12 cm", "1,2,3", "x"].map((text) => plainNumber(text, ","))).toEqual(["12 cm", "1,2,3", "x"]);
-    expect(["2026-03-31", "next week"].map((text) => plainDay(text, "dmy"))).toEqual(["2026-03-31", "next week"]);
+    expect(["2026-03-31", "next week"].map((text) => writtenDay(text, "dmy"))).toEqual(["2026-03-31", undefined]);
   });
 
   it("can be told a kind, and then says what does not fit it", () => {

@@ -3,11 +3,12 @@ import { completeCatalogue, mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
 import { type Field, fieldKey, isWholeText, knownColumns, roleNames } from "./field.ts";
-import { identity, spelling } from "./identity.ts";
+import { spelling } from "./identity.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
 import { cellReader, plainReading } from "./reading.ts";
 import type { Reading } from "./reading-schema.ts";
+import { isCalled, shownName } from "./shown-name.ts";
 import { withTitles } from "./suggest-reading.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber, splitCell } from "./values.ts";
@@ -94,13 +95,11 @@ export function buildCatalogue(
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
     const heading = table.header[at] ?? "";
-    const old = known.find(
-      (field) => field.role === role && (role !== "attribute" || identity(field.name) === identity(heading)),
-    );
+    const old = known.find((field) => field.role === role && (role !== "attribute" || isCalled(field, heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
     const { kind: wanted, titles } = reading[at] ?? { as: "attribute" };
-    const name = role === "attribute" ? spelling(heading) : roleNames[role];
+    const name = role === "attribute" ? (old?.name ?? shownName(heading)) : roleNames[role];
     return { key, name, role, kind: "text", ...(wanted ? { given: wanted } : {}), ...(titles ? { titles } : {}) };
   });
   const records = order.flatMap((id) => rowsOf.get(id) ?? []);

@@ -1,56 +1,44 @@
-import type { KnownColumn } from "./field.ts";
+import { mustBeNumber } from "./complete.ts";
+import { dayOrders } from "./days.ts";
+import { type FieldRole, knownColumns } from "./field.ts";
 import { guessTitle } from "./guess-title.ts";
+import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
-import { dayOrders, isNumberWith, plainReading } from "./reading.ts";
-import type { ColumnReading, Reading, Separator } from "./reading-schema.ts";
+import { isNumberWith, plainReading } from "./reading.ts";
+import type { ColumnReading, DateOrder, Reading, Separator } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
-import { parseNumber } from "./values.ts";
-
-/** Headings that other programs use for known columns. Common practice, no source. */
-const synonyms: Partial<Record<KnownColumn, readonly string[]>> = {
-  product_id: [
-    "id",
-    "product",
-    "product no",
-    "product number",
-    "article",
-    "article no",
-    "item",
-    "item id",
-    "parent sku",
-    "code",
-  ],
-  sku: ["variant sku", "variant id", "item no"],
-  title: ["name", "product name", "product title", "item name", "label", "model"],
-  description: ["body", "text", "details"],
-  category: ["categories", "product category", "department", "group"],
-  type: ["product type", "kind"],
-  brand: ["vendor", "maker", "manufacturer", "producer"],
-  tags: ["keywords", "labels"],
-  price: ["sale price", "current price", "unit price", "variant price"],
-  list_price: ["regular price", "compare at price", "old price", "rrp", "msrp"],
-  stock: ["quantity", "qty", "inventory", "on hand"],
-  rating: ["average rating", "stars", "score"],
-  reviews: ["review count", "rating count"],
-  published: ["published at", "created at", "date added"],
-  image: ["image url", "image src", "picture", "photo", "images"],
-};
+import { parseDay, parseNumber } from "./values.ts";
 
 /** What each heading usually means: the strict guess, and for known columns that it did not find a usual synonym. */
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
-  const names = header.map((heading) => identity(heading.replaceAll(/[_-]/g, " ")));
-  for (const [column, others] of Object.entries(synonyms) as [KnownColumn, readonly string[]][]) {
-    if (reading.some(({ as }) => as === column)) continue;
-    const at = others
-      .map((name) => names.indexOf(name))
-      .find((place) => place >= 0 && reading[place]?.as === "attribute");
-    if (at !== undefined) reading[at] = { as: column };
-  }
+  const names = header.map((heading) => identity(heading.replaceAll(/[_\-./'’]+/g, " ")));
+  // A language that a file speaks is spoken in most of its headings, and the same word means another thing in another.
+  const languages = Object.entries(headingWords)
+    .filter(([language, words]) => language === "en" || spoken(words, names) >= fewest)
+    .map(([, words]) => words)
+    .sort((a, b) => spoken(b, names) - spoken(a, names));
+  for (const words of languages)
+    for (const column of knownColumns) {
+      if (reading.some(({ as }) => as === column)) continue;
+      const at = (words[column] ?? [])
+        .map((name) => names.indexOf(name))
+        .find((place) => place >= 0 && reading[place]?.as === "attribute");
+      if (at !== undefined) reading[at] = { as: column };
+    }
   return reading;
 }
 
+/** A single word is the same in too many languages to tell one by; “note” is a rating in French alone. */
+const fewest = 2;
+
+/** How many of a file's headings are words of a language. */
+const spoken = (words: (typeof headingWords)[string], names: readonly string[]): number =>
+  Object.values(words).filter((list) => list?.some((name) => names.includes(name))).length;
+
 const looked = 400;
+/** A column is of days or numbers where this share of its cells are; the others are told. */
+const most = 0.9;
 
 /**
  * How a table's columns are best read: what they are by their headings, and by their first cells how
@@ -84,13 +72,25 @@ const whole: readonly ColumnReading["as"][] = ["product_id", "sku", "title", "de
 
 function looksLike({ as }: ColumnReading, cells: readonly string[]): Partial<ColumnReading> {
   if (cells.length === 0 || whole.includes(as)) return {};
-  const orders = cells.map(dayOrders);
-  if (orders.every((order) => order !== undefined)) {
+  const share = (fits: (cell: string) => boolean) => cells.filter(fits).length / cells.length;
+  if (share((cell) => !Number.isNaN(parseNumber(cell))) === 1 || share((cell) => !Number.isNaN(parseDay(cell))) === 1)
+    return {};
+  // Where some cells are none, the column is told to be of days or numbers, so that those are named.
+  const told = (kind: "date" | "number", fit: number) => (fit < 1 ? { kind } : {});
+  const days = share((cell) => dayOrders(cell) !== undefined);
+  if (days >= most) {
+    const orders = cells.map(dayOrders);
+    const read = (order: DateOrder) => orders.filter((one) => one?.[order]).length;
     // Where every day could be read both ways, a day first is the more usual.
-    return { dates: orders.every(({ dmy }) => dmy) ? "dmy" : "mdy" };
+    const best = (["ymd", "dmy", "mdy"] as const).reduce((a, b) => (read(b) > read(a) ? b : a));
+    return best === "ymd" ? { kind: "date" } : { ...told("date", days), dates: best };
   }
-  const plain = cells.every((cell) => !Number.isNaN(parseNumber(cell)));
-  if (!plain && cells.every((cell) => isNumberWith(cell, ","))) return { decimal: "," };
+  const [point, comma] = [share((cell) => isNumberWith(cell, ".")), share((cell) => isNumberWith(cell, ","))];
+  const known = mustBeNumber.has(as as FieldRole);
+  if (comma >= most && comma > point) return { ...(known ? {} : told("number", comma)), decimal: "," };
+  // Bare figures are read by themselves; signs and groups only where numbers are looked for.
+  const dressed = cells.some((cell) => isNumberWith(cell, ".") && Number.isNaN(parseNumber(cell)));
+  if (point >= most && dressed && !known) return { kind: "number" };
   const separator = cells.some((cell) => cell.includes("|")) ? undefined : partedBy(cells);
   return separator === undefined ? {} : { separator };
 }

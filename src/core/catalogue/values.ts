@@ -1,10 +1,10 @@
 import { isCountable } from "../numbers/bounds.ts";
 import type { FieldKind } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
+import { isYesOrNo } from "./yes-no.ts";
 
 const number = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?$/i;
 const day = /^(\d{4})-(\d{2})-(\d{2})(?:[T ]\d{2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?:Z|[+-]\d{2}:?\d{2})?)?$/;
-const yesNo = new Set(["yes", "no", "true", "false"]);
 const msPerDay = 86_400_000;
 
 /** A number written with a decimal point and no thousands marks; NaN for anything else, and for one too large to count with. */
@@ -56,7 +56,7 @@ export function splitCell(cell: string, whole: boolean): string[] {
 /** The kind that all of the distinct values share; text when there are none or they differ. */
 export function inferKind(values: readonly string[]): FieldKind {
   if (values.length === 0) return "text";
-  if (values.every((value) => yesNo.has(identity(value)))) return "yes-no";
+  if (values.every((value) => isYesOrNo(identity(value)))) return "yes-no";
   if (values.every((value) => !Number.isNaN(parseNumber(value)))) return "number";
   if (values.every((value) => !Number.isNaN(parseDay(value)))) return "date";
   return "text";

@@ -12,7 +12,7 @@ import { liveRange } from "../match/range.ts";
 import { roundEnds, roundStep } from "../numbers/ticks.ts";
 import { panelKind } from "../panel/kind.ts";
 import { facetRows } from "../panel/panel.ts";
-import { firstPanel } from "../suggest/suggest.ts";
+import { firstPanel } from "../suggest/first-panel.ts";
 import { modeExample } from "./mode-example.ts";
 import { profileField } from "./profile.ts";
 

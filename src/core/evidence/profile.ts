@@ -62,7 +62,8 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   return {
     field,
     level,
-    reach: reachCount(page, facet),
+    // What could not be read as a number or a day is not found by one.
+    reach: reachCount(page, isNumeric(field) ? { field: field.key, mode: "range" } : facet),
     outOf: index.products,
     options: options.length,
     numbers: new Set(numbers).size,

@@ -1,11 +1,9 @@
 import { type FieldRole, isFacetable, isNumeric } from "../catalogue/field.ts";
-import type { DisplayName } from "../display/displays.ts";
-import { type FieldProfile, profileField } from "../evidence/profile.ts";
-import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { type DisplayName, displays } from "../display/displays.ts";
+import type { FieldProfile } from "../evidence/profile.ts";
 import type { Mode } from "../match/question.ts";
-import { emptyPanel, newFacet } from "../panel/panel.ts";
-import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
-import { newPiece } from "../panel/pieces.ts";
+import { newFacet } from "../panel/panel.ts";
+import type { FacetRow } from "../panel/panel-schema.ts";
 import { type OptionOrder, type SettingValues, withSetting } from "../setting/settings.ts";
 import { speaksOfColour } from "../swatch/plain-names.ts";
 
@@ -20,6 +18,8 @@ export interface Suggestion {
 }
 
 const few = 8;
+/** Options from which on a list that lies open has a field to find them in. Common practice, no source. */
+const readAtOnce = 15;
 /** Fields that shoppers seldom choose by, whatever they hold. */
 const seldom: ReadonlySet<FieldRole> = new Set(["list_price", "stock", "reviews", "published"]);
 
@@ -52,16 +52,19 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   const { field, options, longest, depth, numbers, samples, skewness, limits, series } = profile;
   const any = (display: DisplayName, reason: string) => ({ display, mode: "any" as const, reason });
   if (depth > 1) return { display: "tree", mode: "tree", reason: `${depth} levels of categories` };
+  if (field.kind === "yes-no" && options === 2) return any("switch", "yes or no");
   if (isNumeric(field)) {
-    const what = field.kind === "date" ? "days" : "numbers";
     if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
+    if (field.kind === "date") return { display: "dates", mode: "range", reason: `${numbers} different days` };
+    if (field.role === "rating" && !displays.stars.unsuited?.(profile))
+      return { display: "stars", mode: "range", reason: "a rating of up to five stars" };
     const skewed = skewness > 1 && limits.length > 0;
     return {
       display: "slider-inputs",
       mode: "range",
       reason: skewed
-        ? `${numbers} different ${what}, a few far above the rest; bands part best at ${limits.join(", ")}`
-        : `${numbers} different ${what}`,
+        ? `${numbers} different numbers, a few far above the rest; price ranges part best at ${limits.join(", ")}`
+        : `${numbers} different numbers`,
     };
   }
   const coloured = samples.filter(speaksOfColour).length;
@@ -85,39 +88,11 @@ export function suggestRow(profile: FieldProfile): FacetRow {
   const { display, mode, order } = suggestFacet(profile);
   let settings: SettingValues = {};
   if (mode !== "range") settings = withSetting(settings, "order", order);
+  if (display === "check-boxes" && profile.options > readAtOnce) settings = withSetting(settings, "searchInside", true);
   // A few values far above the rest would leave the others the first inch of the scale.
-  else if (profile.skewness > 1 && (profile.min ?? -1) >= 0) settings = withSetting(settings, "scale", "bent");
+  if (display.startsWith("slider") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
+    settings = withSetting(settings, "scale", "bent");
   return newFacet(rowId(profile.field.key), profile.field.key, display, mode, settings);
-}
-
-const firstFacets = 8;
-const early = ["category", "type", "brand", "price"];
-/** Stated for most products and seldom the question that a shopper comes with. */
-const late = ["rating", "tags"];
-
-/** A first panel that makes sense: the facets that most products state, categories first and money last. */
-export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
-  const worth = index.catalogue.fields
-    .filter(isFacetable)
-    .map((field) => profileField(index, field))
-    .filter((profile) => suggestFacet(profile).worth);
-  const rank = ({ field, reach, outOf }: FieldProfile) =>
-    early.includes(field.role)
-      ? 2
-      : field.role === "availability" || field.role === "on_sale"
-        ? 0
-        : late.includes(field.role)
-          ? reach / outOf / 2
-          : reach / outOf;
-  const chosen = [...worth].sort((a, b) => rank(b) - rank(a)).slice(0, firstFacets);
-  const place = ({ field }: FieldProfile) => {
-    if (field.role === "category") return 0;
-    if (field.role === "price") return 2;
-    return field.role === "availability" || field.role === "on_sale" ? 3 : 1;
-  };
-  chosen.sort((a, b) => place(a) - place(b));
-  const panel = emptyPanel(name);
-  return { ...panel, rows: [newPiece("chosen", "chosen"), ...chosen.map(suggestRow)] };
 }
 
 /** A row id made of a field's key; ids take plain letters only, keys any script's. */

@@ -12,7 +12,7 @@ import { panelKind } from "../../core/panel/kind.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
-import { firstPanel } from "../../core/suggest/suggest.ts";
+import { firstPanel } from "../../core/suggest/first-panel.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { insertDocument, listDocuments, type ShopRef } from "./documents.ts";

@@ -10,7 +10,7 @@ import type { Table } from "../../core/catalogue/table.ts";
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { facetRows } from "../../core/panel/panel.ts";
-import { firstPanel } from "../../core/suggest/suggest.ts";
+import { firstPanel } from "../../core/suggest/first-panel.ts";
 
 /** One column of the file, before it means anything. */
 export interface PreviewColumn {

@@ -1,10 +1,19 @@
 import { Download } from "lucide-react";
 import Papa from "papaparse";
-import { type Problem, problemText } from "../../core/catalogue/problem.ts";
+import { groupProblems, type Problem } from "../../core/catalogue/problem.ts";
 
-const shown = 100;
+const longest = 40;
 
-/** What is wrong in the file, row by row. The rest of it can be taken all the same. */
+/** One trouble, by its row and what stands there. */
+const example = ({ row, value }: Problem): string =>
+  [
+    row === undefined ? "" : `row ${row.toLocaleString("en")}`,
+    value === undefined ? "" : `“${value.length > longest ? `${value.slice(0, longest - 1)}…` : value}”`,
+  ]
+    .filter(Boolean)
+    .join(" ");
+
+/** What is wrong in the file, by kind, the most frequent first. The rest of it can be taken all the same. */
 export function ProblemList({ problems }: { problems: readonly Problem[] }) {
   if (problems.length === 0) return <p className="text-[13px] text-success">Every row can be taken as it is.</p>;
   return (
@@ -19,16 +28,16 @@ export function ProblemList({ problems }: { problems: readonly Problem[] }) {
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}
       <ul tabIndex={0} className="max-h-72 divide-y divide-hair overflow-auto text-[13px]">
-        {problems.slice(0, shown).map((problem, at) => (
-          <li key={at} className="px-3 py-1.5">
-            {problemText(problem)}
+        {groupProblems(problems).map((group) => (
+          <li key={`${group.column} ${group.message}`} className="flex gap-3 px-3 py-2">
+            <b className="w-14 flex-none text-end tabular-nums">{group.count.toLocaleString("en")}</b>
+            <span>
+              {group.column ? <b>{group.column}: </b> : null}
+              {group.message}
+              <span className="block text-quiet">{group.examples.map(example).join(" · ")}</span>
+            </span>
           </li>
         ))}
-        {problems.length > shown ? (
-          <li className="px-3 py-1.5 text-quiet">
-            and {(problems.length - shown).toLocaleString("en")} more, all of them in the CSV
-          </li>
-        ) : null}
       </ul>
     </section>
   );

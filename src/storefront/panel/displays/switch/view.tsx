@@ -1,8 +1,6 @@
+import { affirmative } from "../../../../core/catalogue/yes-no.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
-
-/** Words that a switch turned on stands for. */
-const affirmative = new Set(["yes", "true", "1", "in stock", "on"]);
 
 /** On for the affirmative value, off for no choice at all: “no” is not what shoppers look for. */
 export function View({ name, options, toggle, label, settings, say }: DisplayProps) {

@@ -1,0 +1,95 @@
+import type { DateOrder } from "./reading-schema.ts";
+
+/** Languages whose names of months are read. */
+const languages = ["en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "pl"];
+
+const plain = (text: string): string => text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase().replace(/\.$/, "");
+
+/** Months by their names, whole and short. Source: CLDR, through `Intl`. */
+const months: ReadonlyMap<string, number> = new Map(
+  languages.flatMap((language) =>
+    (["long", "short"] as const).flatMap((month) =>
+      (["dated", "alone"] as const).flatMap((use) => {
+        const format = new Intl.DateTimeFormat(language, {
+          month,
+          timeZone: "UTC",
+          ...(use === "dated" ? { day: "numeric" } : {}),
+        });
+        return Array.from({ length: 12 }, (_, m): [string, number] => {
+          const parts = format.formatToParts(new Date(Date.UTC(2026, m, 15)));
+          return [plain(parts.find(({ type }) => type === "month")?.value ?? ""), m + 1];
+        });
+      }),
+    ),
+  ),
+);
+
+/** A time of day behind a day, with or without a zone; the day is as it is written. */
+const time =
+  /(?:[T\s,]+(?:at|um|à)?\s*\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d+)?)?\s*(?:[ap]\.?m\.?)?\s*(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2})?)$/i;
+const numbers = /^(\d{1,4})[./\-\s](\d{1,2})[./\-\s](\d{1,4})\.?$/;
+
+interface Parts {
+  /** The three numbers as they stand, or with the month known by its name. */
+  first: string;
+  second: string;
+  third: string;
+  month?: number;
+}
+
+/** A text as the parts of a day; undefined where it is none. */
+function partsOf(text: string): Parts | undefined {
+  const day = text.trim().replace(time, "").trim();
+  const counted = numbers.exec(day);
+  if (counted) return { first: counted[1] ?? "", second: counted[2] ?? "", third: counted[3] ?? "" };
+  const words = day
+    .split(/[\s,./-]+|(?<=\d)(?:st|nd|rd|th|er|º)(?=[\s,./-]|$)/u)
+    .filter((word) => word !== "" && word !== "de" && word !== "of");
+  // A weekday in front says nothing more.
+  if (words.length === 4 && /^\p{L}+$/u.test(words[0] ?? "") && !months.has(plain(words[0] ?? ""))) words.shift();
+  if (words.length !== 3) return undefined;
+  const at = words.findIndex((word) => months.has(plain(word)));
+  const rest = words.filter((_, place) => place !== at);
+  const [first = "", third = ""] = rest;
+  const month = months.get(plain(words[at] ?? ""));
+  if (month === undefined || !rest.every((word) => /^\d{1,4}$/.test(word))) return undefined;
+  return { first, second: "", third, month };
+}
+
+/** Two digits of a year: 69 to 99 are of the last century. Source: POSIX, strptime, %y. */
+const fullYear = (year: string): string =>
+  year.length > 2 ? year.padStart(4, "0") : String(Number(year) + (Number(year) < 69 ? 2000 : 1900));
+
+const iso = (year: string, month: number | string, day: string): string | undefined =>
+  Number(month) >= 1 && Number(month) <= 12 && Number(day) >= 1 && Number(day) <= 31
+    ? `${fullYear(year)}-${String(month).padStart(2, "0")}-${day.padStart(2, "0")}`
+    : undefined;
+
+/**
+ * A day as `YYYY-MM-DD`, however it is written: with the month as a number in the order told, or as a word in any; a
+ * time of day, a weekday and a zone are left out. Undefined where the text is no day.
+ */
+export function writtenDay(text: string, order: DateOrder): string | undefined {
+  const parts = partsOf(text);
+  if (!parts) return undefined;
+  const { first, second, third, month } = parts;
+  if (month !== undefined) return first.length > 2 ? iso(first, month, third) : iso(third, month, first);
+  // Four digits in front can only be the year.
+  if (first.length > 2) return iso(first, second, third);
+  if (order === "ymd") return undefined;
+  return order === "dmy" ? iso(third, second, first) : iso(third, first, second);
+}
+
+/** The orders that a text's numbers could be written in; undefined where it is no day that wants one. */
+export function dayOrders(text: string): { ymd: boolean; dmy: boolean; mdy: boolean } | undefined {
+  const parts = partsOf(text);
+  if (!parts) return undefined;
+  // A month by its name, or a year in front, can be read in one way only.
+  if (parts.month !== undefined || parts.first.length > 2) {
+    const read = writtenDay(text, "ymd") !== undefined;
+    return read ? { ymd: true, dmy: true, mdy: true } : undefined;
+  }
+  // “1.2.3” is as likely a version; a year has two digits or four.
+  if (parts.third.length !== 2 && parts.third.length !== 4) return undefined;
+  return { ymd: false, dmy: writtenDay(text, "dmy") !== undefined, mdy: writtenDay(text, "mdy") !== undefined };
+}

@@ -1,0 +1,43 @@
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { emptyPanel } from "../panel/panel.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import { newPiece } from "../panel/pieces.ts";
+import { type Ranked, rankFields } from "./rank.ts";
+import { suggestFacet, suggestRow } from "./suggest.ts";
+
+/** Facets of a first panel, and how many of the first of them may be sliders: more is a wall. Common practice, no source. */
+const most = 7;
+const early = 5;
+const mostSliders = 2;
+
+/** Beyond the first few, what does less for shoppers than this is left to the designer. Common practice, no source. */
+const leastWorth = 0.25;
+const fewest = 3;
+
+/** A first panel worth keeping: the best fields, the category before all others, what is on hand at the end. */
+export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
+  const ranked = rankFields(index);
+  const worth = ranked.filter(({ score }, at) => at < fewest || score >= leastWorth);
+  const chosen = ordered(worth.slice(0, most));
+  const rows = withFewSliders(chosen).map(({ profile }) => suggestRow(profile));
+  return { ...emptyPanel(name), rows: [newPiece("chosen", "chosen"), ...rows] };
+}
+
+function ordered(chosen: readonly Ranked[]): Ranked[] {
+  const place = ({ profile: { field } }: Ranked) =>
+    field.role === "category" ? 0 : field.role === "availability" || field.role === "on_sale" ? 2 : 1;
+  return [...chosen].sort((a, b) => place(a) - place(b));
+}
+
+/** Sliders beyond the first ones stand behind. */
+function withFewSliders(chosen: readonly Ranked[]): Ranked[] {
+  const first: Ranked[] = [];
+  const later: Ranked[] = [];
+  for (const one of chosen) {
+    const isSlider = suggestFacet(one.profile).display.startsWith("slider");
+    const sliders = first.filter(({ profile }) => suggestFacet(profile).display.startsWith("slider")).length;
+    if (isSlider && first.length < early && sliders >= mostSliders) later.push(one);
+    else first.push(one);
+  }
+  return [...first, ...later];
+}

@@ -1,0 +1,83 @@
+import { isFacetable } from "../catalogue/field.ts";
+import { entropy } from "../evidence/entropy.ts";
+import { type FieldProfile, profileField } from "../evidence/profile.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { Mode } from "../match/question.ts";
+import { agreement, saidOf, tally } from "./agreement.ts";
+import { likelihood } from "./likely.ts";
+import { suggestFacet } from "./suggest.ts";
+
+/** A field that is worth a facet, with what it does for shoppers. */
+export interface Ranked {
+  profile: FieldProfile;
+  /** The higher, the sooner it is offered. */
+  score: number;
+  /** By how many bits an answer narrows, on the mean over the products that state the field. */
+  bits: number;
+  /** The field before it that says most of the same, and how much, from 0 to 1. */
+  like: { field: string; share: number } | undefined;
+}
+
+/** Options that a person reads at a glance; what more of them would tell is not read. Common practice, no source. */
+const glance = 12;
+/** Options from which a list is searched and no longer read. */
+const searched = 60;
+/** Two fields that say so much the same are one question. */
+const same = 0.85;
+/** Number lines that a panel carries well; each further one is worth this much of what it would be. */
+const fewLines = 2;
+const lessAgain = 0.6;
+/** Numbers are chosen less readily than words and days, unless they are a price, a rating or a size. */
+const lessForNumbers = 0.55;
+
+/**
+ * The fields that are worth a facet, the best first: those that most products state, that narrow far with few options
+ * to read, that people choose by, and that do not say what one before them says.
+ */
+export function rankFields(index: CatalogueIndex): Ranked[] {
+  const { catalogue } = index;
+  const open = catalogue.fields
+    .filter(isFacetable)
+    .map((field) => profileField(index, field))
+    .filter((profile) => suggestFacet(profile).worth)
+    .map((profile) => {
+      const said = saidOf(catalogue, profile.field);
+      const bits = entropy(tally(said).values());
+      return {
+        profile,
+        said,
+        bits,
+        score: worthOf(profile, bits, suggestFacet(profile).mode),
+        like: undefined as Ranked["like"],
+      };
+    });
+  const ranked: Ranked[] = [];
+  let lines = 0;
+  while (open.length > 0) {
+    open.sort((a, b) => b.score - a.score);
+    const best = open.shift();
+    if (!best) break;
+    const { profile, said, bits, score, like } = best;
+    ranked.push({ profile, bits, score, like });
+    // A panel of sliders is a questionnaire: each after the second is worth less.
+    if (isLine(profile) && ++lines >= fewLines)
+      for (const other of open) if (isLine(other.profile)) other.score *= lessAgain;
+    for (const other of open) {
+      const share = agreement(said, other.said);
+      other.score *= share >= same ? 0.1 : 1 - share ** 2;
+      if (share > (other.like?.share ?? 0)) other.like = { field: profile.field.key, share };
+    }
+  }
+  return ranked;
+}
+
+const isLine = (profile: FieldProfile): boolean => suggestFacet(profile).mode === "range";
+
+/** What a field does for shoppers by itself. */
+function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, mode: Mode): number {
+  const likely = likelihood(field);
+  const read = Math.min(bits, Math.log2(glance));
+  const long = mode === "range" || options <= searched ? 1 : options <= 5 * searched ? 0.6 : 0.4;
+  const numbers = mode === "range" && field.kind !== "date" && likely <= 1.1 ? lessForNumbers : 1;
+  return likely * (reach / outOf) * read * long * numbers;
+}
