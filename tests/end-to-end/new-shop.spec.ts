@@ -55,7 +55,7 @@ test("a file with other headings is guessed, and columns can be chosen where the
   await expect(wide.getByRole("status")).toHaveText("3376 products");
 });
 
-test("problems are listed row by row, and the good rows can be taken", async ({ page }) => {
+test("problems are listed by kind, each with its rows, and the good rows can be taken", async ({ page }) => {
   await page.goto("/new");
   await bring(
     page,
@@ -63,9 +63,11 @@ test("problems are listed row by row, and the good rows can be taken", async ({ 
     "product_id,title,price,colour\np1,One,cheap,red\n,Two,3,red\np3,Three,4,blue,extra\np4,Four,5,blue\n",
   );
   const problems = page.getByRole("region", { name: "Problems" });
-  await expect(problems).toContainText('Row 2, column "price" ("cheap")');
-  await expect(problems).toContainText('Row 3, column "product_id"');
-  await expect(problems).toContainText("Row 4: This row has 5 cells and the header has 4");
+  const kinds = problems.getByRole("listitem");
+  await expect(kinds).toHaveCount(3);
+  await expect(kinds.filter({ hasText: "price: This is not a number" })).toContainText("row 2 “cheap”");
+  await expect(kinds.filter({ hasText: "product_id: The product id is empty" })).toContainText("row 3");
+  await expect(kinds.filter({ hasText: "This row has 5 cells and the header has 4" })).toContainText("row 4");
   await expect(page.getByText("2 products, 2 variants")).toBeVisible();
 
   const [file] = await Promise.all([
