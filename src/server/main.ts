@@ -8,6 +8,7 @@ import { seedDemo } from "./seed.ts";
 import { demoShop, standInSite } from "./stand-in.ts";
 import { openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
+import { forgetRemoved } from "./store/removal.ts";
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), "../..");
 const host = "127.0.0.1";
@@ -76,6 +77,7 @@ async function open({ port: taken }: { port: number }): Promise<void> {
   try {
     if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
     const orm = await openDatabase(data);
+    await forgetRemoved(orm.em.fork());
     if (await seedDemo(orm, root)) console.log("The demo shop is ready.");
     let site: string | undefined;
     app = createApp({ orm, root, development, standIn: (shop) => (shop === demoShop ? site : undefined) });

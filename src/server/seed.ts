@@ -7,12 +7,13 @@ import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { shopKind } from "../core/shop/kind.ts";
 import { publish } from "./store/editions.ts";
+import { removedShops } from "./store/removal.ts";
 import { createShop, listShops } from "./store/shops.ts";
 
 /** Creates the demo shop when there is no shop at all. @returns whether it did */
 export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const em = orm.em.fork();
-  if ((await listShops(em)).length > 0) return false;
+  if ((await listShops(em)).length > 0 || (await removedShops(em)).length > 0) return false;
   const { catalogue } = readCatalogue(new Uint8Array(readFileSync(join(root, "demo/nursery.csv"))));
   const shop = await createShop(orm.em.fork(), {
     name: "Larkmoss Nursery",

@@ -46,6 +46,16 @@ export const shopCurrency = string()
   )
   .required();
 
+/** Another name or currency for a shop. */
+export const shopChange = exact({ name: shopName.notRequired(), currency: shopCurrency.notRequired() });
+
+/** A shop that was removed and can be brought back. */
+export const removedShop = exact({ slug: someText(500), name: text(500), removedAt: someText(40) });
+export type RemovedShop = InferType<typeof removedShop>;
+
+/** All of a shop's documents of a kind, by their places in addresses, in a new order. */
+export const ordering = exact({ slugs: listOf(someText(500), 10_000) });
+
 /** Steps since the last save: those from `from` on take the place of what is kept from there on; `done` is the last that is not undone. */
 export const sentHistory = exact({
   from: wholeIn(1, largest).required(),

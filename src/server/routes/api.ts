@@ -2,15 +2,17 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
+import { shopChange } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
+import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
 import { catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
 import { handoffRoutes, type StandIn } from "./handoff.ts";
-import { shopOf } from "./request.ts";
+import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
 /** Shops, catalogues and documents as JSON. `fork` gives every request an entity manager of its own. */
@@ -33,6 +35,29 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues, standI
     const em = fork();
     return c.json(await shopSummaryOf(em, await shopOf(em, c.req.param("shop"))));
   });
+
+  app.put("/shops/:shop", limit(maxJson), async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const { name, currency } = check(shopChange, await bodyOf(c.req.raw));
+    await changeShop(em, shop, { ...(name ? { name } : {}), ...(currency ? { currency } : {}) });
+    catalogues.forget(shop);
+    return c.json(await shopSummaryOf(em, await shopOf(em, shop.slug)));
+  });
+
+  app.delete("/shops/:shop", async (c) => {
+    const em = fork();
+    await removeShop(em, await shopOf(em, c.req.param("shop")));
+    return c.json({ keptDays });
+  });
+
+  app.post("/shops/:shop/restore", async (c) => {
+    const em = fork();
+    await restoreShop(em, c.req.param("shop"));
+    return c.json(await shopSummaryOf(em, await shopOf(em, c.req.param("shop"))));
+  });
+
+  app.get("/removed", async (c) => c.json(await removedShops(fork())));
 
   app.all("*", (c) => {
     throw new Fault(404, `There is nothing at ${c.req.path}.`);

@@ -2,7 +2,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
-import { newDocument, saving } from "../../core/wire/shop.ts";
+import { newDocument, ordering, saving } from "../../core/wire/shop.ts";
 import { Fault, noDocument } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import {
@@ -14,6 +14,7 @@ import {
   saveDocument,
   versionOf,
 } from "../store/documents.ts";
+import { keptDays, orderDocuments, removeDocument, restoreDocument } from "../store/removal.ts";
 import { bodyOf, check, limit, maxJson, shopRefOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
@@ -30,6 +31,14 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const opened = await openDocument(em, shop, kind, slug);
     if (!opened) throw noDocument(kind.what, slug);
     return c.json(opened);
+  });
+
+  app.put("/shops/:shop/documents/:kind/order", limit(maxJson), async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    const kind = manyOf(c.req.param("kind"));
+    await orderDocuments(em, shop, kind, check(ordering, await bodyOf(c.req.raw)).slugs);
+    return c.json(await listDocuments(em, shop, kind));
   });
 
   app.put(address, limit(maxJson), async (c) => {
@@ -59,6 +68,21 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     );
   });
 
+  app.delete("/shops/:shop/documents/:kind/:slug", async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    await removeDocument(em, shop, manyOf(c.req.param("kind")), c.req.param("slug"));
+    return c.json({ keptDays });
+  });
+
+  app.post("/shops/:shop/documents/:kind/:slug/restore", async (c) => {
+    const em = fork();
+    const shop = await shopRefOf(em, c.req.param("shop"));
+    const kind = manyOf(c.req.param("kind"));
+    await restoreDocument(em, shop, kind, c.req.param("slug"));
+    return c.json(await listDocuments(em, shop, kind));
+  });
+
   async function save(
     em: SqlEntityManager,
     shop: ShopRef,
@@ -81,6 +105,13 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return saved;
   }
   return app;
+}
+
+/** A kind of which a shop has many. @throws Fault for one of which it has one */
+function manyOf(name: string): DocumentKind<object> {
+  const kind = kindOf(name);
+  if (!kind.many) throw new Fault(405, `A shop has one ${kind.what}, and always has it.`);
+  return kind;
 }
 
 /** What is the same for every kind. */

@@ -8,6 +8,7 @@ import { PanelFormat2 } from "../migrations/2026-11-25-panel-format-2.ts";
 import { SwatchBooks } from "../migrations/2026-11-25-swatch-books.ts";
 import { Documents } from "../migrations/2026-11-27-documents.ts";
 import { Editions } from "../migrations/2026-11-27-editions.ts";
+import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { CarefulDialect, type RawConnection } from "./dialect.ts";
 import {
   CataloguePartSchema,
@@ -26,6 +27,7 @@ const migrations = [
   { name: "2026-11-25-swatch-books", class: SwatchBooks },
   { name: "2026-11-27-documents", class: Documents },
   { name: "2026-11-27-editions", class: Editions },
+  { name: "2026-11-27-removed", class: Removed },
 ];
 
 /** Connections are replaced now and then, so what holds for one is said to each. Reads wait for a short while only; writes ask again. */

@@ -106,7 +106,12 @@ export async function insertDocument<D extends object>(
   document: D,
   place?: string,
 ): Promise<PanelSummary> {
-  const others = await tx.find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["slug", "position"] });
+  // A place in addresses stays taken while what has it can be brought back.
+  const others = await tx.find(
+    DocumentSchema,
+    { shop: shop.id, kind: kind.name },
+    { fields: ["slug", "position"], filters: { there: false } },
+  );
   const name = nameOf(document);
   const slug = kind.many ? (place ?? fieldKey(name, new Set(others.map((other) => other.slug)))) : kind.name;
   const position = others.reduce((most, other) => Math.max(most, other.position + 1), 0);

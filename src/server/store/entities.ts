@@ -17,6 +17,8 @@ export interface Shop {
   variantCount: number;
   createdAt: Date;
   reading: RememberedReading[];
+  /** When it was removed; it can be brought back for a while. */
+  removedAt?: Date | null;
 }
 
 /** A stretch of a shop's imported catalogue in binary form. A newer file takes the place of all of them at once. */
@@ -44,6 +46,8 @@ export interface Document {
   /** Number of the last step that is done and not undone. */
   done: number;
   updatedAt: Date;
+  /** When it was removed; it can be brought back for a while. */
+  removedAt?: Date | null;
 }
 
 /** One step of a document's history. */
@@ -88,6 +92,9 @@ export interface Content {
   bytes: Uint8Array;
 }
 
+/** What was removed is not there, unless it is looked for. */
+const there = { name: "there", cond: { removedAt: null }, default: true };
+
 export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
   name: "Shop",
   tableName: "shop",
@@ -101,7 +108,9 @@ export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
     variantCount: { type: "integer" },
     createdAt: { type: "datetime" },
     reading: { type: "json" },
+    removedAt: { type: "datetime", nullable: true },
   },
+  filters: { there },
 });
 
 const ofShop = { kind: "m:1", entity: () => ShopSchema, ref: true, deleteRule: "cascade" } as const;
@@ -133,7 +142,9 @@ export const DocumentSchema: EntitySchema<Document> = new EntitySchema<Document>
     body: { type: "json" },
     done: { type: "integer" },
     updatedAt: { type: "datetime" },
+    removedAt: { type: "datetime", nullable: true },
   },
+  filters: { there },
 });
 
 export const StepSchema: EntitySchema<StoredStep> = new EntitySchema<StoredStep>({

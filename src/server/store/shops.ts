@@ -58,7 +58,9 @@ export async function insertShop(
   tx: SqlEntityManager,
   { name, currency, ...brought }: Pick<NewShop, "name" | "currency"> & Readonly<Import>,
 ): Promise<Shop> {
-  const others = new Set((await tx.findAll(ShopSchema, { fields: ["slug"] })).map(({ slug }) => slug));
+  const others = new Set(
+    (await tx.findAll(ShopSchema, { fields: ["slug"], filters: { there: false } })).map(({ slug }) => slug),
+  );
   const shop = tx.create<Shop>(ShopSchema, {
     slug: fieldKey(name, others),
     name,

@@ -1,0 +1,84 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import type { DocumentKind } from "../../core/document/kind.ts";
+import { Fault, noDocument, noShop } from "../fault.ts";
+import type { ShopRef } from "./documents.ts";
+import { type Document, DocumentSchema, type Shop, ShopSchema } from "./entities.ts";
+import { write } from "./write.ts";
+
+/** Days for which what was removed can be brought back. */
+export const keptDays = 30;
+const msPerDay = 86_400_000;
+
+/** For looking at what was removed as well. */
+const removedToo = { filters: { there: false } } as const;
+
+/** Removes one of a shop's documents of a kind, until it is brought back. @throws Fault where there is none */
+export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
+  write(em, async (tx) => {
+    const found = await tx.findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug }, { fields: ["id"] });
+    if (!found) throw noDocument(kind.what, slug);
+    await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: new Date() });
+  });
+
+/** Brings a removed document back to where it was. @throws Fault where there is none */
+export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
+  write(em, async (tx) => {
+    const where = { shop: shop.id, kind: kind.name, slug };
+    const found = await tx.findOne(DocumentSchema, where, { fields: ["id"], ...removedToo });
+    if (!found) throw noDocument(kind.what, slug);
+    await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: null }, removedToo);
+  });
+
+/** Puts a shop's documents of a kind into an order. @param slugs all of them @throws Fault where one is missing or unknown */
+export const orderDocuments = (
+  em: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<object>,
+  slugs: readonly string[],
+) =>
+  write(em, async (tx) => {
+    const found = await tx.find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["id", "slug"] });
+    const known = new Set(found.map(({ slug }) => slug));
+    if (slugs.length !== known.size || slugs.some((slug) => !known.has(slug)))
+      throw new Fault(409, `The ${kind.what}s are others by now. Reload the page and order them again.`);
+    for (const { id, slug } of found)
+      await tx.nativeUpdate<Document>(DocumentSchema, { id }, { position: slugs.indexOf(slug) });
+  });
+
+/** Another name or currency for a shop. Its place in addresses stays. */
+export const changeShop = (em: SqlEntityManager, shop: ShopRef, changes: Partial<Pick<Shop, "name" | "currency">>) =>
+  write(em, (tx) => tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, changes));
+
+/** Removes a shop, until it is brought back. Shoppers find nothing meanwhile. */
+export const removeShop = (em: SqlEntityManager, shop: ShopRef) =>
+  write(em, (tx) => tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, { removedAt: new Date() }));
+
+/** Brings a removed shop back. @throws Fault where there is none */
+export const restoreShop = (em: SqlEntityManager, slug: string) =>
+  write(em, async (tx) => {
+    const found = await tx.findOne(ShopSchema, { slug }, { fields: ["id"], ...removedToo });
+    if (!found) throw noShop(slug);
+    await tx.nativeUpdate<Shop>(ShopSchema, { id: found.id }, { removedAt: null }, removedToo);
+  });
+
+/** Shops that were removed and can be brought back, the latest first. */
+export async function removedShops(em: SqlEntityManager): Promise<{ slug: string; name: string; removedAt: string }[]> {
+  const found = await em
+    .fork()
+    .find(
+      ShopSchema,
+      { removedAt: { $ne: null } },
+      { fields: ["slug", "name", "removedAt"], orderBy: { removedAt: "desc" }, ...removedToo },
+    );
+  return found.map(({ slug, name, removedAt }) => ({ slug, name, removedAt: removedAt?.toISOString() ?? "" }));
+}
+
+/** Forgets for good what was removed too long ago to be brought back. */
+export const forgetRemoved = (em: SqlEntityManager, now = new Date()) =>
+  write(em, async (tx) => {
+    const before = { removedAt: { $ne: null, $lt: new Date(now.getTime() - keptDays * msPerDay) } };
+    const shops = await tx.find(ShopSchema, before, { fields: ["id"], ...removedToo });
+    for (const { id } of shops) await tx.nativeDelete<Shop>(ShopSchema, { id }, removedToo);
+    const documents = await tx.find(DocumentSchema, before, { fields: ["id"], ...removedToo });
+    for (const { id } of documents) await tx.nativeDelete<Document>(DocumentSchema, { id }, removedToo);
+  });
