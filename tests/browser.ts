@@ -20,7 +20,7 @@ export const launch = {
 /** Runs a task against a server of its own with the demo shop in a fresh database. */
 export async function withServer<T>(port: number, task: (origin: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), "trellis-"));
-  const server = await startServer(port, join(folder, "shop.db"));
+  const server = await startServer(port, join(folder, "shop.db"), port + 1);
   try {
     return await task(server.origin);
   } finally {

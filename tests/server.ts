@@ -7,9 +7,19 @@ export interface RunningServer {
   kill(): Promise<void>;
 }
 
-/** Starts a server of its own on a database file, and waits until it answers. */
-export async function startServer(port: number, file: string): Promise<RunningServer> {
-  const args = ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", file];
+/** Starts a server of its own on a database file, and waits until it answers. @param sitePort where the stand-in site is; anywhere by default */
+export async function startServer(port: number, file: string, sitePort = 0): Promise<RunningServer> {
+  const args = [
+    "--import",
+    "tsx",
+    "src/server/main.ts",
+    "--port",
+    String(port),
+    "--site-port",
+    String(sitePort),
+    "--data",
+    file,
+  ];
   const child = spawn(process.execPath, args, { stdio: ["ignore", "ignore", "inherit"] });
   const origin = `http://127.0.0.1:${port}`;
   const answers = () =>

@@ -12,25 +12,35 @@ import { forgetRemoved } from "./store/removal.ts";
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), "../..");
 const host = "127.0.0.1";
-const usage = "Options: --port NUMBER, --fresh to start over with the demo shop, --data FILE for another database.";
+const usage =
+  "Options: --port NUMBER, --site-port NUMBER for the site with the demo shop’s handoff, --fresh to start over with the demo shop, --data FILE for another database.";
 
 function readOptions() {
   try {
     const { values } = parseArgs({
       options: {
         port: { type: "string", default: "4310" },
+        "site-port": { type: "string" },
         fresh: { type: "boolean", default: false },
         data: { type: "string", default: join(root, "data/trellis.db") },
         development: { type: "boolean", default: false },
       },
     });
-    const port = Number(values.port);
-    if (!Number.isInteger(port) || port < 0 || port > 65535)
-      throw new Error(`“${values.port}” is not a port. Use a number up to 65535.`);
-    return { ...values, port };
+    const port = portIn(values.port);
+    // The site stands on the next one, or anywhere where the tool does.
+    const sitePort = portIn(values["site-port"] ?? (port === 0 ? "0" : String(port + 1)));
+    return { ...values, port, sitePort };
   } catch (error) {
     fail(`${(error as Error).message}\n${usage}`);
   }
+}
+
+/** @throws Error when a text is no port */
+function portIn(text: string): number {
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`“${text}” is not a port. Use a number up to 65535.`);
+  return port;
 }
 
 function fail(message: string): never {
@@ -38,7 +48,7 @@ function fail(message: string): never {
   process.exit(1);
 }
 
-const { port, fresh, data, development } = readOptions();
+const { port, sitePort, fresh, data, development } = readOptions();
 // The file is held before it is touched: a second start must neither wipe nor write the data of the first.
 const release = hold(data);
 let app: ReturnType<typeof createApp> | undefined;
@@ -92,7 +102,7 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     }
     console.log(`Zany Trellis is at http://${host}:${taken}/`);
     const fetch = standInSite(() => orm.em.fork(), root).fetch;
-    const other = serve({ hostname: host, port: port === 0 ? 0 : port + 1, fetch }, ({ port: own }) => {
+    const other = serve({ hostname: host, port: sitePort, fetch }, ({ port: own }) => {
       site = `http://${host}:${own}/`;
       console.log(`A site with the demo shop's handoff is at ${site}`);
     });

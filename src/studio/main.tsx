@@ -1,6 +1,6 @@
 import "./studio.css";
 import { createRoot } from "react-dom/client";
-import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { createBrowserRouter, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
 import { SWRConfig } from "swr";
 import { NotHere } from "./shell/not-here.tsx";
@@ -13,7 +13,10 @@ const router = createBrowserRouter([
     path: "/shops/:shop",
     lazy: async () => ({ Component: (await import("./shell/shop-frame.tsx")).ShopFrame }),
     children: [
-      { index: true, element: <Navigate to="bench" replace /> },
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import("./overview/overview-view.tsx")).OverviewView }),
+      },
       { path: "bench/:panel?", lazy: async () => ({ Component: (await import("./bench/bench-view.tsx")).BenchView }) },
       {
         path: "swatches/:field?",

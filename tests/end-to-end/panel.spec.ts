@@ -239,9 +239,10 @@ test("several rows are changed together, rows and panels duplicated, settings co
   await page.keyboard.press("Escape");
 
   await bench.saved();
-  await page.getByRole("button", { name: /^Duplicate Trial/ }).click();
+  await page.getByRole("button", { name: /^More for panel Trial/ }).click();
+  await page.getByRole("button", { name: "Duplicate", exact: true }).click();
   await expect(page).toHaveURL(/copy/);
-  await expect(page.getByRole("button", { name: /^Duplicate .* copy$/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^More for panel .* copy$/ })).toBeVisible();
   await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(4);
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Shortcuts" })).toContainText("Every action, by name");

@@ -4,7 +4,9 @@ import { describe, expect, it } from "vitest";
 import { buildCatalogue, readTable } from "../../src/core/catalogue/read.ts";
 import { shownName } from "../../src/core/catalogue/shown-name.ts";
 import { suggestReading } from "../../src/core/catalogue/suggest-reading.ts";
+import { checkDocument } from "../../src/core/document/kind.ts";
 import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { panelKind } from "../../src/core/panel/kind.ts";
 import { facetRows } from "../../src/core/panel/panel.ts";
 import { agreement, saidOf } from "../../src/core/suggest/agreement.ts";
 import { firstPanel } from "../../src/core/suggest/first-panel.ts";
@@ -38,6 +40,11 @@ describe("first panels of open tables", () => {
   it("have at least four of five over all tables, those included on which the first ranking found two of three", () => {
     const [found, wanted] = [panels.flatMap((one) => one.found), panels.flatMap(({ fields }) => fields)];
     expect(found.length / wanted.length).toBeGreaterThanOrEqual(0.8);
+  });
+
+  it.each(panels)("are documents that can be kept: $file", ({ index }) => {
+    const panel = firstPanel(index, "First panel");
+    expect(checkDocument(panelKind, panel)).toEqual(panel);
   });
 
   it.each(panels)("are short, with few sliders first and a way to find among hundreds: $file", ({ rows, index }) => {

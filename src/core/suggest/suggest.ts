@@ -88,7 +88,8 @@ export function suggestRow(profile: FieldProfile): FacetRow {
   const { display, mode, order } = suggestFacet(profile);
   let settings: SettingValues = {};
   if (mode !== "range") settings = withSetting(settings, "order", order);
-  if (display === "check-boxes" && profile.options > readAtOnce) settings = withSetting(settings, "searchInside", true);
+  if (display === "check-boxes" && profile.options > readAtOnce)
+    settings = withSetting(settings, "searchInside", { wide: true });
   // A few values far above the rest would leave the others the first inch of the scale.
   if (display.startsWith("slider") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
     settings = withSetting(settings, "scale", "bent");

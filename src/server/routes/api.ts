@@ -12,6 +12,7 @@ import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
 import { handoffRoutes, type StandIn } from "./handoff.ts";
+import { overviewRoutes } from "./overview.ts";
 import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
@@ -24,6 +25,7 @@ export function api(fork: () => SqlEntityManager, catalogues: Catalogues, standI
   app.route("/", editionRoutes(fork, catalogues));
   app.route("/", folderRoutes(fork));
   app.route("/", handoffRoutes(fork, standIn));
+  app.route("/", overviewRoutes(fork, catalogues));
 
   app.get("/shops", async (c) => {
     const em = fork();

@@ -87,6 +87,12 @@ export async function openDocument<D extends object>(
   };
 }
 
+/** Steps that are done in all of a shop's documents. */
+export async function stepsDone(em: SqlEntityManager, shop: ShopRef): Promise<number> {
+  const found = await em.fork().find(DocumentSchema, { shop: shop.id }, { fields: ["done"] });
+  return found.reduce((sum, { done }) => sum + done, 0);
+}
+
 const nameOf = (document: object): string =>
   "name" in document && typeof document.name === "string" ? document.name : "";
 

@@ -1,4 +1,3 @@
-import { Copy } from "lucide-react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
@@ -6,7 +5,8 @@ import { standPanel } from "../../core/page/edit.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PanelSummary } from "../../core/wire/shop.ts";
-import { documentPath, sendJson, shopPath } from "../api.ts";
+import { documentPath, request, sendJson, shopPath } from "../api.ts";
+import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -42,6 +42,42 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       toast.error((error as Error).message);
     }
   };
+  const at = panels.findIndex(({ slug }) => slug === current);
+  const moved = async (by: number) => {
+    const slugs = panels.map(({ slug }) => slug);
+    slugs.splice(at + by, 0, ...slugs.splice(at, 1));
+    await tried(() => sendJson("PUT", `${documentPath(shop, "panel")}/order`, { slugs }));
+  };
+  const remove = async () => {
+    const path = documentPath(shop, "panel", current);
+    const next = panels[at + 1] ?? panels[at - 1];
+    if (!(await tried(() => request(path, { method: "DELETE" })))) return;
+    navigate(`/shops/${shop}/bench/${next?.slug ?? ""}`);
+    toast(`${name} is removed. For 30 days it can be brought back.`, {
+      duration: 10_000,
+      action: { label: "Bring back", onClick: () => void tried(() => sendJson("POST", `${path}/restore`, {})) },
+    });
+  };
+  /** Does something on the server, and lists the panels anew. @returns whether it worked */
+  const tried = async (task: () => Promise<unknown>): Promise<boolean> => {
+    try {
+      await task();
+      await mutate(shopPath(shop));
+      return true;
+    } catch (error) {
+      toast.error((error as Error).message);
+      return false;
+    }
+  };
+  const entries = (): Entry[] => [
+    {
+      label: "Duplicate",
+      run: () => void add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` }),
+    },
+    ...(at > 0 ? [{ label: "Move to the left", run: () => void moved(-1) }] : []),
+    ...(at < panels.length - 1 ? [{ label: "Move to the right", run: () => void moved(1) }] : []),
+    panels.length > 1 ? { label: "Remove", run: () => void remove() } : { label: "Remove: it is the only panel" },
+  ];
   return (
     <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">
       {panels.map((panel) =>
@@ -62,15 +98,9 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
         ),
       )}
       <NewPanel make={add} name={`Panel ${panels.length + 1}`} />
-      <button
-        type="button"
-        aria-label={`Duplicate ${name}`}
-        title="Duplicate this panel"
-        className="grid w-9 place-items-center text-quiet hover:text-base-content"
-        onClick={() => add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` })}
-      >
-        <Copy size={14} aria-hidden />
-      </button>
+      <span className="grid flex-none place-items-center">
+        <EntryMenu title={`panel ${name}`} entries={entries} className="size-8" />
+      </span>
     </nav>
   );
 }

@@ -1,15 +1,9 @@
-import { Ellipsis } from "lucide-react";
 import { copySettings, duplicateRow, moveRow, type PanelEdit, removeRow } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
-import { Popover } from "../shell/popover.tsx";
+import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
 import { useBench } from "./bench-context.ts";
 import { choose } from "./chosen-rows.ts";
-
-interface Entry {
-  label: string;
-  run(): void;
-}
 
 /** What can be done with a whole row. */
 export function RowMenu({ row, title }: { row: Row; title: string }) {
@@ -48,38 +42,5 @@ export function RowMenu({ row, title }: { row: Row; title: string }) {
       edit("Remove", removeRow(row.id, title)),
     ];
   };
-  return (
-    <Popover
-      label={`More for ${title}`}
-      placement="bottom-end"
-      className="w-64 p-1.5"
-      trigger={(props) => (
-        <button
-          type="button"
-          {...props}
-          className="grid size-6 place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-base-content"
-          aria-label={`More for ${title}`}
-          title="More"
-        >
-          <Ellipsis size={15} aria-hidden />
-        </button>
-      )}
-    >
-      {(close) =>
-        entries().map(({ label, run }) => (
-          <button
-            key={label}
-            type="button"
-            className="block w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand"
-            onClick={() => {
-              close();
-              run();
-            }}
-          >
-            {label}
-          </button>
-        ))
-      }
-    </Popover>
-  );
+  return <EntryMenu title={title} entries={entries} />;
 }

@@ -1,9 +1,10 @@
 import type { ReactNode } from "react";
 import { Link, NavLink } from "react-router";
+import type { View } from "./views.ts";
 
 interface Props {
   /** Views to go to, when a shop is open. */
-  views?: { to: string; label: string }[];
+  views?: View[];
   /** What stands at the right. */
   children?: ReactNode;
 }
@@ -16,10 +17,11 @@ export function Strip({ views = [], children }: Props) {
         Zany <span className="text-accent">Trellis</span>
       </Link>
       <nav aria-label="Views" className="flex gap-1">
-        {views.map(({ to, label }) => (
+        {views.map(({ to, label, exact }) => (
           <NavLink
             key={to}
             to={to}
+            end={exact === true}
             className={({ isActive }) =>
               `rounded-lg px-3 py-1.5 font-medium ${isActive ? "bg-white/15" : "text-white/80 hover:text-white"}`
             }

@@ -1,5 +1,13 @@
+/** A view to go to; one that others stand below is open at its own address only. */
+export interface View {
+  to: string;
+  label: string;
+  exact?: true;
+}
+
 /** The views of an open shop, in the order of the work. */
-export const shopViews = (shop: string): { to: string; label: string }[] => [
+export const shopViews = (shop: string): View[] => [
+  { to: `/shops/${shop}`, label: "Overview", exact: true },
   { to: `/shops/${shop}/catalogue`, label: "Catalogue" },
   { to: `/shops/${shop}/bench`, label: "Bench" },
   { to: `/shops/${shop}/swatches`, label: "Swatch book" },

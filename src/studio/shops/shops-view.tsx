@@ -1,13 +1,20 @@
 import { FolderDown, Plus } from "lucide-react";
 import { Link } from "react-router";
+import { useSWRConfig } from "swr";
 import { shopPath, useShops } from "../api.ts";
 import { Commands } from "../shell/commands.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { BringFolder } from "./bring-folder.tsx";
+import { RemovedShops } from "./removed-shops.tsx";
+import { ShopMenu } from "./shop-menu.tsx";
 
 /** The shops there are, and the way to a new one. */
 export function ShopsView() {
-  const { data: shops, error } = useShops();
+  const { data: shops, error, mutate } = useShops();
+  const { mutate: everywhere } = useSWRConfig();
+  const changed = async () => {
+    await Promise.all([mutate(), everywhere("/removed")]);
+  };
   return (
     <div className="flex h-full flex-col bg-base-200">
       <Strip />
@@ -28,7 +35,7 @@ export function ShopsView() {
           {shops?.map((shop) => (
             <li key={shop.slug} className="flex items-center hover:bg-sand">
               <Link
-                to={`/shops/${encodeURIComponent(shop.slug)}/bench`}
+                to={`/shops/${encodeURIComponent(shop.slug)}`}
                 className="flex min-w-0 flex-1 items-center gap-4 px-5 py-4"
               >
                 <span
@@ -49,18 +56,22 @@ export function ShopsView() {
               </Link>
               <a
                 href={`/api${shopPath(shop.slug)}/folder.zip`}
-                className="btn btn-ghost btn-sm me-3"
+                className="btn btn-ghost btn-sm"
                 aria-label={`${shop.name} as a folder`}
                 title="All of it as plain files, zipped"
               >
                 <FolderDown size={16} aria-hidden />
               </a>
+              <span className="me-3">
+                <ShopMenu shop={shop} changed={changed} />
+              </span>
             </li>
           ))}
           {shops?.length === 0 ? (
             <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li>
           ) : null}
         </ul>
+        <RemovedShops changed={changed} />
       </main>
       <Commands />
     </div>

@@ -1,0 +1,60 @@
+import { bands, resolve } from "../band/band.ts";
+import { displays } from "../display/displays.ts";
+import type { LocalFacts } from "../facts/local-facts.ts";
+import type { WholeShop } from "../folder/whole-shop.ts";
+import { pageList } from "../page/page-list.ts";
+import { facetRows } from "../panel/panel.ts";
+import type { SwatchBook } from "../swatch/view.ts";
+import type { ShopOverview } from "../wire/overview.ts";
+import { checkPanels } from "./check-shop.ts";
+
+/** How far the work on a shop is, as far as its documents and its catalogue tell. @param book what stands for each value */
+export async function overviewOf(
+  whole: WholeShop,
+  facts: LocalFacts,
+  book: SwatchBook,
+): Promise<Omit<ShopOverview, "edition" | "steps">> {
+  const { catalogue } = facts.index;
+  const findings = { error: 0, warning: 0, note: 0 };
+  for (const { level } of await checkPanels(whole, facts)) findings[level]++;
+  return {
+    catalogue: {
+      products: facts.index.products,
+      variants: facts.index.variants,
+      fields: catalogue.fields.length,
+      clashing: catalogue.fields.filter(({ key, kind }) => kind !== "path" && clashes(facts, key)).length,
+      mends: whole.mends.mends.length,
+    },
+    panels: {
+      count: whole.panels.length,
+      facets: whole.panels.reduce((sum, { document }) => sum + facetRows(document).length, 0),
+    },
+    findings,
+    swatches: swatchesIn(whole, facts, book),
+    look: whole.looks.find(({ slug }) => slug === whole.shop.look)?.document.name ?? "",
+    pages: pageList(whole.pages, facts.pageFacts()).length,
+  };
+}
+
+/** Whether values of a field are the same but for case or white space. */
+const clashes = ({ index }: LocalFacts, key: string): boolean =>
+  (index.catalogue.columns.get(key)?.spellings.length ?? 0) > index.options(key).options.length;
+
+/** Values that panels show with colours or pictures, each once, and those without any. */
+function swatchesIn({ panels }: WholeShop, { index }: LocalFacts, book: SwatchBook): ShopOverview["swatches"] {
+  const shown = new Set(
+    panels.flatMap(({ document }) =>
+      facetRows(document)
+        .filter(({ display }) => bands.some((band) => displays[resolve(display, band)].swatches))
+        .map(({ field }) => field),
+    ),
+  );
+  const values = [...shown].flatMap((field) =>
+    index.field(field) ? index.options(field).options.map(({ id }) => ({ field, id })) : [],
+  );
+  const unset = values.filter(({ field, id }) => {
+    const view = book[field]?.[id];
+    return !view?.colours && !view?.picture;
+  });
+  return { values: values.length, unset: unset.length };
+}

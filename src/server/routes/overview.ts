@@ -1,0 +1,34 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { overviewOf } from "../../core/check/overview.ts";
+import { shopDifferences } from "../../core/differ/shop.ts";
+import type { ShopOverview } from "../../core/wire/overview.ts";
+import type { Catalogues } from "../store/catalogues.ts";
+import { stepsDone } from "../store/documents.ts";
+import { listEditions, stateOf } from "../store/editions.ts";
+import { shopGround } from "../store/looks.ts";
+import { draftOf } from "../store/source.ts";
+import { shopOf } from "./request.ts";
+
+/** How far the work on a shop is. */
+export function overviewRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+  const app = new Hono();
+  app.get("/shops/:shop/overview", async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const source = draftOf(em, shop);
+    const [whole, { facts, swatches }, ground] = await Promise.all([
+      stateOf(em, shop, "draft"),
+      catalogues.get(source),
+      shopGround(source),
+    ]);
+    const [newest] = await listEditions(em, shop);
+    const differences = newest ? shopDifferences(await stateOf(em, shop, newest.n), whole).length : 0;
+    return c.json({
+      ...(await overviewOf(whole, facts, await swatches.resolve(source, ground))),
+      ...(newest ? { edition: { ...newest, differences } } : {}),
+      steps: await stepsDone(em, shop),
+    } satisfies ShopOverview);
+  });
+  return app;
+}

@@ -1,0 +1,55 @@
+import { Ellipsis } from "lucide-react";
+import { Popover } from "./popover.tsx";
+
+/** One thing that can be done; without a way to do it, it says why not. */
+export interface Entry {
+  label: string;
+  run?(): void;
+}
+
+interface Props {
+  /** What it is for, for assistive technology. */
+  title: string;
+  /** Worked out when it opens. */
+  entries(): readonly Entry[];
+  className?: string;
+}
+
+/** Three dots that open a list of what can be done. */
+export function EntryMenu({ title, entries, className = "size-6" }: Props) {
+  return (
+    <Popover
+      label={`More for ${title}`}
+      placement="bottom-end"
+      className="w-64 p-1.5"
+      trigger={(props) => (
+        <button
+          type="button"
+          {...props}
+          className={`grid ${className} place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-base-content`}
+          aria-label={`More for ${title}`}
+          title="More"
+        >
+          <Ellipsis size={15} aria-hidden />
+        </button>
+      )}
+    >
+      {(close) =>
+        entries().map(({ label, run }) => (
+          <button
+            key={label}
+            type="button"
+            disabled={!run}
+            className="block w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand disabled:text-quiet disabled:hover:bg-transparent"
+            onClick={() => {
+              close();
+              run?.();
+            }}
+          >
+            {label}
+          </button>
+        ))
+      }
+    </Popover>
+  );
+}
