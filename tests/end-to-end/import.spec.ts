@@ -70,3 +70,43 @@ test("a newer file that cannot be taken leaves the shop as it was", async ({ pag
     expect((await send(text)).status()).toBe(422);
   expect(await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text()).toBe(before);
 });
+
+test("a heading that is another is told with its figures, and what hung on the field goes on with it", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Other headings");
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  await page.getByLabel("Catalogue file").setInputFiles({
+    name: "renamed.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(nursery.replace("Flower colour", "Blossom tone")),
+  });
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByText("First panel, Flower colour: The field is gone")).toBeVisible();
+  const same = page.getByRole("listitem").filter({ hasText: "Blossom tone says what Flower colour said" });
+  // As many as state the field: counted in the file by hand.
+  const stated = new Set(
+    nursery
+      .split("\n")
+      .slice(1)
+      .filter((line) => /\/demo\/pictures\/LM\d+\.svg,(?!,)/.test(line))
+      .map((line) => line.slice(0, 5)),
+  ).size;
+  await expect(same).toContainText(`${stated} of ${stated} products`);
+  await expectAccessible(page);
+  await same.getByRole("button", { name: "This is Flower colour" }).click();
+  await expect(page.getByText("No panel is touched")).toBeVisible();
+  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await page.getByRole("link", { name: "Bench" }).click();
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  await expect(wide.getByRole("checkbox", { name: /^White/ }).first()).toBeVisible();
+  // The next file with that heading needs no word any more.
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  await page.getByLabel("Catalogue file").setInputFiles({
+    name: "again.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(nursery.replace("Flower colour", "Blossom tone")),
+  });
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByText("No field changes")).toBeVisible();
+});

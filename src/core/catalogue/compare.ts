@@ -78,7 +78,7 @@ function named(catalogue: Catalogue, product: number): NamedProduct {
 }
 
 /** All that a product states for a field, variant after variant, as one text. */
-function cellsOf({ columns, variantStart }: Catalogue, { key }: Field, product: number): string {
+export function cellsOf({ columns, variantStart }: Catalogue, { key }: Field, product: number): string {
   const { spellings, starts, codes } = columns.get(key) as Column;
   let text = "";
   for (let v = variantStart[product] ?? 0; v < (variantStart[product + 1] ?? 0); v++) {

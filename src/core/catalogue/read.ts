@@ -95,7 +95,10 @@ export function buildCatalogue(
   const fields = kept.map((at): Field => {
     const role = roles[at] as Field["role"];
     const heading = table.header[at] ?? "";
-    const old = known.find((field) => field.role === role && (role !== "attribute" || isCalled(field, heading)));
+    const goesOn = reading[at]?.field;
+    const old =
+      known.find((field) => field.key === goesOn && field.role === role) ??
+      known.find((field) => field.role === role && (role !== "attribute" || isCalled(field, heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
     const { kind: wanted, titles } = reading[at] ?? { as: "attribute" };

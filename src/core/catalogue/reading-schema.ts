@@ -1,6 +1,6 @@
 import { type InferType, mixed } from "yup";
 import { said } from "../document/json-schema.ts";
-import { exact, listOf, oneOf, text } from "../document/schema.ts";
+import { exact, listOf, oneOf, someText, text } from "../document/schema.ts";
 import { fieldKinds, knownColumns } from "./field-names.ts";
 
 /** The decimal marks that numbers are written with. */
@@ -23,6 +23,8 @@ export const columnReading = exact({
   decimal: oneOf(decimalMarks).optional(),
   /** Default: year, month, day. */
   dates: oneOf(dateOrders).optional(),
+  /** Key of the shop's field that the column goes on as, where its heading is another by now. */
+  field: someText(500).optional(),
   /** Its values are the products' titles as well. For a file that has no column of titles only. */
   titles: mixed<true>((value): value is true => value === true)
     .optional()

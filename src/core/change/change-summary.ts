@@ -1,12 +1,17 @@
 import type { CatalogueChange } from "../catalogue/compare.ts";
 import { isWholeText } from "../catalogue/field.ts";
 import type { ImportEffect } from "./import-effects.ts";
+import type { RenamedField } from "./renamed-fields.ts";
 
 /** Most products and values that a change names one by one; the numbers are always whole. */
 const namedInChange = 100;
 
 /** What a new catalogue would change, short enough to be sent and read. */
-export const summariseChange = ({ added, gone, changed, same, fields }: CatalogueChange, effects: ImportEffect[]) => ({
+export const summariseChange = (
+  { added, gone, changed, same, fields }: CatalogueChange,
+  effects: ImportEffect[],
+  renamed: RenamedField[],
+) => ({
   counts: { added: added.length, gone: gone.length, changed: changed.length, same },
   added: added.slice(0, namedInChange),
   gone: gone.slice(0, namedInChange),
@@ -24,6 +29,7 @@ export const summariseChange = ({ added, gone, changed, same, fields }: Catalogu
       goneCount: goneValues.length,
     })),
   effects,
+  renamed,
 });
 
 export type ChangeSummary = ReturnType<typeof summariseChange>;

@@ -11,6 +11,7 @@ import { type RememberedReading, rememberedReadings } from "../../core/catalogue
 import { writeCsv } from "../../core/catalogue/write-csv.ts";
 import { summariseChange } from "../../core/change/change-summary.ts";
 import { importEffects } from "../../core/change/import-effects.ts";
+import { renamedFields } from "../../core/change/renamed-fields.ts";
 import { wireQuestion } from "../../core/match/question.ts";
 import { jsonAnswer } from "../../core/match/remote-engine.ts";
 import { applyMends } from "../../core/mend/apply.ts";
@@ -127,7 +128,7 @@ export function catalogueRoutes(fork: () => SqlEntityManager, catalogues: Catalo
       (field, value) =>
         book !== undefined && viewOf(book.document, field, identity(value), guessByName(value)).source !== "text",
     );
-    return summariseChange(change, effects);
+    return summariseChange(change, effects, renamedFields(facts.index.catalogue, next));
   }
 
   for (const [format, type, write] of exports) {

@@ -3,7 +3,14 @@ import type { ChangeSummary } from "../../core/change/change-summary.ts";
 const shown = 6;
 
 /** What a newer catalogue changes: in numbers, in the panels, by field, and product by product. */
-export function ChangeList({ change: { counts, effects, fields, added, gone, changed } }: { change: ChangeSummary }) {
+export function ChangeList({
+  change: { counts, effects, fields, added, gone, changed, renamed },
+  goOn,
+}: {
+  change: ChangeSummary;
+  /** Takes a new field for one that is gone. */
+  goOn(renamed: ChangeSummary["renamed"][number]): void;
+}) {
   return (
     <div className="grid gap-5">
       <dl className="grid grid-cols-4 divide-x divide-hair rounded-box border border-hair bg-base-100 py-3 text-center">
@@ -21,6 +28,22 @@ export function ChangeList({ change: { counts, effects, fields, added, gone, cha
           </div>
         ))}
       </dl>
+      {renamed.length > 0 ? (
+        <Part title="Is this the same under another heading?">
+          {renamed.map((one) => (
+            <li key={one.from.key} className="flex items-center gap-3 py-1.5">
+              <span className="flex-1">
+                <b>{one.to.name}</b> says what <b>{one.from.name}</b> said for {one.same.toLocaleString("en")} of{" "}
+                {one.of.toLocaleString("en")} products.{" "}
+                <span className="text-quiet">Facets, mends and swatches go on with it.</span>
+              </span>
+              <button type="button" className="btn btn-sm" onClick={() => goOn(one)}>
+                This is {one.from.name}
+              </button>
+            </li>
+          ))}
+        </Part>
+      ) : null}
       <Part title={effects.length === 0 ? "No panel is touched" : "What it does to your panels"}>
         {effects.map(({ panel, facet, words }) => (
           <li key={panel + facet + words} className="py-1.5">

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { toast } from "sonner";
 import type { ChangeSummary } from "../../core/change/change-summary.ts";
@@ -19,6 +19,8 @@ export function ImportView() {
   const reader = useReader(shop);
   const sender = useSender(reader);
   const [change, setChange] = useState<ChangeSummary | undefined>(undefined);
+  /** What changes is wanted again, once the columns are read anew. */
+  const [again, setAgain] = useState(false);
   const navigate = useNavigate();
   const { preview, busy } = reader;
   const path = `${shopPath(slug)}/catalogue`;
@@ -26,6 +28,22 @@ export function ImportView() {
   const restart = () => {
     setChange(undefined);
     sender.forget();
+  };
+  const compare = async () => setChange(await sender.send<ChangeSummary>(path, "Comparing", { write: "no" }));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a reading that has ended is compared, and once
+  useEffect(() => {
+    if (!again || busy || !preview) return;
+    setAgain(false);
+    void compare();
+  }, [again, busy, preview]);
+  /** Takes the column that has become a new field for the field that is gone. */
+  const goOn = ({ from, to }: ChangeSummary["renamed"][number]) => {
+    if (!preview) return;
+    const taken = preview.reading.flatMap(({ as }, at) => (as === "skip" ? [] : [at]));
+    const column = taken[preview.profiles.findIndex(({ field }) => field.key === to.key)];
+    restart();
+    reader.read(preview.reading.map((one, at) => (at === column ? { ...one, field: from.key } : one)));
+    setAgain(true);
   };
   const write = async () => {
     const done = await sender.send<ShopSummary>(path, "Writing", { write: "yes" });
@@ -55,7 +73,7 @@ export function ImportView() {
           reader.take(file);
         }}
         changed={restart}
-        main={change ? <ChangeList change={change} /> : undefined}
+        main={change ? <ChangeList change={change} goOn={goOn} /> : undefined}
         actions={
           change ? (
             <>
@@ -71,7 +89,7 @@ export function ImportView() {
               type="button"
               className="btn btn-primary"
               disabled={busy !== undefined || preview?.fault !== undefined}
-              onClick={async () => setChange(await sender.send<ChangeSummary>(path, "Comparing", { write: "no" }))}
+              onClick={compare}
             >
               Show what changes
             </button>
