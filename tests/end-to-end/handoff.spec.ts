@@ -167,6 +167,8 @@ for (const [band, size] of Object.entries({ wide, slim })) {
     test(`a list of the site's own keeps what tally finds, in 15 random choices`, async ({ page }) => {
       const { complaints } = await open(page, "own.html");
       await awake(page);
+      await page.waitForTimeout(300);
+      expect(await page.evaluate(() => window.shift)).toBe(0);
       const random = new Random(band === "wide" ? 3 : 4);
       for (let round = 0; round < 15; round++) {
         const selection = await chooseByChance(page, random);
@@ -269,7 +271,25 @@ test("panels and listings of one group share a selection, those of another have 
   ]);
 });
 
-test("a script that comes twice, or late, wakes the page once", async ({ page }) => {
+test("a script that comes late finds what was chosen before it", async ({ page }) => {
+  const head = site.piece(`${folder}/head.html`);
+  const script = /src="([^"]+\.js)"/.exec(head)?.[1] ?? "";
+  const parts = ["climber-finder", "listing"].map((name) => site.piece(`${folder}/pages/index/${name}.html`));
+  site.page("late.html", head.replace(/<script.*<\/script>\n/, ""), parts.join(""));
+  await open(page, "late.html");
+  await page.getByRole("checkbox", { name: "Full sun" }).check();
+  await page.waitForTimeout(300);
+  expect(await told(page, "ready")).toEqual([]);
+  await page.evaluate(
+    (src) => document.head.append(Object.assign(document.createElement("script"), { type: "module", src })),
+    script,
+  );
+  await awake(page);
+  await expect(page.locator("[data-trellis-count]")).toHaveText("92 products");
+  await expect(page.getByRole("checkbox", { name: "Full sun" })).toBeChecked();
+});
+
+test("a script that comes twice wakes the page once", async ({ page }) => {
   await open(page, "twice.html");
   await awake(page);
   await page.waitForTimeout(500);

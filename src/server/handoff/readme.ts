@@ -81,6 +81,7 @@ Values are lower case with single spaces, as in the panel's markup.
 
 - Elements with the same \`group\` share one selection, and so do the marks: \`data-trellis-count="left"\` belongs to \`group="left"\`.
 - \`data-trellis-chosen\` marks where chosen filters stand; \`data-trellis-pages\` where links to further pages do.
+- A sticky panel wants a column of its own, beside what it filters; above its list it would cover it.
 - \`history="replace"\` or \`"none"\` on a panel keeps choices from becoming steps of the browser's history.
 - Events: \`trellis-ready\`, \`trellis-change\`, \`trellis-results\`, \`trellis-trouble\`, with typed details in \`trellis.d.ts\`.
 

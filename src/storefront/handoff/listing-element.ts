@@ -1,47 +1,20 @@
 import { fillTemplate } from "./card-template.ts";
 import { cardValues } from "./card-values.ts";
 import { HandoffFault } from "./faults.ts";
-import { Group, type Member, type OpenGroup } from "./group.ts";
-import { islandOf } from "./island-of.ts";
+import type { OpenGroup } from "./group.ts";
+import { MemberElement } from "./member-element.ts";
 import { productMark } from "./own-list.ts";
-import type { Island } from "./wire.ts";
 
 /** `<trellis-listing>`: the products that are found, each a card made of the template inside of it. */
-export class TrellisListing extends HTMLElement implements Member {
-  #group: Group | undefined;
-  #island: Island | undefined;
-
-  connectedCallback(): void {
-    if (this.#group) return;
-    this.#group = Group.named(this.getAttribute("group") ?? "");
-    this.#group.join(this);
-  }
-
-  disconnectedCallback(): void {
-    queueMicrotask(() => {
-      if (this.isConnected) return;
-      this.#group?.leave(this);
-      this.#group = undefined;
-    });
-  }
-
+export class TrellisListing extends MemberElement {
   /** Shows a page of the products; the first is 1. */
   turn(page: number): void {
-    this.#group?.open?.store.perform({ do: "turn", page });
+    this.group?.open?.store.perform({ do: "turn", page });
   }
 
   /** Puts the products into another order, like `price` or `-rating`; empty for the page's own. */
   sort(sort: string): void {
-    this.#group?.open?.store.perform({ do: "sort", sort });
-  }
-
-  get element(): HTMLElement {
-    return this;
-  }
-
-  get island(): Island | undefined {
-    this.#island ??= islandOf(this);
-    return this.#island;
+    this.group?.open?.store.perform({ do: "sort", sort });
   }
 
   get panel(): undefined {

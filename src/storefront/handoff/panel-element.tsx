@@ -5,81 +5,51 @@ import { behaviourOn, displaysOf, type PagePanel } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { viewOf } from "../panel/displays/views.ts";
 import { HandoffFault } from "./faults.ts";
-import { Group, type Member, type OpenGroup } from "./group.ts";
-import { islandOf } from "./island-of.ts";
+import type { OpenGroup } from "./group.ts";
+import { MemberElement } from "./member-element.ts";
 import { PanelBody } from "./panel-body.tsx";
 import { unparkStyles } from "./parked-styles.ts";
 import { markIn } from "./site-marks.tsx";
-import type { Island } from "./wire.ts";
 
 /** `<trellis-panel>`: a panel of filters. Its markup is drawn already; the element takes it over. */
-export class TrellisPanel extends HTMLElement implements Member {
-  #group: Group | undefined;
-  #island: Island | undefined;
-
-  connectedCallback(): void {
-    // An element that was only moved keeps what it has.
-    if (this.#group) return;
-    this.#group = Group.named(this.getAttribute("group") ?? "");
-    this.#group.join(this);
-  }
-
-  disconnectedCallback(): void {
-    queueMicrotask(() => {
-      if (this.isConnected) return;
-      const root = this.#root;
-      if (root) render(null, root);
-      this.#group?.leave(this);
-      this.#group = undefined;
-    });
-  }
-
+export class TrellisPanel extends MemberElement {
   /** What is chosen on the page; setting it chooses. Nothing before the panel is ready. */
   get selection(): Selection | undefined {
-    return this.#group?.open?.store.state.selection;
+    return this.group?.open?.store.state.selection;
   }
   set selection(selection: Selection | undefined) {
-    const store = this.#group?.open?.store;
+    const store = this.group?.open?.store;
     if (store) store.go({ ...store.state, selection: selection ?? { choices: {}, text: "" }, page: 1 });
   }
 
   /** Products found, out of all on the page; undefined before the panel is ready. */
   get results(): { total: number; outOf: number } | undefined {
-    const answer = this.#group?.open?.store.state.answer;
+    const answer = this.group?.open?.store.state.answer;
     return answer && { total: answer.total, outOf: answer.outOf };
   }
 
   /** The ids of all products that are found, in their order. */
   found(): string[] {
-    return this.#group?.found() ?? [];
+    return this.group?.found() ?? [];
   }
 
   /** Chooses in one field: `{ options: […] }` or `{ min, max }`; nothing takes the choice back. */
   choose(field: string, choice?: Choice): void {
-    this.#group?.open?.store.perform({ do: "choose", field, choice });
+    this.group?.open?.store.perform({ do: "choose", field, choice });
   }
 
   /** Takes every choice back. */
   clear(): void {
-    this.#group?.open?.store.perform({ do: "clear" });
+    this.group?.open?.store.perform({ do: "clear" });
   }
 
   /** Opens the panel's drawer, where it has one on this width. */
   openDrawer(): void {
-    this.#group?.open?.store.openDrawer(this.panel?.slug);
+    this.group?.open?.store.openDrawer(this.panel?.slug);
   }
 
   closeDrawer(): void {
-    this.#group?.open?.store.openDrawer(undefined);
-  }
-
-  get element(): HTMLElement {
-    return this;
-  }
-
-  get island(): Island | undefined {
-    this.#island ??= islandOf(this);
-    return this.#island;
+    this.group?.open?.store.openDrawer(undefined);
   }
 
   get panel(): PagePanel | undefined {
@@ -124,6 +94,10 @@ export class TrellisPanel extends HTMLElement implements Member {
 
   /** A panel draws itself whenever its store changes. */
   show(): void {}
+
+  protected override sleep(): void {
+    if (this.#root) render(null, this.#root);
+  }
 
   get #root(): HTMLElement | null {
     return this.querySelector<HTMLElement>(":scope > .zt-root");
