@@ -400,8 +400,14 @@ const stylesOf = (page: Page) =>
       "display",
     ];
     const root = document.querySelector(".zt-root");
+    const met = new Map<string, number>();
     return [...(root?.querySelectorAll("*") ?? [])]
-      .filter(({ tagName }) => tagName !== "NOSCRIPT")
+      .filter((element) => {
+        // Of many options that are alike the first few tell all.
+        const kind = `${element.parentElement?.getAttribute("class")} ${element.tagName} ${element.getAttribute("class")}`;
+        met.set(kind, (met.get(kind) ?? 0) + 1);
+        return element.tagName !== "NOSCRIPT" && (met.get(kind) ?? 0) <= 4;
+      })
       .flatMap((element) =>
         (element.tagName === "path" ? [""] : ["", "::before", "::after"]).map((pseudo) => {
           const style = getComputedStyle(element, pseudo);
@@ -438,7 +444,7 @@ for (const size of [wide, slim])
       seen.push(await stylesOf(page));
     }
     const [plain = [], other = []] = seen;
-    expect(plain.length).toBeGreaterThan(300);
+    expect(plain.length).toBeGreaterThan(200);
     expect(other.length).toBe(plain.length);
     const changed = plain.flatMap(({ of, style }, at) =>
       Object.entries(style).flatMap(([name, value]) => {

@@ -60,6 +60,8 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     strong,
     "trellis-panel, trellis-listing { display: block; }",
     "[data-trellis-list] > [hidden], [data-trellis-more][hidden], [data-trellis-nothing][hidden] { display: none !important; }",
+    // A number that is still to come has its line, so that nothing moves when it does.
+    '[data-trellis-count]:empty::before { content: "\\a0"; }',
     "@media (scripting: none) { [data-trellis-more], [data-trellis-sort] { display: none !important; } }",
     stickyRules(panels, bars, limits),
     [...parkedStyles].filter(isPlainStyle).map(parkedRule).join("\n"),
