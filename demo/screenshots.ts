@@ -20,6 +20,10 @@ await withServer(4397, async (origin) => {
 
 async function studio(browser: Browser, origin: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${origin}/shops/larkmoss-nursery`);
+  await page.getByText("Shoppers get edition").waitFor();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/overview.png` });
   await page.goto(`${origin}/shops/larkmoss-nursery/bench`);
   const phone = page.frameLocator('iframe[title^="Phone"]');
   await phone.locator("html[data-ready]").waitFor({ state: "attached" });
@@ -120,11 +124,6 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await wide.goto(`${origin}/shop/larkmoss-nursery/collections/gifts`);
   await settled(wide);
   await wide.screenshot({ path: `${folder}/collection.png` });
-  await wide.goto(`${origin}/shop/larkmoss-nursery/categories/plants`);
-  await settled(wide);
-  await wide.evaluate(() => scrollTo(0, 900));
-  await settled(wide);
-  await wide.screenshot({ path: `${folder}/sticky.png` });
   await wide.close();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
   await phone.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade`);
@@ -171,7 +170,8 @@ async function foreignSite(browser: Browser, site: string): Promise<void> {
   const shots: string[] = [];
   for (const path of ["plants.html?light=half+shade", "stock.html?category=plants+%3E+climbers&sort=price"]) {
     await page.goto(site + path);
-    await page.locator("trellis-panel form").waitFor();
+    // Asleep it has a form for each group of bands.
+    await page.waitForFunction(() => document.querySelectorAll("trellis-panel form").length === 1);
     await settled(page);
     shots.push((await page.screenshot()).toString("base64"));
   }
@@ -186,6 +186,7 @@ async function foreignSite(browser: Browser, site: string): Promise<void> {
 }
 
 async function settled(page: Page): Promise<void> {
-  await page.waitForLoadState("networkidle");
+  // A request that a change of view broke off can keep a page from ever being called idle.
+  await page.waitForLoadState("networkidle", { timeout: 5000 }).catch(() => {});
   await page.waitForTimeout(500);
 }
