@@ -1,7 +1,7 @@
 import { gzipSync } from "node:zlib";
 import type { OutputBundle, OutputChunk } from "rolldown";
 import { defineConfig, type Plugin } from "vite";
-import { pureFunctions } from "./src/storefront/pure-functions.ts";
+import { treeshake } from "./src/storefront/treeshake.ts";
 
 /**
  * Most kB, gzipped, that a shopper fetches of script: for a panel of six displays, for one of all, and of the engine
@@ -73,11 +73,7 @@ export default defineConfig({
     modulePreload: false,
     rollupOptions: {
       input: "src/storefront/shop/page.tsx",
-      treeshake: {
-        propertyReadSideEffects: false,
-        unknownGlobalSideEffects: false,
-        manualPureFunctions: pureFunctions,
-      },
+      treeshake,
       output: {
         // What is shared comes in one piece, since small files pack badly.
         codeSplitting: {

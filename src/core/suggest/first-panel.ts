@@ -3,7 +3,7 @@ import { emptyPanel } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 import { newPiece } from "../panel/pieces.ts";
 import { type Ranked, rankFields } from "./rank.ts";
-import { suggestFacet, suggestRow } from "./suggest.ts";
+import { suggestRow } from "./suggest.ts";
 
 /** Facets of a first panel, and how many of the first of them may be sliders: more is a wall. Common practice, no source. */
 const most = 7;
@@ -16,9 +16,8 @@ const fewest = 3;
 
 /** A first panel worth keeping: the best fields, the category before all others, what is on hand at the end. */
 export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
-  const ranked = rankFields(index);
-  const worth = ranked.filter(({ score }, at) => at < fewest || score >= leastWorth);
-  const chosen = ordered(worth.slice(0, most));
+  const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= leastWorth);
+  const chosen = ordered(worth);
   const rows = withFewSliders(chosen).map(({ profile }) => suggestRow(profile));
   return { ...emptyPanel(name), rows: [newPiece("chosen", "chosen"), ...rows] };
 }
@@ -33,10 +32,10 @@ function ordered(chosen: readonly Ranked[]): Ranked[] {
 function withFewSliders(chosen: readonly Ranked[]): Ranked[] {
   const first: Ranked[] = [];
   const later: Ranked[] = [];
+  const isSlider = ({ suggestion }: Ranked) => suggestion.display.startsWith("slider");
   for (const one of chosen) {
-    const isSlider = suggestFacet(one.profile).display.startsWith("slider");
-    const sliders = first.filter(({ profile }) => suggestFacet(profile).display.startsWith("slider")).length;
-    if (isSlider && first.length < early && sliders >= mostSliders) later.push(one);
+    const enough = first.length < early && first.filter(isSlider).length >= mostSliders;
+    if (isSlider(one) && enough) later.push(one);
     else first.push(one);
   }
   return [...first, ...later];

@@ -5,17 +5,13 @@ import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Mode } from "../match/question.ts";
 import { agreement, saidOf, tally } from "./agreement.ts";
 import { likelihood } from "./likely.ts";
-import { suggestFacet } from "./suggest.ts";
+import { type Suggestion, suggestFacet } from "./suggest.ts";
 
-/** A field that is worth a facet, with what it does for shoppers. */
+/** A field that is worth a facet, with what it does for shoppers: the higher its score, the sooner it is offered. */
 export interface Ranked {
   profile: FieldProfile;
-  /** The higher, the sooner it is offered. */
+  suggestion: Suggestion;
   score: number;
-  /** By how many bits an answer narrows, on the mean over the products that state the field. */
-  bits: number;
-  /** The field before it that says most of the same, and how much, from 0 to 1. */
-  like: { field: string; share: number } | undefined;
 }
 
 /** Options that a person reads at a glance; what more of them would tell is not read. Common practice, no source. */
@@ -33,45 +29,39 @@ const lessForNumbers = 0.55;
 /**
  * The fields that are worth a facet, the best first: those that most products state, that narrow far with few options
  * to read, that people choose by, and that do not say what one before them says.
+ * @param most fields wanted; comparing what two fields say goes over all products, so no more of it is done
  */
-export function rankFields(index: CatalogueIndex): Ranked[] {
+export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
   const { catalogue } = index;
-  const open = catalogue.fields
-    .filter(isFacetable)
-    .map((field) => profileField(index, field))
-    .filter((profile) => suggestFacet(profile).worth)
-    .map((profile) => {
-      const said = saidOf(catalogue, profile.field);
-      const bits = entropy(tally(said).values());
-      return {
-        profile,
-        said,
-        bits,
-        score: worthOf(profile, bits, suggestFacet(profile).mode),
-        like: undefined as Ranked["like"],
-      };
-    });
+  const open = catalogue.fields.filter(isFacetable).flatMap((field) => {
+    const profile = profileField(index, field);
+    const suggestion = suggestFacet(profile);
+    if (!suggestion.worth) return [];
+    const said = saidOf(catalogue, field);
+    const bits = entropy(tally(said).values());
+    return [{ profile, suggestion, said, score: worthOf(profile, bits, suggestion.mode) }];
+  });
   const ranked: Ranked[] = [];
   let lines = 0;
-  while (open.length > 0) {
+  while (ranked.length < most) {
     open.sort((a, b) => b.score - a.score);
     const best = open.shift();
     if (!best) break;
-    const { profile, said, bits, score, like } = best;
-    ranked.push({ profile, bits, score, like });
+    const { profile, suggestion, said, score } = best;
+    ranked.push({ profile, suggestion, score });
+    if (ranked.length === most) break;
     // A panel of sliders is a questionnaire: each after the second is worth less.
-    if (isLine(profile) && ++lines >= fewLines)
-      for (const other of open) if (isLine(other.profile)) other.score *= lessAgain;
+    const many = isLine(best) && ++lines >= fewLines;
     for (const other of open) {
+      if (many && isLine(other)) other.score *= lessAgain;
       const share = agreement(said, other.said);
       other.score *= share >= same ? 0.1 : 1 - share ** 2;
-      if (share > (other.like?.share ?? 0)) other.like = { field: profile.field.key, share };
     }
   }
   return ranked;
 }
 
-const isLine = (profile: FieldProfile): boolean => suggestFacet(profile).mode === "range";
+const isLine = ({ suggestion }: Pick<Ranked, "suggestion">): boolean => suggestion.mode === "range";
 
 /** What a field does for shoppers by itself. */
 function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, mode: Mode): number {

@@ -5,7 +5,7 @@ import { LRUCache } from "lru-cache";
 import { build } from "vite";
 import type { DisplayName } from "../../core/display/displays.ts";
 import { folderOf } from "../../storefront/panel/displays/sheets.ts";
-import { pureFunctions } from "../../storefront/pure-functions.ts";
+import { treeshake } from "../../storefront/treeshake.ts";
 
 const storefront = join(dirname(fileURLToPath(import.meta.url)), "../../storefront");
 const entry = "trellis-entry";
@@ -56,11 +56,7 @@ async function bundled(displays: readonly DisplayName[]): Promise<string> {
       minify: true,
       rollupOptions: {
         input: entry,
-        treeshake: {
-          propertyReadSideEffects: false,
-          unknownGlobalSideEffects: false,
-          manualPureFunctions: pureFunctions,
-        },
+        treeshake,
         output: { codeSplitting: false, entryFileNames: "trellis.js" },
       },
     },

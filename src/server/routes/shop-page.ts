@@ -5,6 +5,7 @@ import { secureHeaders } from "hono/secure-headers";
 import { displayNames } from "../../core/display/displays.ts";
 import { productOf } from "../../core/listing/product.ts";
 import { productAt } from "../../core/page/page-list.ts";
+import { jsonInMarkup } from "../../core/safe/json-in-markup.ts";
 import { displaysOf } from "../../storefront/page/page-panel.ts";
 import { folderOf } from "../../storefront/panel/displays/sheets.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
@@ -148,8 +149,7 @@ function pageAround(
   { script, part }: StorefrontAssets,
   mark: StateMark | undefined,
 ) {
-  // A “<” inside the data could close the script element; escaped, it is the same JSON.
-  const json = JSON.stringify(boot).replaceAll("<", "\\u003c");
+  const json = jsonInMarkup(boot);
   const displays = displaysOf(boot.panels);
   const counts = boot.engine === "page";
   const parts = [

@@ -3,6 +3,7 @@ import { renderToString } from "preact-render-to-string";
 import { bands } from "../../core/band/band.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import { startPlace } from "../../core/place/place.ts";
+import { jsonInMarkup } from "../../core/safe/json-in-markup.ts";
 import { sortChoices } from "../listing/sort-box.tsx";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
 import { answerAt, type Born, firstState, type PageState } from "../page/page-state.ts";
@@ -143,9 +144,8 @@ const styleText = (style: unknown): string =>
     .map(([name, value]) => `${name}:${String(value)}`)
     .join(";");
 
-/** JSON in an element that nothing runs. A “<” inside could close it; escaped, it is the same JSON. */
-const scriptOf = (island: Island): string =>
-  `<script type="application/json">${JSON.stringify(island).replaceAll("<", "\\u003c")}</script>`;
+/** JSON in an element that nothing runs. */
+const scriptOf = (island: Island): string => `<script type="application/json">${jsonInMarkup(island)}</script>`;
 
 /** A text as it stands in markup. */
 export const escaped = (text: string): string =>

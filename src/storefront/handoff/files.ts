@@ -35,8 +35,7 @@ export class HandoffFiles {
 
   /** What markup that is drawn now would be drawn from. @throws HandoffFault */
   async drawn(): Promise<string> {
-    this.#manifest ??= this.#fetch("manifest", manifestName, readManifest);
-    return drawnFrom((await this.#manifest).files);
+    return drawnFrom(await this.#current());
   }
 
   /** What is counted; with cards also what they show. @throws HandoffFault */
@@ -54,13 +53,18 @@ export class HandoffFiles {
     });
   }
 
+  /** The names of the current files. @throws HandoffFault */
+  async #current(): Promise<Manifest["files"]> {
+    this.#manifest ??= this.#fetch("manifest", manifestName, readManifest);
+    return (await this.#manifest).files;
+  }
+
   /** Reads a file once; after a failure it is tried again by who asks next. */
   async #part<T>(role: FileRole, read: (response: Response) => Promise<T>): Promise<T> {
     const known = this.#parts.get(role) as Promise<T> | undefined;
     if (known) return known;
     const part = (async () => {
-      this.#manifest ??= this.#fetch("manifest", manifestName, readManifest);
-      const { files } = await this.#manifest;
+      const files = await this.#current();
       return this.#fetch(role, files[role], read);
     })();
     this.#parts.set(role, part);

@@ -5,10 +5,11 @@ import { standPanel } from "../../core/page/edit.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PanelSummary } from "../../core/wire/shop.ts";
-import { documentPath, request, sendJson, shopPath } from "../api.ts";
+import { documentPath, sendJson, shopPath } from "../api.ts";
 import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { removeWithWayBack, tried } from "../shell/tried.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { NewPanel, type Place } from "./new-panel.tsx";
 
@@ -43,39 +44,24 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
     }
   };
   const at = panels.findIndex(({ slug }) => slug === current);
-  const moved = async (by: number) => {
+  const listAnew = () => mutate(shopPath(shop));
+  const move = (by: number) => {
     const slugs = panels.map(({ slug }) => slug);
     slugs.splice(at + by, 0, ...slugs.splice(at, 1));
-    await tried(() => sendJson("PUT", `${documentPath(shop, "panel")}/order`, { slugs }));
+    return tried(() => sendJson("PUT", `${documentPath(shop, "panel")}/order`, { slugs }), listAnew);
   };
   const remove = async () => {
-    const path = documentPath(shop, "panel", current);
     const next = panels[at + 1] ?? panels[at - 1];
-    if (!(await tried(() => request(path, { method: "DELETE" })))) return;
-    navigate(`/shops/${shop}/bench/${next?.slug ?? ""}`);
-    toast(`${name} is removed. For 30 days it can be brought back.`, {
-      duration: 10_000,
-      action: { label: "Bring back", onClick: () => void tried(() => sendJson("POST", `${path}/restore`, {})) },
-    });
-  };
-  /** Does something on the server, and lists the panels anew. @returns whether it worked */
-  const tried = async (task: () => Promise<unknown>): Promise<boolean> => {
-    try {
-      await task();
-      await mutate(shopPath(shop));
-      return true;
-    } catch (error) {
-      toast.error((error as Error).message);
-      return false;
-    }
+    if (await removeWithWayBack(documentPath(shop, "panel", current), name, listAnew))
+      navigate(`/shops/${shop}/bench/${next?.slug ?? ""}`);
   };
   const entries = (): Entry[] => [
     {
       label: "Duplicate",
       run: () => void add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` }),
     },
-    ...(at > 0 ? [{ label: "Move to the left", run: () => void moved(-1) }] : []),
-    ...(at < panels.length - 1 ? [{ label: "Move to the right", run: () => void moved(1) }] : []),
+    ...(at > 0 ? [{ label: "Move to the left", run: () => void move(-1) }] : []),
+    ...(at < panels.length - 1 ? [{ label: "Move to the right", run: () => void move(1) }] : []),
     panels.length > 1 ? { label: "Remove", run: () => void remove() } : { label: "Remove: it is the only panel" },
   ];
   return (

@@ -1,7 +1,7 @@
-import { toast } from "sonner";
 import useSWR from "swr";
 import type { RemovedShop } from "../../core/wire/shop.ts";
-import { type ApiError, request, sendJson, shopPath } from "../api.ts";
+import { type ApiError, request, shopPath } from "../api.ts";
+import { bringBack } from "../shell/tried.ts";
 
 const day = new Intl.DateTimeFormat("en", { dateStyle: "medium" });
 
@@ -9,14 +9,6 @@ const day = new Intl.DateTimeFormat("en", { dateStyle: "medium" });
 export function RemovedShops({ changed }: { changed(): Promise<void> }) {
   const { data: removed } = useSWR<RemovedShop[], ApiError>("/removed", request<RemovedShop[]>);
   if (!removed || removed.length === 0) return null;
-  const bringBack = async (slug: string) => {
-    try {
-      await sendJson("POST", `${shopPath(slug)}/restore`, {});
-      await changed();
-    } catch (error) {
-      toast.error((error as Error).message);
-    }
-  };
   return (
     <section aria-label="Removed shops" className="mt-8">
       <h2 className="mb-1 text-lg">Removed</h2>
@@ -26,7 +18,7 @@ export function RemovedShops({ changed }: { changed(): Promise<void> }) {
           <li key={slug} className="flex items-center gap-3 px-5 py-2">
             <span className="flex-1">{name}</span>
             <span className="text-[13px] text-quiet">{day.format(new Date(removedAt))}</span>
-            <button type="button" className="btn btn-sm" onClick={() => void bringBack(slug)}>
+            <button type="button" className="btn btn-sm" onClick={() => void bringBack(shopPath(slug), changed)}>
               Bring back
             </button>
           </li>

@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { toast } from "sonner";
 import type { ShopSummary } from "../../core/wire/shop.ts";
-import { request, sendJson, shopPath } from "../api.ts";
+import { sendJson, shopPath } from "../api.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
+import { removeWithWayBack, tried } from "../shell/tried.ts";
 
 interface Props {
   shop: Pick<ShopSummary, "slug" | "name" | "currency">;
@@ -17,29 +17,12 @@ const currencyNames = new Intl.DisplayNames("en", { type: "currency" });
 export function ShopMenu({ shop, changed }: Props) {
   const [editing, setEditing] = useState(false);
   const path = shopPath(shop.slug);
-  const tried = async (task: () => Promise<unknown>): Promise<boolean> => {
-    try {
-      await task();
-      await changed();
-      return true;
-    } catch (error) {
-      toast.error((error as Error).message);
-      return false;
-    }
-  };
-  const remove = async () => {
-    if (!(await tried(() => request(path, { method: "DELETE" })))) return;
-    toast(`${shop.name} is removed. For 30 days it can be brought back.`, {
-      duration: 10_000,
-      action: { label: "Bring back", onClick: () => void tried(() => sendJson("POST", `${path}/restore`, {})) },
-    });
-  };
   if (editing)
     return (
       <ShopForm
         shop={shop}
         close={() => setEditing(false)}
-        save={(changes) => tried(() => sendJson("PUT", path, changes))}
+        save={(changes) => tried(() => sendJson("PUT", path, changes), changed)}
       />
     );
   return (
@@ -48,7 +31,7 @@ export function ShopMenu({ shop, changed }: Props) {
       className="size-8"
       entries={() => [
         { label: "Name and currency", run: () => setEditing(true) },
-        { label: "Remove", run: () => void remove() },
+        { label: "Remove", run: () => void removeWithWayBack(path, shop.name, changed) },
       ]}
     />
   );

@@ -1,0 +1,36 @@
+import { toast } from "sonner";
+import { request, sendJson } from "../api.ts";
+
+/**
+ * Does something on the server and lists anew what it has changed; what is wrong is told.
+ * @returns whether it worked
+ */
+export async function tried(task: () => Promise<unknown>, listAnew: () => Promise<unknown>): Promise<boolean> {
+  try {
+    await task();
+    await listAnew();
+    return true;
+  } catch (error) {
+    toast.error((error as Error).message);
+    return false;
+  }
+}
+
+/** Brings back what was removed. @param path of it */
+export const bringBack = (path: string, listAnew: () => Promise<unknown>): Promise<boolean> =>
+  tried(() => sendJson("POST", `${path}/restore`, {}), listAnew);
+
+/** Removes something, and offers to bring it back. @returns whether it worked */
+export async function removeWithWayBack(
+  path: string,
+  name: string,
+  listAnew: () => Promise<unknown>,
+): Promise<boolean> {
+  const removed = await tried(() => request(path, { method: "DELETE" }), listAnew);
+  if (removed)
+    toast(`${name} is removed. For 30 days it can be brought back.`, {
+      duration: 10_000,
+      action: { label: "Bring back", onClick: () => void bringBack(path, listAnew) },
+    });
+  return removed;
+}
