@@ -1,5 +1,6 @@
 import { defineConfig } from "@playwright/test";
 import { launch } from "./tests/browser.ts";
+import { serverProgram } from "./tests/server.ts";
 
 const port = 4399;
 
@@ -19,7 +20,7 @@ export default defineConfig({
     launchOptions: launch,
   },
   webServer: {
-    command: `node --import tsx src/server/main.ts --port ${port} --fresh --data reports/end-to-end.db`,
+    command: `node ${serverProgram} --port ${port} --fresh --data reports/end-to-end.db`,
     url: `http://127.0.0.1:${port}/api/shops`,
     reuseExistingServer: false,
   },

@@ -2,6 +2,7 @@ import { gzipSync } from "node:zlib";
 import tailwind from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin } from "vite";
+import { packed } from "./vite.packed.ts";
 
 const server = "http://127.0.0.1:4311";
 
@@ -25,8 +26,20 @@ const measureScript: Plugin = {
 export default defineConfig({
   root: "src/studio",
   publicDir: false,
-  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), measureScript],
-  build: { outDir: "../../dist/studio", emptyOutDir: true },
+  plugins: [react({ exclude: /src\/storefront/ }), tailwind(), measureScript, packed],
+  build: {
+    outDir: "../../dist/studio",
+    emptyOutDir: true,
+    rolldownOptions: {
+      output: {
+        // What several views share comes as one file: fifty small ones wait longer than they take.
+        codeSplitting: {
+          groups: [{ name: "shared", minShareCount: 3, test: /\/src\/|lucide-react/ }],
+          includeDependenciesRecursively: false,
+        },
+      },
+    },
+  },
   server: {
     host: "127.0.0.1",
     port: 4310,

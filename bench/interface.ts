@@ -3,9 +3,8 @@
  * Milliseconds of this machine; the share of the aim is what to compare between machines.
  */
 import { chromium, type Page } from "@playwright/test";
-import { Random } from "../demo/random.ts";
-import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
 import { launch, withServer } from "../tests/browser.ts";
+import { makeShop } from "./made-shop.ts";
 import { type Timing, timing } from "./timing.ts";
 
 const repeats = 40;
@@ -18,7 +17,8 @@ export const benchInterface = (): Promise<Timing[]> =>
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       // The loader that runs this file marks functions with a helper that a page does not have.
       await page.addInitScript("window.__name = (it) => it");
-      const large = await makeLargeShop(origin);
+      const made = await makeShop(origin, 20_000, 30);
+      const large = { ...made, name: ", 30 facets over 20,000 products", row: "field 3", id: "f3" };
       const small = { name: "", shop: "larkmoss-nursery", panel: "climber-finder", row: "Light", id: "f-light" };
       return [
         ...(await shopperClick(page, origin, small)),
@@ -38,47 +38,6 @@ interface Place {
   panel: string;
   row: string;
   id: string;
-}
-
-const facets = 30;
-
-/** A shop of 20,000 products with a panel of 30 facets. */
-async function makeLargeShop(origin: string): Promise<Place> {
-  const products = 20_000;
-  const random = new Random(30);
-  const keys = Array.from({ length: facets }, (_, f) => `field ${f}`);
-  const rows = Array.from({ length: products }, (_, p) => [
-    `p${p}`,
-    `Product ${p}`,
-    ...keys.map((_, f) =>
-      f % 6 === 5 ? String(random.whole(1, 500)) : `value ${Math.floor(random.next() ** 2 * (3 + f))}`,
-    ),
-  ]);
-  const form = new FormData();
-  form.set(
-    "file",
-    new File([[["product_id", "title", ...keys], ...rows].map((row) => row.join(",")).join("\n")], "large.csv"),
-  );
-  form.set("name", "Thirty facets");
-  form.set("currency", "EUR");
-  const headers = { origin };
-  const shop = await (await fetch(`${origin}/api/shops`, { method: "POST", body: form, headers })).json();
-  const list = keys.map((name, f) =>
-    newFacet(`f${f}`, name.replace(" ", "-"), f % 6 === 5 ? "slider" : "check-boxes", f % 6 === 5 ? "range" : "any"),
-  );
-  const document = { ...emptyPanel("Thirty"), rows: list };
-  const made = await fetch(`${origin}/api/shops/${shop.slug}/documents/panel`, {
-    method: "POST",
-    body: JSON.stringify({ document }),
-    headers: { ...headers, "content-type": "application/json" },
-  });
-  return {
-    name: ", 30 facets over 20,000 products",
-    shop: shop.slug,
-    panel: (await made.json()).slug,
-    row: "field 3",
-    id: "f3",
-  };
 }
 
 /**

@@ -1,19 +1,36 @@
 /**
  * `npm run bench`: speed, measured; `--json` prints the engine's cases for machines; `--growth` writes docs/growth;
- * `--against FOLDER` takes turns with an older commit in another work tree. */
+ * `--load` many shoppers at once; `--page` what a shopper's phone waits for; `--against FOLDER` takes turns with an older commit in another work tree. */
 import { compareWith } from "./compare.ts";
 import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
+import { benchHolds } from "./holds.ts";
 import { benchInterface } from "./interface.ts";
 import { benchLarge } from "./large.ts";
+import { benchLoad } from "./load.ts";
 import { benchLooks } from "./looks.ts";
+import { benchPage } from "./page.ts";
 import { benchPages } from "./pages.ts";
+import { benchRehearsal } from "./rehearsal.ts";
 import { benchSwatches } from "./swatches.ts";
 
 const sizes = [20_000, 100_000];
 try {
   if (process.argv.includes("--growth")) {
     writeGrowth();
+    process.exit();
+  }
+  if (process.argv.includes("--page")) {
+    for (const one of await benchPage([
+      [20_000, 30],
+      [100_000, 10],
+    ]))
+      console.log(JSON.stringify(one));
+    process.exit();
+  }
+  if (process.argv.includes("--load")) {
+    for (const one of await benchHolds()) console.log(JSON.stringify(one));
+    for (const one of [...(await benchLoad(40)), ...(await benchLoad(2000))]) console.log(JSON.stringify(one));
     process.exit();
   }
   const against = process.argv[process.argv.indexOf("--against") + 1];
@@ -30,6 +47,7 @@ try {
       ...(await benchLooks()),
       ...(await benchInterface()),
       ...(await benchSwatches()),
+      ...benchRehearsal(),
     ]) {
       console.log(
         `${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`,

@@ -58,6 +58,26 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.frameLocator('iframe[title="Draft"]').locator("html[data-ready]").waitFor({ state: "attached" });
   await settled(page);
   await page.screenshot({ path: `${folder}/editions.png` });
+  await page.goto(`${origin}/shops/larkmoss-nursery/rehearsal`);
+  for (const name of ["Wide page", "Phone"])
+    await page.getByRole("region", { name, exact: true }).getByText("2,000 shoppers, 240 products").waitFor();
+  await settled(page);
+  await page.screenshot({ path: `${folder}/rehearsal.png` });
+  const parts: string[] = [];
+  await page.getByRole("tab", { name: "Compare", exact: true }).click();
+  await page.getByRole("tabpanel").getByRole("table").waitFor();
+  await settled(page);
+  parts.push((await page.screenshot()).toString("base64"));
+  await page.getByRole("tab", { name: "Single shoppers", exact: true }).click();
+  await page
+    .getByRole("list", { name: "Shoppers" })
+    .getByRole("button", { name: /found it, 2 choices/ })
+    .first()
+    .click();
+  await page.getByRole("button", { name: "Next move" }).click();
+  await settled(page);
+  parts.push((await page.screenshot()).toString("base64"));
+  await sideBySide(browser, parts, `${folder}/rehearsal-detail.png`);
   await page.request.put(api, { data: { version: version + 1, document }, headers: { origin } });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/look`);
@@ -100,7 +120,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
     .getByLabel("Catalogue file")
     .setInputFiles({ name: "nursery-spring.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
   await page.getByRole("button", { name: "Show what changes" }).click();
-  await page.getByText("What it does to your panels").waitFor();
+  await page.getByText("What it does to panels and pages").waitFor();
   await settled(page);
   await page.screenshot({ path: `${folder}/import.png` });
 
@@ -110,7 +130,8 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page
     .getByLabel("Catalogue file")
     .setInputFiles({ name: "nursery.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });
-  await page.getByText("240 products").waitFor();
+  await page.getByText("240 products, 799 variants").waitFor();
+  await page.getByText("Why these").click();
   await settled(page);
   await page.screenshot({ path: `${folder}/new-shop.png` });
   await page.close();
@@ -121,9 +142,6 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await wide.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade&flower-colour=apricot&flower-colour=violet`);
   await settled(wide);
   await wide.screenshot({ path: `${folder}/storefront.png` });
-  await wide.goto(`${origin}/shop/larkmoss-nursery/collections/gifts`);
-  await settled(wide);
-  await wide.screenshot({ path: `${folder}/collection.png` });
   await wide.close();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
   await phone.goto(`${origin}/shop/larkmoss-nursery/?light=half+shade`);
@@ -134,7 +152,7 @@ async function storefront(browser: Browser, origin: string): Promise<void> {
   await phone.close();
 }
 
-/** The same panel in three looks beside each other, and a page as shoppers get it who prefer dark. */
+/** The same panel in three looks beside each other. */
 async function looks(browser: Browser, origin: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const api = `${origin}/api/shops/larkmoss-nursery/documents`;
@@ -151,17 +169,9 @@ async function looks(browser: Browser, origin: string): Promise<void> {
     await settled(page);
     const clip = { x: 0, y: 0, width: 420, height: 800 };
     panels.push((await page.screenshot({ clip })).toString("base64"));
-    if (name !== "Linen") continue;
-    await page.emulateMedia({ colorScheme: "dark" });
-    await settled(page);
-    await page.screenshot({ path: `${folder}/dark.png` });
-    await page.emulateMedia({ colorScheme: "light" });
   }
-  await page.setContent(
-    `<body style="margin:0;display:flex;gap:10px">${panels.map((png) => `<img src="data:image/png;base64,${png}">`).join("")}`,
-  );
-  await page.screenshot({ path: `${folder}/three-looks.png` });
   await page.close();
+  await sideBySide(browser, panels, `${folder}/three-looks.png`);
 }
 
 /** A foreign site with the handoff on it: cards of ours, and a list of its own. @param site its address */
@@ -175,13 +185,17 @@ async function foreignSite(browser: Browser, site: string): Promise<void> {
     await settled(page);
     shots.push((await page.screenshot()).toString("base64"));
   }
-  // The site's policy would hold for what is put together here as well.
-  await page.goto("about:blank");
-  await page.setViewportSize({ width: 1635, height: 650 });
+  await page.close();
+  await sideBySide(browser, shots, `${folder}/site.png`);
+}
+
+/** Puts pictures beside each other, each 650 px high. A page of its own: the policy of the one they show would hold as well. */
+async function sideBySide(browser: Browser, shots: readonly string[], path: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 2200, height: 650 } });
   await page.setContent(
-    `<body style="margin:0;display:flex;gap:10px">${shots.map((png) => `<img style="height:650px" src="data:image/png;base64,${png}">`).join("")}`,
+    `<body style="margin:0;display:inline-flex;gap:10px">${shots.map((png) => `<img style="height:650px" src="data:image/png;base64,${png}">`).join("")}`,
   );
-  await page.screenshot({ path: `${folder}/site.png` });
+  await page.locator("body").screenshot({ path });
   await page.close();
 }
 

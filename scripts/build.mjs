@@ -3,15 +3,29 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "
 import { join } from "node:path";
 import { root, run, stop } from "./install.mjs";
 
-const sources = ["src", "vite.config.ts", "vite.storefront.config.ts", "package-lock.json"];
+const sources = [
+  "src",
+  // The server that is built has the demo shop's documents in it.
+  "demo",
+  "vite.config.ts",
+  "vite.storefront.config.ts",
+  "vite.server.config.ts",
+  "vite.packed.ts",
+  "package-lock.json",
+];
 
-/** Builds the studio and the storefront, unless what was built is of these very sources. */
+const mark = join(root, "dist/.built");
+
+/** Whether what was built is of these very sources. */
+export const isBuilt = (state = fingerprint()) => existsSync(mark) && readFileSync(mark, "utf8") === state;
+
+/** Builds the studio, the storefront, and what runs on Node.js, unless that is done. */
 export function ensureBuilt() {
-  const mark = join(root, "dist/.built");
+  // Taken before: what is changed while it builds is not in it.
   const state = fingerprint();
-  if (existsSync(mark) && readFileSync(mark, "utf8") === state) return;
+  if (isBuilt(state)) return;
   console.log("Building …");
-  for (const config of ["vite.storefront.config.ts", "vite.config.ts"]) {
+  for (const config of ["vite.storefront.config.ts", "vite.server.config.ts", "vite.config.ts"]) {
     if (!run("npx", ["vite", "build", "--config", config, "--logLevel", "warn"])) stop("The build failed.");
   }
   writeFileSync(mark, state);

@@ -6,13 +6,9 @@ import { ensurePackages, root } from "./install.mjs";
 
 ensurePackages();
 ensureBuilt();
-const server = spawn(
-  process.execPath,
-  ["--import", "tsx", join(root, "src/server/main.ts"), ...process.argv.slice(2)],
-  {
-    cwd: root,
-    stdio: "inherit",
-  },
-);
+const server = spawn(process.execPath, [join(root, "dist/server/main.js"), ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: "inherit",
+});
 for (const signal of /** @type {const} */ (["SIGINT", "SIGTERM"])) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));

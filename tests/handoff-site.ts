@@ -18,26 +18,17 @@ export class HandoffSite {
     this.root = join(here, "site");
   }
 
-  /** @param origin of the tool that has the demo shop */
-  static async fetched(origin: string): Promise<HandoffSite> {
+  /** @param origin of the tool that has the shop, the demo shop by default */
+  static async fetched(origin: string, shop = "larkmoss-nursery"): Promise<HandoffSite> {
     const site = new HandoffSite(mkdtempSync(join(tmpdir(), "trellis-handoff-")));
-    const zip = await fetch(`${origin}/api/shops/larkmoss-nursery/folder.zip`);
+    const zip = await fetch(`${origin}/api/shops/${shop}/folder.zip`);
     for (const [path, bytes] of unzipFolder(new Uint8Array(await zip.arrayBuffer()))) put(join(site.shop, path), bytes);
     return site;
   }
 
   /** Hands the shop over into a folder of the site. */
   handOver(into: string, ...options: string[]): string {
-    const args = [
-      "--import",
-      "tsx",
-      "src/cli/trellis.ts",
-      "handoff",
-      this.shop,
-      "--out",
-      join(this.root, into),
-      ...options,
-    ];
+    const args = ["dist/server/trellis.js", "handoff", this.shop, "--out", join(this.root, into), ...options];
     return execFileSync(process.execPath, args, { encoding: "utf8" });
   }
 

@@ -1,5 +1,8 @@
 import { type ChildProcess, spawn } from "node:child_process";
 
+/** The server as it was built. */
+export const serverProgram = "dist/server/main.js";
+
 export interface RunningServer {
   origin: string;
   child: ChildProcess;
@@ -9,17 +12,7 @@ export interface RunningServer {
 
 /** Starts a server of its own on a database file, and waits until it answers. @param sitePort where the stand-in site is; anywhere by default */
 export async function startServer(port: number, file: string, sitePort = 0): Promise<RunningServer> {
-  const args = [
-    "--import",
-    "tsx",
-    "src/server/main.ts",
-    "--port",
-    String(port),
-    "--site-port",
-    String(sitePort),
-    "--data",
-    file,
-  ];
+  const args = [serverProgram, "--port", String(port), "--site-port", String(sitePort), "--data", file];
   const child = spawn(process.execPath, args, { stdio: ["ignore", "ignore", "inherit"] });
   const origin = `http://127.0.0.1:${port}`;
   const answers = () =>

@@ -1,24 +1,17 @@
 import { existsSync, mkdirSync } from "node:fs";
-import { dirname, join, resolve } from "node:path";
-import { fileURLToPath } from "node:url";
+import { dirname, join } from "node:path";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { repository } from "../server/repository.ts";
+import { UnfitFile } from "../server/store/check-file.ts";
 import { openDatabase } from "../server/store/database.ts";
 import { lockFile } from "../server/store/lock.ts";
 import { UsageError } from "./usage-error.ts";
 
-const usual = join(resolve(dirname(fileURLToPath(import.meta.url)), "../.."), "data/trellis.db");
+/** Where the tool keeps its shops unless it is told otherwise. */
+export const usualDatabase = join(repository, "data/trellis.db");
 
-/**
- * Opens the database, does something with it, and closes it whatever happens.
- * @param state whether it must be there already, or is made where it is not
- * @throws UsageError where another process holds it
- */
-export async function withDatabase<T>(
-  file = usual,
-  state: "there" | "made",
-  task: (em: SqlEntityManager) => Promise<T>,
-): Promise<T> {
-  if (state === "there" && !existsSync(file)) throw new UsageError(`There is no database ${file}.`);
+/** Holds a database file while something is done. @throws UsageError where another process holds it */
+export async function holding<T>(file: string, task: () => Promise<T>): Promise<T> {
   let release: () => void;
   try {
     mkdirSync(dirname(file), { recursive: true });
@@ -27,13 +20,31 @@ export async function withDatabase<T>(
     throw new UsageError((error as Error).message);
   }
   try {
-    const orm = await openDatabase(file);
+    return await task();
+  } finally {
+    release();
+  }
+}
+
+/**
+ * Opens the database, does something with it, and closes it whatever happens.
+ * @param state whether it must be there already, or is made where it is not
+ * @throws UsageError where another process holds it, or it can't be opened
+ */
+export async function withDatabase<T>(
+  file = usualDatabase,
+  state: "there" | "made",
+  task: (em: SqlEntityManager) => Promise<T>,
+): Promise<T> {
+  if (state === "there" && !existsSync(file)) throw new UsageError(`There is no database ${file}.`);
+  return holding(file, async () => {
+    const orm = await openDatabase(file).catch((error: Error) => {
+      throw error instanceof UnfitFile ? new UsageError(error.message) : error;
+    });
     try {
       return await task(orm.em.fork());
     } finally {
       await orm.close(true);
     }
-  } finally {
-    release();
-  }
+  });
 }

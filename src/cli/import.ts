@@ -11,10 +11,14 @@ export const importShop: Command = {
   async run(args) {
     const { values, positionals } = parseArgs({ args, allowPositionals: true, options: { data: { type: "string" } } });
     const whole = openFolder(onlyOne(positionals, "shop folder", importShop));
-    const [{ withDatabase }, { createWhole }] = await Promise.all([
+    const [{ withDatabase }, { importOf }, { createWhole }] = await Promise.all([
       import("./database.ts"),
+      import("../server/store/shops.ts"),
       import("../server/store/whole-shops.ts"),
     ]);
-    return withDatabase(values.data, "made", async (em) => ({ text: (await createWhole(em, whole)).slug, status: 0 }));
+    return withDatabase(values.data, "made", async (em) => ({
+      text: (await createWhole(em, whole, importOf(whole.catalogue))).slug,
+      status: 0,
+    }));
   },
 };

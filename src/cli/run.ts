@@ -8,9 +8,12 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   check: async () => (await import("./check.ts")).check,
   diff: async () => (await import("./diff.ts")).diff,
   schema: async () => (await import("./schema.ts")).schema,
+  rehearse: async () => (await import("./rehearse.ts")).rehearse,
   handoff: async () => (await import("./handoff.ts")).handoff,
   export: async () => (await import("./export.ts")).exportShop,
   import: async () => (await import("./import.ts")).importShop,
+  backup: async () => (await import("./backup.ts")).backup,
+  restore: async () => (await import("./restore.ts")).restore,
 };
 const names = Object.keys(commands);
 

@@ -96,7 +96,7 @@ async function mendedIn(folder: string): Promise<Catalogue> {
 }
 
 function catalogueIn(file: string): Catalogue {
-  const { catalogue, problems } = readCatalogue(readBytes(file));
+  const { catalogue, problems } = readCatalogue(readBytes(file), { numbered: true });
   // A single bad value counts as not stated; a row that would be left out would make every count wrong.
   const broken = problems.find((problem) => problem.value === undefined);
   if (broken) throw new CatalogueError(broken);

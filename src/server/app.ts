@@ -1,21 +1,30 @@
-import { existsSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
 import { serveStatic } from "@hono/node-server/serve-static";
 import type { MikroORM } from "@mikro-orm/libsql";
-import { Hono } from "hono";
+import { type Context, Hono } from "hono";
 import { compress } from "hono/compress";
 import { csrf } from "hono/csrf";
 import { secureHeaders } from "hono/secure-headers";
 import { shippedFonts } from "../core/look/fonts.ts";
+import type { ToolState } from "../core/wire/tool.ts";
+import type { Gate } from "./access/gate.ts";
+import { type Readers, readers } from "./brought.ts";
 import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
+import { cacheOf, forEver } from "./for-ever.ts";
 import { hostGuard } from "./host-guard.ts";
 import { api } from "./routes/api.ts";
+import type { Far } from "./routes/far.ts";
 import type { StandIn } from "./routes/handoff.ts";
 import { plainPage } from "./routes/plain-page.ts";
 import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
+import { shortLine } from "./short-line.ts";
 import { Catalogues } from "./store/catalogues.ts";
+import { writesDone } from "./store/write.ts";
+import type { Threads } from "./threads/threads.ts";
+import { toolHeaders } from "./tool-headers.ts";
 
 export interface AppOptions {
   orm: MikroORM;
@@ -25,34 +34,94 @@ export interface AppOptions {
   development?: boolean;
   /** By default no shop stands on a site yet. */
   standIn?: StandIn;
+  /** Names by which it is reached beside those of this machine; none by default. */
+  names?: readonly string[];
+  /** What takes the processor long is done there; by default it is done here. */
+  threads?: Pick<Threads, "answer" | keyof Readers>;
+  /** What is kept ready of catalogues; nothing yet by default. */
+  catalogues?: Catalogues;
+  /** Whether what was drawn and answered is kept; it is by default. A thread need not: the main one does. */
+  keeps?: boolean;
+  /** Stands before the tool where it is open to a network; by default nothing does. */
+  gate?: Pick<Gate, "guard" | "routes">;
 }
 
-const built: StorefrontAssets = {
-  script: "/storefront/trellis.js",
-  part: (name) => `/storefront/${name}.js`,
-};
-const inDevelopment = (root: string): StorefrontAssets => ({ script: `/@fs${root}/src/storefront/shop/page.tsx` });
+/** What was built last, by the names that the build wrote down; without a build pages are drawn and nothing wakes them. */
+function built(root: string): StorefrontAssets {
+  const path = join(root, "dist/storefront/names.json");
+  const names: Record<string, string> = existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : {};
+  const at = (name: string) => `/storefront/${names[name] ?? `${name}.js`}`;
+  return { script: at("page"), shared: at("shared"), stage: at("stage") };
+}
+const inDevelopment = (root: string): StorefrontAssets => ({
+  script: `/@fs${root}/src/storefront/shop/page.tsx`,
+  development: true,
+});
+
+/** What of a shop is answered from its catalogue, and what may take a second or more. */
+const quick = ["data", "suggest", "swatches", "overview", "differences", "stand"];
+const long = [
+  ...["new-findings", "handoff", "handoff.zip", "folder.zip", "catalogue.csv", "catalogue.jsonld"],
+  ...["swatches.csv", "swatches.tokens.json", "swatches.zip"],
+];
+
+const kept = (path: string, c: Context): void => c.header("cache-control", cacheOf(path));
 
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
-export function createApp({ orm, root, development = false, standIn = () => undefined }: AppOptions): Hono {
+export function createApp({
+  orm,
+  root,
+  development = false,
+  standIn = () => undefined,
+  names = [],
+  gate,
+  threads,
+  catalogues = new Catalogues(),
+  keeps = true,
+}: AppOptions): Hono {
   const fork = () => orm.em.fork();
-  const catalogues = new Catalogues();
+  /** Hands a request on to the threads, with how far the main one is. */
+  const inThread = (how: Parameters<Threads["answer"]>[2]): Far | undefined =>
+    threads &&
+    ((c) => {
+      const site = standIn(c.req.param("shop") ?? "");
+      return threads.answer(c.req.raw, { writes: writesDone(), forgotten: catalogues.forgotten, site }, how);
+    });
+  const far = inThread({ plain: true });
   const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
   const app = new Hono();
 
-  app.use(hostGuard);
+  app.use(hostGuard(names));
+  app.use(async (c, next) =>
+    c.req.raw.url.includes("%00") ? c.text("There is nothing at an address with a NUL character in it.", 404) : next(),
+  );
   app.use(csrf());
   app.use(compress());
-  app.route("/api", api(fork, catalogues, standIn));
-  const assets = development ? inDevelopment(root) : built;
-  app.route("/shop", shopPages(fork, catalogues, assets, "shoppers"));
-  app.route("/draft", shopPages(fork, catalogues, assets, "draft"));
-  app.route("/edition", shopPages(fork, catalogues, assets, "edition"));
+  if (gate) {
+    app.use("/sign-in", toolHeaders);
+    app.use(gate.guard);
+    app.route("/", gate.routes);
+  }
+  app.use("/api/*", toolHeaders);
+  app.get("/api/tool", (c) => c.json({ signedIn: gate !== undefined } satisfies ToolState));
+  const line = shortLine();
+  for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/ask"]) app.use(heavy, line);
+  for (const [names, answer] of [
+    [quick, inThread({})],
+    [long, inThread({ long: true })],
+  ] as const)
+    if (answer) for (const what of names) app.get(`/api/shops/:shop/${what}`, answer);
+  app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far }));
+  const assets = development ? inDevelopment(root) : built(root);
+  const pages = { fork, catalogues, assets, keeps, far };
+  app.route("/shop", shopPages({ ...pages, of: "shoppers" }));
+  app.route("/draft", shopPages({ ...pages, of: "draft" }));
+  app.route("/edition", shopPages({ ...pages, of: "edition" }));
   app.route("/storefront", styles());
   app.get(`${fontAddress}/:file{[a-z-]+\\.css}`, (c) => {
     const font = shippedFonts.find(({ package: name }) => `${name}.css` === c.req.param("file"));
     if (!font) return c.notFound();
-    return c.body(facesOf([font]), 200, {
+    return c.body(facesOf([font], "swap"), 200, {
       "content-type": "text/css; charset=utf-8",
       "cache-control": "max-age=86400",
     });
@@ -63,7 +132,7 @@ export function createApp({ orm, root, development = false, standIn = () => unde
       serveStatic({
         root: relative(process.cwd(), folder),
         rewriteRequestPath: (path) => path.slice(`${fontAddress}/${name}`.length),
-        onFound: (_path, c) => c.header("cache-control", "max-age=86400"),
+        onFound: (_path, c) => c.header("cache-control", forEver),
       }),
     );
   app.use(
@@ -72,8 +141,10 @@ export function createApp({ orm, root, development = false, standIn = () => unde
     serveStatic({ root: here("."), onFound: (_path, c) => c.header("cache-control", "max-age=600") }),
   );
   app.route("/pictures", pictures(fork));
-  app.use("/storefront/*", serveStatic({ root: here("dist") }));
-  app.use("/*", serveStatic({ root: here("dist/studio") }));
+  app.use("/storefront/*", serveStatic({ root: here("dist"), precompressed: true, onFound: kept }));
+  // All that is not a shop's is the tool's own.
+  app.use("/*", toolHeaders);
+  app.use("/*", serveStatic({ root: here("dist/studio"), precompressed: true, onFound: kept }));
   app.get("*", async (c, next) => {
     // Addresses of the tool's own views all get its one page; the router in it says when there is no such view.
     if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();

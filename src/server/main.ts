@@ -1,19 +1,23 @@
-import { mkdirSync, rmSync } from "node:fs";
-import { dirname, join, resolve } from "node:path";
-import { fileURLToPath } from "node:url";
+import { mkdirSync, readFileSync, rmSync } from "node:fs";
+import { dirname, join } from "node:path";
 import { parseArgs } from "node:util";
 import { serve } from "@hono/node-server";
+import { schemaFiles } from "../core/folder/write-folder.ts";
+import { gate } from "./access/gate.ts";
+import { Password, passwordFault } from "./access/password.ts";
 import { createApp } from "./app.ts";
+import { repository } from "./repository.ts";
 import { seedDemo } from "./seed.ts";
 import { demoShop, standInSite } from "./stand-in.ts";
-import { openDatabase } from "./store/database.ts";
+import { UnfitFile } from "./store/check-file.ts";
+import { closeDatabase, openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
 import { forgetRemoved } from "./store/removal.ts";
+import { Threads } from "./threads/threads.ts";
 
-const root = resolve(dirname(fileURLToPath(import.meta.url)), "../..");
-const host = "127.0.0.1";
+const loopback = "127.0.0.1";
 const usage =
-  "Options: --port NUMBER, --site-port NUMBER for the site with the demo shop’s handoff, --fresh to start over with the demo shop, --data FILE for another database.";
+  "Options: --port NUMBER, --site-port NUMBER for the site with the demo shop’s handoff, --fresh to start over with the demo shop, --data FILE for another database; to open it to a network --host ADDRESS, with --name NAME for each name that it is reached by and --password-file FILE for the password (docs/running.md).";
 
 function readOptions() {
   try {
@@ -22,8 +26,11 @@ function readOptions() {
         port: { type: "string", default: "4310" },
         "site-port": { type: "string" },
         fresh: { type: "boolean", default: false },
-        data: { type: "string", default: join(root, "data/trellis.db") },
+        data: { type: "string", default: join(repository, "data/trellis.db") },
         development: { type: "boolean", default: false },
+        host: { type: "string", default: loopback },
+        name: { type: "string", multiple: true, default: [] },
+        "password-file": { type: "string" },
       },
     });
     const port = portIn(values.port);
@@ -48,9 +55,16 @@ function fail(message: string): never {
   process.exit(1);
 }
 
-const { port, sitePort, fresh, data, development } = readOptions();
+const { port, sitePort, fresh, data, development, host, name: names, "password-file": passwordFile } = readOptions();
+const isOpen = host !== loopback;
+if (!isOpen && (passwordFile !== undefined || names.length > 0))
+  fail(`--password-file and --name are for a server that is open to a network: say --host ADDRESS too.\n${usage}`);
+const password = isOpen ? new Password(`${data}.password`) : undefined;
+const entry = password && gate(password);
 // The file is held before it is touched: a second start must neither wipe nor write the data of the first.
 const release = hold(data);
+const reachedBy = isOpen ? [host, ...names].map((name) => name.toLowerCase()) : [];
+let threads: Threads | undefined;
 let app: ReturnType<typeof createApp> | undefined;
 const server = serve(
   {
@@ -83,32 +97,78 @@ function hold(file: string): () => void {
   }
 }
 
+/** Takes the password of a file: its first line. */
+async function takePassword(password: Password, file: string): Promise<void> {
+  let text: string;
+  try {
+    text = readFileSync(file, "utf8");
+  } catch (error) {
+    fail(`The password file ${file} cannot be read: ${(error as Error).message}`);
+  }
+  const [first = ""] = text.split(/\r?\n/);
+  const fault = passwordFault(first);
+  if (fault) fail(`The first line of ${file} is no password. ${fault}`);
+  await password.set(first);
+}
+
+/** How long what is under way may take to be answered before the end, in ms. */
+const patience = 10_000;
+
+/** Takes no more, answers what is under way, and leaves the file whole. */
+async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void> {
+  const closed = new Promise<void>((done) => server.close(() => done()));
+  if ("closeIdleConnections" in server) server.closeIdleConnections();
+  await Promise.race([closed, new Promise((done) => setTimeout(done, patience).unref())]);
+  await threads?.close();
+  await closeDatabase(orm);
+  release();
+  process.exit(0);
+}
+
 async function open({ port: taken }: { port: number }): Promise<void> {
   try {
     if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
     const orm = await openDatabase(data);
     await forgetRemoved(orm.em.fork());
-    if (await seedDemo(orm, root)) console.log("The demo shop is ready.");
+    // Made now, nobody who publishes waits for them.
+    schemaFiles();
+    if (await seedDemo(orm, repository)) console.log("The demo shop is ready.");
     let site: string | undefined;
-    app = createApp({ orm, root, development, standIn: (shop) => (shop === demoShop ? site : undefined) });
+    if (password && passwordFile !== undefined) await takePassword(password, passwordFile);
+    threads = new Threads({ data, root: repository, development, names: reachedBy });
+    app = createApp({
+      orm,
+      threads,
+      root: repository,
+      development,
+      standIn: (shop) => (shop === demoShop ? site : undefined),
+      names: reachedBy,
+      ...(entry ? { gate: entry } : {}),
+    });
+    let ending = false;
     for (const signal of ["SIGINT", "SIGTERM"] as const) {
-      process.once(signal, () => {
-        server.close();
-        void orm.close(true).then(() => {
-          release();
-          process.exit(0);
-        });
+      process.on(signal, () => {
+        if (ending) return;
+        ending = true;
+        void end(orm);
       });
     }
-    console.log(`Zany Trellis is at http://${host}:${taken}/`);
-    const fetch = standInSite(() => orm.em.fork(), root).fetch;
-    const other = serve({ hostname: host, port: sitePort, fetch }, ({ port: own }) => {
-      site = `http://${host}:${own}/`;
+    const at = `http://${names[0] ?? host}:${taken}`;
+    console.log(`Zany Trellis is at ${at}/`);
+    if (entry && !password?.isSet) console.log(`Set its password at ${at}/sign-in?key=${entry.firstKey}`);
+    const fetch = standInSite(() => orm.em.fork(), repository).fetch;
+    // The stand-in site is for a look, and stays on this machine.
+    const other = serve({ hostname: loopback, port: sitePort, fetch }, ({ port: own }) => {
+      site = `http://${loopback}:${own}/`;
       console.log(`A site with the demo shop's handoff is at ${site}`);
     });
     // The tool is whole without it.
     other.on("error", ({ message }) => console.log(`The site with the demo shop's handoff is left out: ${message}`));
   } catch (error) {
-    fail(`The database ${data} could not be opened: ${(error as Error).message}`);
+    fail(
+      error instanceof UnfitFile
+        ? error.message
+        : `The database ${data} could not be opened: ${(error as Error).message}`,
+    );
   }
 }

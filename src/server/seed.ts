@@ -8,7 +8,7 @@ import { readCatalogue } from "../core/catalogue/read.ts";
 import { shopKind } from "../core/shop/kind.ts";
 import { publish } from "./store/editions.ts";
 import { removedShops } from "./store/removal.ts";
-import { createShop, listShops } from "./store/shops.ts";
+import { createShop, importOf, listShops } from "./store/shops.ts";
 
 /** Creates the demo shop when there is no shop at all. @returns whether it did */
 export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
@@ -18,7 +18,7 @@ export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const shop = await createShop(orm.em.fork(), {
     name: "Larkmoss Nursery",
     currency: "EUR",
-    catalogue,
+    ...importOf(catalogue),
     panels: [demoPanel, demoQuestions, demoAside],
     pages: demoPages,
     looks: [demoLook],

@@ -2,7 +2,7 @@ import { bandQueries, resolveBands, resolveScheme } from "../core/band/media.ts"
 import type { Field } from "../core/catalogue/field.ts";
 import type { DocumentKind } from "../core/document/kind.ts";
 import { weightOf } from "../core/index/text-index.ts";
-import { fontsNamedIn, type ShippedFont } from "../core/look/fonts.ts";
+import { fontsNamedIn } from "../core/look/fonts.ts";
 import { groundOf } from "../core/look/ground.ts";
 import { lookKind } from "../core/look/kind.ts";
 import { pageExtra } from "../core/look/page-extra.ts";
@@ -23,10 +23,11 @@ import type { Boot, EnginePlace } from "../storefront/shop/boot.ts";
 import type { Around } from "../storefront/shop/shop-frame.tsx";
 import { sayOf, wordsOf } from "../storefront/words/spoken.ts";
 import { noDocument } from "./fault.ts";
-import { facesOf } from "./fonts.ts";
+import { firstFileOf, withFallbacks } from "./fonts.ts";
 import type { Catalogues } from "./store/catalogues.ts";
 import { shopLook } from "./store/looks.ts";
 import type { ShopSource } from "./store/source.ts";
+import { fieldsOfPage } from "./used-fields.ts";
 
 /** A shop as all its pages want it. @param base what stands in front of all their addresses */
 export async function openShop(source: ShopSource, catalogues: Catalogues, base: string, asked: string | undefined) {
@@ -82,6 +83,8 @@ export async function bootOf(
   const words = wordsOf(language);
   const withText = stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages);
   const of = editionQuery(source);
+  // On the stage a facet of any field may be added.
+  const only = stage ? undefined : fieldsOfPage(facts.index, page, panels, pages.search);
   return {
     shop: around.shop,
     base,
@@ -91,7 +94,7 @@ export async function bootOf(
     limits: settings.limits,
     swatches: stage ? book : ofPanels(book, panels),
     engine: enginePlace(shop.variantCount, stage),
-    data: `${api}/data${queryOf({ ...of, ...(withText ? { text: "" } : {}) })}`,
+    data: `${api}/data${queryOf({ ...of, ...(withText ? { text: "" } : {}), ...(only ? { only: only.join() } : {}) })}`,
     ask: `${api}/ask${queryOf(of)}`,
     language,
     ...(words === wordsOf("en") ? {} : { words }),
@@ -118,25 +121,24 @@ const searchesText = (fields: readonly Field[], { search }: PagesDocument): bool
 const showsText = ({ card, table }: Layout): boolean =>
   [...card, ...table.flatMap(({ cells }) => cells)].some(({ part }) => part === "text");
 
-/** Variants up to which a page counts for itself, and up to which a worker of its own does. */
-const mostInPage = 20_000;
+/**
+ * Variants up to which a page counts for itself, and up to which a worker of its own does. Reading a catalogue of the
+ * first size holds a phone up for a tenth of a second (`npm run bench -- --page`).
+ */
+const mostInPage = 2500;
+/** The same for a page on the stage, which stands in a designer's browser. */
+const mostOnStage = 20_000;
 const mostInWorker = 150_000;
 
 /** Where a page's questions are answered. The stage has two pages, which would each fetch a large catalogue. */
 export function enginePlace(variants: number, stage: boolean): EnginePlace {
-  if (variants <= mostInPage) return "page";
+  if (variants <= (stage ? mostOnStage : mostInPage)) return "page";
   return variants <= mostInWorker && !stage ? "worker" : "server";
 }
 
 /** The language asked for, where the shop has it; its own otherwise. */
 const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
   asked !== undefined && languages.includes(asked) ? asked : "en";
-
-/** What a page looks like: its style sheet beside the one that all pages share, and the typeface that is wanted first. */
-export interface PageLook {
-  css: string;
-  font: ShippedFont | undefined;
-}
 
 /** What the looks of some panels make of them. Bands and dark are still to be resolved. */
 export async function lookCss({ source, look: own }: OpenShop, panels: readonly PagePanel[]): Promise<string> {
@@ -146,14 +148,28 @@ export async function lookCss({ source, look: own }: OpenShop, panels: readonly 
   return pageLook(own, looked) + pageExtra(own, looked);
 }
 
-/** What the looks of a page make of it, for its shop's bands and a shopper's light or dark. @param panels that stand on it */
-export async function lookOf(open: OpenShop, panels: readonly PagePanel[]): Promise<PageLook> {
-  const css = await lookCss(open, panels);
-  const [font] = fontsNamedIn(String(valueOn(open.look, "text.font")));
-  const fonts = new Set([...(font ? [font] : []), ...fontsNamedIn(css)]);
+/** What a page looks like: its style sheet beside the one that all pages share, and the file of the typeface that is wanted first. */
+export interface PageLook {
+  css: string;
+  font: string | undefined;
+}
+
+/**
+ * What the looks of a page make of it, for its shop's bands and a shopper's light or dark.
+ * @param panels that stand on it
+ * @param stage whether it stands on the designer's stage, where a typeface shows whenever it comes
+ */
+export async function lookOf(open: OpenShop, panels: readonly PagePanel[], stage: boolean): Promise<PageLook> {
+  const own = await lookCss(open, panels);
+  // The usual typeface stands in the sheet that all pages share, which knows no files.
+  const text = String(valueOn(open.look, "text.font"));
+  const [font] = fontsNamedIn(text);
+  const isUsual = font !== undefined && !own.includes(`"${font.family}"`);
+  const usual = isUsual ? `@layer base { :root, :host { --zt-text-font: ${text}; } }\n` : "";
+  const { css, faces } = withFallbacks(usual + own, stage ? "swap" : "optional");
   return {
-    css: facesOf([...fonts]) + resolveScheme(resolveBands(css, bandQueries(open.settings.limits)), "shopper"),
-    font,
+    css: faces + resolveScheme(resolveBands(css, bandQueries(open.settings.limits)), "shopper"),
+    font: font && firstFileOf(font),
   };
 }
 

@@ -64,7 +64,7 @@ export function standInSite(fork: () => SqlEntityManager, root: string): Hono {
   }
 
   const app = new Hono();
-  app.use(hostGuard);
+  app.use(hostGuard());
   app.use(compress());
   app.use("/demo/pictures/*", serveStatic({ root: relative(process.cwd(), root) || "." }));
   app.get("/*", async (c) => {

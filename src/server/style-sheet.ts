@@ -1,6 +1,5 @@
 import { readFileSync } from "node:fs";
-import { dirname, join } from "node:path";
-import { fileURLToPath } from "node:url";
+import { join } from "node:path";
 import { transform } from "lightningcss";
 import type { Band } from "../core/band/band.ts";
 import { resolveBands } from "../core/band/media.ts";
@@ -10,8 +9,9 @@ import { usualSheet } from "../core/look/page-look.ts";
 import { partRules } from "../core/look/sheet.ts";
 import { sheets } from "../storefront/panel/displays/sheets.ts";
 import { facesOf } from "./fonts.ts";
+import { repository } from "./repository.ts";
 
-const storefront = join(dirname(fileURLToPath(import.meta.url)), "../storefront");
+const storefront = join(repository, "src/storefront");
 export interface Wanted {
   /** The media query of each band. */
   queries: Readonly<Record<Band, string>>;
@@ -25,7 +25,8 @@ export interface Wanted {
  * A shop's look comes in the layer behind the displays, what a designer writes by hand in the last.
  */
 export function styleSheet({ queries, displays, stage = false }: Wanted): string {
-  const parts = ["style/base.css", "panel/panel.css", "listing/listing.css", "shop/shop.css"];
+  const shop = ["bars", "page", "phone", "slots"].map((name) => `shop/${name}.css`);
+  const parts = [...panelSheets, "listing/listing.css", ...shop];
   const css = [
     "@layer base, parts, displays, look, custom;",
     `@layer base {\n${usualSheet()}}`,
@@ -34,8 +35,11 @@ export function styleSheet({ queries, displays, stage = false }: Wanted): string
     layer("displays", displaySheets(displays)),
     ...(stage ? [layer("custom", ["stage/stage.css"])] : []),
   ].join("\n");
-  return (stage ? facesOf(shippedFonts) : "") + minified(resolveBands(css, queries));
+  return (stage ? facesOf(shippedFonts, "swap") : "") + minified(resolveBands(css, queries));
 }
+
+/** The sheets that any panel is drawn with, its displays aside. */
+export const panelSheets = ["style/base.css", "panel/panel.css", "panel/drawer.css", "page/trouble.css"];
 
 /** Display sheets in the order in which they hold, which is the same however many are used. */
 const order = [...new Set(displayNames.flatMap((name) => sheets[name]))].map((name) => `panel/displays/${name}`);

@@ -2,6 +2,7 @@ import useSWR from "swr";
 import type { Problem } from "../core/catalogue/problem.ts";
 import type { KindName } from "../core/kinds/kinds.ts";
 import type { ShopSummary } from "../core/wire/shop.ts";
+import type { ToolState } from "../core/wire/tool.ts";
 
 /** An answer of the server that is not a success. */
 export class ApiError extends Error {
@@ -16,13 +17,20 @@ export class ApiError extends Error {
   }
 }
 
+/** Longest that an answer may take, in ms; a server that hangs is told of like one that is away. */
+const longest = 60_000;
+
 /** Sends a request to the server. @throws ApiError */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, init);
-  } catch {
-    throw new ApiError(0, "The server cannot be reached. Is it still running?");
+    response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(longest), ...init });
+  } catch (error) {
+    const late = error instanceof DOMException && error.name === "TimeoutError";
+    throw new ApiError(
+      0,
+      late ? "The server takes too long to answer." : "The server cannot be reached. Is it still running?",
+    );
   }
   const body = await response.json().catch(() => ({}));
   if (!response.ok) throw new ApiError(response.status, body.error ?? `The server answered ${response.status}.`, body);
@@ -39,5 +47,6 @@ export const shopPath = (shop: string): string => `/shops/${encodeURIComponent(s
 export const documentPath = (shop: string, kind: KindName, slug?: string): string =>
   `${shopPath(shop)}/documents/${kind}${slug === undefined ? "" : `/${encodeURIComponent(slug)}`}`;
 
+export const useTool = () => useSWR<ToolState, ApiError>("/tool", request<ToolState>);
 export const useShops = () => useSWR<ShopSummary[], ApiError>("/shops", request<ShopSummary[]>);
 export const useShop = (shop: string) => useSWR<ShopSummary, ApiError>(shopPath(shop), request<ShopSummary>);

@@ -37,6 +37,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("./pages/around-view.tsx")).AroundView }),
       },
       {
+        path: "rehearsal",
+        lazy: async () => ({ Component: (await import("./rehearsal/rehearsal-view.tsx")).RehearsalView }),
+      },
+      {
         path: "editions",
         lazy: async () => ({ Component: (await import("./editions/editions-view.tsx")).EditionsView }),
       },

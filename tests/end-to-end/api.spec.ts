@@ -130,3 +130,41 @@ test("two panels of one name get addresses of their own", async ({ request }) =>
   const made = await Promise.all(Array.from({ length: 4 }, () => newPanel(request)));
   expect(new Set(made.map(({ path }) => path)).size).toBe(4);
 });
+
+test("a save whose answer was lost is answered again, and another one of the same version is not", async ({
+  request,
+}) => {
+  const { path, version, document } = await newPanel(request);
+  const put = (name: string) =>
+    request.put(path, { data: { version, document: { ...document, name } }, headers: origin });
+  expect(await (await put("Once")).json()).toEqual({ version: version + 1 });
+  // Sent again, since nobody heard the answer.
+  const again = await put("Once");
+  expect([again.status(), await again.json()]).toEqual([200, { version: version + 1 }]);
+  expect((await put("Twice")).status()).toBe(409);
+  expect((await (await request.get(path)).json()).document.name).toBe("Once");
+});
+
+test("the tool and its interface say what may run in them, and demand no HTTPS", async ({ request, page }) => {
+  for (const path of ["/", "/new", "/api/shops", "/api/nothing"]) {
+    const headers = (await request.get(path)).headers();
+    expect(headers["content-security-policy"], path).toMatch(/script-src 'self'(;|$)/);
+    expect(headers["content-security-policy"], path).toContain("frame-ancestors 'self'");
+    expect(headers["x-content-type-options"], path).toBe("nosniff");
+    expect(headers["cross-origin-resource-policy"], path).toBe("same-origin");
+    expect(headers["strict-transport-security"], path).toBeUndefined();
+  }
+  // Nothing that the tool does is against its own rules.
+  const complaints: string[] = [];
+  page.on("console", (message) => {
+    if (/Content Security Policy|Refused to/i.test(message.text())) complaints.push(message.text());
+  });
+  for (const view of ["", "/catalogue", "/bench", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
+    await page.goto(`/shops/${demoShop}${view}`);
+    await expect(page.locator("main").first()).toBeVisible();
+    // What stands in the view's frames has come too, and so all that could be complained of.
+    for (const frame of await page.locator("main iframe").all())
+      await expect(frame.contentFrame().locator("body")).not.toBeEmpty();
+  }
+  expect(complaints).toEqual([]);
+});

@@ -3,6 +3,7 @@ import type { DisplayName } from "../../src/core/display/displays.ts";
 import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin, saveShop } from "./bench.ts";
+import { heard, heardTable } from "./heard.ts";
 
 const panels = `/api/shops/${demoShop}/documents/panel`;
 
@@ -148,6 +149,7 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
       for (const frame of page.frames())
         if (frame.url().includes("/draft/")) await expectAccessible(frame, ".zt-panel");
     };
+    expect(await heard(facet(wide))).toBe(heardTable.get(display));
     // At rest every display is judged by axe on the sheet of specimens.
     for (const [how, here, there] of [
       ["click", wide, phone],
@@ -155,8 +157,8 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
     ] as const) {
       await trial[how](facet(here), page);
       await expect(here.locator(".zt-total")).toHaveText(/^\d+ products? of 240$/);
-      const told = (await here.locator(".zt-total").textContent()) ?? "";
-      await expect(there.locator(".zt-total")).toHaveText(told);
+      const totals = () => Promise.all([here, there].map((frame) => frame.locator(".zt-total").textContent()));
+      await expect.poll(async () => new Set(await totals()).size).toBe(1);
       if (how === "click") await accessible();
       await here.getByRole("button", { name: "Clear all" }).click();
       await expect(there.locator(".zt-total")).toHaveText("240 products");

@@ -7,7 +7,7 @@ import { expect, test } from "@playwright/test";
 import Database from "libsql";
 import { perform } from "../../src/core/document/edit.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
-import { type RunningServer, startServer } from "../server.ts";
+import { type RunningServer, serverProgram, startServer } from "../server.ts";
 import { demoShop } from "./bench.ts";
 
 const port = 4396;
@@ -98,7 +98,7 @@ test("the last steps outlive a restart", async () => {
 });
 
 test("a second program on the same file is refused at its start, and told what to do", () => {
-  const args = ["--import", "tsx", "src/server/main.ts", "--port", "4395", "--data", file];
+  const args = [serverProgram, "--port", "4395", "--data", file];
   for (const more of [[], ["--fresh"]]) {
     const { status, stderr } = spawnSync(process.execPath, [...args, ...more], { encoding: "utf8", timeout: 20_000 });
     expect(status).toBe(1);
@@ -106,7 +106,7 @@ test("a second program on the same file is refused at its start, and told what t
   }
   const taken = spawnSync(
     process.execPath,
-    ["--import", "tsx", "src/server/main.ts", "--port", String(port), "--data", join(folder, "other.db")],
+    [serverProgram, "--port", String(port), "--data", join(folder, "other.db")],
     { encoding: "utf8", timeout: 20_000 },
   );
   expect(taken.status).toBe(1);
@@ -142,7 +142,7 @@ test("a server that is killed in the middle of an import has the old catalogue a
     const before = size();
     const form = new FormData();
     form.set("file", new File([csv], "new.csv"));
-    form.set("write", "yes");
+
     const { origin } = here();
     const sent = fetch(`${origin}/api/shops/${demoShop}/catalogue`, {
       method: "POST",

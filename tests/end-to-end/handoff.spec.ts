@@ -205,7 +205,13 @@ for (const [band, size] of Object.entries({ wide, slim })) {
 
     test("without scripts it stands on its band and works as a form", async ({ browser }) => {
       const page = await browser.newPage({ javaScriptEnabled: false, viewport: size });
+      const openPanel = async () => {
+        const link = page.getByRole("link", { name: "Filters" });
+        if (band === "slim") await link.click();
+        else await expect(link).toHaveCount(0);
+      };
       await page.goto(`${server.origin}/ours.html`);
+      await openPanel();
       await expect(page.locator("form.zt-panel:visible")).toHaveCount(1);
       await expect(page.locator("trellis-listing [data-trellis-product]")).toHaveCount(24);
       await page.locator("form.zt-panel:visible").getByRole("checkbox", { name: "Full sun" }).check();
@@ -346,6 +352,7 @@ test("a part that is missing, cut off or of another version is named, and the fo
     [/shop\.\w+\.json$/, "shop", () => ({ status: 500 })],
     [/catalogue\.\w+\.bin$/, "catalogue", (bytes) => ({ status: 200, body: bytes.subarray(0, bytes.length / 2) })],
     [/cards\.\w+\.bin$/, "cards", () => ({ status: 404 })],
+    [/engine\.\w+\.js$/, "engine", () => ({ status: 200, body: Buffer.from("document.title = 'another'") })],
     [
       /trellis\.json$/,
       "manifest",
@@ -357,6 +364,7 @@ test("a part that is missing, cut off or of another version is named, and the fo
     await open(page, "ours.html");
     await expect.poll(async () => (await told(page, "trouble")).map((one) => one.of)).toEqual([of]);
     expect((await told(page, "trouble"))[0]?.file).toMatch(part);
+    await expect(page).toHaveTitle("A site");
     expect(await told(page, "ready")).toEqual([]);
     const form = page.locator("form.zt-panel:visible");
     await form.getByRole("checkbox", { name: "Full sun" }).check();

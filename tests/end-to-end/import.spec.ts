@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
+import Papa from "papaparse";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
 
@@ -64,7 +65,7 @@ test("a newer file that cannot be taken leaves the shop as it was", async ({ pag
   const send = (text: string) =>
     page.request.post(`/api/shops/${shop}/catalogue`, {
       headers: origin,
-      multipart: { file: { name: "n.csv", mimeType: "text/csv", buffer: Buffer.from(text) }, write: "yes" },
+      multipart: { file: { name: "n.csv", mimeType: "text/csv", buffer: Buffer.from(text) } },
     });
   for (const text of ["", "product_id,title\n", 'product_id,title\na,"A', "title,title\nA,B\n"])
     expect((await send(text)).status()).toBe(422);
@@ -95,8 +96,9 @@ test("a heading that is another is told with its figures, and what hung on the f
   await expect(same).toContainText(`${stated} of ${stated} products`);
   await expectAccessible(page);
   await same.getByRole("button", { name: "This is Flower colour" }).click();
-  await expect(page.getByText("No panel is touched")).toBeVisible();
+  await expect(page.getByText("Nothing changes.")).toBeVisible();
   await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await expect(page).toHaveURL(/\/catalogue$/);
   await page.getByRole("link", { name: "Bench" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.getByRole("checkbox", { name: /^White/ }).first()).toBeVisible();
@@ -105,8 +107,114 @@ test("a heading that is another is told with its figures, and what hung on the f
   await page.getByLabel("Catalogue file").setInputFiles({
     name: "again.csv",
     mimeType: "text/csv",
-    buffer: Buffer.from(nursery.replace("Flower colour", "Blossom tone")),
+    buffer: Buffer.from(`${nursery.replace("Flower colour", "Blossom tone")}\n`),
   });
   await page.getByRole("button", { name: "Show what changes" }).click();
-  await expect(page.getByText("No field changes")).toBeVisible();
+  await expect(page.getByText("Nothing changes.")).toBeVisible();
+});
+
+/** Brings a file to the view of newer files, up to what it changes. */
+async function bring(page: Page, shop: string, csv: string): Promise<void> {
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  const file = { name: "newer.csv", mimeType: "text/csv", buffer: Buffer.from(csv) };
+  await page.getByLabel("Catalogue file").setInputFiles(file);
+  await page.getByRole("button", { name: "Show what changes" }).click();
+}
+
+/** The nursery's rows as lists of cells, read by another reader than the tool's. */
+const rows = Papa.parse<string[]>(nursery, { skipEmptyLines: true }).data;
+const column = (name: string) => rows[0]?.indexOf(name) ?? -1;
+const withCells = (change: (row: string[]) => string[]) =>
+  Papa.unparse([rows[0] ?? [], ...rows.slice(1).map((row) => change([...row]))]);
+
+test("a value that is spelt anew goes on as what it was, and its swatch with it", async ({ page }) => {
+  const shop = await newShop(page.request, "Spelt anew");
+  const at = column("Flower colour");
+  const spelt = withCells((row) =>
+    row.with(
+      at,
+      row[at]
+        ?.split("|")
+        .map((one) => (one === "Pale pink" ? "Palepink" : one))
+        .join("|") ?? "",
+    ),
+  );
+  const products = new Set(rows.filter((row) => row[at]?.split("|").includes("Pale pink")).map(([id]) => id)).size;
+  await bring(page, shop, spelt);
+  const same = page.getByRole("listitem").filter({ hasText: "stands where" });
+  await expect(same).toContainText(`Flower colour: Palepink stands where all of ${products} said Pale pink`);
+  await expect(page.getByText("Palepink is new and has no colour.")).toHaveCount(0);
+  await expectAccessible(page);
+  await same.getByRole("button", { name: "This is Pale pink" }).click();
+  await expect(page.getByText("Nothing changes.")).toBeVisible();
+  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await expect(page).toHaveURL(/\/catalogue$/);
+  await page.getByRole("link", { name: "Bench" }).click();
+  const wide = page.frameLocator('iframe[title^="Wide page"]');
+  const count = new RegExp(`^Pale pink.*\\b${products}\\b`);
+  await expect(wide.getByRole("checkbox", { name: count }).first()).toBeVisible();
+  await expect(wide.getByRole("checkbox", { name: /^Palepink/ })).toHaveCount(0);
+});
+
+test("a mend that hides a newer price is told, and let go; and the file is taken back whole", async ({ page }) => {
+  const shop = await newShop(page.request, "Newer prices");
+  const price = column("price");
+  const [, first] = rows;
+  const [id = "", sku = ""] = first ?? [];
+  const mends = `/api/shops/${shop}/documents/mends`;
+  const cell = { id: "m1", kind: "cell", field: "price", product: id, variant: sku, to: ["9.99"] };
+  const kept = { ...cell, id: "m2", field: "brand", to: ["Somebody"] };
+  await page.request.put(mends, {
+    data: { version: 0, document: { format: 1, mends: [cell, kept] } },
+    headers: origin,
+  });
+  const dearer = withCells((row) => (row[1] === sku ? row.with(price, "14.50") : row));
+  await bring(page, shop, dearer);
+  const hidden = page.getByRole("region", { name: "Mends that hide something newer" });
+  await expect(hidden.getByRole("listitem")).toHaveCount(1);
+  await expect(hidden).toContainText(`Price: the file said ${first?.[price]} and says 14.50; your mend says 9.99`);
+  await expectAccessible(page);
+  await hidden.getByRole("checkbox").check();
+  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await expect(page).toHaveURL(/\/catalogue$/);
+  const priced = async () => {
+    const text = await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text();
+    const [header, ...lines] = Papa.parse<string[]>(text).data;
+    return lines.find((row) => row[1] === sku)?.[header?.indexOf("price") ?? -1];
+  };
+  await expect.poll(priced).toBe("14.50");
+  expect((await (await page.request.get(mends)).json()).document.mends.map((mend: { id: string }) => mend.id)).toEqual([
+    "m2",
+  ]);
+  // Back: the price, and the mend over it.
+  await page.getByRole("button", { name: "Take back" }).click();
+  await expect.poll(priced).toBe("9.99");
+  await expect(page).toHaveURL(/\/catalogue$/);
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  await expect(page.getByRole("region", { name: "Files brought before" }).getByRole("listitem")).toHaveCount(2);
+  await expectAccessible(page);
+});
+
+test("the very same file says so before it is read", async ({ page }) => {
+  const shop = await newShop(page.request, "The same again");
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  const file = { name: "again.csv", mimeType: "text/csv", buffer: Buffer.from(nursery) };
+  await page.getByLabel("Catalogue file").setInputFiles(file);
+  await expect(page.getByRole("status").filter({ hasText: "This is the file" })).toBeVisible();
+  await page.getByRole("button", { name: "Read it all the same" }).click();
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByText("All 240 products say what they say already.")).toBeVisible();
+});
+
+test("a column is chosen by hand to go on as a field that is gone", async ({ page }) => {
+  const shop = await newShop(page.request, "By hand");
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  const light = column("Light");
+  const turned = withCells((row) => row.with(light, `${row[0]}-x`)).replace("Light", "Aisle");
+  const file = { name: "aisle.csv", mimeType: "text/csv", buffer: Buffer.from(turned) };
+  await page.getByLabel("Catalogue file").setInputFiles(file);
+  await page.getByRole("combobox", { name: "Aisle is taken as" }).selectOption({ label: "Light" });
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByText(/^Light differs for/)).toBeVisible();
+  await expect(page.getByText("The field is gone")).toHaveCount(0);
 });

@@ -21,16 +21,25 @@ test("the overview says what is there and what is open, and leads to where it is
   await expect(step("Editions").getByRole("img", { name: "Done" })).toBeVisible();
 });
 
-test("a shop gets another name and currency, is removed, and comes back; so does a panel", async ({ page }) => {
+test("a shop gets another name, currency and languages, is removed, and comes back; so does a panel", async ({
+  page,
+}) => {
   const shop = await newShop(page.request, "Going and coming");
   await page.goto("/");
   await page.getByRole("button", { name: "More for Going and coming" }).click();
-  await page.getByRole("button", { name: "Name and currency" }).click();
-  const form = page.getByRole("form", { name: "Name and currency of Going and coming" });
+  await page.getByRole("button", { name: "Name, currency and languages" }).click();
+  const form = page.getByRole("form", { name: "Name, currency and languages of Going and coming" });
   await form.getByRole("textbox", { name: "Name" }).fill("Come and gone");
   await form.getByRole("combobox", { name: "Currency" }).selectOption("JPY");
+  const languages = form.getByRole("textbox", { name: /^Languages/ });
+  await languages.fill("de german");
+  await expect(form.getByRole("alert")).toContainText("“german” is no language tag");
+  await expect(form.getByRole("button", { name: "Save" })).toBeDisabled();
+  await languages.fill("de ja");
   await form.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("link", { name: /^Come and gone First/ })).toBeVisible();
+  const settings = async () => (await (await page.request.get(`/api/shops/${shop}/documents/shop`)).json()).document;
+  await expect.poll(async () => (await settings()).languages).toEqual(["de", "ja"]);
   await page.getByRole("button", { name: "More for Come and gone" }).click();
   await page.getByRole("button", { name: "Remove", exact: true }).click();
   const removed = page.getByRole("region", { name: "Removed shops" });

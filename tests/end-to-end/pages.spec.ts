@@ -235,9 +235,9 @@ test("on a button nothing changes until it is pressed, and it tells how many the
   await page.getByRole("checkbox", { name: /^Apricot/ }).check();
   await expect(total(page)).toHaveText("240 products");
   expect(page.url()).not.toContain("light");
-  const button = page.getByRole("button", { name: /^Show \d+ products?$/ });
+  // What the button tells follows what was touched by a frame or more.
+  const button = page.getByRole("button", { name: /^Show 1?\d products?$/ });
   const told = Number((await button.innerText()).match(/\d+/)?.[0]);
-  expect(told).toBeLessThan(20);
   await button.click();
   await expect(total(page)).toHaveText(`${told} products of 240`);
   await expect(page).toHaveURL(/light=half\+shade/);
@@ -253,8 +253,10 @@ test("a panel in an article stands beside the text and takes its choices to anot
   expect(Math.round((await panel.boundingBox())?.width ?? 0)).toBe(260);
   await expect(page.locator(".zs-result")).toHaveCount(0);
   await page.getByRole("checkbox", { name: /^Half shade/ }).check();
-  const told = Number((await page.getByRole("button", { name: /^Show \d+ products$/ }).innerText()).match(/\d+/)?.[0]);
-  await page.getByRole("button", { name: /^Show \d+ products$/ }).click();
+  // Fewer than the 121 plants that it begins with.
+  const button = page.getByRole("button", { name: /^Show \d\d products$/ });
+  const told = Number((await button.innerText()).match(/\d+/)?.[0]);
+  await button.click();
   await expect(page).toHaveURL(/\/categories\/plants\?light=half\+shade$/);
   await expect(total(page)).toHaveText(`${told} products of 121`);
 });

@@ -33,12 +33,12 @@ test("settings hold on their band, say that they are set, and go back", async ({
   await page.getByRole("button", { name: "Open drawer" }).click();
   await expect(bench.phone.locator(".zt-options li")).toHaveCount(8);
   // Its natural order was suggested, and is no default either.
-  await expect(page.getByText("2 set", { exact: true })).toBeVisible();
+  await expect(page.getByText("2 changed", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Fold after of In flower on slim: follow the wider band" }).click();
   await expect(bench.phone.locator(".zt-options li")).toHaveCount(3);
   await page.getByRole("button", { name: "Fold after of In flower: back to its default" }).click();
   await expect(list.locator("li")).toHaveCount(8);
-  await expect(page.getByText("1 set", { exact: true })).toBeVisible();
+  await expect(page.getByText("1 changed", { exact: true })).toBeVisible();
 
   // A title that is not shown, a hint, columns, a height limit, a search inside, an own clear.
   await page.getByRole("switch", { name: "Search inside of In flower on wide" }).check();
@@ -109,7 +109,7 @@ test("options are left out, renamed, merged and moved by hand, and every count s
   await page.getByRole("button", { name: "Settings of the panel" }).click();
   await page.getByRole("textbox", { name: "Languages of the panel" }).fill("de not_a_tag");
   await page.getByRole("textbox", { name: "Languages of the panel" }).press("Enter");
-  await expect(page.getByText("These are no language tags")).toBeVisible();
+  await expect(page.getByText("“not_a_tag” is no language tag")).toBeVisible();
   await page.getByRole("textbox", { name: "Languages of the panel" }).fill("de");
   await page.getByRole("textbox", { name: "Languages of the panel" }).press("Enter");
   await page.getByRole("button", { name: "Settings of Light" }).click();
@@ -222,6 +222,12 @@ test("several rows are changed together, rows and panels duplicated, settings co
   await page.getByRole("button", { name: "Settings of Light" }).click();
   await page.getByRole("radiogroup", { name: "Starts" }).getByText("folded").click();
   await expect(bench.wide.locator(".zt-fold[aria-expanded=false]")).toHaveCount(2);
+  // A display of one of them is that of both.
+  await page.getByRole("button", { name: /^Light on wide/ }).click();
+  await page.getByRole("button", { name: /^Tags in a row/ }).click();
+  await expect(bench.wide.locator(".zt-tags")).toHaveCount(2);
+  await page.keyboard.press("Control+z");
+  await expect(bench.wide.locator(".zt-tags")).toHaveCount(0);
   await page.getByRole("button", { name: "Done", exact: true }).click();
   await bench.menu("Light", "Copy settings to all facets");
   await expect(bench.wide.locator(".zt-fold[aria-expanded=false]")).toHaveCount(3);

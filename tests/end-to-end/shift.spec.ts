@@ -64,7 +64,7 @@ test("every row is tried on every band; dropping what leads nowhere is felt, tol
   // Plants have no material: choosing them leaves the first facet with nothing, and what is below it jumps.
   for (const name of ["Material", "Category"]) await bench.addFacet(name);
   await page.getByRole("button", { name: "Settings of Material" }).click();
-  await page.getByRole("radiogroup", { name: "Leads nowhere" }).getByText("drop").click();
+  await page.getByRole("radiogroup", { name: "Finds nothing" }).getByText("drop").click();
   await page.getByRole("button", { name: /^shift not tried/ }).click();
   await page.getByRole("button", { name: "Try every row" }).click();
   const row = page.getByRole("row", { name: /^Category/ });

@@ -66,6 +66,43 @@ describe("the command line over a shop folder", () => {
     expect(out).toBe("Panel “Finder”: is called “Finder”, and was “Climber finder”.\n");
   });
 
+  it("rehearses a page with the same figures each time, against another folder pair by pair, and tells what is worse", async () => {
+    const copy = join(here, "again");
+    const some = ["--shoppers", "400", "--band", "wide"];
+    const first = await trellis("rehearse", folder, ...some);
+    expect([first.status, first.err]).toEqual([0, ""]);
+    expect(await trellis("rehearse", folder, ...some)).toEqual(first);
+    const { page, bands } = JSON.parse(first.out);
+    expect([page, bands.map(({ band }: { band: string }) => band), bands[0].shoppers]).toEqual(["/", ["wide"], 400]);
+    expect(bands[0].arrived).toBeGreaterThan(0.5);
+    // Every facet of the page is told of, used or not.
+    expect(bands[0].facets.map(({ row }: { row: string }) => row)).toContain("f-pet-safe");
+    const same = await trellis("rehearse", folder, ...some, "--against", copy);
+    expect(same.status).toBe(0);
+    expect(JSON.parse(same.out).bands[0].against.every(({ differs }: { differs: boolean }) => !differs)).toBe(true);
+    // Without its most used facet fewer arrive; a great loss can be allowed.
+    const file = "panels/climber-finder.json";
+    const panel = JSON.parse(readFileSync(join(folder, file), "utf8"));
+    const rows = panel.rows.filter(({ id }: { id: string }) => id !== "f-category");
+    const text = readFileSync(join(folder, file), "utf8");
+    writeFileSync(join(folder, file), JSON.stringify({ ...panel, rows }));
+    const worse = await trellis("rehearse", folder, ...some, "--against", copy);
+    const allowed = await trellis("rehearse", folder, ...some, "--against", copy, "--allow", "1");
+    writeFileSync(join(folder, file), text);
+    expect([worse.status, allowed.status]).toEqual([1, 0]);
+    const arrived = JSON.parse(worse.out).bands[0].against[0];
+    expect([arrived.measure, arrived.differs, arrived.mean < 0]).toEqual(["arrived", true, true]);
+    for (const [args, words] of [
+      [["--shoppers", "many"], "--shoppers is a whole number from 1 to 100000, and not “many”."],
+      [["--page", "/collections/gift"], "has no page /collections/gift. Did you mean /collections/gifts?"],
+      [["--band", "broad"], "--band is wide, medium, slim, and not “broad”."],
+    ] as const) {
+      const { status, err } = await trellis("rehearse", folder, ...args);
+      expect(status).toBe(2);
+      expect(err).toContain(words);
+    }
+  });
+
   it("checks every page, in four forms, and ends with 1 where something is at the level", async () => {
     const back = change("pages.json", '"panel": "three-questions"', '"panel": "gone"');
     const text = await trellis("check", folder, "--level", "error");
@@ -135,7 +172,7 @@ describe("the command line over a shop folder", () => {
   it("helps, with an example for each command", async () => {
     const { out, status } = await trellis("--help");
     expect(status).toBe(0);
-    expect(out.match(/Example: trellis/g)).toHaveLength(7);
+    expect(out.match(/Example: trellis/g)).toHaveLength(10);
     expect((await trellis("diff", "--help")).out).toContain("trellis diff FOLDER FOLDER");
   });
 });

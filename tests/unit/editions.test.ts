@@ -13,7 +13,9 @@ import { openDatabase } from "../../src/server/store/database.ts";
 import { createDocument, openDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";
 import { bringBack, editionOf, listEditions, publish, stateOf } from "../../src/server/store/editions.ts";
 import { ContentSchema } from "../../src/server/store/entities.ts";
-import { createShop, findShop, replaceCatalogue } from "../../src/server/store/shops.ts";
+import { replaceCatalogue } from "../../src/server/store/imports.ts";
+import { createShop, findShop, importOf } from "../../src/server/store/shops.ts";
+import { newShopOf } from "../new-shop.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "trellis-editions-"));
 const file = join(folder, "shops.db");
@@ -35,7 +37,7 @@ const shopAt = async (slug: string) => {
   return shop;
 };
 const create = async (name: string, csv = small) =>
-  shopAt((await createShop(em(), { name, currency: "EUR", catalogue: read(csv) })).slug);
+  shopAt((await createShop(em(), { name, currency: "EUR", ...newShopOf(read(csv)) })).slug);
 const rename = async (slug: string, name: string) => {
   const shop = await shopAt(slug);
   const now = await openDocument(em(), shop, panelKind, "first-panel");
@@ -58,7 +60,7 @@ describe("editions", () => {
     await rename("steady", "Second name");
     await publish(em(), await shopAt("steady"), "Two");
     await rename("steady", "Third name");
-    await replaceCatalogue(em(), shop, { catalogue: read("product_id,title,Size\na,Ada,XL\n") });
+    await replaceCatalogue(em(), shop, importOf(read("product_id,title,Size\na,Ada,XL\n")));
 
     expect([await nameIn("steady", 1), await nameIn("steady", 2), await nameIn("steady")]).toEqual([
       "First panel",

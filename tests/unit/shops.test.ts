@@ -16,7 +16,9 @@ import {
   readDocument,
   saveDocument,
 } from "../../src/server/store/documents.ts";
-import { createShop, findShop, listShops, loadBytes, replaceCatalogue } from "../../src/server/store/shops.ts";
+import { replaceCatalogue } from "../../src/server/store/imports.ts";
+import { createShop, findShop, importOf, listShops, loadBytes } from "../../src/server/store/shops.ts";
+import { newShopOf } from "../new-shop.ts";
 
 let orm: Awaited<ReturnType<typeof openDatabase>>;
 beforeAll(async () => {
@@ -29,7 +31,7 @@ const read = (text: string, known?: Parameters<typeof readCatalogue>[1]) =>
   readCatalogue(new TextEncoder().encode(text), known);
 const loadCatalogue = async (...of: Parameters<typeof loadBytes>) => decodeCatalogue(await loadBytes(...of));
 const small = "product_id,title,Size,stock\na,Ada,S,1\na,Ada,L,0\nb,Bea,M,2\n";
-const create = (name: string) => createShop(em(), { name, currency: "EUR", catalogue: read(small).catalogue });
+const create = (name: string) => createShop(em(), { name, currency: "EUR", ...newShopOf(read(small).catalogue) });
 const shopAt = async (slug: string) => {
   const shop = await findShop(em(), slug);
   if (!shop) throw new Error(slug);
@@ -61,7 +63,7 @@ describe("stored shops", () => {
     const { slug } = await create("Renewed");
     const before = await shopAt(slug);
     const next = read("product_id,title,SIZE,Wood\nb,Bea,XL,oak\nc,Cid,M,ash\n", { known: before.fields });
-    await replaceCatalogue(em(), before, next);
+    await replaceCatalogue(em(), before, importOf(next.catalogue));
     const renewed = await shopAt(slug);
     expect([renewed.productCount, renewed.variantCount]).toEqual([2, 2]);
     expect(renewed.fields.map(({ key }) => key)).toEqual(["product-id", "title", "size", "wood"]);
@@ -70,13 +72,12 @@ describe("stored shops", () => {
   });
 
   it("that cannot be written whole leave nothing behind", async () => {
-    const broken = read(small).catalogue;
-    // A column that is missing is found out while the parts are written, when the shop's row stands already.
-    broken.columns.delete("title");
-    await expect(createShop(em(), { name: "Half a shop", currency: "EUR", catalogue: broken })).rejects.toThrow();
+    // Bytes that are missing are found out while the parts are written, when the shop's row stands already.
+    const broken = { ...newShopOf(read(small).catalogue), bytes: undefined as never };
+    await expect(createShop(em(), { name: "Half a shop", currency: "EUR", ...broken })).rejects.toThrow();
     expect(await findShop(em(), "half-a-shop")).toBeNull();
     const { slug } = await create("Stays");
-    await expect(replaceCatalogue(em(), await shopAt(slug), { catalogue: broken })).rejects.toThrow();
+    await expect(replaceCatalogue(em(), await shopAt(slug), broken)).rejects.toThrow();
     expect((await loadCatalogue(em(), await shopAt(slug))).productIds).toEqual(["a", "b"]);
   });
 
@@ -89,7 +90,7 @@ describe("stored shops", () => {
     };
     expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBe(2);
     expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBeUndefined();
-    await replaceCatalogue(em(), shop, read(small));
+    await replaceCatalogue(em(), shop, importOf(read(small).catalogue));
     expect(await readDocument(em(), shop, mendsKind)).toEqual({ version: 2, document: mends });
     // What is stored of the catalogue itself is what was brought.
     expect(firstValue(await loadCatalogue(em(), shop), "size", 0)).toBe("S");

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { shops } from "../../../tests/random-shop.ts";
 import { BinaryError, decodeCatalogue, encodeCatalogue, looksBinary } from "./binary.ts";
+import { crc32 } from "./crc32.ts";
 import { isDerived } from "./field.ts";
 import { readCatalogue } from "./read.ts";
 
@@ -47,5 +48,39 @@ describe("a catalogue in binary form", () => {
         expect(() => decodeCatalogue(bytes.slice(0, length))).toThrow(BinaryError);
       }),
     );
+  });
+
+  it("is refused in no time when it claims what is not there, with a right checksum", () => {
+    const packed = (header: unknown, rest: readonly number[] = []) => {
+      const json = new TextEncoder().encode(JSON.stringify(header));
+      const bytes = new Uint8Array(((16 + json.length + 3) & ~3) + rest.length);
+      bytes.set(encodeCatalogue(nursery).subarray(0, 8));
+      const head = new DataView(bytes.buffer);
+      head.setUint32(12, json.length, true);
+      bytes.set(json, 16);
+      bytes.set(rest, (16 + json.length + 3) & ~3);
+      head.setInt32(8, crc32(bytes.subarray(12)), true);
+      return bytes;
+    };
+    const column = { key: "a", spellings: ["x"], codes: 1, codeWidth: 1, countWidth: 0 };
+    const base = {
+      fields: [{ key: "a" }],
+      productIds: ["p"],
+      variants: 4_294_967_295,
+      variantsWidth: 4,
+      columns: [column],
+    };
+    for (const [header, rest] of [
+      [base, [255, 255, 255, 255, 0]],
+      [{ ...base, columns: [{ ...column, countWidth: 1 }] }, [255, 255, 255, 255, 0]],
+      [{ ...base, columns: [{ ...column, codes: -1 }] }, [255, 255, 255, 255]],
+      [{ ...base, columns: [{ ...column, codeWidth: 3 }] }, [1]],
+      [{ ...base, productIds: [null] }, []],
+      [{ ...base, columns: "none" }, []],
+      [[], []],
+      [null, []],
+      ["text", []],
+    ] as const)
+      expect(() => decodeCatalogue(packed(header, rest)), JSON.stringify(header)).toThrow(BinaryError);
   });
 });

@@ -1,4 +1,5 @@
-import type { Catalogue, Column } from "./catalogue.ts";
+import { isPlain } from "../document/is-plain.ts";
+import { type Catalogue, type Column, maxVariants } from "./catalogue.ts";
 import { completeCatalogue, storedPart } from "./complete.ts";
 import { crc32 } from "./crc32.ts";
 import type { Field } from "./field.ts";
@@ -99,7 +100,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   if (head.getInt32(8, true) !== crc32(bytes.subarray(12)))
     throw new BinaryError("The catalogue was damaged on its way. Try again.");
   const length = head.getUint32(12, true);
-  const header = JSON.parse(new TextDecoder().decode(bytes.subarray(headBytes, headBytes + length))) as Header;
+  const header = headerOf(new TextDecoder().decode(bytes.subarray(headBytes, headBytes + length)));
   let at = headBytes + length;
   const take = (count: number, width: Width): Uint32Array => {
     at = aligned(at);
@@ -112,11 +113,13 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   };
   const variantStart = sums(take(header.productIds.length, header.variantsWidth));
   const variants = variantStart[header.productIds.length];
-  if (variants !== header.variants || header.columns.length !== header.fields.length)
+  if (variants !== header.variants || variants > maxVariants || header.columns.length !== header.fields.length)
     throw new BinaryError("The catalogue does not fit together.");
   const columns = new Map<string, Column>();
   for (const { key, spellings, codes: count, codeWidth, countWidth } of header.columns) {
     const codes = take(count, codeWidth);
+    // As many variants as are claimed must be there, before room is made for them.
+    if (countWidth === 0 && count !== variants) throw new BinaryError(`The column “${key}” does not fit together.`);
     const starts =
       countWidth === 0 ? Uint32Array.from({ length: variants + 1 }, (_, v) => v) : sums(take(variants, countWidth));
     if (starts[variants] !== count || codes.some((code) => code >= spellings.length))
@@ -126,6 +129,37 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   if (header.fields.some(({ key }) => !columns.has(key)))
     throw new BinaryError("A field of the catalogue has no column.");
   return completeCatalogue({ fields: header.fields, columns, productIds: header.productIds, variantStart });
+}
+
+const widths: readonly unknown[] = [1, 2, 4];
+const isList = (value: unknown): value is unknown[] => Array.isArray(value);
+
+/** The JSON header, as far as the rest depends on it; what its fields are is judged where a file comes in. */
+function headerOf(text: string): Header {
+  let header: unknown;
+  try {
+    header = JSON.parse(text);
+  } catch {
+    header = undefined;
+  }
+  const fits =
+    isPlain(header) &&
+    isList(header.fields) &&
+    header.fields.every((field) => isPlain(field) && typeof field.key === "string") &&
+    isList(header.productIds) &&
+    header.productIds.every((id) => typeof id === "string") &&
+    widths.includes(header.variantsWidth) &&
+    isList(header.columns) &&
+    header.columns.every(
+      (one) =>
+        isPlain(one) &&
+        isList(one.spellings) &&
+        one.spellings.every((spelling) => typeof spelling === "string") &&
+        widths.includes(one.codeWidth) &&
+        (one.countWidth === 0 || widths.includes(one.countWidth)),
+    );
+  if (!fits) throw new BinaryError("The catalogue does not fit together.");
+  return header as Header;
 }
 
 const aligned = (at: number): number => (at + 3) & ~3;

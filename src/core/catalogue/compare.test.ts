@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { shops } from "../../../tests/random-shop.ts";
 import { importEffects } from "../change/import-effects.ts";
+import { pagesKind } from "../page/kind.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 import { compareCatalogues } from "./compare.ts";
 import { readCatalogue } from "./read.ts";
@@ -31,7 +32,13 @@ describe("a newer catalogue", () => {
   it("is told by product", () => {
     expect(change.added).toEqual([{ id: "d", title: "Dot" }]);
     expect(change.gone).toEqual([{ id: "b", title: "Bea" }]);
-    expect(change.changed).toEqual([{ id: "a", title: "Ada", fields: ["Flower colour"] }]);
+    expect(change.changed).toEqual([
+      {
+        id: "a",
+        title: "Ada",
+        changes: [{ field: expect.objectContaining({ key: "flower-colour" }), moves: [{ was: "Red", is: "Moonlit" }] }],
+      },
+    ]);
     expect(change.same).toBe(1);
   });
 
@@ -41,6 +48,7 @@ describe("a newer catalogue", () => {
     expect(byName["flower-colour"]).toEqual({
       state: "kept",
       products: 1,
+      moves: [{ was: "Red", is: "Moonlit", products: 1 }],
       newValues: ["Moonlit", "Ember"],
       goneValues: ["Red"],
     });
@@ -53,12 +61,15 @@ describe("a newer catalogue", () => {
       ...demoPanel,
       rows: demoPanel.rows.filter(({ id }) => ["f-flower-colour", "f-light", "f-price"].includes(id)),
     };
-    expect(importEffects(change, [panel], () => false).map(({ facet, words }) => `${facet}: ${words}`)).toEqual([
-      "Flower colour: Red is no longer stated by any product.",
-      "Flower colour: Moonlit, Ember are new and have no colour.",
-      "Light: The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.",
+    const pages = pagesKind.fresh("");
+    const effects = (given: PanelDocument) =>
+      importEffects(change, [given], pages, () => false).map(({ place, words }) => `${place}: ${words}`);
+    expect(effects(panel)).toEqual([
+      `${panel.name}, Flower colour: Red is no longer stated by any product.`,
+      `${panel.name}, Flower colour: Moonlit, Ember are new and have no colour.`,
+      `${panel.name}, Light: The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.`,
     ]);
-    expect(importEffects(compareCatalogues(before, before), [panel], () => false)).toEqual([]);
+    expect(importEffects(compareCatalogues(before, before), [panel], pages, () => false)).toEqual([]);
   });
 
   it("that is the same one changes nothing", () => {

@@ -1,4 +1,4 @@
-import { type Catalogue, type Column, titleOf } from "./catalogue.ts";
+import { type Catalogue, type Column, titleOf, valuesAt } from "./catalogue.ts";
 import { type Field, isDerived } from "./field.ts";
 import { identity } from "./identity.ts";
 
@@ -8,12 +8,32 @@ export interface NamedProduct {
   title: string;
 }
 
+/** What a cell said, and what it says now; several values are joined by commas, none is empty. */
+export interface Move {
+  was: string;
+  is: string;
+}
+
+/** What one product says otherwise for one field. */
+export interface CellChange {
+  field: Field;
+  /** Each once, in the order of the variants. */
+  moves: Move[];
+}
+
+/** A product of both catalogues whose cells differ. */
+export interface ChangedProduct extends NamedProduct {
+  changes: CellChange[];
+}
+
 /** What became of one field. */
 export interface FieldChange {
   field: Field;
   state: "kept" | "added" | "gone";
   /** Products in both catalogues whose cells differ. */
   products: number;
+  /** What became what, with the number of products, the most frequent first. */
+  moves: (Move & { products: number })[];
   /** Values that only the new, or only the old catalogue states, as they are spelt there. */
   newValues: string[];
   goneValues: string[];
@@ -23,7 +43,7 @@ export interface FieldChange {
 export interface CatalogueChange {
   added: NamedProduct[];
   gone: NamedProduct[];
-  changed: (NamedProduct & { fields: string[] })[];
+  changed: ChangedProduct[];
   same: number;
   /** Only the fields that have something to tell. */
   fields: FieldChange[];
@@ -31,42 +51,49 @@ export interface CatalogueChange {
 
 /** Compares two states of a shop's catalogue; fields are matched by key, products by id. */
 export function compareCatalogues(before: Catalogue, after: Catalogue): CatalogueChange {
-  const places = new Map(before.productIds.map((id, p) => [id, p]));
-  const stored = (catalogue: Catalogue) =>
-    catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
-  const [oldFields, newFields] = [stored(before), stored(after)];
-  const changes = new Map<string, FieldChange>();
-  for (const field of newFields)
-    changes.set(field.key, {
-      field,
-      state: before.columns.has(field.key) ? "kept" : "added",
-      products: 0,
-      ...valueChange(before, after, field),
-    });
-  for (const field of oldFields) {
-    if (!changes.has(field.key))
-      changes.set(field.key, { field, state: "gone", products: 0, ...valueChange(before, after, field) });
-  }
+  const stored = ({ fields }: Catalogue) => fields.filter((field) => field.role !== "product_id" && !isDerived(field));
+  const fieldChange = (field: Field, state: FieldChange["state"]): FieldChange => ({
+    ...{ field, state, products: 0, moves: [] },
+    ...valueChange(before, after, field),
+  });
+  const kept = stored(after).flatMap((field) => {
+    const [was, is] = [before.columns.get(field.key), after.columns.get(field.key)];
+    if (!was || !is) return [];
+    const counts = new Map<Move, number>();
+    const change = fieldChange(field, "kept");
+    return [{ change, was, is, differs: cellComparer(was, is), once: onlyOnce(), counts }];
+  });
 
   const result: CatalogueChange = { added: [], gone: [], changed: [], same: 0, fields: [] };
-  const compared = [...changes.values()].filter(({ state }) => state === "kept");
+  const places = new Map(before.productIds.map((id, p) => [id, p]));
   after.productIds.forEach((id, p) => {
     const old = places.get(id);
     if (old === undefined) {
       result.added.push(named(after, p));
       return;
     }
-    const differing = compared.filter(({ field }) => cellsOf(before, field, old) !== cellsOf(after, field, p));
-    for (const change of differing) change.products++;
-    if (differing.length > 0)
-      result.changed.push({ ...named(after, p), fields: differing.map(({ field }) => field.name) });
+    places.delete(id);
+    const [was, is] = [variantsOf(before, old), variantsOf(after, p)];
+    const changes: CellChange[] = [];
+    for (const { change, differs, once, counts, ...columns } of kept) {
+      if (!differs(was, is)) continue;
+      change.products++;
+      const moves = movesOf(columns.was, was, columns.is, is, once);
+      for (const move of moves) counts.set(move, (counts.get(move) ?? 0) + 1);
+      changes.push({ field: change.field, moves });
+    }
+    if (changes.length > 0) result.changed.push({ ...named(after, p), changes });
     else result.same++;
   });
-  const ids = new Set(after.productIds);
-  before.productIds.forEach((id, p) => {
-    if (!ids.has(id)) result.gone.push(named(before, p));
-  });
-  result.fields = [...changes.values()].filter(
+  for (const p of places.values()) result.gone.push(named(before, p));
+
+  for (const { change, counts } of kept)
+    change.moves = [...counts].sort((a, b) => b[1] - a[1]).map(([move, products]) => ({ ...move, products }));
+  const came = new Map(kept.map(({ change }) => [change.field.key, change]));
+  result.fields = [
+    ...stored(after).map((field) => came.get(field.key) ?? fieldChange(field, "added")),
+    ...stored(before).flatMap((field) => (after.columns.has(field.key) ? [] : [fieldChange(field, "gone")])),
+  ].filter(
     ({ state, products, newValues, goneValues }) =>
       state !== "kept" || products + newValues.length + goneValues.length > 0,
   );
@@ -77,15 +104,88 @@ function named(catalogue: Catalogue, product: number): NamedProduct {
   return { id: catalogue.productIds[product] ?? "", title: titleOf(catalogue, product) };
 }
 
+/** The variants of a product: from the first up to the one after the last. */
+type Variants = readonly [from: number, to: number];
+
+const variantsOf = ({ variantStart }: Catalogue, product: number): Variants => [
+  variantStart[product] ?? 0,
+  variantStart[product + 1] ?? 0,
+];
+
 /** All that a product states for a field, variant after variant, as one text. */
-export function cellsOf({ columns, variantStart }: Catalogue, { key }: Field, product: number): string {
-  const { spellings, starts, codes } = columns.get(key) as Column;
+export function cellsOf(catalogue: Catalogue, { key }: Field, product: number): string {
+  const column = catalogue.columns.get(key);
+  if (!column) return "";
+  const { spellings, starts, codes } = column;
+  const [from, to] = variantsOf(catalogue, product);
   let text = "";
-  for (let v = variantStart[product] ?? 0; v < (variantStart[product + 1] ?? 0); v++) {
+  for (let v = from; v < to; v++) {
     for (let i = starts[v] ?? 0; i < (starts[v + 1] ?? 0); i++) text += `${spellings[codes[i] ?? 0]}|`;
     text += "\n";
   }
   return text;
+}
+
+/** Whether some variants state otherwise in one column than others in another; no text is touched for that. */
+function cellComparer(was: Column, is: Column): (old: Variants, now: Variants) => boolean {
+  const codeOf = new Map(was.spellings.map((text, code) => [text, code]));
+  const before = Int32Array.from(is.spellings, (text) => codeOf.get(text) ?? -1);
+  return ([oldFrom, oldTo], [from, to]) => {
+    if (oldTo - oldFrom !== to - from) return true;
+    for (let v = from, old = oldFrom; v < to; v++, old++) {
+      const [start, end] = [is.starts[v] ?? 0, is.starts[v + 1] ?? 0];
+      const oldStart = was.starts[old] ?? 0;
+      if ((was.starts[old + 1] ?? 0) - oldStart !== end - start) return true;
+      for (let i = start; i < end; i++) if (before[is.codes[i] ?? 0] !== was.codes[oldStart + i - start]) return true;
+    }
+    return false;
+  };
+}
+
+/** All that a variant states in a column, for reading. */
+function cellText(column: Column, variant: number): string {
+  const start = column.starts[variant] ?? 0;
+  // Most cells hold one value, and a catalogue has millions of them.
+  if ((column.starts[variant + 1] ?? 0) - start === 1) return column.spellings[column.codes[start] ?? 0] ?? "";
+  return valuesAt(column, variant).join(", ");
+}
+
+/** What many products do alike is one object, since there can be as many as there are cells. */
+function onlyOnce(): (was: string, is: string) => Move {
+  const known = new Map<string, Move>();
+  return (was, is) => {
+    const name = `${was}\n${is}`;
+    const move = known.get(name) ?? { was, is };
+    known.set(name, move);
+    return move;
+  };
+}
+
+/** What differs, variant by variant where there are as many as before; else as all of them together state it. */
+function movesOf(
+  was: Column,
+  [oldFrom, oldTo]: Variants,
+  is: Column,
+  [from, to]: Variants,
+  once: ReturnType<typeof onlyOnce>,
+): Move[] {
+  if (oldTo - oldFrom !== to - from) {
+    const [old, now] = [allText(was, oldFrom, oldTo), allText(is, from, to)];
+    return [old === now ? once(`${oldTo - oldFrom} variants`, `${to - from} variants`) : once(old, now)];
+  }
+  const moves = new Set<Move>();
+  for (let v = from, old = oldFrom; v < to; v++, old++) {
+    const [before, now] = [cellText(was, old), cellText(is, v)];
+    if (before !== now) moves.add(once(before, now));
+  }
+  return [...moves];
+}
+
+/** All that some variants together state in a column, each value once, for reading. */
+function allText(column: Column, from: number, to: number): string {
+  const values = new Set<string>();
+  for (let v = from; v < to; v++) for (const value of valuesAt(column, v)) values.add(value);
+  return [...values].join(", ");
 }
 
 function valueChange(

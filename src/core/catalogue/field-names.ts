@@ -2,6 +2,9 @@
 export const fieldKinds = ["text", "number", "date", "yes-no", "path", "colour"] as const;
 export type FieldKind = (typeof fieldKinds)[number];
 
+/** Whose a field's values are. */
+export const fieldLevels = ["product", "variant"] as const;
+
 /** The columns that the catalogue format knows by name; every other column is an attribute. */
 export const knownColumns = [
   "product_id",

@@ -1,7 +1,7 @@
 import { type InferType, mixed } from "yup";
 import { said } from "../document/json-schema.ts";
 import { exact, oneOf, someText, text } from "../document/schema.ts";
-import { fieldKinds, fieldRoles } from "./field-names.ts";
+import { fieldKinds, fieldLevels, fieldRoles } from "./field-names.ts";
 
 /** One column of a catalogue. */
 export const fieldSchema = exact({
@@ -13,6 +13,8 @@ export const fieldSchema = exact({
   kind: oneOf(fieldKinds),
   /** The kind that the designer has chosen; what the values look like when absent. */
   given: oneOf(fieldKinds).optional(),
+  /** Whose the designer says that its values are; what they look like when absent. */
+  level: oneOf(fieldLevels).optional(),
   /** The unit that its numbers are in, such as `cm`, once values with units were made numbers. */
   unit: text(60).optional(),
   /** Its values are the products' titles, though it is a field like others and can be a facet too. */

@@ -54,7 +54,7 @@ export const isAlwaysVariant = (role: FieldRole): boolean => alwaysVariant.has(r
 /** `List Price`, `list_price` and `list price` name one known or computed field. */
 export function knownRole(heading: string): Exclude<FieldRole, "attribute"> | undefined {
   const name = identity(heading.replaceAll("_", " ")).replaceAll(" ", "_");
-  return name in roleNames ? (name as Exclude<FieldRole, "attribute">) : undefined;
+  return Object.hasOwn(roleNames, name) ? (name as Exclude<FieldRole, "attribute">) : undefined;
 }
 
 /** Names that the address bar of a listing page uses for itself, and one that every JavaScript object has. */

@@ -119,7 +119,8 @@ function rowOf(node: Node): Row {
   const several = new Map<string, string[]>();
   for (const property of listOf(node.additionalProperty).filter(isNode)) {
     const name = textOf(property.name);
-    const text = textOf(property.value);
+    const unit = textOf(property.unitText);
+    const text = [textOf(property.value), unit].filter(Boolean).join(" ");
     if (name !== "" && text !== "") several.set(name, [...(several.get(name) ?? []), text]);
   }
   for (const [name, values] of several) put(name, values);
@@ -165,7 +166,10 @@ function propertiesOf(catalogue: Catalogue, fields: readonly Field[], variant: n
         priceCurrency: currency,
       };
     else if (field.role === "stock") offer.inventoryLevel = { "@type": "QuantitativeValue", value };
-    else additional.push(...values.map((one) => ({ "@type": "PropertyValue", name: field.name, value: one })));
+    else {
+      const unit = field.unit ? { unitText: field.unit } : {};
+      additional.push(...values.map((one) => ({ "@type": "PropertyValue", name: field.name, value: one, ...unit })));
+    }
   }
   if (Object.keys(rating).length > 0) node.aggregateRating = { "@type": "AggregateRating", ...rating };
   if (Object.keys(offer).length > 0) node.offers = { "@type": "Offer", ...offer };

@@ -6,12 +6,15 @@ import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { writtenDay } from "./days.ts";
 import { fieldKey, knownRole } from "./field.ts";
+import { hardlyRead } from "./hardly-read.ts";
 import { identity, spelling } from "./identity.ts";
 import { problemText } from "./problem.ts";
-import { buildCatalogue, readCatalogue } from "./read.ts";
+import { buildCatalogue, readCatalogue, readTable } from "./read.ts";
 import { plainNumber } from "./reading.ts";
+import { columnReading } from "./reading-schema.ts";
 import { suggestReading, suggestRoles } from "./suggest-reading.ts";
 import { formatDay, inferKind, parseDay, parseNumber, splitCell } from "./values.ts";
+import { writeCsv } from "./write-csv.ts";
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const read = (text: string) => readCatalogue(bytes(text));
@@ -265,5 +268,41 @@ describe("reading a catalogue", () => {
         }
       }),
     );
+  });
+});
+
+describe("readings", () => {
+  it("may say that a cell is one value", () => {
+    expect(columnReading.validateSync({ as: "attribute", separator: "" })).toEqual({ as: "attribute", separator: "" });
+    expect(() => columnReading.validateSync({ as: "attribute", separator: "x" })).toThrow();
+  });
+
+  it("take many numbers with units for numbers in the most frequent one, and few for options", () => {
+    const csv = (count: number) =>
+      `product_id,height\n${Array.from({ length: count }, (_, n) => `p${n},${n % 2 ? `${n} cm` : `${n / 100} m`}`).join("\n")}\n`;
+    const read = (text: string) => {
+      const table = readTable(new TextEncoder().encode(text));
+      return buildCatalogue(table, { reading: suggestReading(table) });
+    };
+    const { catalogue, problems } = read(csv(41));
+    expect(catalogue.fields.find(({ key }) => key === "height")).toMatchObject({ kind: "number", unit: "m" });
+    expect(valuesOf(catalogue, "height", 5)).toEqual(["0.05"]);
+    expect(problems).toEqual([]);
+    expect(read(csv(6)).catalogue.fields.find(({ key }) => key === "height")?.kind).toBe("text");
+    // With their units out and in again they are what they were.
+    expect(read(writeCsv(catalogue, true)).catalogue.columns.get("height")).toEqual(catalogue.columns.get("height"));
+    expect(writeCsv(catalogue)).not.toContain(" m");
+  });
+
+  it("tell a column of which less than half can be read", () => {
+    const table = readTable(new TextEncoder().encode("product_id,size\na,1\nb,two\nc,three\nd,\n"));
+    const { problems } = buildCatalogue(table, {
+      reading: [{ as: "product_id" }, { as: "attribute", kind: "number" }],
+    });
+    expect(hardlyRead(table, problems)).toEqual([{ at: 1, stated: 3, read: 1 }]);
+    const half = readTable(new TextEncoder().encode("product_id,size\na,1\nb,two\n"));
+    expect(
+      hardlyRead(half, buildCatalogue(half, { reading: [{ as: "product_id" }, { as: "price" }] }).problems),
+    ).toEqual([]);
   });
 });

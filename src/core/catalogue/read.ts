@@ -1,4 +1,4 @@
-import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
+import { type Catalogue, ColumnBuilder, maxVariants } from "./catalogue.ts";
 import { completeCatalogue, mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
@@ -8,25 +8,27 @@ import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
 import { cellReader, plainReading } from "./reading.ts";
 import type { Reading } from "./reading-schema.ts";
+import { rowIds } from "./row-ids.ts";
 import { isCalled, shownName } from "./shown-name.ts";
 import { withTitles } from "./suggest-reading.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber, splitCell } from "./values.ts";
-
-/** Most rows that a catalogue may have. */
-export const maxRows = 500_000;
 
 export interface ReadOptions {
   /** Defaults to {@link plainReading}. */
   reading?: Reading;
   /** Fields of the shop's present catalogue: a column that is one of them keeps its key, so that panels keep their facets. */
   known?: readonly Field[];
+  /** Rows without product ids are called by their numbers, for a file that no newer one will follow. */
+  numbered?: boolean;
 }
 
 export interface ReadResult {
   catalogue: Catalogue;
   /** Rows that were left out and values that could not be used, in the file's order. */
   problems: Problem[];
+  /** Places of the columns that tell the products apart; none where it is all that a row says. */
+  by: number[];
 }
 
 /** Reads a catalogue file: bytes to catalogue. See {@link readTable} and {@link buildCatalogue} for what is thrown. */
@@ -45,30 +47,31 @@ export function readTable(bytes: Uint8Array, progress?: (share: number) => void)
 }
 
 /**
- * Gathers a table's rows into products and codes its columns. Without a column of product ids each row is a product
- * and its number is the id; without a column of titles the one that names things best gives them.
+ * Gathers a table's rows into products and codes its columns. Without a column of product ids each row is a product,
+ * named by what it says ({@link rowIds}); without a column of titles the one that names things best gives them.
  * @throws CatalogueError when a heading stands twice, there are too many rows, or none can be used.
  */
 export function buildCatalogue(
   table: Table,
-  { reading: given = plainReading(table.header), known = [] }: ReadOptions = {},
+  { reading: given = plainReading(table.header), known = [], numbered = false }: ReadOptions = {},
 ): ReadResult {
   const reading = withTitles(table, given);
   const roles = reading.map(({ as }) => as);
   checkHeader(table.header, roles);
-  if (table.records.length > maxRows) {
+  if (table.records.length > maxVariants) {
     throw new CatalogueError({
-      row: table.records[maxRows]?.row ?? maxRows,
-      message: `The file has ${table.records.length.toLocaleString("en")} rows and ${maxRows.toLocaleString("en")} is the most. Split it, or leave out products that are not for sale.`,
+      row: table.records[maxVariants]?.row ?? maxVariants,
+      message: `The file has ${table.records.length.toLocaleString("en")} rows and ${maxVariants.toLocaleString("en")} is the most. Split it, or leave out products that are not for sale.`,
     });
   }
 
   const problems = [...table.problems];
   const idAt = roles.indexOf("product_id");
+  const named = idAt < 0 && !numbered ? rowIds(table, reading) : { ids: [], by: idAt < 0 ? [] : [idAt] };
   const order: string[] = [];
   const rowsOf = new Map<string, Table["records"]>();
   for (const [number, record] of table.records.entries()) {
-    const id = idAt < 0 ? String(number + 1) : (record.cells[idAt]?.trim() ?? "");
+    const id = idAt < 0 ? (named.ids[number] ?? String(number + 1)) : (record.cells[idAt]?.trim() ?? "");
     if (id === "") {
       problems.push({
         row: record.row,
@@ -101,9 +104,17 @@ export function buildCatalogue(
       known.find((field) => field.role === role && (role !== "attribute" || isCalled(field, heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
-    const { kind: wanted, titles } = reading[at] ?? { as: "attribute" };
+    const { kind: wanted, titles, unit } = reading[at] ?? { as: "attribute" };
     const name = role === "attribute" ? (old?.name ?? shownName(heading)) : roleNames[role];
-    return { key, name, role, kind: "text", ...(wanted ? { given: wanted } : {}), ...(titles ? { titles } : {}) };
+    return {
+      key,
+      name,
+      role,
+      kind: "text",
+      ...(wanted ? { given: wanted } : {}),
+      ...(unit ? { unit } : {}),
+      ...(titles ? { titles } : {}),
+    };
   });
   const records = order.flatMap((id) => rowsOf.get(id) ?? []);
   const columns: Catalogue["columns"] = new Map();
@@ -127,7 +138,8 @@ export function buildCatalogue(
     variantStart[p + 1] = (variantStart[p] ?? 0) + (rowsOf.get(id)?.length ?? 0);
   });
   problems.sort((a, b) => (a.row ?? 0) - (b.row ?? 0));
-  return { catalogue: completeCatalogue({ fields, columns, productIds: order, variantStart }), problems };
+  const catalogue = completeCatalogue({ fields, columns, productIds: order, variantStart });
+  return { catalogue, problems, by: named.by };
 }
 
 const noNumber =

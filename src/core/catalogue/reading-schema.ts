@@ -1,4 +1,4 @@
-import { type InferType, mixed } from "yup";
+import { type InferType, mixed, string } from "yup";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, oneOf, someText, text } from "../document/schema.ts";
 import { fieldKinds, knownColumns } from "./field-names.ts";
@@ -12,17 +12,22 @@ export const separators = ["|", ";", ",", "/", ""] as const;
 /** What a column can be taken for: a known column, an attribute, or nothing at all. */
 export const columnUses = [...knownColumns, "attribute", "skip"] as const;
 
+/** What parts several values; an empty text says something too. */
+export const separatorSchema = () => string<Separator>().strict().oneOf(separators).defined();
+
 /** How one column of a file is read. What is left out is as the catalogue format has it. */
 export const columnReading = exact({
   as: oneOf(columnUses),
   /** What the values are. Default: what all of them look like. */
   kind: oneOf(fieldKinds).optional(),
   /** Default: `|`. */
-  separator: oneOf(separators).optional(),
+  separator: separatorSchema().optional(),
   /** Default: a point. */
   decimal: oneOf(decimalMarks).optional(),
   /** Default: year, month, day. */
   dates: oneOf(dateOrders).optional(),
+  /** The unit that its values carry and are made numbers in. */
+  unit: someText(20).optional(),
   /** Key of the shop's field that the column goes on as, where its heading is another by now. */
   field: someText(500).optional(),
   /** Its values are the products' titles as well. For a file that has no column of titles only. */

@@ -1,3 +1,4 @@
+import { convertMeasure } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { writtenDay } from "./days.ts";
 import { type FieldRole, isWholeText, knownRole } from "./field.ts";
@@ -22,15 +23,22 @@ export function cellReader({
   separator = "|",
   decimal = ".",
   dates = "ymd",
+  unit,
 }: ColumnReading): (cell: string) => string {
   const role = as as FieldRole;
   const whole = isWholeText(role);
   const isNumber = mustBeNumber.has(role) || kind === "number" || decimal !== ".";
   const isDay = kind === "date" || dates !== "ymd";
   const value = (text: string) =>
-    isNumber ? plainNumber(text, decimal) : isDay ? (writtenDay(text, dates) ?? text) : text;
+    unit !== undefined
+      ? (convertMeasure(text, unit) ?? plainNumber(text, decimal))
+      : isNumber
+        ? plainNumber(text, decimal)
+        : isDay
+          ? (writtenDay(text, dates) ?? text)
+          : text;
   if (separator === "|" || whole) {
-    if (whole || !(isNumber || isDay)) return (cell) => cell;
+    if (whole || !(isNumber || isDay || unit !== undefined)) return (cell) => cell;
     return (cell) => (cell.includes("|") ? cell.split("|").map(value).join("|") : value(cell));
   }
   // What stands in a value must not part it once values are joined by “|”.

@@ -1,3 +1,4 @@
+import { areConvertible, findUnits } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { dayOrders } from "./days.ts";
 import { type FieldRole, knownColumns } from "./field.ts";
@@ -91,9 +92,16 @@ function looksLike({ as }: ColumnReading, cells: readonly string[]): Partial<Col
   // Bare figures are read by themselves; signs and groups only where numbers are looked for.
   const dressed = cells.some((cell) => isNumberWith(cell, ".") && Number.isNaN(parseNumber(cell)));
   if (point >= most && dressed && !known) return { kind: "number" };
+  const units = findUnits(cells);
+  if (units && units.matching >= cells.length * most && areConvertible(units.units) && manyDifferent(cells))
+    return { kind: "number", unit: units.unit };
   const separator = cells.some((cell) => cell.includes("|")) ? undefined : partedBy(cells);
   return separator === undefined ? {} : { separator };
 }
+
+/** Few numbers with units are options to choose among; many are a number line. */
+const fewOptions = 15;
+const manyDifferent = (cells: readonly string[]): boolean => new Set(cells.map(identity)).size > fewOptions;
 
 /** A mark that parts many cells into pieces that recur, so that it separates values and is no punctuation. */
 function partedBy(cells: readonly string[]): Separator | undefined {

@@ -3,8 +3,11 @@ import { type Catalogue, valuesOf } from "./catalogue.ts";
 import { isDerived } from "./field.ts";
 import { joinValues } from "./table.ts";
 
-/** Writes a catalogue as CSV (RFC 4180), one row a variant; reading it gives the same catalogue back. */
-export function writeCsv(catalogue: Catalogue): string {
+/**
+ * Writes a catalogue as CSV (RFC 4180), one row a variant; reading it gives the same catalogue back.
+ * @param units behind the numbers that have one, for whoever reads the file next; without them by default
+ */
+export function writeCsv(catalogue: Catalogue, units = false): string {
   const fields = catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
   const header = ["product_id", ...fields.map(({ role, name }) => (role === "attribute" ? name : role))];
   const { productIds, variantStart } = catalogue;
@@ -13,8 +16,9 @@ export function writeCsv(catalogue: Catalogue): string {
       const variant = (variantStart[p] ?? 0) + i;
       return [
         id,
-        ...fields.map(({ key }) => {
-          const values = valuesOf(catalogue, key, variant);
+        ...fields.map(({ key, unit }) => {
+          const stated = valuesOf(catalogue, key, variant);
+          const values = units && unit ? stated.map((value) => `${value} ${unit}`) : stated;
           // A whole text is one value, and what stands in it stays.
           return values.length === 1 ? values[0] : joinValues(values);
         }),

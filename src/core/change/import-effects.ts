@@ -1,13 +1,17 @@
 import { bands, resolve } from "../band/band.ts";
-import type { CatalogueChange } from "../catalogue/compare.ts";
+import type { CatalogueChange, FieldChange } from "../catalogue/compare.ts";
+import { identity } from "../catalogue/identity.ts";
 import { displays } from "../display/displays.ts";
-import { facetRows } from "../panel/panel.ts";
-import type { PanelDocument } from "../panel/panel-schema.ts";
+import type { Condition } from "../match/question.ts";
+import type { PagesDocument } from "../page/pages-schema.ts";
+import { isShown } from "../panel/options.ts";
+import { facetRows, rulesOf } from "../panel/panel.ts";
+import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 
-/** Something in a panel that a new catalogue touches. */
+/** Something in a panel or on a page that a new catalogue touches. */
 export interface ImportEffect {
-  panel: string;
-  facet: string;
+  /** What is touched: a panel's facet, or a page. */
+  place: string;
   /** What happens to it, in one sentence. */
   words: string;
 }
@@ -15,42 +19,75 @@ export interface ImportEffect {
 const named = 3;
 
 /**
- * What a change of the catalogue does to the shop's panels: lost fields, lost options, new values without a colour.
+ * What a change of the catalogue does to what shoppers get: lost fields, options and products of collections, new
+ * values without a colour. A facet that does not show a value is not touched by it.
  * @param hasSwatch whether a value would have a colour or picture by the shop's book
  */
 export function importEffects(
-  { fields }: CatalogueChange,
+  change: CatalogueChange,
   panels: readonly PanelDocument[],
+  pages: Pick<PagesDocument, "collections" | "layouts" | "exceptions">,
   hasSwatch: (field: string, value: string) => boolean,
 ): ImportEffect[] {
-  return panels.flatMap((panel) =>
-    facetRows(panel).flatMap((row) => {
-      const change = fields.find(({ field }) => field.key === row.field);
-      if (!change) return [];
-      const effect = (words: string): ImportEffect => ({
-        panel: panel.name,
-        facet: row.label || change.field.name,
-        words,
-      });
-      if (change.state === "gone")
-        return [effect("The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.")];
-      const effects: ImportEffect[] = [];
-      const discrete = row.mode !== "range";
-      if (discrete && change.goneValues.length > 0)
-        effects.push(
-          effect(
-            `${listed(change.goneValues)} ${change.goneValues.length === 1 ? "is" : "are"} no longer stated by any product.`,
-          ),
-        );
-      const swatches = bands.some((band) => displays[resolve(row.display, band)].swatches);
-      const colourless = change.newValues.filter((value) => !hasSwatch(row.field, value));
-      if (swatches && colourless.length > 0)
-        effects.push(
-          effect(`${listed(colourless)} ${colourless.length === 1 ? "is new and has" : "are new and have"} no colour.`),
-        );
-      return effects;
+  return [
+    ...pageEffects(change, pages),
+    ...panels.flatMap((panel) =>
+      facetRows(panel).flatMap((row) => {
+        const field = change.fields.find((one) => one.field.key === row.field);
+        if (!field) return [];
+        const place = `${panel.name}, ${row.label || field.field.name}`;
+        return facetEffects(field, row, hasSwatch).map((words) => ({ place, words }));
+      }),
+    ),
+  ];
+}
+
+function facetEffects(change: FieldChange, row: FacetRow, hasSwatch: (field: string, value: string) => boolean) {
+  if (change.state === "gone")
+    return ["The field is gone, so the facet shows nothing. Remove the facet, or bring the field along."];
+  const rules = rulesOf(row);
+  const shown = (values: readonly string[]) =>
+    row.mode === "range" ? [] : values.filter((value) => isShown(rules, identity(value)));
+  const [gone, come] = [shown(change.goneValues), shown(change.newValues)];
+  const effects: string[] = [];
+  if (gone.length > 0)
+    effects.push(`${listed(gone)} ${gone.length === 1 ? "is" : "are"} no longer stated by any product.`);
+  const swatches = bands.some((band) => displays[resolve(row.display, band)].swatches);
+  const colourless = come.filter((value) => !hasSwatch(row.field, value));
+  if (swatches && colourless.length > 0)
+    effects.push(`${listed(colourless)} ${colourless.length === 1 ? "is new and has" : "are new and have"} no colour.`);
+  return effects;
+}
+
+function pageEffects(
+  { gone, fields }: CatalogueChange,
+  { collections, layouts, exceptions }: Pick<PagesDocument, "collections" | "layouts" | "exceptions">,
+): ImportEffect[] {
+  const titles = new Map(gone.map(({ id, title }) => [id, title]));
+  const lost = (conditions: readonly Condition[] | undefined) =>
+    (conditions ?? []).flatMap((condition) => {
+      const field = "field" in condition && fields.find((one) => one.field.key === condition.field);
+      if (!field) return [];
+      if (field.state === "gone")
+        return [`The field ${field.field.name}, which it asks for, is gone, so it finds nothing.`];
+      const asked = "options" in condition ? condition.options : [];
+      const missing = field.goneValues.filter((value) => asked.includes(identity(value)));
+      return missing.length === 0 ? [] : [`It asks for ${listed(missing)}, which no product states any longer.`];
+    });
+  const words = (place: string, all: readonly string[]) => all.map((one) => ({ place, words: one }));
+  return [
+    ...collections.flatMap(({ name, of }) => {
+      if (of.by === "conditions") return words(`Collection ${name}`, lost(of.conditions));
+      if (of.by !== "hand") return [];
+      const missing = of.products.flatMap((id) => titles.get(id) ?? []);
+      const one = missing.length === 1;
+      return missing.length === 0
+        ? []
+        : words(`Collection ${name}`, [`${listed(missing)}, picked by hand, ${one ? "is" : "are"} gone.`]);
     }),
-  );
+    ...Object.entries(layouts).flatMap(([kind, layout]) => words(`All pages: ${kind}`, lost(layout?.within))),
+    ...Object.entries(exceptions).flatMap(([address, layout]) => words(`Page ${address}`, lost(layout.within))),
+  ];
 }
 
 /** The first few by name, the rest by number. */

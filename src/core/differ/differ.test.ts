@@ -13,6 +13,7 @@ import { tokens } from "../look/tokens.ts";
 import * as mendEdits from "../mend/edit.ts";
 import { mendsKind } from "../mend/kind.ts";
 import * as pageEdits from "../page/edit.ts";
+import { copySettings } from "../panel/copy-settings.ts";
 import * as panelEdits from "../panel/edit.ts";
 import * as optionEdits from "../panel/option-edit.ts";
 import { facetRows, newFacet } from "../panel/panel.ts";
@@ -40,11 +41,13 @@ const demo: WholeShop = {
 const words = (after: WholeShop, before = demo) =>
   shopDifferences(before, after).map((one) => `${one.where}: ${one.words}`);
 const [row, other] = facetRows(demoPanel);
+const light = facetRows(demoPanel).find((one) => one.id === "f-light");
 const token = tokens.get("tile.radius");
 const colour = tokens.get("ink");
 const [collection] = demoPages.collections;
 const [article] = demoPages.articles;
-if (!row || !other || !token || !colour || !collection || !article) throw new Error("The demo has all of these.");
+if (!row || !other || !light || !token || !colour || !collection || !article)
+  throw new Error("The demo has all of these.");
 const { id } = row;
 const options = [
   { id: "shade", label: "Shade", original: "Shade", products: 3 },
@@ -64,10 +67,7 @@ const panelCases: Case[] = [
   ["replaceRow", panelEdits.replaceRow({ ...row, label: "Replaced" }, "")],
   ["setMode", panelEdits.setMode({ ...row, mode: "any" }, "one", "")],
   ["setSetting", panelEdits.setSetting(id, "share", "half", "", "wide")],
-  [
-    "copySettings",
-    panelEdits.copySettings({ ...row, settings: { share: { wide: "third" } } }, new Set([other.id]), ""),
-  ],
+  ["copySettings", copySettings({ ...row, settings: { share: { wide: "third" } } }, [other], "")],
   ["setPlacement", panelEdits.setPlacement("wide", "right")],
   ["renamePanel", panelEdits.renamePanel("Another")],
   ["setBehaviour", panelEdits.setBehaviour("apply", "button")],
@@ -81,6 +81,9 @@ const optionCases: Case[] = [
   ["renameOption", optionEdits.renameOption({ id: "f-light", title: "" }, options[0], "Dark")],
   ["mergeOptions", optionEdits.mergeOptions({ id: "f-light", title: "" }, options)],
   ["moveOption", optionEdits.moveOption({ id: "f-light", title: "" }, "shade", "half shade", options)],
+  ["pickOptions", optionEdits.pickOptions({ id: "f-light", title: "" }, 1, options)],
+  ["placeOptions", optionEdits.placeOptions({ id: "f-light", title: "" }, ["shade"], 1, options)],
+  ["splitFacet", optionEdits.splitFacet(light, "Light", options.slice(0, 1))],
   ["relabelOptions", optionEdits.relabelOptions({ id: "f-light", title: "" }, { shade: "Dark" })],
 ] as unknown as Case[];
 const pageCases: Case[] = [
@@ -108,6 +111,7 @@ const lookCases: Case[] = [
   ["changeStyle", lookEdits.changeStyle(demoLook.styles[0]?.id ?? "", "", { name: "Renamed" })],
 ] as unknown as Case[];
 const swatchCases: Case[] = [
+  ["setWhole", swatchEdits.setWhole([{ value: ember, entry: { colours: ["#c23b22"] }, own: undefined }], "")],
   ["setColours", swatchEdits.setColours(ember, ["#c23b22"])],
   ["setDrawing", swatchEdits.setDrawing(ember, "stripes")],
   ["setPicture", swatchEdits.setPicture(ember, `/pictures/shop/${"a".repeat(64)}.png`)],

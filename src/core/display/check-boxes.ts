@@ -1,4 +1,5 @@
 import { type Display, listSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { tooMany } from "./suits.ts";
 
 /** Boxes to tick, one below the other. */
@@ -6,5 +7,7 @@ export const checkBoxes: Display = {
   label: "Check boxes",
   modes: ["any", "all"],
   settings: listSettings,
+  hands: pointing,
+  room: "lines",
   unsuited: (profile) => tooMany(profile, 500, "check boxes", "A slider, a dropdown or a search field suits them."),
 };

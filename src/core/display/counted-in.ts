@@ -4,9 +4,6 @@ import type { FacetSettings } from "../setting/settings.ts";
 /** The ranges of a number line that a facet is counted in, by its settings on a band. */
 export type RangeCounting = (settings: Pick<FacetSettings, "rangeBy" | "rangeCount" | "rangeLimits">) => RangeSpec;
 
-/** Stars and up: from four down to one. Common practice, no source. */
-const starsFrom = [4, 3, 2, 1];
-
 /**
  * By display, the ranges that it counts in. A shop page asks by it, so it stands apart from the definitions,
  * whose words are the designer's; each definition that counts in ranges takes its own from here.
@@ -14,7 +11,7 @@ const starsFrom = [4, 3, 2, 1];
 export const countedIn = {
   "price-ranges": ({ rangeBy, rangeCount, rangeLimits }) =>
     rangeBy === "typed" ? { limits: rangeLimits } : { by: rangeBy, parts: rangeCount },
-  stars: () => ({ from: starsFrom }),
+  stars: () => ({ by: "stars", parts: 4 }),
 } satisfies Record<string, RangeCounting>;
 
 /** How a display counts in ranges; undefined when it does not. @param display the name of any display */

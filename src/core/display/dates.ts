@@ -1,10 +1,13 @@
 import { type Display, rangeSettings } from "./display.ts";
+import { typing } from "./hands.ts";
 
 /** From one day to another. */
 export const dates: Display = {
   label: "Date range",
   modes: ["range"],
   settings: rangeSettings.filter((name) => name === "ends"),
+  hands: typing,
+  room: "control",
   unsuited: ({ field, options }) =>
     field.kind === "date"
       ? undefined

@@ -2,6 +2,7 @@ import type { FieldProfile } from "../evidence/profile.ts";
 import type { Mode } from "../match/question.ts";
 import type { SettingName } from "../setting/settings.ts";
 import type { RangeCounting } from "./counted-in.ts";
+import type { Hands, Room } from "./hands.ts";
 
 /** The facts of one way to show a facet. How it looks is the storefront's; a view of the same name stands there. */
 export interface Display {
@@ -11,6 +12,9 @@ export interface Display {
   modes: readonly [Mode, ...Mode[]];
   /** Settings that it heeds beside those of every facet; see {@link commonSettings}. */
   settings: readonly SettingName[];
+  /** What an answer asks of the hands, and how it takes up room; a rehearsal goes by both. */
+  hands: Hands;
+  room: Room;
   /** It shows what the swatch book holds of a value. Default: it does not. */
   swatches?: true;
   /** The ranges that its facet is counted in; absent where options or one range are counted. */

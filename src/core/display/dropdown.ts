@@ -1,4 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
+import { opening } from "./hands.ts";
 import { tooMany } from "./suits.ts";
 
 /** A list behind a button. */
@@ -6,5 +7,7 @@ export const dropdown: Display = {
   label: "Dropdown",
   modes: ["any", "all", "one", "tree"],
   settings: [...optionSettings, "searchInside"],
+  hands: opening,
+  room: "control",
   unsuited: (profile) => tooMany(profile, 2000, "a dropdown", "A slider or a search field suits them."),
 };

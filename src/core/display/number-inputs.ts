@@ -1,4 +1,5 @@
 import { type Display, rangeSettings } from "./display.ts";
+import { typing } from "./hands.ts";
 import { noNumbers } from "./suits.ts";
 
 /** Two fields to type the ends of a range into. */
@@ -6,5 +7,7 @@ export const numberInputs: Display = {
   label: "Number inputs",
   modes: ["range"],
   settings: [...rangeSettings, "values"],
+  hands: typing,
+  room: "control",
   unsuited: (profile) => noNumbers(profile, "A pair of inputs"),
 };

@@ -1,4 +1,5 @@
 import { type Display, swatchSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
 /** Pictures or logos in tiles. */
@@ -6,6 +7,8 @@ export const pictureTiles: Display = {
   label: "Picture tiles and logos",
   modes: ["any", "all", "one"],
   settings: swatchSettings,
+  hands: pointing,
+  room: "rows",
   swatches: true,
   unsuited: (profile) =>
     isNumberLine(profile, "They have no pictures; a slider or tiles suit them.") ??

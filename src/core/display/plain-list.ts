@@ -1,4 +1,5 @@
 import { type Display, listSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { tooMany } from "./suits.ts";
 
 /** Words alone, of which the chosen are set strong. */
@@ -6,5 +7,7 @@ export const plainList: Display = {
   label: "Plain list",
   modes: ["any", "all", "one"],
   settings: listSettings,
+  hands: pointing,
+  room: "lines",
   unsuited: (profile) => tooMany(profile, 500, "a list", "A dropdown or a search field suits them."),
 };

@@ -1,4 +1,5 @@
 import { type Display, listSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { tooMany } from "./suits.ts";
 
 /** Boxes are radio buttons wherever only one can be chosen. */
@@ -6,5 +7,7 @@ export const radioButtons: Display = {
   label: "Radio buttons",
   modes: ["one"],
   settings: listSettings,
+  hands: pointing,
+  room: "lines",
   unsuited: (profile) => tooMany(profile, 200, "radio buttons", "A dropdown for one suits them."),
 };

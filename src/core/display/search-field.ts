@@ -1,4 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
+import { searching } from "./hands.ts";
 import { isNumberLine } from "./suits.ts";
 
 /** A field that finds options by name. */
@@ -6,6 +7,8 @@ export const searchField: Display = {
   label: "Search field",
   modes: ["any", "all", "one"],
   settings: optionSettings,
+  hands: searching,
+  room: "control",
   unsuited: (profile) =>
     isNumberLine(profile, "A slider or number inputs suit them.") ??
     (profile.options < 8

@@ -1,4 +1,5 @@
 import { type Display, rangeSettings } from "./display.ts";
+import { dragging } from "./hands.ts";
 import { noNumbers } from "./suits.ts";
 
 /** Two handles over a histogram. */
@@ -6,5 +7,7 @@ export const slider: Display = {
   label: "Slider",
   modes: ["range"],
   settings: [...rangeSettings, "scale", "histogram", "bubbles", "values"],
+  hands: dragging,
+  room: "range",
   unsuited: (profile) => noNumbers(profile, "A slider"),
 };

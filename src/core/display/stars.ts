@@ -1,5 +1,6 @@
 import { countedIn } from "./counted-in.ts";
 import type { Display } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { noNumbers } from "./suits.ts";
 
 /** So many stars and up. */
@@ -7,14 +8,16 @@ export const stars: Display = {
   label: "Stars and up",
   modes: ["range"],
   settings: ["counting", "deadEnd"],
+  hands: pointing,
+  room: "lines",
   countedIn: countedIn.stars,
   unsuited: (profile) => {
     const fault = noNumbers(profile, "Stars");
     if (fault) return fault;
     const { field, min, max } = profile;
     if (field.kind === "date") return "The values are days. A date range suits them.";
-    return (min ?? 0) < 0 || (max ?? 0) > 5
-      ? `Stars go from 0 to 5 and the values from ${min} to ${max}. A slider or price ranges suit them.`
+    return (min ?? 0) < 0 || (max ?? 0) > 10
+      ? `Stars go from 0 to 5, or to 10 points, and the values from ${min} to ${max}. A slider or price ranges suit them.`
       : undefined;
   },
 };

@@ -1,4 +1,5 @@
 import { type Display, listSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
 /** Boxes to tick with a swatch beside the words. */
@@ -6,6 +7,8 @@ export const swatchBoxes: Display = {
   label: "Check boxes with a swatch",
   modes: ["any", "all", "one"],
   settings: [...listSettings, "shape", "edge"],
+  hands: pointing,
+  room: "lines",
   swatches: true,
   unsuited: (profile) =>
     isNumberLine(profile, "They have no colours; a slider or tiles suit them.") ??

@@ -1,4 +1,5 @@
 import { type Display, swatchSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
 /** Colours and pictures by themselves. */
@@ -6,6 +7,8 @@ export const swatches: Display = {
   label: "Colour swatches",
   modes: ["any", "all", "one"],
   settings: swatchSettings,
+  hands: pointing,
+  room: "rows",
   swatches: true,
   unsuited: (profile) =>
     isNumberLine(profile, "They have no colours; a slider or tiles suit them.") ??

@@ -1,10 +1,13 @@
 import type { Display } from "./display.ts";
+import { pointing } from "./hands.ts";
 
 /** On for yes, off for no choice at all. */
 export const yesNoSwitch: Display = {
   label: "Switch",
   modes: ["any", "one"],
   settings: ["counting", "deadEnd"],
+  hands: pointing,
+  room: "control",
   unsuited: ({ options }) =>
     options > 2
       ? `A switch is for yes or no, and there are ${options.toLocaleString("en")} values. Tiles or check boxes suit them.`

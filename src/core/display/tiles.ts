@@ -1,4 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { tooLong, tooMany } from "./suits.ts";
 
 /** Short texts in boxes. */
@@ -6,6 +7,8 @@ export const tiles: Display = {
   label: "Tiles",
   modes: ["any", "all", "one"],
   settings: [...optionSettings, "searchInside", "foldAfter", "maxHeight"],
+  hands: pointing,
+  room: "rows",
   unsuited: (profile) =>
     tooMany(profile, 100, "tiles", "A slider or a dropdown suits them.") ?? tooLong(profile, 40, "a tile"),
 };

@@ -1,4 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
+import { pointing } from "./hands.ts";
 import { tooLong, tooMany } from "./suits.ts";
 
 /** A bar of buttons that stay pressed. */
@@ -6,6 +7,8 @@ export const toggles: Display = {
   label: "Toggle buttons",
   modes: ["any", "all", "one"],
   settings: optionSettings,
+  hands: pointing,
+  room: "rows",
   unsuited: (profile) =>
     tooMany(profile, 8, "buttons in one bar", "Tiles or check boxes suit them.") ?? tooLong(profile, 24, "a button"),
 };

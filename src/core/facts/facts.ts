@@ -27,6 +27,8 @@ export interface Facts extends Engine {
   modeExample(facet: Pick<Facet, "field" | "merges">): Awaitable<ModeExample | undefined>;
   /** Of the pairs of a field's most frequent options, how many no product states together. */
   deadPairs(facet: Pick<Facet, "field" | "merges">): Awaitable<PairCount>;
+  /** How much two fields say the same, from 0 to 1; see {@link agreement}. */
+  agreement(field: string, other: string): Awaitable<number>;
   /** How many products state a number of a field outside of a range. */
   outside(field: string, range: Range): Awaitable<number>;
   /** How many variants state an option of a variant-level field; 0 for a product-level one. */

@@ -1,3 +1,4 @@
+import { agreement, saidOf } from "../evidence/agreement.ts";
 import { detailField, type FieldDetail } from "../evidence/field-detail.ts";
 import { deadPairs, type ModeExample, modeExample, type PairCount } from "../evidence/mode-example.ts";
 import { type FieldProfile, profileField } from "../evidence/profile.ts";
@@ -9,11 +10,16 @@ import type { Range } from "../numbers/range-schema.ts";
 import type { PageFacts } from "../page/value-pages.ts";
 import type { Facts } from "./facts.ts";
 
+/** Products whose fields are compared with each other, at most. */
+const mostCompared = 5000;
+
 /** The facts of a catalogue that is here, each worked out when it is first asked for. */
 export class LocalFacts implements Facts {
   readonly index: CatalogueIndex;
   readonly engine: LocalEngine;
   #pageFacts: PageFacts | undefined;
+  #said = new Map<string, Int32Array>();
+  #agreements = new Map<string, number>();
   #profiles: readonly FieldProfile[] | undefined;
 
   constructor(index: CatalogueIndex, engine: LocalEngine = new LocalEngine(index)) {
@@ -69,6 +75,26 @@ export class LocalFacts implements Facts {
       if (own.some((value) => value < min || value > max)) found.add(level === "variant" ? productOf[record] : record);
     }
     return found.size;
+  }
+
+  agreement(field: string, other: string): number {
+    const name = [field, other].sort().join("\n");
+    const known = this.#agreements.get(name);
+    if (known !== undefined) return known;
+    const share = agreement(this.#saidOf(field), this.#saidOf(other));
+    this.#agreements.set(name, share);
+    return share;
+  }
+
+  /** What some of the products say of a field, evenly over the catalogue. */
+  #saidOf(key: string): Int32Array {
+    const known = this.#said.get(key);
+    if (known) return known;
+    const field = this.index.field(key);
+    const step = Math.max(1, Math.ceil(this.index.products / mostCompared));
+    const said = field ? saidOf(this.index.catalogue, field).filter((_, p) => p % step === 0) : new Int32Array();
+    this.#said.set(key, said);
+    return said;
   }
 
   variantsStating(key: string, option: string): number {

@@ -13,9 +13,11 @@ import { panelKind } from "../panel/kind.ts";
 import { allOptions } from "../panel/options.ts";
 import { emptyPanel, newFacet } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument, Row } from "../panel/panel-schema.ts";
+import { newPiece } from "../panel/pieces.ts";
 import type { Finding } from "./finding.ts";
 import { findFindings, findingKinds } from "./findings.ts";
 import type { Measures } from "./measure.ts";
+import { isPlaceholder } from "./placeholder-text.ts";
 import { looksRaw, readable } from "./raw-labels.ts";
 import { remedyEdit } from "./remedy.ts";
 
@@ -56,7 +58,8 @@ async function mended(
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(now)))).toEqual(now);
     // What was measured before says nothing of what is after it.
     expect((await find(index, now, selection)).filter((one) => one.kind === kind)).toEqual([]);
-    expect(edit?.words).toBe(`Put right: ${finding.words}`);
+    // History names what was done, not what was wrong.
+    expect(edit?.words.toLowerCase()).toContain(finding.remedy.words.toLowerCase());
   }
   return finding.words;
 }
@@ -174,6 +177,67 @@ describe("findings", () => {
       "Dark green",
     ]);
     expect(["Half shade", "H4 hardy", "9 cm", "Sea green / white"].some(looksRaw)).toBe(false);
+  });
+
+  it("more options than a shopper reads, with nothing to find one by", async () => {
+    const panel = panelOf(newFacet("t", "title", "check-boxes", "any", { foldAfter: { wide: 0 } }));
+    expect(await mended(twentyOne, panel, "many-options")).toBe(
+      "title has 21 options, more than a shopper reads, and nothing to find one by.".replace("title", "Title"),
+    );
+    const few = panelOf(newFacet("l", "light", "check-boxes", "any"));
+    expect((await find(nursery, few)).map(({ kind }) => kind)).not.toContain("many-options");
+  });
+
+  it("months by name", async () => {
+    const panel = panelOf(newFacet("m", "in-flower", "check-boxes", "any", { order: "name" }));
+    expect(await mended(nursery, panel, "meaningless-order")).toBe(
+      "In flower lists months by name: April stands before August.",
+    );
+  });
+
+  it("two facets that say the same, a slider that parts nothing, and products that are all called the same", async () => {
+    const rows = Array.from(
+      { length: 400 },
+      (_, i) => `p${i},${i < 300 ? "Thing" : `Thing ${i}`},c${i % 4},k${i % 4},7`,
+    );
+    const index = new CatalogueIndex(
+      readCatalogue(new TextEncoder().encode(`product_id,title,class,kind,weight\n${rows.join("\n")}\n`)).catalogue,
+    );
+    const twice = panelOf(newFacet("c", "class", "check-boxes", "any"), newFacet("k", "kind", "check-boxes", "any"));
+    expect(await mended(index, twice, "same-question")).toMatch(
+      /^kind says what class says: who knows one knows 9\d %/,
+    );
+    const slider = panelOf(newFacet("w", "weight", "slider", "range"));
+    expect(await mended(index, slider, "one-bar")).toBe(
+      "weight: all 400 products that state it lie in one bar, so the slider parts nothing.",
+    );
+    expect(await mended(index, twice, "same-titles")).toBe(
+      "300 of 400 products are called “Thing”, so that shoppers can't tell them apart.",
+    );
+    const other = panelOf(newFacet("l", "light", "check-boxes", "any"), newFacet("b", "brand", "check-boxes", "any"));
+    expect((await find(nursery, other)).map(({ kind }) => kind)).toEqual(["sold-out-stay"]);
+  });
+
+  it("texts that no shopper should read", async () => {
+    const named = { ...newFacet("s", "size", "tiles", "any"), label: "leaf_size" };
+    expect(await mended(twentyOne, panelOf(named), "placeholder-text")).toBe(
+      "Shoppers read “leaf_size” as the title of a facet.",
+    );
+    const text = newPiece("text", "t");
+    expect(await mended(twentyOne, panelOf(text), "placeholder-text")).toBe(
+      "Shoppers read “A few words for shoppers.”.",
+    );
+    expect(["_", "id", "Unnamed: 0", "TODO", "field 3", "N/A", ""].every(isPlaceholder)).toBe(true);
+    expect(["Size", "Idea", "Test tubes", "Todos Santos", "XL"].some(isPlaceholder)).toBe(false);
+  });
+
+  it("ends that stand the wrong way round", async () => {
+    const panel = panelOf(
+      newFacet("p", "price", "slider", "range", { ends: "typed", least: 5000, most: 0, scale: "bent" }),
+    );
+    expect(await mended(twentyOne, panel, "swapped-ends")).toBe(
+      "Price: its ends stand the wrong way round, 5000 before 0. Is it meant to go from 0 to 5000?",
+    );
   });
 
   it("tell their level, and those that need a browser's measures find nothing without", async () => {

@@ -10,15 +10,22 @@ import type { DrawnIn, Finding, FindingKind } from "./finding.ts";
 import { hardToSee } from "./hard-to-see.ts";
 import { jumps } from "./jumps.ts";
 import { lowReach } from "./low-reach.ts";
+import { manyOptions } from "./many-options.ts";
+import { meaninglessOrder } from "./meaningless-order.ts";
 import type { Measures } from "./measure.ts";
 import { noPhonePanel } from "./no-phone-panel.ts";
 import { noValues } from "./no-values.ts";
+import { oneBar } from "./one-bar.ts";
+import { placeholderText } from "./placeholder-text.ts";
 import { rawLabels } from "./raw-labels.ts";
+import { sameQuestion } from "./same-question.ts";
+import { sameTitles } from "./same-titles.ts";
 import { soldOutStay } from "./sold-out-stay.ts";
 import { staleNames } from "./stale-names.ts";
 import { steadyCounts } from "./steady-counts.ts";
 import { stretchedScale } from "./stretched-scale.ts";
 import { styleGone } from "./style-gone.ts";
+import { swappedEnds } from "./swapped-ends.ts";
 import { tooHigh } from "./too-high.ts";
 import { typedEnds } from "./typed-ends.ts";
 
@@ -31,10 +38,17 @@ export const findingKinds: readonly FindingKind[] = [
   deadEndsKept,
   allOfDeadPairs,
   typedEnds,
+  swappedEnds,
   stretchedScale,
+  oneBar,
+  manyOptions,
+  meaninglessOrder,
+  sameQuestion,
   tooHigh,
   jumps,
   rawLabels,
+  placeholderText,
+  sameTitles,
   soldOutStay,
   noPhonePanel,
   farProducts,

@@ -1,6 +1,15 @@
 import type { Band, Banded } from "../band/band.ts";
 import type { FieldProfile } from "../evidence/profile.ts";
-import { addRow, facetEdit, type PanelEdit, removeRow, setMode, setOptionStyle, setPlacement } from "../panel/edit.ts";
+import {
+  addRow,
+  facetEdit,
+  type PanelEdit,
+  removeRow,
+  setLabel,
+  setMode,
+  setOptionStyle,
+  setPlacement,
+} from "../panel/edit.ts";
 import { forgetValues, relabelOptions } from "../panel/option-edit.ts";
 import { isFacet } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
@@ -21,6 +30,8 @@ export type Remedy =
   | { do: "mode"; row: string; mode: "any" }
   | { do: "style"; row: string }
   | { do: "add"; field: string }
+  | { do: "label"; row: string; text: string }
+  | { do: "swap-ends"; row: string }
   | { do: "forget"; row: string; values: readonly string[] }
   | { do: "relabel"; row: string; labels: Readonly<Record<string, string>> }
   | { do: "place"; band: Band; placement: Placement };
@@ -28,12 +39,15 @@ export type Remedy =
 /** The edit that puts a finding right; undefined when what it is about is no longer there. */
 export function remedyEdit(
   panel: PanelDocument,
-  { remedy, words }: Found,
+  { remedy }: Pick<Found, "remedy">,
   profileOf: (field: string) => FieldProfile | undefined,
 ): PanelEdit | undefined {
   if (!remedy) return undefined;
   const { step } = remedy;
-  const named = (edit: PanelEdit): PanelEdit => ({ ...edit, words: `Put right: ${words}` });
+  const named = (edit: PanelEdit, facet = ""): PanelEdit => ({
+    ...edit,
+    words: facet && !remedy.words.includes(facet) ? `${facet}: ${lowered(remedy.words)}` : remedy.words,
+  });
   if (step.do === "place") return named(setPlacement(step.band, step.placement));
   if (step.do === "add") {
     const profile = profileOf(step.field);
@@ -42,8 +56,10 @@ export function remedyEdit(
     return named(addRow({ ...row, id: freeId(panel.rows, row.id) }, profile.field.name));
   }
   const row = panel.rows.filter(isFacet).find(({ id }) => id === step.row);
-  return row && named(facetRemedy(row, step));
+  return row && named(facetRemedy(row, step), row.label || (profileOf(row.field)?.field.name ?? row.field));
 }
+
+const lowered = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" }>): PanelEdit {
   switch (step.do) {
@@ -53,6 +69,17 @@ function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" 
       return setMode(row, step.mode, "");
     case "style":
       return setOptionStyle(row.id, undefined, "");
+    case "label":
+      return setLabel(row.id, step.text, "");
+    case "swap-ends":
+      return facetEdit("", row.id, (one) => {
+        const { least, most } = one.settings;
+        one.settings = {
+          ...one.settings,
+          ...(most === undefined ? {} : { least: most }),
+          ...(least === undefined ? {} : { most: least }),
+        };
+      });
     case "forget":
       return forgetValues({ id: row.id, title: "" }, new Set(step.values));
     case "relabel":

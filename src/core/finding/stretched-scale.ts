@@ -25,7 +25,7 @@ export const stretchedScale = inEachFacet({
     return {
       row: row.id,
       words: `${title}: half of the values lie on the first ${Math.max(1, Math.round(part * 100))} % of the scale, since a few are far above.`,
-      remedy: { words: "Bend the scale", step: { do: "set", row: row.id, setting: "scale", value: "bent" } },
+      remedy: { words: "Give low values more room", step: { do: "set", row: row.id, setting: "scale", value: "bent" } },
     };
   },
 });

@@ -10,7 +10,14 @@ export interface PlacedDocument {
 }
 
 /** Every document of a whole shop. */
-export const eachDocument = ({ shop, pages, swatches, mends, panels, looks }: WholeShop): PlacedDocument[] => [
+export const eachDocument = ({
+  shop,
+  pages,
+  swatches,
+  mends,
+  panels,
+  looks,
+}: Omit<WholeShop, "catalogue">): PlacedDocument[] => [
   { kind: kinds.shop, slug: undefined, document: shop },
   { kind: kinds.pages, slug: undefined, document: pages },
   { kind: kinds.swatches, slug: undefined, document: swatches },

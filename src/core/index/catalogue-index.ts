@@ -3,6 +3,7 @@ import type { Field } from "../catalogue/field.ts";
 import { valuePlaces } from "../catalogue/value-order.ts";
 import { type Bitmap, bitmapOf, emptyBitmap, fullBitmap, set } from "./bitmap.ts";
 import { indexNumbers, indexOptions, levelOf, type NumberIndex, type OptionIndex } from "./facet-index.ts";
+import { kept } from "./kept.ts";
 import type { Level, Merge } from "./option-schema.ts";
 import { TextIndex } from "./text-index.ts";
 
@@ -10,6 +11,9 @@ import { TextIndex } from "./text-index.ts";
 export type Shape = "options" | "tree" | "numbers";
 
 const noColumn: Column = { spellings: [], starts: new Uint32Array(1), codes: new Uint32Array() };
+
+/** Fields with merged options that are kept; merges are the asker's, so there is no end to them. */
+const mostMerged = 100;
 
 /**
  * A catalogue made ready for matching and counting. Each field is coded when it is first asked for
@@ -22,6 +26,7 @@ export class CatalogueIndex {
   #fields: Map<string, Field>;
   #levels = new Map<string, Level>();
   #options = new Map<string, OptionIndex>();
+  #merged = new Map<string, OptionIndex>();
   #numbers = new Map<string, NumberIndex>();
   #stating = new Map<string, { level: Level; bits: Bitmap }>();
   #places = new Map<string, Float64Array>();
@@ -47,10 +52,10 @@ export class CatalogueIndex {
 
   /** A field as options; see {@link indexOptions}. */
   options(key: string, tree = false, merges: readonly Merge[] = []): OptionIndex {
-    const name = merges.length === 0 ? `${tree} ${key}` : `${tree} ${key} ${JSON.stringify(merges)}`;
-    return kept(this.#options, name, () =>
-      indexOptions(this.catalogue, this.#known(key), this.level(key), tree, merges),
-    );
+    const make = () => indexOptions(this.catalogue, this.#known(key), this.level(key), tree, merges);
+    if (merges.length === 0) return kept(this.#options, `${tree} ${key}`, make);
+    const name = `${tree} ${key} ${JSON.stringify(merges)}`;
+    return kept(this.#merged, name, make, mostMerged);
   }
 
   numbers(key: string): NumberIndex {
@@ -106,13 +111,4 @@ export class CatalogueIndex {
     if (!field) throw new RangeError(`There is no field “${key}” in this catalogue.`);
     return field;
   }
-}
-
-function kept<T>(store: Map<string, T>, key: string, make: () => T): T {
-  let value = store.get(key);
-  if (value === undefined) {
-    value = make();
-    store.set(key, value);
-  }
-  return value;
 }

@@ -40,6 +40,7 @@ export interface NumberIndex {
 /** Variant-level when any product has variants that disagree; one that states nothing disagrees with one that does. */
 export function levelOf(catalogue: Catalogue, field: Field): Level {
   if (isAlwaysVariant(field.role)) return "variant";
+  if (field.level) return field.level;
   const column = catalogue.columns.get(field.key);
   if (!column) return "product";
   const ids = valueNumbers(column.spellings);

@@ -1,8 +1,9 @@
 import type { InferType } from "yup";
+import { fieldLevels } from "../catalogue/field-names.ts";
 import { exact, listOf, someText, text } from "../document/schema.ts";
 
 /** Whether a facet's records are whole products or single variants. */
-export const levels = ["product", "variant"] as const;
+export const levels = fieldLevels;
 export type Level = (typeof levels)[number];
 
 /** One answer within a facet. */

@@ -25,6 +25,8 @@ export const cardSchema = exact({
   brand: text(100_000).optional(),
   /** Address of a picture that is safe to load. */
   image: text(10_000).optional(),
+  /** Where there is none: a few values that the product states. */
+  facts: listOf(text(100), 3).optional().default(undefined),
   /** The lowest present price, whether other variants cost more, and then how much at most. */
   price: amount(),
   from: yes(),

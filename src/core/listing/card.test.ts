@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { readCatalogue } from "../catalogue/read.ts";
+import { readCatalogue, readTable } from "../catalogue/read.ts";
+import { suggestReading } from "../catalogue/suggest-reading.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { isSafePicture } from "../safe/safe-address.ts";
 import { cardOf } from "./card.ts";
@@ -29,5 +30,22 @@ describe("cards", () => {
       "/\t/host/a.png",
     ])
       expect(isSafePicture(address)).toBe(false);
+  });
+});
+
+describe("a card without a picture", () => {
+  it("tells a few short values in its place: colour and brand first, none twice, no sentences, numbers or tags", () => {
+    const csv = `product_id,title,brand,tags,price,Colour,Care,Size,image
+a,A,Wick,new,8,Sea green,"Wash it by hand, and only in rain water from the roof",XL,
+b,B,Wick,new,8,Wick,,,/b.png
+`;
+    const { catalogue } = readCatalogue(new TextEncoder().encode(csv), {
+      reading: suggestReading(readTable(new TextEncoder().encode(csv))).map((column, at) =>
+        at === 5 ? { ...column, kind: "colour" as const } : column,
+      ),
+    });
+    const [one, other] = [0, 1].map((p) => cardOf(new CatalogueIndex(catalogue), p));
+    expect(one?.facts).toEqual(["Sea green", "Wick", "XL"]);
+    expect(other).not.toHaveProperty("facts");
   });
 });

@@ -4,6 +4,7 @@ import { parseNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { isSafePicture } from "../safe/safe-address.ts";
 import type { Card, CardVariant } from "./card-schema.ts";
+import { factsOf } from "./facts-of.ts";
 import { variantLabel } from "./variant-label.ts";
 
 /** What is wanted on a card beside what every card has. */
@@ -37,11 +38,13 @@ export function cardOf(
   );
   const lead = cheapest ?? shown[0];
   const image = read(index, "image", first + (lead?.at ?? 0)) ?? read(index, "image", first);
+  const picture = image !== undefined && isSafePicture(image) ? image : undefined;
   return {
     id: catalogue.productIds[product] ?? "",
     title: titleOf(catalogue, product),
     brand: read(index, "brand", first),
-    image: image !== undefined && isSafePicture(image) ? image : undefined,
+    image: picture,
+    ...(picture === undefined ? { facts: factsOf(index, first + (lead?.at ?? 0)) } : {}),
     price: cheapest?.price,
     ...ends(priced.flatMap(({ price }) => price ?? [])),
     was: cheapest?.was,

@@ -15,8 +15,8 @@ const counts = () =>
     (value): value is ArrayLike<number> => Array.isArray(value) || ArrayBuffer.isView(value),
   ).required();
 
-/** Counts in equal bins: bin `i` holds values from `from + i × width` up to, but without, the next; the last one with. A product counts once in a bin. */
-const histogram = exact({ from: number(), width: number(), counts: listOf(whole(), 1000) });
+/** Counts in bins: bin `i` holds values from `edges[i]` up to, but without, the next edge; the last one with. A product counts once in a bin. */
+const histogram = exact({ edges: listOf(number(), 1001), counts: listOf(whole(), 1000) });
 
 /** A range facet's ends, null when nothing matches, and how the values lie between them. */
 const rangeAnswer = exact({

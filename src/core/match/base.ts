@@ -3,6 +3,7 @@ import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { NumberIndex } from "../index/facet-index.ts";
 import type { Level } from "../index/option-schema.ts";
 import type { SearchedField } from "../index/search-schema.ts";
+import { holds } from "../numbers/range.ts";
 import type { Range } from "../numbers/range-schema.ts";
 import type { Clause, Condition } from "./question.ts";
 
@@ -90,11 +91,9 @@ function recordsOf(
 export function inRange({ starts, values }: NumberIndex, range: Range): Bitmap {
   const size = starts.length - 1;
   const bits = emptyBitmap(size);
-  const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = range;
   for (let record = 0; record < size; record++) {
     for (let i = starts[record] ?? 0; i < (starts[record + 1] ?? 0); i++) {
-      const value = values[i] ?? 0;
-      if (value >= min && value <= max) set(bits, record);
+      if (holds(range, values[i] ?? 0)) set(bits, record);
     }
   }
   return bits;

@@ -28,8 +28,8 @@ export const pageKey = ({
 }): string => JSON.stringify([within, searching ?? null]);
 
 /** Names what does not change with the selection for one facet. */
-export const facetName = ({ field, mode, merges, ranges }: Facet): string =>
-  JSON.stringify([field, mode, merges ?? null, ranges ?? null]);
+export const facetName = ({ field, mode, merges, ranges, bent }: Facet): string =>
+  JSON.stringify([field, mode, merges ?? null, ranges ?? null, bent ?? false]);
 
 /**
  * Puts an answer together with what does not change. Facets whose field the catalogue lacks have no answer.

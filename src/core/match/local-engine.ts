@@ -1,12 +1,14 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { kept } from "../index/kept.ts";
 import type { SearchedField } from "../index/search-schema.ts";
 import { cardOf } from "../listing/card.ts";
-import type { Answer, WireAnswer } from "./answer.ts";
+import type { Range } from "../numbers/range-schema.ts";
+import type { Answer, WireAnswer, WireFacet } from "./answer.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
 import type { Matcher } from "./matcher.ts";
 import { byPlace, byRelevance, sortProducts } from "./order.ts";
 import { PageCounts } from "./page-counts.ts";
-import type { Clause, Question } from "./question.ts";
+import type { Clause, Facet, Question } from "./question.ts";
 import { bestMatch, pickedOrder } from "./sort-keys.ts";
 import { takeBacks } from "./take-back.ts";
 
@@ -16,6 +18,18 @@ const mostPages = 40;
 /** The words that a page and a shopper search for, together. */
 const wordsIn = (within: readonly Clause[], text: string): string =>
   [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text].join(" ").trim();
+
+/** See {@link LocalEngine.look}. */
+export interface Look {
+  /** Products that match. */
+  total: number;
+  /** Their numbers, in the question's order. */
+  found(): Uint32Array;
+  /** Live counts of a facet, in the order of its options or ranges. */
+  counts(facet: Facet): WireFacet["live"];
+  /** How many products match with a range in the place of one field's choice. */
+  within(field: string, range: Range): number;
+}
 
 /** The engine that computes where it stands: in the page, in a worker or on the server. */
 export class LocalEngine implements Engine {
@@ -76,6 +90,24 @@ export class LocalEngine implements Engine {
     return Array.from(this.#ordered(matcher.productIds(), matcher, question), (product) => productIds[product] ?? "");
   }
 
+  /**
+   * A question worked out step by step, for who asks more than once: its counts are those of an answer to it, made only
+   * where they are wanted.
+   */
+  look(question: Question): Look {
+    const { facets, selection, within, searching } = question;
+    const page = this.page(within, searching);
+    const known = facets.filter((facet) => this.index.field(facet.field) !== undefined);
+    const matcher = page.matcher(known, selection);
+    const counts = new Map<string, WireFacet["live"]>();
+    return {
+      total: matcher.size(),
+      found: () => this.#ordered(matcher.productIds(), matcher, question),
+      counts: (facet) => kept(counts, facetName(facet), () => page.count(matcher, facet).live, known.length + 1),
+      within: (field, range) => matcher.sizeWith(field, range),
+    };
+  }
+
   /** Whether the catalogue has a product of an id. */
   hasProduct(id: string): boolean {
     this.#ids ??= new Set(this.index.catalogue.productIds);
@@ -95,12 +127,6 @@ export class LocalEngine implements Engine {
   /** A page by what it asks of its products, with what was counted on it. */
   page(within: readonly Clause[], searching?: readonly SearchedField[]): PageCounts {
     const name = pageKey({ within, searching });
-    const page = this.#pages.get(name) ?? new PageCounts(this.index, within, searching);
-    // A map keeps the order in which its keys were put in.
-    this.#pages.delete(name);
-    this.#pages.set(name, page);
-    const [oldest] = this.#pages.keys();
-    if (this.#pages.size > mostPages && oldest !== undefined) this.#pages.delete(oldest);
-    return page;
+    return kept(this.#pages, name, () => new PageCounts(this.index, within, searching), mostPages);
   }
 }

@@ -1,5 +1,6 @@
 import type { Field } from "../catalogue/field.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { kept } from "../index/kept.ts";
 import type { SearchedField } from "../index/search-schema.ts";
 import type { SteadyFacet, WireFacet } from "./answer.ts";
 import { type Base, baseOf, searchedIn } from "./base.ts";
@@ -10,6 +11,8 @@ import type { Clause, Facet, Selection } from "./question.ts";
 import { liveRange, rangeCounts, rangesOf } from "./range.ts";
 
 const histogramBins = 20;
+/** Facets whose unchanging part is kept; merges and limits are the asker's, so there is no end to them. */
+const mostSteady = 600;
 
 /** One page's products and what was counted over them, kept as long as the catalogue is the same. */
 export class PageCounts {
@@ -44,48 +47,49 @@ export class PageCounts {
       text.trim(),
       facets.filter(({ field }) => choices[field]).map((facet) => [facet, choices[facet.field]]),
     ]);
-    if (this.#live.chosen !== chosen) this.#live = { chosen, facets: new Map() };
+    if (this.#live.chosen !== chosen || this.#live.facets.size > mostSteady) this.#live = { chosen, facets: new Map() };
     const counted = this.#live.facets;
     const nothing = text.trim() === "" && facets.every(({ field }) => choices[field] === undefined);
     for (const facet of facets) {
       const name = facetName(facet);
-      if (!counted.has(name)) counted.set(name, this.#count(matcher, facet, nothing));
+      if (!counted.has(name)) counted.set(name, nothing ? this.#nothingChosen(facet) : this.count(matcher, facet));
     }
     return counted;
   }
 
-  /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */
-  steady(facet: Facet): SteadyFacet {
-    const name = facetName(facet);
-    let steady = this.#steady.get(name);
-    if (!steady) {
-      const nothing = this.#nothing;
-      const range = facet.mode === "range";
-      const ranges = range ? rangesOf(nothing, facet) : [];
-      steady = {
-        field: this.index.field(facet.field) as Field,
-        level: this.index.level(facet.field),
-        reach: reachCount(nothing, facet),
-        options: range ? [] : [...facetOptions(this.index, facet).options],
-        ranges,
-        counts: range ? rangeCounts(nothing, facet, ranges) : liveCounts(nothing, facet),
-        ...(range ? { range: liveRange(nothing, facet, histogramBins) } : {}),
-      };
-      this.#steady.set(name, steady);
-    }
-    return steady;
+  /** Nothing chosen is what the steady counts are of. */
+  #nothingChosen(facet: Facet): WireFacet {
+    const { counts, range } = this.steady(facet);
+    return { live: counts, ...(range ? { range } : {}) };
   }
 
-  #count(matcher: Matcher, facet: Facet, nothing: boolean): WireFacet {
-    // Nothing chosen is what the steady counts are of.
-    if (nothing) {
-      const { counts, range } = this.steady(facet);
-      return { live: counts, ...(range ? { range } : {}) };
-    }
+  /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */
+  steady(facet: Facet): SteadyFacet {
+    return kept(this.#steady, facetName(facet), () => this.#countSteady(facet), mostSteady);
+  }
+
+  #countSteady(facet: Facet): SteadyFacet {
+    const nothing = this.#nothing;
+    const range = facet.mode === "range";
+    const ranges = range ? rangesOf(nothing, facet) : [];
+    return {
+      field: this.index.field(facet.field) as Field,
+      level: this.index.level(facet.field),
+      reach: reachCount(nothing, facet),
+      options: range ? [] : [...facetOptions(this.index, facet).options],
+      ranges,
+      counts: range ? rangeCounts(nothing, facet, ranges) : liveCounts(nothing, facet),
+      ...(range ? { range: liveRange(nothing, facet, histogramBins) } : {}),
+    };
+  }
+
+  /** The counts of one facet that follow what is chosen. */
+  count(matcher: Matcher, facet: Facet): WireFacet {
     if (facet.mode !== "range") return { live: liveCounts(matcher, facet) };
     return {
       live: rangeCounts(matcher, facet, this.steady(facet).ranges),
-      range: liveRange(matcher, facet, histogramBins),
+      // The bins of the whole page, so that each can be told to be empty now.
+      range: liveRange(matcher, facet, this.steady(facet).range?.histogram?.edges ?? 0),
     };
   }
 }

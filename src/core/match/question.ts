@@ -19,7 +19,9 @@ const hasOptions = (value: unknown): boolean => typeof value === "object" && val
 /** Chosen options by their identities, in the order chosen, or a range. */
 const choice = lazy((value: unknown) => (hasOptions(value) ? chosenOptions : rangeSchema));
 
-const rangesByRule = exact({ by: oneOf(partings), parts: wholeIn(1, 50).required() });
+/** Stars and up part a rating of five stars, or of ten points. */
+const rules = [...partings, "stars"] as const;
+const rangesByRule = exact({ by: oneOf(rules), parts: wholeIn(1, 50).required() });
 const rangesBetween = exact({ limits: listOf(anyNumber().required(), 50) });
 const rangesUpwards = exact({ from: listOf(anyNumber().required(), 50) });
 
@@ -34,6 +36,8 @@ const facet = exact({
   mode: oneOf(modes),
   /** Values that are one option. */
   merges: listOf(mergeSchema, 500).optional().default(undefined),
+  /** Its values lie on a bent scale, and so do the bins that they are counted in. */
+  bent: boolean().strict().optional(),
   /** Ranges to be counted, for a facet whose mode is `range`. */
   ranges: lazy((value: unknown) => (value === undefined ? mixed<never>().optional() : rangeSpec.resolve({ value }))),
 });

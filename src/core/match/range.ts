@@ -1,8 +1,10 @@
 import type { NumberIndex } from "../index/facet-index.ts";
+import { binEdges, binOf } from "../numbers/bins.ts";
 import { rangesBetween, roundLimits } from "../numbers/price-ranges.ts";
+import { holds } from "../numbers/range.ts";
 import type { Range } from "../numbers/range-schema.ts";
+import { starsUp } from "../numbers/stars.ts";
 import { countAt } from "../numbers/tally.ts";
-import { roundStep } from "../numbers/ticks.ts";
 import type { Histogram, RangeAnswer } from "./answer.ts";
 import type { Matcher } from "./matcher.ts";
 import type { Facet } from "./question.ts";
@@ -11,9 +13,9 @@ import type { Facet } from "./question.ts";
  * Live ends and histogram of a range facet: over the values of the products that match the selection
  * without that facet, and for a variant-level field of those of their variants that satisfy the
  * other variant-level any-of, one-of and range choices.
- * @param bins about how many bins the histogram has; 0, the default, for none
+ * @param bins about how many bins the histogram has, or their edges; 0, the default, for none
  */
-export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer {
+export function liveRange(matcher: Matcher, facet: Facet, bins: number | readonly number[] = 0): RangeAnswer {
   const { index } = matcher;
   const { level, starts, values } = index.numbers(facet.field);
   const records = level === "product" ? matcher.productIds(facet.field) : matcher.variantIds(facet.field);
@@ -28,31 +30,25 @@ export function liveRange(matcher: Matcher, facet: Facet, bins = 0): RangeAnswer
   }
   if (min > max) return { min: null, max: null, histogram: null };
   if (bins === 0) return { min, max, histogram: null };
-  return {
-    min,
-    max,
-    histogram: histogram(
-      index.numbers(facet.field),
-      records,
-      level === "variant" ? index.productOf : undefined,
-      min,
-      max,
-      bins,
-    ),
-  };
+  const edges = typeof bins === "number" ? binEdges(min, max, bins, facet.bent) : bins;
+  const productOf = level === "variant" ? index.productOf : undefined;
+  return { min, max, histogram: histogram(index.numbers(facet.field), records, productOf, edges) };
 }
 
 /** The ranges that a facet is counted in, worked out over the values of a match where they follow a rule. */
 export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   if (!ranges) return [];
   if ("from" in ranges) return ranges.from.map((min) => ({ min }));
+  if ("by" in ranges && ranges.by === "stars") return starsUp(matcher.index.numbers(field).values);
   if ("limits" in ranges) return rangesBetween([...new Set(ranges.limits)].sort((a, b) => a - b));
   const { level, starts, values } = matcher.index.numbers(field);
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
   const found: number[] = [];
   for (const record of records)
     for (let at = starts[record] ?? 0; at < (starts[record + 1] ?? 0); at++) found.push(values[at] ?? 0);
-  return rangesBetween(roundLimits(Float64Array.from(found).sort(), ranges.parts, ranges.by));
+  return rangesBetween(
+    roundLimits(Float64Array.from(found).sort(), ranges.parts, ranges.by === "width" ? "width" : "products"),
+  );
 }
 
 /**
@@ -75,8 +71,7 @@ export function rangeCounts(matcher: Matcher, { field }: Facet, ranges: readonly
     for (let at = starts[records[i] ?? 0] ?? 0; at < (starts[(records[i] ?? 0) + 1] ?? 0); at++) {
       const value = values[at] ?? 0;
       for (let b = 0; b < ranges.length; b++) {
-        const { min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = ranges[b] ?? {};
-        if (last[b] === product || value < min || value > max) continue;
+        if (last[b] === product || !holds(ranges[b] ?? {}, value)) continue;
         last[b] = product;
         countAt(counts, b);
       }
@@ -90,25 +85,20 @@ function histogram(
   { starts, values }: NumberIndex,
   records: Uint32Array,
   productOf: Uint32Array | undefined,
-  min: number,
-  max: number,
-  bins: number,
+  edges: readonly number[],
 ): Histogram {
-  // Values too close together for a round width all stand in one bin.
-  const width = roundStep(max - min || 1, bins) || max - min || 1;
-  const from = Math.floor(min / width) * width;
-  const counts = new Array<number>(Math.max(1, Math.min(bins * 4, Math.ceil((max - from) / width)))).fill(0);
+  const counts = new Array<number>(Math.max(1, edges.length - 1)).fill(0);
   const last = new Int32Array(counts.length).fill(-1);
   for (let i = 0; i < records.length; i++) {
     const record = records[i] ?? 0;
     const product = productOf ? (productOf[record] ?? 0) : record;
-    for (let at = starts[records[i] ?? 0] ?? 0; at < (starts[(records[i] ?? 0) + 1] ?? 0); at++) {
-      const bin = Math.min(counts.length - 1, Math.floor(((values[at] ?? 0) - from) / width));
+    for (let at = starts[record] ?? 0; at < (starts[record + 1] ?? 0); at++) {
+      const bin = binOf(edges, values[at] ?? 0);
       // Variants of one product stand together, so a repeat is the last one seen.
       if (last[bin] === product) continue;
       last[bin] = product;
       counts[bin] = (counts[bin] ?? 0) + 1;
     }
   }
-  return { from, width, counts };
+  return { edges: [...edges], counts };
 }

@@ -13,10 +13,26 @@ export class RemoteEngine implements Engine {
     this.#send = send;
   }
 
-  async ask(question: Question): Promise<Answer> {
+  /** Takes over what an answer that was had elsewhere says that does not change, so that it is not sent again. */
+  learn(question: Question, { facets }: Answer): void {
+    const known = this.#knownOf(question);
+    for (const facet of question.facets) {
+      const answer = Object.hasOwn(facets, facet.field) ? facets[facet.field] : undefined;
+      if (!answer) continue;
+      const { counts, range, ...rest } = answer;
+      known.set(facetName(facet), { ...rest, counts: counts.steady, range: range?.steady });
+    }
+  }
+
+  #knownOf(question: Question): Map<string, SteadyFacet> {
     const page = pageKey(question);
     const known = this.#steady.get(page) ?? new Map<string, SteadyFacet>();
     this.#steady.set(page, known);
+    return known;
+  }
+
+  async ask(question: Question): Promise<Answer> {
+    const known = this.#knownOf(question);
     const has = question.facets.map(facetName).filter((name) => known.has(name));
     const wire = await this.#send({ ...question, has });
     for (const facet of question.facets) {
@@ -27,6 +43,9 @@ export class RemoteEngine implements Engine {
   }
 }
 
-/** An answer for JSON: typed arrays become plain ones. */
-export const jsonAnswer = (answer: WireAnswer): string =>
-  JSON.stringify(answer, (_key, value) => (ArrayBuffer.isView(value) ? Array.from(value as Uint32Array) : value));
+/** What stands in answers as JSON has it: typed arrays become plain ones. For `JSON.stringify`. */
+export const plainCounts = (_key: string, value: unknown): unknown =>
+  ArrayBuffer.isView(value) ? Array.from(value as Uint32Array) : value;
+
+/** An answer for JSON. */
+export const jsonAnswer = (answer: WireAnswer): string => JSON.stringify(answer, plainCounts);

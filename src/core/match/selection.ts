@@ -1,4 +1,5 @@
 import { pathSeparator } from "../catalogue/path.ts";
+import { isOpen, isSameRange } from "../numbers/range.ts";
 import type { Range } from "../numbers/range-schema.ts";
 import type { Part } from "./answer.ts";
 import type { Choice, Facet, Selection } from "./question.ts";
@@ -22,8 +23,7 @@ export const choiceOf = ({ choices }: Pick<Selection, "choices">, field: string)
 
 /** The selection with one field's choice replaced at its place; an empty choice takes the field out. */
 export function withChoice(selection: Selection, field: string, choice: Choice | undefined): Selection {
-  const empty =
-    !choice || (isRange(choice) ? choice.min === undefined && choice.max === undefined : choice.options.length === 0);
+  const empty = !choice || (isRange(choice) ? isOpen(choice) : choice.options.length === 0);
   if (!empty) return { ...selection, choices: { ...selection.choices, [field]: choice } };
   const { [field]: _old, ...rest } = selection.choices;
   return { ...selection, choices: rest };
@@ -62,7 +62,7 @@ export function isSameSelection(a: Selection, b: Selection): boolean {
 }
 
 function isSameChoice(a: Choice, b: Choice): boolean {
-  if (isRange(a) || isRange(b)) return isRange(a) && isRange(b) && a.min === b.min && a.max === b.max;
+  if (isRange(a) || isRange(b)) return isRange(a) && isRange(b) && isSameRange(a, b);
   return a.options.length === b.options.length && a.options.every((id, at) => id === b.options[at]);
 }
 

@@ -8,7 +8,11 @@ import {
   valuesAt,
 } from "../catalogue/catalogue.ts";
 import { completeCatalogue } from "../catalogue/complete.ts";
+import { type Field, isAlwaysVariant, isDerived } from "../catalogue/field.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
+import { cellReader } from "../catalogue/reading.ts";
+import type { ColumnReading } from "../catalogue/reading-schema.ts";
+import { splitCell } from "../catalogue/values.ts";
 import { convertMeasure } from "../numbers/units.ts";
 import type { Mend, MendOf } from "./mend-schema.ts";
 
@@ -26,11 +30,11 @@ export function applyMends(source: Catalogue, mends: readonly Mend[]): Catalogue
     if (!field || !column) continue;
     if (mend.kind === "values") catalogue.columns.set(field.key, withValues(column, valueRule(mend)));
     else if (mend.kind === "units") {
-      catalogue.columns.set(
-        field.key,
-        withValues(column, (text) => [convertMeasure(text, mend.unit) ?? text]),
-      );
+      catalogue.columns.set(field.key, withValues(column, unitRule(mend)));
       catalogue.fields[at] = { ...field, given: "number", unit: mend.unit };
+    } else if (mend.kind === "field") {
+      catalogue.columns.set(field.key, readAnew(catalogue, field, column, mend));
+      catalogue.fields[at] = describedAnew(field, mend);
     } else catalogue.columns.set(field.key, withCells(column, cellsOf(catalogue, mend), mend.to));
   }
   return completeCatalogue(catalogue);
@@ -44,7 +48,9 @@ export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
     const touched = new Set(cellsOf(catalogue, mend));
     return countProducts(catalogue, (variant) => touched.has(variant));
   }
-  const rule = mend.kind === "values" ? valueRule(mend) : (text: string) => [convertMeasure(text, mend.unit) ?? text];
+  // What a field is called and read as touches every product that states it.
+  if (mend.kind === "field") return countProducts(catalogue, (v) => column.starts[v] !== column.starts[v + 1]);
+  const rule = mend.kind === "values" ? valueRule(mend) : unitRule(mend);
   const changed = column.spellings.map((text) => {
     const to = rule(text);
     return to.length !== 1 || to[0] !== text;
@@ -56,9 +62,13 @@ export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
   });
 }
 
-/** What a mend calls a variant: its SKU where it has one, else its place among the product's variants, from 1. */
-export function variantName(catalogue: Catalogue, variant: number, place: number): string {
-  const sku = fieldOf(catalogue, "sku");
+/** What a mend calls a variant: its SKU where it has one, else its place among the product's variants, from 1. @param sku the field of SKUs, where it was looked up already */
+export function variantName(
+  catalogue: Catalogue,
+  variant: number,
+  place: number,
+  sku = fieldOf(catalogue, "sku"),
+): string {
   return (sku && firstValue(catalogue, sku.key, variant)) ?? `#${place + 1}`;
 }
 
@@ -66,6 +76,60 @@ function valueRule({ from, to }: MendOf<"values">): (text: string) => string[] {
   const sources = new Set(from.map(identity));
   const targets = to.map(spelling).filter((text) => text !== "");
   return (text) => (sources.has(identity(text)) ? targets : [text]);
+}
+
+const unitRule =
+  ({ unit }: MendOf<"units">) =>
+  (text: string): string[] => [convertMeasure(text, unit) ?? text];
+
+/** A field under another name, of another kind, level or unit. */
+function describedAnew(field: Field, { name, values, level, unit, decimal, dates }: MendOf<"field">): Field {
+  const { unit: _old, ...rest } = field;
+  const given = values ?? (decimal ? "number" : dates ? "date" : field.given);
+  return {
+    ...rest,
+    ...(unit === undefined ? (field.unit ? { unit: field.unit } : {}) : unit === "" ? {} : { unit }),
+    ...(name ? { name } : {}),
+    ...(given ? { given } : {}),
+    ...(level ? { level } : {}),
+  };
+}
+
+/** A field's cells read as the designer says that they are written; at product level each variant states what all of the product's do. */
+function readAnew(catalogue: Catalogue, field: Field, column: Column, mend: MendOf<"field">): Column {
+  const { values, separator, decimal, dates, level } = mend;
+  const reader = cellReader({
+    as: isDerived(field) ? "attribute" : (field.role as ColumnReading["as"]),
+    ...(values ? { kind: values } : {}),
+    ...(separator !== undefined ? { separator } : {}),
+    ...(decimal ? { decimal } : {}),
+    ...(dates ? { dates } : {}),
+  });
+  const read = separator === "" ? withWholeCells(column) : withValues(column, (text) => splitCell(reader(text), false));
+  return level === "product" && !isAlwaysVariant(field.role) ? sharedByProduct(catalogue, read) : read;
+}
+
+/** The column with all that a cell says as one value. */
+function withWholeCells(column: Column): Column {
+  const builder = new ColumnBuilder();
+  for (let v = 0; v + 1 < column.starts.length; v++) {
+    const values = valuesAt(column, v);
+    builder.add(values.length > 1 ? [values.join(", ")] : values);
+  }
+  return builder.build();
+}
+
+/** The column with every variant stating what any of its product's does. */
+function sharedByProduct({ variantStart, productIds }: Catalogue, column: Column): Column {
+  const builder = new ColumnBuilder();
+  for (let p = 0; p < productIds.length; p++) {
+    const [from, to] = [variantStart[p] ?? 0, variantStart[p + 1] ?? 0];
+    const all = new Map<string, string>();
+    for (let v = from; v < to; v++)
+      for (const value of valuesAt(column, v)) if (!all.has(identity(value))) all.set(identity(value), value);
+    for (let v = from; v < to; v++) builder.add([...all.values()]);
+  }
+  return builder.build();
 }
 
 /** The column with every spelling put through a rule; a variant states each value once. */

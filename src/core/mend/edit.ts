@@ -5,7 +5,7 @@ import { mendWords } from "./mend-words.ts";
 /** One step over a shop's mends. */
 export type MendEdit = Edit<MendDocument>;
 
-/** Puts a mend after the others. A cell that is set again takes the place of what was set before. */
+/** Puts a mend after the others. A cell, or a field's reading, that is set again takes the place of what was set before. */
 export const addMend = (mend: NewMend, fieldName: string): MendEdit => ({
   words: mendWords(mend, fieldName),
   change: ({ mends }) => {
@@ -25,9 +25,27 @@ export const removeMend = (id: string, words: string): MendEdit => ({
   },
 });
 
+/** Lets go what was set by hand for some products, so that they say what their file says. @param cells by mend and product */
+export const letGo = (cells: readonly { mend: string; product: string }[]): MendEdit => ({
+  words: cells.length === 1 ? "Let a mended cell go" : `Let ${cells.length.toLocaleString("en")} mended cells go`,
+  change: (document) => {
+    const gone = new Map<string, Set<string>>();
+    for (const { mend, product } of cells) gone.set(mend, (gone.get(mend) ?? new Set()).add(product));
+    document.mends = document.mends.flatMap((mend) => {
+      const products = gone.get(mend.id);
+      if (!products) return [mend];
+      if (mend.kind === "cell") return products.has(mend.product) ? [] : [mend];
+      if (mend.kind !== "set") return [mend];
+      const stay = mend.products.filter((id) => !products.has(id));
+      return stay.length === 0 ? [] : [{ ...mend, products: stay }];
+    });
+  },
+});
+
 const isSameCell = (one: Mend, other: NewMend): boolean =>
-  one.kind === "cell" &&
-  other.kind === "cell" &&
-  one.field === other.field &&
-  one.product === other.product &&
-  one.variant === other.variant;
+  (one.kind === "field" && other.kind === "field" && one.field === other.field) ||
+  (one.kind === "cell" &&
+    other.kind === "cell" &&
+    one.field === other.field &&
+    one.product === other.product &&
+    one.variant === other.variant);

@@ -1,5 +1,7 @@
 import { type InferType, number } from "yup";
-import { byMember, exact, listOf, oneOf, someText } from "../document/schema.ts";
+import { fieldKinds, fieldLevels } from "../catalogue/field-names.ts";
+import { dateOrders, decimalMarks, separatorSchema } from "../catalogue/reading-schema.ts";
+import { byMember, exact, listOf, oneOf, someText, text } from "../document/schema.ts";
 
 /** Version of the mending format that this code writes. */
 export const mendFormat = 1;
@@ -15,6 +17,24 @@ const mends = {
   set: exact({ id: id(), kind: oneOf(["set"]), field: value(), products: values(200_000).min(1), to: values(50) }),
   /** One variant states these values. */
   cell: exact({ id: id(), kind: oneOf(["cell"]), field: value(), product: value(), variant: value(), to: values(50) }),
+  /** How a field is called and read, as far as that is otherwise than the file has it. */
+  field: exact({
+    id: id(),
+    kind: oneOf(["field"]),
+    field: value(),
+    /** What it is called in the tool and, where a facet has no label of its own, by shoppers. */
+    name: text(200).optional(),
+    /** What its values are. */
+    values: oneOf(fieldKinds).optional(),
+    /** What parts several values of a cell. */
+    separator: separatorSchema().optional(),
+    decimal: oneOf(decimalMarks).optional(),
+    dates: oneOf(dateOrders).optional(),
+    /** Whose it is: all variants of a product state what one of them does, or each its own. */
+    level: oneOf(fieldLevels).optional(),
+    /** Written behind its numbers; none where it is empty. */
+    unit: text(20).optional(),
+  }),
   /** Values that are numbers with units become plain numbers in one unit. */
   units: exact({ id: id(), kind: oneOf(["units"]), field: value(), unit: someText(20) }),
 };

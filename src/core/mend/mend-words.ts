@@ -1,14 +1,37 @@
-import type { NewMend } from "./mend-schema.ts";
+import { kindNames } from "../catalogue/kind-names.ts";
+import type { MendOf, NewMend } from "./mend-schema.ts";
 
 /** What a mend does, in words. @param name of the mended field */
 export function mendWords(mend: NewMend, name: string): string {
-  const to = mend.kind === "units" ? "" : mend.to.length === 0 ? "nothing" : mend.to.map(quoted).join(" and ");
-  if (mend.kind === "values")
-    return `${name}: ${mend.from.map(quoted).join(", ")} ${mend.to.length === 0 ? "left out" : `to ${to}`}`;
-  if (mend.kind === "set")
-    return `${name}: ${to} for ${mend.products.length === 1 ? "one product" : `${mend.products.length.toLocaleString("en")} products`}`;
-  if (mend.kind === "cell") return `${name}: ${to} for ${mend.product}, variant ${mend.variant}`;
-  return `${name}: to numbers in ${mend.unit}`;
+  switch (mend.kind) {
+    case "values": {
+      const what = mend.to.length === 0 ? "left out" : `to ${listed(mend.to)}`;
+      return `${name}: ${mend.from.map(quoted).join(", ")} ${what}`;
+    }
+    case "set": {
+      const count = mend.products.length;
+      return `${name}: ${listed(mend.to)} for ${count === 1 ? "one product" : `${count.toLocaleString("en")} products`}`;
+    }
+    case "cell":
+      return `${name}: ${listed(mend.to)} for ${mend.product}, variant ${mend.variant}`;
+    case "units":
+      return `${name}: to numbers in ${mend.unit}`;
+    case "field":
+      return `${name}: ${fieldWords(mend).join(", ") || "as the file has it"}`;
+  }
 }
 
+function* fieldWordsOf({ name, values, separator, decimal, dates, level, unit }: Omit<MendOf<"field">, "id">) {
+  if (name) yield `called ${quoted(name)}`;
+  if (values) yield `read as ${kindNames[values]}`;
+  if (separator !== undefined) yield separator === "" ? "one value a cell" : `parted by ${separator}`;
+  if (decimal) yield decimal === "," ? "with a decimal comma" : "with a decimal point";
+  if (dates) yield { ymd: "year first", dmy: "day first", mdy: "month first" }[dates];
+  if (level) yield `by ${level}`;
+  if (unit !== undefined) yield unit === "" ? "without a unit" : `in ${unit}`;
+}
+const fieldWords = (mend: Omit<MendOf<"field">, "id">): string[] => [...fieldWordsOf(mend)];
+
+const listed = (values: readonly string[]): string =>
+  values.length === 0 ? "nothing" : values.map(quoted).join(" and ");
 const quoted = (text: string): string => `“${text}”`;

@@ -6,6 +6,7 @@ import { readCatalogue } from "../catalogue/read.ts";
 import { edited } from "../document/edit.ts";
 import { checkDocument } from "../document/kind.ts";
 import { InvalidDocument } from "../document/schema.ts";
+import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { applyMends, mendedProducts } from "./apply.ts";
 import { addMend, removeMend } from "./edit.ts";
 import { mendsKind } from "./kind.ts";
@@ -29,6 +30,55 @@ const mendedBy = (...mends: NewMend[]) =>
     catalogue,
     mends.map((mend, i) => ({ ...mend, id: `m${i}` }) as Mend),
   );
+
+describe("mends of a field's reading", () => {
+  const described = (more: Omit<Extract<NewMend, { kind: "field" }>, "kind">) => mendedBy({ kind: "field", ...more });
+  const fieldIn = (of: Catalogue, key: string) => of.fields.find((field) => field.key === key);
+
+  it("give it another name and unit, and hold in the next file", () => {
+    const mended = described({ field: "stock", name: "In the shed", unit: "pots" });
+    expect(fieldIn(mended, "stock")).toMatchObject({ name: "In the shed", unit: "pots", kind: "number" });
+    expect(said(mended, "stock")).toEqual(["1", "0", "2", ""]);
+    const again = applyMends(catalogue, [{ id: "m1", kind: "field", field: "height", values: "text", name: "Tall" }]);
+    expect(fieldIn(again, "height")).toMatchObject({ name: "Tall", given: "text" });
+  });
+
+  it("part its cells otherwise, or make one value of them", () => {
+    expect(said(described({ field: "colour", separator: "/" }), "colour")[0]).toBe("Sea green|white");
+    expect(said(described({ field: "colour", separator: "" }), "colour")[3]).toBe("Red, white");
+  });
+
+  it("read numbers and days as they are written", () => {
+    const { catalogue: written } = readCatalogue(
+      new TextEncoder().encode('product_id,size,sown\na,"1,5",31.3.2026\nb,"2,5",1.4.2026\n'),
+    );
+    const read = applyMends(written, [
+      { id: "m1", kind: "field", field: "size", decimal: "," },
+      { id: "m2", kind: "field", field: "sown", dates: "dmy" },
+    ]);
+    expect([fieldIn(read, "size")?.kind, fieldIn(read, "sown")?.kind]).toEqual(["number", "date"]);
+    expect([0, 1].map((v) => valuesOf(read, "sown", v)[0])).toEqual(["2026-03-31", "2026-04-01"]);
+    expect([0, 1].map((v) => valuesOf(read, "size", v)[0])).toEqual(["1.5", "2.5"]);
+  });
+
+  it("make it the product's, which states what any of its variants does, or each variant's own", () => {
+    const shared = described({ field: "colour", level: "product" });
+    expect(said(shared, "colour").slice(0, 2)).toEqual(["Sea green / white|white", "Sea green / white|white"]);
+    expect(new CatalogueIndex(shared).level("colour")).toBe("product");
+    expect(new CatalogueIndex(catalogue).level("title")).toBe("product");
+    expect(new CatalogueIndex(described({ field: "title", level: "variant" })).level("title")).toBe("variant");
+  });
+
+  it("are one a field: what is said anew takes the place of what was", () => {
+    const first = edited(mendsKind.fresh(""), addMend({ kind: "field", field: "colour", name: "Tone" }, "Colour"));
+    const next = edited(first, addMend({ kind: "field", field: "colour", unit: "" }, "Colour"));
+    expect(next.mends).toEqual([{ id: "m2", kind: "field", field: "colour", unit: "" }]);
+    expect(checkDocument(mendsKind, next)).toEqual(next);
+    expect(
+      mendWords({ kind: "field", field: "c", name: "Tone", values: "number", decimal: ",", level: "variant" }, "C"),
+    ).toBe("C: called “Tone”, read as number, with a decimal comma, by variant");
+  });
+});
 
 describe("mends", () => {
   it("merge, rename, split and take away values, whatever their spelling", () => {

@@ -1,8 +1,11 @@
-import { ticks } from "d3-array";
+import { bisectRight, ticks } from "d3-array";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { binEdges, binOf } from "./bins.ts";
 import { rangesBetween, roundLimits } from "./price-ranges.ts";
+import { holds } from "./range.ts";
 import { endsOf, scaleOf } from "./scale.ts";
+import { starsUp } from "./stars.ts";
 
 const rising = fc
   .array(fc.integer({ min: 1, max: 100_000 }), { minLength: 2, maxLength: 200 })
@@ -69,14 +72,58 @@ describe("price ranges with round limits", () => {
           expect(limits).toEqual([...new Set(limits)].sort((a, b) => a - b));
           for (const limit of limits) expect(limit > sorted[0] && limit < sorted[sorted.length - 1]).toBe(true);
           const ranges = rangesBetween(limits);
-          const held = (value: number) =>
-            ranges.some(({ min = -Infinity, max = Infinity }) => value >= min && value <= max);
-          if (ranges.length > 0) expect(sorted.every(held)).toBe(true);
+          // Each value, limits too, stands in one range and no other.
+          const held = (value: number) => ranges.filter((range) => holds(range, value)).length;
+          if (ranges.length > 0) expect([...sorted, ...limits].every((value) => held(value) === 1)).toBe(true);
         },
       ),
     );
     expect(roundLimits([3, 3, 3], 4, "products")).toEqual([]);
     expect(roundLimits([5e-324, 1e-323], 2, "width")).toEqual([]);
     expect(rangesBetween([])).toEqual([]);
+  });
+});
+
+describe("bins", () => {
+  it("are of equal length on a bent scale, but for the last, and rise over all values", () => {
+    const span = fc.tuple(fc.integer({ min: 1, max: 500 }), fc.integer({ min: 3, max: 4000 }));
+    fc.assert(
+      fc.property(span, ([least, factor]) => {
+        const [min, max] = [least, least * factor];
+        const edges = binEdges(min, max, 20, true);
+        const scale = scaleOf(endsOf({ least: min, most: max, bent: true, step: 0, days: false }), true);
+        const lengths = edges.slice(1).map((edge, at) => scale.share(edge) - scale.share(edges[at]));
+        for (const length of lengths.slice(0, -1)) expect(length).toBeCloseTo(lengths[0], 9);
+        expect(lengths.at(-1)).toBeLessThanOrEqual(lengths[0] + 1e-9);
+        expect(edges[0]).toBeLessThanOrEqual(min);
+        expect(edges.at(-1)).toBeGreaterThanOrEqual(max);
+      }),
+    );
+    // An even width would put nearly all of these into the first of its bins.
+    expect(binEdges(1, 10_000, 20, true).filter((edge) => edge < 500).length).toBeGreaterThan(10);
+  });
+
+  it("hold what lies between their edges, the lower one with", () => {
+    // Held against d3-array's bisector.
+    const values = fc.array(fc.double({ noNaN: true, min: -1e6, max: 1e6 }), { minLength: 2, maxLength: 40 });
+    fc.assert(
+      fc.property(values, fc.double({ noNaN: true }), (list, value) => {
+        const edges = [...new Set(list)].sort((a, b) => a - b);
+        fc.pre(edges.length > 1);
+        const expected = Math.max(0, Math.min(edges.length - 2, bisectRight(edges, value) - 1));
+        expect(binOf(edges, value)).toBe(expected);
+      }),
+    );
+  });
+
+  it("have round edges of equal width on an even one", () => {
+    expect(binEdges(46, 230, 20)).toEqual(Array.from({ length: 20 }, (_, at) => 40 + at * 10));
+  });
+});
+
+describe("stars and up", () => {
+  it("are of five, or of ten points with two to a star", () => {
+    expect(starsUp([3.5, 5])).toEqual([{ min: 4 }, { min: 3 }, { min: 2 }, { min: 1 }]);
+    expect(starsUp([7.9, 9.4])).toEqual([{ min: 8 }, { min: 6 }, { min: 4 }, { min: 2 }]);
   });
 });

@@ -31,13 +31,16 @@ function rising(limits: readonly number[], least: number, most: number): number[
   return kept;
 }
 
-/** The ranges between limits: the first and the last are open, so that nothing is left out however the catalogue changes. */
+/**
+ * The ranges between limits: a limit is the first number of the range that it begins. The first and the last are open,
+ * so that nothing is left out however the catalogue changes.
+ */
 export function rangesBetween(limits: readonly number[]): Range[] {
   const [first] = limits;
   const last = limits.at(-1);
   if (first === undefined || last === undefined) return [];
-  const between = limits.slice(1).map((max, i): Range => ({ min: limits[i], max }));
-  return [{ max: first }, ...between, { min: last }];
+  const between = limits.slice(1).map((below, i): Range => ({ min: limits[i], below }));
+  return [{ below: first }, ...between, { min: last }];
 }
 
 /** Powers of ten that round numbers are looked for in, below that of the larger end. */

@@ -44,7 +44,7 @@ export function convertMeasure(text: string, unit: string): string | undefined {
   const measure = parseMeasure(text);
   if (!measure) return undefined;
   if (measure.unit === unit) return String(measure.number);
-  const scale = scales.find((one) => unit in one && measure.unit in one);
+  const scale = scales.find((one) => Object.hasOwn(one, unit) && Object.hasOwn(one, measure.unit));
   return scale
     ? String(Number(((measure.number * (scale[measure.unit] ?? 0)) / (scale[unit] ?? 0)).toPrecision(12)))
     : undefined;

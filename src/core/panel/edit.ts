@@ -55,7 +55,7 @@ export const removeRow = (id: string, name: string): PanelEdit => ({
 
 /** Takes the row out and puts it back so that it stands at place `to`, held within the list. */
 export const moveRow = (id: string, to: number, name: string): PanelEdit => ({
-  words: `Move ${name}`,
+  words: `Move ${name} to place ${Math.max(0, to) + 1}`,
   change: ({ rows }) => {
     const from = rows.findIndex((row) => row.id === id);
     const [row] = from < 0 ? [] : rows.splice(from, 1);
@@ -160,14 +160,6 @@ export const resetSetting = (id: string, name: SettingName, title: string): Pane
   facetEdit(`${title}: ${labelOfSetting(name)} back to its default`, id, (row) => {
     delete row.settings[name];
   });
-
-/** Gives other facets all the settings of one. */
-export const copySettings = (from: FacetRow, to: ReadonlySet<string>, title: string): PanelEdit => ({
-  words: `Copy the settings of ${title} to ${to.size} ${to.size === 1 ? "facet" : "facets"}`,
-  change: ({ rows }) => {
-    for (const row of rows) if (row.kind === "facet" && to.has(row.id)) row.settings = structuredClone(from.settings);
-  },
-});
 
 /** Where the panel stands on a band, and on those that follow it. */
 export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({

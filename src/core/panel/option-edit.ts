@@ -7,6 +7,7 @@ import { orderOptions } from "./option-order.ts";
 import { allOptions, isShown, withoutValues } from "./options.ts";
 import { isFacet, rulesOf } from "./panel.ts";
 import type { FacetRow, NamedValue, OptionRules } from "./panel-schema.ts";
+import { freeId } from "./row-id.ts";
 
 /** An option as the designer sees it: its identity, what shoppers read, what the catalogue calls it, and the products that state it. */
 export interface ListedOption extends NamedValue {
@@ -62,6 +63,31 @@ function dropIfPlain(row: FacetRow): void {
     delete row.options;
 }
 
+/**
+ * Parts a facet in two rows over its field: the options given, and behind them those that are left, folded. What the
+ * catalogue comes to state later stands with the second.
+ * @param first some of the options that shoppers get
+ */
+export const splitFacet = (row: FacetRow, title: string, first: readonly NamedValue[]): PanelEdit => ({
+  words: `Split ${title}: its ${first.length} most frequent options, and the rest folded`,
+  change: ({ rows }) => {
+    const at = rows.findIndex(({ id }) => id === row.id);
+    if (at < 0) return;
+    const behind = (label: string) => `${label.slice(0, 198)} …`;
+    const options = rulesOf(row);
+    const short = structuredClone({ ...row, options });
+    short.options.show = "only";
+    short.options.picked = first.map(({ id, label, products }) => ({ id, label, products }));
+    const rest = structuredClone({ ...row, options, id: freeId(rows, row.id), label: behind(title) });
+    if (rest.labels)
+      rest.labels = Object.fromEntries(Object.entries(rest.labels).map(([tag, label]) => [tag, behind(label)]));
+    rest.settings.start = "folded";
+    if (rest.options.show === "all") rest.options.show = "except";
+    for (const value of first) setShown(rest.options, value, false);
+    rows.splice(at, 1, short, rest);
+  },
+});
+
 /** Which options shoppers get. What is in sight stays in sight when the rule is turned round. @param all all options of the facet */
 export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly ListedOption[]): PanelEdit =>
   rulesEdit(of, { all: "all options", only: "only picked options", except: "all options but some" }[show], (rules) => {
@@ -70,13 +96,30 @@ export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly 
     rules.show = show;
   });
 
+/** Puts an option among those that shoppers get, or takes it from them; the rule itself stays. */
+function setShown(rules: OptionRules, { id, label, products }: NamedValue, shown: boolean): void {
+  rules.picked = rules.picked.filter((one) => one.id !== id);
+  if (shown === (rules.show === "only")) rules.picked.push({ id, label, products });
+}
+
+/** Which options are picked where only picked ones are shown: all, none, or so many of the most frequent. */
+export const pickOptions = (of: OptionsOf, which: "all" | "none" | number, all: readonly ListedOption[]): PanelEdit =>
+  rulesEdit(
+    of,
+    which === "all" ? "pick all" : which === "none" ? "pick none" : `pick the ${which} most frequent`,
+    (rules) => {
+      const wanted =
+        which === "all" ? all : which === "none" ? [] : all.toSorted((a, b) => b.products - a.products).slice(0, which);
+      rules.show = "only";
+      rules.picked = wanted.map(namedValue);
+    },
+  );
+
 /** Shows an option or leaves it out. Taking the first one out of all of them makes it “all but”. */
 export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean): PanelEdit =>
   rulesEdit(of, `${shown ? "show" : "leave out"} ${option.label}`, (rules) => {
     if (rules.show === "all") rules.show = "except";
-    const at = rules.picked.findIndex(({ id }) => id === option.id);
-    if (at >= 0) rules.picked.splice(at, 1);
-    if (shown === (rules.show === "only")) rules.picked.push(namedValue(option));
+    setShown(rules, namedValue(option), shown);
     if (rules.picked.length === 0 && rules.show === "except") rules.show = "all";
   });
 
@@ -102,15 +145,25 @@ export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...
       (option) => mergeFor(rules, option.id)?.values.map((value) => ({ ...value })) ?? [namedValue(option)],
     );
     const ids = new Set(options.map(({ id }) => id));
+    const before = rules.merges.filter(({ label }) => ids.has(identity(label)));
+    const apart = before.flatMap(({ left = [] }) => left);
+    const left = values.filter(({ id }) => apart.includes(id) || !isShown(rules, id)).map(({ id }) => id);
+    const label = options[0].label;
     rules.merges = [
-      ...rules.merges.filter(({ label }) => !ids.has(identity(label))),
-      { label: options[0].label, values },
+      ...rules.merges.filter((merge) => !before.includes(merge)),
+      { label, values, ...(left.length > 0 ? { left } : {}) },
     ];
+    // It is there for shoppers where one of them was.
+    if (options.some(({ id }) => isShown(rules, id)) && !isShown(rules, identity(label)))
+      setShown(rules, { id: identity(label), label, products: options[0].products }, true);
   });
 
-/** Parts a merged option into its values again. */
+/** Parts a merged option into its values again, each shown or left out as it was. */
 export const partOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
   rulesEdit(of, `part ${option.label} again`, (rules) => {
+    const merge = mergeFor(rules, option.id);
+    if (rules.show !== "all")
+      for (const value of merge?.values ?? []) setShown(rules, value, !merge?.left?.includes(value.id));
     rules.merges = rules.merges.filter(({ label }) => identity(label) !== option.id);
   });
 
@@ -120,13 +173,32 @@ export const mergeFor = ({ merges }: OptionRules, id: string): OptionRules["merg
 
 /** Puts an option where another stands, and lets the facet's order be the one by hand. @param all all options in their present order */
 export function moveOption(of: OptionsOf, id: string, onto: string, all: readonly ListedOption[]): PanelEdit {
-  const ids = all.map((option) => option.id);
-  const [from, to] = [ids.indexOf(id), ids.indexOf(onto)];
-  const name = all[from]?.label ?? id;
-  const move = rulesEdit(of, `move ${name}`, (rules) => {
-    if (from < 0 || to < 0) return;
-    ids.splice(to, 0, ...ids.splice(from, 1));
-    rules.byHand = [...ids];
+  return placeOptions(
+    of,
+    [id],
+    all.findIndex((option) => option.id === onto),
+    all,
+  );
+}
+
+/**
+ * Puts options at a place, one behind the other in their order, and lets the facet's order be the one by hand.
+ * @param to place of the first of them in the new order, from 0; held within the list
+ * @param all all options in their present order
+ */
+export function placeOptions(
+  of: OptionsOf,
+  ids: readonly string[],
+  to: number,
+  all: readonly ListedOption[],
+): PanelEdit {
+  const moved = all.filter((option) => ids.includes(option.id));
+  const rest = all.filter((option) => !ids.includes(option.id));
+  const at = Math.max(0, Math.min(to, rest.length));
+  const name = moved.length === 1 ? moved[0]?.label : `${moved.length} options`;
+  const move = rulesEdit(of, `move ${name} to place ${at + 1}`, (rules) => {
+    if (moved.length === 0 || to < 0) return;
+    rules.byHand = [...rest.slice(0, at), ...moved, ...rest.slice(at)].map(({ id }) => id);
   });
   return together(move.words, [move, setSetting(of.id, "order", "hand", of.title)]);
 }

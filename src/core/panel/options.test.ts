@@ -5,19 +5,22 @@ import { checkDocument } from "../document/kind.ts";
 import { settingOn } from "../setting/settings.ts";
 import { setLanguages } from "../shop/edit.ts";
 import { shopKind } from "../shop/kind.ts";
-import { duplicateRow, setTranslation } from "./edit.ts";
+import { duplicateRow, replaceRow, setTranslation } from "./edit.ts";
 import { panelKind } from "./kind.ts";
 import {
   type ListedOption,
   mergeOptions,
   moveOption,
   partOption,
+  pickOptions,
+  placeOptions,
   renameOption,
   setShow,
   showOption,
+  splitFacet,
 } from "./option-edit.ts";
 import { allOptions, isShown, labelOf, staleValues, withoutValues, wordsIn } from "./options.ts";
-import { facetRows, rulesOf } from "./panel.ts";
+import { facetRows, isFacet, rulesOf } from "./panel.ts";
 import type { FacetRow, OptionRules, PanelDocument } from "./panel-schema.ts";
 
 const light = facetRows(demoPanel).find(({ id }) => id === "f-light") as FacetRow;
@@ -121,10 +124,84 @@ describe("a step over a facet's options", () => {
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(again)))).toEqual(again);
   });
 
+  it("splits the facet in two that together offer what it offered, in every rule", () => {
+    for (const show of ["all", "only", "except"] as const) {
+      const before = rowOf(edited(demoPanel, showOption(of, all[2] as ListedOption, false), setShow(of, show, all)));
+      const offered = all.filter(({ id }) => isShown(rulesOf(before), id));
+      const whole = edited(demoPanel, replaceRow(before, ""));
+      const panel = edited(whole, splitFacet(before, "Light", offered.slice(0, 1)));
+      const at = panel.rows.findIndex(({ id }) => id === "f-light");
+      const [first, rest] = panel.rows.slice(at, at + 2).filter(isFacet);
+      const shown = (row = first) => all.filter(({ id }) => row && isShown(rulesOf(row), id)).map(({ id }) => id);
+      expect([shown(first), shown(rest)]).toEqual([["sun"], offered.slice(1).map(({ id }) => id)]);
+      expect([rest?.label, rest?.settings.start, panel.rows.length]).toEqual([
+        "Light …",
+        "folded",
+        demoPanel.rows.length + 1,
+      ]);
+      expect(checkDocument(panelKind, JSON.parse(JSON.stringify(panel)))).toEqual(panel);
+    }
+  });
+
   it("moves one by hand, which the order then goes by", () => {
     const moved = edited(demoPanel, moveOption(of, "half", "sun", all));
     expect(rulesOf(rowOf(moved)).byHand).toEqual(["half", "sun", "shade"]);
     expect(settingOn(rowOf(moved).settings, "order", "wide")).toBe("hand");
     expect(edited(demoPanel, moveOption(of, "nowhere", "sun", all)).rows.length).toBe(demoPanel.rows.length);
+  });
+});
+
+describe("options picked, merged and put in order", () => {
+  const of = { id: "f-light", title: "Light" };
+  const listed = (id: string, products: number): ListedOption => ({ id, label: id, original: id, products });
+  const all = [listed("sun", 9), listed("half", 5), listed("shade", 7), listed("cave", 1)];
+  const [sun, half, shade, cave] = all as [ListedOption, ListedOption, ListedOption, ListedOption];
+  const rulesAfter = (...edits: Edit<PanelDocument>[]) =>
+    rulesOf(rowOf(edits.reduce((panel, edit) => edited(panel, edit), demoPanel)));
+  const shownOf = (rules: OptionRules) => all.filter(({ id }) => isShown(rules, id)).map(({ id }) => id);
+
+  it("begin with all, none, or the most frequent", () => {
+    expect(shownOf(rulesAfter(pickOptions(of, "all", all)))).toEqual(["sun", "half", "shade", "cave"]);
+    expect(shownOf(rulesAfter(pickOptions(of, "none", all)))).toEqual([]);
+    expect(shownOf(rulesAfter(pickOptions(of, 2, all)))).toEqual(["sun", "shade"]);
+  });
+
+  it("that are merged stay where one of them was shown, and parted are what they were", () => {
+    const picked = pickOptions(of, 2, all);
+    // “half” was left out and “sun” was not, whichever gives its name.
+    for (const pair of [[half, sun] as const, [sun, half] as const]) {
+      const merged = rulesAfter(picked, mergeOptions(of, pair));
+      expect(isShown(merged, pair[0].id)).toBe(true);
+      const parted = rulesAfter(picked, mergeOptions(of, pair), partOption(of, { ...pair[0], label: pair[0].label }));
+      expect(shownOf(parted)).toEqual(["sun", "shade"]);
+      expect(parted.merges).toEqual([]);
+    }
+    const out = rulesAfter(picked, mergeOptions(of, [half, cave]));
+    expect(isShown(out, "half")).toBe(false);
+    // All but some: the same the other way round.
+    const but = showOption(of, half, false);
+    expect(shownOf(rulesAfter(but, mergeOptions(of, [half, sun]), partOption(of, half)))).toEqual([
+      "sun",
+      "shade",
+      "cave",
+    ]);
+  });
+
+  it("merged twice are parted into all that they were made of", () => {
+    const twice = rulesAfter(
+      pickOptions(of, 1, all),
+      mergeOptions(of, [half, sun]),
+      mergeOptions(of, [{ ...half }, shade]),
+      partOption(of, half),
+    );
+    expect(shownOf(twice)).toEqual(["sun"]);
+  });
+
+  it("are put first, last, or at a number, several together in their order", () => {
+    expect(rulesAfter(placeOptions(of, ["cave"], 0, all)).byHand).toEqual(["cave", "sun", "half", "shade"]);
+    expect(rulesAfter(placeOptions(of, ["shade", "sun"], 99, all)).byHand).toEqual(["half", "cave", "sun", "shade"]);
+    expect(rulesAfter(placeOptions(of, ["cave"], 1, all)).byHand).toEqual(["sun", "cave", "half", "shade"]);
+    expect(placeOptions(of, ["cave"], 1, all).words).toBe("Light: move cave to place 2");
+    expect(rulesAfter(moveOption(of, "sun", "shade", all)).byHand).toEqual(["half", "shade", "sun", "cave"]);
   });
 });

@@ -94,7 +94,12 @@ const optionRules = exact({
   labels: record(exact({ text: text(500), others })),
   /** Values that are one option. */
   merges: listOf(
-    exact({ label: string().strict().trim().min(1).max(200).required(), values: listOf(namedValue, 1000).min(1) }),
+    exact({
+      label: string().strict().trim().min(1).max(200).required(),
+      values: listOf(namedValue, 1000).min(1),
+      /** Those of the values that shoppers did not get before they were merged, to be left out again when they are parted. */
+      left: listOf(someText(500), 1000).optional().default(undefined),
+    }),
     500,
   ),
   /** Option identities in the order by hand; others come behind them. */

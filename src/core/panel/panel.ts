@@ -2,7 +2,7 @@ import { type Band, resolve } from "../band/band.ts";
 import { countingOf } from "../display/counted-in.ts";
 import type { DisplayName } from "../display/displays.ts";
 import type { Facet, Mode, RangeSpec } from "../match/question.ts";
-import { type SettingValues, settingsOn } from "../setting/settings.ts";
+import { type SettingValues, settingOn, settingsOn } from "../setting/settings.ts";
 import { allOptions, engineMerges, wordsIn } from "./options.ts";
 import type { FacetRow, OptionRules, PanelDocument, Row } from "./panel-schema.ts";
 
@@ -50,6 +50,7 @@ export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Fa
   for (const row of facetRows(panel)) {
     const known = facets.get(row.field);
     const ranges = rangesOn(row, band);
+    const bent = row.mode === "range" && settingOn(row.settings, "scale", band) === "bent";
     if (known) {
       if (ranges && !known.ranges) facets.set(row.field, { ...known, ranges });
       continue;
@@ -60,6 +61,7 @@ export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Fa
       mode: row.mode,
       ...(merges ? { merges } : {}),
       ...(ranges ? { ranges } : {}),
+      ...(bent ? { bent } : {}),
     });
   }
   for (const row of panel.rows) {

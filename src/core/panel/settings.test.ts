@@ -6,7 +6,8 @@ import { type Edit, edited, together } from "../document/edit.ts";
 import { checkDocument, upToDate } from "../document/kind.ts";
 import { settingDefinition } from "../setting/setting-definitions.ts";
 import { type SettingName, settingNames, settingOn, withSetting } from "../setting/settings.ts";
-import { copySettings, duplicateRow, followSetting, resetSetting, setMode, setSetting } from "./edit.ts";
+import { copiedSettings, copySettings } from "./copy-settings.ts";
+import { duplicateRow, followSetting, resetSetting, setMode, setSetting } from "./edit.ts";
 import { panelKind } from "./kind.ts";
 import { allOptions } from "./options.ts";
 import { engineFacets, facetRows, newFacet, rulesOf } from "./panel.ts";
@@ -82,8 +83,23 @@ describe("settings of a facet", () => {
 
   it("are copied from one facet to others, and several edits are one step", () => {
     const set = edited(demoPanel, setSetting("f-light", "counting", "none", "Light"));
-    const copied = edited(set, copySettings(rowOf(set), new Set(["f-pot-size", "f-price"]), "Light"));
-    expect(rowOf(copied, "f-pot-size").settings).toEqual({ counting: "none" });
+    const copy = copySettings(rowOf(set), [rowOf(set, "f-pot-size"), rowOf(set, "f-price")], "Light");
+    const copied = edited(set, copy);
+    // What was set comes along, what the other had stays, and what a slider does not heed is left out.
+    expect(rowOf(copied, "f-pot-size").settings).toEqual({ ...rowOf(set, "f-pot-size").settings, counting: "none" });
+    expect(rowOf(copied, "f-price").settings).toEqual(rowOf(set, "f-price").settings);
+    expect(copy.words).toBe("Copy from Light to 1 facet: counts");
+    const height = {
+      ...rowOf(set, "f-price"),
+      field: "mature-height",
+      settings: { suffix: " cm", most: 340, bubbles: false },
+    };
+    expect(copiedSettings(height, rowOf(set, "f-price"))).toEqual(["bubbles"]);
+    expect(copiedSettings(height, { ...rowOf(set, "f-price"), field: "mature-height" })).toEqual([
+      "suffix",
+      "most",
+      "bubbles",
+    ]);
     expect(rowOf(copied, "f-category").settings).toEqual({ order: "natural" });
     const both = together("Both", [
       setSetting("f-light", "start", "folded", "x"),
@@ -132,7 +148,7 @@ describe("what the engine is asked", () => {
     };
     expect(engineFacets(panel, "wide")).toEqual([
       { field: "price", mode: "range" },
-      { field: "rating", mode: "range", ranges: { from: [4, 3, 2, 1] } },
+      { field: "rating", mode: "range", ranges: { by: "stars", parts: 4 } },
       { field: "brand", mode: "any" },
     ]);
     expect(engineFacets(panel, "slim")[0]).toEqual({

@@ -6,7 +6,8 @@ import { emptySelection, isRange, withChoice } from "../match/selection.ts";
 import { namedSorts, sortKeys } from "../match/sort-keys.ts";
 import type { Place } from "./place.ts";
 
-type FieldOf = (key: string) => Field | undefined;
+/** A field by its key, where the catalogue has it. */
+export type FieldOf = (key: string) => Field | undefined;
 
 /**
  * What a query calls a field, the words searched for (`q`), the order (`sort`) and the page (`page`), where a site wants
@@ -17,8 +18,12 @@ export type QueryNames = Readonly<Record<string, string>>;
 /** What a query calls a field, or `q`, `sort` or `page`. */
 export const nameIn = (names: QueryNames, key: string): string => (Object.hasOwn(names, key) ? names[key] : key) ?? key;
 
-/** Names of a range's two inputs, in addresses and in the form that works without scripts. @param name of the field in queries */
-export const rangeNames = (name: string) => ({ min: `${name}.min`, max: `${name}.max` });
+/** Names of a range's ends, in addresses and in the form that works without scripts. @param name of the field in queries */
+export const rangeNames = (name: string) => ({
+  min: `${name}.min`,
+  max: `${name}.max`,
+  below: `${name}.below`,
+});
 
 /** Every name under which the choice of a field can stand. @param name of the field in queries */
 export const namesOf = (name: string): string[] => [name, ...Object.values(rangeNames(name))];
@@ -49,8 +54,10 @@ export function toAddress(
     else {
       const kind = fieldOf(key)?.kind ?? "number";
       const ends = rangeNames(called(key));
-      if (choice.min !== undefined) query.set(ends.min, fromNumber(choice.min, kind));
-      if (choice.max !== undefined) query.set(ends.max, fromNumber(choice.max, kind));
+      for (const end of ["min", "max", "below"] as const) {
+        const value = choice[end];
+        if (value !== undefined) query.set(ends[end], fromNumber(value, kind));
+      }
     }
   }
   if (sort !== "") query.set(called("sort"), sort);
@@ -99,7 +106,7 @@ function readRange(query: URLSearchParams, name: string, { kind }: Field): Choic
     const value = toNumber(query.get(one) ?? "", kind);
     return Number.isNaN(value) ? undefined : value;
   };
-  return { min: end(ends.min), max: end(ends.max) };
+  return { min: end(ends.min), max: end(ends.max), below: end(ends.below) };
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Part } from "../match/answer.ts";
 import type { Choice, Facet, Selection, Sort } from "../match/question.ts";
-import { emptySelection, toggle, withChoice, without } from "../match/selection.ts";
+import { emptySelection, isSameSelection, toggle, withChoice, without } from "../match/selection.ts";
 
 /** Where a shopper is on a listing page, which is what the address bar holds. */
 export interface Place {
@@ -12,6 +12,10 @@ export interface Place {
 
 /** Nothing chosen, the shop's own order, the first page. */
 export const startPlace: Place = { selection: emptySelection, sort: "", page: 1 };
+
+/** Whether two places are the same. */
+export const isSamePlace = (a: Place, b: Place): boolean =>
+  a.sort === b.sort && a.page === b.page && isSameSelection(a.selection, b.selection);
 
 /** An order that can be chosen, as a question has it. */
 interface Choosable {

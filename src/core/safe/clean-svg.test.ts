@@ -33,6 +33,13 @@ describe("cleaning an SVG", () => {
     wrap('<rect style="background:url(javascript:alert(1))"/>'),
     wrap("<g><![CDATA[<script>alert(1)</script>]]></g>"),
     wrap('<title><img src=x onerror="alert(1)"></title>'),
+    // Source: CSS Syntax Module Level 3, escapes and comments in identifiers.
+    wrap('<rect fill="u\\72l(https://x.example/a)"/>'),
+    wrap('<rect fill="\\75 rl(https://x.example/a)"/>'),
+    wrap('<rect fill="u&#92;72l(https://x.example/a)"/>'),
+    wrap("<rect mask=\"image-set('https://x.example/a' 1x)\"/>"),
+    wrap('<rect fill="src(https://x.example/a)"/>'),
+    wrap('<rect fill="url(/**/https://x.example/a)"/>'),
     '<!DOCTYPE svg [<!ENTITY x "<script>alert(1)</script>">]><svg>&x;</svg>',
   ])("takes out what runs or calls: %s", (text) => {
     const clean = cleanSvg(text) ?? "";
@@ -50,5 +57,19 @@ describe("cleaning an SVG", () => {
       "<script>alert(1)</script>",
     ])
       expect(cleanSvg(text) ?? "none").toBe("none");
+  });
+
+  it("refuses what draws itself again and again: uses of uses, patterns of patterns, and circles", () => {
+    const layers = (inner: (n: number) => string) => wrap(Array.from({ length: 9 }, (_, n) => inner(n)).join(""));
+    const uses = (id: string) => `<use href="#${id}"></use>`.repeat(10);
+    expect(
+      cleanSvg(layers((n) => `<g id="l${n}">${n === 0 ? "<path d='M0 0h1'></path>" : uses(`l${n - 1}`)}</g>`)),
+    ).toBe(undefined);
+    const filled = (n: number) => `<rect fill="url(#p${n - 1})"></rect>`.repeat(10);
+    expect(cleanSvg(layers((n) => `<pattern id="p${n}">${filled(n)}</pattern>`))).toBe(undefined);
+    expect(cleanSvg(wrap('<g id="a"><use href="#b"></use></g><g id="b"><use href="#a"></use></g>'))).toBe(undefined);
+    expect(cleanSvg(wrap("<g>".repeat(5000) + "</g>".repeat(5000)))).toBe(undefined);
+    // What is used a few times stays.
+    expect(cleanSvg(wrap(`<path id="leaf" d="M0 0h1"></path>${uses("leaf")}`))).toContain('href="#leaf"');
   });
 });

@@ -1,4 +1,5 @@
 import sanitizeHtml from "sanitize-html";
+import { drawnElements } from "./svg-size.ts";
 
 const shapes = [
   "svg",
@@ -72,8 +73,22 @@ const attributes = [
 ];
 /** Addresses may only point inside the picture itself. */
 const foreign = /url\(\s*['"]?(?!#)|javascript:|data:/i;
+/** Functions that a value may call. Whatever fetches by another name than `url` is none of them. */
+const functions = /^(?:url|rgba?|hsla?|hwb|lab|lch|oklab|oklch|translate|scale|rotate|matrix|skewX|skewY)$/i;
 
-/** An SVG with shapes only: no scripts, no handlers, no style sheets, nothing from elsewhere. Undefined when it is no SVG. */
+/** Whether a value can lead nowhere: spelled out, since an escape or a comment can hide what it calls, and with known functions alone. */
+const isPlain = (value: string): boolean =>
+  !/\\|\/\*/.test(value) &&
+  !foreign.test(value) &&
+  [...value.matchAll(/([\w-]*)\(/g)].every(([, name = ""]) => functions.test(name));
+
+/** Elements that a picture may draw, those that it uses again counted each time. */
+const mostDrawn = 20_000;
+
+/**
+ * An SVG with shapes only: no scripts, no handlers, no style sheets, nothing from elsewhere. Undefined when it is no SVG,
+ * or one that draws more than a browser does in a moment.
+ */
 export function cleanSvg(text: string): string | undefined {
   const cleaned = sanitizeHtml(text, {
     parser: { xmlMode: true },
@@ -86,13 +101,14 @@ export function cleanSvg(text: string): string | undefined {
         tagName,
         attribs: Object.fromEntries(
           Object.entries(attribs).filter(
-            ([name, value]) => !foreign.test(value) && (name !== "href" || value.startsWith("#")),
+            ([name, value]) => isPlain(value) && (name !== "href" || value.startsWith("#")),
           ),
         ),
       }),
     },
   }).trim();
-  return /^<svg[\s>][\s\S]*<\/svg>$/.test(cleaned) ? withNamespace(cleaned) : undefined;
+  const isSvg = /^<svg[\s>][\s\S]*<\/svg>$/.test(cleaned) && drawnElements(cleaned) <= mostDrawn;
+  return isSvg ? withNamespace(cleaned) : undefined;
 }
 
 const withNamespace = (svg: string): string =>

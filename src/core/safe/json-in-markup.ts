@@ -1,2 +1,6 @@
-/** A value as JSON that can stand in a script element: a “<” inside could close it; escaped, it is the same JSON. */
-export const jsonInMarkup = (value: unknown): string => JSON.stringify(value).replaceAll("<", "\\u003c");
+/**
+ * A value as JSON that can stand in a script element: a “<” inside could close it; escaped, it is the same JSON.
+ * @param as how values are written, as `JSON.stringify` takes it
+ */
+export const jsonInMarkup = (value: unknown, as?: (key: string, value: unknown) => unknown): string =>
+  JSON.stringify(value, as).replaceAll("<", "\\u003c");

@@ -42,7 +42,7 @@ const said: { readonly [K in SettingName]: Said } = {
     quarter: "¼",
   }),
   counting: choice("Counts", "The number beside an option", { none: "none", steady: "steady", live: "live" }),
-  deadEnd: choice("Leads nowhere", "What becomes of options that find nothing", {
+  deadEnd: choice("Finds nothing", "What becomes of options that no product fits now", {
     keep: "keep",
     fade: "fade",
     drop: "drop",
@@ -117,7 +117,11 @@ const said: { readonly [K in SettingName]: Said } = {
     none: "none",
   }),
   nested: yesNo("Nested", "Categories within categories; flat lists the last level only"),
-  ends: choice("Ends", "Where the scale begins and stops", { steady: "of the page", live: "live", typed: "typed" }),
+  ends: choice("Ends", "Where the scale begins and stops", {
+    steady: "all products",
+    live: "what is left",
+    typed: "typed",
+  }),
   least: {
     kind: "number",
     label: "Least",
@@ -152,7 +156,10 @@ const said: { readonly [K in SettingName]: Said } = {
   bubbles: yesNo("Bubbles", "The value above a handle while it is dragged"),
   values: yesNo("Values", "The chosen ends in words"),
   histogram: yesNo("Histogram", "Where the products lie"),
-  scale: choice("Scale", "Bent gives low values more room", { even: "even", bent: "bent" }),
+  scale: choice("Scale", "Low values get more room where a few are far above", {
+    even: "even",
+    bent: "more room low down",
+  }),
   rangeBy: choice("Ranges", "Equal in products, equal in width, or typed limits", {
     products: "by products",
     width: "by width",

@@ -1,3 +1,4 @@
+import { displays } from "../display/displays.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { emptyPanel } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
@@ -15,12 +16,25 @@ const leastWorth = 0.25;
 const fewest = 3;
 
 /** A first panel worth keeping: the best fields, the category before all others, what is on hand at the end. */
-export function firstPanel(index: CatalogueIndex, name: string): PanelDocument {
+export const firstPanel = (index: CatalogueIndex, name: string): PanelDocument => ({
+  ...emptyPanel(name),
+  rows: [newPiece("chosen", "chosen"), ...firstFields(index).map(({ profile }) => suggestRow(profile))],
+});
+
+/** The fields of a first panel in their order, each with what speaks for it. */
+export function firstFields(index: CatalogueIndex): Ranked[] {
   const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= leastWorth);
-  const chosen = ordered(worth);
-  const rows = withFewSliders(chosen).map(({ profile }) => suggestRow(profile));
-  return { ...emptyPanel(name), rows: [newPiece("chosen", "chosen"), ...rows] };
+  return withFewSliders(ordered(worth));
 }
+
+/** Why a field is in a first panel, in plain words and numbers. */
+export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, bits }: Ranked): string {
+  const left = Math.max(1, Math.round(reach / 2 ** bits));
+  const stated = reach === outOf ? "All products state it" : `${number(reach)} of ${number(outOf)} products state it`;
+  return `${stated}; an answer leaves about ${number(left)}. ${displays[display].label}: ${reason}.`;
+}
+
+const number = (value: number): string => value.toLocaleString("en");
 
 function ordered(chosen: readonly Ranked[]): Ranked[] {
   const place = ({ profile: { field } }: Ranked) =>

@@ -1,9 +1,9 @@
 import { isFacetable } from "../catalogue/field.ts";
+import { agreement, saidOf, tally } from "../evidence/agreement.ts";
 import { entropy } from "../evidence/entropy.ts";
 import { type FieldProfile, profileField } from "../evidence/profile.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Mode } from "../match/question.ts";
-import { agreement, saidOf, tally } from "./agreement.ts";
 import { likelihood } from "./likely.ts";
 import { type Suggestion, suggestFacet } from "./suggest.ts";
 
@@ -12,6 +12,8 @@ export interface Ranked {
   profile: FieldProfile;
   suggestion: Suggestion;
   score: number;
+  /** Bits that an answer tells; 2 to the power of it is how many times fewer products are left. */
+  bits: number;
 }
 
 /** Options that a person reads at a glance; what more of them would tell is not read. Common practice, no source. */
@@ -39,7 +41,7 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
     if (!suggestion.worth) return [];
     const said = saidOf(catalogue, field);
     const bits = entropy(tally(said).values());
-    return [{ profile, suggestion, said, score: worthOf(profile, bits, suggestion.mode) }];
+    return [{ profile, suggestion, said, bits, score: worthOf(profile, bits, suggestion.mode) }];
   });
   const ranked: Ranked[] = [];
   let lines = 0;
@@ -47,8 +49,8 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
     open.sort((a, b) => b.score - a.score);
     const best = open.shift();
     if (!best) break;
-    const { profile, suggestion, said, score } = best;
-    ranked.push({ profile, suggestion, score });
+    const { profile, suggestion, said, bits, score } = best;
+    ranked.push({ profile, suggestion, score, bits });
     if (ranked.length === most) break;
     // A panel of sliders is a questionnaire: each after the second is worth less.
     const many = isLine(best) && ++lines >= fewLines;

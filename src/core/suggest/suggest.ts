@@ -2,6 +2,7 @@ import { type FieldRole, isFacetable, isNumeric } from "../catalogue/field.ts";
 import { type DisplayName, displays } from "../display/displays.ts";
 import type { FieldProfile } from "../evidence/profile.ts";
 import type { Mode } from "../match/question.ts";
+import { mostStars } from "../numbers/stars.ts";
 import { newFacet } from "../panel/panel.ts";
 import type { FacetRow } from "../panel/panel-schema.ts";
 import { type OptionOrder, type SettingValues, withSetting } from "../setting/settings.ts";
@@ -19,7 +20,7 @@ export interface Suggestion {
 
 const few = 8;
 /** Options from which on a list that lies open has a field to find them in. Common practice, no source. */
-const readAtOnce = 15;
+export const readAtOnce = 15;
 /** Fields that shoppers seldom choose by, whatever they hold. */
 const seldom: ReadonlySet<FieldRole> = new Set(["list_price", "stock", "reviews", "published"]);
 
@@ -56,8 +57,15 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   if (isNumeric(field)) {
     if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
     if (field.kind === "date") return { display: "dates", mode: "range", reason: `${numbers} different days` };
-    if (field.role === "rating" && !displays.stars.unsuited?.(profile))
-      return { display: "stars", mode: "range", reason: "a rating of up to five stars" };
+    if (isRating(profile) && !displays.stars.unsuited?.(profile))
+      return {
+        display: "stars",
+        mode: "range",
+        reason:
+          profile.max !== null && profile.max > mostStars
+            ? "a rating of up to ten points"
+            : "a rating of up to five stars",
+      };
     const skewed = skewness > 1 && limits.length > 0;
     return {
       display: "slider-inputs",
@@ -76,6 +84,14 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   if (options > 60) return any("dropdown", `${options} values are too many to lay open`);
   return any("check-boxes", `${options} values`);
 }
+
+/** Words of headings that ratings stand under. Common practice, no source. */
+const ratingWords = /\b(?:ratings?|bewertung|stars|sterne|notes?|évaluation|valoración|valutazione|beoordeling)\b/i;
+
+/** A rating by its role, or by its name where its numbers are those of a scale of five or ten. */
+const isRating = ({ field, min, max }: FieldProfile): boolean =>
+  field.role === "rating" ||
+  (ratingWords.test(field.name) && min !== null && max !== null && min >= 0 && max > 1 && max <= 10);
 
 /** Values with an order of their own stand in it; the rest by how many products they lead to. */
 function suggestOrder({ field, series, samples }: FieldProfile, display: DisplayName): OptionOrder {

@@ -41,6 +41,9 @@ const nuances = ["german", "french", "spanish", "hindi"];
 /** The survey's lists by name, each of names with their colours. */
 export type ColourLists = Readonly<Record<string, readonly { name: string; hex: string }[]>>;
 
+/** Of a name that a standard defines. Nothing that is guessed is certain: a shop's violet may be another. */
+export const sureName = 0.97;
+
 let known: Map<string, NamedColour> | undefined;
 
 /**
@@ -55,8 +58,8 @@ export function colourNames(): ReadonlyMap<string, NamedColour> {
     const key = nameKey(name);
     if (key !== "" && !names.has(key)) names.set(key, { hex, name, list, confidence });
   };
+  for (const name of Object.keys(colorsNamed)) put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", sureName);
   for (const [name, hex] of Object.entries(tradeColours)) put(name, hex, "a usual name of the trade", 0.95);
-  for (const name of Object.keys(colorsNamed)) put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", 1);
   const all: ColourLists = survey.lists;
   for (const { name, hex } of all.xkcd ?? []) put(name, hex, "a name from a survey", 0.9);
   for (const language of languages)

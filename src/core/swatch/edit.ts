@@ -84,6 +84,20 @@ export const setMany = (
   },
 });
 
+/** Gives several values all that a list says of them. `own` says whether it holds in this field only; undefined leaves that. */
+export const setWhole = (
+  given: readonly { value: ValueName; entry: SwatchEntry; own: boolean | undefined }[],
+  words: string,
+): SwatchEdit => ({
+  words,
+  change: (book) => {
+    for (const { value, entry, own } of given) {
+      if (own !== undefined) setShared(value, !own).change(book);
+      setEntry(words, value, (now) => ({ ...now, ...structuredClone(entry) })).change(book);
+    }
+  },
+});
+
 /** Keeps what was found in product pictures. */
 export const setPhotos = (field: string, photos: Readonly<Record<string, PhotoGuess>>, words: string): SwatchEdit => ({
   words,

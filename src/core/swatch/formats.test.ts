@@ -115,3 +115,20 @@ describe("swatches as design tokens", () => {
     for (const nothing of [null, 3, "x", [], {}]) expect(readTokens(nothing)).toEqual([]);
   });
 });
+
+describe("lines of a name and its colours", () => {
+  it("are read with a comma, a colon, or nothing between the two", () => {
+    const text =
+      "Senfgelb #d3a22b\nMoosgrün: #5e6b34\nSage, #9cab86\nSea green / white: #2e8b57 #ffffff\nRust = rgb(168 72 42)\nNo colour";
+    const { lines: read, problems } = readSwatchCsv(text);
+    expect(read.map(({ name, entry }) => [name, ...(entry.colours ?? [])])).toEqual([
+      ["Senfgelb", "#d3a22b"],
+      ["Moosgrün", "#5e6b34"],
+      ["Sage", "#9cab86"],
+      ["Sea green / white", "#2e8b57", "#ffffff"],
+      ["Rust", "#a8482a"],
+      ["No colour"],
+    ]);
+    expect(problems).toEqual([]);
+  });
+});

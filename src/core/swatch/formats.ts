@@ -9,7 +9,12 @@ export interface SwatchLine {
   field?: string;
   name: string;
   entry: SwatchEntry;
+  /** Given for this field only, or for every field that has the value; or guessed, by the name or by pictures. Default: given */
+  from?: LineSource;
 }
+
+export const lineSources = ["own", "shared", "name", "photos"] as const;
+export type LineSource = (typeof lineSources)[number];
 
 /** A line that could not be taken, and why. */
 export interface LineProblem {
@@ -27,17 +32,18 @@ export function readColour(text: string): string | undefined {
   return formatHex(colour);
 }
 
-/** Writes swatches as CSV: field, value, up to four colours, drawing, picture, alternative text. */
+/** Writes swatches as CSV: field, value, up to four colours, drawing, picture, alternative text, and whether that is given or guessed. */
 export const writeSwatchCsv = (lines: readonly SwatchLine[]): string =>
   `${Papa.unparse([
-    ["field", "value", "colours", "drawing", "picture", "alt"],
-    ...lines.map(({ field = "", name, entry }) => [
+    ["field", "value", "colours", "drawing", "picture", "alt", "from"],
+    ...lines.map(({ field = "", name, entry, from = "" }) => [
       field,
       name,
       (entry.colours ?? []).join(" "),
       entry.drawing ?? "",
       entry.picture ?? "",
       entry.alt ?? "",
+      from,
     ]),
   ])}\r\n`;
 
@@ -45,7 +51,7 @@ const header = /^(?:field|value|name)$/i;
 
 /**
  * Reads swatches from CSV with a header as {@link writeSwatchCsv} writes it, or from lines of a name and its
- * colours, in any separator. Colours are any that CSS knows, several parted by spaces, slashes or commas.
+ * colours, in any separator, a colon or a space among them. Colours are any that CSS knows, several parted by spaces, slashes or commas.
  */
 export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: LineProblem[] } {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimitersToGuess: [",", "\t", ";"] });
@@ -56,8 +62,9 @@ export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: Li
     if (names && at === 0) continue;
     const cell = (name: string, place: number) =>
       (names ? (cells[names.indexOf(name)] ?? "") : (cells[place] ?? "")).trim();
-    const name = names ? cell("value", 0) || cell("name", 0) : cell("", 0);
-    const given = names ? cell("colours", 1) || cell("colour", 1) || cell("color", 1) : cells.slice(1).join(",").trim();
+    const [first, rest] = names ? ["", ""] : inOneCell(cells);
+    const name = names ? cell("value", 0) || cell("name", 0) : first;
+    const given = names ? cell("colours", 1) || cell("colour", 1) || cell("color", 1) : rest;
     const colours = splitColours(given);
     const fault = faultOf(name, given, colours);
     if (fault || !colours) {
@@ -72,9 +79,18 @@ export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: Li
       ...(names && cell("alt", 9) ? { alt: cell("alt", 9) } : {}),
     };
     const field = names ? cell("field", 9) : "";
-    lines.push({ ...(field ? { field } : {}), name, entry });
+    const from = lineSources.find((one) => names && one === cell("from", 9));
+    lines.push({ ...(field ? { field } : {}), name, entry, ...(from ? { from } : {}) });
   }
   return { lines, problems };
+}
+
+/** A name and the colours behind it; a line of one cell is parted at a colon, or where the first colour begins. */
+function inOneCell(cells: readonly string[]): [name: string, given: string] {
+  const [first = "", ...others] = cells;
+  if (others.join("").trim() !== "") return [first.replace(/\s*[:=]\s*$/, "").trim(), others.join(",").trim()];
+  const parted = /^(.+?)\s*[:=]\s*(.+)$/.exec(first) ?? /^(.+?)\s+((?:#[0-9a-f]{3,8}|[a-z]+\().*)$/i.exec(first);
+  return parted ? [parted[1]?.trim() ?? "", parted[2]?.trim() ?? ""] : [first.trim(), ""];
 }
 
 function faultOf(name: string, given: string, colours: string[] | undefined): string | undefined {

@@ -1,8 +1,9 @@
 import { clampChroma, formatHex, interpolate, type Oklch, oklch } from "culori";
 import { distance } from "fastest-levenshtein";
 import { spelling } from "../catalogue/identity.ts";
-import { colourNames, type NamedColour, nameKey } from "./colour-names.ts";
+import { colourNames, type NamedColour, nameKey, sureName } from "./colour-names.ts";
 import { parting } from "./plain-names.ts";
+import { lastHue, tradeGuess } from "./trade-guess.ts";
 
 /** What a value's name says of its colour, why, and how sure that is, from 0 to 1. */
 export interface NameGuess {
@@ -64,6 +65,9 @@ const shifts: Record<string, Shift> = {
   warm: { chroma: 1 },
   cool: { chroma: 1 },
   off: { lightness: toward(0.96, 0.6), chroma: 1 },
+  marl: { lightness: toward(0.72, 0.4), chroma: 0.7 },
+  wash: { lightness: toward(0.7, 0.4), chroma: 0.6 },
+  burnt: { lightness: (l) => l * 0.82, chroma: 1 },
 };
 
 /** Guesses the colours of a value by its name; undefined when the name says nothing of a colour. */
@@ -101,9 +105,36 @@ function onePart(text: string): Single | undefined {
   if (words.length === 0) return undefined;
   const names = colourNames();
   const whole = names.get(nameKey(words.join("")));
+  // A standard's name is what it says, but for those that the trade uses for something else.
+  if (whole && whole.confidence === sureName && !otherwise.has(whole.name.toLowerCase())) return found(whole);
+  const traded = byTrade(text);
+  if (traded) return traded;
   // A fancy name that is made of plain words is worth less than what the words say.
   if (whole && whole.confidence > 0.6) return found(whole);
   return modified(words) ?? (whole && found(whole)) ?? likeSpelling(words) ?? family(words);
+}
+
+/** CSS names that shops use for another colour: CSS has a pale plum and a chocolate of orange. Common practice, no source. */
+export const otherwise: ReadonlySet<string> = new Set([
+  "plum",
+  "khaki",
+  "violet",
+  "chocolate",
+  "gold",
+  "tan",
+  "lavender",
+]);
+
+/** What the words of the trade say, in any of six languages. */
+function byTrade(text: string): Single | undefined {
+  const guess = tradeGuess(text);
+  if (!guess) return undefined;
+  const hex = guess.modifiers.reduce((colour, name) => shifted(colour, shifts[name] ?? {}), guess.hex);
+  return {
+    hex,
+    confidence: guess.modifiers.length > 0 ? 0.85 : 0.9,
+    reason: `“${guess.said}” by usual names of the trade`,
+  };
 }
 
 /** “Dark slate blue” is slate blue made darker; “yellowish brown” is brown with some yellow in it. */
@@ -156,7 +187,11 @@ function likeSpelling(words: readonly string[]): Single | undefined {
 
 /** “Flame red” is some red: the last word names the family, in some languages the first. */
 function family(words: readonly string[]): Single | undefined {
-  if (words.length < 2) return undefined;
+  if (words.length < 2) {
+    // “Mohnrot” is some red, whatever else it says.
+    const hue = lastHue(words[0] ?? "");
+    return hue && { hex: hue.hex, confidence: 0.45, reason: `some ${hue.word}` };
+  }
   const last = plain(words.slice(-1)) ?? modified(words.slice(1));
   if (last) return { ...last, confidence: last.confidence * 0.5, reason: `some ${words[words.length - 1]}` };
   const first = plain(words.slice(0, 1));

@@ -1,7 +1,7 @@
 import type { Option } from "../index/option-schema.ts";
 import { entryOf, orderOf } from "./book.ts";
 import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
-import { needsOutline, readableOn } from "./measure.ts";
+import { deltaE, needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 
 /** What shoppers see for a value. Without colours and picture it is its name in a tile. */
@@ -37,12 +37,27 @@ export function viewOf(
     if (source === "picture" && entry?.picture)
       return { source, picture: entry.picture, ...(entry.colours ? { colours: entry.colours } : {}), ...alt };
     if (source === "colour" && entry?.colours) return { source, colours: entry.colours, ...drawn, ...alt };
-    if (source === "name" && nameGuess && nameGuess.confidence >= sureEnough)
+    if (source === "name" && nameGuess && nameGuess.confidence >= sureEnough && !picturesAgainst(nameGuess, photos))
       return { source, colours: nameGuess.colours, ...drawn, ...alt };
     if (source === "photos" && photos) return { source, colours: photos.colours, ...drawn, ...alt };
     if (source === "text") break;
   }
   return { source: "text", ...alt };
+}
+
+/** Pictures that must have been looked at, and the share of them that must agree, to be believed over a name; and how far apart the two must be. Common practice, no source. */
+const fewestPictures = 3;
+const nearlyAll = 0.8;
+const otherColour = 20;
+
+/** Whether the pictures of nearly all products show another colour than a value's name speaks of; they are believed then. */
+export function picturesAgainst(
+  { colours }: Pick<NameGuess, "colours">,
+  photos: SwatchDocument["photos"][string][string] | undefined,
+): boolean {
+  if (!photos || photos.of < fewestPictures || photos.agree < photos.of * nearlyAll) return false;
+  const [named, shown] = [colours[0], photos.colours[0]];
+  return named !== undefined && shown !== undefined && deltaE(named, shown) > otherColour;
 }
 
 function measured(colours: readonly string[] | undefined, ground: string): Pick<SwatchView, "outline" | "mark"> {

@@ -10,7 +10,7 @@ export const handoffReport = exact({
   pages: wholeIn(1, largest).required(),
   panels: wholeIn(1, largest).required(),
   displays: listOf(oneOf(displayNames), displayNames.length),
-  sizes: exact({ script: size(), style: size(), shop: size(), catalogue: size(), cards: size() }),
+  sizes: exact({ script: size(), engine: size(), style: size(), shop: size(), catalogue: size(), cards: size() }),
 });
 
 /** What a designer is shown of a handoff before it is taken: its report, the tags, and its pieces of markup by path. */
@@ -25,5 +25,5 @@ export const handoffPreview = exact({
 export type HandoffReport = InferType<typeof handoffReport>;
 export type HandoffPreview = InferType<typeof handoffPreview>;
 
-/** The most of script that is aimed at, for six displays with the engine, in bytes gzipped. */
+/** The most of script that is aimed at before panels are awake, for six displays, in bytes gzipped. */
 export const scriptAim = 20_000;

@@ -9,6 +9,25 @@ import { largest } from "../numbers/bounds.ts";
 
 const whole = () => wholeIn(0, largest).required();
 
+/** SHA-256 of a file's bytes, in hex. */
+export const fileHash = string()
+  .strict()
+  .matches(/^[0-9a-f]{64}$/)
+  .optional();
+
+/** A file that was brought in the place of another, and can be taken back. */
+export const pastImport = exact({
+  id: whole(),
+  /** ISO 8601. */
+  at: someText(40),
+  /** What was brought. */
+  words: text(300),
+  /** Products before and after. */
+  before: whole(),
+  after: whole(),
+});
+export type PastImport = InferType<typeof pastImport>;
+
 /** One of the shop's panels or looks, as lists show it. */
 export const panelSummary = exact({ slug: someText(500), name: text(500), version: whole() });
 
@@ -24,6 +43,8 @@ export const shopSummary = exact({
   fields: listOf(fieldSchema, 10_000),
   /** How the columns of its last file were read. */
   reading: rememberedReadings,
+  /** SHA-256 of the file that it came from, in hex; absent where that is not known. */
+  hash: fileHash,
   panels: listOf(panelSummary, 10_000),
   looks: listOf(panelSummary, 10_000),
 });

@@ -1,42 +1,64 @@
-import { dirname, join } from "node:path";
-import { fileURLToPath } from "node:url";
+import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import { build } from "vite";
 import type { DisplayName } from "../../core/display/displays.ts";
+import type { CountingFile } from "../../storefront/handoff/fetch-counting.ts";
 import { folderOf } from "../../storefront/panel/displays/sheets.ts";
 import { treeshake } from "../../storefront/treeshake.ts";
+import { repository } from "../repository.ts";
+import { hashed, integrityOf } from "./names.ts";
 
-const storefront = join(dirname(fileURLToPath(import.meta.url)), "../../storefront");
+const storefront = join(repository, "src/storefront");
 const entry = "trellis-entry";
 const made = new LRUCache<string, Promise<string>>({ max: 30 });
 
-/** The script of a handoff: both elements, the engine, and the views of the displays that are used and no others. */
-export function bundle(displays: readonly DisplayName[]): Promise<string> {
+/** The scripts of a handoff. */
+export interface Scripts {
+  /** Both elements, and the views of the displays that are used and no others. */
+  script: string;
+  /** What counts, which the other fetches once it is there. */
+  engine: string;
+}
+
+/** Puts the scripts of a handoff together, each kind once. */
+export async function bundle(displays: readonly DisplayName[]): Promise<Scripts> {
+  const engine = await once("engine", () => bundled(engineCode, "iife"));
   const names = [...new Set(displays)].sort();
-  const key = names.join(",");
-  const known = made.get(key);
-  if (known) return known;
-  const script = bundled(names);
+  const file: CountingFile = { name: engineName(engine), integrity: integrityOf(engine) };
+  return { script: await once(names.join(), () => bundled(scriptCode(names, file), "es")), engine };
+}
+
+/** What the script that counts is called. */
+export const engineName = (engine: string | Uint8Array): string => hashed("engine.js", engine);
+
+/** Bytes of a text as it goes over the wire, gzipped. */
+export const gzippedSize = (text: string | Uint8Array): number => gzipSync(text, { level: 9 }).length;
+
+function once(key: string, make: () => Promise<string>): Promise<string> {
+  const script = made.get(key) ?? make();
   made.set(key, script);
   script.catch(() => made.delete(key));
   return script;
 }
 
-/** Bytes of a text as it goes over the wire, gzipped. */
-export const gzippedSize = (text: string | Uint8Array): number => gzipSync(text, { level: 9 }).length;
+const path = (file: string) => JSON.stringify(join(storefront, file));
 
-async function bundled(displays: readonly DisplayName[]): Promise<string> {
-  const path = (file: string) => JSON.stringify(join(storefront, file));
-  const code = [
+const engineCode = `import { counting } from ${path("handoff/counting.ts")}; globalThis.trellisCounting = counting;`;
+
+const scriptCode = (displays: readonly DisplayName[], counting: CountingFile): string =>
+  [
     `import { putView } from ${path("panel/displays/views.ts")};`,
     `import { defineElements } from ${path("handoff/define.ts")};`,
     ...displays.map(
       (name, at) => `import { View as View${at} } from ${path(`panel/displays/${folderOf(name)}/view.tsx`)};`,
     ),
     ...displays.map((name, at) => `putView(${JSON.stringify(name)}, View${at});`),
-    "defineElements();",
+    `defineElements(${JSON.stringify(counting)});`,
   ].join("\n");
+
+async function bundled(code: string, format: "es" | "iife"): Promise<string> {
+  // It is large, and most servers never put a script together.
+  const { build } = await import("vite");
   const output = await build({
     configFile: false,
     root: storefront,
@@ -57,7 +79,7 @@ async function bundled(displays: readonly DisplayName[]): Promise<string> {
       rollupOptions: {
         input: entry,
         treeshake,
-        output: { codeSplitting: false, entryFileNames: "trellis.js" },
+        output: { codeSplitting: false, format, entryFileNames: "trellis.js" },
       },
     },
   });

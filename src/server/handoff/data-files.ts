@@ -3,7 +3,7 @@ import { handoffFormat, type ShopFile } from "../../storefront/handoff/wire.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { wordsOf } from "../../storefront/words/spoken.ts";
 import type { OpenShop } from "../shop-boot.ts";
-import { usedFields } from "./fields.ts";
+import { usedFields } from "../used-fields.ts";
 
 /** What a handoff's script reads beside the markup. */
 export interface DataFiles {
@@ -30,6 +30,7 @@ export function dataFiles(
   const words = wordsOf(language);
   const file: ShopFile = {
     format: handoffFormat,
+    fields: catalogue.fields.filter(({ key }) => used.counted.has(key) || used.shown.has(key)),
     name: shop.name,
     currency: shop.currency,
     limits: settings.limits,

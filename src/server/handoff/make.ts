@@ -1,6 +1,5 @@
 import { readFileSync } from "node:fs";
-import { dirname, join } from "node:path";
-import { fileURLToPath } from "node:url";
+import { join } from "node:path";
 import type { ShopFiles } from "../../core/folder/shop-files.ts";
 import type { WholeShop } from "../../core/folder/whole-shop.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
@@ -15,10 +14,11 @@ import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName } 
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { Fault } from "../fault.ts";
+import { repository } from "../repository.ts";
 import { bootOf, lookCss, type OpenShop, openShop } from "../shop-boot.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { wholeSource } from "../store/whole-source.ts";
-import { bundle, gzippedSize } from "./bundle.ts";
+import { bundle, engineName, gzippedSize } from "./bundle.ts";
 import { checkCard, slotsOf, usualCard } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
 import { Markup } from "./markup.ts";
@@ -48,7 +48,6 @@ export interface Handoff {
   report: HandoffReport;
 }
 
-const here = dirname(fileURLToPath(import.meta.url));
 const encoded = (content: string): Uint8Array => new TextEncoder().encode(content);
 
 /**
@@ -83,10 +82,12 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     looks: (await lookCss(open, panels)).replaceAll(`${site.at}pictures/`, "pictures/"),
     parkedStyles: markup.styles,
   });
-  const bytes = { ...data, script: encoded(await bundle(displays)), style: encoded(css) };
+  const { script, engine } = await bundle(displays);
+  const bytes = { ...data, script: encoded(script), engine: encoded(engine), style: encoded(css) };
   const files = {
     ...named,
     script: hashed("trellis.js", bytes.script),
+    engine: engineName(bytes.engine),
     style: hashed("trellis.css", bytes.style),
     cards: hashed("cards.bin", bytes.cards),
   };
@@ -97,6 +98,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     displays,
     sizes: {
       script: gzippedSize(bytes.script),
+      engine: gzippedSize(bytes.engine),
       style: gzippedSize(bytes.style),
       shop: gzippedSize(bytes.shop),
       catalogue: gzippedSize(bytes.catalogue),
@@ -105,7 +107,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   };
   const [face] = fontsNamedIn(String(valueOn(open.look, "text.font")));
   const font = face && [...fonts.keys()].find((name) => name.includes(`/${face.package}-latin-wght-normal.`));
-  const tags = { at: site.at, script: files.script, style: files.style, font, bytes };
+  const tags = { at: site.at, script: files.script, style: files.style, shop: files.shop, font, bytes };
   const near = new Markup({ ...settings, site: { ...site, at: "./" } });
   const [first] = stills;
   const said = readme({
@@ -128,7 +130,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
         ? [["try.html", encoded(tryPage(whole.name, tags, near.addPage(withPlaces(first, site.at))))] as const]
         : []),
       ["try.css", encoded(tryStyle)],
-      ["trellis.d.ts", readFileSync(join(here, "trellis.d.ts"))],
+      ["trellis.d.ts", readFileSync(join(repository, "src/server/handoff/trellis.d.ts"))],
       ["README.md", encoded(said)],
       ...[...markup.files].map(([path, html]) => [path, encoded(html)] as const),
       ...fonts,
@@ -176,12 +178,12 @@ function checkSite(site: Site, panels: readonly PagePanel[]): void {
 }
 
 /** A page drawn for where the handoff's own files are, and not for the site. */
-function withPlaces({ born, drawn, states }: StillPage, at: string): StillPage {
+function withPlaces({ born, states, ...still }: StillPage, at: string): StillPage {
   const moved = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll(`${at}pictures/`, "./pictures/"));
   const panels = moved(born.panels);
   const swatches = moved(born.swatches);
   return {
-    drawn,
+    ...still,
     born: { ...born, panels, swatches },
     states: states.map((state) => ({ ...state, panels, swatches })),
   };

@@ -16,7 +16,7 @@ export function manifestOf(text: string): Manifest | undefined {
 export function isStale(path: string, last: Manifest | undefined): boolean {
   if (/^pages\/.+\.html$/.test(path)) return true;
   return (
-    /^(?:trellis|shop|catalogue|cards)\.[0-9a-f]{12}\.\w+$/.test(path) &&
+    /^(?:trellis|engine|shop|catalogue|cards)\.[0-9a-f]{12}\.\w+$/.test(path) &&
     !Object.values(last?.files ?? {}).includes(path)
   );
 }

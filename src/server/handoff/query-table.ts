@@ -31,6 +31,7 @@ export function queryTable(
         const ends = rangeNames(name);
         rows.set(ends.min, `${what}, at least: ${kind}`);
         rows.set(ends.max, `${what}, at most: ${kind}`);
+        rows.set(ends.below, `${what}, below: ${kind.replace("included", "not included")}`);
       }
     }
   rows.set(nameIn(names, "q"), `${say("search")}: the words that were searched for`);

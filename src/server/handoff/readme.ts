@@ -17,7 +17,7 @@ const block = (language: string, text: string): string => `\`\`\`${language}\n${
 
 /** All that a site's programmer has to know, on a page. */
 export function readme({ shop, site, report, tags, pieces, table, card }: Said): string {
-  const { script, style, shop: facts, catalogue, cards } = report.sizes;
+  const { script, engine, style, shop: facts, catalogue, cards } = report.sizes;
   const panel = pieces.find((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html")) ?? "";
   const form = pieces.find((path) => path.endsWith(".form.html"));
   const listing = pieces.find((path) => path.endsWith("/listing.html"));
@@ -111,7 +111,7 @@ pages that are still open. Take \`head.html\` and \`pages/\` anew when panels or
 
 ## Sizes
 
-Script ${kB(script)} for ${report.displays.length} displays with the engine (aim: ${kB(scriptAim)} for six), style sheet ${kB(style)}, shop ${kB(facts)},
-catalogue ${kB(catalogue)}, what cards show ${kB(cards)}; all gzipped. ${report.panels} ${report.panels === 1 ? "panel" : "panels"} on ${report.pages} ${report.pages === 1 ? "page" : "pages"}.
+Script ${kB(script)} for ${report.displays.length} displays (aim: ${kB(scriptAim)} for six), style sheet ${kB(style)}, shop ${kB(facts)}: with them panels
+are awake. Beside them come the engine that counts ${kB(engine)}, catalogue ${kB(catalogue)}, what cards show ${kB(cards)}; all gzipped. ${report.panels} ${report.panels === 1 ? "panel" : "panels"} on ${report.pages} ${report.pages === 1 ? "page" : "pages"}.
 `;
 }

@@ -4,7 +4,6 @@ import { transform } from "lightningcss";
 import { bands } from "../../core/band/band.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
 import type { DisplayName } from "../../core/display/displays.ts";
-import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { usualSheet } from "../../core/look/page-look.ts";
 import { partRules } from "../../core/look/sheet.ts";
 import { parts } from "../../core/look/tokens.ts";
@@ -13,8 +12,8 @@ import type { Bar } from "../../core/page/pages-schema.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
-import { facesOf, fontAddress, fontFolders } from "../fonts.ts";
-import { displaySheets, sheetText } from "../style-sheet.ts";
+import { fontAddress, fontFolders, withFallbacks } from "../fonts.ts";
+import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
 import { hashed } from "./names.ts";
 import { rootClass, strongCss, withoutUnread } from "./strong-css.ts";
 
@@ -47,17 +46,18 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
   const own = Object.entries(parts).filter(([, { group }]) => group !== "Listing" && group !== "Shop");
   const tool = [
     layer("base", usualSheet()),
-    layer("base", ["style/base.css", "panel/panel.css"].map(sheetText).join("\n")),
+    layer("base", panelSheets.map(sheetText).join("\n")),
     layer("parts", partRules(own.map(([name]) => name))),
     layer("displays", displaySheets(displays).map(sheetText).join("\n")),
     looks,
   ].join("\n");
   const resolved = resolveScheme(resolveBands(tool, bandQueries(limits)), "shopper");
   const strong = withoutUnread(strongCss(resolved, reset));
-  const { faces, fonts } = fontFiles(strong);
+  const dressed = withFallbacks(strong, "optional");
+  const { faces, fonts } = fontFiles(dressed.faces);
   const css = [
     faces,
-    strong,
+    dressed.css,
     "trellis-panel, trellis-listing { display: block; }",
     "[data-trellis-list] > [hidden], [data-trellis-more][hidden], [data-trellis-nothing][hidden] { display: none !important; }",
     // A number that is still to come has its line, so that nothing moves when it does.
@@ -69,10 +69,10 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
   return { css: minified(css), fonts };
 }
 
-/** The typefaces that a sheet names, as files of the handoff. */
-function fontFiles(css: string): { faces: string; fonts: Map<string, Uint8Array> } {
+/** The files that rules for typefaces name, as files of the handoff. */
+function fontFiles(rules: string): { faces: string; fonts: Map<string, Uint8Array> } {
   const fonts = new Map<string, Uint8Array>();
-  const faces = facesOf(fontsNamedIn(css)).replace(
+  const faces = rules.replace(
     new RegExp(`${fontAddress}/([\\w-]+)/([\\w.-]+)`, "g"),
     (_, family: string, file: string) => {
       const bytes = readFileSync(join(fontFolders.get(family) ?? "", basename(file)));

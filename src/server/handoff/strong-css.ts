@@ -59,7 +59,8 @@ function dropLayerLists(sheet: CssNode): void {
 const placedInside = (selector: string): string => {
   const root = /^(?::where\((?::root,? ?:host|:root)\)|:root|:host)/.exec(selector)?.[0];
   if (root !== undefined) return inside + selector.slice(root.length);
-  return selector.startsWith(`.${rootClass}`) ? selector : `${inside} ${selector}`;
+  const starts = [`.${rootClass}`, `:where(.${rootClass},`];
+  return starts.some((start) => selector.startsWith(start)) ? selector : `${inside} ${selector}`;
 };
 
 /** A style sheet without the custom properties that nothing in it reads. */

@@ -8,16 +8,20 @@ export interface Tags {
   at: string;
   script: string;
   style: string;
+  /** Is fetched with the manifest that will name it. Where that has come to name another, little is fetched in vain. */
+  shop: string;
   /** The typeface that is fetched at once, so that no text changes its width after the first paint. */
   font: string | undefined;
   bytes: { script: Uint8Array; style: Uint8Array };
 }
 
 /** What stands in the head of each page with panels. A browser refuses a file that is not the one that was handed over. */
-export const headTags = ({ at, script, style, font, bytes }: Tags): string =>
+export const headTags = ({ at, script, style, shop, font, bytes }: Tags): string =>
   [
     `<link rel="stylesheet" href="${escaped(at + style)}" integrity="${integrityOf(bytes.style)}" crossorigin="anonymous">`,
-    `<link rel="preload" href="${escaped(at + manifestName)}" as="fetch" crossorigin="anonymous">`,
+    ...[manifestName, shop].map(
+      (name) => `<link rel="preload" href="${escaped(at + name)}" as="fetch" crossorigin="anonymous">`,
+    ),
     ...(font === undefined
       ? []
       : [`<link rel="preload" href="${escaped(at + font)}" as="font" type="font/woff2" crossorigin="anonymous">`]),

@@ -1,5 +1,7 @@
-/** A choice in one field: options by their identities (lower case, single spaces), or a range whose ends are both in it. */
-export type TrellisChoice = { options: string[] } | { min?: number | undefined; max?: number | undefined };
+/** A choice in one field: options by their identities (lower case, single spaces), or a range; `min` and `max` are in it, `below` is not. */
+export type TrellisChoice =
+  | { options: string[] }
+  | { min?: number | undefined; max?: number | undefined; below?: number | undefined };
 
 /** What is chosen: by field key, and the words that are searched for. */
 export interface TrellisSelection {
@@ -11,6 +13,7 @@ export interface TrellisSelection {
 export type TrellisTroubleOf =
   | "manifest"
   | "script"
+  | "engine"
   | "style"
   | "shop"
   | "catalogue"
@@ -37,9 +40,12 @@ export interface TrellisEvents {
     /** Found products that a list of the site's own does not have. */
     missing: number;
   }>;
-  /** Panels and listings answer from now on. */
+  /** Products can be counted from now on. Panels are awake before: what is chosen until then is counted then. */
   "trellis-ready": CustomEvent<{ group: string }>;
-  /** Something is missing, damaged or of another version. The form stays as it is, and works as one. */
+  /**
+   * Something is missing, damaged or of another version. The form stays. Where only what is counted is missing, panels
+   * keep what is chosen, say that there is no result, and ask again.
+   */
   "trellis-trouble": CustomEvent<{ group: string; of: TrellisTroubleOf; file: string | undefined; message: string }>;
 }
 
@@ -48,12 +54,12 @@ export interface TrellisEvents {
  * `history` (`push`, `replace` or `none`: what becomes of the page's address; `push` for the group without a name).
  */
 export interface TrellisPanelElement extends HTMLElement {
-  /** What is chosen; setting it chooses. Undefined until the panel is ready. */
+  /** What is chosen; setting it chooses. Undefined until the panel is awake. */
   get selection(): TrellisSelection | undefined;
   set selection(selection: TrellisSelection | undefined);
-  /** Undefined until the panel is ready. */
+  /** Undefined until the panel is awake; until it is ready of the page with nothing chosen. */
   readonly results: { total: number; outOf: number } | undefined;
-  /** The ids of all products that are found, in their order. */
+  /** The ids of all products that are found, in their order; none until the panel is ready. */
   found(): string[];
   /** Chooses in one field; without a choice it is taken back. */
   choose(field: string, choice?: TrellisChoice): void;

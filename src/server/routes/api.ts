@@ -1,13 +1,11 @@
-import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
 import { shopChange } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
-import type { Catalogues } from "../store/catalogues.ts";
 import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
-import { catalogueRoutes } from "./catalogue.ts";
+import { type CatalogueOptions, catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
 import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
@@ -16,14 +14,19 @@ import { overviewRoutes } from "./overview.ts";
 import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
-/** Shops, catalogues and documents as JSON. `fork` gives every request an entity manager of its own. */
-export function api(fork: () => SqlEntityManager, catalogues: Catalogues, standIn: StandIn): Hono {
+export interface ApiOptions extends CatalogueOptions {
+  standIn: StandIn;
+}
+
+/** Shops, catalogues and documents as JSON. */
+export function api(options: ApiOptions): Hono {
+  const { fork, catalogues, standIn, readers } = options;
   const app = new Hono();
-  app.route("/", catalogueRoutes(fork, catalogues));
+  app.route("/", catalogueRoutes(options));
   app.route("/", documentRoutes(fork, catalogues));
   app.route("/", swatchRoutes(fork, catalogues));
   app.route("/", editionRoutes(fork, catalogues));
-  app.route("/", folderRoutes(fork));
+  app.route("/", folderRoutes(fork, readers));
   app.route("/", handoffRoutes(fork, standIn));
   app.route("/", overviewRoutes(fork, catalogues));
 

@@ -3,6 +3,7 @@ import { Hono } from "hono";
 import { checkPanels } from "../../core/check/check-shop.ts";
 import { shopDifferences } from "../../core/differ/shop.ts";
 import { publishing } from "../../core/wire/edition.ts";
+import type { ShopStand } from "../../core/wire/shop-stand.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
 import { bodyOf, check, limit, maxJson, shopOf, stateIn } from "./request.ts";
@@ -21,6 +22,14 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     const shop = await shopOf(em, c.req.param("shop"));
     const { note } = check(publishing, await bodyOf(c.req.raw));
     return c.json(await publish(em, shop, note), 201);
+  });
+
+  // What trial shoppers are sent through: pages and panels of a state.
+  app.get("/shops/:shop/stand", async (c) => {
+    const em = fork();
+    const shop = await shopOf(em, c.req.param("shop"));
+    const { pages, panels } = await stateOf(em, shop, stateIn(c.req.query("of")));
+    return c.json({ pages, panels } satisfies ShopStand);
   });
 
   // What is another from one state to the next, in words. Before the first edition everything is new.

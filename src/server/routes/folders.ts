@@ -1,17 +1,15 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { readFolder } from "../../core/folder/read-folder.ts";
-import { FolderFault } from "../../core/folder/shop-files.ts";
 import { writeFolder } from "../../core/folder/write-folder.ts";
-import { unzipFolder, zipFolder } from "../../core/folder/zip.ts";
-import { Fault } from "../fault.ts";
+import { zipFolder } from "../../core/folder/zip.ts";
+import type { Readers } from "../brought.ts";
 import { shopSummaryOf } from "../store/shops.ts";
 import { createWhole, wholeShop } from "../store/whole-shops.ts";
 import { maxUpload } from "./catalogue.ts";
-import { limit, shopOf } from "./request.ts";
+import { limit, sentOf, shopOf } from "./request.ts";
 
 /** A whole shop as a zip of its folder, out and in. */
-export function folderRoutes(fork: () => SqlEntityManager): Hono {
+export function folderRoutes(fork: () => SqlEntityManager, readers: Readers): Hono {
   const app = new Hono();
 
   app.get("/shops/:shop/folder.zip", async (c) => {
@@ -26,16 +24,9 @@ export function folderRoutes(fork: () => SqlEntityManager): Hono {
   });
 
   app.post("/folders", limit(maxUpload), async (c) => {
+    const { whole, catalogue } = await readers.shop(await sentOf(c.req.raw));
     const em = fork();
-    const { file } = await c.req.parseBody();
-    if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a shop’s folder as a zip.");
-    try {
-      const whole = readFolder(unzipFolder(new Uint8Array(await file.arrayBuffer())));
-      return c.json(await shopSummaryOf(em, await createWhole(em, whole)), 201);
-    } catch (error) {
-      if (error instanceof FolderFault) throw new Fault(422, error.message);
-      throw error;
-    }
+    return c.json(await shopSummaryOf(em, await createWhole(em, whole, catalogue)), 201);
   });
   return app;
 }

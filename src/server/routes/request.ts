@@ -47,14 +47,54 @@ export async function sourceFor(em: SqlEntityManager, { req }: Context): Promise
   return source;
 }
 
-/** The JSON that a request brings. @throws Fault */
-export async function bodyOf(request: Request): Promise<unknown> {
+/** A NUL would end a text in the database, and what stands behind it would be lost. */
+const noNul = () =>
+  new Fault(400, "The request holds a NUL character (U+0000), which cannot be kept. Leave it out and send it again.");
+
+/** The text of the JSON that a request brings. @throws Fault */
+export async function textOf(request: Request): Promise<string> {
   if (!request.headers.get("content-type")?.startsWith("application/json"))
     throw new Fault(415, "Send JSON, with the content type application/json.");
+  return request.text();
+}
+
+/** The JSON that a request brings. @throws Fault */
+export const bodyOf = async (request: Request): Promise<unknown> => jsonOf(await textOf(request));
+
+/** What a text says as JSON. @throws Fault */
+export function jsonOf(sent: string): unknown {
+  // Written out, with any backslashes in front of it that are text themselves.
+  if (/(?<!\\)(?:\\\\)*\\u0000/.test(sent)) throw noNul();
   try {
-    return await request.json();
+    return JSON.parse(sent);
   } catch {
     throw new Fault(400, "The request is not valid JSON.");
+  }
+}
+
+/** The body of a request with a form in it. */
+export interface Sent {
+  body: Uint8Array<ArrayBuffer>;
+  /** What its content type says, with the boundary. */
+  type: string;
+}
+
+/** The form that a request brings, not yet read. */
+export const sentOf = async (request: Request): Promise<Sent> => ({
+  body: new Uint8Array(await request.arrayBuffer()),
+  type: request.headers.get("content-type") ?? "",
+});
+
+/** The form that a request brings: of each name what was said last. @throws Fault */
+export async function formOf(request: Request): Promise<Record<string, FormDataEntryValue>> {
+  try {
+    const form = Object.fromEntries(await request.formData());
+    if (Object.values(form).some((value) => String(value instanceof File ? value.name : value).includes("\0")))
+      throw noNul();
+    return form;
+  } catch (error) {
+    if (error instanceof Fault) throw error;
+    throw new Fault(400, "The form cannot be read. Send it as multipart/form-data, with the boundary in its type.");
   }
 }
 
@@ -66,14 +106,18 @@ export function check<S extends ISchema<unknown> & { validateSync(value: unknown
   try {
     return schema.validateSync(value);
   } catch (error) {
-    if (error instanceof ValidationError) throw new Fault(400, error.message, { path: error.path });
+    if (error instanceof ValidationError) throw new Fault(400, asSentence(error.message), { path: error.path });
     throw error;
   }
 }
 
+/** A schema's own sentence as it is; what the library says, like “choices must be an object”, in one. */
+const asSentence = (message: string): string =>
+  /^[^a-z].*\.$/s.test(message) ? message : `The request does not fit: ${message}.`;
+
 /** A file that is handed out under a name. */
-export const attachment = (body: string, type: string, name: string): Response =>
-  new Response(body, {
+export const attachment = (body: string | Uint8Array, type: string, name: string): Response =>
+  new Response(typeof body === "string" ? body : new Uint8Array(body), {
     headers: {
       "content-type": type,
       "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,

@@ -2,22 +2,24 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { html, raw } from "hono/html";
 import { secureHeaders } from "hono/secure-headers";
-import { displayNames } from "../../core/display/displays.ts";
 import { productOf } from "../../core/listing/product.ts";
+import { plainCounts } from "../../core/match/remote-engine.ts";
 import { productAt } from "../../core/page/page-list.ts";
 import { jsonInMarkup } from "../../core/safe/json-in-markup.ts";
 import { displaysOf } from "../../storefront/page/page-panel.ts";
-import { folderOf } from "../../storefront/panel/displays/sheets.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-page.tsx";
 import { direction } from "../../storefront/words/direction.ts";
 import { Fault } from "../fault.ts";
-import { firstFileOf } from "../fonts.ts";
+import { KeptAnswers, type Made } from "../kept-answers.ts";
+import { Packed } from "../packed.ts";
 import { bootOf, lookOf, type OpenShop, openShop, type PageLook } from "../shop-boot.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { editionOf } from "../store/editions.ts";
 import { draftOf, type ShopSource } from "../store/source.ts";
+import { UntilWritten } from "../store/until-written.ts";
 import { asFault } from "./api.ts";
+import { type Far, madeOf } from "./far.ts";
 import { plainPage } from "./plain-page.ts";
 import { shopRefOf } from "./request.ts";
 import { type StateMark, stateMark } from "./state-mark.ts";
@@ -26,8 +28,11 @@ import { styleAddress } from "./style.ts";
 /** Where the storefront's scripts are. */
 export interface StorefrontAssets {
   script: string;
-  /** Where a part of the script is, by its name, when it is built; what a page will want is fetched with its own. */
-  part?: (name: string) => string;
+  /** Where what the script is built upon is, and the further script of the designer's stage is, when it is built. */
+  shared?: string;
+  stage?: string;
+  /** They come from Vite's development server, which tells pages by a socket what has changed. */
+  development?: boolean;
 }
 
 /** The states of a shop that pages are drawn from: what shoppers get, what is worked on, or an edition by its number. */
@@ -73,13 +78,18 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
   }
 }
 
+export interface ShopPagesOptions {
+  fork: () => SqlEntityManager;
+  catalogues: Catalogues;
+  assets: StorefrontAssets;
+  of: PagesOf;
+  keeps: boolean;
+  /** Who draws; this very thread when absent. */
+  far: Far | undefined;
+}
+
 /** The shops' own pages, drawn on the server and taken over in the browser. */
-export function shopPages(
-  fork: () => SqlEntityManager,
-  catalogues: Catalogues,
-  assets: StorefrontAssets,
-  of: PagesOf,
-): Hono {
+export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPagesOptions): Hono {
   const app = new Hono();
   // Nothing that a catalogue or a designer brings along may run: scripts come from the shop itself only.
   app.use(
@@ -89,7 +99,7 @@ export function shopPages(
         imgSrc: ["'self'", "https:", "http:", "data:"],
         styleSrc: ["'self'", "'unsafe-inline'"],
         scriptSrc: ["'self'"],
-        connectSrc: assets.part ? ["'self'"] : ["'self'", "ws:"],
+        connectSrc: !assets.development ? ["'self'"] : ["'self'", "ws:"],
         frameAncestors: ["'self'"],
         formAction: ["'self'"],
         baseUri: ["'none'"],
@@ -99,30 +109,47 @@ export function shopPages(
     }),
   );
 
+  const kept = new KeptAnswers();
+  const sources = new UntilWritten<PageSource>();
   const root = of === "edition" ? "/:shop/:n" : "/:shop";
   app.get(root, (c) => c.redirect(`${c.req.path}/`));
   app.get(`${root}/*`, async (c) => {
-    const { search, pathname } = new URL(c.req.url);
-    const { source, base, ...told } = await sourceAt(fork(), of, c.req.param("shop") ?? "", c.req.param("n") ?? "");
+    const { search, searchParams, pathname } = new URL(c.req.url);
+    // A form that is sent without scripts names every field; the address keeps those that say something.
+    const said = new URLSearchParams([...searchParams].filter(([name, value]) => value !== "" || name === "stage"));
+    if (said.size < searchParams.size) return c.redirect(pathname + (said.size > 0 ? `?${said}` : ""));
+    const [slug, n] = [c.req.param("shop") ?? "", c.req.param("n") ?? ""];
+    const find = () => sourceAt(fork(), of, slug, n);
+    // A draft is read with every page, an edition only once.
+    const { source, base, ...told } = of === "draft" ? await find() : await sources.get(`${slug} ${n}`, find);
     // In a frame of the tool it stands above the frame what this is.
     const mark = c.req.header("sec-fetch-dest") === "iframe" ? undefined : told.mark;
-    const shop = await openShop(source, catalogues, base, c.req.query("lang"));
-    const place = pathname.slice(shop.around.base.length);
-    const id = productAt(place);
-    const product = id === undefined ? undefined : productOf(shop.facts.index, id);
-    if (product) {
-      const chosen = Number(c.req.query("variant") ?? 1) - 1;
-      return c.html(await stillAround(drawProduct(shop.around, product, chosen), shop, mark));
-    }
-    const boot = await bootOf(shop, addressIn(place), {
-      panel: c.req.query("panel"),
-      stage: of === "draft" && c.req.query("stage") !== undefined,
-    });
-    if (!boot) return c.html(await stillAround(drawNoPage(shop.around), shop, mark), 404);
-    const look = await lookOf(shop, boot.panels);
-    return c.html(
-      pageAround(await drawPage(boot, shop.facts, search), boot, look, assets, boot.stage ? undefined : mark),
-    );
+    const draw = async (): Promise<Made> => {
+      const shop = await openShop(source, catalogues, base, c.req.query("lang"));
+      const place = pathname.slice(shop.around.base.length);
+      const id = productAt(place);
+      const product = id === undefined ? undefined : productOf(shop.facts.index, id);
+      if (product) {
+        const chosen = Number(c.req.query("variant") ?? 1) - 1;
+        const page = await stillAround(drawProduct(shop.around, product, chosen), shop, mark);
+        return { text: String(page), status: 200 };
+      }
+      const boot = await bootOf(shop, addressIn(place), {
+        panel: c.req.query("panel"),
+        stage: of === "draft" && c.req.query("stage") !== undefined,
+      });
+      if (!boot) return { text: String(await stillAround(drawNoPage(shop.around), shop, mark)), status: 404 };
+      const look = await lookOf(shop, boot.panels, boot.stage);
+      const drawn = await drawPage(boot, shop.facts, search);
+      return { text: String(await pageAround(drawn, boot, look, assets, boot.stage ? undefined : mark)), status: 200 };
+    };
+    const make = async () => (far ? madeOf(await far(c)) : draw());
+    // An edition never changes, and so neither does what it is drawn as.
+    const made =
+      of === "draft" || !keeps
+        ? await make()
+        : await kept.take(JSON.stringify([source.key, base, mark, pathname, search]), make);
+    return made instanceof Packed ? made.answer(c.req.raw, htmlType, "no-cache") : c.html(made.text, made.status);
   });
   app.onError((error, c) => {
     const fault = asFault(error);
@@ -130,6 +157,8 @@ export function shopPages(
   });
   return app;
 }
+
+const htmlType = "text/html; charset=UTF-8";
 
 /** A place of the shop as its pages are addressed: decoded, and without a slash at its end. */
 const addressIn = (place: string): string => `/${safelyDecoded(place).split("/").filter(Boolean).join("/")}`;
@@ -143,29 +172,30 @@ function safelyDecoded(text: string): string {
 }
 
 function pageAround(
-  body: string,
+  { markup, drawn }: Awaited<ReturnType<typeof drawPage>>,
   boot: Boot,
   look: PageLook,
-  { script, part }: StorefrontAssets,
+  { script, shared, stage }: StorefrontAssets,
   mark: StateMark | undefined,
 ) {
-  const json = jsonInMarkup(boot);
   const displays = displaysOf(boot.panels);
-  const counts = boot.engine === "page";
-  const parts = [
-    "shared",
-    ...(counts ? ["fetch-engine"] : []),
-    ...(boot.stage ? ["stage"] : []),
-    ...[...new Set((boot.stage ? displayNames : displays).map(folderOf))].map((folder) => `display-${folder}`),
-  ];
   const style = styleAddress(displays, boot.limits, boot.stage);
-  return document(body, { ...boot, title: boot.shop.name, style, look, mark }, [
-    html`<script type="application/json" id="zt-boot">${raw(json)}</script>`,
-    html`<script type="module" src="${script}"></script>`,
-    ...(part ? parts.map((name) => html`<link rel="modulepreload" href="${part(name)}" />`) : []),
-    ...(counts ? [html`<link rel="preload" href="${boot.data}" as="fetch" crossorigin />`] : []),
-  ]);
+  return document(
+    markup,
+    { ...boot, title: boot.shop.name, style, look, mark },
+    [
+      html`<script type="module" src="${script}"></script>`,
+      ...[shared, boot.stage ? stage : undefined].map((href) =>
+        href === undefined ? "" : html`<link rel="modulepreload" href="${href}" />`,
+      ),
+    ],
+    // Behind what is seen, so that it is seen first.
+    [jsonScript("zt-boot", boot), jsonScript("zt-drawn", drawn)],
+  );
 }
+
+const jsonScript = (id: string, value: unknown) =>
+  html`<script type="application/json" id="${id}">${raw(jsonInMarkup(value, plainCounts))}</script>`;
 
 /** A page on which nothing runs. */
 async function stillAround(body: string, shop: OpenShop, mark: StateMark | undefined) {
@@ -173,7 +203,8 @@ async function stillAround(body: string, shop: OpenShop, mark: StateMark | undef
   const style = styleAddress([], settings.limits, false);
   return document(
     body,
-    { ...around, title: around.shop.name, style, look: await lookOf(shop, []), stage: false, mark },
+    { ...around, title: around.shop.name, style, look: await lookOf(shop, [], false), stage: false, mark },
+    [],
     [],
   );
 }
@@ -189,6 +220,7 @@ function document(
     mark,
   }: Pick<Boot, "language" | "stage"> & { title: string; style: string; look: PageLook; mark: StateMark | undefined },
   head: unknown[],
+  foot: unknown[],
 ) {
   return html`<!doctype html>
 <html lang="${language}" dir="${direction(language)}" ${stage ? raw("data-stage") : ""}>
@@ -197,7 +229,7 @@ function document(
     <meta name="viewport" content="width=device-width, initial-scale=1" />
     <title>${title}</title>
     <link rel="icon" href="data:," />
-    ${look.font ? html`<link rel="preload" href="${firstFileOf(look.font)}" as="font" type="font/woff2" crossorigin />` : ""}
+    ${look.font ? html`<link rel="preload" href="${look.font}" as="font" type="font/woff2" crossorigin />` : ""}
     <link id="zt-style" rel="stylesheet" href="${style}" />
     <style id="zt-look">
       ${raw(look.css)}
@@ -206,7 +238,7 @@ function document(
   </head>
   <body>
     <div id="zt-page">${raw(body)}</div>
-    ${mark ? stateMark(mark) : ""}
+    ${mark ? stateMark(mark) : ""} ${foot}
   </body>
 </html>`;
 }

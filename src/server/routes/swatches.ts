@@ -1,14 +1,13 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/formats.ts";
-import type { SwatchBook } from "../../core/swatch/view.ts";
+import { zipLines } from "../../core/swatch/list.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { shopGround } from "../store/looks.ts";
 import { draftOf } from "../store/source.ts";
 import { findPicture, keepPicture, maxPicture } from "../store/swatches.ts";
-import { attachment, limit, shopRefOf } from "./request.ts";
+import { attachment, formOf, limit, shopRefOf } from "./request.ts";
 
 /** What shoppers see of a shop's swatch book, and the pictures in it. */
 export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
@@ -23,40 +22,42 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
   app.post("/shops/:shop/pictures", limit(maxPicture), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
-    const { file } = await c.req.parseBody();
+    const { file } = await formOf(c.req.raw);
     if (!(file instanceof File)) throw new Fault(400, "No picture came along. Choose one.");
     return c.json({ path: await keepPicture(em, shop, new Uint8Array(await file.arrayBuffer())) }, 201);
   });
 
-  for (const [name, type, write] of [
+  const exports: readonly [name: string, type: string, write: (lines: SwatchLine[]) => string][] = [
     ["swatches.csv", "text/csv; charset=utf-8", writeSwatchCsv],
-    ["swatches.tokens.json", "application/json", (lines: SwatchLine[]) => JSON.stringify(writeTokens(lines), null, 1)],
-  ] as const) {
+    ["swatches.tokens.json", "application/json", (lines) => JSON.stringify(writeTokens(lines), null, 1)],
+  ];
+  for (const [name, type, write] of exports) {
     app.get(`/shops/:shop/${name}`, async (c) => {
-      const em = fork();
-      const shop = await shopRefOf(em, c.req.param("shop") ?? "");
-      const source = draftOf(em, shop);
-      const { facts, swatches } = await catalogues.get(source);
-      return attachment(
-        write(linesOf(facts.index, await swatches.resolve(source, await shopGround(source)))),
-        type,
-        `${shop.slug}-${name}`,
-      );
+      const { slug, lines } = await listOf(c.req.param("shop") ?? "");
+      return attachment(write(lines), type, `${slug}-${name}`);
     });
   }
-  return app;
-}
 
-/** Every value that has a swatch, as shoppers see it. */
-function linesOf(index: CatalogueIndex, resolved: SwatchBook): SwatchLine[] {
-  return Object.entries(resolved).flatMap(([field, views]) =>
-    index.options(field).options.flatMap(({ id, label }) => {
-      const view = Object.hasOwn(views, id) ? views[id] : undefined;
-      if (!view) return [];
-      const { colours, ...rest } = view;
-      return [{ field, name: label, entry: { ...rest, ...(colours ? { colours: [...colours] } : {}) } }];
-    }),
-  );
+  // With the pictures, each named by its value.
+  app.get("/shops/:shop/swatches.zip", async (c) => {
+    const { slug, lines } = await listOf(c.req.param("shop") ?? "");
+    const pictures = new Map<string, Uint8Array>();
+    for (const { entry } of lines) {
+      const found = entry.picture && (await findPicture(fork(), slug, entry.picture.split("/").at(-1) ?? ""));
+      if (entry.picture && found) pictures.set(entry.picture, new Uint8Array(found.bytes));
+    }
+    return attachment(zipLines(lines, pictures), "application/zip", `${slug}-swatches.zip`);
+  });
+  return app;
+
+  /** Every value of a shop that has a swatch, given or guessed. */
+  async function listOf(slug: string): Promise<{ slug: string; lines: SwatchLine[] }> {
+    const em = fork();
+    const shop = await shopRefOf(em, slug);
+    const source = draftOf(em, shop);
+    const { swatches } = await catalogues.get(source);
+    return { slug: shop.slug, lines: await swatches.lines(source) };
+  }
 }
 
 /** The pictures themselves: nothing in them may run, wherever they are opened. */

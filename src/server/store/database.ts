@@ -9,12 +9,17 @@ import { SwatchBooks } from "../migrations/2026-11-25-swatch-books.ts";
 import { Documents } from "../migrations/2026-11-27-documents.ts";
 import { Editions } from "../migrations/2026-11-27-editions.ts";
 import { Removed } from "../migrations/2026-11-27-removed.ts";
+import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
+import { backUp, freeName } from "./backup.ts";
+import { checkFile } from "./check-file.ts";
 import { CarefulDialect, type RawConnection } from "./dialect.ts";
 import {
   CataloguePartSchema,
   ContentSchema,
   DocumentSchema,
   EditionSchema,
+  PastCatalogueSchema,
+  PastPartSchema,
   PictureSchema,
   ShopSchema,
   StepSchema,
@@ -28,38 +33,61 @@ const migrations = [
   { name: "2026-11-27-documents", class: Documents },
   { name: "2026-11-27-editions", class: Editions },
   { name: "2026-11-27-removed", class: Removed },
+  { name: "2026-11-28-past-catalogues", class: PastCatalogues },
 ];
+
+/** Names of all migrations, the oldest first. */
+export const migrationNames = migrations.map(({ name }) => name);
 
 /** Connections are replaced now and then, so what holds for one is said to each. Reads wait for a short while only; writes ask again. */
 const habits = ["pragma busy_timeout = 250", "pragma foreign_keys = on", "pragma journal_mode = wal"];
 
-function afterCreate(connection: RawConnection, done: (error: unknown, connection: RawConnection) => void): void {
-  try {
-    for (const habit of habits) connection.exec(habit);
-    done(undefined, connection);
-  } catch (error) {
-    done(error, connection);
-  }
-}
+const sayingTo =
+  (habits: readonly string[]) =>
+  (connection: RawConnection, done: (error: unknown, connection: RawConnection) => void): void => {
+    try {
+      for (const habit of habits) connection.exec(habit);
+      done(undefined, connection);
+    } catch (error) {
+      done(error, connection);
+    }
+  };
 
 /**
- * Opens the SQLite file, made if need be, and brings its tables up to date. `:memory:` keeps nothing.
+ * Opens the SQLite file, made if need be, and brings its tables up to date, after a copy of it was made. `:memory:` keeps nothing.
  * @param upTo the last migration to do, for looking at older states; all by default
+ * @throws UnfitFile where there is something else, or something that this version can't open
  */
 export async function openDatabase(file: string, { upTo }: { upTo?: string } = {}): Promise<MikroORM> {
   if (file !== ":memory:") mkdirSync(dirname(file), { recursive: true });
-  const orm = await MikroORM.init({
+  const open = checkFile(file, migrationNames);
+  // What a migration does to the tables is not undone by a newer start; a copy of before is.
+  if (open && open.length > 0 && open.length < migrationNames.length && upTo === undefined)
+    backUp(file, freeName(`${file}.before-${open.at(-1)}`));
+  const orm = await connect(file, habits);
+  await orm.migrator.up(upTo === undefined ? undefined : { to: upTo });
+  return orm;
+}
+
+/** Opens a file that {@link openDatabase} has opened already, in another thread and for reading alone. */
+export const openForReading = (file: string): Promise<MikroORM> => connect(file, [...habits, "pragma query_only = on"]);
+
+const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
+  MikroORM.init({
     dbName: file,
     entities: [
       ...[ShopSchema, CataloguePartSchema, DocumentSchema, StepSchema, PictureSchema],
-      ...[EditionSchema, ContentSchema],
+      ...[EditionSchema, ContentSchema, PastCatalogueSchema, PastPartSchema],
     ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },
     discovery: { disableDynamicFileAccess: true },
-    pool: { afterCreate },
+    pool: { afterCreate: sayingTo(habits) },
     driverOptions: { client: CarefulDialect },
   });
-  await orm.migrator.up(upTo === undefined ? undefined : { to: upTo });
-  return orm;
+
+/** Closes a database so that its file alone is the whole of it: what stands in the log beside it is written into it. */
+export async function closeDatabase(orm: MikroORM): Promise<void> {
+  await orm.em.getConnection().execute("pragma wal_checkpoint(truncate)");
+  await orm.close(true);
 }

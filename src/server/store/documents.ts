@@ -1,5 +1,6 @@
 import { ref, type SqlEntityManager } from "@mikro-orm/libsql";
 import { fieldKey } from "../../core/catalogue/field.ts";
+import { changeBetween } from "../../core/document/edit.ts";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { keptSteps } from "../../core/document/patch.ts";
 import type { PanelSummary, SentHistory, Stored } from "../../core/wire/shop.ts";
@@ -10,6 +11,9 @@ import { write } from "./write.ts";
 export type ShopRef = Pick<Shop, "id">;
 
 type Kind = Pick<DocumentKind<object>, "name" | "many">;
+
+/** For looking at what was removed as well. */
+const everyOne = { filters: { there: false } } as const;
 
 const slugOf = ({ name, many }: Kind, slug: string | undefined): string => (many ? (slug ?? "") : name);
 
@@ -138,6 +142,13 @@ export async function insertDocument<D extends object>(
   return { slug, name, version: 1 };
 }
 
+/** What is to be saved over the version that the sender knows. */
+interface Saved<D> {
+  version: number;
+  document: D;
+  history?: SentHistory | undefined;
+}
+
 /**
  * Saves a document and its latest steps if nobody has saved it since `version`; both are on disk when this returns.
  * @returns the new version, or undefined when the stored one is another
@@ -147,27 +158,78 @@ export const saveDocument = <D extends object>(
   shop: ShopRef,
   kind: DocumentKind<D>,
   slug: string | undefined,
-  { version, document, history }: { version: number; document: D; history?: SentHistory | undefined },
-): Promise<number | undefined> =>
-  write(em, async (tx) => {
-    const where = { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) };
-    let found = await tx.findOne(DocumentSchema, where, { fields: ["id", "version", "done"] });
-    if (!found && !kind.many && version === 0) {
-      await insertDocument(tx, shop, kind, kind.fresh(""));
-      found = await tx.findOneOrFail(DocumentSchema, where, { fields: ["id", "version", "done"] });
-    } else if (found?.version !== version) return undefined;
-    if (!found) return undefined;
-    const next = {
-      version: found.version + 1,
-      body: document,
-      name: nameOf(document),
-      updatedAt: new Date(),
-      done: history?.done ?? found.done,
-    };
-    await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, next);
-    if (history) await saveSteps(tx, found.id, history);
-    return next.version;
-  });
+  saved: Saved<D>,
+): Promise<number | undefined> => write(em, (tx) => saveWithin(tx, shop, kind, slug, saved));
+
+/** {@link saveDocument} within a transaction that is under way. */
+async function saveWithin<D extends object>(
+  tx: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  slug: string | undefined,
+  { version, document, history }: Saved<D>,
+): Promise<number | undefined> {
+  const where = { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) };
+  let found = await tx.findOne(DocumentSchema, where, { fields: ["id", "version", "done"] });
+  if (!found && !kind.many && version === 0) {
+    await insertDocument(tx, shop, kind, kind.fresh(""));
+    found = await tx.findOneOrFail(DocumentSchema, where, { fields: ["id", "version", "done"] });
+  } else if (found?.version !== version) return undefined;
+  if (!found) return undefined;
+  const next = {
+    version: found.version + 1,
+    body: document,
+    name: nameOf(document),
+    updatedAt: new Date(),
+    done: history?.done ?? found.done,
+  };
+  await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, next);
+  if (history) await saveSteps(tx, found.id, history);
+  return next.version;
+}
+
+/** A document as it stands within a transaction that is under way; undefined where there is none, removed ones included. */
+export async function bodyWithin<D extends object>(
+  tx: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  slug?: string,
+): Promise<{ id: number; version: number; done: number; removed: boolean; document: D } | undefined> {
+  const found = await tx.findOne(
+    DocumentSchema,
+    { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) },
+    { fields: ["version", "body", "done", "removedAt"], ...everyOne },
+  );
+  if (!found) return undefined;
+  const { id, version, done, removedAt } = found;
+  return { id, version, done, removed: Boolean(removedAt), document: checkDocument(kind, found.body) };
+}
+
+/**
+ * Puts another state in a document's place, within a transaction that is under way, as a step that can be undone.
+ * What is not there is made, and what was removed is brought back.
+ * @param words of that step
+ */
+export async function changeWithin<D extends object>(
+  tx: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<D>,
+  slug: string | undefined,
+  next: D,
+  words: string,
+): Promise<void> {
+  const now = await bodyWithin(tx, shop, kind, slug);
+  if (!now && kind.many) {
+    await insertDocument(tx, shop, kind, next, slug);
+    return;
+  }
+  if (now?.removed) await tx.nativeUpdate<Document>(DocumentSchema, { id: now.id }, { removedAt: null }, everyOne);
+  const { patches, inverse } = changeBetween(now?.document ?? kind.fresh(""), next);
+  if (patches.length === 0) return;
+  const from = (now?.done ?? 0) + 1;
+  const history = { from, steps: [{ n: from, words, patches, inverse }], done: from };
+  await saveWithin(tx, shop, kind, slug, { version: now?.version ?? 0, document: next, history });
+}
 
 /** Puts the steps that were sent in the place of those from the first of them on, and forgets the oldest. */
 async function saveSteps(tx: SqlEntityManager, document: number, { from, steps }: SentHistory): Promise<void> {

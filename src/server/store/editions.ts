@@ -1,28 +1,33 @@
-import { createHash } from "node:crypto";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { LRUCache } from "lru-cache";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { changeBetween } from "../../core/document/edit.ts";
 import { eachDocument } from "../../core/folder/each-document.ts";
 import { readFolder } from "../../core/folder/read-folder.ts";
 import { type WholeShop, withPlace } from "../../core/folder/whole-shop.ts";
 import { writeDocuments } from "../../core/folder/write-folder.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import { Fault } from "../fault.ts";
+import { hashOf } from "../hash.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
-import { insertDocument, openDocument, saveDocument } from "./documents.ts";
+import { changeWithin } from "./documents.ts";
 import { type Content, ContentSchema, type Edition, EditionSchema, type Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
 import { draftOf, type ShopHead, type ShopSource } from "./source.ts";
-import { wholeShop } from "./whole-shops.ts";
+import { shopWithoutCatalogue, wholeShop } from "./whole-shops.ts";
 import { wholeSource } from "./whole-source.ts";
-import { write } from "./write.ts";
+import { breathe, write } from "./write.ts";
 
-const hashOf = (bytes: Uint8Array): string => createHash("sha256").update(bytes).digest("hex");
 const catalogueFolder = "catalogue/";
 
-/** Whole editions that are kept ready; they never change. */
-const opened = new LRUCache<number, Promise<WholeShop>>({ max: 6 });
+/** By the connection to a database, whole editions of it that are kept ready; they never change. */
+const openedBy = new WeakMap<object, LRUCache<number, Promise<WholeShop>>>();
+
+function openedIn(em: SqlEntityManager): LRUCache<number, Promise<WholeShop>> {
+  const connection = em.getConnection();
+  const opened = openedBy.get(connection) ?? new LRUCache({ max: 6 });
+  openedBy.set(connection, opened);
+  return opened;
+}
 
 const summaryOf = ({ n, note, createdAt }: Pick<Edition, "n" | "note" | "createdAt">): EditionSummary => ({
   n,
@@ -41,7 +46,7 @@ export async function listEditions(em: SqlEntityManager, shop: Pick<Shop, "id">)
 /** Publishes a shop as it is now. What earlier editions hold already is kept once. @throws Fault when nothing is another */
 export async function publish(em: SqlEntityManager, shop: Shop, note: string): Promise<EditionSummary> {
   const bytes = await loadBytes(em, shop);
-  const whole = await wholeShop(em, shop, bytes);
+  const whole = { ...(await shopWithoutCatalogue(em, shop)), catalogue: shop };
   const contents = new Map<string, Uint8Array>();
   const files: Record<string, string> = {};
   const put = (path: string, content: Uint8Array) => {
@@ -50,6 +55,7 @@ export async function publish(em: SqlEntityManager, shop: Shop, note: string): P
     files[path] = hash;
   };
   for (const [path, content] of writeDocuments(whole)) put(path, content);
+  await breathe();
   for (const [at, part] of partsOf(bytes).entries()) put(`${catalogueFolder}${String(at).padStart(5, "0")}`, part);
   return write(em, async (tx) => {
     const [last] = await tx.find(EditionSchema, { shop: shop.id }, { orderBy: { n: "desc" }, limit: 1 });
@@ -58,6 +64,7 @@ export async function publish(em: SqlEntityManager, shop: Shop, note: string): P
     for (const [hash, content] of contents) {
       if ((await tx.count(ContentSchema, { hash })) === 0)
         await tx.insert<Content>(ContentSchema, { hash, bytes: Buffer.from(content) });
+      await breathe();
     }
     const { name, currency, variantCount } = shop;
     const edition = { n: (last?.n ?? 0) + 1, note, createdAt: new Date(), files, name, currency, variantCount };
@@ -75,6 +82,7 @@ async function findEdition(em: SqlEntityManager, shop: Pick<Shop, "id">, n?: num
 
 /** The whole shop as an edition has it. */
 function openEdition(em: SqlEntityManager, edition: Edition): Promise<WholeShop> {
+  const opened = openedIn(em);
   const known = opened.get(edition.id);
   if (known) return known;
   const read = readEdition(em, edition);
@@ -155,17 +163,8 @@ export const noEdition = (n: number): Fault => new Fault(404, `There is no editi
 export async function bringBack(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
   const whole = await stateOf(em, shop, n);
   const words = `Bring back edition ${n}`;
-  for (const { kind, slug, document } of eachDocument(whole)) {
-    const next = withPlace(document, shop.slug);
-    const now = await openDocument(em, shop, kind, slug);
-    if (!now) {
-      await write(em, (tx) => insertDocument(tx, shop, kind, next, slug));
-      continue;
-    }
-    const { patches, inverse } = changeBetween(now.document, next);
-    if (patches.length === 0) continue;
-    const from = now.history.done + 1;
-    const history = { from, steps: [{ n: from, words, patches, inverse }], done: from };
-    await saveDocument(em, shop, kind, slug, { version: now.version, document: next, history });
-  }
+  await write(em, async (tx) => {
+    for (const { kind, slug, document } of eachDocument(whole))
+      await changeWithin(tx, shop, kind, slug, withPlace(document, shop.slug), words);
+  });
 }

@@ -17,6 +17,8 @@ export interface Shop {
   variantCount: number;
   createdAt: Date;
   reading: RememberedReading[];
+  /** SHA-256 of the file that its catalogue came from, in hex. */
+  hash?: string | null;
   /** When it was removed; it can be brought back for a while. */
   removedAt?: Date | null;
 }
@@ -25,6 +27,32 @@ export interface Shop {
 export interface CataloguePart {
   id: number;
   shop: Ref<Shop>;
+  position: number;
+  bytes: Uint8Array;
+}
+
+/** A shop's catalogue, mends and swatch book as they were before another file was brought; kept for a while. */
+export interface PastCatalogue {
+  id: number;
+  shop: Ref<Shop>;
+  replacedAt: Date;
+  /** What took its place. */
+  words: string;
+  /** Products of what took its place. */
+  nextCount: number;
+  fields: Field[];
+  productCount: number;
+  variantCount: number;
+  reading: RememberedReading[];
+  hash?: string | null;
+  mends: object;
+  swatches: object;
+}
+
+/** A stretch of a past catalogue in binary form. */
+export interface PastPart {
+  id: number;
+  past: Ref<PastCatalogue>;
   position: number;
   bytes: Uint8Array;
 }
@@ -108,6 +136,7 @@ export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
     variantCount: { type: "integer" },
     createdAt: { type: "datetime" },
     reading: { type: "json" },
+    hash: { type: "string", nullable: true },
     removedAt: { type: "datetime", nullable: true },
   },
   filters: { there },
@@ -122,6 +151,36 @@ export const CataloguePartSchema: EntitySchema<CataloguePart> = new EntitySchema
   properties: {
     id: { type: "integer", primary: true, autoincrement: true },
     shop: ofShop,
+    position: { type: "integer" },
+    bytes: { type: "blob" },
+  },
+});
+
+export const PastCatalogueSchema: EntitySchema<PastCatalogue> = new EntitySchema<PastCatalogue>({
+  name: "PastCatalogue",
+  tableName: "past_catalogue",
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    shop: ofShop,
+    replacedAt: { type: "datetime" },
+    words: { type: "string" },
+    nextCount: { type: "integer" },
+    fields: { type: "json" },
+    productCount: { type: "integer" },
+    variantCount: { type: "integer" },
+    reading: { type: "json" },
+    hash: { type: "string", nullable: true },
+    mends: { type: "json" },
+    swatches: { type: "json" },
+  },
+});
+
+export const PastPartSchema: EntitySchema<PastPart> = new EntitySchema<PastPart>({
+  name: "PastPart",
+  tableName: "past_part",
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    past: { kind: "m:1", entity: () => PastCatalogueSchema, ref: true, deleteRule: "cascade" },
     position: { type: "integer" },
     bytes: { type: "blob" },
   },

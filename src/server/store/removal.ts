@@ -2,7 +2,14 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { Fault, noDocument, noShop } from "../fault.ts";
 import type { ShopRef } from "./documents.ts";
-import { type Document, DocumentSchema, type Shop, ShopSchema } from "./entities.ts";
+import {
+  type Document,
+  DocumentSchema,
+  type PastCatalogue,
+  PastCatalogueSchema,
+  type Shop,
+  ShopSchema,
+} from "./entities.ts";
 import { write } from "./write.ts";
 
 /** Days for which what was removed can be brought back. */
@@ -79,6 +86,7 @@ export const forgetRemoved = (em: SqlEntityManager, now = new Date()) =>
     const before = { removedAt: { $ne: null, $lt: new Date(now.getTime() - keptDays * msPerDay) } };
     const shops = await tx.find(ShopSchema, before, { fields: ["id"], ...removedToo });
     for (const { id } of shops) await tx.nativeDelete<Shop>(ShopSchema, { id }, removedToo);
+    await tx.nativeDelete<PastCatalogue>(PastCatalogueSchema, { replacedAt: { $lt: before.removedAt.$lt } });
     const documents = await tx.find(DocumentSchema, before, { fields: ["id"], ...removedToo });
     for (const { id } of documents) await tx.nativeDelete<Document>(DocumentSchema, { id }, removedToo);
   });

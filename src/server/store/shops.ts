@@ -1,9 +1,8 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { encodeCatalogue } from "../../core/catalogue/binary.ts";
 import { type Catalogue, productCount, variantCount } from "../../core/catalogue/catalogue.ts";
-import { fieldKey, isDerived } from "../../core/catalogue/field.ts";
+import { type Field, fieldKey, isDerived } from "../../core/catalogue/field.ts";
 import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { lookKind } from "../../core/look/kind.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { pagesKind } from "../../core/page/kind.ts";
@@ -12,40 +11,49 @@ import { panelKind } from "../../core/panel/kind.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
-import { firstPanel } from "../../core/suggest/first-panel.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { insertDocument, listDocuments, type ShopRef } from "./documents.ts";
 import { type CataloguePart, CataloguePartSchema, type Shop, ShopSchema } from "./entities.ts";
-import { write } from "./write.ts";
+import { breathe, write } from "./write.ts";
 
-/** A catalogue to be stored, and how its file was read. */
+/** A catalogue to be stored: packed, with what a shop's own row says of it, and how its file was read. */
 export interface Import {
-  catalogue: Catalogue;
-  /** The catalogue in binary form, where it came so. */
-  bytes?: Uint8Array;
+  bytes: Uint8Array;
+  fields: Field[];
+  products: number;
+  variants: number;
   reading?: readonly RememberedReading[];
+  /** What the file was called, and SHA-256 of it in hex. */
+  fileName?: string;
+  hash?: string;
 }
+
+/** A catalogue as it is stored. @param bytes it in binary form, where it came so */
+export const importOf = (catalogue: Catalogue, bytes: Uint8Array = encodeCatalogue(catalogue)): Import => ({
+  bytes,
+  fields: catalogue.fields.filter((field) => !isDerived(field)),
+  products: productCount(catalogue),
+  variants: variantCount(catalogue),
+});
 
 export interface NewShop extends Import {
   name: string;
   currency: string;
-  /** The first panels; one is made from the catalogue when there is none. */
-  panels?: readonly PanelDocument[];
+  panels: readonly PanelDocument[];
   pages?: PagesDocument;
   looks?: readonly LookDocument[];
   settings?: ShopDocument;
 }
 
-/** Stores a shop with its catalogue and a first panel, whole or not at all. */
+/** Stores a shop with its catalogue and its first documents, whole or not at all. */
 export function createShop(
   em: SqlEntityManager,
   { name, currency, panels, pages, looks = [], settings, ...brought }: NewShop,
 ): Promise<Shop> {
-  const first = panels ?? [firstPanel(new CatalogueIndex(brought.catalogue), "First panel")];
   return write(em, async (tx) => {
     const shop = await insertShop(tx, { name, currency, ...brought });
-    for (const panel of first) await insertDocument(tx, shop, panelKind, panel);
+    for (const panel of panels) await insertDocument(tx, shop, panelKind, panel);
     for (const look of looks) await insertDocument(tx, shop, lookKind, look);
     if (settings) await insertDocument(tx, shop, shopKind, settings);
     if (pages) await insertDocument(tx, shop, pagesKind, pages);
@@ -74,29 +82,25 @@ export async function insertShop(
   return shop;
 }
 
-/** Puts another catalogue in the place of a shop's present one, whole or not at all. Documents stay as they are. */
-export const replaceCatalogue = (em: SqlEntityManager, shop: ShopRef, brought: Import): Promise<void> =>
-  write(em, async (tx) => {
-    await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
-    await insertParts(tx, shop, brought);
-    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, catalogueOf(brought));
-  });
-
 /** What a shop's own row says of its catalogue. */
-const catalogueOf = ({ catalogue, reading = [] }: Import) => ({
-  fields: catalogue.fields.filter((field) => !isDerived(field)),
-  productCount: productCount(catalogue),
-  variantCount: variantCount(catalogue),
+export const catalogueOf = ({ fields, products, variants, reading = [], hash }: Import) => ({
+  fields,
+  productCount: products,
+  variantCount: variants,
   reading: [...reading],
+  hash: hash ?? null,
 });
 
-async function insertParts(
+/** Stores a catalogue's bytes, within a transaction that is under way. */
+export async function insertParts(
   tx: SqlEntityManager,
   shop: ShopRef,
-  { catalogue, bytes = encodeCatalogue(catalogue) }: Import,
+  { bytes }: Pick<Import, "bytes">,
 ): Promise<void> {
-  for (const [position, part] of partsOf(bytes).entries())
+  for (const [position, part] of partsOf(bytes).entries()) {
     await tx.insert<CataloguePart>(CataloguePartSchema, { shop: shop.id, position, bytes: Buffer.from(part) });
+    await breathe();
+  }
 }
 
 /** A shop's imported catalogue in binary form, without mends. */
@@ -125,7 +129,7 @@ export const findShopRef = (
 
 /** A shop as the tool's views take it. */
 export async function shopSummaryOf(em: SqlEntityManager, shop: Shop): Promise<ShopSummary> {
-  const { slug, name, currency, productCount: products, variantCount: variants, reading, fields } = shop;
+  const { slug, name, currency, productCount: products, variantCount: variants, reading, fields, hash } = shop;
   return {
     slug,
     name,
@@ -134,6 +138,7 @@ export async function shopSummaryOf(em: SqlEntityManager, shop: Shop): Promise<S
     variants,
     reading,
     fields,
+    ...(hash ? { hash } : {}),
     panels: await listDocuments(em, shop, panelKind),
     looks: await listDocuments(em, shop, lookKind),
   };

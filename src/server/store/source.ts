@@ -28,6 +28,7 @@ export interface ShopSource {
 
 /** The name of a shop's draft among sources. */
 export const draftKey = ({ id }: Pick<Shop, "id">): string => `draft ${id}`;
+export const isDraft = (key: string): boolean => key.startsWith("draft ");
 
 /** The shop as it is worked on. */
 export const draftOf = (em: SqlEntityManager, shop: ShopHead): ShopSource => ({

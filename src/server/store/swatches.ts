@@ -3,7 +3,9 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { cleanSvg } from "../../core/safe/clean-svg.ts";
+import type { SwatchLine } from "../../core/swatch/formats.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
+import { linesOfBook } from "../../core/swatch/list.ts";
 import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
 import { resolveBook, type SwatchBook } from "../../core/swatch/view.ts";
 import { Fault } from "../fault.ts";
@@ -43,6 +45,12 @@ export class SwatchResolver {
     return this.#last.resolved;
   }
 
+  /** Every value that has a swatch, given or guessed, as a list that can be read back. */
+  async lines(source: ShopSource): Promise<SwatchLine[]> {
+    const book = (await source.read(swatchesKind))?.document ?? swatchesKind.fresh("");
+    return linesOfBook(book, this.#fields, (label) => this.#guess(label));
+  }
+
   #guess(label: string): NameGuess | undefined {
     if (!this.#guesses.has(label)) this.#guesses.set(label, guessByName(label));
     return this.#guesses.get(label);
@@ -80,9 +88,14 @@ function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Ui
   if (starts(0xff, 0xd8, 0xff)) return { end: "jpg", content: bytes };
   if (text(0, 4) === "RIFF" && text(8, 12) === "WEBP") return { end: "webp", content: bytes };
   const whole = new TextDecoder().decode(bytes);
-  const svg = /^\ufeff?\s*(?:<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(whole) ? cleanSvg(whole) : undefined;
-  if (svg === undefined)
+  if (!/^\ufeff?\s*(?:<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(whole))
     throw new Fault(422, "This is no PNG, JPEG, WebP or SVG. Save the picture as one of them and bring it again.");
+  const svg = cleanSvg(whole);
+  if (svg === undefined)
+    throw new Fault(
+      422,
+      "This SVG cannot be kept: it is damaged, or draws more than 20,000 elements. Save it anew, simpler, and bring it again.",
+    );
   return { end: "svg", content: new TextEncoder().encode(svg) };
 }
 

@@ -12,12 +12,18 @@ import { swatchesKind } from "../../core/swatch/kind.ts";
 import { Fault } from "../fault.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
-import { insertShop, loadBytes } from "./shops.ts";
+import { type Import, insertShop, loadBytes } from "./shops.ts";
 import { pictureOf } from "./swatches.ts";
-import { write } from "./write.ts";
+import { breathe, write } from "./write.ts";
 
-/** All that a shop is now. @param bytes its catalogue in binary form, where that was read already */
-export async function wholeShop(em: SqlEntityManager, shop: Shop, bytes?: Uint8Array): Promise<WholeShop> {
+/** All that a shop is now. */
+export const wholeShop = async (em: SqlEntityManager, shop: Shop): Promise<WholeShop> => ({
+  ...(await shopWithoutCatalogue(em, shop)),
+  catalogue: decodeCatalogue(await loadBytes(em, shop)),
+});
+
+/** All that a shop is now but for its catalogue, which is most of it. */
+export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Promise<Omit<WholeShop, "catalogue">> {
   const one = async <D extends object>(kind: DocumentKind<D>): Promise<D> =>
     withoutPlace((await readDocument(em, shop, kind))?.document ?? kind.fresh(""));
   const many = async <D extends object>(kind: DocumentKind<D>): Promise<Named<D>[]> => {
@@ -34,7 +40,6 @@ export async function wholeShop(em: SqlEntityManager, shop: Shop, bytes?: Uint8A
     name: shop.name,
     currency: shop.currency,
     reading: shop.reading,
-    catalogue: decodeCatalogue(bytes ?? (await loadBytes(em, shop))),
     shop: await one(shopKind),
     pages: await one(pagesKind),
     swatches: await one(swatchesKind),
@@ -49,7 +54,11 @@ export async function wholeShop(em: SqlEntityManager, shop: Shop, bytes?: Uint8A
  * A new shop from a whole one, whole or not at all. Its documents keep their places in addresses.
  * @throws Fault for a picture that is none, or not what its name says
  */
-export async function createWhole(em: SqlEntityManager, whole: WholeShop): Promise<Shop> {
+export async function createWhole(
+  em: SqlEntityManager,
+  whole: Omit<WholeShop, "catalogue">,
+  catalogue: Import,
+): Promise<Shop> {
   const pictures = [...whole.pictures].map(([name, bytes]) => {
     const kept = pictureOf(bytes);
     if (kept.name !== name)
@@ -57,11 +66,14 @@ export async function createWhole(em: SqlEntityManager, whole: WholeShop): Promi
     return kept;
   });
   return write(em, async (tx) => {
-    const shop = await insertShop(tx, whole);
+    const { name: called, currency, reading } = whole;
+    const shop = await insertShop(tx, { ...catalogue, name: called, currency, reading });
     for (const { name, type, bytes } of pictures)
       await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type, bytes: Buffer.from(bytes) });
-    for (const { kind, slug, document } of eachDocument(whole))
+    for (const { kind, slug, document } of eachDocument(whole)) {
       await insertDocument(tx, shop, kind, withPlace(document, shop.slug), slug);
+      await breathe();
+    }
     return shop;
   });
 }

@@ -1,10 +1,17 @@
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { LocalEngine } from "../../core/match/local-engine.ts";
+import type { LocalEngine } from "../../core/match/local-engine.ts";
+import type { Question } from "../../core/match/question.ts";
+import { breath, readyEngine } from "./ready-engine.ts";
 
-/** Fetches a catalogue in binary form and makes it ready for counting. @throws Error, BinaryError */
-export async function openLocalEngine(address: string): Promise<LocalEngine> {
-  const response = await fetch(address);
+/**
+ * Fetches a catalogue in binary form and makes it ready for counting, without holding the page up for long.
+ * @param first a question that is answered in vain, so that the next one like it is answered at once
+ * @throws Error, BinaryError
+ */
+export async function openLocalEngine(address: string, first?: Question): Promise<LocalEngine> {
+  const response = await fetch(address, { priority: "low" });
   if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);
-  return new LocalEngine(new CatalogueIndex(decodeCatalogue(new Uint8Array(await response.arrayBuffer()))));
+  const bytes = new Uint8Array(await response.arrayBuffer());
+  await breath();
+  return readyEngine(decodeCatalogue(bytes), first);
 }

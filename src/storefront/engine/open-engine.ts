@@ -1,18 +1,36 @@
-import type { WireAnswer } from "../../core/match/answer.ts";
+import type { Answer, WireAnswer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
-import type { WireQuestion } from "../../core/match/question.ts";
+import type { Question, WireQuestion } from "../../core/match/question.ts";
 import { RemoteEngine } from "../../core/match/remote-engine.ts";
 import type { Boot } from "../shop/boot.ts";
-import type { EngineReply, EngineRequest } from "./engine.worker.ts";
+import { RelayEngine } from "./relay-engine.ts";
 
-/** Opens the engine of a page, wherever its work is done; the rest of the page does not know. */
-export async function openEngine({ engine, data, ask }: Pick<Boot, "engine" | "data" | "ask">): Promise<Engine> {
-  if (engine === "server") return new RemoteEngine((question) => askServer(ask, question));
-  if (engine === "worker") return openWorker(data);
-  // Only pages that count for themselves fetch the code that counts.
-  const { openLocalEngine } = await import("./fetch-engine.ts");
-  return openLocalEngine(data);
+/**
+ * Opens the engine of a page; the rest of the page does not know where its work is done. The server answers first. A
+ * page that counts for itself fetches the catalogue once it is awake, and goes on by itself when that is there.
+ * @param asked what the page was drawn from
+ * @returns the engine, and what is to be done once the page is awake
+ */
+export function openEngine(
+  { engine, data, ask }: Pick<Boot, "engine" | "data" | "ask">,
+  asked: { question: Question; answer: Answer },
+): { engine: Engine; awake(): void } {
+  const server = new RemoteEngine((question) => askServer(ask, question));
+  server.learn(asked.question, asked.answer);
+  if (engine === "server") return { engine: server, awake() {} };
+  const relay = new RelayEngine(
+    server,
+    async (question) => (await import("./own-engine.ts")).openOwn(engine, data, question),
+    asked.question,
+  );
+  return { engine: relay, awake: () => whenIdle(() => relay.fetchOwn()) };
 }
+
+/** What is not in a hurry waits until the browser has nothing else to do. */
+const whenIdle = (run: () => void): void => {
+  if ("requestIdleCallback" in window) requestIdleCallback(run, { timeout: 3000 });
+  else setTimeout(run, 500);
+};
 
 async function askServer(address: string, question: WireQuestion): Promise<WireAnswer> {
   const response = await fetch(address, {
@@ -22,23 +40,4 @@ async function askServer(address: string, question: WireQuestion): Promise<WireA
   });
   if (!response.ok) throw new Error(`The shop did not answer (${response.status}).`);
   return response.json();
-}
-
-function openWorker(data: string): Engine {
-  const worker = new Worker(new URL("./engine.worker.ts", import.meta.url), { type: "module" });
-  const waiting = new Map<number, { done(answer: WireAnswer): void; failed(error: Error): void }>();
-  let turn = 0;
-  worker.addEventListener("message", ({ data: reply }: MessageEvent<EngineReply>) => {
-    const asker = waiting.get(reply.id);
-    waiting.delete(reply.id);
-    if ("answer" in reply) asker?.done(reply.answer);
-    else asker?.failed(new Error(reply.trouble));
-  });
-  return new RemoteEngine(
-    (question) =>
-      new Promise((done, failed) => {
-        waiting.set(++turn, { done, failed });
-        worker.postMessage({ id: turn, data: new URL(data, location.href).href, question } satisfies EngineRequest);
-      }),
-  );
 }

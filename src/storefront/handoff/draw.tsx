@@ -1,18 +1,19 @@
 import { options, type VNode } from "preact";
 import { renderToString } from "preact-render-to-string";
-import { bands } from "../../core/band/band.ts";
 import type { Engine } from "../../core/match/engine.ts";
+import { plainCounts } from "../../core/match/remote-engine.ts";
 import { startPlace } from "../../core/place/place.ts";
 import { jsonInMarkup } from "../../core/safe/json-in-markup.ts";
 import { sortChoices } from "../listing/sort-box.tsx";
+import { type Drawn, firstAnswers } from "../page/first-answers.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
-import { answerAt, type Born, firstState, type PageState } from "../page/page-state.ts";
+import type { Born, PageState } from "../page/page-state.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import { Chosen } from "../panel/pieces.tsx";
 import { putAllWords } from "../words/languages.ts";
 import { PanelBody } from "./panel-body.tsx";
 import { parked } from "./parked-styles.ts";
-import type { Island } from "./wire.ts";
+import type { BandAnswer, Island } from "./wire.ts";
 
 putAllViews();
 putAllWords();
@@ -23,24 +24,18 @@ export interface StillPage {
   born: Born;
   /** The files that it is drawn from, see `wire.ts`. */
   drawn: string;
+  answers: readonly Drawn[];
   states: readonly PageState[];
 }
 
 /** Asks what a page shows while nothing is chosen on it. */
-export async function stillPage(born: Born, drawn: string, engine: Engine): Promise<StillPage> {
-  const fields = new Map(born.fields.map((field) => [field.key, field]));
-  const states: PageState[] = [];
-  for (const band of bands) {
-    const asking = { shown: born.page, panels: born.panels, band, fields, shop: born.shop };
-    const same = states.find((one) => JSON.stringify(one.asked) === JSON.stringify(facetsOf(born.panels, band)));
-    const found = same ? { place: startPlace, answer: same.answer } : await answerAt(engine, asking, startPlace);
-    states.push(firstState(born, band, found, ""));
-  }
-  return { born, drawn, states };
+export async function stillPage(born: Born, from: string, engine: Engine): Promise<StillPage> {
+  const { drawn, states } = await firstAnswers(born, engine, () => startPlace, "");
+  return { born, drawn: from, answers: drawn, states };
 }
 
 /** What is drawn, with the styles that its elements want; they stand beside it, since a strict policy has none in markup. */
-export interface Drawn {
+export interface DrawnPiece {
   html: string;
   styles: readonly string[];
 }
@@ -51,11 +46,11 @@ export interface Drawn {
  * @param action where its form leads, when choices are sent elsewhere
  */
 export function drawPanel(
-  { born, drawn: from, states }: StillPage,
+  { born, drawn: from, answers, states }: StillPage,
   one: PagePanel,
   at: string,
   action: string | undefined,
-): Drawn {
+): DrawnPiece {
   // A panel that sends its choices elsewhere has a button for it.
   const sent =
     action === undefined
@@ -72,12 +67,29 @@ export function drawPanel(
       openDrawer={still}
     />
   ));
-  const island: Island = { at, page: born.page, drawn: from, panel: one };
+  const island: Island = {
+    at,
+    page: born.page,
+    drawn: from,
+    panel: one,
+    answers: answers.map((each) => ownOf(each, one)),
+  };
   const sends = action === undefined ? "" : ` action="${escaped(action)}"`;
   return {
     ...drawn,
     html: `<trellis-panel panel="${escaped(one.slug)}"${sends}>${scriptOf(island)}<div class="zt-root">${drawn.html}</div></trellis-panel>`,
   };
+}
+
+/** A page's answer as one of its panels says it: its own facets, without products. */
+function ownOf({ bands, answer }: Drawn, one: PagePanel): BandAnswer {
+  const facets = bands
+    .flatMap((band) => facetsOf([one], band))
+    .flatMap(({ field }) => {
+      const facet = answer.facets[field];
+      return facet ? [[field, facet] as const] : [];
+    });
+  return { bands, answer: { ...answer, products: [], facets: Object.fromEntries(facets) } };
 }
 
 /** What stands around the cards of a listing: places for numbers, the order, and what is chosen. */
@@ -90,7 +102,7 @@ export interface ListingParts {
   /** What the button says that shows more; empty where all are shown. */
   more: string;
   /** Chosen filters, where panels want them above the products. */
-  chosen: Drawn | undefined;
+  chosen: DrawnPiece | undefined;
 }
 
 export function drawListing({ born, drawn, states }: StillPage, at: string, chosenAbove: boolean): ListingParts {
@@ -118,7 +130,7 @@ export function drawListing({ born, drawn, states }: StillPage, at: string, chos
 }
 
 /** Draws with styles apart from the markup. */
-function drawApart(view: () => VNode): Drawn {
+function drawApart(view: () => VNode): DrawnPiece {
   const styles = new Set<string>();
   const before = options.vnode;
   options.vnode = (vnode) => {
@@ -145,7 +157,8 @@ const styleText = (style: unknown): string =>
     .join(";");
 
 /** JSON in an element that nothing runs. */
-const scriptOf = (island: Island): string => `<script type="application/json">${jsonInMarkup(island)}</script>`;
+const scriptOf = (island: Island): string =>
+  `<script type="application/json">${jsonInMarkup(island, plainCounts)}</script>`;
 
 /** A text as it stands in markup. */
 export const escaped = (text: string): string =>

@@ -1,8 +1,16 @@
-import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
-import { completeCatalogue } from "../../core/catalogue/complete.ts";
+import type { LocalEngine } from "../../core/match/local-engine.ts";
+import type { Question } from "../../core/match/question.ts";
+import type { Counting } from "./counting.ts";
 import { HandoffFault } from "./faults.ts";
+import { type CountingFile, fetchCounting } from "./fetch-counting.ts";
 import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName, type ShopFile } from "./wire.ts";
+
+let countingFile: CountingFile | undefined;
+/** Tells which script counts. */
+export const putCountingFile = (file: CountingFile): void => {
+  countingFile = file;
+};
 
 const opened = new Map<string, HandoffFiles>();
 
@@ -38,18 +46,46 @@ export class HandoffFiles {
     return drawnFrom(await this.#current());
   }
 
-  /** What is counted; with cards also what they show. @throws HandoffFault */
-  async catalogue(cards: boolean): Promise<Catalogue> {
-    const read = (role: FileRole) =>
-      this.#part(role, async (response) => decodeCatalogue(new Uint8Array(await response.arrayBuffer())));
+  /** Begins to fetch what an engine wants, beside what panels wake from. */
+  prepare(cards: boolean): void {
+    // Who asks for the engine hears what hinders it.
+    this.#catalogue(cards).catch(() => {});
+  }
+
+  /**
+   * An engine over what is counted, ready for a question like the one given; with cards it knows what they show.
+   * @throws HandoffFault
+   */
+  async engine(cards: boolean, first: Question): Promise<LocalEngine> {
+    const [catalogue, { readyEngine }] = await Promise.all([this.#catalogue(cards), this.#counts()]);
+    return readyEngine(catalogue, first);
+  }
+
+  /** What is counted; with cards also what they show. */
+  async #catalogue(cards: boolean): Promise<Catalogue> {
+    const counts = this.#counts();
+    const read = (role: "catalogue" | "cards") =>
+      this.#part(role, async (response) => {
+        const bytes = await response.arrayBuffer();
+        return (await counts).read(bytes);
+      });
     const [counted, shown] = await Promise.all([read("catalogue"), cards ? read("cards") : undefined]);
     if (!shown) return counted;
-    if (shown.productIds.join("\n") !== counted.productIds.join("\n"))
+    const both = (await counts).joined(counted, shown);
+    if (!both)
       throw new HandoffFault("cards", "The two parts of the catalogue are of different handoffs.", this.at.href);
-    return completeCatalogue({
-      ...counted,
-      fields: [...counted.fields, ...shown.fields],
-      columns: new Map([...counted.columns, ...shown.columns]),
+    return both;
+  }
+
+  /** The script that counts. @throws HandoffFault */
+  #counts(): Promise<Counting> {
+    return this.#once("engine", async () => {
+      if (!countingFile) throw new HandoffFault("engine", "The script does not say what counts. Put it in whole.");
+      try {
+        return await fetchCounting(countingFile, this.at);
+      } catch (error) {
+        throw this.#fault("engine", countingFile.name, error);
+      }
     });
   }
 
@@ -59,31 +95,44 @@ export class HandoffFiles {
     return (await this.#manifest).files;
   }
 
-  /** Reads a file once; after a failure it is tried again by who asks next. */
-  async #part<T>(role: FileRole, read: (response: Response) => Promise<T>): Promise<T> {
+  /** Reads a file that the manifest names. After a failure another manifest may name another. */
+  #part<T>(role: FileRole, read: (response: Response) => Promise<T>): Promise<T> {
+    return this.#once(role, async () => {
+      try {
+        const files = await this.#current();
+        return await this.#fetch(role, files[role], read);
+      } catch (error) {
+        this.#manifest = undefined;
+        throw error;
+      }
+    });
+  }
+
+  /** Fetches something once; after a failure it is tried again by who asks next. */
+  #once<T>(role: FileRole, get: () => Promise<T>): Promise<T> {
     const known = this.#parts.get(role) as Promise<T> | undefined;
     if (known) return known;
-    const part = (async () => {
-      const files = await this.#current();
-      return this.#fetch(role, files[role], read);
-    })();
+    const part = get();
     this.#parts.set(role, part);
-    part.catch(() => {
-      this.#parts.delete(role);
-      this.#manifest = undefined;
-    });
+    part.catch(() => this.#parts.delete(role));
     return part;
   }
 
   async #fetch<T>(of: FileRole | "manifest", name: string, read: (response: Response) => Promise<T>): Promise<T> {
-    const { href } = new URL(name, this.at);
+    // What panels wake from goes before what is counted.
+    const priority = of === "catalogue" || of === "cards" ? "low" : "auto";
     try {
-      const response = await fetch(href);
+      const response = await fetch(new URL(name, this.at), { priority });
       if (!response.ok) throw new Error(`It answered ${response.status}.`);
       return await read(response);
     } catch (error) {
-      throw new HandoffFault(of, `${name} could not be read: ${(error as Error).message}`, href);
+      throw this.#fault(of, name, error);
     }
+  }
+
+  #fault(of: FileRole | "manifest", name: string, error: unknown): HandoffFault {
+    if (error instanceof HandoffFault) return error;
+    return new HandoffFault(of, `${name} could not be read: ${(error as Error).message}`, new URL(name, this.at).href);
   }
 }
 

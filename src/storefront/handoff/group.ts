@@ -1,10 +1,8 @@
 import { bandAt } from "../../core/band/band.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { LocalEngine } from "../../core/match/local-engine.ts";
 import { isSameSelection } from "../../core/match/selection.ts";
-import type { ShownPage } from "../../core/page/shown-page.ts";
 import { fromAddress } from "../../core/place/address.ts";
-import { type Place, startPlace } from "../../core/place/place.ts";
+import { isSamePlace, type Place, startPlace } from "../../core/place/place.ts";
+import { ArrivingEngine } from "../engine/arriving-engine.ts";
 import { withTouched } from "../page/early-choices.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
 import { answerAt, firstState, type PageState, questionOf } from "../page/page-state.ts";
@@ -14,7 +12,8 @@ import { putWords } from "../words/spoken.ts";
 import { type Told, tell } from "./events.ts";
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
-import { markIn, SiteMarks } from "./site-marks.tsx";
+import { SiteMarks } from "./site-marks.tsx";
+import { bornOf, drawnAnswer, islandFor } from "./waking.ts";
 import type { Island, ShopFile } from "./wire.ts";
 
 /** An element of the page that belongs to a group. */
@@ -37,7 +36,8 @@ export interface OpenGroup {
   group: Group;
   shop: ShopFile;
   store: PageStore;
-  engine: LocalEngine;
+  /** Is on its way while the panels are awake already. */
+  engine: ArrivingEngine;
   /** The catalogue has what cards show. */
   cards: boolean;
   /** What markup that can be taken over was drawn from. */
@@ -76,8 +76,13 @@ export class Group {
   /** Takes a member in; the group wakes once the whole page is there. */
   join(member: Member): void {
     this.#members.add(member);
-    if (this.#open && (!member.cards || this.#open.cards)) this.#widen(this.#open, member);
-    else this.#wake();
+    const open = this.#open;
+    if (!open || (member.cards && !open.cards)) this.#wake();
+    else if (open.engine.here) this.#widen(open, member);
+    else
+      open.engine.arrival.then(() => {
+        if (this.#open === open && this.#members.has(member)) this.#widen(open, member);
+      });
   }
 
   leave(member: Member): void {
@@ -108,7 +113,9 @@ export class Group {
 
   /** The ids of all products that are found, in their order. */
   found(): string[] {
-    return this.#open ? this.#open.engine.found(questionOf(this.#open.store.state, this.#open.store.state)) : [];
+    if (!this.#open) return [];
+    const { engine, store } = this.#open;
+    return engine.here?.found(questionOf(store.state, store.state)) ?? [];
   }
 
   #wake(): void {
@@ -119,6 +126,8 @@ export class Group {
         .catch((error: unknown) => this.fault(error))
         .finally(() => {
           this.#opening = false;
+          // A listing may have joined meanwhile.
+          if (this.#open && !this.#open.cards && [...this.#members].some(({ cards }) => cards)) this.#wake();
         });
     // All that stands on the page joins first.
     if (document.readyState === "loading") document.addEventListener("DOMContentLoaded", open, { once: true });
@@ -127,54 +136,26 @@ export class Group {
 
   async #openNow(): Promise<void> {
     const islands = [...this.#members].flatMap(({ island }) => island ?? []);
-    const [island] = islands;
-    if (!island)
-      throw new HandoffFault("markup", "No panel or listing says which page it is for. Put its markup in whole.");
-    if (islands.some(({ page }) => page.address !== island.page.address))
-      throw new HandoffFault(
-        "markup",
-        `Panels and listings of one group are for different pages: ${[...new Set(islands.map(({ page }) => page.address))].join(", ")}. Give those of another page another group.`,
-      );
+    const island = islandFor(islands);
     const files = HandoffFiles.at(island.at);
     const cards = [...this.#members].some((one) => one.cards);
-    const [shop, catalogue] = await Promise.all([files.shop(), files.catalogue(cards)]);
-    const drawn = await files.drawn();
+    files.prepare(cards);
+    const [shop, drawn] = await Promise.all([files.shop(), files.drawn()]);
     if (shop.words) putWords(shop.language, shop.words);
-    const engine = new LocalEngine(new CatalogueIndex(catalogue));
-    const fields = new Map(catalogue.fields.map((field) => [field.key, field]));
+    const born = bornOf(shop, island.page, this.name, this.#panels());
+    const { panels, page: shown } = born;
+    const fields = new Map(shop.fields.map((field) => [field.key, field]));
     const fieldOf = (key: string) => fields.get(key);
-    const panels = this.#panels();
     const band = bandAt(innerWidth, shop.limits);
     const facets = facetsOf(panels, band);
-    const before = this.#open?.store.state;
+    const asking = { shown, panels, band, fields, shop: born.shop };
+    const engine = new ArrivingEngine(() => files.engine(cards, questionOf(asking, startPlace)));
     // Markup was drawn with nothing chosen, and is taken over as it is; what the address says follows at once.
-    const drawnAt: Place = before ?? startPlace;
-    const around = {
-      slug: "",
-      name: shop.name,
-      currency: shop.currency,
-      bars: shop.bars,
-      menu: [],
-      search: shop.search,
-      suggest: "",
-    };
-    const shown = pagedAs(island.page, this.name);
-    const asking = { shown, panels, band, fields, shop: around };
-    const born = {
-      shop: around,
-      base: "",
-      page: shown,
-      panels,
-      fields: catalogue.fields,
-      limits: shop.limits,
-      swatches: shop.swatches,
-      language: shop.language,
-      names: shop.names,
-    };
-    const store = new PageStore(
-      firstState(born, band, await answerAt(engine, asking, drawnAt), location.search),
-      engine,
-    );
+    const answer = this.#open ? undefined : drawnAnswer(islands, drawn, band);
+    if (!answer) await engine.fetch();
+    const before = this.#open?.store.state;
+    const found = answer ? { place: startPlace, answer } : await answerAt(engine, asking, before ?? startPlace);
+    const store = new PageStore(firstState(born, band, found, location.search), engine);
     const place: Place =
       before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));
     // What was chosen while the page was still asleep counts too.
@@ -187,10 +168,18 @@ export class Group {
     for (const member of this.#members) member.wake(open);
     this.#marks.show(open);
     this.#follow(open);
-    this.tell("ready", {});
+    if (engine.here) this.tell("ready", {});
+    else
+      engine.arrival.then(() => {
+        if (this.#open !== open) return;
+        this.tell("ready", {});
+        store.refresh();
+      });
     if (!isSameSelection(selection, place.selection)) store.go({ ...place, selection, page: 1 });
-    else if (place === startPlace || before) this.#tellResults(open);
-    else store.go(place, "view");
+    else if (!isSamePlace(place, store.state)) store.go(place, "view");
+    else if (engine.here) this.#tellResults(open);
+    // Panels are awake without it; who chooses sends for it again.
+    engine.fetch().catch((error: unknown) => this.fault(error));
   }
 
   /** Follows the page's address and width, and tells what changes. */
@@ -217,12 +206,14 @@ export class Group {
       const was = before;
       before = state;
       if (this.#open !== open) return;
-      for (const member of this.#members) member.show(open);
+      for (const member of this.#members) {
+        member.show(open);
+        if (state.busy !== was.busy) member.element.setAttribute("aria-busy", String(state.busy));
+      }
       this.#marks?.show(open);
       if (change === "place") this.#write(state, was);
       if (!isSameSelection(was.selection, state.selection)) this.tell("change", { selection: state.selection });
       if (was.answer !== state.answer) this.#tellResults(open);
-      if (state.trouble && !was.trouble) this.fault(new HandoffFault("catalogue", "A choice could not be counted."));
     });
   }
 
@@ -259,9 +250,3 @@ export class Group {
     store.setPage(store.state.shown, this.#panels(), store.state.shop);
   }
 }
-
-/** A page with the way to its further products that the site has marked a place for; without one all that was shown stays. */
-const pagedAs = (page: ShownPage, group: string): ShownPage => ({
-  ...page,
-  layout: { ...page.layout, more: markIn(group, "pages") ? "pages" : "button" },
-});

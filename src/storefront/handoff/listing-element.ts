@@ -30,7 +30,9 @@ export class TrellisListing extends MemberElement {
   }
 
   /** Draws the cards anew, and leaves those alone that are the same. */
-  show({ group, store, shop }: OpenGroup): void {
+  show({ group, store, shop, engine }: OpenGroup): void {
+    // Until products can be counted those stand that were drawn.
+    if (!engine.here) return;
     const template = this.querySelector("template");
     const list = this.querySelector("[data-trellis-cards]");
     if (!template?.content.firstElementChild || !list) {

@@ -2,6 +2,7 @@ import type { Act } from "../../core/place/place.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
 import { DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
+import { Trouble } from "../page/trouble.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
 
 interface Props {
@@ -27,6 +28,7 @@ export function PanelBody({ one, states, action, perform, apply, openDrawer }: P
           case "folded":
             return (
               <FoldedPanel key={keyOf(placed)} one={placed}>
+                <Trouble state={placed.page} />
                 {view(placed)}
               </FoldedPanel>
             );
@@ -40,6 +42,7 @@ export function PanelBody({ one, states, action, perform, apply, openDrawer }: P
           default:
             return (
               <div key={keyOf(placed)} data-bands={placed.bands} data-of={one.slug} data-placement={placed.placement}>
+                <Trouble state={placed.page} />
                 {view(placed)}
               </div>
             );

@@ -1,9 +1,11 @@
 import { hydrate, render } from "preact";
 import { useLayoutEffect, useState } from "preact/hooks";
 import type { Choice, Selection } from "../../core/match/question.ts";
+import { isSamePlace, startPlace } from "../../core/place/place.ts";
 import { behaviourOn, displaysOf, type PagePanel } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { viewOf } from "../panel/displays/views.ts";
+import { type Peek, PeekContext } from "../panel/peek.ts";
 import { HandoffFault } from "./faults.ts";
 import type { OpenGroup } from "./group.ts";
 import { MemberElement } from "./member-element.ts";
@@ -13,6 +15,8 @@ import { markIn } from "./site-marks.tsx";
 
 /** `<trellis-panel>`: a panel of filters. Its markup is drawn already; the element takes it over. */
 export class TrellisPanel extends MemberElement {
+  #woken = false;
+
   /** What is chosen on the page; setting it chooses. Nothing before the panel is ready. */
   get selection(): Selection | undefined {
     return this.group?.open?.store.state.selection;
@@ -80,7 +84,10 @@ export class TrellisPanel extends MemberElement {
     }
     const root = this.#root ?? this.appendChild(Object.assign(document.createElement("div"), { className: "zt-root" }));
     const { band } = open.store.state;
-    if (this.island?.drawn !== open.drawn) root.replaceChildren();
+    // Markup was drawn with nothing chosen. A panel that joins where something is says so from the start.
+    const joins = !this.#woken && !isSamePlace(open.store.state, startPlace);
+    this.#woken = true;
+    if (joins || this.island?.drawn !== open.drawn) root.replaceChildren();
     // It was drawn for every band; this one's is taken over, and the others were never seen.
     for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
       if (!other.dataset.bands?.split(" ").includes(band)) other.remove();
@@ -96,6 +103,7 @@ export class TrellisPanel extends MemberElement {
   show(): void {}
 
   protected override sleep(): void {
+    this.#woken = false;
     if (this.#root) render(null, this.#root);
   }
 
@@ -133,27 +141,30 @@ function LivePanel({ store, slug, action, back }: LiveProps) {
   }, [store]);
   const one = state.panels.find((panel) => panel.slug === slug);
   if (!one) return null;
+  const peek: Peek = (panel, act) => store.peek(panel, act);
   return (
-    <PanelBody
-      one={one}
-      states={[state]}
-      action={action}
-      perform={(act) => {
-        store.performIn(slug, act);
-        back();
-      }}
-      apply={() => {
-        const query = store.apply(slug);
-        store.openDrawer(undefined);
-        if (query === undefined || action === undefined) back();
-        else location.assign(joined(action, query));
-      }}
-      openDrawer={(panel) => {
-        // A drawer that is left without its button forgets what was chosen in it.
-        if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
-        store.openDrawer(panel);
-      }}
-    />
+    <PeekContext.Provider value={peek}>
+      <PanelBody
+        one={one}
+        states={[state]}
+        action={action}
+        perform={(act) => {
+          store.performIn(slug, act);
+          back();
+        }}
+        apply={() => {
+          const query = store.apply(slug);
+          store.openDrawer(undefined);
+          if (query === undefined || action === undefined) back();
+          else location.assign(joined(action, query));
+        }}
+        openDrawer={(panel) => {
+          // A drawer that is left without its button forgets what was chosen in it.
+          if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
+          store.openDrawer(panel);
+        }}
+      />
+    </PeekContext.Provider>
   );
 }
 

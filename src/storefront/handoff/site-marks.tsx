@@ -33,16 +33,17 @@ export class SiteMarks {
 
   /** Shows the group's state wherever the page has a place for it; places that came meanwhile are found. */
   show(open: OpenGroup): void {
-    const { group, store } = open;
+    const { group, store, engine } = open;
     const { state } = store;
     const { answer, say, layout } = state;
     this.#arrange(open);
     const of = (place: SitePlace) => marksIn(group.name, place);
-    const left =
-      answer.total - (layout.more === "pages" ? answer.total : (this.#arranged ?? shownIn(open)).shown.length);
+    const shown = layout.more === "pages" ? answer.total : (this.#arranged?.shown ?? answer.products).length;
+    const left = answer.total - shown;
     for (const element of of("count")) setText(element, say("found", { n: answer.total }));
     for (const element of of("nothing")) element.hidden = answer.total > 0;
-    for (const element of of("more")) {
+    // Before it can be counted what was drawn stands.
+    for (const element of engine.here ? of("more") : []) {
       this.#hear(element, "click", (event) => {
         event.preventDefault();
         store.perform({ do: "turn", page: store.state.page + 1 });
@@ -93,7 +94,8 @@ export class SiteMarks {
           ),
         );
     }
-    if (!this.#list) {
+    const counting = engine.here;
+    if (!this.#list || !counting) {
       this.#arranged = undefined;
       return;
     }
@@ -105,7 +107,7 @@ export class SiteMarks {
       sorted: sort !== "",
       // Without a way to more, whatever was hidden could not be reached.
       part: paged ? [more === "pages" ? (page - 1) * size : 0, page * size] : undefined,
-      isKnown: (id) => engine.hasProduct(id),
+      isKnown: (id) => counting.hasProduct(id),
     });
     this.#tellTrouble(this.#arranged, open);
   }
@@ -126,8 +128,6 @@ export class SiteMarks {
 }
 
 const some = (ids: readonly string[]): string => ids.slice(0, 3).join(", ") + (ids.length > 3 ? ", …" : "");
-
-const shownIn = ({ store }: OpenGroup): { shown: unknown[] } => ({ shown: store.state.answer.products });
 
 /** Writes a text only where it is another, so that nothing is read out twice. */
 function setText(element: HTMLElement, text: string): void {

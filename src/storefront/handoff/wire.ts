@@ -1,9 +1,11 @@
 import type { BandLimits } from "../../core/band/band.ts";
+import type { Field } from "../../core/catalogue/field.ts";
 import type { SearchedField } from "../../core/index/search-schema.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { QueryNames } from "../../core/place/address.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
+import type { Drawn } from "../page/first-answers.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { Words } from "../words/say.ts";
 
@@ -19,8 +21,8 @@ export interface Manifest {
   files: Readonly<Record<FileRole, string>>;
 }
 
-/** What a handoff's files are. The two parts of the catalogue are what is counted, and what cards show beside it. */
-export const fileRoles = ["script", "style", "shop", "catalogue", "cards"] as const;
+/** What a handoff's files are. The engine is the script that counts. The two parts of the catalogue are what is counted, and what cards show beside it. */
+export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards"] as const;
 export type FileRole = (typeof fileRoles)[number];
 
 /** What markup was drawn from, by the names of the files. */
@@ -30,6 +32,8 @@ export const drawnFrom = ({ catalogue, shop }: Pick<Manifest["files"], "catalogu
 /** What all pages of a shop have in common. */
 export interface ShopFile {
   format: number;
+  /** The fields of both parts of the catalogue, so that pages wake before those are there. */
+  fields: Field[];
   name: string;
   currency: string;
   limits: BandLimits;
@@ -55,4 +59,9 @@ export interface Island {
   drawn: string;
   /** Absent in a listing. */
   panel?: PagePanel;
+  /** The answer that the panel was drawn from while nothing was chosen: its own facets, without products. */
+  answers?: BandAnswer[];
 }
+
+/** An answer that holds on some bands. */
+export type BandAnswer = Pick<Drawn, "bands" | "answer">;

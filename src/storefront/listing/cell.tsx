@@ -68,7 +68,7 @@ function Rating(props: Props) {
   return <p class="zs-cell">{rating === undefined ? "" : props.state.say("ratingOf", { n: rating })}</p>;
 }
 
-function Picture({ card: { image, title }, lazy }: { card: Card; lazy: boolean }) {
+function Picture({ card: { image, title, facts }, lazy }: { card: Card; lazy: boolean }) {
   return (
     <div class="zs-picture">
       {image ? (
@@ -81,6 +81,12 @@ function Picture({ card: { image, title }, lazy }: { card: Card; lazy: boolean }
           loading={lazy ? "lazy" : undefined}
           decoding="async"
         />
+      ) : facts && facts.length > 0 ? (
+        <ul class="zs-facts">
+          {facts.map((fact) => (
+            <li key={fact}>{fact}</li>
+          ))}
+        </ul>
       ) : (
         <span aria-hidden="true">{[...title][0]}</span>
       )}

@@ -1,68 +1,22 @@
-import { readFileSync } from "node:fs";
 import { describe, expect, it, vi } from "vitest";
 import { demoPages } from "../../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../../demo/panel.ts";
-import { readCatalogue } from "../../core/catalogue/read.ts";
+import { bootAt, engine, facts, pageAt, toggling, wideState } from "../../../tests/demo-page.ts";
 import { edited } from "../../core/document/edit.ts";
-import { LocalFacts } from "../../core/facts/local-facts.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import { countsOf } from "../../core/match/engine.ts";
-import { LocalEngine } from "../../core/match/local-engine.ts";
 import { emptySelection } from "../../core/match/selection.ts";
-import { shownPage } from "../../core/page/shown-page.ts";
 import { targetOf } from "../../core/page/target.ts";
 import { setBehaviour } from "../../core/panel/edit.ts";
-import { startPlace } from "../../core/place/place.ts";
-import type { Boot } from "../shop/boot.ts";
 import { drawPage } from "../shop/draw-page.tsx";
 import type { PagePanel } from "./page-panel.ts";
-import { answerAt, firstState, panelState } from "./page-state.ts";
+import { panelState } from "./page-state.ts";
 import { PageStore } from "./store.ts";
 
-const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
-const engine = new LocalEngine(index);
-const facts = new LocalFacts(index, engine).pageFacts();
-const at = (address: string) => {
-  const page = shownPage(address, demoPages, facts, "climber-finder");
-  if (!page) throw new Error(`There is no ${address}.`);
-  return page;
-};
-const toggling = (field: string, option: string) => ({ do: "toggle", facet: { field, mode: "any" }, option }) as const;
-
-function bootOf(address: string, panels: PagePanel[]): Boot {
-  return {
-    shop: {
-      slug: "n",
-      name: "N",
-      currency: "EUR",
-      bars: demoPages.bars,
-      menu: demoPages.menu,
-      search: undefined,
-      suggest: "/suggest?q=",
-    },
-    base: "/shop/n",
-    page: at(address),
-    fields: index.catalogue.fields,
-    panels,
-    limits: { medium: 750, wide: 1000 },
-    swatches: {},
-    language: "en",
-    engine: "page",
-    data: "",
-    ask: "",
-    stage: false,
-  };
-}
-
-function storeOf(address: string, panels: PagePanel[], with_: Engine = engine): PageStore {
-  const boot = bootOf(address, panels);
-  const fields = new Map(boot.fields.map((field) => [field.key, field]));
-  const asking = { shown: boot.page, panels, band: "wide", fields, shop: boot.shop } as const;
-  const found = answerAt(engine, asking, startPlace);
-  if (found instanceof Promise) throw new Error("The engine took its time.");
-  return new PageStore(firstState(boot, "wide", found, ""), with_);
-}
+const at = (address: string) => pageAt(address, demoPages);
+const bootOf = (address: string, panels: PagePanel[]) => bootAt(address, panels, demoPages);
+const storeOf = (address: string, panels: PagePanel[], with_: Engine = engine) =>
+  new PageStore(wideState(bootOf(address, panels)), with_);
 
 describe("a panel whose choices wait for a button", () => {
   const waiting: PagePanel = { slug: "finder", panel: edited(demoPanel, setBehaviour("apply", "button")) };
@@ -97,6 +51,31 @@ describe("a panel whose choices wait for a button", () => {
     store.performIn("questions", toggling("flower-colour", "apricot"));
     expect(Object.keys(panelState(store.state, waiting).selection.choices)).toEqual(["flower-colour"]);
     expect(store.state.drafts).toEqual({});
+  });
+
+  it("keeps them when a phone is turned, and counts them anew", () => {
+    const store = storeOf("/", [waiting]);
+    store.performIn("finder", toggling("light", "shade"));
+    const before = panelState(store.state, waiting).answer;
+    store.setWidth(400);
+    const own = panelState(store.state, waiting);
+    expect([store.state.band, own.selection.choices]).toEqual(["slim", { light: { options: ["shade"] } }]);
+    expect(own.answer).not.toBe(before);
+    expect(own.answer.total).toBe(77);
+  });
+
+  it("shows them at once where the engine is slow, without a number that is not theirs", async () => {
+    vi.useFakeTimers();
+    const slow: Engine = {
+      ask: (question) => new Promise((done) => setTimeout(() => done(engine.ask(question)), 400)),
+    };
+    const store = storeOf("/", [waiting], slow);
+    store.performIn("finder", toggling("light", "shade"));
+    const own = () => panelState(store.state, waiting);
+    expect([own().selection.choices.light, own().counted]).toEqual([{ options: ["shade"] }, false]);
+    await vi.advanceTimersByTimeAsync(400);
+    expect([own().answer.total, own().counted]).toEqual([77, true]);
+    vi.useRealTimers();
   });
 
   it("counts on the page that its choices are taken to, and says where that is", () => {
@@ -149,7 +128,7 @@ describe("a page of several panels", () => {
 
   it("is drawn with each panel in its slot, in order, and sticky where it is", async () => {
     const sticky = edited(demoPanel, setBehaviour("sticky", true), setBehaviour("nudge", -4));
-    const page = await drawPage(
+    const { markup: page } = await drawPage(
       bootOf("/collections/gifts", [
         { slug: "questions", panel: demoQuestions, at: { wide: "left" } },
         { slug: "finder", panel: sticky },
@@ -169,7 +148,8 @@ describe("a page of several panels", () => {
 
   it("shows a panel that stands where nothing is found then, and only then", async () => {
     const nothing: PagePanel = { slug: "questions", panel: demoQuestions, at: { wide: "nothing" } };
-    const draw = (search: string) => drawPage(bootOf("/collections/gifts", [finder, nothing]), engine, search);
+    const draw = async (search: string) =>
+      (await drawPage(bootOf("/collections/gifts", [finder, nothing]), engine, search)).markup;
     expect(await draw("")).not.toContain('data-panel="questions"');
     const page = await draw("?light=shade&category=pots");
     expect(page).toContain("No gift is like that.");
@@ -179,7 +159,7 @@ describe("a page of several panels", () => {
 
   it("is drawn with bars of the designer's heights, and what is below them told their sum", async () => {
     const boot = bootOf("/", [finder]);
-    const page = await drawPage(
+    const { markup: page } = await drawPage(
       {
         ...boot,
         shop: {

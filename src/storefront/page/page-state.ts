@@ -41,6 +41,8 @@ export interface PageState extends ListingState {
 export interface Draft {
   selection: Selection;
   answer: Answer;
+  /** The answer is to these choices, and not still to those before. */
+  counted: boolean;
 }
 
 /** As much of a page as decides what the engine is asked. */
@@ -149,6 +151,7 @@ export function panelState(state: PageState, one: PagePanel): PanelState {
     slug,
     behaviour,
     waits: waitsFor(one, behaviour),
+    counted: draft ? draft.counted : !(state.busy || state.trouble),
     ...(draft ? { selection: draft.selection, answer: draft.answer } : {}),
     marked: state.marked?.panel === slug ? state.marked.row : undefined,
   };

@@ -5,8 +5,10 @@ import { chipsOf } from "../panel/chips.ts";
 import { Drawer } from "../panel/drawer.tsx";
 import { ButtonText } from "../panel/drawer-button.tsx";
 import type { PanelState } from "../panel/panel-state.ts";
+import { WithoutScripts } from "../panel/without-scripts.tsx";
 import { groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
 import { type PageState, panelState } from "./page-state.ts";
+import { Trouble } from "./trouble.tsx";
 
 /** A panel as it stands on some bands on which it is drawn alike. */
 export interface Placed {
@@ -31,21 +33,29 @@ export const keyOf = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`
 /** What opens a panel’s drawer. */
 export function DrawerButton({ one, open }: { one: Placed; open(): void }) {
   const { state, bands: on } = one;
+  const marks = {
+    class: "zt-drawer-button",
+    "data-bands": on,
+    "data-of": one.one.slug,
+    "data-place": state.behaviour.buttonPlace,
+    "data-active": chipsOf(state).length > 0 || undefined,
+  };
   return (
-    <button
-      type="button"
-      class="zt-drawer-button"
-      data-bands={on}
-      data-of={one.one.slug}
-      data-place={state.behaviour.buttonPlace}
-      aria-haspopup="dialog"
-      data-active={chipsOf(state).length > 0 || undefined}
-      onClick={open}
-    >
-      <ButtonText state={state} />
-    </button>
+    <>
+      <button type="button" {...marks} aria-haspopup="dialog" onClick={open}>
+        <ButtonText state={state} />
+      </button>
+      {/* Without scripts a link opens it. */}
+      <WithoutScripts>
+        <a {...marks} href={`#${drawerId(one)}`}>
+          <ButtonText state={state} />
+        </a>
+      </WithoutScripts>
+    </>
   );
 }
+
+const drawerId = ({ state }: Placed): string => `${state.id}-drawer`;
 
 /** The bands that some panels are on. */
 export const bandsOf = (placed: readonly Placed[]): string =>
@@ -71,14 +81,16 @@ export const FoldedPanel = ({ one, children }: Shown) => (
 export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: string | undefined): void }) => (
   <div data-bands={one.bands} data-of={one.one.slug} data-placement="drawer">
     <Drawer
+      id={drawerId(one)}
       open={one.page.drawer === one.one.slug}
-      total={one.state.answer.total}
+      total={one.state.counted ? one.state.answer.total : undefined}
       say={one.page.say}
       from={one.state.behaviour.drawerFrom}
       width={one.state.behaviour.drawerWidth}
       ownButton={one.state.waits}
       close={() => open(undefined)}
     >
+      <Trouble state={one.page} />
       {children}
     </Drawer>
   </div>

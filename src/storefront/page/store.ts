@@ -1,7 +1,7 @@
 import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
-import type { Selection } from "../../core/match/question.ts";
+import type { Question, Selection } from "../../core/match/question.ts";
 import { fitSelection } from "../../core/match/selection.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -31,8 +31,7 @@ export class PageStore {
   #engine: Engine;
   #listeners = new Set<Listener>();
   #asked = 0;
-  /** A shopper's step has been asked for and not been told yet. */
-  #stepped = false;
+  #answered = 0;
   /** By panel, what is chosen in it and waits; an answer to it may be under way. */
   #wanting: Record<string, Selection> = {};
 
@@ -44,6 +43,11 @@ export class PageStore {
 
   get state(): PageState {
     return this.#state;
+  }
+
+  /** What was asked for last is what is shown. */
+  get settled(): boolean {
+    return this.#answered === this.#asked;
   }
 
   /** @returns what ends it */
@@ -71,24 +75,45 @@ export class PageStore {
     this.#draft(one, place.selection);
   }
 
+  /** How many products an act in a panel would lead to; nothing changes. */
+  peek(slug: string, act: Act): number | Promise<number> {
+    const one = this.#wanted.panels.find((panel) => panel.slug === slug);
+    if (!one) return this.#state.answer.total;
+    const { selection } = nextPlace({ ...this.#wanted, selection: this.#drafted(slug) }, act);
+    const answer = this.#engine.ask(this.#questionIn(one, selection));
+    return answer instanceof Promise ? answer.then(({ total }) => total) : answer.total;
+  }
+
+  /** What the engine is asked for a selection in a panel, on the page that its choices lead to. */
+  #questionIn({ target }: PagePanel, selection: Selection): Question {
+    const { shown, panels, band, fields, shop } = this.#wanted;
+    const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
+    return { ...questionOf({ shown: page, panels, band, fields, shop }, { selection, sort: "", page: 1 }), size: 0 };
+  }
+
   /** What is chosen in a panel, whether it waits or not. */
   #drafted(slug: string): Selection {
     return this.#wanting[slug] ?? this.#wanted.selection;
   }
 
   #draft(one: PagePanel, selection: Selection): void {
-    const { slug, target } = one;
+    const { slug } = one;
     this.#wanting = { ...this.#wanting, [slug]: selection };
-    const { shown, panels, band, fields, shop } = this.#wanted;
-    const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
-    const question = questionOf({ shown: page, panels, band, fields, shop }, { selection, sort: "", page: 1 });
-    const take = (answer: Answer) => {
+    const take = (answer: Answer, counted = true) => {
       if (this.#wanting[slug] !== selection) return;
-      this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: { selection, answer } } }, "view");
+      this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: { selection, answer, counted } } }, "view");
     };
-    const answer = this.#engine.ask({ ...question, size: 0 });
-    if (answer instanceof Promise) answer.then(take, (error) => console.error(error));
-    else take(answer);
+    const answer = this.#engine.ask(this.#questionIn(one, selection));
+    if (!(answer instanceof Promise)) {
+      take(answer);
+      return;
+    }
+    // What was chosen shows at once; its number follows.
+    take(this.#state.drafts[slug]?.answer ?? this.#state.answer, false);
+    answer.then(
+      (found) => take(found),
+      (error) => console.error(error),
+    );
   }
 
   /**
@@ -114,7 +139,7 @@ export class PageStore {
 
   /** Shows another place; `change` is "view" when the place came from the address bar itself. */
   go({ selection, sort, page }: Place, change: Change = "place"): void {
-    this.#ask({ ...this.#wanted, selection, sort, page }, change);
+    this.#ask({ ...this.#wanted, selection, sort, page }, change, true);
   }
 
   /** Shows what was chosen on another page. */
@@ -139,6 +164,11 @@ export class PageStore {
     const laid = onPage(shown, panels, band);
     const place = shown.address === before.address ? {} : { page: 1, sort: "" };
     this.#ask({ ...this.#wanted, ...laid, ...place, selection: fitSelection(selection, laid.asked) }, "panel");
+  }
+
+  /** Asks again for what is shown, where more is known now than before; nothing that was chosen changes. */
+  refresh(): void {
+    this.#ask(this.#wanted, "view");
   }
 
   /** Tells the page its width in CSS px, and from which widths bands hold when that has changed. */
@@ -174,15 +204,18 @@ export class PageStore {
     return { ...state, ...onPage(state.shown, state.panels, band), band, drawer: undefined };
   }
 
-  #ask(next: PageState, change: Change, pause = firstPause): void {
+  /** @param goes to another place: that shows at once, and takes the place of what waits in panels */
+  #ask(next: PageState, change: Change, goes = false, pause = firstPause): void {
     const turn = ++this.#asked;
     this.#wanted = next;
-    if (change === "place" || change === "stage") this.#stepped = change === "place";
-    const take = ({ place, answer }: PlaceAnswer) => {
+    if (goes) {
+      this.#wanting = {};
+      this.#state = { ...this.#state, drafts: {} };
+    }
+    const take = ({ place, answer }: PlaceAnswer, told: Change) => {
       if (turn !== this.#asked) return;
+      this.#answered = turn;
       const { marked, drawer, band } = this.#state;
-      const told = this.#stepped ? "place" : change;
-      this.#stepped = false;
       // What does not wait for an answer may have changed meanwhile.
       const { language, say, limits, shop } = this.#wanted;
       this.#wanted = {
@@ -197,30 +230,38 @@ export class PageStore {
         drawer: next.band === band ? drawer : undefined,
         trouble: false,
         busy: false,
-        // What was chosen elsewhere in the meantime takes the place of what waits.
-        drafts: {},
+        drafts: this.#state.drafts,
       };
-      this.#wanting = {};
       this.#put(this.#wanted, told);
+      // What waits stays, as far as it has a meaning, and is counted anew.
+      for (const one of this.#wanted.panels) {
+        const waiting = this.#wanting[one.slug];
+        if (waiting) this.#draft(one, fitSelection(waiting, this.#wanted.asked));
+      }
     };
+    // A step is told once, when it is asked for.
+    const later = change === "place" ? "view" : change;
     const fail = (error: Error) => {
       if (turn !== this.#asked) return;
       console.error(error);
       // The last result stays, and the shopper is told where the products are.
       this.#put({ ...this.#state, trouble: true }, "view");
       setTimeout(
-        () => turn === this.#asked && this.#ask(this.#wanted, change, Math.min(2 * pause, longestPause)),
+        () => turn === this.#asked && this.#ask(this.#wanted, later, false, Math.min(2 * pause, longestPause)),
         pause,
       );
     };
     const answer = answerAt(this.#engine, next, next);
     if (!(answer instanceof Promise)) {
-      take(answer);
+      take(answer, change);
       return;
     }
-    // What is answered soon shows nothing in between.
+    // What was chosen shows at once, as a step of its own: the next may come before its result.
+    const { selection, sort, page } = next;
+    if (goes) this.#put({ ...this.#state, selection, sort, page }, change);
+    // What is answered soon shows nothing else in between.
     const slow = setTimeout(() => turn === this.#asked && this.#put({ ...this.#state, busy: true }, "view"), patience);
-    answer.then(take, fail).finally(() => clearTimeout(slow));
+    answer.then((found) => take(found, later), fail).finally(() => clearTimeout(slow));
   }
 
   #put(state: PageState, change: Change): void {

@@ -6,8 +6,10 @@ export function Count({ state: { answer, say } }: { state: Pick<Shared, "answer"
   return (
     <p class="zt-total" role="status">
       <span key={`${total}/${outOf}`}>
-        {say("found", { n: total })}
-        {total < outOf ? ` ${say("outOf", { n: outOf })}` : ""}
+        {/* Each number keeps to its own words, also where those run from right to left. */}
+        <bdi>{say("found", { n: total })}</bdi>
+        {total < outOf ? " " : null}
+        {total < outOf ? <bdi>{say("outOf", { n: outOf })}</bdi> : null}
       </span>
     </p>
   );

@@ -2,10 +2,14 @@ import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Say } from "../words/say.ts";
+import { WithoutScripts } from "./without-scripts.tsx";
 
 interface Props {
+  /** Names it on the page, for the link that opens it without scripts. */
+  id: string;
   open: boolean;
-  total: number;
+  /** Products found; undefined while nobody knows. */
+  total: number | undefined;
   say: Say;
   /** The side that it comes in from, and its width in CSS px. */
   from: Behaviour["drawerFrom"];
@@ -17,7 +21,7 @@ interface Props {
 }
 
 /** Off-canvas at a side or at the foot. The browser's modal dialog keeps focus inside and gives it back to the button. */
-export function Drawer({ open, total, say, from, width, ownButton, close, children }: Props) {
+export function Drawer({ id, open, total, say, from, width, ownButton, close, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const box = dialog.current;
@@ -30,6 +34,7 @@ export function Drawer({ open, total, say, from, width, ownButton, close, childr
     // biome-ignore lint/a11y/useKeyWithClickEvents: see above
     <dialog
       ref={dialog}
+      id={id}
       class="zt-drawer"
       data-from={from}
       style={{ "--zt-drawer-width": `${width}px` }}
@@ -43,16 +48,19 @@ export function Drawer({ open, total, say, from, width, ownButton, close, childr
         <header class="zt-drawer-head">
           <h2>{say("filters")}</h2>
           <button type="button" class="zt-close" aria-label={say("closeFilters")} onClick={close}>
-            <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
-              <path d="M2 2l12 12M14 2L2 14" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
-            </svg>
+            <Cross />
           </button>
+          <WithoutScripts>
+            <a class="zt-close" href={`#${id}-shut`} aria-label={say("closeFilters")}>
+              <Cross />
+            </a>
+          </WithoutScripts>
         </header>
         <div class="zt-drawer-scroll">{children}</div>
         {ownButton ? null : (
           <footer class="zt-drawer-foot">
             <button type="button" class="zt-apply" onClick={close}>
-              {say("showFound", { n: total })}
+              {total === undefined ? say("show") : say("showFound", { n: total })}
             </button>
           </footer>
         )}
@@ -60,3 +68,9 @@ export function Drawer({ open, total, say, from, width, ownButton, close, childr
     </dialog>
   );
 }
+
+const Cross = () => (
+  <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
+    <path d="M2 2l12 12M14 2L2 14" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
+  </svg>
+);

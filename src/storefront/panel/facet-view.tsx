@@ -1,12 +1,14 @@
 import type { VNode } from "preact";
-import { useRef, useState } from "preact/hooks";
+import { useContext, useLayoutEffect, useRef, useState } from "preact/hooks";
 import { resolve } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { FacetAnswer } from "../../core/match/answer.ts";
-import { choiceOf } from "../../core/match/selection.ts";
+import type { Choice } from "../../core/match/question.ts";
+import { choiceOf, withChoice } from "../../core/match/selection.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { nameIn } from "../../core/place/address.ts";
+import { nextPlace, startPlace } from "../../core/place/place.ts";
 import { type FacetSettings, settingsOn } from "../../core/setting/settings.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
 import { viewOf } from "./displays/views.ts";
@@ -14,6 +16,7 @@ import { FacetTitle } from "./facet-title.tsx";
 import { formatterOf } from "./format.ts";
 import { optionViews, rangeViews } from "./option-views.ts";
 import type { PanelState, Perform } from "./panel-state.ts";
+import { type Peek, PeekContext } from "./peek.ts";
 import { usePainted } from "./use-painted.ts";
 
 interface Props {
@@ -55,7 +58,9 @@ function looksSame({ row, state }: Props, { row: nextRow, state: next }: Props):
   );
 }
 
-function DrawnFacet({ row, state, perform }: Props) {
+function DrawnFacet({ row, state: given, perform: act }: Props) {
+  const { state, perform } = useAhead({ row, state: given, perform: act });
+  const peek = useContext(PeekContext);
   const settings = settingsOn(row.settings, state.band);
   const { start } = settings;
   // A new setting of the designer's takes the place of what the shopper did before.
@@ -64,7 +69,7 @@ function DrawnFacet({ row, state, perform }: Props) {
   const answer = state.answer.facets[row.field];
   const View = viewOf(resolve(row.display, state.band));
   if (!field || !answer || !View) return null;
-  const props = displayProps({ row, state, perform }, field, settings, answer);
+  const props = displayProps({ row, state, perform }, field, settings, answer, peek);
   // A facet with nothing left drops out too, and comes back at the same place.
   const left = answer.range ? answer.range.live.min !== null || props.choice !== undefined : props.options.length > 0;
   if (!left && (settings.deadEnd === "drop" || answer.reach === 0)) return null;
@@ -100,12 +105,36 @@ function DrawnFacet({ row, state, perform }: Props) {
   );
 }
 
+/**
+ * The state with what was just chosen in the facet, before its result is there: what was touched shows at once, and
+ * nothing that is drawn in between puts it back.
+ */
+function useAhead({ row, state, perform }: Props): Pick<Props, "state" | "perform"> {
+  const [ahead, setAhead] = useState<{ from: Choice | undefined; to: Choice | undefined }>();
+  const given = choiceOf(state.selection, row.field);
+  const { answer } = state;
+  // Once anything is answered, that is what holds.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: an answer ends it, whatever it says
+  useLayoutEffect(() => setAhead(undefined), [given, answer]);
+  const shown =
+    ahead && ahead.from === given ? { ...state, selection: withChoice(state.selection, row.field, ahead.to) } : state;
+  return {
+    state: shown,
+    perform(act) {
+      const next = nextPlace({ ...startPlace, selection: shown.selection }, act);
+      setAhead({ from: given, to: choiceOf(next.selection, row.field) });
+      perform(act);
+    },
+  };
+}
+
 /** What the facet's display is given. */
 function displayProps(
   { row, state, perform }: Props,
   field: Field,
   settings: FacetSettings,
   answer: FacetAnswer,
+  peek: Peek | undefined,
 ): DisplayProps {
   const format = formatterOf(field, state.currency, settings, state.language);
   return {
@@ -121,7 +150,9 @@ function displayProps(
     ranges: answer.range ? rangeViews(state, row, settings, answer, format) : [],
     toggle: (option) => perform({ do: "toggle", facet: row, option }),
     choose: (choice) => perform({ do: "choose", field: row.field, choice }),
+    peek: (choice) => peek?.(state.slug, { do: "choose", field: row.field, choice }),
     format,
     say: state.say,
+    language: state.language,
   };
 }

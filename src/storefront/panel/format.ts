@@ -42,14 +42,14 @@ export function formatterOf(
     });
     return (value) => format.format(new Date(formatDay(value)));
   }
-  const own = prefix !== "" || suffix !== "";
-  if ((field.role === "price" || field.role === "list_price") && !own)
-    return (value) => money(value, currency, locale, decimals);
+  // A prefix of its own stands in the currency's place; what is behind the amount leaves it there.
+  if ((field.role === "price" || field.role === "list_price") && prefix === "")
+    return (value) => `${money(value, currency, locale, decimals)}${suffix}`;
   const digits =
     decimals === null
       ? { maximumFractionDigits: 2 }
       : { minimumFractionDigits: decimals, maximumFractionDigits: decimals };
   const format = numberFormat(locale, digits);
-  const behind = own ? suffix : field.unit ? ` ${field.unit}` : "";
+  const behind = prefix !== "" || suffix !== "" ? suffix : field.unit ? ` ${field.unit}` : "";
   return (value) => `${prefix}${format.format(value)}${behind}`;
 }

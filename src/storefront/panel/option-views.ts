@@ -1,5 +1,6 @@
 import type { FacetAnswer } from "../../core/match/answer.ts";
 import { choiceOf, optionsOf, rangeOf } from "../../core/match/selection.ts";
+import { isSameRange } from "../../core/numbers/range.ts";
 import type { Range } from "../../core/numbers/range-schema.ts";
 import { orderOptions } from "../../core/panel/option-order.ts";
 import { isShown, labelOf } from "../../core/panel/options.ts";
@@ -57,7 +58,7 @@ export function rangeViews(
   const given = choiceOf(selection, row.field);
   const choice = rangeOf(given);
   return ranges.flatMap((range, at) => {
-    const chosen = given !== undefined && range.min === choice.min && range.max === choice.max;
+    const chosen = given !== undefined && isSameRange(range, choice);
     const dead = counts.live[at] === 0 && !chosen;
     if (dead && deadEnd === "drop") return [];
     return {
@@ -71,7 +72,11 @@ export function rangeViews(
 }
 
 /** A range in words. */
-export function rangeText({ min, max }: Range, format: (value: number) => string, say: Say): string {
+export function rangeText({ min, max, below }: Range, format: (value: number) => string, say: Say): string {
+  if (below !== undefined)
+    return min === undefined
+      ? say("under", { value: format(below) })
+      : say("toUnder", { low: format(min), high: format(below) });
   if (min === undefined) return max === undefined ? "" : say("upTo", { value: format(max) });
   return max === undefined ? say("fromUp", { value: format(min) }) : `${format(min)} – ${format(max)}`;
 }

@@ -50,6 +50,8 @@ export interface PanelState extends Shared {
   behaviour: Behaviour;
   /** What is chosen waits for a button to be pressed. */
   waits: boolean;
+  /** The answer is to what is chosen, and not still to what was before. */
+  counted: boolean;
 }
 
 /** Does what a shopper has asked for. */

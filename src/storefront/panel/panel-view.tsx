@@ -5,6 +5,7 @@ import { FacetView } from "./facet-view.tsx";
 import type { PanelState, Perform } from "./panel-state.ts";
 import { PieceView } from "./pieces.tsx";
 import { useSight } from "./use-sight.ts";
+import { WithoutScripts } from "./without-scripts.tsx";
 
 interface Props {
   state: PanelState;
@@ -17,7 +18,7 @@ interface Props {
 
 /** A panel's rows in order. It is a form, so that it also works without scripts. */
 export function PanelView({ state, perform, apply, action }: Props) {
-  const { panel, slug, say, query, names, waits, answer, behaviour } = state;
+  const { panel, slug, say, query, names, waits, counted, answer, behaviour } = state;
   const form = useRef<HTMLFormElement>(null);
   const inSight = useSight(form, panel.rows);
   const searches = panel.rows.some((row) => row.kind === "piece" && row.piece === "search");
@@ -28,7 +29,8 @@ export function PanelView({ state, perform, apply, action }: Props) {
       data-panel={slug}
       method="get"
       aria-label={say("filters")}
-      action={action}
+      // The page itself, without what stands behind “#”: that has opened the drawer, and would again.
+      action={action ?? "?"}
       onSubmit={(event) => {
         event.preventDefault();
         if (waits) apply();
@@ -49,15 +51,17 @@ export function PanelView({ state, perform, apply, action }: Props) {
         // Its number keeps it honest: it tells what it would find before it is pressed.
         <div class="zt-apply-row">
           <button type="submit" class="zt-apply">
-            {say("showFound", { n: answer.total })}
+            {counted ? say("showFound", { n: answer.total }) : say("show")}
           </button>
         </div>
       ) : (
-        <noscript>
-          <button type="submit" class="zt-apply">
-            {say("show")}
-          </button>
-        </noscript>
+        <WithoutScripts>
+          <div class="zt-apply-row">
+            <button type="submit" class="zt-apply">
+              {say("show")}
+            </button>
+          </div>
+        </WithoutScripts>
       )}
     </form>
   );

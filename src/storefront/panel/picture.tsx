@@ -1,9 +1,10 @@
 import { render } from "preact";
 import type { DisplayName } from "../../core/display/displays.ts";
 import { displays } from "../../core/display/displays.ts";
-import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
 import { FacetView } from "./facet-view.tsx";
 import type { PanelState } from "./panel-state.ts";
+import { PieceView } from "./pieces.tsx";
 
 const still = () => {};
 
@@ -20,11 +21,18 @@ export function pictureRow(row: FacetRow, display: DisplayName): FacetRow {
   return { ...row, display: { wide: display }, mode: modes.includes(row.mode) ? row.mode : modes[0], settings };
 }
 
-/** Draws one facet into an element, as shoppers would see it and without a life of its own. */
-export function drawFacet(into: Element, state: PanelState, row: FacetRow): void {
+/** Draws one row into an element, as shoppers would see it and without a life of its own. */
+export function drawRow(into: Element, state: PanelState, row: Row): void {
   into.setAttribute("data-band", state.band);
-  render(<FacetView row={row} state={{ ...state, marked: undefined }} perform={still} inSight />, into);
+  const alone = { ...state, marked: undefined };
+  const drawn =
+    row.kind === "piece" ? (
+      <PieceView row={row} state={alone} perform={still} />
+    ) : (
+      <FacetView row={row} state={alone} perform={still} inSight />
+    );
+  render(drawn, into);
 }
 
-/** Takes a drawn facet away again. */
-export const eraseFacet = (from: Element): void => render(null, from);
+/** Takes a drawn row away again. */
+export const eraseRow = (from: Element): void => render(null, from);

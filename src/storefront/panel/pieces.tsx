@@ -99,7 +99,7 @@ function Search({ state, perform, label }: Props) {
 }
 
 function Picture({ row: { src, href }, state, label }: Props<Extract<PieceRow, { piece: "picture" }>>) {
-  if (!isSafePicture(src)) return <p class="zt-hint">{state.say("noPicture")}</p>;
+  if (!isSafePicture(src)) return <p class="zt-hint zt-unfilled">{state.say("noPicture")}</p>;
   const image = <img class="zt-image" src={src} alt={label} />;
   return isSafeAddress(href) ? <a href={href}>{image}</a> : image;
 }

@@ -107,6 +107,7 @@ function panelState(row: FacetRow, state: State, { band, words, language }: Spec
     slug: "specimen",
     behaviour: behaviours.allOn({}, band),
     waits: false,
+    counted: true,
     panel,
     band,
     fields: new Map(engine.index.catalogue.fields.map((field) => [field.key, field])),

@@ -7,7 +7,7 @@ import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { Words } from "../words/say.ts";
 
-/** Where a page's questions are answered: in the page itself, in a worker of its own, or on the server. */
+/** Where a page's questions are answered once it is awake and has its catalogue: in the page itself, in a worker of its own, or on the server as before. */
 export type EnginePlace = "page" | "worker" | "server";
 
 /** The stand-in shop around every page. */

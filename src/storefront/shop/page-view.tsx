@@ -7,6 +7,7 @@ import { SortBox } from "../listing/sort-box.tsx";
 import { behaviourOn, placeOf } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
 import { bandsOf, DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
+import { Trouble } from "../page/trouble.tsx";
 import { Count } from "../panel/count.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
 import { Chosen } from "../panel/pieces.tsx";
@@ -90,10 +91,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
                 <Chosen state={one.page} perform={perform} label="" />
               </div>
             ))}
-            {/* Always there, so that what it says is read out. */}
-            <p class="zs-trouble" role="alert">
-              {state.trouble ? <span>{say("trouble")}</span> : null}
-            </p>
+            <Trouble state={state} />
             <div class="zs-result" data-busy={busyOf(state)}>
               <Listing states={states} perform={perform}>
                 <Slot name="nothing" placed={at("nothing")} show={show} />

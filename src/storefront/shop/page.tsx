@@ -1,23 +1,26 @@
 import { hydrate } from "preact";
-import { useLayoutEffect, useState } from "preact/hooks";
+import { useCallback, useLayoutEffect, useState } from "preact/hooks";
 import { bandAt } from "../../core/band/band.ts";
 import { isSameSelection } from "../../core/match/selection.ts";
-import { fromAddress, toAddress } from "../../core/place/address.ts";
-import { startPlace } from "../../core/place/place.ts";
 import { openEngine } from "../engine/open-engine.ts";
 import { BasketContext } from "../listing/basket.ts";
+import { afterFrame } from "../page/after-frame.ts";
 import { withTouched } from "../page/early-choices.ts";
-import { behaviourOn, displaysOf, facetsOf } from "../page/page-panel.ts";
-import { answerAt, firstState } from "../page/page-state.ts";
+import type { Drawn } from "../page/first-answers.ts";
+import { followAddress } from "../page/follow-address.ts";
+import { behaviourOn, facetsOf } from "../page/page-panel.ts";
+import { firstState, questionOf } from "../page/page-state.ts";
 import { PageStore } from "../page/store.ts";
-import { loadViews } from "../panel/displays/load-views.ts";
+import { putAllViews } from "../panel/displays/all.ts";
+import { type Peek, PeekContext } from "../panel/peek.ts";
 import { putWords } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
 import { PageView } from "./page-view.tsx";
 
-/** Wakes the page that the server drew: fetches the catalogue, takes over the markup, and follows the address bar. */
+/** Wakes the page that the server drew: takes over the markup with the answer that it was drawn from, and follows the address bar. */
 async function start(): Promise<void> {
-  const boot: Boot = JSON.parse(document.getElementById("zt-boot")?.textContent ?? "");
+  putAllViews();
+  const boot: Boot = readJson("zt-boot");
   const root = document.getElementById("zt-page");
   if (!root) throw new Error("There is no page to wake.");
   if (boot.words) putWords(boot.language, boot.words);
@@ -25,21 +28,12 @@ async function start(): Promise<void> {
   const fieldOf = (key: string) => fields.get(key);
   const band = bandAt(innerWidth, boot.limits);
   const facets = facetsOf(boot.panels, band);
-  const place = boot.stage ? startPlace : fromAddress(location.search, facets, fieldOf);
-  const [engine, stage] = await Promise.all([
-    openEngine(boot),
-    boot.stage ? import("../stage/stage.ts") : undefined,
-    loadViews(displaysOf(boot.panels, [band])),
-  ]);
-  const store = new PageStore(
-    firstState(
-      boot,
-      band,
-      await answerAt(engine, { shown: boot.page, panels: boot.panels, band, fields, shop: boot.shop }, place),
-      location.search,
-    ),
-    engine,
-  );
+  const drawn = readJson<Drawn[]>("zt-drawn").find(({ bands }) => bands.includes(band));
+  if (!drawn) throw new Error("The page was not drawn for this width.");
+  const asking = { shown: boot.page, panels: boot.panels, band, fields, shop: boot.shop };
+  const { engine, awake } = openEngine(boot, { question: questionOf(asking, drawn.place), answer: drawn.answer });
+  const stage = boot.stage ? await import("../stage/stage.ts") : undefined;
+  const store = new PageStore(firstState(boot, band, drawn, location.search), engine);
 
   // The server drew the page for every band; this one's is taken over, and the others were never seen.
   for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
@@ -51,36 +45,16 @@ async function start(): Promise<void> {
   );
   // From here on nothing is waited for: a click in between would find half a page.
   hydrate(<Page store={store} />, root);
-  addEventListener("resize", () => void widen(store));
+  addEventListener("resize", () => store.setWidth(innerWidth));
 
   if (stage) stage.connectStage(store);
-  else {
-    let { page } = store.state;
-    store.subscribe((state, change) => {
-      if (change !== "place") return;
-      const query = toAddress(state, fieldOf, location.search, state.asked);
-      // More of the same is no step of its own: going back leads to where the shopper was before the page.
-      const more = state.layout.more !== "pages" && state.page === page + 1;
-      page = state.page;
-      // The address is not in a hurry; the frame with the result goes first.
-      setTimeout(() =>
-        history[more ? "replaceState" : "pushState"](null, "", location.pathname + query + location.hash),
-      );
-    });
-    addEventListener("popstate", () => {
-      store.go(fromAddress(location.search, store.state.asked, fieldOf), "view");
-      page = store.state.page;
-    });
-  }
+  else followAddress(store, fieldOf);
   if (!isSameSelection(selection, store.state.selection)) store.go({ ...store.state, selection, page: 1 });
   document.documentElement.dataset.ready = "";
+  awake();
 }
 
-/** Follows the width of the window, with the views that another band wants. */
-async function widen(store: PageStore): Promise<void> {
-  await loadViews(displaysOf(store.state.panels, [bandAt(innerWidth, store.state.limits)]));
-  store.setWidth(innerWidth);
-}
+const readJson = <T,>(id: string): T => JSON.parse(document.getElementById(id)?.textContent ?? "");
 
 /** Where a panel wants it, a choice leads back to the top of the results, as far as that is out of sight. */
 function backToTop({ state }: PageStore, panel: string): void {
@@ -98,28 +72,33 @@ function Page({ store }: { store: PageStore }) {
     return store.subscribe(setState);
   }, [store]);
   const [count, setCount] = useState(0);
+  const peek = useCallback<Peek>((panel, act) => store.peek(panel, act), [store]);
   return (
     <BasketContext.Provider value={{ count, add: () => setCount((now) => now + 1) }}>
-      <PageView
-        states={[state]}
-        perform={(act, panel) => {
-          if (panel === undefined) store.perform(act);
-          else store.performIn(panel, act);
-          if (act.do === "turn" && state.layout.more === "pages") scrollTo({ top: 0 });
-          else if (panel !== undefined) backToTop(store, panel);
-        }}
-        apply={(panel) => {
-          const elsewhere = store.apply(panel);
-          store.openDrawer(undefined);
-          if (elsewhere !== undefined) location.assign(state.base + elsewhere);
-          else backToTop(store, panel);
-        }}
-        openDrawer={(panel) => {
-          // A drawer that is left without its button forgets what was chosen in it.
-          if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
-          store.openDrawer(panel);
-        }}
-      />
+      <PeekContext.Provider value={peek}>
+        <PageView
+          states={[state]}
+          perform={(act, panel) =>
+            afterFrame(() => {
+              if (panel === undefined) store.perform(act);
+              else store.performIn(panel, act);
+              if (act.do === "turn" && state.layout.more === "pages") scrollTo({ top: 0 });
+              else if (panel !== undefined) backToTop(store, panel);
+            })
+          }
+          apply={(panel) => {
+            const elsewhere = store.apply(panel);
+            store.openDrawer(undefined);
+            if (elsewhere !== undefined) location.assign(state.base + elsewhere);
+            else backToTop(store, panel);
+          }}
+          openDrawer={(panel) => {
+            // A drawer that is left without its button forgets what was chosen in it.
+            if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
+            store.openDrawer(panel);
+          }}
+        />
+      </PeekContext.Provider>
     </BasketContext.Provider>
   );
 }

@@ -31,6 +31,10 @@ export function SearchBox({ around, words }: { around: Around; words: string }) 
             );
         }}
       />
+      <svg class="zs-lens" width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
+        <circle cx="8" cy="8" r="5" fill="none" stroke="currentColor" stroke-width="2" />
+        <path d="M12 12l4 4" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
+      </svg>
       {offers && input.current ? <offers.View around={around} input={input.current} /> : null}
     </form>
   );

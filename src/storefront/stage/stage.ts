@@ -65,7 +65,8 @@ export function connectStage(store: PageStore): void {
         if (open) arrange(message.on, store, open.slug, (act) => tell({ zt: "arranged", act }));
         return;
       case "trial":
-        if (open) tryRows(store, open.slug).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));
+        if (open)
+          tryRows(store, open.slug, open.panel).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));
         return;
       case "screen":
         return drawScreen(message.height);

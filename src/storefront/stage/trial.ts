@@ -1,7 +1,7 @@
 import type { Choice, Selection } from "../../core/match/question.ts";
-import { emptySelection, isSameSelection, withChoice } from "../../core/match/selection.ts";
+import { emptySelection, withChoice } from "../../core/match/selection.ts";
 import { facetRows } from "../../core/panel/panel.ts";
-import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import { excused, type RowShift, type TrialStep } from "../../core/shift/layout-shift.ts";
 import { placeOf } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
@@ -13,16 +13,20 @@ const patience = 3000;
 /**
  * Goes through the rows of a panel as a shopper would, on a page that nobody looks at, and tells for each which step
  * moves the page most. What is chosen on the page before is forgotten.
+ * @param panel as it is to be tried
  */
-export async function tryRows(store: PageStore, slug: string): Promise<RowShift[]> {
-  const one = store.state.panels.find((panel) => panel.slug === slug);
+export async function tryRows(store: PageStore, slug: string, panel: PanelDocument): Promise<RowShift[]> {
+  const shown = () => store.state.panels.find((one) => one.slug === slug);
+  // The page may still show the panel as it was drawn, until its changes are answered.
+  await until(() => shown()?.panel === panel);
+  const one = shown();
   const root = document.getElementById("zt-page");
   if (!one || !root || placeOf(one, store.state.band) === "absent") return [];
   if (placeOf(one, store.state.band) === "drawer") store.openDrawer(slug);
   await choose(store, emptySelection);
   const found: RowShift[] = [];
   for (const row of facetRows(one.panel)) {
-    const element = root.querySelector(`[data-panel="${CSS.escape(slug)}"] [data-row="${CSS.escape(row.id)}"]`);
+    const element = await drawn(root, `[data-panel="${CSS.escape(slug)}"] [data-row="${CSS.escape(row.id)}"]`);
     if (!element) continue;
     element.scrollIntoView({ block: "center" });
     await painted();
@@ -83,11 +87,22 @@ async function step(root: Element, name: TrialStep, act: () => Promise<void>): P
   return { step: name, felt, counted: late ? felt : 0 };
 }
 
-/** Shows what is chosen, told as coming from the stage so that nobody else follows. */
+/** Shows what is chosen and its result, told as coming from the stage so that nobody else follows. */
 async function choose(store: PageStore, selection: Selection): Promise<void> {
   store.setSelection(selection);
+  await until(() => store.settled);
+}
+
+/** An element, once it is drawn: rows that have just come follow what changed them by some frames. */
+async function drawn(root: Element, selector: string): Promise<Element | null> {
+  await until(() => root.querySelector(selector) !== null, 1000);
+  return root.querySelector(selector);
+}
+
+/** Waits, by frames, until something is so. @param most how long, in ms */
+async function until(isSo: () => boolean, most = patience): Promise<void> {
   const start = performance.now();
-  while (!isSameSelection(store.state.selection, selection) && performance.now() - start < patience) await frame();
+  while (!isSo() && performance.now() - start < most) await frame();
 }
 
 /** A few frames: what is out of sight follows the rest by one. */

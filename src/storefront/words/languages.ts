@@ -1,10 +1,15 @@
+import { ar } from "./ar.ts";
 import { de } from "./de.ts";
 import { en } from "./en.ts";
+import { es } from "./es.ts";
+import { fr } from "./fr.ts";
+import { ja } from "./ja.ts";
+import { nl } from "./nl.ts";
 import type { Words } from "./say.ts";
 import { putWords } from "./spoken.ts";
 
 /** Every language that there are words of. Another one is a file beside these, and the compiler names what it lacks. */
-export const languages: Readonly<Record<string, Words>> = { en, de };
+export const languages: Readonly<Record<string, Words>> = { en, de, fr, es, nl, ar, ja };
 
 /** Makes all languages known: for the server, the studio and the stage, where any of them can be wanted. */
 export function putAllWords(): void {

@@ -8,6 +8,7 @@ import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import { useBench, usePanel } from "./bench-context.ts";
+import { RowPicture } from "./live-picture.tsx";
 import { Reach } from "./reach.tsx";
 
 /** Offers every field and piece that is not in the panel yet. */
@@ -71,7 +72,7 @@ export function AddMenu() {
                           <span className="block truncate font-medium">{profile.field.name}</span>
                           <Reach profile={profile} />
                         </span>
-                        <span className="text-[12px] leading-tight text-quiet">
+                        <span className="text-[13px] leading-tight text-quiet">
                           {suggestion.worth
                             ? `${displays[suggestion.display].label}: ${suggestion.reason}`
                             : `Not by itself: ${suggestion.reason}`}
@@ -81,13 +82,20 @@ export function AddMenu() {
                   ))}
               </ul>
               {pieces.some(({ name }) => fits(name)) ? (
-                <ul className="grid grid-cols-2 border-t border-hair p-1.5" aria-label="Pieces">
+                <ul className="grid grid-cols-3 gap-1.5 border-t border-hair p-2" aria-label="Pieces">
                   {pieces
                     .filter(({ name }) => fits(name))
-                    .map(({ name, edit }) => (
+                    .map(({ name, row, edit }) => (
                       <li key={name}>
-                        <button type="button" className={entry} onClick={() => add(edit)}>
-                          <span className="font-medium">{name}</span>
+                        <button
+                          type="button"
+                          className="flex h-full w-full flex-col rounded-lg border border-hair p-1.5 text-start hover:border-secondary"
+                          onClick={() => add(edit)}
+                        >
+                          <span className="mb-1 truncate text-[13px] font-medium">{name}</span>
+                          <span className="mt-auto rounded-md bg-white p-1">
+                            <RowPicture row={row} band="wide" width={240} scale={0.48} height={44} />
+                          </span>
                         </button>
                       </li>
                     ))}

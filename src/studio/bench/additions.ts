@@ -1,7 +1,7 @@
 import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
 import { together } from "../../core/document/edit.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
-import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { PanelDocument, PieceRow } from "../../core/panel/panel-schema.ts";
 import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { suggestFacet, suggestRow } from "../../core/suggest/suggest.ts";
@@ -30,11 +30,12 @@ const linked: readonly FieldRole[] = ["category", "brand", "type", "tags"];
 export function freePieces(
   { profiles }: OpenShop,
   panel: PanelDocument,
-): { name: string; id: string; edit: PanelEdit }[] {
+): { name: string; id: string; row: PieceRow; edit: PanelEdit }[] {
   const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
   const add = (name: string, row: ReturnType<typeof newPiece>) => ({
     name,
     id: row.id,
+    row,
     edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
   });
   return pieceNames

@@ -4,13 +4,13 @@ import { addRow, moveRow, removeRow, setLabel, setSetting } from "../../core/pan
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
 import { cleanHtml } from "../../core/safe/clean-html.ts";
 import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
 import { openDocument } from "../shell/documents.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
 import type { Bench } from "./bench-context.ts";
 import { placeOn } from "./place.ts";
-import { rowTitle } from "./row-title.ts";
 
 /** Does what was done on the page itself: the same edits as in the lattice. @param band that the page is on */
 export async function doArranged(act: ArrangeAct, band: Band, shop: OpenShop, bench: Bench): Promise<void> {

@@ -1,16 +1,40 @@
 import { bands } from "../../core/band/band.ts";
+import { type BehaviourName, behaviourFacts } from "../../core/behaviour/behaviour.ts";
+import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.ts";
 import { emptySelection } from "../../core/match/selection.ts";
-import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
+import { chooseDisplay, displayChoices, heededSettings } from "../../core/panel/choose-display.ts";
 import { addRow, duplicateRow, moveRow, removeRow } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import { placements } from "../../core/panel/placement.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
+import { settingDefinition } from "../../core/setting/setting-definitions.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
 import type { Action } from "../shell/commands.tsx";
 import type { OpenShop } from "../shell/shop-context.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import type { Bench } from "./bench-context.ts";
 import { placeOn } from "./place.ts";
-import { rowTitle } from "./row-title.ts";
+
+/** Unfolds a row and puts the focus on one of its settings. */
+function showSetting(session: Bench["session"], row: string, label: string): void {
+  session.setState({ unfolded: row });
+  // The settings are drawn after this.
+  setTimeout(() => {
+    const control = document.querySelector<HTMLElement>(
+      `[data-settings-of="${CSS.escape(row)}"] [aria-label^="${CSS.escape(label)}"]`,
+    );
+    control?.scrollIntoView({ block: "center" });
+    control?.focus();
+  }, 100);
+}
+
+/** What a behaviour is called where it stands alone: “its width” says nothing there. */
+function behaviourWords(name: BehaviourName): string {
+  const { label } = behaviourDefinition(name);
+  return label.startsWith("Its ")
+    ? name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+    : label.toLowerCase();
+}
 
 /** Everything that can be done on the bench, by name. */
 export function benchActions(shop: OpenShop, bench: Bench): Action[] {
@@ -37,12 +61,22 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
       const title = rowTitle(row, shop.fieldOf);
       return [
         { name: `Settings of ${title}`, run: () => session.setState({ unfolded: row.id }) },
+        ...(isFacet(row)
+          ? heededSettings(row).map((setting) => ({
+              name: `${title}: ${settingDefinition(setting).label.toLowerCase()}`,
+              run: () => showSetting(session, row.id, settingDefinition(setting).label),
+            }))
+          : []),
         { name: `Duplicate ${title}`, run: () => apply(duplicateRow(row, title)) },
         { name: `Move ${title} up`, run: () => apply(moveRow(row.id, at - 1, title)) },
         { name: `Move ${title} down`, run: () => apply(moveRow(row.id, at + 1, title)) },
         { name: `Remove ${title}`, run: () => apply(removeRow(row.id, title)) },
       ];
     }),
+    ...(Object.keys(behaviourFacts) as BehaviourName[]).map((name) => ({
+      name: `Panel: ${behaviourWords(name)}`,
+      run: () => showSetting(session, "panel", behaviourDefinition(name).label),
+    })),
     ...bands.flatMap((band) =>
       placements.map((placement) => ({
         name: `Place the panel on ${band}: ${placement}`,

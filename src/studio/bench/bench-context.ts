@@ -8,9 +8,11 @@ import type { Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { RowShift } from "../../core/shift/layout-shift.ts";
+import type { Vision } from "../../core/swatch/measure.ts";
 import type { ToStage } from "../../storefront/stage/messages.ts";
 import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
 import type { Stepped } from "../shell/history.ts";
+import type { Kept } from "./bench-memory.ts";
 
 /** What the designer looks at and tries on the bench; never saved. */
 export interface Session {
@@ -49,6 +51,8 @@ export interface Session {
   look: string | undefined;
   /** By band, the same for pictures that adopt it, which follow without being drawn anew. */
   pictureLooks: Readonly<Record<Band, CSSStyleSheet>>;
+  /** How colours on the pages are seen. */
+  sight: Vision;
   /** The pages are shown as to shoppers who prefer dark. */
   dark: boolean;
   /** A look of the page has colours for them. */
@@ -75,8 +79,8 @@ export type Zoom = "read" | "fit" | "half" | "actual";
 
 export type SessionStore = StoreApi<Session>;
 
-/** @param address of the page that is on the stage at first */
-export const createSession = (address: string): SessionStore =>
+/** @param address of the page that is on the stage at first @param kept how the bench was left */
+export const createSession = (address: string, kept: Partial<Kept> = {}): SessionStore =>
   createStore<Session>(() => ({
     selection: emptySelection,
     chosenBy: undefined,
@@ -96,6 +100,7 @@ export const createSession = (address: string): SessionStore =>
     pageWidth: 1280,
     look: undefined,
     pictureLooks: { wide: new CSSStyleSheet(), medium: new CSSStyleSheet(), slim: new CSSStyleSheet() },
+    sight: "usual",
     dark: false,
     hasDark: false,
     language: "en",
@@ -104,6 +109,7 @@ export const createSession = (address: string): SessionStore =>
     trials: [],
     shifts: {},
     measuring: false,
+    ...kept,
   }));
 
 export type PanelStore = DocumentStore<PanelDocument>;

@@ -1,4 +1,4 @@
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Navigate, useParams, useSearchParams } from "react-router";
 import { firstPageOf } from "../../core/page/shown-page.ts";
 import { Commands } from "../shell/commands.tsx";
@@ -10,6 +10,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { AddHere } from "./add-here.tsx";
 import { benchActions } from "./bench-actions.ts";
 import { BenchContext, createSession, useSession } from "./bench-context.ts";
+import { lastPanel, lastSession, remember } from "./bench-memory.ts";
 import { BenchStrip } from "./bench-strip.tsx";
 import { EvidenceLine } from "./evidence-line.tsx";
 import { Lattice } from "./lattice.tsx";
@@ -28,8 +29,13 @@ export function BenchView() {
   const [first] = shop.panels;
   // Only the page that is asked for at first matters: others are chosen on the bench.
   const [usual] = useState(() => firstPageOf(slug ?? "", pages.getState().document, first?.slug));
-  const address = query.get("page") ?? usual;
-  if (slug === undefined && first) return <Navigate to={`/shops/${shop.slug}/bench/${first.slug}`} replace />;
+  const asked = query.get("page");
+  const [left] = useState(() => (asked === null && slug ? lastSession(shop.slug, slug) : {}));
+  if (slug === undefined && first) {
+    const last = shop.panels.find((panel) => panel.slug === lastPanel(shop.slug)) ?? first;
+    return <Navigate to={`/shops/${shop.slug}/bench/${last.slug}`} replace />;
+  }
+  const address = asked ?? left.address ?? usual;
   return <OpenBench key={`${slug} ${address}`} shop={shop.slug} slug={slug ?? ""} address={address} />;
 }
 
@@ -50,7 +56,8 @@ function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
 
 function OpenBench({ shop, slug, address }: { shop: string; slug: string; address: string }) {
   const { store: panel, error } = useDocument(shop, "panel", slug);
-  const session = useMemo(() => createSession(address), [address]);
+  const session = useMemo(() => createSession(address, { ...lastSession(shop, slug), address }), [shop, slug, address]);
+  useEffect(() => remember(shop, slug, session), [shop, slug, session]);
   const open = useOpenShop();
   const { settings, pages } = open;
   const [others, setOthers] = useState<readonly Stepped[]>([]);

@@ -127,7 +127,7 @@ function Matched({ panel, matches, make }: Brought & { make(document: PanelDocum
                 ))}
               </select>
             </span>
-            <span className="text-[12px] text-quiet">
+            <span className="text-[13px] text-quiet">
               {guessed === undefined
                 ? "Nothing here is like it"
                 : `${percent(Math.round(confidence * 100), 100)} sure: ${reasons.join(", ")}`}

@@ -1,9 +1,13 @@
 import { Fragment } from "react";
+import { toast } from "sonner";
+import { useStore } from "zustand";
 import { type Band, isOwn, resolve } from "../../core/band/band.ts";
-import { displays } from "../../core/display/displays.ts";
+import { type DisplayName, displays } from "../../core/display/displays.ts";
+import { together } from "../../core/document/edit.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
 import { followDisplay } from "../../core/panel/edit.ts";
+import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -54,7 +58,34 @@ interface CardsProps extends Props {
 
 /** The displays as small live pictures of the facet's own options, and why the others do not suit it. */
 function DisplayCards({ row, band, title, profile, close }: CardsProps) {
-  const { panel: store } = useBench();
+  const { panel: store, session } = useBench();
+  const { profileOf } = useOpenShop();
+  const chosen = useStore(session, (state) => state.chosen);
+  const rows = useStore(store, ({ document }) => document.rows);
+  /** With several rows chosen, all of them whose field a display suits show so. */
+  const also = chosen.includes(row.id)
+    ? rows.filter(isFacet).filter(({ id }) => id !== row.id && chosen.includes(id))
+    : [];
+  const alsoSuited = (name: DisplayName) =>
+    also.filter(({ field }) => {
+      const other = profileOf(field);
+      return other !== undefined && displays[name].unsuited(other) === undefined;
+    });
+  const take = (name: DisplayName) => {
+    const others = alsoSuited(name);
+    const edits = [row, ...others].map((one) =>
+      chooseDisplay(one, band, name, one.id === row.id ? title : (profileOf(one.field)?.field.name ?? one.field)),
+    );
+    const [first] = edits;
+    if (!first) return;
+    const words = `Show ${edits.length} facets as ${displays[name].label.toLowerCase()} on ${band}`;
+    store.getState().apply(edits.length === 1 ? first : together(words, edits));
+    if (also.length > others.length)
+      toast(
+        `${also.length - others.length} of the chosen rows stay as they are: ${displays[name].label.toLowerCase()} do not suit them.`,
+      );
+    close();
+  };
   const shown = resolve(row.display, band);
   const own = isOwn(row.display, band);
   const choices = displayChoices(profile);
@@ -65,6 +96,7 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
       <div className="mb-2 flex items-baseline justify-between gap-3">
         <h3 className="truncate text-[15px]">
           {title} on {band}
+          {also.length > 0 ? <span className="text-quiet"> and {also.length} more chosen</span> : null}
         </h3>
         {own && band !== "wide" ? (
           <button
@@ -86,12 +118,9 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
             type="button"
             aria-pressed={name === shown}
             className={`flex flex-col rounded-lg border p-1.5 text-start ${name === shown ? "border-primary bg-plum-soft ring-1 ring-primary" : "border-hair hover:border-secondary"}`}
-            onClick={() => {
-              store.getState().apply(chooseDisplay(row, band, name, title));
-              close();
-            }}
+            onClick={() => take(name)}
           >
-            <span className="mb-1 text-[12px] font-medium leading-tight">{label}</span>
+            <span className="mb-1 text-[13px] font-medium leading-tight">{label}</span>
             <span className="mt-auto rounded-md bg-white p-1.5">
               <LivePicture row={row} display={name} band={band} width={240} scale={0.46} height={66} />
             </span>
@@ -99,7 +128,7 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
         ))}
       </div>
       {unsuited.length > 0 ? (
-        <details className="mt-2 text-[12px] text-quiet">
+        <details className="mt-2 text-[13px] text-quiet">
           <summary className="cursor-pointer py-1">
             {unsuited.length} {unsuited.length === 1 ? "does" : "do"} not suit this field
           </summary>

@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { bands } from "../../core/band/band.ts";
 import type { Clause } from "../../core/match/question.ts";
+import { Tip } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
@@ -54,10 +55,12 @@ export function EvidenceLine() {
         placement="top-start"
         className="w-[560px] p-3"
         trigger={(props) => (
-          <button type="button" {...props} className={part}>
-            least reach <b>{percent(least, outOf)}</b>, <b className={nowhere > 0 ? "text-error" : ""}>{nowhere}</b> of{" "}
-            {options} options lead nowhere
-          </button>
+          <Tip words="Reach: products that some option of a facet finds. The least of all facets is told.">
+            <button type="button" {...props} className={part}>
+              least reach <b>{percent(least, outOf)}</b>, <b className={nowhere > 0 ? "text-error" : ""}>{nowhere}</b>{" "}
+              of {options} options find nothing
+            </button>
+          </Tip>
         )}
       >
         {() => <FacetTable lines={lines} outOf={outOf} />}
@@ -68,10 +71,12 @@ export function EvidenceLine() {
           placement="top"
           className="w-[480px] p-3"
           trigger={(props) => (
-            <button type="button" {...props} className={part}>
-              panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen{" "}
-              {wide.screen}
-            </button>
+            <Tip words="How high the panel stands on the wide page, against the first screen.">
+              <button type="button" {...props} className={part}>
+                panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen{" "}
+                {wide.screen}
+              </button>
+            </Tip>
           )}
         >
           {() => <HeightTable />}
@@ -82,10 +87,14 @@ export function EvidenceLine() {
         placement="top"
         className="w-[640px] p-3"
         trigger={(props) => (
-          <button type="button" {...props} className={part}>
-            shift{" "}
-            <b className={worst !== undefined && worst > 0.1 ? "text-error" : ""}>{worst?.toFixed(2) ?? "not tried"}</b>
-          </button>
+          <Tip words="How far the worst step moves the page under a finger, as browsers measure layout shift: 0 for not at all, above 0.1 is felt.">
+            <button type="button" {...props} className={part}>
+              shift{" "}
+              <b className={worst !== undefined && worst > 0.1 ? "text-error" : ""}>
+                {worst?.toFixed(2) ?? "not tried"}
+              </b>
+            </button>
+          </Tip>
         )}
       >
         {() => <ShiftTable />}

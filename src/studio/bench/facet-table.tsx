@@ -2,6 +2,7 @@ import type { Answer } from "../../core/match/answer.ts";
 import { isShown } from "../../core/panel/options.ts";
 import { facetRows, rulesOf } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { Explained } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { useBench } from "./bench-context.ts";
 
@@ -46,9 +47,13 @@ export function FacetTable({ lines, outOf }: { lines: readonly Line[]; outOf: nu
       <thead>
         <tr className="text-start text-quiet">
           <th className="text-start font-normal">Facet</th>
-          <th className="text-end font-normal">Reach</th>
+          <th className="text-end font-normal">
+            <Explained by="Products that some option of the facet finds, out of all on the page.">Reach</Explained>
+          </th>
           <th className="text-end font-normal">Options</th>
-          <th className="text-end font-normal">Lead nowhere</th>
+          <th className="text-end font-normal">
+            <Explained by="Options that no product fits with what is chosen now.">Find nothing</Explained>
+          </th>
         </tr>
       </thead>
       <tbody>

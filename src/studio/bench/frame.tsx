@@ -2,7 +2,8 @@ import { Maximize2, Minimize2 } from "lucide-react";
 import { useRef, useState } from "react";
 import { bandAt, resolve } from "../../core/band/band.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
-import { useBench, usePanel } from "./bench-context.ts";
+import { seenAs } from "../shell/sight.tsx";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { LanguageChoice } from "./language-choice.tsx";
 import { useFrame } from "./use-frame.ts";
 
@@ -37,6 +38,7 @@ export function Frame({
   // Where the frame begins; it is told of other pages from then on.
   const [address] = useState(() => session.getState().address);
   const frame = useRef<HTMLIFrameElement>(null);
+  const sight = useSession((state) => state.sight);
   const limits = useShopSettings((settings) => settings.limits);
   const languages = useShopSettings((settings) => settings.languages);
   const band = bandAt(width, limits);
@@ -60,6 +62,7 @@ export function Frame({
           src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
           className="origin-top-left border-0"
           style={{
+            ...seenAs(sight),
             width,
             height: Math.max(60, height - (edge * 2) / scale),
             transform: `scale(${scale})`,
@@ -70,7 +73,7 @@ export function Frame({
       </div>
       <figcaption
         style={{ width: shownWidth }}
-        className="flex items-center gap-1 pt-1 text-[12px] text-quiet tabular-nums"
+        className="flex items-center gap-1 pt-1 text-[13px] text-quiet tabular-nums"
       >
         {caption}
         <button

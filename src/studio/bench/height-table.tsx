@@ -1,9 +1,9 @@
 import { useEffect, useMemo } from "react";
 import { type Band, bands } from "../../core/band/band.ts";
 import { type Measures, onScreen } from "../../core/finding/measure.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
-import { rowTitle } from "./row-title.ts";
 
 /** How high the rows stand on each band, against the screen that most people have. */
 export function useMeasures(): Measures {

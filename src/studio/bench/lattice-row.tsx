@@ -8,6 +8,7 @@ import { setLabel } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
@@ -18,21 +19,19 @@ import { PieceSettings } from "./piece-settings.tsx";
 import { Reach } from "./reach.tsx";
 import { RowMenu } from "./row-menu.tsx";
 import { RowSettings } from "./row-settings.tsx";
-import { rowTitle } from "./row-title.ts";
 
 /** One facet or piece: handle, label, reach, and how it shows on each band. Drawn anew only when it itself changes. */
 export const LatticeRow = memo(DrawnRow);
 
 function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
-  const { fieldOf, profileOf } = useOpenShop();
-  const { panel, session } = useBench();
+  const { fieldOf } = useOpenShop();
+  const { session } = useBench();
   const unfolded = useSession((state) => state.unfolded === row.id);
   const chosen = useSession((state) => state.chosen.includes(row.id));
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: row.id,
   });
   const title = rowTitle(row, fieldOf);
-  const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) + apartOf(row) : 0;
   const ground = isDragging
     ? "z-10 bg-base-100 shadow-lg"
     : chosen
@@ -67,48 +66,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
         >
           <GripVertical size={16} aria-hidden />
         </button>
-        <div className="min-w-0">
-          <div className="flex items-center font-medium leading-tight">
-            <LabelField
-              value={row.label}
-              fallback={title}
-              label={`Label of ${title}`}
-              save={(label) => panel.getState().apply(setLabel(row.id, label, title))}
-            />
-            <span className="ms-auto flex items-center">
-              {changed > 0 ? (
-                <span className="px-1 text-[11px] text-quiet tabular-nums" title={`${changed} not at their default`}>
-                  {changed} set
-                </span>
-              ) : null}
-              <span className="flex opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
-                <button
-                  type="button"
-                  className="grid size-6 place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-base-content"
-                  aria-expanded={unfolded}
-                  aria-label={`Settings of ${title}`}
-                  title="Settings"
-                  onClick={() => session.setState({ unfolded: unfolded ? undefined : row.id })}
-                >
-                  <ChevronDown size={15} aria-hidden className={unfolded ? "rotate-180" : ""} />
-                </button>
-                <RowMenu row={row} title={title} />
-              </span>
-            </span>
-          </div>
-          {isFacet(row) ? (
-            <FacetLine row={row} profile={profileOf(row.field)} />
-          ) : (
-            <span className="text-[12px] text-quiet">
-              {title.startsWith(pieceLabels[row.piece]) ? "piece" : pieceLabels[row.piece].toLowerCase()}
-            </span>
-          )}
-        </div>
-        {isFacet(row) ? (
-          bands.map((band) => <Cell key={band} row={row} band={band} title={title} />)
-        ) : (
-          <span className="band-cell col-span-3 text-center text-[12px] text-quiet">the same on every band</span>
-        )}
+        <RowParts row={row} title={title} unfolded={unfolded} />
       </div>
       {unfolded ? (
         isFacet(row) ? (
@@ -120,6 +78,62 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
     </li>
   );
 }
+
+/** What stands beside the handle. Rows that are moved, or that another has left, are not drawn anew for it. */
+const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; title: string; unfolded: boolean }) {
+  const { profileOf } = useOpenShop();
+  const { panel, session } = useBench();
+  const changed = isFacet(row) ? Object.keys(row.settings).length + (row.options ? 1 : 0) + apartOf(row) : 0;
+  return (
+    <>
+      <div className="min-w-0">
+        <div className="flex items-center font-medium leading-tight">
+          <LabelField
+            value={row.label}
+            fallback={title}
+            label={`Label of ${title}`}
+            save={(label) => panel.getState().apply(setLabel(row.id, label, title))}
+          />
+          <span className="ms-auto flex items-center">
+            {changed > 0 ? (
+              <span
+                className="px-1 text-[12px] whitespace-nowrap text-quiet tabular-nums"
+                title={`${changed} not at their default`}
+              >
+                {changed} changed
+              </span>
+            ) : null}
+            <span className="flex opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
+              <button
+                type="button"
+                className="grid size-6 place-items-center rounded-md text-quiet hover:bg-base-100 hover:text-base-content"
+                aria-expanded={unfolded}
+                aria-label={`Settings of ${title}`}
+                title="Settings"
+                onClick={() => session.setState({ unfolded: unfolded ? undefined : row.id })}
+              >
+                <ChevronDown size={15} aria-hidden className={unfolded ? "rotate-180" : ""} />
+              </button>
+              <RowMenu row={row} title={title} />
+            </span>
+          </span>
+        </div>
+        {isFacet(row) ? (
+          <FacetLine row={row} profile={profileOf(row.field)} />
+        ) : (
+          <span className="text-[13px] text-quiet">
+            {title.startsWith(pieceLabels[row.piece]) ? "piece" : pieceLabels[row.piece].toLowerCase()}
+          </span>
+        )}
+      </div>
+      {isFacet(row) ? (
+        bands.map((band) => <Cell key={band} row={row} band={band} title={title} />)
+      ) : (
+        <span className="band-cell col-span-3 text-center text-[13px] text-quiet">the same on every band</span>
+      )}
+    </>
+  );
+});
 
 /** A facet's reach on the page that is on the stage. */
 function FacetLine({
@@ -134,7 +148,7 @@ function FacetLine({
   const options = useSession(({ answer }) => offeredIn(answer?.facets[row.field]));
   const min = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.min);
   const max = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.max);
-  if (!profile) return <span className="text-[12px] text-error">no such field in the catalogue</span>;
+  if (!profile) return <span className="text-[13px] text-error">no such field in the catalogue</span>;
   const here = {
     ...profile,
     ...(reach === undefined || outOf === undefined ? {} : { reach, outOf }),

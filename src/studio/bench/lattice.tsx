@@ -2,6 +2,7 @@ import { PanelLeftClose, PanelLeftOpen } from "lucide-react";
 import { useMemo } from "react";
 import { bandRange, bands } from "../../core/band/band.ts";
 import { moveRow } from "../../core/panel/edit.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
 import { AddMenu } from "./add-menu.tsx";
@@ -10,7 +11,6 @@ import { ChosenBar } from "./chosen-bar.tsx";
 import { columns } from "./columns.ts";
 import { LatticeRow } from "./lattice-row.tsx";
 import { PlacementRow } from "./placement-row.tsx";
-import { rowTitle } from "./row-title.ts";
 
 /** The panel as a table: its rows against the bands. */
 export function Lattice() {
@@ -56,7 +56,7 @@ export function Lattice() {
         {bands.map((band) => (
           <span key={band} className="band-cell text-center leading-tight">
             <b className="block text-[13px] font-semibold capitalize">{band}</b>
-            <span className="text-[12px] text-quiet tabular-nums">{bandRange(band, limits)}</span>
+            <span className="text-[13px] text-quiet tabular-nums">{bandRange(band, limits)}</span>
           </span>
         ))}
       </div>

@@ -7,10 +7,10 @@ import type { Answer } from "../../core/match/answer.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import { emptyPanel, engineFacets, facetRows } from "../../core/panel/panel.ts";
-import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { FacetRow, PanelDocument, Row } from "../../core/panel/panel-schema.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
 import type { PanelState } from "../../storefront/panel/panel-state.ts";
-import { drawFacet, eraseFacet, pictureRow } from "../../storefront/panel/picture.tsx";
+import { drawRow, eraseRow, pictureRow } from "../../storefront/panel/picture.tsx";
 import { sayOf } from "../../storefront/words/spoken.ts";
 import { type OpenShop, useAnswer, useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
@@ -19,7 +19,7 @@ putAllViews();
 const around = emptyPanel("Picture");
 /** Of a facet in a picture only the body is wanted. */
 const bare =
-  "@layer custom { .zt-facet { padding: 0; border: 0 } .zt-title { display: none } .zt-body { padding: 0 } }";
+  "@layer custom { .zt-facet { padding: 0; border: 0 } .zt-title { display: none } .zt-body { padding: 0 } .zt-unfilled { display: block } }";
 
 /** The storefront's own style sheet for one band, to be adopted by pictures. */
 async function fetchSheet(address: string): Promise<CSSStyleSheet> {
@@ -28,25 +28,33 @@ async function fetchSheet(address: string): Promise<CSSStyleSheet> {
   return new CSSStyleSheet().replace((await response.text()) + bare);
 }
 
-interface Props {
-  row: FacetRow;
-  display: DisplayName;
-  band: Band;
-  /** Width in CSS px that the facet is laid out in, and the scale at which that is shown. */
+interface Size {
+  /** Width in CSS px that the row is laid out in, and the scale at which that is shown. */
   width: number;
   scale: number;
   height: number;
 }
 
+interface Props extends Size {
+  row: FacetRow;
+  display: DisplayName;
+  band: Band;
+}
+
 /** A facet as shoppers would see it, drawn small by the storefront itself from the shop's own values. */
-export function LivePicture({ row, display, band, width, scale, height }: Props) {
+export function LivePicture({ row, display, band, ...size }: Props) {
+  const shown = useMemo(() => pictureRow(row, display), [row, display]);
+  return <RowPicture row={shown} band={band} {...size} />;
+}
+
+/** Any row of a panel as shoppers would see it, drawn small. */
+export function RowPicture({ row, band, width, scale, height }: Size & { row: Row; band: Band }) {
   const shop = useOpenShop();
   const { slug } = useBench();
   const look = useSession((session) => session.pictureLooks[band]);
   const host = useRef<HTMLSpanElement>(null);
-  const shown = useMemo(() => pictureRow(row, display), [row, display]);
   // A panel of this row alone, so that a change of any other row draws nothing anew.
-  const alone = useMemo(() => ({ ...around, rows: [shown] }), [shown]);
+  const alone = useMemo(() => ({ ...around, rows: [row] }), [row]);
   const answer = useAnswer(countsOf(engineFacets(alone, band)));
   const { data: sheet } = useSWRImmutable(`/storefront/style.css?band=${band}`, fetchSheet);
   const state = useMemo(() => answer && stateFor(shop, alone, band, answer), [shop, alone, band, answer]);
@@ -61,12 +69,12 @@ export function LivePicture({ row, display, band, width, scale, height }: Props)
       box.dataset.of = slug;
       root.append(box);
     }
-    drawFacet(box, state, shown);
-  }, [state, shown, sheet, look, slug]);
+    drawRow(box, state, row);
+  }, [state, row, sheet, look, slug]);
   useEffect(() => {
     const element = host.current;
     return () => {
-      if (element?.shadowRoot?.firstElementChild) eraseFacet(element.shadowRoot.firstElementChild);
+      if (element?.shadowRoot?.firstElementChild) eraseRow(element.shadowRoot.firstElementChild);
     };
   }, []);
   return (
@@ -91,6 +99,7 @@ const stateFor = (
   slug: "picture",
   behaviour: behaviours.allOn({}, band),
   waits: false,
+  counted: true,
   panel,
   band,
   fields: new Map(profiles.map(({ field }) => [field.key, field])),

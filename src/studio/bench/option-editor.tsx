@@ -1,3 +1,4 @@
+import { ArrowDownToLine, ArrowUpToLine } from "lucide-react";
 import { useState } from "react";
 import { fitsWords, words } from "../../core/index/words.ts";
 import { countsOf } from "../../core/match/engine.ts";
@@ -10,6 +11,8 @@ import {
   mergeOptions,
   moveOption,
   partOption,
+  pickOptions,
+  placeOptions,
   renameOption,
   setShow,
   showOption,
@@ -18,6 +21,7 @@ import { engineMerges, isShown, staleValues } from "../../core/panel/options.ts"
 import { rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow, OptionRules } from "../../core/panel/panel-schema.ts";
 import { Choice } from "../controls/choice.tsx";
+import { IconButton } from "../controls/line-tools.tsx";
 import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
 import { useBench } from "./bench-context.ts";
@@ -51,6 +55,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   const stated = new Set([...plain.options, ...answer.options].map((option) => option.id));
   const stale = staleValues(rules, (value) => stated.has(value));
   const apply = (edit: PanelEdit) => store.getState().apply(edit);
+  const place = (ids: readonly string[], to: number) => apply(placeOptions(of, ids, to, all));
   const [first, ...others] = all.filter((option) => ticked.includes(option.id));
 
   return (
@@ -65,7 +70,8 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
         ]}
         set={(show) => apply(setShow(of, show, all))}
       />
-      <p className="text-[12px] text-quiet">{news[rules.show]}</p>
+      <p className="text-[13px] text-quiet">{news[rules.show]}</p>
+      {rules.show === "only" ? <PickTools all={all} pick={(which) => apply(pickOptions(of, which, all))} /> : null}
       <div className="flex items-center gap-2">
         <input
           type="search"
@@ -90,9 +96,17 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
             ))}
           </select>
         ) : null}
+        <span className="ms-auto flex gap-1">
+          <IconButton label="Put those chosen first" off={!first} run={() => place(ticked, 0)}>
+            <ArrowUpToLine size={13} aria-hidden />
+          </IconButton>
+          <IconButton label="Put those chosen last" off={!first} run={() => place(ticked, all.length)}>
+            <ArrowDownToLine size={13} aria-hidden />
+          </IconButton>
+        </span>
         <button
           type="button"
-          className="btn btn-xs ms-auto"
+          className="btn btn-xs"
           disabled={others.length === 0}
           onClick={() => {
             if (first) apply(mergeOptions(of, [first, ...others]));
@@ -124,12 +138,15 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
               flip={(on) => apply(showOption(of, option, on))}
               rename={(text) => apply(renameOption(of, option, text, language === "" ? undefined : language))}
               part={() => apply(partOption(of, option))}
+              at={all.indexOf(option)}
+              of={all.length}
+              place={(to) => place([option.id], to)}
             />
           ))}
         </ul>
       </SortableList>
       {all.length > shown.length ? (
-        <p className="text-[12px] text-quiet">
+        <p className="text-[13px] text-quiet">
           {(all.length - shown.length).toLocaleString("en")} more; find them by name
         </p>
       ) : null}
@@ -138,11 +155,40 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   );
 }
 
+const someMost = 10;
+
+/** Where only picked options are shown: quick ways to begin. */
+function PickTools({ all, pick }: { all: readonly ListedOption[]; pick(which: "all" | "none" | number): void }) {
+  const [count, setCount] = useState(someMost);
+  return (
+    <div className="flex items-center gap-1.5 text-[13px]">
+      <button type="button" className="btn btn-xs" onClick={() => pick("all")}>
+        All
+      </button>
+      <button type="button" className="btn btn-xs" onClick={() => pick("none")}>
+        None
+      </button>
+      <button type="button" className="btn btn-xs" onClick={() => pick(count)}>
+        The {count} most frequent
+      </button>
+      <input
+        type="number"
+        className="input input-xs w-14"
+        aria-label="How many of the most frequent"
+        min={1}
+        max={all.length}
+        value={count}
+        onChange={(event) => setCount(Math.max(1, Math.round(event.target.valueAsNumber) || 1))}
+      />
+    </div>
+  );
+}
+
 /** Values that the rules name and no product states any more. */
 function Stale({ values, forget }: { values: readonly Pick<ListedOption, "label" | "products">[]; forget(): void }) {
   if (values.length === 0) return null;
   return (
-    <p className="text-[12px] text-error">
+    <p className="text-[13px] text-error">
       No product states{" "}
       {values.map(({ label, products }) => (products > 0 ? `${label} (once ${products})` : label)).join(", ")}.{" "}
       <button type="button" className="link" onClick={forget}>

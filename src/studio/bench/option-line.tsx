@@ -1,6 +1,7 @@
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Split } from "lucide-react";
+import { useState } from "react";
 import type { ListedOption } from "../../core/panel/option-edit.ts";
 import { LabelField } from "../shell/label-field.tsx";
 
@@ -16,10 +17,14 @@ interface Props {
   flip(on: boolean): void;
   rename(text: string): void;
   part(): void;
+  /** Its place among all options, from 0, and how many there are. */
+  at: number;
+  of: number;
+  place(to: number): void;
 }
 
 /** One option of a facet: its place, whether it is shown, its name, and what it is merged of. */
-export function OptionLine({ option, shown, text, merged, ticked, tick, flip, rename, part }: Props) {
+export function OptionLine({ option, shown, text, merged, ticked, tick, flip, rename, part, at, of, place }: Props) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: option.id,
   });
@@ -36,10 +41,21 @@ export function OptionLine({ option, shown, text, merged, ticked, tick, flip, re
         {...attributes}
         {...listeners}
         aria-label={`Move ${label}`}
+        title="Drag, or Alt with ↑, ↓, Home and End"
+        onKeyDown={(event) => {
+          const to = event.altKey ? { ArrowUp: at - 1, ArrowDown: at + 1, Home: 0, End: of - 1 }[event.key] : undefined;
+          if (to === undefined) {
+            listeners?.onKeyDown?.(event);
+            return;
+          }
+          event.preventDefault();
+          if (to >= 0 && to < of) place(to);
+        }}
         className="grid h-6 w-5 cursor-grab place-items-center text-base-content/45 hover:text-base-content"
       >
         <GripVertical size={13} aria-hidden />
       </button>
+      <PlaceField label={label} at={at} of={of} place={place} />
       <input
         type="checkbox"
         className="checkbox checkbox-xs"
@@ -48,10 +64,10 @@ export function OptionLine({ option, shown, text, merged, ticked, tick, flip, re
         checked={shown}
         onChange={(event) => flip(event.target.checked)}
       />
-      <span className={`min-w-0 flex-1 truncate ${shown ? "" : "line-through opacity-60"}`}>
+      <span className={`min-w-0 flex-1 truncate ${shown ? "" : "line-through opacity-80"}`}>
         <LabelField value={text} fallback={label} label={`Name of ${original}`} save={rename} />
-        {merged ? <span className="ps-1 text-[12px] text-quiet">= {merged.join(", ")}</span> : null}
-        {label !== original ? <span className="ps-1 text-[12px] text-quiet">is {original}</span> : null}
+        {merged ? <span className="ps-1 text-[13px] text-quiet">= {merged.join(", ")}</span> : null}
+        {label !== original ? <span className="ps-1 text-[13px] text-quiet">is {original}</span> : null}
       </span>
       {merged ? (
         <button
@@ -74,5 +90,32 @@ export function OptionLine({ option, shown, text, merged, ticked, tick, flip, re
         onClick={tick}
       />
     </li>
+  );
+}
+
+/** An option's place as a number, typed to put it elsewhere. */
+function PlaceField({ label, at, of, place }: Pick<Props, "at" | "of" | "place"> & { label: string }) {
+  const [text, setText] = useState<string | undefined>(undefined);
+  const save = () => {
+    const to = Number(text);
+    if (text !== undefined && Number.isInteger(to) && to >= 1 && to - 1 !== at) place(Math.min(to, of) - 1);
+    setText(undefined);
+  };
+  return (
+    <input
+      type="text"
+      inputMode="numeric"
+      className="w-7 rounded-md bg-transparent text-end text-quiet tabular-nums hover:bg-sand focus:bg-base-100"
+      aria-label={`Place of ${label}`}
+      title={`Place ${at + 1} of ${of}; type another`}
+      value={text ?? String(at + 1)}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={save}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") save();
+        if (event.key === "Escape") setText(undefined);
+      }}
+    />
   );
 }

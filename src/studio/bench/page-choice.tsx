@@ -42,7 +42,7 @@ export function PageChoice() {
               <Command.Group
                 key={kind}
                 heading={pageKindNames[kind]}
-                className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-quiet"
+                className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-quiet"
               >
                 {some.map((one) => (
                   <Command.Item
@@ -57,7 +57,7 @@ export function PageChoice() {
                     <span className={`truncate ${one.address === address ? "font-semibold" : ""}`}>
                       {pageName(one)}
                     </span>
-                    <span className="max-w-44 flex-none truncate text-[12px] text-quiet">{one.address}</span>
+                    <span className="max-w-44 flex-none truncate text-[13px] text-quiet">{one.address}</span>
                   </Command.Item>
                 ))}
               </Command.Group>

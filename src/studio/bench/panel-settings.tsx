@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { Link } from "react-router";
 import { type Band, bands, resolve } from "../../core/band/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/behaviour/behaviour.ts";
@@ -6,6 +5,7 @@ import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.
 import { stayingHeight } from "../../core/page/bars.ts";
 import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../core/panel/edit.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
+import { readLanguages } from "../../core/shop/languages.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages, useShopSettings } from "../shell/shop-context.ts";
@@ -32,7 +32,7 @@ export function PanelSettings() {
       {single.map((name) => (name === "sendTo" ? <SendTo key={name} /> : <SingleBehaviour key={name} name={name} />))}
       <Languages />
       {off.length > 0 ? (
-        <details className="px-9 text-[12px] text-quiet">
+        <details className="px-9 text-[13px] text-quiet">
           <summary className="cursor-pointer py-0.5">{off.length} do not apply where the panel stands</summary>
           <dl className="grid grid-cols-[104px_minmax(0,1fr)] gap-x-2 gap-y-1 py-1">
             {off.map((name) => (
@@ -130,7 +130,7 @@ function Offset() {
   };
   const told = bands.flatMap((band) => words(band) ?? []);
   return told.length > 0 ? (
-    <p className="px-9 text-[12px] text-quiet" role="status">
+    <p className="px-9 text-[13px] text-quiet" role="status">
       Offset from the top: {told.join("; ")}
     </p>
   ) : null;
@@ -168,25 +168,27 @@ function SendTo() {
 function Languages() {
   const { settings } = useOpenShop();
   const languages = useShopSettings((document) => document.languages);
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const faultIn = (text: string) => {
+    const read = readLanguages(text);
+    return "fault" in read ? read.fault : undefined;
+  };
   const set = (text: string) => {
-    const tags = text.split(/[\s,;]+/).filter((tag) => tag !== "");
-    try {
-      settings.getState().apply(setLanguages(Intl.getCanonicalLocales(tags)));
-      setTrouble(undefined);
-    } catch {
-      setTrouble("These are no language tags. Write them like: de fr pt-BR");
-    }
+    const read = readLanguages(text);
+    if ("tags" in read) settings.getState().apply(setLanguages(read.tags));
   };
   return (
     <div className="px-9">
       <div className="flex items-center gap-2">
         <span className="w-26 flex-none text-[13px] text-quiet">Languages</span>
-        <TextControl name="Languages of the panel" value={languages.join(" ")} longest={200} set={set} />
+        <TextControl
+          name="Languages of the panel"
+          value={languages.join(" ")}
+          longest={200}
+          set={set}
+          faultIn={faultIn}
+        />
       </div>
-      <p className={`ps-28 text-[12px] ${trouble ? "text-error" : "text-quiet"}`}>
-        {trouble ?? "Tags like de or pt-BR, for labels in more than one language."}
-      </p>
+      <p className="ps-28 text-[13px] text-quiet">Tags like de or pt-BR, for labels in more than one language.</p>
     </div>
   );
 }

@@ -23,7 +23,7 @@ export function PlacementRow() {
           <span className="min-w-0 flex-1">
             <span className="block font-medium leading-tight">The panel</span>
             <span
-              className="text-[12px] text-quiet"
+              className="text-[13px] text-quiet"
               title={byPage ? "Set for this page in the table of pages" : undefined}
             >
               {words[placement.wide]}

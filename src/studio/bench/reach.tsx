@@ -19,7 +19,7 @@ export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode })
       : `${options.toLocaleString("en")} options`;
   return (
     <span
-      className="flex items-center gap-1.5 text-[12px] leading-tight text-quiet tabular-nums"
+      className="flex items-center gap-1.5 text-[13px] leading-tight text-quiet tabular-nums"
       title={`${reach} of ${outOf} products state it`}
     >
       <span className="h-1 w-11 flex-none overflow-hidden rounded-full bg-base-300" aria-hidden>

@@ -1,4 +1,6 @@
-import { copySettings, duplicateRow, moveRow, type PanelEdit, removeRow } from "../../core/panel/edit.ts";
+import { toast } from "sonner";
+import { copySettings } from "../../core/panel/copy-settings.ts";
+import { duplicateRow, moveRow, type PanelEdit, removeRow } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
 import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
@@ -12,10 +14,17 @@ export function RowMenu({ row, title }: { row: Row; title: string }) {
     const { apply, document } = store.getState();
     const { chosen } = session.getState();
     const at = document.rows.findIndex(({ id }) => id === row.id);
-    const others = new Set(
-      chosen.filter((id) => id !== row.id && document.rows.some((one) => one.id === id && isFacet(one))),
-    );
+    const others = document.rows.filter(isFacet).filter(({ id }) => id !== row.id);
+    const picked = others.filter(({ id }) => chosen.includes(id));
     const edit = (label: string, made: PanelEdit): Entry => ({ label, run: () => apply(made) });
+    /** What was taken over differs from facet to facet, so it is told. */
+    const copy = (label: string, made: PanelEdit): Entry => ({
+      label,
+      run: () => {
+        apply(made);
+        toast(made.words);
+      },
+    });
     return [
       edit("Duplicate", duplicateRow(row, title)),
       edit("Move up", moveRow(row.id, at - 1, title)),
@@ -26,16 +35,9 @@ export function RowMenu({ row, title }: { row: Row; title: string }) {
       },
       ...(isFacet(row)
         ? [
-            edit(
-              "Copy settings to all facets",
-              copySettings(
-                row,
-                new Set(document.rows.filter((one) => isFacet(one) && one.id !== row.id).map(({ id }) => id)),
-                title,
-              ),
-            ),
-            ...(others.size > 0
-              ? [edit(`Copy settings to the ${others.size} chosen`, copySettings(row, others, title))]
+            copy("Copy settings to all facets", copySettings(row, others, title)),
+            ...(picked.length > 0
+              ? [copy(`Copy settings to the ${picked.length} chosen`, copySettings(row, picked, title))]
               : []),
           ]
         : []),

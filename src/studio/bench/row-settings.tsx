@@ -29,7 +29,7 @@ export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
   const [part, setPart] = useState<"settings" | "options" | "style">("settings");
   const discrete = row.mode !== "range";
   return (
-    <div className="border-t border-hair/70 py-2">
+    <div className="border-t border-hair/70 py-2" data-settings-of={row.id}>
       <div role="tablist" aria-label={`Parts of ${title}`} className="mb-2 flex gap-4 px-9 text-[13px]">
         {(discrete ? (["settings", "options", "style"] as const) : (["settings", "style"] as const)).map((one) => (
           <button
@@ -132,7 +132,7 @@ function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
           }
         />
       </div>
-      <p className="-mt-1 px-9 ps-[148px] text-[12px] text-quiet">
+      <p className="-mt-1 px-9 ps-[148px] text-[13px] text-quiet">
         Products for {example.options[0]} and {example.options[1]} chosen together
       </p>
     </>

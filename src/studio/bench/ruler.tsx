@@ -25,7 +25,7 @@ export function Ruler() {
   const now = bandAt(pageWidth, limits);
   return (
     <div className="mx-7 flex-none pb-1 pt-1.5">
-      <div ref={track} className="relative h-11 touch-none select-none text-[12px] text-quiet tabular-nums">
+      <div ref={track} className="relative h-11 touch-none select-none text-[13px] text-quiet tabular-nums">
         {marks.map((px) => (
           <span
             key={px}

@@ -30,7 +30,7 @@ export function SingleLine({ definition, of, value, isSet, set, reset, off }: Si
     <div className="flex min-h-7 items-center gap-2 px-9">
       <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="w-26 flex-none" />
       {off ? (
-        <span className="text-[12px] text-quiet">{off}</span>
+        <span className="text-[13px] text-quiet">{off}</span>
       ) : definition.kind === "choice" ? (
         <Choice
           label={definition.label}

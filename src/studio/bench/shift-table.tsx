@@ -1,7 +1,7 @@
 import { bands } from "../../core/band/band.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
-import { rowTitle } from "./row-title.ts";
 
 /** The worst step of each row on each band: what it moves as felt, and as browsers count. */
 export function ShiftTable() {

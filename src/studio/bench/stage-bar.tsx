@@ -1,6 +1,7 @@
 import { Moon } from "lucide-react";
 import { useMemo } from "react";
 import { isTyping, useKeys } from "../shell/keys.ts";
+import { SightChoice } from "../shell/sight.tsx";
 import { type Session, useBench, useSession } from "./bench-context.ts";
 import { PageChoice } from "./page-choice.tsx";
 
@@ -42,11 +43,18 @@ export function StageBar() {
       <PageChoice />
       <TryOrArrange />
       <LightOrDark />
+      <Sight />
       <span className="ms-auto" />
       <Switch name="frames" label="Frames" choices={frames} />
       <Switch name="zoom" label="Size" choices={zooms} />
     </div>
   );
+}
+
+/** How colours on the pages are seen. */
+function Sight() {
+  const { session } = useBench();
+  return <SightChoice sight={useSession((state) => state.sight)} set={(sight) => session.setState({ sight })} />;
 }
 
 /** Whether the pages are shown as to shoppers who prefer dark; only where a look has colours for them. */

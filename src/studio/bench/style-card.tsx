@@ -2,10 +2,10 @@ import { FloatingPortal } from "@floating-ui/react";
 import { X } from "lucide-react";
 import { useEffect } from "react";
 import { isFacet } from "../../core/panel/panel.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { FacetStyle } from "./facet-style.tsx";
-import { rowTitle } from "./row-title.ts";
 
 const width = 350;
 const height = 460;

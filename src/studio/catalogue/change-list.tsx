@@ -1,16 +1,34 @@
 import type { ChangeSummary } from "../../core/change/change-summary.ts";
+import { HiddenList } from "./hidden-list.tsx";
+import { Moves } from "./moves.tsx";
 
 const shown = 6;
 
-/** What a newer catalogue changes: in numbers, in the panels, by field, and product by product. */
-export function ChangeList({
-  change: { counts, effects, fields, added, gone, changed, renamed },
-  goOn,
-}: {
+interface Props {
   change: ChangeSummary;
   /** Takes a new field for one that is gone. */
   goOn(renamed: ChangeSummary["renamed"][number]): void;
-}) {
+  /** Takes a new value for one that is gone. */
+  callAsBefore(renamed: ChangeSummary["renamedValues"][number]): void;
+  /** Mended cells that are let go, by {@link HiddenList}'s names. */
+  letGo: ReadonlySet<string>;
+  setLetGo(names: ReadonlySet<string>): void;
+}
+
+/** What a newer catalogue changes: in numbers, in panels and pages, by field, and product by product. */
+export function ChangeList({
+  change: { counts, effects, fields, added, gone, changed, renamed, renamedValues, hidden, hiddenCount },
+  goOn,
+  callAsBefore,
+  letGo,
+  setLetGo,
+}: Props) {
+  if (counts.added + counts.changed + counts.gone + fields.length + hidden.length === 0)
+    return (
+      <p className="rounded-box border border-hair bg-base-100 px-5 py-6" role="status">
+        <b>Nothing changes.</b> All {counts.same.toLocaleString("en")} products say what they say already.
+      </p>
+    );
   return (
     <div className="grid gap-5">
       <dl className="grid grid-cols-4 divide-x divide-hair rounded-box border border-hair bg-base-100 py-3 text-center">
@@ -37,25 +55,41 @@ export function ChangeList({
                 {one.of.toLocaleString("en")} products.{" "}
                 <span className="text-quiet">Facets, mends and swatches go on with it.</span>
               </span>
-              <button type="button" className="btn btn-sm" onClick={() => goOn(one)}>
+              <button type="button" className="btn btn-sm bg-base-100" onClick={() => goOn(one)}>
                 This is {one.from.name}
               </button>
             </li>
           ))}
         </Part>
       ) : null}
-      <Part title={effects.length === 0 ? "No panel is touched" : "What it does to your panels"}>
-        {effects.map(({ panel, facet, words }) => (
-          <li key={panel + facet + words} className="py-1.5">
-            <b>
-              {panel}, {facet}:
-            </b>{" "}
-            {words}
+      {renamedValues.length > 0 ? (
+        <Part title="Is this the same, spelt anew?">
+          {renamedValues.map((one) => (
+            <li key={`${one.field.key} ${one.from}`} className="flex items-center gap-3 py-1.5">
+              <span className="flex-1">
+                {one.field.name}: <b>{one.to}</b>
+                {one.of > 0
+                  ? ` stands where ${one.same === one.of ? "all" : one.same.toLocaleString("en")} of ${one.of.toLocaleString("en")} said `
+                  : " is spelt nearly like "}
+                <b>{one.from}</b>. <span className="text-quiet">Swatch, merge, label and place stay with it.</span>
+              </span>
+              <button type="button" className="btn btn-sm bg-base-100" onClick={() => callAsBefore(one)}>
+                This is {one.from}
+              </button>
+            </li>
+          ))}
+        </Part>
+      ) : null}
+      <HiddenList hidden={hidden} count={hiddenCount} letGo={letGo} setLetGo={setLetGo} />
+      <Part title={effects.length === 0 ? "No panel or page is touched" : "What it does to panels and pages"}>
+        {effects.map(({ place, words }) => (
+          <li key={place + words} className="py-1.5">
+            <b>{place}:</b> {words}
           </li>
         ))}
       </Part>
       <Part title={fields.length === 0 ? "No field changes" : "By field"}>
-        {fields.map(({ name, state, products, newValues, newCount, goneValues, goneCount }) => (
+        {fields.map(({ name, state, products, moves, moreMoves, newValues, newCount, goneValues, goneCount }) => (
           <li key={name} className="py-1.5">
             <b>{name}</b>{" "}
             {state === "added"
@@ -67,23 +101,49 @@ export function ChangeList({
                   : ""}
             {state !== "gone" && newCount > 0 ? <Values lead="New values" values={newValues} count={newCount} /> : null}
             {state !== "added" && goneCount > 0 ? <Values lead="Gone" values={goneValues} count={goneCount} /> : null}
+            {moves.length > 0 ? (
+              <span className="block text-[13px]">
+                <Moves moves={moves} more={moreMoves} />
+              </span>
+            ) : null}
           </li>
         ))}
       </Part>
-      <div className="grid grid-cols-3 items-start gap-4">
-        <Products title="New" products={added} count={counts.added} />
-        <Products title="Changed" products={changed} count={counts.changed} />
-        <Products title="Gone" products={gone} count={counts.gone} />
+      {counts.changed > 0 ? (
+        <Part title="Changed products" scrolls>
+          {changed.map(({ id, title, cells }) => (
+            <li key={id} className="py-1.5 text-[13px]">
+              <b className="font-semibold">{title}</b>
+              {cells.map(({ field, moves, more }) => (
+                <span key={field} className="block">
+                  <span className="text-quiet">{field}:</span> <Moves moves={moves} more={more} />
+                </span>
+              ))}
+            </li>
+          ))}
+          <More count={counts.changed - changed.length} />
+        </Part>
+      ) : null}
+      <div className="grid grid-cols-2 items-start gap-4">
+        <Products title="New products" products={added} count={counts.added} />
+        <Products title="Gone products" products={gone} count={counts.gone} />
       </div>
     </div>
   );
 }
 
-function Part({ title, children }: { title: string; children: React.ReactNode }) {
+function Part({ title, scrolls = false, children }: { title: string; scrolls?: boolean; children: React.ReactNode }) {
   return (
     <section>
       <h2 className="mb-1 text-lg">{title}</h2>
-      <ul className="divide-y divide-hair">{children}</ul>
+      {scrolls ? (
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard
+        <ul tabIndex={0} className="max-h-80 divide-y divide-hair overflow-auto">
+          {children}
+        </ul>
+      ) : (
+        <ul className="divide-y divide-hair">{children}</ul>
+      )}
     </section>
   );
 }
@@ -103,24 +163,21 @@ function Products({
   count,
 }: {
   title: string;
-  products: readonly { id: string; title: string; fields?: string[] }[];
+  products: readonly { id: string; title: string }[];
   count: number;
 }) {
   if (count === 0) return null;
   return (
-    <section>
-      <h2 className="mb-1 text-lg">{title}</h2>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}
-      <ul tabIndex={0} className="max-h-64 overflow-auto text-[13px]">
-        {products.map((product) => (
-          <li key={product.id} className="truncate py-0.5" title={product.fields?.join(", ")}>
-            {product.title} {product.fields ? <span className="text-quiet">{product.fields.join(", ")}</span> : null}
-          </li>
-        ))}
-        {count > products.length ? (
-          <li className="text-quiet">and {(count - products.length).toLocaleString("en")} more</li>
-        ) : null}
-      </ul>
-    </section>
+    <Part title={title} scrolls>
+      {products.map((product) => (
+        <li key={product.id} className="truncate py-0.5 text-[13px]">
+          {product.title}
+        </li>
+      ))}
+      <More count={count - products.length} />
+    </Part>
   );
 }
+
+const More = ({ count }: { count: number }) =>
+  count > 0 ? <li className="py-1 text-[13px] text-quiet">and {count.toLocaleString("en")} more</li> : null;

@@ -7,7 +7,9 @@ import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { areConvertible } from "../../core/numbers/units.ts";
 import { suggestFacet } from "../../core/suggest/suggest.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
+import { Explained } from "../shell/explained.tsx";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
+import { FieldReading } from "./field-reading.tsx";
 import { NumberChart } from "./number-chart.tsx";
 import { type Mender, useMender } from "./use-mender.ts";
 import { ValueBars } from "./value-bars.tsx";
@@ -25,7 +27,8 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
   if (!detail) return <p className="bg-plum-soft/60 px-5 py-4 text-quiet">Looking at the field …</p>;
   const mendable = !isDerived(profile.field) && !isWholeText(profile.field.role) && !isNumeric(profile.field);
   return (
-    <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,4fr)_minmax(0,3fr)] gap-8 bg-plum-soft/60 px-5 py-4">
+    <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,4fr)_minmax(0,3fr)] gap-x-8 gap-y-4 bg-plum-soft/60 px-5 py-4">
+      <FieldReading field={profile.field} level={profile.level} />
       <section aria-label={`Spread of ${profile.field.name}`}>
         <div className="mb-2 flex items-baseline justify-between">
           <h3 className="text-[15px]">{mending ? "Values" : "Spread"}</h3>
@@ -95,8 +98,12 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
       </li>
       {numbers ? null : (
         <li>
-          An answer narrows the products down by <b>{number.format(narrowing)} bits</b>; the values hold{" "}
-          {number.format(entropy)} bits.
+          <Explained
+            by={`Worked out from how the products lie over the values: ${number.format(narrowing)} bits of information an answer, out of ${number.format(entropy)} that the values hold. A bit halves the products.`}
+          >
+            An answer leaves about <b>{Math.max(1, Math.round(profile.outOf / 2 ** narrowing)).toLocaleString("en")}</b>{" "}
+            of {profile.outOf.toLocaleString("en")} products.
+          </Explained>
         </li>
       )}
       {singles > 0 ? (

@@ -1,12 +1,12 @@
 import { ChevronRight } from "lucide-react";
-import { Fragment, useState } from "react";
+import { Fragment, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
+import { kindNames } from "../../core/catalogue/kind-names.ts";
 import { displays } from "../../core/display/displays.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { suggestFacet } from "../../core/suggest/suggest.ts";
 import { percent } from "../shell/percent.ts";
 import { FieldDetail } from "./field-detail.tsx";
-import { kindNames } from "./kind-names.ts";
 
 const columns = 7;
 
@@ -14,9 +14,18 @@ const columns = 7;
 export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) {
   const [asked] = useSearchParams();
   const [open, setOpen] = useState<string | undefined>(asked.get("field") ?? undefined);
+  // What is worth a facet is what the designer looks for first.
+  const inOrder = useMemo(() => {
+    const isWorth = (profile: FieldProfile) => suggestFacet(profile).worth;
+    return [...profiles.filter(isWorth), ...profiles.filter((profile) => !isWorth(profile))];
+  }, [profiles]);
+  const table = useRef<HTMLTableElement>(null);
+  useEffect(() => {
+    table.current?.querySelector('[aria-expanded="true"]')?.scrollIntoView({ block: "center" });
+  }, []);
   return (
     <div className="overflow-x-auto rounded-box border border-hair">
-      <table className="table table-sm">
+      <table ref={table} className="table table-sm">
         <thead className="bg-sand text-base-content">
           <tr>
             <th>Field</th>
@@ -29,7 +38,7 @@ export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) 
           </tr>
         </thead>
         <tbody>
-          {profiles.map((profile) => {
+          {inOrder.map((profile) => {
             const { key } = profile.field;
             return (
               <Fragment key={key}>

@@ -1,56 +1,118 @@
 import { useEffect, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { toast } from "sonner";
+import { useSWRConfig } from "swr";
+import { identity } from "../../core/catalogue/identity.ts";
 import type { ChangeSummary } from "../../core/change/change-summary.ts";
-import type { ShopSummary } from "../../core/wire/shop.ts";
-import { shopPath } from "../api.ts";
+import { together } from "../../core/document/edit.ts";
+import { addMend, letGo as letMendsGo } from "../../core/mend/edit.ts";
+import type { NewMend } from "../../core/mend/mend-schema.ts";
+import type { PastImport, ShopSummary } from "../../core/wire/shop.ts";
+import { request, shopPath } from "../api.ts";
 import { ImportForm } from "../import/import-form.tsx";
 import { useReader } from "../import/use-reader.ts";
 import { useSender } from "../import/use-sender.ts";
+import { readDocument } from "../shell/documents.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { ChangeList } from "./change-list.tsx";
+import { hiddenName } from "./hidden-list.tsx";
+import { importsPath, PastImports, takeBack } from "./past-imports.tsx";
+
+type Renamed = ChangeSummary["renamedValues"][number];
+
+/** A value that is spelt anew goes on as what it was. */
+const asBefore = ({ field, from, to }: Renamed): NewMend => ({
+  ...{ kind: "values", field: field.key, from: [identity(to)], to: [from] },
+});
+
+const none: ReadonlySet<string> = new Set();
 
 /** A newer catalogue for a shop that is there: what it changes and touches, and only then the write. */
 export function ImportView() {
   const { shop: slug = "" } = useParams();
-  const { shop, reopen } = useOpenShop();
+  const { shop, mends, pages, reopen } = useOpenShop();
+  const { mutate } = useSWRConfig();
   const reader = useReader(shop);
   const sender = useSender(reader);
   const [change, setChange] = useState<ChangeSummary | undefined>(undefined);
+  /** Values that are taken for those that they were. */
+  const [taken, setTaken] = useState<readonly Renamed[]>([]);
+  /** Mended cells that are let go with the new file. */
+  const [letGo, setLetGo] = useState<ReadonlySet<string>>(none);
   /** What changes is wanted again, once the columns are read anew. */
   const [again, setAgain] = useState(false);
   const navigate = useNavigate();
-  const { preview, busy } = reader;
+  const { preview, busy, file } = reader;
   const path = `${shopPath(slug)}/catalogue`;
 
   const restart = () => {
     setChange(undefined);
+    setTaken([]);
+    setLetGo(none);
     sender.forget();
   };
-  const compare = async () => setChange(await sender.send<ChangeSummary>(path, "Comparing", { write: "no" }));
+  /** What hangs on the catalogue; undefined where it can't be fetched, which is told. */
+  const shopAsIs = async () => {
+    try {
+      return {
+        mends: mends.getState().document.mends,
+        pages: pages.getState().document,
+        swatches: await readDocument(slug, "swatches"),
+        panels: await Promise.all(shop.panels.map((panel) => readDocument(slug, "panel", panel.slug))),
+      };
+    } catch (error) {
+      toast.error((error as Error).message);
+      return undefined;
+    }
+  };
+  const compare = async (renamed: readonly Renamed[]) => {
+    const asIs = await shopAsIs();
+    if (!asIs) return;
+    const source = new URL(`/api${shopPath(slug)}/source`, location.href).href;
+    const told = await reader.compare(source, asIs, renamed.map(asBefore));
+    if (told) setChange(told);
+  };
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a reading that has ended is compared, and once
   useEffect(() => {
     if (!again || busy || !preview) return;
     setAgain(false);
-    void compare();
+    void compare([]);
   }, [again, busy, preview]);
   /** Takes the column that has become a new field for the field that is gone. */
   const goOn = ({ from, to }: ChangeSummary["renamed"][number]) => {
     if (!preview) return;
-    const taken = preview.reading.flatMap(({ as }, at) => (as === "skip" ? [] : [at]));
-    const column = taken[preview.profiles.findIndex(({ field }) => field.key === to.key)];
+    const columns = preview.reading.flatMap(({ as }, at) => (as === "skip" ? [] : [at]));
+    const column = columns[preview.profiles.findIndex(({ field }) => field.key === to.key)];
     restart();
     reader.read(preview.reading.map((one, at) => (at === column ? { ...one, field: from.key } : one)));
     setAgain(true);
   };
+  const callAsBefore = (renamed: Renamed) => {
+    const all = [...taken, renamed];
+    setTaken(all);
+    void compare(all);
+  };
+  /** What is done to the mends along with the new file, as one step. */
+  const mendAlong = (hidden: ChangeSummary["hidden"]) => {
+    const edits = taken.map((one) => addMend(asBefore(one), one.field.name));
+    const cells = hidden.filter((one) => letGo.has(hiddenName(one)));
+    if (cells.length > 0) edits.push(letMendsGo(cells.map(({ mend, product }) => ({ mend, product: product.id }))));
+    const [first] = edits;
+    if (first) mends.getState().apply(edits.length === 1 ? first : together("Mend along with a newer file", edits));
+  };
   const write = async () => {
-    const done = await sender.send<ShopSummary>(path, "Writing", { write: "yes" });
-    if (!done) return;
-    toast.success(`${done.products.toLocaleString("en")} products are in the catalogue now.`);
+    const done = await sender.send<ShopSummary>(path, "Writing", {});
+    if (!done || !change) return;
+    mendAlong(change.hidden);
     navigate(`/shops/${slug}/catalogue`);
     reopen(done);
+    const [latest] = (await mutate<PastImport[]>(importsPath(slug), request<PastImport[]>(importsPath(slug)))) ?? [];
+    toast.success(`${done.products.toLocaleString("en")} products are in the catalogue now.`, {
+      duration: 10_000,
+      ...(latest ? { action: { label: "Take back", onClick: () => void takeBack(slug, latest.id) } } : {}),
+    });
   };
 
   return (
@@ -68,19 +130,30 @@ export function ImportView() {
         }
         reader={reader}
         sender={sender}
-        take={(file) => {
+        take={(given) => {
           restart();
-          reader.take(file);
+          reader.take(given);
         }}
         changed={restart}
-        main={change ? <ChangeList change={change} goOn={goOn} /> : undefined}
+        main={
+          change ? (
+            <ChangeList change={change} goOn={goOn} callAsBefore={callAsBefore} letGo={letGo} setLetGo={setLetGo} />
+          ) : undefined
+        }
+        foot={
+          preview?.same && file ? (
+            <SameFile read={() => reader.take(file, true)} />
+          ) : preview ? null : (
+            <PastImports shop={slug} />
+          )
+        }
         actions={
           change ? (
             <>
               <button type="button" className="btn btn-primary" onClick={write}>
                 Take this catalogue
               </button>
-              <button type="button" className="btn btn-sm" onClick={restart}>
+              <button type="button" className="btn btn-sm bg-base-100" onClick={restart}>
                 Back to the columns
               </button>
             </>
@@ -89,7 +162,7 @@ export function ImportView() {
               type="button"
               className="btn btn-primary"
               disabled={busy !== undefined || preview?.fault !== undefined}
-              onClick={compare}
+              onClick={() => void compare(taken)}
             >
               Show what changes
             </button>
@@ -99,5 +172,19 @@ export function ImportView() {
         {null}
       </ImportForm>
     </div>
+  );
+}
+
+/** Said of the very file that the shop has. */
+function SameFile({ read }: { read(): void }) {
+  return (
+    <p className="mx-auto flex w-full max-w-2xl items-center gap-4 px-6" role="status">
+      <span className="flex-1">
+        <b>Nothing changes.</b> This is the file that the catalogue came from.
+      </span>
+      <button type="button" className="btn btn-sm bg-base-100" onClick={read}>
+        Read it all the same
+      </button>
+    </p>
   );
 }

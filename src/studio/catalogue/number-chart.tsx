@@ -9,15 +9,25 @@ interface Props {
   histogram: Histogram;
   format(value: number): string;
   label: string;
+  /** What is counted. Default: products. */
+  what?: string;
+  /** Class of its height. */
+  height?: string;
 }
 
 /** A histogram with round bins; products count once a bin. */
-export function NumberChart({ histogram: { from, width, counts }, format, label }: Props) {
-  const start = (bin: number) => Number((from + bin * width).toPrecision(12));
+export function NumberChart({
+  histogram: { edges, counts },
+  format,
+  label,
+  what = "products",
+  height = "h-52",
+}: Props) {
+  const start = (bin: number) => edges[bin] ?? 0;
   const labels = counts.map((_, bin) => format(start(bin)));
   const summary = `${label}: ${counts.map((count, bin) => `${labels[bin]} to ${format(start(bin + 1))}: ${count}`).join("; ")}`;
   return (
-    <div className="h-52">
+    <div className={height}>
       <Bar
         role="img"
         aria-label={summary}
@@ -41,7 +51,7 @@ export function NumberChart({ histogram: { from, width, counts }, format, label 
               callbacks: {
                 title: ([item]) =>
                   item ? `${labels[item.dataIndex] ?? ""} to ${format(start(item.dataIndex + 1))}` : "",
-                label: (item) => `${item.formattedValue} products`,
+                label: (item) => `${item.formattedValue} ${what}`,
               },
             },
           },

@@ -1,9 +1,13 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { splitCell } from "../../core/catalogue/values.ts";
-import { addMend } from "../../core/mend/edit.ts";
-import type { NewMend } from "../../core/mend/mend-schema.ts";
+import { addMend, removeMend } from "../../core/mend/edit.ts";
+import type { MendOf, NewMend } from "../../core/mend/mend-schema.ts";
+import { mendWords } from "../../core/mend/mend-words.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
+
+/** How a field is called and read, as far as that is otherwise than the file has it. */
+export type FieldMend = Omit<MendOf<"field">, "id" | "kind" | "field">;
 
 /** The ways to put a field's values right, each one step that can be undone. */
 export function useMender({ key, name }: Field) {
@@ -20,10 +24,16 @@ export function useMender({ key, name }: Field) {
     },
     leaveOut: (from: readonly string[]) => values(from, []),
     toNumbers: (unit: string) => add({ kind: "units", field: key, unit }),
-    setCell: (product: string, variant: string, text: string) =>
-      add({ kind: "cell", field: key, product, variant, to: splitCell(text, false) }),
-    setProducts: (products: string[], text: string) =>
-      add({ kind: "set", field: key, products, to: splitCell(text, false) }),
+    setCell: (product: string, variant: string, to: string[]) =>
+      add({ kind: "cell", field: key, product, variant, to }),
+    setProducts: (products: string[], to: string[]) => add({ kind: "set", field: key, products, to }),
+    /** Says how the field is called and read; nothing is as the file has it. */
+    describe(described: FieldMend) {
+      const store = mends.getState();
+      const known = store.document.mends.find((mend) => mend.kind === "field" && mend.field === key);
+      if (Object.keys(described).length > 0) add({ kind: "field", field: key, ...described });
+      else if (known) store.apply(removeMend(known.id, mendWords(known, name)));
+    },
   };
 }
 

@@ -67,12 +67,12 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
           </li>
         ))}
         {fitting.length > shown ? (
-          <li className="py-1 text-[12px] text-quiet">
+          <li className="py-1 text-[13px] text-quiet">
             and {(fitting.length - shown).toLocaleString("en")} more; find them by name
           </li>
         ) : null}
       </ul>
-      <p className="mt-1 text-[12px] text-quiet">Click a value to rename it. A | in the new name splits it in two.</p>
+      <p className="mt-1 text-[13px] text-quiet">Click a value to rename it. A | in the new name splits it in two.</p>
     </div>
   );
 }

@@ -41,7 +41,7 @@ export function Choice<T extends string>({ label, value, options, set }: Props<T
           />
           {option.label}
           {option.number === undefined ? null : (
-            <span className="text-[12px] opacity-75 tabular-nums">{option.number}</span>
+            <span className="text-[13px] opacity-75 tabular-nums">{option.number}</span>
           )}
         </label>
       ))}

@@ -130,7 +130,7 @@ function RangeChoice({ profile: { field, min, max }, selection, select }: Choice
         ))}
       </div>
       {min === null || max === null ? null : (
-        <p className="mt-1 text-[12px] text-quiet">
+        <p className="mt-1 text-[13px] text-quiet">
           {format(min)} to {format(max)}
         </p>
       )}

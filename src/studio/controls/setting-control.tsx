@@ -62,20 +62,22 @@ export function SettingControl({ name, definition, value, set, small = false }: 
           name={name}
           value={Array.isArray(value) ? value.join(" ") : ""}
           longest={400}
-          set={(text) =>
-            set(
-              text
-                .split(/[\s;]+/)
-                .map((part) => Number(part.replace(",", ".")))
-                .filter(
-                  (number, at, all) => Number.isFinite(number) && text.trim() !== "" && all.indexOf(number) === at,
-                )
-                .slice(0, definition.most),
-            )
-          }
+          faultIn={(text) => faultInNumbers(text, definition.most)}
+          set={(text) => set([...new Set(partsOf(text).map(numberIn))])}
         />
       );
   }
+}
+
+const partsOf = (text: string): string[] => text.split(/[\s;]+/).filter(Boolean);
+const numberIn = (part: string): number => Number(part.replace(",", "."));
+
+/** Why a text is no list of numbers; undefined when it is one. */
+function faultInNumbers(text: string, most: number): string | undefined {
+  const parts = partsOf(text);
+  const odd = parts.find((part) => !Number.isFinite(numberIn(part)));
+  if (odd !== undefined) return `“${odd}” is no number. Write numbers with spaces between them, such as 10 25 50.`;
+  return parts.length > most ? `These are ${parts.length} numbers, and ${most} is the most.` : undefined;
 }
 
 interface NumberProps extends Pick<Props, "name" | "set" | "small"> {
@@ -93,8 +95,12 @@ function NumberControl({
 }: NumberProps) {
   const shown = value === null || (value === 0 && none) ? "" : String(value);
   const [text, setText] = useState(shown);
+  const [fault, setFault] = useState<string | undefined>(undefined);
   useEffect(() => setText(shown), [shown]);
-  const save = (now: string) => {
+  const save = (now: string, unread = false) => {
+    // The field says nothing of what it can't read; that stays there to be put right.
+    setFault(unread ? "This is no number." : undefined);
+    if (unread) return;
     const number = Number(now.replace(",", "."));
     if (now.trim() === "") set(none ? 0 : typeof fallback === "number" ? fallback : null);
     else if (Number.isFinite(number)) set(Math.max(min, Math.min(max, number)));
@@ -106,6 +112,7 @@ function NumberControl({
         type="number"
         className={`${input} ${small ? "px-1.5" : "max-w-24"}`}
         aria-label={name}
+        aria-invalid={fault !== undefined}
         value={text}
         min={min}
         max={max}
@@ -116,10 +123,13 @@ function NumberControl({
           // The field's own arrows and the arrow keys take hold at once; typing does when it is done.
           if (!(event.nativeEvent instanceof InputEvent) || !event.nativeEvent.inputType) save(event.target.value);
         }}
-        onBlur={(event) => save(event.target.value)}
-        onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget.value)}
+        onBlur={(event) => save(event.target.value, event.target.validity.badInput)}
+        onKeyDown={(event) =>
+          event.key === "Enter" && save(event.currentTarget.value, event.currentTarget.validity.badInput)
+        }
       />
-      {small || unit === "" ? null : <span className="text-[12px] text-quiet">{unit}</span>}
+      <Fault text={fault} />
+      {small || unit === "" ? null : <span className="text-[13px] text-quiet">{unit}</span>}
     </span>
   );
 }
@@ -130,25 +140,46 @@ export function TextControl({
   value,
   longest,
   set,
+  faultIn,
 }: {
   name: string;
   value: string;
   longest: number;
   set(text: string): void;
+  /** Why a text can't be taken; it stays in the field then. Default: any can */
+  faultIn?: (text: string) => string | undefined;
 }) {
   const [text, setText] = useState(value);
+  const [fault, setFault] = useState<string | undefined>(undefined);
   useEffect(() => setText(value), [value]);
-  const save = () => text !== value && set(text);
+  const save = () => {
+    const found = faultIn?.(text);
+    setFault(found);
+    if (text !== value && found === undefined) set(text);
+  };
   return (
-    <input
-      type="text"
-      className={input}
-      aria-label={name}
-      value={text}
-      maxLength={longest}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={save}
-      onKeyDown={(event) => event.key === "Enter" && save()}
-    />
+    <>
+      <input
+        type="text"
+        className={input}
+        aria-label={name}
+        aria-invalid={fault !== undefined}
+        value={text}
+        maxLength={longest}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={save}
+        onKeyDown={(event) => event.key === "Enter" && save()}
+      />
+      <Fault text={fault} />
+    </>
+  );
+}
+
+/** Why what was typed is not taken. */
+function Fault({ text }: { text: string | undefined }) {
+  return text === undefined ? null : (
+    <span role="alert" className="text-[13px] text-error">
+      {text}
+    </span>
   );
 }

@@ -78,7 +78,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
                 <Undo2 size={14} aria-hidden />
               </button>
             </span>
-            <span className="text-[12px] text-quiet">{when.format(new Date(createdAt))}</span>
+            <span className="text-[13px] text-quiet">{when.format(new Date(createdAt))}</span>
             {note ? <span className="text-[13px]">{note}</span> : null}
           </li>
         ))}

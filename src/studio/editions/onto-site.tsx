@@ -77,9 +77,9 @@ function Sizes({ report: { panels, pages, displays, sizes } }: Pick<HandoffPrevi
   return (
     <>
       {panels} {panels === 1 ? "panel" : "panels"} on {pages} {pages === 1 ? "page" : "pages"}. Gzipped: script{" "}
-      <b className={much ? "text-error" : "text-success"}>{kB(sizes.script)}</b> for {displays.length} displays with the
-      engine{much ? ` (aim ${kB(scriptAim)})` : ""}, style sheet {kB(sizes.style)}, catalogue {kB(sizes.catalogue)},
-      what cards show {kB(sizes.cards)}.
+      <b className={much ? "text-error" : "text-success"}>{kB(sizes.script)}</b> for {displays.length} displays
+      {much ? ` (aim ${kB(scriptAim)})` : ""}, engine {kB(sizes.engine)}, style sheet {kB(sizes.style)}, catalogue{" "}
+      {kB(sizes.catalogue)}, what cards show {kB(sizes.cards)}.
     </>
   );
 }
@@ -92,7 +92,7 @@ function SiteSettings({ site }: { site: Site }) {
     <div className="grid grid-cols-[130px_minmax(0,260px)_1fr] items-center gap-3">
       <span className="text-[13px] text-quiet">{name}</span>
       <TextControl name={name} value={site[key]} longest={500} set={(text) => set({ [key]: text.trim() })} />
-      <span className="text-[12px] text-quiet">{hint}</span>
+      <span className="text-[13px] text-quiet">{hint}</span>
     </div>
   );
   const asked = [
@@ -222,7 +222,7 @@ function Snippet({ title, text, children }: { title: string; text: string; child
         tabIndex={0}
         role="region"
         aria-label={title}
-        className="overflow-x-auto rounded-lg bg-sand/70 p-3 text-[12px] leading-5"
+        className="overflow-x-auto rounded-lg bg-sand/70 p-3 text-[13px] leading-5"
       >
         {text.trim()}
       </pre>

@@ -1,7 +1,8 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
 import { fieldKinds, isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
+import { kindNames } from "../../core/catalogue/kind-names.ts";
 import type { ColumnReading, DateOrder, DecimalMark, Reading, Separator } from "../../core/catalogue/reading-schema.ts";
-import { kindNames } from "../catalogue/kind-names.ts";
+import { dateNames, decimalNames, separatorNames } from "../catalogue/writing.tsx";
 import { percent } from "../shell/percent.ts";
 import type { Preview } from "./file-reader.ts";
 import { Naming } from "./naming.tsx";
@@ -12,25 +13,32 @@ interface Props {
   read(reading: Reading): void;
 }
 
-const separatorNames: Record<Separator, string> = {
-  "|": "parted by |",
-  ";": "parted by ;",
-  ",": "parted by ,",
-  "/": "parted by /",
-  "": "one value a cell",
-};
-const decimalNames: Record<DecimalMark, string> = { ".": "1234.50", ",": "1.234,50" };
-const dateNames: Record<DateOrder, string> = { ymd: "2026-03-31", dmy: "31.03.2026", mdy: "03/31/2026" };
-
 /** The file's columns: what each is taken for, how its cells are written, what it holds, and how many products state it. */
 export function ColumnTable({ preview, busy, read }: Props) {
   const { columns, reading, profiles, fault } = preview;
   // Fields stand in the order of the columns that are taken.
   const taken = columns.flatMap((_, at) => (reading[at]?.as === "skip" ? [] : [at]));
+  const nameOf = (key: string) => profiles.find(({ field }) => field.key === key)?.field.name ?? key;
   const change = (at: number, next: ColumnReading) =>
     read(reading.map((column, place) => (place === at ? next : column)));
   return (
     <div aria-busy={busy}>
+      {preview.hardly.map(({ at, stated, read: readable }) => (
+        <div
+          key={at}
+          role="alert"
+          className="mb-4 flex items-center gap-4 rounded-box border border-error bg-base-100 px-4 py-3"
+        >
+          <p className="flex-1">
+            <b>{columns[at]?.heading}</b>: only {readable.toLocaleString("en")} of {stated.toLocaleString("en")} cells
+            can be read as {reading[at]?.kind === "date" ? "days" : "numbers"}. The others would count as not stated.
+            Choose how they are written, or take the column as text.
+          </p>
+          <button type="button" className="btn btn-sm" onClick={() => change(at, { as: "attribute", kind: "text" })}>
+            Take it as text
+          </button>
+        </div>
+      ))}
       <Naming preview={preview} read={read} />
       <div className="overflow-x-auto rounded-box border border-hair bg-base-100">
         <table className="table table-sm">
@@ -57,13 +65,10 @@ export function ColumnTable({ preview, busy, read }: Props) {
                     <select
                       className="select select-sm w-32"
                       aria-label={`${name} is taken as`}
-                      value={column.as}
+                      value={column.field ? goesOn(column.field) : column.as}
                       disabled={heading === ""}
                       onChange={(event) =>
-                        change(at, {
-                          as: event.target.value as ColumnReading["as"],
-                          ...(column.titles ? { titles: true } : {}),
-                        })
+                        change(at, { ...takenAs(event.target.value), ...(column.titles ? { titles: true } : {}) })
                       }
                     >
                       <option value="attribute">Attribute</option>
@@ -73,6 +78,7 @@ export function ColumnTable({ preview, busy, read }: Props) {
                         </option>
                       ))}
                       <option value="skip">Leave out</option>
+                      <GoesOn column={column} missing={preview.missing} nameOf={nameOf} />
                     </select>
                   </td>
                   <td>
@@ -103,6 +109,40 @@ export function ColumnTable({ preview, busy, read }: Props) {
         </table>
       </div>
     </div>
+  );
+}
+
+const goesOn = (field: string): string => `field ${field}`;
+
+/** A choice of what a column is taken for. */
+function takenAs(value: string): ColumnReading {
+  const field = /^field (.+)$/s.exec(value)?.[1];
+  return field === undefined ? { as: value as ColumnReading["as"] } : { as: "attribute", field };
+}
+
+/** The shop's fields that a column may go on as: those that no column is yet, and what this one is. */
+function GoesOn({
+  column,
+  missing,
+  nameOf,
+}: {
+  column: ColumnReading;
+  missing: Preview["missing"];
+  nameOf(field: string): string;
+}) {
+  const own =
+    column.field && !missing.some(({ key }) => key === column.field)
+      ? [{ key: column.field, name: nameOf(column.field) }]
+      : [];
+  const fields = [...own, ...missing];
+  return fields.length === 0 ? null : (
+    <optgroup label="Goes on as">
+      {fields.map(({ key, name }) => (
+        <option key={key} value={goesOn(key)}>
+          {name}
+        </option>
+      ))}
+    </optgroup>
   );
 }
 

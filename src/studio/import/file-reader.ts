@@ -1,16 +1,20 @@
-import { encodeCatalogue } from "../../core/catalogue/binary.ts";
+import { decodeCatalogue, encodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { Field } from "../../core/catalogue/field.ts";
+import { type HardlyRead, hardlyRead } from "../../core/catalogue/hardly-read.ts";
 import { identity } from "../../core/catalogue/identity.ts";
+import { type JoinOffer, joinOffer } from "../../core/catalogue/join-rows.ts";
 import { CatalogueError, type Problem } from "../../core/catalogue/problem.ts";
 import { buildCatalogue, readTable } from "../../core/catalogue/read.ts";
 import type { Reading, RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
+import { type ChangeSummary, changeSummary, type ShopAsIs } from "../../core/change/change-summary.ts";
 import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { facetRows } from "../../core/panel/panel.ts";
-import { firstPanel } from "../../core/suggest/first-panel.ts";
+import type { NewMend } from "../../core/mend/mend-schema.ts";
+import { firstFields, reasonFor } from "../../core/suggest/first-panel.ts";
+import type { Ranked } from "../../core/suggest/rank.ts";
 
 /** One column of the file, before it means anything. */
 export interface PreviewColumn {
@@ -23,20 +27,34 @@ export interface Preview {
   columns: PreviewColumn[];
   reading: Reading;
   rows: number;
+  /** It is the very file that the shop's catalogue came from; nothing else is there then. */
+  same?: true;
+  /** SHA-256 of the file in hex, where the browser can work it out. */
+  hash?: string | undefined;
+  /** Headings of the columns that tell products apart; none where it is all that a row says. */
+  by: string[];
+  /** Columns that are taken for what less than half of their cells are. */
+  hardly: HardlyRead[];
+  /** Offered where rows look like variants of products that share a name. */
+  join?: JoinOffer | undefined;
+  /** Fields of the shop that no column goes on as. */
+  missing: { key: string; name: string }[];
   /** Why the file cannot be taken; nothing below is there then. */
   fault?: Problem;
   products: number;
   variants: number;
   profiles: FieldProfile[];
   problems: Problem[];
-  /** Facets of the first panel: field key and name. */
-  facets: { field: string; name: string }[];
+  /** Facets of the first panel: field key, name, and why. */
+  facets: { field: string; name: string; why: string }[];
 }
 
 /** What the shop already knows about its columns. */
 export interface KnownColumns {
   fields: readonly Field[];
   reading: readonly RememberedReading[];
+  /** SHA-256 of its last file, in hex. */
+  hash?: string | undefined;
 }
 
 const shownSamples = 3;
@@ -44,6 +62,9 @@ const nothing: Preview = {
   columns: [],
   reading: [],
   rows: 0,
+  missing: [],
+  by: [],
+  hardly: [],
   products: 0,
   variants: 0,
   profiles: [],
@@ -56,15 +77,24 @@ export class FileReader {
   #table: Table | undefined;
   #catalogue: Catalogue | undefined;
   #known: KnownColumns;
+  #hash: string | undefined;
 
   constructor(known: KnownColumns) {
     this.#known = known;
   }
 
-  /** Takes a file. @param progress is told the share read so far */
-  async open(file: Blob, progress: (share: number) => void): Promise<Preview> {
+  /**
+   * Takes a file.
+   * @param progress is told the share read so far
+   * @param anyway also where it is the very file that the shop has
+   */
+  async open(file: Blob, progress: (share: number) => void, anyway = false): Promise<Preview> {
     try {
-      this.#table = readTable(new Uint8Array(await file.arrayBuffer()), progress);
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      this.#hash = await hashOf(bytes);
+      if (this.#hash !== undefined && this.#hash === this.#known.hash && !anyway)
+        return { ...nothing, hash: this.#hash, same: true };
+      this.#table = readTable(bytes, progress);
     } catch (error) {
       if (error instanceof CatalogueError) return { ...nothing, fault: error.problem };
       throw error;
@@ -79,24 +109,29 @@ export class FileReader {
     const known: Preview = {
       ...nothing,
       reading,
+      hash: this.#hash,
       rows: table.records.length,
       columns: table.header.map((heading, at) => ({ heading, samples: firstDifferent(table, at) })),
     };
     this.#catalogue = undefined;
     try {
-      const { catalogue, problems } = buildCatalogue(table, { reading, known: this.#known.fields });
+      const { catalogue, problems, by } = buildCatalogue(table, { reading, known: this.#known.fields });
       this.#catalogue = catalogue;
       const index = new CatalogueIndex(catalogue);
       return {
         ...known,
         products: index.products,
         variants: index.variants,
+        by: by.map((at) => table.header[at] ?? ""),
+        hardly: hardlyRead(table, problems),
+        join: joinOffer(table, withTitles(table, reading)),
+        missing: this.#known.fields.flatMap(({ key, name, role }) =>
+          role === "attribute" && !catalogue.columns.has(key) ? [{ key, name }] : [],
+        ),
         profiles: catalogue.fields.map((field) => profileField(index, field)),
         problems,
-        facets: facetRows(firstPanel(index, "First panel")).map(({ field }) => ({
-          field,
-          name: index.field(field)?.name ?? field,
-        })),
+        // A shop that is there has its panels.
+        facets: this.#known.fields.length > 0 ? [] : firstFields(index).map(offered),
       };
     } catch (error) {
       if (error instanceof CatalogueError) return { ...known, fault: error.problem };
@@ -110,12 +145,31 @@ export class FileReader {
     return encodeCatalogue(this.#catalogue);
   }
 
+  /** What the catalogue of the last preview would change in a shop. @param source its present one in binary form */
+  compare(source: Uint8Array, shop: ShopAsIs, taken: readonly NewMend[]): ChangeSummary {
+    if (!this.#catalogue) throw new RangeError("No catalogue has been read yet.");
+    return changeSummary(decodeCatalogue(source), shop, this.#catalogue, taken);
+  }
+
   /** As the shop's last file was read, where it had the same headings; guessed otherwise. */
   #remembered(table: Table): Reading {
     const last = new Map(this.#known.reading.map(({ heading, ...column }) => [identity(heading), column]));
     const reading = suggestReading(table).map((column, at) => last.get(identity(table.header[at] ?? "")) ?? column);
     return withTitles(table, reading);
   }
+}
+
+const offered = (one: Ranked): Preview["facets"][number] => ({
+  field: one.profile.field.key,
+  name: one.profile.field.name,
+  why: reasonFor(one),
+});
+
+/** SHA-256 in hex; undefined where the page is not one that a browser lets work it out. */
+async function hashOf(bytes: Uint8Array<ArrayBuffer>): Promise<string | undefined> {
+  if (!globalThis.crypto?.subtle) return undefined;
+  const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", bytes));
+  return Array.from(digest, (byte) => byte.toString(16).padStart(2, "0")).join("");
 }
 
 function firstDifferent({ records }: Table, at: number): string[] {

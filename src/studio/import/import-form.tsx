@@ -21,10 +21,12 @@ interface Props {
   /** Above and below the size of what was read. */
   children: ReactNode;
   actions: ReactNode;
+  /** Under everything, over the view's whole width. */
+  foot?: ReactNode;
 }
 
 /** What bringing a file looks like everywhere: the file, its columns, its problems, and what to do with it. */
-export function ImportForm({ title, lead, reader, sender, take, main, changed, children, actions }: Props) {
+export function ImportForm({ title, lead, reader, sender, take, main, changed, children, actions, foot }: Props) {
   const { preview, busy, trouble } = reader;
   return (
     <main className="min-h-0 flex-1 overflow-auto">
@@ -67,6 +69,7 @@ export function ImportForm({ title, lead, reader, sender, take, main, changed, c
           </div>
         ) : null}
       </div>
+      {foot}
     </main>
   );
 }

@@ -1,3 +1,4 @@
+import { type JoinOffer, joined } from "../../core/catalogue/join-rows.ts";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
 import type { Preview } from "./file-reader.ts";
 
@@ -7,45 +8,73 @@ interface Props {
 }
 
 /** Where the products' titles come from, and which rows are variants of one product. */
-export function Naming({ preview: { columns, reading }, read }: Props) {
+export function Naming({ preview: { columns, reading, by, join, fault }, read }: Props) {
   const titled = reading.findIndex(({ as, titles }) => as === "title" || titles);
   const grouped = reading.findIndex(({ as }) => as === "product_id");
   const name = (at: number) => columns[at]?.heading || `column ${at + 1}`;
   const places = columns.flatMap(({ heading }, at) => (heading === "" ? [] : [at]));
   return (
-    <div className="mb-3 flex flex-wrap gap-x-6 gap-y-2">
-      <label className="flex items-center gap-2">
-        <span className="font-medium">Products are called by</span>
-        <select
-          className="select select-sm w-44"
-          value={titled}
-          onChange={(event) => read(titledBy(reading, Number(event.target.value)))}
-        >
-          {titled < 0 ? <option value={-1}>their numbers</option> : null}
-          {places
-            .filter((at) => at === titled || reading[at]?.as !== "skip")
-            .map((at) => (
+    <div className="mb-3">
+      {join ? <JoinRows join={join} name={name} take={() => read(joined(reading, join))} /> : null}
+      <div className="flex flex-wrap gap-x-6 gap-y-2">
+        <label className="flex items-center gap-2">
+          <span className="font-medium">Products are called by</span>
+          <select
+            className="select select-sm w-44"
+            value={titled}
+            onChange={(event) => read(titledBy(reading, Number(event.target.value)))}
+          >
+            {titled < 0 ? <option value={-1}>their numbers</option> : null}
+            {places
+              .filter((at) => at === titled || reading[at]?.as !== "skip")
+              .map((at) => (
+                <option key={at} value={at}>
+                  {name(at)}
+                </option>
+              ))}
+          </select>
+        </label>
+        <label className="flex items-center gap-2">
+          <span className="font-medium">Rows of one product share</span>
+          <select
+            className="select select-sm w-44"
+            value={grouped}
+            onChange={(event) => read(groupedBy(reading, Number(event.target.value)))}
+          >
+            <option value={-1}>nothing: each is its own</option>
+            {places.map((at) => (
               <option key={at} value={at}>
                 {name(at)}
               </option>
             ))}
-        </select>
-      </label>
-      <label className="flex items-center gap-2">
-        <span className="font-medium">Rows of one product share</span>
-        <select
-          className="select select-sm w-44"
-          value={grouped}
-          onChange={(event) => read(groupedBy(reading, Number(event.target.value)))}
-        >
-          <option value={-1}>nothing: each is its own</option>
-          {places.map((at) => (
-            <option key={at} value={at}>
-              {name(at)}
-            </option>
-          ))}
-        </select>
-      </label>
+          </select>
+        </label>
+      </div>
+      {grouped < 0 && !fault ? (
+        <p className="mt-2 text-[13px] text-quiet">
+          In a newer file, a row is known again by {by.length === 0 ? "all that it says" : listed(by)}.
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+const listed = (names: readonly string[]): string =>
+  new Intl.ListFormat("en", { type: "conjunction" }).format(names.map((name) => name || "a column without heading"));
+
+/** Offers to make one product of the rows that share a name. */
+function JoinRows({ join, name, take }: { join: JoinOffer; name(at: number): string; take(): void }) {
+  const { column, rows, products, differing } = join;
+  return (
+    <div className="mb-4 flex items-center gap-4 rounded-box border border-accent bg-base-100 px-4 py-3" role="note">
+      <p className="flex-1">
+        <b>Are these variants?</b> Rows of one {name(column)} differ only in {listed(differing.map(name))}. Joined, they
+        are {products.toLocaleString("en")} products with {rows.toLocaleString("en")} variants; as they are,{" "}
+        {rows.toLocaleString("en")} products.
+      </p>
+      <button type="button" className="btn btn-sm" onClick={take}>
+        Join them
+      </button>
     </div>
   );
 }

@@ -1,15 +1,23 @@
 import { expose, transfer } from "comlink";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
+import type { ShopAsIs } from "../../core/change/change-summary.ts";
+import type { NewMend } from "../../core/mend/mend-schema.ts";
 import { FileReader, type KnownColumns } from "./file-reader.ts";
 
 let reader: FileReader | undefined;
 
 const served = {
-  open(file: Blob, known: KnownColumns, progress: (share: number) => void) {
+  open(file: Blob, known: KnownColumns, anyway: boolean, progress: (share: number) => void) {
     reader = new FileReader(known);
-    return reader.open(file, progress);
+    return reader.open(file, progress, anyway);
   },
   preview: (reading: Reading) => reader?.preview(reading),
+  /** What the file would change in a shop. @param address of its present catalogue in binary form */
+  async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]) {
+    const response = await fetch(address);
+    if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);
+    return reader?.compare(new Uint8Array(await response.arrayBuffer()), shop, taken);
+  },
   pack() {
     const bytes = reader?.pack();
     return bytes && transfer(bytes, [bytes.buffer]);

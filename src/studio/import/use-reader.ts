@@ -1,6 +1,8 @@
 import { proxy, type Remote, wrap } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
+import type { ChangeSummary, ShopAsIs } from "../../core/change/change-summary.ts";
+import type { NewMend } from "../../core/mend/mend-schema.ts";
 import type { KnownColumns, Preview } from "./file-reader.ts";
 import type { ReaderService } from "./reader.worker.ts";
 
@@ -49,7 +51,8 @@ export function useReader(known: KnownColumns) {
 
   return {
     ...state,
-    take(file: File) {
+    /** Takes a file. @param anyway also where it is the very file that the shop has */
+    take(file: File, anyway = false) {
       end();
       const mine = ++turn.current;
       const { thread, service } = start();
@@ -60,7 +63,7 @@ export function useReader(known: KnownColumns) {
       setState({ ...idle, file, busy: { words: "Reading", share: 0 } });
       const progress = (share: number) =>
         mine === turn.current && setState((now) => ({ ...now, busy: { words: "Reading", share } }));
-      void show(service.open(file, known, proxy(progress)), mine);
+      void show(service.open(file, known, anyway, proxy(progress)), mine);
     },
     read(reading: Reading) {
       const mine = ++turn.current;
@@ -71,6 +74,20 @@ export function useReader(known: KnownColumns) {
         trouble: undefined,
       }));
       if (worker.current) void show(worker.current.service.preview(reading), mine);
+    },
+    /** What the file would change in a shop; undefined where that could not be worked out, and `trouble` says why. */
+    async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]): Promise<ChangeSummary | undefined> {
+      const mine = ++turn.current;
+      setState((now) => ({ ...now, busy: { words: "Comparing" }, trouble: undefined }));
+      try {
+        return await worker.current?.service.compare(address, shop, taken);
+      } catch (error) {
+        if (mine === turn.current)
+          setState((now) => ({ ...now, trouble: `The files could not be compared: ${(error as Error).message}` }));
+        return undefined;
+      } finally {
+        if (mine === turn.current) setState((now) => ({ ...now, busy: undefined }));
+      }
     },
     stop() {
       end();

@@ -28,6 +28,7 @@ export function useSender(reader: Reader) {
             preview.reading.map((column, at) => ({ heading: preview.columns[at]?.heading ?? "", ...column })),
           ),
         );
+        if (preview.hash !== undefined) form.set("hash", preview.hash);
         for (const [name, value] of Object.entries(values)) form.set(name, value);
         const tell = (share: number) => setBusy(share < 1 ? { words: "Sending", share } : { words });
         return await upload<T>(path, form, tell, stopper.current.signal);

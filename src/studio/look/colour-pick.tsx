@@ -59,7 +59,7 @@ export function ColourPick({ token, look, band, scheme, value, set }: Props) {
       </Popover>
       <input
         type="text"
-        className={`input input-xs w-24 font-mono text-[12px] ${wrong ? "input-error" : ""}`}
+        className={`input input-xs w-24 font-mono text-[13px] ${wrong ? "input-error" : ""}`}
         aria-label={token.label}
         aria-invalid={wrong}
         value={text}

@@ -176,7 +176,7 @@ function ReadingLine({
           </span>
         </span>
         <span
-          className="block truncate text-[12px] text-quiet"
+          className="block truncate text-[13px] text-quiet"
           title={`${where.selector} { ${where.property}: ${where.value} }`}
         >
           {where.file}

@@ -63,7 +63,7 @@ export function JudgedList() {
               {miss.seen ? (
                 <span
                   aria-hidden
-                  className="grid size-7 flex-none place-items-center rounded-md border border-hair text-[12px] font-semibold"
+                  className="grid size-7 flex-none place-items-center rounded-md border border-hair text-[13px] font-semibold"
                   style={{ background: miss.seen.grounds[0], color: miss.seen.colour }}
                 >
                   Aa
@@ -75,7 +75,7 @@ export function JudgedList() {
                 onClick={() => token && session.setState({ part: token.part, state: token.state })}
               >
                 <span className="block leading-tight font-medium">{name}</span>
-                <span className="block text-[12px] text-quiet">
+                <span className="block text-[13px] text-quiet">
                   {words(miss)}
                   {miss.scheme === "dark" ? " · dark" : ""}
                   {miss.bands.length < 3 && miss.scheme === "light" ? ` · ${miss.bands.join(", ")}` : ""}

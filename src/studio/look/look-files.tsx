@@ -77,7 +77,7 @@ export function LookFiles() {
           <FileUp size={18} aria-hidden className="flex-none text-secondary" />
           <span>
             Design tokens as JSON, or custom properties as CSS
-            <span className="block text-[12px] text-quiet">Tokens of another tool are matched by their names</span>
+            <span className="block text-[13px] text-quiet">Tokens of another tool are matched by their names</span>
           </span>
           <input
             type="file"

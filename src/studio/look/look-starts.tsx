@@ -35,7 +35,7 @@ export function LookStarts({ make }: { make(document: LookDocument): void }) {
               <LookGlyph look={look} />
               <span>
                 <b className="block font-semibold">{look.name}</b>
-                <span className="block text-[12px] leading-tight text-quiet">{about}</span>
+                <span className="block text-[13px] leading-tight text-quiet">{about}</span>
               </span>
             </button>
           </li>

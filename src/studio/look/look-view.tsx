@@ -1,10 +1,12 @@
 import { useMemo } from "react";
 import { Navigate, useParams } from "react-router";
+import { spokenToken } from "../../core/look/edit.ts";
+import { tokens } from "../../core/look/tokens.ts";
 import { DocumentFrame } from "../shell/document-frame.tsx";
 import { useDocument } from "../shell/documents.ts";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
-import { createLookSession, LookContext } from "./look-context.ts";
+import { createLookSession, LookContext, type LookSessionStore } from "./look-context.ts";
 import { LookSide } from "./look-side.tsx";
 import { LookTabs } from "./look-tabs.tsx";
 import { NoLook } from "./no-look.tsx";
@@ -20,6 +22,13 @@ export function LookView() {
   return look === undefined ? <NoLook /> : <OneLook key={look} shop={shop.slug} slug={look} />;
 }
 
+/** Every setting of a look by its words: its part opens in the state that it is of. */
+const lookActions = (session: LookSessionStore) =>
+  [...tokens.values()].map((token) => ({
+    name: `Style ${spokenToken(token)}`,
+    run: () => session.setState({ part: token.part, state: token.state }),
+  }));
+
 function OneLook({ shop, slug }: { shop: string; slug: string }) {
   const { store, error } = useDocument(shop, "look", slug);
   const session = useMemo(createLookSession, []);
@@ -28,7 +37,7 @@ function OneLook({ shop, slug }: { shop: string; slug: string }) {
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the look …</div>;
   return (
     <LookContext value={open}>
-      <DocumentFrame store={open.store} what="This look was">
+      <DocumentFrame store={open.store} what="This look was" actions={() => lookActions(session)}>
         <main className="flex min-h-0 flex-1">
           <section aria-label="Specimens" className="flex min-w-0 flex-1 flex-col">
             <LookTabs />

@@ -41,7 +41,7 @@ export function NumberField({
         }}
       />
       <span
-        className="w-7 cursor-ew-resize touch-none select-none px-1 text-[11px] text-quiet"
+        className="w-7 cursor-ew-resize touch-none select-none px-1 text-[13px] text-quiet"
         title="Draw to the side"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);

@@ -67,7 +67,7 @@ export function PartCard({ target, band, scheme, part, state, pick, among }: Pro
               type="button"
               role="radio"
               aria-checked={one === state}
-              className={`rounded-md border px-2 py-0.5 text-[12px] ${one === state ? "border-primary bg-primary text-primary-content" : "border-hair hover:bg-sand"}`}
+              className={`rounded-md border px-2 py-0.5 text-[13px] ${one === state ? "border-primary bg-primary text-primary-content" : "border-hair hover:bg-sand"}`}
               onClick={() => pick(part, one)}
             >
               {stateWords[one]}
@@ -126,7 +126,7 @@ function TokenLine({
       <div className="flex min-h-8 items-center gap-2">
         <span className={`flex-1 text-[13px] ${set ? "font-semibold" : ""}`}>
           {token.label}
-          {all ? <span className="text-[11px] font-normal text-quiet"> · all states</span> : null}
+          {all ? <span className="text-[13px] font-normal text-quiet"> · all states</span> : null}
         </span>
         <TokenField token={token} target={target} band={band} scheme={scheme} />
         <button
@@ -141,7 +141,7 @@ function TokenLine({
         </button>
       </div>
       {followed || users.length > 0 ? (
-        <p className="flex gap-3 pb-0.5 text-[11px] text-quiet">
+        <p className="flex gap-3 pb-0.5 text-[13px] text-quiet">
           {followed ? (
             <span className="flex items-center gap-1" title={way.join(" → ")}>
               <Link2 size={10} aria-hidden /> follows {spokenToken(followed)}

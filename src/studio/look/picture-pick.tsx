@@ -23,7 +23,7 @@ export function PicturePick({ label, value, set }: { label: string; value: strin
         {value ? (
           <img src={value} alt="" className="size-6 border border-hair object-contain" />
         ) : (
-          <span className="text-[12px] text-quiet">none</span>
+          <span className="text-[13px] text-quiet">none</span>
         )}
         <button
           type="button"
@@ -52,7 +52,7 @@ export function PicturePick({ label, value, set }: { label: string; value: strin
         hidden
         onChange={(event) => void take(event.target.files?.[0])}
       />
-      {trouble ? <span className="w-40 text-[11px] text-error">{trouble}</span> : null}
+      {trouble ? <span className="w-40 text-[13px] text-error">{trouble}</span> : null}
     </span>
   );
 }

@@ -1,14 +1,8 @@
 import type { ReactNode } from "react";
 import { bands } from "../../core/band/band.ts";
 import { visions } from "../../core/swatch/measure.ts";
+import { visionNames } from "../shell/sight.tsx";
 import { grounds, type LookSession, useLook, useLookSession } from "./look-context.ts";
-
-const visionNames = {
-  usual: "as most see",
-  protan: "without red",
-  deutan: "without green",
-  tritan: "without blue",
-} as const;
 
 /** How the specimens are shown: on which band, ground and with what words and eyes. */
 export function SpecimenBar() {

@@ -11,8 +11,8 @@ import { type State, states } from "../../core/look/value.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
 import { partsAt, statesOfPart } from "../../storefront/panel/part-at.ts";
 import { drawSpecimen, eraseSpecimen, otherSpecimens, type SpecimenName } from "../../storefront/panel/specimen.tsx";
+import { seenAs } from "../shell/sight.tsx";
 import { useLook, useLookDocument, useLookSession } from "./look-context.ts";
-import { VisionFilters } from "./vision-filter.tsx";
 
 putAllViews();
 
@@ -71,7 +71,6 @@ export function SpecimenSheet() {
   const back = { shop: under, white: "#ffffff", dark: "#15171a", picture: undefined }[ground];
   return (
     <div className="min-h-0 flex-1 overflow-auto">
-      <VisionFilters />
       <table className="w-full table-fixed border-separate border-spacing-0 text-[13px]">
         <colgroup>
           <col style={{ width: 112 }} />
@@ -94,7 +93,7 @@ export function SpecimenSheet() {
           dir={direction}
           style={{
             background: back ?? photo,
-            filter: vision === "usual" ? undefined : `url(#seen-${vision})`,
+            ...seenAs(vision),
           }}
         >
           {[...displayNames, ...otherSpecimens].map((name) => (

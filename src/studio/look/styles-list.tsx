@@ -33,7 +33,11 @@ export function StylesList() {
                 label="Name of the option style"
                 save={(name) => apply(changeStyle(style.id, "Rename an option style", { name }))}
               />
-              <span className="block text-[12px] text-quiet">{Object.keys(style.values).length} set</span>
+              <span className="block text-[13px] text-quiet">
+                {Object.keys(style.values).length === 1
+                  ? "sets one value"
+                  : `sets ${Object.keys(style.values).length} values`}
+              </span>
             </span>
             <button
               type="button"

@@ -97,9 +97,9 @@ function FontField({ token, value, set }: { token: Token; value: string; set(val
           onKeyDown={(event) => event.key === "Enter" && save()}
         />
       ) : null}
-      {wrong ? <span className="text-[11px] text-error">It {wrong}.</span> : null}
+      {wrong ? <span className="text-[13px] text-error">It {wrong}.</span> : null}
       {missing.length > 0 && !wrong ? (
-        <span className="text-[11px] text-quiet">
+        <span className="text-[13px] text-quiet">
           “{missing[0]}” is not on this computer; the next in the list shows.
         </span>
       ) : null}
@@ -121,7 +121,7 @@ function isThere(family: string): boolean {
 
 function ShadowField({ label, value, set }: { label: string; value: Shadow; set(value: TokenValue): void }) {
   const part = (name: "x" | "y" | "blur" | "spread") => (
-    <label className="flex items-center gap-1 text-[11px] text-quiet">
+    <label className="flex items-center gap-1 text-[13px] text-quiet">
       {name}
       <input
         type="number"
@@ -143,7 +143,7 @@ function ShadowField({ label, value, set }: { label: string; value: Shadow; set(
       {part("y")}
       {part("blur")}
       {part("spread")}
-      <label className="col-span-2 flex items-center gap-1 text-[11px] text-quiet">
+      <label className="col-span-2 flex items-center gap-1 text-[13px] text-quiet">
         colour
         <input
           type="color"

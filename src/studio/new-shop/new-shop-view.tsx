@@ -48,14 +48,7 @@ export function NewShopView() {
         take={take}
         actions={
           <>
-            {preview?.fault ? null : (
-              <p className="-mt-3 text-quiet">
-                First panel:{" "}
-                {preview?.facets.length === 0
-                  ? "empty, since no field parts these products"
-                  : preview?.facets.map(({ name }) => name).join(", ")}
-              </p>
-            )}
+            {preview?.fault ? null : <FirstPanel facets={preview?.facets ?? []} />}
             <button type="submit" className="btn btn-primary" disabled={!ready}>
               Create the shop
             </button>
@@ -86,6 +79,27 @@ export function NewShopView() {
         </label>
       </ImportForm>
     </form>
+  );
+}
+
+/** What the first panel will ask, each with its reasons. */
+function FirstPanel({ facets }: { facets: readonly { field: string; name: string; why: string }[] }) {
+  if (facets.length === 0)
+    return <p className="-mt-3 text-quiet">First panel: empty, since no field parts these products</p>;
+  return (
+    <details className="-mt-3 text-[13px]">
+      <summary className="cursor-pointer text-quiet">
+        First panel: {facets.map(({ name }) => name).join(", ")}. <span className="link">Why these</span>
+      </summary>
+      <dl className="mt-2 grid gap-2">
+        {facets.map(({ field, name, why }) => (
+          <div key={field}>
+            <dt className="font-medium">{name}</dt>
+            <dd className="text-quiet">{why}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
   );
 }
 

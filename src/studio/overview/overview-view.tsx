@@ -17,6 +17,8 @@ export function OverviewView() {
   const { shop } = useOpenShop();
   const { data, error } = useSWR<ShopOverview, ApiError>(`${shopPath(shop.slug)}/overview`, request<ShopOverview>, {
     revalidateOnMount: true,
+    // Whoever comes back within a moment has done something meanwhile.
+    dedupingInterval: 0,
   });
   const since = useSince(shop.slug, data?.steps);
   const steps = data ? workSteps(data) : [];

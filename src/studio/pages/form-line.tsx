@@ -23,7 +23,7 @@ export function FormLine({ label, own, giveBack, children }: Props) {
 export const GiveBack = ({ label, run }: { label: string; run(): void }) => (
   <button
     type="button"
-    className="grid size-5 place-items-center rounded-full text-[12px] text-quiet hover:bg-sand"
+    className="grid size-5 place-items-center rounded-full text-[13px] text-quiet hover:bg-sand"
     aria-label={`Give back ${label.toLowerCase()}`}
     title="Set here. Click to follow again."
     onClick={run}

@@ -46,7 +46,7 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
       <header className="flex items-start gap-2 border-b border-hair px-4 py-2.5">
         <div className="min-w-0 flex-1">
           <h2 className="truncate text-[16px]">{name}</h2>
-          <p className="text-[12px] text-quiet">
+          <p className="text-[13px] text-quiet">
             {page
               ? "This page alone; the rest follows its kind."
               : "Holds for all of them that have no say of their own."}
@@ -55,7 +55,7 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
         {page && Object.keys(own).length > 0 ? (
           <button
             type="button"
-            className="link flex-none text-[12px]"
+            className="link flex-none text-[13px]"
             onClick={() => store.getState().apply(giveBack(page.address, name))}
           >
             Give all back

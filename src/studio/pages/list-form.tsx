@@ -22,7 +22,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
   const byBand = (label: string, draw: (band: Band) => React.ReactNode, isOwn: boolean, giveBack: () => void) => (
     <FormLine label={label} own={isOwn} giveBack={giveBack}>
       {bands.map((band) => (
-        <span key={band} className="flex min-w-0 flex-1 flex-col text-[11px] text-quiet">
+        <span key={band} className="flex min-w-0 flex-1 flex-col text-[13px] text-quiet">
           {band}
           {draw(band)}
         </span>

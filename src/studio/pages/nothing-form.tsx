@@ -18,6 +18,6 @@ export const NothingForm = ({ layout, own, set }: LayoutFormProps) => (
         save={(nothing) => set({ nothing: nothing === "<p></p>" ? "" : nothing }, "words for nothing found")}
       />
     </Suspense>
-    <p className="text-[12px] text-quiet">Below it stands what a shopper can take back, with what that finds.</p>
+    <p className="text-[13px] text-quiet">Below it stands what a shopper can take back, with what that finds.</p>
   </FormPart>
 );

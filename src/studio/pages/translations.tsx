@@ -12,7 +12,7 @@ interface Props {
 export function Translations({ of, others = {}, set }: Props) {
   const languages = useShopSettings((settings) => settings.languages);
   return languages.map((language) => (
-    <span key={language} className="flex items-center gap-1.5 text-[12px] text-quiet">
+    <span key={language} className="flex items-center gap-1.5 text-[13px] text-quiet">
       <span className="w-8 flex-none">{language}</span>
       <TextControl
         name={`${of} in ${language}`}

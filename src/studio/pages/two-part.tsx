@@ -35,7 +35,7 @@ export function TwoPart({ label, entries, current, to, empty, addWords, add, chi
                 className={`block rounded-lg px-2.5 py-1.5 ${id === current ? "bg-plum-soft font-medium" : "hover:bg-sand"}`}
               >
                 <span className="block truncate">{name || "No name yet"}</span>
-                <span className="block truncate text-[12px] text-quiet">{note}</span>
+                <span className="block truncate text-[13px] text-quiet">{note}</span>
               </Link>
             </li>
           ))}

@@ -1,11 +1,14 @@
-import { useState } from "react";
+import { useId, useState } from "react";
 import type { Field } from "../../core/catalogue/field.ts";
+import { cellValue } from "../../core/mend/cell-value.ts";
 import { useMender } from "../catalogue/use-mender.ts";
 import type { VariantRow } from "../desk/desk.ts";
 
 /** A cell that is edited where it stands: by a double click or Enter; Enter saves and Escape takes it back. */
 export function ProductCell({ field, row, values }: { field: Field; row: VariantRow; values: readonly string[] }) {
   const [editing, setEditing] = useState(false);
+  const [fault, setFault] = useState<string | undefined>(undefined);
+  const told = useId();
   const mender = useMender(field);
   const text = values.join(", ");
   if (!editing) {
@@ -28,25 +31,44 @@ export function ProductCell({ field, row, values }: { field: Field; row: Variant
     );
   }
   const before = values.join(" | ");
-  const save = (now: string) => {
+  const end = () => {
     setEditing(false);
-    if (now.trim() !== before) mender.setCell(row.product, row.variant, now);
+    setFault(undefined);
+  };
+  const save = (now: string) => {
+    if (now.trim() === before) return end();
+    const read = cellValue(now, field);
+    // What can't be held stays to be put right.
+    if ("fault" in read) return setFault(read.fault);
+    end();
+    mender.setCell(row.product, row.variant, read.values);
   };
   return (
-    <td className="min-w-0 p-0.5">
+    <td className="relative min-w-0 p-0.5">
       <input
         type="text"
         // biome-ignore lint/a11y/noAutofocus: the designer asked to edit this very cell
         autoFocus
-        className="input input-xs h-full w-full"
+        className={`input input-xs h-full w-full ${fault ? "input-error" : ""}`}
         aria-label={`${field.name} of ${row.product}, variant ${row.variant}`}
         defaultValue={before}
+        aria-invalid={fault !== undefined}
+        {...(fault ? { "aria-describedby": told } : {})}
         onBlur={(event) => save(event.currentTarget.value)}
         onKeyDown={(event) => {
           if (event.key === "Enter") save(event.currentTarget.value);
-          if (event.key === "Escape") setEditing(false);
+          if (event.key === "Escape") end();
         }}
       />
+      {fault ? (
+        <span
+          id={told}
+          role="alert"
+          className="absolute start-0 top-full z-20 w-64 rounded-md border border-error bg-base-100 px-2 py-1 text-[13px] text-error shadow-md"
+        >
+          {fault}
+        </span>
+      ) : null}
     </td>
   );
 }

@@ -159,7 +159,7 @@ export function ProductsView() {
                   <tr
                     key={at}
                     aria-rowindex={at + 2}
-                    className="absolute w-full border-b border-hair/60 hover:bg-sand/50"
+                    className="absolute w-full focus-within:z-10 border-b border-hair/60 hover:bg-sand/50"
                     style={{ ...grid, height: rowHeight, transform: `translateY(${start}px)` }}
                   >
                     {shown.map(({ id }, place) => {

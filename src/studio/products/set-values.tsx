@@ -2,6 +2,7 @@ import { PencilLine } from "lucide-react";
 import { useState } from "react";
 import { type Field, isDerived } from "../../core/catalogue/field.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
+import { cellValue } from "../../core/mend/cell-value.ts";
 import { useMender } from "../catalogue/use-mender.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -46,12 +47,15 @@ function SetForm({ query, products, fields, close }: FormProps) {
   const [text, setText] = useState("");
   const field = fields.find((one) => one.key === key) ?? fields[0];
   const mender = useMender(field);
+  const [fault, setFault] = useState<string | undefined>(undefined);
+  const read = cellValue(text, field);
   return (
     <form
       className="grid gap-3"
       onSubmit={async (event) => {
         event.preventDefault();
-        mender.setProducts(await desk.products(query), text);
+        if ("fault" in read) return setFault(read.fault);
+        mender.setProducts(await desk.products(query), read.values);
         close();
       }}
     >
@@ -71,9 +75,18 @@ function SetForm({ query, products, fields, close }: FormProps) {
           type="text"
           className="input input-sm w-full"
           value={text}
-          onChange={(event) => setText(event.target.value)}
+          aria-invalid={fault !== undefined}
+          onChange={(event) => {
+            setText(event.target.value);
+            setFault(undefined);
+          }}
         />
-        <span className="text-[12px] text-quiet">Part several by |. Leave it empty to state nothing.</span>
+        {fault ? (
+          <span role="alert" className="text-[13px] text-error">
+            {fault}
+          </span>
+        ) : null}
+        <span className="text-[13px] text-quiet">Part several by |. Leave it empty to state nothing.</span>
       </label>
       <button type="submit" className="btn btn-primary btn-sm">
         Set it for {products.toLocaleString("en")} {products === 1 ? "product" : "products"}

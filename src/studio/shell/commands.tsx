@@ -1,8 +1,12 @@
 import { Command } from "cmdk";
-import { useMemo, useState } from "react";
+import { useContext, useMemo, useState } from "react";
 import { useNavigate, useParams } from "react-router";
+import { useTool } from "../api.ts";
+import { findByWords } from "./find-actions.ts";
 import { historyOf, type Stepped } from "./history.ts";
 import { useKeys } from "./keys.ts";
+import { shopActions } from "./shop-actions.ts";
+import { ShopContext } from "./shop-context.ts";
 import { Shortcuts } from "./shortcuts.tsx";
 import { shopViews } from "./views.ts";
 
@@ -25,6 +29,11 @@ const nothing = (): Action[] => [];
 /** Everything that can be done in a view, by name: Ctrl K; and what the keyboard can do: “?”. */
 export function Commands({ stores = none, actions = nothing }: Props) {
   const [open, setOpen] = useState(false);
+  const [asked, setAsked] = useState("");
+  const close = () => {
+    setOpen(false);
+    setAsked("");
+  };
   useKeys(
     useMemo(
       () => ({
@@ -40,18 +49,21 @@ export function Commands({ stores = none, actions = nothing }: Props) {
     <>
       <Command.Dialog
         open={open}
-        onOpenChange={setOpen}
+        onOpenChange={(now) => (now ? setOpen(true) : close())}
         label="All actions"
+        shouldFilter={false}
         overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
         contentClassName="fixed left-1/2 top-[14vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
       >
         <Command.Input
           placeholder="What do you want to do?"
+          value={asked}
+          onValueChange={setAsked}
           className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
         />
         <Command.List className="max-h-[50vh] overflow-auto p-1.5">
           <Command.Empty className="px-3 py-4 text-quiet">No action has that name.</Command.Empty>
-          {open ? <Actions stores={stores} actions={actions} close={() => setOpen(false)} /> : null}
+          {open ? <Actions stores={stores} actions={actions} asked={asked} close={close} /> : null}
         </Command.List>
       </Command.Dialog>
       <Shortcuts />
@@ -59,37 +71,69 @@ export function Commands({ stores = none, actions = nothing }: Props) {
   );
 }
 
-function Actions({ stores, actions, close }: Required<Props> & { close(): void }) {
+/** Of actions with one name the first: nobody could tell them apart. */
+const onceEach = (actions: readonly Action[]): Action[] =>
+  [...new Map([...actions].reverse().map((action) => [action.name, action])).values()].reverse();
+
+async function signOut(): Promise<void> {
+  await fetch("/sign-out", { method: "POST" });
+  location.assign("/sign-in");
+}
+
+/** Actions that are listed at once. */
+const most = 60;
+
+function Actions({
+  stores,
+  actions,
+  asked,
+  close,
+}: Required<Props> & {
+  asked: string;
+  close(): void;
+}) {
   const navigate = useNavigate();
   const { shop } = useParams();
-  const all: Action[] = [
-    ...(stores.length > 0
-      ? [
-          { name: "Undo", run: () => historyOf(stores).undo() },
-          { name: "Redo", run: () => historyOf(stores).redo() },
-        ]
-      : []),
-    ...actions(),
-    ...(shop === undefined
-      ? []
-      : shopViews(shop).map(({ to, label }) => ({
-          name: `Go to the ${label.toLowerCase()}`,
-          run: () => navigate(to),
-        }))),
-    { name: "Go to all shops", run: () => navigate("/") },
-    { name: "New shop from a file", run: () => navigate("/new") },
-  ];
-  return all.map(({ name, run }) => (
-    <Command.Item
-      key={name}
-      value={name}
-      className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
-      onSelect={() => {
-        run();
-        close();
-      }}
-    >
-      {name}
-    </Command.Item>
-  ));
+  const open = useContext(ShopContext);
+  const { data: tool } = useTool();
+  // What there is does not change while it is searched.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the list is made when it opens
+  const all = useMemo<Action[]>(
+    () =>
+      onceEach([
+        ...(stores.length > 0
+          ? [
+              { name: "Undo", run: () => historyOf(stores).undo() },
+              { name: "Redo", run: () => historyOf(stores).redo() },
+            ]
+          : []),
+        ...actions(),
+        ...(shop === undefined
+          ? []
+          : shopViews(shop).map(({ to, label }) => ({
+              name: `Go to the ${label.toLowerCase()}`,
+              run: () => navigate(to),
+            }))),
+        ...(open ? shopActions(open, navigate) : []),
+        { name: "Go to all shops", run: () => navigate("/") },
+        { name: "New shop from a file", run: () => navigate("/new") },
+        ...(tool?.signedIn ? [{ name: "Sign out", run: () => void signOut() }] : []),
+      ]),
+    [tool],
+  );
+  return findByWords(all, ({ name }) => name, asked)
+    .slice(0, most)
+    .map(({ name, run }) => (
+      <Command.Item
+        key={name}
+        value={name}
+        className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
+        onSelect={() => {
+          run();
+          close();
+        }}
+      >
+        {name}
+      </Command.Item>
+    ));
 }

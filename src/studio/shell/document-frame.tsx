@@ -1,6 +1,6 @@
 import { type ReactNode, useMemo } from "react";
 import { useParams } from "react-router";
-import { Commands } from "./commands.tsx";
+import { type Action, Commands } from "./commands.tsx";
 import { ConflictNote } from "./conflict-note.tsx";
 import type { DocumentStore } from "./document-store.ts";
 import { HistoryButtons } from "./history-buttons.tsx";
@@ -13,10 +13,13 @@ import { shopViews } from "./views.ts";
 export function DocumentFrame<D extends object>({
   store,
   what,
+  actions,
   children,
 }: {
   store: DocumentStore<D>;
   what: string;
+  /** What the view brings along for the list of all actions. */
+  actions?: () => Action[];
   children: ReactNode;
 }) {
   const { shop = "" } = useParams();
@@ -32,7 +35,7 @@ export function DocumentFrame<D extends object>({
       </Strip>
       <ConflictNote store={store} what={what} />
       {children}
-      <Commands stores={stores} />
+      <Commands stores={stores} {...(actions ? { actions } : {})} />
     </div>
   );
 }

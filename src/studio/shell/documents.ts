@@ -36,7 +36,7 @@ export function useDocument<K extends KindName>(
 export async function openDocument<K extends KindName>(
   shop: string,
   kind: K,
-  slug: string,
+  slug?: string,
 ): Promise<DocumentStore<DocumentOf<K>>> {
   const path = documentPath(shop, kind, slug);
   const known = opened[kind].get(path);
@@ -49,7 +49,7 @@ export async function openDocument<K extends KindName>(
 }
 
 /** A document as it is in this tab, where it is open; otherwise as it is stored. @throws ApiError */
-export async function readDocument<K extends KindName>(shop: string, kind: K, slug: string): Promise<DocumentOf<K>> {
+export async function readDocument<K extends KindName>(shop: string, kind: K, slug?: string): Promise<DocumentOf<K>> {
   const path = documentPath(shop, kind, slug);
   const known = opened[kind].get(path);
   return known ? known.getState().document : (await request<Stored<DocumentOf<K>>>(path)).document;

@@ -35,28 +35,26 @@ export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
             .map(({ words }, i) => (
               <li key={`f${i}`}>
                 <button type="button" className={`${entry} text-quiet`} onClick={() => repeat(i + 1, redo)}>
-                  {words} <span className="text-[12px]">(undone)</span>
+                  {words} <span className="text-[13px]">(undone)</span>
                 </button>
               </li>
             ))
             .reverse()}
-          {past
-            .slice(-shown)
-            .map(({ words }, i, all) => {
-              const back = all.length - 1 - i;
-              return (
-                <li key={`p${i}`}>
-                  <button
-                    type="button"
-                    aria-current={back === 0 ? "step" : undefined}
-                    className={`${entry} ${back === 0 ? "bg-plum-soft font-medium" : ""}`}
-                    onClick={() => repeat(back, undo)}
-                  >
-                    {words}
-                  </button>
-                </li>
-              );
-            })
+          {inRuns(past.slice(-shown))
+            .map(({ words, count, back }) => (
+              <li key={`p${back}`}>
+                <button
+                  type="button"
+                  aria-current={back === 0 ? "step" : undefined}
+                  className={`${entry} ${back === 0 ? "bg-plum-soft font-medium" : ""}`}
+                  title={words}
+                  onClick={() => repeat(back, undo)}
+                >
+                  {words}
+                  {count > 1 ? <span className="text-quiet"> {count} times</span> : null}
+                </button>
+              </li>
+            ))
             .reverse()}
           <li>
             <button
@@ -71,4 +69,22 @@ export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
       )}
     </Popover>
   );
+}
+
+/** What a step does, whatever the place that it leads to. */
+const stem = (words: string): string => words.replace(/ to place \d+$/, "");
+
+/** Steps with the same words one after the other as one line. @returns of each the steps that would be taken back to be after its last one */
+function inRuns(steps: readonly { words: string }[]): { words: string; count: number; back: number }[] {
+  const runs: { words: string; count: number; back: number }[] = [];
+  steps.forEach(({ words }, at) => {
+    const last = runs.at(-1);
+    const back = steps.length - 1 - at;
+    if (last && stem(last.words) === stem(words)) {
+      last.count++;
+      last.words = words;
+      last.back = back;
+    } else runs.push({ words, count: 1, back });
+  });
+  return runs;
 }

@@ -27,6 +27,19 @@ interface Props {
   startsOpen?: boolean;
 }
 
+/** Where a card goes. One list for all, since the library compares what it is given with what it had. */
+const middleware = [
+  offset(6),
+  flip({ padding: 8 }),
+  shift({ padding: 8 }),
+  size({
+    padding: 8,
+    apply: ({ availableHeight, elements }) => {
+      elements.floating.style.maxHeight = `${Math.max(120, availableHeight)}px`;
+    },
+  }),
+];
+
 /** A card that opens at its button, holds focus while it is open, and closes on Escape or a click outside. */
 export function Popover({
   label,
@@ -42,17 +55,7 @@ export function Popover({
     onOpenChange: setOpen,
     placement,
     whileElementsMounted: autoUpdate,
-    middleware: [
-      offset(6),
-      flip({ padding: 8 }),
-      shift({ padding: 8 }),
-      size({
-        padding: 8,
-        apply: ({ availableHeight, elements }) => {
-          elements.floating.style.maxHeight = `${Math.max(120, availableHeight)}px`;
-        },
-      }),
-    ],
+    middleware,
   });
   const { getReferenceProps, getFloatingProps } = useInteractions([
     useClick(context),

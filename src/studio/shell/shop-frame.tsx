@@ -13,6 +13,7 @@ import type { DocumentStore } from "./document-store.ts";
 import { useDocument } from "./documents.ts";
 import { NotHere } from "./not-here.tsx";
 import { type OpenShop, ShopContext } from "./shop-context.ts";
+import { SightFilters } from "./sight.tsx";
 
 /** Opens the shop of the address for the views inside. */
 export function ShopFrame() {
@@ -65,6 +66,7 @@ function OpenFrame({ slug }: { slug: string }) {
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the shop …</div>;
   return (
     <ShopContext value={open}>
+      <SightFilters />
       <Outlet />
     </ShopContext>
   );

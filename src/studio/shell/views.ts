@@ -13,5 +13,6 @@ export const shopViews = (shop: string): View[] => [
   { to: `/shops/${shop}/swatches`, label: "Swatch book" },
   { to: `/shops/${shop}/look`, label: "Look" },
   { to: `/shops/${shop}/pages`, label: "Pages" },
+  { to: `/shops/${shop}/rehearsal`, label: "Rehearsal" },
   { to: `/shops/${shop}/editions`, label: "Editions" },
 ];

@@ -1,6 +1,9 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
+import { setLanguages } from "../../core/shop/edit.ts";
+import { readLanguages } from "../../core/shop/languages.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { sendJson, shopPath } from "../api.ts";
+import { openDocument } from "../shell/documents.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
 import { removeWithWayBack, tried } from "../shell/tried.ts";
 
@@ -22,7 +25,13 @@ export function ShopMenu({ shop, changed }: Props) {
       <ShopForm
         shop={shop}
         close={() => setEditing(false)}
-        save={(changes) => tried(() => sendJson("PUT", path, changes), changed)}
+        save={({ languages, ...changes }) =>
+          tried(async () => {
+            await sendJson("PUT", path, changes);
+            const store = await openDocument(shop.slug, "shop");
+            store.getState().apply(setLanguages(languages));
+          }, changed)
+        }
       />
     );
   return (
@@ -30,7 +39,7 @@ export function ShopMenu({ shop, changed }: Props) {
       title={shop.name}
       className="size-8"
       entries={() => [
-        { label: "Name and currency", run: () => setEditing(true) },
+        { label: "Name, currency and languages", run: () => setEditing(true) },
         { label: "Remove", run: () => void removeWithWayBack(path, shop.name, changed) },
       ]}
     />
@@ -40,19 +49,29 @@ export function ShopMenu({ shop, changed }: Props) {
 interface FormProps {
   shop: Props["shop"];
   close(): void;
-  save(changes: { name: string; currency: string }): Promise<boolean>;
+  save(changes: { name: string; currency: string; languages: string[] }): Promise<boolean>;
 }
 
 function ShopForm({ shop, close, save }: FormProps) {
   const [name, setName] = useState(shop.name);
   const [currency, setCurrency] = useState(shop.currency);
+  const [languages, setLanguagesText] = useState<string | undefined>(undefined);
+  // What stands in the shop's own document is read when it is asked for.
+  useEffect(() => {
+    openDocument(shop.slug, "shop").then(
+      (store) => setLanguagesText((now) => now ?? store.getState().document.languages.join(" ")),
+      () => setLanguagesText((now) => now ?? ""),
+    );
+  }, [shop.slug]);
+  const read = readLanguages(languages ?? "");
   return (
     <form
-      aria-label={`Name and currency of ${shop.name}`}
-      className="flex items-center gap-2"
+      aria-label={`Name, currency and languages of ${shop.name}`}
+      className="absolute end-3 top-2 z-10 flex w-[560px] flex-wrap items-center gap-2 rounded-box border border-hair bg-base-100 p-3 text-start shadow-md"
       onSubmit={(event) => {
         event.preventDefault();
-        void save({ name: name.trim(), currency }).then((saved) => saved && close());
+        if ("tags" in read)
+          void save({ name: name.trim(), currency, languages: read.tags }).then((saved) => saved && close());
       }}
       onKeyDown={(event) => event.key === "Escape" && close()}
     >
@@ -77,9 +96,27 @@ function ShopForm({ shop, close, save }: FormProps) {
           </option>
         ))}
       </select>
-      <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === ""}>
+      <input
+        className="input input-sm w-36"
+        aria-label="Languages beside the shop's own, as tags"
+        title="Languages beside the shop's own, as tags like de or pt-BR"
+        placeholder="de pt-BR"
+        aria-invalid={"fault" in read}
+        value={languages ?? ""}
+        onChange={(event) => setLanguagesText(event.target.value)}
+      />
+      <button
+        type="submit"
+        className="ms-auto btn btn-primary btn-sm"
+        disabled={name.trim() === "" || languages === undefined || "fault" in read}
+      >
         Save
       </button>
+      {"fault" in read ? (
+        <span role="alert" className="w-full text-[13px] text-error">
+          {read.fault}
+        </span>
+      ) : null}
     </form>
   );
 }

@@ -33,7 +33,7 @@ export function ShopsView() {
         ) : null}
         <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
           {shops?.map((shop) => (
-            <li key={shop.slug} className="flex items-center hover:bg-sand">
+            <li key={shop.slug} className="relative flex items-center hover:bg-sand">
               <Link
                 to={`/shops/${encodeURIComponent(shop.slug)}`}
                 className="flex min-w-0 flex-1 items-center gap-4 px-5 py-4"

@@ -4,10 +4,12 @@ import type { Field } from "../../core/catalogue/field.ts";
 import { orderOf } from "../../core/swatch/book.ts";
 import { type Source, type SwatchDocument, sources } from "../../core/swatch/book-schema.ts";
 import { type SwatchEdit, setMany, setOrder } from "../../core/swatch/edit.ts";
-import { type SwatchOrder, swatchOrders } from "../../core/swatch/measure.ts";
+import { type SwatchOrder, swatchOrders, type Vision } from "../../core/swatch/measure.ts";
+import { picturesAgainst } from "../../core/swatch/view.ts";
 import { shopPath } from "../api.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { SightChoice } from "../shell/sight.tsx";
 import { ManyPictures, PasteButton } from "./bring-in.tsx";
 import { LookButton } from "./look-button.tsx";
 import type { SwatchWorker } from "./use-book.ts";
@@ -22,11 +24,13 @@ export interface ToolProps {
   upload(file: File): Promise<string>;
   order: SwatchOrder;
   setOrder(order: SwatchOrder): void;
+  sight: Vision;
+  setSight(sight: Vision): void;
 }
 
 /** What can be done for many values at once. */
 export function BookTools(props: ToolProps) {
-  const { field, values, apply, order, setOrder: sort } = props;
+  const { field, values, apply, order, setOrder: sort, sight, setSight } = props;
   const [least, setLeast] = useState(80);
   const first = orderOf(props.book, field.key).find((source) => source === "name" || source === "photos");
   const open = values.filter(
@@ -50,6 +54,7 @@ export function BookTools(props: ToolProps) {
             ))}
           </select>
         </label>
+        <SightChoice sight={sight} set={setSight} />
         <OrderButton {...props} />
         <Downloads />
       </div>
@@ -97,7 +102,8 @@ function best(
   least: number,
   first: Source | undefined,
 ): readonly string[] | undefined {
-  const byName = guess && guess.confidence >= least ? guess.colours : undefined;
+  const believed = guess && !picturesAgainst(guess, photos);
+  const byName = believed && guess.confidence >= least ? guess.colours : undefined;
   const byPhotos = photos && photos.agree / photos.of >= least ? photos.colours : undefined;
   return first === "photos" ? (byPhotos ?? byName) : (byName ?? byPhotos);
 }
@@ -172,6 +178,9 @@ function Downloads() {
       </a>
       <a className="link" href={`${path}/swatches.tokens.json`} download>
         tokens
+      </a>
+      <a className="link" href={`${path}/swatches.zip`} download>
+        zip with pictures
       </a>
     </span>
   );

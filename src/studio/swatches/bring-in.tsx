@@ -2,26 +2,19 @@ import { ClipboardPaste, ImageUp } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
 import { identity } from "../../core/catalogue/identity.ts";
-import { setMany, setPicture } from "../../core/swatch/edit.ts";
+import { setPicture } from "../../core/swatch/edit.ts";
+import type { LineProblem, SwatchLine } from "../../core/swatch/formats.ts";
+import { takeLines } from "../../core/swatch/list.ts";
 import { Popover } from "../shell/popover.tsx";
 import type { ToolProps } from "./book-tools.tsx";
 
-/** Takes a list of names with colours: typed, pasted, or a file in one of the open formats. */
-export function PasteButton({ field, values, worker, apply }: ToolProps) {
+/** Takes a list of names with colours: typed, pasted, or a file in one of the open formats, with its pictures in a zip. */
+export function PasteButton({ field, values, worker, apply, upload }: ToolProps) {
   const [text, setText] = useState("");
   const [told, setTold] = useState<string[]>([]);
-  const take = async (list: string, close: () => void) => {
-    const { lines, problems } = await worker.read(list);
-    const byId = new Map(values.map((value) => [value.id, value]));
-    const fitting = lines.filter(
-      ({ field: of }) => of === undefined || of === field.key || identity(of) === identity(field.name),
-    );
-    const known = fitting.flatMap(({ name, entry }) => {
-      const value = byId.get(identity(name));
-      return value && entry.colours ? [{ value, colours: entry.colours }] : [];
-    });
-    const unknown = fitting.filter(({ name }) => !byId.has(identity(name))).map(({ name }) => name);
-    if (known.length > 0) apply(setMany(known, `${field.name}: ${known.length} colours from a list`));
+  const take = (lines: readonly SwatchLine[], problems: readonly LineProblem[], close: () => void) => {
+    const { edit, unknown } = takeLines(lines, field, values);
+    if (edit) apply(edit);
     const faults = [
       ...problems.map(({ row, message }) => `Line ${row}: ${message}`),
       ...(unknown.length > 0
@@ -34,6 +27,27 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
     if (faults.length === 0) {
       setText("");
       close();
+    }
+  };
+  const takeText = async (list: string, close: () => void) => {
+    const { lines, problems } = await worker.read(list);
+    take(lines, problems, close);
+  };
+  const takeZip = async (file: File, close: () => void) => {
+    try {
+      const { lines, problems, pictures } = await worker.readZip(new Uint8Array(await file.arrayBuffer()));
+      const files = new Map(pictures);
+      const brought = await Promise.all(
+        lines.map(async (line): Promise<SwatchLine> => {
+          const bytes = line.entry.picture === undefined ? undefined : files.get(line.entry.picture);
+          if (line.entry.picture === undefined || !bytes) return line;
+          const name = line.entry.picture;
+          return { ...line, entry: { ...line.entry, picture: await upload(new File([bytes as BlobPart], name)) } };
+        }),
+      );
+      take(brought, problems, close);
+    } catch (error) {
+      setTold([(error as Error).message]);
     }
   };
   return (
@@ -50,17 +64,17 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
         <div className="grid gap-2">
           <label className="grid gap-1">
             <span className="text-quiet">
-              One value a line, its colours behind it. CSV and design tokens are taken too.
+              One value a line, its colours behind it. CSV, design tokens, and a zip with pictures are taken too.
             </span>
             <textarea
-              className="textarea h-36 w-full font-mono text-[12px]"
+              className="textarea h-36 w-full font-mono text-[13px]"
               placeholder={"Sage, #9cab86\nSea green / white, seagreen white"}
               value={text}
               onChange={(event) => setText(event.target.value)}
             />
           </label>
           {told.length > 0 ? (
-            <ul role="alert" className="max-h-32 overflow-auto text-[12px] text-error">
+            <ul role="alert" className="max-h-32 overflow-auto text-[13px] text-error">
               {told.map((one) => (
                 <li key={one}>{one}</li>
               ))}
@@ -71,7 +85,7 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
               type="button"
               className="btn btn-primary btn-sm"
               disabled={text.trim() === ""}
-              onClick={() => take(text, close)}
+              onClick={() => takeText(text, close)}
             >
               Take them
             </button>
@@ -81,10 +95,12 @@ export function PasteButton({ field, values, worker, apply }: ToolProps) {
                 type="file"
                 className="sr-only"
                 aria-label="List of colours"
-                accept=".csv,.tsv,.txt,.json"
+                accept=".csv,.tsv,.txt,.json,.zip"
                 onChange={async (event) => {
                   const file = event.target.files?.[0];
-                  if (file) await take(await file.text(), close);
+                  if (!file) return;
+                  if (/\.zip$/i.test(file.name)) await takeZip(file, close);
+                  else await takeText(await file.text(), close);
                 }}
               />
             </label>

@@ -64,7 +64,7 @@ export function ColourField({ label, colours, pictures, set }: Props) {
         }}
       />
       {wrong ? (
-        <span role="alert" className="text-[12px] leading-tight text-error">
+        <span role="alert" className="text-[13px] leading-tight text-error">
           No colour. Write #2e8b57, seagreen or oklch(0.7 0.1 140), up to four
         </span>
       ) : null}
@@ -150,7 +150,7 @@ function Picker({ colours, pictures, set }: Omit<Props, "label">) {
       />
       {addresses.length > 0 ? (
         <div>
-          <p className="mb-1 flex items-center gap-1 text-[12px] text-quiet">
+          <p className="mb-1 flex items-center gap-1 text-[13px] text-quiet">
             <Pipette size={12} aria-hidden /> Click a picture to take its colour there
           </p>
           <div className="grid grid-cols-3 gap-1.5">

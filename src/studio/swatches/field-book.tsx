@@ -4,10 +4,11 @@ import type { Field } from "../../core/catalogue/field.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import { entryOf } from "../../core/swatch/book.ts";
 import type { SwatchEdit } from "../../core/swatch/edit.ts";
-import { huePlace, lightnessOf, type SwatchOrder } from "../../core/swatch/measure.ts";
+import { huePlace, lightnessOf, type SwatchOrder, type Vision } from "../../core/swatch/measure.ts";
 import type { NameGuess } from "../../core/swatch/name-guess.ts";
 import { viewOf } from "../../core/swatch/view.ts";
 import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
+import { seenAs } from "../shell/sight.tsx";
 import { BookTools } from "./book-tools.tsx";
 import { MeasurePanel } from "./measure-panel.tsx";
 import type { BookStore, SwatchWorker } from "./use-book.ts";
@@ -23,6 +24,7 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
   const { desk } = useOpenShop();
   const book = useStore(store, (state) => state.document);
   const [order, setOrder] = useState<SwatchOrder>("count");
+  const [sight, setSight] = useState<Vision>("usual");
   const values = useValues(field, book, worker);
   const upload = useUpload(worker);
   const apply = useCallback((edit: SwatchEdit) => store.getState().apply(edit), [store]);
@@ -48,9 +50,17 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
           upload={upload}
           order={order}
           setOrder={setOrder}
+          sight={sight}
+          setSight={setSight}
         />
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by the keyboard */}
-        <div tabIndex={0} role="region" aria-label="Values" className="min-h-0 flex-1 overflow-auto">
+        <div
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a table that scrolls must be reachable by the keyboard
+          tabIndex={0}
+          role="region"
+          aria-label="Values"
+          className="min-h-0 flex-1 overflow-auto"
+          style={seenAs(sight)}
+        >
           <table className="w-full text-[13px]">
             <thead className="sticky top-0 z-10 bg-sand text-start">
               <tr>

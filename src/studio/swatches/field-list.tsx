@@ -40,7 +40,7 @@ export function FieldList({ fields, current }: { fields: readonly Field[]; curre
             className={`block px-4 py-2 ${key === current ? "bg-base-100 font-medium shadow-[inset_3px_0_var(--color-accent)]" : "hover:bg-sand"}`}
           >
             <span className="block truncate">{name}</span>
-            <span className="flex items-center gap-1 text-[12px] font-normal text-quiet">
+            <span className="flex items-center gap-1 text-[13px] font-normal text-quiet">
               {views.slice(0, 5).map((view, i) => (
                 <SwatchDot key={i} view={view} size={12} />
               ))}

@@ -25,7 +25,7 @@ export interface LookResult {
 /**
  * Takes the main colours of the pictures of all products that state a field, in a worker.
  * @param wanted colours that each value's name speaks of, where it speaks of some
- * @returns undefined when it was stopped
+ * @returns how far it came when it was stopped
  */
 export async function lookAtPictures(
   desk: RemoteDesk,
@@ -34,7 +34,7 @@ export async function lookAtPictures(
   wanted: Readonly<Record<string, number>>,
   progress: (looking: Looking) => void,
   stop: AbortSignal,
-): Promise<LookResult | undefined> {
+): Promise<LookResult | Looking> {
   const pictures = await desk.pictures(field, most);
   await worker.forgetPictures();
   let done = 0;
@@ -58,7 +58,7 @@ export async function lookAtPictures(
     }
   };
   await Promise.all(Array.from({ length: atOnce }, lane));
-  if (stop.aborted) return undefined;
+  if (stop.aborted) return { done, of: pictures.length };
   const found = await worker.colours(wanted);
   return {
     photos: Object.fromEntries(found.map(([id, { colours, agree, of }]) => [id, { colours, agree, of }])),

@@ -21,7 +21,10 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
     );
     try {
       const result = await lookAtPictures(desk, worker, field.key, wanted, setLooking, stopper.current.signal);
-      if (!result) return;
+      if ("done" in result) {
+        toast(`Stopped after ${result.done} of ${result.of} pictures. What was found before stays.`);
+        return;
+      }
       const found = Object.keys(result.photos).length;
       apply(setPhotos(field.key, result.photos, `${field.name}: colours from pictures for ${found} values`));
       toast(

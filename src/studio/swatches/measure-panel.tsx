@@ -45,7 +45,7 @@ export function MeasurePanel({
         <h2 className="flex-1 text-[15px]">
           {pairs.length} {pairs.length === 1 ? "pair" : "pairs"} too close
         </h2>
-        <label className="flex items-center gap-1 text-[12px] text-quiet">
+        <label className="flex items-center gap-1 text-[13px] text-quiet">
           below ΔE
           <input
             type="number"
@@ -68,7 +68,7 @@ export function MeasurePanel({
             <span className="min-w-0 flex-1 truncate">
               {byId.get(a)?.label}, {byId.get(b)?.label}
             </span>
-            <span className="text-[12px] text-quiet">{seen[vision]}</span>
+            <span className="text-[13px] text-quiet">{seen[vision]}</span>
             <b className="tabular-nums">{difference.toFixed(1)}</b>
           </li>
         ))}
@@ -77,7 +77,7 @@ export function MeasurePanel({
       <h2 className="mb-1 mt-4 text-[15px]">
         {pale.length} below {leastContrast} : 1 on white
       </h2>
-      {pale.length > 0 ? <p className="text-[12px] text-quiet">They get an outline by themselves.</p> : null}
+      {pale.length > 0 ? <p className="text-[13px] text-quiet">They get an outline by themselves.</p> : null}
       <ul>
         {pale.map(({ id, label, view }) => (
           <li key={id} className="flex items-center gap-1.5 py-0.5">

@@ -1,5 +1,6 @@
 import { expose } from "comlink";
 import { readSwatchCsv, readTokens } from "../../core/swatch/formats.ts";
+import { unzipLines } from "../../core/swatch/list.ts";
 import { type ClosePair, closePairs } from "../../core/swatch/measure.ts";
 import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
 import { type LookedAt, mainColours, type Pixels, type ValueColours, valueColours } from "../../core/swatch/photo.ts";
@@ -29,6 +30,11 @@ const served = {
     } catch {
       return readSwatchCsv(text);
     }
+  },
+  /** Reads a list with its pictures. @throws RangeError for a zip that is none of these */
+  readZip(bytes: Uint8Array) {
+    const { pictures, ...list } = unzipLines(bytes);
+    return { ...list, pictures: [...pictures] };
   },
   /** A photograph small enough for a swatch, without what else its file carries. */
   async shrink(file: Blob, most: number): Promise<Blob> {

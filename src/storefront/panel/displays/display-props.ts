@@ -48,9 +48,13 @@ export interface DisplayProps {
   toggle(option: string): void;
   /** Replaces the choice; undefined clears it. */
   choose(choice: Choice | undefined): void;
+  /** How many products a choice would lead to, before it is made; undefined where that cannot be asked. */
+  peek(choice: Choice): number | Promise<number> | undefined;
   /** A number of this field as shoppers read it. */
   format(value: number): string;
   say: Say;
+  /** BCP 47 tag of what shoppers read. */
+  language: string;
 }
 
 /** The options of a facet in one display; the facet around it draws the title. */

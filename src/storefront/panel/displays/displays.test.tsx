@@ -47,6 +47,7 @@ function show(name: DisplayName, props: Partial<DisplayProps> = {}, mode: Mode =
         settings={settingsOn(settings, "wide")}
         ranges={[]}
         say={sayOf("en")}
+        language="en"
         field={{ key: "colour", name: "Colour", role: "attribute", kind: "text" }}
         label="Colour"
         id="f"
@@ -55,6 +56,7 @@ function show(name: DisplayName, props: Partial<DisplayProps> = {}, mode: Mode =
         range={undefined}
         toggle={toggle}
         choose={choose}
+        peek={() => undefined}
         format={(value) => `€${value}`}
         {...props}
       />,
@@ -190,6 +192,13 @@ describe("dropdown", () => {
     if (select) select.value = "";
     act(() => select?.dispatchEvent(new Event("change", { bubbles: true })) as unknown as undefined);
     expect(choose).toHaveBeenCalledWith(undefined);
+  });
+
+  it("says what it is for where no title does", () => {
+    show("dropdown", { options: [option("red")] }, "one", { title: false });
+    expect(root.querySelector("option")?.textContent).toBe("Colour");
+    show("dropdown", { options: [option("red")] }, "any", { title: false });
+    expect(root.querySelector("summary .zt-name")?.textContent).toBe("Colour");
   });
 
   it("stands deeper categories further in", () => {
@@ -401,9 +410,10 @@ describe("a date range", () => {
 });
 
 describe("slider", () => {
-  const answer = { min: 2, max: 338, histogram: { from: 0, width: 100, counts: [5, 2, 0, 1] } };
+  const answer = { min: 2, max: 338, histogram: { edges: [0, 100, 200, 300, 400], counts: [5, 2, 0, 1] } };
   const range = { live: answer, steady: answer };
-  const slide = (choice: Choice | undefined = undefined) => show("slider-inputs", { range, choice }, "range");
+  const slide = (choice?: Choice, more: Partial<DisplayProps> = {}) =>
+    show("slider-inputs", { range, choice, ...more }, "range");
   const handles = () => [...root.querySelectorAll<HTMLInputElement>("input[type=range]")];
   const fire = (element: HTMLInputElement, value: string, event: string) =>
     act(() => {
@@ -438,15 +448,22 @@ describe("slider", () => {
     expect(choose).toHaveBeenLastCalledWith({ min: 50, max: undefined });
   });
 
-  it("takes typed numbers with a point or a comma, and takes back what is none", () => {
+  it("takes typed numbers as captions write them, swaps ends, and tells of what is none", () => {
     const { choose } = slide({ max: 100 });
     const [from] = root.querySelectorAll<HTMLInputElement>(".zt-end");
     expect([from.getAttribute("aria-label"), from.name]).toEqual(["Colour from", "colour.min"]);
     fire(from, "12,5", "change");
     expect(choose).toHaveBeenLastCalledWith({ min: 12.5, max: 100 });
-    fire(from, "cheap", "change");
+    fire(from, "€ 1,250", "change");
+    // The wrong way round: what was meant is plain.
+    expect(choose).toHaveBeenLastCalledWith({ min: 100, max: 1250 });
+    const calls = choose.mock.calls.length;
+    fire(from, "50 m", "change");
+    expect(choose).toHaveBeenCalledTimes(calls);
+    expect([from.value, from.ariaInvalid, from.validationMessage]).toEqual(["50 m", "true", "This is no number."]);
+    fire(from, "", "change");
     expect(choose).toHaveBeenLastCalledWith({ min: undefined, max: 100 });
-    expect(from.value).toBe("");
+    expect(from.ariaInvalid).toBe("false");
   });
 
   it("bends its scale so that equal lengths are equal ratios, and stops at numbers that can be read", () => {
@@ -471,6 +488,24 @@ describe("slider", () => {
       expect(value / values[i]).toBeGreaterThan(1.04);
       expect(value / values[i]).toBeLessThanOrEqual(1.1 + 1e-9);
     }
+  });
+
+  it("tells how many products a range would find while it is typed, and forgets it when the field is left", async () => {
+    const peek = vi.fn(() => Promise.resolve(7));
+    const { choose } = slide({ max: 100 }, { peek });
+    const [from] = root.querySelectorAll<HTMLInputElement>(".zt-end");
+    for (const text of ["1", "12"]) {
+      await act(async () => fire(from, text, "input"));
+    }
+    await vi.waitFor(() =>
+      expect(root.querySelector("[aria-live]")?.textContent?.replace(/[\u2066-\u2069]/g, "")).toBe("7 products"),
+    );
+    // Asked once, for what stands there when the fingers rest; nothing is chosen yet.
+    expect(peek.mock.calls).toEqual([[{ min: 12, max: 100 }]]);
+    expect(choose).not.toHaveBeenCalled();
+    await act(async () => fire(from, "12", "change"));
+    expect(root.querySelector("[aria-live]")?.textContent).toBe("");
+    expect(choose).toHaveBeenCalledWith({ min: 12, max: 100 });
   });
 
   it("says that there is more beyond a typed end, which the open end still finds", () => {

@@ -1,6 +1,7 @@
 import type { ComponentType } from "preact";
 import { useState } from "preact/hooks";
 import { fitsWords, words } from "../../../core/index/words.ts";
+import { isStill, WithoutScripts } from "../without-scripts.tsx";
 import type { DisplayProps, OptionView } from "./display-props.ts";
 
 export interface OptionProps extends Pick<DisplayProps, "row" | "name" | "settings" | "toggle" | "say"> {
@@ -37,8 +38,15 @@ export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...p
   // One more option takes no more room than the button that would hide it.
   const folds = settings.foldAfter > 0 && query.length === 0 && found.length > after + 1;
   const shown = folds && !open ? found.filter((option, place) => place < after || option.chosen) : found;
+  // Before scripts run all of them are in the markup, so that they can be seen without any.
+  const rest = folds && isStill ? found.filter((option) => !shown.includes(option)) : [];
   const flow = inRow || settings.flow === "row" ? "row" : "column";
   const columns = flow === "column" && settings.columns > 1 ? settings.columns : undefined;
+  const draw = (option: OptionView) => (
+    <li key={option.id}>
+      <Option row={row} name={name} settings={settings} option={option} toggle={toggle} say={say} />
+    </li>
+  );
   return (
     <>
       {settings.searchInside ? (
@@ -61,11 +69,7 @@ export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...p
         data-columns={columns}
         style={{ "--columns": columns, ...limitOf(settings) }}
       >
-        {shown.map((option) => (
-          <li key={option.id}>
-            <Option row={row} name={name} settings={settings} option={option} toggle={toggle} say={say} />
-          </li>
-        ))}
+        {shown.map(draw)}
       </ul>
       {query.length > 0 && shown.length === 0 ? <p class="zt-hint">{say("notCalled")}</p> : null}
       {folds ? (
@@ -78,6 +82,16 @@ export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...p
         >
           {open ? say("showFewer") : say("showAll", { n: found.length })}
         </button>
+      ) : null}
+      {rest.length > 0 ? (
+        <WithoutScripts>
+          <details class="zt-rest">
+            <summary class="zt-more">{say("showAll", { n: found.length })}</summary>
+            <ul class={`zt-options ${kind}`} data-flow={flow} data-columns={columns} style={{ "--columns": columns }}>
+              {rest.map(draw)}
+            </ul>
+          </details>
+        </WithoutScripts>
       ) : null}
     </>
   );

@@ -1,57 +1,118 @@
+import { useRef, useState } from "preact/hooks";
 import { fromNumber, toNumber } from "../../../core/catalogue/values.ts";
 import { rangeOf } from "../../../core/match/selection.ts";
 import type { Ends } from "../../../core/numbers/scale.ts";
 import { rangeNames } from "../../../core/place/address.ts";
+import { readNumber } from "../read-number.ts";
 import type { DisplayProps } from "./display-props.ts";
 
-/** Two fields for a range's ends; an empty one leaves its end open. */
-export function RangeInputs({ name, field, label, choice, choose, ends, say }: DisplayProps & { ends: Ends }) {
+/**
+ * Two fields for a range's ends; an empty one leaves its end open. What is typed is read as captions write it; what is
+ * no number stays, and is told. Ends that stand the wrong way round are swapped.
+ */
+export function RangeInputs({ name, field, settings, label, choice, choose, ends, say, language, peek }: Props) {
   const chosen = rangeOf(choice);
+  const [told, tell] = usePeek(peek);
   const names = rangeNames(name);
+  const set = (min: number | undefined, max: number | undefined) => {
+    tell(undefined);
+    choose(rightWayRound(min, max));
+  };
+  const tryOut = (min: number | undefined, max: number | undefined) => tell(rightWayRound(min, max));
+  const around = [field.unit ?? "", settings.prefix, settings.suffix];
+  const same = { kind: field.kind, say, read: (text: string) => readNumber(text, language, around) };
   return (
     <div class="zt-ends">
       <End
+        {...same}
         name={names.min}
         label={say("rangeFrom", { label })}
-        kind={field.kind}
         value={chosen.min}
         hint={ends.least}
-        set={(value) => choose({ min: value, max: chosen.max })}
+        set={(value) => set(value, chosen.max)}
+        typing={(value) => tryOut(value, chosen.max)}
       />
       <span aria-hidden="true">{say("to")}</span>
       <End
+        {...same}
         name={names.max}
         label={say("rangeTo", { label })}
-        kind={field.kind}
-        value={chosen.max}
+        value={chosen.max ?? chosen.below}
         hint={ends.most}
-        set={(value) => choose({ min: chosen.min, max: value })}
+        set={(value) => set(chosen.min, value)}
+        typing={(value) => tryOut(chosen.min, value)}
       />
+      {/* Always there, so that what it says is read out; above what follows, so that nothing moves. */}
+      <span aria-live="polite">
+        {told === undefined ? null : <span class="zt-bubble zt-peek">{say("found", { n: told })}</span>}
+      </span>
     </div>
   );
 }
 
-interface EndProps {
+const rightWayRound = (min: number | undefined, max: number | undefined): Bounds =>
+  min !== undefined && max !== undefined && min > max ? { min: max, max: min } : { min, max };
+
+/** After the last key, so many ms pass before it is asked what a range would find. */
+const typingPause = 150;
+
+/** How many products the range that is being typed would find, while it is typed, and what asks for that. */
+function usePeek(peek: Props["peek"]): [number | undefined, (range: Bounds | undefined) => void] {
+  const [told, setTold] = useState<number>();
+  const turn = useRef(0);
+  const tell = (range: Bounds | undefined) => {
+    const mine = ++turn.current;
+    if (!range) setTold(undefined);
+    else
+      setTimeout(async () => {
+        if (mine !== turn.current) return;
+        const total = await peek(range);
+        if (mine === turn.current) setTold(total);
+      }, typingPause);
+  };
+  return [told, tell];
+}
+
+interface Bounds {
+  min: number | undefined;
+  max: number | undefined;
+}
+
+type Props = DisplayProps & { ends: Ends };
+
+interface EndProps extends Pick<Props, "say"> {
   name: string;
   label: string;
   kind: DisplayProps["field"]["kind"];
   value: number | undefined;
   hint: number;
+  /** NaN for what is no number. */
+  read(text: string): number;
   set(value: number | undefined): void;
+  /** What stands in the field while somebody types, where it can be read. */
+  typing(value: number | undefined): void;
 }
 
-function End({ name, label, kind, value, hint, set }: EndProps) {
+function End({ name, label, kind, value, hint, say, read, set, typing }: EndProps) {
+  const valueIn = (text: string) => (kind === "date" ? toNumber(text, kind) : read(text));
   const same = {
     class: "zt-end",
     name,
     "aria-label": label,
     placeholder: fromNumber(hint, kind),
     value: value === undefined ? "" : fromNumber(value, kind),
-    onChange: (event: { currentTarget: HTMLInputElement }) => {
-      const typed = toNumber(event.currentTarget.value.replace(",", "."), kind);
-      // What is no number is taken back, so that the field never shows an end that does not hold.
-      if (Number.isNaN(typed)) event.currentTarget.value = "";
-      set(Number.isNaN(typed) ? undefined : typed);
+    onInput: ({ currentTarget: input }: { currentTarget: HTMLInputElement }) => {
+      const typed = valueIn(input.value);
+      typing(Number.isNaN(typed) ? undefined : typed);
+    },
+    onChange: ({ currentTarget: input }: { currentTarget: HTMLInputElement }) => {
+      const typed = valueIn(input.value);
+      const odd = Number.isNaN(typed) && input.value.trim() !== "";
+      // Told by the browser in its own way, and heard; what was typed stays to be put right.
+      input.setCustomValidity(odd ? say("notNumber") : "");
+      input.ariaInvalid = String(odd);
+      if (odd) input.reportValidity();
+      else set(Number.isNaN(typed) ? undefined : typed);
     },
   };
   return kind === "date" ? <input type="date" {...same} /> : <input type="text" inputMode="decimal" {...same} />;

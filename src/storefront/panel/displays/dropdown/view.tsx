@@ -4,12 +4,12 @@ import type { DisplayProps, OptionView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";
 
-/** A list behind a button: the browser's own select for one option, check boxes for many. */
+/** A list behind a button: the browser's own select for one option, check boxes for many. Without a title above it, it says itself what it is for. */
 export function View(props: DisplayProps) {
   return props.row.mode === "one" || props.row.mode === "tree" ? <One {...props} /> : <Many {...props} />;
 }
 
-function One({ row, name, options, choose, label, say }: DisplayProps) {
+function One({ row, name, options, choose, label, settings, say }: DisplayProps) {
   const chosen = options.find((option) => option.chosen);
   return (
     <select
@@ -19,7 +19,7 @@ function One({ row, name, options, choose, label, say }: DisplayProps) {
       value={chosen?.id ?? ""}
       onChange={(event) => choose(event.currentTarget.value ? { options: [event.currentTarget.value] } : undefined)}
     >
-      <option value="">{say("any")}</option>
+      <option value="">{settings.title ? say("any") : label}</option>
       {options.map((option) => (
         <option key={option.id} value={option.id} disabled={option.faded}>
           {nested(option, row.mode === "tree")}
@@ -68,7 +68,11 @@ function Many(props: DisplayProps) {
       <summary class="zt-select">
         <span class="zt-unseen">{label}: </span>
         <span class="zt-name">
-          {chosen.length === 0 ? say("any") : chosen.map((option) => option.label).join(", ")}
+          {chosen.length === 0
+            ? settings.title
+              ? say("any")
+              : label
+            : chosen.map((option) => option.label).join(", ")}
         </span>
       </summary>
       <div class="zt-menu">

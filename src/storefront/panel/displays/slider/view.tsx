@@ -25,7 +25,7 @@ export function View({
   const scale = scaleOf(ends, settings.scale === "bent");
   const chosen = rangeOf(choice);
   const low = clamp(chosen.min ?? min, min, max);
-  const high = clamp(chosen.max ?? max, min, max);
+  const high = clamp(chosen.max ?? chosen.below ?? max, min, max);
   const set = (next: Range) => choose({ min: open(next.min, min), max: open(next.max, max) });
   // A bent scale's input counts stops; an even one's counts the values themselves.
   const { stops } = scale;
@@ -92,18 +92,15 @@ function Bars({ range: { live, steady }, scale, low, high, min, max }: BarsProps
     // Paths, whose places no style has to say: they are drawn the same under a policy that forbids styles in markup.
     <svg class="zt-bars" viewBox="0 0 1000 100" preserveAspectRatio="none" aria-hidden="true">
       {histogram.counts.map((count, bin) => {
-        const from = histogram.from + bin * histogram.width;
-        const at = live.histogram
-          ? live.histogram.counts[Math.round((from - live.histogram.from) / live.histogram.width)]
-          : undefined;
+        const [from = min, to = max] = [histogram.edges[bin], histogram.edges[bin + 1]];
         const start = scale.share(clamp(from, min, max));
-        const end = scale.share(clamp(from + histogram.width, min, max));
+        const end = scale.share(clamp(to, min, max));
         return (
           <path
             key={bin}
             d={barPath(start, end, count / tallest)}
-            data-in={from < high && from + histogram.width > low ? "" : undefined}
-            data-empty={at === 0 || undefined}
+            data-in={from < high && to > low ? "" : undefined}
+            data-empty={live.histogram?.counts[bin] === 0 || undefined}
           />
         );
       })}

@@ -1,23 +1,26 @@
+import { mostStars, pointsAStar } from "../../../../core/numbers/stars.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { RangeList } from "../range-list.tsx";
 
-const most = 5;
-
-/** From four stars and up down to one. */
+/** From four stars and up down to one; of ratings of ten points, two are a star. */
 export function View(props: DisplayProps) {
   const { say } = props;
+  const points = pointsAStar(Math.max(0, ...props.ranges.map(({ range: { min = 0 } }) => min)));
   return (
     <RangeList
       {...props}
-      draw={({ range: { min = 0 } }) => (
-        <span class="zt-name">
-          <span class="zt-stars" aria-hidden="true">
-            {"★".repeat(min)}
-            <i>{"★".repeat(Math.max(0, most - min))}</i>
+      draw={({ range: { min = 0 } }) => {
+        const stars = Math.min(mostStars, Math.round(min / points));
+        return (
+          <span class="zt-name">
+            <span class="zt-stars" aria-hidden="true">
+              {"★".repeat(stars)}
+              <i>{"★".repeat(mostStars - stars)}</i>
+            </span>
+            <span class="zt-unseen">{say("stars", { n: stars })}</span> {say("andUp")}
           </span>
-          <span class="zt-unseen">{say("stars", { n: min })}</span> {say("andUp")}
-        </span>
-      )}
+        );
+      }}
     />
   );
 }

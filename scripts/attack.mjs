@@ -1,0 +1,7 @@
+/** `npm run attack`: builds what is missing, then attacks. */
+import { ensureBuilt } from "./build.mjs";
+import { ensurePackages, run } from "./install.mjs";
+
+ensurePackages();
+ensureBuilt();
+process.exitCode = run(process.execPath, ["--import", "tsx", "tests/attack/run.ts", ...process.argv.slice(2)]) ? 0 : 1;

@@ -1,0 +1,112 @@
+import { parseArgs } from "node:util";
+import { type Band, bands } from "../core/band/band.ts";
+import { factsOf } from "../core/check/check-shop.ts";
+import type { LocalFacts } from "../core/facts/local-facts.ts";
+import type { WholeShop } from "../core/folder/whole-shop.ts";
+import { pageList, shopAddress } from "../core/page/page-list.ts";
+import { assumptionList } from "../core/rehearsal/assumptions.ts";
+import { compareWalks } from "../core/rehearsal/compare.ts";
+import { pageScene } from "../core/rehearsal/page-scene.ts";
+import { rehearsed } from "../core/rehearsal/rehearse.ts";
+import { type BandReport, bandReport } from "../core/rehearsal/report.ts";
+import type { Scene } from "../core/rehearsal/scene.ts";
+import { fewestMoves, summaryOf } from "../core/rehearsal/summary.ts";
+import type { Walk } from "../core/rehearsal/walk.ts";
+import { type Command, didYouMean, onlyOne } from "./command.ts";
+import { openFolder } from "./folder.ts";
+import { UsageError } from "./usage-error.ts";
+
+/** The most shoppers that are sent at once. */
+const mostShoppers = 100_000;
+
+/** A number of an option. @throws UsageError where it is none, or out of bounds */
+function numberOf(given: string, option: string, least: number, most: number, isWhole = true): number {
+  const value = Number(given);
+  const fits = given.trim() !== "" && value >= least && value <= most && (!isWhole || Number.isInteger(value));
+  if (!fits)
+    throw new UsageError(
+      `--${option} is a ${isWhole ? "whole " : ""}number from ${least} to ${most}, and not “${given}”.`,
+    );
+  return value;
+}
+
+interface Opened {
+  facts: LocalFacts;
+  scene(band: Band): Scene;
+}
+
+/** A shop whose page can be rehearsed. @throws UsageError where it has no such page, or no panel stands on it */
+function opened(whole: WholeShop, folder: string, address: string): Opened {
+  const facts = factsOf(whole);
+  const panels = new Map(whole.panels.map(({ slug, document }) => [slug, document]));
+  const addresses = pageList(whole.pages, facts.pageFacts()).map((one) => one.address);
+  if (!addresses.includes(address))
+    throw new UsageError(`${folder} has no page ${address}.${didYouMean(address, addresses)}`);
+  return {
+    facts,
+    scene(band) {
+      const scene = pageScene(facts, address, whole.pages, panels, band);
+      if (!scene || scene.facets.length === 0)
+        throw new UsageError(`No panel with a facet stands on ${address} of ${folder} on ${band}.`);
+      return scene;
+    },
+  };
+}
+
+/** Trial runs through a page, and whether another state of the shop does better. */
+export const rehearse: Command = {
+  name: "rehearse",
+  about: "Sends trial shoppers through a page and tells how many arrive, in how many moves and seconds.",
+  usage:
+    "trellis rehearse FOLDER [--page ADDRESS] [--band wide|medium|slim]… [--shoppers N] [--seed N] [--against FOLDER] [--allow SHARE]",
+  example: "trellis rehearse ./larkmoss --against ./larkmoss-before --allow 0.01",
+  run(args) {
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: {
+        page: { type: "string", default: shopAddress },
+        band: { type: "string", multiple: true },
+        shoppers: { type: "string", default: "2000" },
+        seed: { type: "string", default: "1" },
+        against: { type: "string" },
+        allow: { type: "string", default: "0" },
+      },
+    });
+    const folder = onlyOne(positionals, "shop folder", rehearse);
+    const on = values.band ?? ["wide", "slim"];
+    const unknown = on.find((band) => !bands.some((one) => one === band));
+    if (unknown !== undefined)
+      throw new UsageError(`--band is ${bands.join(", ")}, and not “${unknown}”.${didYouMean(unknown, bands)}`);
+    const shoppers = numberOf(values.shoppers, "shoppers", 1, mostShoppers);
+    const seed = numberOf(values.seed, "seed", 0, 2 ** 31);
+    const allow = numberOf(values.allow, "allow", 0, 1, false);
+    const own = opened(openFolder(folder), folder, values.page);
+    const other =
+      values.against === undefined ? undefined : opened(openFolder(values.against), values.against, values.page);
+    const sent = ({ facts, scene }: Opened, band: Band): Walk[] =>
+      rehearsed(facts.engine, scene(band), { shoppers, seed });
+    let worse = false;
+    const reports = bands
+      .filter((band) => on.includes(band))
+      .map((band): BandReport => {
+        const scene = own.scene(band);
+        const walks = sent(own, band);
+        const fewest = fewestMoves(own.facts.engine, scene, assumptionList.first.fallback);
+        const report = bandReport(own.facts, scene, summaryOf(walks), fewest);
+        if (!other) return report;
+        const against = compareWalks(sent(other, band), walks);
+        worse ||= against.some(isWorse(allow));
+        return { ...report, against };
+      });
+    return { text: JSON.stringify({ page: values.page, seed, bands: reports }, null, 2), status: worse ? 1 : 0 };
+  },
+};
+
+/** Whether fewer arrive, or those who arrive take longer, by more than a share of what it was; differences that may be chance do not count. */
+const isWorse =
+  (allow: number) =>
+  ({ measure, differs, mean, before }: ReturnType<typeof compareWalks>[number]): boolean => {
+    if (!differs || measure === "px") return false;
+    return measure === "arrived" ? -mean > allow : mean > allow * before;
+  };

@@ -1,0 +1,106 @@
+import { crc32 } from "./crc32.ts";
+import { identity, spelling } from "./identity.ts";
+import type { ColumnReading, Reading } from "./reading-schema.ts";
+import type { Table } from "./table.ts";
+
+/** What tells the rows of a file without product ids apart. */
+export interface RowIds {
+  /** One a row, no two alike. */
+  ids: string[];
+  /** Places of the columns that they are made of; none where it is all that a row says. */
+  by: number[];
+}
+
+/** Words of headings that a thing's own number or address stands under. Common practice, no source. */
+const idWords =
+  /\b(?:id|ids|uuid|guid|code|key|no|nr|number|nummer|num|número|numero|numéro|sku|ean|gtin|upc|isbn|asin|slug|handle|url|link|permalink|ref|reference|référence|referencia|artikelnr|artikelnummer|bestellnummer)\b/i;
+/** A mark without spaces that has a letter in it: numbers alone may be anything that is counted. */
+const mark = /^(?=.*\p{L})[\p{L}\p{N}._/-]{1,60}$/u;
+/** Share of rows that titles must tell apart, to be taken at all. */
+const fewestDistinct = 0.5;
+/** Columns that rows of one title are told apart by, at most. */
+const mostBeside = 3;
+const longest = 160;
+
+/**
+ * Names for the rows of a file without a column of product ids, made of what the rows say, so that a row has the
+ * same name in a newer file wherever it stands: by a column of ids or marks that are all different; else by the
+ * title, with what else tells rows of one title apart; else by all that the row says.
+ */
+export function rowIds({ header, records }: Pick<Table, "header" | "records">, reading: Reading): RowIds {
+  const cells = (at: number): string[] => records.map(({ cells: row }) => spelling(row[at] ?? ""));
+  const column = idColumn(header, reading, cells);
+  if (column >= 0) return { ids: told(cells(column)), by: [column] };
+  const title = reading.findIndex(({ as, titles }) => as === "title" || titles);
+  const titles = title < 0 ? [] : cells(title);
+  const distinct = new Set(titles.map(identity)).size;
+  if (title < 0 || distinct < records.length * fewestDistinct || titles.includes(""))
+    return { ids: told(records.map(({ cells: row }) => row.map(spelling).filter(Boolean).join(" · "))), by: [] };
+  return byTitle(titles, title, reading, cells);
+}
+
+/** The first column that is there on every row, otherwise on each, and speaks of ids or looks like marks; -1 for none. */
+function idColumn(header: readonly string[], reading: Reading, cells: (at: number) => string[]): number {
+  const allDifferent = (at: number) => {
+    const column = cells(at);
+    return !column.includes("") && new Set(column.map(identity)).size === column.length;
+  };
+  const places = (fits: (as: ColumnReading["as"], at: number) => boolean) =>
+    reading.flatMap(({ as }, at) => (as !== "skip" && fits(as, at) ? [at] : []));
+  const spoken = (at: number) => idWords.test((header[at] ?? "").replaceAll(/[_-]/g, " "));
+  const sku = places((as) => as === "sku");
+  const named = places((as, at) => as === "attribute" && spoken(at));
+  const marks = places((as, at) => as === "attribute" && !spoken(at) && cells(at).every((cell) => mark.test(cell)));
+  return [...sku, ...named, ...marks].find(allDifferent) ?? -1;
+}
+
+/** Rows by their titles; those of one title by what parts them best as well. */
+function byTitle(titles: string[], title: number, reading: Reading, cells: (at: number) => string[]): RowIds {
+  const by = [title];
+  let names = titles;
+  const candidates = reading.flatMap(({ as }, at) => (at !== title && as === "attribute" ? [at] : []));
+  while (by.length <= mostBeside && hasTwins(names)) {
+    const twins = twinsOf(names);
+    const joined = candidates.map((at) => {
+      const column = cells(at);
+      return {
+        at,
+        names: names.map((name, row) => (twins.has(row) && column[row] ? `${name}, ${column[row]}` : name)),
+      };
+    });
+    const [first, ...others] = joined;
+    if (!first) break;
+    const best = others.reduce((a, b) => (distinctOf(b.names) > distinctOf(a.names) ? b : a), first);
+    if (distinctOf(best.names) === distinctOf(names)) break;
+    names = best.names;
+    by.push(best.at);
+  }
+  return { ids: told(names), by };
+}
+
+const distinctOf = (names: readonly string[]): number => new Set(names).size;
+const hasTwins = (names: readonly string[]): boolean => distinctOf(names) < names.length;
+
+/** Rows whose name another has as well. */
+function twinsOf(names: readonly string[]): Set<number> {
+  const rows = new Map<string, number[]>();
+  names.forEach((name, row) => {
+    const known = rows.get(name);
+    if (known) known.push(row);
+    else rows.set(name, [row]);
+  });
+  return new Set([...rows.values()].filter((all) => all.length > 1).flat());
+}
+
+/** Names cut to a length that can be an address; rows that say the very same are counted. */
+function told(names: readonly string[]): string[] {
+  const seen = new Map<string, number>();
+  return names.map((name) => {
+    const short = name.length > longest ? `${name.slice(0, longest)}… ${crc(name)}` : name || "empty";
+    const count = (seen.get(short) ?? 0) + 1;
+    seen.set(short, count);
+    return count === 1 ? short : `${short} (${count})`;
+  });
+}
+
+const crc = (text: string): string => (crc32(new TextEncoder().encode(text)) >>> 0).toString(16);

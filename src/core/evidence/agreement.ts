@@ -1,0 +1,85 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
+import { type Field, isNumeric } from "../catalogue/field.ts";
+import { toNumber } from "../catalogue/values.ts";
+import { entropy } from "./entropy.ts";
+
+/** Parts that a number line is cut into, each with about as many products, before two fields are compared. */
+const parts = 8;
+/** What stands for a product that does not state a field. */
+export const unstated = -1;
+
+/**
+ * What each product says of a field, as one small number: the code of its first value, or the part of the number line
+ * that it lies in; {@link unstated} where it says nothing.
+ */
+export function saidOf(catalogue: Catalogue, field: Field): Int32Array {
+  const products = catalogue.productIds.length;
+  const said = new Int32Array(products).fill(unstated);
+  const column = catalogue.columns.get(field.key);
+  if (!column) return said;
+  for (let p = 0; p < products; p++) {
+    const [from, to] = [catalogue.variantStart[p] ?? 0, catalogue.variantStart[p + 1] ?? 0];
+    for (let v = from; v < to && said[p] === unstated; v++) {
+      const at = column.starts[v] ?? 0;
+      if (at < (column.starts[v + 1] ?? 0)) said[p] = column.codes[at] ?? unstated;
+    }
+  }
+  if (!isNumeric(field)) return said;
+  return inParts(
+    said,
+    column.spellings.map((text) => toNumber(text, field.kind)),
+  );
+}
+
+/** Codes of numbers as the parts of their line; what is no number says nothing. */
+function inParts(said: Int32Array, values: readonly number[]): Int32Array {
+  const uses = new Uint32Array(values.length);
+  let total = 0;
+  for (const code of said) {
+    if (code === unstated || Number.isNaN(values[code])) continue;
+    uses[code] = (uses[code] ?? 0) + 1;
+    total++;
+  }
+  const order = values.map((_, code) => code).filter((code) => !Number.isNaN(values[code]));
+  order.sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0));
+  const partOf = new Int32Array(values.length).fill(unstated);
+  let before = 0;
+  for (const code of order) {
+    partOf[code] = Math.min(parts - 1, Math.floor((before * parts) / Math.max(1, total)));
+    before += uses[code] ?? 0;
+  }
+  return said.map((code) => (code === unstated ? unstated : (partOf[code] ?? unstated)));
+}
+
+/** How often each thing is said. */
+export function tally(said: Int32Array): Map<number, number> {
+  const counts = new Map<number, number>();
+  for (const one of said) if (one !== unstated) counts.set(one, (counts.get(one) ?? 0) + 1);
+  return counts;
+}
+
+/**
+ * How much two fields say the same, from 0 for nothing to 1 where each tells the other: their mutual information, less
+ * what chance alone would give, ÷ the larger of their entropies, over the products that state both.
+ * Source: Cover and Thomas, Elements of Information Theory, 2.3; for the bias, Miller (1955). Its share of the larger
+ * entropy is common practice, no source.
+ */
+export function agreement(a: Int32Array, b: Int32Array): number {
+  const [ofA, ofB, ofBoth] = [new Map<number, number>(), new Map<number, number>(), new Map<number, number>()];
+  const width = b.reduce((most, one) => Math.max(most, one), 0) + 1;
+  let total = 0;
+  for (let p = 0; p < a.length; p++) {
+    const [x = unstated, y = unstated] = [a[p], b[p]];
+    if (x === unstated || y === unstated) continue;
+    total++;
+    ofA.set(x, (ofA.get(x) ?? 0) + 1);
+    ofB.set(y, (ofB.get(y) ?? 0) + 1);
+    const both = x * width + y;
+    ofBoth.set(both, (ofBoth.get(both) ?? 0) + 1);
+  }
+  const [bitsA, bitsB] = [entropy(ofA.values()), entropy(ofB.values())];
+  const most = Math.max(bitsA, bitsB);
+  if (total === 0 || most === 0) return 0;
+  const chance = ((ofA.size - 1) * (ofB.size - 1)) / (2 * total * Math.LN2);
+  return Math.max(0, Math.min(1, (bitsA + bitsB - entropy(ofBoth.values()) - chance) / most));
+}

@@ -1,0 +1,47 @@
+import type { FindingKind, Found } from "./finding.ts";
+import { readable } from "./raw-labels.ts";
+
+/** Texts that were never meant to be read: names of columns, marks, and words that stand in for others. Common practice, no source. */
+const standsIn =
+  /^(?:[\W_]*|ids?|untitled|unnamed.*|todo\b.*|tbd|tba|test|x{2,}|n\/?a|null|undefined|none|column ?\d+|field ?\d+|new (?:text|heading))$|lorem ipsum|a few words for shoppers/i;
+
+/** Whether a text is one that shoppers should never read. */
+export const isPlaceholder = (text: string): boolean => standsIn.test(text.trim());
+
+const plain = (html: string): string => html.replaceAll(/<[^>]*>/g, " ").replaceAll("&nbsp;", " ");
+
+/** Titles and texts that shoppers would read and that say nothing to them. */
+export const placeholderText: FindingKind = {
+  name: "placeholder-text",
+  level: "warning",
+  find({ panel, facets }) {
+    const found: Found[] = [];
+    for (const { row, title } of facets) {
+      const raw = /\p{L}_\p{L}/u.test(title);
+      if (!raw && !isPlaceholder(title)) continue;
+      found.push({
+        row: row.id,
+        words: `Shoppers read “${title}” as the title of a facet.`,
+        ...(raw
+          ? {
+              remedy: {
+                words: `Call it “${readable(title)}”`,
+                step: { do: "label", row: row.id, text: readable(title) } as const,
+              },
+            }
+          : {}),
+      });
+    }
+    for (const row of panel.rows) {
+      if (row.kind !== "piece") continue;
+      const texts = row.piece === "text" ? [plain(row.html)] : row.piece === "heading" ? [row.label] : [];
+      for (const text of texts)
+        if (isPlaceholder(text))
+          found.push({
+            row: row.id,
+            words: text.trim() === "" ? `A ${row.piece} is empty.` : `Shoppers read “${text.trim()}”.`,
+          });
+    }
+    return found;
+  },
+};

@@ -1,0 +1,27 @@
+import type { FindingKind, Found } from "./finding.ts";
+
+/** From which agreement on two fields are one question. Common practice, no source. */
+const same = 0.95;
+
+/** Two facets over fields that say the same, so that one of them is enough. */
+export const sameQuestion: FindingKind = {
+  name: "same-question",
+  level: "note",
+  async find({ facets, facts }) {
+    const found: Found[] = [];
+    const known = facets.filter(({ row }, at) => facets.findIndex((one) => one.row.field === row.field) === at);
+    for (const [at, { row, title }] of known.entries()) {
+      for (const before of known.slice(0, at)) {
+        const share = await facts.agreement(before.row.field, row.field);
+        if (share < same) continue;
+        found.push({
+          row: row.id,
+          words: `${title} says what ${before.title} says: who knows one knows ${Math.floor(share * 100)} % of the other.`,
+          remedy: { words: `Leave ${title} out`, step: { do: "remove", row: row.id } },
+        });
+        break;
+      }
+    }
+    return found;
+  },
+};

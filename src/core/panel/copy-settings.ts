@@ -1,0 +1,43 @@
+import { settingDefinition } from "../setting/setting-definitions.ts";
+import type { SettingName, SettingValues } from "../setting/settings.ts";
+import { heededSettings } from "./choose-display.ts";
+import type { PanelEdit } from "./edit.ts";
+import type { FacetRow } from "./panel-schema.ts";
+
+/** What is said in a field's own numbers and words, and would be wrong of another field. */
+const ofItsField: ReadonlySet<SettingName> = new Set([
+  ...(["ends", "least", "most", "step", "prefix", "suffix", "decimals"] as const),
+  ...(["rangeBy", "rangeCount", "rangeLimits", "hint"] as const),
+]);
+
+/** Settings of one facet that another takes over: those that were set, that its displays heed, and that say nothing of the first one's field. */
+export function copiedSettings(from: FacetRow, to: FacetRow): SettingName[] {
+  const heeded = new Set(heededSettings(to));
+  return (Object.keys(from.settings) as SettingName[]).filter(
+    (name) =>
+      from.settings[name] !== undefined && heeded.has(name) && !(ofItsField.has(name) && from.field !== to.field),
+  );
+}
+
+/** Gives other facets what was set for one, as far as it fits each; what they have beside that stays. @param title of the first one, in sentences */
+export function copySettings(from: FacetRow, to: readonly FacetRow[], title: string): PanelEdit {
+  const names = new Map(to.map((row) => [row.id, copiedSettings(from, row)]));
+  const all = [...new Set([...names.values()].flat())].map((name) => settingDefinition(name).label.toLowerCase());
+  const count = [...names.values()].filter((some) => some.length > 0).length;
+  return {
+    words:
+      count === 0
+        ? `Nothing of ${title} fits the others`
+        : `Copy from ${title} to ${count} ${count === 1 ? "facet" : "facets"}: ${all.join(", ")}`,
+    change: ({ rows }) => {
+      for (const row of rows) {
+        const some = names.get(row.id);
+        if (row.kind !== "facet" || !some) continue;
+        const copied: SettingValues = Object.fromEntries(
+          some.map((name) => [name, structuredClone(from.settings[name])]),
+        );
+        row.settings = { ...row.settings, ...copied };
+      }
+    },
+  };
+}

@@ -1,0 +1,133 @@
+import type { FieldRole } from "../catalogue/field-names.ts";
+import type { Field } from "../catalogue/field-schema.ts";
+import { operatorSeconds } from "./operators.ts";
+
+/** Something that is taken for granted of shoppers, which the designer can read and change. */
+export interface Assumption {
+  words: string;
+  /** Where its default comes from. */
+  why: string;
+  fallback: number;
+  min: number;
+  max: number;
+  /** A share is shown in percent. */
+  unit: "" | "s" | "share" | "px";
+}
+
+const practice = "Common practice, no source.";
+const paper = "Card, Moran and Newell (1980).";
+const eye = "Card, Moran and Newell (1983): one movement of the eye takes 0.23 s.";
+
+/** Everything that is taken for granted of all shoppers. */
+export const assumptionList = {
+  first: {
+    words: "First cards among which the product is noticed",
+    why: practice,
+    fallback: 8,
+    min: 1,
+    max: 100,
+    unit: "",
+  },
+  mostMoves: { words: "Choices after which a shopper gives up", why: practice, fallback: 8, min: 1, max: 50, unit: "" },
+  mostSeconds: {
+    words: "Seconds after which a shopper gives up",
+    why: practice,
+    fallback: 120,
+    min: 5,
+    max: 3600,
+    unit: "s",
+  },
+  mistaken: {
+    words: "Share of what shoppers know that is wrong",
+    why: practice,
+    fallback: 0.05,
+    min: 0,
+    max: 1,
+    unit: "share",
+  },
+  near: {
+    words: "How far a known number may lie beside the true one",
+    why: practice,
+    fallback: 0.25,
+    min: 0,
+    max: 2,
+    unit: "share",
+  },
+  press: {
+    words: "To press a key or a button (K)",
+    why: paper,
+    fallback: operatorSeconds.K,
+    min: 0,
+    max: 10,
+    unit: "s",
+  },
+  point: { words: "To point at something (P)", why: paper, fallback: operatorSeconds.P, min: 0, max: 10, unit: "s" },
+  home: {
+    words: "To move the hands to the keys or back (H)",
+    why: paper,
+    fallback: operatorSeconds.H,
+    min: 0,
+    max: 10,
+    unit: "s",
+  },
+  mind: {
+    words: "To make up the mind before a choice (M)",
+    why: paper,
+    fallback: operatorSeconds.M,
+    min: 0,
+    max: 10,
+    unit: "s",
+  },
+  read: { words: "To read a title or an option", why: eye, fallback: 0.23, min: 0, max: 10, unit: "s" },
+  look: {
+    words: "To look at a product's card",
+    why: `Two movements of the eye. ${eye}`,
+    fallback: 0.46,
+    min: 0,
+    max: 10,
+    unit: "s",
+  },
+  scroll: { words: "To scroll by a screen", why: practice, fallback: 0.8, min: 0, max: 10, unit: "s" },
+} as const satisfies Record<string, Assumption>;
+
+export type AssumptionName = keyof typeof assumptionList;
+export const assumptionNames = Object.keys(assumptionList) as AssumptionName[];
+
+/** Shares of shoppers who know what their product states of a field, by the field's role. Common practice, no source. */
+const knowing: Partial<Record<FieldRole | "option" | "number", number>> = {
+  category: 0.8,
+  type: 0.7,
+  brand: 0.3,
+  tags: 0.2,
+  price: 0.5,
+  rating: 0.15,
+  reviews: 0.05,
+  availability: 0.4,
+  on_sale: 0.15,
+  published: 0.05,
+  option: 0.4,
+  number: 0.25,
+};
+
+/** What is taken for granted, as far as it differs from what is usual. */
+export interface Assumptions {
+  values: Readonly<Partial<Record<AssumptionName, number>>>;
+  /** By field key, the share of shoppers who know what their product states of it. */
+  knows: Readonly<Record<string, number>>;
+}
+
+/** What is usual. */
+export const usualAssumptions: Assumptions = { values: {}, knows: {} };
+
+/** What is taken for granted, in numbers. */
+export const assumed = ({ values }: Assumptions): Record<AssumptionName, number> =>
+  Object.fromEntries(assumptionNames.map((name) => [name, values[name] ?? assumptionList[name].fallback])) as Record<
+    AssumptionName,
+    number
+  >;
+
+/** The share of shoppers who know what their product states of a field. */
+export function knownShare({ key, role, kind }: Pick<Field, "key" | "role" | "kind">, { knows }: Assumptions): number {
+  const set = Object.hasOwn(knows, key) ? knows[key] : undefined;
+  return set ?? knowing[role] ?? knowing[kind === "number" || kind === "date" ? "number" : "option"] ?? 0;
+}

@@ -1,0 +1,37 @@
+import type { Band } from "../band/band.ts";
+import type { Room } from "../display/hands.ts";
+import type { FacetSettings } from "../setting/settings.ts";
+
+/** Heights in CSS px of the parts of a facet in the usual look, on narrow screens with room for a thumb. */
+const parts = (band: Band) =>
+  band === "slim" ? { title: 56, line: 44, control: 52, range: 150 } : { title: 48, line: 30, control: 44, range: 140 };
+/** Options beside one another in a row of swatches or tiles. */
+const aRow = 5;
+
+/** How many of a facet's options are seen before a button shows the rest. */
+export const shownAtOnce = ({ foldAfter }: Pick<FacetSettings, "foldAfter">, options: number): number =>
+  foldAfter > 0 && options > foldAfter + 1 ? foldAfter : options;
+
+/**
+ * About how high a facet stands, where no browser has measured it, in CSS px. Good enough to tell what is below the
+ * first screen; not a measurement.
+ */
+export function estimatedHeight(room: Room, settings: FacetSettings, options: number, band: Band): number {
+  const { title, line, control, range } = parts(band);
+  const head = settings.title ? title : 12;
+  if (settings.title && settings.start === "folded") return head;
+  const shown = shownAtOnce(settings, options);
+  const more = shown < options ? line : 0;
+  switch (room) {
+    case "control":
+      return head + control;
+    case "range":
+      return head + range;
+    case "lines":
+    case "rows": {
+      const beside = room === "rows" || settings.flow === "row" ? aRow : Math.max(1, settings.columns);
+      const list = Math.ceil(shown / beside) * line + more;
+      return head + (settings.maxHeight > 0 ? Math.min(list, settings.maxHeight) : list);
+    }
+  }
+}

@@ -1,0 +1,54 @@
+import type { Band } from "../band/band.ts";
+import type { LocalFacts } from "../facts/local-facts.ts";
+import type { Measure } from "../finding/measure.ts";
+import { countsOf } from "../match/engine.ts";
+import type { Clause } from "../match/question.ts";
+import type { PagesDocument } from "../page/pages-schema.ts";
+import { shownPage } from "../page/shown-page.ts";
+import { isShown } from "../panel/options.ts";
+import { engineFacets, rulesOf } from "../panel/panel.ts";
+import type { FacetRow, NamedValue, PanelDocument, Row } from "../panel/panel-schema.ts";
+import { type Scene, sceneOf } from "./scene.ts";
+
+/**
+ * The scene of a page of a shop; undefined when there is no such page.
+ * @param panels every panel of the shop by slug, the first first
+ * @param measures by panel, what a browser has measured on the band
+ */
+export function pageScene(
+  facts: LocalFacts,
+  address: string,
+  pages: PagesDocument,
+  panels: ReadonlyMap<string, PanelDocument>,
+  band: Band,
+  measures: ReadonlyMap<string, Measure> = new Map(),
+): Scene | undefined {
+  const [first] = panels.keys();
+  const page = shownPage(address, pages, facts.pageFacts(), first);
+  if (!page) return undefined;
+  const standing = page.layout.panels.flatMap((one) => {
+    const document = panels.get(one.panel);
+    return document ? [{ ...one, document, measure: measures.get(one.panel) }] : [];
+  });
+  const rows = standing.flatMap(({ document }) => document.rows);
+  const offered = offeredBy(facts, rows, band, page.within);
+  return sceneOf(page, standing, band, (row) => offered(row).length);
+}
+
+/** Tells the options that shoppers get of facets, the most frequent first. @param within what the page asks of its products */
+export function offeredBy(
+  facts: LocalFacts,
+  rows: readonly Row[],
+  band: Band,
+  within?: Clause[],
+): (row: FacetRow) => NamedValue[] {
+  const { facets } = facts.ask(countsOf(engineFacets({ rows: [...rows] }, band), undefined, within));
+  return (row) => {
+    const answer = Object.hasOwn(facets, row.field) ? facets[row.field] : undefined;
+    const rules = rulesOf(row);
+    return (answer?.options ?? [])
+      .map(({ id, label }, o) => ({ id, label, products: answer?.counts.steady[o] ?? 0 }))
+      .filter(({ id, products }) => isShown(rules, id) && products > 0)
+      .sort((a, b) => b.products - a.products);
+  };
+}

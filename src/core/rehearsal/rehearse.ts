@@ -1,0 +1,43 @@
+import type { LocalEngine } from "../match/local-engine.ts";
+import { type Assumptions, assumed, usualAssumptions } from "./assumptions.ts";
+import type { Scene } from "./scene.ts";
+import { shopperOf, targetsOf, type Weighing } from "./shopper.ts";
+import { Stands } from "./stand.ts";
+import { type Walk, walk } from "./walk.ts";
+
+/** How a page is rehearsed. */
+export interface Rehearsing {
+  /** How many shoppers are sent. Default: 2,000. */
+  shoppers?: number;
+  /** The same seed sends the same shoppers. Default: 1. */
+  seed?: number;
+  weighing?: Weighing;
+  assumptions?: Assumptions;
+}
+
+/** Shoppers that are sent at a time, before somebody else may do something. */
+export const batch = 50;
+
+/**
+ * Sends shoppers through a scene, a batch at a time. The same scene, catalogue, seed and assumptions give the same walks
+ * on every machine; no clock is asked.
+ */
+export function* rehearse(
+  engine: LocalEngine,
+  scene: Scene,
+  { shoppers = 2000, seed = 1, weighing = "even", assumptions = usualAssumptions }: Rehearsing = {},
+): Generator<Walk[]> {
+  const numbers = assumed(assumptions);
+  const stands = new Stands(engine, scene, numbers.first);
+  const targets = targetsOf(engine.index, stands.products, weighing);
+  if (targets.products.length === 0) return;
+  for (let from = 0; from < shoppers; from += batch) {
+    const walks: Walk[] = [];
+    for (let n = from; n < Math.min(shoppers, from + batch); n++)
+      walks.push(walk(stands, shopperOf(engine.index, targets, assumptions, seed, n), numbers));
+    yield walks;
+  }
+}
+
+/** All walks at once. */
+export const rehearsed = (...given: Parameters<typeof rehearse>): Walk[] => [...rehearse(...given)].flat();

@@ -1,0 +1,59 @@
+import type { Band } from "../band/band.ts";
+import type { LocalFacts } from "../facts/local-facts.ts";
+import type { FacetRow } from "../panel/panel-schema.ts";
+import { rowTitle } from "../panel/row-title.ts";
+import type { Difference } from "./compare.ts";
+import type { Scene } from "./scene.ts";
+import type { Summary } from "./summary.ts";
+
+/** A page's rehearsal on a band, for machines to read. */
+export interface BandReport {
+  band: Band;
+  shoppers: number;
+  /** Shares of all shoppers. */
+  arrived: number;
+  nothingHelps: number;
+  patience: number;
+  /** Of those who arrive. */
+  moves: Summary["moves"];
+  seconds: Summary["seconds"];
+  px: Summary["px"];
+  fewestMoves: number;
+  /** Share of shoppers who met a dead end. */
+  deadEnds: number;
+  facets: { row: string; title: string; used: number; before: number; after: number; deadEnds: number }[];
+  /** Against the other folder, this one less that. */
+  against?: Difference[];
+}
+
+const short = (value: number): number => Number(value.toPrecision(4));
+const spread = ({ median, p90 }: Summary["moves"]) => ({ median: short(median), p90: short(p90) });
+
+/** A summary as the command line prints it, numbers to four digits. Every facet of the page is in it, used or not. */
+export function bandReport(facts: LocalFacts, scene: Scene, summary: Summary, fewest: number): BandReport {
+  const uses = new Map(summary.uses.map((use) => [use.row, use]));
+  const title = (row: FacetRow) => rowTitle(row, (key) => facts.index.field(key));
+  return {
+    band: scene.band,
+    shoppers: summary.shoppers,
+    arrived: short(summary.endings.arrived),
+    nothingHelps: short(summary.endings["nothing helps"]),
+    patience: short(summary.endings.patience),
+    moves: spread(summary.moves),
+    seconds: spread(summary.seconds),
+    px: spread(summary.px),
+    fewestMoves: Number.isFinite(fewest) ? short(fewest) : 0,
+    deadEnds: short(summary.stuck),
+    facets: scene.facets.map(({ row }) => {
+      const use = uses.get(row.id);
+      return {
+        row: row.id,
+        title: title(row),
+        used: short(use?.share ?? 0),
+        before: short(use?.before ?? 0),
+        after: short(use?.after ?? 0),
+        deadEnds: short(use?.deadEnds ?? 0),
+      };
+    }),
+  };
+}

@@ -1,0 +1,103 @@
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { type Assumptions, assumed, knownShare } from "./assumptions.ts";
+import { chance, whole } from "./chance.ts";
+
+/** A product as a shopper has it in mind: one of its variants. Numbers of the catalogue. */
+export interface Thing {
+  product: number;
+  variant: number;
+}
+
+/** A trial shopper: what is looked for, and what of it is known. */
+export interface Shopper {
+  /** From 0; the same number is the same shopper, whatever panel is looked at. */
+  n: number;
+  target: Thing;
+  /** What the shopper takes the value of a field to be that of: mostly the target; undefined where it is not known. */
+  believes(field: string): Thing | undefined;
+}
+
+/** What products are looked for, by their numbers, with what each weighs. */
+export interface Targets {
+  products: Uint32Array;
+  /** Sum of the weights up to and with each product. */
+  upTo: Float64Array;
+}
+
+/** How targets are weighed: all alike, by their reviews, or by the visits that real shoppers made. */
+export type Weighing = "even" | "reviews" | ReadonlyMap<string, number>;
+
+/**
+ * Weighs the products of a page. Where a weight is 0 for all of them they are weighed alike.
+ * @param products their numbers
+ * @param weighing a map gives the weight by product id; products that are not in it weigh nothing
+ */
+export function targetsOf(index: CatalogueIndex, products: Uint32Array, weighing: Weighing): Targets {
+  const weightOf = weightsOf(index, weighing);
+  const upTo = new Float64Array(products.length);
+  let sum = 0;
+  products.forEach((product, at) => {
+    sum += weightOf(product);
+    upTo[at] = sum;
+  });
+  return sum > 0 ? { products, upTo } : { products, upTo: upTo.map((_, at) => at + 1) };
+}
+
+function weightsOf(index: CatalogueIndex, weighing: Weighing): (product: number) => number {
+  if (weighing === "even") return () => 1;
+  const { catalogue } = index;
+  if (weighing !== "reviews") return (product) => weighing.get(catalogue.productIds[product] ?? "") ?? 0;
+  const reviews = catalogue.fields.find(({ role }) => role === "reviews");
+  if (!reviews) return () => 1;
+  const { level, starts, values } = index.numbers(reviews.key);
+  return (product) => {
+    const record = level === "product" ? product : (catalogue.variantStart[product] ?? 0);
+    const at = starts[record] ?? 0;
+    // A product that nobody has reviewed is looked for too.
+    return 1 + (at < (starts[record + 1] ?? 0) ? Math.max(0, values[at] ?? 0) : 0);
+  };
+}
+
+/**
+ * One shopper. Everything is drawn from the seed, the shopper's number and the field's name alone, so that the same
+ * shopper can be sent through two panels.
+ * @param products of the page, for what is believed wrongly
+ */
+export function shopperOf(
+  index: CatalogueIndex,
+  { products, upTo }: Targets,
+  assumptions: Assumptions,
+  seed: number,
+  n: number,
+): Shopper {
+  const total = upTo.at(-1) ?? 0;
+  const thing = (product: number, ...names: readonly (string | number)[]): Thing => {
+    const { variantStart } = index.catalogue;
+    const first = variantStart[product] ?? 0;
+    const count = (variantStart[product + 1] ?? first + 1) - first;
+    return { product, variant: first + whole(count, seed, n, ...names) };
+  };
+  const target = thing(products[placeOf(upTo, chance(seed, n, "target") * total)] ?? 0, "variant");
+  const { mistaken } = assumed(assumptions);
+  return {
+    n,
+    target,
+    believes(key) {
+      const field = index.field(key);
+      if (!field || chance(seed, n, "knows", key) >= knownShare(field, assumptions)) return undefined;
+      if (chance(seed, n, "mistaken", key) >= mistaken) return target;
+      return thing(products[whole(products.length, seed, n, "instead", key)] ?? 0, "its variant", key);
+    },
+  };
+}
+
+/** The first place at which the running sum is above a number. */
+function placeOf(upTo: Float64Array, sum: number): number {
+  let [low, high] = [0, Math.max(0, upTo.length - 1)];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((upTo[middle] ?? 0) > sum) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}

@@ -1,0 +1,105 @@
+import { quantileSorted } from "d3-array";
+import { entropy } from "../evidence/entropy.ts";
+import type { LocalEngine } from "../match/local-engine.ts";
+import { emptySelection } from "../match/selection.ts";
+import type { Scene } from "./scene.ts";
+import type { Ending, Walk } from "./walk.ts";
+
+/** Median and 90th percentile; both 0 for no values. */
+export interface Spread {
+  median: number;
+  p90: number;
+}
+
+/** What a facet is used for. */
+export interface Use {
+  row: string;
+  /** Share of shoppers who chose in it. */
+  share: number;
+  /** Products before and after, on the median over those choices. */
+  before: number;
+  after: number;
+  /** Share of shoppers who met a dead end in it. */
+  deadEnds: number;
+}
+
+/** What a rehearsal says. Moves, seconds and px are of those who arrive. */
+export interface Summary {
+  shoppers: number;
+  /** Shares of all shoppers. */
+  endings: Record<Ending, number>;
+  moves: Spread;
+  seconds: Spread;
+  px: Spread;
+  /** Share of shoppers who met a dead end, and dead ends a shopper. */
+  stuck: number;
+  deadEnds: number;
+  /** Most used first. */
+  uses: Use[];
+}
+
+const spreadOf = (values: readonly number[]): Spread => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return { median: quantileSorted(sorted, 0.5) ?? 0, p90: quantileSorted(sorted, 0.9) ?? 0 };
+};
+
+/** What walks come to. */
+export function summaryOf(walks: readonly Walk[]): Summary {
+  const n = Math.max(1, walks.length);
+  const there = walks.filter(({ ending }) => ending === "arrived");
+  const share = (of: (walk: Walk) => boolean) => walks.filter(of).length / n;
+  const rows = new Set(walks.flatMap(({ moves, deadEnds }) => [...moves, ...deadEnds].map(({ row }) => row)));
+  const uses = [...rows].map((row): Use => {
+    const moves = walks.flatMap((one) => one.moves.filter((move) => move.row === row));
+    return {
+      row,
+      share: share((one) => one.moves.some((move) => move.row === row)),
+      before: spreadOf(moves.map(({ before }) => before)).median,
+      after: spreadOf(moves.map(({ after }) => after)).median,
+      deadEnds: share((one) => one.deadEnds.some((end) => end.row === row)),
+    };
+  });
+  return {
+    shoppers: walks.length,
+    endings: {
+      arrived: there.length / n,
+      "nothing helps": share(({ ending }) => ending === "nothing helps"),
+      patience: share(({ ending }) => ending === "patience"),
+    },
+    moves: spreadOf(there.map(({ moves }) => moves.length)),
+    seconds: spreadOf(there.map(({ seconds }) => seconds)),
+    px: spreadOf(there.map(({ px }) => px)),
+    stuck: share(({ deadEnds }) => deadEnds.length > 0),
+    deadEnds: walks.reduce((sum, { deadEnds }) => sum + deadEnds.length, 0) / n,
+    uses: uses.sort((a, b) => b.share - a.share || (a.row < b.row ? -1 : 1)),
+  };
+}
+
+/**
+ * The fewest choices that can narrow all products of the page down to the first ones, if each told as much as the most
+ * telling facet can tell about a product that is as likely as any other: log2 of products ÷ first ones, over the
+ * greatest entropy of a facet's options. Who finds the product among more has had luck with the order.
+ * Source: Shannon (1948), section 6.
+ * @returns Infinity where no facet tells anything
+ */
+export function fewestMoves(engine: LocalEngine, scene: Scene, first: number): number {
+  const look = engine.look({
+    within: scene.within,
+    facets: scene.facets.map(({ facet }) => facet),
+    selection: emptySelection,
+    sort: "",
+    from: 0,
+    size: 0,
+  });
+  const bits = Math.log2(Math.max(1, look.total / first));
+  if (bits === 0) return 0;
+  const telling = scene.facets.map(({ facet }) =>
+    // A range of numbers can be cut as finely as its products lie.
+    facet.mode === "range" && !facet.ranges
+      ? Math.log2(Math.max(1, look.total))
+      : entropy([...Array.from(look.counts(facet)), Math.max(0, look.total - sum(look.counts(facet)))]),
+  );
+  return bits / Math.max(0, ...telling);
+}
+
+const sum = (counts: ArrayLike<number>): number => Array.from(counts).reduce((all, one) => all + one, 0);

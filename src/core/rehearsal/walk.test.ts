@@ -1,0 +1,174 @@
+import { describe, expect, it } from "vitest";
+import { boxes, factsOf, four, keys4, knowing, panelOf, run, sceneOn, sixteen } from "../../../tests/rehearsed.ts";
+import { edited } from "../document/edit.ts";
+import { informationGain } from "../evidence/entropy.ts";
+import { splitFacet } from "../panel/option-edit.ts";
+import { newFacet } from "../panel/panel.ts";
+import type { FacetRow } from "../panel/panel-schema.ts";
+import { operatorSeconds, secondsOf } from "./operators.ts";
+import { offeredBy } from "./page-scene.ts";
+import { fewestMoves, summaryOf } from "./summary.ts";
+import type { Walk } from "./walk.ts";
+
+describe("shops of a few products, worked by hand", () => {
+  it("a balanced tree of facets takes log2 of the products, whoever is sent", () => {
+    const walks = run(sixteen, four, { shoppers: 200, assumptions: knowing(keys4) });
+    // The first of the sixteen stands first from the start, one in the first place of each half after that choice, and so on.
+    for (const { moves, target, ending } of walks) {
+      expect(ending).toBe("arrived");
+      expect(moves.map(({ after }) => after)).toEqual([8, 4, 2, 1].slice(0, moves.length));
+      if (target === 15) expect(moves).toHaveLength(4);
+      if (target === 0) expect(moves).toHaveLength(0);
+    }
+    expect(fewestMoves(sixteen.engine, sceneOn(sixteen, four), 1)).toBe(4);
+  });
+
+  it("a facet that states nothing, or the same of all, is never taken", () => {
+    const facts = factsOf("title,same,none,colour\na,x,,red\nb,x,,blue\nc,x,,green\nd,x,,grey\n");
+    const panel = panelOf(boxes("same"), boxes("colour"));
+    const walks = run(facts, panel, { shoppers: 100, assumptions: knowing(["same", "none", "colour"]) });
+    expect(new Set(walks.flatMap(({ moves }) => moves.map(({ row }) => row)))).toEqual(new Set(["f-colour"]));
+    expect(walks.every(({ ending, moves }) => ending === "arrived" && moves.length <= 1)).toBe(true);
+  });
+
+  it("a facet split in two leads everybody on whose value stands in either part, and to no dead end", () => {
+    const facts = factsOf(`title,colour\n${[..."abcdefgh"].map((name) => `${name},colour ${name}`).join("\n")}\n`);
+    const whole = panelOf(boxes("colour"));
+    const offered = offeredBy(facts, whole.rows, "wide")(boxes("colour"));
+    const parted = edited(whole, splitFacet(boxes("colour"), "Colour", offered.slice(0, 4)));
+    expect(parted.rows.map(({ id }) => id)).toEqual(["f-colour", "f-colour-2"]);
+    const walks = run(facts, parted, { shoppers: 200, assumptions: knowing(["colour"]) });
+    expect(walks.every(({ ending, deadEnds }) => ending === "arrived" && deadEnds.length === 0)).toBe(true);
+    const rows = walks.flatMap(({ target, moves }) => moves.map(({ row }) => [target < 4, row]));
+    expect(new Set(rows.map(String))).toEqual(new Set(["true,f-colour", "false,f-colour-2"]));
+  });
+
+  it("whoever knows nothing that is asked finds only what stands there already", () => {
+    const walks = run(sixteen, four, {
+      shoppers: 320,
+      assumptions: { ...knowing([]), knows: { a: 0, b: 0, c: 0, d: 0 } },
+    });
+    expect(walks.every(({ moves }) => moves.length === 0)).toBe(true);
+    expect(walks.every(({ ending, target }) => (ending === "arrived") === (target === 0))).toBe(true);
+  });
+
+  it("a dead end by construction is met: a value that the facet leaves out, and one that is dropped", () => {
+    const facts = factsOf("title,colour\na,red\nb,blue\nc,green\n");
+    const colour: FacetRow = {
+      ...boxes("colour"),
+      options: {
+        show: "except",
+        picked: [{ id: "green", label: "green", products: 1 }],
+        labels: {},
+        merges: [],
+        byHand: [],
+      },
+    };
+    const walks = run(facts, panelOf(colour), { shoppers: 100, assumptions: knowing(["colour"]) });
+    for (const { target, deadEnds, ending } of walks) {
+      expect(deadEnds.map(({ kind }) => kind)).toEqual(target === 2 ? ["missing"] : []);
+      expect(ending).toBe(target === 2 ? "nothing helps" : "arrived");
+    }
+    expect(summaryOf(walks).uses.find(({ row }) => row === "f-colour")?.deadEnds).toBeGreaterThan(0.2);
+  });
+
+  it("a choice that finds nothing is taken back where the panel keeps such options, and cannot be made where it does not", () => {
+    const facts = factsOf("product_id,title,colour,size\np1,a,red,L\np2,b,blue,M\np3,c,red,L\np4,d,blue,M\n");
+    const size = (deadEnd: "keep" | "fade"): FacetRow => ({ ...boxes("size"), settings: { deadEnd } });
+    // All that is known of the size is wrong: somebody else's.
+    const assumptions = knowing(["colour", "size"], { mistaken: 0.5, first: 1 });
+    const kinds = (deadEnd: "keep" | "fade") =>
+      new Set(
+        run(facts, panelOf(boxes("colour"), size(deadEnd)), { shoppers: 400, assumptions }).flatMap(({ deadEnds }) =>
+          deadEnds.map(({ kind }) => kind),
+        ),
+      );
+    expect(kinds("keep")).toEqual(new Set(["empty"]));
+    expect(kinds("fade")).toEqual(new Set(["missing"]));
+  });
+
+  it("the product is one variant, and what is known is of that variant", () => {
+    const facts = factsOf("product_id,title,colour,size\np1,a,black,L\np1,a,white,M\np2,b,black,M\np3,c,white,L\n");
+    const panel = panelOf(boxes("colour"), boxes("size"));
+    const walks = run(facts, panel, { shoppers: 300, assumptions: knowing(["colour", "size"]) });
+    // No product is ever lost by colours and sizes of different variants.
+    expect(walks.every(({ ending, deadEnds }) => ending === "arrived" && deadEnds.length === 0)).toBe(true);
+  });
+});
+
+describe("the first facet taken", () => {
+  /** Source: Quinlan (1986), Induction of Decision Trees, table 1. */
+  const weather = `outlook,temperature,humidity,wind,play
+sunny,hot,high,weak,no
+sunny,hot,high,strong,no
+overcast,hot,high,weak,yes
+rain,mild,high,weak,yes
+rain,cool,normal,weak,yes
+rain,cool,normal,strong,no
+overcast,cool,normal,strong,yes
+sunny,mild,high,weak,no
+sunny,cool,normal,weak,yes
+rain,mild,normal,weak,yes
+sunny,mild,normal,strong,yes
+overcast,mild,high,strong,yes
+overcast,hot,normal,weak,yes
+rain,mild,high,strong,no`;
+  const attributes = ["outlook", "temperature", "humidity", "wind"];
+  const rows = weather.split("\n").slice(1);
+
+  it("in Quinlan's table is the one that leaves least, for each of the fourteen rows", () => {
+    const facts = factsOf(
+      [
+        "product_id,title,outlook,temperature,humidity,wind,play",
+        ...rows.map((row, n) => `p${n},Day ${n},${row}`),
+      ].join("\n"),
+    );
+    const walks = run(facts, panelOf(...attributes.map(boxes)), { shoppers: 300, assumptions: knowing(attributes) });
+    const table = rows.map((row) => row.split(","));
+    for (const { target, moves } of walks) {
+      const [first] = moves;
+      if (!first) continue;
+      // Worked out from the table itself: how many days share each value of this day.
+      const shared = attributes.map((_, at) => table.filter((row) => row[at] === table[target]?.[at]).length);
+      expect(first.after).toBe(Math.min(...shared));
+    }
+    // The table's own figures, as far as they are about the attributes: 0.246, 0.151, 0.048, 0.029 bit.
+    const gains = attributes.map((_, at) =>
+      informationGain(
+        table.map((row) => row[at]),
+        table.map((row) => row[4]),
+      ),
+    );
+    expect(gains.map((gain) => Math.floor(gain * 1000) / 1000)).toEqual([0.246, 0.029, 0.151, 0.048]);
+  });
+});
+
+describe("what a move costs", () => {
+  it("is made of the operators of Card, Moran and Newell (1980), from memory", () => {
+    expect(operatorSeconds).toEqual({ K: 0.28, P: 1.1, H: 0.4, M: 1.35 });
+    expect(secondsOf(["M", "P", "K"])).toBeCloseTo(2.73);
+  });
+
+  it("is more for a dropdown than for a box, for a folded facet than for an open one, in a drawer than beside", () => {
+    const timeOf = (row: FacetRow, band: "wide" | "slim" = "wide") => {
+      const walks = run(sixteen, panelOf(row), { shoppers: 200, assumptions: knowing(keys4, { first: 8 }) }, band);
+      const times = walks.filter(({ moves }) => moves.length === 1).map(({ moves }) => moves[0]?.seconds ?? 0);
+      return Math.min(...times);
+    };
+    const box = timeOf(boxes("d"));
+    // One point and one press more each.
+    expect(timeOf({ ...boxes("d"), display: { wide: "dropdown" } }) - box).toBeCloseTo(1.1 + 0.28, 5);
+    expect(timeOf({ ...boxes("d"), settings: { start: "folded" } }) - box).toBeCloseTo(1.1 + 0.28, 5);
+    // The drawer is thought of, pointed at and pressed, and left again by its button.
+    expect(timeOf(boxes("d"), "slim") - box).toBeCloseTo(1.35 + 2 * (1.1 + 0.28), 5);
+  });
+
+  it("grows with what must be scrolled past", () => {
+    const tall = { ...newFacet("f-tall", "title", "check-boxes", "any"), settings: { foldAfter: 0 } };
+    const walks = (rows: FacetRow[]) =>
+      run(sixteen, panelOf(...rows), { shoppers: 100, assumptions: { ...knowing(["d"]), knows: { d: 1, title: 0 } } });
+    const px = (list: Walk[]) => Math.max(...list.map((one) => one.px));
+    expect(px(walks([boxes("d"), tall]))).toBe(0);
+    expect(px(walks([tall, tall, boxes("d")].map((row, n) => ({ ...row, id: `r${n}` }))))).toBeGreaterThan(300);
+  });
+});

@@ -1,0 +1,113 @@
+import { unzipSync, zipSync } from "fflate";
+import { identity } from "../catalogue/identity.ts";
+import type { Option } from "../index/option-schema.ts";
+import { differs, entryOf } from "./book.ts";
+import type { SwatchDocument } from "./book-schema.ts";
+import { type SwatchEdit, setWhole, type ValueName } from "./edit.ts";
+import { type LineProblem, readSwatchCsv, type SwatchLine, writeSwatchCsv } from "./formats.ts";
+import type { NameGuess } from "./name-guess.ts";
+import { viewOf } from "./view.ts";
+
+/** Every value that has a swatch: what the designer gave it, and else what is guessed, each marked as what it is. */
+export function linesOfBook(
+  book: SwatchDocument,
+  fields: readonly { key: string; options: readonly Option[] }[],
+  guess: (label: string) => NameGuess | undefined,
+): SwatchLine[] {
+  return fields.flatMap(({ key, options }) =>
+    options.flatMap(({ id, label }): SwatchLine[] => {
+      const entry = entryOf(book, key, id);
+      const given = { field: key, name: label };
+      if (entry && Object.keys(entry).length > 0)
+        return [{ ...given, entry, from: differs(book, key, id) ? "own" : "shared" }];
+      const { source, colours } = viewOf(book, key, id, guess(label));
+      if ((source !== "name" && source !== "photos") || !colours) return [];
+      return [{ ...given, entry: { colours: [...colours] }, from: source }];
+    }),
+  );
+}
+
+/** What a list of swatches does to a field's values, and the names in it that no value has. */
+export function takeLines(
+  lines: readonly SwatchLine[],
+  field: { key: string; name: string },
+  values: readonly ValueName[],
+): { edit: SwatchEdit | undefined; taken: number; unknown: string[] } {
+  const byId = new Map(values.map((value) => [value.id, value]));
+  // What was a guess stays one: the same guess is there already, or a better one.
+  const fitting = lines.filter(
+    ({ field: of, from }) =>
+      from !== "name" &&
+      from !== "photos" &&
+      (of === undefined || of === field.key || identity(of) === identity(field.name)),
+  );
+  const known = fitting.flatMap(({ name, entry, from }) => {
+    const value = byId.get(identity(name));
+    return value ? [{ value, entry, own: from === undefined ? undefined : from === "own" }] : [];
+  });
+  return {
+    edit: known.length === 0 ? undefined : setWhole(known, `${field.name}: ${known.length} swatches from a list`),
+    taken: known.length,
+    unknown: fitting.filter(({ name }) => !byId.has(identity(name))).map(({ name }) => name),
+  };
+}
+
+const listName = "swatches.csv";
+const folder = "pictures/";
+/** All files of a zip have this time, so that the same book is the same zip. It is the first that a zip can say. */
+const mtime = new Date(1980, 0, 1);
+/** Most files and bytes that are unpacked of a zip. */
+const mostFiles = 5000;
+const mostBytes = 256 * 1024 * 1024;
+
+/** A book with its pictures as one file: the list names each by its file. @param pictures by their addresses */
+export function zipLines(lines: readonly SwatchLine[], pictures: ReadonlyMap<string, Uint8Array>): Uint8Array {
+  const files: Record<string, Uint8Array> = {};
+  const named = lines.map((line): SwatchLine => {
+    const { picture } = line.entry;
+    const bytes = picture === undefined ? undefined : pictures.get(picture);
+    if (picture === undefined || !bytes) return line;
+    const file = freeName(files, line.name, picture.split(".").at(-1) ?? "svg");
+    files[folder + file] = bytes;
+    return { ...line, entry: { ...line.entry, picture: file } };
+  });
+  return zipSync({ [listName]: new TextEncoder().encode(writeSwatchCsv(named)), ...files }, { mtime, level: 6 });
+}
+
+/** The list and the pictures of a zip. @throws RangeError for one that is no such zip, or holds too much */
+export function unzipLines(bytes: Uint8Array): {
+  lines: SwatchLine[];
+  problems: LineProblem[];
+  /** By the names that the list calls them. */
+  pictures: Map<string, Uint8Array>;
+} {
+  let [count, size] = [0, 0];
+  const files = unzipSync(bytes, {
+    filter: ({ name, originalSize }) => {
+      if (name !== listName && !(name.startsWith(folder) && !name.includes("..") && !name.endsWith("/"))) return false;
+      count++;
+      size += originalSize;
+      if (count > mostFiles || size > mostBytes) throw new RangeError("The zip holds more than a swatch book can.");
+      return true;
+    },
+  });
+  const list = files[listName];
+  if (!list) throw new RangeError("There is no swatches.csv in this zip.");
+  return {
+    ...readSwatchCsv(new TextDecoder().decode(list)),
+    pictures: new Map(
+      Object.entries(files).flatMap(([path, content]) =>
+        path.startsWith(folder) ? [[path.slice(folder.length), content] as const] : [],
+      ),
+    ),
+  };
+}
+
+/** A file name for a value that no other has. */
+function freeName(files: Readonly<Record<string, unknown>>, label: string, end: string): string {
+  const plain = label.replaceAll(/[^\p{L}\p{N} _-]+/gu, "-").slice(0, 80) || "picture";
+  for (let n = 1; ; n++) {
+    const name = `${plain}${n === 1 ? "" : ` ${n}`}.${end}`;
+    if (!Object.hasOwn(files, folder + name)) return name;
+  }
+}

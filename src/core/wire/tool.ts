@@ -1,0 +1,9 @@
+import { boolean, type InferType } from "yup";
+import { exact } from "../document/schema.ts";
+
+/** What the server says of itself as a whole. */
+export const toolState = exact({
+  /** Whether somebody has to sign in, and so can sign out. */
+  signedIn: boolean().strict().required(),
+});
+export type ToolState = InferType<typeof toolState>;

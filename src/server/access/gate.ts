@@ -1,0 +1,129 @@
+import { randomBytes, timingSafeEqual } from "node:crypto";
+import { Hono, type MiddlewareHandler } from "hono";
+import { deleteCookie, getCookie, setCookie } from "hono/cookie";
+import { html } from "hono/html";
+import { bare } from "../routes/plain-page.ts";
+import { formOf } from "../routes/request.ts";
+import { type Password, passwordFault } from "./password.ts";
+import { Sessions, sessionSeconds, Tries } from "./sessions.ts";
+
+const cookie = "zt-session";
+
+/** What shoppers may see without a word: published pages, what they are drawn with, and what these pages ask. */
+const open = /^\/(?:shop|edition|storefront|pictures|demo\/pictures)\//;
+const asked = /^\/api\/shops\/[^/]+\/(?:ask|data|suggest)$/;
+
+export interface Gate {
+  /** Lets in who is signed in; everybody else sees what shoppers see. */
+  guard: MiddlewareHandler;
+  /** Where one signs in and out, and sets the password the first time. */
+  routes: Hono;
+  /** What the address that sets the password the first time ends in; it stands in the terminal and nowhere else. */
+  firstKey: string;
+}
+
+/** A gate before the tool, for when it is open to a network. */
+export function gate(password: Password): Gate {
+  const sessions = new Sessions();
+  const tries = new Tries();
+  const firstKey = randomBytes(18).toString("base64url");
+  const isFirstKey = (given: string) =>
+    given.length === firstKey.length && timingSafeEqual(Buffer.from(given), Buffer.from(firstKey));
+
+  const guard: MiddlewareHandler = async (c, next) => {
+    const { path } = c.req;
+    if (open.test(path) || path === "/sign-in") return next();
+    if (asked.test(path) && c.req.query("edition") !== undefined) return next();
+    if (sessions.has(getCookie(c, cookie))) return next();
+    if (path.startsWith("/api/")) return c.json({ error: "Sign in first. Reload the page." }, 401);
+    return c.redirect(`/sign-in?to=${encodeURIComponent(path)}`);
+  };
+
+  const routes = new Hono();
+  routes.get("/sign-in", (c) => {
+    const key = c.req.query("key") ?? "";
+    if (password.isSet) return c.html(signInPage(c.req.query("to") ?? "/", undefined));
+    if (isFirstKey(key)) return c.html(firstPage(key, undefined));
+    return c.html(
+      messagePage("No password yet", "Open the address that the server has printed in its terminal, and set one."),
+      503,
+    );
+  });
+
+  routes.post("/sign-in", async (c) => {
+    const form = await formOf(c.req.raw);
+    const given = String(form.password ?? "");
+    const place = placeOf(c.req.header("x-forwarded-for"), c.env);
+    if (!password.isSet) {
+      const key = String(form.key ?? "");
+      if (!isFirstKey(key))
+        return c.html(messagePage("That did not work", "This address does not set the password."), 403);
+      const fault = passwordFault(given);
+      if (fault) return c.html(firstPage(key, fault), 400);
+      await password.set(given);
+    } else {
+      await new Promise((done) => setTimeout(done, tries.pauseFor(place)));
+      if (!(await password.is(given))) {
+        tries.wrong(place);
+        return c.html(signInPage(String(form.to ?? "/"), "This is not the password."), 403);
+      }
+      tries.right(place);
+    }
+    setCookie(c, cookie, sessions.begin(), {
+      httpOnly: true,
+      sameSite: "Lax",
+      path: "/",
+      maxAge: sessionSeconds,
+      secure: isSecure(c.req.url, c.req.header("x-forwarded-proto")),
+    });
+    return c.redirect(ownPath(String(form.to ?? "/")));
+  });
+
+  routes.post("/sign-out", (c) => {
+    sessions.end(getCookie(c, cookie));
+    deleteCookie(c, cookie, { path: "/" });
+    return c.redirect("/sign-in");
+  });
+  return { guard, routes, firstKey };
+}
+
+/** A path of this server, and never another site. */
+const ownPath = (to: string): string => (/^\/(?![/\\])[^\s\\]*$/.test(to) ? to : "/");
+
+const isSecure = (url: string, forwarded: string | undefined): boolean =>
+  url.startsWith("https:") || forwarded === "https";
+
+/** Where somebody comes from: what a proxy in front says last, else the address of the connection. */
+function placeOf(forwarded: string | undefined, env: unknown): string {
+  const last = forwarded?.split(",").at(-1)?.trim();
+  if (last) return last;
+  const incoming = (env as { incoming?: { socket?: { remoteAddress?: string } } } | undefined)?.incoming;
+  return incoming?.socket?.remoteAddress ?? "";
+}
+
+const messagePage = (title: string, message: string) => bare(title, html`<p>${message}</p>`);
+
+const alert = (fault: string | undefined) => (fault === undefined ? "" : html`<p role="alert">${fault}</p>`);
+
+const signInPage = (to: string, fault: string | undefined) =>
+  bare(
+    "Zany Trellis",
+    html`<form method="post" action="/sign-in">
+      ${alert(fault)}
+      <label>Password <input name="password" type="password" autocomplete="current-password" required autofocus /></label>
+      <input type="hidden" name="to" value="${ownPath(to)}" />
+      <button>Sign in</button>
+    </form>`,
+  );
+
+const firstPage = (key: string, fault: string | undefined) =>
+  bare(
+    "Set a password",
+    html`<form method="post" action="/sign-in">
+      ${alert(fault)}
+      <p>Whoever knows it can change every shop here. Shoppers see published pages without it.</p>
+      <label>Password <input name="password" type="password" autocomplete="new-password" minlength="8" required autofocus /></label>
+      <input type="hidden" name="key" value="${key}" />
+      <button>Set it and sign in</button>
+    </form>`,
+  );

@@ -1,0 +1,109 @@
+import { BinaryError, decodeCatalogue, looksBinary } from "../core/catalogue/binary.ts";
+import type { Catalogue } from "../core/catalogue/catalogue.ts";
+import type { Field } from "../core/catalogue/field.ts";
+import { fieldSchema } from "../core/catalogue/field-schema.ts";
+import { readCatalogue } from "../core/catalogue/read.ts";
+import { type RememberedReading, rememberedReadings } from "../core/catalogue/reading-schema.ts";
+import { listOf } from "../core/document/schema.ts";
+import { readFolder } from "../core/folder/read-folder.ts";
+import { FolderFault } from "../core/folder/shop-files.ts";
+import type { WholeShop } from "../core/folder/whole-shop.ts";
+import { unzipFolder } from "../core/folder/zip.ts";
+import { CatalogueIndex } from "../core/index/catalogue-index.ts";
+import type { PanelDocument } from "../core/panel/panel-schema.ts";
+import { firstPanel } from "../core/suggest/first-panel.ts";
+import { fileHash } from "../core/wire/shop.ts";
+import { Fault } from "./fault.ts";
+import { hashOf } from "./hash.ts";
+import { check, formOf, type Sent } from "./routes/request.ts";
+import { type Import, importOf } from "./store/shops.ts";
+
+/** A catalogue that somebody brought, ready to be stored. */
+export interface BroughtCatalogue {
+  /** What else the form says, as it was sent. */
+  name: unknown;
+  currency: unknown;
+  catalogue: Import;
+  /** The panel that a new shop begins with; absent where the catalogue is for a shop that is there. */
+  first: PanelDocument | undefined;
+}
+
+/** A whole shop that somebody brought, ready to be stored. */
+export interface BroughtShop {
+  whole: Omit<WholeShop, "catalogue">;
+  catalogue: Import;
+}
+
+/** What reads that which is brought: here, or where it holds up nobody. */
+export interface Readers {
+  catalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue>;
+  shop(sent: Sent): Promise<BroughtShop>;
+}
+
+/** What the fields of a catalogue must be that came packed. */
+const catalogueFields = listOf(fieldSchema, 2000);
+
+/** What a shop begins with that has nothing but a catalogue. */
+export const beginning = (catalogue: Catalogue): PanelDocument =>
+  firstPanel(new CatalogueIndex(catalogue), "First panel");
+
+/**
+ * The catalogue of a form: a file of any known format, or one that the tool has read and packed already.
+ * @param known fields of the shop whose catalogue it replaces; absent for a new shop
+ * @throws Fault, CatalogueError
+ */
+async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue> {
+  const form = await formOf(requestOf(sent));
+  const { file, name, currency } = form;
+  if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a catalogue file.");
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const packed = looksBinary(bytes);
+  const reading = readingIn(form.reading);
+  const hash = packed ? check(fileHash, form.hash) : hashOf(bytes);
+  const how = { ...(reading ? { reading } : {}), fileName: file.name.slice(0, 200), ...(hash ? { hash } : {}) };
+  const catalogue = packed ? unpacked(bytes) : readCatalogue(bytes, { ...how, known: known ?? [] }).catalogue;
+  const brought = packed ? importOf(catalogue, bytes) : importOf(catalogue);
+  return { name, currency, catalogue: { ...brought, ...how }, first: known ? undefined : beginning(catalogue) };
+}
+
+/** The whole shop of a form: its folder as a zip. @throws Fault, CatalogueError, InvalidDocument */
+async function readBroughtShop(sent: Sent): Promise<BroughtShop> {
+  const { file } = await formOf(requestOf(sent));
+  if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a shop’s folder as a zip.");
+  try {
+    const { catalogue, ...whole } = readFolder(unzipFolder(new Uint8Array(await file.arrayBuffer())));
+    return { whole, catalogue: importOf(catalogue) };
+  } catch (error) {
+    if (error instanceof FolderFault) throw new Fault(422, error.message);
+    throw error;
+  }
+}
+
+/** Reads it here. */
+export const readers: Readers = { catalogue: readBroughtCatalogue, shop: readBroughtShop };
+
+const requestOf = ({ body, type }: Sent): Request =>
+  new Request("http://localhost/", { method: "POST", body, headers: { "content-type": type } });
+
+/** @throws Fault where the bytes are not what they claim to be */
+function unpacked(bytes: Uint8Array): Catalogue {
+  try {
+    const catalogue = decodeCatalogue(bytes);
+    check(catalogueFields, catalogue.fields);
+    if (new Set(catalogue.productIds).size < catalogue.productIds.length)
+      throw new BinaryError("Two products of the catalogue have one id.");
+    return catalogue;
+  } catch (error) {
+    if (error instanceof BinaryError) throw new Fault(422, error.message);
+    throw error;
+  }
+}
+
+function readingIn(text: unknown): RememberedReading[] | undefined {
+  if (text === undefined || text === "") return undefined;
+  try {
+    return rememberedReadings.validateSync(JSON.parse(String(text)));
+  } catch {
+    throw new Fault(400, "The reading of the columns is not a list of how each column is read.");
+  }
+}

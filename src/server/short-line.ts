@@ -1,0 +1,24 @@
+import type { MiddlewareHandler } from "hono";
+
+/** Requests that may be under way at once; what they wait for is the processor, so more would only make all slower. */
+const most = 256;
+/** After so many seconds it is worth to try again. */
+const again = "1";
+
+/**
+ * A short line before heavy work: who would stand beyond its end is told so at once, and when to come again.
+ * Source: RFC 9110, sections 10.2.3 and 15.6.4.
+ */
+export function shortLine(longest = most): MiddlewareHandler {
+  let under = 0;
+  return async (c, next) => {
+    if (under >= longest)
+      return c.text("Too many shoppers at once. Try again in a second.", 503, { "retry-after": again });
+    under++;
+    try {
+      await next();
+    } finally {
+      under--;
+    }
+  };
+}

@@ -1,0 +1,80 @@
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { checkDocument } from "../../core/document/kind.ts";
+import { mendsKind } from "../../core/mend/kind.ts";
+import { swatchesKind } from "../../core/swatch/kind.ts";
+import type { PastImport } from "../../core/wire/shop.ts";
+import { Fault } from "../fault.ts";
+import { bodyWithin, changeWithin } from "./documents.ts";
+import {
+  type CataloguePart,
+  CataloguePartSchema,
+  type PastCatalogue,
+  PastCatalogueSchema,
+  type Shop,
+  ShopSchema,
+} from "./entities.ts";
+import { catalogueOf, type Import, insertParts } from "./shops.ts";
+import { write } from "./write.ts";
+
+/**
+ * Puts another catalogue in the place of a shop's present one, whole or not at all, and keeps that for a while.
+ * Documents stay as they are.
+ */
+export const replaceCatalogue = (em: SqlEntityManager, shop: Shop, brought: Import): Promise<void> =>
+  write(em, async (tx) => {
+    const next = catalogueOf(brought);
+    await keepPresent(tx, shop, brought.fileName ?? "A newer file", next.productCount);
+    await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
+    await insertParts(tx, shop, brought);
+    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, next);
+  });
+
+/** Keeps what a shop's catalogue, mends and swatch book are now, before something takes the catalogue's place. */
+async function keepPresent(tx: SqlEntityManager, { id }: Pick<Shop, "id">, words: string, nextCount: number) {
+  const shop = await tx.findOneOrFail(ShopSchema, { id });
+  const { fields, productCount, variantCount, reading, hash = null } = shop;
+  const past = await tx.insert<PastCatalogue>(PastCatalogueSchema, {
+    ...{ shop: id, replacedAt: new Date(), words, nextCount, fields, productCount, variantCount, reading, hash },
+    mends: (await bodyWithin(tx, shop, mendsKind))?.document ?? mendsKind.fresh(""),
+    swatches: (await bodyWithin(tx, shop, swatchesKind))?.document ?? swatchesKind.fresh(""),
+  });
+  await tx.execute(
+    "insert into past_part (past_id, position, bytes) select ?, position, bytes from catalogue_part where shop_id = ?",
+    [past, id],
+  );
+}
+
+/** Files that were brought and can be taken back, the latest first. */
+export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">): Promise<PastImport[]> {
+  const found = await em
+    .fork()
+    .find(
+      PastCatalogueSchema,
+      { shop: shop.id },
+      { fields: ["replacedAt", "words", "productCount", "nextCount"], orderBy: { id: "desc" } },
+    );
+  return found.map(({ id, replacedAt, words, productCount, nextCount }) => ({
+    ...{ id, at: replacedAt.toISOString(), words, before: productCount, after: nextCount },
+  }));
+}
+
+/**
+ * Puts back what a file took the place of: the catalogue, and as steps that can be undone the mends and swatches of
+ * that time. What is taken back is kept in its turn. @throws Fault where there is no such import
+ */
+export const takeBack = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>
+  write(em, async (tx) => {
+    const past = Number.isSafeInteger(id) ? await tx.findOne(PastCatalogueSchema, { id, shop: shop.id }) : null;
+    if (!past) throw new Fault(404, "There is no such import any longer. Files can be taken back for 30 days.");
+    const { fields, productCount, variantCount, reading, hash = null } = past;
+    const words = `Take back ${past.words}`;
+    await keepPresent(tx, shop, words, productCount);
+    await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
+    await tx.execute(
+      "insert into catalogue_part (shop_id, position, bytes) select ?, position, bytes from past_part where past_id = ?",
+      [shop.id, past.id],
+    );
+    await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, { fields, productCount, variantCount, reading, hash });
+    await changeWithin(tx, shop, mendsKind, undefined, checkDocument(mendsKind, past.mends), words);
+    await changeWithin(tx, shop, swatchesKind, undefined, checkDocument(swatchesKind, past.swatches), words);
+  });

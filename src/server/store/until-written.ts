@@ -1,0 +1,18 @@
+import { LRUCache } from "lru-cache";
+import { writesDone } from "./write.ts";
+
+/** Remembers what was read, for as long as nothing is written at all. */
+export class UntilWritten<T> {
+  #kept = new LRUCache<string, { at: number; value: Promise<T> }>({ max: 200 });
+
+  /** @param read reads it anew; where it fails nothing is remembered */
+  get(key: string, read: () => Promise<T>): Promise<T> {
+    const at = writesDone();
+    const known = this.#kept.get(key);
+    if (known?.at === at) return known.value;
+    const value = read();
+    this.#kept.set(key, { at, value });
+    value.catch(() => this.#kept.delete(key));
+    return value;
+  }
+}

@@ -1,0 +1,48 @@
+/** A thread beside the main one: the same server over the same file, for what takes the processor long. It only reads. */
+import { move, transferableSymbol, valueSymbol, workerData } from "piscina";
+import { createApp } from "../app.ts";
+import { type BroughtCatalogue, type BroughtShop, readers } from "../brought.ts";
+import { asFault } from "../routes/api.ts";
+import type { Sent } from "../routes/request.ts";
+import { Catalogues } from "../store/catalogues.ts";
+import { openForReading } from "../store/database.ts";
+import { catchUp } from "../store/write.ts";
+import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
+
+const { data, ...setting }: ThreadSetting = workerData;
+const orm = await openForReading(data);
+const catalogues = new Catalogues();
+let told: Told | undefined;
+const app = createApp({ ...setting, orm, catalogues, standIn: () => told?.site, keeps: false });
+
+/** Hands bytes over and does not copy them. */
+const handedOver = (value: SentAnswer | Outcome<object>, bytes: Uint8Array): object =>
+  move({ [transferableSymbol]: [bytes.buffer], [valueSymbol]: value });
+
+/** Answers a request. @returns a {@link SentAnswer} */
+export async function answer({ method, url, headers, body, told: now }: SentRequest): Promise<object> {
+  told = now;
+  catchUp(now.writes);
+  catalogues.catchUp(now.forgotten);
+  const response = await app.fetch(new Request(url, { method, headers, ...(body ? { body } : {}) }));
+  const bytes = new Uint8Array(await response.arrayBuffer());
+  return handedOver({ status: response.status, headers: [...response.headers], body: bytes }, bytes);
+}
+
+/** Reads a catalogue that is brought. @returns an {@link Outcome} */
+export const catalogue = ({ sent, known }: SentCatalogue): Promise<object> =>
+  outcomeOf(() => readers.catalogue(sent, known));
+
+/** Reads a whole shop that is brought. @returns an {@link Outcome} */
+export const shop = (sent: Sent): Promise<object> => outcomeOf(() => readers.shop(sent));
+
+/** Errors lose their class on the way, so they go as what they say. */
+async function outcomeOf(read: () => Promise<BroughtCatalogue | BroughtShop>): Promise<object> {
+  try {
+    const value = await read();
+    return handedOver({ value }, value.catalogue.bytes);
+  } catch (error) {
+    const { status, message, detail } = asFault(error as Error);
+    return { fault: { status, message, detail } } satisfies Outcome<object>;
+  }
+}

@@ -1,0 +1,92 @@
+import { existsSync } from "node:fs";
+import { availableParallelism } from "node:os";
+import { join } from "node:path";
+import { Piscina } from "piscina";
+import type { Field } from "../../core/catalogue/field.ts";
+import type { BroughtCatalogue, BroughtShop, Readers } from "../brought.ts";
+import { Fault } from "../fault.ts";
+import type { Sent } from "../routes/request.ts";
+import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
+
+/** Threads that answer shoppers, at most: more than processors only wait for one another. */
+const most = 4;
+/** The thread for long work is started with the first of it, or so many ms after the others, which are wanted sooner. */
+const later = 5000;
+
+/**
+ * Threads for what takes the processor longer than a moment, so that nobody waits for another's work: as many as there
+ * are processors for shoppers and small answers, and one more for long work, which nobody who shops stands behind.
+ */
+export class Threads implements Readers {
+  #quick: Piscina;
+  #long: Piscina | undefined;
+  #open: (threads: number) => Piscina;
+  #timer: NodeJS.Timeout;
+
+  constructor(setting: ThreadSetting) {
+    const own = { ...entryOf(setting), workerData: setting };
+    this.#open = (threads) => {
+      const pool = new Piscina({ ...own, minThreads: threads, maxThreads: threads });
+      // A thread that ends takes what it was asked along, and nothing else: another comes in its place.
+      pool.on("error", (error: unknown) => console.error(error));
+      return pool;
+    };
+    this.#quick = this.#open(Math.min(most, availableParallelism()));
+    this.#timer = setTimeout(() => this.#forLong(), later).unref();
+  }
+
+  #forLong(): Piscina {
+    this.#long ??= this.#open(1);
+    return this.#long;
+  }
+
+  /**
+   * A request answered by a thread.
+   * @param long whether it may take a second or more
+   * @param plain whether its text is wanted as it is, and not packed
+   */
+  async answer(request: Request, told: Told, { long = false, plain = false } = {}): Promise<Response> {
+    const { method, url } = request;
+    const headers = [...request.headers].filter(([name]) => !plain || name !== "accept-encoding");
+    const sent: SentRequest = { method, url, headers, told };
+    if (request.body) sent.body = new Uint8Array(await request.arrayBuffer());
+    const answer: SentAnswer = await (long ? this.#forLong() : this.#quick).run(sent, { name: "answer" });
+    const { status } = answer;
+    return new Response(bodiless.has(status) ? null : answer.body, { status, headers: answer.headers });
+  }
+
+  async catalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue> {
+    const task: SentCatalogue = { sent, known };
+    return readIn<BroughtCatalogue>(await this.#forLong().run(task, { name: "catalogue", ...handingOver(sent) }));
+  }
+
+  async shop(sent: Sent): Promise<BroughtShop> {
+    return readIn<BroughtShop>(await this.#forLong().run(sent, { name: "shop", ...handingOver(sent) }));
+  }
+
+  /** Ends them all; what is under way is not waited for. */
+  async close(): Promise<void> {
+    clearTimeout(this.#timer);
+    await Promise.all([this.#quick.destroy(), this.#long?.destroy()]);
+  }
+}
+
+/** What was built of the thread answers for the first time after 1.8 s, and its sources after 6.4 s on two processors. */
+function entryOf({ root, development }: ThreadSetting) {
+  const built = join(root, "dist/server/thread.js");
+  return !development && existsSync(built)
+    ? { filename: built, execArgv: [] }
+    : { filename: join(root, "src/server/threads/start.mjs") };
+}
+
+const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });
+
+/** @throws Fault as the thread had it */
+function readIn<T>(outcome: Outcome<T>): T {
+  if ("value" in outcome) return outcome.value;
+  const { status, message, detail } = outcome.fault;
+  throw new Fault(status, message, detail);
+}
+
+/** Statuses of answers without a body. Source: the Fetch standard, null body status. */
+const bodiless: ReadonlySet<number> = new Set([101, 103, 204, 205, 304]);

@@ -1,0 +1,53 @@
+import type { WireAnswer } from "../../core/match/answer.ts";
+import type { Engine } from "../../core/match/engine.ts";
+import type { Question } from "../../core/match/question.ts";
+import { RemoteEngine } from "../../core/match/remote-engine.ts";
+import type { EngineReply, EngineRequest } from "./engine.worker.ts";
+
+/**
+ * Opens an engine that a page has for itself, ready to answer a question like the one given at once.
+ * @param data where the catalogue is
+ * @throws Error where it could not be fetched or read
+ */
+export const openOwn = (place: "page" | "worker", data: string, question: Question): Promise<Engine> =>
+  place === "worker" ? openWorker(data, question) : openHere(data, question);
+
+// Only where the page itself counts it fetches the code that counts.
+const openHere = async (data: string, question: Question): Promise<Engine> =>
+  (await import("./fetch-engine.ts")).openLocalEngine(data, question);
+
+async function openWorker(data: string, question: Question): Promise<Engine> {
+  const worker = new Worker(new URL("./engine.worker.ts", import.meta.url), { type: "module" });
+  const waiting = new Map<number, { done(answer: WireAnswer): void; failed(error: Error): void }>();
+  let turn = 0;
+  worker.addEventListener("message", ({ data: reply }: MessageEvent<EngineReply>) => {
+    const asker = waiting.get(reply.id);
+    waiting.delete(reply.id);
+    if ("answer" in reply) asker?.done(reply.answer);
+    else asker?.failed(new Error(reply.trouble));
+  });
+  const failAll = () => {
+    for (const { failed } of waiting.values()) failed(new Error("The worker that counts has failed."));
+    waiting.clear();
+  };
+  worker.addEventListener("error", failAll);
+  worker.addEventListener("messageerror", failAll);
+  const engine = new RemoteEngine(
+    (asked) =>
+      new Promise((done, failed) => {
+        waiting.set(++turn, { done, failed });
+        worker.postMessage({
+          id: turn,
+          data: new URL(data, location.href).href,
+          question: asked,
+        } satisfies EngineRequest);
+      }),
+  );
+  try {
+    await engine.ask(question);
+  } catch (error) {
+    worker.terminate();
+    throw error;
+  }
+  return engine;
+}

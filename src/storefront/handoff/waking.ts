@@ -1,0 +1,63 @@
+import type { Band } from "../../core/band/band.ts";
+import type { Answer } from "../../core/match/answer.ts";
+import type { ShownPage } from "../../core/page/shown-page.ts";
+import type { PagePanel } from "../page/page-panel.ts";
+import type { Born } from "../page/page-state.ts";
+import { HandoffFault } from "./faults.ts";
+import { markIn } from "./site-marks.tsx";
+import type { Island, ShopFile } from "./wire.ts";
+
+/** What the elements of a group say, the first of them. @throws HandoffFault where it is missing or they are for different pages */
+export function islandFor(islands: readonly Island[]): Island {
+  const [island] = islands;
+  if (!island)
+    throw new HandoffFault("markup", "No panel or listing says which page it is for. Put its markup in whole.");
+  if (islands.some(({ page }) => page.address !== island.page.address))
+    throw new HandoffFault(
+      "markup",
+      `Panels and listings of one group are for different pages: ${[...new Set(islands.map(({ page }) => page.address))].join(", ")}. Give those of another page another group.`,
+    );
+  return island;
+}
+
+/** What the page of a group is drawn from, the answers aside. */
+export const bornOf = (shop: ShopFile, page: ShownPage, group: string, panels: PagePanel[]): Born => ({
+  shop: {
+    slug: "",
+    name: shop.name,
+    currency: shop.currency,
+    bars: shop.bars,
+    menu: [],
+    search: shop.search,
+    suggest: "",
+  },
+  base: "",
+  page: pagedAs(page, group),
+  panels,
+  fields: shop.fields,
+  limits: shop.limits,
+  swatches: shop.swatches,
+  language: shop.language,
+  names: shop.names,
+});
+
+/** A page with the way to its further products that the site has marked a place for; without one all that was shown stays. */
+const pagedAs = (page: ShownPage, group: string): ShownPage => ({
+  ...page,
+  layout: { ...page.layout, more: markIn(group, "pages") ? "pages" : "button" },
+});
+
+/**
+ * The answer that panels were drawn from while nothing was chosen, without products.
+ * @param drawn the files that are current, see {@link Island.drawn}
+ * @returns undefined where a panel was drawn from others, or does not say it
+ */
+export function drawnAnswer(islands: readonly Island[], drawn: string, band: Band): Answer | undefined {
+  const panels = islands.filter(({ panel }) => panel !== undefined);
+  const answers = panels.flatMap(
+    (island) => (island.drawn === drawn && island.answers?.find(({ bands }) => bands.includes(band))?.answer) || [],
+  );
+  const [first] = answers;
+  if (!first || answers.length < panels.length) return undefined;
+  return { ...first, facets: Object.assign({}, ...answers.map(({ facets }) => facets)) };
+}

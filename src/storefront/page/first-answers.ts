@@ -1,0 +1,39 @@
+import { type Band, bands } from "../../core/band/band.ts";
+import type { Engine } from "../../core/match/engine.ts";
+import type { Facet } from "../../core/match/question.ts";
+import type { Place } from "../../core/place/place.ts";
+import { facetsOf } from "./page-panel.ts";
+import { answerAt, type Born, firstState, type PageState, type PlaceAnswer } from "./page-state.ts";
+
+/** What a page was drawn from, on the bands that are asked alike. */
+export interface Drawn extends PlaceAnswer {
+  bands: Band[];
+}
+
+/**
+ * Asks for a page on all bands before its width is known, once for those that ask alike.
+ * @param placeFor where the shopper is, given the facets that are asked
+ * @param query what stands behind the address, from its `?` on
+ * @returns the answers, and the page's first state on each band
+ */
+export async function firstAnswers(
+  born: Born,
+  engine: Engine,
+  placeFor: (asked: readonly Facet[]) => Place,
+  query: string,
+): Promise<{ drawn: Drawn[]; states: PageState[] }> {
+  const { page: shown, panels, shop } = born;
+  const fields = new Map(born.fields.map((field) => [field.key, field]));
+  const answers = new Map<string, Drawn>();
+  const states: PageState[] = [];
+  for (const band of bands) {
+    const asked = facetsOf(panels, band);
+    const name = JSON.stringify(asked);
+    const asking = { shown, panels, band, fields, shop };
+    const found = answers.get(name) ?? { bands: [], ...(await answerAt(engine, asking, placeFor(asked))) };
+    found.bands.push(band);
+    answers.set(name, found);
+    states.push(firstState(born, band, found, query));
+  }
+  return { drawn: [...answers.values()], states };
+}

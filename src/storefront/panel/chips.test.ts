@@ -1,0 +1,33 @@
+import { describe, expect, it } from "vitest";
+import { demoPanel } from "../../../demo/panel.ts";
+import { stateFor } from "../../../tests/demo-page.ts";
+import type { Selection } from "../../core/match/question.ts";
+import { nextPlace, startPlace } from "../../core/place/place.ts";
+import { chipsOf } from "./chips.ts";
+
+describe("chips", () => {
+  it("say what is chosen and lead back without it", () => {
+    const selection: Selection = {
+      text: "vine",
+      choices: {
+        category: { options: ["plants > climbers"] },
+        price: { min: 5, max: 20.5 },
+        light: { options: ["shade"] },
+      },
+    };
+    const chips = chipsOf(stateFor(demoPanel, selection));
+    expect(chips.map(({ facet, text }) => `${facet}: ${text}`)).toEqual([
+      "Search: “vine”",
+      "Category: Climbers",
+      "Price: €5 – €20.50",
+      "Light: Shade",
+    ]);
+    for (const { takeBack } of chips) {
+      const { selection: without } = nextPlace({ ...startPlace, selection }, takeBack);
+      expect(Object.keys(without.choices).length + Number(without.text !== "")).toBe(3);
+    }
+    const open = (range: { min?: number; max?: number }) =>
+      chipsOf(stateFor(demoPanel, { text: "", choices: { price: range } })).map(({ text }) => text);
+    expect([open({ min: 5 }), open({ max: 9 })]).toEqual([["from €5"], ["up to €9"]]);
+  });
+});

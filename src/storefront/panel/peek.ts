@@ -1,0 +1,8 @@
+import { createContext } from "preact";
+import type { Act } from "../../core/place/place.ts";
+
+/** How many products an act would lead to. @param panel slug of the panel that it would be done in */
+export type Peek = (panel: string, act: Act) => number | Promise<number>;
+
+/** Where displays find it; absent where nobody asks, as while a page is drawn on the server. */
+export const PeekContext = createContext<Peek | undefined>(undefined);

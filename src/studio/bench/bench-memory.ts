@@ -1,0 +1,56 @@
+import { boolean, type InferType, number, object, string } from "yup";
+import type { SessionStore } from "./bench-context.ts";
+
+/** What of a bench is found again when it is opened the next time in this browser. */
+const kept = object({
+  address: string().strict().max(2000),
+  frames: string<"both" | "wide" | "phone">().strict().oneOf(["both", "wide", "phone"]),
+  zoom: string<"read" | "fit" | "half" | "actual">().strict().oneOf(["read", "fit", "half", "actual"]),
+  folded: boolean().strict(),
+  unfolded: string().strict().max(200),
+  pageWidth: number().strict().min(320).max(4000),
+  language: string().strict().max(35),
+});
+
+type Raw = InferType<typeof kept>;
+export type Kept = { [K in keyof Raw]-?: Exclude<Raw[K], undefined> };
+const names = Object.keys(kept.fields) as (keyof Raw)[];
+
+const panelKey = (shop: string): string => `trellis bench ${shop}`;
+const sessionKey = (shop: string, slug: string): string => `${panelKey(shop)} ${slug}`;
+
+/** Browsers may refuse to keep anything; nothing is found again then. */
+function tried<T>(task: () => T): T | undefined {
+  try {
+    return task();
+  } catch {
+    return undefined;
+  }
+}
+
+/** The panel that a shop's bench was left with; undefined where that is not known. */
+export const lastPanel = (shop: string): string | undefined =>
+  tried(() => localStorage.getItem(panelKey(shop))) ?? undefined;
+
+/** How a panel's bench was left. */
+export function lastSession(shop: string, slug: string): Partial<Kept> {
+  const text = tried(() => localStorage.getItem(sessionKey(shop, slug)));
+  const found = text ? tried(() => kept.validateSync(JSON.parse(text), { stripUnknown: true })) : undefined;
+  return Object.fromEntries(Object.entries(found ?? {}).filter(([, value]) => value !== undefined));
+}
+
+/** Keeps how a bench is left, until this is ended. */
+export function remember(shop: string, slug: string, session: SessionStore): () => void {
+  const keep = () => {
+    const state = session.getState();
+    const left = Object.fromEntries(names.map((name) => [name, state[name]]));
+    tried(() => {
+      localStorage.setItem(panelKey(shop), slug);
+      localStorage.setItem(sessionKey(shop, slug), JSON.stringify(left));
+    });
+  };
+  keep();
+  return session.subscribe((now, before) => {
+    if (names.some((name) => now[name] !== before[name])) keep();
+  });
+}

@@ -1,0 +1,108 @@
+import { useStore } from "zustand";
+import { type Field, fieldKinds, isAlwaysVariant, isDerived, isWholeText } from "../../core/catalogue/field.ts";
+import { fieldLevels } from "../../core/catalogue/field-names.ts";
+import { kindNames } from "../../core/catalogue/kind-names.ts";
+import type { MendOf } from "../../core/mend/mend-schema.ts";
+import { LabelField } from "../shell/label-field.tsx";
+import { useOpenShop } from "../shell/shop-context.ts";
+import { type FieldMend, useMender } from "./use-mender.ts";
+import { dateNames, decimalNames, Pick, separatorNames } from "./writing.tsx";
+
+/** How a field is called and read, changed as a mend that holds for newer files too. */
+export function FieldReading({ field, level }: { field: Field; level: string }) {
+  const { mends } = useOpenShop();
+  const mender = useMender(field);
+  const known = useStore(mends, ({ document }) =>
+    document.mends.find((mend) => mend.kind === "field" && mend.field === field.key),
+  );
+  const described: FieldMend = known?.kind === "field" ? describedBy(known) : {};
+  const set = (change: { [K in keyof FieldMend]?: FieldMend[K] | undefined }) => {
+    const next = Object.entries({ ...described, ...change }).filter(([, value]) => value !== undefined);
+    mender.describe(Object.fromEntries(next));
+  };
+  if (isDerived(field)) return null;
+  const free = field.role === "attribute" || field.role === "type" || field.role === "tags" || field.role === "brand";
+  const whole = isWholeText(field.role);
+  return (
+    <section
+      aria-label={`How ${field.name} is read`}
+      className="col-span-3 flex flex-wrap items-center gap-x-5 gap-y-2"
+    >
+      <span className="flex items-center gap-2">
+        <span className="text-[13px] text-quiet">Called</span>
+        <LabelField
+          value={field.name}
+          label={`What ${field.name} is called`}
+          save={(text) => set({ name: text.trim() || undefined })}
+        />
+      </span>
+      {free ? (
+        <Pick
+          label="Values are"
+          value={described.values ?? ""}
+          usual={`${kindNames[field.kind]}${described.values ? "" : ", as found"}`}
+          names={Object.fromEntries(fieldKinds.map((kind) => [kind, kindNames[kind]]))}
+          set={(values) => set({ values: fieldKinds.find((kind) => kind === values) })}
+        />
+      ) : null}
+      {whole || field.kind === "number" || field.kind === "date" ? null : (
+        <Pick
+          label="Several are"
+          value={described.separator ?? "none"}
+          none="none"
+          usual="as the file was read"
+          names={separatorNames}
+          set={(separator) => set({ separator: keyOf(separatorNames, separator) })}
+        />
+      )}
+      {field.kind === "number" ? (
+        <>
+          <Pick
+            label="Written like"
+            value={described.decimal ?? ""}
+            usual="as the file was read"
+            names={decimalNames}
+            set={(decimal) => set({ decimal: keyOf(decimalNames, decimal) })}
+          />
+          <span className="flex items-center gap-2">
+            <span className="text-[13px] text-quiet">Unit</span>
+            <LabelField
+              value={field.unit ?? ""}
+              fallback="none"
+              label={`Unit of ${field.name}`}
+              save={(text) => set({ unit: text.trim().slice(0, 20) })}
+            />
+          </span>
+        </>
+      ) : null}
+      {field.kind === "date" ? (
+        <Pick
+          label="Written like"
+          value={described.dates ?? ""}
+          usual="as the file was read"
+          names={dateNames}
+          set={(dates) => set({ dates: keyOf(dateNames, dates) })}
+        />
+      ) : null}
+      {whole || isAlwaysVariant(field.role) ? null : (
+        <Pick
+          label="Stated by"
+          value={described.level ?? ""}
+          usual={`${level}${described.level ? "" : ", as found"}`}
+          names={Object.fromEntries(fieldLevels.map((one) => [one, one]))}
+          set={(next) => set({ level: fieldLevels.find((one) => one === next) })}
+        />
+      )}
+      {known ? (
+        <button type="button" className="link ms-auto text-[13px]" onClick={() => mender.describe({})}>
+          As the file has it
+        </button>
+      ) : null}
+    </section>
+  );
+}
+
+const describedBy = ({ id: _id, kind: _kind, field: _field, ...described }: MendOf<"field">): FieldMend => described;
+
+const keyOf = <K extends string>(names: Readonly<Record<K, string>>, value: string): K | undefined =>
+  (Object.keys(names) as K[]).find((name) => name === value);

@@ -1,0 +1,72 @@
+import type { ChangeSummary } from "../../core/change/change-summary.ts";
+import { Said } from "./moves.tsx";
+
+type Hidden = ChangeSummary["hidden"][number];
+
+/** Names a mended cell among others. */
+export const hiddenName = ({ mend, product }: Pick<Hidden, "mend" | "product">): string => `${mend}\n${product.id}`;
+
+interface Props {
+  hidden: readonly Hidden[];
+  /** How many there are, named or not. */
+  count: number;
+  letGo: ReadonlySet<string>;
+  setLetGo(names: ReadonlySet<string>): void;
+}
+
+/** Cells that were set by hand and that the new file says otherwise: each mend stays, or is let go. */
+export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
+  if (hidden.length === 0) return null;
+  const every = hidden.every((one) => letGo.has(hiddenName(one)));
+  const flip = (names: readonly string[], on: boolean) => {
+    const next = new Set(letGo);
+    for (const name of names) on ? next.add(name) : next.delete(name);
+    setLetGo(next);
+  };
+  return (
+    <section aria-label="Mends that hide something newer">
+      <div className="mb-1 flex items-center gap-3">
+        <h2 className="flex-1 text-lg">
+          {count === 1 ? "One mend hides something newer" : `Mends hide ${count.toLocaleString("en")} newer values`}
+        </h2>
+        <button type="button" className="btn btn-sm bg-base-100" onClick={() => flip(hidden.map(hiddenName), !every)}>
+          {every ? "Keep all" : "Let all go"}
+        </button>
+      </div>
+      <p className="mb-1 text-[13px] text-quiet">
+        You set these by hand. Kept, they go on saying that; let go, they say what the new file says.
+      </p>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}
+      <ul tabIndex={0} className="max-h-64 divide-y divide-hair overflow-auto">
+        {hidden.map((one) => {
+          const { product, variant, field, was, is, shows } = one;
+          const name = hiddenName(one);
+          return (
+            <li key={name}>
+              <label className="flex items-baseline gap-3 py-1.5 text-[13px]">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-xs self-center"
+                  checked={letGo.has(name)}
+                  onChange={(event) => flip([name], event.target.checked)}
+                />
+                <span className="flex-1">
+                  <b className="font-semibold">{product.title}</b>
+                  {variant ? ` (${variant})` : ""}, {field}: the file said <Said text={was} /> and says{" "}
+                  <b>
+                    <Said text={is} />
+                  </b>
+                  ; your mend says{" "}
+                  <b>
+                    <Said text={shows} />
+                  </b>
+                </span>
+                <span className="text-quiet">{letGo.has(name) ? "is let go" : "Let go"}</span>
+              </label>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

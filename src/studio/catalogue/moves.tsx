@@ -1,0 +1,28 @@
+import type { Move } from "../../core/catalogue/compare.ts";
+
+/** What became what; with how many products where that is known. */
+export function Moves({ moves, more }: { moves: readonly (Move & { products?: number })[]; more: number }) {
+  return (
+    <>
+      {moves.map(({ was, is, products }, at) => (
+        <span key={`${was} ${is}`}>
+          {at > 0 ? "; " : ""}
+          <Said text={was} /> <span aria-hidden>→</span>
+          <span className="sr-only">became</span> <Said text={is} />
+          {products !== undefined && products > 1 ? (
+            <span className="text-quiet"> ({products.toLocaleString("en")})</span>
+          ) : null}
+        </span>
+      ))}
+      {more > 0 ? <span className="text-quiet">; and {more.toLocaleString("en")} more</span> : null}
+    </>
+  );
+}
+
+const longest = 60;
+
+/** What a cell says, or that it says nothing. */
+export function Said({ text }: { text: string }) {
+  if (text === "") return <i className="text-quiet">nothing</i>;
+  return <span title={text}>{text.length > longest ? `${text.slice(0, longest - 1)}…` : text}</span>;
+}

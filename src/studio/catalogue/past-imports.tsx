@@ -1,0 +1,53 @@
+import useSWR from "swr";
+import type { PastImport } from "../../core/wire/shop.ts";
+import { type ApiError, request, sendJson, shopPath } from "../api.ts";
+import { tried } from "../shell/tried.ts";
+
+const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
+
+/** Puts back what a file took the place of, and opens the shop anew: its mends and swatches are others then. */
+export const takeBack = (shop: string, id: number): Promise<boolean> =>
+  tried(
+    () => sendJson("POST", `${shopPath(shop)}/imports/${id}/take-back`, {}),
+    async () => location.assign(`/shops/${encodeURIComponent(shop)}/catalogue`),
+  );
+
+export const importsPath = (shop: string): string => `${shopPath(shop)}/imports`;
+
+/** Files that were brought in the last 30 days, each to be taken back. */
+export function PastImports({ shop }: { shop: string }) {
+  const { data: imports } = useSWR<PastImport[], ApiError>(importsPath(shop), request<PastImport[]>);
+  if (!imports || imports.length === 0) return null;
+  return (
+    <section aria-label="Files brought before" className="mx-auto w-full max-w-2xl px-6 pb-8">
+      <h2 className="text-lg">Brought before</h2>
+      <p className="mb-2 text-[13px] text-quiet">
+        Taking a file back brings the catalogue, mends and swatches as they were before it. Panels, pages and looks stay
+        as they are. Each can be taken back for 30 days.
+      </p>
+      <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
+        {imports.map(({ id, at, words, before, after }) => (
+          <li key={id} className="flex items-center gap-3 px-4 py-2">
+            <span className="min-w-0 flex-1">
+              <span className="block truncate" title={words}>
+                {words}
+              </span>
+              <span className="text-[13px] text-quiet tabular-nums">
+                {when.format(new Date(at))}, {before.toLocaleString("en")} products before, {after.toLocaleString("en")}{" "}
+                after
+              </span>
+            </span>
+            <button
+              type="button"
+              className="btn btn-sm"
+              aria-label={`Take back ${words}`}
+              onClick={() => void takeBack(shop, id)}
+            >
+              Take back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

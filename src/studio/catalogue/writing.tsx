@@ -1,0 +1,39 @@
+import type { DateOrder, DecimalMark, Separator } from "../../core/catalogue/reading-schema.ts";
+
+/** How cells are written, each way by an example or in words. */
+export const separatorNames: Record<Separator, string> = {
+  "|": "parted by |",
+  ";": "parted by ;",
+  ",": "parted by ,",
+  "/": "parted by /",
+  "": "one value a cell",
+};
+export const decimalNames: Record<DecimalMark, string> = { ".": "1234.50", ",": "1.234,50" };
+export const dateNames: Record<DateOrder, string> = { ymd: "2026-03-31", dmy: "31.03.2026", mdy: "03/31/2026" };
+
+interface Props {
+  label: string;
+  value: string;
+  /** Value that stands for what is usual. Default: the empty one */
+  none?: string;
+  usual: string;
+  names: Readonly<Record<string, string>>;
+  set(value: string): void;
+}
+
+/** A small choice among ways of reading, with what is usual first. */
+export function Pick({ label, value, none = "", usual, names, set }: Props) {
+  return (
+    <label className="flex items-center gap-2">
+      <span className="text-[13px] text-quiet">{label}</span>
+      <select className="select select-xs w-auto" value={value} onChange={(event) => set(event.target.value)}>
+        <option value={none}>{usual}</option>
+        {Object.entries(names).map(([name, words]) => (
+          <option key={name} value={name}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Selection } from "../../core/match/question.ts";
+
+/** What is chosen, as far as the selection itself says it. */
+export const choiceWords = ({ choices }: Selection): string =>
+  Object.values(choices)
+    .map((choice) =>
+      "options" in choice
+        ? choice.options.join(" or ")
+        : [choice.min, choice.max ?? choice.below]
+            .map((end) => (end === undefined ? "" : end.toPrecision(3)))
+            .join("–"),
+    )
+    .join(", ");

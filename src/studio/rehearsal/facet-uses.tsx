@@ -1,0 +1,87 @@
+import { proxy } from "comlink";
+import { useEffect, useMemo, useState } from "react";
+import type { Difference } from "../../core/rehearsal/compare.ts";
+import { summaryOf } from "../../core/rehearsal/summary.ts";
+import { percent } from "../shell/percent.ts";
+import { points, seconds, signed } from "./in-words.ts";
+import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
+
+/** What each facet is used for, and what leaving it out would do. */
+export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal }) {
+  const { walks, stage, order, running } = run;
+  const summary = useMemo(() => summaryOf(walks), [walks]);
+  const [without, setWithout] = useState<ReadonlyMap<string, readonly Difference[]>>(new Map());
+  useEffect(() => {
+    if (running || !stage) return;
+    let over = false;
+    setWithout(new Map());
+    service
+      .without(
+        order,
+        stage.facets,
+        proxy((row: string, differences: Difference[]) => {
+          if (!over) setWithout((now) => new Map([...now, [row, differences]]));
+        }),
+      )
+      .catch((error: Error) => console.error(error));
+    return () => {
+      over = true;
+    };
+  }, [running, stage, order, service]);
+  const uses = new Map(summary.uses.map((use) => [use.row, use]));
+  const n = walks.length;
+  const facets = [...(stage?.facets ?? [])].sort(
+    (a, b) => (uses.get(b.row)?.share ?? 0) - (uses.get(a.row)?.share ?? 0),
+  );
+  return (
+    <table className="table table-sm max-w-4xl">
+      <thead>
+        <tr>
+          <th scope="col">Facet</th>
+          <th scope="col" className="text-end">
+            Used by
+          </th>
+          <th scope="col" className="text-end">
+            Products before and after
+          </th>
+          <th scope="col" className="text-end">
+            Dead ends
+          </th>
+          <th scope="col">If it were left out</th>
+        </tr>
+      </thead>
+      <tbody className="tabular-nums">
+        {facets.map(({ row, title }) => {
+          const use = uses.get(row);
+          const known = without.get(row);
+          return (
+            <tr key={row}>
+              <th scope="row" className="font-medium">
+                {title}
+              </th>
+              <td className="text-end">{percent(Math.round((use?.share ?? 0) * n), n)}</td>
+              <td className="text-end">
+                {use && use.share > 0 ? `${Math.round(use.before)} → ${Math.round(use.after)}` : "–"}
+              </td>
+              <td className="text-end">{use && use.deadEnds > 0 ? percent(Math.round(use.deadEnds * n), n) : "–"}</td>
+              <td className={known ? "" : "text-quiet"}>{known ? costWords(known) : running ? "" : "…"}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** What leaving a facet out does, as far as it is not chance. */
+function costWords(differences: readonly Difference[]): string {
+  const arrived = differences.find(({ measure }) => measure === "arrived");
+  const time = differences.find(({ measure }) => measure === "seconds");
+  const words = [
+    ...(arrived?.differs
+      ? [`${points(Math.abs(arrived.mean))} ${arrived.mean < 0 ? "fewer" : "more"} find their product`]
+      : []),
+    ...(time?.differs && Math.abs(time.mean) >= 0.1 ? [`${signed(time.mean, seconds)} s for those who do`] : []),
+  ];
+  return words.join(", ") || "No difference that these shoppers show";
+}

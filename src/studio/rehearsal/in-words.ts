@@ -1,0 +1,15 @@
+/** What bands are called where pages are rehearsed on them. */
+export const bandNames = { wide: "Wide page", medium: "Medium page", slim: "Phone" } as const;
+
+/** Seconds as they are read, to a tenth below ten. */
+export const seconds = (value: number): string => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
+
+/** CSS px as they are read. */
+export const pixels = (px: number): string => Math.round(px).toLocaleString("en");
+
+/** A difference with its sign. */
+export const signed = (value: number, inWords: (value: number) => string): string =>
+  `${value < 0 ? "−" : "+"}${inWords(Math.abs(value))}`;
+
+/** A share in points of percent. */
+export const points = (share: number): string => `${(share * 100).toFixed(1)} points`;

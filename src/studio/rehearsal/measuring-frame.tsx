@@ -1,0 +1,66 @@
+import { useEffect, useRef } from "react";
+import type { Band } from "../../core/band/band.ts";
+import { firstScreens } from "../../core/band/first-screen.ts";
+import { type Measure, onScreen } from "../../core/finding/measure.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+
+interface Props {
+  shop: string;
+  address: string;
+  band: Band;
+  /** Panels that stand on the page. */
+  panels: readonly { readonly slug: string; readonly document: PanelDocument }[];
+  /** Told once, by panel, as far as they stand on this band. */
+  measured(measures: ReadonlyMap<string, Measure>): void;
+}
+
+/** After so many ms without a word from the page what is there is told: a panel that stands nowhere has no height. */
+const patience = 2500;
+
+/** The page out of sight, on which the rows of its panels are measured, one panel after the other. */
+export function MeasuringFrame({ shop, address, band, panels, measured }: Props) {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const screen = firstScreens[band];
+  useEffect(() => {
+    const measures = new Map<string, Measure>();
+    const left = [...panels];
+    let timer: ReturnType<typeof setTimeout>;
+    const next = () => {
+      clearTimeout(timer);
+      const [one] = left;
+      if (!one) return measured(measures);
+      const message: ToStage = { zt: "panel", slug: one.slug, panel: one.document };
+      frame.current?.contentWindow?.postMessage(message, location.origin);
+      timer = setTimeout(() => {
+        left.shift();
+        next();
+      }, patience);
+    };
+    const hear = ({ origin, source, data }: MessageEvent<FromStage>) => {
+      if (origin !== location.origin || source !== frame.current?.contentWindow) return;
+      if (data.zt === "ready") next();
+      else if (data.zt === "measured") {
+        const one = left.shift();
+        if (one) measures.set(one.slug, onScreen(data.measure, screen.height));
+        next();
+      }
+    };
+    addEventListener("message", hear);
+    timer = setTimeout(() => measured(measures), 4 * patience);
+    return () => {
+      clearTimeout(timer);
+      removeEventListener("message", hear);
+    };
+  }, [panels, measured, screen]);
+  return (
+    <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>
+      <iframe
+        ref={frame}
+        title={`Measured on ${band}`}
+        src={`/draft/${encodeURIComponent(shop)}${address}?stage`}
+        style={{ width: screen.width, height: screen.height }}
+      />
+    </div>
+  );
+}

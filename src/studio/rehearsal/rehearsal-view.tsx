@@ -1,0 +1,154 @@
+import { useEffect, useMemo, useState } from "react";
+import type { Band } from "../../core/band/band.ts";
+import type { Measure } from "../../core/finding/measure.ts";
+import { type Assumptions, usualAssumptions } from "../../core/rehearsal/assumptions.ts";
+import type { Weighing } from "../../core/rehearsal/shopper.ts";
+import { Alert } from "../shell/alert.tsx";
+import { Commands } from "../shell/commands.tsx";
+import { useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
+import { Strip } from "../shell/strip.tsx";
+import { shopViews } from "../shell/views.ts";
+import { AssumptionList } from "./assumption-list.tsx";
+import { BandFigures } from "./band-figures.tsx";
+import { MeasuringFrame } from "./measuring-frame.tsx";
+import type { Order } from "./rehearsal.worker.ts";
+import { RehearsalDetail } from "./rehearsal-detail.tsx";
+import { RehearsalForm } from "./rehearsal-form.tsx";
+import { mostOf, type SpreadName } from "./spread-chart.tsx";
+import { dataOf, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
+
+/** The bands that stand side by side. */
+export const rehearsedBands = ["wide", "slim"] as const satisfies Band[];
+export type RehearsedBand = (typeof rehearsedBands)[number];
+
+/** What is asked of a rehearsal, beside the state of the shop. */
+export interface Wishes {
+  address: string;
+  shoppers: number;
+  seed: number;
+  weighing: Weighing;
+}
+
+/** By band, how high the rows of the standing panels are, and of which state of them. */
+type Measured = Partial<Record<RehearsedBand, { of: unknown; found: ReadonlyMap<string, Measure> }>>;
+
+/** Trial shoppers are sent through a page, on the wide page and the phone side by side. */
+export function RehearsalView() {
+  const { shop, engine, desk } = useOpenShop();
+  const { data: stand, error } = useStand(shop.slug, "draft");
+  const pages = usePages((document) => document);
+  const [wishes, setWishes] = useState<Wishes>({ address: "/", shoppers: 2000, seed: 1, weighing: "even" });
+  const [assumptions, setAssumptions] = useAssumptions(shop.slug);
+  const [band, setBand] = useState<RehearsedBand>("wide");
+  const [measure, showMeasure] = useState<SpreadName>("seconds");
+  const workers = { wide: useWorker(), slim: useWorker() };
+  const { address } = wishes;
+  const page = useAsked(
+    () => desk.page(address, stand?.pages ?? pages, stand?.panels[0]?.slug),
+    `${address} ${stand?.panels.length} ${JSON.stringify(stand?.pages.layouts)}`,
+  );
+  const standing = useMemo(
+    () => stand?.panels.filter(({ slug }) => page?.layout.panels.some(({ panel }) => panel === slug)) ?? [],
+    [stand, page],
+  );
+  const [measures, setMeasures] = useState<Measured>({});
+  const told = useMemo(() => {
+    const on = (one: RehearsedBand) => (found: ReadonlyMap<string, Measure>) =>
+      setMeasures((now) => ({ ...now, [one]: { of: standing, found } }));
+    return { wide: on("wide"), slim: on("slim") };
+  }, [standing]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new engine is a new state of the catalogue
+  const orders = useMemo(() => {
+    const orderOn = (on: RehearsedBand): Order | undefined => {
+      const measured = measures[on];
+      if (!stand || measured?.of !== standing || standing.length === 0) return undefined;
+      return { data: dataOf(shop.slug, "draft"), stand, band: on, measures: measured.found, assumptions, ...wishes };
+    };
+    return { wide: orderOn("wide"), slim: orderOn("slim") };
+  }, [stand, standing, measures, shop.slug, wishes, assumptions, engine]);
+  const runs = { wide: useRun(workers.wide, orders.wide), slim: useRun(workers.slim, orders.slim) };
+  const stops = { wide: useStop(workers.wide), slim: useStop(workers.slim) };
+  const running = runs.wide?.running || runs.slim?.running;
+  const trouble = error?.message ?? runs.wide?.trouble ?? runs.slim?.trouble;
+  const end = Math.max(...rehearsedBands.map((one) => mostOf(runs[one]?.walks ?? [], measure)));
+  const [run, worker] = [runs[band], workers[band]];
+  return (
+    <div className="flex h-full flex-col">
+      <Strip views={shopViews(shop.slug)} />
+      <main className="flex min-h-0 flex-1">
+        <section
+          aria-label="What is rehearsed"
+          className="flex w-[300px] flex-none flex-col gap-4 overflow-y-auto border-e border-hair p-4"
+        >
+          <h1 className="text-2xl">Rehearsal</h1>
+          <RehearsalForm
+            wishes={wishes}
+            change={setWishes}
+            readVisits={async (text, columns) => {
+              if (!workers.wide) throw new Error("The worker is not there yet.");
+              return workers.wide.visits(dataOf(shop.slug, "draft"), text, columns);
+            }}
+            know={(shares) => setAssumptions({ ...assumptions, knows: { ...assumptions.knows, ...shares } })}
+            running={running === true}
+            stop={() => {
+              stops.wide();
+              stops.slim();
+            }}
+          />
+          <AssumptionList assumptions={assumptions} change={setAssumptions} facets={runs.wide?.stage?.facets ?? []} />
+        </section>
+        <div className="flex min-w-0 flex-1 flex-col overflow-y-auto">
+          {page && stand && standing.length === 0 ? (
+            <p className="p-4 text-quiet">No panel stands on this page. Place one under Pages.</p>
+          ) : null}
+          {trouble ? <Alert text={trouble} /> : null}
+          <div className="grid grid-cols-2 gap-px border-b border-hair bg-hair">
+            {rehearsedBands.map((one) => (
+              <BandFigures
+                key={one}
+                band={one}
+                run={runs[one]}
+                chosen={one === band}
+                choose={() => setBand(one)}
+                measure={measure}
+                end={end}
+                showMeasure={showMeasure}
+              />
+            ))}
+          </div>
+          {run && worker ? <RehearsalDetail key={band} shop={shop.slug} run={run} service={worker} /> : null}
+        </div>
+      </main>
+      {standing.length > 0
+        ? rehearsedBands.map((one) => (
+            <MeasuringFrame
+              key={`${one} ${address}`}
+              shop={shop.slug}
+              address={address}
+              band={one}
+              panels={standing}
+              measured={told[one]}
+            />
+          ))
+        : null}
+      <Commands stores={[]} />
+    </div>
+  );
+}
+
+const keptAt = (shop: string): string => `rehearsal ${shop}`;
+
+/** What is taken for granted, kept in this browser by shop. */
+function useAssumptions(shop: string): [Assumptions, (next: Assumptions) => void] {
+  const [assumptions, setAssumptions] = useState<Assumptions>(() => {
+    try {
+      return { ...usualAssumptions, ...JSON.parse(localStorage.getItem(keptAt(shop)) ?? "{}") };
+    } catch {
+      return usualAssumptions;
+    }
+  });
+  useEffect(() => {
+    localStorage.setItem(keptAt(shop), JSON.stringify(assumptions));
+  }, [shop, assumptions]);
+  return [assumptions, setAssumptions];
+}

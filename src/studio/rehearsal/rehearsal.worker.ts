@@ -1,0 +1,209 @@
+import { expose } from "comlink";
+import { LRUCache } from "lru-cache";
+import type { Band } from "../../core/band/band.ts";
+import { decodeCatalogue } from "../../core/catalogue/binary.ts";
+import { readCsv } from "../../core/catalogue/csv.ts";
+import { edited } from "../../core/document/edit.ts";
+import { LocalFacts } from "../../core/facts/local-facts.ts";
+import type { Measure } from "../../core/finding/measure.ts";
+import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { removeRow } from "../../core/panel/edit.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { rowTitle } from "../../core/panel/row-title.ts";
+import { type Assumptions, assumed } from "../../core/rehearsal/assumptions.ts";
+import { compareWalks, type Difference } from "../../core/rehearsal/compare.ts";
+import { offeredBy, pageScene } from "../../core/rehearsal/page-scene.ts";
+import { type Proposal, propose } from "../../core/rehearsal/propose.ts";
+import { rehearse, rehearsed } from "../../core/rehearsal/rehearse.ts";
+import type { Scene } from "../../core/rehearsal/scene.ts";
+import type { Weighing } from "../../core/rehearsal/shopper.ts";
+import { fewestMoves } from "../../core/rehearsal/summary.ts";
+import {
+  type ChosenFields,
+  countChoices,
+  countVisits,
+  guessChoiceColumns,
+  guessColumns,
+  type VisitColumns,
+  type Visits,
+} from "../../core/rehearsal/visits.ts";
+import type { Walk } from "../../core/rehearsal/walk.ts";
+import type { ShopStand } from "../../core/wire/shop-stand.ts";
+
+/** What is rehearsed, and with whom. */
+export interface Order {
+  /** Address of the catalogue in binary form. */
+  data: string;
+  stand: ShopStand;
+  address: string;
+  band: Band;
+  /** By panel, what a browser has measured on the band. */
+  measures: ReadonlyMap<string, Measure>;
+  shoppers: number;
+  seed: number;
+  weighing: Weighing;
+  assumptions: Assumptions;
+}
+
+/** A facet of the page that is rehearsed. */
+export interface RehearsedFacet {
+  row: string;
+  panel: string;
+  title: string;
+  field: string;
+}
+
+/** What there is to say of a page before anybody is sent. */
+export interface Stage {
+  facets: RehearsedFacet[];
+  products: number;
+  /** See {@link fewestMoves}. */
+  fewest: number;
+}
+
+/** A list of real visits as it was read. */
+export type VisitsRead =
+  | { header: string[]; columns: VisitColumns; visits: Visits; choices?: undefined }
+  | { choices: ChosenFields };
+
+/** Catalogues that are kept: the draft's and those of editions that it is compared with. */
+const catalogues = new LRUCache<string, Promise<LocalFacts>>({ max: 3 });
+let turn = 0;
+
+/** Lets messages in: a stop comes while shoppers are on their way. */
+const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
+
+function factsAt(data: string): Promise<LocalFacts> {
+  const known = catalogues.get(data);
+  if (known) return known;
+  const facts = (async () => {
+    const response = await fetch(data);
+    if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);
+    return new LocalFacts(new CatalogueIndex(decodeCatalogue(new Uint8Array(await response.arrayBuffer()))));
+  })();
+  catalogues.set(data, facts);
+  facts.catch(() => catalogues.delete(data));
+  return facts;
+}
+
+function sceneFor(facts: LocalFacts, order: Order, changed?: { slug: string; document: PanelDocument }): Scene {
+  const { stand, address, band, measures } = order;
+  const panels = new Map(
+    stand.panels.map(({ slug, document }) => [slug, slug === changed?.slug ? changed.document : document]),
+  );
+  // What was measured holds for the panel as it is; a changed one is estimated throughout, and so is what it is compared with.
+  const scene = pageScene(facts, address, stand.pages, panels, band, changed ? new Map() : measures);
+  if (!scene) throw new Error(`There is no page ${address}.`);
+  return scene;
+}
+
+const withOf = ({ shoppers, seed, weighing, assumptions }: Order) => ({ shoppers, seed, weighing, assumptions });
+
+/** Sends trial shoppers, away from the page. Whatever is begun ends what was under way. */
+const service = {
+  stop(): void {
+    turn++;
+  },
+
+  async open(order: Order): Promise<Stage> {
+    const facts = await factsAt(order.data);
+    const scene = sceneFor(facts, order);
+    const { first } = assumed(order.assumptions);
+    return {
+      facets: scene.facets.map(({ row, panel }) => ({
+        row: row.id,
+        panel,
+        title: rowTitle(row, (key) => facts.index.field(key)),
+        field: row.field,
+      })),
+      products: facts.engine.page(scene.within).outOf,
+      fewest: fewestMoves(facts.engine, scene, first),
+    };
+  },
+
+  /** Reads a list of real visits. @throws Error where no column names products */
+  async visits(data: string, text: string, chosen?: VisitColumns): Promise<VisitsRead> {
+    const { catalogue } = (await factsAt(data)).index;
+    const { header, records } = readCsv(text);
+    const rows = records.map(({ cells }) => cells);
+    const columns = chosen ?? guessColumns(catalogue, header, rows);
+    const choices = chosen ? undefined : guessChoiceColumns(catalogue, header, rows);
+    // Where every row names a field, that a value is called like a product too is chance.
+    if (choices) return { choices: countChoices(catalogue, rows, choices) };
+    if (!columns)
+      throw new Error(
+        "No column of this file names products or facets of the catalogue. It needs ids, SKUs, titles or addresses of products, or names of fields.",
+      );
+    return { header: [...header], columns, visits: countVisits(catalogue, rows, columns) };
+  },
+
+  /** @param tell hears of walks as they come */
+  async run(order: Order, tell: (walks: Walk[]) => unknown): Promise<void> {
+    const mine = ++turn;
+    const facts = await factsAt(order.data);
+    for (const walks of rehearse(facts.engine, sceneFor(facts, order), withOf(order))) {
+      if (mine !== turn) return;
+      // Told before the next are sent, so that none is missing when all are.
+      await tell(walks);
+    }
+  },
+
+  /** What leaving each of some facets out would do. @param tell hears of one facet after the other */
+  async without(
+    order: Order,
+    facets: readonly RehearsedFacet[],
+    tell: (row: string, differences: Difference[]) => void,
+  ): Promise<void> {
+    const mine = turn;
+    const facts = await factsAt(order.data);
+    const documents = new Map(order.stand.panels.map(({ slug, document }) => [slug, document]));
+    const estimated = { ...order, measures: new Map() };
+    const base = rehearsed(facts.engine, sceneFor(facts, estimated), withOf(order));
+    for (const { row, panel, title } of facets) {
+      await breathe();
+      const document = documents.get(panel);
+      if (mine !== turn) return;
+      if (!document) continue;
+      const scene = sceneFor(facts, estimated, { slug: panel, document: edited(document, removeRow(row, title)) });
+      tell(row, compareWalks(base, rehearsed(facts.engine, scene, withOf(order))));
+    }
+  },
+
+  /** The second less the first, with the same shoppers. Heights are estimated in both alike. */
+  async compare(before: Order, after: Order): Promise<Difference[]> {
+    const [one, other] = [await factsAt(before.data), await factsAt(after.data)];
+    const walks = (facts: LocalFacts, order: Order) =>
+      rehearsed(facts.engine, sceneFor(facts, { ...order, measures: new Map() }), withOf(order));
+    return compareWalks(walks(one, before), walks(other, after));
+  },
+
+  /** Changes of a panel that do better. @param tell hears how far it is, from 0 to 1 */
+  async propose(order: Order, slug: string, tell: (share: number) => void): Promise<Proposal[]> {
+    const mine = turn;
+    const facts = await factsAt(order.data);
+    const panel = order.stand.panels.find((one) => one.slug === slug)?.document;
+    if (!panel) return [];
+    const titles = new Map(
+      sceneFor(facts, order).facets.map(({ row }) => [row.id, rowTitle(row, (key) => facts.index.field(key))]),
+    );
+    const search = propose(panel, {
+      optionsOf: offeredBy(facts, panel.rows, order.band, sceneFor(facts, order).within),
+      band: order.band,
+      seed: order.seed,
+      mostSeconds: assumed(order.assumptions).mostSeconds,
+      titleOf: (row) => titles.get(row) ?? row,
+      profileOf: (field) => facts.profile(field),
+      run: (document, shoppers, seed) =>
+        rehearsed(facts.engine, sceneFor(facts, order, { slug, document }), { ...withOf(order), shoppers, seed }),
+    });
+    for (;;) {
+      const step = search.next();
+      if (step.done) return step.value;
+      if (mine !== turn) return [];
+      tell(step.value);
+      await breathe();
+    }
+  },
+};
+export type RehearsalService = typeof service;
+expose(service);

@@ -1,0 +1,84 @@
+import { proxy, type Remote, wrap } from "comlink";
+import { useCallback, useEffect, useRef, useState } from "react";
+import useSWR from "swr";
+import type { Walk } from "../../core/rehearsal/walk.ts";
+import type { ShopStand } from "../../core/wire/shop-stand.ts";
+import { type ApiError, request, shopPath } from "../api.ts";
+import type { State } from "../editions/use-editions.ts";
+import type { Order, RehearsalService, Stage } from "./rehearsal.worker.ts";
+
+export type RemoteRehearsal = Remote<RehearsalService>;
+
+/** A worker that sends shoppers, as long as the view is open. */
+export function useWorker(): RemoteRehearsal | undefined {
+  const [service, setService] = useState<RemoteRehearsal>();
+  useEffect(() => {
+    const worker = new Worker(new URL("./rehearsal.worker.ts", import.meta.url), { type: "module" });
+    const remote = wrap<RehearsalService>(worker);
+    setService(() => remote);
+    return () => worker.terminate();
+  }, []);
+  return service;
+}
+
+/** Pages and panels of a state of the shop, read anew whenever the view is opened. */
+export const useStand = (shop: string, of: State | undefined) =>
+  useSWR<ShopStand, ApiError>(of === undefined ? null : `${shopPath(shop)}/stand?of=${of}`, request<ShopStand>, {
+    revalidateOnMount: true,
+    // Whoever comes from the bench has changed something a moment ago.
+    dedupingInterval: 0,
+    revalidateOnFocus: false,
+  });
+
+/** Where the catalogue of a state of the shop is, in binary form. */
+export const dataOf = (shop: string, of: State): string =>
+  `/api${shopPath(shop)}/data?text${of === "draft" ? "" : `&edition=${of}`}`;
+
+/** A rehearsal under way or done. */
+export interface Run {
+  order: Order;
+  stage: Stage | undefined;
+  walks: readonly Walk[];
+  running: boolean;
+  trouble: string | undefined;
+}
+
+/** Figures are drawn anew at most so often, in ms. */
+const beat = 200;
+
+/** Runs an order whenever it is another; figures come as they firm up. */
+export function useRun(service: RemoteRehearsal | undefined, order: Order | undefined): Run | undefined {
+  const [run, setRun] = useState<Run>();
+  const walks = useRef<Walk[]>([]);
+  useEffect(() => {
+    if (!service || !order) return;
+    let over = false;
+    walks.current = [];
+    setRun({ order, stage: undefined, walks: [], running: true, trouble: undefined });
+    const put = (change: Partial<Run>) => over || setRun((now) => now && { ...now, ...change });
+    const timer = setInterval(() => put({ walks: [...walks.current] }), beat);
+    const work = async () => {
+      put({ stage: await service.open(order) });
+      await service.run(
+        order,
+        proxy((some: Walk[]) => {
+          if (!over) walks.current.push(...some);
+        }),
+      );
+      put({ walks: [...walks.current], running: false });
+    };
+    work()
+      .catch((error: Error) => put({ running: false, trouble: error.message }))
+      .finally(() => clearInterval(timer));
+    return () => {
+      over = true;
+      clearInterval(timer);
+    };
+  }, [service, order]);
+  return run;
+}
+
+/** Ends what is under way; what has come so far stays. */
+export function useStop(service: RemoteRehearsal | undefined): () => void {
+  return useCallback(() => void service?.stop(), [service]);
+}

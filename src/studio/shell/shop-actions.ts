@@ -1,0 +1,35 @@
+import type { NavigateFunction } from "react-router";
+import { isFacetable, isNumeric } from "../../core/catalogue/field.ts";
+import { shopPath } from "../api.ts";
+import type { Action } from "./commands.tsx";
+import type { OpenShop } from "./shop-context.ts";
+
+/** Where anything of a shop can be gone to by its name, from whichever view. */
+export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunction): Action[] {
+  const base = `/shops/${encodeURIComponent(shop.slug)}`;
+  const go = (name: string, to: string): Action => ({ name, run: () => navigate(base + to) });
+  const fields = profiles.map(({ field }) => field);
+  const download = (name: string, file: string): Action => ({
+    name,
+    run: () => location.assign(`/api${shopPath(shop.slug)}/${file}`),
+  });
+  return [
+    ...shop.panels.map(({ slug, name }) => go(`Open the panel ${name}`, `/bench/${encodeURIComponent(slug)}`)),
+    ...shop.looks.map(({ slug, name }) => go(`Open the look ${name}`, `/look/${encodeURIComponent(slug)}`)),
+    ...fields.map(({ key, name }) =>
+      go(`Field ${name} in the catalogue`, `/catalogue?field=${encodeURIComponent(key)}`),
+    ),
+    ...fields
+      .filter((field) => isFacetable(field) && !isNumeric(field))
+      .map(({ key, name }) => go(`Swatches of ${name}`, `/swatches/${encodeURIComponent(key)}`)),
+    go("Products of the catalogue", "/catalogue/products"),
+    go("Mends over the catalogue", "/catalogue/mends"),
+    go("Bring a newer catalogue file", "/catalogue/import"),
+    go("Send trial shoppers through a page", "/rehearsal"),
+    go("Publish an edition", "/editions"),
+    download("Download the catalogue as CSV", "catalogue.csv"),
+    download("Download the catalogue as JSON-LD", "catalogue.jsonld"),
+    download("Download the swatches as CSV", "swatches.csv"),
+    download("Download the swatches with pictures", "swatches.zip"),
+  ];
+}

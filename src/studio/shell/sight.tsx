@@ -1,0 +1,53 @@
+import type { CSSProperties } from "react";
+import type { Vision } from "../../core/swatch/measure.ts";
+import { visionMatrices } from "../../core/swatch/vision-matrices.ts";
+
+/** What each way of seeing colours is called. */
+export const visionNames: Record<Vision, string> = {
+  usual: "as usual",
+  protan: "without red",
+  deutan: "without green",
+  tritan: "without blue",
+};
+
+/** Filters by which anything is seen as with a deficiency; once on the page. */
+export const SightFilters = () => (
+  <svg width="0" height="0" className="absolute" aria-hidden>
+    {Object.entries(visionMatrices).map(([name, matrix]) => (
+      <filter key={name} id={`seen-${name}`} colorInterpolationFilters="linearRGB">
+        <feColorMatrix
+          values={[0, 3, 6]
+            .map((at) => `${matrix.slice(at, at + 3).join(" ")} 0 0`)
+            .concat("0 0 0 1 0")
+            .join(" ")}
+        />
+      </filter>
+    ))}
+  </svg>
+);
+
+/** Lets something be seen as with a deficiency; a {@link SightFilters} must be on the page. */
+export const seenAs = (sight: Vision): CSSProperties => (sight === "usual" ? {} : { filter: `url(#seen-${sight})` });
+
+/** Chooses how colours are seen. */
+export function SightChoice({ sight, set }: { sight: Vision; set(sight: Vision): void }) {
+  return (
+    <label className="flex items-center gap-1 text-quiet">
+      Seen
+      <select
+        className="select select-xs w-32"
+        value={sight}
+        onChange={(event) => {
+          const chosen = event.target.value;
+          if (chosen in visionNames) set(chosen as Vision);
+        }}
+      >
+        {Object.entries(visionNames).map(([name, words]) => (
+          <option key={name} value={name}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,144 @@
+import { expect, test } from "@playwright/test";
+import { expectAccessible } from "./axe.ts";
+import { newShop, openBench, origin } from "./bench.ts";
+
+test("a field gets another name, level and unit as a mend, which holds on the bench and is taken back", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Described anew");
+  await page.goto(`/shops/${shop}/catalogue?field=mature-height`);
+  const reading = page.getByRole("region", { name: "How Mature height is read" });
+  await reading.getByRole("textbox", { name: "Unit of Mature height" }).fill("cm");
+  await reading.getByRole("textbox", { name: "Unit of Mature height" }).press("Enter");
+  await expect(page.getByRole("region", { name: "What to know about Mature height" })).toContainText("240 cm");
+  await reading.getByRole("textbox", { name: "What Mature height is called" }).fill("Height at ten years");
+  await reading.getByRole("textbox", { name: "What Mature height is called" }).press("Enter");
+  const renamed = page.getByRole("region", { name: "How Height at ten years is read" });
+  await expect(renamed).toBeVisible();
+  await expectAccessible(page);
+  await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
+  // With its unit the field leaves the tool, and both stand on the shop's page.
+  const csv = await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text();
+  expect(csv).toContain("Height at ten years");
+  expect(csv).toMatch(/,\d+ cm,/);
+  await page.goto(`/shops/${shop}/catalogue/mends`);
+  await expect(page.getByRole("list", { name: "Mends" })).toContainText(
+    "Mature height: called “Height at ten years”, in cm".replace("Mature height", "Height at ten years"),
+  );
+  await page.goto(`/shops/${shop}/catalogue?field=mature-height`);
+  await renamed.getByRole("button", { name: "As the file has it" }).click();
+  await expect(reading).toBeVisible();
+});
+
+test("a cell takes what its field can hold, and says why it does not", async ({ page }) => {
+  const shop = await newShop(page.request, "Held cells");
+  await page.goto(`/shops/${shop}/catalogue/products`);
+  const cell = page.getByRole("button", { name: /^Price: 12\.25\. Edit/ }).first();
+  await cell.press("Enter");
+  const input = page.getByRole("textbox", { name: /^Price of LM001/ });
+  await input.fill("cheap");
+  await input.press("Enter");
+  await expect(page.getByRole("alert")).toHaveText("“cheap” is no number. Price holds numbers, such as 12.50.");
+  await expect(input).toHaveValue("cheap");
+  await expectAccessible(page);
+  await input.fill("13,75");
+  await input.press("Enter");
+  await expect(page.getByRole("button", { name: /^Price: 13\.75\. Edit/ })).toBeVisible();
+});
+
+test("the bench is found as it was left, and any setting by its words", async ({ page }) => {
+  const shop = await newShop(page.request, "Left and found");
+  const bench = await openBench(page, true, shop);
+  await bench.addFacet("Light");
+  await page.getByRole("button", { name: "Settings of Light" }).click();
+  await page.getByRole("button", { name: "Phone", exact: true }).click();
+  await bench.saved();
+  await page.goto(`/shops/${shop}`);
+  await page.getByRole("link", { name: "Bench" }).click();
+  await expect(page).toHaveURL(new RegExp(`/bench/${bench.slug}$`));
+  await expect(page.getByRole("button", { name: "Phone", exact: true })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByRole("button", { name: "Settings of Light" })).toHaveAttribute("aria-expanded", "true");
+  // Misspelt, and in another order.
+  await page.keyboard.press("Control+k");
+  await page.getByRole("combobox").fill("colums light");
+  await expect(page.getByRole("option").first()).toHaveText("Light: columns");
+  await page.keyboard.press("Enter");
+  await expect(page.locator(":focus")).toHaveAttribute("aria-label", /^Columns/);
+  await page.keyboard.press("Control+k");
+  await page.getByRole("combobox").fill("swatches flower");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/swatches\/flower-colour$/);
+});
+
+test("options are picked by how frequent they are, put at a number, and moved by keys that are held", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "In order");
+  const bench = await openBench(page, true, shop);
+  await bench.addFacet("Brand");
+  await page.getByRole("button", { name: "Settings of Brand" }).click();
+  await page.getByRole("tab", { name: "options" }).click();
+  const names = () => bench.wide.locator(".zt-options .zt-name").allTextContents();
+  await expect.poll(async () => (await names()).length).toBe(6);
+  const [first = "", second = "", third = ""] = await names();
+  await page.getByText("only picked", { exact: true }).click();
+  await page.getByRole("spinbutton", { name: "How many of the most frequent" }).fill("3");
+  await page.getByRole("button", { name: "The 3 most frequent" }).click();
+  await expect.poll(names).toEqual([first, second, third]);
+  await page.getByRole("textbox", { name: `Place of ${third}` }).fill("1");
+  await page.getByRole("textbox", { name: `Place of ${third}` }).press("Enter");
+  await expect.poll(names).toEqual([third, first, second]);
+  await page.getByRole("button", { name: `Move ${third}`, exact: true }).focus();
+  await page.keyboard.press("Alt+ArrowDown");
+  await page.keyboard.press("Alt+ArrowDown");
+  await expect.poll(names).toEqual([first, second, third]);
+  await expectAccessible(page);
+  // One line of history for a run of the same step.
+  await page.getByRole("button", { name: "History" }).click();
+  await expect(page.getByRole("list", { name: "Steps" })).toContainText(`move ${third} to place 3 3 times`);
+});
+
+test("a swatch list is taken out and in again with its pictures, and is the same book", async ({ page }) => {
+  const shop = await newShop(page.request, "Out and in");
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 8 8"><rect width="8" height="8" fill="#e2571e"/></svg>';
+  const { path } = await (
+    await page.request.post(`/api/shops/${shop}/pictures`, {
+      headers: origin,
+      multipart: { file: { name: "e.svg", mimeType: "image/svg+xml", buffer: Buffer.from(svg) } },
+    })
+  ).json();
+  const address = `/api/shops/${shop}/documents/swatches`;
+  const { document: empty } = await (await page.request.get(address)).json();
+  const book = {
+    ...empty,
+    shared: {
+      ember: { picture: path, alt: "Glowing" },
+      cream: { colours: ["#f6ecd2", "#ffffff"], drawing: "stripes" },
+    },
+  };
+  const put = async (document: unknown) => {
+    const { version } = await (await page.request.get(address)).json();
+    expect((await page.request.put(address, { data: { version, document }, headers: origin })).status()).toBe(200);
+  };
+  await put(book);
+  const zip = await (await page.request.get(`/api/shops/${shop}/swatches.zip`)).body();
+  await put(empty);
+  await page.goto(`/shops/${shop}/swatches/flower-colour`);
+  await page.getByRole("button", { name: "Paste a list" }).click();
+  await page
+    .getByLabel("List of colours", { exact: true })
+    .and(page.locator("input"))
+    .setInputFiles({ name: "swatches.zip", mimeType: "application/zip", buffer: zip });
+  await expect(page.getByRole("row", { name: /^Ember / })).toContainText("its picture");
+  await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
+  expect((await (await page.request.get(address)).json()).document).toEqual(book);
+  // Lines as people write them.
+  await page.getByRole("button", { name: "Paste a list" }).click();
+  await page.getByRole("textbox", { name: /One value a line/ }).fill("Moonlit #d3d9e2\nViolet: #6b3fa0");
+  await page.getByRole("button", { name: "Take them" }).click();
+  await expect(page.getByRole("textbox", { name: "Colours of Moonlit", exact: true })).toHaveValue("#d3d9e2");
+  await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("#6b3fa0");
+  await page.getByRole("combobox", { name: "Seen" }).selectOption("deutan");
+  await expect(page.getByRole("region", { name: "Values" })).toHaveCSS("filter", /seen-deutan/);
+});
