@@ -1,8 +1,10 @@
 /** `npm run bench`: builds what is missing, then measures. */
+import { ensureBrowser } from "./browser.mjs";
 import { ensureBuilt } from "./build.mjs";
 import { ensurePackages, run } from "./install.mjs";
 
 ensurePackages();
+ensureBrowser();
 ensureBuilt();
 process.exitCode = run(process.execPath, [
   "--expose-gc",

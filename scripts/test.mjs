@@ -2,11 +2,11 @@
  * `npm test`: lint, types, unit tests and end-to-end tests; the last line adds up the runners' own reports.
  * `npm run test:unit -- NAME` and `npm run test:e2e -- NAME` run one of the two, with what the runner itself takes.
  */
-import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
+import { ensureBrowser } from "./browser.mjs";
 import { ensureBuilt } from "./build.mjs";
-import { ensurePackages, root, run, stop } from "./install.mjs";
+import { ensurePackages, root, run } from "./install.mjs";
 
 const [part, ...args] = process.argv.slice(2);
 ensurePackages();
@@ -63,17 +63,4 @@ function section(name) {
 /** @param {string} file */
 function readReport(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : undefined;
-}
-
-/** Debian's Chromium; installed when it is missing and this account may install packages. */
-function ensureBrowser() {
-  if (spawnSync("chromium", ["--version"]).status === 0) return;
-  const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
-  if (!may) stop("The tests need Chromium as “chromium”. Install it, on Debian: sudo apt-get install chromium");
-  console.log("Chromium is missing. Installing the packages chromium and fonts-dejavu-core with apt-get …");
-  const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
-  /** @param {string[]} words */
-  const apt = (...words) => run("apt-get", words, { env, stdio: ["ignore", "ignore", "inherit"] });
-  if (!apt("update") || !apt("install", "-y", "--no-install-recommends", "chromium", "fonts-dejavu-core"))
-    stop("Chromium could not be installed. Install it by hand and run the tests again.");
 }

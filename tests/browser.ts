@@ -1,11 +1,12 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { findBrowser } from "../scripts/browser.mjs";
 import { startServer } from "./server.ts";
 
 /** How Debian's Chromium is started everywhere in this project. */
 export const launch = {
-  executablePath: "/usr/bin/chromium",
+  executablePath: findBrowser() ?? "chromium",
   args: [
     "--no-sandbox",
     "--disable-gpu",

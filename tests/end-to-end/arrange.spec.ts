@@ -3,6 +3,7 @@ import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, openBench, origin } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 const rowsOf = (list: import("@playwright/test").Locator) =>
   list.locator("> li").evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.row));
@@ -90,7 +91,7 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
   const scripts: string[] = [];
   page.on("request", (request) => scripts.push(request.url()));
   await page.goto(`/draft/${shop}/collections/gifts`);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   expect(scripts.some((address) => /stage|arrange/.test(address))).toBe(false);
   await expect(page.locator("[data-arranging], .zt-arrange")).toHaveCount(0);
 });

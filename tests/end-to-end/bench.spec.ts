@@ -1,6 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, openBench } from "./bench.ts";
+import { answered } from "./shop-page.ts";
 
 test("a facet is built on the bench, works in both frames, and is there after a reload", async ({ page }) => {
   const bench = await openBench(page);
@@ -9,6 +10,7 @@ test("a facet is built on the bench, works in both frames, and is there after a 
 
   // Chosen in the wide frame, it holds in the phone too.
   await bench.wide.getByRole("checkbox", { name: /H4 hardy/ }).check();
+  await answered(bench.wide);
   const total = (await bench.wide.getByRole("status").textContent()) ?? "";
   expect(total).toMatch(/^\d+ products of 240$/);
   await expect(bench.phone.getByRole("status")).toHaveText(total);

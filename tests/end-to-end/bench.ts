@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { type APIRequestContext, expect, type FrameLocator, type Page } from "@playwright/test";
 import type { ShopDocument } from "../../src/core/shop/shop-schema.ts";
+import { awake } from "./shop-page.ts";
 
 export const demoShop = "larkmoss-nursery";
 /** What a browser says of where a request comes from. */
@@ -77,7 +78,7 @@ export async function openBench(page: Page, empty = false, shop = demoShop): Pro
       await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
     },
   };
-  await expect(bench.wide.locator("html[data-ready]")).toBeAttached();
-  await expect(bench.phone.locator("html[data-ready]")).toBeAttached();
+  await awake(bench.wide);
+  await awake(bench.phone);
   return bench;
 }

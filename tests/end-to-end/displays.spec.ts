@@ -4,6 +4,7 @@ import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin, saveShop } from "./bench.ts";
 import { heard, heardTable } from "./heard.ts";
+import { awake } from "./shop-page.ts";
 
 const panels = `/api/shops/${demoShop}/documents/panel`;
 
@@ -143,7 +144,7 @@ for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][])
     const [wide, phone] = ['iframe[title^="Wide page"]', 'iframe[title^="Phone"]'].map((frame) =>
       page.frameLocator(frame),
     );
-    for (const frame of [wide, phone]) await expect(frame.locator("html[data-ready]")).toBeAttached();
+    for (const frame of [wide, phone]) await awake(frame);
     const facet = (frame: FrameLocator) => frame.locator('.zt-facet[data-row="f"]');
     const accessible = async () => {
       for (const frame of page.frames())
@@ -210,7 +211,7 @@ test("faded options and right-to-left pages hold for axe as well", async ({ page
     await page.request.post(`/api/shops/${shop}/documents/panel`, { data: { document }, headers: origin })
   ).json();
   await page.goto(`/draft/${shop}/?panel=${slug}&price.min=300&lang=ar`);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   await expect(page.locator("html")).toHaveAttribute("dir", "rtl");
   await expect(page.getByRole("button", { name: "واجهة 0" })).toBeVisible();
   expect(await page.locator("[data-faded]").count()).toBeGreaterThan(10);

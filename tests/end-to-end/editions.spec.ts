@@ -4,6 +4,7 @@ import { unzipSync } from "fflate";
 import { unzipFolder, zipFolder } from "../../src/core/folder/zip.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 interface Row {
   id: string;
@@ -23,7 +24,7 @@ const publish = async (page: Page, shop: string, note: string): Promise<number> 
 
 /** The facets of a page that is awake: before, it has a copy for each group of bands. */
 async function titles(page: Page): Promise<string[]> {
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   return page.locator(".zt-panel .zt-title").allTextContents();
 }
 
@@ -78,8 +79,8 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
 
   // What is chosen on one page is chosen on the other.
   const [before, after] = [page.frameLocator('iframe[title="Edition 1"]'), page.frameLocator('iframe[title="Draft"]')];
-  await expect(before.locator("html[data-ready]")).toBeAttached();
-  await expect(after.locator("html[data-ready]")).toBeAttached();
+  await awake(before);
+  await awake(after);
   await expect(after.getByText("Something else", { exact: true })).toBeVisible();
   await after.locator(".zt-panel input[type=checkbox]").first().check();
   await expect(before.locator(".zt-panel input[type=checkbox]:checked")).toHaveCount(1);

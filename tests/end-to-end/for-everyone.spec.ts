@@ -2,9 +2,9 @@ import { readFileSync } from "node:fs";
 import { devices, expect, type Page, test } from "@playwright/test";
 import { Random } from "../../demo/random.ts";
 import { demoShop, newShop, saveShop } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 const shop = `/draft/${demoShop}/?panel=climber-finder`;
-const awake = (page: Page) => expect(page.locator("html[data-ready]")).toBeAttached();
 /** How far the page is wider than its window. */
 const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
 
@@ -94,6 +94,10 @@ const wrongCounts = (page: Page, draws: readonly number[]): Promise<string[]> =>
       );
     const total = () => numberIn(document.querySelector(".zt-total")?.textContent ?? "");
     const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+    const answer = async () => {
+      do await frame();
+      while (document.querySelector('[aria-busy="true"]'));
+    };
     const wrong: string[] = [];
     for (const draw of draws) {
       const options = [
@@ -103,12 +107,13 @@ const wrongCounts = (page: Page, draws: readonly number[]): Promise<string[]> =>
       if (!option) {
         // Every facet has a choice.
         for (const box of document.querySelectorAll<HTMLInputElement>(".zt-facet input:checked")) box.click();
-        for (let n = 0; n < 20; n++) await frame();
+        await answer();
+        for (let n = 0; n < 4; n++) await frame();
         continue;
       }
       const told = numberIn(option.querySelector(".zt-count")?.textContent ?? "");
       option.click();
-      for (let n = 0; n < 200 && total() !== told; n++) await frame();
+      await answer();
       // Counts of facets out of sight follow in the next frames.
       for (let n = 0; n < 4; n++) await frame();
       if (total() !== told) wrong.push(`${option.textContent}: ${told} were told, ${total()} found`);

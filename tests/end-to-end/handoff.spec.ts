@@ -528,4 +528,18 @@ test("markup of an older catalogue is drawn anew, and an element that leaves and
     total: 92,
     outOf: 240,
   });
+  // A listing that joins wakes the group once more; what is chosen, what is drawn and what has the focus stay.
+  await page.evaluate(
+    (html) => {
+      const more = document.createElement("div");
+      more.append(document.createRange().createContextualFragment(html));
+      document.querySelector("main")?.append(more);
+    },
+    site.piece(`${folder}/pages/index/listing.html`),
+  );
+  await expect(page.locator("[data-trellis-count]")).toHaveText("92 products");
+  await expect(page.getByRole("checkbox", { name: "Full sun" })).toBeChecked();
+  await expect(page.getByRole("checkbox", { name: "Full sun" })).toBeFocused();
+  await page.getByRole("checkbox", { name: "Full sun" }).uncheck();
+  await expect(page.locator("[data-trellis-count]")).toHaveText("240 products");
 });

@@ -8,6 +8,7 @@ import { parts, type Token, tokens } from "../../src/core/look/tokens.ts";
 import { emptyPanel, newFacet } from "../../src/core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { newShop, origin } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 /** What is not on a page by itself, or only for a moment: a bubble while dragging, what a search offers. */
 const seldom = `
@@ -64,7 +65,7 @@ async function openEverything(page: Page, shop: string): Promise<void> {
   });
   expect(made.status(), await made.text()).toBe(201);
   await page.goto(`/draft/${shop}/?panel=everything`);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
 }
 
 /** Another value than any that a token has by itself, of its type. */

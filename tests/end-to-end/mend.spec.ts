@@ -1,5 +1,6 @@
 import { expect, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
+import { awake } from "./shop-page.ts";
 
 const header = "Artikel;Name;Preis;Liefertag;Farbe;Höhe;Lage";
 const row = (n: number, colour: string, height: string, place: string, price = "1.010,50") =>
@@ -103,7 +104,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   // The mended field is suggested as a facet, and shoppers get the mended values.
   await page.getByRole("link", { name: "Bench" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
-  await expect(wide.locator("html[data-ready]")).toBeAttached();
+  await awake(wide);
   const more = page.getByRole("button", { name: "More for Farbe" });
   if ((await more.count()) > 0) {
     await more.click();
@@ -135,11 +136,11 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/large\/bench/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
-  await expect(wide.locator("html[data-ready]")).toBeAttached();
+  await awake(wide);
   await wide.locator("input[type=checkbox]:visible").first().check();
   await expect(wide.getByRole("status")).toHaveText("4000 products of 100000");
   await expect(page.getByLabel("Evidence")).toContainText("4000 of 100000 found");
   await page.goto("/draft/large/?colour=colour+7");
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   await expect(page.getByRole("status")).toHaveText("4000 products of 100000");
 });

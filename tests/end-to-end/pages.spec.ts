@@ -5,12 +5,13 @@ import type { PagesDocument } from "../../src/core/page/pages-schema.ts";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin } from "./bench.ts";
+import { answered, awake } from "./shop-page.ts";
 
 const shop = `/draft/${demoShop}`;
 
 async function open(page: Page, address: string): Promise<void> {
   await page.goto(address);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
 }
 
 const total = (page: Page) => page.locator(".zt-total");
@@ -59,7 +60,7 @@ test("a menu leads from page to page, a card to its product with the matching va
   await open(page, `${shop}/`);
   await page.getByRole("navigation", { name: "Menu" }).getByRole("link", { name: "Sale" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("On sale now");
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   await page.locator('.zt-panel input[value="10 l"]').check();
   const card = page.locator(".zs-card").first();
   await expect(card.getByRole("link")).toHaveAttribute("href", /variant=\d/);
@@ -87,11 +88,15 @@ test("two panels on a page share what is chosen, and its table has the matching 
     .check();
   const dropdown = page.locator('.zs-above [data-row="f-light"]');
   await expect(dropdown).toContainText("Half shade");
-  const told = await total(page).innerText();
-  expect(Number.parseInt(told, 10)).toBeLessThan(32);
+  await answered(page);
+  expect(Number.parseInt(await total(page).innerText(), 10)).toBeLessThan(32);
   await page.locator('.zs-left input[value="2 l"]').check();
-  for (const choice of await page.locator(".zs-variant").all())
-    expect(await choice.evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.text)).toMatch(/^2 l/);
+  // Every row that is left has it chosen, once the answer has come.
+  const chosen = () =>
+    page
+      .locator(".zs-variant")
+      .evaluateAll((all) => all.map((one) => (one as HTMLSelectElement).selectedOptions[0]?.text.slice(0, 3)));
+  await expect.poll(async () => [...new Set(await chosen())]).toEqual(["2 l"]);
   // Every product here has a variant of that size in stock for 10 to 45; another variant shows its own price.
   const row = page.locator(".zs-table tbody tr").first();
   const [before] = (await row.locator(".zs-price").innerText()).match(/€[\d.]+/) ?? [];
@@ -148,7 +153,7 @@ test("more comes while scrolling and keeps its place; a choice leads back to the
   expect(await page.evaluate(() => history.length)).toBe(steps);
   const shown = await cards.count();
   await page.reload();
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   expect(await cards.count()).toBeGreaterThanOrEqual(shown);
   await page.evaluate(() => scrollTo(0, 2500));
   await page.locator('.zt-panel input[value="half shade"]').check();

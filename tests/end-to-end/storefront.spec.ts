@@ -1,12 +1,13 @@
 import { devices, expect, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 const shop = `/draft/${demoShop}/?panel=climber-finder`;
 
 async function open(page: Page, address = shop): Promise<void> {
   await page.goto(address);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
 }
 
 const total = (page: Page) => page.getByRole("status");
@@ -297,7 +298,7 @@ test("a page answers before its catalogue is there, and counts by itself once it
     await route.continue();
   });
   await page.goto(shop);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   // Waking asks nothing: the answer that the page was drawn from came with it.
   expect(asked).toEqual([]);
   const option = (name: string) => page.locator("label.zt-box").filter({ hasText: name }).first();

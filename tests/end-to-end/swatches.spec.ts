@@ -5,6 +5,7 @@ import type { SwatchDocument } from "../../src/core/swatch/book-schema.ts";
 import { deltaE } from "../../src/core/swatch/measure.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 const evil = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 8 8" onload="window.ran=1"><script>window.ran=1</script>
 <rect width="8" height="8" fill="#e2571e"/><image href="https://x.example/spy.png"/></svg>`;
@@ -88,7 +89,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
 
   // The panel has it all.
   await page.getByRole("link", { name: "Bench" }).click();
-  await expect(wide.locator("html[data-ready]")).toBeAttached();
+  await awake(wide);
   await expect(swatch("White / pink")).toHaveAttribute("style", /linear-gradient/);
   await expect(swatch("Glowing orange")).toHaveAttribute("src", ember);
   await expect(swatch("Moonlit")).toHaveAttribute("style", /--paint/);

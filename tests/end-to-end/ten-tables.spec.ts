@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { basename, join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { answers } from "../unit/first-panels.answers.ts";
+import { awake } from "./shop-page.ts";
 
 /** Ten open tables of the registry, as they come. Source: see where their answers are written. */
 const files = [...new Set(Object.values(answers).flatMap((list) => list.map(({ file }) => file)))].slice(0, 10);
@@ -19,7 +20,7 @@ test("ten open tables each become a panel that works, by a file, a click and not
     await page.getByRole("button", { name: "Create the shop" }).click();
     await expect(page, file).toHaveURL(/\/bench\//);
     const wide = page.frameLocator('iframe[title^="Wide page"]');
-    await expect(wide.locator("html[data-ready]"), file).toBeAttached();
+    await awake(wide);
     await expect(wide.locator(".zt-facet").nth(2), file).toBeVisible();
     // An option that is chosen finds what its count has said.
     const option = wide.locator("label.zt-box:has(input[type=checkbox]):has(.zt-count)").first();

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from "@playwright/test";
 import { demoShop, newShop, openBench, origin, saveShop } from "./bench.ts";
+import { awake } from "./shop-page.ts";
 
 /** How far things have moved on a page by themselves since it was opened. Source: the browser's own layout-shift entries. */
 const shift = (page: Page) =>
@@ -34,12 +35,12 @@ test("a page is right on every width before any script, whatever browser asks", 
     await expect(asleep.locator(".zt-panel:visible")).toHaveCount(1);
     await context.close();
 
-    const awake = await browser.newPage({ viewport: { width, height } });
-    await awake.goto(`/draft/${demoShop}/?panel=climber-finder`);
-    await expect(awake.locator("html[data-ready]")).toBeAttached();
-    await expect(awake.locator(".zt-panel")).toHaveCount(1);
-    expect(await shift(awake)).toBe(0);
-    await awake.close();
+    const woken = await browser.newPage({ viewport: { width, height } });
+    await woken.goto(`/draft/${demoShop}/?panel=climber-finder`);
+    await awake(woken);
+    await expect(woken.locator(".zt-panel")).toHaveCount(1);
+    expect(await shift(woken)).toBe(0);
+    await woken.close();
   }
 });
 
@@ -47,7 +48,7 @@ test("an address keeps all that it holds, in every language that the shop has", 
   const shop = await newShop(page.request, "Speaks German");
   await saveShop(page.request, shop, { languages: ["de"] });
   await page.goto(`/draft/${shop}/?panel=first-panel&lang=de&utm=x`);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   await expect(page.getByRole("status")).toHaveText("240 Produkte");
   await page.locator(".zt-panel input[type=checkbox]").first().click();
   await expect(page).toHaveURL(/\?panel=first-panel&lang=de&utm=x&\w/);
@@ -74,7 +75,7 @@ test("a choice made before a page wakes is kept when it does", async ({ page }) 
   await page.getByRole("checkbox", { name: /^Half shade/ }).click();
   await expect(page.locator("html")).not.toHaveAttribute("data-ready");
   wake();
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   await expect(page).toHaveURL(/light=half\+shade/);
   await expect(page).toHaveURL(/price\.max=30/);
   await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeChecked();
@@ -90,7 +91,7 @@ test("when the shop does not answer, the page says so where the products are, ke
   );
   const shop = await newShop(page.request, "Large", `product_id,title,colour,price\n${rows.join("\n")}\n`);
   await page.goto(`/draft/${shop}/`);
-  await expect(page.locator("html[data-ready]")).toBeAttached();
+  await awake(page);
   const before = await page.getByRole("status").textContent();
   let away = true;
   await page.route("**/ask", (route) => (away ? route.abort() : route.continue()));

@@ -208,7 +208,7 @@ export class Group {
       if (this.#open !== open) return;
       for (const member of this.#members) {
         member.show(open);
-        if (state.busy !== was.busy) member.element.setAttribute("aria-busy", String(state.busy));
+        if (state.answered !== was.answered) member.element.setAttribute("aria-busy", String(!state.answered));
       }
       this.#marks?.show(open);
       if (change === "place") this.#write(state, was);

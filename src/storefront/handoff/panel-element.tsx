@@ -83,20 +83,24 @@ export class TrellisPanel extends MemberElement {
       return;
     }
     const root = this.#root ?? this.appendChild(Object.assign(document.createElement("div"), { className: "zt-root" }));
-    const { band } = open.store.state;
-    // Markup was drawn with nothing chosen. A panel that joins where something is says so from the start.
-    const joins = !this.#woken && !isSamePlace(open.store.state, startPlace);
-    this.#woken = true;
-    if (joins || this.island?.drawn !== open.drawn) root.replaceChildren();
-    // It was drawn for every band; this one's is taken over, and the others were never seen.
-    for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
-      if (!other.dataset.bands?.split(" ").includes(band)) other.remove();
-    unparkStyles(root);
     const body = (
       <LivePanel store={open.store} slug={one.slug} action={this.#action} back={() => this.#backToTop(open)} />
     );
-    if (root.hasChildNodes()) hydrate(body, root);
+    const takesOver = !this.#woken && this.#readyMarkup(root, open);
+    this.#woken = true;
+    if (takesOver) hydrate(body, root);
     else render(body, root);
+  }
+
+  /** Makes what was drawn ahead ready to be taken over. @returns whether it can be; where not, nothing of it is left */
+  #readyMarkup(root: HTMLElement, { store, drawn }: OpenGroup): boolean {
+    // Markup was drawn with nothing chosen. A panel that joins where something is says so from the start.
+    if (this.island?.drawn !== drawn || !isSamePlace(store.state, startPlace)) root.replaceChildren();
+    // It was drawn for every band; this one's is taken over, and the others were never seen.
+    for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
+      if (!other.dataset.bands?.split(" ").includes(store.state.band)) other.remove();
+    unparkStyles(root);
+    return root.hasChildNodes();
   }
 
   /** A panel draws itself whenever its store changes. */

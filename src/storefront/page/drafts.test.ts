@@ -118,11 +118,11 @@ describe("a page of several panels", () => {
     const store = storeOf("/", [finder], slow);
     store.perform(toggling("light", "shade"));
     await vi.advanceTimersByTimeAsync(100);
-    expect(store.state.busy).toBe(false);
+    expect([store.state.answered, store.state.busy]).toEqual([false, false]);
     await vi.advanceTimersByTimeAsync(100);
     expect(store.state.busy).toBe(true);
     await vi.advanceTimersByTimeAsync(400);
-    expect([store.state.busy, store.state.answer.total]).toEqual([false, 77]);
+    expect([store.state.answered, store.state.busy, store.state.answer.total]).toEqual([true, false, 77]);
     vi.useRealTimers();
   });
 

@@ -31,6 +31,8 @@ export interface PageState extends ListingState {
   marked: Marked | undefined;
   /** The last question has no answer yet, since the shop does not answer. */
   trouble: boolean;
+  /** What is shown was found for what is chosen, and not still for what was chosen before. */
+  answered: boolean;
   /** The last question has no answer yet, and it takes a while. */
   busy: boolean;
   /** By panel, what is chosen in it and waits for its button. */
@@ -114,6 +116,7 @@ export function firstState(born: Born, band: Band, { place, answer }: PlaceAnswe
     answer,
     drawer: undefined,
     trouble: false,
+    answered: true,
     busy: false,
     drafts: {},
     marked: undefined,

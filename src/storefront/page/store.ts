@@ -229,6 +229,7 @@ export class PageStore {
         marked,
         drawer: next.band === band ? drawer : undefined,
         trouble: false,
+        answered: true,
         busy: false,
         drafts: this.#state.drafts,
       };
@@ -258,7 +259,7 @@ export class PageStore {
     }
     // What was chosen shows at once, as a step of its own: the next may come before its result.
     const { selection, sort, page } = next;
-    if (goes) this.#put({ ...this.#state, selection, sort, page }, change);
+    if (goes) this.#put({ ...this.#state, selection, sort, page, answered: false }, change);
     // What is answered soon shows nothing else in between.
     const slow = setTimeout(() => turn === this.#asked && this.#put({ ...this.#state, busy: true }, "view"), patience);
     answer.then((found) => take(found, later), fail).finally(() => clearTimeout(slow));

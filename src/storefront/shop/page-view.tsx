@@ -92,7 +92,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
               </div>
             ))}
             <Trouble state={state} />
-            <div class="zs-result" data-busy={busyOf(state)}>
+            <div class="zs-result" data-busy={busyOf(state)} aria-busy={state.answered ? undefined : true}>
               <Listing states={states} perform={perform}>
                 <Slot name="nothing" placed={at("nothing")} show={show} />
               </Listing>

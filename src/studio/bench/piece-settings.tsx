@@ -1,12 +1,13 @@
 import { lazy, Suspense } from "react";
-import { countsOf } from "../../core/match/engine.ts";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
-import type { LinksPiece, PieceRow } from "../../core/panel/panel-schema.ts";
+import type { PieceRow } from "../../core/panel/panel-schema.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
 import { Choice } from "../controls/choice.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
-import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
+import { useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
+import { LinksSettings } from "./links-settings.tsx";
+import { PieceLine } from "./piece-line.tsx";
 
 // The editor is large and seldom needed.
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
@@ -22,14 +23,14 @@ export function PieceSettings({ row, title }: { row: PieceRow; title: string }) 
       <Own row={row} title={title} change={change} />
       {spoken
         ? languages.map((language) => (
-            <Line key={language} label={`Label, ${language}`}>
+            <PieceLine key={language} label={`Label, ${language}`}>
               <TextControl
                 name={`Label of ${title} in ${language}`}
                 value={row.labels?.[language] ?? ""}
                 longest={200}
                 set={(text) => store.getState().apply(setTranslation(row.id, language, text, title))}
               />
-            </Line>
+            </PieceLine>
           ))
         : null}
     </div>
@@ -47,14 +48,14 @@ function Own({ row, title, change }: OwnProps) {
   switch (row.piece) {
     case "heading":
       return (
-        <Line label="Level">
+        <PieceLine label="Level">
           <Choice
             label={`Level of ${title}`}
             value={String(row.level)}
             options={["2", "3", "4"].map((value) => ({ value, label: value }))}
             set={(level) => change({ ...row, level: Number(level) as 2 | 3 | 4 }, `level ${level}`)}
           />
-        </Line>
+        </PieceLine>
       );
     case "text":
       return (
@@ -99,15 +100,6 @@ function Own({ row, title, change }: OwnProps) {
   }
 }
 
-function Line({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div className="flex items-center gap-2">
-      <span className="w-26 flex-none text-[13px] text-quiet">{label}</span>
-      {children}
-    </div>
-  );
-}
-
 interface AddressProps {
   label: string;
   name: string;
@@ -120,7 +112,7 @@ interface AddressProps {
 /** An address that is taken when it is safe; otherwise it says what is wrong and nothing is changed. */
 function AddressLine({ label, name, value, isSafe, wanted, set }: AddressProps) {
   return (
-    <Line label={label}>
+    <PieceLine label={label}>
       <input
         type="text"
         key={value}
@@ -137,72 +129,6 @@ function AddressLine({ label, name, value, isSafe, wanted, set }: AddressProps) 
         }}
         onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
       />
-    </Line>
-  );
-}
-
-const most = 100;
-
-function LinksSettings({ row, title, change }: OwnProps<LinksPiece>) {
-  const answer = useAnswer(countsOf([{ field: row.field, mode: row.mode }]));
-  const options = answer?.facets[row.field]?.options ?? [];
-  const picked = row.values === "all" ? undefined : new Set(row.values);
-  return (
-    <>
-      <Line label="Links">
-        <Choice
-          label={`Links of ${title}`}
-          value={picked ? "picked" : "all"}
-          options={[
-            { value: "all", label: "all" },
-            { value: "picked", label: "picked" },
-          ]}
-          set={(value) =>
-            change(
-              { ...row, values: value === "all" ? "all" : options.map(({ id }) => id) },
-              value === "all" ? "all links" : "picked links",
-            )
-          }
-        />
-      </Line>
-      <Line label="Counts">
-        <input
-          type="checkbox"
-          role="switch"
-          aria-checked={row.counts}
-          className="toggle toggle-xs"
-          aria-label={`Counts of ${title}`}
-          checked={row.counts}
-          onChange={(event) =>
-            change({ ...row, counts: event.target.checked }, event.target.checked ? "with counts" : "without counts")
-          }
-        />
-      </Line>
-      {picked ? (
-        <ul className="max-h-48 overflow-auto text-[13px]" aria-label={`Values of ${title}`}>
-          {options.slice(0, most).map(({ id, label }) => (
-            <li key={id}>
-              <label className="flex min-h-6 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="checkbox checkbox-xs"
-                  checked={picked.has(id)}
-                  onChange={(event) =>
-                    change(
-                      {
-                        ...row,
-                        values: event.target.checked ? [...picked, id] : [...picked].filter((one) => one !== id),
-                      },
-                      `${event.target.checked ? "link" : "leave out"} ${label}`,
-                    )
-                  }
-                />
-                {label}
-              </label>
-            </li>
-          ))}
-        </ul>
-      ) : null}
-    </>
+    </PieceLine>
   );
 }
