@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { CarryMatch } from "../../core/carry/carry-panel.ts";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { Fault } from "../shell/alert.tsx";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
@@ -63,11 +64,7 @@ export function CarryPanel({ make }: { make(document: PanelDocument): void }) {
           onChange={(event) => void read(event.target.files?.[0])}
         />
       </label>
-      {trouble ? (
-        <p role="alert" className="mt-2 text-error">
-          {trouble}
-        </p>
-      ) : null}
+      <Fault text={trouble} className="mt-2" />
     </div>
   );
 }

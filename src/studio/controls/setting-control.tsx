@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
 import type { SettingValue } from "../../core/setting/settings.ts";
+import { Fault } from "../shell/alert.tsx";
 
 interface Props {
   /** For assistive technology. */
@@ -128,7 +129,7 @@ function NumberControl({
           event.key === "Enter" && save(event.currentTarget.value, event.currentTarget.validity.badInput)
         }
       />
-      <Fault text={fault} />
+      <Fault text={fault} className="text-[13px]" />
       {small || unit === "" ? null : <span className="text-[13px] text-quiet">{unit}</span>}
     </span>
   );
@@ -170,16 +171,7 @@ export function TextControl({
         onBlur={save}
         onKeyDown={(event) => event.key === "Enter" && save()}
       />
-      <Fault text={fault} />
+      <Fault text={fault} className="text-[13px]" />
     </>
-  );
-}
-
-/** Why what was typed is not taken. */
-function Fault({ text }: { text: string | undefined }) {
-  return text === undefined ? null : (
-    <span role="alert" className="text-[13px] text-error">
-      {text}
-    </span>
   );
 }

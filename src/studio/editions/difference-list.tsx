@@ -4,6 +4,7 @@ import type { Checked } from "../../core/check/check-shop.ts";
 import type { Difference } from "../../core/differ/differ.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import type { ApiError } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 import { type State, stateName } from "./use-editions.ts";
 
 interface Props {
@@ -49,11 +50,7 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
             : `${differences.length} ${differences.length === 1 ? "difference" : "differences"}`}
         </span>
       </div>
-      {error ? (
-        <p role="alert" className="px-4 pb-2 text-error">
-          {error.message}
-        </p>
-      ) : null}
+      <Fault text={error?.message} className="px-4 pb-2" />
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-3 text-[13px]">
         {findings?.length ? (
           <ul aria-label="New findings" className="mb-2 flex flex-col gap-1">

@@ -2,6 +2,7 @@ import { ExternalLink, GitCompare, Undo2 } from "lucide-react";
 import { useState } from "react";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 import { baseOf, type State } from "./use-editions.ts";
 
 const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
@@ -31,11 +32,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
   };
   return (
     <>
-      {trouble ? (
-        <p role="alert" className="text-[13px] text-error">
-          {trouble}
-        </p>
-      ) : null}
+      <Fault text={trouble} className="text-[13px]" />
       <ol className="flex flex-col gap-1" aria-label="Published editions">
         {editions.map(({ n, note, createdAt }, at) => (
           <li

@@ -1,4 +1,5 @@
 import { useMemo, useState } from "react";
+import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -44,11 +45,7 @@ export function EditionsView() {
           className="flex w-[320px] flex-none flex-col gap-4 overflow-y-auto border-e border-hair p-4"
         >
           <h1 className="text-2xl">Editions</h1>
-          {error ? (
-            <p role="alert" className="text-error">
-              {error.message}
-            </p>
-          ) : null}
+          <Fault text={error?.message} />
           {editions ? (
             <>
               <PublishCard

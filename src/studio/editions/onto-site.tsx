@@ -9,6 +9,7 @@ import type { EditionSummary } from "../../core/wire/edition.ts";
 import { type HandoffPreview, scriptAim } from "../../core/wire/handoff.ts";
 import { shopPath } from "../api.ts";
 import { TextControl } from "../controls/setting-control.tsx";
+import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { type State, stateName, useHandoff } from "./use-editions.ts";
 
@@ -62,11 +63,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
       <p role="status" className="text-[13px] text-quiet">
         {error ? null : data ? <Sizes report={data.report} /> : isLoading || !saved ? "Making the files …" : null}
       </p>
-      {error ? (
-        <p role="alert" className="text-error">
-          {error.message}
-        </p>
-      ) : null}
+      <Fault text={error?.message} />
       {data ? <Ways preview={data} site={site} /> : null}
     </section>
   );

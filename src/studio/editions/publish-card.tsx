@@ -2,6 +2,7 @@ import { Send } from "lucide-react";
 import { useState } from "react";
 import { longestNote } from "../../core/wire/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 
 interface Props {
   shop: string;
@@ -61,11 +62,7 @@ export function PublishCard({ shop, next, changes, published }: Props) {
       <button type="submit" className="btn btn-primary" disabled={busy || nothing}>
         <Send size={15} aria-hidden /> Publish edition {next}
       </button>
-      {trouble ? (
-        <p role="alert" className="text-[13px] text-error">
-          {trouble}
-        </p>
-      ) : null}
+      <Fault text={trouble} className="text-[13px]" />
     </form>
   );
 }

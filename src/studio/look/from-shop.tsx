@@ -6,6 +6,7 @@ import { emptyLook } from "../../core/look/empty-look.ts";
 import { type Reading, valuesOf } from "../../core/look/from-css/read-look.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { tokens } from "../../core/look/tokens.ts";
+import { Fault } from "../shell/alert.tsx";
 import type { LookService } from "./look.worker.ts";
 import { LookGlyph } from "./look-glyph.tsx";
 
@@ -98,11 +99,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
           onChange={(event) => void read([...(event.target.files ?? [])])}
         />
       </label>
-      {outcome && "trouble" in outcome ? (
-        <p role="alert" className="text-error">
-          {outcome.trouble}
-        </p>
-      ) : null}
+      <Fault text={outcome && "trouble" in outcome ? outcome.trouble : undefined} />
       {outcome && "readings" in outcome ? (
         readings.length === 0 ? (
           <p role="alert">

@@ -9,6 +9,7 @@ import { type ForeignToken, fromDesignTokens, isOwnFile, readForeign } from "../
 import { parts, tokens } from "../../core/look/tokens.ts";
 import type { TokenValue } from "../../core/look/value.ts";
 import { valueFault } from "../../core/look/value-fault.ts";
+import { Fault } from "../shell/alert.tsx";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
 
@@ -87,11 +88,7 @@ export function LookFiles() {
             onChange={(event) => void bring(event.target.files?.[0])}
           />
         </label>
-        {trouble ? (
-          <p role="alert" className="text-error">
-            {trouble}
-          </p>
-        ) : null}
+        <Fault text={trouble} />
         {told ? <p role="status">{told}</p> : null}
       </section>
       {foreign ? (

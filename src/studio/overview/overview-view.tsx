@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import useSWR from "swr";
 import type { ShopOverview } from "../../core/wire/overview.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
@@ -34,11 +35,7 @@ export function OverviewView() {
               ? `${open === 0 ? "Nothing is open" : `${open} of ${steps.length} steps have something open`}${since}.`
               : "Counting …"}
           </p>
-          {error ? (
-            <p role="alert" className="text-error">
-              {error.message}
-            </p>
-          ) : null}
+          <Fault text={error?.message} />
           <ol className="divide-y divide-hair overflow-hidden rounded-box border border-hair bg-base-100">
             {steps.map((step) => (
               <StepRow key={step.title} step={step} base={`/shops/${encodeURIComponent(shop.slug)}`} />

@@ -4,6 +4,7 @@ import { type Field, isDerived } from "../../core/catalogue/field.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
 import { cellValue } from "../../core/mend/cell-value.ts";
 import { useMender } from "../catalogue/use-mender.ts";
+import { Fault } from "../shell/alert.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 
@@ -81,11 +82,7 @@ function SetForm({ query, products, fields, close }: FormProps) {
             setFault(undefined);
           }}
         />
-        {fault ? (
-          <span role="alert" className="text-[13px] text-error">
-            {fault}
-          </span>
-        ) : null}
+        <Fault text={fault} className="text-[13px]" />
         <span className="text-[13px] text-quiet">Part several by |. Leave it empty to state nothing.</span>
       </label>
       <button type="submit" className="btn btn-primary btn-sm">

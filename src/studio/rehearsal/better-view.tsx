@@ -2,6 +2,7 @@ import { proxy } from "comlink";
 import { useState } from "react";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { Proposal } from "../../core/rehearsal/propose.ts";
+import { Fault } from "../shell/alert.tsx";
 import type { DocumentStore } from "../shell/document-store.ts";
 import { openDocument } from "../shell/documents.ts";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
@@ -55,11 +56,7 @@ export function BetterView({ shop, run, service }: { shop: string; run: Run; ser
       ) : (
         <progress className="progress progress-accent w-64" aria-label="Search" value={share} max={1} />
       )}
-      {trouble ? (
-        <p role="alert" className="text-error">
-          {trouble}
-        </p>
-      ) : null}
+      <Fault text={trouble} />
       {taken ? (
         <p role="status" className="flex items-center gap-2">
           Taken: {taken.words}. <HistoryButtons stores={[taken.store]} />

@@ -3,6 +3,7 @@ import type { Difference, MeasureName } from "../../core/rehearsal/compare.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import type { ShopStand } from "../../core/wire/shop-stand.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
+import { Fault } from "../shell/alert.tsx";
 import { bandNames, pixels, points, seconds, signed } from "./in-words.ts";
 import type { Order } from "./rehearsal.worker.ts";
 import { dataOf, type RemoteRehearsal, type Run, useStand } from "./use-rehearsal.ts";
@@ -76,11 +77,7 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
           choose={(key) => choose({ ...chosen, before: key })}
         />
       </div>
-      {trouble || error ? (
-        <p role="alert" className="text-error">
-          {trouble ?? error?.message}
-        </p>
-      ) : null}
+      <Fault text={trouble ?? error?.message} />
       {done ? (
         <>
           <p role="status" className="font-medium">

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { VisitColumns } from "../../core/rehearsal/visits.ts";
+import { Fault } from "../shell/alert.tsx";
 import type { VisitsRead } from "./rehearsal.worker.ts";
 
 interface Props {
@@ -41,11 +42,7 @@ export function VisitsCard({ read, use, know }: Props) {
           }}
         />
       </label>
-      {trouble ? (
-        <p role="alert" className="text-error">
-          {trouble}
-        </p>
-      ) : null}
+      <Fault text={trouble} />
       {found?.choices ? (
         <p role="status">
           {found.choices.used.toLocaleString("en")} choices in {Object.keys(found.choices.knows).length} fields say what

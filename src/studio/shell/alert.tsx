@@ -6,3 +6,12 @@ export function Alert({ text }: { text: string }) {
     </p>
   );
 }
+
+/** What went wrong beside what it went wrong with; nothing while there is nothing to say. */
+export function Fault({ text, className = "" }: { text: string | undefined; className?: string }) {
+  return text ? (
+    <span role="alert" className={`block text-error ${className}`}>
+      {text}
+    </span>
+  ) : null;
+}

@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { ApiError, request } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 
 /** Makes a shop of a zipped shop folder, and goes there. */
 export function BringFolder() {
@@ -41,11 +42,7 @@ export function BringFolder() {
           event.target.value = "";
         }}
       />
-      {trouble ? (
-        <p role="alert" className="basis-full text-error">
-          {trouble}
-        </p>
-      ) : null}
+      <Fault text={trouble} className="basis-full" />
     </>
   );
 }

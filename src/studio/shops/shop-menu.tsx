@@ -3,6 +3,7 @@ import { setLanguages } from "../../core/shop/edit.ts";
 import { readLanguages } from "../../core/shop/languages.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { sendJson, shopPath } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 import { openDocument } from "../shell/documents.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
 import { removeWithWayBack, tried } from "../shell/tried.ts";
@@ -112,11 +113,7 @@ function ShopForm({ shop, close, save }: FormProps) {
       >
         Save
       </button>
-      {"fault" in read ? (
-        <span role="alert" className="w-full text-[13px] text-error">
-          {read.fault}
-        </span>
-      ) : null}
+      <Fault text={"fault" in read ? read.fault : undefined} className="w-full text-[13px]" />
     </form>
   );
 }

@@ -2,6 +2,7 @@ import { FolderDown, Plus } from "lucide-react";
 import { Link } from "react-router";
 import { useSWRConfig } from "swr";
 import { shopPath, useShops } from "../api.ts";
+import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { BringFolder } from "./bring-folder.tsx";
@@ -26,11 +27,7 @@ export function ShopsView() {
             <Plus size={16} aria-hidden /> New shop from a file
           </Link>
         </div>
-        {error ? (
-          <p role="alert" className="text-error">
-            {error.message}
-          </p>
-        ) : null}
+        <Fault text={error?.message} />
         <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
           {shops?.map((shop) => (
             <li key={shop.slug} className="relative flex items-center hover:bg-sand">

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { HexColorPicker } from "react-colorful";
 import { toast } from "sonner";
 import { readColour } from "../../core/swatch/formats.ts";
+import { Fault } from "../shell/alert.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { SwatchDot } from "./swatch-dot.tsx";
 
@@ -63,11 +64,10 @@ export function ColourField({ label, colours, pictures, set }: Props) {
           if (way !== undefined && step(event.currentTarget, way)) event.preventDefault();
         }}
       />
-      {wrong ? (
-        <span role="alert" className="text-[13px] leading-tight text-error">
-          No colour. Write #2e8b57, seagreen or oklch(0.7 0.1 140), up to four
-        </span>
-      ) : null}
+      <Fault
+        text={wrong ? "No colour. Write #2e8b57, seagreen or oklch(0.7 0.1 140), up to four" : undefined}
+        className="text-[13px] leading-tight"
+      />
     </span>
   );
 }
