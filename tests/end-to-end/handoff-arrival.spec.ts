@@ -1,45 +1,9 @@
-import { readFileSync } from "node:fs";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
-import { HandoffSite } from "../handoff-site.ts";
-import { serveFiles, strictPolicy } from "../static-server.ts";
-
-const folder = "trellis";
-let site: HandoffSite;
-let server: Awaited<ReturnType<typeof serveFiles>>;
-
-test.beforeAll(async ({ baseURL }) => {
-  site = await HandoffSite.fetched(baseURL ?? "");
-  const pages = ["/", "/articles/choosing-a-climber"].flatMap((page) => ["--page", page]);
-  site.handOver(folder, "--at", "/trellis/", "--action", "/found.html", "--link", "/products/{id}", ...pages);
-  site.put("site.css", "@media (min-width: 1000px) { trellis-panel { float: left; width: 280px; } }");
-  site.put("icon.svg", '<svg xmlns="http://www.w3.org/2000/svg"/>');
-  const head = site.piece(`${folder}/head.html`);
-  const panel = site.piece(`${folder}/pages/index/climber-finder.html`);
-  const listing = site.piece(`${folder}/pages/index/listing.html`);
-  const form = site.piece(`${folder}/pages/articles/choosing-a-climber/three-questions.form.html`);
-  const ids = [...new Set(readFileSync("demo/nursery.csv", "utf8").match(/^LM\d{3}/gm))];
-  const rows = ids.map((id) => `<li data-trellis-product="${id}">${id}</li>`).join("\n");
-  site.page("ours.html", head, panel + listing);
-  site.page("found.html", head, panel + listing);
-  site.page("own.html", head, `${panel}<p data-trellis-count=""></p><ul data-trellis-list="">${rows}</ul>`);
-  site.page("form.html", head, form);
-  site.page("panel.html", head, panel);
-  server = await serveFiles({ "/demo/": "demo", "/": site.root }, { headers: strictPolicy });
-});
-test.afterAll(() => server.close());
-
-/** Keeps what the elements of a page tell. */
-const listen = (page: Page) =>
-  page.addInitScript(() => {
-    const told: string[] = [];
-    Object.assign(window, { heard: told });
-    for (const name of ["ready", "change", "results", "trouble"])
-      document.addEventListener(`trellis-${name}`, () => told.push(name));
-  });
+import { addMarkup, type ForeignSite, foundBy, panelOf, test } from "./foreign-site.ts";
 
 /** Opens a page of which the catalogue is held back until it is brought. */
-async function open(page: Page, path: string): Promise<{ bring(): void }> {
+async function open(page: Page, foreign: ForeignSite, path: string): Promise<{ bring(): void }> {
   let bring = () => {};
   const held = new Promise<void>((done) => {
     bring = done;
@@ -48,35 +12,33 @@ async function open(page: Page, path: string): Promise<{ bring(): void }> {
     await held;
     await route.continue();
   });
-  await listen(page);
-  await page.goto(`${server.origin}/${path}`);
+  await foreign.open(page, path);
   return { bring };
 }
 
-const panelOf = (page: Page) => page.locator("trellis-panel");
 const awake = (page: Page) =>
   expect.poll(() => panelOf(page).evaluate((panel: TrellisPanelElement) => panel.selection !== undefined)).toBe(true);
-const heard = (page: Page) => page.evaluate(() => Reflect.get(window, "heard") as string[]);
-const found = (page: Page) => panelOf(page).evaluate((panel: TrellisPanelElement) => panel.found());
+const heard = (page: Page) => page.evaluate(() => window.told.map(([name]) => name));
 const box = (page: Page, name: string) => page.getByRole("checkbox", { name }).first();
 
 test("choices hold before the catalogue is there, each a step of its own, and are counted when it is", async ({
   page,
+  foreign,
 }) => {
-  const { bring } = await open(page, "ours.html");
+  const { bring } = await open(page, foreign, "ours.html");
   await awake(page);
   await box(page, "Half shade").check();
   await box(page, "Apricot").check();
   await expect(page).toHaveURL(/light=half\+shade/);
   await expect(page).toHaveURL(/flower-colour=apricot/);
   await expect(page.locator("trellis-listing")).toHaveAttribute("aria-busy", "true");
-  expect(await found(page)).toEqual([]);
+  expect(await foundBy(page)).toEqual([]);
   expect(await heard(page)).toEqual(["change", "change"]);
   await expect(page.locator("trellis-listing [data-trellis-product]")).toHaveCount(24);
   bring();
   const both = { text: "", choices: { light: { options: ["half shade"] }, "flower-colour": { options: ["apricot"] } } };
-  const expected = await site.tally(both);
-  await expect.poll(() => found(page)).toEqual(expected.products);
+  const expected = await foreign.site.tally(both);
+  await expect.poll(() => foundBy(page)).toEqual(expected.products);
   await expect(page.locator("[data-trellis-count]")).toHaveText(`${expected.total} products`);
   await expect(page.locator("trellis-listing [data-trellis-product]")).toHaveCount(expected.total);
   await expect(page.locator("trellis-listing")).toHaveAttribute("aria-busy", "false");
@@ -86,8 +48,11 @@ test("choices hold before the catalogue is there, each a step of its own, and ar
   await expect(box(page, "Half shade")).toBeChecked();
 });
 
-test("what the address says is ticked before the catalogue is there; nothing moves when it comes", async ({ page }) => {
-  const { bring } = await open(page, "ours.html?light=full+sun");
+test("what the address says is ticked before the catalogue is there; nothing moves when it comes", async ({
+  page,
+  foreign,
+}) => {
+  const { bring } = await open(page, foreign, "ours.html?light=full+sun");
   await awake(page);
   await expect(box(page, "Full sun")).toBeChecked();
   const top = () => page.locator(".zt-facet, .zt-title").last().boundingBox();
@@ -97,8 +62,8 @@ test("what the address says is ticked before the catalogue is there; nothing mov
   expect(await top()).toEqual(before);
 });
 
-test("a button has a number once there is one, and keeps what is chosen until then", async ({ page }) => {
-  const { bring } = await open(page, "form.html");
+test("a button has a number once there is one, and keeps what is chosen until then", async ({ page, foreign }) => {
+  const { bring } = await open(page, foreign, "form.html");
   await awake(page);
   const button = page.locator(".zt-apply");
   await expect(button).toHaveText(/\d/);
@@ -111,8 +76,8 @@ test("a button has a number once there is one, and keeps what is chosen until th
   await expect(question).toBeChecked();
 });
 
-test("a button that is pressed before the catalogue is there leads to what is chosen", async ({ page }) => {
-  await open(page, "form.html");
+test("a button that is pressed before the catalogue is there leads to what is chosen", async ({ page, foreign }) => {
+  await open(page, foreign, "form.html");
   await awake(page);
   await page.getByRole("switch").check();
   await page.locator(".zt-apply").click();
@@ -120,8 +85,8 @@ test("a button that is pressed before the catalogue is there leads to what is ch
   expect(new URL(page.url()).searchParams.get("pet-safe")).toBe("yes");
 });
 
-test("a list of the site's own stays whole until it can be arranged", async ({ page }) => {
-  const { bring } = await open(page, "own.html");
+test("a list of the site's own stays whole until it can be arranged", async ({ page, foreign }) => {
+  const { bring } = await open(page, foreign, "own.html");
   await awake(page);
   await box(page, "Full sun").check();
   await expect(box(page, "Full sun")).toBeChecked();
@@ -132,10 +97,10 @@ test("a list of the site's own stays whole until it can be arranged", async ({ p
 
 test("a catalogue that does not come is told, keeps what is chosen, and is asked for again by itself", async ({
   page,
+  foreign,
 }) => {
-  await listen(page);
   await page.route(/\.bin$/, (route) => route.fulfill({ status: 503 }));
-  await page.goto(`${server.origin}/ours.html`);
+  await foreign.open(page, "ours.html");
   await awake(page);
   await expect.poll(() => heard(page)).toContain("trouble");
   await box(page, "Full sun").check();
@@ -148,21 +113,17 @@ test("a catalogue that does not come is told, keeps what is chosen, and is asked
   expect((await heard(page)).filter((name) => name === "ready")).toHaveLength(1);
 });
 
-test("a panel and a listing that come to the page before the catalogue are part of it", async ({ page }) => {
-  const { bring } = await open(page, "panel.html");
+test("a panel and a listing that come to the page before the catalogue are part of it", async ({ page, foreign }) => {
+  const { bring } = await open(page, foreign, "panel.html");
   await awake(page);
   await box(page, "Full sun").check();
-  const pieces = ["climber-finder", "listing"].map((name) => site.piece(`${folder}/pages/index/${name}.html`));
-  await page.evaluate((html) => {
-    const more = document.createElement("div");
-    more.append(document.createRange().createContextualFragment(html));
-    document.querySelector("main")?.append(more);
-  }, pieces.join(""));
-  await expect(page.locator("trellis-panel").nth(1).getByRole("checkbox", { name: "Full sun" }).first()).toBeVisible();
+  const pieces = ["climber-finder", "listing"].map((name) => foreign.piece(`index/${name}.html`));
+  await addMarkup(page, pieces.join(""));
+  await expect(panelOf(page).nth(1).getByRole("checkbox", { name: "Full sun" }).first()).toBeVisible();
   bring();
   await expect(page.locator("[data-trellis-count]")).toHaveText("92 products");
   await expect(page.locator("trellis-listing [data-trellis-product]")).toHaveCount(24);
-  await expect(page.locator("trellis-panel").nth(1).getByRole("checkbox", { name: "Full sun" }).first()).toBeChecked();
+  await expect(panelOf(page).nth(1).getByRole("checkbox", { name: "Full sun" }).first()).toBeChecked();
 });
 
 test.describe("on a phone", () => {
@@ -170,9 +131,10 @@ test.describe("on a phone", () => {
 
   test("the drawer says that there is no result yet, in the panel's typeface, and its button has no number", async ({
     page,
+    foreign,
   }) => {
     await page.route(/\.bin$/, (route) => route.fulfill({ status: 503 }));
-    await page.goto(`${server.origin}/ours.html`);
+    await foreign.open(page, "ours.html");
     await awake(page);
     await page.getByRole("button", { name: "Filters" }).click();
     const drawer = page.getByRole("dialog");
