@@ -2,7 +2,7 @@ import { expect, test } from "@playwright/test";
 import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { expectAccessible } from "./axe.ts";
-import { newShop, openBench, origin } from "./bench.ts";
+import { drag, newShop, openBench, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
 
 const rowsOf = (list: import("@playwright/test").Locator) =>
@@ -20,14 +20,10 @@ test("rows are moved, renamed, widened, added and removed on the page itself, by
   await handle("Brand").focus();
   await page.keyboard.press("ArrowUp");
   await expect.poll(() => rowsOf(rows)).toEqual(["f-brand", "f-light", "f-hardiness"]);
-  const [from, to] = [
-    await handle("Brand").boundingBox(),
-    await bench.wide.locator('[data-row="f-hardiness"]').boundingBox(),
-  ];
-  await page.mouse.move((from?.x ?? 0) + 4, (from?.y ?? 0) + 4);
-  await page.mouse.down();
-  await page.mouse.move((from?.x ?? 0) + 8, (to?.y ?? 0) + (to?.height ?? 0) - 4, { steps: 6 });
-  await page.mouse.up();
+  await drag(page, handle("Brand"), bench.wide.locator('[data-row="f-hardiness"]'), ({ x, y, height }) => ({
+    x: x + 8,
+    y: y + height - 4,
+  }));
   await expect.poll(() => rowsOf(rows)).toEqual(["f-light", "f-hardiness", "f-brand"]);
 
   // Nothing that a shopper would do is done meanwhile.
@@ -75,12 +71,11 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Gifts");
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
-  const from = await wide.getByRole("button", { name: "Move Light", exact: true }).boundingBox();
-  const to = await wide.locator('.zs-left [data-row="f-category"]').boundingBox();
-  await page.mouse.move((from?.x ?? 0) + 4, (from?.y ?? 0) + 4);
-  await page.mouse.down();
-  await page.mouse.move((to?.x ?? 0) + 40, (to?.y ?? 0) + 10, { steps: 8 });
-  await page.mouse.up();
+  const [light, category] = [
+    wide.getByRole("button", { name: "Move Light", exact: true }),
+    wide.locator('.zs-left [data-row="f-category"]'),
+  ];
+  await drag(page, light, category, ({ x, y }) => ({ x: x + 40, y: y + 10 }));
   await expect
     .poll(() => rowsOf(page.getByRole("list", { name: "Rows of the panel" })))
     .toEqual(["f-flower-colour", "f-pet-safe"]);

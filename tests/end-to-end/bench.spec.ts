@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
-import { demoShop, newShop, openBench } from "./bench.ts";
+import { demoShop, drag, newShop, openBench } from "./bench.ts";
 import { answered } from "./shop-page.ts";
 
 test("a facet is built on the bench, works in both frames, and is there after a reload", async ({ page }) => {
@@ -119,14 +119,10 @@ test("rows are renamed, moved by mouse and removed, and every step can be undone
   const titles = () => bench.wide.locator(".zt-title").allTextContents();
   await expect.poll(titles).toEqual(["Light", "Brand", "Hardiness"]);
 
-  const handle = await page.getByRole("button", { name: "Move Hardiness", exact: true }).boundingBox();
-  const target = await page.getByRole("button", { name: "Move Light", exact: true }).boundingBox();
-  if (!handle || !target) throw new Error("The handles are not on the page.");
-  await page.mouse.move(handle.x + 8, handle.y + 12);
-  await page.mouse.down();
-  await page.mouse.move(target.x + 8, target.y + 20, { steps: 8 });
-  await page.mouse.move(target.x + 8, target.y + 4, { steps: 4 });
-  await page.mouse.up();
+  const [hardiness, light] = ["Hardiness", "Light"].map((name) =>
+    page.getByRole("button", { name: `Move ${name}`, exact: true }),
+  );
+  await drag(page, hardiness, light, ({ x, y }) => ({ x: x + 8, y: y + 4 }));
   await expect.poll(titles).toEqual(["Hardiness", "Light", "Brand"]);
 
   const label = page.getByRole("textbox", { name: "Label of Light" });

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { type APIRequestContext, expect, type FrameLocator, type Page } from "@playwright/test";
+import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page } from "@playwright/test";
 import type { ShopDocument } from "../../src/core/shop/shop-schema.ts";
 import { awake } from "./shop-page.ts";
 
@@ -81,4 +81,28 @@ export async function openBench(page: Page, empty = false, shop = demoShop): Pro
   await awake(bench.wide);
   await awake(bench.phone);
   return bench;
+}
+
+interface Box {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** Drags a handle onto a place of something else, once both stand still. */
+export async function drag(
+  page: Page,
+  handle: Locator,
+  onto: Locator,
+  place: (box: Box) => { x: number; y: number },
+): Promise<void> {
+  await onto.scrollIntoViewIfNeeded();
+  await handle.hover();
+  const box = await onto.boundingBox();
+  if (!box) throw new Error("There is nothing to drag onto.");
+  const { x, y } = place(box);
+  await page.mouse.down();
+  await page.mouse.move(x, y, { steps: 8 });
+  await page.mouse.up();
 }

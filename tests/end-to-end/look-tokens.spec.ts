@@ -155,8 +155,11 @@ const withoutEffect = (page: Page, probes: readonly Probe[]): Promise<string[]> 
     const lost: string[] = [];
     for (const state of states) {
       put(state);
-      for (const probe of all.filter((one) => one.state === state)) {
-        const before = probe.effects.map(read);
+      // All that is read before comes first: each change makes the browser work out the whole page's style anew.
+      const probes = all
+        .filter((one) => one.state === state)
+        .map((probe) => ({ probe, before: probe.effects.map(read) }));
+      for (const { probe, before } of probes) {
         const changed = probe.values.some((value) => {
           for (const end in value) root.style.setProperty(probe.property + end, value[end] ?? "");
           const after = probe.effects.map(read);
