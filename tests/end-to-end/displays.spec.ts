@@ -49,6 +49,8 @@ const inputs = {
   async keys(facet: Locator, page: Page) {
     await facet.getByRole("textbox").first().focus();
     await page.keyboard.type("20");
+    // Whoever rests before leaving the field is told what it would find, and keeps what was typed.
+    await expect(facet.locator(".zt-peek")).toBeVisible();
     await page.keyboard.press("Tab");
   },
 };

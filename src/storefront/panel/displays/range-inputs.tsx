@@ -1,4 +1,4 @@
-import { useRef, useState } from "preact/hooks";
+import { useLayoutEffect, useRef, useState } from "preact/hooks";
 import { fromNumber, toNumber } from "../../../core/catalogue/values.ts";
 import { rangeOf } from "../../../core/match/selection.ts";
 import type { Ends } from "../../../core/numbers/scale.ts";
@@ -94,25 +94,40 @@ interface EndProps extends Pick<Props, "say"> {
 }
 
 function End({ name, label, kind, value, hint, say, read, set, typing }: EndProps) {
+  const shown = value === undefined ? "" : fromNumber(value, kind);
+  const field = useRef<HTMLInputElement>(null);
+  // What is typed stays, whatever is counted meanwhile, until it is taken or something else is chosen.
+  const [typed, setTyped] = useState<string>();
+  const judge = (complaint: string) => {
+    field.current?.setCustomValidity(complaint);
+    if (field.current) field.current.ariaInvalid = String(complaint !== "");
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it is another choice that ends what was typed
+  useLayoutEffect(() => {
+    setTyped(undefined);
+    if (field.current?.validationMessage) judge("");
+  }, [shown]);
   const valueIn = (text: string) => (kind === "date" ? toNumber(text, kind) : read(text));
   const same = {
+    ref: field,
     class: "zt-end",
     name,
     "aria-label": label,
     placeholder: fromNumber(hint, kind),
-    value: value === undefined ? "" : fromNumber(value, kind),
-    onInput: ({ currentTarget: input }: { currentTarget: HTMLInputElement }) => {
-      const typed = valueIn(input.value);
-      typing(Number.isNaN(typed) ? undefined : typed);
+    value: typed ?? shown,
+    onInput: ({ currentTarget: { value: text } }: { currentTarget: HTMLInputElement }) => {
+      setTyped(text);
+      const number = valueIn(text);
+      typing(Number.isNaN(number) ? undefined : number);
     },
     onChange: ({ currentTarget: input }: { currentTarget: HTMLInputElement }) => {
-      const typed = valueIn(input.value);
-      const odd = Number.isNaN(typed) && input.value.trim() !== "";
+      const number = valueIn(input.value);
+      const odd = Number.isNaN(number) && input.value.trim() !== "";
       // Told by the browser in its own way, and heard; what was typed stays to be put right.
-      input.setCustomValidity(odd ? say("notNumber") : "");
-      input.ariaInvalid = String(odd);
+      judge(odd ? say("notNumber") : "");
+      setTyped(odd ? input.value : undefined);
       if (odd) input.reportValidity();
-      else set(Number.isNaN(typed) ? undefined : typed);
+      else set(Number.isNaN(number) ? undefined : number);
     },
   };
   return kind === "date" ? <input type="date" {...same} /> : <input type="text" inputMode="decimal" {...same} />;

@@ -98,12 +98,30 @@ describe("slider", () => {
     await vi.waitFor(() =>
       expect(find("[aria-live]")?.textContent?.replace(/[\u2066-\u2069]/g, "")).toBe("7 products"),
     );
+    expect(from.value).toBe("12");
     // Asked once, for what stands there when the fingers rest; nothing is chosen yet.
     expect(peek.mock.calls).toEqual([[{ min: 12, max: 100 }]]);
     expect(choose).not.toHaveBeenCalled();
     await act(async () => fire(from, "12", "change"));
     expect(find("[aria-live]")?.textContent).toBe("");
     expect(choose).toHaveBeenCalledWith({ min: 12, max: 100 });
+  });
+
+  it("keeps what stands in a field until it is taken, or something else is chosen", () => {
+    const field = () => findAll<HTMLInputElement>(".zt-end")[0] as HTMLInputElement;
+    slide({ max: 100 });
+    fire(field(), "12", "input");
+    // Counts come in while it is typed.
+    slide({ max: 100 });
+    expect(field().value).toBe("12");
+    fire(field(), "50 m", "change");
+    slide({ max: 100 });
+    expect(field().value).toBe("50 m");
+    slide({ min: 5, max: 100 });
+    expect([field().value, field().ariaInvalid, field().validationMessage]).toEqual(["5", "false", ""]);
+    fire(field(), "12.0", "change");
+    slide({ min: 12, max: 100 });
+    expect(field().value).toBe("12");
   });
 
   it("says that there is more beyond a typed end, which the open end still finds", () => {
