@@ -91,6 +91,7 @@ const trials: Record<DisplayName, Trial> = {
     async keys(facet, page) {
       await facet.locator("input[type=date]").first().focus();
       await page.keyboard.type("03012027");
+      await page.keyboard.press("Tab");
     },
   },
   tree: {

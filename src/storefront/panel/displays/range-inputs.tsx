@@ -1,10 +1,10 @@
-import { useLayoutEffect, useRef, useState } from "preact/hooks";
-import { fromNumber, toNumber } from "../../../core/catalogue/values.ts";
+import { useRef, useState } from "preact/hooks";
 import { rangeOf } from "../../../core/match/selection.ts";
 import type { Ends } from "../../../core/numbers/scale.ts";
 import { rangeNames } from "../../../core/place/address.ts";
 import { readNumber } from "../read-number.ts";
 import type { DisplayProps } from "./display-props.ts";
+import { EndField } from "./end-field.tsx";
 
 /**
  * Two fields for a range's ends; an empty one leaves its end open. What is typed is read as captions write it; what is
@@ -23,7 +23,7 @@ export function RangeInputs({ name, field, settings, label, choice, choose, ends
   const same = { kind: field.kind, say, read: (text: string) => readNumber(text, language, around) };
   return (
     <div class="zt-ends">
-      <End
+      <EndField
         {...same}
         name={names.min}
         label={say("rangeFrom", { label })}
@@ -33,7 +33,7 @@ export function RangeInputs({ name, field, settings, label, choice, choose, ends
         typing={(value) => tryOut(value, chosen.max)}
       />
       <span aria-hidden="true">{say("to")}</span>
-      <End
+      <EndField
         {...same}
         name={names.max}
         label={say("rangeTo", { label })}
@@ -79,56 +79,3 @@ interface Bounds {
 }
 
 type Props = DisplayProps & { ends: Ends };
-
-interface EndProps extends Pick<Props, "say"> {
-  name: string;
-  label: string;
-  kind: DisplayProps["field"]["kind"];
-  value: number | undefined;
-  hint: number;
-  /** NaN for what is no number. */
-  read(text: string): number;
-  set(value: number | undefined): void;
-  /** What stands in the field while somebody types, where it can be read. */
-  typing(value: number | undefined): void;
-}
-
-function End({ name, label, kind, value, hint, say, read, set, typing }: EndProps) {
-  const shown = value === undefined ? "" : fromNumber(value, kind);
-  const field = useRef<HTMLInputElement>(null);
-  // What is typed stays, whatever is counted meanwhile, until it is taken or something else is chosen.
-  const [typed, setTyped] = useState<string>();
-  const judge = (complaint: string) => {
-    field.current?.setCustomValidity(complaint);
-    if (field.current) field.current.ariaInvalid = String(complaint !== "");
-  };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: it is another choice that ends what was typed
-  useLayoutEffect(() => {
-    setTyped(undefined);
-    if (field.current?.validationMessage) judge("");
-  }, [shown]);
-  const valueIn = (text: string) => (kind === "date" ? toNumber(text, kind) : read(text));
-  const same = {
-    ref: field,
-    class: "zt-end",
-    name,
-    "aria-label": label,
-    placeholder: fromNumber(hint, kind),
-    value: typed ?? shown,
-    onInput: ({ currentTarget: { value: text } }: { currentTarget: HTMLInputElement }) => {
-      setTyped(text);
-      const number = valueIn(text);
-      typing(Number.isNaN(number) ? undefined : number);
-    },
-    onChange: ({ currentTarget: input }: { currentTarget: HTMLInputElement }) => {
-      const number = valueIn(input.value);
-      const odd = Number.isNaN(number) && input.value.trim() !== "";
-      // Told by the browser in its own way, and heard; what was typed stays to be put right.
-      judge(odd ? say("notNumber") : "");
-      setTyped(odd ? input.value : undefined);
-      if (odd) input.reportValidity();
-      else set(Number.isNaN(number) ? undefined : number);
-    },
-  };
-  return kind === "date" ? <input type="date" {...same} /> : <input type="text" inputMode="decimal" {...same} />;
-}
