@@ -50,6 +50,30 @@ test("the address bar holds what is chosen: back, reload and a shared link work"
   await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeChecked();
 });
 
+test("a handle that is dragged, or moved by a held key, is one step back", async ({ page }) => {
+  await open(page);
+  const handle = page.getByRole("slider").first();
+  const box = await handle.boundingBox();
+  if (!box) throw new Error("There is no slider.");
+  const [x, y] = [box.x + box.height / 2, box.y + box.height / 2];
+  await page.getByRole("checkbox", { name: /^Half shade/ }).check();
+  await expect(page).toHaveURL(/light=half\+shade/);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 60, y, { steps: 12 });
+  await page.mouse.up();
+  await expect(page).toHaveURL(/\.min=/);
+  await page.goBack();
+  await expect(page).not.toHaveURL(/\.min=/);
+  await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeChecked();
+  await handle.focus();
+  for (let n = 0; n < 12; n++) await page.keyboard.press("ArrowRight");
+  await expect(page).toHaveURL(/\.min=/);
+  await page.goBack();
+  await expect(page).not.toHaveURL(/\.min=/);
+  await expect(page).toHaveURL(/light=half\+shade/);
+});
+
 test("chips take one choice back, and clear all takes everything back", async ({ page }) => {
   await open(page, `${shop}&light=half+shade&flower-colour=apricot&flower-colour=orange`);
   const three = await total(page).textContent();

@@ -61,7 +61,9 @@ export function isSameSelection(a: Selection, b: Selection): boolean {
   );
 }
 
-function isSameChoice(a: Choice, b: Choice): boolean {
+/** Whether two choices of a field are the same; undefined is none. */
+export function isSameChoice(a: Choice | undefined, b: Choice | undefined): boolean {
+  if (!a || !b) return a === b;
   if (isRange(a) || isRange(b)) return isRange(a) && isRange(b) && isSameRange(a, b);
   return a.options.length === b.options.length && a.options.every((id, at) => id === b.options[at]);
 }

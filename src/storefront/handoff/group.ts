@@ -6,6 +6,7 @@ import { ArrivingEngine } from "../engine/arriving-engine.ts";
 import { withTouched } from "../page/early-choices.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
 import { answerAt, firstState, type PageState, questionOf } from "../page/page-state.ts";
+import { Steps } from "../page/steps.ts";
 import { PageStore } from "../page/store.ts";
 import { queryTo } from "../panel/panel-state.ts";
 import { putWords } from "../words/spoken.ts";
@@ -57,6 +58,7 @@ export class Group {
   #opening = false;
   #ends = new AbortController();
   #marks: SiteMarks | undefined;
+  #steps = new Steps(() => this.#open?.store.state.layout.more === "pages");
 
   private constructor(name: string) {
     this.name = name;
@@ -194,6 +196,7 @@ export class Group {
       () => {
         if (this.#history() === "none") return;
         const { asked, fields } = store.state;
+        this.#steps.rest();
         store.go(
           fromAddress(location.search, asked, (key) => fields.get(key), shop.names),
           "view",
@@ -231,10 +234,9 @@ export class Group {
   #write(state: PageState, was: PageState): void {
     const way = this.#history();
     if (way === "none") return;
-    // More of the same is no step of its own: going back leads to where the shopper was before the page.
-    const more = state.page === was.page + 1;
+    const goesOn = this.#steps.goesOn(was, state, performance.now());
     const address = location.pathname + queryTo({ ...state, query: location.search }, state) + location.hash;
-    history[way === "replace" || more ? "replaceState" : "pushState"](history.state, "", address);
+    history[way === "replace" || goesOn ? "replaceState" : "pushState"](history.state, "", address);
   }
 
   #panels(): PagePanel[] {

@@ -1,5 +1,6 @@
 import { type FieldOf, fromAddress, toAddress } from "../../core/place/address.ts";
 import type { PageState } from "./page-state.ts";
+import { Steps } from "./steps.ts";
 import type { PageStore } from "./store.ts";
 
 /** What the browser's history keeps of an entry that stands for an open drawer. */
@@ -12,7 +13,8 @@ const isDrawerEntry = (): boolean =>
  * back. An open drawer has an entry too, so that going back closes it first, whatever was chosen in it.
  */
 export function followAddress(store: PageStore, fieldOf: FieldOf): void {
-  let { page } = store.state;
+  const steps = new Steps(() => store.state.layout.more === "pages");
+  let before = store.state;
   let open = store.state.drawer !== undefined;
   const address = (place: PageState) =>
     location.pathname + toAddress(place, fieldOf, location.search, place.asked) + location.hash;
@@ -22,12 +24,12 @@ export function followAddress(store: PageStore, fieldOf: FieldOf): void {
       if (open) history.pushState(drawerEntry, "");
       else if (isDrawerEntry()) history.back();
     }
+    const was = before;
+    before = state;
     if (change !== "place") return;
-    // More of the same is no step of its own: going back leads to where the shopper was before the page.
-    const more = state.layout.more !== "pages" && state.page === page + 1;
-    page = state.page;
+    const goesOn = steps.goesOn(was, state, performance.now());
     // The address is not in a hurry; the frame with the result goes first. The first choice in a drawer takes its entry.
-    setTimeout(() => history[more || isDrawerEntry() ? "replaceState" : "pushState"](null, "", address(state)));
+    setTimeout(() => history[goesOn || isDrawerEntry() ? "replaceState" : "pushState"](null, "", address(state)));
   });
   addEventListener("popstate", () => {
     if (store.state.drawer !== undefined) {
@@ -39,7 +41,7 @@ export function followAddress(store: PageStore, fieldOf: FieldOf): void {
       if (here !== location.pathname + location.search + location.hash) history.pushState(null, "", here);
       return;
     }
+    steps.rest();
     store.go(fromAddress(location.search, store.state.asked, fieldOf), "view");
-    page = store.state.page;
   });
 }
