@@ -388,4 +388,35 @@ test.describe("on a phone", () => {
     expect(Math.round((await drawer.boundingBox())?.width ?? 0)).toBe(390);
     await expectAccessible(page);
   });
+
+  test("a drawer's button takes what was chosen in it, and going back takes all of that back", async ({
+    page,
+    request,
+  }) => {
+    const behaviour = { apply: { wide: "button" as const } };
+    const own = await ownShop(request, "Patient thumbs", { panels: [{ ...demoPanel, behaviour }] });
+    await open(page, `${own}/`);
+    await page.getByRole("button", { name: /^Filters/ }).tap();
+    const drawer = page.getByRole("dialog");
+    for (const value of ["shade", "half shade"]) await drawer.locator(`input[value="${value}"]`).check();
+    await drawer.locator('input[value="shade"]').uncheck();
+    await expect(total(page)).toHaveText("240 products");
+    await drawer.getByRole("button", { name: "Show 74 products" }).tap();
+    await expect(drawer).toBeHidden();
+    await expect(total(page)).toHaveText("74 products of 240");
+    await expect(page).toHaveURL(/light=half\+shade$/);
+    // It stays so when the browser has caught up with its history.
+    await page.waitForTimeout(300);
+    await expect(total(page)).toHaveText("74 products of 240");
+    await page.goBack();
+    await expect(total(page)).toHaveText("240 products");
+    await expect(page).not.toHaveURL(/light=/);
+    // Closed without its button, it takes nothing and leaves no step behind.
+    await page.getByRole("button", { name: /^Filters/ }).tap();
+    await drawer.locator('input[value="shade"]').check();
+    await page.getByRole("button", { name: "Close filters" }).tap();
+    await expect(drawer).toBeHidden();
+    await expect(total(page)).toHaveText("240 products");
+    await expect(page).not.toHaveURL(/light=/);
+  });
 });

@@ -22,7 +22,8 @@ export function followAddress(store: PageStore, fieldOf: FieldOf): void {
     if ((state.drawer !== undefined) !== open) {
       open = !open;
       if (open) history.pushState(drawerEntry, "");
-      else if (isDrawerEntry()) history.back();
+      // What a button has just taken, which closes the drawer too, has the drawer's entry by then.
+      else setTimeout(() => !open && isDrawerEntry() && history.back());
     }
     const was = before;
     before = state;
