@@ -411,6 +411,15 @@ test.describe("on a phone", () => {
     await page.goBack();
     await expect(total(page)).toHaveText("240 products");
     await expect(page).not.toHaveURL(/light=/);
+    // Enter in a field is a choice, and presses the button.
+    await page.getByRole("button", { name: /^Filters/ }).tap();
+    await drawer.getByRole("textbox", { name: "Price to" }).fill("20");
+    await drawer.getByRole("textbox", { name: "Price to" }).press("Enter");
+    await expect(drawer).toBeHidden();
+    await expect(page).toHaveURL(/price\.max=20/);
+    await expect(total(page)).toHaveText(/^\d+ products of 240$/);
+    await page.goBack();
+    await expect(total(page)).toHaveText("240 products");
     // Closed without its button, it takes nothing and leaves no step behind.
     await page.getByRole("button", { name: /^Filters/ }).tap();
     await drawer.locator('input[value="shade"]').check();

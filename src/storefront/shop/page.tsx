@@ -86,12 +86,15 @@ function Page({ store }: { store: PageStore }) {
               else if (panel !== undefined) backToTop(store, panel);
             })
           }
-          apply={(panel) => {
-            const elsewhere = store.apply(panel);
-            store.openDrawer(undefined);
-            if (elsewhere !== undefined) location.assign(state.base + elsewhere);
-            else backToTop(store, panel);
-          }}
+          // After what was done before it: Enter in a field is a choice and presses the button.
+          apply={(panel) =>
+            afterFrame(() => {
+              const elsewhere = store.apply(panel);
+              store.openDrawer(undefined);
+              if (elsewhere !== undefined) location.assign(state.base + elsewhere);
+              else backToTop(store, panel);
+            })
+          }
           openDrawer={(panel) => {
             // A drawer that is left without its button forgets what was chosen in it.
             if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
