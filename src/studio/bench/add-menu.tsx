@@ -4,6 +4,7 @@ import { displays } from "../../core/display/displays.ts";
 import { fitsWords, words } from "../../core/index/words.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
+import { FindField } from "../controls/find-field.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
@@ -44,14 +45,7 @@ export function AddMenu() {
           return (
             <>
               <div className="sticky top-0 z-10 flex gap-2 border-b border-hair bg-base-100 p-2">
-                <input
-                  type="search"
-                  className="input input-sm w-full"
-                  placeholder="Search the fields"
-                  aria-label="Search the fields"
-                  value={asked}
-                  onChange={(event) => setAsked(event.target.value)}
-                />
+                <FindField label="Search the fields" value={asked} set={setAsked} className="input-sm w-full" />
                 {suggested.count > 1 ? (
                   <button type="button" className="btn btn-sm flex-none" onClick={() => add(suggested.edit)}>
                     Add all {suggested.count} suggested

@@ -3,6 +3,7 @@ import { fitsWords, words } from "../../core/index/words.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import type { LinksPiece } from "../../core/panel/panel-schema.ts";
 import { Choice } from "../controls/choice.tsx";
+import { FindField } from "../controls/find-field.tsx";
 import { useAnswer } from "../shell/shop-context.ts";
 import { PieceLine } from "./piece-line.tsx";
 
@@ -59,13 +60,12 @@ export function LinksSettings({ row, title, change }: Props) {
       {picked ? (
         <>
           {options.length > most ? (
-            <input
-              type="search"
-              className="input input-xs w-40"
-              placeholder="Find"
-              aria-label={`Find a value of ${title}`}
+            <FindField
+              label={`Find a value of ${title}`}
+              hint="Find"
               value={asked}
-              onChange={(event) => setAsked(event.target.value)}
+              set={setAsked}
+              className="input-xs w-40"
             />
           ) : null}
           <ul className="max-h-48 overflow-auto text-[13px]" aria-label={`Values of ${title}`}>

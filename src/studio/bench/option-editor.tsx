@@ -21,6 +21,7 @@ import { engineMerges, isShown, staleValues } from "../../core/panel/options.ts"
 import { rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow, OptionRules } from "../../core/panel/panel-schema.ts";
 import { Choice } from "../controls/choice.tsx";
+import { FindField } from "../controls/find-field.tsx";
 import { IconButton } from "../controls/line-tools.tsx";
 import { useAnswer, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
@@ -73,13 +74,12 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
       <p className="text-[13px] text-quiet">{news[rules.show]}</p>
       {rules.show === "only" ? <PickTools all={all} pick={(which) => apply(pickOptions(of, which, all))} /> : null}
       <div className="flex items-center gap-2">
-        <input
-          type="search"
-          className="input input-xs w-32"
-          placeholder="Find"
-          aria-label={`Find an option of ${title}`}
+        <FindField
+          label={`Find an option of ${title}`}
+          hint="Find"
           value={asked}
-          onChange={(event) => setAsked(event.target.value)}
+          set={setAsked}
+          className="input-xs w-32"
         />
         {languages.length > 0 ? (
           <select

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { FieldDetail } from "../../core/evidence/field-detail.ts";
 import { fitsWords, words } from "../../core/index/words.ts";
+import { FindField } from "../controls/find-field.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import type { Mender } from "./use-mender.ts";
 
@@ -18,14 +19,7 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
   return (
     <div>
       <div className="mb-2 flex items-center gap-2">
-        <input
-          type="search"
-          className="input input-sm w-44"
-          placeholder="Find a value"
-          aria-label="Find a value"
-          value={asked}
-          onChange={(event) => setAsked(event.target.value)}
-        />
+        <FindField label="Find a value" value={asked} set={setAsked} className="input-sm w-44" />
         <button
           type="button"
           className="btn btn-sm"

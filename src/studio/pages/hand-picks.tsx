@@ -1,6 +1,7 @@
 import { ArrowUp } from "lucide-react";
 import { useDeferredValue, useState } from "react";
 import { countsOf } from "../../core/match/engine.ts";
+import { FindField } from "../controls/find-field.tsx";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, without } from "../controls/lists.ts";
 import { useAnswer } from "../shell/shop-context.ts";
@@ -41,14 +42,7 @@ export function HandPicks({ picked, set }: Props) {
         </ul>
       </div>
       <div>
-        <input
-          type="search"
-          className="input input-sm mb-1 w-full"
-          placeholder="Find products"
-          aria-label="Find products"
-          value={asked}
-          onChange={(event) => setAsked(event.target.value)}
-        />
+        <FindField label="Find products" value={asked} set={setAsked} className="input-sm mb-1 w-full" />
         <ul aria-label="Found products" className="max-h-64 overflow-auto">
           {(found?.products ?? [])
             .filter(({ id }) => !picked.includes(id))

@@ -3,6 +3,7 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { fitsWords, words } from "../../core/index/words.ts";
 import type { Scope } from "../../core/page/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { FindField } from "../controls/find-field.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages } from "../shell/shop-context.ts";
 import { PageDetail } from "./page-detail.tsx";
@@ -57,14 +58,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
   return (
     <section aria-label="Table of pages" className="flex min-h-0 min-w-0 flex-1 flex-col">
       <div className="mb-2 flex items-center gap-3">
-        <input
-          type="search"
-          className="input input-sm w-56"
-          placeholder="Find a page"
-          aria-label="Find a page"
-          value={asked}
-          onChange={(event) => setAsked(event.target.value)}
-        />
+        <FindField label="Find a page" value={asked} set={setAsked} className="input-sm w-56" />
         <span role="status" className="text-quiet tabular-nums">
           {list.length.toLocaleString("en")} pages
           {done < list.length ? `, ${done.toLocaleString("en")} counted` : ""}

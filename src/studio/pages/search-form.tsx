@@ -4,6 +4,7 @@ import { weightOf } from "../../core/index/text-index.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import { bestMatch } from "../../core/match/sort-keys.ts";
 import { setSearch } from "../../core/page/edit.ts";
+import { FindField } from "../controls/find-field.tsx";
 import { useAnswer, useOpenShop, usePages } from "../shell/shop-context.ts";
 
 const weights = [0, 1, 2, 3, 4, 6, 8, 12, 16, 20];
@@ -73,14 +74,7 @@ export function SearchForm() {
         </ul>
       </div>
       <div>
-        <input
-          type="search"
-          className="input input-sm mb-2 w-full"
-          placeholder="Try a search"
-          aria-label="Try a search"
-          value={asked}
-          onChange={(event) => setAsked(event.target.value)}
-        />
+        <FindField label="Try a search" value={asked} set={setAsked} className="input-sm mb-2 w-full" />
         {tried && found ? (
           <>
             <p role="status" className="mb-1 text-[13px] text-quiet">

@@ -16,6 +16,7 @@ import { emptySelection, isEmpty } from "../../core/match/selection.ts";
 import type { VariantQuery } from "../../core/match/variants.ts";
 import { CatalogueFrame } from "../catalogue/catalogue-frame.tsx";
 import { FacetFilter, tableFacet } from "../controls/facet-filter.tsx";
+import { FindField } from "../controls/find-field.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { ProductCell } from "./product-cell.tsx";
@@ -88,13 +89,11 @@ export function ProductsView() {
   return (
     <CatalogueFrame>
       <div className="mb-3 flex items-center gap-3">
-        <input
-          type="search"
-          className="input input-sm w-56"
-          placeholder="Search the products"
-          aria-label="Search the products"
+        <FindField
+          label="Search the products"
           value={selection.text}
-          onChange={(event) => setSelection({ ...selection, text: event.target.value })}
+          set={(text) => setSelection({ ...selection, text })}
+          className="input-sm w-56"
         />
         <span role="status" className="text-quiet tabular-nums">
           {count.toLocaleString("en")} of {variants.toLocaleString("en")} variants

@@ -1,0 +1,23 @@
+interface Props {
+  /** For assistive technology, and in the empty field where there is no `hint`. */
+  label: string;
+  hint?: string;
+  value: string;
+  set(text: string): void;
+  /** How large and wide it is. */
+  className: string;
+}
+
+/** A field for words by which something is found, while they are typed. */
+export function FindField({ label, hint = label, value, set, className }: Props) {
+  return (
+    <input
+      type="search"
+      className={`input ${className}`}
+      placeholder={hint}
+      aria-label={label}
+      value={value}
+      onChange={(event) => set(event.target.value)}
+    />
+  );
+}
