@@ -13,6 +13,8 @@ interface Props extends Pick<DisplayProps, "say"> {
   set(value: number | undefined): void;
   /** What stands in the field while somebody types, where it can be read. */
   typing(value: number | undefined): void;
+  /** The field is left, whether anything was taken or not. */
+  leave(): void;
 }
 
 type Told = { currentTarget: HTMLInputElement };
@@ -21,7 +23,7 @@ type Told = { currentTarget: HTMLInputElement };
 const writes = /^\d$|^(Backspace|Delete|ArrowUp|ArrowDown)$/;
 
 /** The field of one end of a range: a number as captions write it, or a date. */
-export function EndField({ name, label, kind, value, hint, say, read, set, typing }: Props) {
+export function EndField({ name, label, kind, value, hint, say, read, set, typing, leave }: Props) {
   const shown = value === undefined ? "" : fromNumber(value, kind);
   const field = useRef<HTMLInputElement>(null);
   // What is typed stays, whatever is counted meanwhile, until it is taken or something else is chosen.
@@ -61,7 +63,15 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
     },
   };
   if (kind !== "date")
-    return <input type="text" inputMode="decimal" {...same} onChange={({ currentTarget }) => take(currentTarget)} />;
+    return (
+      <input
+        type="text"
+        inputMode="decimal"
+        {...same}
+        onChange={({ currentTarget: input }) => take(input)}
+        onBlur={leave}
+      />
+    );
   // A browser calls each date on the way to the one that is typed a change, the years 2, 20 and 202 among them. What
   // comes from keys is taken by Enter, by Tab once it is whole, and when the field is left; what is picked from a
   // calendar at once.
@@ -78,6 +88,7 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
       }}
       onBlur={({ currentTarget: input }) => {
         if (byKeys.current) take(input);
+        leave();
       }}
     />
   );

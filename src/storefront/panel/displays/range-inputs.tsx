@@ -20,7 +20,12 @@ export function RangeInputs({ name, field, settings, label, choice, choose, ends
   };
   const tryOut = (min: number | undefined, max: number | undefined) => tell(rightWayRound(min, max));
   const around = [field.unit ?? "", settings.prefix, settings.suffix];
-  const same = { kind: field.kind, say, read: (text: string) => readNumber(text, language, around) };
+  const same = {
+    kind: field.kind,
+    say,
+    read: (text: string) => readNumber(text, language, around),
+    leave: () => tell(undefined),
+  };
   return (
     <div class="zt-ends">
       <EndField

@@ -102,6 +102,9 @@ describe("slider", () => {
     // Asked once, for what stands there when the fingers rest; nothing is chosen yet.
     expect(peek.mock.calls).toEqual([[{ min: 12, max: 100 }]]);
     expect(choose).not.toHaveBeenCalled();
+    // Whoever takes it back leaves without a change.
+    await act(async () => void from.dispatchEvent(new FocusEvent("blur")));
+    expect(find("[aria-live]")?.textContent).toBe("");
     await act(async () => fire(from, "12", "change"));
     expect(find("[aria-live]")?.textContent).toBe("");
     expect(choose).toHaveBeenCalledWith({ min: 12, max: 100 });
