@@ -60,6 +60,7 @@ test("a handle that is dragged, or moved by a held key, is one step back", async
   const box = await handle.boundingBox();
   if (!box) throw new Error("There is no slider.");
   const [x, y] = [box.x + box.height / 2, box.y + box.height / 2];
+  const start = await handle.inputValue();
   // The last of its places is in the address.
   const written = () => expect.poll(async () => page.url().endsWith(`.min=${await handle.inputValue()}`)).toBe(true);
   await page.mouse.move(x, y);
@@ -69,6 +70,7 @@ test("a handle that is dragged, or moved by a held key, is one step back", async
   await written();
   await page.goBack();
   await expect(page).not.toHaveURL(/\.min=/);
+  await expect(handle).toHaveValue(start);
   await expect(page.getByRole("checkbox", { name: /^Half shade/ })).toBeChecked();
   await handle.focus();
   for (let n = 0; n < 12; n++) await page.keyboard.press("ArrowRight");

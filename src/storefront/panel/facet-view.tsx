@@ -1,14 +1,12 @@
 import type { VNode } from "preact";
-import { useContext, useLayoutEffect, useRef, useState } from "preact/hooks";
+import { useContext, useRef, useState } from "preact/hooks";
 import { resolve } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { FacetAnswer } from "../../core/match/answer.ts";
-import type { Choice } from "../../core/match/question.ts";
-import { choiceOf, withChoice } from "../../core/match/selection.ts";
+import { choiceOf } from "../../core/match/selection.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { nameIn } from "../../core/place/address.ts";
-import { nextPlace, startPlace } from "../../core/place/place.ts";
 import { type FacetSettings, settingsOn } from "../../core/setting/settings.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
 import { viewOf } from "./displays/views.ts";
@@ -17,6 +15,7 @@ import { formatterOf } from "./format.ts";
 import { optionViews, rangeViews } from "./option-views.ts";
 import type { PanelState, Perform } from "./panel-state.ts";
 import { type Peek, PeekContext } from "./peek.ts";
+import { useAhead } from "./use-ahead.ts";
 import { usePainted } from "./use-painted.ts";
 
 interface Props {
@@ -59,7 +58,7 @@ function looksSame({ row, state }: Props, { row: nextRow, state: next }: Props):
 }
 
 function DrawnFacet({ row, state: given, perform: act }: Props) {
-  const { state, perform } = useAhead({ row, state: given, perform: act });
+  const { state, perform } = useAhead(row.field, given, act);
   const peek = useContext(PeekContext);
   const settings = settingsOn(row.settings, state.band);
   const { start } = settings;
@@ -103,29 +102,6 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
       </div>
     </section>
   );
-}
-
-/**
- * The state with what was just chosen in the facet, before its result is there: what was touched shows at once, and
- * nothing that is drawn in between puts it back.
- */
-function useAhead({ row, state, perform }: Props): Pick<Props, "state" | "perform"> {
-  const [ahead, setAhead] = useState<{ from: Choice | undefined; to: Choice | undefined }>();
-  const given = choiceOf(state.selection, row.field);
-  const { answer } = state;
-  // Once anything is answered, that is what holds.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: an answer ends it, whatever it says
-  useLayoutEffect(() => setAhead(undefined), [given, answer]);
-  const shown =
-    ahead && ahead.from === given ? { ...state, selection: withChoice(state.selection, row.field, ahead.to) } : state;
-  return {
-    state: shown,
-    perform(act) {
-      const next = nextPlace({ ...startPlace, selection: shown.selection }, act);
-      setAhead({ from: given, to: choiceOf(next.selection, row.field) });
-      perform(act);
-    },
-  };
 }
 
 /** What the facet's display is given. */
