@@ -21,12 +21,14 @@ export function ensureBrowser() {
   const [best = ""] = programs;
   const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
   if (!may) stop(`The tests need Chromium as “${programs.join("” or “")}”. On Debian: sudo apt-get install ${best}`);
-  const packages = [best, "fonts-dejavu-core"];
-  console.log(`Chromium is missing. Installing the packages ${packages.join(" and ")} with apt-get …`);
+  console.log(`Chromium is missing. Installing the packages ${best} and fonts-dejavu-core with apt-get …`);
   const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
   /** @param {string[]} words */
   const apt = (...words) => run("apt-get", words, { env, stdio: ["ignore", "ignore", "inherit"] });
-  if (!apt("update") || !apt("install", "-y", "--no-install-recommends", ...packages))
+  /** @param {string} name */
+  const install = (name) => apt("install", "-y", "--no-install-recommends", name, "fonts-dejavu-core");
+  // Older releases have the second alone.
+  if (!apt("update") || !programs.some(install))
     stop("Chromium could not be installed. Install it by hand and run the tests again.");
 }
 
