@@ -65,6 +65,8 @@ for (const size of [wide, slim])
     foreign,
   }) => {
     await page.setViewportSize(size);
+    // A typeface shows only where it is there for the first frame, and widths of words hang on it.
+    await page.route(/\.woff2$/, (route) => route.abort());
     const head = foreign.head;
     const panel = foreign.piece("index/climber-finder.html");
     const box =

@@ -7,4 +7,8 @@ type ShopPage = Page | FrameLocator;
 export const awake = (page: ShopPage): Promise<void> => expect(page.locator("html[data-ready]")).toBeAttached();
 
 /** Waits until what a page shows was found for what is chosen, before it is read once. */
-export const answered = (page: ShopPage): Promise<void> => expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+export async function answered(page: ShopPage): Promise<void> {
+  // What was touched is done after the frame that shows it.
+  await page.locator("html").evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+}
