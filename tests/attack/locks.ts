@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import Database from "libsql";
+import { holdWriteLock } from "../hold-lock.ts";
 import { startServer } from "../server.ts";
 import { type Attack, some } from "./attack.ts";
 
@@ -20,15 +20,7 @@ export const locks: Attack = {
     try {
       for (let n = 0; n < tries; n++) {
         let { version, document } = await (await fetch(server.origin + panel)).json();
-        const other = new Database(file);
-        other.exec("begin immediate");
-        const freed = new Promise<void>((done) =>
-          setTimeout(() => {
-            other.exec("rollback");
-            other.close();
-            done();
-          }, Math.random() * 1500),
-        );
+        const freed = holdWriteLock(file, Math.random() * 1500);
         for (let i = 0; i < 4; i++) {
           const start = performance.now();
           document = { ...document, name: `Locked ${n} ${i}` };

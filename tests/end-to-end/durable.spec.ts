@@ -7,6 +7,7 @@ import { expect, test } from "@playwright/test";
 import Database from "libsql";
 import { perform } from "../../src/core/document/edit.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
+import { holdWriteLock } from "../hold-lock.ts";
 import { type RunningServer, serverProgram, startServer } from "../server.ts";
 import { demoShop } from "./bench.ts";
 
@@ -48,15 +49,7 @@ const put = (path: string, body: unknown) =>
 test("every save that was answered is on disk, also when another program held the write lock meanwhile", async () => {
   let { version, document } = await get(panel);
   // Another program writes for 0.6 s; saves wait for it, and none is answered before it is written.
-  const other = new Database(file);
-  other.exec("begin immediate");
-  const freed = new Promise<void>((done) =>
-    setTimeout(() => {
-      other.exec("rollback");
-      other.close();
-      done();
-    }, 600),
-  );
+  const freed = holdWriteLock(file, 600);
   const statuses: number[] = [];
   for (let i = 0; i < 7; i++) {
     document = { ...document, name: `Saved ${i}` };

@@ -3,6 +3,7 @@ import { test as base, expect, type Page } from "@playwright/test";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { HandoffSite } from "../handoff-site.ts";
 import { serveFiles, strictPolicy } from "../static-server.ts";
+import { origin } from "./bench.ts";
 
 /** A site that is not ours, with a handoff of the demo shop in it. */
 export interface ForeignSite {
@@ -27,7 +28,7 @@ export const test = base.extend<{ foreign: ForeignSite }, { made: ForeignSite & 
   made: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright wants it so
     async ({}, use) => {
-      const site = await HandoffSite.fetched("http://127.0.0.1:4399");
+      const site = await HandoffSite.fetched(origin.origin);
       const pages = ["/", "/articles/choosing-a-climber", "/collections/gifts"].flatMap((page) => ["--page", page]);
       site.handOver(folder, "--at", `/${folder}/`, "--action", "/found.html", "--link", "/products/{id}", ...pages);
       putPages(site);
@@ -105,7 +106,7 @@ function putPages(site: HandoffSite): void {
 }
 
 /** Keeps what the elements of a page tell, and how far the page has moved by itself. */
-export async function listenOn(page: Page): Promise<void> {
+async function listenOn(page: Page): Promise<void> {
   await page.addInitScript(() => {
     const told: [string, Record<string, unknown>][] = [];
     Object.assign(window, { told, shift: 0 });
