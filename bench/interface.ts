@@ -4,6 +4,7 @@
  */
 import { chromium, type Page } from "@playwright/test";
 import { launch, withServer } from "../tests/browser.ts";
+import { answered } from "../tests/end-to-end/shop-page.ts";
 import { makeShop } from "./made-shop.ts";
 import { type Timing, timing } from "./timing.ts";
 
@@ -65,7 +66,8 @@ async function shopperClick(page: Page, origin: string, place: Place): Promise<T
       .nth(i >> 1)
       .locator("..")
       .click();
-    await page.waitForTimeout(150);
+    await answered(page);
+    await page.waitForTimeout(30);
     if ((await page.locator(".zt-total").textContent()) === before) throw new Error("The click changed nothing.");
   }
   const times = await page.evaluate(() =>

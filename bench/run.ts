@@ -1,70 +1,92 @@
 /**
- * `npm run bench`: speed, measured; `--json` prints the engine's cases for machines; `--growth` writes docs/growth;
- * `--load` many shoppers at once; `--page` what a shopper's phone waits for; `--against FOLDER` takes turns with an older commit in another work tree. */
+ * `npm run bench`: speed, measured. The name of a part as a flag measures that part alone: `--engine`, `--interface`, …;
+ * `--load` many shoppers at once, `--page` what a shopper's phone waits for and `--growth`, which writes docs/growth,
+ * are done only when they are named. `--json` prints the engine's cases for machines; `--against FOLDER` takes turns
+ * with an older commit in another work tree.
+ */
+import { parseArgs } from "node:util";
 import { compareWith } from "./compare.ts";
 import { benchEngine, DifferentAnswer, type EngineCase } from "./engine.ts";
 import { writeGrowth } from "./growth.ts";
 import { benchHolds } from "./holds.ts";
 import { benchInterface } from "./interface.ts";
-import { benchLarge } from "./large.ts";
+import { benchLarge, type LargeImport } from "./large.ts";
 import { benchLoad } from "./load.ts";
 import { benchLooks } from "./looks.ts";
 import { benchPage } from "./page.ts";
 import { benchPages } from "./pages.ts";
 import { benchRehearsal } from "./rehearsal.ts";
 import { benchSwatches } from "./swatches.ts";
+import type { Timing } from "./timing.ts";
 
 const sizes = [20_000, 100_000];
-try {
-  if (process.argv.includes("--growth")) {
-    writeGrowth();
-    process.exit();
-  }
-  if (process.argv.includes("--page")) {
-    for (const one of await benchPage([
+const usual = {
+  engine: () => benchEngines(),
+  pages: async () => reportTimes(await benchPages()),
+  looks: async () => reportTimes(await benchLooks()),
+  interface: async () => reportTimes(await benchInterface()),
+  swatches: async () => reportTimes(await benchSwatches()),
+  rehearsal: () => reportTimes(benchRehearsal()),
+  large: async () => reportLarge(await benchLarge(100_000, 3)),
+};
+const byThemselves = {
+  page: async () => {
+    const shops: [number, number][] = [
       [20_000, 30],
       [100_000, 10],
-    ]))
-      console.log(JSON.stringify(one));
-    process.exit();
-  }
-  if (process.argv.includes("--load")) {
-    for (const one of await benchHolds()) console.log(JSON.stringify(one));
-    for (const one of [...(await benchLoad(40)), ...(await benchLoad(2000))]) console.log(JSON.stringify(one));
-    process.exit();
-  }
-  const against = process.argv[process.argv.indexOf("--against") + 1];
-  if (process.argv.includes("--against") && against) {
-    compareWith(against);
-    process.exit();
-  }
-  const cases = sizes.map((products) => benchEngine(products));
-  if (process.argv.includes("--json")) console.log(JSON.stringify({ cases }));
-  else {
-    for (const one of cases) report(one);
-    for (const { name, median_ms, worst_ms, aim_ms } of [
-      ...(await benchPages()),
-      ...(await benchLooks()),
-      ...(await benchInterface()),
-      ...(await benchSwatches()),
-      ...benchRehearsal(),
-    ]) {
-      console.log(
-        `${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`,
-      );
-    }
-    const { variants, file_mb, read_s, store_s, open_s, filter_ms, longest_task_ms } = await benchLarge(100_000, 3);
-    console.log(
-      `${variants.toLocaleString("en")} variants from a CSV of ${file_mb} MB in the browser: read ${read_s} s, stored ${store_s} s, bench open ${open_s} s;`,
-    );
-    console.log(
-      `  the table of variants narrowed down in ${filter_ms} ms; the page was never held up longer than ${longest_task_ms} ms`,
-    );
-  }
+    ];
+    reportLines(await benchPage(shops));
+  },
+  load: async () => {
+    reportLines(await benchHolds());
+    reportLines(await benchLoad(40));
+    reportLines(await benchLoad(2000));
+  },
+  growth: () => writeGrowth(),
+};
+const parts: Record<string, () => void | Promise<void>> = { ...usual, ...byThemselves };
+
+const { values: asked } = parseArgs({
+  options: {
+    json: { type: "boolean" },
+    against: { type: "string" },
+    ...Object.fromEntries(Object.keys(parts).map((name) => [name, { type: "boolean" as const }])),
+  },
+});
+try {
+  const named = Object.keys(parts).filter((name) => name in asked);
+  if (asked.against !== undefined) compareWith(asked.against);
+  else if (asked.json) console.log(JSON.stringify({ cases: sizes.map((products) => benchEngine(products)) }));
+  else for (const name of named.length > 0 ? named : Object.keys(usual)) await parts[name]?.();
 } catch (error) {
   if (!(error instanceof DifferentAnswer)) throw error;
   console.error(error.message);
   process.exitCode = 1;
+}
+
+function benchEngines(): void {
+  const cases = sizes.map((products) => benchEngine(products));
+  for (const one of cases) report(one);
+}
+
+function reportLines(all: readonly object[]): void {
+  for (const one of all) console.log(JSON.stringify(one));
+}
+
+function reportTimes(timings: readonly Timing[]): void {
+  for (const { name, median_ms, worst_ms, aim_ms } of timings)
+    console.log(
+      `${name}: median ${median_ms} ms, worst ${worst_ms} ms, ${Math.round((median_ms / aim_ms) * 100)} % of the aimed ${aim_ms} ms`,
+    );
+}
+
+function reportLarge({ variants, file_mb, read_s, store_s, open_s, filter_ms, longest_task_ms }: LargeImport): void {
+  console.log(
+    `${variants.toLocaleString("en")} variants from a CSV of ${file_mb} MB in the browser: read ${read_s} s, stored ${store_s} s, bench open ${open_s} s;`,
+  );
+  console.log(
+    `  the table of variants narrowed down in ${filter_ms} ms; the page was never held up longer than ${longest_task_ms} ms`,
+  );
 }
 
 function report({
