@@ -1,7 +1,7 @@
 import useSWR from "swr";
 import type { Problem } from "../core/catalogue/problem.ts";
 import type { KindName } from "../core/kinds/kinds.ts";
-import type { ShopSummary } from "../core/wire/shop.ts";
+import type { Removed, ShopSummary } from "../core/wire/shop.ts";
 import type { ToolState } from "../core/wire/tool.ts";
 
 /** An answer of the server that is not a success. */
@@ -47,6 +47,11 @@ export const shopPath = (shop: string): string => `/shops/${encodeURIComponent(s
 export const documentPath = (shop: string, kind: KindName, slug?: string): string =>
   `${shopPath(shop)}/documents/${kind}${slug === undefined ? "" : `/${encodeURIComponent(slug)}`}`;
 
+/** Where what was removed is listed: shops, or a shop's documents of a kind. */
+export const removedPath = (shop?: string, kind?: KindName): string =>
+  shop === undefined || kind === undefined ? "/removed" : `${shopPath(shop)}/removed/${kind}`;
+
+export const useRemoved = (path: string) => useSWR<Removed[], ApiError>(path, request<Removed[]>);
 export const useTool = () => useSWR<ToolState, ApiError>("/tool", request<ToolState>);
 export const useShops = () => useSWR<ShopSummary[], ApiError>("/shops", request<ShopSummary[]>);
 export const useShop = (shop: string) => useSWR<ShopSummary, ApiError>(shopPath(shop), request<ShopSummary>);

@@ -70,6 +70,6 @@ if (!root) throw new Error("There is no place for the application on this page."
 createRoot(root).render(
   <SWRConfig value={{ revalidateOnFocus: false, shouldRetryOnError: false }}>
     <RouterProvider router={router} />
-    <Toaster position="bottom-left" toastOptions={{ style: { fontFamily: "inherit" } }} />
+    <Toaster position="bottom-left" className="toasts" offset={{ bottom: 64, left: 16 }} />
   </SWRConfig>,
 );

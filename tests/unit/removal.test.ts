@@ -39,7 +39,13 @@ describe("panels", () => {
     expect((await ask("GET", "/draft/larkmoss-nursery/articles/choosing-a-climber")).status).toBe(200);
     const again = await ask("POST", panels, { name: "Three questions" });
     expect(again.body.slug).not.toBe(second);
+    const told = (await ask("GET", `${demo}/removed/panel`)).body;
+    expect(told).toMatchObject([{ slug: second, name: "Three questions" }]);
+    expect(Date.parse(told[0].removedAt)).toBeGreaterThan(Date.now() - 60_000);
+    expect((await ask("GET", `${demo}/removed/look`)).body).toEqual([]);
+    expect((await ask("GET", `${demo}/removed/pages`)).status).toBe(405);
     expect(slugs((await ask("POST", `${panels}/${second}/restore`)).body)).toEqual([...before, again.body.slug]);
+    expect((await ask("GET", `${demo}/removed/panel`)).body).toEqual([]);
     expect((await ask("DELETE", `${panels}/no-such-panel`)).status).toBe(404);
     expect((await ask("DELETE", `${demo}/documents/pages/pages`)).status).toBe(405);
     await orm.close(true);

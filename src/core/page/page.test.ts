@@ -26,7 +26,7 @@ import {
 } from "./edit.ts";
 import { pagesKind } from "./kind.ts";
 import { pageList, productAddress, productAt } from "./page-list.ts";
-import { firstPageOf, shownPage } from "./shown-page.ts";
+import { firstPageOf, shownPage, usualPages } from "./shown-page.ts";
 
 const facts = new LocalFacts(new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue));
 const at = (address: string, pages = demoPages, first: string | undefined = "climber-finder") =>
@@ -181,6 +181,16 @@ describe("edits of pages", () => {
     expect(firstPageOf("three-questions", demoPages, "climber-finder")).toBe("/collections/gifts");
     expect(firstPageOf("beside-the-text", demoPages, "climber-finder")).toBe("/articles/plants-and-pets");
     expect(firstPageOf("nowhere", demoPages, "climber-finder")).toBe("/");
+  });
+
+  it("know where the shop's first panel stands because nothing else is said", () => {
+    const list = pageList(demoPages, facts.pageFacts());
+    const usual = usualPages(list, demoPages).map(({ address }) => address);
+    expect(usual).toContain("/");
+    // An article has no usual panel, and the gifts have others.
+    for (const other of ["/articles/choosing-a-climber", "/collections/gifts"]) expect(usual).not.toContain(other);
+    const bare = edited(demoPages, setLayout({ kind: "shop" }, { panels: [] }, "Nothing on the page of all products"));
+    expect(usualPages(list, bare).map(({ address }) => address)).toEqual(usual.filter((one) => one !== "/"));
   });
 
   it("keep addresses apart", () => {

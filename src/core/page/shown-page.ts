@@ -67,6 +67,12 @@ export const layoutAt = (
   first: string | undefined,
 ): Layout => laidOver(layoutOfKind(kind, pages, first), exceptionOf(pages, address));
 
+/** Those of some pages on which the shop's first panel stands because the designer has not said otherwise. */
+export function usualPages<P extends Pick<PageRef, "address" | "kind">>(list: readonly P[], pages: PagesDocument): P[] {
+  const first = "";
+  return list.filter((one) => layoutAt(one, pages, first).panels.some(({ panel }) => panel === first));
+}
+
 /** The first page on which a panel stands, of those that can be told without the catalogue; the whole shop's where it stands on none. */
 export function firstPageOf(panel: string, pages: PagesDocument, first: string | undefined): string {
   const told: Pick<PageRef, "address" | "kind">[] = [

@@ -70,9 +70,9 @@ export const shopCurrency = string()
 /** Another name or currency for a shop. */
 export const shopChange = exact({ name: shopName.notRequired(), currency: shopCurrency.notRequired() });
 
-/** A shop that was removed and can be brought back. */
-export const removedShop = exact({ slug: someText(500), name: text(500), removedAt: someText(40) });
-export type RemovedShop = InferType<typeof removedShop>;
+/** A shop, or one of its documents, that was removed and can be brought back. */
+export const removed = exact({ slug: someText(500), name: text(500), removedAt: someText(40) });
+export type Removed = InferType<typeof removed>;
 
 /** All of a shop's documents of a kind, by their places in addresses, in a new order. */
 export const ordering = exact({ slugs: listOf(someText(500), 10_000) });

@@ -15,7 +15,7 @@ import {
   saveDocument,
   versionOf,
 } from "../store/documents.ts";
-import { keptDays, orderDocuments, removeDocument, restoreDocument } from "../store/removal.ts";
+import { keptDays, orderDocuments, removeDocument, removedDocuments, restoreDocument } from "../store/removal.ts";
 import { bodyOf, check, limit, maxJson, shopRefOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
@@ -82,6 +82,11 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const kind = manyOf(c.req.param("kind"));
     await restoreDocument(em, shop, kind, c.req.param("slug"));
     return c.json(await listDocuments(em, shop, kind));
+  });
+
+  app.get("/shops/:shop/removed/:kind", async (c) => {
+    const em = fork();
+    return c.json(await removedDocuments(em, await shopRefOf(em, c.req.param("shop")), manyOf(c.req.param("kind"))));
   });
 
   async function save(

@@ -1,5 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { DocumentKind } from "../../core/document/kind.ts";
+import type { Removed } from "../../core/wire/shop.ts";
 import { Fault, noDocument, noShop } from "../fault.ts";
 import type { ShopRef } from "./documents.ts";
 import {
@@ -68,16 +69,30 @@ export const restoreShop = (em: SqlEntityManager, slug: string) =>
     await tx.nativeUpdate<Shop>(ShopSchema, { id: found.id }, { removedAt: null }, removedToo);
   });
 
+/** What is told of what was removed, the latest first. */
+const told = { fields: ["slug", "name", "removedAt"], orderBy: { removedAt: "desc" }, ...removedToo } as const;
+const tell = ({
+  slug,
+  name,
+  removedAt,
+}: Pick<Shop, "slug" | "name"> & { removedAt?: Date | null | undefined }): Removed => ({
+  slug,
+  name,
+  removedAt: removedAt?.toISOString() ?? "",
+});
+
 /** Shops that were removed and can be brought back, the latest first. */
-export async function removedShops(em: SqlEntityManager): Promise<{ slug: string; name: string; removedAt: string }[]> {
-  const found = await em
-    .fork()
-    .find(
-      ShopSchema,
-      { removedAt: { $ne: null } },
-      { fields: ["slug", "name", "removedAt"], orderBy: { removedAt: "desc" }, ...removedToo },
-    );
-  return found.map(({ slug, name, removedAt }) => ({ slug, name, removedAt: removedAt?.toISOString() ?? "" }));
+export const removedShops = async (em: SqlEntityManager): Promise<Removed[]> =>
+  (await em.fork().find(ShopSchema, { removedAt: { $ne: null } }, told)).map(tell);
+
+/** A shop's documents of a kind that were removed and can be brought back, the latest first. */
+export async function removedDocuments(
+  em: SqlEntityManager,
+  shop: ShopRef,
+  kind: DocumentKind<object>,
+): Promise<Removed[]> {
+  const where = { shop: shop.id, kind: kind.name, removedAt: { $ne: null } };
+  return (await em.fork().find(DocumentSchema, where, told)).map(tell);
 }
 
 /** Forgets for good what was removed too long ago to be brought back. */

@@ -5,6 +5,7 @@ import { Commands } from "../shell/commands.tsx";
 import { ConflictNote } from "../shell/conflict-note.tsx";
 import { useDocument } from "../shell/documents.ts";
 import type { Stepped } from "../shell/history.ts";
+import { NoDocument } from "../shell/no-document.tsx";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { AddHere } from "./add-here.tsx";
@@ -35,6 +36,7 @@ export function BenchView() {
     const last = shop.panels.find((panel) => panel.slug === lastPanel(shop.slug)) ?? first;
     return <Navigate to={`/shops/${shop.slug}/bench/${last.slug}`} replace />;
   }
+  if (!shop.panels.some((one) => one.slug === slug)) return <NoDocument kind="panel" slug={slug ?? ""} />;
   const address = asked ?? left.address ?? usual;
   return <OpenBench key={`${slug} ${address}`} shop={shop.slug} slug={slug ?? ""} address={address} />;
 }
@@ -73,7 +75,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
     [panel, slug, settings, pages, session, others],
   );
 
-  if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
+  if (error) return <NotHere title="That did not work" message={error.message} />;
   if (!panel || !bench) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;
   return (
     <BenchContext value={bench}>

@@ -10,6 +10,7 @@ import { type Placement, placements } from "../../core/panel/placement.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
+import { RemovedDocuments } from "../shell/removed-documents.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useSession } from "./bench-context.ts";
 import { CarryPanel } from "./carry-panel.tsx";
@@ -64,6 +65,7 @@ export function NewPanel({ name, make }: Props) {
               close();
             }}
           />
+          <RemovedDocuments kind="panel" />
         </>
       )}
     </Popover>

@@ -2,14 +2,15 @@ import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
 import { standPanel } from "../../core/page/edit.ts";
+import { usualPages } from "../../core/page/shown-page.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PanelSummary } from "../../core/wire/shop.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
+import { useDocumentEntries } from "../shell/document-entries.ts";
 import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
-import { useOpenShop } from "../shell/shop-context.ts";
-import { removeWithWayBack, tried } from "../shell/tried.ts";
+import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { NewPanel, type Place } from "./new-panel.tsx";
 
@@ -43,26 +44,25 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       toast.error((error as Error).message);
     }
   };
-  const at = panels.findIndex(({ slug }) => slug === current);
-  const listAnew = () => mutate(shopPath(shop));
-  const move = (by: number) => {
-    const slugs = panels.map(({ slug }) => slug);
-    slugs.splice(at + by, 0, ...slugs.splice(at, 1));
-    return tried(() => sendJson("PUT", `${documentPath(shop, "panel")}/order`, { slugs }), listAnew);
+  const list = useAllPages();
+  const usual = (first: string) => {
+    const on = usualPages(list, pages.getState().document).length;
+    return on > 0 ? `${first} comes first then, and stands on ${on} pages that name no panel of their own.` : undefined;
   };
-  const remove = async () => {
-    const next = panels[at + 1] ?? panels[at - 1];
-    if (await removeWithWayBack(documentPath(shop, "panel", current), name, listAnew))
-      navigate(`/shops/${shop}/bench/${next?.slug ?? ""}`);
-  };
+  const moves = useDocumentEntries(
+    "panel",
+    { slug: current, name },
+    {
+      keep: panels.length > 1 ? undefined : "it is the only panel",
+      newFirst: usual,
+    },
+  );
   const entries = (): Entry[] => [
     {
       label: "Duplicate",
       run: () => void add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` }),
     },
-    ...(at > 0 ? [{ label: "Move to the left", run: () => void move(-1) }] : []),
-    ...(at < panels.length - 1 ? [{ label: "Move to the right", run: () => void move(1) }] : []),
-    panels.length > 1 ? { label: "Remove", run: () => void remove() } : { label: "Remove: it is the only panel" },
+    ...moves,
   ];
   return (
     <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">

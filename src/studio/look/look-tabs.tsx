@@ -1,10 +1,13 @@
-import { Copy, Home, Plus } from "lucide-react";
+import { Home, Plus } from "lucide-react";
 import { useMemo } from "react";
 import { Link } from "react-router";
 import { setLookName } from "../../core/look/edit.ts";
 import { judge } from "../../core/look/judge.ts";
+import { useDocumentEntries } from "../shell/document-entries.ts";
+import { EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { Popover } from "../shell/popover.tsx";
+import { RemovedDocuments } from "../shell/removed-documents.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
 import { LookStarts } from "./look-starts.tsx";
@@ -18,6 +21,15 @@ export function LookTabs() {
   const ofShop = useShopSettings((document) => document.look);
   const make = useMakeLook();
   const faults = useMemo(() => judge(look).filter(({ offered }) => !offered).length, [look]);
+  const moves = useDocumentEntries(
+    "look",
+    { slug, name: look.name },
+    { keep: slug === ofShop ? "it is the shop’s look" : undefined },
+  );
+  const entries = () => [
+    { label: "Duplicate", run: () => void make({ ...look, name: `${look.name.slice(0, 94)} copy` }) },
+    ...moves,
+  ];
   return (
     <nav aria-label="Looks" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-4">
       {shop.looks.map((one) =>
@@ -63,23 +75,20 @@ export function LookTabs() {
         )}
       >
         {(close) => (
-          <LookStarts
-            make={(document) => {
-              close();
-              void make(document);
-            }}
-          />
+          <>
+            <LookStarts
+              make={(document) => {
+                close();
+                void make(document);
+              }}
+            />
+            <RemovedDocuments kind="look" />
+          </>
         )}
       </Popover>
-      <button
-        type="button"
-        aria-label={`Duplicate ${look.name}`}
-        title="Duplicate this look"
-        className="grid w-9 flex-none place-items-center text-quiet hover:text-base-content"
-        onClick={() => make({ ...look, name: `${look.name.slice(0, 94)} copy` })}
-      >
-        <Copy size={14} aria-hidden />
-      </button>
+      <span className="grid flex-none place-items-center">
+        <EntryMenu title={`look ${look.name}`} entries={entries} className="size-8" />
+      </span>
       {slug === ofShop ? null : (
         <button
           type="button"

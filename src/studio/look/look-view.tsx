@@ -4,6 +4,7 @@ import { spokenToken } from "../../core/look/edit.ts";
 import { tokens } from "../../core/look/tokens.ts";
 import { DocumentFrame } from "../shell/document-frame.tsx";
 import { useDocument } from "../shell/documents.ts";
+import { NoDocument } from "../shell/no-document.tsx";
 import { NotHere } from "../shell/not-here.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { createLookSession, LookContext, type LookSessionStore } from "./look-context.ts";
@@ -17,9 +18,12 @@ import { SpecimenSheet } from "./specimen-sheet.tsx";
 export function LookView() {
   const { shop } = useOpenShop();
   const { look } = useParams();
-  const usual = useShopSettings((settings) => settings.look) ?? shop.looks[0]?.slug;
+  const named = useShopSettings((settings) => settings.look);
+  const usual = (shop.looks.find(({ slug }) => slug === named) ?? shop.looks[0])?.slug;
   if (look === undefined && usual !== undefined) return <Navigate to={`/shops/${shop.slug}/look/${usual}`} replace />;
-  return look === undefined ? <NoLook /> : <OneLook key={look} shop={shop.slug} slug={look} />;
+  if (look === undefined) return <NoLook />;
+  if (!shop.looks.some(({ slug }) => slug === look)) return <NoDocument kind="look" slug={look} />;
+  return <OneLook key={look} shop={shop.slug} slug={look} />;
 }
 
 /** Every setting of a look by its words: its part opens in the state that it is of. */
@@ -33,7 +37,7 @@ function OneLook({ shop, slug }: { shop: string; slug: string }) {
   const { store, error } = useDocument(shop, "look", slug);
   const session = useMemo(createLookSession, []);
   const open = useMemo(() => store && { store, slug, session }, [store, slug, session]);
-  if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
+  if (error) return <NotHere title="That did not work" message={error.message} />;
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the look …</div>;
   return (
     <LookContext value={open}>

@@ -4,6 +4,8 @@ import { Popover } from "./popover.tsx";
 /** One thing that can be done; without a way to do it, it says why not. */
 export interface Entry {
   label: string;
+  /** What else it does. */
+  note?: string | undefined;
   run?(): void;
 }
 
@@ -35,7 +37,7 @@ export function EntryMenu({ title, entries, className = "size-6" }: Props) {
       )}
     >
       {(close) =>
-        entries().map(({ label, run }) => (
+        entries().map(({ label, note, run }) => (
           <button
             key={label}
             type="button"
@@ -47,6 +49,7 @@ export function EntryMenu({ title, entries, className = "size-6" }: Props) {
             }}
           >
             {label}
+            {note ? <span className="block text-[13px] leading-tight text-quiet">{note}</span> : null}
           </button>
         ))
       }

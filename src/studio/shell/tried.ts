@@ -17,20 +17,30 @@ export async function tried(task: () => Promise<unknown>, listAnew: () => Promis
 }
 
 /** Brings back what was removed. @param path of it */
-export const bringBack = (path: string, listAnew: () => Promise<unknown>): Promise<boolean> =>
-  tried(() => sendJson("POST", `${path}/restore`, {}), listAnew);
+export const bringBack = (path: string, listAnew: () => Promise<unknown>): Promise<boolean> => {
+  // Wherever it was asked for, the offer to do so is over.
+  toast.dismiss(path);
+  return tried(() => sendJson("POST", `${path}/restore`, {}), listAnew);
+};
 
-/** Removes something, and offers to bring it back. @returns whether it worked */
+/** Removes something, and offers to bring it back. @param leave goes away from it before it is listed no more */
 export async function removeWithWayBack(
   path: string,
   name: string,
   listAnew: () => Promise<unknown>,
-): Promise<boolean> {
-  const removed = await tried(() => request(path, { method: "DELETE" }), listAnew);
+  leave?: () => void,
+): Promise<void> {
+  const removed = await tried(
+    () => request(path, { method: "DELETE" }),
+    () => {
+      leave?.();
+      return listAnew();
+    },
+  );
   if (removed)
     toast(`${name} is removed. For 30 days it can be brought back.`, {
+      id: path,
       duration: 10_000,
       action: { label: "Bring back", onClick: () => void bringBack(path, listAnew) },
     });
-  return removed;
 }

@@ -1,12 +1,12 @@
 import { FolderDown, Plus } from "lucide-react";
 import { Link } from "react-router";
 import { useSWRConfig } from "swr";
-import { shopPath, useShops } from "../api.ts";
+import { removedPath, shopPath, useShops } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
+import { RemovedList } from "../shell/removed-list.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { BringFolder } from "./bring-folder.tsx";
-import { RemovedShops } from "./removed-shops.tsx";
 import { ShopMenu } from "./shop-menu.tsx";
 
 /** The shops there are, and the way to a new one. */
@@ -14,7 +14,7 @@ export function ShopsView() {
   const { data: shops, error, mutate } = useShops();
   const { mutate: everywhere } = useSWRConfig();
   const changed = async () => {
-    await Promise.all([mutate(), everywhere("/removed")]);
+    await Promise.all([mutate(), everywhere(removedPath())]);
   };
   return (
     <div className="flex h-full flex-col bg-base-200">
@@ -68,7 +68,7 @@ export function ShopsView() {
             <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li>
           ) : null}
         </ul>
-        <RemovedShops changed={changed} />
+        <RemovedList path={removedPath()} pathOf={shopPath} changed={changed} title="Removed shops" className="mt-8" />
       </main>
       <Commands />
     </div>

@@ -1,0 +1,61 @@
+import { useNavigate } from "react-router";
+import { useSWRConfig } from "swr";
+import { documentPath, removedPath, sendJson, shopPath } from "../api.ts";
+import type { Entry } from "./entry-menu.tsx";
+import { useOpenShop } from "./shop-context.ts";
+import { removeWithWayBack, tried } from "./tried.ts";
+
+/** Kinds of which a shop has many, and the views that show them. */
+export const manyViews = { panel: "bench", look: "look" } as const;
+export type ManyKind = keyof typeof manyViews;
+
+/** Lists a shop's documents of a kind anew, those that were removed too. */
+export function useListAnew(kind: ManyKind): () => Promise<unknown> {
+  const { slug } = useOpenShop().shop;
+  const { mutate } = useSWRConfig();
+  return () => Promise.all([mutate(shopPath(slug)), mutate(removedPath(slug, kind))]);
+}
+
+interface Says {
+  /** Why the open one has to stay; undefined where it may be removed. */
+  keep: string | undefined;
+  /** What else happens once another is the first. @param name of that one */
+  newFirst?(name: string): string | undefined;
+}
+
+/** What can be done with the open one among its kind: moving it, removing it. */
+export function useDocumentEntries(
+  kind: ManyKind,
+  open: { slug: string; name: string },
+  { keep, newFirst }: Says,
+): Entry[] {
+  const { shop } = useOpenShop();
+  const navigate = useNavigate();
+  const listAnew = useListAnew(kind);
+  const all = kind === "panel" ? shop.panels : shop.looks;
+  const at = all.findIndex(({ slug }) => slug === open.slug);
+  const move = (label: string, by: number): Entry[] => {
+    if (!all[at + by]) return [];
+    const moved = [...all];
+    moved.splice(at + by, 0, ...moved.splice(at, 1));
+    const run = () =>
+      void tried(
+        () => sendJson("PUT", `${documentPath(shop.slug, kind)}/order`, { slugs: moved.map(({ slug }) => slug) }),
+        listAnew,
+      );
+    return [{ label, run, note: noteOf(moved) }];
+  };
+  const noteOf = (next: typeof all) => (next[0] && next[0] !== all[0] && newFirst ? newFirst(next[0].name) : undefined);
+  const remove = () => {
+    const next = all[at + 1] ?? all[at - 1];
+    const leave = () => void navigate(`/shops/${shop.slug}/${manyViews[kind]}/${next?.slug ?? ""}`);
+    return removeWithWayBack(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
+  };
+  return [
+    ...move("Move to the left", -1),
+    ...move("Move to the right", 1),
+    keep === undefined
+      ? { label: "Remove", run: () => void remove(), note: noteOf(all.filter(({ slug }) => slug !== open.slug)) }
+      : { label: `Remove: ${keep}` },
+  ];
+}

@@ -1,0 +1,18 @@
+import { documentPath, removedPath } from "../api.ts";
+import { type ManyKind, useListAnew } from "./document-entries.ts";
+import { RemovedList } from "./removed-list.tsx";
+import { useOpenShop } from "./shop-context.ts";
+
+/** The shop's documents of a kind that were removed and can still be brought back. */
+export function RemovedDocuments({ kind }: { kind: ManyKind }) {
+  const { slug } = useOpenShop().shop;
+  return (
+    <RemovedList
+      title={`Removed ${kind}s`}
+      path={removedPath(slug, kind)}
+      pathOf={(one) => documentPath(slug, kind, one)}
+      changed={useListAnew(kind)}
+      className="mt-3 border-t border-hair pt-3"
+    />
+  );
+}

@@ -1,0 +1,48 @@
+import { useRemoved } from "../api.ts";
+import { bringBack } from "./tried.ts";
+
+const day = new Intl.DateTimeFormat("en", { dateStyle: "medium" });
+
+/** The day on which something was removed. @param at ISO 8601 */
+export const removalDay = (at: string): string => day.format(new Date(at));
+
+interface Props {
+  /** Where they are listed. */
+  path: string;
+  /** Where one of them is. */
+  pathOf(slug: string): string;
+  /** After one was brought back. */
+  changed(): Promise<unknown>;
+  title: string;
+  className?: string;
+}
+
+/** What was removed and can still be brought back; nothing where there is nothing. */
+export function RemovedList({ path, pathOf, changed, title, className = "" }: Props) {
+  const { data: removed, mutate } = useRemoved(path);
+  if (!removed || removed.length === 0) return null;
+  return (
+    <section aria-label={title} className={className}>
+      <h2 className="mb-1 font-semibold">{title}</h2>
+      <p className="mb-2 text-[13px] text-quiet">Each can be brought back for 30 days, as it was.</p>
+      <ul className="divide-y divide-hair rounded-box border border-hair">
+        {removed.map(({ slug, name, removedAt }) => (
+          <li key={slug} className="flex items-center gap-3 px-3 py-1.5">
+            <span className="min-w-0 flex-1">
+              <span className="block truncate">{name}</span>
+              <span className="block text-[13px] text-quiet">{removalDay(removedAt)}</span>
+            </span>
+            <button
+              type="button"
+              className="btn btn-sm"
+              aria-label={`Bring back ${name}`}
+              onClick={() => void bringBack(pathOf(slug), () => Promise.all([changed(), mutate()]))}
+            >
+              Bring back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
