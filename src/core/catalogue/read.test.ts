@@ -1,139 +1,19 @@
 import fc from "fast-check";
-import Papa from "papaparse";
 import { describe, expect, it } from "vitest";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { writtenDay } from "./days.ts";
-import { fieldKey, knownRole } from "./field.ts";
 import { hardlyRead } from "./hardly-read.ts";
-import { identity, spelling } from "./identity.ts";
 import { problemText } from "./problem.ts";
 import { buildCatalogue, readCatalogue, readTable } from "./read.ts";
 import { plainNumber } from "./reading.ts";
 import { columnReading } from "./reading-schema.ts";
-import { suggestReading, suggestRoles } from "./suggest-reading.ts";
-import { formatDay, inferKind, parseDay, parseNumber, splitCell } from "./values.ts";
+import { suggestReading } from "./suggest-reading.ts";
 import { writeCsv } from "./write-csv.ts";
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const read = (text: string) => readCatalogue(bytes(text));
-
-describe("delimited text", () => {
-  // Source: RFC 4180, section 2, rules 5 to 7.
-  it("takes quotes, doubled quotes, commas and line breaks in values", () => {
-    const { records } = readCsv('a,b\r\n"x, y","He said ""no"""\r\n"two\r\nlines",z\r\n');
-    expect(records.map(({ cells }) => cells)).toEqual([
-      ["x, y", 'He said "no"'],
-      ["two\r\nlines", "z"],
-    ]);
-  });
-
-  it("recognises tabs and semicolons, a byte order mark and blank lines", () => {
-    expect(readCsv("a;b\n1,5;2\n").records[0].cells).toEqual(["1,5", "2"]);
-    expect(readCsv("a\tb\n1;2\t3\n").records[0].cells).toEqual(["1;2", "3"]);
-    const { header, records } = readCsv("\ufeffa,b\n\n1,2\n\n");
-    expect(header).toEqual(["a", "b"]);
-    expect(records).toEqual([{ row: 3, cells: ["1", "2"] }]);
-  });
-
-  it("numbers rows as a spreadsheet does, also behind a value of several lines", () => {
-    expect(() => readCsv('a,b\n"one\ntwo",2\n3,"4\n')).toThrow(/Row 3: A quote is opened/);
-    expect(() => readCsv('a,b\n1,"2"3\n')).toThrow(/Row 2: A quoted value goes on/);
-  });
-
-  it("gives back any table that a general CSV writer wrote", () => {
-    const cell = fc.string({ maxLength: 12 }).filter((text) => !text.includes("\0"));
-    fc.assert(
-      fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1 }), (rows) => {
-        const { records } = readCsv(Papa.unparse([["one", "two"], ...rows], { quotes: true }));
-        expect(records.map(({ cells }) => cells)).toEqual(rows);
-      }),
-    );
-  });
-});
-
-describe("identity of a value", () => {
-  // Source: our own definition, see identity.ts; NFC from Unicode Standard Annex 15.
-  it("folds composition, outer and inner white space, and case", () => {
-    expect(identity("  Cafe\u0301   au\u00a0 lait ")).toBe("caf\u00e9 au lait");
-    expect(spelling(" Half  shade ")).toBe("Half shade");
-    expect(identity("I")).toBe("i");
-  });
-
-  it("is the same for any spelling of it", () => {
-    fc.assert(
-      fc.property(
-        fc.string({ unit: "grapheme" }),
-        (text) => identity(`  ${text} `) === identity(text) && identity(identity(text)) === identity(text),
-      ),
-    );
-  });
-});
-
-describe("values", () => {
-  it("takes plain numbers only", () => {
-    expect(["12", "-1.5", ".5", "3.", "1e3", " 7 "].map(parseNumber)).toEqual([12, -1.5, 0.5, 3, 1000, 7]);
-    for (const text of ["", "1,5", "1 000", "12 cm", "0x10", "Infinity", "--1"]) expect(parseNumber(text)).toBeNaN();
-  });
-
-  // Source: ISO 8601 calendar dates; 1970-01-01 is day 0 and 2000-03-01 day 11017 by POSIX time.
-  it("takes calendar days that there are", () => {
-    expect(parseDay("1970-01-01")).toBe(0);
-    expect(parseDay("2000-03-01")).toBe(11017);
-    expect(parseDay("2026-03-31T23:59:00+02:00")).toBe(parseDay("2026-03-31"));
-    for (const text of ["2026-02-29", "2026-13-01", "31.03.2026", "2026-3-1", ""]) expect(parseDay(text)).toBeNaN();
-    fc.assert(fc.property(fc.integer({ min: -700_000, max: 2_900_000 }), (day) => parseDay(formatDay(day)) === day));
-  });
-
-  it("parts several values, and whole texts never", () => {
-    expect(splitCell(" May | June||", false)).toEqual(["May", "June"]);
-    expect(splitCell("Pot | blue", true)).toEqual(["Pot | blue"]);
-    expect(splitCell("  ", true)).toEqual([]);
-  });
-
-  it("infers a kind that all values share", () => {
-    expect(inferKind(["yes", "No"])).toBe("yes-no");
-    expect(inferKind(["1", "2.5"])).toBe("number");
-    expect(inferKind(["2026-01-01"])).toBe("date");
-    expect(inferKind(["1", "two"])).toBe("text");
-    expect(inferKind([])).toBe("text");
-  });
-});
-
-describe("fields", () => {
-  it("knows the format's columns whatever the case", () => {
-    expect(["List Price", "LIST_PRICE", " product_id ", "On sale", "colour"].map(knownRole)).toEqual([
-      "list_price",
-      "list_price",
-      "product_id",
-      "on_sale",
-      undefined,
-    ]);
-  });
-
-  it("makes keys that are safe, and never two alike or one of the page's own", () => {
-    const taken = new Set<string>();
-    const keys = ["Flower colour", "Flower-Colour", "page", "Größe", "%%%", "constructor"].map((heading) => {
-      const key = fieldKey(heading, taken);
-      taken.add(key);
-      return key;
-    });
-    expect(keys).toEqual(["flower-colour", "flower-colour-2", "page-2", "große", "field", "constructor-2"]);
-  });
-
-  it("guesses what other headings usually mean, and lets the format's own names go first", () => {
-    const roles = (...header: string[]) => suggestRoles(header).map(({ as }) => as);
-    expect(roles("ID", "Product Name", "vendor", "Qty", "size")).toEqual([
-      "product_id",
-      "title",
-      "brand",
-      "stock",
-      "attribute",
-    ]);
-    expect(roles("id", "product_id", "name", "title")).toEqual(["attribute", "product_id", "attribute", "title"]);
-  });
-});
 
 describe("how columns are written", () => {
   it("is guessed from the cells: a decimal comma, the order of days, what parts several values", () => {

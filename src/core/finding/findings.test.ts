@@ -6,7 +6,6 @@ import { checkDocument } from "../document/kind.ts";
 import { profileField } from "../evidence/profile.ts";
 import { LocalFacts } from "../facts/local-facts.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
-import type { TokenValues } from "../look/resolve.ts";
 import type { Selection } from "../match/question.ts";
 import { emptySelection } from "../match/selection.ts";
 import { panelKind } from "../panel/kind.ts";
@@ -251,52 +250,6 @@ describe("findings", () => {
     expect(found.filter(({ kind }) => measured.includes(kind))).toEqual([]);
     expect(found.find(({ kind }) => kind === "no-values")?.level).toBe("error");
     expect(new Set(findingKinds.map(({ name }) => name)).size).toBe(findingKinds.length);
-  });
-
-  it("an option style that the look does not have", async () => {
-    const row = { ...newFacet("s", "size", "tiles", "any"), style: "pills" };
-    const look = { values: {}, dark: {}, styles: [] };
-    const asked = (panel: PanelDocument) => findFindings(new LocalFacts(twentyOne), panel, emptySelection, { look });
-    const [gone] = (await asked(panelOf(row))).filter(({ kind }) => kind === "style-gone");
-    expect(gone?.words).toBe("size has the option style “pills”, which its look does not have. It is drawn without.");
-    const edit = gone && remedyEdit(panelOf(row), gone, profileOf(twentyOne));
-    const now = edit ? edited(panelOf(row), edit) : panelOf(row);
-    expect((await asked(now)).filter(({ kind }) => kind === "style-gone")).toEqual([]);
-    const there = { ...look, styles: [{ id: "pills", name: "Pills", values: {} }] };
-    const found = await findFindings(new LocalFacts(twentyOne), panelOf(row), emptySelection, { look: there });
-    expect(found.map(({ kind }) => kind)).not.toContain("style-gone");
-  });
-
-  it("what is hard to see in the look, and apart from it in what a facet sets apart", async () => {
-    const kind = "hard-to-see";
-    const words = async (rows: FacetRow[], values: TokenValues) => {
-      const look = {
-        values,
-        dark: {},
-        styles: [
-          {
-            id: "pale",
-            name: "Pale",
-            values: { "tile.ink": { wide: "#aaaaaa" }, "tile.ground.hovered": { wide: "#ffffff" } },
-          },
-        ],
-      };
-      const found = await findFindings(new LocalFacts(twentyOne), panelOf(...rows), emptySelection, { look });
-      return found.filter((one) => one.kind === kind).map((one) => [one.row, one.words]);
-    };
-    const plain = newFacet("s", "size", "tiles", "any");
-    expect(await words([plain], {})).toEqual([]);
-    // Contrast of #aaaaaa on white is 2.32 : 1. Source: WCAG 2.2's formula, worked by hand.
-    const [pale] = await words([{ ...plain, style: "pale" }], {});
-    expect(pale?.[0]).toBe("s");
-    expect(pale?.[1]).toMatch(
-      /^What size sets apart is hard to see or to hit in .*the worst is “Tile: text”, 2\.3 : 1 where 4\.5 : 1 is needed\.$/,
-    );
-    // A fault of the look is told once, not again for each facet.
-    const low = { "option.ink": { wide: "#cccccc" } };
-    const inAll = await words([{ ...plain, look: { "tile.radius": { wide: 3 } } }], low);
-    expect(inAll.map(([row]) => row)).toEqual([undefined]);
-    expect(inAll[0]?.[1]).toContain("The look is hard to see or to hit in ");
   });
 
   it("none, where nothing is wrong", async () => {
