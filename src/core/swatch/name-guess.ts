@@ -1,7 +1,7 @@
 import { clampChroma, formatHex, interpolate, type Oklch, oklch } from "culori";
-import { distance } from "fastest-levenshtein";
 import { spelling } from "../catalogue/identity.ts";
 import { colourNames, type NamedColour, nameKey, sureName } from "./colour-names.ts";
+import { nearName } from "./near-names.ts";
 import { parting } from "./plain-names.ts";
 import { lastHue, tradeGuess } from "./trade-guess.ts";
 
@@ -177,12 +177,8 @@ function tintOf(word: string): string | undefined {
 /** A letter too many, too few or other: only for words long enough, and names that are sure. */
 function likeSpelling(words: readonly string[]): Single | undefined {
   const key = nameKey(words.join(""));
-  if (key.length < 5) return undefined;
-  for (const [name, colour] of colourNames()) {
-    if (colour.confidence >= 0.9 && Math.abs(name.length - key.length) < 2 && distance(name, key) === 1)
-      return { hex: colour.hex, confidence: 0.5, reason: `spelt like “${colour.name}”` };
-  }
-  return undefined;
+  const near = key.length < 5 ? undefined : nearName(key);
+  return near && { hex: near.hex, confidence: 0.5, reason: `spelt like “${near.name}”` };
 }
 
 /** “Flame red” is some red: the last word names the family, in some languages the first. */

@@ -5,8 +5,11 @@ export type Phrase = string | Readonly<Partial<Record<Intl.LDMLPluralRule, strin
 export type WordKey = keyof typeof en;
 /** All words of one language. */
 export type Words = Readonly<{ [K in WordKey]: Phrase }>;
-/** Says a phrase with its values put in; `n` chooses the plural. */
-export type Say = (key: WordKey, values?: Readonly<Record<string, string | number>>) => string;
+/** Says a phrase with its values put in, numbers as the language writes them; `n` chooses the plural. */
+export interface Say {
+  (key: WordKey, values?: Readonly<Record<string, string | number>>): string;
+  number(n: number): string;
+}
 
 const rules = new Map<string, Intl.PluralRules>();
 
@@ -17,11 +20,15 @@ const rules = new Map<string, Intl.PluralRules>();
 export function sayer(words: Words, language: string): Say {
   const plural = rules.get(language) ?? new Intl.PluralRules(language);
   rules.set(language, plural);
-  return (key, values = {}) => {
+  const numbers = new Intl.NumberFormat([language, "en"]);
+  const number = (n: number) => numbers.format(n);
+  const say = (key: WordKey, values: Readonly<Record<string, string | number>> = {}): string => {
     const phrase = words[key];
     const text = typeof phrase === "string" ? phrase : (phrase[plural.select(Number(values.n ?? 0))] ?? phrase.other);
-    return text.replace(/\{(\w+)\}/g, (place, name: string) =>
-      Object.hasOwn(values, name) ? String(values[name]) : place,
-    );
+    return text.replace(/\{(\w+)\}/g, (place, name: string) => {
+      const value = Object.hasOwn(values, name) ? values[name] : undefined;
+      return typeof value === "number" ? number(value) : (value ?? place);
+    });
   };
+  return Object.assign(say, { number });
 }

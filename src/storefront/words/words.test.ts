@@ -31,6 +31,21 @@ describe("the words that shoppers read", () => {
     expect(say("remove", { facet: "{text}", text: "$&" })).toBe("Remove {text}: $&");
   });
 
+  // Source: CLDR number patterns through Intl: groups by comma in English, by point in German; one of four digits is no group in Spanish.
+  it("write numbers as the language does", () => {
+    putAllWords();
+    expect(sayOf("en")("found", { n: 12_345 })).toBe("12,345 products");
+    expect(sayOf("de")("outOf", { n: 12_345 })).toContain("12.345");
+    expect(sayOf("de")("ratingOf", { n: 4.5 })).toContain("4,5");
+    expect(["en", "de", "es", "xx"].map((language) => sayOf(language).number(1234))).toEqual([
+      "1,234",
+      "1.234",
+      "1234",
+      "1,234",
+    ]);
+    expect(sayOf("en")("remove", { facet: "Year", text: "1234" })).toBe("Remove Year: 1234");
+  });
+
   it("are English where a language has none, and those of the language without its region", () => {
     putAllWords();
     expect(sayOf("de-AT")("basket", { n: 2 })).toBe("Warenkorb 2");

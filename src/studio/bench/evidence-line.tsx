@@ -17,7 +17,7 @@ const findingPause = 250;
 
 const whole: Clause[] = [];
 
-const part = "rounded-md px-2 py-1 hover:bg-sand";
+const part = "rounded-md px-1.5 py-1 hover:bg-sand";
 
 /** What the present choices find, what the panel's facets reach, how high they stand, and what is wrong. Each opens its detail. */
 export function EvidenceLine() {
@@ -44,11 +44,11 @@ export function EvidenceLine() {
   const worst = felt.length > 0 ? Math.max(...felt) : undefined;
   return (
     <output
-      className="flex flex-none items-center gap-1 border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] tabular-nums"
+      className="flex flex-none items-center gap-0.5 overflow-x-auto border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] whitespace-nowrap tabular-nums"
       aria-label="Evidence"
     >
-      <span className="px-2 py-1">
-        <b className="text-[15px]">{total}</b> of {outOf} found
+      <span className="px-1.5 py-1">
+        <b className="text-[15px]">{total.toLocaleString("en")}</b> of {outOf.toLocaleString("en")} found
       </span>
       <Popover
         label="Each facet's reach and options"
@@ -57,8 +57,9 @@ export function EvidenceLine() {
         trigger={(props) => (
           <Tip words="Reach: products that some option of a facet finds. The least of all facets is told.">
             <button type="button" {...props} className={part}>
-              least reach <b>{percent(least, outOf)}</b>, <b className={nowhere > 0 ? "text-error" : ""}>{nowhere}</b>{" "}
-              of {options} options find nothing
+              least reach <b>{percent(least, outOf)}</b>,{" "}
+              <b className={nowhere > 0 ? "text-error" : ""}>{nowhere.toLocaleString("en")}</b> of{" "}
+              {options.toLocaleString("en")} options find nothing
             </button>
           </Tip>
         )}

@@ -72,14 +72,17 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
           aria-expanded={open}
           onClick={flip}
         >
-          <ChevronRight size={15} aria-hidden className={`text-quiet ${open ? "rotate-90" : ""}`} />
+          <ChevronRight size={15} aria-hidden className={`flex-none text-quiet ${open ? "rotate-90" : ""}`} />
           {field.name}
         </button>
       </th>
-      <td>{kindNames[field.kind]}</td>
+      <td className="whitespace-nowrap">{kindNames[field.kind]}</td>
       <td>{level}</td>
       <td>
-        <span className="flex items-center gap-2" title={`${reach} of ${outOf} products`}>
+        <span
+          className="flex items-center gap-2"
+          title={`${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products`}
+        >
           <span className="h-1.5 w-20 overflow-hidden rounded-full bg-base-300" aria-hidden>
             <span className={`block h-full ${share < 50 ? "bg-error" : "bg-success"}`} style={{ width: `${share}%` }} />
           </span>

@@ -1,11 +1,12 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useCallback, useMemo, useRef, useState } from "react";
+import { Link } from "react-router";
 import { fitsWords, words } from "../../core/index/words.ts";
 import type { Scope } from "../../core/page/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { pageName } from "../shell/page-names.ts";
-import { useAllPages } from "../shell/shop-context.ts";
+import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PageDetail } from "./page-detail.tsx";
 import { PageRow } from "./page-row.tsx";
 import { keyOf, type TableRow, tableRows } from "./table-rows.ts";
@@ -24,7 +25,9 @@ interface Props {
 
 /** Pages down, panels across, then what each page shows in numbers. Only what is in sight is drawn. */
 export function PageTable({ panels, open, openLayout }: Props) {
+  const { shop } = useOpenShop();
   const list = useAllPages();
+  const bare = usePages(({ collections }) => collections.length === 0);
   const { figures, done } = useFigures(list, panels);
   const [asked, setAsked] = useState("");
   const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
@@ -62,7 +65,13 @@ export function PageTable({ panels, open, openLayout }: Props) {
         <span role="status" className="text-quiet tabular-nums">
           {list.length.toLocaleString("en")} pages
           {done < list.length ? `, ${done.toLocaleString("en")} counted` : ""}
+          {rows.length === 0 ? "; none of them is called like that" : ""}
         </span>
+        {bare ? (
+          <Link to={`/shops/${shop.slug}/pages/collections`} className="ms-auto text-[13px] underline">
+            Make pages of your own: collections
+          </Link>
+        ) : null}
       </div>
       <div
         ref={box}

@@ -7,11 +7,12 @@ export function OptionCount({
 }: { option: Pick<OptionView, "count"> } & Pick<DisplayProps, "say">) {
   if (count === undefined) return null;
   // Only the number is seen; where it stands among the words is the language's affair.
-  const [before, after] = say("countOf", { n: count }).split(String(count));
+  const number = say.number(count);
+  const [before, after] = say("countOf", { n: count }).split(number);
   return (
     <span key={count} class="zt-count">
       {before ? <span class="zt-unseen">{before}</span> : null}
-      {count}
+      {number}
       {after ? <span class="zt-unseen">{after}</span> : null}
     </span>
   );

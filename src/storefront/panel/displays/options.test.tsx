@@ -33,6 +33,12 @@ for (const name of ["check-boxes", "tiles", "swatches"] as const) {
       expect(toggle).toHaveBeenCalledExactlyOnceWith("blue");
     });
 
+    it("writes a count as the language does, seen and read out", () => {
+      show(name, { options: [option("red", { count: 1234 })] });
+      expect(inputs().map(labelOf)).toEqual([expect.stringMatching(/Red\s*1,234 products/)]);
+      expect(findAll(".zt-count").map(({ textContent }) => textContent)).toEqual(["1,234 products"]);
+    });
+
     it("shows no numbers where the facet is not counted", () => {
       show(name, { options: [option("red", { count: undefined })] });
       expect(text()).not.toMatch(/\d|product/);

@@ -23,7 +23,7 @@ function One({ row, name, options, choose, label, settings, say }: DisplayProps)
       {options.map((option) => (
         <option key={option.id} value={option.id} disabled={option.faded}>
           {nested(option, row.mode === "tree")}
-          {option.count === undefined ? "" : ` (${option.count})`}
+          {option.count === undefined ? "" : ` (${say.number(option.count)})`}
         </option>
       ))}
     </select>

@@ -23,7 +23,9 @@ function PictureTile({ row, name, settings, option, toggle, say }: OptionProps) 
       data-caption={caption}
       data-faded={option.faded || undefined}
       data-chosen={option.chosen || undefined}
-      title={named ? undefined : option.count === undefined ? option.label : `${option.label} · ${option.count}`}
+      title={
+        named ? undefined : option.count === undefined ? option.label : `${option.label} · ${say.number(option.count)}`
+      }
     >
       <OptionInput row={row} name={name} option={option} toggle={toggle} />
       {option.swatch ? (

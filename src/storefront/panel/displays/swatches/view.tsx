@@ -30,7 +30,7 @@ function SwatchOption({ row, name, settings, option, toggle, say }: OptionProps)
       class="zt-swatch"
       data-caption={caption}
       data-faded={option.faded || undefined}
-      title={count === undefined ? label : `${label} · ${count}`}
+      title={count === undefined ? label : `${label} · ${say.number(count)}`}
       style={{ "--mark": swatch?.mark }}
     >
       <OptionInput row={row} name={name} option={option} toggle={toggle} />

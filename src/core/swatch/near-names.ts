@@ -1,0 +1,61 @@
+import { distance } from "fastest-levenshtein";
+import { colourNames, type NamedColour } from "./colour-names.ts";
+
+/** From which confidence on a name is looked for behind another spelling. */
+const sureEnough = 0.9;
+
+interface NearNames {
+  /** Names by themselves and by what is left of each without one letter. */
+  parts: ReadonlyMap<string, readonly NearName[]>;
+  /** Letters of the longest. */
+  longest: number;
+}
+
+let index: NearNames | undefined;
+
+interface NearName {
+  key: string;
+  colour: NamedColour;
+  /** Its place among the names; the first that fits counts. */
+  place: number;
+}
+
+/** A word and what is left of it without one of its letters. */
+function* withoutOne(word: string): Generator<string> {
+  yield word;
+  for (let at = 0; at < word.length; at++) yield word.slice(0, at) + word.slice(at + 1);
+}
+
+function nearNames(): NearNames {
+  if (index) return index;
+  let longest = 0;
+  const made = new Map<string, NearName[]>();
+  let place = 0;
+  for (const [key, colour] of colourNames()) {
+    place++;
+    if (colour.confidence < sureEnough) continue;
+    longest = Math.max(longest, key.length);
+    for (const part of new Set(withoutOne(key))) {
+      const there = made.get(part);
+      if (there) there.push({ key, colour, place });
+      else made.set(part, [{ key, colour, place }]);
+    }
+  }
+  index = { parts: made, longest };
+  return index;
+}
+
+/**
+ * The first sure name that is one letter too many, too few or other away from a key. Two such words have themselves or
+ * what is left of them without one letter in common, so only those are compared. Source: symmetric delete spelling
+ * correction, common practice.
+ */
+export function nearName(key: string): NamedColour | undefined {
+  const { parts, longest } = nearNames();
+  if (key.length > longest + 1) return undefined;
+  let nearest: NearName | undefined;
+  for (const part of withoutOne(key))
+    for (const one of parts.get(part) ?? [])
+      if ((nearest === undefined || one.place < nearest.place) && distance(one.key, key) === 1) nearest = one;
+  return nearest?.colour;
+}
