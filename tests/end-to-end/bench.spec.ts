@@ -238,10 +238,9 @@ test("axe finds nothing serious on the bench, with a card and settings open", as
   await expectAccessible(page);
 });
 
-test("an unknown shop, panel or view is a page that says so", async ({ page }) => {
+test("an unknown shop or view is a page that says so", async ({ page }) => {
   for (const [address, words] of [
     ["/shops/no-such-shop/bench", "There is no shop at “no-such-shop”"],
-    [`/shops/${demoShop}/bench/no-such-panel`, "There is no panel at “no-such-panel”"],
     ["/no/such/view", "There is no such view"],
     ["/draft/no-such-shop/", "There is no shop at “no-such-shop”"],
     [`/draft/${demoShop}/?panel=none`, "There is no panel at “none”"],

@@ -138,9 +138,9 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await awake(wide);
   await wide.locator("input[type=checkbox]:visible").first().check();
-  await expect(wide.getByRole("status")).toHaveText("4000 products of 100000");
+  await expect(wide.getByRole("status")).toHaveText("4,000 products of 100,000");
   await expect(page.getByLabel("Evidence")).toContainText("4000 of 100000 found");
   await page.goto("/draft/large/?colour=colour+7");
   await awake(page);
-  await expect(page.getByRole("status")).toHaveText("4000 products of 100000");
+  await expect(page.getByRole("status")).toHaveText("4,000 products of 100,000");
 });

@@ -52,7 +52,7 @@ test("a file with other headings is guessed, and columns can be chosen where the
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/airports\/bench/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
-  await expect(wide.getByRole("status")).toHaveText("3376 products");
+  await expect(wide.getByRole("status")).toHaveText("3,376 products");
 });
 
 test("problems are listed by kind, each with its rows, and the good rows can be taken", async ({ page }) => {
