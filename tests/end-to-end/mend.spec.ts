@@ -139,7 +139,7 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
   await awake(wide);
   await wide.locator("input[type=checkbox]:visible").first().check();
   await expect(wide.getByRole("status")).toHaveText("4,000 products of 100,000");
-  await expect(page.getByLabel("Evidence")).toContainText("4000 of 100000 found");
+  await expect(page.getByLabel("Evidence")).toContainText("4,000 of 100,000 found");
   await page.goto("/draft/large/?colour=colour+7");
   await awake(page);
   await expect(page.getByRole("status")).toHaveText("4,000 products of 100,000");
