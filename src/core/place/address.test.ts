@@ -40,6 +40,22 @@ describe("the address", () => {
     );
   });
 
+  it("keeps the order in which fields were chosen, whatever the panel's", () => {
+    const fields = ["light", "category", "price", "pet-safe"];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(fields), (chosen) => {
+        const choice = (key: string) => (key === "price" ? { min: 1, max: 9 } : { options: ["yes"] });
+        const choices = Object.fromEntries(chosen.map((key) => [key, choice(key)]));
+        const there = fromAddress(
+          toAddress({ ...startPlace, selection: { text: "", choices } }, fieldOf),
+          facets,
+          fieldOf,
+        );
+        expect(Object.keys(there.selection.choices)).toEqual(chosen);
+      }),
+    );
+  });
+
   it("leaves out what it does not understand", () => {
     const read = fromAddress(
       "?light=Half++SHADE&light=half+shade&brand=x&price.min=cheap&sort=none&page=-3&__proto__=x",

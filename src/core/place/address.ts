@@ -66,7 +66,10 @@ export function toAddress(
   return text === "" ? "" : `?${text}`;
 }
 
-/** Reads a query string for a page's facets. What it does not understand it leaves out. */
+/**
+ * Reads a query string for a page's facets. What it does not understand it leaves out. Fields keep the order of the
+ * query, in which they were chosen, so that a shared link shows the chosen filters as they stood.
+ */
 export function fromAddress(
   search: string,
   facets: readonly Pick<Facet, "field" | "mode">[],
@@ -76,7 +79,12 @@ export function fromAddress(
   const query = new URLSearchParams(search);
   const called = (key: string) => nameIn(names, key);
   let selection: Selection = { ...emptySelection, text: (query.get(called("q")) ?? "").slice(0, 1000) };
-  for (const { field: key, mode } of facets) {
+  const said = [...query.keys()];
+  const place = (key: string) => {
+    const at = said.findIndex((name) => namesOf(called(key)).includes(name));
+    return at < 0 ? said.length : at;
+  };
+  for (const { field: key, mode } of [...facets].sort((a, b) => place(a.field) - place(b.field))) {
     const field = fieldOf(key);
     if (field)
       selection = withChoice(
