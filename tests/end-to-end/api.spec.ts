@@ -1,5 +1,5 @@
-import { type APIRequestContext, expect, test } from "@playwright/test";
 import { demoShop, origin } from "./bench.ts";
+import { type APIRequestContext, expect, test } from "./test.ts";
 
 const panels = `/api/shops/${demoShop}/documents/panel`;
 

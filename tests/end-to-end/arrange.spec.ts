@@ -1,9 +1,9 @@
-import { expect, test } from "@playwright/test";
 import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import { expectAccessible } from "./axe.ts";
 import { drag, newShop, openBench, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
+import { expect, test } from "./test.ts";
 
 const rowsOf = (list: import("@playwright/test").Locator) =>
   list.locator("> li").evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.row));

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
-import { expect, type Frame, type Page } from "@playwright/test";
+import { expect, type Frame, type Page } from "./test.ts";
 
 const source = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
 

@@ -1,7 +1,7 @@
-import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, drag, newShop, openBench } from "./bench.ts";
 import { answered } from "./shop-page.ts";
+import { expect, test } from "./test.ts";
 
 test("a facet is built on the bench, works in both frames, and is there after a reload", async ({ page }) => {
   const bench = await openBench(page);

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
-import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page } from "@playwright/test";
 import type { ShopDocument } from "../../src/core/shop/shop-schema.ts";
 import { awake } from "./shop-page.ts";
+import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page } from "./test.ts";
 
 export const demoShop = "larkmoss-nursery";
 /** What a browser says of where a request comes from. */

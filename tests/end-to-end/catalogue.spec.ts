@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 test("a field unfolds to its spread, what to know, and the products that say nothing", async ({ page }) => {
   await page.goto(`/shops/${demoShop}/catalogue`);

@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { newShop, openBench, origin } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 test("a field gets another name, level and unit as a mend, which holds on the bench and is taken back", async ({
   page,

@@ -1,10 +1,10 @@
-import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page, test } from "@playwright/test";
 import type { DisplayName } from "../../src/core/display/displays.ts";
 import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin, saveShop } from "./bench.ts";
 import { heard, heardTable } from "./heard.ts";
 import { awake } from "./shop-page.ts";
+import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page, test } from "./test.ts";
 
 const panels = `/api/shops/${demoShop}/documents/panel`;
 

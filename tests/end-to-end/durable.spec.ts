@@ -3,13 +3,13 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, statSync } from "node:fs
 import { request as ask } from "node:http";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { expect, test } from "@playwright/test";
 import Database from "libsql";
 import { perform } from "../../src/core/document/edit.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
 import { holdWriteLock } from "../hold-lock.ts";
 import { type RunningServer, serverProgram, startServer } from "../server.ts";
 import { demoShop } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 const port = 4396;
 const panel = `/api/shops/${demoShop}/documents/panel/climber-finder`;

@@ -1,10 +1,10 @@
 import { readFileSync } from "node:fs";
-import { expect, type Page, test } from "@playwright/test";
 import { unzipSync } from "fflate";
 import { unzipFolder, zipFolder } from "../../src/core/folder/zip.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
+import { expect, type Page, test } from "./test.ts";
 
 interface Row {
   id: string;

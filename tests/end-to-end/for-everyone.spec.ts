@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
-import { devices, expect, type Page, test } from "@playwright/test";
 import { Random } from "../../demo/random.ts";
 import { demoShop, newShop, saveShop } from "./bench.ts";
 import { awake } from "./shop-page.ts";
+import { devices, expect, type Page, test } from "./test.ts";
 
 const shop = `/draft/${demoShop}/?panel=climber-finder`;
 /** How far the page is wider than its window. */

@@ -1,9 +1,9 @@
 import { readFileSync } from "node:fs";
-import { test as base, expect, type Page } from "@playwright/test";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { HandoffSite } from "../handoff-site.ts";
 import { serveFiles, strictPolicy } from "../static-server.ts";
 import { origin } from "./bench.ts";
+import { test as base, expect, type Page } from "./test.ts";
 
 /** A site that is not ours, with a handoff of the demo shop in it. */
 export interface ForeignSite {

@@ -1,6 +1,6 @@
-import { expect, type Page } from "@playwright/test";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { addMarkup, type ForeignSite, foundBy, panelOf, test } from "./foreign-site.ts";
+import { expect, type Page } from "./test.ts";
 
 /** Opens a page of which the catalogue is held back until it is brought. */
 async function open(page: Page, foreign: ForeignSite, path: string): Promise<{ bring(): void }> {

@@ -1,9 +1,9 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect } from "@playwright/test";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { serveFiles } from "../static-server.ts";
 import { addMarkup, chooseOption, foundBy, openForeign, panelOf, ready, test, told } from "./foreign-site.ts";
+import { expect } from "./test.ts";
 
 test("choices are in the address, as the site wants; back and reload keep them", async ({ page, foreign }) => {
   await foreign.open(page, "ours.html");

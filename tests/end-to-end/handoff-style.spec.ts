@@ -1,6 +1,6 @@
-import { expect, type Page } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { ready, test } from "./foreign-site.ts";
+import { expect, type Page } from "./test.ts";
 
 const wide = { width: 1280, height: 800 };
 const slim = { width: 390, height: 844 };

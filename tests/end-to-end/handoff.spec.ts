@@ -1,8 +1,8 @@
-import { expect, type Page } from "@playwright/test";
 import { Random } from "../../demo/random.ts";
 import type { Selection } from "../../src/core/match/question.ts";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { foundBy, panelOf, ready, test } from "./foreign-site.ts";
+import { expect, type Page } from "./test.ts";
 
 const wide = { width: 1280, height: 800 };
 const slim = { width: 390, height: 844 };

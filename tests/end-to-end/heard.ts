@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import type { Locator } from "@playwright/test";
+import type { Locator } from "./test.ts";
 
 /** What a screen reader has of a facet: its roles, names and states, the first of each kind. Source: the browser's own accessibility tree. */
 export async function heard(facet: Locator): Promise<string> {

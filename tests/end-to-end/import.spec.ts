@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
-import { expect, type Page, test } from "@playwright/test";
 import Papa from "papaparse";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
+import { expect, type Page, test } from "./test.ts";
 
 const nursery = readFileSync("demo/nursery.csv", "utf8");
 /** The nursery with one product less, one more, a price changed, and a flower colour that is new. */

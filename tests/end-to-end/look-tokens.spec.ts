@@ -1,4 +1,3 @@
-import { expect, type Page, test } from "@playwright/test";
 import { type DisplayName, displayNames, displays } from "../../src/core/display/displays.ts";
 import { heldOpen } from "../../src/core/look/held.ts";
 import { usualSheet } from "../../src/core/look/page-look.ts";
@@ -9,6 +8,7 @@ import { emptyPanel, newFacet } from "../../src/core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { newShop, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
+import { expect, type Page, test } from "./test.ts";
 
 /** What is not on a page by itself, or only for a moment: a bubble while dragging, what a search offers. */
 const seldom = `

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
-import { expect, type Locator, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { newShop, openBench, origin, saveShop } from "./bench.ts";
+import { expect, type Locator, type Page, test } from "./test.ts";
 
 /** A shop's own style sheet, made up: its accent is too pale for white text. */
 const shopCss = `

@@ -1,6 +1,6 @@
-import { expect, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { awake } from "./shop-page.ts";
+import { expect, type Page, test } from "./test.ts";
 
 const header = "Artikel;Name;Preis;Liefertag;Farbe;Höhe;Lage";
 const row = (n: number, colour: string, height: string, place: string, price = "1.010,50") =>

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
-import { expect, type Page, test } from "@playwright/test";
 import { airportsCsv, carsCsv } from "../open-data.ts";
 import { expectAccessible } from "./axe.ts";
 import { origin } from "./bench.ts";
+import { expect, type Page, test } from "./test.ts";
 
 const bring = (page: Page, name: string, text: string | Buffer) =>
   page.getByLabel("Catalogue file").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });

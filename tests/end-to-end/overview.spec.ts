@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { newShop } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 test("the overview says what is there and what is open, and leads to where it is done", async ({ page }) => {
   const shop = await newShop(page.request, "Looked over");

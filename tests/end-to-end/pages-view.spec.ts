@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, openBench } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 test("the table tells every page's figures, and a cell places a panel for a kind or for one page", async ({ page }) => {
   const shop = await newShop(page.request, "Tabled");

@@ -1,4 +1,3 @@
-import { type APIRequestContext, devices, expect, type Page, test } from "@playwright/test";
 import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import type { PagesDocument } from "../../src/core/page/pages-schema.ts";
@@ -6,6 +5,7 @@ import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin } from "./bench.ts";
 import { answered, awake } from "./shop-page.ts";
+import { type APIRequestContext, devices, expect, type Page, test } from "./test.ts";
 
 const shop = `/draft/${demoShop}`;
 

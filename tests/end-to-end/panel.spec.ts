@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { openBench } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 test("all suggested facets come at once, and are gone with one step back", async ({ page }) => {
   const bench = await openBench(page, true);

@@ -1,10 +1,10 @@
-import { expect, type Page, test } from "@playwright/test";
 import { demoPanel } from "../../demo/panel.ts";
 import { edited } from "../../src/core/document/edit.ts";
 import { moveRow } from "../../src/core/panel/edit.ts";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
+import { expect, type Page, test } from "./test.ts";
 
 const band = (page: Page, name: string) => page.getByRole("region", { name, exact: true });
 const open = async (page: Page, shop: string) => {

@@ -1,6 +1,6 @@
-import { expect, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin, saveShop } from "./bench.ts";
+import { expect, type Page, test } from "./test.ts";
 
 const slugsOf = async (page: Page, shop: string, kind: string): Promise<string[]> =>
   (await (await page.request.get(`/api/shops/${shop}/documents/${kind}`)).json()).map(

@@ -1,7 +1,7 @@
-import { expect, type Locator, type Page, test } from "@playwright/test";
 import { Random } from "../../demo/random.ts";
 import { demoShop } from "./bench.ts";
 import { answered, awake } from "./shop-page.ts";
+import { expect, type Locator, type Page, test } from "./test.ts";
 
 /** What a shopper reads and finds chosen on a page, line by line. */
 const shown = (page: Page): Promise<string[]> =>

@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
 import { type Box, layoutShift } from "../../src/core/shift/layout-shift.ts";
 import { newShop, openBench } from "./bench.ts";
+import { expect, test } from "./test.ts";
 
 const viewport = { width: 1280, height: 800 };
 

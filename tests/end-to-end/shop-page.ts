@@ -1,4 +1,4 @@
-import { expect, type FrameLocator, type Page } from "@playwright/test";
+import { expect, type FrameLocator, type Page } from "./test.ts";
 
 /** A shop's page, by itself or in a frame of the bench. */
 type ShopPage = Page | FrameLocator;

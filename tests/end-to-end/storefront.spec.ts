@@ -1,7 +1,7 @@
-import { devices, expect, type Page, test } from "@playwright/test";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
 import { answered, awake } from "./shop-page.ts";
+import { devices, expect, type Page, test } from "./test.ts";
 
 const shop = `/draft/${demoShop}/?panel=climber-finder`;
 

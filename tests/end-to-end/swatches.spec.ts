@@ -1,11 +1,11 @@
 import { readFileSync } from "node:fs";
-import { expect, type Page, test } from "@playwright/test";
 import { flowerColours } from "../../demo/nursery.ts";
 import type { SwatchDocument } from "../../src/core/swatch/book-schema.ts";
 import { deltaE } from "../../src/core/swatch/measure.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop } from "./bench.ts";
 import { awake } from "./shop-page.ts";
+import { expect, type Page, test } from "./test.ts";
 
 const evil = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 8 8" onload="window.ran=1"><script>window.ran=1</script>
 <rect width="8" height="8" fill="#e2571e"/><image href="https://x.example/spy.png"/></svg>`;

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { basename, join } from "node:path";
-import { expect, test } from "@playwright/test";
 import { answers } from "../unit/first-panels.answers.ts";
 import { awake } from "./shop-page.ts";
+import { expect, test } from "./test.ts";
 
 /** Ten open tables of the registry, as they come. Source: see where their answers are written. */
 const files = [...new Set(Object.values(answers).flatMap((list) => list.map(({ file }) => file)))].slice(0, 10);

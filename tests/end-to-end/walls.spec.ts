@@ -1,6 +1,6 @@
-import { expect, type Page, test } from "@playwright/test";
 import { demoShop, newShop, openBench, origin, saveShop } from "./bench.ts";
 import { awake } from "./shop-page.ts";
+import { expect, type Page, test } from "./test.ts";
 
 /** How far things have moved on a page by themselves since it was opened. Source: the browser's own layout-shift entries. */
 const shift = (page: Page) =>
