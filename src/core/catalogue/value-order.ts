@@ -2,32 +2,46 @@ import type { Column } from "./catalogue.ts";
 import { type Field, isNumeric } from "./field.ts";
 import { toNumber } from "./values.ts";
 
-const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
-const fullMonths = [
-  "january",
-  "february",
-  "march",
-  "april",
-  "may",
-  "june",
-  "july",
-  "august",
-  "september",
-  "october",
-  "november",
-  "december",
-];
-const days = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];
-const fullDays = ["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"];
-/** Words that have an order of their own: clothing sizes, months and days of the week. Common practice, no source. */
-const series: readonly (readonly string[])[] = [
+/** Clothing sizes, in their order. Common practice, no source. */
+const sizes: readonly (readonly string[])[] = [
   ["xxs", "xs", "s", "m", "l", "xl", "xxl", "xxxl"],
   ["extra small", "small", "medium", "large", "extra large"],
-  months,
-  fullMonths,
-  days,
-  fullDays,
 ];
+
+const calendars = new Map<string, { months: string[][]; days: string[][] }>();
+
+/** A name as it is looked up in a series: short forms end in a dot in some languages. */
+const folded = (name: string): string => name.toLowerCase().replace(/\.$/, "");
+
+/** A language's names of the months and of the days from Monday on, whole and short. Source: CLDR, through Intl. */
+function calendarOf(locale: string): { months: string[][]; days: string[][] } {
+  let calendar = calendars.get(locale);
+  if (!calendar) {
+    const names = (count: number, day: (at: number) => number, part: "month" | "weekday") =>
+      (["long", "short"] as const).map((length) => {
+        const format = new Intl.DateTimeFormat(locale, { [part]: length, timeZone: "UTC" });
+        return Array.from({ length: count }, (_, at) => folded(format.format(day(at))));
+      });
+    // The first of January 2024 was a Monday.
+    calendar = {
+      months: names(12, (at) => Date.UTC(2024, at), "month"),
+      days: names(7, (at) => Date.UTC(2024, 0, 1 + at), "weekday"),
+    };
+    calendars.set(locale, calendar);
+  }
+  return calendar;
+}
+
+/** Words that have an order of their own, in a language and in English, each with what it is. */
+function allSeries(locale: string) {
+  const calendars = [...new Set([locale, "en"])].map(calendarOf);
+  const named = <N extends string>(name: N, all: readonly (readonly string[])[]) =>
+    all.map((words) => ({ name, words }));
+  return [
+    ...named("sizes", sizes),
+    ...calendars.flatMap(({ months, days }) => [...named("months", months), ...named("days", days)]),
+  ];
+}
 
 const collators = new Map<string, Intl.Collator>();
 
@@ -42,19 +56,16 @@ export function naturalCollator(locale: string): Intl.Collator {
 }
 
 /** The series that at least half of some names belong to. */
-function seriesOf(names: readonly string[]): readonly string[] | undefined {
-  return series.find(
-    (one) => names.length > 1 && names.filter((name) => one.includes(name.toLowerCase())).length * 2 >= names.length,
-  );
-}
+const seriesOf = (names: readonly string[], locale: string) =>
+  names.length < 2
+    ? undefined
+    : allSeries(locale).find(
+        ({ words }) => names.filter((name) => words.includes(folded(name))).length * 2 >= names.length,
+      );
 
 /** What series some names are of, in a word, or undefined. */
-export function seriesName(names: readonly string[]): "sizes" | "months" | "days" | undefined {
-  const found = seriesOf(names);
-  if (!found) return undefined;
-  const at = series.indexOf(found);
-  return at < 2 ? "sizes" : at < 4 ? "months" : "days";
-}
+export const seriesName = (names: readonly string[], locale = "en"): "sizes" | "months" | "days" | undefined =>
+  seriesOf(names, locale)?.name;
 
 /**
  * How names of one list are compared naturally: those of a series that most of them are of by their order
@@ -62,10 +73,10 @@ export function seriesName(names: readonly string[]): "sizes" | "months" | "days
  */
 export function naturalOrder(names: readonly string[], locale = "en"): (a: string, b: string) => number {
   const collator = naturalCollator(locale);
-  const known = seriesOf(names);
+  const known = seriesOf(names, locale)?.words;
   if (!known) return collator.compare;
   const place = (name: string) => {
-    const at = known.indexOf(name.toLowerCase());
+    const at = known.indexOf(folded(name));
     return at < 0 ? known.length : at;
   };
   return (a, b) => place(a) - place(b) || collator.compare(a, b);

@@ -4,7 +4,7 @@ import type { FacetAnswer } from "../match/answer.ts";
 import { settingOn } from "../setting/settings.ts";
 import { facetEdit, type PanelEdit, setSetting } from "./edit.ts";
 import { orderOptions } from "./option-order.ts";
-import { allOptions, isShown, withoutValues } from "./options.ts";
+import { allOptions, isShown, labelOf, withoutValues } from "./options.ts";
 import { isFacet, rulesOf } from "./panel.ts";
 import type { FacetRow, NamedValue, OptionRules } from "./panel-schema.ts";
 import { freeId } from "./row-id.ts";
@@ -20,11 +20,10 @@ export function listOptions(
   { options, counts }: Pick<FacetAnswer, "options" | "counts">,
 ): ListedOption[] {
   const rules = rulesOf(row);
-  return orderOptions(options, counts.steady, settingOn(row.settings, "order", "wide"), rules.byHand).flatMap((o) => {
-    const option = options[o];
-    if (!option) return [];
-    const { id, label } = option;
-    return { id, label: rules.labels[id]?.text || label, original: label, products: counts.steady[o] ?? 0 };
+  const named = options.map((option) => ({ ...option, label: labelOf(rules, option, "en") }));
+  return orderOptions(named, counts.steady, settingOn(row.settings, "order", "wide"), rules.byHand).flatMap((o) => {
+    const [option, original] = [named[o], options[o]?.label ?? ""];
+    return option ? { id: option.id, label: option.label, original, products: counts.steady[o] ?? 0 } : [];
   });
 }
 

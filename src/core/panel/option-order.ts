@@ -2,22 +2,32 @@ import { naturalOrder } from "../catalogue/value-order.ts";
 import type { Option } from "../index/option-schema.ts";
 import type { OptionOrder } from "../setting/settings.ts";
 
-const byName = new Intl.Collator("en", { sensitivity: "base" });
+const collators = new Map<string, Intl.Collator>();
+
+/** Compares names as readers of a language do, letter by letter, digits too. */
+function nameCollator(language: string): Intl.Collator {
+  const collator = collators.get(language) ?? new Intl.Collator(language, { sensitivity: "base" });
+  collators.set(language, collator);
+  return collator;
+}
 
 /**
  * Places of the options in the order in which shoppers read them.
  * @param counts what `count` goes by, an option each; equal ones keep the natural order
  * @param byHand identities in the order by hand; others come behind them, by count
+ * @param language BCP 47 tag of what they read; names are ordered as its readers do
  */
 export function orderOptions(
   options: readonly Option[],
   counts: ArrayLike<number>,
   order: OptionOrder,
   byHand: readonly string[] = [],
+  language = "en",
 ): number[] {
   const places = options.map((_, place) => place);
-  const byLabel = order === "name" ? byName.compare : naturalOrder(options.map(({ label }) => label));
-  const compare = (a: number, b: number) => byLabel(options[a]?.label ?? "", options[b]?.label ?? "");
+  const labels = options.map(({ label }) => label);
+  const byLabel = order === "name" ? nameCollator(language).compare : naturalOrder(labels, language);
+  const compare = (a: number, b: number) => byLabel(labels[a] ?? "", labels[b] ?? "");
   const handPlace = new Map(byHand.map((id, at) => [id, at]));
   const hand = (o: number) => (order === "hand" ? (handPlace.get(options[o]?.id ?? "") ?? byHand.length) : 0);
   const counted = order === "count" || order === "hand";

@@ -9,6 +9,7 @@ import { duplicateRow, replaceRow, setTranslation } from "./edit.ts";
 import { panelKind } from "./kind.ts";
 import {
   type ListedOption,
+  listOptions,
   mergeOptions,
   moveOption,
   partOption,
@@ -43,6 +44,20 @@ describe("options of a facet", () => {
     merges: [{ label: "Pale", values: [value("white"), value("cream")] }],
     byHand: ["pale", "red"],
   };
+
+  it("are listed in the order of the names that shoppers read", () => {
+    const row: FacetRow = {
+      ...light,
+      settings: { order: { wide: "name" } },
+      options: { ...allOptions, labels: { "full sun": { text: "Zenith" } } },
+    };
+    const options = ["Full sun", "Shade"].map((label) => ({ id: label.toLowerCase(), label }));
+    const listed = listOptions(row, { options, counts: { steady: Uint32Array.of(5, 3), live: Uint32Array.of(5, 3) } });
+    expect(listed).toEqual([
+      { id: "shade", label: "Shade", original: "Shade", products: 3 },
+      { id: "full sun", label: "Zenith", original: "Full sun", products: 5 },
+    ]);
+  });
 
   it("are all, only those picked, or all but those", () => {
     expect(["red", "blue"].map((id) => isShown(rules, id))).toEqual([true, false]);

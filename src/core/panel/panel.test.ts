@@ -159,4 +159,13 @@ describe("order of options", () => {
     expect(labels("name")).toEqual(["10 cm", "9 cm", "m", "S", "XL"]);
     expect(labels("natural")).toEqual(["S", "m", "XL", "9 cm", "10 cm"]);
   });
+
+  // Source: CLDR's collation: ä is a letter behind z in Swedish, and an a in German.
+  it("goes by name as readers of the language do", () => {
+    const named = ["Zink", "Äpple", "Ask"].map((label) => ({ id: label.toLowerCase(), label }));
+    const inLanguage = (language: string) =>
+      orderOptions(named, [1, 1, 1], "name", [], language).map((place) => named[place]?.label);
+    expect(inLanguage("sv")).toEqual(["Ask", "Zink", "Äpple"]);
+    expect(inLanguage("de")).toEqual(["Äpple", "Ask", "Zink"]);
+  });
 });

@@ -28,7 +28,7 @@ export function optionViews(
   const book = Object.hasOwn(state.swatches, row.field) ? state.swatches[row.field] : undefined;
   const rules = rulesOf(row);
   const named = options.map((option) => ({ id: option.id, label: labelOf(rules, option, state.language) }));
-  return orderOptions(named, counts.steady, settings.order, rules.byHand).flatMap((o) => {
+  return orderOptions(named, counts.steady, settings.order, rules.byHand, state.language).flatMap((o) => {
     const option = named[o];
     if (!option || (!isShown(rules, option.id) && !chosen.has(option.id))) return [];
     const { id, label } = option;

@@ -47,7 +47,9 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
   const list = useAllPages();
   const usual = (first: string) => {
     const on = usualPages(list, pages.getState().document).length;
-    return on > 0 ? `${first} comes first then, and stands on ${on} pages that name no panel of their own.` : undefined;
+    return on > 0
+      ? `${first} comes first then, and stands where no panel is named: ${on} of ${list.length} pages.`
+      : undefined;
   };
   const moves = useDocumentEntries(
     "panel",
@@ -62,7 +64,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       label: "Duplicate",
       run: () => void add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` }),
     },
-    ...moves,
+    ...moves(),
   ];
   return (
     <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">

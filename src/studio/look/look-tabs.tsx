@@ -28,7 +28,7 @@ export function LookTabs() {
   );
   const entries = () => [
     { label: "Duplicate", run: () => void make({ ...look, name: `${look.name.slice(0, 94)} copy` }) },
-    ...moves,
+    ...moves(),
   ];
   return (
     <nav aria-label="Looks" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-4">

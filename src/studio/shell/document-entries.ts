@@ -23,12 +23,12 @@ interface Says {
   newFirst?(name: string): string | undefined;
 }
 
-/** What can be done with the open one among its kind: moving it, removing it. */
+/** What can be done with the open one among its kind, worked out when it is asked for: moving it, removing it. */
 export function useDocumentEntries(
   kind: ManyKind,
   open: { slug: string; name: string },
   { keep, newFirst }: Says,
-): Entry[] {
+): () => Entry[] {
   const { shop } = useOpenShop();
   const navigate = useNavigate();
   const listAnew = useListAnew(kind);
@@ -51,7 +51,7 @@ export function useDocumentEntries(
     const leave = () => void navigate(`/shops/${shop.slug}/${manyViews[kind]}/${next?.slug ?? ""}`);
     return removeWithWayBack(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
   };
-  return [
+  return () => [
     ...move("Move to the left", -1),
     ...move("Move to the right", 1),
     keep === undefined
