@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { naturalOrder, orderBy, seriesName } from "./value-order.ts";
+import { calendarOf, naturalOrder, orderBy, seriesName } from "./value-order.ts";
 
 /** Names in natural order, from whatever order they come in. */
 const sorted = (names: readonly string[], locale?: string) =>
@@ -31,6 +31,14 @@ describe("the natural order of names", () => {
   ] as const)("knows, in %s, %s such as %j", (locale, name, names) => {
     expect(seriesName(names, locale)).toBe(name);
     expect(sorted(names, locale)).toEqual(names);
+  });
+
+  // Source: CLDR, through Intl.
+  it("has the English months and days as CLDR has them", () => {
+    for (const { name, words } of calendarOf("en")) {
+      expect(sorted(words)).toEqual(words);
+      expect(seriesName(words)).toBe(name);
+    }
   });
 
   it("is by name where less than half are of a series, or there is but one", () => {

@@ -2,69 +2,74 @@ import type { Column } from "./catalogue.ts";
 import { type Field, isNumeric } from "./field.ts";
 import { toNumber } from "./values.ts";
 
+/** Words that have an order of their own. */
+interface Series {
+  name: "sizes" | "months" | "days";
+  words: readonly string[];
+}
+
 /** Clothing sizes, in their order. Common practice, no source. */
-const sizes: readonly (readonly string[])[] = [
-  ["xxs", "xs", "s", "m", "l", "xl", "xxl", "xxxl"],
-  ["extra small", "small", "medium", "large", "extra large"],
+const sizes: readonly Series[] = [
+  { name: "sizes", words: ["xxs", "xs", "s", "m", "l", "xl", "xxl", "xxxl"] },
+  { name: "sizes", words: ["extra small", "small", "medium", "large", "extra large"] },
 ];
 
-const calendars = new Map<string, { months: string[][]; days: string[][] }>();
+/** What {@link calendarOf} gives for English, written down: a page that is drawn first would wait for it. */
+const english: readonly Series[] = [
+  {
+    name: "months",
+    words: "january february march april may june july august september october november december".split(" "),
+  },
+  { name: "months", words: "jan feb mar apr may jun jul aug sep oct nov dec".split(" ") },
+  { name: "days", words: "monday tuesday wednesday thursday friday saturday sunday".split(" ") },
+  { name: "days", words: "mon tue wed thu fri sat sun".split(" ") },
+];
 
 /** A name as it is looked up in a series: short forms end in a dot in some languages. */
 const folded = (name: string): string => name.toLowerCase().replace(/\.$/, "");
 
 /** A language's names of the months and of the days from Monday on, whole and short. Source: CLDR, through Intl. */
-function calendarOf(locale: string): { months: string[][]; days: string[][] } {
-  let calendar = calendars.get(locale);
-  if (!calendar) {
-    const names = (count: number, day: (at: number) => number, part: "month" | "weekday") =>
-      (["long", "short"] as const).map((length) => {
-        const format = new Intl.DateTimeFormat(locale, { [part]: length, timeZone: "UTC" });
-        return Array.from({ length: count }, (_, at) => folded(format.format(day(at))));
-      });
+export function calendarOf(locale: string): readonly Series[] {
+  const names = (name: "months" | "days", part: "month" | "weekday", count: number, day: (at: number) => number) =>
+    (["long", "short"] as const).map((length): Series => {
+      const format = new Intl.DateTimeFormat(locale, { [part]: length, timeZone: "UTC" });
+      return { name, words: Array.from({ length: count }, (_, at) => folded(format.format(day(at)))) };
+    });
+  return [
+    ...names("months", "month", 12, (at) => Date.UTC(2024, at)),
     // The first of January 2024 was a Monday.
-    calendar = {
-      months: names(12, (at) => Date.UTC(2024, at), "month"),
-      days: names(7, (at) => Date.UTC(2024, 0, 1 + at), "weekday"),
-    };
-    calendars.set(locale, calendar);
-  }
-  return calendar;
+    ...names("days", "weekday", 7, (at) => Date.UTC(2024, 0, 1 + at)),
+  ];
 }
 
-/** Words that have an order of their own, in a language and in English, each with what it is. */
-function allSeries(locale: string) {
-  const calendars = [...new Set([locale, "en"])].map(calendarOf);
-  const named = <N extends string>(name: N, all: readonly (readonly string[])[]) =>
-    all.map((words) => ({ name, words }));
-  return [
-    ...named("sizes", sizes),
-    ...calendars.flatMap(({ months, days }) => [...named("months", months), ...named("days", days)]),
-  ];
+const known = new Map([["en", [...sizes, ...english]]]);
+
+/** All series of a language, and those of English. */
+function allSeries(locale: string): readonly Series[] {
+  const all = known.get(locale) ?? [...sizes, ...calendarOf(locale), ...english];
+  known.set(locale, all);
+  return all;
 }
 
 const collators = new Map<string, Intl.Collator>();
 
-/** Compares names as readers of a language do, numbers in them by size: 9 cm before 10 cm. */
-export function naturalCollator(locale: string): Intl.Collator {
-  let collator = collators.get(locale);
-  if (!collator) {
-    collator = new Intl.Collator(locale, { numeric: true, sensitivity: "base" });
-    collators.set(locale, collator);
-  }
+/** Compares names as readers of a language do; with `numeric` numbers in them by size: 9 cm before 10 cm. */
+export function collatorOf(locale: string, numeric: boolean): Intl.Collator {
+  const key = `${locale} ${numeric}`;
+  const collator = collators.get(key) ?? new Intl.Collator(locale, { numeric, sensitivity: "base" });
+  collators.set(key, collator);
   return collator;
 }
 
 /** The series that at least half of some names belong to. */
-const seriesOf = (names: readonly string[], locale: string) =>
-  names.length < 2
-    ? undefined
-    : allSeries(locale).find(
-        ({ words }) => names.filter((name) => words.includes(folded(name))).length * 2 >= names.length,
-      );
+function seriesOf(names: readonly string[], locale: string): Series | undefined {
+  if (names.length < 2) return undefined;
+  const keys = names.map(folded);
+  return allSeries(locale).find(({ words }) => keys.filter((key) => words.includes(key)).length * 2 >= keys.length);
+}
 
 /** What series some names are of, in a word, or undefined. */
-export const seriesName = (names: readonly string[], locale = "en"): "sizes" | "months" | "days" | undefined =>
+export const seriesName = (names: readonly string[], locale = "en"): Series["name"] | undefined =>
   seriesOf(names, locale)?.name;
 
 /**
@@ -72,12 +77,12 @@ export const seriesName = (names: readonly string[], locale = "en"): "sizes" | "
  * in it and in front, the rest by name with numbers in it by size.
  */
 export function naturalOrder(names: readonly string[], locale = "en"): (a: string, b: string) => number {
-  const collator = naturalCollator(locale);
-  const known = seriesOf(names, locale)?.words;
-  if (!known) return collator.compare;
+  const collator = collatorOf(locale, true);
+  const words = seriesOf(names, locale)?.words;
+  if (!words) return collator.compare;
   const place = (name: string) => {
-    const at = known.indexOf(folded(name));
-    return at < 0 ? known.length : at;
+    const at = words.indexOf(folded(name));
+    return at < 0 ? words.length : at;
   };
   return (a, b) => place(a) - place(b) || collator.compare(a, b);
 }

@@ -1,15 +1,6 @@
-import { naturalOrder } from "../catalogue/value-order.ts";
+import { collatorOf, naturalOrder } from "../catalogue/value-order.ts";
 import type { Option } from "../index/option-schema.ts";
 import type { OptionOrder } from "../setting/settings.ts";
-
-const collators = new Map<string, Intl.Collator>();
-
-/** Compares names as readers of a language do, letter by letter, digits too. */
-function nameCollator(language: string): Intl.Collator {
-  const collator = collators.get(language) ?? new Intl.Collator(language, { sensitivity: "base" });
-  collators.set(language, collator);
-  return collator;
-}
 
 /**
  * Places of the options in the order in which shoppers read them.
@@ -26,7 +17,7 @@ export function orderOptions(
 ): number[] {
   const places = options.map((_, place) => place);
   const labels = options.map(({ label }) => label);
-  const byLabel = order === "name" ? nameCollator(language).compare : naturalOrder(labels, language);
+  const byLabel = order === "name" ? collatorOf(language, false).compare : naturalOrder(labels, language);
   const compare = (a: number, b: number) => byLabel(labels[a] ?? "", labels[b] ?? "");
   const handPlace = new Map(byHand.map((id, at) => [id, at]));
   const hand = (o: number) => (order === "hand" ? (handPlace.get(options[o]?.id ?? "") ?? byHand.length) : 0);

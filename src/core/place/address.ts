@@ -79,12 +79,8 @@ export function fromAddress(
   const query = new URLSearchParams(search);
   const called = (key: string) => nameIn(names, key);
   let selection: Selection = { ...emptySelection, text: (query.get(called("q")) ?? "").slice(0, 1000) };
-  const said = [...query.keys()];
-  const place = (key: string) => {
-    const at = said.findIndex((name) => namesOf(called(key)).includes(name));
-    return at < 0 ? said.length : at;
-  };
-  for (const { field: key, mode } of [...facets].sort((a, b) => place(a.field) - place(b.field))) {
+  const byName = new Map(facets.flatMap((facet) => namesOf(called(facet.field)).map((name) => [name, facet])));
+  for (const { field: key, mode } of new Set([...query.keys()].flatMap((name) => byName.get(name) ?? []))) {
     const field = fieldOf(key);
     if (field)
       selection = withChoice(

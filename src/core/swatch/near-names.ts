@@ -35,10 +35,11 @@ function nearNames(): NearNames {
     place++;
     if (colour.confidence < sureEnough) continue;
     longest = Math.max(longest, key.length);
+    const name = { key, colour, place };
     for (const part of new Set(withoutOne(key))) {
       const there = made.get(part);
-      if (there) there.push({ key, colour, place });
-      else made.set(part, [{ key, colour, place }]);
+      if (there) there.push(name);
+      else made.set(part, [name]);
     }
   }
   index = { parts: made, longest };

@@ -8,7 +8,7 @@ import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PanelSummary } from "../../core/wire/shop.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useDocumentEntries } from "../shell/document-entries.ts";
-import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
+import { EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -51,21 +51,15 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       ? `${first} comes first then, and stands where no panel is named: ${on} of ${list.length} pages.`
       : undefined;
   };
-  const moves = useDocumentEntries(
+  const entries = useDocumentEntries(
     "panel",
     { slug: current, name },
     {
+      duplicate: (as) => void add({ ...store.getState().document, name: as }),
       keep: panels.length > 1 ? undefined : "it is the only panel",
       newFirst: usual,
     },
   );
-  const entries = (): Entry[] => [
-    {
-      label: "Duplicate",
-      run: () => void add({ ...store.getState().document, name: `${name.slice(0, 94)} copy` }),
-    },
-    ...moves(),
-  ];
   return (
     <nav aria-label="Panels" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-2">
       {panels.map((panel) =>

@@ -21,15 +21,14 @@ export function LookTabs() {
   const ofShop = useShopSettings((document) => document.look);
   const make = useMakeLook();
   const faults = useMemo(() => judge(look).filter(({ offered }) => !offered).length, [look]);
-  const moves = useDocumentEntries(
+  const entries = useDocumentEntries(
     "look",
     { slug, name: look.name },
-    { keep: slug === ofShop ? "it is the shop’s look" : undefined },
+    {
+      duplicate: (name) => void make({ ...look, name }),
+      keep: slug === ofShop ? "it is the shop’s look" : undefined,
+    },
   );
-  const entries = () => [
-    { label: "Duplicate", run: () => void make({ ...look, name: `${look.name.slice(0, 94)} copy` }) },
-    ...moves(),
-  ];
   return (
     <nav aria-label="Looks" className="flex h-10 flex-none items-stretch overflow-x-auto border-b border-hair px-4">
       {shop.looks.map((one) =>

@@ -1,6 +1,7 @@
 import { useNavigate } from "react-router";
 import { useSWRConfig } from "swr";
 import { documentPath, removedPath, sendJson, shopPath } from "../api.ts";
+import { moved, without } from "../controls/lists.ts";
 import type { Entry } from "./entry-menu.tsx";
 import { useOpenShop } from "./shop-context.ts";
 import { removeWithWayBack, tried } from "./tried.ts";
@@ -17,17 +18,19 @@ export function useListAnew(kind: ManyKind): () => Promise<unknown> {
 }
 
 interface Says {
+  /** Makes another one of it, under a name. */
+  duplicate(name: string): void;
   /** Why the open one has to stay; undefined where it may be removed. */
   keep: string | undefined;
   /** What else happens once another is the first. @param name of that one */
   newFirst?(name: string): string | undefined;
 }
 
-/** What can be done with the open one among its kind, worked out when it is asked for: moving it, removing it. */
+/** What can be done with the open one among its kind, worked out when it is asked for: another of it, moving it, removing it. */
 export function useDocumentEntries(
   kind: ManyKind,
   open: { slug: string; name: string },
-  { keep, newFirst }: Says,
+  { duplicate, keep, newFirst }: Says,
 ): () => Entry[] {
   const { shop } = useOpenShop();
   const navigate = useNavigate();
@@ -36,14 +39,13 @@ export function useDocumentEntries(
   const at = all.findIndex(({ slug }) => slug === open.slug);
   const move = (label: string, by: number): Entry[] => {
     if (!all[at + by]) return [];
-    const moved = [...all];
-    moved.splice(at + by, 0, ...moved.splice(at, 1));
+    const next = moved(all, at, at + by);
     const run = () =>
       void tried(
-        () => sendJson("PUT", `${documentPath(shop.slug, kind)}/order`, { slugs: moved.map(({ slug }) => slug) }),
+        () => sendJson("PUT", `${documentPath(shop.slug, kind)}/order`, { slugs: next.map(({ slug }) => slug) }),
         listAnew,
       );
-    return [{ label, run, note: noteOf(moved) }];
+    return [{ label, run, note: noteOf(next) }];
   };
   const noteOf = (next: typeof all) => (next[0] && next[0] !== all[0] && newFirst ? newFirst(next[0].name) : undefined);
   const remove = () => {
@@ -52,10 +54,12 @@ export function useDocumentEntries(
     return removeWithWayBack(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
   };
   return () => [
+    // A name has 100 characters at most.
+    { label: "Duplicate", run: () => duplicate(`${open.name.slice(0, 94)} copy`) },
     ...move("Move to the left", -1),
     ...move("Move to the right", 1),
     keep === undefined
-      ? { label: "Remove", run: () => void remove(), note: noteOf(all.filter(({ slug }) => slug !== open.slug)) }
+      ? { label: "Remove", run: () => void remove(), note: noteOf(without(all, at)) }
       : { label: `Remove: ${keep}` },
   ];
 }

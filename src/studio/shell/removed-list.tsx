@@ -11,7 +11,7 @@ interface Props {
   path: string;
   /** Where one of them is. */
   pathOf(slug: string): string;
-  /** After one was brought back. */
+  /** Lists anew, this list too, after one was brought back. */
   changed(): Promise<unknown>;
   title: string;
   className?: string;
@@ -19,7 +19,7 @@ interface Props {
 
 /** What was removed and can still be brought back; nothing where there is nothing. */
 export function RemovedList({ path, pathOf, changed, title, className = "" }: Props) {
-  const { data: removed, mutate } = useRemoved(path);
+  const { data: removed } = useRemoved(path);
   if (!removed || removed.length === 0) return null;
   return (
     <section aria-label={title} className={className}>
@@ -36,7 +36,7 @@ export function RemovedList({ path, pathOf, changed, title, className = "" }: Pr
               type="button"
               className="btn btn-sm"
               aria-label={`Bring back ${name}`}
-              onClick={() => void bringBack(pathOf(slug), () => Promise.all([changed(), mutate()]))}
+              onClick={() => void bringBack(pathOf(slug), changed)}
             >
               Bring back
             </button>
