@@ -5,6 +5,8 @@ import { UsageError } from "./usage-error.ts";
 export interface Outcome {
   text: string;
   status: 0 | 1;
+  /** Something that the user should know beside it; goes to standard error. */
+  note?: string | undefined;
 }
 
 /** A command of the command line, in a file of its own. */

@@ -1,19 +1,19 @@
 import { parseArgs } from "node:util";
 import { writeFolder } from "../core/folder/write-folder.ts";
 import { type Command, didYouMean } from "./command.ts";
-import { isShopFile, writeFiles } from "./folder.ts";
+import { intoOption, writeFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** A shop of the database as a folder. */
 export const exportShop: Command = {
   name: "export",
   about: "Writes a shop of the database as a folder of plain files.",
-  usage: "trellis export --shop SLUG --out FOLDER [--data FILE]",
+  usage: "trellis export --shop SLUG --out FOLDER [--into] [--data FILE]",
   example: "trellis export --shop larkmoss-nursery --out ./larkmoss",
   async run(args) {
     const { values } = parseArgs({
       args,
-      options: { shop: { type: "string" }, out: { type: "string" }, data: { type: "string" } },
+      options: { shop: { type: "string" }, out: { type: "string" }, data: { type: "string" }, ...intoOption },
     });
     const { shop: slug, out } = values;
     if (slug === undefined || out === undefined)
@@ -31,8 +31,8 @@ export const exportShop: Command = {
         throw new UsageError(`There is no shop “${slug}”.${didYouMean(slug, known)}`);
       }
       const files = writeFolder(await wholeShop(em, shop));
-      writeFiles(out, files, isShopFile);
-      return { text: [...files.keys()].join("\n"), status: 0 };
+      const note = writeFiles(out, files, { content: "shop", into: values.into });
+      return { text: [...files.keys()].join("\n"), status: 0, note };
     });
   },
 };

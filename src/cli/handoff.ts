@@ -1,12 +1,12 @@
-import { existsSync, readFileSync } from "node:fs";
+import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import type { Site } from "../core/shop/shop-schema.ts";
 import { Fault } from "../server/fault.ts";
-import { isStale, makeHandoff, manifestName, manifestOf } from "../server/handoff/make.ts";
+import { makeHandoff, manifestName } from "../server/handoff/make.ts";
 import { reportText } from "../server/handoff/report-text.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
-import { openFolder, writeFiles } from "./folder.ts";
+import { intoOption, openFolder, writeFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** The files for a real site. */
@@ -14,7 +14,7 @@ export const handoff: Command = {
   name: "handoff",
   about: "Writes the files that a real site takes: panels as HTML, a style sheet, a script and the catalogue.",
   usage:
-    "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG]",
+    "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG] [--into]",
   example: "trellis handoff ./larkmoss --out ./public/trellis --at /trellis/",
   async run(args) {
     const { values, positionals } = parseArgs({
@@ -29,6 +29,7 @@ export const handoff: Command = {
         name: { type: "string", multiple: true },
         card: { type: "string" },
         language: { type: "string" },
+        ...intoOption,
       },
     });
     const { out, page: pages, at, link, action, card, language } = values;
@@ -48,9 +49,10 @@ export const handoff: Command = {
     }).catch((error: unknown) => {
       throw error instanceof Fault ? withHint(error) : error;
     });
-    const last = manifestOf(existsSync(join(out, manifestName)) ? readText(join(out, manifestName)) : "");
-    writeFiles(out, made.files, (path) => isStale(path, last));
-    return { text: reportText(made.report), status: 0 };
+    // Pages that are still open fetch the files of the last handoff, which its manifest names.
+    const last = namedBy(join(out, manifestName));
+    const note = writeFiles(out, made.files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
+    return { text: reportText(made.report), status: 0, note };
   },
 };
 
@@ -62,6 +64,15 @@ function namesIn(given: readonly string[]): Record<string, string> {
       return [one.slice(0, at), one.slice(at + 1)];
     }),
   );
+}
+
+/** The files that a handoff's manifest names; none where there is no manifest that can be read. */
+function namedBy(manifest: string): ReadonlySet<unknown> {
+  try {
+    return new Set(Object.values(JSON.parse(readFileSync(manifest, "utf8")).files));
+  } catch {
+    return new Set();
+  }
 }
 
 function readText(file: string): string {

@@ -6,7 +6,7 @@ import { UsageError } from "./usage-error.ts";
 /** A backup in the place of the database. */
 export const restore: Command = {
   name: "restore",
-  about: "Puts a backup in the place of all shops; what was there is kept beside it. The tool must be stopped.",
+  about: "Replaces all shops with a backup; keeps the old file beside it. Stop the server first.",
   usage: "trellis restore --from FILE [--data FILE]",
   example: "trellis restore --from ./shops-2026-11-28.db",
   async run(args) {
@@ -14,18 +14,19 @@ export const restore: Command = {
     const { from } = values;
     if (from === undefined) throw new UsageError(`Name a backup. Usage: ${restore.usage}`);
     if (!existsSync(from)) throw new UsageError(`There is no file ${from}.`);
-    const [{ usualDatabase, holding }, { bringBack }, { checkFile }, { migrationNames }] = await Promise.all([
+    const [{ usualDatabase, holding }, { restoreBackup }, { migrationNames }, { realFile }] = await Promise.all([
       import("./database.ts"),
       import("../server/store/backup.ts"),
-      import("../server/store/check-file.ts"),
       import("../server/store/database.ts"),
+      import("../server/disk/files.ts"),
     ]);
-    const file = values.data ?? usualDatabase;
-    return holding(file, async () => {
+    const named = values.data ?? usualDatabase;
+    return holding(named, async () => {
       try {
-        checkFile(from, migrationNames);
-        const kept = bringBack(from, file);
-        return { text: kept ? `What was there is ${kept}` : "", status: 0 };
+        const file = realFile(named);
+        if (realFile(from) === file) throw new UsageError(`${from} is the database itself. Name a backup of it.`);
+        const kept = restoreBackup(from, file, migrationNames);
+        return { text: kept ? `The old file is now ${kept}` : "", status: 0 };
       } catch (error) {
         throw new UsageError((error as Error).message);
       }

@@ -37,8 +37,12 @@ export async function runTrellis([name, ...rest]: readonly string[]): Promise<Ra
     const command = await load();
     if (rest.includes("--help") || rest.includes("-h"))
       return { status: 0, out: `${command.about}\n  ${command.usage}\n  Example: ${command.example}\n`, err: "" };
-    const { text, status } = await command.run(rest);
-    return { status, out: text === "" ? "" : `${text.trimEnd()}\n`, err: "" };
+    const { text, status, note } = await command.run(rest);
+    return {
+      status,
+      out: text === "" ? "" : `${text.trimEnd()}\n`,
+      err: note === undefined ? "" : `trellis: ${note}\n`,
+    };
   } catch (error) {
     return { status: 2, out: "", err: `trellis: ${told(error).replaceAll("\n", " ")}\n` };
   }

@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync, rmSync } from "node:fs";
+import { mkdirSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { parseArgs } from "node:util";
 import { serve } from "@hono/node-server";
@@ -6,11 +6,12 @@ import { schemaFiles } from "../core/folder/write-folder.ts";
 import { gate } from "./access/gate.ts";
 import { Password, passwordFault } from "./access/password.ts";
 import { createApp } from "./app.ts";
+import { moveDatabaseAside, realFile } from "./disk/files.ts";
 import { repository } from "./repository.ts";
 import { seedDemo } from "./seed.ts";
 import { demoShop, standInSite } from "./stand-in.ts";
-import { UnfitFile } from "./store/check-file.ts";
-import { closeDatabase, openDatabase } from "./store/database.ts";
+import { checkFile, UnfitFile } from "./store/check-file.ts";
+import { closeDatabase, migrationNames, openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
 import { forgetRemoved } from "./store/removal.ts";
 import { Threads } from "./threads/threads.ts";
@@ -50,12 +51,23 @@ function portIn(text: string): number {
   return port;
 }
 
+/** One file has one name, so that a link to it meets the same lock. */
+function nameOf(file: string): string {
+  try {
+    return realFile(file);
+  } catch (error) {
+    fail((error as Error).message);
+  }
+}
+
 function fail(message: string): never {
   process.stderr.write(`${message}\n`);
   process.exit(1);
 }
 
-const { port, sitePort, fresh, data, development, host, name: names, "password-file": passwordFile } = readOptions();
+const options = readOptions();
+const { port, sitePort, fresh, development, host, name: names, "password-file": passwordFile } = options;
+const data = nameOf(options.data);
 const isOpen = host !== loopback;
 if (!isOpen && (passwordFile !== undefined || names.length > 0))
   fail(`--password-file and --name are for a server that is open to a network: say --host ADDRESS too.\n${usage}`);
@@ -120,15 +132,32 @@ async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
   if ("closeIdleConnections" in server) server.closeIdleConnections();
   await Promise.race([closed, new Promise((done) => setTimeout(done, patience).unref())]);
   await threads?.close();
-  await closeDatabase(orm);
+  try {
+    await closeDatabase(orm);
+  } catch (error) {
+    fail(
+      `The database ${data} couldn’t be closed completely: ${(error as Error).message}. What was saved is in it and in ${data}-wal: keep both files together.`,
+    );
+  }
   release();
   process.exit(0);
 }
 
+/** Moves the shops of before aside. @throws UnfitFile where the file is another program’s */
+function startOver(): void {
+  try {
+    checkFile(data, migrationNames);
+  } catch (error) {
+    if (error instanceof UnfitFile && error.isForeign) throw error;
+  }
+  const kept = moveDatabaseAside(data, "before-fresh");
+  if (kept) console.log(`The shops from before are kept in ${kept}`);
+}
+
 async function open({ port: taken }: { port: number }): Promise<void> {
   try {
-    if (fresh) for (const file of [data, `${data}-wal`, `${data}-shm`]) rmSync(file, { force: true });
-    const orm = await openDatabase(data);
+    if (fresh) startOver();
+    const orm = await openDatabase(data, { onLost: (sentence) => console.error(sentence) });
     await forgetRemoved(orm.em.fork());
     // Made now, nobody who publishes waits for them.
     schemaFiles();

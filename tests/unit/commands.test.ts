@@ -137,7 +137,7 @@ describe("the command line over a shop folder", () => {
     [[], /^trellis: Say what to do: tally, check, diff/],
     [["chekc", "x"], /There is no command “chekc”\. Did you mean check\?/],
     [["check"], /Name one shop folder\. Usage: trellis check FOLDER/],
-    [["check", "/nowhere"], /\/nowhere cannot be read: there is no such folder/],
+    [["check", "/nowhere"], /\/nowhere can’t be read: there is no such folder/],
     [
       ["check", "FOLDER", "--page", "/colections/gifts"],
       /no page \/colections\/gifts\. Did you mean \/collections\/gifts\?/,

@@ -16,7 +16,6 @@ import type { WholeShop } from "../../src/core/folder/whole-shop.ts";
 import { siteFault, usualSite } from "../../src/core/shop/site.ts";
 import { filledCard, usualCard } from "../../src/server/handoff/card.ts";
 import { makeHandoff } from "../../src/server/handoff/make.ts";
-import { isStale } from "../../src/server/handoff/manifest.ts";
 import { integrityOf } from "../../src/server/handoff/names.ts";
 import { strongCss, withoutUnread } from "../../src/server/handoff/strong-css.ts";
 import type { TrellisEvents, TrellisListingElement, TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
@@ -205,17 +204,6 @@ describe("names of queries", () => {
     expect(siteFault({ ...usualSite, names: { a: "page" } }, ["a"])).toMatch(/both called “page”/);
     expect(siteFault({ ...usualSite, names: { a: "b.min" } }, ["a", "b"])).toMatch(/both called “b.min”/);
     expect(siteFault({ ...usualSite, names: { a: "b", b: "a" } }, ["a", "b"])).toBeUndefined();
-  });
-});
-
-describe("stale files", () => {
-  it("are those with a hash that the last handoff did not name", () => {
-    const last = { format: 1, files: { script: "trellis.aaaaaaaaaaaa.js" } } as unknown as Manifest;
-    expect(
-      ["trellis.aaaaaaaaaaaa.js", "trellis.bbbbbbbbbbbb.js", "README.md", "mine.js", "pages/index/listing.html"].filter(
-        (path) => isStale(path, last),
-      ),
-    ).toEqual(["trellis.bbbbbbbbbbbb.js", "pages/index/listing.html"]);
   });
 });
 

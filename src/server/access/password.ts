@@ -1,7 +1,8 @@
 import { randomBytes, type ScryptOptions, scrypt, timingSafeEqual } from "node:crypto";
-import { existsSync, readFileSync, renameSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { type InferType, string } from "yup";
 import { exact, wholeIn } from "../../core/document/schema.ts";
+import { replaceFile } from "../disk/files.ts";
 
 /** Cost of a guess. Source: OWASP Password Storage Cheat Sheet, scrypt with N 2^16, r 8, p 2; from memory. */
 const cost = { N: 2 ** 16, r: 8, p: 2 };
@@ -59,8 +60,7 @@ export class Password {
     const salt = randomBytes(16);
     const hash = await derive(password, salt, cost);
     const kept: Stored = { salt: salt.toString("hex"), hash: hash.toString("hex"), ...cost };
-    writeFileSync(`${this.file}.half`, JSON.stringify(kept), { mode: 0o600 });
-    renameSync(`${this.file}.half`, this.file);
+    replaceFile(this.file, JSON.stringify(kept), { mode: 0o600 });
   }
 
   /** Whether it is this one. @throws Error where the file is damaged */

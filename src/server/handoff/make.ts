@@ -28,7 +28,6 @@ import { readme } from "./readme.ts";
 import { handoffSheet } from "./sheet.ts";
 import { headTags, tryPage, tryStyle } from "./tags.ts";
 
-export { isStale, manifestOf } from "./manifest.ts";
 export { manifestName };
 
 /** What is wanted of a handoff. */

@@ -1,45 +1,71 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from "node:fs";
+import { copyFileSync, constants as fsConstants, mkdirSync, statSync } from "node:fs";
 import { dirname } from "node:path";
 import Database from "libsql";
+import { entryAt, moveDatabaseAside, moveToFree, removeFile } from "../disk/files.ts";
+import { checkFile } from "./check-file.ts";
 
-/** Files that SQLite keeps beside a database. */
-const besides = (file: string): string[] => [`${file}-wal`, `${file}-shm`];
+/** A database under construction beside the place that it will have. */
+const partOf = (file: string): string => `${file}.trellis-part`;
 
 /**
  * Writes all of a database into one other file, while whoever has it open goes on. The file is there whole or not at all.
- * @throws Error where there is a file already, or it can't be written
+ * @throws Error where there is a file already, or it can’t be written
  */
 export function backUp(file: string, out: string): void {
-  if (existsSync(out)) throw new Error(`${out} is there already. Name another file.`);
+  if (entryAt(out)) throw new Error(`${out} exists already. Name another file.`);
   mkdirSync(dirname(out), { recursive: true });
-  const part = `${out}.part`;
-  rmSync(part, { force: true });
-  const database = new Database(file);
+  const part = partOf(out);
+  removeFile(part);
+  vacuumInto(file, part);
+  moveToFree(part, out);
+}
+
+/**
+ * Puts a backup in a database’s place, whatever is there now: that is moved aside under a name with the date, together
+ * with its log. The caller holds the lock. After a crash {@link completeRestore} ends it.
+ * @param known names of the migrations that this version has
+ * @returns where the old file is; undefined where there was none
+ * @throws Error where the backup is not one of ours; nothing is changed then
+ */
+export function restoreBackup(from: string, file: string, known: readonly string[]): string | undefined {
+  if (checkFile(from, known) === undefined) throw new Error(`There is no file ${from}.`);
+  mkdirSync(dirname(file), { recursive: true });
+  const part = partOf(file);
+  removeFile(part);
+  const log = entryAt(`${from}-wal`);
+  if (log && log.size > 0) vacuumInto(from, part);
+  else copyFileSync(from, part, fsConstants.COPYFILE_EXCL);
+  if (statSync(part).size === 0) throw new Error(`${from} is empty.`);
+  const kept = moveDatabaseAside(file, "before-restore");
+  moveToFree(part, file);
+  return kept;
+}
+
+function vacuumInto(from: string, part: string): void {
+  const database = new Database(from);
   try {
     database.exec("pragma busy_timeout = 5000");
     database.prepare("vacuum into ?").run(part);
   } finally {
     database.close();
   }
-  renameSync(part, out);
 }
 
-/** Puts a backup in a database's place. What was there is kept beside it. @returns where that is; undefined where there was none */
-export function bringBack(from: string, file: string): string | undefined {
-  mkdirSync(dirname(file), { recursive: true });
-  const part = `${file}.part`;
-  copyFileSync(from, part);
-  const kept = existsSync(file) ? freeName(`${file}.before-restore`) : undefined;
-  if (kept) backUp(file, kept);
-  for (const beside of besides(file)) rmSync(beside, { force: true });
-  renameSync(part, file);
-  return kept;
+/**
+ * Ends a restore or a backup that was interrupted: a whole file whose place is still free takes it, and a part that is
+ * of no use is removed. The caller holds the lock.
+ */
+export function completeRestore(file: string, known: readonly string[]): void {
+  const part = partOf(file);
+  if (!entryAt(part)?.isFile()) return;
+  if (!entryAt(file) && isWhole(part, known)) moveToFree(part, file);
+  else removeFile(part);
 }
 
-/** A name that no file has. */
-export function freeName(wanted: string): string {
-  for (let n = 1; ; n++) {
-    const name = n === 1 ? wanted : `${wanted}-${n}`;
-    if (!existsSync(name)) return name;
+function isWhole(file: string, known: readonly string[]): boolean {
+  try {
+    return checkFile(file, known) !== undefined;
+  } catch {
+    return false;
   }
 }

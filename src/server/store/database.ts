@@ -2,6 +2,7 @@ import { mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import { MikroORM } from "@mikro-orm/libsql";
 import { Migrator } from "@mikro-orm/migrations";
+import { freeName, realFile } from "../disk/files.ts";
 import { Shops } from "../migrations/2026-11-24-shops.ts";
 import { Catalogues } from "../migrations/2026-11-25-catalogues.ts";
 import { PanelFormat2 } from "../migrations/2026-11-25-panel-format-2.ts";
@@ -10,9 +11,9 @@ import { Documents } from "../migrations/2026-11-27-documents.ts";
 import { Editions } from "../migrations/2026-11-27-editions.ts";
 import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
-import { backUp, freeName } from "./backup.ts";
-import { checkFile } from "./check-file.ts";
-import { CarefulDialect, type RawConnection } from "./dialect.ts";
+import { backUp, completeRestore } from "./backup.ts";
+import { checkFile, sayOwner } from "./check-file.ts";
+import { CarefulDialect, type RawConnection, readPatience } from "./dialect.ts";
 import {
   CataloguePartSchema,
   ContentSchema,
@@ -24,6 +25,7 @@ import {
   ShopSchema,
   StepSchema,
 } from "./entities.ts";
+import { FileGuard, guardConnection, guardOf } from "./file-guard.ts";
 
 const migrations = [
   { name: "2026-11-24-shops", class: Shops },
@@ -40,7 +42,7 @@ const migrations = [
 export const migrationNames = migrations.map(({ name }) => name);
 
 /** Connections are replaced now and then, so what holds for one is said to each. Reads wait for a short while only; writes ask again. */
-const habits = ["pragma busy_timeout = 250", "pragma foreign_keys = on", "pragma journal_mode = wal"];
+const habits = [readPatience, "pragma foreign_keys = on", "pragma journal_mode = wal"];
 
 const sayingTo =
   (habits: readonly string[]) =>
@@ -56,16 +58,26 @@ const sayingTo =
 /**
  * Opens the SQLite file, made if need be, and brings its tables up to date, after a copy of it was made. `:memory:` keeps nothing.
  * @param upTo the last migration to do, for looking at older states; all by default
+ * @param onLost told once, in a sentence, when the file is moved or removed while it is open; nobody by default
  * @throws UnfitFile where there is something else, or something that this version can't open
  */
-export async function openDatabase(file: string, { upTo }: { upTo?: string } = {}): Promise<MikroORM> {
-  if (file !== ":memory:") mkdirSync(dirname(file), { recursive: true });
+export async function openDatabase(
+  named: string,
+  { upTo, onLost }: { upTo?: string; onLost?: (sentence: string) => void } = {},
+): Promise<MikroORM> {
+  const file = named === ":memory:" ? named : realFile(named);
+  if (file !== ":memory:") {
+    mkdirSync(dirname(file), { recursive: true });
+    completeRestore(file, migrationNames);
+  }
   const open = checkFile(file, migrationNames);
+  if (file !== ":memory:") sayOwner(file);
   // What a migration does to the tables is not undone by a newer start; a copy of before is.
   if (open && open.length > 0 && open.length < migrationNames.length && upTo === undefined)
     backUp(file, freeName(`${file}.before-${open.at(-1)}`));
   const orm = await connect(file, habits);
   await orm.migrator.up(upTo === undefined ? undefined : { to: upTo });
+  if (file !== ":memory:") guardConnection(orm.em.getConnection(), new FileGuard(file, onLost));
   return orm;
 }
 
@@ -88,6 +100,13 @@ const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
 
 /** Closes a database so that its file alone is the whole of it: what stands in the log beside it is written into it. */
 export async function closeDatabase(orm: MikroORM): Promise<void> {
-  await orm.em.getConnection().execute("pragma wal_checkpoint(truncate)");
-  await orm.close(true);
+  const connection = orm.em.getConnection();
+  const guard = guardOf(connection);
+  const lost = guard?.isLost ?? false;
+  guard?.close();
+  try {
+    if (!lost) await connection.execute("pragma wal_checkpoint(truncate)");
+  } finally {
+    await orm.close(true);
+  }
 }

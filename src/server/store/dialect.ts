@@ -23,7 +23,7 @@ export class CarefulDialect extends LibSqlKnexDialect {
     const transaction: RawTransaction = super.transaction(...given);
     // Said to the connection itself: the transaction's own way would take a refusal for an end and go on without one.
     transaction.begin = async (connection) => {
-      await careful(connection, () => connection.exec("begin immediate"));
+      await careful(connection, () => beginAtOnce(connection));
     };
     return transaction;
   }
@@ -32,6 +32,16 @@ export class CarefulDialect extends LibSqlKnexDialect {
     return careful(connection, () => super._query(connection, query));
   }
 }
+
+/** Takes the write lock or fails at once: the driver would hold up the whole thread while it waits. */
+function beginAtOnce(connection: RawConnection): void {
+  connection.exec("pragma busy_timeout = 0");
+  connection.exec("begin immediate");
+  connection.exec(readPatience);
+}
+
+/** How long a read waits for another program, which hardly ever happens in WAL mode. */
+export const readPatience = "pragma busy_timeout = 250";
 
 /** Does something on a connection, which is closed afterwards if it failed. */
 async function careful<T>(connection: RawConnection, task: () => T): Promise<Awaited<T>> {

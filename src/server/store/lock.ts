@@ -1,4 +1,6 @@
+import { statSync } from "node:fs";
 import Database from "libsql";
+import { entryAt, realFile } from "../disk/files.ts";
 
 /** Another program has the database open. */
 export class InUse extends Error {
@@ -8,12 +10,17 @@ export class InUse extends Error {
 /**
  * Holds a database file for this process alone, until it ends in whatever way: the lock is the operating system's,
  * on a file of its own, so that it outlives no crash.
+ * @param file by whatever name: links lead to the same lock
  * @returns what gives it back
  * @throws InUse when another process holds it
  */
 export function lockFile(file: string): () => void {
   if (file === ":memory:") return () => {};
-  const lock = new Database(`${file}.lock`);
+  const real = realFile(file);
+  // Under a second name the same file has a second lock, and a log of its own. Source: SQLite, How To Corrupt, 2.5.
+  if (entryAt(real) && statSync(real).nlink > 1)
+    throw new InUse(`${file} has a second name (a hard link). Copy it, and use the copy: --data FILE`);
+  const lock = new Database(`${real}.lock`);
   try {
     lock.exec("pragma busy_timeout = 0");
     lock.exec("begin exclusive");

@@ -1,5 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Fault } from "../fault.ts";
+import { guardOf } from "./file-guard.ts";
 
 let done = 0;
 
@@ -18,32 +19,59 @@ export const breathe = (): Promise<void> => new Promise((done) => setImmediate(d
 const patience = 5000;
 const between = 25;
 
+/** By the connection to a database, the end of its queue of writers: one asks for the lock, the others wait without a timer. */
+const queues = new WeakMap<object, Promise<unknown>>();
+
 /**
  * The only way in which anything is written: one transaction, committed before this returns and rolled back on
- * any error. While another program holds the write lock it is tried again without holding up anybody.
- * @throws Fault with 503 when the lock is held for too long, with 507 when there is no room; nothing is written then
+ * any error. Writers of one database queue up; while another program holds the write lock the first of them asks again
+ * by timer, which holds up nobody who only reads.
+ * @throws Fault with 503 when the lock is held for too long or the file is gone, with 507 when there is no room; nothing is written then
  */
-export async function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager) => Promise<T>): Promise<T> {
-  const until = Date.now() + patience;
+export function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager) => Promise<T>): Promise<T> {
+  const connection = em.getConnection();
+  const until = performance.now() + patience;
+  const before = queues.get(connection) ?? Promise.resolve();
+  const own = before.then(
+    () => writeNow(em, task, until),
+    () => writeNow(em, task, until),
+  );
+  queues.set(
+    connection,
+    own.catch(() => {}),
+  );
+  return own;
+}
+
+async function writeNow<T>(
+  em: SqlEntityManager,
+  task: (tx: SqlEntityManager) => Promise<T>,
+  until: number,
+): Promise<T> {
+  const guard = guardOf(em.getConnection());
   for (;;) {
     try {
-      return await em
+      guard?.check();
+      const written = await em
         .fork()
         .transactional(task)
         .finally(() => {
           done++;
         });
+      // A commit into a file that is gone is lost.
+      guard?.check();
+      return written;
     } catch (error) {
       if (isNoRoom(error))
         throw new Fault(
           507,
-          "The disk took nothing more, so nothing was written. Make room on it, or look whether it is sound; then try again.",
+          "The disk is full or failing, so nothing was saved. Free some space or check the disk, then try again.",
         );
       if (!isBusy(error)) throw error;
-      if (Date.now() > until)
+      if (performance.now() > until)
         throw new Fault(
           503,
-          "Another program holds the database, so nothing was written. End that program's work on the file, and try again.",
+          "Another program is using the database, so nothing was saved. Close it there, and try again.",
         );
       await new Promise((over) => setTimeout(over, between));
     }

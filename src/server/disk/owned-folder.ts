@@ -1,0 +1,192 @@
+import { createHash } from "node:crypto";
+import { mkdirSync, readdirSync, readFileSync, realpathSync, statSync } from "node:fs";
+import { dirname, join, resolve } from "node:path";
+import { type InferType, string } from "yup";
+import { exact, oneOf, record } from "../../core/document/schema.ts";
+import type { ShopFiles } from "../../core/folder/shop-files.ts";
+import { hashOf } from "../hash.ts";
+import { entryAt, newToken, partPath, removeFile, replaceFile } from "./files.ts";
+
+/** What a folder that we write can be; each kind has a list of its own in the folder. */
+export type FolderContent = "shop" | "handoff";
+
+/** Our list of what we wrote into a folder. Nothing else there is ever removed. */
+const listName = (content: FolderContent) => `.trellis-${content}-files.json`;
+const longestList = 64 * 1024 * 1024;
+
+const hexOf = (digits: number) =>
+  string()
+    .strict()
+    .matches(new RegExp(`^[0-9a-f]{${digits}}$`))
+    .required();
+/** SHA-256 in hex of each file, by its path in the folder. */
+const hashes = record(hexOf(64));
+const listSchema = exact({
+  tool: oneOf(["zany-trellis"]),
+  files: hashes,
+  /** While files are being written: what they will be, and the token in the names of files under construction. */
+  writing: exact({ token: hexOf(16), files: hashes })
+    .optional()
+    .default(undefined),
+});
+type FileList = InferType<typeof listSchema>;
+type Hashes = Readonly<Record<string, string>>;
+
+/** A folder that can't be written as asked. Nothing in it has been changed. */
+export class FolderRefused extends Error {
+  override name = "FolderRefused";
+}
+
+export interface FolderWishes {
+  content: FolderContent;
+  /** Whether files may be written into a folder that has others in it, replacing files of the same names. Not by default. */
+  into?: boolean;
+  /** Files of an earlier time that stay although they are not among those written now; none by default. */
+  keep?: (path: string) => boolean;
+}
+
+/**
+ * Writes files into a folder, which is created where it doesn't exist. Only files that we wrote, and that nobody has
+ * changed since, are replaced or removed; a folder with other files in it must be agreed to. Links are never followed.
+ * Everything that can be refused is refused before the first change; after a crash the next call completes the work.
+ * @returns paths of files that are not written any more but stay, because somebody changed them
+ * @throws FolderRefused, and the errors of the file system
+ */
+export function writeOwnedFolder(folder: string, files: ShopFiles, wishes: FolderWishes): string[] {
+  const { content, into = false, keep = () => false } = wishes;
+  const root = openRoot(folder);
+  const list = readList(join(root, listName(content)));
+  const next: Record<string, string> = {};
+  for (const [path, bytes] of files) next[path] = hashOf(bytes);
+  const present = presentIn(root, Object.keys(next), folder);
+  if (!into) refuseForeign({ folder, root, content, list, next, present });
+
+  const listed: Hashes = { ...list?.files, ...list?.writing?.files };
+  const token = newToken();
+  const saveList = (value: FileList) =>
+    replaceFile(join(root, listName(content)), `${JSON.stringify(value, null, 1)}\n`, { token });
+  if (list?.writing) removeParts(root, Object.keys(list.writing.files), list.writing.token);
+  saveList({ tool: "zany-trellis", files: list?.files ?? {}, writing: { token, files: next } });
+  for (const [path, bytes] of files) {
+    if (present.get(path) === next[path]) continue;
+    mkdirSync(join(root, dirname(path)), { recursive: true });
+    replaceFile(join(root, path), bytes, { token });
+  }
+  const changed: string[] = [];
+  const staying: Record<string, string> = {};
+  for (const path of Object.keys(listed)) {
+    if (Object.hasOwn(next, path) || !isInside(path) || obstacleTo(root, path)) continue;
+    const now = hashAt(join(root, path));
+    if (now === undefined) continue;
+    if (!isListed(list, path, now)) changed.push(path);
+    else if (keep(path)) staying[path] = now;
+    else removeFile(join(root, path));
+  }
+  saveList({ tool: "zany-trellis", files: sorted({ ...staying, ...next }) });
+  return changed;
+}
+
+const sorted = (value: Hashes): Record<string, string> =>
+  Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
+
+/** Whether a path names a file below the folder, spelled in the one way that we write. */
+function isInside(path: string): boolean {
+  return (
+    path.length <= 1000 &&
+    !/[\\\0]/.test(path) &&
+    path.split("/").every((step) => step !== "" && step !== "." && step !== "..")
+  );
+}
+
+/** Whether the list has this very content at a path, before or after a writing that was interrupted. */
+const isListed = (list: FileList | undefined, path: string, hash: string): boolean =>
+  list?.files[path] === hash || list?.writing?.files[path] === hash;
+
+/** The folder itself, created if need be; a link that the user named is resolved once. */
+function openRoot(folder: string): string {
+  const root = resolve(folder);
+  if (!entryAt(root)) mkdirSync(root, { recursive: true });
+  if (!statSync(root).isDirectory()) throw new FolderRefused(`${folder} is not a folder.`);
+  return realpathSync(root);
+}
+
+function readList(path: string): FileList | undefined {
+  const entry = entryAt(path);
+  if (!entry?.isFile() || entry.size > longestList) return undefined;
+  try {
+    return listSchema.validateSync(JSON.parse(readFileSync(path, "utf8")));
+  } catch {
+    return undefined;
+  }
+}
+
+/** What stands in the way of a file at a path: a link, a folder, or a file where a folder should be. */
+function obstacleTo(root: string, path: string): string | undefined {
+  const steps = path.split("/");
+  for (let depth = 1; depth <= steps.length; depth++) {
+    const place = steps.slice(0, depth).join("/");
+    const entry = entryAt(join(root, place));
+    if (!entry) return undefined;
+    if (entry.isSymbolicLink()) return `${place} is a link, and links are not followed`;
+    const isLast = depth === steps.length;
+    if (isLast ? !entry.isFile() : !entry.isDirectory()) return `${place} is ${isLast ? "not a file" : "not a folder"}`;
+  }
+  return undefined;
+}
+
+/** Hashes of the files that exist already at the paths. @throws FolderRefused where something else is in the way */
+function presentIn(root: string, paths: readonly string[], folder: string): Map<string, string> {
+  const present = new Map<string, string>();
+  for (const path of paths) {
+    if (!isInside(path)) throw new FolderRefused(`“${path.slice(0, 100)}” would be written outside of ${folder}.`);
+    const obstacle = obstacleTo(root, path);
+    if (obstacle)
+      throw new FolderRefused(`In ${folder}, ${obstacle}. Nothing was changed. Move it, or choose another folder.`);
+    const hash = hashAt(join(root, path));
+    if (hash !== undefined) present.set(path, hash);
+  }
+  return present;
+}
+
+function hashAt(path: string): string | undefined {
+  if (!entryAt(path)?.isFile()) return undefined;
+  return createHash("sha256").update(readFileSync(path)).digest("hex");
+}
+
+interface Foreign {
+  folder: string;
+  root: string;
+  content: FolderContent;
+  list: FileList | undefined;
+  next: Hashes;
+  present: ReadonlyMap<string, string>;
+}
+
+/** @throws FolderRefused where the folder is neither empty nor ours, or where files in it were changed by somebody else */
+function refuseForeign({ folder, root, content, list, next, present }: Foreign): void {
+  const replaced = [...present].filter(([path, hash]) => hash !== next[path] && !isListed(list, path, hash));
+  const names = replaced.map(([path]) => path);
+  const would =
+    names.length === 0
+      ? "no file there would be replaced"
+      : `${names.length === 1 ? "1 file" : `${names.length} files`} there would be replaced (${shortened(names)})`;
+  if (!list && readdirSync(root).some((name) => name !== listName(content)))
+    throw new FolderRefused(
+      `${folder} has files in it that are not from an earlier ${content === "shop" ? "export" : "handoff"}. Choose an empty folder, or add --into to write into this one: ${would}, and nothing is removed.`,
+    );
+  if (names.length > 0)
+    throw new FolderRefused(
+      `In ${folder}, ${shortened(names)} ${names.length === 1 ? "was" : "were"} changed or added since the last time. Keep a copy, then add --into to replace ${names.length === 1 ? "it" : "them"}.`,
+    );
+}
+
+const shortened = (names: readonly string[]): string =>
+  names.length > 3 ? `${names.slice(0, 3).join(", ")} and ${names.length - 3} more` : names.join(", ");
+
+/** Removes files under construction that an interrupted call has left. */
+function removeParts(root: string, paths: readonly string[], token: string): void {
+  for (const path of paths) {
+    const part = partPath(path, token);
+    if (isInside(path) && !obstacleTo(root, part)) removeFile(join(root, part));
+  }
+}

@@ -1,0 +1,74 @@
+import { statSync } from "node:fs";
+import Database from "libsql";
+import { Fault } from "../fault.ts";
+
+/** How often the files are looked at while nothing is written, in ms. */
+const interval = 500;
+
+const inodeOf = (path: string): string | undefined => {
+  const stat = statSync(path, { throwIfNoEntry: false, bigint: true });
+  return stat && `${stat.dev} ${stat.ino}`;
+};
+
+/**
+ * Notices when a database’s file or its log is moved, removed or replaced while it is open: what is written after
+ * that would be lost, or would damage the file that came in its place. From then on every write is refused.
+ */
+export class FileGuard {
+  readonly #file: string;
+  readonly #own: Database.Database;
+  readonly #inodes: ReadonlyMap<string, string | undefined>;
+  readonly #timer: NodeJS.Timeout;
+  readonly #onLost: (sentence: string) => void;
+  #lost: string | undefined;
+
+  /**
+   * @param file its real path; open, and in WAL mode
+   * @param onLost called once, with a sentence about what happened
+   */
+  constructor(file: string, onLost: (sentence: string) => void = () => {}) {
+    this.#file = file;
+    // As long as one connection is open SQLite keeps the same log, so a different one is somebody else’s doing.
+    this.#own = new Database(file);
+    this.#own.exec("pragma query_only = on");
+    this.#own.prepare("select count(*) from sqlite_master").all();
+    this.#inodes = new Map([file, `${file}-wal`].map((path) => [path, inodeOf(path)]));
+    this.#onLost = onLost;
+    this.#timer = setInterval(() => this.#look(), interval).unref();
+  }
+
+  #look(): string | undefined {
+    if (this.#lost !== undefined) return this.#lost;
+    const path = [...this.#inodes].find(([path, inode]) => inodeOf(path) !== inode)?.[0];
+    if (path === undefined) return undefined;
+    this.#lost = `${path} was moved, removed or replaced while Zany Trellis was running. Nothing can be saved any more: stop the server, put the file back or restore a backup, and start it again.`;
+    clearInterval(this.#timer);
+    this.#onLost(this.#lost);
+    return this.#lost;
+  }
+
+  /** @throws Fault with 503 once the files are not the ones that were opened */
+  check(): void {
+    const lost = this.#look();
+    if (lost !== undefined) throw new Fault(503, lost, { lost: this.#file });
+  }
+
+  get isLost(): boolean {
+    return this.#look() !== undefined;
+  }
+
+  close(): void {
+    clearInterval(this.#timer);
+    this.#own.close();
+  }
+}
+
+const guards = new WeakMap<object, FileGuard>();
+
+/** Puts a guard beside a connection. @param connection as entity managers name it */
+export const guardConnection = (connection: object, guard: FileGuard): void => {
+  guards.set(connection, guard);
+};
+
+/** The guard of a connection; undefined for a database in memory. */
+export const guardOf = (connection: object): FileGuard | undefined => guards.get(connection);
