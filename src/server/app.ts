@@ -4,7 +4,6 @@ import { serveStatic } from "@hono/node-server/serve-static";
 import type { MikroORM } from "@mikro-orm/libsql";
 import { type Context, Hono } from "hono";
 import { compress } from "hono/compress";
-import { csrf } from "hono/csrf";
 import { secureHeaders } from "hono/secure-headers";
 import { shippedFonts } from "../core/look/fonts.ts";
 import type { ToolState } from "../core/wire/tool.ts";
@@ -13,13 +12,14 @@ import { type Readers, readers } from "./brought.ts";
 import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
 import { cacheOf, forEver } from "./for-ever.ts";
 import { hostGuard } from "./host-guard.ts";
-import { api } from "./routes/api.ts";
+import { api, asFault } from "./routes/api.ts";
 import type { Far } from "./routes/far.ts";
 import type { StandIn } from "./routes/handoff.ts";
 import { plainPage } from "./routes/plain-page.ts";
 import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
+import { sameOrigin } from "./same-origin.ts";
 import { shortLine } from "./short-line.ts";
 import { Catalogues } from "./store/catalogues.ts";
 import { writesDone } from "./store/write.ts";
@@ -87,7 +87,7 @@ export function createApp({
       const site = standIn(c.req.param("shop") ?? "");
       return threads.answer(c.req.raw, { writes: writesDone(), forgotten: catalogues.forgotten, site }, how);
     });
-  const far = inThread({ plain: true });
+  const far = inThread({ plain: true, shared: true });
   const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
   const app = new Hono();
 
@@ -95,7 +95,7 @@ export function createApp({
   app.use(async (c, next) =>
     c.req.raw.url.includes("%00") ? c.text("There is nothing at an address with a NUL character in it.", 404) : next(),
   );
-  app.use(csrf());
+  app.use(sameOrigin);
   app.use(compress());
   if (gate) {
     app.use("/sign-in", toolHeaders);
@@ -105,7 +105,7 @@ export function createApp({
   app.use("/api/*", toolHeaders);
   app.get("/api/tool", (c) => c.json({ signedIn: gate !== undefined } satisfies ToolState));
   const line = shortLine();
-  for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/ask"]) app.use(heavy, line);
+  for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/*"]) app.use(heavy, line);
   for (const [names, answer] of [
     [quick, inThread({})],
     [long, inThread({ long: true })],
@@ -149,6 +149,12 @@ export function createApp({
     // Addresses of the tool's own views all get its one page; the router in it says when there is no such view.
     if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
     return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
+  });
+  app.onError((error, c) => {
+    const { status, message, detail } = asFault(error);
+    return c.req.path.startsWith("/api/")
+      ? c.json({ error: message, ...detail }, status)
+      : c.html(plainPage("That did not work", message), status);
   });
   app.notFound((c) => c.html(plainPage("Not here", `There is nothing at ${c.req.path}.`), 404));
   return app;

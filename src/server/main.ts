@@ -18,7 +18,7 @@ import { Threads } from "./threads/threads.ts";
 
 const loopback = "127.0.0.1";
 const usage =
-  "Options: --port NUMBER, --site-port NUMBER for the site with the demo shop’s handoff, --fresh to start over with the demo shop, --data FILE for another database; to open it to a network --host ADDRESS, with --name NAME for each name that it is reached by and --password-file FILE for the password (docs/running.md).";
+  "Options: --port NUMBER, --site-port NUMBER for the site with the demo shop’s handoff, --fresh to start over with the demo shop, --data FILE for another database; to open it to a network --host ADDRESS, with --name NAME for each name that it is reached by --password-file FILE for the password, and --proxy where a proxy in front sets X-Forwarded-For (docs/running.md).";
 
 function readOptions() {
   try {
@@ -32,6 +32,7 @@ function readOptions() {
         host: { type: "string", default: loopback },
         name: { type: "string", multiple: true, default: [] },
         "password-file": { type: "string" },
+        proxy: { type: "boolean", default: false },
       },
     });
     const port = portIn(values.port);
@@ -72,7 +73,7 @@ const isOpen = host !== loopback;
 if (!isOpen && (passwordFile !== undefined || names.length > 0))
   fail(`--password-file and --name are for a server that is open to a network: say --host ADDRESS too.\n${usage}`);
 const password = isOpen ? new Password(`${data}.password`) : undefined;
-const entry = password && gate(password);
+const entry = password && gate(password, { behindProxy: options.proxy });
 // The file is held before it is touched: a second start must neither wipe nor write the data of the first.
 const release = hold(data);
 const reachedBy = isOpen ? [host, ...names].map((name) => name.toLowerCase()) : [];

@@ -1,7 +1,6 @@
 import type { MiddlewareHandler } from "hono";
+import { limits } from "../core/limits/limits.ts";
 
-/** Requests that may be under way at once; what they wait for is the processor, so more would only make all slower. */
-const most = 256;
 /** After so many seconds it is worth to try again. */
 const again = "1";
 
@@ -9,7 +8,7 @@ const again = "1";
  * A short line before heavy work: who would stand beyond its end is told so at once, and when to come again.
  * Source: RFC 9110, sections 10.2.3 and 15.6.4.
  */
-export function shortLine(longest = most): MiddlewareHandler {
+export function shortLine(longest: number = limits.waiting.max): MiddlewareHandler {
   let under = 0;
   return async (c, next) => {
     if (under >= longest)

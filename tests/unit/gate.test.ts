@@ -1,10 +1,11 @@
 import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import type { Hono } from "hono";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { gate } from "../../src/server/access/gate.ts";
 import { Password } from "../../src/server/access/password.ts";
-import { Sessions, Tries } from "../../src/server/access/sessions.ts";
+import { Checks, Sessions, Tries } from "../../src/server/access/sessions.ts";
 import { createApp } from "../../src/server/app.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
@@ -102,6 +103,60 @@ describe("a server that is open to a network", () => {
       expect([path, (await get(path)).status]).toEqual([path, 401]);
     for (const path of ["/", "/draft/larkmoss-nursery/", "/shops/larkmoss-nursery/bench", "/shop/../api/shops"])
       expect([path, (await get(path)).status]).toEqual([path, path.endsWith("api/shops") ? 401 : 302]);
+  });
+
+  it("answers questions about the draft to nobody else, whatever a designer has asked before", async () => {
+    const ask = (query: string, headers: Record<string, string> = {}) =>
+      app.request(`http://tool.example/api/shops/larkmoss-nursery/ask${query}`, {
+        method: "POST",
+        headers: { ...own, "content-type": "application/json", ...headers },
+        body: JSON.stringify({
+          within: [],
+          facets: [],
+          selection: { text: "", choices: {} },
+          sort: "",
+          from: 0,
+          size: 1,
+          has: [],
+        }),
+      });
+    const cookie = cookieOf(await signIn({ password: "long enough" }));
+    expect((await ask("", { cookie })).status).toBe(200);
+    const words = ["undefined", "null", "", "draft", "0", "-1", "1.0", "01", "1%20", "9999999999", "1&edition=draft"];
+    for (const word of words) {
+      const { status } = await ask(`?edition=${word}`);
+      expect([word, status]).toEqual([word, word === "1&edition=draft" ? 200 : 401]);
+      expect([word, (await ask(`?edition=${word}`, { cookie })).status]).toEqual([
+        word,
+        word.startsWith("1&") ? 200 : 404,
+      ]);
+    }
+    expect((await ask("?edition=1")).status).toBe(200);
+  });
+
+  it("checks two passwords at once and one from each address, and sends the others away at once", async () => {
+    const tries = await Promise.all(Array.from({ length: 24 }, () => signIn({ password: "not this one" })));
+    expect(tries.map(({ status }) => status).sort()).toEqual([403, ...Array(23).fill(429)]);
+    expect(tries.find(({ status }) => status === 429)?.headers.get("retry-after")).toBe("5");
+    const checks = new Checks();
+    const under = [checks.within(() => new Promise(() => {})), checks.within(() => new Promise(() => {}))];
+    expect(under).toHaveLength(2);
+    expect(await checks.within(async () => true)).toBeUndefined();
+    expect((await signIn({ password: "x".repeat(5000) })).status).toBe(413);
+  });
+
+  it("believes X-Forwarded-For only behind a proxy", async () => {
+    const wrong = (app: Hono, from: string) =>
+      app.request("http://tool.example/sign-in", {
+        method: "POST",
+        headers: { ...own, "content-type": "application/x-www-form-urlencoded", "x-forwarded-for": from },
+        body: "password=not+this+one",
+      });
+    const places = ["10.0.0.1", "10.0.0.2"];
+    const statuses = async (app: Hono) =>
+      (await Promise.all(places.map((from) => wrong(app, from)))).map(({ status }) => status);
+    expect(await statuses(gate(password).routes)).toEqual([403, 429]);
+    expect(await statuses(gate(password, { behindProxy: true }).routes)).toEqual([403, 403]);
   });
 
   it("answers to its own names only, and not to what a foreign site calls it", async () => {

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { CatalogueError, type Problem } from "./problem.ts";
 import type { Table, TableRecord } from "./table.ts";
+import { checkCells, checkHeadings, checkRowCount } from "./table-limits.ts";
 
 const rowsBetweenReports = 5000;
 
@@ -44,12 +45,16 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
       if (cells.length === 1 && cells[0]?.trim() === "") return;
       if (!header) {
         header = cells.map((cell) => cell.trim());
+        checkHeadings(header);
         return;
       }
       if (cells.length === header.length) {
+        checkCells(cells, header, row);
         records.push({ row, cells });
+        checkRowCount(records.length, header.length);
         return;
       }
+      checkRowCount(problems.length, 1);
       problems.push({
         row,
         message: `This row has ${cells.length} cells and the header has ${header.length}. Quote values that hold a “${shown(delimiter)}”, or fill the row up.`,

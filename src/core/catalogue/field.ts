@@ -60,14 +60,16 @@ export function knownRole(heading: string): Exclude<FieldRole, "attribute"> | un
 /** Names that the address bar of a listing page uses for itself, and one that every JavaScript object has. */
 const reserved = ["q", "sort", "page", "panel", "band", "constructor"];
 
+/** The longest key, in code points: rows and addresses are named by it, with something in front. */
+const longestKey = 80;
+
 /** A key for a heading, made of lower-case letters, digits and hyphens, that is not in `taken`. */
 export function fieldKey(heading: string, taken: ReadonlySet<string>): string {
-  const slug =
-    identity(heading)
-      .normalize("NFKD")
-      .replace(/\p{M}/gu, "")
-      .replace(/[^\p{L}\p{N}]+/gu, "-")
-      .replace(/^-|-$/g, "") || "field";
+  const whole = identity(heading)
+    .normalize("NFKD")
+    .replace(/\p{M}/gu, "")
+    .replace(/[^\p{L}\p{N}]+/gu, "-");
+  const slug = [...whole].slice(0, longestKey).join("").replace(/^-|-$/g, "") || "field";
   for (let n = 1; ; n++) {
     const key = n === 1 ? slug : `${slug}-${n}`;
     if (!taken.has(key) && !reserved.includes(key)) return key;

@@ -1,4 +1,4 @@
-import { type Catalogue, ColumnBuilder, maxVariants } from "./catalogue.ts";
+import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
 import { completeCatalogue, mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
@@ -12,6 +12,7 @@ import { rowIds } from "./row-ids.ts";
 import { isCalled, shownName } from "./shown-name.ts";
 import { withTitles } from "./suggest-reading.ts";
 import type { Table } from "./table.ts";
+import { checkRowCount } from "./table-limits.ts";
 import { parseDay, parseNumber, splitCell } from "./values.ts";
 
 export interface ReadOptions {
@@ -58,12 +59,7 @@ export function buildCatalogue(
   const reading = withTitles(table, given);
   const roles = reading.map(({ as }) => as);
   checkHeader(table.header, roles);
-  if (table.records.length > maxVariants) {
-    throw new CatalogueError({
-      row: table.records[maxVariants]?.row ?? maxVariants,
-      message: `The file has ${table.records.length.toLocaleString("en")} rows and ${maxVariants.toLocaleString("en")} is the most. Split it, or leave out products that are not for sale.`,
-    });
-  }
+  checkRowCount(table.records.length, table.header.length);
 
   const problems = [...table.problems];
   const idAt = roles.indexOf("product_id");

@@ -1,4 +1,6 @@
+import { limits } from "../limits/limits.ts";
 import type { Problem } from "./problem.ts";
+import { checkHeadings, checkRowCount } from "./table-limits.ts";
 
 /** A file's records as rows under headings, whatever its format was. */
 export interface Table {
@@ -23,9 +25,15 @@ export const joinValues = (values: readonly string[]): string =>
  * known ones that are passed come first.
  */
 export function tableOf(objects: readonly ReadonlyMap<string, string>[], first: readonly string[] = []): Table {
-  const header = [...new Set([...first, ...objects.flatMap((object) => [...object.keys()])])].filter((heading) =>
-    objects.some((object) => object.has(heading)),
-  );
+  const found = new Set<string>();
+  for (const object of objects) {
+    for (const heading of object.keys()) found.add(heading);
+    if (found.size > limits.columns.max) break;
+  }
+  const known = first.filter((heading) => found.has(heading));
+  const header = [...new Set([...known, ...found])];
+  checkHeadings(header);
+  checkRowCount(objects.length, header.length);
   return {
     header,
     records: objects.map((object, i) => ({ row: i + 2, cells: header.map((heading) => object.get(heading) ?? "") })),

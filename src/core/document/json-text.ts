@@ -1,4 +1,6 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
+import { limits, limitText } from "../limits/limits.ts";
+import { isTooDeep } from "./json-depth.ts";
 import { lineFinder } from "./words.ts";
 
 /** A text that is no JSON. */
@@ -21,6 +23,8 @@ export interface JsonText {
 export function parseJsonText(text: string): JsonText {
   const place = lineFinder(text);
   const lineAt = (offset: number) => place(offset).line;
+  if (isTooDeep(text))
+    throw new JsonFault(`There are more than ${limitText(limits.jsonDepth)} of brackets within each other.`, 1);
   const errors: ParseError[] = [];
   const root = parseTree(text, errors);
   const [error] = errors;
@@ -29,7 +33,7 @@ export function parseJsonText(text: string): JsonText {
       /(?<=[a-z])[A-Z]/g,
       (letter) => ` ${letter.toLowerCase()}`,
     );
-    throw new JsonFault(`This is no JSON: ${words}.`, lineAt(error.offset));
+    throw new JsonFault(`This is not valid JSON: ${words}.`, lineAt(error.offset));
   }
   if (!root) throw new JsonFault("There is nothing in it.", 1);
   return { root, lineAt };

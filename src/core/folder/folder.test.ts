@@ -115,7 +115,7 @@ describe("a shop's folder", () => {
       () => without("panels/three-questions.json"),
       "panels/three-questions.json: shop.json names",
     ],
-    ["no JSON", () => withFile("pages.json", '{\n  "format": 1,\n'), "pages.json, line 3: This is no JSON"],
+    ["no JSON", () => withFile("pages.json", '{\n  "format": 1,\n'), "pages.json, line 3: This is not valid JSON"],
     ["a newer format", () => withFile("pages.json", '{\n  "format": 99\n}'), "pages.json, line 2: its format is 99"],
     [
       "a wrong value, by its line",

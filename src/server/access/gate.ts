@@ -1,17 +1,30 @@
 import { randomBytes, timingSafeEqual } from "node:crypto";
-import { Hono, type MiddlewareHandler } from "hono";
+import { type Context, Hono, type MiddlewareHandler } from "hono";
+import { bodyLimit } from "hono/body-limit";
 import { deleteCookie, getCookie, setCookie } from "hono/cookie";
 import { html } from "hono/html";
+import { limits } from "../../core/limits/limits.ts";
+import { audienceOf } from "../cache-key.ts";
 import { bare } from "../routes/plain-page.ts";
-import { formOf } from "../routes/request.ts";
+import { formOf, stateAsked } from "../routes/request.ts";
 import { type Password, passwordFault } from "./password.ts";
-import { Sessions, sessionSeconds, Tries } from "./sessions.ts";
+import { Checks, Sessions, sessionSeconds, Tries } from "./sessions.ts";
 
 const cookie = "zt-session";
 
 /** What shoppers may see without a word: published pages, what they are drawn with, and what these pages ask. */
 const open = /^\/(?:shop|edition|storefront|pictures|demo\/pictures)\//;
 const asked = /^\/api\/shops\/[^/]+\/(?:ask|data|suggest)$/;
+
+/** Whether a question is about an edition, which anybody may ask; one about the draft, or about nothing sound, is not. */
+function isPublic(c: Context): boolean {
+  if (!asked.test(c.req.path)) return false;
+  try {
+    return audienceOf(stateAsked(c)) === "anyone";
+  } catch {
+    return false;
+  }
+}
 
 export interface Gate {
   /** Lets in who is signed in; everybody else sees what shoppers see. */
@@ -22,10 +35,16 @@ export interface Gate {
   firstKey: string;
 }
 
+export interface GateOptions {
+  /** Whether a proxy in front says in `X-Forwarded-For` where somebody comes from; anybody can say so without one. Not by default. */
+  behindProxy?: boolean;
+}
+
 /** A gate before the tool, for when it is open to a network. */
-export function gate(password: Password): Gate {
+export function gate(password: Password, { behindProxy = false }: GateOptions = {}): Gate {
   const sessions = new Sessions();
   const tries = new Tries();
+  const checks = new Checks();
   const firstKey = randomBytes(18).toString("base64url");
   const isFirstKey = (given: string) =>
     given.length === firstKey.length && timingSafeEqual(Buffer.from(given), Buffer.from(firstKey));
@@ -33,7 +52,7 @@ export function gate(password: Password): Gate {
   const guard: MiddlewareHandler = async (c, next) => {
     const { path } = c.req;
     if (open.test(path) || path === "/sign-in") return next();
-    if (asked.test(path) && c.req.query("edition") !== undefined) return next();
+    if (isPublic(c)) return next();
     if (sessions.has(getCookie(c, cookie))) return next();
     if (path.startsWith("/api/")) return c.json({ error: "Sign in first. Reload the page." }, 401);
     return c.redirect(`/sign-in?to=${encodeURIComponent(path)}`);
@@ -50,10 +69,20 @@ export function gate(password: Password): Gate {
     );
   });
 
-  routes.post("/sign-in", async (c) => {
+  routes.post("/sign-in", bodyLimit({ maxSize: limits.signIn.max, onError: tooLong }), async (c) => {
+    const place = placeOf(behindProxy ? c.req.header("x-forwarded-for") : undefined, c.env);
+    const done = checks.enter(place);
+    if (!done) return c.html(messagePage("Too many tries", tooMany), 429, { "retry-after": "5" });
+    try {
+      return await signIn(c, place);
+    } finally {
+      done();
+    }
+  });
+
+  async function signIn(c: Context, place: string): Promise<Response> {
     const form = await formOf(c.req.raw);
     const given = String(form.password ?? "");
-    const place = placeOf(c.req.header("x-forwarded-for"), c.env);
     if (!password.isSet) {
       const key = String(form.key ?? "");
       if (!isFirstKey(key))
@@ -63,7 +92,9 @@ export function gate(password: Password): Gate {
       await password.set(given);
     } else {
       await new Promise((done) => setTimeout(done, tries.pauseFor(place)));
-      if (!(await password.is(given))) {
+      const right = await checks.within(() => password.is(given));
+      if (right === undefined) return c.html(messagePage("Too many tries", tooMany), 429, { "retry-after": "5" });
+      if (!right) {
         tries.wrong(place);
         return c.html(signInPage(String(form.to ?? "/"), "This is not the password."), 403);
       }
@@ -77,7 +108,7 @@ export function gate(password: Password): Gate {
       secure: isSecure(c.req.url, c.req.header("x-forwarded-proto")),
     });
     return c.redirect(ownPath(String(form.to ?? "/")));
-  });
+  }
 
   routes.post("/sign-out", (c) => {
     sessions.end(getCookie(c, cookie));
@@ -100,6 +131,10 @@ function placeOf(forwarded: string | undefined, env: unknown): string {
   const incoming = (env as { incoming?: { socket?: { remoteAddress?: string } } } | undefined)?.incoming;
   return incoming?.socket?.remoteAddress ?? "";
 }
+
+const tooMany = "Others are signing in at the moment. Wait a few seconds, then try again.";
+const tooLong = (c: Context) =>
+  c.html(messagePage("That is too long", "A password has at most 1,000 characters."), 413);
 
 const messagePage = (title: string, message: string) => bare(title, html`<p>${message}</p>`);
 

@@ -1,5 +1,6 @@
 import { randomBytes } from "node:crypto";
 import { LRUCache } from "lru-cache";
+import { limits } from "../../core/limits/limits.ts";
 import { hashOf } from "../hash.ts";
 
 /** How long somebody stays signed in, in seconds. Common practice, no source. */
@@ -25,6 +26,33 @@ export class Sessions {
 
   end(token: string | undefined): void {
     if (token !== undefined) this.#open.delete(hashed(token));
+  }
+}
+
+/**
+ * How many passwords are checked at once. A check takes the processor and one of the few threads that files are read
+ * with, so whoever comes beyond the limit is sent away at once.
+ */
+export class Checks {
+  #places = new Set<string>();
+  #underWay = 0;
+
+  /** @returns ends the try; undefined where one from the same place is under way */
+  enter(place: string): (() => void) | undefined {
+    if (this.#places.has(place)) return undefined;
+    this.#places.add(place);
+    return () => void this.#places.delete(place);
+  }
+
+  /** Does a check; undefined where as many as may be are under way. */
+  async within<T>(check: () => Promise<T>): Promise<T | undefined> {
+    if (this.#underWay >= limits.passwordChecks.max) return undefined;
+    this.#underWay++;
+    try {
+      return await check();
+    } finally {
+      this.#underWay--;
+    }
   }
 }
 

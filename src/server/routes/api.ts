@@ -1,6 +1,7 @@
 import { Hono } from "hono";
 import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
+import { limits } from "../../core/limits/limits.ts";
 import { shopChange } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
@@ -11,7 +12,7 @@ import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
 import { handoffRoutes, type StandIn } from "./handoff.ts";
 import { overviewRoutes } from "./overview.ts";
-import { bodyOf, check, limit, maxJson, shopOf } from "./request.ts";
+import { bodyOf, check, limit, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
 export interface ApiOptions extends CatalogueOptions {
@@ -41,7 +42,7 @@ export function api(options: ApiOptions): Hono {
     return c.json(await shopSummaryOf(em, await shopOf(em, c.req.param("shop"))));
   });
 
-  app.put("/shops/:shop", limit(maxJson), async (c) => {
+  app.put("/shops/:shop", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const { name, currency } = check(shopChange, await bodyOf(c.req.raw));

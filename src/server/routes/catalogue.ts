@@ -3,6 +3,7 @@ import { Hono } from "hono";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import { writeJsonLd } from "../../core/catalogue/json-ld.ts";
 import { writeCsv } from "../../core/catalogue/write-csv.ts";
+import { limits } from "../../core/limits/limits.ts";
 import { wireQuestion } from "../../core/match/question.ts";
 import { jsonAnswer } from "../../core/match/remote-engine.ts";
 import { pagesKind } from "../../core/page/kind.ts";
@@ -12,6 +13,7 @@ import { suggestionsFor } from "../../core/page/suggestions.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { shopCurrency, shopName } from "../../core/wire/shop.ts";
 import type { Readers } from "../brought.ts";
+import { audienceOf, cacheKey } from "../cache-key.ts";
 import { hashOf } from "../hash.ts";
 import { KeptAnswers, type Made } from "../kept-answers.ts";
 import { Packed } from "../packed.ts";
@@ -21,11 +23,18 @@ import { createShop, loadBytes, shopSummaryOf } from "../store/shops.ts";
 import { draftOf } from "../store/source.ts";
 import { UntilWritten } from "../store/until-written.ts";
 import { type Far, madeOf } from "./far.ts";
-import { attachment, check, jsonOf, limit, sentOf, shopOf, shopRefOf, sourceFor, textOf } from "./request.ts";
-
-/** Largest catalogue file that can be uploaded, in bytes. */
-export const maxUpload = 256 * 1024 * 1024;
-const maxQuestion = 256 * 1024;
+import {
+  attachment,
+  check,
+  jsonOf,
+  limit,
+  sentOf,
+  shopOf,
+  shopRefOf,
+  sourceFor,
+  stateAsked,
+  textOf,
+} from "./request.ts";
 
 /** The ways a catalogue leaves the tool; with its mends done. */
 const exports: readonly [file: string, type: string, write: (catalogue: Catalogue, currency: string) => string][] = [
@@ -54,7 +63,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
   const loaded = new UntilWritten<LoadedCatalogue>();
   const sources = new UntilWritten<string>();
 
-  app.post("/shops", limit(maxUpload), async (c) => {
+  app.post("/shops", limit(limits.upload), async (c) => {
     const em = fork();
     const { name, currency, catalogue, first } = await readers.catalogue(await sentOf(c.req.raw));
     const shop = await createShop(em, {
@@ -99,8 +108,10 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     return binary(await loadBytes(em, await shopRefOf(em, c.req.param("shop"))));
   });
 
-  app.post("/shops/:shop/ask", limit(maxQuestion), async (c) => {
-    const of = `${catalogues.forgotten} ${c.req.param("shop")} ${c.req.query("edition")}`;
+  app.post("/shops/:shop/ask", limit(limits.question), async (c) => {
+    const state = stateAsked(c);
+    const [who, shop] = [audienceOf(state), c.req.param("shop")];
+    const of = cacheKey(who, "source", catalogues.forgotten, shop, state);
     const answer = async (sent: string): Promise<Made> => {
       const { facts } = await loaded.get(of, async () => catalogues.get(await sourceFor(fork(), c)));
       const { has, ...question } = check(wireQuestion, jsonOf(sent));
@@ -111,14 +122,14 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     const key = await sources.get(of, async () => (await sourceFor(fork(), c)).key);
     const sent = await textOf(c.req.raw.clone());
     // The same question of the same catalogue has the same answer.
-    const name = `${catalogues.stateOf(key)} ${hashOf(new TextEncoder().encode(sent))}`;
+    const name = cacheKey(who, "answer", catalogues.stateOf(key), hashOf(new TextEncoder().encode(sent)));
     const taken = await kept.take(name, async () => (far ? madeOf(await far(c)) : answer(sent)));
     return taken instanceof Packed
       ? taken.answer(c.req.raw, answerHeaders["content-type"], answerHeaders["cache-control"])
       : c.body(taken.text, taken.status, answerHeaders);
   });
 
-  app.post("/shops/:shop/catalogue", limit(maxUpload), async (c) => {
+  app.post("/shops/:shop/catalogue", limit(limits.upload), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const { catalogue } = await readers.catalogue(await sentOf(c.req.raw), shop.fields);

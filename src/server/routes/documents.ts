@@ -3,6 +3,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
+import { limits } from "../../core/limits/limits.ts";
 import { newDocument, ordering, saving } from "../../core/wire/shop.ts";
 import { Fault, noDocument } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
@@ -16,7 +17,7 @@ import {
   versionOf,
 } from "../store/documents.ts";
 import { keptDays, orderDocuments, removeDocument, removedDocuments, restoreDocument } from "../store/removal.ts";
-import { bodyOf, check, limit, maxJson, shopRefOf } from "./request.ts";
+import { bodyOf, check, limit, shopRefOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
 export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
@@ -34,7 +35,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(opened);
   });
 
-  app.put("/shops/:shop/documents/:kind/order", limit(maxJson), async (c) => {
+  app.put("/shops/:shop/documents/:kind/order", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = manyOf(c.req.param("kind"));
@@ -42,7 +43,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(await listDocuments(em, shop, kind));
   });
 
-  app.put(address, limit(maxJson), async (c) => {
+  app.put(address, limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));
@@ -52,7 +53,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json({ version: await save(em, shop, kind, slug, { ...sent, document: checkDocument(kind, document) }) });
   });
 
-  app.post("/shops/:shop/documents/:kind", limit(maxJson), async (c) => {
+  app.post("/shops/:shop/documents/:kind", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));

@@ -2,11 +2,12 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { checkPanels } from "../../core/check/check-shop.ts";
 import { shopDifferences } from "../../core/differ/shop.ts";
+import { limits } from "../../core/limits/limits.ts";
 import { publishing } from "../../core/wire/edition.ts";
 import type { ShopStand } from "../../core/wire/shop-stand.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
-import { bodyOf, check, limit, maxJson, shopOf, stateIn } from "./request.ts";
+import { bodyOf, check, limit, shopOf, stateIn } from "./request.ts";
 
 /** What a shop's shoppers get: publishing, what differs, and bringing back. */
 export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
@@ -17,7 +18,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json(await listEditions(em, await shopOf(em, c.req.param("shop"))));
   });
 
-  app.post("/shops/:shop/editions", limit(maxJson), async (c) => {
+  app.post("/shops/:shop/editions", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const { note } = check(publishing, await bodyOf(c.req.raw));
@@ -54,7 +55,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json(found.filter(({ words }) => !told.has(words)));
   });
 
-  app.post("/shops/:shop/editions/:n/restore", limit(maxJson), async (c) => {
+  app.post("/shops/:shop/editions/:n/restore", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const n = stateIn(c.req.param("n"));

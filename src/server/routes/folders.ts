@@ -2,10 +2,10 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { writeFolder } from "../../core/folder/write-folder.ts";
 import { zipFolder } from "../../core/folder/zip.ts";
+import { limits } from "../../core/limits/limits.ts";
 import type { Readers } from "../brought.ts";
 import { shopSummaryOf } from "../store/shops.ts";
 import { createWhole, wholeShop } from "../store/whole-shops.ts";
-import { maxUpload } from "./catalogue.ts";
 import { limit, sentOf, shopOf } from "./request.ts";
 
 /** A whole shop as a zip of its folder, out and in. */
@@ -23,7 +23,7 @@ export function folderRoutes(fork: () => SqlEntityManager, readers: Readers): Ho
     });
   });
 
-  app.post("/folders", limit(maxUpload), async (c) => {
+  app.post("/folders", limit(limits.upload), async (c) => {
     const { whole, catalogue } = await readers.shop(await sentOf(c.req.raw));
     const em = fork();
     return c.json(await shopSummaryOf(em, await createWhole(em, whole, catalogue)), 201);

@@ -5,6 +5,7 @@ import { zipFolder } from "../../core/folder/zip.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import type { HandoffPreview } from "../../core/wire/handoff.ts";
+import { type CacheKey, cacheKey } from "../cache-key.ts";
 import { type Handoff, makeHandoff } from "../handoff/make.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
 import { stateOf } from "../store/editions.ts";
@@ -17,7 +18,7 @@ export type StandIn = (shop: string) => string | undefined;
 export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): Hono {
   const app = new Hono();
   // What was looked at is what is taken: the same files, made once.
-  const made = new LRUCache<string, Promise<Handoff>>({ max: 3 });
+  const made = new LRUCache<CacheKey, Promise<Handoff>>({ max: 3 });
 
   async function handoffOf(slug: string, of: string | undefined): Promise<{ slug: string; handoff: Handoff }> {
     const em = fork();
@@ -25,7 +26,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): H
     const which = stateIn(of);
     // How panels stand on the site is asked now, whichever edition is taken there.
     const site = siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
-    const key = `${shop.id} ${which} ${await versionOf(em, shop, shopKind)}`;
+    const key = cacheKey("designers", "handoff", shop.id, which, await versionOf(em, shop, shopKind));
     const known = which === "draft" ? undefined : made.get(key);
     const handoff = known ?? stateOf(em, shop, which).then((whole) => makeHandoff(whole, { site }));
     if (which !== "draft") {

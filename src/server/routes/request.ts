@@ -2,24 +2,21 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { Context } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { type InferType, type ISchema, ValidationError } from "yup";
+import { isTooDeep } from "../../core/document/json-depth.ts";
+import { limits, limitText, quotable } from "../../core/limits/limits.ts";
+import type { ShopState } from "../cache-key.ts";
 import { Fault, noShop } from "../fault.ts";
 import { editionOf } from "../store/editions.ts";
 import type { Shop } from "../store/entities.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
 import { draftOf, type ShopSource } from "../store/source.ts";
 
-/** Largest document that can be sent, in bytes. */
-export const maxJson = 8 * 1024 * 1024;
-
-/** Refuses bodies that are larger, with room for what a form puts around a file. */
-export const limit = (bytes: number) =>
+/** Refuses bodies that are larger than a limit, with room for what a form puts around a file. */
+export const limit = (most: (typeof limits)["upload" | "document" | "question" | "picture"]) =>
   bodyLimit({
-    maxSize: bytes + 64 * 1024,
+    maxSize: most.max + 64 * 1024,
     onError: () => {
-      throw new Fault(
-        413,
-        `This is more than ${Math.round(bytes / 1024 / 1024)} MB, the most that can be sent. Split the file, or leave columns out.`,
-      );
+      throw new Fault(413, `This is more than ${limitText(most)}, the most that can be sent. Make it smaller.`);
     },
   });
 
@@ -37,13 +34,24 @@ export async function shopRefOf(em: SqlEntityManager, slug: string) {
   return shop;
 }
 
-/** Where a page's questions are answered from: the draft, or the edition that it was drawn from. @throws Fault */
-export async function sourceFor(em: SqlEntityManager, { req }: Context): Promise<ShopSource> {
-  const shop = await shopRefOf(em, req.param("shop") ?? "");
+/** Which state of a shop a page’s question is about: `?edition=` with a number, or the draft without it. @throws Fault */
+export function stateAsked({ req }: Context): ShopState {
   const edition = req.query("edition");
-  if (edition === undefined) return draftOf(em, shop);
-  const source = /^\d{1,9}$/.test(edition) ? await editionOf(em, shop, Number(edition)) : undefined;
-  if (!source) throw new Fault(404, `There is no edition “${edition.slice(0, 20)}” of this shop.`);
+  if (edition === undefined) return "draft";
+  if (!/^[1-9]\d{0,8}$/.test(edition)) throw noSuchEdition(edition);
+  return Number(edition);
+}
+
+const noSuchEdition = (edition: string) =>
+  new Fault(404, `There is no edition “${edition.slice(0, 20)}” of this shop.`);
+
+/** Where a page's questions are answered from: the draft, or the edition that it was drawn from. @throws Fault */
+export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopSource> {
+  const state = stateAsked(c);
+  const shop = await shopRefOf(em, c.req.param("shop") ?? "");
+  if (state === "draft") return draftOf(em, shop);
+  const source = await editionOf(em, shop, state);
+  if (!source) throw noSuchEdition(String(state));
   return source;
 }
 
@@ -65,6 +73,7 @@ export const bodyOf = async (request: Request): Promise<unknown> => jsonOf(await
 export function jsonOf(sent: string): unknown {
   // Written out, with any backslashes in front of it that are text themselves.
   if (/(?<!\\)(?:\\\\)*\\u0000/.test(sent)) throw noNul();
+  if (isTooDeep(sent)) throw new Fault(400, `The request nests more than ${limitText(limits.jsonDepth)} of brackets.`);
   try {
     return JSON.parse(sent);
   } catch {
@@ -106,7 +115,8 @@ export function check<S extends ISchema<unknown> & { validateSync(value: unknown
   try {
     return schema.validateSync(value);
   } catch (error) {
-    if (error instanceof ValidationError) throw new Fault(400, asSentence(error.message), { path: error.path });
+    if (error instanceof ValidationError)
+      throw new Fault(400, quotable(asSentence(error.message)), { path: quotable(error.path ?? "") });
     throw error;
   }
 }
@@ -125,11 +135,8 @@ export const attachment = (body: string | Uint8Array, type: string, name: string
   });
 
 /** A state of a shop as an address names it. @throws Fault */
-export function stateIn(text: string | undefined): number | "draft" {
+export function stateIn(text: string | undefined): ShopState {
   if (text === "draft") return text;
   if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
-  throw new Fault(
-    400,
-    `“${(text ?? "").slice(0, 20)}” is no state of a shop. Say “draft”, or the number of an edition.`,
-  );
+  throw new Fault(400, `This shop has no version “${(text ?? "").slice(0, 20)}”. Use “draft” or an edition number.`);
 }

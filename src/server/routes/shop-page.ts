@@ -10,6 +10,7 @@ import { displaysOf } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-page.tsx";
 import { direction } from "../../storefront/words/direction.ts";
+import { cacheKey } from "../cache-key.ts";
 import { Fault } from "../fault.ts";
 import { KeptAnswers, type Made } from "../kept-answers.ts";
 import { Packed } from "../packed.ts";
@@ -121,7 +122,8 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
     const [slug, n] = [c.req.param("shop") ?? "", c.req.param("n") ?? ""];
     const find = () => sourceAt(fork(), of, slug, n);
     // A draft is read with every page, an edition only once.
-    const { source, base, ...told } = of === "draft" ? await find() : await sources.get(`${slug} ${n}`, find);
+    const { source, base, ...told } =
+      of === "draft" ? await find() : await sources.get(cacheKey("anyone", "source", of, slug, n), find);
     // In a frame of the tool it stands above the frame what this is.
     const mark = c.req.header("sec-fetch-dest") === "iframe" ? undefined : told.mark;
     const draw = async (): Promise<Made> => {
@@ -148,7 +150,10 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
     const made =
       of === "draft" || !keeps
         ? await make()
-        : await kept.take(JSON.stringify([source.key, base, mark, pathname, search]), make);
+        : await kept.take(
+            cacheKey("anyone", "page", source.key, base, JSON.stringify(mark ?? null), pathname, search),
+            make,
+          );
     return made instanceof Packed ? made.answer(c.req.raw, htmlType, "no-cache") : c.html(made.text, made.status);
   });
   app.onError((error, c) => {

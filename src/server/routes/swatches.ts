@@ -1,12 +1,13 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
+import { limits } from "../../core/limits/limits.ts";
 import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/formats.ts";
 import { zipLines } from "../../core/swatch/list.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { shopGround } from "../store/looks.ts";
 import { draftOf } from "../store/source.ts";
-import { findPicture, keepPicture, maxPicture } from "../store/swatches.ts";
+import { findPicture, keepPicture } from "../store/swatches.ts";
 import { attachment, formOf, limit, shopRefOf } from "./request.ts";
 
 /** What shoppers see of a shop's swatch book, and the pictures in it. */
@@ -19,7 +20,7 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
     return c.json(await (await catalogues.get(source)).swatches.resolve(source, await shopGround(source)));
   });
 
-  app.post("/shops/:shop/pictures", limit(maxPicture), async (c) => {
+  app.post("/shops/:shop/pictures", limit(limits.picture), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const { file } = await formOf(c.req.raw);

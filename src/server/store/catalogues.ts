@@ -1,12 +1,13 @@
 import { LRUCache } from "lru-cache";
 import { encodeCatalogue } from "../../core/catalogue/binary.ts";
 import { titleField } from "../../core/catalogue/catalogue.ts";
-import { isFacetable } from "../../core/catalogue/field.ts";
+import { type Field, isFacetable } from "../../core/catalogue/field.ts";
 import { LocalFacts } from "../../core/facts/local-facts.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { limits } from "../../core/limits/limits.ts";
 import { applyMends } from "../../core/mend/apply.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
-import { Packed } from "../packed.ts";
+import { keepPacked, type Packed } from "../packed.ts";
 import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatches.ts";
@@ -22,15 +23,19 @@ export interface LoadedCatalogue {
   data(wanted: { text: boolean; only?: readonly string[] | undefined }): Packed;
 }
 
-/** Cuts of one catalogue that are kept: pages that need the same fields share one. */
-const mostCuts = 12;
+/** What a catalogue takes beside its own bytes once it is indexed, as a multiple of them. Measured with 20,000 products. */
+const indexed = 3;
 
-/** Catalogues that are kept ready. */
-const most = 8;
+/** Catalogues packed for browsers: pages that need the same fields share one. */
+type Cuts = LRUCache<string, Packed>;
 
-/** Keeps the catalogues that were used last, of drafts and of editions. */
+/** Keeps the catalogues that were used last, of drafts and of editions, as far as memory goes. */
 export class Catalogues {
-  #loaded = new LRUCache<string, Promise<LoadedCatalogue>>({ max: most });
+  #loaded = new LRUCache<string, Promise<LoadedCatalogue>>({
+    maxSize: limits.keptCatalogues.max,
+    sizeCalculation: () => 1,
+  });
+  #cuts: Cuts = new LRUCache({ maxSize: limits.keptCuts.max, sizeCalculation: ({ size }) => size });
   /** How often a draft's was forgotten. */
   forgotten = 0;
 
@@ -56,37 +61,50 @@ export class Catalogues {
     const { key } = source;
     const known = this.#loaded.get(key);
     if (known) return known;
-    const loaded = load(source);
+    const loaded = load(source, this.#cuts, `${this.stateOf(key)} `);
     this.#loaded.set(key, loaded);
-    loaded.catch(() => this.#loaded.delete(key));
+    loaded.then(
+      // Its size is known once it is there; others go to make room for it.
+      ({ facts }) => {
+        if (this.#loaded.peek(key) === loaded) {
+          this.#loaded.delete(key);
+          this.#loaded.set(key, loaded, { size: Math.min(sizeOf(facts) * indexed, limits.keptCatalogues.max) });
+        }
+      },
+      () => this.#loaded.delete(key),
+    );
     return loaded;
   }
 }
 
-async function load(source: ShopSource): Promise<LoadedCatalogue> {
+/** Bytes of a catalogue's columns: codes, and spellings with what an engine spends on a text. */
+function sizeOf({ index }: LocalFacts): number {
+  let bytes = 0;
+  for (const { spellings, starts, codes } of index.catalogue.columns.values()) {
+    bytes += starts.byteLength + codes.byteLength;
+    for (const one of spellings) bytes += 2 * one.length + 40;
+  }
+  return Math.max(1, bytes + 100 * index.catalogue.productIds.length);
+}
+
+/** @param prefix of this catalogue's names among the cuts */
+async function load(source: ShopSource, cuts: Cuts, prefix: string): Promise<LoadedCatalogue> {
   const [imported, mends] = [await source.catalogue(), await source.read(mendsKind)];
   const catalogue = applyMends(imported, mends?.document.mends ?? []);
   const facts = new LocalFacts(new CatalogueIndex(catalogue));
   const title = titleField(catalogue)?.key;
-  const made = new LRUCache<string, Packed>({ max: mostCuts });
   return {
     facts,
     swatches: new SwatchResolver(facts.index),
     data({ text, only }) {
       const there = new Set(only);
-      const name = `${text} ${only === undefined ? "" : [...there].sort().join(",")}`;
-      const known = made.get(name);
+      const name = `${prefix}${text} ${only === undefined ? "" : JSON.stringify([...there].sort())}`;
+      const known = cuts.get(name);
       if (known) return known;
-      const data = new Packed(
-        encodeCatalogue(
-          catalogue,
-          (field) =>
-            (only ? there.has(field.key) : isFacetable(field) || field.key === title || field.role === "image") ||
-            (text && field.role === "description"),
-        ),
-      );
-      made.set(name, data);
-      return data;
+      const isWanted = (field: Field) =>
+        (only ? there.has(field.key) : isFacetable(field) || field.key === title || field.role === "image") ||
+        (text && field.role === "description");
+      return keepPacked(cuts, name, encodeCatalogue(catalogue, isWanted));
     },
   };
 }

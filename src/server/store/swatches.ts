@@ -15,8 +15,6 @@ import { write } from "./write.ts";
 
 /** Values from which on a field is no list of colours or brands. */
 const mostValues = 2000;
-/** Largest picture that is kept, in bytes; the tool makes photographs smaller before it sends them. */
-export const maxPicture = 1024 * 1024;
 
 /** Resolves a shop's swatch book against its catalogue, and keeps what names say. */
 export class SwatchResolver {

@@ -1,12 +1,13 @@
 import { LRUCache } from "lru-cache";
+import type { CacheKey } from "../cache-key.ts";
 import { writesDone } from "./write.ts";
 
 /** Remembers what was read, for as long as nothing is written at all. */
 export class UntilWritten<T> {
-  #kept = new LRUCache<string, { at: number; value: Promise<T> }>({ max: 200 });
+  #kept = new LRUCache<CacheKey, { at: number; value: Promise<T> }>({ max: 200 });
 
   /** @param read reads it anew; where it fails nothing is remembered */
-  get(key: string, read: () => Promise<T>): Promise<T> {
+  get(key: CacheKey, read: () => Promise<T>): Promise<T> {
     const at = writesDone();
     const known = this.#kept.get(key);
     if (known?.at === at) return known.value;

@@ -3,6 +3,7 @@ import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Piscina } from "piscina";
 import type { Field } from "../../core/catalogue/field.ts";
+import { limits } from "../../core/limits/limits.ts";
 import type { BroughtCatalogue, BroughtShop, Readers } from "../brought.ts";
 import { Fault } from "../fault.ts";
 import type { Sent } from "../routes/request.ts";
@@ -44,24 +45,32 @@ export class Threads implements Readers {
    * A request answered by a thread.
    * @param long whether it may take a second or more
    * @param plain whether its text is wanted as it is, and not packed
+   * @param shared whether others may wait for the same answer, so that it is made even if this client goes away
+   * @throws Fault with 503 where it takes longer than it may
    */
-  async answer(request: Request, told: Told, { long = false, plain = false } = {}): Promise<Response> {
+  async answer(request: Request, told: Told, { long = false, plain = false, shared = false } = {}): Promise<Response> {
     const { method, url } = request;
     const headers = [...request.headers].filter(([name]) => !plain || name !== "accept-encoding");
     const sent: SentRequest = { method, url, headers, told };
     if (request.body) sent.body = new Uint8Array(await request.arrayBuffer());
-    const answer: SentAnswer = await (long ? this.#forLong() : this.#quick).run(sent, { name: "answer" });
+    const answer: SentAnswer = await run(long ? this.#forLong() : this.#quick, sent, {
+      name: "answer",
+      deadline: long ? limits.longWork : limits.quickWork,
+      client: shared ? undefined : request.signal,
+    });
     const { status } = answer;
     return new Response(bodiless.has(status) ? null : answer.body, { status, headers: answer.headers });
   }
 
   async catalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue> {
     const task: SentCatalogue = { sent, known };
-    return readIn<BroughtCatalogue>(await this.#forLong().run(task, { name: "catalogue", ...handingOver(sent) }));
+    const given = { name: "catalogue", deadline: limits.longWork, ...handingOver(sent) };
+    return readIn<BroughtCatalogue>(await run(this.#forLong(), task, given));
   }
 
   async shop(sent: Sent): Promise<BroughtShop> {
-    return readIn<BroughtShop>(await this.#forLong().run(sent, { name: "shop", ...handingOver(sent) }));
+    const given = { name: "shop", deadline: limits.longWork, ...handingOver(sent) };
+    return readIn<BroughtShop>(await run(this.#forLong(), sent, given));
   }
 
   /** Ends them all; what is under way is not waited for. */
@@ -77,6 +86,42 @@ function entryOf({ root, development }: ThreadSetting) {
   return !development && existsSync(built)
     ? { filename: built, execArgv: [] }
     : { filename: join(root, "src/server/threads/start.mjs") };
+}
+
+/** How long work goes on for a client that has gone away, in ms: a new thread costs about as much. */
+const grace = 2000;
+
+interface Task {
+  name: string;
+  deadline: { max: number };
+  /** Tells when whoever asked has gone away; they are waited for when absent. */
+  client?: AbortSignal | undefined;
+  transferList?: ArrayBuffer[];
+}
+
+/**
+ * Has a task done by a pool. One that takes longer than it may is ended together with its thread, and another thread
+ * comes in its place; one that nobody waits for any more is ended a moment later.
+ * @throws Fault with 503
+ */
+async function run<T>(pool: Piscina, task: unknown, { name, deadline, client, transferList }: Task): Promise<T> {
+  const stop = new AbortController();
+  const timers = [setTimeout(() => stop.abort(), deadline.max * 1000)];
+  const gone = () => timers.push(setTimeout(() => stop.abort(), grace));
+  if (client?.aborted) gone();
+  client?.addEventListener("abort", gone);
+  try {
+    return await pool.run(task, { name, signal: stop.signal, ...(transferList ? { transferList } : {}) });
+  } catch (error) {
+    if (!stop.signal.aborted) throw error;
+    throw new Fault(
+      503,
+      `This took longer than ${deadline.max} seconds and was stopped. Try it with less: fewer products, columns or filters.`,
+    );
+  } finally {
+    client?.removeEventListener("abort", gone);
+    for (const timer of timers) clearTimeout(timer);
+  }
 }
 
 const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });

@@ -1,0 +1,38 @@
+import { limits, limitText, quotable } from "../limits/limits.ts";
+import { CatalogueError } from "./problem.ts";
+
+/** @throws CatalogueError where a file has more columns, or longer headings, than a catalogue can have */
+export function checkHeadings(header: readonly string[]): void {
+  if (header.length > limits.columns.max)
+    throw new CatalogueError({
+      row: 1,
+      message: `There are ${header.length.toLocaleString("en")} columns, and ${limitText(limits.columns)} is the most. Leave out columns that shoppers don’t need.`,
+    });
+  const long = header.find((heading) => heading.length > limits.heading.max);
+  if (long !== undefined)
+    throw new CatalogueError({
+      row: 1,
+      message: `The heading “${quotable(long, 60)}” has ${long.length.toLocaleString("en")} characters, and ${limitText(limits.heading)} is the most. Check that the first row is the header, or shorten it.`,
+    });
+}
+
+/** @throws CatalogueError where a file has more rows, or more cells in all, than a catalogue can have */
+export function checkRowCount(rows: number, columns: number): void {
+  const most = Math.min(limits.rows.max, Math.floor(limits.cells.max / Math.max(1, columns)));
+  if (rows > most)
+    throw new CatalogueError({
+      row: most + 2,
+      message: `The file has more than ${most.toLocaleString("en")} rows, the most with ${columns.toLocaleString("en")} columns. Split it, or leave out products that are not for sale.`,
+    });
+}
+
+/** @throws CatalogueError where a cell is longer than any text that shoppers read */
+export function checkCells(cells: readonly string[], header: readonly string[], row: number): void {
+  const at = cells.findIndex((cell) => cell.length > limits.cell.max);
+  if (at >= 0)
+    throw new CatalogueError({
+      row,
+      column: quotable(header[at] ?? "", 60),
+      message: `This cell has ${(cells[at] ?? "").length.toLocaleString("en")} characters, and ${limitText(limits.cell)} is the most. Shorten it; a missing closing quote can be the reason.`,
+    });
+}
