@@ -25,9 +25,13 @@ export const circle = (r: number, at: { x: number; y: number }): string => ellip
 
 /** A path of lines and curves whose points are given about the origin: `M 0 0 C 1 2 3 4 5 6 Z`. */
 export function shape(path: string, angle: number, at: { x: number; y: number }): string {
-  return path
-    .replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x, y) => place(Number(x), Number(y), angle, at))
-    .replace(/ ?([MLCZ]) ?/g, "$1");
+  const words = path.split(" ");
+  const placed: string[] = [];
+  for (let w = 0; w < words.length; w++) {
+    const word = words[w] ?? "";
+    placed.push(/^[MLCZ]$/.test(word) ? word : place(Number(word), Number(words[++w]), angle, at));
+  }
+  return placed.join(" ").replace(/ ?([MLCZ]) ?/g, "$1");
 }
 
 /**

@@ -28,7 +28,9 @@ const faces = new Map(
     font,
     readFileSync(join(folderOf(font), "wght.css"), "utf8")
       .replaceAll("./files/", `${fontAddress}/${places.get(font)}/`)
-      .replace(/\/\*.*?\*\//gs, ""),
+      .split("*/")
+      .map((text) => text.split("/*", 1)[0])
+      .join(""),
   ]),
 );
 

@@ -93,10 +93,7 @@ const isKnown = (list: string | null, tag: string): boolean =>
 function wayFor(accepted: string): "br" | "gzip" | undefined {
   const taken = new Set(
     accepted.split(",").flatMap((one) => {
-      const [name = "", weight = ""] = one
-        .trim()
-        .toLowerCase()
-        .split(/\s*;\s*q=/);
+      const [name = "", weight = ""] = one.toLowerCase().replace(/\s/g, "").split(";q=");
       return weight !== "" && Number(weight) === 0 ? [] : [name];
     }),
   );

@@ -24,9 +24,11 @@ const months: ReadonlyMap<string, number> = new Map(
   ),
 );
 
+/** The longest text that is still a day with its time: a weekday, a month and a zone by their names. */
+const longest = 80;
 /** A time of day behind a day, with or without a zone; the day is as it is written. */
 const time =
-  /(?:[T\s,]+(?:at|um|à)?\s*\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d+)?)?\s*(?:[ap]\.?m\.?)?\s*(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2})?)$/i;
+  /[T ,]{1,3}(?:at |um |à )?\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d{1,9})?)? ?(?:[ap]\.?m\.?)? ?(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2})?$/i;
 const numbers = /^(\d{1,4})[./\-\s](\d{1,2})[./\-\s](\d{1,4})\.?$/;
 
 interface Parts {
@@ -39,11 +41,13 @@ interface Parts {
 
 /** A text as the parts of a day; undefined where it is none. */
 function partsOf(text: string): Parts | undefined {
-  const day = text.trim().replace(time, "").trim();
+  if (text.length > longest) return undefined;
+  const day = text.trim().replace(/\s+/g, " ").replace(time, "").trim();
   const counted = numbers.exec(day);
   if (counted) return { first: counted[1] ?? "", second: counted[2] ?? "", third: counted[3] ?? "" };
   const words = day
-    .split(/[\s,./-]+|(?<=\d)(?:st|nd|rd|th|er|º)(?=[\s,./-]|$)/u)
+    .split(/[\s,./-]/)
+    .map((word) => word.replace(/^(\d{1,4})(?:st|nd|rd|th|er|º)$/u, "$1"))
     .filter((word) => word !== "" && word !== "de" && word !== "of");
   // A weekday in front says nothing more.
   if (words.length === 4 && /^\p{L}+$/u.test(words[0] ?? "") && !months.has(plain(words[0] ?? ""))) words.shift();

@@ -40,7 +40,7 @@ export function guessTitle({ header, records }: Pick<Table, "header" | "records"
 const isName = (cell: string): boolean =>
   /\p{L}{2}/u.test(cell) &&
   cell.length <= longest &&
-  !/^(?:https?:|\/|www\.|\S+@\S+\.)/i.test(cell) &&
+  !/^(?:https?:|\/|www\.|[^\s@]{1,64}@[^\s@]{1,200}\.)/i.test(cell) &&
   Number.isNaN(parseNumber(cell)) &&
   Number.isNaN(parseDay(cell)) &&
   !isNumberWith(cell, ",") &&

@@ -8,7 +8,7 @@ const standsIn =
 /** Whether a text is one that shoppers should never read. */
 export const isPlaceholder = (text: string): boolean => standsIn.test(text.trim());
 
-const plain = (html: string): string => html.replaceAll(/<[^>]*>/g, " ").replaceAll("&nbsp;", " ");
+const plain = (html: string): string => html.replaceAll(/<[^<>]*>/g, " ").replaceAll("&nbsp;", " ");
 
 /** Titles and texts that shoppers would read and that say nothing to them. */
 export const placeholderText: FindingKind = {

@@ -78,9 +78,19 @@ const functions = /^(?:url|rgba?|hsla?|hwb|lab|lch|oklab|oklch|translate|scale|r
 
 /** Whether a value can lead nowhere: spelled out, since an escape or a comment can hide what it calls, and with known functions alone. */
 const isPlain = (value: string): boolean =>
-  !/\\|\/\*/.test(value) &&
-  !foreign.test(value) &&
-  [...value.matchAll(/([\w-]*)\(/g)].every(([, name = ""]) => functions.test(name));
+  !/\\|\/\*/.test(value) && !foreign.test(value) && calledIn(value).every((name) => functions.test(name));
+
+/** The names in front of each opening bracket of a value. */
+function calledIn(value: string): string[] {
+  const names: string[] = [];
+  for (let end = value.indexOf("("); end >= 0; end = value.indexOf("(", end + 1)) {
+    let start = end;
+    // A longer name is no function that is known, and reading all of it each time would take long.
+    while (start > 0 && end - start < 40 && /[\w-]/.test(value[start - 1] ?? "")) start--;
+    names.push(value.slice(start, end));
+  }
+  return names;
+}
 
 /** Elements that a picture may draw, those that it uses again counted each time. */
 const mostDrawn = 20_000;

@@ -85,12 +85,14 @@ export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: Li
   return { lines, problems };
 }
 
-/** A name and the colours behind it; a line of one cell is parted at a colon, or where the first colour begins. */
+/** A name and the colours behind it; a line of one cell is split at a colon, or where the first colour begins. */
 function inOneCell(cells: readonly string[]): [name: string, given: string] {
   const [first = "", ...others] = cells;
-  if (others.join("").trim() !== "") return [first.replace(/\s*[:=]\s*$/, "").trim(), others.join(",").trim()];
-  const parted = /^(.+?)\s*[:=]\s*(.+)$/.exec(first) ?? /^(.+?)\s+((?:#[0-9a-f]{3,8}|[a-z]+\().*)$/i.exec(first);
-  return parted ? [parted[1]?.trim() ?? "", parted[2]?.trim() ?? ""] : [first.trim(), ""];
+  if (others.join("").trim() !== "") return [first.trim().replace(/[:=]$/, "").trim(), others.join(",").trim()];
+  const mark = first.slice(1).search(/[:=]/) + 1;
+  const at =
+    mark > 0 && first.slice(mark + 1).trim() !== "" ? mark : first.search(/\s(?:#[0-9a-f]{3,8}|[a-z]{1,20}\()/i);
+  return at > 0 ? [first.slice(0, at).trim(), first.slice(at + 1).trim()] : [first.trim(), ""];
 }
 
 function faultOf(name: string, given: string, colours: string[] | undefined): string | undefined {

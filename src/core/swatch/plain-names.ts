@@ -22,7 +22,7 @@ export const tradeColours: Record<string, string> = {
 };
 
 /** Between the colours of a name that speaks of several. */
-export const parting = /\s*(?:\/|&|\+|,|;|\bund\b|\band\b|\bwith\b|\bet\b|\by\b|\ben\b|\bmit\b)\s*/i;
+export const parting = / ?(?:\/|&|\+|,|;|\bund\b|\band\b|\bwith\b|\bet\b|\by\b|\ben\b|\bmit\b) ?/i;
 
 /**
  * Whether a name speaks of colours in plain words: those of the CSS list and of the trade, each alone or at

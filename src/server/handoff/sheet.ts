@@ -100,7 +100,8 @@ function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits:
 }
 
 /** Whether a style can stand in a rule as it is: custom properties only, and nothing that would end the rule. */
-const isPlainStyle = (style: string): boolean => /^(?:--[\w-]+:[\w\s.,%#()/+*-]*;?)+$/.test(style);
+const isPlainStyle = (style: string): boolean =>
+  style !== "" && style.split(";").every((one) => one === "" || /^\s*--[\w-]+:[\w\s.,%#()/+*-]*$/.test(one));
 
 const parkedRule = (style: string): string => `[${parked}="${style}"] { ${style} }`;
 

@@ -20,7 +20,7 @@ export function readNumber(text: string, language: string, around: readonly stri
   // A mark with three digits behind it is a group where the language has it so; else it is the decimal mark.
   if (group.trim() !== "") bare = bare.replace(new RegExp(`\\${group}(?=\\d{3}(?:\\D|$))`, "g"), "");
   bare = bare.replace(decimal, ".").replace(",", ".");
-  return /^[+-]?(?:\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
+  return /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
 }
 
 /** Digits of a script stand in a row of ten. Source: The Unicode Standard, 4.6. */

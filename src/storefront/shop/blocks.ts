@@ -9,7 +9,9 @@ export function blocksOf(html: string): string[] {
   const blocks: string[] = [];
   let depth = 0;
   let start = 0;
-  for (const { 0: tag, 1: closes, 2: name, index } of html.matchAll(/<(\/?)([a-z0-9]+)[^>]*>/gi)) {
+  for (const { 0: tag, 1: closes, 2: name, index } of html.matchAll(
+    /<(\/?)([a-z0-9]{1,20})(?:[^<>a-z0-9][^<>]*)?>/gi,
+  )) {
     if (single.has((name ?? "").toLowerCase())) continue;
     depth += closes ? -1 : 1;
     if (depth > 0) continue;

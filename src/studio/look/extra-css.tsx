@@ -27,8 +27,11 @@ const options = [
 
 /** Names of parts behind a dot, tokens behind a dash or `var`. */
 function complete(context: CompletionContext) {
-  const word = context.matchBefore(/(?:\.[\w-]*|var\([\w-]*|--[\w-]*)$/);
-  return word ? { from: word.from, options, validFor: /^[.\w()-]*$/ } : null;
+  const before = context.state.sliceDoc(Math.max(0, context.pos - 80), context.pos);
+  let start = before.length;
+  while (start > 0 && /[.\w(-]/.test(before[start - 1] ?? "")) start--;
+  const word = before.slice(start);
+  return /^(?:\.|var\(|--)/.test(word) ? { from: context.pos - word.length, options, validFor: /^[.\w()-]*$/ } : null;
 }
 
 const theme = EditorView.theme({

@@ -162,7 +162,7 @@ describe("design tokens", () => {
   });
 
   it.each([
-    ['{ "a": ', /Line 1: This is no JSON/],
+    ['{ "a": ', /Line 1: This is not valid JSON/],
     ["[]", /one JSON object/],
     ['{\n "a": { "$type": "color", "$value": "{b}" },\n "b": { "$value": "{a}" }\n}', /Line 2: “a” refers to itself/],
     ['{\n "a": { "$type": "color",\n "$value": "{nowhere}" } }', /Line 2: “a” refers to “nowhere”/],

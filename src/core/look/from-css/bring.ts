@@ -17,11 +17,7 @@ export interface Together extends Brought {
 }
 
 const isPage = ({ name, text }: BroughtFile): boolean => /\.html?$/i.test(name) || /^\s*<(?:!doctype|html)/i.test(text);
-const lastPart = (address: string): string =>
-  address
-    .replace(/[?#].*$/, "")
-    .split("/")
-    .at(-1) ?? "";
+const lastPart = (address: string): string => address.split(/[?#]/, 1)[0]?.split("/").at(-1) ?? "";
 
 /** Puts files together: of a saved page its own rules and the style sheets that it names, in its order, then the others. */
 export function together(files: readonly BroughtFile[]): Together {

@@ -186,9 +186,16 @@ function readFont(value: string): string | undefined {
   return written.length > 0 ? written.join(", ") : undefined;
 }
 
-/** The families of the `font` shorthand: what stands behind its size. */
-const fontIn = (value: string): string | undefined =>
-  readFont(/(?:[\d.]+(?:px|r?em|%|pt)|medium|small|large)(?:\s*\/\s*[\w.%]+)?\s+(.*)$/.exec(value)?.[1] ?? "");
+/** The families of the `font` shorthand: what stands behind its size, and the height of lines. */
+function fontIn(value: string): string | undefined {
+  const words = value
+    .slice(0, 2000)
+    .replace(/\s+/g, " ")
+    .replace(/ ?\/ ?/g, "/")
+    .split(" ");
+  const size = words.findIndex((word) => /^(?:[\d.]+(?:px|r?em|%|pt)|medium|small|large)(?:\/|$)/.test(word));
+  return size < 0 ? undefined : readFont(words.slice(size + 1).join(" "));
+}
 
 /** A custom property of the page that the style sheet's author has named for what it is. */
 function named(cascade: Cascade, element: Element, pattern: RegExp): Computed | undefined {

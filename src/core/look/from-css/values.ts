@@ -103,9 +103,12 @@ const rgb = converter("rgb");
 
 /** A colour as `#rrggbb` or `#rrggbbaa`, whatever way it is written. @returns undefined for what is none */
 export function readAnyColour(value: string): string | undefined {
-  const text = withCalc(value.trim());
-  const mix = /^color-mix\(\s*in\s+([\w-]+)[^,]*,(.*)\)$/is.exec(text);
-  if (mix) return mixed(mix[1] ?? "srgb", mix[2] ?? "");
+  const text = withCalc(value.trim().replace(/\s+/g, " "));
+  if (/^color-mix\(.*\)$/is.test(text)) {
+    const inside = text.slice("color-mix(".length, -1);
+    const [word, space = "srgb"] = (inside.split(",", 1)[0] ?? "").trim().split(" ");
+    return word === "in" ? mixed(space, inside.slice(inside.indexOf(",") + 1)) : undefined;
+  }
   const alpha = /^(rgba?|hsla?)\(\s*(#[0-9a-f]{3,8})\s*[,/]\s*([\d.]+%?)\s*\)$/i.exec(text);
   const parsed = parse(alpha ? (alpha[2] ?? "") : text);
   const colour = parsed && rgb(parsed);
@@ -121,9 +124,9 @@ export function readAnyColour(value: string): string | undefined {
 /** Two colours mixed. Source: CSS Color Module Level 5, color-mix(), for shares that make a hundred. */
 function mixed(space: string, rest: string): string | undefined {
   const parts = atCommas(rest).map((part) => {
-    const share = /([\d.]+)%/.exec(part)?.[1];
+    const share = /([\d.]{1,20})%/.exec(part)?.[1];
     return {
-      colour: readAnyColour(part.replace(/[\d.]+%/, "")),
+      colour: readAnyColour(part.replace(/[\d.]{1,20}%/, "")),
       share: share === undefined ? undefined : Number(share) / 100,
     };
   });
@@ -138,7 +141,7 @@ function mixed(space: string, rest: string): string | undefined {
 
 /** A length in CSS px. @param em what 1em is, in px @param root what 1rem is, in px */
 export function readLength(value: string, em: number, root: number): number | undefined {
-  const text = withCalc(value.trim());
+  const text = withCalc(value.trim().replace(/\s+/g, " "));
   if (text === "0") return 0;
   const match = /^(-?[\d.]+)(px|r?em|%|pt)$/i.exec(text);
   if (!match) return undefined;
