@@ -11,13 +11,13 @@ export const importShop: Command = {
   async run(args) {
     const { values, positionals } = parseArgs({ args, allowPositionals: true, options: { data: { type: "string" } } });
     const whole = openFolder(onlyOne(positionals, "shop folder", importShop));
-    const [{ withDatabase }, { importOf }, { createWhole }] = await Promise.all([
+    const [{ withDatabase }, { importOf }, { createWhole, picturesOf }] = await Promise.all([
       import("./database.ts"),
       import("../server/store/shops.ts"),
       import("../server/store/whole-shops.ts"),
     ]);
     return withDatabase(values.data, "made", async (em) => ({
-      text: (await createWhole(em, whole, importOf(whole.catalogue))).slug,
+      text: (await createWhole(em, whole, importOf(whole.catalogue), picturesOf(whole))).slug,
       status: 0,
     }));
   },

@@ -17,6 +17,8 @@ import { Fault } from "./fault.ts";
 import { hashOf } from "./hash.ts";
 import { check, formOf, type Sent } from "./routes/request.ts";
 import { type Import, importOf } from "./store/shops.ts";
+import { type KeptPicture, pictureOf } from "./store/swatches.ts";
+import { picturesOf } from "./store/whole-shops.ts";
 
 /** A catalogue that somebody brought, ready to be stored. */
 export interface BroughtCatalogue {
@@ -30,14 +32,16 @@ export interface BroughtCatalogue {
 
 /** A whole shop that somebody brought, ready to be stored. */
 export interface BroughtShop {
-  whole: Omit<WholeShop, "catalogue">;
+  whole: Omit<WholeShop, "catalogue" | "pictures">;
   catalogue: Import;
+  pictures: KeptPicture[];
 }
 
 /** What reads that which is brought: here, or where it holds up nobody. */
 export interface Readers {
   catalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue>;
   shop(sent: Sent): Promise<BroughtShop>;
+  picture(sent: Sent): Promise<KeptPicture>;
 }
 
 /** What the fields of a catalogue must be that came packed. */
@@ -71,16 +75,23 @@ async function readBroughtShop(sent: Sent): Promise<BroughtShop> {
   const { file } = await formOf(requestOf(sent));
   if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a shop’s folder as a zip.");
   try {
-    const { catalogue, ...whole } = readFolder(unzipFolder(new Uint8Array(await file.arrayBuffer())));
-    return { whole, catalogue: importOf(catalogue) };
+    const { catalogue, pictures, ...whole } = readFolder(unzipFolder(new Uint8Array(await file.arrayBuffer())));
+    return { whole, catalogue: importOf(catalogue), pictures: picturesOf({ pictures }) };
   } catch (error) {
     if (error instanceof FolderFault) throw new Fault(422, error.message);
     throw error;
   }
 }
 
+/** The picture of a form, cleaned. @throws Fault */
+async function readPicture(sent: Sent): Promise<KeptPicture> {
+  const { file } = await formOf(requestOf(sent));
+  if (!(file instanceof File)) throw new Fault(400, "No picture came along. Choose one.");
+  return pictureOf(new Uint8Array(await file.arrayBuffer()));
+}
+
 /** Reads it here. */
-export const readers: Readers = { catalogue: readBroughtCatalogue, shop: readBroughtShop };
+export const readers: Readers = { catalogue: readBroughtCatalogue, shop: readBroughtShop, picture: readPicture };
 
 const requestOf = ({ body, type }: Sent): Request =>
   new Request("http://localhost/", { method: "POST", body, headers: { "content-type": type } });

@@ -48,6 +48,7 @@ export const documentPath = (shop: string, kind: KindName, slug?: string): strin
   `${shopPath(shop)}/documents/${kind}${slug === undefined ? "" : `/${encodeURIComponent(slug)}`}`;
 
 /** Where what was removed is listed: shops, or a shop's documents of a kind. */
+export const orderPath = (shop: string, kind: KindName): string => `${shopPath(shop)}/document-order/${kind}`;
 export const removedPath = (shop?: string, kind?: KindName): string =>
   shop === undefined || kind === undefined ? "/removed" : `${shopPath(shop)}/removed/${kind}`;
 

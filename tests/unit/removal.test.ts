@@ -55,9 +55,9 @@ describe("panels", () => {
     const { orm, ask } = await started();
     const before = slugs((await ask("GET", panels)).body);
     const turned = [...before].reverse();
-    expect(slugs((await ask("PUT", `${panels}/order`, { slugs: turned })).body)).toEqual(turned);
-    expect((await ask("PUT", `${panels}/order`, { slugs: turned.slice(1) })).status).toBe(409);
-    expect((await ask("PUT", `${panels}/order`, { slugs: [...turned.slice(1), "x"] })).status).toBe(409);
+    expect(slugs((await ask("PUT", `${demo}/document-order/panel`, { slugs: turned })).body)).toEqual(turned);
+    expect((await ask("PUT", `${demo}/document-order/panel`, { slugs: turned.slice(1) })).status).toBe(409);
+    expect((await ask("PUT", `${demo}/document-order/panel`, { slugs: [...turned.slice(1), "x"] })).status).toBe(409);
     expect(slugs((await ask("GET", panels)).body)).toEqual(turned);
     await orm.close(true);
   });

@@ -17,7 +17,7 @@ export const eachDocument = ({
   mends,
   panels,
   looks,
-}: Omit<WholeShop, "catalogue">): PlacedDocument[] => [
+}: Omit<WholeShop, "catalogue" | "pictures">): PlacedDocument[] => [
   { kind: kinds.shop, slug: undefined, document: shop },
   { kind: kinds.pages, slug: undefined, document: pages },
   { kind: kinds.swatches, slug: undefined, document: swatches },

@@ -155,8 +155,8 @@ describe("a shop's folder", () => {
   });
 
   it.each<[string, Uint8Array, string]>([
-    ["no zip", new TextEncoder().encode("PK? no"), "no zip file"],
-    ["a zip cut off", zipFolder(files).slice(0, 5000), "no zip file"],
+    ["no zip", new TextEncoder().encode("PK? no"), "not a zip file"],
+    ["a zip cut off", zipFolder(files).slice(0, 5000), "not a zip file"],
     ["a name that leads out", zipFolder(new Map([["../../shop.json", new Uint8Array(1)]])), "leads out"],
     ["a name from the root", zipFolder(new Map([["/etc/shop.json", new Uint8Array(1)]])), "leads out"],
     ["another way of writing it", zipFolder(new Map([["..\\shop.json", new Uint8Array(1)]])), "leads out"],

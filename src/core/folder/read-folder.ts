@@ -11,6 +11,7 @@ import { JsonFault, lineOfPath, parseJsonText } from "../document/json-text.ts";
 import { checkDocument, type DocumentKind } from "../document/kind.ts";
 import { checkValue, InvalidDocument } from "../document/schema.ts";
 import { sentence } from "../document/words.ts";
+import { limits, limitText } from "../limits/limits.ts";
 import { lookKind } from "../look/kind.ts";
 import { mendsKind } from "../mend/kind.ts";
 import { pagesKind } from "../page/kind.ts";
@@ -94,6 +95,8 @@ function readMany<D extends object>(
       throw new FolderFault(path, undefined, "Its name may have letters, digits, - and _ only.");
     return [name];
   });
+  if (found.length > limits.panels.max)
+    throw new FolderFault(folder, undefined, `There are more than ${limitText(limits.panels)} files. Split the shop.`);
   const missing = order.find((name) => !found.includes(name));
   if (missing !== undefined)
     throw new FolderFault(`${folder}/${missing}.json`, undefined, "shop.json names this file, and it is missing.");
@@ -122,6 +125,14 @@ function readPictures(files: ShopFiles): Map<string, Uint8Array> {
         "A picture’s name is the SHA-256 of its content and .svg, .png, .jpg or .webp.",
       );
     pictures.set(name, bytes);
+    if (pictures.size > limits.pictures.max)
+      throw new FolderFault("pictures", undefined, `There are more than ${limitText(limits.pictures)} pictures.`);
+    if (bytes.length > limits.picture.max)
+      throw new FolderFault(
+        path,
+        undefined,
+        `This picture has more than ${limitText(limits.picture)}. Make it smaller.`,
+      );
   }
   return pictures;
 }

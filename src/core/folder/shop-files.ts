@@ -1,3 +1,5 @@
+import { limits } from "../limits/limits.ts";
+
 /** A shop as files: what is in each, by its path in the folder, with `/` between. */
 export type ShopFiles = ReadonlyMap<string, Uint8Array>;
 
@@ -15,8 +17,8 @@ export class FolderFault extends Error {
 }
 
 /** The most files and bytes that a folder may hold. */
-export const mostFiles = 20_000;
-export const mostBytes = 1_000_000_000;
+export const mostFiles = limits.folderFiles.max;
+export const mostBytes = limits.folderBytes.max;
 
 /** A name of a document in the folder, as addresses have it: letters, digits, dashes. */
 export const isDocumentName = (name: string): boolean => /^[\p{L}\p{N}_-]{1,200}$/u.test(name);

@@ -1,4 +1,5 @@
-import { unzipSync, zipSync } from "fflate";
+import { zipSync } from "fflate";
+import { unzip, ZipFault } from "../zip/unzip.ts";
 import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
 
 /** All files of a zip have this time, so that the same shop is the same zip. It is the first that a zip can say. */
@@ -18,35 +19,19 @@ const known =
  * @throws FolderFault
  */
 export function unzipFolder(bytes: Uint8Array): ShopFiles {
-  let [count, size] = [0, 0];
-  let unpacked: Record<string, Uint8Array>;
+  let unpacked: Map<string, Uint8Array>;
   try {
-    unpacked = unzipSync(bytes, {
-      filter({ name, originalSize }) {
-        if (/(?:^|[/\\])\.\.(?:[/\\]|$)|^[/\\]|^[a-z]:|\\|\0/i.test(name))
-          throw new FolderFault(name.slice(0, 100), undefined, "This name leads out of the folder.");
-        if (!known.test(name)) return false;
-        count++;
-        size += originalSize;
-        if (count > mostFiles || size > mostBytes)
-          throw new FolderFault(
-            ".",
-            undefined,
-            `It holds more than ${mostFiles} files, or more than ${mostBytes / 1e6} MB.`,
-          );
-        return true;
-      },
-    });
+    unpacked = unzip(bytes, (name) => known.test(name), { maxFiles: mostFiles, maxBytes: mostBytes });
   } catch (error) {
-    if (error instanceof FolderFault) throw error;
-    throw new FolderFault(".", undefined, "This is no zip file that can be opened. Zip the shop’s folder again.");
+    if (error instanceof ZipFault) throw new FolderFault(error.file ?? ".", undefined, error.message);
+    throw error;
   }
-  const names = Object.keys(unpacked);
+  const names = [...unpacked.keys()];
   const manifest =
-    ["shop.json", ...names].find((name) => /^(?:[^/]+\/)?shop\.json$/.test(name) && unpacked[name]) ?? "";
+    ["shop.json", ...names].find((name) => /^(?:[^/]+\/)?shop\.json$/.test(name) && unpacked.has(name)) ?? "";
   const root = manifest.slice(0, Math.max(0, manifest.length - "shop.json".length));
   return new Map(
-    Object.entries(unpacked).flatMap(([name, content]) =>
+    [...unpacked].flatMap(([name, content]) =>
       name.startsWith(root) ? [[name.slice(root.length), content] as const] : [],
     ),
   );

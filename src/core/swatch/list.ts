@@ -1,6 +1,7 @@
-import { unzipSync, zipSync } from "fflate";
+import { zipSync } from "fflate";
 import { identity } from "../catalogue/identity.ts";
 import type { Option } from "../index/option-schema.ts";
+import { unzip } from "../zip/unzip.ts";
 import { differs, entryOf } from "./book.ts";
 import type { SwatchDocument } from "./book-schema.ts";
 import { type SwatchEdit, setWhole, type ValueName } from "./edit.ts";
@@ -74,29 +75,22 @@ export function zipLines(lines: readonly SwatchLine[], pictures: ReadonlyMap<str
   return zipSync({ [listName]: new TextEncoder().encode(writeSwatchCsv(named)), ...files }, { mtime, level: 6 });
 }
 
-/** The list and the pictures of a zip. @throws RangeError for one that is no such zip, or holds too much */
+/** The list and the pictures of a zip. @throws ZipFault, RangeError where there is no list in it */
 export function unzipLines(bytes: Uint8Array): {
   lines: SwatchLine[];
   problems: LineProblem[];
   /** By the names that the list calls them. */
   pictures: Map<string, Uint8Array>;
 } {
-  let [count, size] = [0, 0];
-  const files = unzipSync(bytes, {
-    filter: ({ name, originalSize }) => {
-      if (name !== listName && !(name.startsWith(folder) && !name.includes("..") && !name.endsWith("/"))) return false;
-      count++;
-      size += originalSize;
-      if (count > mostFiles || size > mostBytes) throw new RangeError("The zip holds more than a swatch book can.");
-      return true;
-    },
-  });
-  const list = files[listName];
+  const isOurs = (name: string) =>
+    name === listName || (name.startsWith(folder) && !name.includes("..") && !name.endsWith("/"));
+  const files = unzip(bytes, isOurs, { maxFiles: mostFiles, maxBytes: mostBytes });
+  const list = files.get(listName);
   if (!list) throw new RangeError("There is no swatches.csv in this zip.");
   return {
     ...readSwatchCsv(new TextDecoder().decode(list)),
     pictures: new Map(
-      Object.entries(files).flatMap(([path, content]) =>
+      [...files].flatMap(([path, content]) =>
         path.startsWith(folder) ? [[path.slice(folder.length), content] as const] : [],
       ),
     ),

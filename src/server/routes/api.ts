@@ -25,7 +25,7 @@ export function api(options: ApiOptions): Hono {
   const app = new Hono();
   app.route("/", catalogueRoutes(options));
   app.route("/", documentRoutes(fork, catalogues));
-  app.route("/", swatchRoutes(fork, catalogues));
+  app.route("/", swatchRoutes(fork, catalogues, readers));
   app.route("/", editionRoutes(fork, catalogues));
   app.route("/", folderRoutes(fork, readers));
   app.route("/", handoffRoutes(fork, standIn));

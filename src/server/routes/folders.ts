@@ -24,9 +24,9 @@ export function folderRoutes(fork: () => SqlEntityManager, readers: Readers): Ho
   });
 
   app.post("/folders", limit(limits.upload), async (c) => {
-    const { whole, catalogue } = await readers.shop(await sentOf(c.req.raw));
+    const { whole, catalogue, pictures } = await readers.shop(await sentOf(c.req.raw));
     const em = fork();
-    return c.json(await shopSummaryOf(em, await createWhole(em, whole, catalogue)), 201);
+    return c.json(await shopSummaryOf(em, await createWhole(em, whole, catalogue, pictures)), 201);
   });
   return app;
 }

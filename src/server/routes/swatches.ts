@@ -3,15 +3,16 @@ import { Hono } from "hono";
 import { limits } from "../../core/limits/limits.ts";
 import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/formats.ts";
 import { zipLines } from "../../core/swatch/list.ts";
+import type { Readers } from "../brought.ts";
 import { Fault } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { shopGround } from "../store/looks.ts";
 import { draftOf } from "../store/source.ts";
 import { findPicture, keepPicture } from "../store/swatches.ts";
-import { attachment, formOf, limit, shopRefOf } from "./request.ts";
+import { attachment, limit, sentOf, shopRefOf } from "./request.ts";
 
 /** What shoppers see of a shop's swatch book, and the pictures in it. */
-export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, readers: Readers): Hono {
   const app = new Hono();
 
   app.get("/shops/:shop/swatches", async (c) => {
@@ -23,9 +24,7 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
   app.post("/shops/:shop/pictures", limit(limits.picture), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
-    const { file } = await formOf(c.req.raw);
-    if (!(file instanceof File)) throw new Fault(400, "No picture came along. Choose one.");
-    return c.json({ path: await keepPicture(em, shop, new Uint8Array(await file.arrayBuffer())) }, 201);
+    return c.json({ path: await keepPicture(em, shop, await readers.picture(await sentOf(c.req.raw))) }, 201);
   });
 
   const exports: readonly [name: string, type: string, write: (lines: SwatchLine[]) => string][] = [

@@ -105,24 +105,30 @@ export const createDocument = <D extends object>(
   em: SqlEntityManager,
   shop: ShopRef,
   kind: DocumentKind<D>,
-  document: D,
+  document: unknown,
 ): Promise<PanelSummary> => write(em, (tx) => insertDocument(tx, shop, kind, document));
 
-/** {@link createDocument} within a transaction that is under way. @param place in addresses, where it is known and free */
+/**
+ * {@link createDocument} within a transaction that is under way.
+ * @param document checked here, wherever it comes from
+ * @param place in addresses, where it is known and free
+ * @throws InvalidDocument
+ */
 export async function insertDocument<D extends object>(
   tx: SqlEntityManager,
   shop: ShopRef,
   kind: DocumentKind<D>,
-  document: D,
+  document: unknown,
   place?: string,
 ): Promise<PanelSummary> {
+  const body = checkDocument(kind, document);
   // A place in addresses stays taken while what has it can be brought back.
   const others = await tx.find(
     DocumentSchema,
     { shop: shop.id, kind: kind.name },
     { fields: ["slug", "position"], filters: { there: false } },
   );
-  const name = nameOf(document);
+  const name = nameOf(body);
   const slug = kind.many ? (place ?? fieldKey(name, new Set(others.map((other) => other.slug)))) : kind.name;
   const position = others.reduce((most, other) => Math.max(most, other.position + 1), 0);
   tx.persist(
@@ -133,7 +139,7 @@ export async function insertDocument<D extends object>(
       name,
       position,
       version: 1,
-      body: document,
+      body,
       done: 0,
       updatedAt: new Date(),
     }),
@@ -143,31 +149,36 @@ export async function insertDocument<D extends object>(
 }
 
 /** What is to be saved over the version that the sender knows. */
-interface Saved<D> {
+interface Saved {
   version: number;
-  document: D;
+  /** Checked before it is stored. */
+  document: unknown;
   history?: SentHistory | undefined;
 }
 
 /**
  * Saves a document and its latest steps if nobody has saved it since `version`; both are on disk when this returns.
  * @returns the new version, or undefined when the stored one is another
+ * @throws InvalidDocument
  */
-export const saveDocument = <D extends object>(
+export const saveDocument = async <D extends object>(
   em: SqlEntityManager,
   shop: ShopRef,
   kind: DocumentKind<D>,
   slug: string | undefined,
-  saved: Saved<D>,
-): Promise<number | undefined> => write(em, (tx) => saveWithin(tx, shop, kind, slug, saved));
+  { document, ...saved }: Saved,
+): Promise<number | undefined> => {
+  const body = checkDocument(kind, document);
+  return write(em, (tx) => saveWithin(tx, shop, kind, slug, { ...saved, document: body }));
+};
 
-/** {@link saveDocument} within a transaction that is under way. */
+/** {@link saveDocument} within a transaction that is under way, of a document that has been checked. */
 async function saveWithin<D extends object>(
   tx: SqlEntityManager,
   shop: ShopRef,
   kind: DocumentKind<D>,
   slug: string | undefined,
-  { version, document, history }: Saved<D>,
+  { version, document, history }: Saved & { document: D },
 ): Promise<number | undefined> {
   const where = { shop: shop.id, kind: kind.name, slug: slugOf(kind, slug) };
   let found = await tx.findOne(DocumentSchema, where, { fields: ["id", "version", "done"] });
@@ -218,17 +229,18 @@ export async function changeWithin<D extends object>(
   next: D,
   words: string,
 ): Promise<void> {
+  const checked = checkDocument(kind, next);
   const now = await bodyWithin(tx, shop, kind, slug);
   if (!now && kind.many) {
-    await insertDocument(tx, shop, kind, next, slug);
+    await insertDocument(tx, shop, kind, checked, slug);
     return;
   }
   if (now?.removed) await tx.nativeUpdate<Document>(DocumentSchema, { id: now.id }, { removedAt: null }, everyOne);
-  const { patches, inverse } = changeBetween(now?.document ?? kind.fresh(""), next);
+  const { patches, inverse } = changeBetween(now?.document ?? kind.fresh(""), checked);
   if (patches.length === 0) return;
   const from = (now?.done ?? 0) + 1;
   const history = { from, steps: [{ n: from, words, patches, inverse }], done: from };
-  await saveWithin(tx, shop, kind, slug, { version: now?.version ?? 0, document: next, history });
+  await saveWithin(tx, shop, kind, slug, { version: now?.version ?? 0, document: checked, history });
 }
 
 /** Puts the steps that were sent in the place of those from the first of them on, and forgets the oldest. */

@@ -1,5 +1,4 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
-import { checkDocument } from "../../core/document/kind.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
 import type { PastImport } from "../../core/wire/shop.ts";
@@ -75,6 +74,6 @@ export const takeBack = (em: SqlEntityManager, shop: Shop, id: number): Promise<
       [shop.id, past.id],
     );
     await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, { fields, productCount, variantCount, reading, hash });
-    await changeWithin(tx, shop, mendsKind, undefined, checkDocument(mendsKind, past.mends), words);
-    await changeWithin(tx, shop, swatchesKind, undefined, checkDocument(swatchesKind, past.swatches), words);
+    await changeWithin(tx, shop, mendsKind, undefined, past.mends, words);
+    await changeWithin(tx, shop, swatchesKind, undefined, past.swatches, words);
   });

@@ -2,7 +2,10 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { encodeCatalogue } from "../../core/catalogue/binary.ts";
 import { type Catalogue, productCount, variantCount } from "../../core/catalogue/catalogue.ts";
 import { type Field, fieldKey, isDerived } from "../../core/catalogue/field.ts";
+import { fieldSchema } from "../../core/catalogue/field-schema.ts";
 import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
+import { checkValue, listOf } from "../../core/document/schema.ts";
+import { limits } from "../../core/limits/limits.ts";
 import { lookKind } from "../../core/look/kind.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { pagesKind } from "../../core/page/kind.ts";
@@ -82,9 +85,14 @@ export async function insertShop(
   return shop;
 }
 
-/** What a shop's own row says of its catalogue. */
+const storedFields = listOf(fieldSchema, limits.columns.max);
+
+/** @throws InvalidDocument where fields are not what a shop can be opened with */
+const checkFields = (fields: readonly Field[]) => checkValue("catalogue", storedFields, fields);
+
+/** What a shop's own row says of its catalogue. @throws InvalidDocument */
 export const catalogueOf = ({ fields, products, variants, reading = [], hash }: Import) => ({
-  fields,
+  fields: checkFields(fields),
   productCount: products,
   variantCount: variants,
   reading: [...reading],

@@ -57,13 +57,19 @@ export class SwatchResolver {
 
 const types = { svg: "image/svg+xml", png: "image/png", jpg: "image/jpeg", webp: "image/webp" } as const;
 
-/** Keeps a picture in the shop's store, named by its content, and says where it is. @throws Fault when it is none that can be kept */
+/** A picture as it is kept: cleaned, and named by its content. */
+export interface KeptPicture {
+  name: string;
+  type: string;
+  bytes: Uint8Array;
+}
+
+/** Keeps a picture in the shop's store, and says where it is. */
 export async function keepPicture(
   em: SqlEntityManager,
   shop: Pick<Shop, "id" | "slug">,
-  bytes: Uint8Array,
+  { name, type, bytes: content }: KeptPicture,
 ): Promise<string> {
-  const { name, type, bytes: content } = pictureOf(bytes);
   await write(em, async (tx) => {
     const known = await tx.count<Picture>(PictureSchema, { shop: shop.id, name });
     if (known === 0)
@@ -72,8 +78,8 @@ export async function keepPicture(
   return `/pictures/${shop.slug}/${name}`;
 }
 
-/** A picture as it is kept: cleaned, and named by its content. @throws Fault when it is none that can be kept */
-export function pictureOf(bytes: Uint8Array): { name: string; type: string; bytes: Uint8Array } {
+/** Makes of an upload what is kept. It can take a while: not for the main thread. @throws Fault when it is not a picture that can be kept */
+export function pictureOf(bytes: Uint8Array): KeptPicture {
   const { end, content } = checkPicture(bytes);
   return { name: `${createHash("sha256").update(content).digest("hex")}.${end}`, type: types[end], bytes: content };
 }
@@ -87,12 +93,12 @@ function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Ui
   if (text(0, 4) === "RIFF" && text(8, 12) === "WEBP") return { end: "webp", content: bytes };
   const whole = new TextDecoder().decode(bytes);
   if (!/^\ufeff?\s*(?:<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(whole))
-    throw new Fault(422, "This is no PNG, JPEG, WebP or SVG. Save the picture as one of them and bring it again.");
+    throw new Fault(422, "This is not a PNG, JPEG, WebP or SVG. Save the picture as one of them and upload it again.");
   const svg = cleanSvg(whole);
   if (svg === undefined)
     throw new Fault(
       422,
-      "This SVG cannot be kept: it is damaged, or draws more than 20,000 elements. Save it anew, simpler, and bring it again.",
+      "This SVG can’t be kept: it is damaged, or draws more than 20,000 elements. Simplify it and upload it again.",
     );
   return { end: "svg", content: new TextEncoder().encode(svg) };
 }

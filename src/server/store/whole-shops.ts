@@ -13,7 +13,7 @@ import { Fault } from "../fault.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import { type Import, insertShop, loadBytes } from "./shops.ts";
-import { pictureOf } from "./swatches.ts";
+import { type KeptPicture, pictureOf } from "./swatches.ts";
 import { breathe, write } from "./write.ts";
 
 /** All that a shop is now. */
@@ -50,21 +50,25 @@ export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Pr
   };
 }
 
+/** The pictures of a whole shop as they are kept. @throws Fault for one that is not a picture, or not what its name says */
+export const picturesOf = ({ pictures }: Pick<WholeShop, "pictures">): KeptPicture[] =>
+  [...pictures].map(([name, bytes]) => {
+    const kept = pictureOf(bytes);
+    if (kept.name !== name)
+      throw new Fault(422, `pictures/${name} is not what its name says. Import the picture as it was.`);
+    return kept;
+  });
+
 /**
  * A new shop from a whole one, whole or not at all. Its documents keep their places in addresses.
- * @throws Fault for a picture that is none, or not what its name says
+ * @param pictures of it, see {@link picturesOf}
  */
 export async function createWhole(
   em: SqlEntityManager,
-  whole: Omit<WholeShop, "catalogue">,
+  whole: Omit<WholeShop, "catalogue" | "pictures">,
   catalogue: Import,
+  pictures: readonly KeptPicture[],
 ): Promise<Shop> {
-  const pictures = [...whole.pictures].map(([name, bytes]) => {
-    const kept = pictureOf(bytes);
-    if (kept.name !== name)
-      throw new Fault(422, `pictures/${name} is not what its name says. Bring the picture as it was.`);
-    return kept;
-  });
   return write(em, async (tx) => {
     const { name: called, currency, reading } = whole;
     const shop = await insertShop(tx, { ...catalogue, name: called, currency, reading });

@@ -6,6 +6,7 @@ import { asFault } from "../routes/api.ts";
 import type { Sent } from "../routes/request.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { openForReading } from "../store/database.ts";
+import type { KeptPicture } from "../store/swatches.ts";
 import { catchUp } from "../store/write.ts";
 import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
 
@@ -36,11 +37,14 @@ export const catalogue = ({ sent, known }: SentCatalogue): Promise<object> =>
 /** Reads a whole shop that is brought. @returns an {@link Outcome} */
 export const shop = (sent: Sent): Promise<object> => outcomeOf(() => readers.shop(sent));
 
+/** Cleans a picture that is uploaded. @returns an {@link Outcome} */
+export const picture = (sent: Sent): Promise<object> => outcomeOf(() => readers.picture(sent));
+
 /** Errors lose their class on the way, so they go as what they say. */
-async function outcomeOf(read: () => Promise<BroughtCatalogue | BroughtShop>): Promise<object> {
+async function outcomeOf(read: () => Promise<BroughtCatalogue | BroughtShop | KeptPicture>): Promise<object> {
   try {
     const value = await read();
-    return handedOver({ value }, value.catalogue.bytes);
+    return handedOver({ value }, "catalogue" in value ? value.catalogue.bytes : value.bytes);
   } catch (error) {
     const { status, message, detail } = asFault(error as Error);
     return { fault: { status, message, detail } } satisfies Outcome<object>;

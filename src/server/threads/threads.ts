@@ -7,6 +7,7 @@ import { limits } from "../../core/limits/limits.ts";
 import type { BroughtCatalogue, BroughtShop, Readers } from "../brought.ts";
 import { Fault } from "../fault.ts";
 import type { Sent } from "../routes/request.ts";
+import type { KeptPicture } from "../store/swatches.ts";
 import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
 
 /** Threads that answer shoppers, at most: more than processors only wait for one another. */
@@ -71,6 +72,11 @@ export class Threads implements Readers {
   async shop(sent: Sent): Promise<BroughtShop> {
     const given = { name: "shop", deadline: limits.longWork, ...handingOver(sent) };
     return readIn<BroughtShop>(await run(this.#forLong(), sent, given));
+  }
+
+  async picture(sent: Sent): Promise<KeptPicture> {
+    const given = { name: "picture", deadline: limits.quickWork, ...handingOver(sent) };
+    return readIn<KeptPicture>(await run(this.#quick, sent, given));
   }
 
   /** Ends them all; what is under way is not waited for. */

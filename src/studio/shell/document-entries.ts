@@ -1,6 +1,6 @@
 import { useNavigate } from "react-router";
 import { useSWRConfig } from "swr";
-import { documentPath, removedPath, sendJson, shopPath } from "../api.ts";
+import { documentPath, orderPath, removedPath, sendJson, shopPath } from "../api.ts";
 import { moved, without } from "../controls/lists.ts";
 import type { Entry } from "./entry-menu.tsx";
 import { useOpenShop } from "./shop-context.ts";
@@ -41,10 +41,7 @@ export function useDocumentEntries(
     if (!all[at + by]) return [];
     const next = moved(all, at, at + by);
     const run = () =>
-      void tried(
-        () => sendJson("PUT", `${documentPath(shop.slug, kind)}/order`, { slugs: next.map(({ slug }) => slug) }),
-        listAnew,
-      );
+      void tried(() => sendJson("PUT", orderPath(shop.slug, kind), { slugs: next.map(({ slug }) => slug) }), listAnew);
     return [{ label, run, note: noteOf(next) }];
   };
   const noteOf = (next: typeof all) => (next[0] && next[0] !== all[0] && newFirst ? newFirst(next[0].name) : undefined);
