@@ -1,6 +1,7 @@
 /** `npm run attack`: every attack at length, on this machine only, and one table; `-- --share 0.1` for a tenth of the tries, `-- --only NAME` for some. */
 import type { Attack } from "./attack.ts";
 import { expressions } from "./expressions.ts";
+import { extraCss } from "./extra-css.ts";
 import { foreign } from "./foreign.ts";
 import { fullDisk } from "./full-disk.ts";
 import { inputs } from "./inputs.ts";
@@ -9,7 +10,18 @@ import { locks } from "./locks.ts";
 import { tabs } from "./scenes.ts";
 import { scripts } from "./scripts.ts";
 
-const all: readonly Attack[] = [inputs, expressions, foreign, scripts, locks, tabs, fullDisk, savingKills, importKills];
+const all: readonly Attack[] = [
+  inputs,
+  expressions,
+  extraCss,
+  foreign,
+  scripts,
+  locks,
+  tabs,
+  fullDisk,
+  savingKills,
+  importKills,
+];
 const only = process.argv.includes("--only") ? process.argv[process.argv.indexOf("--only") + 1] : undefined;
 const attacks = only === undefined ? all : all.filter(({ name }) => name.includes(only));
 const given = process.argv[process.argv.indexOf("--share") + 1];

@@ -29,9 +29,18 @@ describe("extra CSS", () => {
     expect(put(".zt-tile, a b { color: red }")).toBe(`@layer custom { ${root} .zt-tile,${root} a b{color:red} } `);
     expect(put("& { color: red } &:hover > .zt-x { top: 0 }")).toContain(`${root}:hover>.zt-x{top:0}`);
     expect(put("@media (width < 600px) { .a { .b & { top: 0 } } }")).toBe("");
-    expect(put(".a { &:hover { color: red } & .b { color: blue } }")).toContain("{&:hover{color:red}& .b{color:blue}}");
-    expect(put("@keyframes turn { from { top: 0 } to { top: 1px } }")).toContain(
-      "@keyframes turn{from{top:0}to{top:1px}}",
+    expect(put(".a { &:hover { color: red } & .b { color: blue } & + .c { top: 0 } }")).toContain(
+      `${root} .a:hover{color:red}${root} .a .b{color:blue}${root} .a+.c{top:0}`,
+    );
+    expect(put(".a, .b { top: 0; @media print { & > i { top: 1px } } left: 0 }")).toContain(
+      `${root} .a,${root} .b{top:0}@media print{:is(${root} .a,${root} .b)>i{top:1px}}${root} .a,${root} .b{left:0}`,
+    );
+    // What the whole document shares has names of its own.
+    expect(put(".a { animation: turn 1s } @keyframes turn { from { top: 0 } to { top: 1px } }")).toContain(
+      "animation:custom-turn 1s}@keyframes custom-turn{from{top:0}to{top:1px}}",
+    );
+    expect(put('.a { font-family: Own, serif } @font-face { font-family: "Own"; src: url(/o.woff2) }')).toContain(
+      '.a{font-family:"own (custom)",serif}',
     );
     // What would be all of a page elsewhere finds nothing inside of a panel.
     expect(put("html, body, :root { color: red }")).toContain(`${root} html,${root} body,${root} :root{`);
@@ -83,6 +92,16 @@ describe("extra CSS", () => {
     [":is(&, body) { color: red }", /only stand at the beginning/],
     [":not(&) { color: red }", /only stand at the beginning/],
     ["> .x { color: red }", /combinator|expected/i],
+    ['.a { background: url("/\\9 /elsewhere.example/x.png") }', /addresses of the shop itself/],
+    ["@font-face { font-family: x; src: url('/\\a/elsewhere.example/x') }", /addresses of the shop itself|closed/],
+    [".a { --x: '//elsewhere.example/x.png'; background: image-set(var(--x) 1x) }", /Only addresses and gradients/],
+    [".a { background: image-set(attr(data-x) 1x) }", /Only addresses and gradients/],
+    [".a { background: cross-fade(env(x), url(/a.png)) }", /Only addresses and gradients/],
+    ["& { &, body:has(&) { display: none } }", /only stand at the beginning/],
+    ["& { &:hover { & ~ * { display: none } } }", /beside the panel/],
+    ["& { + * { display: none } }", /not a rule or a declaration/],
+    ["& { color: red; body:has(&) { display: none } }", /Braces|only stand|no value|expected/i],
+    [".a { color: red; b:hover { c: d } { e: f } }", /./],
     ["@keyframes zt-in { from { top: 0 } }", /the tool’s own/],
   ])("refuses %s, with line and reason", (css, reason) => {
     const [first] = errors(`\n${css}`);

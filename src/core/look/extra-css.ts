@@ -1,5 +1,6 @@
 import * as csstree from "css-tree";
 import { lineFinder, sentence } from "../document/words.ts";
+import { containCss, ownReason } from "./contain-css.ts";
 
 /** Something in the designer's CSS that is refused, or that browsers will not take. */
 export interface CssFault {
@@ -19,12 +20,6 @@ export const longestCss = 100_000;
 const deepest = 30;
 
 const allowedRules = new Set(["media", "supports", "container", "keyframes", "font-face"]);
-
-/** Where something may be fetched from: the shop itself, or the text of a picture. */
-const isOwn = (address: string): boolean =>
-  /^\/(?![/\\])[^\\]*$/.test(address) || /^data:image\/(?:png|jpe?g|gif|webp|avif);base64,[\w+/=]*$/i.test(address);
-
-const fetching = /(?:^|[^\w-])(?:url|src|image-set|-webkit-image-set|image|cross-fade|element|paint)\s*\(/i;
 
 /** Finds out what is wrong with the designer's CSS. What has no error can be put on a page by {@link containedCss}. */
 export function checkCss(text: string): CssFault[] {
@@ -48,6 +43,10 @@ export function checkCss(text: string): CssFault[] {
     fault(true, error.offset ?? 0, (error.offset ?? 0) + 1, `${sentence(error.message)}`),
   );
   checkTree(tree, fault);
+  for (const { node, reason } of containCss(tree, ":root").refusals) {
+    const { start, end } = node.loc ?? { start: { offset: 0 }, end: { offset: 0 } };
+    fault(true, start.offset, end.offset, reason);
+  }
   return faults.sort((a, b) => a.from - b.from);
 }
 
@@ -120,37 +119,14 @@ function checkTree(tree: csstree.StyleSheet, fault: Report): void {
         break;
       case "Rule":
         if (this.atrule && /keyframes$/i.test(this.atrule.name)) break;
-        checkSelectors(node, this.rule === null || this.rule === node, report);
+        if (this.rule === null || this.rule === node) findOutside(node, report);
         break;
       case "Declaration":
         if (this.atrule?.name.toLowerCase() !== "font-face") checkDeclaration(node, report);
         break;
-      case "Url":
-        if (!isOwn(String(node.value))) report(true, node, ownReason(String(node.value)));
-        break;
-      case "Function": {
-        const name = node.name.toLowerCase();
-        if (name === "expression") report(true, node, "expression( ) could run, and is not taken.");
-        else if (["element", "paint", "src"].includes(name)) report(true, node, `${name}( ) is not taken.`);
-        else if (/image-set$|^image$/.test(name))
-          csstree.walk(node, (inner) => {
-            if (inner.type === "String" && !isOwn(inner.value)) report(true, inner, ownReason(inner.value));
-          });
-        break;
-      }
-      case "Raw":
-        // What was not understood is only passed on where it can fetch nothing.
-        if (fetching.test(node.value) || /javascript\s*:/i.test(node.value))
-          report(true, node, "Here nothing may be fetched. Write the address where it is used.");
-        break;
     }
   });
 }
-
-const ownReason = (address: string): string =>
-  /^\s*javascript:/i.test(address)
-    ? "An address that would run is not taken."
-    : "Only addresses of the shop itself, beginning with /, and pictures as data:image are taken.";
 
 function atruleReason(name: string): string {
   switch (name.toLowerCase()) {
@@ -192,20 +168,13 @@ function checkDeclaration(
   );
 }
 
-/** A selector at the outermost begins in the panel; what would lead out of it again is refused. */
-function checkSelectors(
+/** Warns of selectors at the outermost that name what is around the panel. */
+function findOutside(
   rule: csstree.Rule,
-  outermost: boolean,
   report: (error: boolean, node: csstree.CssNode, reason: string) => void,
 ): void {
-  if (rule.prelude.type !== "SelectorList") {
-    report(true, rule.prelude, "This is no selector.");
-    return;
-  }
-  if (!outermost) return;
+  if (rule.prelude.type !== "SelectorList") return;
   rule.prelude.children.forEach((selector) => {
-    if (selector.type !== "Selector") return;
-    const parts = selector.children.toArray();
     const around = csstree.find(
       selector,
       (node) =>
@@ -214,25 +183,6 @@ function checkSelectors(
     );
     if (around)
       report(false, selector, `“${csstree.generate(around)}” is outside of the panel, and finds nothing here.`);
-    const nestings = parts.filter(({ type }) => type === "NestingSelector");
-    const inside = csstree.find(selector, (node) => node.type === "NestingSelector" && !parts.includes(node));
-    if (inside || nestings.length > 1 || (nestings.length === 1 && parts[0]?.type !== "NestingSelector"))
-      report(true, selector, "“&” is the panel. It can only stand at the beginning.");
-    const [first] = parts;
-    if (first?.type === "Combinator") report(true, selector, "This begins with a combinator. Begin with & or a part.");
-    if (first?.type !== "NestingSelector") return;
-    const combinator = parts.find(({ type }) => type === "Combinator");
-    if (combinator?.type === "Combinator" && /[+~]/.test(combinator.name))
-      report(true, selector, `“&${combinator.name}” leads to what stands beside the panel.`);
-  });
-  const alone = rule.prelude.children.some(
-    (selector) => csstree.generate(selector).startsWith("&") && !csstree.generate(selector).includes(" "),
-  );
-  if (!alone) return;
-  csstree.walk(rule.block, (node) => {
-    if (node.type !== "Selector") return;
-    const text = csstree.generate(node);
-    if (/^(?:&[^\s>+~]*)?[+~]/.test(text)) report(true, node, "This leads to what stands beside the panel.");
   });
 }
 
@@ -243,25 +193,6 @@ function checkSelectors(
  */
 export function containedCss(text: string, root: string): string {
   if (text.trim() === "" || checkCss(text).some(({ error }) => error)) return "";
-  const tree = parsed(text);
-  const faces: string[] = [];
-  csstree.walk(tree, {
-    visit: "Atrule",
-    enter(node, item, list) {
-      if (node.name.toLowerCase() !== "font-face" || !list) return;
-      faces.push(csstree.generate(node));
-      list.remove(item);
-    },
-  });
-  csstree.walk(tree, function enter(node) {
-    if (node.type !== "Rule" || node.prelude.type !== "SelectorList") return;
-    if (this.rule !== null && this.rule !== node) return;
-    if (this.atrule && /keyframes$/i.test(this.atrule.name)) return;
-    const selectors = node.prelude.children.toArray().map((selector) => {
-      const written = csstree.generate(selector);
-      return written.startsWith("&") ? root + written.slice(1) : `${root} ${written}`;
-    });
-    node.prelude = csstree.parse(selectors.join(","), { context: "selectorList" }) as csstree.SelectorList;
-  });
-  return `${faces.join("\n")}@layer custom {\n${csstree.generate(tree)}\n}\n`;
+  const { css, refusals } = containCss(parsed(text), root);
+  return refusals.length > 0 ? "" : css;
 }
