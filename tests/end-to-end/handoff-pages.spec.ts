@@ -106,6 +106,49 @@ test("a list that the site changes is followed; more comes on a button; an order
   });
 });
 
+test("a site that puts its list back into its own order each time does not hang the page, and is told", async ({
+  page,
+  foreign,
+}) => {
+  // Like a script that keeps a list sorted by itself, or that draws it anew each time something in it changes.
+  const stubborn: [kind: string, told: RegExp, script: (list: Element) => void][] = [
+    [
+      "sorts",
+      /filtered and not sorted/,
+      (list) => {
+        const own = [...list.children];
+        new MutationObserver(() => {
+          if ([...list.children].some((item, at) => item !== own[at])) list.append(...own);
+        }).observe(list, { childList: true });
+      },
+    ],
+    [
+      "draws anew",
+      /stays as the page has it/,
+      (list) => {
+        const html = list.innerHTML;
+        const observer = new MutationObserver(() => {
+          observer.disconnect();
+          list.innerHTML = html;
+          observer.observe(list, { childList: true, subtree: true, attributes: true });
+        });
+        observer.observe(list, { childList: true, subtree: true, attributes: true });
+      },
+    ],
+  ];
+  for (const [, words, script] of stubborn) {
+    await foreign.open(page, "paged.html");
+    await ready(page);
+    await page.locator("[data-trellis-list]").evaluate(script);
+    await page.getByRole("combobox", { name: "Sort by" }).selectOption("price");
+    await expect.poll(async () => (await told(page, "trouble")).at(-1)?.message ?? "").toMatch(words);
+    // The page goes on, and counts as before.
+    await chooseOption(page, "light", "shade");
+    expect((await foundBy(page)).length).toBe(77);
+    await page.goto("about:blank");
+  }
+});
+
 test("what a page does wrong is told, and nothing is lost", async ({ page, foreign }) => {
   await foreign.open(page, "two-lists.html");
   await ready(page);
@@ -121,7 +164,8 @@ test("a part that is missing, cut off or of another version is named, and the fo
   page,
   foreign,
 }) => {
-  const cases: [part: RegExp, of: string, change: (bytes: Buffer) => { status: number; body?: Buffer }][] = [
+  type Case = [part: RegExp, of: string, change: (bytes: Buffer) => { status: number; body?: Buffer }];
+  const cases: Case[] = [
     [/trellis\.json$/, "manifest", () => ({ status: 404 })],
     [/shop\.\w+\.json$/, "shop", () => ({ status: 500 })],
     [/catalogue\.\w+\.bin$/, "catalogue", (bytes) => ({ status: 200, body: bytes.subarray(0, bytes.length / 2) })],
@@ -132,6 +176,17 @@ test("a part that is missing, cut off or of another version is named, and the fo
       "manifest",
       (bytes) => ({ status: 200, body: Buffer.from(bytes.toString().replace('"format": 1', '"format": 99')) }),
     ],
+    // Which host is asked, the page alone says.
+    ...["https://evil.example/shop.json", "//evil.example/s.json", "../../shop.json", "/shop.json"].map(
+      (name): Case => [
+        /trellis\.json$/,
+        "manifest",
+        (bytes) => ({
+          status: 200,
+          body: Buffer.from(bytes.toString().replace(/"shop": "[^"]*"/, `"shop": "${name}"`)),
+        }),
+      ],
+    ),
   ];
   for (const [part, of, change] of cases) {
     foreign.answerInstead((path) =>

@@ -91,7 +91,7 @@ export class HandoffFiles {
 
   /** The names of the current files. @throws HandoffFault */
   async #current(): Promise<Manifest["files"]> {
-    this.#manifest ??= this.#fetch("manifest", manifestName, readManifest);
+    this.#manifest ??= this.#fetch("manifest", manifestName, (response) => readManifest(response, this.at));
     return (await this.#manifest).files;
   }
 
@@ -136,9 +136,16 @@ export class HandoffFiles {
   }
 }
 
-async function readManifest(response: Response): Promise<Manifest> {
+/** The manifest of a handoff. It names files below its own place only: which host is asked, the page alone says. */
+async function readManifest(response: Response, at: URL): Promise<Manifest> {
   const manifest: Manifest = await response.json();
   if (manifest.format !== handoffFormat) throw new Error(otherVersion(manifest.format));
+  const place = new URL(".", at).href;
+  const outside = Object.values(manifest.files).find((name) => !new URL(name, at).href.startsWith(place));
+  if (outside !== undefined)
+    throw new Error(
+      `It names “${String(outside).slice(0, 200)}”, which is not below ${place}. Put the handoff’s own files there.`,
+    );
   return manifest;
 }
 

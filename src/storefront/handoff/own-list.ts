@@ -12,7 +12,16 @@ export interface Arranged {
   unknown: string[];
   /** Ids that more than one product of the list has. */
   twice: string[];
+  /** Whether the site undid each order at once, so that the list is only filtered now, or left alone altogether. */
+  contested: Contest;
 }
+
+/** How far a site and we disagree about a list: not at all, about its order, or about what is hidden. */
+export type Contest = "no" | "order" | "all";
+
+/** So many changes by the site within so many ms, each after one of ours, and it is not worth to go on. */
+const rounds = 30;
+const within = 2000;
 
 /** What a list is to show. */
 export interface Wanted {
@@ -30,12 +39,40 @@ export class OwnList {
   readonly element: Element;
   #places = new Map<Element, number>();
   #watch: MutationObserver;
+  #contest: Contest = "no";
+  /** When the site undid what we had done, lately. */
+  #undone: number[] = [];
+  /** The items as they stood after the last arrangement. */
+  #last: readonly Element[] = [];
 
   /** @param changed is called when the site changes the list by itself */
   constructor(element: Element, changed: () => void) {
     this.element = element;
-    this.#watch = new MutationObserver(changed);
+    this.#watch = new MutationObserver(() => {
+      this.#count();
+      changed();
+    });
     this.#observe();
+  }
+
+  /** A site that answers each arrangement with a change would go on for ever, and the page would hang. */
+  #count(): void {
+    if (!this.#isUndone()) return;
+    const now = performance.now();
+    this.#undone = [...this.#undone.filter((at) => now - at < within), now];
+    if (this.#undone.length < rounds) return;
+    this.#contest = this.#contest === "no" ? "order" : "all";
+    this.#undone = [];
+  }
+
+  /** Whether items stand in another order than we left them in, or most of them are gone. Items that were added are no contest. */
+  #isUndone(): boolean {
+    const last = new Set(this.#last);
+    const now = this.#items().flatMap(({ item }) => (last.has(item) ? [item] : []));
+    if (now.length < last.size / 2) return true;
+    const there = new Set(now);
+    const before = this.#last.filter((item) => there.has(item));
+    return now.some((item, at) => item !== before[at]);
   }
 
   arrange({ found, sorted, part, isKnown }: Wanted): Arranged {
@@ -51,18 +88,21 @@ export class OwnList {
     const shown = part ? fitting.slice(...part) : fitting;
     const seen = new Set(shown.map(({ item }) => item));
     const strangers = items.filter(({ id }) => !isKnown(id));
-    for (const { item, id } of items) setHidden(item, isKnown(id) && !seen.has(item));
+    if (this.#contest !== "all") for (const { item, id } of items) setHidden(item, isKnown(id) && !seen.has(item));
     // What is not found stands behind, so that the first of the list is the first that is seen.
     const rest = items.filter(({ item, id }) => isKnown(id) && !place.has(id) && !seen.has(item));
     const byPlace = (a: Marked, b: Marked) => own(a.item) - own(b.item);
-    this.#put(sorted ? [...fitting, ...strangers.sort(byPlace), ...rest.sort(byPlace)] : [...items].sort(byPlace));
-    this.#observe();
+    if (this.#contest === "no")
+      this.#put(sorted ? [...fitting, ...strangers.sort(byPlace), ...rest.sort(byPlace)] : [...items].sort(byPlace));
+    this.#last = this.#items().map(({ item }) => item);
+    if (this.#contest !== "all") this.#observe();
     const ids = items.map(({ id }) => id);
     const there = new Set(ids);
     return {
       shown: shown.map(({ id }) => id),
       missing: found.filter((id) => !there.has(id)).length,
       unknown: strangers.map(({ id }) => id),
+      contested: this.#contest,
       twice: [...new Set(ids.filter((id, at) => ids.indexOf(id) !== at))],
     };
   }

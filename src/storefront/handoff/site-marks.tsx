@@ -113,11 +113,19 @@ export class SiteMarks {
   }
 
   /** Says once what of the list the catalogue does not know, or what it has twice. */
-  #tellTrouble({ unknown, twice }: Arranged, { group }: OpenGroup): void {
+  #tellTrouble({ unknown, twice, contested }: Arranged, { group }: OpenGroup): void {
     const said = [
       ...(unknown.length > 0
         ? [
             `The catalogue does not know ${unknown.length} of the list's products (${some(unknown)}); they stay in sight.`,
+          ]
+        : []),
+      ...(contested === "order"
+        ? ["The page puts its list back into its own order each time, so products are filtered and not sorted."]
+        : []),
+      ...(contested === "all"
+        ? [
+            "The page undoes every change to its list, so the list stays as the page has it. Stop the page’s own script from changing it.",
           ]
         : []),
       ...(twice.length > 0 ? [`The list has ${some(twice)} more than once; all of them are shown.`] : []),
