@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from "node:fs";
+import { closeSync, fstatSync, openSync, readSync, statSync } from "node:fs";
 import { parseArgs } from "node:util";
 import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { type Field, isNumeric, knownRole } from "../core/catalogue/field.ts";
@@ -9,6 +9,7 @@ import { isCalled } from "../core/catalogue/shown-name.ts";
 import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { CatalogueIndex } from "../core/index/catalogue-index.ts";
 import type { Level } from "../core/index/option-schema.ts";
+import { limits, limitText } from "../core/limits/limits.ts";
 import { baseOf } from "../core/match/base.ts";
 import { liveCounts } from "../core/match/count.ts";
 import { Matcher } from "../core/match/matcher.ts";
@@ -133,12 +134,35 @@ function readArgs(args: string[]): { file: string; facets: string[]; picks: stri
 
 function readBytes(file: string): Uint8Array {
   try {
-    return readFileSync(file);
+    return readLimited(file);
   } catch (error) {
+    if (error instanceof UsageError) throw error;
     const code = (error as NodeJS.ErrnoException).code;
     throw new UsageError(
-      `${file} cannot be read: ${code === "ENOENT" ? "there is no such file" : (code ?? "unknown reason")}.`,
+      `${file} can’t be read: ${code === "ENOENT" ? "there is no such file" : (code ?? "unknown reason")}.`,
     );
+  }
+}
+
+/** A file, or as much of a stream as a catalogue can have. @throws UsageError for more */
+function readLimited(file: string): Uint8Array {
+  const handle = openSync(file, "r");
+  try {
+    const chunks: Buffer[] = [];
+    let size = 0;
+    for (;;) {
+      const chunk = Buffer.allocUnsafe(
+        Math.min(Math.max(fstatSync(handle).size + 1, 1024 * 1024), limits.upload.max + 1),
+      );
+      const read = readSync(handle, chunk);
+      if (read === 0) return Buffer.concat(chunks);
+      size += read;
+      if (size > limits.upload.max)
+        throw new UsageError(`${file} has more than ${limitText(limits.upload)}, the most that a catalogue can have.`);
+      chunks.push(chunk.subarray(0, read));
+    }
+  } finally {
+    closeSync(handle);
   }
 }
 

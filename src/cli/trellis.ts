@@ -1,5 +1,8 @@
 import { runTrellis } from "./run.ts";
 
+// Whoever reads the output may stop early, as `head` does: nothing is wrong then.
+process.stdout.on("error", (error: NodeJS.ErrnoException) => process.exit(error.code === "EPIPE" ? 0 : 2));
+
 const { status, out, err } = await runTrellis(process.argv.slice(2));
 process.stdout.write(out);
 process.stderr.write(err);

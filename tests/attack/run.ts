@@ -3,20 +3,27 @@ import type { Attack } from "./attack.ts";
 import { expressions } from "./expressions.ts";
 import { extraCss } from "./extra-css.ts";
 import { foreign } from "./foreign.ts";
+import { foreignPage } from "./foreign-page.ts";
 import { fullDisk } from "./full-disk.ts";
 import { inputs } from "./inputs.ts";
 import { importKills, savingKills } from "./kills.ts";
-import { locks } from "./locks.ts";
+import { locks, waitingSaves } from "./locks.ts";
 import { tabs } from "./scenes.ts";
 import { scripts } from "./scripts.ts";
+import { smallInputsAttack } from "./small-inputs.ts";
+import { userFiles } from "./user-files.ts";
 
 const all: readonly Attack[] = [
   inputs,
+  smallInputsAttack,
+  userFiles,
+  foreignPage,
   expressions,
   extraCss,
   foreign,
   scripts,
   locks,
+  waitingSaves,
   tabs,
   fullDisk,
   savingKills,

@@ -195,6 +195,6 @@ describe("trellis tally", () => {
     const wrong = typed("tally", "nowhere.csv");
     expect(wrong).toMatchObject({ status: 2, out: undefined });
     expect(wrong.lines).toHaveLength(1);
-    expect(wrong.lines[0]).toMatch(/nowhere.csv cannot be read/);
+    expect(wrong.lines[0]).toMatch(/nowhere.csv can’t be read/);
   });
 });

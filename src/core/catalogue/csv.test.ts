@@ -31,7 +31,8 @@ describe("delimited text", () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1 }), (rows) => {
         const { records } = readCsv(Papa.unparse([["one", "two"], ...rows], { quotes: true }));
-        expect(records.map(({ cells }) => cells)).toEqual(rows);
+        // Rows without any value say nothing of any product.
+        expect(records.map(({ cells }) => cells)).toEqual(rows.filter((row) => row.some((cell) => cell.trim() !== "")));
       }),
     );
   });

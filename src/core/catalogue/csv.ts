@@ -11,7 +11,7 @@ export interface CsvTable extends Table {
 }
 
 /**
- * Reads delimited text (RFC 4180; tab and semicolon are recognised). Blank lines are passed over.
+ * Reads delimited text (RFC 4180; tab and semicolon are recognised). Rows without any value are passed over.
  * @param progress is told the share read so far, from 0 to 1, every few thousand rows
  * @throws CatalogueError when there is no header or a quote is broken.
  */
@@ -42,7 +42,8 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
         parser.abort();
         return;
       }
-      if (cells.length === 1 && cells[0]?.trim() === "") return;
+      // Spreadsheets write empty rows as separators alone.
+      if (cells.every((cell) => cell.trim() === "")) return;
       if (!header) {
         header = cells.map((cell) => cell.trim());
         checkHeadings(header);

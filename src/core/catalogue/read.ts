@@ -11,7 +11,7 @@ import type { Reading } from "./reading-schema.ts";
 import { rowIds } from "./row-ids.ts";
 import { isCalled, shownName } from "./shown-name.ts";
 import { withTitles } from "./suggest-reading.ts";
-import type { Table } from "./table.ts";
+import type { Table, TableRecord } from "./table.ts";
 import { checkRowCount } from "./table-limits.ts";
 import { parseDay, parseNumber, splitCell } from "./values.ts";
 
@@ -64,28 +64,13 @@ export function buildCatalogue(
   const problems = [...table.problems];
   const idAt = roles.indexOf("product_id");
   const named = idAt < 0 && !numbered ? rowIds(table, reading) : { ids: [], by: idAt < 0 ? [] : [idAt] };
-  const order: string[] = [];
-  const rowsOf = new Map<string, Table["records"]>();
-  for (const [number, record] of table.records.entries()) {
-    const id = idAt < 0 ? (named.ids[number] ?? String(number + 1)) : (record.cells[idAt]?.trim() ?? "");
-    if (id === "") {
-      problems.push({
-        row: record.row,
-        column: table.header[idAt] ?? "",
-        message: "The product id is empty, so this row was left out. Give it the id of its product.",
-      });
-      continue;
-    }
-    const rows = rowsOf.get(id);
-    if (rows) rows.push(record);
-    else {
-      rowsOf.set(id, [record]);
-      order.push(id);
-    }
-  }
+  const { order, records, variantStart } = idAt < 0 ? eachAProduct(table, named.ids) : gathered(table, idAt, problems);
   if (order.length === 0) {
     throw new CatalogueError(
-      problems[0] ?? { row: 1, message: "There are no products below the header row. Bring a file with at least one." },
+      problems[0] ?? {
+        row: 1,
+        message: "There are no products below the header row. Choose a file with at least one.",
+      },
     );
   }
 
@@ -112,7 +97,6 @@ export function buildCatalogue(
       ...(titles ? { titles } : {}),
     };
   });
-  const records = order.flatMap((id) => rowsOf.get(id) ?? []);
   const columns: Catalogue["columns"] = new Map();
   kept.forEach((at, f) => {
     const field = fields[f];
@@ -129,13 +113,50 @@ export function buildCatalogue(
     }
     columns.set(field.key, builder.build());
   });
-  const variantStart = new Uint32Array(order.length + 1);
-  order.forEach((id, p) => {
-    variantStart[p + 1] = (variantStart[p] ?? 0) + (rowsOf.get(id)?.length ?? 0);
-  });
   problems.sort((a, b) => (a.row ?? 0) - (b.row ?? 0));
   const catalogue = completeCatalogue({ fields, columns, productIds: order, variantStart });
   return { catalogue, problems, by: named.by };
+}
+
+/** Rows by products: their ids, the rows of each beside one another, and where those of each begin. */
+interface Gathered {
+  order: string[];
+  records: TableRecord[];
+  variantStart: Uint32Array;
+}
+
+/** Each row as a product of its own. @param ids one a row, no two alike; their numbers where there are none */
+const eachAProduct = ({ records }: Table, ids: readonly string[]): Gathered => ({
+  order: records.map((_, row) => ids[row] ?? String(row + 1)),
+  records,
+  variantStart: Uint32Array.from({ length: records.length + 1 }, (_, row) => row),
+});
+
+/** Rows of one id as one product. @param problems gets the rows without an id, which are left out */
+function gathered({ header, records }: Table, idAt: number, problems: Problem[]): Gathered {
+  const rowsOf = new Map<string, TableRecord[]>();
+  for (const record of records) {
+    const id = record.cells[idAt]?.trim() ?? "";
+    if (id === "") {
+      problems.push({
+        row: record.row,
+        column: header[idAt] ?? "",
+        message: "The product id is empty, so this row was left out. Give it the id of its product.",
+      });
+      continue;
+    }
+    const rows = rowsOf.get(id);
+    if (rows) rows.push(record);
+    else rowsOf.set(id, [record]);
+  }
+  const order = [...rowsOf.keys()];
+  const variantStart = new Uint32Array(order.length + 1);
+  let start = 0;
+  order.forEach((id, p) => {
+    start += rowsOf.get(id)?.length ?? 0;
+    variantStart[p + 1] = start;
+  });
+  return { order, records: [...rowsOf.values()].flat(), variantStart };
 }
 
 const noNumber =

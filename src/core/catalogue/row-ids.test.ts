@@ -34,6 +34,11 @@ describe("rows without product ids", () => {
     expect(idsOf("a,b\n1,2\n1,3\n1,2\n")).toEqual({ ids: ["1 · 2", "1 · 3", "1 · 2 (2)"], by: [] });
   });
 
+  it("never share a name, even where one is called like another with a count", () => {
+    const { ids } = idsOf("title,price\nA,1\nA,1\nA (2),1\nA,1\nB,2\nC,3\nD,4\n");
+    expect(ids).toEqual(["A", "A (3)", "A (2)", "A (4)", "B", "C", "D"]);
+  });
+
   it("keep their names in a newer file, wherever they stand and whatever comes between", () => {
     const cell = fc.stringMatching(/^[a-z]{1,6}$/);
     fc.assert(

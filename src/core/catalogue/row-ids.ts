@@ -94,10 +94,15 @@ function twinsOf(names: readonly string[]): Set<number> {
 
 /** Names cut to a length that can be an address; rows that say the very same are counted. */
 function told(names: readonly string[]): string[] {
+  const shorts = names.map((name) =>
+    name.length > longest ? `${name.slice(0, longest)}… ${crc(name)}` : name || "empty",
+  );
+  // A row may be called like another with a count: that name is its own.
+  const own = new Set(shorts);
   const seen = new Map<string, number>();
-  return names.map((name) => {
-    const short = name.length > longest ? `${name.slice(0, longest)}… ${crc(name)}` : name || "empty";
-    const count = (seen.get(short) ?? 0) + 1;
+  return shorts.map((short) => {
+    let count = (seen.get(short) ?? 0) + 1;
+    while (count > 1 && own.has(`${short} (${count})`)) count++;
     seen.set(short, count);
     return count === 1 ? short : `${short} (${count})`;
   });

@@ -1,3 +1,4 @@
+import { Parser } from "htmlparser2";
 import sanitizeHtml from "sanitize-html";
 import { drawnElements } from "./svg-size.ts";
 
@@ -92,6 +93,30 @@ function calledIn(value: string): string[] {
   return names;
 }
 
+/** How deep groups of a picture may stand within each other. */
+const deepest = 100;
+
+/** Whether elements stand deeper within each other than anything that is drawn: cleaning them would take the square of it. */
+function isNestedDeeper(text: string, most: number): boolean {
+  let [depth, isDeeper] = [0, false];
+  const parser = new Parser(
+    {
+      onopentag() {
+        if (++depth <= most) return;
+        isDeeper = true;
+        parser.pause();
+      },
+      onclosetag() {
+        depth--;
+      },
+    },
+    { xmlMode: true },
+  );
+  // In pieces, since a parser that is paused still goes through what it was given.
+  for (let from = 0; from < text.length && !isDeeper; from += 4096) parser.write(text.slice(from, from + 4096));
+  return isDeeper;
+}
+
 /** Elements that a picture may draw, those that it uses again counted each time. */
 const mostDrawn = 20_000;
 
@@ -100,6 +125,7 @@ const mostDrawn = 20_000;
  * or one that draws more than a browser does in a moment.
  */
 export function cleanSvg(text: string): string | undefined {
+  if (isNestedDeeper(text, deepest)) return undefined;
   const cleaned = sanitizeHtml(text, {
     parser: { xmlMode: true },
     allowedTags: shapes,

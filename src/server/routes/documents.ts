@@ -17,7 +17,8 @@ import {
   versionOf,
 } from "../store/documents.ts";
 import { keptDays, orderDocuments, removeDocument, removedDocuments, restoreDocument } from "../store/removal.ts";
-import { bodyOf, check, limit, shopRefOf } from "./request.ts";
+import { inTurn } from "../store/write.ts";
+import { bodyOf, check, jsonOf, limit, shopRefOf, textOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
 export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
@@ -50,7 +51,8 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const kind = kindOf(c.req.param("kind"));
     const slug = c.req.param("slug");
     if (kind.many && (await versionOf(em, shop, kind, slug)) === 0) throw noDocument(kind.what, slug);
-    const { document, ...sent } = check(saving, await bodyOf(c.req.raw));
+    const text = await textOf(c.req.raw);
+    const { document, ...sent } = await inTurn(() => check(saving, jsonOf(text)));
     return c.json({ version: await save(em, shop, kind, slug, { ...sent, document }) });
   });
 

@@ -5,7 +5,7 @@ import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { keptSteps } from "../../core/document/patch.ts";
 import type { PanelSummary, SentHistory, Stored } from "../../core/wire/shop.ts";
 import { type Document, DocumentSchema, type Shop, StepSchema, type StoredStep } from "./entities.ts";
-import { write } from "./write.ts";
+import { inTurn, write } from "./write.ts";
 
 /** A shop that documents are of; its number is all that is needed. */
 export type ShopRef = Pick<Shop, "id">;
@@ -168,7 +168,7 @@ export const saveDocument = async <D extends object>(
   slug: string | undefined,
   { document, ...saved }: Saved,
 ): Promise<number | undefined> => {
-  const body = checkDocument(kind, document);
+  const body = await inTurn(() => checkDocument(kind, document));
   return write(em, (tx) => saveWithin(tx, shop, kind, slug, { ...saved, document: body }));
 };
 

@@ -15,6 +15,15 @@ export function catchUp(writes: number): void {
 /** Lets others in between two parts of a long write: the driver itself never waits. */
 export const breathe = (): Promise<void> => new Promise((done) => setImmediate(done));
 
+let lastTurn: Promise<unknown> = Promise.resolve();
+
+/** Does something that takes a few ms after all that were asked for earlier, and lets other requests in between. */
+export function inTurn<T>(task: () => T): Promise<T> {
+  const own = lastTurn.then(breathe).then(task);
+  lastTurn = own.catch(() => {});
+  return own;
+}
+
 /** How long a write waits for another program that holds the database, and how often it asks, in ms. */
 const patience = 5000;
 const between = 25;
@@ -32,10 +41,11 @@ export function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager) => P
   const connection = em.getConnection();
   const until = performance.now() + patience;
   const before = queues.get(connection) ?? Promise.resolve();
-  const own = before.then(
-    () => writeNow(em, task, until),
-    () => writeNow(em, task, until),
-  );
+  const own = before.then(async () => {
+    // The driver never waits by itself, so twenty writers would run as one long task.
+    await breathe();
+    return writeNow(em, task, until);
+  });
   queues.set(
     connection,
     own.catch(() => {}),
@@ -52,16 +62,14 @@ async function writeNow<T>(
   for (;;) {
     try {
       guard?.check();
-      const written = await em
-        .fork()
-        .transactional(task)
-        .finally(() => {
-          done++;
-        });
+      const written = await em.fork().transactional(task);
+      done++;
       // A commit into a file that is gone is lost.
       guard?.check();
       return written;
     } catch (error) {
+      // Without the lock nothing was begun, and all that was read before still holds.
+      if (!isBusy(error)) done++;
       if (isNoRoom(error))
         throw new Fault(
           507,
