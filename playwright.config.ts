@@ -10,6 +10,8 @@ export default defineConfig({
   outputDir: "reports/end-to-end",
   reporter: [["list"], ["json"]],
   workers: 2,
+  // Where nobody can look, a test that fails is tried once more, and named as flaky when it passes then.
+  retries: process.env.CI ? 1 : 0,
   timeout: 180_000,
   // A machine under load opens a page more slowly; what is waited for is the same.
   expect: { timeout: 30_000 },

@@ -49,6 +49,7 @@ sound = run("npx", ["playwright", "test"], { env: { ...process.env, PLAYWRIGHT_J
 const ended = readReport(ends);
 passed += (ended?.stats.expected ?? 0) + (ended?.stats.flaky ?? 0);
 failed += ended?.stats.unexpected ?? 0;
+for (const name of flakyIn(ended)) console.log(`Flaky, passed at its second try; mend it first: ${name}`);
 
 // A runner that broke down, or a lint or type error, has no test to count and still fails the run.
 if (!units || !ended || (!sound && failed === 0)) failed += 1;
@@ -58,6 +59,16 @@ process.exitCode = failed > 0 || !sound ? 1 : 0;
 /** @param {string} name */
 function section(name) {
   console.log(`\n== ${name}`);
+}
+
+/**
+ * Names of the end-to-end tests that passed at a second try only.
+ * @param {{ title?: string, file?: string, suites?: any[], specs?: { title: string, file: string, tests: { status: string }[] }[] } | undefined} suite
+ * @returns {string[]}
+ */
+function flakyIn(suite) {
+  const own = (suite?.specs ?? []).filter(({ tests }) => tests.some(({ status }) => status === "flaky"));
+  return [...own.map(({ file, title }) => `${file}: ${title}`), ...(suite?.suites ?? []).flatMap(flakyIn)];
 }
 
 /** @param {string} file */

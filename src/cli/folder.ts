@@ -3,6 +3,7 @@ import { join, relative, sep } from "node:path";
 import { readFolder } from "../core/folder/read-folder.ts";
 import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "../core/folder/shop-files.ts";
 import type { WholeShop } from "../core/folder/whole-shop.ts";
+import { limits, limitText } from "../core/limits/limits.ts";
 import { FolderRefused, type FolderWishes, writeOwnedFolder } from "../server/disk/owned-folder.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -25,7 +26,7 @@ export function readFiles(folder: string): ShopFiles {
         throw new FolderFault(
           ".",
           undefined,
-          `It holds more than ${mostFiles} files, or more than ${mostBytes / 1e6} MB.`,
+          `It has more than ${limitText(limits.folderFiles)} files, or more than ${limitText(limits.folderBytes)}.`,
         );
       files.set(relative(folder, path).split(sep).join("/"), readFileSync(handle));
     } finally {

@@ -2,12 +2,14 @@ import { readdirSync, readFileSync } from "node:fs";
 import { basename, dirname, join } from "node:path";
 import { describe, expect, it } from "vitest";
 import { displayTable } from "../../docs/display-table.ts";
+import { runningPage } from "../../docs/limit-table.ts";
 import { stylingPage } from "../../docs/look-table.ts";
 
 describe("pages of docs that are written from code", () => {
   it.each([
     ["displays", displayTable],
     ["styling", stylingPage],
+    ["running", runningPage],
   ])("%s says what the definitions say", (name, page) => {
     expect(readFileSync(`docs/${name}.md`, "utf8")).toBe(page());
   });

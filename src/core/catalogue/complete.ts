@@ -1,7 +1,7 @@
 import type { Catalogue, Column } from "./catalogue.ts";
 import { addDerived } from "./derive.ts";
 import { type Field, type FieldRole, isDerived, isWholeText } from "./field.ts";
-import { inferKind } from "./values.ts";
+import { inferKind, parseNumber } from "./values.ts";
 
 /** Fields whose values are numbers by definition; others are judged by what they hold. */
 export const mustBeNumber: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "rating", "reviews"]);
@@ -32,6 +32,8 @@ export function storedPart(catalogue: Catalogue): Catalogue {
 }
 
 function kindOf({ role, given }: Field, column: Column | undefined): Field["kind"] {
+  // Stock can be said in words alone.
+  if (role === "stock" && !column?.spellings.some((value) => !Number.isNaN(parseNumber(value)))) return "text";
   if (mustBeNumber.has(role)) return "number";
   if (given) return given;
   if (role === "category") return "path";

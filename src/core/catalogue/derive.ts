@@ -1,13 +1,11 @@
 import { type Catalogue, ColumnBuilder, fieldOf, firstValue, variantCount } from "./catalogue.ts";
 import { fieldKey, roleNames } from "./field.ts";
+import { availabilityOf } from "./stock-words.ts";
 import { parseNumber } from "./values.ts";
-
-export const inStock = "in stock";
-export const outOfStock = "out of stock";
 
 /**
  * Adds the computed fields to a catalogue that has the columns for them.
- * Availability: in stock when stock > 0; a variant with no stock figure states none.
+ * Availability: in stock when stock is above 0 or says so in words; a variant without a figure or a known word states none.
  * On sale: yes when list price > price; a variant without a list price is not on sale.
  */
 export function addDerived(catalogue: Catalogue): void {
@@ -20,8 +18,8 @@ export function addDerived(catalogue: Catalogue): void {
   if (stock && !fieldOf(catalogue, "availability")) {
     const builder = new ColumnBuilder();
     for (let v = 0; v < variantCount(catalogue); v++) {
-      const amount = read(stock.key, v);
-      builder.add(Number.isNaN(amount) ? [] : [amount > 0 ? inStock : outOfStock]);
+      const said = availabilityOf(firstValue(catalogue, stock.key, v) ?? "");
+      builder.add(said === undefined ? [] : [said]);
     }
     const key = fieldKey("availability", taken);
     catalogue.fields.push({ key, name: roleNames.availability, role: "availability", kind: "text" });

@@ -1,5 +1,6 @@
 import { type Catalogue, productCount, valuesOf } from "./catalogue.ts";
 import { type Field, isDerived, type KnownColumn, knownColumns } from "./field.ts";
+import { inStock, stockWord } from "./stock-words.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
 
 /** A node of JSON-LD. */
@@ -135,12 +136,11 @@ function putOffer(put: (heading: string, value: unknown) => void, offer: Node | 
   put("list_price", specifications.find(isList)?.price);
   const level = listOf(offer.inventoryLevel)[0];
   if (level !== undefined) put("stock", isNode(level) ? level.value : level);
-  // Without a figure, one piece stands for “there are some”.
-  else if (offer.availability !== undefined)
-    put(
-      "stock",
-      /(?:InStock|LimitedAvailability|OnlineOnly|InStoreOnly)$/.test(textOf(offer.availability)) ? "1" : "0",
-    );
+  else if (offer.availability !== undefined) {
+    const said = textOf(offer.availability);
+    // What is neither in stock nor sold out stays as it is said, and claims nothing.
+    put("stock", stockWord(said) ?? said.replace(/^(?:https?:\/\/)?schema\.org\//, ""));
+  }
 }
 
 function propertiesOf(catalogue: Catalogue, fields: readonly Field[], variant: number, currency: string): Node {
@@ -165,8 +165,11 @@ function propertiesOf(catalogue: Catalogue, fields: readonly Field[], variant: n
         price: value,
         priceCurrency: currency,
       };
-    else if (field.role === "stock") offer.inventoryLevel = { "@type": "QuantitativeValue", value };
-    else {
+    else if (field.role === "stock") {
+      const said = stockWord(String(value));
+      if (said) offer.availability = `https://schema.org/${said === inStock ? "InStock" : "OutOfStock"}`;
+      else offer.inventoryLevel = { "@type": "QuantitativeValue", value };
+    } else {
       const unit = field.unit ? { unitText: field.unit } : {};
       additional.push(...values.map((one) => ({ "@type": "PropertyValue", name: field.name, value: one, ...unit })));
     }

@@ -10,6 +10,7 @@ import { cellReader, plainReading } from "./reading.ts";
 import type { Reading } from "./reading-schema.ts";
 import { rowIds } from "./row-ids.ts";
 import { isCalled, shownName } from "./shown-name.ts";
+import { availabilityOf } from "./stock-words.ts";
 import { withTitles } from "./suggest-reading.ts";
 import type { Table, TableRecord } from "./table.ts";
 import { checkRowCount } from "./table-limits.ts";
@@ -161,6 +162,8 @@ function gathered({ header, records }: Table, idAt: number, problems: Problem[])
 
 const noNumber =
   "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
+const noStock =
+  "This is not a number or a known word of stock, so it says nothing of availability. Write a number, or “in stock” or “out of stock”.";
 const noDay =
   "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
 
@@ -170,7 +173,9 @@ function faultFinder({ role, given }: Field): ((cell: string) => string | undefi
   if (!number && given !== "date") return undefined;
   const parse = number ? parseNumber : parseDay;
   const message = number ? noNumber : noDay;
-  return (cell) => (splitCell(cell, false).some((value) => Number.isNaN(parse(value))) ? message : undefined);
+  const isKnown = (value: string) =>
+    !Number.isNaN(parse(value)) || (role === "stock" && availabilityOf(value) !== undefined);
+  return (cell) => (splitCell(cell, false).every(isKnown) ? undefined : role === "stock" ? noStock : message);
 }
 
 function checkHeader(header: readonly string[], roles: Reading[number]["as"][]): void {

@@ -7,6 +7,7 @@ import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
 import { isNumberWith, plainReading } from "./reading.ts";
 import type { ColumnReading, DateOrder, Reading, Separator } from "./reading-schema.ts";
+import { availabilityOf, stockWord } from "./stock-words.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";
 
@@ -40,6 +41,8 @@ const spoken = (words: (typeof headingWords)[string], names: readonly string[]):
 const looked = 400;
 /** A column is of days or numbers where this share of its cells are; the others are told. */
 const most = 0.9;
+/** A column whose heading speaks of stock is about it where this share of its cells is understood. */
+const fewestKnown = 0.5;
 
 /**
  * How a table's columns are best read: what they are by their headings, and by their first cells how
@@ -47,19 +50,35 @@ const most = 0.9;
  */
 export function suggestReading({ header, records }: Pick<Table, "header" | "records">): Reading {
   const sample = records.slice(0, looked);
-  const reading = suggestRoles(header).map(
+  const cellsAt = (at: number) => sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== "");
+  const reading = withStock(suggestRoles(header), header, cellsAt).map(
     (column, at): ColumnReading =>
       column.as === "skip"
         ? column
         : {
             ...column,
-            ...looksLike(
-              column,
-              sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== ""),
-            ),
+            ...looksLike(column, cellsAt(at)),
           },
   );
   return withTitles({ header, records }, reading);
+}
+
+/** Headings of columns that say in words whether something is there, in the languages that headings are known in. */
+const stockHeadings =
+  /^(?:availability|stock status|in stock|stock|verfügbarkeit|lagerstatus|disponibilité|état du stock|disponibilidad|estado de stock|disponibilità|beschikbaarheid|voorraadstatus)$/;
+
+/** The reading with a column of words of stock as the stock, where it has none: by its heading, or where it says nothing else. */
+function withStock(reading: Reading, header: readonly string[], cellsAt: (at: number) => string[]): Reading {
+  if (reading.some(({ as }) => as === "stock")) return reading;
+  const share = (at: number, fits: (cell: string) => unknown) => {
+    const cells = cellsAt(at);
+    return cells.length === 0 ? 0 : cells.filter(fits).length / cells.length;
+  };
+  const places = reading.flatMap(({ as }, at) => (as === "attribute" ? [at] : []));
+  const named = places.filter((at) => stockHeadings.test(identity((header[at] ?? "").replaceAll(/[_-]/g, " "))));
+  const found =
+    named.find((at) => share(at, availabilityOf) >= fewestKnown) ?? places.find((at) => share(at, stockWord) >= most);
+  return found === undefined ? reading : reading.map((column, at) => (at === found ? { as: "stock" } : column));
 }
 
 /** The reading with a column that gives the titles, where it has none: the one that names things best. */

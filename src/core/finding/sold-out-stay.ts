@@ -1,4 +1,4 @@
-import { outOfStock } from "../catalogue/derive.ts";
+import { outOfStock } from "../catalogue/stock-words.ts";
 import type { FindingKind } from "./finding.ts";
 
 /** Sold-out variants that shoppers cannot leave out. */

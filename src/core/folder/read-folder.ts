@@ -30,7 +30,7 @@ export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
   if (files.size > mostFiles) throw new FolderFault(".", undefined, `There are more than ${mostFiles} files.`);
   let bytes = 0;
   for (const one of files.values()) bytes += one.length;
-  if (bytes > mostBytes) throw new FolderFault(".", undefined, `It holds more than ${mostBytes / 1e6} MB.`);
+  if (bytes > mostBytes) throw new FolderFault(".", undefined, `It has more than ${limitText(limits.folderBytes)}.`);
   const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema, value));
   const one = <D extends object>(kind: DocumentKind<D>): D =>
     files.has(`${kind.name}.json`)

@@ -28,7 +28,7 @@ export const limits = {
   pathLevels: limit(50, "levels", "levels of a category path; deeper ones are part of the last"),
   conditions: limit(1000, "", "conditions in one question"),
   folderFiles: limit(20_000, "", "files of a shop folder"),
-  folderBytes: limit(1_000_000_000, "bytes", "a shop folder, unpacked"),
+  folderBytes: limit(1024 * MB, "bytes", "a shop folder, unpacked"),
   panels: limit(500, "", "panels of a shop folder, and as many looks"),
   pictures: limit(5000, "", "pictures of a shop folder"),
   message: limit(600, "characters", "what an error quotes of what was sent"),

@@ -13,7 +13,9 @@ export const cardVariant = exact({
   name: text(1000),
   price: amount(),
   was: amount(),
+  /** It is said to be out of stock, or to be in stock; neither where nothing is known. */
   soldOut: yes(),
+  inStock: yes(),
   /** It satisfies all that is chosen and what the page asks. */
   matches: yes(),
 });
@@ -33,7 +35,9 @@ export const cardSchema = exact({
   most: amount(),
   /** The list price of that variant, when it is higher. */
   was: amount(),
+  /** All of it is out of stock, or some of it is in stock; neither where nothing is known. */
   soldOut: yes(),
+  inStock: yes(),
   /** Place of the variant that is shown, when not all of the product's match. */
   variant: wholeIn(0, largest).optional(),
   /** Values by field key, of the fields that were asked for. */

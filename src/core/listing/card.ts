@@ -1,5 +1,6 @@
 import { fieldOf, firstValue, titleOf, valuesOf } from "../catalogue/catalogue.ts";
 import type { FieldRole } from "../catalogue/field.ts";
+import { inStock, outOfStock } from "../catalogue/stock-words.ts";
 import { parseNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { isSafePicture } from "../safe/safe-address.ts";
@@ -49,6 +50,7 @@ export function cardOf(
     ...ends(priced.flatMap(({ price }) => price ?? [])),
     was: cheapest?.was,
     soldOut: shown.every((one) => one.soldOut),
+    inStock: shown.some((one) => one.inStock),
     ...(found.length < all.length && lead ? { variant: lead.at } : {}),
     values: Object.fromEntries(
       fields.map((key) => [key, [...new Set(shown.flatMap(({ at }) => valuesOf(catalogue, key, first + at)))]]),
@@ -82,7 +84,8 @@ function variantOf(
     name: "",
     price,
     was: price !== undefined && list !== undefined && list > price ? list : undefined,
-    soldOut: read(index, "availability", variant) === "out of stock",
+    soldOut: read(index, "availability", variant) === outOfStock,
+    inStock: read(index, "availability", variant) === inStock,
     matches: matches(variant),
   };
 }

@@ -3,6 +3,7 @@ import { said } from "../document/json-schema.ts";
 import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
 import { mergeSchema } from "../index/option-schema.ts";
 import { searching } from "../index/search-schema.ts";
+import { limits, limitText } from "../limits/limits.ts";
 import { largest } from "../numbers/bounds.ts";
 import { partings } from "../numbers/parting.ts";
 import { rangeSchema } from "../numbers/range-schema.ts";
@@ -75,7 +76,11 @@ export const clause = listOf(condition, 200);
 /** What a listing page asks. */
 export const question = exact({
   /** What makes a product one of the page's: all of these hold, beside every choice. Empty for the whole catalogue. */
-  within: listOf(clause, 200),
+  within: listOf(clause, 200).test(
+    "conditions",
+    ({ path }) => `${path} has more than ${limitText(limits.conditions)} conditions`,
+    (clauses) => (clauses ?? []).reduce((sum, one) => sum + one.length, 0) <= limits.conditions.max,
+  ),
   facets: listOf(facet, 300),
   selection,
   /**

@@ -1,7 +1,7 @@
 import { Hono } from "hono";
 import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
-import { limits } from "../../core/limits/limits.ts";
+import { limits, quotable } from "../../core/limits/limits.ts";
 import { shopChange } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
@@ -80,7 +80,7 @@ export function asFault(error: Error): Fault {
   if (error instanceof Fault) return error;
   if (error instanceof CatalogueError) return new Fault(422, problemText(error.problem), { problem: error.problem });
   if (error instanceof InvalidDocument)
-    return new Fault(422, `This is not a valid ${error.what}: ${error.message}.`, { path: error.path });
+    return new Fault(422, `This is not a valid ${error.what}: ${quotable(error.message)}.`, { path: error.path });
   console.error(error);
   return new Fault(500, "Something went wrong on the server. Nothing was changed; try again.");
 }

@@ -33,7 +33,11 @@ export function CellView(props: Props) {
     case "price":
       return <Price card={card} state={state} falling={isFalling(state)} />;
     case "stock":
-      return <p class="zs-cell">{card.soldOut ? <span class="zs-sold">{say("soldOut")}</span> : say("inStock")}</p>;
+      return (
+        <p class="zs-cell">
+          {card.soldOut ? <span class="zs-sold">{say("soldOut")}</span> : card.inStock ? say("inStock") : null}
+        </p>
+      );
     case "variant":
       return <VariantChoice {...props} />;
     case "basket":

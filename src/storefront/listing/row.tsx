@@ -17,6 +17,7 @@ export function Row({ card, state }: { card: Card; state: ListingState }) {
         price: variant.price,
         was: variant.was,
         soldOut: variant.soldOut,
+        inStock: variant.inStock,
         from: false,
         most: undefined,
         variant: variant.at,

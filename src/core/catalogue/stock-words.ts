@@ -1,0 +1,54 @@
+import { identity } from "./identity.ts";
+import { parseNumber } from "./values.ts";
+import { noWords, yesWords } from "./yes-no.ts";
+
+export const inStock = "in stock";
+export const outOfStock = "out of stock";
+export type Availability = typeof inStock | typeof outOfStock;
+
+/**
+ * What stock columns say in words, by identity without spaces, dashes and underscores. Whatever is not here says
+ * nothing: a pre-order or a back-order is neither in stock nor sold out.
+ * Source of the English compounds: schema.org, ItemAvailability; the others: common practice, no source.
+ */
+const there = [
+  ...["instock", "available", "availablenow", "onhand", "readytoship", "limitedavailability", "onlineonly", "lowstock"],
+  ...["auflager", "vorrätig", "verfügbar", "lieferbar", "sofortlieferbar", "lagernd", "sofortverfügbar"],
+  ...["enstock", "disponible", "endisponibilité"],
+  ...["enexistencia", "enexistencias", "hayexistencias", "haystock"],
+  ...["disponibile", "inmagazzino", "disponibilesubito"],
+  ...["opvoorraad", "voorradig", "leverbaar", "beschikbaar", "directleverbaar"],
+];
+const gone = [
+  ...["outofstock", "soldout", "unavailable", "notavailable", "notinstock", "nostock", "discontinued", "outstock"],
+  ...["nichtauflager", "nichtvorrätig", "nichtverfügbar", "nichtlieferbar", "ausverkauft", "vergriffen"],
+  ...["épuisé", "enrupture", "enrupturedestock", "rupturedestock", "indisponible", "nondisponible", "horsstock"],
+  ...["agotado", "sinexistencias", "sinstock", "nodisponible", "agotada"],
+  ...["esaurito", "esaurita", "nondisponibile", "nonmagazzino", "terminato"],
+  ...["nietopvoorraad", "uitverkocht", "nietbeschikbaar", "nietleverbaar", "nietvoorradig"],
+];
+const words: ReadonlyMap<string, Availability> = new Map([
+  ...there.map((word) => [word, inStock] as const),
+  ...gone.map((word) => [word, outOfStock] as const),
+]);
+const ambiguous: ReadonlyMap<string, Availability> = new Map([
+  ...yesWords.map((word) => [word, inStock] as const),
+  ...noWords.map((word) => [word, outOfStock] as const),
+]);
+const longest = 60;
+
+/** What a text says of stock by a word of its own; undefined for a number, for yes and no, and for any other text. */
+export function stockWord(text: string): Availability | undefined {
+  if (text.length > longest) return undefined;
+  const plain = identity(text)
+    .replace(/^(?:https?:\/\/)?schema\.org\//, "")
+    .replace(/[\s_.-]/g, "");
+  return words.get(plain);
+}
+
+/** What a cell of a stock column says: a number above 0, a known word, or yes or no; undefined where it says nothing that is known. */
+export function availabilityOf(text: string): Availability | undefined {
+  const amount = parseNumber(text);
+  if (!Number.isNaN(amount)) return amount > 0 ? inStock : outOfStock;
+  return stockWord(text) ?? ambiguous.get(identity(text));
+}
