@@ -1,6 +1,5 @@
 import { isPlain } from "../document/is-plain.ts";
-import { limits } from "../limits/limits.ts";
-import type { Catalogue, Column } from "./catalogue.ts";
+import { type Catalogue, type Column, maxVariants } from "./catalogue.ts";
 import { completeCatalogue, storedPart } from "./complete.ts";
 import { crc32 } from "./crc32.ts";
 import type { Field } from "./field.ts";
@@ -114,7 +113,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   };
   const variantStart = sums(take(header.productIds.length, header.variantsWidth));
   const variants = variantStart[header.productIds.length];
-  if (variants !== header.variants || variants > limits.rows.max || header.columns.length !== header.fields.length)
+  if (variants !== header.variants || variants > maxVariants || header.columns.length !== header.fields.length)
     throw new BinaryError("The catalogue does not fit together.");
   const columns = new Map<string, Column>();
   for (const { key, spellings, codes: count, codeWidth, countWidth } of header.columns) {

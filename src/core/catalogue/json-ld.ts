@@ -1,6 +1,7 @@
+import { inStock } from "./availability.ts";
 import { type Catalogue, productCount, valuesOf } from "./catalogue.ts";
 import { type Field, isDerived, type KnownColumn, knownColumns } from "./field.ts";
-import { inStock, stockWord } from "./stock-words.ts";
+import { stockWord } from "./stock-words.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
 
 /** A node of JSON-LD. */

@@ -1,10 +1,7 @@
+import { type Availability, inStock, outOfStock } from "./availability.ts";
 import { identity } from "./identity.ts";
 import { parseNumber } from "./values.ts";
 import { noWords, yesWords } from "./yes-no.ts";
-
-export const inStock = "in stock";
-export const outOfStock = "out of stock";
-export type Availability = typeof inStock | typeof outOfStock;
 
 /**
  * What stock columns say in words, by identity without spaces, dashes and underscores. Whatever is not here says

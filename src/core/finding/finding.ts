@@ -35,6 +35,8 @@ export interface LookedAt {
   row: FacetRow;
   title: string;
   found: FacetAnswer | undefined;
+  /** Products of the page that some offered option finds. */
+  reach: number;
 }
 
 /** What findings are found in. */

@@ -75,7 +75,7 @@ describe("findings", () => {
 
   it("of 21 products 9 are reached when 12 state nothing", async () => {
     expect(await mended(twentyOne, panelOf(newFacet("s", "size", "tiles", "any")), "low-reach")).toBe(
-      "size reaches 9 of 21 products; 12 do not state it and vanish with any choice.",
+      "Only 9 of 21 products have a value for size; the other 12 disappear once it is used.",
     );
   });
 

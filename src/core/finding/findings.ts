@@ -18,6 +18,7 @@ import { noValues } from "./no-values.ts";
 import { oneBar } from "./one-bar.ts";
 import { placeholderText } from "./placeholder-text.ts";
 import { rawLabels } from "./raw-labels.ts";
+import { reachesOf } from "./reach.ts";
 import { sameQuestion } from "./same-question.ts";
 import { sameTitles } from "./same-titles.ts";
 import { soldOutStay } from "./sold-out-stay.ts";
@@ -77,11 +78,13 @@ export async function findFindings(
   { measures = {}, within = [], look }: Known = {},
 ): Promise<Finding[]> {
   const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), selection, within));
+  const reaches = await reachesOf(facts, panel, answer, within);
   const facets = await Promise.all(
     facetRows(panel).map(async (row) => ({
       row,
       title: row.label || ((await facts.profile(row.field))?.field.name ?? row.field),
       found: answer.facets[row.field],
+      reach: reaches.get(row.id) ?? 0,
     })),
   );
   const context = { panel, facts, selection, answer, facets, measures, look };

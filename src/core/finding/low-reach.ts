@@ -3,16 +3,21 @@ import { inEachFacet } from "./finding.ts";
 /** Share of the products below which a facet's reach is worth a word. */
 export const leastReach = 0.6;
 
-/** A facet that many products of the page do not state, so that they vanish with any choice. */
+/** A facet whose options find few of the page's products, so that the others disappear with any choice. */
 export const lowReach = inEachFacet({
   name: "low-reach",
   level: "warning",
-  find({ row, title, found }, { answer: { outOf } }) {
-    if (!found || found.reach === 0 || found.reach >= outOf * leastReach) return undefined;
+  find({ row, title, found, reach }, { answer: { outOf } }) {
+    if (!found || found.reach === 0 || reach >= outOf * leastReach) return undefined;
+    if (reach === found.reach)
+      return {
+        row: row.id,
+        silentField: row.field,
+        words: `Only ${reach} of ${outOf} products have a value for ${title}; the other ${outOf - reach} disappear once it is used.`,
+      };
     return {
       row: row.id,
-      silentField: row.field,
-      words: `${title} reaches ${found.reach} of ${outOf} products; ${outOf - found.reach} do not state it and vanish with any choice.`,
+      words: `The options that ${title} offers find only ${reach} of ${outOf} products; ${found.reach} have a value for it. The other ${outOf - reach} disappear once it is used.`,
     };
   },
 });

@@ -4,10 +4,12 @@ import { inEachFacet } from "./finding.ts";
 export const noValues = inEachFacet({
   name: "no-values",
   level: "error",
-  find({ row, title, found }) {
-    if (found && found.reach > 0) return undefined;
+  find({ row, title, found, reach }) {
+    if (found && reach > 0) return undefined;
     const remedy = { words: "Remove it", step: { do: "remove", row: row.id } } as const;
     if (!found) return { row: row.id, words: `${title}: the catalogue has no such field, so nothing appears.`, remedy };
+    if (found.reach > 0)
+      return { row: row.id, words: `${title} offers no option that a product has, so nothing appears.` };
     return {
       row: row.id,
       silentField: row.field,

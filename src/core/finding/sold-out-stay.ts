@@ -1,4 +1,4 @@
-import { outOfStock } from "../catalogue/stock-words.ts";
+import { outOfStock } from "../catalogue/availability.ts";
 import type { FindingKind } from "./finding.ts";
 
 /** Sold-out variants that shoppers cannot leave out. */

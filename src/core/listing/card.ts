@@ -1,6 +1,6 @@
+import { inStock, outOfStock } from "../catalogue/availability.ts";
 import { fieldOf, firstValue, titleOf, valuesOf } from "../catalogue/catalogue.ts";
 import type { FieldRole } from "../catalogue/field.ts";
-import { inStock, outOfStock } from "../catalogue/stock-words.ts";
 import { parseNumber } from "../catalogue/values.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { isSafePicture } from "../safe/safe-address.ts";
@@ -79,13 +79,14 @@ function variantOf(
     return Number.isNaN(value) ? undefined : value;
   };
   const [price, list] = [number("price"), number("list_price")];
+  const said = read(index, "availability", variant);
   return {
     at: variant - first,
     name: "",
     price,
     was: price !== undefined && list !== undefined && list > price ? list : undefined,
-    soldOut: read(index, "availability", variant) === outOfStock,
-    inStock: read(index, "availability", variant) === inStock,
+    soldOut: said === outOfStock,
+    inStock: said === inStock,
     matches: matches(variant),
   };
 }

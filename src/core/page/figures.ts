@@ -1,8 +1,10 @@
 import type { Facts } from "../facts/facts.ts";
 import type { PageFinding } from "../finding/page/page-finding.ts";
 import { findPageFindings } from "../finding/page/page-findings.ts";
+import { reachesOf } from "../finding/reach.ts";
 import { countsOf } from "../match/engine.ts";
 import type { Facet } from "../match/question.ts";
+import { offeredOptions, shownOn } from "../panel/offered.ts";
 import { isShown } from "../panel/options.ts";
 import { engineFacets, facetRows, rulesOf } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
@@ -52,21 +54,29 @@ export async function pageFigures(
   const here = new Map([...panels].filter(([slug]) => standing.includes(slug)));
   const asked = facetsOf([...here.values()]);
   const answer = await facts.ask(countsOf(asked, undefined, page.within));
+  const reaches = new Map(
+    await Promise.all(
+      [...here].map(
+        async ([panel, document]) => [panel, await reachesOf(facts, document, answer, page.within)] as const,
+      ),
+    ),
+  );
   const facets = [...here].flatMap(([panel, document]) =>
     facetRows(document).map((row): FacetHere => {
       const found = answer.facets[row.field];
       const rules = rulesOf(row);
-      const shown = (found?.options ?? []).map(({ id }, o) => ({ id, count: found?.counts.steady[o] ?? 0 }));
-      const offered = shown.filter(({ id }) => isShown(rules, id));
-      const options = offered.filter(({ count }) => count > 0).length;
+      const options = found ? offeredOptions(row, shownOn(row, "wide"), found).length : 0;
+      const elsewhere = (found?.options ?? []).filter(
+        ({ id }, o) => isShown(rules, id) && (found?.counts.steady[o] ?? 0) === 0,
+      );
       return {
         panel,
         row: row.id,
         field: row.field,
         title: row.label || (found?.field.name ?? row.field),
         options: found?.range ? undefined : options,
-        left: offered.length - options,
-        reach: found?.reach ?? 0,
+        left: elsewhere.length,
+        reach: reaches.get(panel)?.get(row.id) ?? 0,
       };
     }),
   );
@@ -86,6 +96,6 @@ export async function pageFigures(
   return { address, kind: page.kind, name: page.name, products: answer.outOf, panels: standing, facets, findings };
 }
 
-/** The facets of several panels, a field once; ranges are not counted, since nothing here is told of them. */
+/** The facets of several panels, a field once. */
 const facetsOf = (panels: readonly PanelDocument[]): Facet[] =>
-  engineFacets({ rows: panels.flatMap(({ rows }) => rows) }, "wide").map(({ ranges: _ranges, ...facet }) => facet);
+  engineFacets({ rows: panels.flatMap(({ rows }) => rows) }, "wide");

@@ -4,7 +4,7 @@ import type { Operator } from "../display/hands.ts";
 import type { Choice } from "../match/question.ts";
 import { choiceOf, emptySelection, toggle } from "../match/selection.ts";
 import type { Range } from "../numbers/range-schema.ts";
-import { isShown, labelOf } from "../panel/options.ts";
+import { labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
 import { shownAtOnce } from "./heights.ts";
 import type { SceneFacet } from "./scene.ts";
@@ -52,9 +52,10 @@ function optionAnswer(stands: Stands, stand: Stand, one: SceneFacet, thing: Thin
   if (own.length === 0) return undefined;
   const rules = rulesOf(row);
   const counts = stand.look.counts(facet);
+  const here = stands.offeredBy(one);
   const offered = own.flatMap((place) => {
     const option = stands.optionAt(facet, place);
-    return option && isShown(rules, option.id) ? [{ place, option, left: counts[place] ?? 0 }] : [];
+    return option && here.has(place) ? [{ place, option, left: counts[place] ?? 0 }] : [];
   });
   // A tree is gone down as far as it is known; its deepest level narrows most.
   const best = offered.sort((a, b) => a.left - b.left || a.place - b.place).find(({ left }) => left > 0) ?? offered[0];
@@ -81,15 +82,9 @@ function optionAnswer(stands: Stands, stand: Stand, one: SceneFacet, thing: Thin
   };
 }
 
-/** The places of the options that a facet offers, in the order in which they are read: by count, or as they are named. */
-function readingOrder(stands: Stands, { facet, row, settings }: SceneFacet, counts: ArrayLike<number>): number[] {
-  const rules = rulesOf(row);
-  const { options } = stands.index.options(facet.field, facet.mode === "tree", facet.merges);
-  const places = options.flatMap(({ id }, place) => (isShown(rules, id) && (counts[place] ?? 0) > 0 ? [place] : []));
-  if (settings.order === "count") return places.sort((a, b) => (counts[b] ?? 0) - (counts[a] ?? 0) || a - b);
-  const label = (place: number) => options[place]?.label ?? "";
-  return places.sort((a, b) => (label(a) < label(b) ? -1 : label(a) > label(b) ? 1 : a - b));
-}
+/** The places of the options that a shopper reads, in their order; options without products are left out where the facet hides them. */
+const readingOrder = (stands: Stands, one: SceneFacet, counts: ArrayLike<number>): number[] =>
+  [...stands.offeredBy(one)].filter((place) => one.settings.deadEnd !== "drop" || (counts[place] ?? 0) > 0);
 
 function rangeAnswer(
   stands: Stands,

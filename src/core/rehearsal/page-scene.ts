@@ -5,8 +5,8 @@ import { countsOf } from "../match/engine.ts";
 import type { Clause } from "../match/question.ts";
 import type { PagesDocument } from "../page/pages-schema.ts";
 import { shownPage } from "../page/shown-page.ts";
-import { isShown } from "../panel/options.ts";
-import { engineFacets, rulesOf } from "../panel/panel.ts";
+import { offeredOptions, shownOn } from "../panel/offered.ts";
+import { engineFacets } from "../panel/panel.ts";
 import type { FacetRow, NamedValue, PanelDocument, Row } from "../panel/panel-schema.ts";
 import { type Scene, sceneOf } from "./scene.ts";
 
@@ -45,10 +45,12 @@ export function offeredBy(
   const { facets } = facts.ask(countsOf(engineFacets({ rows: [...rows] }, band), undefined, within));
   return (row) => {
     const answer = Object.hasOwn(facets, row.field) ? facets[row.field] : undefined;
-    const rules = rulesOf(row);
-    return (answer?.options ?? [])
-      .map(({ id, label }, o) => ({ id, label, products: answer?.counts.steady[o] ?? 0 }))
-      .filter(({ id, products }) => isShown(rules, id) && products > 0)
+    if (!answer) return [];
+    return offeredOptions(row, shownOn(row, band), answer)
+      .flatMap((o) => {
+        const option = answer.options[o];
+        return option ? { ...option, products: answer.counts.steady[o] ?? 0 } : [];
+      })
       .sort((a, b) => b.products - a.products);
   };
 }

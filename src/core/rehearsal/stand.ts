@@ -4,7 +4,8 @@ import type { LocalEngine, Look } from "../match/local-engine.ts";
 import type { Facet, Selection } from "../match/question.ts";
 import { emptySelection } from "../match/selection.ts";
 import type { Range } from "../numbers/range-schema.ts";
-import type { Scene } from "./scene.ts";
+import { offeredOptions } from "../panel/offered.ts";
+import type { Scene, SceneFacet } from "./scene.ts";
 import type { Thing } from "./shopper.ts";
 
 /** Selections whose counts are kept: many shoppers begin in the same way. */
@@ -25,6 +26,7 @@ export class Stands {
   #engine: LocalEngine;
   #first: number;
   #kept = new Map<string, Stand>();
+  #offered = new Map<string, ReadonlySet<number>>();
 
   /** @param first how many products are looked at */
   constructor(engine: LocalEngine, scene: Scene, first: number) {
@@ -61,6 +63,19 @@ export class Stands {
     const { codes, starts } = forward;
     const [from, to] = starts ? [starts[record] ?? 0, starts[record + 1] ?? 0] : [record, record + 1];
     return [...codes.subarray(from, to)].filter((option) => option < options.length);
+  }
+
+  /** The places of the options that a facet offers on the page, in the order in which they are shown. */
+  offeredBy({ panel, row, facet, display, settings }: SceneFacet): ReadonlySet<number> {
+    return kept(
+      this.#offered,
+      `${panel} ${row.id}`,
+      () => {
+        const { options, counts } = this.#engine.page(this.scene.within).steady(facet);
+        return new Set(offeredOptions(row, { display, settings }, { options, counts: { steady: counts } }));
+      },
+      mostKept,
+    );
   }
 
   optionAt(facet: Facet, option: number): { id: string; label: string } | undefined {

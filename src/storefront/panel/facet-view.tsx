@@ -120,7 +120,9 @@ function displayProps(
     settings,
     label: rowLabel(row, state.language) || field.name,
     id: `${state.id}-${row.id}`,
-    options: answer.range ? [] : optionViews(state, row, settings, answer),
+    options: answer.range
+      ? []
+      : optionViews(state, row, { display: resolve(row.display, state.band), settings }, answer),
     choice: choiceOf(state.selection, row.field),
     range: answer.range,
     ranges: answer.range ? rangeViews(state, row, settings, answer, format) : [],

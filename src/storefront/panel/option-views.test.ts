@@ -17,7 +17,9 @@ describe("options as they are drawn", () => {
     const panel = { ...demoPanel, rows: demoPanel.rows.map((one) => (one.id === row.id ? row : one)) };
     const state = stateFor(panel, selection);
     const answer = state.answer.facets.light;
-    return answer ? optionViews(state, row, settingsOn(row.settings, "wide"), answer) : [];
+    return answer
+      ? optionViews(state, row, { display: "check-boxes", settings: settingsOn(row.settings, "wide") }, answer)
+      : [];
   };
   const pots = chosen("category", "pots");
 

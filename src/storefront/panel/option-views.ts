@@ -2,8 +2,8 @@ import type { FacetAnswer } from "../../core/match/answer.ts";
 import { choiceOf, optionsOf, rangeOf } from "../../core/match/selection.ts";
 import { isSameRange } from "../../core/numbers/range.ts";
 import type { Range } from "../../core/numbers/range-schema.ts";
-import { orderOptions } from "../../core/panel/option-order.ts";
-import { isShown, labelOf } from "../../core/panel/options.ts";
+import { offeredOptions } from "../../core/panel/offered.ts";
+import { labelOf } from "../../core/panel/options.ts";
 import { rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import type { FacetSettings } from "../../core/setting/settings.ts";
@@ -21,24 +21,25 @@ type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say">;
 export function optionViews(
   state: Shown,
   row: FacetRow,
-  settings: FacetSettings,
+  { display, settings }: { display: string; settings: FacetSettings },
   { options, counts }: FacetAnswer,
 ): OptionView[] {
   const chosen = new Set(optionsOf(choiceOf(state.selection, row.field)));
   const book = Object.hasOwn(state.swatches, row.field) ? state.swatches[row.field] : undefined;
   const rules = rulesOf(row);
-  const named = options.map((option) => ({ id: option.id, label: labelOf(rules, option, state.language) }));
-  return orderOptions(named, counts.steady, settings.order, rules.byHand, state.language).flatMap((o) => {
-    const option = named[o];
-    if (!option || (!isShown(rules, option.id) && !chosen.has(option.id))) return [];
-    const { id, label } = option;
+  const offered = offeredOptions(row, { display, settings }, { options, counts }, state.language);
+  const known = new Set(offered);
+  // What is chosen by an address is shown though the panel does not offer it, so that it can be taken back.
+  const others = options.flatMap(({ id }, o) => (chosen.has(id) && !known.has(o) ? [o] : []));
+  return [...offered, ...others].flatMap((o) => {
+    const option = options[o];
+    if (!option) return [];
+    const { id } = option;
     const dead = counts.live[o] === 0 && !chosen.has(id);
-    // A page offers what its own products state, and no more.
-    const elsewhere = counts.steady[o] === 0 && !chosen.has(id);
-    if (elsewhere || (dead && settings.deadEnd === "drop")) return [];
+    if (dead && settings.deadEnd === "drop") return [];
     return {
       id,
-      label,
+      label: labelOf(rules, option, state.language),
       count: settings.counting === "none" ? undefined : counts[settings.counting][o],
       chosen: chosen.has(id),
       faded: dead && settings.deadEnd === "fade",

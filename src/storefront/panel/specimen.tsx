@@ -84,7 +84,10 @@ function withFew(row: FacetRow, name: DisplayName, ways: SpecimenWays): FacetRow
   const state = panelState(row, "rest", ways);
   const answer = state.answer.facets[row.field];
   if (!answer) return row;
-  const shown = optionViews(state, row, settingsOn(row.settings, ways.band), answer).slice(0, specimenOptions(name));
+  const shown = optionViews(state, row, { display: name, settings: settingsOn(row.settings, ways.band) }, answer).slice(
+    0,
+    specimenOptions(name),
+  );
   const picked = shown.map(({ id, label: text }) => ({ id, label: text, products: 1 }));
   return { ...row, options: { show: "only", picked, labels: {}, merges: [], byHand: [] } };
 }

@@ -3,6 +3,7 @@ import { createStore, type StoreApi, useStore } from "zustand";
 import type { Band } from "../../core/band/band.ts";
 import { firstScreens, type Screen } from "../../core/band/first-screen.ts";
 import type { PageMeasure } from "../../core/finding/measure.ts";
+import type { Reaches } from "../../core/finding/reach.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
@@ -26,6 +27,8 @@ export interface Session {
   shown: StagePage | undefined;
   /** The answer of that page's products to the panel's facets, with what is chosen. */
   answer: Answer | undefined;
+  /** What each facet's offered options find of that page, by row. */
+  reaches: Reaches;
   /** Which of the two frames are shown, and how large. */
   frames: "both" | "wide" | "phone";
   zoom: Zoom;
@@ -87,6 +90,7 @@ export const createSession = (address: string, kept: Partial<Kept> = {}): Sessio
     address,
     shown: undefined,
     answer: undefined,
+    reaches: new Map(),
     frames: "both",
     zoom: "read",
     folded: false,

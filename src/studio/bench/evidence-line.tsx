@@ -28,6 +28,7 @@ export function EvidenceLine() {
   const look = useDrawnIn();
   const shifts = useSession((state) => state.shifts);
   const answer = useSession((state) => state.answer);
+  const reaches = useSession((state) => state.reaches);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
   // Named by what it is made of, which is the same object as long as it says the same.
   const known = useMemo(() => ({ measures, within, look }), [measures, within, look]);
@@ -35,7 +36,7 @@ export function EvidenceLine() {
   const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];
   if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
-  const lines = linesOf(panel, answer);
+  const lines = linesOf(panel, answer, reaches);
   const least = lines.reduce((low, { reach }) => Math.min(low, reach), outOf);
   const nowhere = lines.reduce((sum, { dead }) => sum + dead, 0);
   const options = lines.reduce((sum, one) => sum + one.options, 0);

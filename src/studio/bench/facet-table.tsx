@@ -1,6 +1,7 @@
+import type { Reaches } from "../../core/finding/reach.ts";
 import type { Answer } from "../../core/match/answer.ts";
-import { isShown } from "../../core/panel/options.ts";
-import { facetRows, rulesOf } from "../../core/panel/panel.ts";
+import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
+import { facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { Explained } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
@@ -16,24 +17,18 @@ export interface Line {
 }
 
 /** A line for each facet of a panel that the catalogue has. */
-export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer): Line[] {
+export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer, reaches: Reaches): Line[] {
   return facetRows(panel).flatMap((row): Line[] => {
     const found = facets[row.field];
     if (!found) return [];
-    const rules = rulesOf(row);
-    const shown = found.range
-      ? []
-      : found.options
-          .map(({ id }, o) => ({ id, live: found.counts.live[o], steady: found.counts.steady[o] }))
-          // What no product of the page states is not offered there.
-          .filter(({ id, steady }) => isShown(rules, id) && steady !== 0);
+    const offered = found.range ? [] : offeredOptions(row, shownOn(row, "wide"), found);
     return [
       {
         id: row.id,
         title: row.label || found.field.name,
-        reach: found.reach,
-        options: shown.length,
-        dead: shown.filter(({ live }) => live === 0).length,
+        reach: reaches.get(row.id) ?? 0,
+        options: offered.length,
+        dead: offered.filter((o) => found.counts.live[o] === 0).length,
       },
     ];
   });

@@ -5,6 +5,7 @@ import { memo } from "react";
 import { bands } from "../../core/band/band.ts";
 import type { FacetAnswer } from "../../core/match/answer.ts";
 import { setLabel } from "../../core/panel/edit.ts";
+import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
@@ -143,9 +144,9 @@ function FacetLine({
   row: Extract<Row, { kind: "facet" }>;
   profile: Parameters<typeof Reach>[0]["profile"] | undefined;
 }) {
-  const reach = useSession(({ answer }) => answer?.facets[row.field]?.reach);
+  const reach = useSession(({ answer, reaches }) => (answer?.facets[row.field] ? reaches.get(row.id) : undefined));
   const outOf = useSession(({ answer }) => answer?.outOf);
-  const options = useSession(({ answer }) => offeredIn(answer?.facets[row.field]));
+  const options = useSession(({ answer }) => offeredIn(row, answer?.facets[row.field]));
   const min = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.min);
   const max = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.max);
   if (!profile) return <span className="text-[13px] text-error">no such field in the catalogue</span>;
@@ -155,12 +156,12 @@ function FacetLine({
     ...(options === undefined ? {} : { options }),
     ...(min === undefined || max === undefined ? {} : { min, max }),
   };
-  return <Reach profile={here} mode={row.mode} />;
+  return <Reach profile={here} mode={row.mode} words="can be found by what this facet offers on this page" />;
 }
 
 /** How many options a facet offers on the page; undefined for a range. */
-const offeredIn = (found: FacetAnswer | undefined): number | undefined =>
-  found && !found.range ? Array.from(found.counts.steady).filter((count) => count > 0).length : undefined;
+const offeredIn = (row: FacetRow, found: FacetAnswer | undefined): number | undefined =>
+  found && !found.range ? offeredOptions(row, shownOn(row, "wide"), found).length : undefined;
 
 /** How much of a facet differs from its panel’s look. */
 const apartOf = ({ style, look }: FacetRow): number => (style ? 1 : 0) + Object.keys(look ?? {}).length;

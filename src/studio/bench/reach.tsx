@@ -5,8 +5,17 @@ import { formatterOf } from "../../storefront/panel/format.ts";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
-/** How many products state a field, as a bar and in words, with what there is to choose. */
-export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode }) {
+/** How many products a field or a facet reaches, as a bar and in words, with what there is to choose. */
+export function Reach({
+  profile,
+  mode,
+  words = "have a value for it",
+}: {
+  profile: FieldProfile;
+  mode?: Mode;
+  /** What is said of the products that are counted. */
+  words?: string;
+}) {
   const { shop } = useOpenShop();
   const { field, reach, outOf, level, options, min, max } = profile;
   const share = outOf === 0 ? 0 : reach / outOf;
@@ -20,7 +29,7 @@ export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode })
   return (
     <span
       className="flex items-center gap-1.5 text-[13px] leading-tight text-quiet tabular-nums"
-      title={`${reach} of ${outOf} products state it`}
+      title={`${reach} of ${outOf} products ${words}`}
     >
       <span className="h-1 w-11 flex-none overflow-hidden rounded-full bg-base-300" aria-hidden>
         <span

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { behaviours } from "../../core/behaviour/behaviour.ts";
+import { reachesOf } from "../../core/finding/reach.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
@@ -46,14 +47,26 @@ export function StagePageKeeper() {
   return <AnswerKeeper />;
 }
 
-/** Keeps what the page's products answer to the panel's facets. */
+/** Keeps what the page's products answer to the panel's facets, and what these reach. */
 function AnswerKeeper() {
+  const { engine } = useOpenShop();
   const { session } = useBench();
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
   const within = useSession((state) => state.shown?.page.within);
   const answer = useAnswer(countsOf(engineFacets(panel, "wide"), selection, within));
-  useEffect(() => session.setState({ answer }), [session, answer]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the answer is to this very panel, on this very page
+  useEffect(() => {
+    if (!answer) return session.setState({ answer });
+    let over = false;
+    // Told together: a reach that is corrected a moment later would be a false one until then.
+    reachesOf(engine, panel, answer, within ?? []).then((reaches) => {
+      if (!over) session.setState({ answer, reaches });
+    }, console.error);
+    return () => {
+      over = true;
+    };
+  }, [session, answer]);
   return null;
 }
 

@@ -1,6 +1,6 @@
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** Facets of which no product of the page states anything: they drop out. */
+/** Facets that offer nothing that a product of the page has: they drop out. */
 export const facetNotHere: PageFindingKind = {
   name: "facet-not-here",
   level: "note",
@@ -12,6 +12,6 @@ export const facetNotHere: PageFindingKind = {
           .map(({ panel, row, title }) => ({
             panel,
             row,
-            words: `${title}: none of the ${answer.outOf} products of this page states it, so it is not shown here.`,
+            words: `${title}: none of the ${answer.outOf} products of this page has what it offers, so it is not shown here.`,
           })),
 };

@@ -7,12 +7,12 @@ export const lowReachHere: PageFindingKind = {
   level: "warning",
   find: ({ facets, answer: { outOf } }) =>
     facets
-      // Two panels that ask the same have the same reach.
-      .filter(({ field }, at) => facets.findIndex((one) => one.field === field) === at)
+      // Two panels that offer the same have the same reach.
+      .filter(({ field, reach }, at) => facets.findIndex((one) => one.field === field && one.reach === reach) === at)
       .filter(({ reach }) => reach > 0 && reach < outOf * leastReach)
       .map(({ panel, row, title, reach }) => ({
         panel,
         row,
-        words: `${title} finds ${reach} of the ${outOf} products of this page; ${outOf - reach} vanish with any choice.`,
+        words: `The options of ${title} find ${reach} of the ${outOf} products of this page; the other ${outOf - reach} disappear once it is used.`,
       })),
 };

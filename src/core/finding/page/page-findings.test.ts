@@ -55,12 +55,12 @@ describe("findings about pages", () => {
   it("tell of facets that are not there or reach few, with the numbers of the page", async () => {
     const lines = await found("/categories/pots");
     expect(lines).toContain(
-      "facet-not-here: Light: none of the 38 products of this page states it, so it is not shown here.",
+      "facet-not-here: Light: none of the 38 products of this page has what it offers, so it is not shown here.",
     );
     const reach = (await found("/collections/gifts")).filter((line) => line.startsWith("low-reach-here"));
     // Two panels ask for the flower colour there, and it is told once.
     expect(reach.filter((line) => line.includes("Flower colour"))).toEqual([
-      "low-reach-here: Flower colour finds 15 of the 32 products of this page; 17 vanish with any choice.",
+      "low-reach-here: The options of Flower colour find 15 of the 32 products of this page; the other 17 disappear once it is used.",
     ]);
   });
 

@@ -120,8 +120,8 @@ describe("one of a few", () => {
     expect(toggle).toHaveBeenCalledExactlyOnceWith("blue");
   });
 
-  it("is a switch for the affirmative value, whose role and state are told", () => {
-    const { toggle } = show("switch", { options: [option("no"), option("yes", { chosen: true, count: 12 })] });
+  it("is a switch for the option that it is offered, whose role and state are told", () => {
+    const { toggle } = show("switch", { options: [option("yes", { chosen: true, count: 12 })] });
     const [knob] = inputs();
     expect(inputs()).toHaveLength(1);
     expect([knob.getAttribute("role"), knob.value, knob.checked]).toEqual(["switch", "yes", true]);

@@ -4,7 +4,7 @@ import { OptionCount } from "../option-count.tsx";
 
 /** On for the affirmative value, off for no choice at all: “no” is not what shoppers look for. */
 export function View({ name, options, toggle, label, settings, say }: DisplayProps) {
-  const option = options.find(({ id }) => affirmative.has(id)) ?? options[0];
+  const [option] = options;
   if (!option) return <p class="zt-hint">{say("notStated")}</p>;
   const plain = affirmative.has(option.id) && option.id !== "in stock";
   return (

@@ -1,4 +1,5 @@
 import { pathSeparator } from "../../../../core/catalogue/path.ts";
+import { ancestors } from "../../../../core/display/offers.ts";
 import type { OptionView } from "../display-props.ts";
 
 /** A category with those that stand below it. */
@@ -8,19 +9,13 @@ export interface Branch {
   children: Branch[];
 }
 
-/** The paths that stand above one. */
-export function ancestors(id: string): string[] {
-  const levels = id.split(pathSeparator);
-  return levels.slice(0, -1).map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
-}
+/** What a category is called without those above it. */
+export const lastLevel = ({ label }: Pick<OptionView, "label">): string => label.split(pathSeparator).at(-1) ?? "";
 
 /** Paths as a tree, in the order in which they come; one whose own branch was dropped stands at the root. */
 export function grow(options: readonly OptionView[]): Branch[] {
   const branches = new Map<string, Branch>(
-    options.map((option) => [
-      option.id,
-      { option, name: option.label.split(pathSeparator).at(-1) ?? "", children: [] },
-    ]),
+    options.map((option) => [option.id, { option, name: lastLevel(option), children: [] }]),
   );
   const roots: Branch[] = [];
   for (const [id, branch] of branches) {
@@ -29,7 +24,3 @@ export function grow(options: readonly OptionView[]): Branch[] {
   }
   return roots;
 }
-
-/** The categories that have none below them, without a tree around them. */
-export const leaves = (branches: readonly Branch[]): Branch[] =>
-  branches.flatMap((branch) => (branch.children.length === 0 ? [branch] : leaves(branch.children)));

@@ -1,15 +1,15 @@
 import { useEffect, useRef, useState } from "preact/hooks";
+import { ancestors } from "../../../../core/display/offers.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { BoxOption } from "../option-input.tsx";
 import { limitOf } from "../option-list.tsx";
-import { ancestors, type Branch, grow, leaves } from "./grow.ts";
+import { type Branch, grow, lastLevel } from "./grow.ts";
 
 /** Nested categories; or, flat, those that have none below them. */
 export function View(props: DisplayProps) {
-  const roots = grow(props.options);
   const limit = props.settings.maxHeight > 0 ? limitOf(props.settings) : undefined;
-  if (props.settings.nested) return <NestedTree {...props} roots={roots} limit={limit} />;
+  if (props.settings.nested) return <NestedTree {...props} roots={grow(props.options)} limit={limit} />;
   return (
     <ul
       class="zt-options zt-boxes"
@@ -18,7 +18,7 @@ export function View(props: DisplayProps) {
       tabIndex={limit ? 0 : undefined}
       style={limit}
     >
-      {leaves(roots).map(({ option, name }) => (
+      {props.options.map((option) => (
         <li key={option.id}>
           <BoxOption
             row={props.row}
@@ -26,7 +26,7 @@ export function View(props: DisplayProps) {
             option={option}
             toggle={props.toggle}
             say={props.say}
-            words={name}
+            words={lastLevel(option)}
           />
         </li>
       ))}

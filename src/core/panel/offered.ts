@@ -1,0 +1,62 @@
+import { type Band, bands, resolve } from "../band/band.ts";
+import { displayOffers } from "../display/offers.ts";
+import type { Option } from "../index/option-schema.ts";
+import { type FacetSettings, settingsOn } from "../setting/settings.ts";
+import { orderOptions } from "./option-order.ts";
+import { isShown, labelOf } from "./options.ts";
+import { rulesOf } from "./panel.ts";
+import type { FacetRow } from "./panel-schema.ts";
+
+/** A facet's answer, as far as it decides what is offered. */
+export interface Counted {
+  options: readonly Option[];
+  counts: { steady: ArrayLike<number> };
+}
+
+/** How a facet is shown: by which display, with which settings. */
+export interface ShownAs {
+  display: string;
+  settings: Pick<FacetSettings, "order" | "nested">;
+}
+
+/** How a facet is shown on a band. */
+export const shownOn = ({ display, settings }: Pick<FacetRow, "display" | "settings">, band: Band): ShownAs => ({
+  display: resolve(display, band),
+  settings: settingsOn(settings, band),
+});
+
+/**
+ * What a facet offers on a page, at a band: the places of the options that a shopper can choose there, in the order in
+ * which they are shown. They are those that the designer shows, that some product of the page states, and that the
+ * display has a place for. Everything that speaks of a facet's options goes by this.
+ * @param language BCP 47 tag of what shoppers read
+ */
+export function offeredOptions(
+  row: Pick<FacetRow, "options">,
+  { display, settings }: ShownAs,
+  { options, counts }: Counted,
+  language = "en",
+): number[] {
+  const rules = rulesOf(row);
+  const named = options.map((option) => ({ id: option.id, label: labelOf(rules, option, language) }));
+  const shown = orderOptions(named, counts.steady, settings.order, rules.byHand, language).filter(
+    (o) => isShown(rules, named[o]?.id ?? "") && (counts.steady[o] ?? 0) > 0,
+  );
+  const offers = Object.hasOwn(displayOffers, display) ? displayOffers[display] : undefined;
+  if (!offers) return shown;
+  const offered = new Set(
+    offers(
+      shown.map((o) => named[o]?.id ?? ""),
+      settings,
+    ),
+  );
+  return shown.filter((o) => offered.has(named[o]?.id ?? ""));
+}
+
+/** What a facet offers on each band, each way once. */
+export function offeredAnywhere(row: FacetRow, found: Counted): number[][] {
+  const ways = new Map(
+    bands.map((band) => offeredOptions(row, shownOn(row, band), found)).map((way) => [way.join(), way]),
+  );
+  return [...ways.values()];
+}
