@@ -82,7 +82,8 @@ export function drawPanel(
 }
 
 /** A page's answer as one of its panels says it: its own facets, without products. */
-function ownOf({ bands, answer }: Drawn, one: PagePanel): BandAnswer {
+function ownOf({ bands, answer: here, elsewhere }: Drawn, one: PagePanel): BandAnswer {
+  const answer = (one.target && elsewhere[one.slug]) ?? here;
   const facets = bands
     .flatMap((band) => facetsOf([one], band))
     .flatMap(({ field }) => {

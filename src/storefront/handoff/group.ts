@@ -14,7 +14,7 @@ import { type Told, tell } from "./events.ts";
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
 import { SiteMarks } from "./site-marks.tsx";
-import { bornOf, drawnAnswer, islandFor } from "./waking.ts";
+import { bornOf, drawnAnswers, islandFor } from "./waking.ts";
 import type { Island, ShopFile } from "./wire.ts";
 
 /** An element of the page that belongs to a group. */
@@ -153,10 +153,10 @@ export class Group {
     const asking = { shown, panels, band, fields, shop: born.shop };
     const engine = new ArrivingEngine(() => files.engine(cards, questionOf(asking, startPlace)));
     // Markup was drawn with nothing chosen, and is taken over as it is; what the address says follows at once.
-    const answer = this.#open ? undefined : drawnAnswer(islands, drawn, band);
-    if (!answer) await engine.fetch();
+    const answers = this.#open ? undefined : drawnAnswers(islands, drawn, band);
+    if (!answers) await engine.fetch();
     const before = this.#open?.store.state;
-    const found = answer ? { place: startPlace, answer } : await answerAt(engine, asking, before ?? startPlace);
+    const found = answers ? { place: startPlace, ...answers } : await answerAt(engine, asking, before ?? startPlace);
     const store = new PageStore(firstState(born, band, found, location.search), engine);
     const place: Place =
       before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));

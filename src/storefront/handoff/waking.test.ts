@@ -10,7 +10,7 @@ import { startPlace } from "../../core/place/place.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
 import { answerAt } from "../page/page-state.ts";
 import { drawPanel, stillPage } from "./draw.tsx";
-import { drawnAnswer, islandFor } from "./waking.ts";
+import { drawnAnswers, islandFor } from "./waking.ts";
 import type { Island } from "./wire.ts";
 
 const finder: PagePanel = { slug: "finder", panel: demoPanel };
@@ -38,8 +38,8 @@ describe("what panels of a handoff wake from", () => {
     for (const band of bands) {
       const asking = { shown: born.page, panels, band, fields, shop: born.shop };
       const { answer } = await answerAt(engine, asking, startPlace);
-      const drawn = drawnAnswer(islands, "now", band);
-      expect(plain(drawn)).toEqual(plain({ ...answer, products: [] }));
+      const drawn = drawnAnswers(islands, "now", band);
+      expect(plain(drawn)).toEqual(plain({ answer: { ...answer, products: [] }, elsewhere: {} }));
     }
   });
 
@@ -74,12 +74,12 @@ describe("what panels of a handoff wake from", () => {
     const [old] = await islandsOf([questions], "before");
     if (!one || !other || !old) throw new Error("Each panel has an island.");
     const { answers: _none, ...silent } = other;
-    expect(drawnAnswer([one, old], "now", "wide")).toBeUndefined();
-    expect(drawnAnswer([one, silent], "now", "wide")).toBeUndefined();
-    expect(drawnAnswer([], "now", "wide")).toBeUndefined();
+    expect(drawnAnswers([one, old], "now", "wide")).toBeUndefined();
+    expect(drawnAnswers([one, silent], "now", "wide")).toBeUndefined();
+    expect(drawnAnswers([], "now", "wide")).toBeUndefined();
     // A listing says no answer, and hinders none.
     const { panel: _panel, answers: _answers, ...listing } = one;
-    expect(drawnAnswer([listing, one], "now", "wide")?.total).toBe(240);
+    expect(drawnAnswers([listing, one], "now", "wide")?.answer.total).toBe(240);
   });
 
   it("is one page's, and says so where it is not", async () => {

@@ -1,8 +1,7 @@
 import type { Band } from "../../core/band/band.ts";
-import type { Answer } from "../../core/match/answer.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PagePanel } from "../page/page-panel.ts";
-import type { Born } from "../page/page-state.ts";
+import type { Born, PlaceAnswer } from "../page/page-state.ts";
 import { HandoffFault } from "./faults.ts";
 import { markIn } from "./site-marks.tsx";
 import type { Island, ShopFile } from "./wire.ts";
@@ -48,16 +47,27 @@ const pagedAs = (page: ShownPage, group: string): ShownPage => ({
 });
 
 /**
- * The answer that panels were drawn from while nothing was chosen, without products.
+ * The answers that panels were drawn from while nothing was chosen, without products.
  * @param drawn the files that are current, see {@link Island.drawn}
  * @returns undefined where a panel was drawn from others, or does not say it
  */
-export function drawnAnswer(islands: readonly Island[], drawn: string, band: Band): Answer | undefined {
-  const panels = islands.filter(({ panel }) => panel !== undefined);
-  const answers = panels.flatMap(
-    (island) => (island.drawn === drawn && island.answers?.find(({ bands }) => bands.includes(band))?.answer) || [],
-  );
+export function drawnAnswers(
+  islands: readonly Island[],
+  drawn: string,
+  band: Band,
+): Pick<PlaceAnswer, "answer" | "elsewhere"> | undefined {
+  const panels = islands.flatMap((island) => (island.panel ? [{ ...island, panel: island.panel }] : []));
+  const answers = panels.flatMap(({ panel, answers: own, drawn: from }) => {
+    const answer = from === drawn ? own?.find(({ bands }) => bands.includes(band))?.answer : undefined;
+    return answer ? [{ panel, answer }] : [];
+  });
   const [first] = answers;
   if (!first || answers.length < panels.length) return undefined;
-  return { ...first, facets: Object.assign({}, ...answers.map(({ facets }) => facets)) };
+  const leading = answers.filter(({ panel }) => panel.target);
+  // What is found here is said by those that do not lead elsewhere.
+  const { answer } = answers.find(({ panel }) => !panel.target) ?? first;
+  return {
+    answer: { ...answer, facets: Object.assign({}, ...answers.map((one) => one.answer.facets)) },
+    elsewhere: Object.fromEntries(leading.map((one) => [one.panel.slug, one.answer])),
+  };
 }

@@ -63,5 +63,5 @@ export interface Island {
   answers?: BandAnswer[];
 }
 
-/** An answer that holds on some bands. */
+/** An answer that holds on some bands, of the page that the panel's choices find products on. */
 export type BandAnswer = Pick<Drawn, "bands" | "answer">;

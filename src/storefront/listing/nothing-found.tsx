@@ -4,6 +4,7 @@ import { emptySelection } from "../../core/match/selection.ts";
 import { nextPlace } from "../../core/place/place.ts";
 import { type Chip, chipsOf } from "../panel/chips.ts";
 import { type Perform, queryTo } from "../panel/panel-state.ts";
+import { RichText } from "../panel/rich-text.tsx";
 import type { ListingState } from "./listing-state.ts";
 
 /**
@@ -27,10 +28,7 @@ export function NothingFound({
   return (
     <div class="zs-nothing">
       <h3>{say(chosen ? "nothingFits" : "nothingHere")}</h3>
-      {layout.nothing ? (
-        // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
-        <div class="zt-text" dangerouslySetInnerHTML={{ __html: layout.nothing }} />
-      ) : null}
+      {layout.nothing ? <RichText html={layout.nothing} base={state.base} /> : null}
       {children}
       {near.length > 0 ? (
         <p>

@@ -35,9 +35,14 @@ export interface PageState extends ListingState {
   answered: boolean;
   /** The last question has no answer yet, and it takes a while. */
   busy: boolean;
+  /** By panel that takes its choices to another page, what these choices find there. */
+  elsewhere: Elsewhere;
   /** By panel, what is chosen in it and waits for its button. */
   drafts: Readonly<Record<string, Draft>>;
 }
+
+/** See {@link PageState.elsewhere}. */
+export type Elsewhere = Readonly<Record<string, Answer>>;
 
 /** Choices that wait for a button, and what they would find. */
 export interface Draft {
@@ -54,6 +59,7 @@ export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields" | "s
 export interface PlaceAnswer {
   place: Place;
   answer: Answer;
+  elsewhere: Elsewhere;
 }
 
 /** What the engine is asked for a page. */
@@ -76,6 +82,23 @@ export function questionOf({ shown, panels, band, fields, shop }: Asking, place:
     : { ...asked, within, selection };
 }
 
+/** What the engine is asked for a selection in a panel, on the page that its choices lead to. */
+export function questionIn(asking: Asking, { target }: PagePanel, selection: Selection): Question {
+  const { shown } = asking;
+  const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
+  return { ...questionOf({ ...asking, shown: page }, { selection, sort: "", page: 1 }), size: 0 };
+}
+
+/** What the choices of a page's panels find where these take them; nothing is asked where none does. */
+function elsewhereAt(engine: Engine, asking: Asking, selection: Selection): Elsewhere | Promise<Elsewhere> {
+  const leading = asking.panels.filter(({ target }) => target !== undefined);
+  const asked = leading.map((one) => engine.ask(questionIn(asking, one, selection)));
+  const named = (answers: readonly Answer[]): Elsewhere =>
+    Object.fromEntries(leading.flatMap(({ slug }, at) => (answers[at] ? [[slug, answers[at]]] : [])));
+  const known = asked.filter((one): one is Answer => !(one instanceof Promise));
+  return known.length < asked.length ? Promise.all(asked).then(named) : named(known);
+}
+
 /**
  * Asks for a place on a page. A place beyond the last is the last: a shared link may be older than
  * the catalogue. An engine that answers at once is answered for at once.
@@ -88,7 +111,11 @@ export function answerAt(
   const place = { selection, sort, page };
   const take = (answer: Answer): PlaceAnswer | Promise<PlaceAnswer> => {
     const last = Math.max(1, Math.ceil(answer.total / asking.shown.layout.size));
-    return page > last ? answerAt(engine, asking, { ...place, page: last }) : { place, answer };
+    if (page > last) return answerAt(engine, asking, { ...place, page: last });
+    const elsewhere = elsewhereAt(engine, asking, selection);
+    return elsewhere instanceof Promise
+      ? elsewhere.then((found) => ({ place, answer, elsewhere: found }))
+      : { place, answer, elsewhere };
   };
   const answer = engine.ask(questionOf(asking, place));
   return answer instanceof Promise ? answer.then(take) : take(answer);
@@ -101,7 +128,8 @@ export type Born = Pick<Boot, "shop" | "base" | "page" | "panels" | "fields" | "
 };
 
 /** The first state of a page, on one of its bands. @param query what stands behind the address, from its `?` on */
-export function firstState(born: Born, band: Band, { place, answer }: PlaceAnswer, query: string): PageState {
+export function firstState(born: Born, band: Band, found: PlaceAnswer, query: string): PageState {
+  const { place, answer, elsewhere } = found;
   const { shop, base, page: shown, panels, fields, limits, swatches, language, names = {} } = born;
   return {
     ...place,
@@ -118,6 +146,7 @@ export function firstState(born: Born, band: Band, { place, answer }: PlaceAnswe
     trouble: false,
     answered: true,
     busy: false,
+    elsewhere,
     drafts: {},
     marked: undefined,
     language,
@@ -147,8 +176,12 @@ export function panelState(state: PageState, one: PagePanel): PanelState {
   const behaviour = behaviourOn(panel, state.band);
   const draft = Object.hasOwn(state.drafts, slug) ? state.drafts[slug] : undefined;
   const group = groupsOf(one).find((bands) => bands.includes(state.band));
+  const there = one.target && Object.hasOwn(state.elsewhere, slug) ? state.elsewhere[slug] : undefined;
   return {
     ...state,
+    ...(there ? { answer: there } : {}),
+    // On a site the panel's own element knows where choices are taken.
+    leadsTo: state.base === "" ? undefined : one.target?.address,
     id: `zt-${slug}-${group?.[0] ?? state.band}`,
     panel,
     slug,

@@ -1,7 +1,7 @@
 import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
-import type { Question, Selection } from "../../core/match/question.ts";
+import type { Selection } from "../../core/match/question.ts";
 import { fitSelection } from "../../core/match/selection.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -10,7 +10,7 @@ import { queryTo } from "../panel/panel-state.ts";
 import type { ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
 import { behaviourOn, type PagePanel } from "./page-panel.ts";
-import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer, questionOf, waitsFor } from "./page-state.ts";
+import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer, questionIn, waitsFor } from "./page-state.ts";
 
 export type Listener = (state: PageState, change: Change) => void;
 /** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
@@ -80,15 +80,8 @@ export class PageStore {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     if (!one) return this.#state.answer.total;
     const { selection } = nextPlace({ ...this.#wanted, selection: this.#drafted(slug) }, act);
-    const answer = this.#engine.ask(this.#questionIn(one, selection));
+    const answer = this.#engine.ask(questionIn(this.#wanted, one, selection));
     return answer instanceof Promise ? answer.then(({ total }) => total) : answer.total;
-  }
-
-  /** What the engine is asked for a selection in a panel, on the page that its choices lead to. */
-  #questionIn({ target }: PagePanel, selection: Selection): Question {
-    const { shown, panels, band, fields, shop } = this.#wanted;
-    const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
-    return { ...questionOf({ shown: page, panels, band, fields, shop }, { selection, sort: "", page: 1 }), size: 0 };
   }
 
   /** What is chosen in a panel, whether it waits or not. */
@@ -103,13 +96,13 @@ export class PageStore {
       if (this.#wanting[slug] !== selection) return;
       this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: { selection, answer, counted } } }, "view");
     };
-    const answer = this.#engine.ask(this.#questionIn(one, selection));
+    const answer = this.#engine.ask(questionIn(this.#wanted, one, selection));
     if (!(answer instanceof Promise)) {
       take(answer);
       return;
     }
     // What was chosen shows at once; its number follows.
-    take(this.#state.drafts[slug]?.answer ?? this.#state.answer, false);
+    take(this.#state.drafts[slug]?.answer ?? this.#state.elsewhere[slug] ?? this.#state.answer, false);
     answer.then(
       (found) => take(found),
       (error) => console.error(error),
@@ -212,7 +205,7 @@ export class PageStore {
       this.#wanting = {};
       this.#state = { ...this.#state, drafts: {} };
     }
-    const take = ({ place, answer }: PlaceAnswer, told: Change) => {
+    const take = ({ place, answer, elsewhere }: PlaceAnswer, told: Change) => {
       if (turn !== this.#asked) return;
       this.#answered = turn;
       const { marked, drawer, band } = this.#state;
@@ -222,6 +215,7 @@ export class PageStore {
         ...next,
         ...place,
         answer,
+        elsewhere,
         language,
         say,
         limits,

@@ -48,6 +48,8 @@ export interface PanelState extends Shared {
   marked: string | undefined;
   /** How the panel behaves on this band. */
   behaviour: Behaviour;
+  /** Address of the other page that its choices are taken to, in the shop. */
+  leadsTo?: string | undefined;
   /** What is chosen waits for a button to be pressed. */
   waits: boolean;
   /** The answer is to what is chosen, and not still to what was before. */

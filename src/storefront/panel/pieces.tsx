@@ -11,6 +11,7 @@ import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { Count } from "./count.tsx";
 import { type PanelState, type Perform, queryTo, type Shared } from "./panel-state.ts";
+import { ownPlace, RichText } from "./rich-text.tsx";
 
 interface Props<R extends PieceRow = PieceRow> {
   row: R;
@@ -37,8 +38,7 @@ const views: { [P in PieceName]: ComponentType<Props<Extract<PieceRow, { piece: 
   count: ({ state }) => <Count state={state} />,
   divider: () => <hr class="zt-divider" />,
   heading: ({ row, label }) => h(`h${row.level}`, { class: "zt-heading" }, label),
-  // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
-  text: ({ row }) => <div class="zt-text" dangerouslySetInnerHTML={{ __html: row.html }} />,
+  text: ({ row, state }) => <RichText html={row.html} base={state.base} />,
   picture: Picture,
   links: Links,
 };
@@ -101,7 +101,7 @@ function Search({ state, perform, label }: Props) {
 function Picture({ row: { src, href }, state, label }: Props<Extract<PieceRow, { piece: "picture" }>>) {
   if (!isSafePicture(src)) return <p class="zt-hint zt-unfilled">{state.say("noPicture")}</p>;
   const image = <img class="zt-image" src={src} alt={label} />;
-  return isSafeAddress(href) ? <a href={href}>{image}</a> : image;
+  return isSafeAddress(href) ? <a href={ownPlace(state.base, href)}>{image}</a> : image;
 }
 
 /** Links that each lead to the page with one value chosen and nothing else. */
@@ -117,14 +117,17 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
       <ul class="zt-links">
         {answer.options.map((option, o) => {
           const { id } = option;
-          if (picked && !picked.has(id)) return null;
+          // Where nothing is found there is nothing to lead to.
+          if ((picked && !picked.has(id)) || !answer.counts.steady[o]) return null;
           const only: Act = { do: "only", field: row.field, choice: { options: [id] } };
+          const query = queryTo(state, nextPlace(startPlace, only));
           return (
             <li key={id}>
               <a
-                href={queryTo(state, nextPlace(startPlace, only))}
+                href={state.leadsTo === undefined ? query : state.base + state.leadsTo + query}
                 onClick={(event) => {
-                  if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+                  const leaves = event.ctrlKey || event.metaKey || event.shiftKey || state.leadsTo !== undefined;
+                  if (leaves) return;
                   event.preventDefault();
                   perform(only);
                 }}

@@ -11,6 +11,7 @@ import { Trouble } from "../page/trouble.tsx";
 import { Count } from "../panel/count.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
 import { Chosen } from "../panel/pieces.tsx";
+import { RichText } from "../panel/rich-text.tsx";
 import { Crumbs, ShopFrame } from "./shop-frame.tsx";
 import { Article, Slot } from "./slots.tsx";
 
@@ -57,10 +58,9 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
       <Crumbs around={state} page={{ ...shown, title }} />
       <h1>{title}</h1>
       {isArticle ? (
-        <Article html={shown.html} placed={at("article")} show={show} />
+        <Article html={shown.html} base={state.base} placed={at("article")} show={show} />
       ) : shown.html ? (
-        // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
-        <div class="zs-intro zt-text" dangerouslySetInnerHTML={{ __html: shown.html }} />
+        <RichText class="zs-intro zt-text" html={shown.html} base={state.base} />
       ) : null}
       {isArticle && !layout.listing ? null : (
         <div class="zs-layout" {...sidesOf(state)}>

@@ -5,6 +5,7 @@ import type { Bar } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import { useBasket } from "../listing/basket.ts";
+import { ownPlace } from "../panel/rich-text.tsx";
 import type { Say } from "../words/say.ts";
 import { barStyle, barsStyle } from "./bars.ts";
 import type { ShopAround } from "./boot.ts";
@@ -90,16 +91,13 @@ function MenuLinks({ around, address, bands: on }: Pick<Props, "around" | "addre
   return (
     <nav class="zs-nav" aria-label={say("menu")} data-bands={on}>
       {shop.menu.map(({ id, label, labels, to }) => (
-        <a key={id} href={placeOfLink(base, to)} aria-current={to === address ? "page" : undefined}>
+        <a key={id} href={ownPlace(base, to)} aria-current={to === address ? "page" : undefined}>
           {wordsIn({ text: label, others: labels }, language)}
         </a>
       ))}
     </nav>
   );
 }
-
-/** Addresses of the shop itself are told without what stands in front of them. */
-const placeOfLink = (base: string, to: string): string => (to.startsWith("/") ? base + to : to);
 
 /** The way down to a page. */
 export function Crumbs({ around, page }: { around: Around; page: Pick<ShownPage, "crumbs"> & { title: string } }) {

@@ -2,6 +2,7 @@ import type { ComponentChildren } from "preact";
 import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Placement } from "../../core/panel/placement.ts";
 import { bandsOf, keyOf, type Placed } from "../page/placed.tsx";
+import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
 /** The panels of a slot, in their order. */
@@ -36,10 +37,12 @@ export function Slot({
 /** The text of an article, with the panels that stand in it after the blocks that they stand after. */
 export function Article({
   html,
+  base,
   placed,
   show,
 }: {
   html: string;
+  base: string;
   placed: readonly Placed[];
   show(one: Placed): ComponentChildren;
 }) {
@@ -64,10 +67,7 @@ export function Article({
                 {show(one)}
               </div>
             ))}
-          {block ? (
-            // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not
-            <div class="zt-text" dangerouslySetInnerHTML={{ __html: block }} />
-          ) : null}
+          {block ? <RichText html={block} base={base} /> : null}
         </div>
       ))}
     </div>

@@ -64,6 +64,28 @@ describe("findings about pages", () => {
     ]);
   });
 
+  it("tell of links that lead nowhere: in texts, pictures and the menu", async () => {
+    const html =
+      '<p><a href="/collections/gone?light=shade">x</a> <a href="/collections/gifts">y</a> <a href="https://x.example/">z</a></p>';
+    const rows = [
+      ...demoPanel.rows,
+      { kind: "piece" as const, piece: "text" as const, id: "t", label: "", html },
+      { kind: "piece" as const, piece: "picture" as const, id: "p", label: "", src: "", href: "/articles/gone" },
+    ];
+    const pages = { ...demoPages, menu: [...demoPages.menu, { id: "m", label: "Gone", to: "/brands/gone" }] };
+    const panels = new Map(demo).set("climber-finder", { ...demoPanel, rows });
+    const lines = async (address: string) =>
+      (await found(address, pages, panels)).flatMap(
+        (line) => /^link-nowhere: (.+) links to (\S+),/.exec(line)?.slice(1).join(" ") ?? [],
+      );
+    expect(await lines("/")).toEqual([
+      "“Climber finder” /collections/gone?light=shade",
+      "“Climber finder” /articles/gone",
+      "The shop’s menu /brands/gone",
+    ]);
+    expect((await found("/")).filter((line) => line.startsWith("link-nowhere"))).toEqual([]);
+  });
+
   it("tell of empty pages, fields that are gone, and two pages at one address", async () => {
     const [first] = demoPages.collections;
     if (!first) throw new Error("The demo has collections.");

@@ -3,6 +3,7 @@ import { askedTwoWays } from "./asked-two-ways.ts";
 import { conditionGone } from "./condition-gone.ts";
 import { emptyPage } from "./empty-page.ts";
 import { facetNotHere } from "./facet-not-here.ts";
+import { linkNowhere } from "./link-nowhere.ts";
 import { lowReachHere } from "./low-reach-here.ts";
 import type { PageContext, PageFinding, PageFindingKind } from "./page-finding.ts";
 import { panelGone } from "./panel-gone.ts";
@@ -19,6 +20,7 @@ export const pageFindingKinds: readonly PageFindingKind[] = [
   panelGone,
   sendsNowhere,
   unreachedSlot,
+  linkNowhere,
   askedTwoWays,
   facetNotHere,
   lowReachHere,
