@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import type { Diagnostics } from "recheck";
 import { parseSync } from "vite";
 
 /** A regular expression as it is written in a source file. */
@@ -43,3 +44,7 @@ export function expressionsInSources(): { literals: Literal[]; built: string[] }
 /** How an expression is named in the list of those that are known to be linear. */
 export const writtenOf = ({ pattern, flags }: Pick<Literal, "pattern" | "flags">): string => `/${pattern}/${flags}`;
 export const safeList = "tests/unit/expressions.safe.json";
+
+/** How an expression was judged, in a few words. */
+export const summaryOf = (found: Diagnostics): string =>
+  found.status === "vulnerable" ? found.complexity.summary : found.status;

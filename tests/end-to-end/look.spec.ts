@@ -196,7 +196,7 @@ test("a look leaves as design tokens and as custom properties, and comes in agai
     expect((await documentOf(other)).dark).toEqual({ accent: "#e3b5d5" });
   }
   for (const [text, told] of [
-    ["{ ", "Line 1: This is no JSON: Close brace expected."],
+    ["{ ", "Line 1: This is not valid JSON: Close brace expected."],
     [
       '{ "a": { "$type": "color", "$value": "{b}" }, "b": { "$type": "color", "$value": "{a}" } }',
       "Line 1: “a” refers to itself",

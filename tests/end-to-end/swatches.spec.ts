@@ -80,7 +80,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await page.getByRole("textbox", { name: "Alternative text of Ember" }).fill("Glowing orange");
   await page.getByRole("textbox", { name: "Alternative text of Ember" }).blur();
   await page.getByLabel("Picture for Moonlit").setInputFiles(svgFile("moonlit.svg", "<html><script>1</script></html>"));
-  await expect(page.getByText("moonlit.svg: This is no PNG, JPEG, WebP or SVG.")).toBeVisible();
+  await expect(page.getByText("moonlit.svg: This is not a PNG, JPEG, WebP or SVG.")).toBeVisible();
   await saved(page);
   const ember = (await bookOf(page, "gable-plants")).shared.ember.picture ?? "";
   const kept = await page.request.get(ember);

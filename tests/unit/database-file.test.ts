@@ -82,12 +82,12 @@ describe("a database file", () => {
 
   it("is copied before a newer version changes its tables", async () => {
     const file = fresh();
-    const old = await openDatabase(file, { upTo: "2026-11-27-removed" });
+    const old = await openDatabase(file, { upTo: "2026-11-28-past-catalogues" });
     await closeDatabase(old);
     await closeDatabase(await openDatabase(file));
     const copies = readdirSync(folder).filter((name) => name.startsWith(`${count}.db.before-`));
-    expect(copies).toEqual([`${count}.db.before-2026-11-28-past-catalogues`]);
-    expect(checkFile(join(folder, copies[0] ?? ""), migrationNames)).toEqual(["2026-11-28-past-catalogues"]);
+    expect(copies).toEqual([`${count}.db.before-2026-11-30-step-times`]);
+    expect(checkFile(join(folder, copies[0] ?? ""), migrationNames)).toEqual(["2026-11-30-step-times"]);
     // Nothing to do, nothing copied.
     await closeDatabase(await openDatabase(file));
     expect(readdirSync(folder).filter((name) => name.startsWith(`${count}.db.before-`))).toHaveLength(1);

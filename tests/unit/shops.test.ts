@@ -202,7 +202,7 @@ describe("stored documents", () => {
     const shop = await shopAt((await create("Steps")).slug);
     const step = (n: number) => {
       const change = perform(emptyPanel("Before"), renamePanel(`Name ${n}`));
-      return { n, words: `Name ${n}`, patches: change?.patches ?? [], inverse: change?.inverse ?? [] };
+      return { n, at: n, words: `Name ${n}`, patches: change?.patches ?? [], inverse: change?.inverse ?? [] };
     };
     const steps = Array.from({ length: 230 }, (_, i) => step(i + 1));
     const save = (version: number, history: { from: number; steps: typeof steps; done: number }) =>

@@ -22,7 +22,7 @@ export function checkRowCount(rows: number, columns: number): void {
   if (rows > most)
     throw new CatalogueError({
       row: most + 2,
-      message: `The file has more than ${most.toLocaleString("en")} rows, the most with ${columns.toLocaleString("en")} columns. Split it, or leave out products that are not for sale.`,
+      message: `The file has more than ${most.toLocaleString("en")} rows, the most that a catalogue can have${most < limits.rows.max ? ` with ${columns.toLocaleString("en")} columns` : ""}. Split it, or leave out products that are not for sale.`,
     });
 }
 

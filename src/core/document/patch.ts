@@ -1,5 +1,5 @@
 import { type InferType, mixed, number, string } from "yup";
-import { exact, listOf, oneOf } from "./schema.ts";
+import { exact, listOf, oneOf, wholeIn } from "./schema.ts";
 
 const key = mixed<string | number>(
   (value): value is string | number => typeof value === "string" || typeof value === "number",
@@ -13,9 +13,11 @@ export const patchSchema = exact({
 });
 export type Patch = InferType<typeof patchSchema>;
 
-/** One step of a document's history: its number, which grows by one, what it did, and the ways there and back. */
+/** One step of a document's history: its number, which grows by one, when it was made, what it did, and the ways there and back. */
 export const stepSchema = exact({
   n: number().strict().integer().min(1).required(),
+  /** In ms since 1970; later steps of one shop have later times, whatever document they are of. 0 for steps of before times were kept. */
+  at: wholeIn(0, 2 ** 52).default(0),
   words: string().strict().max(2000).defined(),
   patches: listOf(patchSchema, 20_000),
   inverse: listOf(patchSchema, 20_000),

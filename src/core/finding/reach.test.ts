@@ -112,7 +112,10 @@ describe("reach", () => {
         field: fc.constant(field),
         show: fc.constantFrom<OptionRules["show"][]>("all", "only", "except"),
         picked: fc.subarray(ids[field] ?? []),
-        merged: field === "category" ? fc.constant([]) : fc.subarray(ids[field] ?? [], { minLength: 0, maxLength: 2 }),
+        merged:
+          field === "category"
+            ? fc.constant<string[]>([])
+            : fc.subarray(ids[field] ?? [], { minLength: 0, maxLength: 2 }),
         nested: fc.boolean(),
       }),
     );

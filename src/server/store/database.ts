@@ -11,6 +11,7 @@ import { Documents } from "../migrations/2026-11-27-documents.ts";
 import { Editions } from "../migrations/2026-11-27-editions.ts";
 import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
+import { StepTimes } from "../migrations/2026-11-30-step-times.ts";
 import { backUp, completeRestore } from "./backup.ts";
 import { checkFile, sayOwner } from "./check-file.ts";
 import { CarefulDialect, type RawConnection, readPatience } from "./dialect.ts";
@@ -36,6 +37,7 @@ const migrations = [
   { name: "2026-11-27-editions", class: Editions },
   { name: "2026-11-27-removed", class: Removed },
   { name: "2026-11-28-past-catalogues", class: PastCatalogues },
+  { name: "2026-11-30-step-times", class: StepTimes },
 ];
 
 /** Names of all migrations, the oldest first. */

@@ -85,7 +85,7 @@ export async function openDocument<D extends object>(
     version: found.version,
     document: checkDocument(kind, found.body),
     history: {
-      steps: steps.map(({ n, words, patches, inverse }) => ({ n, words, patches, inverse })),
+      steps: steps.map(({ n, at, words, patches, inverse }) => ({ n, at, words, patches, inverse })),
       done: found.done,
     },
   };
@@ -239,15 +239,15 @@ export async function changeWithin<D extends object>(
   const { patches, inverse } = changeBetween(now?.document ?? kind.fresh(""), checked);
   if (patches.length === 0) return;
   const from = (now?.done ?? 0) + 1;
-  const history = { from, steps: [{ n: from, words, patches, inverse }], done: from };
+  const history = { from, steps: [{ n: from, at: Date.now(), words, patches, inverse }], done: from };
   await saveWithin(tx, shop, kind, slug, { version: now?.version ?? 0, document: checked, history });
 }
 
 /** Puts the steps that were sent in the place of those from the first of them on, and forgets the oldest. */
 async function saveSteps(tx: SqlEntityManager, document: number, { from, steps }: SentHistory): Promise<void> {
   await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $gte: from } });
-  for (const { n, words, patches, inverse } of steps)
-    await tx.insert<StoredStep>(StepSchema, { document, n, words, patches, inverse });
+  for (const { n, at, words, patches, inverse } of steps)
+    await tx.insert<StoredStep>(StepSchema, { document, n, at, words, patches, inverse });
   const last = steps.at(-1)?.n ?? from - 1;
   await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $lte: last - keptSteps } });
 }

@@ -83,6 +83,7 @@ export interface StoredStep {
   id: number;
   document: Ref<Document>;
   n: number;
+  at: number;
   words: string;
   patches: Patch[];
   inverse: Patch[];
@@ -214,6 +215,7 @@ export const StepSchema: EntitySchema<StoredStep> = new EntitySchema<StoredStep>
     id: { type: "integer", primary: true, autoincrement: true },
     document: { kind: "m:1", entity: () => DocumentSchema, ref: true, deleteRule: "cascade" },
     n: { type: "integer" },
+    at: { type: "bigint", runtimeType: "number" },
     words: { type: "string" },
     patches: { type: "json" },
     inverse: { type: "json" },

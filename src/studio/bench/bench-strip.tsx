@@ -9,10 +9,10 @@ import { useBench } from "./bench-context.ts";
 /** The strip of the bench: undo and redo, whether all is saved, and the shop as shoppers see it. */
 export function BenchStrip() {
   const { shop = "", panel = "" } = useParams();
-  const { panel: store, stores } = useBench();
+  const { stores } = useBench();
   return (
     <Strip views={shopViews(shop)}>
-      <Saved store={store} />
+      <Saved stores={stores} />
       <div className="flex">
         <HistoryButtons stores={stores} />
         <HistoryList stores={stores} />

@@ -31,6 +31,7 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
       <span className="flex items-center gap-2">
         <span className="text-[13px] text-quiet">Called</span>
         <LabelField
+          whilePaused={false}
           value={field.name}
           label={`What ${field.name} is called`}
           save={(text) => set({ name: text.trim() || undefined })}
@@ -67,6 +68,7 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
           <span className="flex items-center gap-2">
             <span className="text-[13px] text-quiet">Unit</span>
             <LabelField
+              whilePaused={false}
               value={field.unit ?? ""}
               fallback="none"
               label={`Unit of ${field.name}`}

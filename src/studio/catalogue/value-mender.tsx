@@ -55,7 +55,12 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
               onChange={() => flip(label)}
             />
             <span className="min-w-0 flex-1 truncate">
-              <LabelField value={label} label={`Rename ${label}`} save={(text) => mender.rename(label, text)} />
+              <LabelField
+                whilePaused={false}
+                value={label}
+                label={`Rename ${label}`}
+                save={(text) => mender.rename(label, text)}
+              />
             </span>
             <span className="text-quiet tabular-nums">{products.toLocaleString("en")}</span>
           </li>

@@ -1,15 +1,16 @@
 import { EditorContent, useEditor } from "@tiptap/react";
 import StarterKit from "@tiptap/starter-kit";
 import { Bold, Italic, Link2, List, ListOrdered } from "lucide-react";
-import { useRef } from "react";
 import { cleanHtml } from "../../core/safe/clean-html.ts";
 import { isSafeAddress } from "../../core/safe/safe-address.ts";
+
+import { useTypedText } from "../shell/typing.ts";
 
 const tool = "grid size-7 place-items-center rounded-md hover:bg-sand aria-pressed:bg-plum-soft";
 
 /** A small editor for a few words: emphasis, lists and links. What is saved is cleaned of all else. */
 export default function RichText({ label, html, save }: { label: string; html: string; save(html: string): void }) {
-  const saved = useRef(html);
+  const { type, leave } = useTypedText(html, save, { canSave: () => true });
   const editor = useEditor({
     extensions: [
       StarterKit.configure({
@@ -33,12 +34,8 @@ export default function RichText({ label, html, save }: { label: string; html: s
         "aria-multiline": "true",
       },
     },
-    onBlur: ({ editor: done }) => {
-      const next = cleanHtml(done.getHTML());
-      if (next === saved.current) return;
-      saved.current = next;
-      save(next);
-    },
+    onUpdate: ({ editor: now }) => type(cleanHtml(now.getHTML())),
+    onBlur: () => leave(),
   });
   if (!editor) return null;
   const link = () => {

@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
 import type { SettingValue } from "../../core/setting/settings.ts";
 import { Fault } from "../shell/alert.tsx";
+import { useTypedText } from "../shell/typing.ts";
 
 interface Props {
   /** For assistive technology. */
@@ -142,22 +143,27 @@ export function TextControl({
   longest,
   set,
   faultIn,
+  whilePaused = true,
 }: {
   name: string;
   value: string;
   longest: number;
+  /** Whether it is saved while it is typed; it is by default. */
+  whilePaused?: boolean;
   set(text: string): void;
   /** Why a text can't be taken; it stays in the field then. Default: any can */
   faultIn?: (text: string) => string | undefined;
 }) {
-  const [text, setText] = useState(value);
   const [fault, setFault] = useState<string | undefined>(undefined);
-  useEffect(() => setText(value), [value]);
-  const save = () => {
-    const found = faultIn?.(text);
+  const save = (typed: string) => {
+    const found = faultIn?.(typed);
     setFault(found);
-    if (text !== value && found === undefined) set(text);
+    if (typed !== value && found === undefined) set(typed);
   };
+  const { text, type, leave } = useTypedText(value, save, {
+    canSave: (typed) => typed.trim() !== "" && faultIn?.(typed) === undefined,
+    whilePaused,
+  });
   return (
     <>
       <input
@@ -167,9 +173,9 @@ export function TextControl({
         aria-invalid={fault !== undefined}
         value={text}
         maxLength={longest}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={save}
-        onKeyDown={(event) => event.key === "Enter" && save()}
+        onChange={(event) => type(event.target.value)}
+        onBlur={leave}
+        onKeyDown={(event) => event.key === "Enter" && leave()}
       />
       <Fault text={fault} className="text-[13px]" />
     </>

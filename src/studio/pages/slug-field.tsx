@@ -15,6 +15,7 @@ export const SlugField = ({ folder, slug, set }: Props) => (
       name="Address"
       value={slug}
       longest={100}
+      whilePaused={false}
       set={(text) => {
         if (text.trim() !== "") set(fieldKey(text, new Set()).slice(0, 100));
       }}

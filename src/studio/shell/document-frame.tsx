@@ -27,7 +27,7 @@ export function DocumentFrame<D extends object>({
   return (
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop)}>
-        <Saved store={store} />
+        <Saved stores={stores} />
         <div className="flex">
           <HistoryButtons stores={stores} />
           <HistoryList stores={stores} />

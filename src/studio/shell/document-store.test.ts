@@ -6,6 +6,8 @@ import { setLimits } from "../../core/shop/edit.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import type { SentHistory } from "../../core/wire/shop.ts";
 import { createDocumentStore, isUnsaved } from "./document-store.ts";
+import { historyOf } from "./history.ts";
+import { Typing } from "./typing.ts";
 
 const stored = { version: 1, document: demoPanel, history: { steps: [], done: 0 } };
 const answers: (() => Response | Promise<Response>)[] = [];
@@ -183,5 +185,54 @@ describe("a document that saves itself", () => {
     await rest();
     expect(sent[2]?.history).toMatchObject({ from: 250, done: 250 });
     expect(sent[2]?.history.steps.map(({ words }) => words)).toEqual(["Rename the panel to Else"]);
+  });
+
+  it("takes what one field saves at its pauses as one step, and what is typed back as none", async () => {
+    const store = createDocumentStore("/p", stored);
+    const type = (typing: Typing, name: string) => typing.run(() => store.getState().apply(named(name)));
+    const words = () => store.getState().past.map((step) => step.words);
+    const typing = new Typing();
+    for (const name of ["Fi", "Find", "Finder"]) {
+      type(typing, name);
+      await rest();
+    }
+    expect(words()).toEqual(["Rename the panel to Finder"]);
+    expect(sent.map(({ document }) => document.name)).toEqual(["Fi", "Find", "Finder"]);
+    // Another field, or the same one later, is a step of its own.
+    type(new Typing(), "Finders");
+    expect(words()).toHaveLength(2);
+    store.getState().undo();
+    expect(store.getState().document.name).toBe("Finder");
+    const back = new Typing();
+    type(back, "Find");
+    type(back, "Finder");
+    expect(words()).toEqual(["Rename the panel to Finder"]);
+  });
+
+  it("goes back in the order of time over several documents, also after a reload and with a clock put back", async () => {
+    vi.setSystemTime(1_000_000);
+    const [panel, other] = [createDocumentStore("/p", stored), createDocumentStore("/q", stored)];
+    panel.getState().apply(named("Panel 1"));
+    other.getState().apply(named("Other 1"));
+    vi.setSystemTime(900_000);
+    panel.getState().apply(named("Panel 2"));
+    other.getState().apply(named("Other 2"));
+    panel.getState().apply(named("Panel 3"));
+    const reloaded = [other, panel].map((store) => {
+      const { document, past } = store.getState();
+      return createDocumentStore("/x", { version: 9, document, history: { steps: [...past], done: past.length } });
+    });
+    const undone: string[] = [];
+    for (let n = 0; n < 5; n++) {
+      undone.push(historyOf(reloaded).past.at(-1)?.words ?? "");
+      historyOf(reloaded).undo();
+    }
+    const names = ["Panel 3", "Other 2", "Panel 2", "Other 1", "Panel 1"];
+    expect(undone).toEqual(names.map((name) => `Rename the panel to ${name}`));
+    for (const name of [...names].reverse()) {
+      expect(historyOf(reloaded).future[0]?.words).toBe(`Rename the panel to ${name}`);
+      historyOf(reloaded).redo();
+    }
+    expect(reloaded.map((store) => store.getState().document.name)).toEqual(["Other 2", "Panel 3"]);
   });
 });

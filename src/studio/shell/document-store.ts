@@ -3,6 +3,7 @@ import { type Change, changeBetween, type Edit, patched, perform } from "../../c
 import { keptSteps, type Step } from "../../core/document/patch.ts";
 import type { SentHistory, Stored } from "../../core/wire/shop.ts";
 import { ApiError, sendJson } from "../api.ts";
+import { currentTyping } from "./typing.ts";
 
 export type SaveState = "saved" | "saving" | "waiting" | "failed" | "conflict";
 
@@ -26,17 +27,14 @@ export interface DocumentState<D extends object> {
 
 export type DocumentStore<D extends object> = StoreApi<DocumentState<D>>;
 
-const orders = new WeakMap<Step, number>();
-let made = 0;
+/** The time of the latest step that this tab knows, of whatever document. */
+let latest = 0;
 
-/** Makes a step known as the latest of this tab. */
-function note(step: Step): Step {
-  orders.set(step, ++made);
-  return step;
+/** A time for a new step: after all others, also where the clock was put back. */
+function now(): number {
+  latest = Math.max(Date.now(), latest + 1);
+  return latest;
 }
-
-/** When a step was made or opened, among all steps of this tab: the later the larger. */
-export const orderOf = (step: Step | undefined): number => (step && orders.get(step)) ?? 0;
 
 const pause = 300;
 const retry = 3000;
@@ -51,7 +49,7 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
   /** Number of the step before the first that is kept. */
   const { steps, done } = stored.history;
   let before = (steps[0]?.n ?? done + 1) - 1;
-  for (const step of steps) note(step);
+  for (const { at } of steps) latest = Math.max(latest, at);
   /** The first step that differs from what is stored. */
   let changedFrom = Number.POSITIVE_INFINITY;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -67,7 +65,7 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
     const add = ({ document, patches, inverse }: Change<D>, past: readonly Step[], words: string) => {
       const n = (past.at(-1)?.n ?? before) + 1;
       changedFrom = Math.min(changedFrom, n);
-      const step = note({ n, words, patches, inverse });
+      const step: Step = { n, at: now(), words, patches, inverse };
       put(document, patches.length === 0 ? past : [...past, step], []);
     };
     return {
@@ -82,9 +80,12 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
         const change = perform(document, edit);
         if (!change) return;
         const last = past.at(-1);
-        if (joined && last?.words === edit.words)
+        const typing = currentTyping();
+        const goesOn = typing ? typing.made(last) : joined && last?.words === edit.words;
+        if (last && goesOn)
           add(changeBetween(patched(document, last.inverse), change.document), past.slice(0, -1), edit.words);
         else add(change, past, edit.words);
+        typing?.note(get().past.at(-1));
       },
       undo() {
         const { document, past, future } = get();

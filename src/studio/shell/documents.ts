@@ -3,6 +3,7 @@ import type { DocumentOf, KindName } from "../../core/kinds/kinds.ts";
 import type { Stored } from "../../core/wire/shop.ts";
 import { type ApiError, documentPath, request } from "../api.ts";
 import { createDocumentStore, type DocumentStore, isUnsaved } from "./document-store.ts";
+import { isTypingUnsaved } from "./typing.ts";
 
 /** Documents that were opened in this tab, so that unsaved work outlives a change of view. */
 const opened: { [K in KindName]: Map<string, DocumentStore<DocumentOf<K>>> } = {
@@ -56,6 +57,8 @@ export async function readDocument<K extends KindName>(shop: string, kind: K, sl
 }
 
 addEventListener("beforeunload", (event) => {
+  // A field that is still typed in saves what it has.
+  if (isTypingUnsaved() && document.activeElement instanceof HTMLElement) document.activeElement.blur();
   // The browser asks before the page is left while something is not saved.
   const unsaved = Object.values(opened).some((stores) =>
     [...stores.values()].some((store) => isUnsaved(store.getState())),

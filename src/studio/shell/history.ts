@@ -1,6 +1,6 @@
 import { useMemo, useSyncExternalStore } from "react";
 import type { Step } from "../../core/document/patch.ts";
-import { type DocumentStore, orderOf } from "./document-store.ts";
+import type { DocumentStore } from "./document-store.ts";
 
 /** What was done in a view, over all documents that it changes, and the ways back and forth. */
 export interface History {
@@ -15,16 +15,16 @@ export interface History {
 /** As much of a document's store as its history wants, whatever the document is. */
 export type Stepped = Pick<DocumentStore<object>, "getState" | "subscribe">;
 
-/** One history of several documents, in the order in which the steps were made. */
+/** One history of several documents, in the order of the times at which the steps were made, also after a reload. */
 export function historyOf(stores: readonly Pick<Stepped, "getState">[]): History {
   const states = stores.map((store) => store.getState());
-  const inOrder = (a: Step, b: Step) => orderOf(a) - orderOf(b);
+  const inOrder = (a: Step, b: Step) => a.at - b.at;
   return {
     past: states.flatMap(({ past }) => past).sort(inOrder),
     future: states.flatMap(({ future }) => future).sort(inOrder),
     undo() {
       const now = stores.map((store) => store.getState());
-      const order = ({ past }: (typeof now)[number]) => orderOf(past.at(-1));
+      const order = ({ past }: (typeof now)[number]) => past.at(-1)?.at ?? 0;
       now
         .filter(({ past }) => past.length > 0)
         .sort((a, b) => order(b) - order(a))[0]
@@ -32,7 +32,7 @@ export function historyOf(stores: readonly Pick<Stepped, "getState">[]): History
     },
     redo() {
       const now = stores.map((store) => store.getState());
-      const order = ({ future }: (typeof now)[number]) => orderOf(future[0]);
+      const order = ({ future }: (typeof now)[number]) => future[0]?.at ?? 0;
       now
         .filter(({ future }) => future.length > 0)
         .sort((a, b) => order(a) - order(b))[0]

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from "react";
+import { useRef } from "react";
+import { useTypedText } from "./typing.ts";
 
 interface Props {
   value: string;
@@ -6,14 +7,16 @@ interface Props {
   fallback?: string;
   label: string;
   save(value: string): void;
+  /** Whether it is saved while it is typed; it is by default. */
+  whilePaused?: boolean;
 }
 
-/** A text that is edited where it stands: Enter or leaving saves, Escape takes it back. */
-export function LabelField({ value, fallback = "", label, save }: Props) {
-  const [text, setText] = useState(value);
+/** A text that is edited where it stands: it saves itself at each pause; Enter or leaving ends it, Escape restores what was there. */
+export function LabelField({ value, fallback = "", label, save, whilePaused = true }: Props) {
+  const { text, type, leave, cancel } = useTypedText(value, (typed) => typed.trim() !== value && save(typed), {
+    whilePaused,
+  });
   const input = useRef<HTMLInputElement>(null);
-  const dropped = useRef(false);
-  useEffect(() => setText(value), [value]);
   return (
     <input
       ref={input}
@@ -23,18 +26,12 @@ export function LabelField({ value, fallback = "", label, save }: Props) {
       placeholder={fallback}
       maxLength={200}
       className="field-sizing-content min-w-8 max-w-44 truncate rounded-md bg-transparent px-1 -mx-1 placeholder:text-base-content placeholder:opacity-100 hover:bg-sand focus:bg-base-100"
-      onChange={(event) => setText(event.target.value)}
+      onChange={(event) => type(event.target.value)}
       onKeyDown={(event) => {
-        if (event.key === "Escape") {
-          dropped.current = true;
-          setText(value);
-        }
+        if (event.key === "Escape") cancel();
         if (event.key === "Enter" || event.key === "Escape") input.current?.blur();
       }}
-      onBlur={() => {
-        if (!dropped.current && text.trim() !== value) save(text);
-        dropped.current = false;
-      }}
+      onBlur={leave}
     />
   );
 }

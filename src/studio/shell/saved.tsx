@@ -1,20 +1,38 @@
 import { Check, CloudOff, LoaderCircle } from "lucide-react";
-import { useStore } from "zustand";
-import type { DocumentStore } from "./document-store.ts";
+import { useMemo, useSyncExternalStore } from "react";
+import type { SaveState } from "./document-store.ts";
+import type { Stepped } from "./history.ts";
+import { useTypingUnsaved } from "./typing.ts";
 
 const shown = {
   saved: { Icon: Check, text: "Saved" },
-  saving: { Icon: LoaderCircle, text: "Saving …" },
-  waiting: { Icon: LoaderCircle, text: "Saving …" },
+  saving: { Icon: LoaderCircle, text: "Saving…" },
+  waiting: { Icon: LoaderCircle, text: "Saving…" },
   failed: { Icon: CloudOff, text: "Not saved" },
   conflict: { Icon: CloudOff, text: "Not saved" },
 };
+/** What is told of several documents is the worst of them. */
+const worst: readonly SaveState[] = ["conflict", "failed", "waiting", "saving", "saved"];
 
-/** Whether a document is saved, and why not. */
-export function Saved<D extends object>({ store }: { store: DocumentStore<D> }) {
-  const saving = useStore(store, (state) => state.saving);
-  const trouble = useStore(store, (state) => state.trouble);
-  const { Icon, text } = shown[saving];
+/** Whether all that a view changes is saved, text that is still being typed included, and why not. */
+export function Saved({ stores }: { stores: readonly Stepped[] }) {
+  const isTyping = useTypingUnsaved();
+  const source = useMemo(
+    () => ({
+      subscribe(changed: () => void) {
+        const stops = stores.map((store) => store.subscribe(changed));
+        return () => {
+          for (const stop of stops) stop();
+        };
+      },
+      saving: () => worst.find((one) => stores.some((store) => store.getState().saving === one)) ?? "saved",
+      trouble: () => stores.map((store) => store.getState()).find(({ saving }) => saving === "failed")?.trouble,
+    }),
+    [stores],
+  );
+  const saving = useSyncExternalStore(source.subscribe, source.saving);
+  const trouble = useSyncExternalStore(source.subscribe, source.trouble);
+  const { Icon, text } = shown[saving === "saved" && isTyping ? "waiting" : saving];
   return (
     <span role="status" className="flex items-center gap-1.5 text-white/85" title={trouble}>
       <Icon size={15} aria-hidden />
