@@ -1,12 +1,13 @@
 import { bands, resolve } from "../band/band.ts";
 import { displays } from "../display/displays.ts";
 import type { LocalFacts } from "../facts/local-facts.ts";
+import type { FindingLevel } from "../finding/finding.ts";
 import type { WholeShop } from "../folder/whole-shop.ts";
 import { pageList } from "../page/page-list.ts";
 import { facetRows } from "../panel/panel.ts";
 import type { SwatchBook } from "../swatch/view.ts";
 import type { ShopOverview } from "../wire/overview.ts";
-import { checkPanels } from "./check-shop.ts";
+import { type Checked, checkPages, checkPanels } from "./check-shop.ts";
 
 /** How far the work on a shop is, as far as its documents and its catalogue tell. @param book what stands for each value */
 export async function overviewOf(
@@ -15,8 +16,8 @@ export async function overviewOf(
   book: SwatchBook,
 ): Promise<Omit<ShopOverview, "edition" | "steps">> {
   const { catalogue } = facts.index;
-  const findings = { error: 0, warning: 0, note: 0 };
-  for (const { level } of await checkPanels(whole, facts)) findings[level]++;
+  const findings = levelsOf(await checkPanels(whole, facts));
+  const pages = levelsOf(await checkPages(whole, undefined, facts));
   return {
     catalogue: {
       products: facts.index.products,
@@ -32,8 +33,15 @@ export async function overviewOf(
     findings,
     swatches: swatchesIn(whole, facts, book),
     look: whole.looks.find(({ slug }) => slug === whole.shop.look)?.document.name ?? "",
-    pages: pageList(whole.pages, facts.pageFacts()).length,
+    pages: { count: pageList(whole.pages, facts.pageFacts()).length, ...pages },
   };
+}
+
+/** How many findings there are of each level. */
+function levelsOf(findings: readonly Pick<Checked, "level">[]): Record<FindingLevel, number> {
+  const levels = { error: 0, warning: 0, note: 0 };
+  for (const { level } of findings) levels[level]++;
+  return levels;
 }
 
 /** Whether values of a field are the same but for case or white space. */

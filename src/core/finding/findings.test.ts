@@ -136,8 +136,15 @@ describe("findings", () => {
       newFacet("p", "price", "slider", "range", { ends: "typed", least: 0, most: 1000, scale: "bent" }),
     );
     expect(await mended(twentyOne, typed, "typed-ends")).toBe(
-      "Price: 1 product lies outside the typed ends and can be chosen only with all beyond them.",
+      "Price: 1 product is outside the limits you typed; shoppers reach it only by leaving that end open.",
     );
+    const far = panelOf(newFacet("p", "stock", "slider", "range", { ends: "typed", least: 0, most: 1000 }));
+    expect(await mended(nursery, far, "typed-ends")).toMatch(
+      /^Stock: the limits that you typed go from 0 to 1000, and all values are from 0 to \d+\. \d\d% of the scale finds nothing\.$/,
+    );
+    const near = panelOf(newFacet("p", "stock", "slider", "range", { ends: "typed", least: 0, most: 210 }));
+    const facts = await findFindings(new LocalFacts(nursery), near, emptySelection);
+    expect(facts.filter(({ kind }) => kind === "typed-ends")).toEqual([]);
     expect(await mended(twentyOne, panelOf(newFacet("p", "price", "slider", "range")), "stretched-scale")).toBe(
       "Price: half of the values lie on the first 1 % of the scale, since a few are far above.",
     );
@@ -151,12 +158,11 @@ describe("findings", () => {
     );
   });
 
-  it("a phone without a panel, or with all of it above the products", async () => {
+  it("a phone with all of the panel above the products", async () => {
     const panel = {
       ...panelOf(newFacet("b", "brand", "check-boxes", "any")),
       placement: { wide: "left" as const, slim: "absent" as const },
     };
-    expect(await mended(nursery, panel, "no-phone-panel")).toBe("On a phone there is no panel at all.");
     const above = { ...panel, placement: { wide: "left" as const, slim: "above" as const } };
     expect(
       await mended(nursery, above, "far-products", emptySelection, {

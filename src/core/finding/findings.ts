@@ -13,7 +13,6 @@ import { lowReach } from "./low-reach.ts";
 import { manyOptions } from "./many-options.ts";
 import { meaninglessOrder } from "./meaningless-order.ts";
 import type { Measures } from "./measure.ts";
-import { noPhonePanel } from "./no-phone-panel.ts";
 import { noValues } from "./no-values.ts";
 import { oneBar } from "./one-bar.ts";
 import { placeholderText } from "./placeholder-text.ts";
@@ -51,7 +50,6 @@ export const findingKinds: readonly FindingKind[] = [
   placeholderText,
   sameTitles,
   soldOutStay,
-  noPhonePanel,
   farProducts,
   styleGone,
   hardToSee,

@@ -1,7 +1,10 @@
 import { settingOn } from "../setting/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Ends of a range that were typed in and leave products out. */
+/** Share of a scale without any value from which on it is worth a word. Common practice, no source. */
+const mostEmpty = 0.5;
+
+/** Ends of a range that were typed in, and leave products out or are far from all of them. */
 export const typedEnds = inEachFacet({
   name: "typed-ends",
   level: "warning",
@@ -11,12 +14,27 @@ export const typedEnds = inEachFacet({
       settingOn(row.settings, "least", "wide") ?? undefined,
       settingOn(row.settings, "most", "wide") ?? undefined,
     ];
+    const remedy = {
+      words: "Take the page's own ends",
+      step: { do: "set", row: row.id, setting: "ends", value: "steady" },
+    } as const;
     const outside = await facts.outside(row.field, { min, max });
-    if (outside === 0) return undefined;
+    const [lowest, highest] = [found.range?.steady.min ?? undefined, found.range?.steady.max ?? undefined];
+    if (outside === 0) {
+      if (lowest === undefined || highest === undefined) return undefined;
+      const [low, high] = [min ?? lowest, max ?? highest];
+      const empty = high > low ? 1 - (highest - lowest) / (high - low) : 0;
+      if (empty < mostEmpty) return undefined;
+      return {
+        row: row.id,
+        words: `${title}: the limits that you typed go from ${low} to ${high}, and all values are from ${lowest} to ${highest}. ${Math.round(100 * empty)}% of the scale finds nothing.`,
+        remedy,
+      };
+    }
     return {
       row: row.id,
-      words: `${title}: ${outside} ${outside === 1 ? "product lies" : "products lie"} outside the typed ends and can be chosen only with all beyond them.`,
-      remedy: { words: "Take the page's own ends", step: { do: "set", row: row.id, setting: "ends", value: "steady" } },
+      words: `${title}: ${outside} ${outside === 1 ? "product is" : "products are"} outside the limits you typed; shoppers reach ${outside === 1 ? "it" : "them"} only by leaving that end open.`,
+      remedy,
     };
   },
 });

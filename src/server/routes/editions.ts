@@ -1,6 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { checkPanels } from "../../core/check/check-shop.ts";
+import { type Checked, checkPages, checkPanels } from "../../core/check/check-shop.ts";
 import { shopDifferences } from "../../core/differ/shop.ts";
 import { limits } from "../../core/limits/limits.ts";
 import { publishing } from "../../core/wire/edition.ts";
@@ -41,18 +41,20 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json(shopDifferences(await stateOf(em, shop, from), await stateOf(em, shop, to)));
   });
 
-  // What is wrong with panels in one state and was not in another, without what only a browser can measure.
+  // What is wrong with panels and pages in one state and was not in another, without what only a browser can measure.
   app.get("/shops/:shop/new-findings", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const [from, to] = [stateIn(c.req.query("from")), stateIn(c.req.query("to"))];
     const checked = async (which: number | "draft") => {
       const { facts } = await catalogues.get(await sourceOfState(em, shop, which));
-      return checkPanels(await stateOf(em, shop, which), facts);
+      const whole = await stateOf(em, shop, which);
+      return [...(await checkPanels(whole, facts)), ...(await checkPages(whole, undefined, facts))];
     };
-    const told = new Set((await checked(from)).map(({ words }) => words));
+    const nameOf = ({ page, words }: Checked) => `${page ?? ""} ${words}`;
+    const told = new Set((await checked(from)).map(nameOf));
     const found = await checked(to);
-    return c.json(found.filter(({ words }) => !told.has(words)));
+    return c.json(found.filter((one) => !told.has(nameOf(one))));
   });
 
   app.post("/shops/:shop/editions/:n/restore", limit(limits.document), async (c) => {

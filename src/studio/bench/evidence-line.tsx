@@ -1,11 +1,14 @@
 import { useMemo } from "react";
 import { bands } from "../../core/band/band.ts";
+import type { Finding } from "../../core/finding/finding.ts";
 import type { Clause } from "../../core/match/question.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { Tip } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
-import { useAsked, useOpenShop } from "../shell/shop-context.ts";
-import { usePanel, useSession } from "./bench-context.ts";
+import { useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
+import { usePanels } from "../shell/use-panels.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { FacetTable, linesOf } from "./facet-table.tsx";
 import { FindingList } from "./finding-list.tsx";
 import { HeightTable, useMeasures } from "./height-table.tsx";
@@ -18,6 +21,36 @@ const findingPause = 250;
 const whole: Clause[] = [];
 
 const part = "rounded-md px-1.5 py-1 hover:bg-sand";
+
+/** What panels and pages are both told; the panel's own findings are of this very page already. */
+const toldOfPanels = new Set(["low-reach-here", "facet-not-here"]);
+const none: readonly Finding[] = [];
+
+/** What is wrong with the page on the stage that concerns this panel or no panel at all: the same as in the table of pages. */
+function usePageFindings(panel: PanelDocument): readonly Finding[] {
+  const { desk } = useOpenShop();
+  const { slug } = useBench();
+  const pages = usePages((document) => document);
+  const panels = usePanels();
+  const address = useSession((state) => state.address);
+  const question = useMemo(() => ({ address, pages, panels, panel }), [address, pages, panels, panel]);
+  const found = useAsked(
+    async () => {
+      if (!panels) return none;
+      const [figures] = await desk.figures([address], pages, new Map([...panels]).set(slug, panel));
+      return (figures?.findings ?? [])
+        .filter(({ kind, level, panel: of }) => level !== "note" && !toldOfPanels.has(kind) && (of ?? slug) === slug)
+        .map(
+          ({ kind, level, row, words, remedy }): Finding => ({
+            ...{ kind, level, words, ...(row ? { row } : {}), ...(remedy ? { remedy } : {}) },
+          }),
+        );
+    },
+    question,
+    findingPause,
+  );
+  return found ?? none;
+}
 
 /** What the present choices find, what the panel's facets reach, how high they stand, and what is wrong. Each opens its detail. */
 export function EvidenceLine() {
@@ -34,6 +67,8 @@ export function EvidenceLine() {
   const known = useMemo(() => ({ measures, within, look }), [measures, within, look]);
   const question = useMemo(() => ({ panel, selection, known }), [panel, selection, known]);
   const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];
+  const wrongHere = usePageFindings(panel);
+  const all = useMemo(() => [...findings, ...wrongHere], [findings, wrongHere]);
   if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
   const lines = linesOf(panel, answer, reaches);
@@ -107,12 +142,12 @@ export function EvidenceLine() {
         className="w-[480px] p-2"
         trigger={(props) => (
           <button type="button" {...props} className={`${part} ms-auto`}>
-            <b className={findings.length > 0 ? "text-error" : "text-success"}>{findings.length}</b>{" "}
-            {findings.length === 1 ? "finding" : "findings"}
+            <b className={all.length > 0 ? "text-error" : "text-success"}>{all.length}</b>{" "}
+            {all.length === 1 ? "finding" : "findings"}
           </button>
         )}
       >
-        {(close) => <FindingList findings={findings} close={close} />}
+        {(close) => <FindingList findings={all} close={close} />}
       </Popover>
     </output>
   );

@@ -6,6 +6,7 @@ import { Frame } from "./frame.tsx";
 import { widthOn } from "./page-width.ts";
 import { Ruler } from "./ruler.tsx";
 import { StageBar } from "./stage-bar.tsx";
+import { TrialNote } from "./trial-note.tsx";
 
 const gap = 20;
 const caption = 26;
@@ -36,6 +37,7 @@ export function Stage() {
     <>
       <StageBar />
       <Ruler />
+      <TrialNote />
       <div ref={box} className="mx-5 mb-2 mt-1 flex min-h-0 flex-1 items-start gap-5 overflow-auto">
         {frames === "phone" ? null : (
           <Frame

@@ -20,7 +20,11 @@ const counted = (n: number, one: string, many = `${one}s`): string =>
 
 /** The steps of the work in their order, from the catalogue to the shop's real pages. */
 export function workSteps({ catalogue, panels, findings, swatches, look, pages, edition }: ShopOverview): WorkStep[] {
-  const wrong = findings.error + findings.warning;
+  const asked = ({ error, warning }: { error: number; warning: number }): string =>
+    [error > 0 ? counted(error, "error") : "", warning > 0 ? counted(warning, "warning") : ""]
+      .filter(Boolean)
+      .join(", ");
+  const isWrong = ({ error, warning }: { error: number; warning: number }): boolean => error + warning > 0;
   return [
     {
       title: "Catalogue",
@@ -32,14 +36,9 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
     {
       title: "Panels",
       to: "/bench",
-      state: wrong > 0 ? "open" : "done",
+      state: isWrong(findings) ? "open" : "done",
       says: `${counted(panels.count, "panel")} with ${counted(panels.facets, "facet")}`,
-      asks: [
-        findings.error > 0 ? counted(findings.error, "error") : "",
-        findings.warning > 0 ? counted(findings.warning, "warning") : "",
-      ]
-        .filter(Boolean)
-        .join(", "),
+      asks: asked(findings),
     },
     {
       title: "Swatches",
@@ -58,7 +57,13 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
       says: look === "" ? "The usual look" : look,
       asks: look === "" ? "Bring the shop’s style sheet, or begin from a look that ships" : "",
     },
-    { title: "Pages", to: "/pages", state: "done", says: counted(pages, "page"), asks: "" },
+    {
+      title: "Pages",
+      to: "/pages",
+      state: isWrong(pages) ? "open" : "done",
+      says: counted(pages.count, "page"),
+      asks: asked(pages),
+    },
     {
       title: "Editions",
       to: "/editions",

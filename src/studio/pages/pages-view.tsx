@@ -1,9 +1,9 @@
 import { useState } from "react";
 import type { Scope } from "../../core/page/edit.ts";
+import { usePanels } from "../shell/use-panels.ts";
 import { LayoutSide } from "./layout-side.tsx";
 import { PageTable } from "./page-table.tsx";
 import { PagesFrame } from "./pages-frame.tsx";
-import { usePanels } from "./use-figures.ts";
 
 /** Every page against every panel, and at the side the layout of one of them. */
 export function PagesView() {

@@ -1,28 +1,11 @@
 import { useEffect, useState } from "react";
-import useSWR from "swr";
 import type { PageFigures } from "../../core/page/figures.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { readDocument } from "../shell/documents.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 
 /** Pages that are asked for at once: few enough that the first figures come soon. */
 const atOnce = 12;
-
-/** Every panel of the shop by slug, in order. */
-export function usePanels(): ReadonlyMap<string, PanelDocument> | undefined {
-  const { shop } = useOpenShop();
-  const slugs = shop.panels.map(({ slug }) => slug);
-  const { data } = useSWR(
-    ["panels", shop.slug, ...slugs],
-    async () =>
-      new Map(
-        await Promise.all(slugs.map(async (slug) => [slug, await readDocument(shop.slug, "panel", slug)] as const)),
-      ),
-    { keepPreviousData: true },
-  );
-  return data;
-}
 
 /** The figures of pages, a few at a time as the worker has them; those of the state before stay until then. */
 export function useFigures(

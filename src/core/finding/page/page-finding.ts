@@ -5,7 +5,7 @@ import type { PagesDocument } from "../../page/pages-schema.ts";
 import type { ShownPage } from "../../page/shown-page.ts";
 import type { PageFacts } from "../../page/value-pages.ts";
 import type { PanelDocument } from "../../panel/panel-schema.ts";
-import type { FindingLevel } from "../finding.ts";
+import type { FindingLevel, Found } from "../finding.ts";
 
 /** What one look at a page has found. */
 export interface PageFound {
@@ -15,6 +15,8 @@ export interface PageFound {
   row?: string;
   /** What is wrong, with its number, in one or two sentences. */
   words: string;
+  /** What solves it, in that panel. */
+  remedy?: Found["remedy"];
 }
 
 /** Something that was computed to be wrong or risky on a page. */

@@ -121,6 +121,27 @@ describe("findings about pages", () => {
     );
   });
 
+  it("tell of a phone without any panel, where no other panel is there, with the step that puts it into a drawer", async () => {
+    const [own, there] = ["a", "b"].map((name) => ({ ...demoPanel, name, placement: { wide: "left" as const } }));
+    if (!own || !there) throw new Error("There are two panels.");
+    const absent = { ...own, placement: { wide: "left" as const, slim: "absent" as const } };
+    const standing = (...panels: string[]) =>
+      edited(demoPages, setLayout({ address: "/" }, { panels: panels.map((panel) => ({ panel })) }, ""));
+    const told = async (pages: PagesDocument, panels: ReadonlyMap<string, PanelDocument>) =>
+      ((await pageFigures(facts, "/", pages, panels))?.findings ?? []).filter(({ kind }) => kind === "no-phone-panel");
+    const both = new Map([
+      ["a", absent],
+      ["b", there],
+    ]);
+    const [finding] = await told(standing("a"), both);
+    expect([finding?.words, finding?.remedy?.step]).toEqual([
+      "On a phone this page has no panel at all.",
+      { do: "place", band: "slim", placement: "drawer" },
+    ]);
+    expect(await told(standing("a", "b"), both)).toEqual([]);
+    expect(await told(standing("b"), both)).toEqual([]);
+  });
+
   it("tell of one field that is asked in two ways", async () => {
     const [light] = facetRows(demoQuestions);
     if (!light) throw new Error("The questions begin with light.");

@@ -5,6 +5,7 @@ import { emptyPage } from "./empty-page.ts";
 import { facetNotHere } from "./facet-not-here.ts";
 import { linkNowhere } from "./link-nowhere.ts";
 import { lowReachHere } from "./low-reach-here.ts";
+import { noPhonePanel } from "./no-phone-panel.ts";
 import type { PageContext, PageFinding, PageFindingKind } from "./page-finding.ts";
 import { panelGone } from "./panel-gone.ts";
 import { sendsNowhere } from "./sends-nowhere.ts";
@@ -20,6 +21,7 @@ export const pageFindingKinds: readonly PageFindingKind[] = [
   panelGone,
   sendsNowhere,
   unreachedSlot,
+  noPhonePanel,
   linkNowhere,
   askedTwoWays,
   facetNotHere,
