@@ -82,7 +82,7 @@ test("the last steps outlive a restart", async () => {
   const { version, document } = await get(panel);
   const change = perform(document, renamePanel("One step on"));
   if (!change) throw new Error("The step changes nothing.");
-  const step = { n: 1, words: "Rename", patches: change.patches, inverse: change.inverse };
+  const step = { n: 1, at: 5, words: "Rename", patches: change.patches, inverse: change.inverse };
   expect(
     (await put(panel, { version, document: change.document, history: { from: 1, steps: [step], done: 1 } })).ok,
   ).toBe(true);

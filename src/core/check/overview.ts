@@ -7,7 +7,7 @@ import { pageList } from "../page/page-list.ts";
 import { facetRows } from "../panel/panel.ts";
 import type { SwatchBook } from "../swatch/view.ts";
 import type { ShopOverview } from "../wire/overview.ts";
-import { type Checked, checkPages, checkPanels } from "./check-shop.ts";
+import { checkPages, checkPanels } from "./check-shop.ts";
 
 /** How far the work on a shop is, as far as its documents and its catalogue tell. @param book what stands for each value */
 export async function overviewOf(
@@ -16,8 +16,13 @@ export async function overviewOf(
   book: SwatchBook,
 ): Promise<Omit<ShopOverview, "edition" | "steps">> {
   const { catalogue } = facts.index;
-  const findings = levelsOf(await checkPanels(whole, facts));
-  const pages = levelsOf(await checkPages(whole, undefined, facts));
+  const findings = { error: 0, warning: 0, note: 0 };
+  for (const { level } of await checkPanels(whole, facts)) findings[level]++;
+  const wrong = await checkPages(whole, undefined, facts);
+  const pagesWith = (level: FindingLevel) =>
+    new Set(wrong.flatMap((one) => (one.level === level ? one.page : []) ?? []));
+  const errors = pagesWith("error");
+  const warnings = [...pagesWith("warning")].filter((page) => !errors.has(page));
   return {
     catalogue: {
       products: facts.index.products,
@@ -33,15 +38,12 @@ export async function overviewOf(
     findings,
     swatches: swatchesIn(whole, facts, book),
     look: whole.looks.find(({ slug }) => slug === whole.shop.look)?.document.name ?? "",
-    pages: { count: pageList(whole.pages, facts.pageFacts()).length, ...pages },
+    pages: {
+      count: pageList(whole.pages, facts.pageFacts()).length,
+      error: errors.size,
+      warning: warnings.length,
+    },
   };
-}
-
-/** How many findings there are of each level. */
-function levelsOf(findings: readonly Pick<Checked, "level">[]): Record<FindingLevel, number> {
-  const levels = { error: 0, warning: 0, note: 0 };
-  for (const { level } of findings) levels[level]++;
-  return levels;
 }
 
 /** Whether values of a field are the same but for case or white space. */

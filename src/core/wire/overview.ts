@@ -15,8 +15,8 @@ export const shopOverview = exact({
   swatches: exact({ values: count(), unset: count() }),
   /** Name of the shop's look; empty where it is the usual one. */
   look: string().strict().defined(),
-  /** Pages, and what is wrong with them that needs no browser to be found. */
-  pages: exact({ count: count(), error: count(), warning: count(), note: count() }),
+  /** Pages, those with an error that needs no browser to be found, and those with a warning and no error. */
+  pages: exact({ count: count(), error: count(), warning: count() }),
   /** The newest edition and what is another since; absent before the first. */
   edition: editionSummary
     .concat(exact({ differences: count() }))

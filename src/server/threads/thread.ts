@@ -8,6 +8,7 @@ import { Catalogues } from "../store/catalogues.ts";
 import { openForReading } from "../store/database.ts";
 import type { KeptPicture } from "../store/swatches.ts";
 import { catchUp } from "../store/write.ts";
+import { type SentTask, taken } from "./run-task.ts";
 import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
 
 const { data, ...setting }: ThreadSetting = workerData;
@@ -21,7 +22,8 @@ const handedOver = (value: SentAnswer | Outcome<object>, bytes: Uint8Array): obj
   move({ [transferableSymbol]: [bytes.buffer], [valueSymbol]: value });
 
 /** Answers a request. @returns a {@link SentAnswer} */
-export async function answer({ method, url, headers, body, told: now }: SentRequest): Promise<object> {
+export async function answer(sent: SentTask<SentRequest>): Promise<object> {
+  const { method, url, headers, body, told: now } = taken(sent);
   told = now;
   catchUp(now.writes);
   catalogues.catchUp(now.forgotten);
@@ -31,14 +33,16 @@ export async function answer({ method, url, headers, body, told: now }: SentRequ
 }
 
 /** Reads a catalogue that is brought. @returns an {@link Outcome} */
-export const catalogue = ({ sent, known }: SentCatalogue): Promise<object> =>
-  outcomeOf(() => readers.catalogue(sent, known));
+export function catalogue(task: SentTask<SentCatalogue>): Promise<object> {
+  const { sent, known } = taken(task);
+  return outcomeOf(() => readers.catalogue(sent, known));
+}
 
 /** Reads a whole shop that is brought. @returns an {@link Outcome} */
-export const shop = (sent: Sent): Promise<object> => outcomeOf(() => readers.shop(sent));
+export const shop = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.shop(taken(task)));
 
 /** Cleans a picture that is uploaded. @returns an {@link Outcome} */
-export const picture = (sent: Sent): Promise<object> => outcomeOf(() => readers.picture(sent));
+export const picture = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.picture(taken(task)));
 
 /** Errors lose their class on the way, so they go as what they say. */
 async function outcomeOf(read: () => Promise<BroughtCatalogue | BroughtShop | KeptPicture>): Promise<object> {

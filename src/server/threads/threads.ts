@@ -8,6 +8,7 @@ import type { BroughtCatalogue, BroughtShop, Readers } from "../brought.ts";
 import { Fault } from "../fault.ts";
 import type { Sent } from "../routes/request.ts";
 import type { KeptPicture } from "../store/swatches.ts";
+import { runTask } from "./run-task.ts";
 import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
 
 /** Threads that answer shoppers, at most: more than processors only wait for one another. */
@@ -54,7 +55,7 @@ export class Threads implements Readers {
     const headers = [...request.headers].filter(([name]) => !plain || name !== "accept-encoding");
     const sent: SentRequest = { method, url, headers, told };
     if (request.body) sent.body = new Uint8Array(await request.arrayBuffer());
-    const answer: SentAnswer = await run(long ? this.#forLong() : this.#quick, sent, {
+    const answer: SentAnswer = await runTask(long ? this.#forLong() : this.#quick, sent, {
       name: "answer",
       deadline: long ? limits.longWork : limits.quickWork,
       client: shared ? undefined : request.signal,
@@ -66,17 +67,17 @@ export class Threads implements Readers {
   async catalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue> {
     const task: SentCatalogue = { sent, known };
     const given = { name: "catalogue", deadline: limits.longWork, ...handingOver(sent) };
-    return readIn<BroughtCatalogue>(await run(this.#forLong(), task, given));
+    return readIn<BroughtCatalogue>(await runTask(this.#forLong(), task, given));
   }
 
   async shop(sent: Sent): Promise<BroughtShop> {
     const given = { name: "shop", deadline: limits.longWork, ...handingOver(sent) };
-    return readIn<BroughtShop>(await run(this.#forLong(), sent, given));
+    return readIn<BroughtShop>(await runTask(this.#forLong(), sent, given));
   }
 
   async picture(sent: Sent): Promise<KeptPicture> {
     const given = { name: "picture", deadline: limits.quickWork, ...handingOver(sent) };
-    return readIn<KeptPicture>(await run(this.#quick, sent, given));
+    return readIn<KeptPicture>(await runTask(this.#quick, sent, given));
   }
 
   /** Ends them all; what is under way is not waited for. */
@@ -92,42 +93,6 @@ function entryOf({ root, development }: ThreadSetting) {
   return !development && existsSync(built)
     ? { filename: built, execArgv: [] }
     : { filename: join(root, "src/server/threads/start.mjs") };
-}
-
-/** How long work goes on for a client that has gone away, in ms: a new thread costs about as much. */
-const grace = 2000;
-
-interface Task {
-  name: string;
-  deadline: { max: number };
-  /** Tells when whoever asked has gone away; they are waited for when absent. */
-  client?: AbortSignal | undefined;
-  transferList?: ArrayBuffer[];
-}
-
-/**
- * Has a task done by a pool. One that takes longer than it may is ended together with its thread, and another thread
- * comes in its place; one that nobody waits for any more is ended a moment later.
- * @throws Fault with 503
- */
-async function run<T>(pool: Piscina, task: unknown, { name, deadline, client, transferList }: Task): Promise<T> {
-  const stop = new AbortController();
-  const timers = [setTimeout(() => stop.abort(), deadline.max * 1000)];
-  const gone = () => timers.push(setTimeout(() => stop.abort(), grace));
-  if (client?.aborted) gone();
-  client?.addEventListener("abort", gone);
-  try {
-    return await pool.run(task, { name, signal: stop.signal, ...(transferList ? { transferList } : {}) });
-  } catch (error) {
-    if (!stop.signal.aborted) throw error;
-    throw new Fault(
-      503,
-      `This took longer than ${deadline.max} seconds and was stopped. Try it with less: fewer products, columns or filters.`,
-    );
-  } finally {
-    client?.removeEventListener("abort", gone);
-    for (const timer of timers) clearTimeout(timer);
-  }
 }
 
 const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });

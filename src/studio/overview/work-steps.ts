@@ -20,11 +20,7 @@ const counted = (n: number, one: string, many = `${one}s`): string =>
 
 /** The steps of the work in their order, from the catalogue to the shop's real pages. */
 export function workSteps({ catalogue, panels, findings, swatches, look, pages, edition }: ShopOverview): WorkStep[] {
-  const asked = ({ error, warning }: { error: number; warning: number }): string =>
-    [error > 0 ? counted(error, "error") : "", warning > 0 ? counted(warning, "warning") : ""]
-      .filter(Boolean)
-      .join(", ");
-  const isWrong = ({ error, warning }: { error: number; warning: number }): boolean => error + warning > 0;
+  const wrong = findings.error + findings.warning;
   return [
     {
       title: "Catalogue",
@@ -36,9 +32,14 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
     {
       title: "Panels",
       to: "/bench",
-      state: isWrong(findings) ? "open" : "done",
+      state: wrong > 0 ? "open" : "done",
       says: `${counted(panels.count, "panel")} with ${counted(panels.facets, "facet")}`,
-      asks: asked(findings),
+      asks: [
+        findings.error > 0 ? counted(findings.error, "error") : "",
+        findings.warning > 0 ? counted(findings.warning, "warning") : "",
+      ]
+        .filter(Boolean)
+        .join(", "),
     },
     {
       title: "Swatches",
@@ -60,9 +61,15 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
     {
       title: "Pages",
       to: "/pages",
-      state: isWrong(pages) ? "open" : "done",
+      // A page that some facets do not suit is no work left undone.
+      state: pages.error > 0 ? "open" : "done",
       says: counted(pages.count, "page"),
-      asks: asked(pages),
+      asks: [
+        pages.error > 0 ? `Fix errors on ${counted(pages.error, "page")}` : "",
+        pages.warning > 0 ? `${counted(pages.warning, "page")} with warnings` : "",
+      ]
+        .filter(Boolean)
+        .join(", "),
     },
     {
       title: "Editions",
