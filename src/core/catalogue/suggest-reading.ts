@@ -2,6 +2,7 @@ import { areConvertible, findUnits } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { dayOrders } from "./days.ts";
 import { type FieldRole, knownColumns } from "./field.ts";
+import { withoutCurrency } from "./guess-currency.ts";
 import { guessTitle } from "./guess-title.ts";
 import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
@@ -15,6 +16,7 @@ import { parseDay, parseNumber } from "./values.ts";
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
   const names = header.map((heading) => identity(heading.replaceAll(/[_\-./'’]+/g, " ")));
+  const bare = names.map((name) => (withoutCurrency(name) === name ? "" : withoutCurrency(name)));
   // A language that a file speaks is spoken in most of its headings, and the same word means another thing in another.
   const languages = Object.entries(headingWords)
     .filter(([language, words]) => language === "en" || spoken(words, names) >= fewest)
@@ -23,9 +25,11 @@ export function suggestRoles(header: readonly string[]): Reading {
   for (const words of languages)
     for (const column of knownColumns) {
       if (reading.some(({ as }) => as === column)) continue;
-      const at = (words[column] ?? [])
-        .map((name) => names.indexOf(name))
-        .find((place) => place >= 0 && reading[place]?.as === "attribute");
+      const isFree = (place: number) => place >= 0 && reading[place]?.as === "attribute";
+      const known = words[column] ?? [];
+      const at =
+        known.map((name) => names.indexOf(name)).find(isFree) ??
+        [column.replaceAll("_", " "), ...known].map((name) => bare.indexOf(name)).find(isFree);
       if (at !== undefined) reading[at] = { as: column };
     }
   return reading;

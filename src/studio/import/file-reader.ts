@@ -1,6 +1,7 @@
 import { decodeCatalogue, encodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { Field } from "../../core/catalogue/field.ts";
+import { guessCurrency } from "../../core/catalogue/guess-currency.ts";
 import { type HardlyRead, hardlyRead } from "../../core/catalogue/hardly-read.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { type JoinOffer, joinOffer } from "../../core/catalogue/join-rows.ts";
@@ -39,6 +40,8 @@ export interface Preview {
   join?: JoinOffer | undefined;
   /** Fields of the shop that no column goes on as. */
   missing: { key: string; name: string }[];
+  /** The currency that its prices are in, where the file says it. */
+  currency?: string | undefined;
   /** Why the file cannot be taken; nothing below is there then. */
   fault?: Problem;
   products: number;
@@ -111,6 +114,7 @@ export class FileReader {
       reading,
       hash: this.#hash,
       rows: table.records.length,
+      currency: guessCurrency(table, reading),
       columns: table.header.map((heading, at) => ({ heading, samples: firstDifferent(table, at) })),
     };
     this.#catalogue = undefined;

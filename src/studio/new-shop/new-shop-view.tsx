@@ -1,4 +1,5 @@
 import { yupResolver } from "@hookform/resolvers/yup";
+import { useEffect } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate } from "react-router";
 import { object, string } from "yup";
@@ -25,6 +26,11 @@ export function NewShopView() {
     defaultValues: { name: "", currency: "EUR" },
   });
   const navigate = useNavigate();
+  const isChosen = formState.dirtyFields.currency === true;
+  const said = preview?.currency;
+  useEffect(() => {
+    if (said !== undefined && !isChosen && currencies.includes(said)) setValue("currency", said);
+  }, [said, isChosen, setValue]);
 
   const take = (file: File) => {
     sender.forget();
@@ -69,7 +75,12 @@ export function NewShopView() {
         </label>
         <label className="grid gap-1">
           <span className="font-medium">Currency of the prices</span>
-          <select className="select w-full" {...register("currency")}>
+          <select
+            className="select w-full"
+            {...register("currency", {
+              onChange: ({ target }) => setValue("currency", target.value, { shouldDirty: true }),
+            })}
+          >
             {currencies.map((code) => (
               <option key={code} value={code}>
                 {code}
