@@ -1,11 +1,11 @@
-/** Who may see what is kept under a key. */
+/** The people who may see an entry of the cache. */
 export type Audience = "anyone" | "designers";
 
 declare const made: unique symbol;
 /** A key of a cache, which only {@link cacheKey} makes. */
 export type CacheKey = string & { readonly [made]: true };
 
-/** What a page or an answer is made from: the draft, or an edition by its number. */
+/** The state of a shop that a page or an answer shows: the draft, or an edition by its number. */
 export type ShopState = number | "draft";
 
 /** The draft is for designers only; what is published is for anyone. */

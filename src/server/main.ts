@@ -144,7 +144,7 @@ async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
   process.exit(0);
 }
 
-/** Moves the shops of before aside. @throws UnfitFile where the file is another program’s */
+/** Moves the shops of before aside. @throws UnfitFile where the file belongs to a different program */
 function startOver(): void {
   try {
     checkFile(data, migrationNames);

@@ -9,7 +9,7 @@ const zip = promisify(gzip);
 /** Brotli's effort: beyond this a catalogue takes many times as long and is hardly smaller. Common practice, no source. */
 const effort = 5;
 
-/** What an entry costs beside its bytes: keys, promises, the map. Measured with 20,000 of them. */
+/** The cost of an entry in addition to its bytes: keys, promises, the map. Measured with 20,000 of them. */
 const overhead = 2000;
 
 /**

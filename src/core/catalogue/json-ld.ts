@@ -139,7 +139,7 @@ function putOffer(put: (heading: string, value: unknown) => void, offer: Node | 
   if (level !== undefined) put("stock", isNode(level) ? level.value : level);
   else if (offer.availability !== undefined) {
     const said = textOf(offer.availability);
-    // What is neither in stock nor sold out stays as it is said, and claims nothing.
+    // Any other availability keeps its own word, which claims nothing.
     put("stock", stockWord(said) ?? said.replace(/^(?:https?:\/\/)?schema\.org\//, ""));
   }
 }

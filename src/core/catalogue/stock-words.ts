@@ -4,7 +4,7 @@ import { parseNumber } from "./values.ts";
 import { noWords, yesWords } from "./yes-no.ts";
 
 /**
- * What stock columns say in words, by identity without spaces, dashes and underscores. Whatever is not here says
+ * The known words of stock columns, by identity without spaces, dashes and underscores. Any other word says
  * nothing: a pre-order or a back-order is neither in stock nor sold out.
  * Source of the English compounds: schema.org, ItemAvailability; the others: common practice, no source.
  */
@@ -34,7 +34,7 @@ const ambiguous: ReadonlyMap<string, Availability> = new Map([
 ]);
 const longest = 60;
 
-/** What a text says of stock by a word of its own; undefined for a number, for yes and no, and for any other text. */
+/** Reads a word that itself means a state of stock; undefined for a number, for yes and no, and for any other text. */
 export function stockWord(text: string): Availability | undefined {
   if (text.length > longest) return undefined;
   const plain = identity(text)
@@ -43,7 +43,7 @@ export function stockWord(text: string): Availability | undefined {
   return words.get(plain);
 }
 
-/** What a cell of a stock column says: a number above 0, a known word, or yes or no; undefined where it says nothing that is known. */
+/** Reads a cell of a stock column: a number, a known word, or yes or no; undefined for anything else. */
 export function availabilityOf(text: string): Availability | undefined {
   const amount = parseNumber(text);
   if (!Number.isNaN(amount)) return amount > 0 ? inStock : outOfStock;

@@ -33,7 +33,7 @@ const pictures = /^(?:-webkit-)?(?:image-set|image|cross-fade)$/i;
 const inPictures =
   /^(?:type|calc|(?:-webkit-)?(?:repeating-)?(?:linear|radial|conic)-gradient|rgba?|hsla?|oklch|oklab|lab|lch|color)$/i;
 const unknown = /^(?:element|paint|src)$/i;
-/** What a value is made of. */
+/** The kinds of tokens that a value may consist of. */
 const known: ReadonlySet<string> = new Set([
   ...["Value", "Identifier", "Number", "Dimension", "Percentage", "Hash", "String", "Url", "Function", "Parentheses"],
   ...["Brackets", "Operator", "UnicodeRange", "Raw", "Ratio", "Comment", "WhiteSpace", "Combinator"],
@@ -111,7 +111,7 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     const down = combinators.findIndex((name) => name === " " || name === ">");
     const sideways = combinators.findIndex((name) => name === "+" || name === "~");
     if (!scope.isInside && sideways >= 0 && (down < 0 || sideways < down))
-      return refused("This leads to what stands beside the panel.");
+      return refused("This selector reaches elements outside the panel.");
     const [only = ""] = scope.selectors;
     // Each level repeats the selectors around it.
     if (scope.selectors.reduce((sum, { length }) => sum + length, size) > longestOutput)

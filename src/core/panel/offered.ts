@@ -26,8 +26,8 @@ export const shownOn = ({ display, settings }: Pick<FacetRow, "display" | "setti
 });
 
 /**
- * What a facet offers on a page, at a band: the places of the options that a shopper can choose there, in the order in
- * which they are shown. They are those that the designer shows, that some product of the page states, and that the
+ * Lists the options that a facet offers on a page, at a band: the places of those that a shopper can choose there,
+ * in the order in which they are shown. They are those that the designer shows, that some product of the page states, and that the
  * display has a place for. Everything that speaks of a facet's options goes by this.
  * @param language BCP 47 tag of what shoppers read
  */
@@ -53,7 +53,7 @@ export function offeredOptions(
   return shown.filter((o) => offered.has(named[o]?.id ?? ""));
 }
 
-/** What a facet offers on each band, each way once. */
+/** The options that a facet offers on each band; bands that offer the same share one entry. */
 export function offeredAnywhere(row: FacetRow, found: Counted): number[][] {
   const ways = new Map(
     bands.map((band) => offeredOptions(row, shownOn(row, band), found)).map((way) => [way.join(), way]),

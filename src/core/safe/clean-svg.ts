@@ -86,7 +86,7 @@ function calledIn(value: string): string[] {
   const names: string[] = [];
   for (let end = value.indexOf("("); end >= 0; end = value.indexOf("(", end + 1)) {
     let start = end;
-    // A longer name is no function that is known, and reading all of it each time would take long.
+    // No known function has a longer name, and reading all of it each time would take long.
     while (start > 0 && end - start < 40 && /[\w-]/.test(value[start - 1] ?? "")) start--;
     names.push(value.slice(start, end));
   }

@@ -83,7 +83,7 @@ export function moveToFree(from: string, to: string): void {
   }
 }
 
-/** The files that SQLite keeps for one database: the file itself and what may stand beside it. */
+/** The files that SQLite keeps for one database: the file itself, its write-ahead log and its shared memory. */
 export const databaseEnds = ["", "-wal", "-shm"] as const;
 
 /**

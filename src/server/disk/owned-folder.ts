@@ -7,7 +7,7 @@ import type { ShopFiles } from "../../core/folder/shop-files.ts";
 import { hashOf } from "../hash.ts";
 import { entryAt, newToken, partPath, removeFile, replaceFile } from "./files.ts";
 
-/** What a folder that we write can be; each kind has a list of its own in the folder. */
+/** The kinds of folders that we write; each kind has its own list in the folder. */
 export type FolderContent = "shop" | "handoff";
 
 /** Our list of what we wrote into a folder. Nothing else there is ever removed. */
@@ -120,7 +120,7 @@ function readList(path: string): FileList | undefined {
   }
 }
 
-/** What stands in the way of a file at a path: a link, a folder, or a file where a folder should be. */
+/** Names the obstacle to writing a file at a path: a link, a folder, or a file where a folder should be. */
 function obstacleTo(root: string, path: string): string | undefined {
   const steps = path.split("/");
   for (let depth = 1; depth <= steps.length; depth++) {

@@ -41,7 +41,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json(shopDifferences(await stateOf(em, shop, from), await stateOf(em, shop, to)));
   });
 
-  // What is wrong with panels and pages in one state and was not in another, without what only a browser can measure.
+  // Findings of panels and pages that one state has and the other had not; those that only a browser can measure are left out.
   app.get("/shops/:shop/new-findings", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

@@ -23,7 +23,7 @@ export interface LoadedCatalogue {
   data(wanted: { text: boolean; only?: readonly string[] | undefined }): Packed;
 }
 
-/** What a catalogue takes beside its own bytes once it is indexed, as a multiple of them. Measured with 20,000 products. */
+/** The memory of an indexed catalogue, as a multiple of its own bytes. Measured with 20,000 products. */
 const indexed = 3;
 
 /** Catalogues packed for browsers: pages that need the same fields share one. */

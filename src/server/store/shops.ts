@@ -90,7 +90,7 @@ const storedFields = listOf(fieldSchema, limits.columns.max);
 /** @throws InvalidDocument where fields are not what a shop can be opened with */
 const checkFields = (fields: readonly Field[]) => checkValue("catalogue", storedFields, fields);
 
-/** What a shop's own row says of its catalogue. @throws InvalidDocument */
+/** The columns of a shop’s row that describe its catalogue. @throws InvalidDocument */
 export const catalogueOf = ({ fields, products, variants, reading = [], hash }: Import) => ({
   fields: checkFields(fields),
   productCount: products,

@@ -65,7 +65,7 @@ export class OwnList {
     this.#undone = [];
   }
 
-  /** Whether items stand in another order than we left them in, or most of them are gone. Items that were added are no contest. */
+  /** Whether the order of the items has changed since we wrote it, or most of them are gone. Added items do not count. */
   #isUndone(): boolean {
     const last = new Set(this.#last);
     const now = this.#items().flatMap(({ item }) => (last.has(item) ? [item] : []));

@@ -64,7 +64,7 @@ export function drawnAnswers(
   const [first] = answers;
   if (!first || answers.length < panels.length) return undefined;
   const leading = answers.filter(({ panel }) => panel.target);
-  // What is found here is said by those that do not lead elsewhere.
+  // Only a panel that does not lead elsewhere counts the products of this page.
   const { answer } = answers.find(({ panel }) => !panel.target) ?? first;
   return {
     answer: { ...answer, facets: Object.assign({}, ...answers.map((one) => one.answer.facets)) },

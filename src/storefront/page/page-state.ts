@@ -82,14 +82,14 @@ export function questionOf({ shown, panels, band, fields, shop }: Asking, place:
     : { ...asked, within, selection };
 }
 
-/** What the engine is asked for a selection in a panel, on the page that its choices lead to. */
+/** Builds the engine’s question for a selection in a panel, on the page that its choices lead to. */
 export function questionIn(asking: Asking, { target }: PagePanel, selection: Selection): Question {
   const { shown } = asking;
   const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
   return { ...questionOf({ ...asking, shown: page }, { selection, sort: "", page: 1 }), size: 0 };
 }
 
-/** What the choices of a page's panels find where these take them; nothing is asked where none does. */
+/** Counts what the choices find on the pages that panels lead to; asks nothing where no panel leads elsewhere. */
 function elsewhereAt(engine: Engine, asking: Asking, selection: Selection): Elsewhere | Promise<Elsewhere> {
   const leading = asking.panels.filter(({ target }) => target !== undefined);
   const asked = leading.map((one) => engine.ask(questionIn(asking, one, selection)));

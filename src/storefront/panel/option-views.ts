@@ -29,7 +29,7 @@ export function optionViews(
   const rules = rulesOf(row);
   const offered = offeredOptions(row, { display, settings }, { options, counts }, state.language);
   const known = new Set(offered);
-  // What is chosen by an address is shown though the panel does not offer it, so that it can be taken back.
+  // An option chosen by an address is shown even if the panel does not offer it, so that it can be removed.
   const others = options.flatMap(({ id }, o) => (chosen.has(id) && !known.has(o) ? [o] : []));
   return [...offered, ...others].flatMap((o) => {
     const option = options[o];

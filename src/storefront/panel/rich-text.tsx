@@ -5,7 +5,7 @@ export const ownPlace = (base: string, address: string): string =>
 interface Props {
   /** Cleaned when it was saved, and refused where it was not. */
   html: string;
-  /** What stands in front of every address of the shop. */
+  /** The prefix of every address of the shop. */
   base: string;
   class?: string;
 }

@@ -27,7 +27,7 @@ export interface Session {
   shown: StagePage | undefined;
   /** The answer of that page's products to the panel's facets, with what is chosen. */
   answer: Answer | undefined;
-  /** What each facet's offered options find of that page, by row. */
+  /** The products of that page that each facet’s offered options find, by row. */
   reaches: Reaches;
   /** Which of the two frames are shown, and how large. */
   frames: "both" | "wide" | "phone";

@@ -22,11 +22,11 @@ const whole: Clause[] = [];
 
 const part = "rounded-md px-1.5 py-1 hover:bg-sand";
 
-/** What panels and pages are both told; the panel's own findings are of this very page already. */
+/** Findings that panels and pages share; the panel’s own are about this very page already. */
 const toldOfPanels = new Set(["low-reach-here", "facet-not-here"]);
 const none: readonly Finding[] = [];
 
-/** What is wrong with the page on the stage that concerns this panel or no panel at all: the same as in the table of pages. */
+/** The findings of the page on the stage that concern this panel or no panel at all: the same as in the table of pages. */
 function usePageFindings(panel: PanelDocument): readonly Finding[] {
   const { desk } = useOpenShop();
   const { slug } = useBench();

@@ -13,7 +13,7 @@ export function Reach({
 }: {
   profile: FieldProfile;
   mode?: Mode;
-  /** What is said of the products that are counted. */
+  /** The words that follow the count of products. */
   words?: string;
 }) {
   const { shop } = useOpenShop();

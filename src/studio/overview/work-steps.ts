@@ -61,7 +61,7 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
     {
       title: "Pages",
       to: "/pages",
-      // A page that some facets do not suit is no work left undone.
+      // Warnings leave the step done: a page need not suit every facet.
       state: pages.error > 0 ? "open" : "done",
       says: counted(pages.count, "page"),
       asks: [

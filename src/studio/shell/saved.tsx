@@ -11,7 +11,7 @@ const shown = {
   failed: { Icon: CloudOff, text: "Not saved" },
   conflict: { Icon: CloudOff, text: "Not saved" },
 };
-/** What is told of several documents is the worst of them. */
+/** The states from worst to best; several documents together show the worst of theirs. */
 const worst: readonly SaveState[] = ["conflict", "failed", "waiting", "saving", "saved"];
 
 /** Whether all that a view changes is saved, text that is still being typed included, and why not. */

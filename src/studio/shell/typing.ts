@@ -74,7 +74,7 @@ export function useTypedText(
   const typing = useRef(new Typing());
   now.current.save = save;
 
-  // What comes from elsewhere takes the field's place; what comes back from here stands in it already.
+  // A value from elsewhere replaces the text; one that was typed here is already in the field.
   useEffect(() => {
     if (value === now.current.saved) return;
     now.current.saved = value;

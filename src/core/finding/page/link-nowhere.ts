@@ -45,7 +45,7 @@ export const linkNowhere: PageFindingKind = {
     return [
       ...found([...linksIn(page.html), ...linksIn(page.layout.nothing)], "A text of this page"),
       ...[...panels].flatMap(([slug, panel]) => found(linksOf(panel), `“${panel.name}”`, slug)),
-      // The menu is on every page; it is told of once.
+      // The menu is on every page; its links are reported once.
       ...(page.address === shopAddress
         ? found(
             pages.menu.map(({ to }) => to),

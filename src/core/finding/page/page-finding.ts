@@ -15,7 +15,7 @@ export interface PageFound {
   row?: string;
   /** What is wrong, with its number, in one or two sentences. */
   words: string;
-  /** What solves it, in that panel. */
+  /** The step in that panel that solves it. */
   remedy?: Found["remedy"];
 }
 

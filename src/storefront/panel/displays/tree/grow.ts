@@ -9,7 +9,7 @@ export interface Branch {
   children: Branch[];
 }
 
-/** What a category is called without those above it. */
+/** The name of a category without those above it. */
 export const lastLevel = ({ label }: Pick<OptionView, "label">): string => label.split(pathSeparator).at(-1) ?? "";
 
 /** Paths as a tree, in the order in which they come; one whose own branch was dropped stands at the root. */
