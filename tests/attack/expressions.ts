@@ -44,7 +44,7 @@ export const expressions: Attack = {
           failures.push(`${place} ${writtenOf(literal)}: ${Math.round(took)} ms over ${text.slice(0, 8)}…`);
       }
     }
-    writeFileSync(safeList, `${JSON.stringify(safe.sort(), null, 1)}\n`);
+    writeFileSync(safeList, `${JSON.stringify(safe.sort(), null, 2)}\n`);
     return {
       tries,
       failures,

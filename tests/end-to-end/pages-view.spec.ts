@@ -59,8 +59,15 @@ test("collections by conditions and by hand, articles, bars and the menu are mad
   await page.getByRole("button", { name: "New collection" }).click();
   await page.getByRole("textbox", { name: "Name of the collection" }).fill("Small and red");
   await page.getByRole("textbox", { name: "Name of the collection" }).press("Enter");
+  await expect(page.getByRole("textbox", { name: "Address" })).toHaveValue("small-and-red");
   await page.getByRole("textbox", { name: "Address" }).fill("Small & red");
   await page.getByRole("textbox", { name: "Address" }).press("Enter");
+  await page.getByRole("textbox", { name: "Name of the collection" }).fill("Little and red");
+  await page.getByRole("textbox", { name: "Name of the collection" }).press("Enter");
+  // A typed address stays when the name changes.
+  await expect(page.getByRole("textbox", { name: "Address" })).toHaveValue("small-red");
+  await page.getByRole("textbox", { name: "Name of the collection" }).fill("Small and red");
+  await page.getByRole("textbox", { name: "Name of the collection" }).press("Enter");
   await page.getByRole("button", { name: "Choose conditions" }).click();
   const choose = page.getByRole("dialog", { name: "Choose conditions" });
   await choose.getByRole("button", { name: "Pot size" }).click();

@@ -4,6 +4,8 @@ import type { SearchedField } from "../index/search-schema.ts";
 import type { Placement } from "../panel/placement.ts";
 import { freeId } from "../panel/row-id.ts";
 import type { PageKind } from "./layout.ts";
+import { moveAddress } from "./move-address.ts";
+import { articleAddress, collectionAddress } from "./page-list.ts";
 import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument, Standing } from "./pages-schema.ts";
 
 /** One step over a shop's pages. */
@@ -92,13 +94,14 @@ export const addCollection = (collection: Collection): PagesEdit => ({
   },
 });
 
-/** Puts a changed collection in the place of the one with its id. Exceptions move along with its address. */
+/** Puts a changed collection in the place of the one with its id. Exceptions and links move along with its address. */
 export const setCollection = (collection: Collection, words: string): PagesEdit => ({
   words,
-  change: ({ collections }) => {
-    const at = collections.findIndex(({ id }) => id === collection.id);
-    const others = collections.filter(({ id }) => id !== collection.id);
-    if (at >= 0) collections[at] = { ...collection, slug: freeSlug(others, collection.slug) };
+  change: (pages) => {
+    const [before, slug] = putPage(pages.collections, collection);
+    if (!before) return;
+    const perValue = before.of.by === "value";
+    moveAddress(pages, collectionAddress(before.slug), collectionAddress(slug), perValue);
   },
 });
 
@@ -118,13 +121,12 @@ export const addArticle = (article: Article): PagesEdit => ({
   },
 });
 
-/** Puts a changed article in the place of the one with its id. */
+/** Puts a changed article in the place of the one with its id. Exceptions and links move along with its address. */
 export const setArticle = (article: Article, words: string): PagesEdit => ({
   words,
-  change: ({ articles }) => {
-    const at = articles.findIndex(({ id }) => id === article.id);
-    const others = articles.filter(({ id }) => id !== article.id);
-    if (at >= 0) articles[at] = { ...article, slug: freeSlug(others, article.slug) };
+  change: (pages) => {
+    const [before, slug] = putPage(pages.articles, article);
+    if (before) moveAddress(pages, articleAddress(before.slug), articleAddress(slug), false);
   },
 });
 
@@ -160,6 +162,16 @@ export const setSearch = (search: SearchedField[] | undefined, words: string): P
     else delete pages.search;
   },
 });
+
+/** Puts a changed page in the place of the one with its id, at a free address. @returns the page before, if there was one, and the new slug */
+function putPage<T extends { id: string; slug: string }>(list: T[], page: T): [T | undefined, string] {
+  const at = list.findIndex(({ id }) => id === page.id);
+  const before = list[at];
+  const others = list.filter(({ id }) => id !== page.id);
+  const slug = freeSlug(others, page.slug);
+  if (before) list[at] = { ...page, slug };
+  return [before, slug];
+}
 
 function freeSlug(others: readonly { slug: string }[], slug: string): string {
   const taken = new Set(others.map((one) => one.slug));

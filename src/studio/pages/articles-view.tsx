@@ -10,7 +10,7 @@ import { RemoveLink } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/setting-control.tsx";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
-import { SlugField } from "./slug-field.tsx";
+import { justCreated, SlugField, useFollowingSlug } from "./slug-field.tsx";
 import { Translations } from "./translations.tsx";
 import { TwoPart } from "./two-part.tsx";
 
@@ -39,7 +39,7 @@ export function ArticlesView() {
           const title = `Article ${articles.length + 1}`;
           const html = "<p>A few words.</p>";
           pages.getState().apply(addArticle({ id, slug: `article-${articles.length + 1}`, title, html }));
-          navigate(to(id));
+          navigate(to(id), { state: justCreated });
         }}
       >
         {current ? <ArticleForm key={current.id} article={current} /> : null}
@@ -54,6 +54,7 @@ function ArticleForm({ article }: { article: Article }) {
   const navigate = useNavigate();
   const set = (change: Partial<Article>, words: string) =>
     store.getState().apply(setArticle({ ...article, ...change }, `${article.title}: ${words}`));
+  const follow = useFollowingSlug();
   const address = articleAddress(article.slug);
   const { panels } = layoutAt({ address, kind: "article" }, pages, shop.panels[0]?.slug);
   const blocks = blocksOf(article.html).length;
@@ -65,7 +66,10 @@ function ArticleForm({ article }: { article: Article }) {
           name="Title of the article"
           value={article.title}
           longest={200}
-          set={(text) => set({ title: text.trim() }, `call it ${text}`)}
+          set={(text) => {
+            const title = text.trim();
+            set({ title, ...follow(article, article.title, title) }, `call it ${text}`);
+          }}
         />
         <Translations
           of="Title of the article"

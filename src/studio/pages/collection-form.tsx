@@ -11,7 +11,7 @@ import { TextControl } from "../controls/setting-control.tsx";
 import { useAnswer, useOpenShop } from "../shell/shop-context.ts";
 import { Conditions } from "./conditions.tsx";
 import { HandPicks } from "./hand-picks.tsx";
-import { SlugField } from "./slug-field.tsx";
+import { SlugField, useFollowingSlug } from "./slug-field.tsx";
 import { Translations } from "./translations.tsx";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
@@ -24,6 +24,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
   const { of, name } = collection;
   const within = membersOf(collection, undefined);
   const answer = useAnswer({ ...countsOf([], undefined, within), size: 12 });
+  const follow = useFollowingSlug();
   const set = (change: Partial<Collection>, words: string) =>
     pages.getState().apply(setCollection({ ...collection, ...change }, `${name}: ${words}`));
   const by = (next: Collection["of"]["by"]) => {
@@ -41,7 +42,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
           name="Name of the collection"
           value={name}
           longest={200}
-          set={(text) => set({ name: text.trim() }, `call it ${text}`)}
+          set={(text) => set({ name: text.trim(), ...follow(collection, name, text.trim()) }, `call it ${text}`)}
         />
         <Translations
           of="Name of the collection"

@@ -1,12 +1,13 @@
 import { useNavigate, useParams } from "react-router";
-import { fieldKey } from "../../core/catalogue/field.ts";
 import { addCollection } from "../../core/page/edit.ts";
+import { slugOf } from "../../core/page/move-address.ts";
 import { collectionAddress } from "../../core/page/page-list.ts";
 import type { Collection } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { CollectionForm } from "./collection-form.tsx";
 import { PagesFrame } from "./pages-frame.tsx";
+import { justCreated } from "./slug-field.tsx";
 import { TwoPart } from "./two-part.tsx";
 
 /** The shop's collections, and what makes a product one of each. */
@@ -30,7 +31,7 @@ export function CollectionsView() {
           const name = `Collection ${collections.length + 1}`;
           const id = freeId(collections, "collection");
           pages.getState().apply(addCollection(newCollection(id, name)));
-          navigate(to(id));
+          navigate(to(id), { state: justCreated });
         }}
       >
         {current ? <CollectionForm key={current.id} collection={current} /> : null}
@@ -41,7 +42,7 @@ export function CollectionsView() {
 
 const newCollection = (id: string, name: string): Collection => ({
   id,
-  slug: fieldKey(name, new Set()),
+  slug: slugOf(name),
   name,
   html: "",
   of: { by: "conditions", join: "all", conditions: [] },

@@ -1,4 +1,5 @@
-import { fieldKey } from "../../core/catalogue/field.ts";
+import { useLocation } from "react-router";
+import { isSlugOf, slugOf } from "../../core/page/move-address.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 
 interface Props {
@@ -17,8 +18,17 @@ export const SlugField = ({ folder, slug, set }: Props) => (
       longest={100}
       whilePaused={false}
       set={(text) => {
-        if (text.trim() !== "") set(fieldKey(text, new Set()).slice(0, 100));
+        if (text.trim() !== "") set(slugOf(text));
       }}
     />
   </span>
 );
+
+/** State of a navigation to a page that was just created. */
+export const justCreated = { created: true };
+
+/** Gives the new slug when a page is renamed: the address of a page just created follows its name until it is typed. Older pages keep theirs, because others may link to them. */
+export function useFollowingSlug(): (page: { slug: string }, before: string, name: string) => { slug?: string } {
+  const created = (useLocation().state as Partial<typeof justCreated> | null)?.created === true;
+  return ({ slug }, before, name) => (created && name !== "" && isSlugOf(slug, before) ? { slug: slugOf(name) } : {});
+}

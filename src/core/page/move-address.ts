@@ -1,0 +1,35 @@
+import { fieldKey } from "../catalogue/field.ts";
+import { collectionAddress } from "./page-list.ts";
+import type { PagesDocument } from "./pages-schema.ts";
+
+/** The last part of the address of a page with a name. */
+export const slugOf = (name: string): string => fieldKey(name, new Set()).slice(0, 100);
+
+/** Whether an address is the one that a name gives, or that with a number because another page had it. */
+export const isSlugOf = (slug: string, name: string): boolean =>
+  slug === slugOf(name) || slug.replace(/-\d+$/, "") === slugOf(name);
+
+/**
+ * Changes the address of a page wherever the shop's pages use it: in exceptions, in the menu and in links of texts.
+ * @param perValue whether the address begins those of a collection per value, which change too
+ */
+export function moveAddress(pages: PagesDocument, from: string, to: string, perValue: boolean): void {
+  if (from === to) return;
+  const own = new Set(pages.collections.map(({ slug }) => collectionAddress(slug)));
+  const isBelow = (address: string, rest: string): boolean =>
+    perValue && rest.startsWith("-") && !own.has(address.split(/[?#]/, 1)[0] ?? "");
+  const moved = (address: string): string => {
+    for (const old of new Set([from, encodeURI(from)])) {
+      const rest = address.slice(old.length);
+      if (address.startsWith(old) && (/^(?:[?#]|$)/.test(rest) || isBelow(address, rest))) return to + rest;
+    }
+    return address;
+  };
+  const inText = (html: string): string =>
+    html.replace(/(<a href=")([^"]{1,2000})"/g, (_, start: string, address: string) => `${start}${moved(address)}"`);
+  pages.exceptions = Object.fromEntries(
+    Object.entries(pages.exceptions).map(([address, layout]) => [moved(address), layout]),
+  );
+  for (const entry of pages.menu) entry.to = moved(entry.to);
+  for (const page of [...pages.collections, ...pages.articles]) page.html = inText(page.html);
+}
