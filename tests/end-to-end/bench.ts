@@ -65,6 +65,7 @@ export async function openBench(page: Page, empty = false, shop = demoShop): Pro
         .getByRole("button", { name: new RegExp(`^${name}`) })
         .first()
         .click();
+      await page.getByRole("button", { name: "Done", exact: true }).click();
     },
     async choose(row, band, display) {
       await page.getByRole("button", { name: new RegExp(`^${row} on ${band}`) }).click();

@@ -127,6 +127,25 @@ const column = (name: string) => rows[0]?.indexOf(name) ?? -1;
 const withCells = (change: (row: string[]) => string[]) =>
   Papa.unparse([rows[0] ?? [], ...rows.slice(1).map((row) => change([...row]))]);
 
+test("paths in another writing are read as levels, which is shown and can be changed", async ({ page }) => {
+  const shop = await newShop(page.request, "Slashed");
+  await page.goto(`/shops/${shop}/catalogue/import`);
+  await page.getByLabel("Catalogue file").setInputFiles({
+    name: "slashed.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(
+      withCells((row) => row.with(column("category"), row[column("category")]?.replaceAll(" > ", " / ") ?? "")),
+    ),
+  });
+  const levels = page.getByRole("combobox", { name: "Levels of category are written like" });
+  await expect(levels).toHaveValue(" / ");
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByText("Nothing changes.")).toBeVisible();
+  await levels.selectOption("levels A > B");
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByText("Nothing changes.")).toHaveCount(0);
+});
+
 test("a value that is spelt anew goes on as what it was, and its swatch with it", async ({ page }) => {
   const shop = await newShop(page.request, "Spelt anew");
   const at = column("Flower colour");

@@ -115,6 +115,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
     .getByRole("dialog")
     .getByRole("button", { name: /^Farbe/ })
     .click();
+  await page.getByRole("button", { name: "Done", exact: true }).click();
   await wide.getByRole("checkbox", { name: /^Crème/ }).check();
   await expect(wide.getByRole("status")).toHaveText("8 products of 16");
 });

@@ -16,6 +16,29 @@ test("all suggested facets come at once, and are gone with one step back", async
   await expect(rows).toHaveCount(0);
 });
 
+test("facets are added one after the other, by name and Enter, until one is done", async ({ page }) => {
+  const bench = await openBench(page, true);
+  await page.getByRole("button", { name: "Facet or piece" }).click();
+  const search = page.getByRole("searchbox", { name: "Search the fields" });
+  for (const name of ["light", "in flow", "headng"]) {
+    await search.fill(name);
+    await search.press("Enter");
+    await expect(search).toHaveValue("");
+  }
+  const light = page.getByRole("dialog").getByRole("button", { name: /^Light/ });
+  await expect(light).toHaveAttribute("aria-pressed", "true");
+  await expectAccessible(page);
+  await light.click();
+  await expect(light).toHaveAttribute("aria-pressed", "false");
+  await page.getByRole("button", { name: "Done", exact: true }).click();
+  await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(2);
+  await expect(bench.wide.locator(".zt-facet")).toHaveCount(1);
+  // A page by its name: what only holds the letters somewhere is not meant.
+  await page.getByRole("button", { name: /^Page on the stage/ }).click();
+  await page.getByPlaceholder("Find a page").fill("gfts");
+  await expect(page.getByRole("option").first()).toContainText("Gifts");
+});
+
 test("settings hold on their band, say that they are set, and go back", async ({ page }) => {
   const bench = await openBench(page, true);
   await bench.addFacet("In flower");
@@ -126,10 +149,8 @@ test("options are left out, renamed, merged and moved by hand, and every count s
 
 test("pieces are set and stand on the page; what could run is not taken", async ({ page }) => {
   const bench = await openBench(page, true);
-  const add = async (name: string) => {
-    await page.getByRole("button", { name: "Facet or piece" }).click();
-    await page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
-  };
+  await page.getByRole("button", { name: "Facet or piece" }).click();
+  const add = (name: string) => page.getByRole("dialog").getByRole("button", { name, exact: true }).click();
   for (const name of [
     "Heading",
     "Text",
@@ -142,6 +163,7 @@ test("pieces are set and stand on the page; what could run is not taken", async 
     "Chosen filters",
   ])
     await add(name);
+  await page.getByRole("button", { name: "Done", exact: true }).click();
   await expect(bench.wide.locator(".zt-piece")).toHaveCount(9);
   await expect(bench.wide.locator("hr")).toHaveCount(1);
 

@@ -2,6 +2,7 @@ import { type InferType, mixed, string } from "yup";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, oneOf, someText, text } from "../document/schema.ts";
 import { fieldKinds, knownColumns } from "./field-names.ts";
+import { type LevelMark, levelMarks } from "./levels.ts";
 
 /** The decimal marks that numbers are written with. */
 export const decimalMarks = [".", ","] as const;
@@ -22,6 +23,8 @@ export const columnReading = exact({
   kind: oneOf(fieldKinds).optional(),
   /** Default: `|`. */
   separator: separatorSchema().optional(),
+  /** What separates the levels of a path. Default: ` > `. */
+  levels: string<LevelMark>().strict().oneOf(levelMarks).optional(),
   /** Default: a point. */
   decimal: oneOf(decimalMarks).optional(),
   /** Default: year, month, day. */

@@ -2,6 +2,7 @@ import { convertMeasure } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { writtenDay } from "./days.ts";
 import { type FieldRole, isWholeText, knownRole } from "./field.ts";
+import { writtenLevels } from "./levels.ts";
 import type { ColumnReading, DecimalMark, Reading } from "./reading-schema.ts";
 
 /** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */
@@ -24,21 +25,25 @@ export function cellReader({
   decimal = ".",
   dates = "ymd",
   unit,
+  levels,
 }: ColumnReading): (cell: string) => string {
   const role = as as FieldRole;
   const whole = isWholeText(role);
   const isNumber = mustBeNumber.has(role) || kind === "number" || decimal !== ".";
   const isDay = kind === "date" || dates !== "ymd";
   const value = (text: string) =>
-    unit !== undefined
-      ? (convertMeasure(text, unit) ?? plainNumber(text, decimal))
-      : isNumber
-        ? plainNumber(text, decimal)
-        : isDay
-          ? (writtenDay(text, dates) ?? text)
-          : text;
+    levels !== undefined
+      ? writtenLevels(text, levels)
+      : unit !== undefined
+        ? (convertMeasure(text, unit) ?? plainNumber(text, decimal))
+        : isNumber
+          ? plainNumber(text, decimal)
+          : isDay
+            ? (writtenDay(text, dates) ?? text)
+            : text;
+  if (levels === " | ") return value;
   if (separator === "|" || whole) {
-    if (whole || !(isNumber || isDay || unit !== undefined)) return (cell) => cell;
+    if (whole || !(isNumber || isDay || unit !== undefined || levels !== undefined)) return (cell) => cell;
     return (cell) => (cell.includes("|") ? cell.split("|").map(value).join("|") : value(cell));
   }
   // What stands in a value must not part it once values are joined by “|”.

@@ -6,6 +6,7 @@ import { withoutCurrency } from "./guess-currency.ts";
 import { guessTitle } from "./guess-title.ts";
 import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
+import { guessLevels } from "./levels.ts";
 import { isNumberWith, plainReading } from "./reading.ts";
 import type { ColumnReading, DateOrder, Reading, Separator } from "./reading-schema.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
@@ -92,10 +93,14 @@ export function withTitles(table: Pick<Table, "header" | "records">, reading: Re
   return reading.map((column, place) => (place === at ? { ...column, titles: true } : column));
 }
 
-const whole: readonly ColumnReading["as"][] = ["product_id", "sku", "title", "description", "image", "category"];
+const whole: readonly ColumnReading["as"][] = ["product_id", "sku", "title", "description", "image"];
 
 function looksLike({ as }: ColumnReading, cells: readonly string[]): Partial<ColumnReading> {
   if (cells.length === 0 || whole.includes(as)) return {};
+  if (as === "category") {
+    const levels = guessLevels(cells);
+    return levels === undefined ? {} : { levels };
+  }
   const share = (fits: (cell: string) => boolean) => cells.filter(fits).length / cells.length;
   if (share((cell) => !Number.isNaN(parseNumber(cell))) === 1 || share((cell) => !Number.isNaN(parseDay(cell))) === 1)
     return {};

@@ -1,7 +1,9 @@
 import { Command } from "cmdk";
+import { useState } from "react";
 import { together } from "../../core/document/edit.ts";
 import { addRow, moveRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
+import { findByWords } from "../shell/find-actions.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { freeFields, freePieces } from "./additions.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -10,23 +12,31 @@ import { useBench, usePanel, useSession } from "./bench-context.ts";
 export function AddHere() {
   const { panel: store, session } = useBench();
   const at = useSession((state) => state.adding);
-  const close = () => session.setState({ adding: undefined });
+  const [asked, setAsked] = useState("");
+  const close = () => {
+    session.setState({ adding: undefined });
+    setAsked("");
+  };
   return (
     <Command.Dialog
       open={at !== undefined}
       onOpenChange={(open) => open || close()}
       label="Add a facet or a piece here"
+      shouldFilter={false}
       overlayClassName="fixed inset-0 z-50 bg-[#321a3d55]"
       contentClassName="fixed left-1/2 top-[14vh] z-50 w-[460px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
     >
       <Command.Input
         placeholder="What shall stand here?"
+        value={asked}
+        onValueChange={setAsked}
         className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-1.5">
         <Command.Empty className="px-3 py-4 text-quiet">Nothing has that name.</Command.Empty>
         {at === undefined ? null : (
           <Choices
+            asked={asked}
             take={(edit, id, name) => {
               store.getState().apply(together(`Add ${name}`, [edit, moveRow(id, at, name)]));
               close();
@@ -38,30 +48,34 @@ export function AddHere() {
   );
 }
 
-function Choices({ take }: { take(edit: PanelEdit, id: string, name: string): void }) {
+interface ChoicesProps {
+  asked: string;
+  take(edit: PanelEdit, id: string, name: string): void;
+}
+
+function Choices({ asked, take }: ChoicesProps) {
   const shop = useOpenShop();
   const panel = usePanel((state) => state.document);
-  const entry = "cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft";
-  return (
-    <>
-      {freeFields(shop, panel).map(({ profile }) => (
-        <Command.Item
-          key={profile.field.key}
-          value={profile.field.name}
-          className={entry}
-          onSelect={() => {
-            const row = suggestRow(profile);
-            take(addRow(row, profile.field.name), row.id, profile.field.name);
-          }}
-        >
-          {profile.field.name}
-        </Command.Item>
-      ))}
-      {freePieces(shop, panel).map(({ name, edit, id }) => (
-        <Command.Item key={name} value={name} className={entry} onSelect={() => take(edit, id, name)}>
-          {name}
-        </Command.Item>
-      ))}
-    </>
-  );
+  const choices = [
+    ...freeFields(shop, panel).map(({ profile }) => {
+      const { key, name } = profile.field;
+      const row = suggestRow(profile);
+      return { key: `field ${key}`, name, take: () => take(addRow(row, name), row.id, name) };
+    }),
+    ...freePieces(shop, panel).map(({ name, edit, id }) => ({
+      key: `piece ${name}`,
+      name,
+      take: () => take(edit, id, name),
+    })),
+  ];
+  return findByWords(choices, ({ name }) => name, asked).map((one) => (
+    <Command.Item
+      key={one.key}
+      value={one.key}
+      className="cursor-pointer rounded-lg px-3 py-2 data-[selected=true]:bg-plum-soft"
+      onSelect={one.take}
+    >
+      {one.name}
+    </Command.Item>
+  ));
 }

@@ -1,10 +1,10 @@
-import { Plus } from "lucide-react";
-import { useMemo, useState } from "react";
+import { Check, Plus } from "lucide-react";
+import { useState } from "react";
 import { displays } from "../../core/display/displays.ts";
-import { fitsWords, words } from "../../core/index/words.ts";
-import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
+import { addRow, type PanelEdit, removeRow } from "../../core/panel/edit.ts";
 import { suggestRow } from "../../core/suggest/suggest.ts";
 import { FindField } from "../controls/find-field.tsx";
+import { findByWords } from "../shell/find-actions.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { addSuggested, freeFields, freePieces } from "./additions.ts";
@@ -12,18 +12,11 @@ import { useBench, usePanel } from "./bench-context.ts";
 import { RowPicture } from "./live-picture.tsx";
 import { Reach } from "./reach.tsx";
 
-/** Offers every field and piece that is not in the panel yet. */
+/** Offers every field and piece that the panel does not have yet. */
 export function AddMenu() {
   const shop = useOpenShop();
-  const store = useBench().panel;
   const panel = usePanel((state) => state.document);
-  const [asked, setAsked] = useState("");
-  const free = useMemo(() => freeFields(shop, panel), [shop, panel]);
-  const pieces = freePieces(shop, panel);
-  const suggested = addSuggested(shop, panel);
-  const fits = (name: string) => fitsWords(name, words(asked));
-  const entry = "w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand";
-
+  const { count } = addSuggested(shop, panel);
   return (
     <>
       <Popover
@@ -36,72 +29,118 @@ export function AddMenu() {
           </button>
         )}
       >
-        {(close) => {
-          const add = (edit: PanelEdit) => {
-            store.getState().apply(edit);
-            setAsked("");
-            close();
-          };
-          return (
-            <>
-              <div className="sticky top-0 z-10 flex gap-2 border-b border-hair bg-base-100 p-2">
-                <FindField label="Search the fields" value={asked} set={setAsked} className="input-sm w-full" />
-                {suggested.count > 1 ? (
-                  <button type="button" className="btn btn-sm flex-none" onClick={() => add(suggested.edit)}>
-                    Add all {suggested.count} suggested
-                  </button>
-                ) : null}
-              </div>
-              <ul className="p-1.5">
-                {free
-                  .filter(({ profile }) => fits(profile.field.name))
-                  .map(({ profile, suggestion }) => (
-                    <li key={profile.field.key}>
-                      <button
-                        type="button"
-                        className={`grid grid-cols-[minmax(0,1fr)_160px] items-center gap-3 ${entry}`}
-                        onClick={() => add(addRow(suggestRow(profile), profile.field.name))}
-                      >
-                        <span className="min-w-0">
-                          <span className="block truncate font-medium">{profile.field.name}</span>
-                          <Reach profile={profile} />
-                        </span>
-                        <span className="text-[13px] leading-tight text-quiet">
-                          {suggestion.worth
-                            ? `${displays[suggestion.display].label}: ${suggestion.reason}`
-                            : `Not by itself: ${suggestion.reason}`}
-                        </span>
-                      </button>
-                    </li>
-                  ))}
-              </ul>
-              {pieces.some(({ name }) => fits(name)) ? (
-                <ul className="grid grid-cols-3 gap-1.5 border-t border-hair p-2" aria-label="Pieces">
-                  {pieces
-                    .filter(({ name }) => fits(name))
-                    .map(({ name, row, edit }) => (
-                      <li key={name}>
-                        <button
-                          type="button"
-                          className="flex h-full w-full flex-col rounded-lg border border-hair p-1.5 text-start hover:border-secondary"
-                          onClick={() => add(edit)}
-                        >
-                          <span className="mb-1 truncate text-[13px] font-medium">{name}</span>
-                          <span className="mt-auto rounded-md bg-white p-1">
-                            <RowPicture row={row} band="wide" width={240} scale={0.48} height={44} />
-                          </span>
-                        </button>
-                      </li>
-                    ))}
-                </ul>
-              ) : null}
-            </>
-          );
-        }}
+        {(close) => <Additions close={close} />}
       </Popover>
       <span className="band-cell text-[13px] text-quiet">
-        {suggested.count > 0 ? `${suggested.count} suggested from the catalogue` : ""}
+        {count > 0 ? `${count} suggested from the catalogue` : ""}
       </span>
+    </>
+  );
+}
+
+const entry = "w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand";
+/** Marks what Enter takes. */
+const best = "bg-plum-soft";
+
+/** The list that adds one after the other until it is closed; fields added meanwhile stay in it, ticked. */
+function Additions({ close }: { close(): void }) {
+  const shop = useOpenShop();
+  const store = useBench().panel;
+  const panel = usePanel((state) => state.document);
+  const [asked, setAsked] = useState("");
+  const [fields] = useState(() => freeFields(shop, panel));
+  const suggested = addSuggested(shop, panel);
+  const apply = (edit: PanelEdit) => store.getState().apply(edit);
+  const choices = [
+    ...fields.map(({ profile, suggestion }) => {
+      const { key, name } = profile.field;
+      const row = panel.rows.find((one) => one.kind === "facet" && one.field === key);
+      const toggle = () => apply(row ? removeRow(row.id, name) : addRow(suggestRow(profile), name));
+      return { is: "field" as const, name, profile, suggestion, isIn: row !== undefined, take: toggle };
+    }),
+    ...freePieces(shop, panel).map(({ name, row, edit }) => ({
+      is: "piece" as const,
+      name,
+      row,
+      take: () => apply(edit),
+    })),
+  ];
+  const found = findByWords(choices, ({ name }) => name, asked);
+  const first = asked.trim() === "" ? undefined : found[0];
+  const pieces = found.filter((one) => one.is === "piece");
+  return (
+    <>
+      <div className="sticky top-0 z-10 flex gap-2 border-b border-hair bg-base-100 p-2">
+        <FindField
+          label="Search the fields"
+          value={asked}
+          set={setAsked}
+          enter={() => {
+            first?.take();
+            setAsked("");
+          }}
+          className="input-sm w-full"
+        />
+        {suggested.count > 1 ? (
+          <button
+            type="button"
+            className="btn btn-sm flex-none"
+            onClick={() => {
+              apply(suggested.edit);
+              close();
+            }}
+          >
+            Add all {suggested.count} suggested
+          </button>
+        ) : null}
+        <button type="button" className="btn btn-primary btn-sm flex-none" onClick={close}>
+          Done
+        </button>
+      </div>
+      <ul className="p-1.5">
+        {found.map((one) =>
+          one.is === "piece" ? null : (
+            <li key={one.profile.field.key}>
+              <button
+                type="button"
+                className={`grid grid-cols-[16px_minmax(0,1fr)_150px] items-center gap-2.5 ${entry} ${one === first ? best : ""}`}
+                aria-pressed={one.isIn}
+                onClick={one.take}
+              >
+                {one.isIn ? <Check size={15} aria-hidden /> : <span />}
+                <span className="min-w-0">
+                  <span className="block truncate font-medium">{one.name}</span>
+                  <Reach profile={one.profile} />
+                </span>
+                <span className="text-[13px] leading-tight text-quiet">
+                  {one.suggestion.worth
+                    ? `${displays[one.suggestion.display].label}: ${one.suggestion.reason}`
+                    : `Not by itself: ${one.suggestion.reason}`}
+                </span>
+              </button>
+            </li>
+          ),
+        )}
+      </ul>
+      {pieces.length > 0 ? (
+        <ul className="grid grid-cols-3 gap-1.5 border-t border-hair p-2" aria-label="Pieces">
+          {pieces.map((one) => (
+            <li key={one.name}>
+              <button
+                type="button"
+                className={`flex h-full w-full flex-col rounded-lg border border-hair p-1.5 text-start hover:border-secondary ${one === first ? best : ""}`}
+                onClick={one.take}
+              >
+                <span className="mb-1 truncate text-[13px] font-medium">{one.name}</span>
+                <span className="mt-auto rounded-md bg-white p-1">
+                  <RowPicture row={one.row} band="wide" width={240} scale={0.48} height={44} />
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {found.length === 0 ? <p className="px-3 py-4 text-quiet">Nothing has that name.</p> : null}
     </>
   );
 }

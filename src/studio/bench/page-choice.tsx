@@ -1,7 +1,9 @@
 import { Command } from "cmdk";
 import { ChevronDown } from "lucide-react";
+import { useState } from "react";
 import type { PageKind } from "../../core/page/layout.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
+import { findByWords } from "../shell/find-actions.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useAllPages } from "../shell/shop-context.ts";
@@ -30,44 +32,70 @@ export function PageChoice() {
       )}
     >
       {(close) => (
-        <Command label="Pages">
-          <Command.Input
-            placeholder="Find a page"
-            className="w-full border-b border-hair bg-transparent px-3 py-2.5"
-            autoFocus
-          />
-          <Command.List className="max-h-[46vh] overflow-auto p-1.5">
-            <Command.Empty className="px-3 py-4 text-quiet">No page has that name.</Command.Empty>
-            {groupsOf(pages).map(([kind, some]) => (
+        <FoundPages
+          pages={pages}
+          current={address}
+          choose={(one) => {
+            session.setState({ address: one });
+            close();
+          }}
+        />
+      )}
+    </Popover>
+  );
+}
+
+interface FoundProps {
+  pages: readonly PageRef[];
+  current: string;
+  choose(address: string): void;
+}
+
+/** All pages by their kinds; those that fit some words in one list, the best first. */
+function FoundPages({ pages, current, choose }: FoundProps) {
+  const [asked, setAsked] = useState("");
+  const itemOf = (one: PageRef) => (
+    <Command.Item
+      key={one.address}
+      value={one.address}
+      className="flex cursor-pointer items-baseline justify-between gap-3 rounded-lg px-2.5 py-1.5 data-[selected=true]:bg-plum-soft"
+      onSelect={() => choose(one.address)}
+    >
+      <span className={`truncate ${one.address === current ? "font-semibold" : ""}`}>{pageName(one)}</span>
+      <span className="max-w-44 flex-none truncate text-[13px] text-quiet">{one.address}</span>
+    </Command.Item>
+  );
+  return (
+    <Command label="Pages" shouldFilter={false}>
+      <Command.Input
+        placeholder="Find a page"
+        className="w-full border-b border-hair bg-transparent px-3 py-2.5"
+        value={asked}
+        onValueChange={setAsked}
+        autoFocus
+      />
+      <Command.List className="max-h-[46vh] overflow-auto p-1.5">
+        <Command.Empty className="px-3 py-4 text-quiet">No page has that name.</Command.Empty>
+        {asked.trim() === ""
+          ? groupsOf(pages).map(([kind, some]) => (
               <Command.Group
                 key={kind}
                 heading={pageKindNames[kind]}
                 className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[13px] [&_[cmdk-group-heading]]:text-quiet"
               >
-                {some.map((one) => (
-                  <Command.Item
-                    key={one.address}
-                    value={`${pageName(one)} ${one.address}`}
-                    className="flex cursor-pointer items-baseline justify-between gap-3 rounded-lg px-2.5 py-1.5 data-[selected=true]:bg-plum-soft"
-                    onSelect={() => {
-                      session.setState({ address: one.address });
-                      close();
-                    }}
-                  >
-                    <span className={`truncate ${one.address === address ? "font-semibold" : ""}`}>
-                      {pageName(one)}
-                    </span>
-                    <span className="max-w-44 flex-none truncate text-[13px] text-quiet">{one.address}</span>
-                  </Command.Item>
-                ))}
+                {some.map(itemOf)}
               </Command.Group>
-            ))}
-          </Command.List>
-        </Command>
-      )}
-    </Popover>
+            ))
+          : findByWords(pages, (one) => `${pageName(one)} ${one.address}`, asked)
+              .slice(0, most)
+              .map(itemOf)}
+      </Command.List>
+    </Command>
   );
 }
+
+/** Pages that are listed for some words. */
+const most = 100;
 
 function groupsOf(pages: readonly PageRef[]): [PageKind, PageRef[]][] {
   const groups = new Map<PageKind, PageRef[]>();

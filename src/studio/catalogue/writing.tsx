@@ -1,3 +1,4 @@
+import type { LevelMark } from "../../core/catalogue/levels.ts";
 import type { DateOrder, DecimalMark, Separator } from "../../core/catalogue/reading-schema.ts";
 
 /** How cells are written, each way by an example or in words. */
@@ -7,6 +8,16 @@ export const separatorNames: Record<Separator, string> = {
   ",": "parted by ,",
   "/": "parted by /",
   "": "one value a cell",
+};
+export const levelNames: Record<LevelMark, string> = {
+  ">": "levels A > B",
+  "»": "levels A » B",
+  "›": "levels A › B",
+  "→": "levels A → B",
+  " / ": "levels A / B",
+  "/": "levels A/B",
+  ":": "levels A: B",
+  " | ": "levels A | B",
 };
 export const decimalNames: Record<DecimalMark, string> = { ".": "1234.50", ",": "1.234,50" };
 export const dateNames: Record<DateOrder, string> = { ymd: "2026-03-31", dmy: "31.03.2026", mdy: "03/31/2026" };

@@ -4,12 +4,14 @@ interface Props {
   hint?: string;
   value: string;
   set(text: string): void;
+  /** Takes what was found best. */
+  enter?(): void;
   /** How large and wide it is. */
   className: string;
 }
 
 /** A field for words by which something is found, while they are typed. */
-export function FindField({ label, hint = label, value, set, className }: Props) {
+export function FindField({ label, hint = label, value, set, enter, className }: Props) {
   return (
     <input
       type="search"
@@ -18,6 +20,11 @@ export function FindField({ label, hint = label, value, set, className }: Props)
       aria-label={label}
       value={value}
       onChange={(event) => set(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key !== "Enter" || !enter) return;
+        event.preventDefault();
+        enter();
+      }}
     />
   );
 }

@@ -1,8 +1,9 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
 import { fieldKinds, isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
 import { kindNames } from "../../core/catalogue/kind-names.ts";
+import type { LevelMark } from "../../core/catalogue/levels.ts";
 import type { ColumnReading, DateOrder, DecimalMark, Reading, Separator } from "../../core/catalogue/reading-schema.ts";
-import { dateNames, decimalNames, separatorNames } from "../catalogue/writing.tsx";
+import { dateNames, decimalNames, levelNames, separatorNames } from "../catalogue/writing.tsx";
 import { percent } from "../shell/percent.ts";
 import type { Preview } from "./file-reader.ts";
 import { Naming } from "./naming.tsx";
@@ -218,6 +219,20 @@ function Writing({ name, column, kind, set }: WritingProps) {
           ))}
         </select>
       )}
+      {shown === "path" ? (
+        <select
+          className={small}
+          aria-label={`Levels of ${name} are written like`}
+          value={column.levels ?? ">"}
+          onChange={(event) => set({ ...column, levels: event.target.value as LevelMark })}
+        >
+          {Object.entries(levelNames).map(([mark, words]) => (
+            <option key={mark} value={mark}>
+              {words}
+            </option>
+          ))}
+        </select>
+      ) : null}
     </span>
   );
 }

@@ -22,6 +22,14 @@ describe("finding an action by its words", () => {
     expect(find("  ")).toEqual(names);
   });
 
+  it("does not take letters that merely follow one another somewhere", () => {
+    expect(findByWords(["Rainy days", "Tie-dye", "Dyed wool"], (name) => name, "dye")).toEqual([
+      "Tie-dye",
+      "Dyed wool",
+    ]);
+    expect(findByWords(["Modern yew hedge"], (name) => name, "dye")).toEqual([]);
+  });
+
   it("puts what begins with the words first", () => {
     expect(find("light")[0]).toBe("Light: columns");
     expect(find("add")[0]).toBe("Add Light");
