@@ -36,7 +36,7 @@ test("facets are added one after the other, by name and Enter, until one is done
   // A page by its name: what only holds the letters somewhere is not meant.
   await page.getByRole("button", { name: /^Page on the stage/ }).click();
   await page.getByPlaceholder("Find a page").fill("gfts");
-  await expect(page.getByRole("option").first()).toContainText("Gifts");
+  await expect(page.getByRole("dialog").getByRole("option").first()).toContainText("Gifts");
 });
 
 test("settings hold on their band, say that they are set, and go back", async ({ page }) => {
