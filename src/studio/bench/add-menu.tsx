@@ -97,7 +97,7 @@ function Additions({ close }: { close(): void }) {
           Done
         </button>
       </div>
-      <ul className="p-1.5">
+      <ul className="p-1.5 empty:hidden">
         {found.map((one) =>
           one.is === "piece" ? null : (
             <li key={one.profile.field.key}>

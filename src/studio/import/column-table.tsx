@@ -163,7 +163,7 @@ function Writing({ name, column, kind, set }: WritingProps) {
   const shown = column.kind ?? kind ?? "text";
   const small = "select select-xs w-auto";
   return (
-    <span className="flex gap-1.5">
+    <span className="flex flex-wrap gap-1.5">
       {number ? null : (
         <select
           className={small}
