@@ -1,7 +1,7 @@
 import { inStock } from "./availability.ts";
 import { type Catalogue, productCount, valuesOf } from "./catalogue.ts";
 import { type Field, isDerived, type KnownColumn, knownColumns } from "./field.ts";
-import { stockWord } from "./stock-words.ts";
+import { stockWord, withoutSchema } from "./stock-words.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
 
 /** A node of JSON-LD. */
@@ -140,7 +140,7 @@ function putOffer(put: (heading: string, value: unknown) => void, offer: Node | 
   else if (offer.availability !== undefined) {
     const said = textOf(offer.availability);
     // Any other availability keeps its own word, which claims nothing.
-    put("stock", stockWord(said) ?? said.replace(/^(?:https?:\/\/)?schema\.org\//, ""));
+    put("stock", stockWord(said) ?? withoutSchema(said));
   }
 }
 

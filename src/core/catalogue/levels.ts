@@ -1,5 +1,5 @@
 import { identity } from "./identity.ts";
-import { pathSeparator } from "./path.ts";
+import { levelsOf, pathSeparator } from "./path.ts";
 
 /** Marks between the levels of a path, as files write them. Those with spaces leave the same mark within a name alone. */
 export const levelMarks = [">", "»", "›", "→", " / ", "/", ":", " | "] as const;
@@ -9,12 +9,6 @@ export type LevelMark = (typeof levelMarks)[number];
 const plain: readonly LevelMark[] = [">", "»", "›", "→"];
 /** Share of lower levels that may also be a first one; in lists of several values, many are. */
 const mostBoth = 0.1;
-
-const levelsOf = (path: string, mark: LevelMark): string[] =>
-  path
-    .split(mark)
-    .map((level) => level.trim())
-    .filter((level) => level !== "");
 
 /** A path whose levels are separated by a mark, in the catalogue’s own writing: `A / B` is `A > B`. */
 export const writtenLevels = (path: string, mark: LevelMark): string => levelsOf(path, mark).join(pathSeparator);

@@ -4,13 +4,16 @@ export const pathSeparator = " > ";
 /** Levels of a path that are options; deeper ones are not. */
 export const mostLevels = 50;
 
+/** The levels that a path names, trimmed, without empty ones. @param mark what separates them */
+export const levelsOf = (path: string, mark: string = pathSeparator): string[] =>
+  path
+    .split(mark)
+    .map((level) => level.trim())
+    .filter((level) => level !== "");
+
 /** `a > b > c` gives `a`, `a > b` and `a > b > c`. */
 export function prefixes(path: string): string[] {
-  const levels = path
-    .split(pathSeparator)
-    .map((part) => part.trim())
-    .filter((part) => part !== "")
-    // A path of thousands of levels would make as many options, each as long as all above it.
-    .slice(0, mostLevels);
+  // A path of thousands of levels would make as many options, each as long as all above it.
+  const levels = levelsOf(path).slice(0, mostLevels);
   return levels.map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
 }

@@ -13,7 +13,7 @@ export const separators = ["|", ";", ",", "/", ""] as const;
 /** What a column can be taken for: a known column, an attribute, or nothing at all. */
 export const columnUses = [...knownColumns, "attribute", "skip"] as const;
 
-/** What parts several values; an empty text says something too. */
+/** The mark between several values; an empty text has a meaning too, so it is not taken for a missing one. */
 export const separatorSchema = () => string<Separator>().strict().oneOf(separators).defined();
 
 /** How one column of a file is read. What is left out is as the catalogue format has it. */

@@ -34,12 +34,13 @@ const ambiguous: ReadonlyMap<string, Availability> = new Map([
 ]);
 const longest = 60;
 
+/** A term of schema.org by its name alone; any other text as it is. */
+export const withoutSchema = (text: string): string => text.replace(/^(?:https?:\/\/)?schema\.org\//, "");
+
 /** Reads a word that itself means a state of stock; undefined for a number, for yes and no, and for any other text. */
 export function stockWord(text: string): Availability | undefined {
   if (text.length > longest) return undefined;
-  const plain = identity(text)
-    .replace(/^(?:https?:\/\/)?schema\.org\//, "")
-    .replace(/[\s_.-]/g, "");
+  const plain = withoutSchema(identity(text)).replace(/[\s_.-]/g, "");
   return words.get(plain);
 }
 

@@ -17,7 +17,10 @@ import { parseDay, parseNumber } from "./values.ts";
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
   const names = header.map((heading) => identity(heading.replaceAll(/[_\-./'’]+/g, " ")));
-  const bare = names.map((name) => (withoutCurrency(name) === name ? "" : withoutCurrency(name)));
+  const bare = names.map((name) => {
+    const rest = withoutCurrency(name);
+    return rest === name ? "" : rest;
+  });
   // A language that a file speaks is spoken in most of its headings, and the same word means another thing in another.
   const languages = Object.entries(headingWords)
     .filter(([language, words]) => language === "en" || spoken(words, names) >= fewest)

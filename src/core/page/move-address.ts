@@ -3,7 +3,7 @@ import { collectionAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 
 /** The last part of the address of a page with a name. */
-export const slugOf = (name: string): string => fieldKey(name, new Set()).slice(0, 100);
+export const slugOf = (name: string): string => fieldKey(name, new Set());
 
 /** Whether an address is the one that a name gives, or that with a number because another page had it. */
 export const isSlugOf = (slug: string, name: string): boolean =>
@@ -18,8 +18,9 @@ export function moveAddress(pages: PagesDocument, from: string, to: string, perV
   const own = new Set(pages.collections.map(({ slug }) => collectionAddress(slug)));
   const isBelow = (address: string, rest: string): boolean =>
     perValue && rest.startsWith("-") && !own.has(address.split(/[?#]/, 1)[0] ?? "");
+  const writings = [from, encodeURI(from)];
   const moved = (address: string): string => {
-    for (const old of new Set([from, encodeURI(from)])) {
+    for (const old of writings) {
       const rest = address.slice(old.length);
       if (address.startsWith(old) && (/^(?:[?#]|$)/.test(rest) || isBelow(address, rest))) return to + rest;
     }

@@ -1,8 +1,7 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
 import { fieldKinds, isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
 import { kindNames } from "../../core/catalogue/kind-names.ts";
-import type { LevelMark } from "../../core/catalogue/levels.ts";
-import type { ColumnReading, DateOrder, DecimalMark, Reading, Separator } from "../../core/catalogue/reading-schema.ts";
+import type { ColumnReading, Reading } from "../../core/catalogue/reading-schema.ts";
 import { dateNames, decimalNames, levelNames, separatorNames } from "../catalogue/writing.tsx";
 import { percent } from "../shell/percent.ts";
 import type { Preview } from "./file-reader.ts";
@@ -147,6 +146,8 @@ function GoesOn({
   );
 }
 
+const small = "select select-xs w-auto";
+
 interface WritingProps {
   name: string;
   column: ColumnReading;
@@ -161,7 +162,6 @@ function Writing({ name, column, kind, set }: WritingProps) {
   if (!number && isWholeText(column.as as "title"))
     return <span className="text-[12px] text-quiet">text, as it is</span>;
   const shown = column.kind ?? kind ?? "text";
-  const small = "select select-xs w-auto";
   return (
     <span className="flex flex-wrap gap-1.5">
       {number ? null : (
@@ -180,59 +180,53 @@ function Writing({ name, column, kind, set }: WritingProps) {
         </select>
       )}
       {number || shown === "number" ? (
-        <select
-          className={small}
-          aria-label={`Numbers of ${name} are written like`}
+        <Marks
+          label={`Numbers of ${name} are written like`}
           value={column.decimal ?? "."}
-          onChange={(event) => set({ ...column, decimal: event.target.value as DecimalMark })}
-        >
-          {Object.entries(decimalNames).map(([mark, words]) => (
-            <option key={mark} value={mark}>
-              {words}
-            </option>
-          ))}
-        </select>
+          names={decimalNames}
+          set={(decimal) => set({ ...column, decimal })}
+        />
       ) : shown === "date" ? (
-        <select
-          className={small}
-          aria-label={`Days of ${name} are written like`}
+        <Marks
+          label={`Days of ${name} are written like`}
           value={column.dates ?? "ymd"}
-          onChange={(event) => set({ ...column, dates: event.target.value as DateOrder })}
-        >
-          {Object.entries(dateNames).map(([order, words]) => (
-            <option key={order} value={order}>
-              {words}
-            </option>
-          ))}
-        </select>
+          names={dateNames}
+          set={(dates) => set({ ...column, dates })}
+        />
       ) : (
-        <select
-          className={small}
-          aria-label={`Several values of ${name} are`}
+        <Marks
+          label={`Several values of ${name} are`}
           value={column.separator ?? "|"}
-          onChange={(event) => set({ ...column, separator: event.target.value as Separator })}
-        >
-          {Object.entries(separatorNames).map(([mark, words]) => (
-            <option key={mark} value={mark}>
-              {words}
-            </option>
-          ))}
-        </select>
+          names={separatorNames}
+          set={(separator) => set({ ...column, separator })}
+        />
       )}
       {shown === "path" ? (
-        <select
-          className={small}
-          aria-label={`Levels of ${name} are written like`}
+        <Marks
+          label={`Levels of ${name} are written like`}
           value={column.levels ?? ">"}
-          onChange={(event) => set({ ...column, levels: event.target.value as LevelMark })}
-        >
-          {Object.entries(levelNames).map(([mark, words]) => (
-            <option key={mark} value={mark}>
-              {words}
-            </option>
-          ))}
-        </select>
+          names={levelNames}
+          set={(levels) => set({ ...column, levels })}
+        />
       ) : null}
     </span>
   );
 }
+
+interface MarksProps<T extends string> {
+  label: string;
+  value: T;
+  names: Readonly<Record<T, string>>;
+  set(value: T): void;
+}
+
+/** A small choice among the ways in which something is written. */
+const Marks = <T extends string>({ label, value, names, set }: MarksProps<T>) => (
+  <select className={small} aria-label={label} value={value} onChange={(event) => set(event.target.value as T)}>
+    {Object.entries<string>(names).map(([mark, words]) => (
+      <option key={mark} value={mark}>
+        {words}
+      </option>
+    ))}
+  </select>
+);
