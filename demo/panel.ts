@@ -1,5 +1,6 @@
 import { newFacet } from "../src/core/panel/panel.ts";
-import { type PanelDocument, panelFormat } from "../src/core/panel/panel-schema.ts";
+import { panelFormat } from "../src/core/panel/panel-format.ts";
+import type { PanelDocument } from "../src/core/panel/panel-schema.ts";
 import { newPiece } from "../src/core/panel/pieces.ts";
 
 /** The demo shop's first panel. */
@@ -40,7 +41,12 @@ export const demoAside: PanelDocument = {
   format: panelFormat,
   name: "Beside the text",
   placement: { wide: "article" },
-  behaviour: { sendTo: "/categories/plants", float: { wide: "right", slim: "none" }, floatWidth: { wide: 260 } },
+  behaviour: {
+    apply: { wide: "button" },
+    sendTo: "/categories/plants",
+    float: { wide: "right", slim: "none" },
+    floatWidth: { wide: 260 },
+  },
   rows: [
     { ...newPiece("heading", "heading"), label: "Find yours" },
     newFacet("f-light", "light", "check-boxes", "any"),

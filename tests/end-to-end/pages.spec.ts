@@ -1,7 +1,9 @@
 import { demoPages } from "../../demo/pages.ts";
 import { demoAside, demoPanel, demoQuestions } from "../../demo/panel.ts";
 import type { PagesDocument } from "../../src/core/page/pages-schema.ts";
+import { newFacet } from "../../src/core/panel/panel.ts";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
+import { newPiece } from "../../src/core/panel/pieces.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin } from "./bench.ts";
 import { answered, awake } from "./shop-page.ts";
@@ -265,6 +267,46 @@ test("a panel in an article stands beside the text and takes its choices to anot
   await expect(page).toHaveURL(/\/categories\/plants\?light=half\+shade$/);
   await expect(total(page)).toHaveText(`${told} products of 121`);
 });
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const)
+  test(`at ${width} px a panel that acts at once takes the shopper along with the first choice`, async ({
+    page,
+    request,
+  }) => {
+    const { apply: _button, ...behaviour } = demoAside.behaviour ?? {};
+    const rows = [newPiece("search", "find"), ...demoAside.rows, newFacet("f-price", "price", "slider", "range")];
+    const own = await ownShop(request, `Eager ${width}`, {
+      panels: [demoPanel, demoQuestions, { ...demoAside, behaviour, rows }],
+      pages: { layouts: { ...demoPages.layouts, category: { panels: [{ panel: "climber-finder" }] } } },
+    });
+    await page.setViewportSize({ width, height });
+    const article = `${own}/articles/plants-and-pets`;
+    await open(page, article);
+    await expect(page.getByRole("button", { name: /^Show/ })).toHaveCount(0);
+    const option = page.getByRole("checkbox", { name: /^Half shade/ });
+    const told = await option.locator("..").locator(".zt-count").textContent();
+    await option.click();
+    await expect(page).toHaveURL(/\/categories\/plants\?light=half\+shade$/);
+    await expect(total(page)).toHaveText(`${told?.match(/\d+/)?.[0]} products of 121`);
+    // Whoever comes back finds nothing chosen, and is not taken along again.
+    await page.goBack();
+    await expect(page.locator("html[data-ready]")).toBeAttached();
+    await expect(option).not.toBeChecked();
+    await page.waitForTimeout(1000);
+    expect(page.url()).toContain("/articles/plants-and-pets");
+    // Words wait for Enter, a slider for the end of its drag.
+    await page.getByRole("searchbox").last().fill("ivy");
+    await page.waitForTimeout(1000);
+    expect(page.url()).toContain("/articles/plants-and-pets");
+    await page.getByRole("searchbox").last().press("Enter");
+    await expect(page).toHaveURL(/\/categories\/plants\?q=ivy$/);
+    await open(page, article);
+    await page.getByRole("slider").first().press("ArrowRight");
+    await expect(page).toHaveURL(/\/categories\/plants\?price\.min=/);
+  });
 
 test("products are found at their pages whatever their ids are made of", async ({ request }) => {
   const ids = ["a/b", "100%", "a%2Fb", "größe 9", "x?y#z", "..", "<b>"];

@@ -157,7 +157,7 @@ describe("documents of an older version of the tool", () => {
       ["panel-1", 4],
     ]);
     const first = await readDocument(old.em.fork(), shop, panelKind, "panel-0");
-    expect(first?.document).toMatchObject({ format: 3, name: "First" });
+    expect(first?.document).toMatchObject({ format: 4, name: "First" });
     expect(first?.document).not.toHaveProperty("limits");
     expect(first?.document.rows[0]).toMatchObject({ labels: { de: "Licht’s" } });
     expect(first?.document.rows[1]).toMatchObject({

@@ -24,7 +24,7 @@ export interface Display {
 }
 
 /** Settings of every facet, whatever its display. */
-export const commonSettings: readonly SettingName[] = ["title", "start", "hint", "clearLink", "share"];
+export const commonSettings: readonly SettingName[] = ["title", "start", "hint", "chosenCount", "clearLink", "share"];
 /** Settings of everything that shows options. */
 export const optionSettings: readonly SettingName[] = ["counting", "deadEnd", "order"];
 /** Settings of options that lie open in a list. */

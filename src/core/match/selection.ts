@@ -10,6 +10,10 @@ export const emptySelection: Selection = { choices: {}, text: "" };
 /** Whether a choice is a range, and not a list of options. */
 export const isRange = (choice: Choice): choice is Range => !("options" in choice);
 
+/** How many options are chosen in a facet; a range is one. */
+export const chosenIn = (choice: Choice | undefined): number =>
+  choice === undefined ? 0 : isRange(choice) ? 1 : choice.options.length;
+
 /** The options of a choice by their identities; none for a range and for no choice. */
 export const optionsOf = (choice: Choice | undefined): readonly string[] =>
   choice && "options" in choice ? choice.options : [];

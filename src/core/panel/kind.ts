@@ -1,6 +1,7 @@
 import type { DocumentKind, OldDocument } from "../document/kind.ts";
 import { emptyPanel } from "./panel.ts";
-import { type PanelDocument, panelFormat, panelSchema } from "./panel-schema.ts";
+import { panelFormat } from "./panel-format.ts";
+import { type PanelDocument, panelSchema } from "./panel-schema.ts";
 
 type OldRow = Record<string, unknown>;
 const rowsOf = ({ rows }: OldDocument): OldRow[] => (Array.isArray(rows) ? rows : []);
@@ -37,6 +38,13 @@ function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDoc
   return { ...panel, format: 3, rows };
 }
 
+/** In format 3 a panel that sent its choices on always had a button; now one that acts at once sends them on at once. */
+function fromThird(panel: OldDocument): OldDocument {
+  const { behaviour } = panel;
+  if (!isObject(behaviour) || behaviour.sendTo === undefined || behaviour.sendTo === "") return { ...panel, format: 4 };
+  return { ...panel, format: 4, behaviour: { ...behaviour, apply: { wide: "button" } } };
+}
+
 /** Filter panels. */
 export const panelKind: DocumentKind<PanelDocument> = {
   name: "panel",
@@ -44,7 +52,7 @@ export const panelKind: DocumentKind<PanelDocument> = {
   many: true,
   format: panelFormat,
   schema: panelSchema,
-  migrations: { 1: fromFirst, 2: fromSecond },
+  migrations: { 1: fromFirst, 2: fromSecond, 3: fromThird },
   fresh: emptyPanel,
   touches: [],
 };

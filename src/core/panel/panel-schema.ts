@@ -23,10 +23,8 @@ import { cleanHtml } from "../safe/clean-html.ts";
 import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
 import { type SettingDefinition, settingDefinition } from "../setting/setting-definitions.ts";
 import { type SettingValues, settingNames } from "../setting/settings.ts";
+import { panelFormat } from "./panel-format.ts";
 import { placements } from "./placement.ts";
-
-/** Version of the panel format that this code writes. */
-export const panelFormat = 3;
 
 /** One of some texts, for the wide band and for those narrower bands that differ from it. */
 function bandedText<T extends string>(values: readonly T[]) {

@@ -4,6 +4,7 @@ import type { DisplayName } from "../display/displays.ts";
 import type { Facet, Mode, RangeSpec } from "../match/question.ts";
 import { type SettingValues, settingOn, settingsOn } from "../setting/settings.ts";
 import { allOptions, engineMerges, wordsIn } from "./options.ts";
+import { panelFormat } from "./panel-format.ts";
 import type { FacetRow, OptionRules, PanelDocument, Row } from "./panel-schema.ts";
 
 /** A facet as it is until the designer changes it. */
@@ -25,7 +26,7 @@ export const newFacet = (
 
 /** A panel without rows: beside the products, and on a phone in a drawer. */
 export const emptyPanel = (name: string): PanelDocument => ({
-  format: 3,
+  format: panelFormat,
   name,
   placement: { wide: "left", slim: "drawer" },
   rows: [],

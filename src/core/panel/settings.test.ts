@@ -10,7 +10,7 @@ import { copiedSettings, copySettings } from "./copy-settings.ts";
 import { duplicateRow, followSetting, resetSetting, setMode, setSetting } from "./edit.ts";
 import { panelKind } from "./kind.ts";
 import { allOptions } from "./options.ts";
-import { engineFacets, facetRows, newFacet, rulesOf } from "./panel.ts";
+import { emptyPanel, engineFacets, facetRows, newFacet, rulesOf } from "./panel.ts";
 import type { FacetRow, OptionRules, PanelDocument } from "./panel-schema.ts";
 import { newPiece } from "./pieces.ts";
 
@@ -202,7 +202,7 @@ describe("panels of format 1", () => {
       ],
     };
     const now = checkDocument(panelKind, structuredClone(old));
-    expect(now.format).toBe(3);
+    expect(now.format).toBe(4);
     expect(now).not.toHaveProperty("limits");
     expect(facetRows(now).map(({ settings, display }) => [settings, display])).toEqual([
       [{}, { wide: "check-boxes" }],
@@ -212,5 +212,16 @@ describe("panels of format 1", () => {
       ],
     ]);
     expect(upToDate(panelKind, now)).toBe(now);
+  });
+
+  it("keeps the button of a panel that sends its choices on, in format 3", () => {
+    const third = (behaviour: object) => ({ ...emptyPanel("Old"), format: 3, behaviour });
+    const now = (behaviour: object) => checkDocument(panelKind, third(behaviour)).behaviour;
+    expect(now({ sendTo: "/" })).toEqual({ sendTo: "/", apply: { wide: "button" } });
+    expect(now({ sendTo: "/", apply: { wide: "once", slim: "button" } })).toEqual({
+      sendTo: "/",
+      apply: { wide: "button" },
+    });
+    expect(now({ sticky: { wide: true } })).toEqual({ sticky: { wide: true } });
   });
 });

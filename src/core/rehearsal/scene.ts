@@ -109,7 +109,7 @@ export function sceneOf(
     return {
       slug,
       entry: placement === "drawer" ? "drawer" : placement === "folded" ? "folded" : "open",
-      waits: behaviour.apply === "button" || behaviour.sendTo !== "",
+      waits: behaviour.apply === "button",
       sticky: behaviour.sticky && (placement === "left" || placement === "right"),
       back: behaviour.back === "top",
       top: placement === "drawer" ? 0 : (measure?.products ?? usualTop),

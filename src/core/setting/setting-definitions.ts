@@ -33,6 +33,7 @@ const said: { readonly [K in SettingName]: Said } = {
   title: yesNo("Title", "Shown above the options; always there for screen readers"),
   start: choice("Starts", "Whether shoppers find it open", { open: "open", folded: "folded", fixed: "cannot fold" }),
   hint: text("Hint", "Shown on hover and focus of the title", 200),
+  chosenCount: yesNo("Number chosen", "How many options are chosen, beside the title, folded or open"),
   clearLink: yesNo("Own clear", "A link that clears this facet alone"),
   share: choice("Width", "Its share of the panel's width", {
     auto: "auto",

@@ -8,6 +8,8 @@ export const settingFacts = {
   start: oneOf(["open", "folded", "fixed"], "open"),
   hint: is(""),
   clearLink: is(false),
+  /** How many of its options are chosen, beside its title. */
+  chosenCount: is(false),
   /** How much of the panel's width a facet takes; by itself the whole beside the products, and a part above them. */
   share: byBand(oneOf(["auto", "full", "half", "third", "quarter"], "auto")),
   /** No counts, counts of the whole page, or counts that follow what is chosen. */

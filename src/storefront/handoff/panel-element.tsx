@@ -1,7 +1,8 @@
 import { hydrate, render } from "preact";
-import { useLayoutEffect, useState } from "preact/hooks";
+import { useLayoutEffect, useMemo, useRef, useState } from "preact/hooks";
 import type { Choice, Selection } from "../../core/match/question.ts";
 import { isSamePlace, startPlace } from "../../core/place/place.ts";
+import { Leaving, leaveFor } from "../page/leaving.ts";
 import { behaviourOn, displaysOf, type PagePanel } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { viewOf } from "../panel/displays/views.ts";
@@ -143,6 +144,15 @@ function LivePanel({ store, slug, action, back }: LiveProps) {
     setState(store.state);
     return store.subscribe(setState);
   }, [store]);
+  const apply = () => {
+    const query = store.apply(slug);
+    store.openDrawer(undefined);
+    if (query === undefined || action === undefined) back();
+    else leaveFor(store, slug, joined(action, query));
+  };
+  const latest = useRef(apply);
+  latest.current = apply;
+  const leaving = useMemo(() => new Leaving(store, () => latest.current()), [store]);
   const one = state.panels.find((panel) => panel.slug === slug);
   if (!one) return null;
   const peek: Peek = (panel, act) => store.peek(panel, act);
@@ -154,14 +164,10 @@ function LivePanel({ store, slug, action, back }: LiveProps) {
         action={action}
         perform={(act) => {
           store.performIn(slug, act);
+          leaving.after(act, slug);
           back();
         }}
-        apply={() => {
-          const query = store.apply(slug);
-          store.openDrawer(undefined);
-          if (query === undefined || action === undefined) back();
-          else location.assign(joined(action, query));
-        }}
+        apply={apply}
         openDrawer={(panel) => {
           // A drawer that is left without its button forgets what was chosen in it.
           if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);

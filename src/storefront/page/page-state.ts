@@ -166,8 +166,8 @@ export const onPage = (shown: ShownPage, panels: readonly PagePanel[], band: Ban
   asked: facetsOf(panels, band),
 });
 
-/** Whether what is chosen in a panel waits for its button: where it is to, and where it is taken to another page. */
-export const waitsFor = ({ target }: PagePanel, { apply }: Behaviour): boolean =>
+/** Whether what is chosen in a panel does not change the page that it is on: it waits for a button, or is taken elsewhere. */
+export const keepsDraft = ({ target }: PagePanel, { apply }: Behaviour): boolean =>
   apply === "button" || target !== undefined;
 
 /** What one panel of a page is drawn from. */
@@ -186,7 +186,8 @@ export function panelState(state: PageState, one: PagePanel): PanelState {
     panel,
     slug,
     behaviour,
-    waits: waitsFor(one, behaviour),
+    waits: behaviour.apply === "button",
+    leaves: behaviour.apply === "once" && one.target !== undefined,
     counted: draft ? draft.counted : !(state.busy || state.trouble),
     ...(draft ? { selection: draft.selection, answer: draft.answer } : {}),
     marked: state.marked?.panel === slug ? state.marked.row : undefined,

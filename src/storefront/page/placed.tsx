@@ -87,7 +87,7 @@ export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: strin
       say={one.page.say}
       from={one.state.behaviour.drawerFrom}
       width={one.state.behaviour.drawerWidth}
-      ownButton={one.state.waits}
+      ownButton={one.state.waits || one.state.leaves}
       close={() => open(undefined)}
     >
       <Trouble state={one.page} />

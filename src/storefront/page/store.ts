@@ -1,4 +1,5 @@
 import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
+import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Selection } from "../../core/match/question.ts";
@@ -10,7 +11,15 @@ import { queryTo } from "../panel/panel-state.ts";
 import type { ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
 import { behaviourOn, type PagePanel } from "./page-panel.ts";
-import { answerAt, type Marked, onPage, type PageState, type PlaceAnswer, questionIn, waitsFor } from "./page-state.ts";
+import {
+  answerAt,
+  keepsDraft,
+  type Marked,
+  onPage,
+  type PageState,
+  type PlaceAnswer,
+  questionIn,
+} from "./page-state.ts";
 
 export type Listener = (state: PageState, change: Change) => void;
 /** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
@@ -62,16 +71,17 @@ export class PageStore {
   }
 
   /**
-   * Does in a panel what a shopper has asked for: at once, or as a draft that waits for the panel's button.
+   * Does in a panel what a shopper has asked for: on the page, or as a draft that waits for the panel's button or is
+   * taken to another page.
    * @param slug the panel's place in addresses
    */
   performIn(slug: string, act: Act): void {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
-    if (!one || !waitsFor(one, behaviourOn(one.panel, this.#wanted.band))) {
+    if (!one || !keepsDraft(one, behaviourOn(one.panel, this.#wanted.band))) {
       this.perform(act);
       return;
     }
-    const place = nextPlace({ ...this.#wanted, selection: this.#drafted(slug) }, act);
+    const place = nextPlace({ ...this.#wanted, selection: this.drafted(slug) }, act);
     this.#draft(one, place.selection);
   }
 
@@ -79,14 +89,9 @@ export class PageStore {
   peek(slug: string, act: Act): number | Promise<number> {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     if (!one) return this.#state.answer.total;
-    const { selection } = nextPlace({ ...this.#wanted, selection: this.#drafted(slug) }, act);
+    const { selection } = nextPlace({ ...this.#wanted, selection: this.drafted(slug) }, act);
     const answer = this.#engine.ask(questionIn(this.#wanted, one, selection));
     return answer instanceof Promise ? answer.then(({ total }) => total) : answer.total;
-  }
-
-  /** What is chosen in a panel, whether it waits or not. */
-  #drafted(slug: string): Selection {
-    return this.#wanting[slug] ?? this.#wanted.selection;
   }
 
   #draft(one: PagePanel, selection: Selection): void {
@@ -109,12 +114,23 @@ export class PageStore {
     );
   }
 
+  /** How a panel takes the shopper to another page: as soon as something is chosen, or with its button; undefined where it does not. */
+  leads(slug: string): Behaviour["apply"] | undefined {
+    const one = this.#wanted.panels.find((panel) => panel.slug === slug);
+    return one?.target && behaviourOn(one.panel, this.#wanted.band).apply;
+  }
+
+  /** What is chosen in a panel, whether it waits or not. */
+  drafted(slug: string): Selection {
+    return this.#wanting[slug] ?? this.#wanted.selection;
+  }
+
   /**
    * Presses the button of a panel: what waits becomes what is chosen.
    * @returns the query that leads to the panel's other page, where it has one
    */
   apply(slug: string): string | undefined {
-    const selection = this.#drafted(slug);
+    const selection = this.drafted(slug);
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     if (one?.target) {
       return one.target.address + queryTo({ ...this.#wanted, query: "" }, { ...startPlace, selection });

@@ -14,12 +14,12 @@ interface Props {
 export function ChipList({ chips, say, perform, children }: Props) {
   return (
     <ul class="zt-chips">
-      {chips.map(({ key, text, facet, takeBack }) => (
+      {chips.map(({ key, text, value, facet, takeBack }) => (
         <li key={key}>
           <button
             type="button"
             class="zt-chip"
-            aria-label={say("remove", { facet, text })}
+            aria-label={say("remove", { facet, text: value })}
             onClick={() => perform(takeBack)}
           >
             {text}

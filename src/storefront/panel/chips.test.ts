@@ -26,8 +26,23 @@ describe("chips", () => {
       const { selection: without } = nextPlace({ ...startPlace, selection }, takeBack);
       expect(Object.keys(without.choices).length + Number(without.text !== "")).toBe(3);
     }
+    expect(chips.map(({ text }) => text)).toEqual(["“vine”", "Climbers", "€5 – €20.50", "Shade"]);
     const open = (range: { min?: number; max?: number }) =>
       chipsOf(stateFor(demoPanel, { text: "", choices: { price: range } })).map(({ text }) => text);
     expect([open({ min: 5 }), open({ max: 9 })]).toEqual([["from €5"], ["up to €9"]]);
+  });
+
+  it("say by themselves what is chosen", () => {
+    const read = (choices: Selection["choices"]) =>
+      chipsOf(stateFor(demoPanel, { text: "", choices })).map(({ text }) => text);
+    expect(read({ "on-sale": { options: ["yes"] } })).toEqual(["On sale"]);
+    expect(read({ "on-sale": { options: ["no"] } })).toEqual(["On sale: no"]);
+    expect(read({ availability: { options: ["in stock"] } })).toEqual(["in stock"]);
+    expect(read({ "mature-height": { min: 20, max: 40 } })).toEqual(["Mature height: 20 cm – 40 cm"]);
+    // Both flowers and pots can be green.
+    expect(read({ "flower-colour": { options: ["green"] } })).toEqual(["green"]);
+    expect(
+      read({ "flower-colour": { options: ["green"] }, "pot-colour": { options: ["green", "terracotta"] } }),
+    ).toEqual(["Flower colour: green", "Pot colour: green", "terracotta"]);
   });
 });

@@ -1,7 +1,11 @@
+import { type Field, isNumeric } from "../../core/catalogue/field.ts";
 import { pathSeparator } from "../../core/catalogue/path.ts";
+import { affirmative, isYesOrNo } from "../../core/catalogue/yes-no.ts";
+import type { Choice } from "../../core/match/question.ts";
 import { isRange } from "../../core/match/selection.ts";
 import { labelOf } from "../../core/panel/options.ts";
 import { rowLabel, rulesOf } from "../../core/panel/panel.ts";
+import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import type { Act } from "../../core/place/place.ts";
 import { settingsOn } from "../../core/setting/settings.ts";
 import { formatterOf } from "./format.ts";
@@ -11,42 +15,79 @@ import type { Shared } from "./panel-state.ts";
 /** One chosen filter in words, and what takes it back. */
 export interface Chip {
   key: string;
+  /** What is read on it, which says by itself what is chosen: “Red”, “Height: 20 cm – 40 cm”, “On sale”. */
   text: string;
+  /** The choice alone, where the facet is named beside it. */
+  value: string;
   facet: string;
   takeBack: Act;
 }
 
+/** A chip before its words are settled, with how far its value speaks for itself. */
+interface Draft extends Omit<Chip, "text"> {
+  /** `alone`: it says what it is. `named`: it needs the facet's name. `name`: the name alone says it. */
+  says: "alone" | "named" | "name";
+}
+
 /** What is chosen, in the order chosen, so that a new chip moves none of the others. */
-export function chipsOf({ selection, rows: all, fields, answer, currency, language, band, say }: Shared): Chip[] {
-  const rows = new Map(all.map((row) => [row.field, row]));
-  const chips = Object.entries(selection.choices).flatMap(([key, choice]): Chip[] => {
-    const row = rows.get(key);
-    const field = fields.get(key);
-    if (!field) return [];
-    const facet = (row && rowLabel(row, language)) || field.name;
-    if (isRange(choice)) {
-      const text = rangeText(
-        choice,
-        formatterOf(field, currency, row && settingsOn(row.settings, band), language),
-        say,
-      );
-      return [{ key, text, facet, takeBack: { do: "choose", field: key, choice: undefined } }];
-    }
-    const known = Object.hasOwn(answer.facets, key) ? answer.facets[key]?.options : undefined;
-    return choice.options.map((id) => {
-      const option = known?.find((one) => one.id === id) ?? { id, label: id };
-      const label = row ? labelOf(rulesOf(row), option, language) : option.label;
-      const text = label.split(pathSeparator).at(-1) ?? label;
-      return {
-        key: `${key} ${id}`,
-        text,
-        facet,
-        takeBack: { do: "toggle", facet: row ?? { field: key, mode: "any" }, option: id },
-      };
-    });
-  });
+export function chipsOf(state: Shared): Chip[] {
+  const { selection, rows, say } = state;
+  const byField = new Map(rows.map((row) => [row.field, row]));
   const text = selection.text.trim();
-  return text
-    ? [{ key: "q", text: `“${text}”`, facet: say("search"), takeBack: { do: "search", text: "" } }, ...chips]
-    : chips;
+  const words: Draft = {
+    key: "q",
+    value: `“${text}”`,
+    facet: say("search"),
+    says: "alone",
+    takeBack: { do: "search", text: "" },
+  };
+  const drafts = [
+    ...(text ? [words] : []),
+    ...Object.entries(selection.choices).flatMap(([key, choice]) => draftsOf(state, key, choice, byField.get(key))),
+  ];
+  return drafts.map(({ says, ...one }) => {
+    const { facet, value } = one;
+    // “Green” says nothing where flowers and pots can both be green.
+    const shared = drafts.some((other) => other.value === value && other.facet !== facet);
+    const alone = says === "alone" && !shared;
+    return { ...one, text: says === "name" ? facet : alone ? value : say("named", { facet, text: value }) };
+  });
+}
+
+function draftsOf(
+  { fields, answer, currency, language, band, say }: Shared,
+  key: string,
+  choice: Choice,
+  row: FacetRow | undefined,
+): Draft[] {
+  const field = fields.get(key);
+  if (!field) return [];
+  const facet = (row && rowLabel(row, language)) || field.name;
+  if (isRange(choice)) {
+    const format = formatterOf(field, currency, row && settingsOn(row.settings, band), language);
+    const value = rangeText(choice, format, say);
+    const says = field.role === "price" ? "alone" : "named";
+    return [{ key, value, facet, says, takeBack: { do: "choose", field: key, choice: undefined } }];
+  }
+  const known = Object.hasOwn(answer.facets, key) ? answer.facets[key]?.options : undefined;
+  const rules = row && rulesOf(row);
+  return choice.options.map((id) => {
+    const option = known?.find((one) => one.id === id) ?? { id, label: id };
+    const label = rules ? labelOf(rules, option, language) : option.label;
+    // What the designer has called it says what it is.
+    const called = label !== option.label;
+    return {
+      key: `${key} ${id}`,
+      value: label.split(pathSeparator).at(-1) ?? label,
+      facet,
+      says: called ? "alone" : saysOf(field, id),
+      takeBack: { do: "toggle", facet: row ?? { field: key, mode: "any" }, option: id },
+    };
+  });
+}
+
+/** How far a value of a field speaks for itself: “yes” does not, nor does a bare number. */
+function saysOf({ kind }: Field, id: string): Draft["says"] {
+  if (kind === "yes-no" ? affirmative.has(id) : isYesOrNo(id) && affirmative.has(id)) return "name";
+  return isYesOrNo(id) || isNumeric({ kind }) || /^[\p{N}\p{P}\s]+$/u.test(id) ? "named" : "alone";
 }

@@ -14,7 +14,7 @@ interface Props {
   /** The side that it comes in from, and its width in CSS px. */
   from: Behaviour["drawerFrom"];
   width: number;
-  /** Its panel has a button of its own, which closes it too. */
+  /** Its panel has a button of its own, which closes it too, or leads on by itself. */
   ownButton: boolean;
   close(): void;
   children: ComponentChildren;

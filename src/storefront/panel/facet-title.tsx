@@ -1,20 +1,29 @@
+import { chosenIn } from "../../core/match/selection.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
+import { SpokenNumber } from "./spoken-number.tsx";
 
-interface Props extends Pick<DisplayProps, "id" | "label" | "settings"> {
+interface Props extends Pick<DisplayProps, "id" | "label" | "settings" | "choice" | "say"> {
   /** Undefined when the facet does not fold. */
   open: boolean | undefined;
   fold(open: boolean): void;
 }
 
-/** A facet's title, a button where it folds, and the designer's words on it. */
-export function FacetTitle({ id, label, settings: { title, hint }, open, fold }: Props) {
+/** A facet's title, a button where it folds, how many of its options are chosen, and the designer's hint. */
+export function FacetTitle({ id, label, settings: { title, hint, chosenCount }, choice, say, open, fold }: Props) {
   const tip = hint ? `${id}-hint` : undefined;
+  const chosen = chosenCount ? chosenIn(choice) : 0;
+  const words = (
+    <span>
+      {label}
+      {chosen > 0 ? <SpokenNumber n={chosen} as="chosenOf" class="zt-picked" say={say} /> : null}
+    </span>
+  );
   return (
     <>
       {title ? (
         <h3 class="zt-title" title={hint || undefined}>
           {open === undefined ? (
-            label
+            words
           ) : (
             <button
               type="button"
@@ -24,7 +33,7 @@ export function FacetTitle({ id, label, settings: { title, hint }, open, fold }:
               aria-describedby={tip}
               onClick={() => fold(!open)}
             >
-              {label}
+              {words}
             </button>
           )}
         </h3>

@@ -52,6 +52,8 @@ export interface PanelState extends Shared {
   leadsTo?: string | undefined;
   /** What is chosen waits for a button to be pressed. */
   waits: boolean;
+  /** The first choice takes the shopper to another page. */
+  leaves: boolean;
   /** The answer is to what is chosen, and not still to what was before. */
   counted: boolean;
 }

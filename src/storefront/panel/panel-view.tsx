@@ -18,7 +18,7 @@ interface Props {
 
 /** A panel's rows in order. It is a form, so that it also works without scripts. */
 export function PanelView({ state, perform, apply, action }: Props) {
-  const { panel, slug, say, query, names, waits, counted, answer, behaviour } = state;
+  const { panel, slug, say, query, names, waits, leaves, counted, answer, behaviour } = state;
   const form = useRef<HTMLFormElement>(null);
   const inSight = useSight(form, panel.rows);
   const searches = panel.rows.some((row) => row.kind === "piece" && row.piece === "search");
@@ -28,12 +28,14 @@ export function PanelView({ state, perform, apply, action }: Props) {
       class="zt-panel"
       data-panel={slug}
       method="get"
+      // Whoever comes back finds nothing ticked that does nothing.
+      autocomplete={leaves ? "off" : undefined}
       aria-label={say("filters")}
       // The page itself, without what stands behind “#”: that has opened the drawer, and would again.
       action={action ?? "?"}
       onSubmit={(event) => {
         event.preventDefault();
-        if (waits) apply();
+        if (waits || leaves) apply();
       }}
     >
       {heldBack(query, facetRows(panel), searches, names).map(([name, value], at) => (

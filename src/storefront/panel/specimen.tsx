@@ -110,6 +110,7 @@ function panelState(row: FacetRow, state: State, { band, words, language }: Spec
     slug: "specimen",
     behaviour: behaviours.allOn({}, band),
     waits: false,
+    leaves: false,
     counted: true,
     panel,
     band,

@@ -1,5 +1,5 @@
 import { hydrate } from "preact";
-import { useCallback, useLayoutEffect, useState } from "preact/hooks";
+import { useCallback, useLayoutEffect, useMemo, useState } from "preact/hooks";
 import { bandAt } from "../../core/band/band.ts";
 import { isSameSelection } from "../../core/match/selection.ts";
 import { openEngine } from "../engine/open-engine.ts";
@@ -8,6 +8,7 @@ import { afterFrame } from "../page/after-frame.ts";
 import { withTouched } from "../page/early-choices.ts";
 import type { Drawn } from "../page/first-answers.ts";
 import { followAddress } from "../page/follow-address.ts";
+import { Leaving, leaveFor } from "../page/leaving.ts";
 import { behaviourOn, facetsOf } from "../page/page-panel.ts";
 import { firstState, questionOf } from "../page/page-state.ts";
 import { PageStore } from "../page/store.ts";
@@ -44,7 +45,7 @@ async function start(): Promise<void> {
     store.state.selection,
   );
   // From here on nothing is waited for: a click in between would find half a page.
-  hydrate(<Page store={store} />, root);
+  hydrate(<Page store={store} stage={stage} />, root);
   addEventListener("resize", () => store.setWidth(innerWidth));
 
   if (stage) stage.connectStage(store);
@@ -64,14 +65,28 @@ function backToTop({ state }: PageStore, panel: string): void {
   if (results && results.getBoundingClientRect().top < 0) results.scrollIntoView();
 }
 
+/** What only the designer's frames have. */
+type Stage = typeof import("../stage/stage.ts");
+
 /** Draws the page anew whenever its store changes. */
-function Page({ store }: { store: PageStore }) {
+function Page({ store, stage }: { store: PageStore; stage: Stage | undefined }) {
   const [state, setState] = useState(store.state);
   useLayoutEffect(() => {
     setState(store.state);
     return store.subscribe(setState);
   }, [store]);
   const [count, setCount] = useState(0);
+  const apply = useCallback(
+    (panel: string) => {
+      const elsewhere = store.apply(panel);
+      store.openDrawer(undefined);
+      if (elsewhere === undefined) backToTop(store, panel);
+      else if (stage) stage.leaveOnStage(elsewhere, store.drafted(panel));
+      else leaveFor(store, panel, store.state.base + elsewhere);
+    },
+    [store, stage],
+  );
+  const leaving = useMemo(() => new Leaving(store, apply), [store, apply]);
   const peek = useCallback<Peek>((panel, act) => store.peek(panel, act), [store]);
   return (
     <BasketContext.Provider value={{ count, add: () => setCount((now) => now + 1) }}>
@@ -81,20 +96,16 @@ function Page({ store }: { store: PageStore }) {
           perform={(act, panel) =>
             afterFrame(() => {
               if (panel === undefined) store.perform(act);
-              else store.performIn(panel, act);
+              else {
+                store.performIn(panel, act);
+                leaving.after(act, panel);
+              }
               if (act.do === "turn" && state.layout.more === "pages") scrollTo({ top: 0 });
               else if (panel !== undefined) backToTop(store, panel);
             })
           }
           // After what was done before it: Enter in a field is a choice and presses the button.
-          apply={(panel) =>
-            afterFrame(() => {
-              const elsewhere = store.apply(panel);
-              store.openDrawer(undefined);
-              if (elsewhere !== undefined) location.assign(state.base + elsewhere);
-              else backToTop(store, panel);
-            })
-          }
+          apply={(panel) => afterFrame(() => apply(panel))}
           openDrawer={(panel) => {
             // A drawer that is left without its button forgets what was chosen in it.
             if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);

@@ -38,6 +38,8 @@ export type FromStage =
   | { zt: "ready" }
   | { zt: "selection"; selection: Selection }
   | { zt: "drawer"; open: boolean }
+  /** A link or a panel leads to another page of the shop, with what is chosen where a panel does. */
+  | { zt: "go"; address: string; selection?: Selection }
   /** How high the rows stand, a moment after each change. */
   | { zt: "measured"; band: Band; measure: PageMeasure }
   /** The row that the designer points at on the page. */

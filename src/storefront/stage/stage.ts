@@ -1,5 +1,6 @@
 import type { BandLimits } from "../../core/band/band.ts";
 import { patched } from "../../core/document/edit.ts";
+import type { Selection } from "../../core/match/question.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
@@ -8,6 +9,7 @@ import { direction } from "../words/direction.ts";
 import { putAllWords } from "../words/languages.ts";
 import { arrange } from "./arrange/arrange.tsx";
 import { drawScreen } from "./first-screen.ts";
+import { keepLinks } from "./links.ts";
 import { measurePage } from "./measure.ts";
 import type { FromStage, ToStage } from "./messages.ts";
 import { drawOffset } from "./offset.ts";
@@ -15,6 +17,13 @@ import { tryRows } from "./trial.ts";
 
 /** Layout settles before it is measured; many changes at once are measured once. */
 const settle = 250;
+
+/** Tells the bench that what is chosen in a panel leads to another page. @param address in the shop, with its query */
+export const leaveOnStage = (address: string, selection: Selection): void =>
+  parent.postMessage(
+    { zt: "go", address: address.split("?")[0] ?? address, selection } satisfies FromStage,
+    location.origin,
+  );
 
 /** Lets the bench that holds this page in a frame set its panel and share its selection with other frames. */
 export function connectStage(store: PageStore): void {
@@ -85,6 +94,7 @@ export function connectStage(store: PageStore): void {
   tellMeasures(store, tell, () => open?.slug);
   tellPointed(tell, () => open?.slug);
   tellKeys(tell);
+  keepLinks(store, tell);
   tell({ zt: "ready" });
 }
 

@@ -29,6 +29,8 @@ export const ar: Words = {
   chosen: "عوامل التصفية المختارة",
   nothingChosen: "لم يُختر شيء بعد",
   remove: "إزالة {facet}: {text}",
+  named: "{facet}: {text}",
+  chosenOf: "المختار: {n}",
   search: "بحث",
   noPicture: "لا صورة بعد",
   sortBy: "الترتيب حسب",

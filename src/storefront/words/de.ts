@@ -12,6 +12,8 @@ export const de: Words = {
   chosen: "Gewählte Filter",
   nothingChosen: "Noch nichts gewählt",
   remove: "{facet}: {text} entfernen",
+  named: "{facet}: {text}",
+  chosenOf: "{n} gewählt",
   search: "Suche",
   noPicture: "Noch kein Bild",
   sortBy: "Sortieren nach",

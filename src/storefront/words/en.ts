@@ -14,6 +14,8 @@ export const en = {
   chosen: "Chosen filters",
   nothingChosen: "Nothing chosen yet",
   remove: "Remove {facet}: {text}",
+  named: "{facet}: {text}",
+  chosenOf: "{n} chosen",
   search: "Search",
   noPicture: "No picture yet",
   sortBy: "Sort by",

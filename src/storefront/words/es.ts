@@ -12,6 +12,8 @@ export const es: Words = {
   chosen: "Filtros elegidos",
   nothingChosen: "Aún no hay nada elegido",
   remove: "Quitar {facet}: {text}",
+  named: "{facet}: {text}",
+  chosenOf: { one: "{n} elegida", many: "{n} elegidas", other: "{n} elegidas" },
   search: "Buscar",
   noPicture: "Aún sin imagen",
   sortBy: "Ordenar por",

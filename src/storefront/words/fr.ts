@@ -12,6 +12,8 @@ export const fr: Words = {
   chosen: "Filtres choisis",
   nothingChosen: "Rien n’est encore choisi",
   remove: "Retirer {facet} : {text}",
+  named: "{facet} : {text}",
+  chosenOf: { one: "{n} choisie", many: "{n} choisies", other: "{n} choisies" },
   search: "Rechercher",
   noPicture: "Pas encore d’image",
   sortBy: "Trier par",

@@ -12,6 +12,8 @@ export const ja: Words = {
   chosen: "選択中の条件",
   nothingChosen: "まだ何も選ばれていません",
   remove: "{facet}：{text}を外す",
+  named: "{facet}：{text}",
+  chosenOf: "{n}件選択中",
   search: "検索",
   noPicture: "画像はまだありません",
   sortBy: "並べ替え",

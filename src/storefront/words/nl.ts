@@ -12,6 +12,8 @@ export const nl: Words = {
   chosen: "Gekozen filters",
   nothingChosen: "Nog niets gekozen",
   remove: "{facet}: {text} verwijderen",
+  named: "{facet}: {text}",
+  chosenOf: "{n} gekozen",
   search: "Zoeken",
   noPicture: "Nog geen afbeelding",
   sortBy: "Sorteren op",

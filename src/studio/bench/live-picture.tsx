@@ -99,6 +99,7 @@ const stateFor = (
   slug: "picture",
   behaviour: behaviours.allOn({}, band),
   waits: false,
+  leaves: false,
   counted: true,
   panel,
   band,

@@ -140,27 +140,36 @@ function Offset() {
 function SendTo() {
   const store = useBench().panel;
   const list = useAllPages();
-  const sendTo = usePanel((state) => behaviours.on(state.document.behaviour ?? {}, "sendTo", "wide"));
+  const behaviour = usePanel((state) => state.document.behaviour) ?? {};
+  const sendTo = behaviours.on(behaviour, "sendTo", "wide");
+  const atOnce = bands.some((band) => behaviours.on(behaviour, "apply", band) === "once");
   return (
-    <div className="flex min-h-7 items-center gap-2 px-9">
-      <span className="w-26 flex-none text-[13px] text-quiet">Sends to</span>
-      <select
-        className="select select-xs w-full min-w-0"
-        aria-label="Page that choices are taken to"
-        value={sendTo}
-        onChange={(event) => store.getState().apply(setBehaviour("sendTo", event.target.value))}
-      >
-        <option value="">this page</option>
-        {sendTo !== "" && !list.some(({ address }) => address === sendTo) ? (
-          <option value={sendTo}>{sendTo} (gone)</option>
-        ) : null}
-        {list.map((page) => (
-          <option key={page.address} value={page.address}>
-            {pageName(page)} – {page.address}
-          </option>
-        ))}
-      </select>
-    </div>
+    <>
+      <div className="flex min-h-7 items-center gap-2 px-9">
+        <span className="w-26 flex-none text-[13px] text-quiet">Sends to</span>
+        <select
+          className="select select-xs w-full min-w-0"
+          aria-label="Page that choices are taken to"
+          value={sendTo}
+          onChange={(event) => store.getState().apply(setBehaviour("sendTo", event.target.value))}
+        >
+          <option value="">this page</option>
+          {sendTo !== "" && !list.some(({ address }) => address === sendTo) ? (
+            <option value={sendTo}>{sendTo} (gone)</option>
+          ) : null}
+          {list.map((page) => (
+            <option key={page.address} value={page.address}>
+              {pageName(page)} – {page.address}
+            </option>
+          ))}
+        </select>
+      </div>
+      {sendTo !== "" && atOnce ? (
+        <p className="px-9 text-[13px] text-quiet">
+          Shoppers leave at their first choice. To let them make several, set Results to “button”.
+        </p>
+      ) : null}
+    </>
   );
 }
 

@@ -78,6 +78,8 @@ export function useFrame(
           latest.current.shop,
           latest.current.bench,
         );
+      else if (message.zt === "go")
+        session.setState({ address: message.address, ...(message.selection ? { selection: message.selection } : {}) });
       else if (message.zt === "point") session.setState({ pointed: message.row });
       else if (message.zt === "key") pressAgain(message.key);
     };

@@ -79,11 +79,14 @@ export const panelParts = {
       ),
       "mark-size": length("Mark size", 12, on(".zt-fold::after", "width", "height")),
       "mark-ink": colour("Mark", { rest: "{ink.quiet}" }, inner(".zt-fold::after", "background-color")),
+      "picked-ink": colour("Number chosen", "{ink.quiet}", on(".zt-picked", "color")),
+      "picked-size": length("Number chosen, size", "{text.small}", on(".zt-picked", "font-size")),
       gap: length("To the options", "{space.m}", on(".zt-body", "padding-top")),
     },
     judged: [
       { of: "ink", as: "text", size: "size", weight: "weight" },
       { of: "mark-ink", as: "control" },
+      { of: "picked-ink", as: "text", size: "picked-size" },
     ],
   },
   heading: {

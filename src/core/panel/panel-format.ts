@@ -1,0 +1,2 @@
+/** Version of the panel format that this code writes. Apart from the schema, which a shop's page does not load. */
+export const panelFormat = 4;

@@ -1,0 +1,29 @@
+import type { PageStore } from "../page/store.ts";
+import type { FromStage } from "./messages.ts";
+
+/**
+ * Keeps the page in its frame: a link to another page of the shop shows that one on the stage, by the bench, and every
+ * other link opens beside the tool.
+ */
+export function keepLinks(store: PageStore, tell: (message: FromStage) => void): void {
+  document.addEventListener("click", (event) => {
+    const link = event.target instanceof Element ? event.target.closest<HTMLAnchorElement>("a[href]") : null;
+    if (!link || event.defaultPrevented || event.ctrlKey || event.metaKey || event.shiftKey) return;
+    const address = addressIn(link.href, store.state.base);
+    if (link.hash !== "" && link.pathname === location.pathname) return;
+    if (address === undefined) {
+      link.target = "_blank";
+      return;
+    }
+    event.preventDefault();
+    tell({ zt: "go", address });
+  });
+}
+
+/** The address in the shop of one of its pages; undefined for what is no page of it that lists products or is an article. */
+export function addressIn(href: string, base: string): string | undefined {
+  const { origin, pathname } = new URL(href, location.href);
+  if (origin !== location.origin || !pathname.startsWith(`${base}/`)) return undefined;
+  const address = decodeURI(pathname.slice(base.length));
+  return address.startsWith("/products/") ? undefined : address;
+}
