@@ -42,8 +42,8 @@ export interface Bench {
 }
 
 /** Opens the bench: of the demo shop's first panel, or of a new empty one. */
-export async function openBench(page: Page, empty = false, shop = demoShop): Promise<Bench> {
-  let slug = "climber-finder";
+export async function openBench(page: Page, empty = false, shop = demoShop, first = "climber-finder"): Promise<Bench> {
+  let slug = first;
   if (empty) {
     const made = await page.request.post(`/api/shops/${shop}/documents/panel`, {
       data: { name: `Trial ${crypto.randomUUID().slice(0, 8)}` },

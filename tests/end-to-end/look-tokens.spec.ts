@@ -18,11 +18,11 @@ const seldom = `
   <span class="zs-label">x</span><div class="zs-picture">x</div>
   <div class="zs-result" data-busy="fade"></div><div class="zs-result" data-busy="bar"></div>
   <div class="zt-panel">
-    <div class="zt-swatches"><label class="zt-swatch"><input type="checkbox"><span class="zt-dot">x</span><span class="zt-dot-on">x</span><span class="zt-dot-text">x</span></label></div>
+    <div class="zt-swatches"><label class="zt-swatch"><input type="checkbox"><span class="zt-dot">x</span><span class="zt-dot-on">x</span><span class="zt-dot-text">x</span><span class="zt-name"><span class="zt-count">1</span></span><span class="zt-count">1</span></label></div>
     <div class="zt-tags"><label class="zt-tile"><input type="checkbox"><span class="zt-count">1</span></label></div>
-    <label class="zt-picture-tile" data-caption="under"><input type="checkbox"><span class="zt-initials">x</span></label>
+    <label class="zt-picture-tile" data-caption="under"><input type="checkbox"><span class="zt-initials">x</span><span class="zt-name"><span class="zt-count">1</span></span><span class="zt-count">1</span></label>
     <div class="zt-range"><div class="zt-track"></div><output class="zt-bubble">x</output><svg class="zt-bars"><path/><path data-in/><path data-empty/></svg></div>
-    <h2 class="zt-heading">x</h2><h3 class="zt-heading">x</h3><h4 class="zt-heading">x</h4><hr class="zt-divider">
+    <h3 class="zt-title"><span class="zt-picked">1</span></h3><h2 class="zt-heading">x</h2><h3 class="zt-heading">x</h3><h4 class="zt-heading">x</h4><hr class="zt-divider">
     <p class="zt-tip">x</p><p class="zt-hint">x</p><div class="zt-text"><a href="/x">x</a></div>
     <div class="zt-tree"><div class="zt-tree"></div></div><span class="zt-badge">1</span>
     <div class="zt-facet"></div><div class="zt-piece"></div><button class="zt-clear">x</button>
@@ -119,7 +119,8 @@ const probeOf = (token: Token, effects = token): Probe => ({
   property: propertyOf(token.name),
   values: others(token),
   effects: effects.to
-    .filter((effect) => !effect[2])
+    // What a choice writes under its own name is enough, where it writes that at all.
+    .filter((effect) => !effect[2] || effects.to.every(([, , end]) => end))
     .map((effect) => ({
       selector: heldOpen(selectorOf(parts[effects.part] as (typeof parts)[string], effects.state, effect)),
       property: effect[1],

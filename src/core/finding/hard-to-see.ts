@@ -11,8 +11,12 @@ const faults = (look: DrawnIn, own: TokenValues = {}): Miss[] =>
 const identity = ({ kind, token, state, scheme }: Miss): string => [kind, token, state, scheme].join();
 
 /** A number as it is told: one decimal, or whole px. */
-const told = ({ kind, is, needed }: Miss): string =>
-  kind === "target" ? `${is} px where ${needed} px are needed` : `${is.toFixed(1)} : 1 where ${needed} : 1 is needed`;
+function told({ kind, is, needed }: Miss): string {
+  if (kind === "same picture") return "the same when it is not chosen";
+  return kind === "target"
+    ? `${is} px where ${needed} px are needed`
+    : `${is.toFixed(1)} : 1 where ${needed} : 1 is needed`;
+}
 
 function words(of: string, misses: readonly Miss[]): string | undefined {
   const [worst] = misses;

@@ -1,7 +1,7 @@
 import type { LookDocument } from "./look-schema.ts";
 
 /** Version of the format of looks that this code writes. */
-export const lookFormat = 1;
+export const lookFormat = 2;
 
 /** A look that sets nothing. */
 export const emptyLook = (name: string): LookDocument => ({

@@ -129,6 +129,16 @@ describe("judging a look", () => {
     expect(dark.some(({ scheme }) => scheme === "light" && faults(dark).length === 0)).toBe(false);
   });
 
+  it("judges no box where a picture stands in its place, and tells one that is the same when chosen", () => {
+    const pale = { "box.edge": "#eeeeee" };
+    const misses = judge(look({ ...pale, "box.picture": "/pictures/a/box.svg" }));
+    expect(found(misses, "box.edge")).toBeUndefined();
+    expect(found(judge(look(pale)), "box.edge")).toBeDefined();
+    expect(misses.filter(({ kind }) => kind === "same picture")).toMatchObject([{ part: "box", state: "chosen" }]);
+    const both = { "box.picture": "/pictures/a/box.svg", "box.picture.chosen": "/pictures/a/tick.svg" };
+    expect(judge(look(both)).some(({ kind }) => kind === "same picture")).toBe(false);
+  });
+
   it("finds what is told by colour alone", () => {
     const alike = {
       "tile.ground.chosen": "#f0f4f0",

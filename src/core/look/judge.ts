@@ -15,7 +15,7 @@ export const fingerTarget = 44;
 
 /** Something of a look that is hard to see or to hit. */
 export interface Miss {
-  kind: "contrast" | "alone" | "target";
+  kind: "contrast" | "alone" | "target" | "same picture";
   part: string;
   /** The token that is at fault. */
   token: string;
@@ -90,6 +90,9 @@ function judgePair(
   const { of, on, as, or, size, weight } = pair;
   // What cannot be used needs no contrast by the standard; its words are judged all the same, since they are read.
   if (as === "control" && state === "unavailable") return undefined;
+  // Where a picture takes its place, it is not there.
+  const { under } = part.properties[of] ?? {};
+  if (under && seen.value(name, under, state)) return undefined;
   const colour = seen.colour(name, of, state);
   const around = seen.groundsOf(name, part);
   // What is not there is not to be seen: a mark only has a colour in the states that have the mark.
@@ -152,6 +155,15 @@ function judgeAlone(seen: Seen, name: string, part: Part): Omit<Miss, "bands" | 
   };
 }
 
+/** Whether a picture stands for an option that is chosen and for one that is not. */
+function judgePicture(seen: Seen, name: string, part: Part): Omit<Miss, "bands" | "scheme"> | undefined {
+  if (!part.properties.picture) return undefined;
+  const rest = seen.value(name, "picture", "rest");
+  if (!rest || seen.value(name, "picture", "chosen") !== rest) return undefined;
+  const token = tokenName(name, "picture", "chosen");
+  return { kind: "same picture", part: name, token, state: "chosen", is: 1, needed: needed.control };
+}
+
 /** What is clicked, by the property with its height, and the room around it that counts towards it. */
 const targets: readonly [part: string, property: string, room?: string][] = [
   ["option", "height"],
@@ -189,6 +201,8 @@ function* judgeOn(seen: Seen): Generator<Omit<Miss, "bands" | "scheme">> {
       }
     const alone = judgeAlone(seen, name, part);
     if (alone) yield alone;
+    const same = judgePicture(seen, name, part);
+    if (same) yield same;
   }
   const focus = seen.colour("focus", "");
   const grounds = seen.groundsOf("panel", parts.panel as Part);

@@ -1,6 +1,18 @@
-import type { DocumentKind } from "../document/kind.ts";
+import { isPlain } from "../document/is-plain.ts";
+import type { DocumentKind, OldDocument } from "../document/kind.ts";
 import { emptyLook, lookFormat } from "./empty-look.ts";
 import { type LookDocument, lookSchema } from "./look-schema.ts";
+import { olderValues } from "./older-values.ts";
+
+/** In format 1 a count could stand in one corner only. */
+const fromFirst = (look: OldDocument): OldDocument => ({
+  ...look,
+  format: 2,
+  values: olderValues(look.values),
+  styles: Array.isArray(look.styles)
+    ? look.styles.map((style) => (isPlain(style) ? { ...style, values: olderValues(style.values) } : style))
+    : look.styles,
+});
 
 /** How panels look. A shop has any number. */
 export const lookKind: DocumentKind<LookDocument> = {
@@ -9,7 +21,7 @@ export const lookKind: DocumentKind<LookDocument> = {
   many: true,
   format: lookFormat,
   schema: lookSchema,
-  migrations: {},
+  migrations: { 1: fromFirst },
   fresh: emptyLook,
   touches: [],
 };

@@ -38,6 +38,7 @@ export function mendOf(look: LookValues, miss: Miss): Mend | undefined {
     const width = Number(look.values[miss.token]?.wide ?? 1);
     return mended(look, miss, own, (Number.isFinite(width) ? width : 1) + 1);
   }
+  // Which picture says “chosen” nobody but the designer knows.
   if (!miss.seen) return undefined;
   const colour = nearestPassing(miss.seen.colour, miss.seen.grounds, miss.needed);
   if (colour === undefined) return undefined;

@@ -24,6 +24,8 @@ export interface Property {
   choices?: Readonly<Record<string, Choice>>;
   /** It can differ by the part's states. */
   stated?: boolean;
+  /** The picture of the same part that takes its place: in a state that has one, it is not there. */
+  under?: string;
 }
 
 /** A part of a panel, a listing or the shop around them that can be styled. */
@@ -78,7 +80,7 @@ export const linkStates = { rest: "", hovered: ":hover", focused: ":focus-visibl
 
 type At = Property["at"];
 type Value = TokenValue | Banded<TokenValue>;
-type More = Partial<Pick<Property, "min" | "max" | "step">>;
+type More = Partial<Pick<Property, "min" | "max" | "step" | "under">>;
 const isAt = (value: Value | At): value is At => typeof value === "object" && value !== null && "rest" in value;
 const at = (value: Value | At): At => (isAt(value) ? value : { rest: value });
 

@@ -7,6 +7,13 @@ import { referenceIn, type Shadow, type State, type TokenValue } from "./value.t
 /** The custom property that carries a token, like `--zt-tile-ground-chosen`. */
 export const propertyOf = (name: string): string => `--zt-${name.replaceAll(".", "-")}`;
 
+/** The end of the property by which a picture clears what it takes the place of. */
+const cleared = "-clear";
+
+/** The ends of the properties that a token writes. */
+export const endsOf = ({ type, choices }: Pick<Token, "type" | "choices">): string[] =>
+  choices ? Object.keys(Object.values(choices)[0] ?? { "": "" }) : type === "picture" ? ["", cleared] : [""];
+
 const isShadow = (value: TokenValue): value is Shadow => typeof value === "object";
 
 /** A value as CSS writes it, by the end of the custom property's name; there is more than one for some choices. */
@@ -23,7 +30,8 @@ export function written(token: Pick<Token, "type" | "choices">, value: TokenValu
     case "shadow":
       return { "": isShadow(value) ? shadowText(value) : "none" };
     case "picture":
-      return { "": value === "" ? "none" : `url("${value}")` };
+      // Where there is a picture, what it takes the place of is clear; where there is none, that end says nothing.
+      return value === "" ? { "": "none", [cleared]: "initial" } : { "": `url("${value}")`, [cleared]: "transparent" };
     default:
       return { "": String(value) };
   }
@@ -33,17 +41,12 @@ const shadowText = ({ x, y, blur, spread, colour }: Shadow): string =>
   `${x}px ${y}px ${blur}px ${spread}px ${written({ type: "colour" }, colour)[""]}`;
 
 const declared = (token: Token, value: TokenValue): string => {
-  // What follows a choice follows each of the properties that it writes.
+  // What follows another token follows each of the properties that it writes.
   const reference = referenceIn(value);
   const all =
-    reference !== undefined && token.choices
-      ? Object.fromEntries(
-          Object.keys(Object.values(token.choices)[0] ?? { "": "" }).map((end) => [
-            end,
-            `var(${propertyOf(reference)}${end})`,
-          ]),
-        )
-      : written(token, value);
+    reference === undefined
+      ? written(token, value)
+      : Object.fromEntries(endsOf(token).map((end) => [end, `var(${propertyOf(reference)}${end})`]));
   return Object.entries(all)
     .map(([end, text]) => `${propertyOf(token.name)}${end}: ${text};`)
     .join(" ");
@@ -121,7 +124,10 @@ function rulesOf(name: string, part: Part): string {
         const selector = selectorOf(part, state, effect);
         const lines = rules.get(selector) ?? [];
         rules.set(selector, lines);
-        lines.push(`${effect[1]}: var(${propertyOf(tokenName(name, property, state))}${effect[2] ?? ""});`);
+        const value = `var(${propertyOf(tokenName(name, property, state))}${effect[2] ?? ""})`;
+        const { under } = definition;
+        const whole = under ? `var(${propertyOf(tokenName(name, under, state))}${cleared}, ${value})` : value;
+        lines.push(`${effect[1]}: ${whole};`);
       }
     }
   return [...rules].map(([selector, lines]) => `${selector} {\n${lines.join("\n")}\n}\n`).join("");

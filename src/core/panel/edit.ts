@@ -245,3 +245,10 @@ export const setApart = (id: string, values: TokenValues, words: string): PanelE
     if (Object.keys(values).length === 0) delete row.look;
     else row.look = { ...values };
   });
+
+/** Gives a facet an option style that says what it has set apart so far. */
+export const takeAsStyle = (id: string, style: string, words: string): PanelEdit =>
+  facetEdit(words, id, (row) => {
+    row.style = style;
+    delete row.look;
+  });

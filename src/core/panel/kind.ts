@@ -1,4 +1,5 @@
 import type { DocumentKind, OldDocument } from "../document/kind.ts";
+import { olderValues } from "../look/older-values.ts";
 import { emptyPanel } from "./panel.ts";
 import { panelFormat } from "./panel-format.ts";
 import { type PanelDocument, panelSchema } from "./panel-schema.ts";
@@ -38,11 +39,20 @@ function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDoc
   return { ...panel, format: 3, rows };
 }
 
-/** In format 3 a panel that sent its choices on always had a button; now one that acts at once sends them on at once. */
+/**
+ * In format 3 a panel that sent its choices on always had a button; now one that acts at once sends them on at once.
+ * What a row set apart of its look was as in the first format of looks.
+ */
 function fromThird(panel: OldDocument): OldDocument {
   const { behaviour } = panel;
-  if (!isObject(behaviour) || behaviour.sendTo === undefined || behaviour.sendTo === "") return { ...panel, format: 4 };
-  return { ...panel, format: 4, behaviour: { ...behaviour, apply: { wide: "button" } } };
+  const rows = rowsOf(panel).map((row) => (isObject(row.look) ? { ...row, look: olderValues(row.look) } : row));
+  const sends = isObject(behaviour) && behaviour.sendTo !== undefined && behaviour.sendTo !== "";
+  return {
+    ...panel,
+    format: 4,
+    rows,
+    ...(sends ? { behaviour: { ...behaviour, apply: { wide: "button" } } } : {}),
+  };
 }
 
 /** Filter panels. */

@@ -223,5 +223,10 @@ describe("panels of format 1", () => {
       apply: { wide: "button" },
     });
     expect(now({ sticky: { wide: true } })).toEqual({ sticky: { wide: true } });
+    const look = { "count.place": { wide: "corner", slim: "after" } };
+    const rows = [{ ...newFacet("f", "light", "tiles", "any"), look }];
+    expect(facetRows(checkDocument(panelKind, { ...third({}), rows }))[0]?.look).toEqual({
+      "count.place": { wide: "top right", slim: "after" },
+    });
   });
 });

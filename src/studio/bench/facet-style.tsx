@@ -2,21 +2,28 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { useStore } from "zustand";
 import type { Band } from "../../core/band/band.ts";
-import { spokenToken, withoutValue, withValue } from "../../core/look/edit.ts";
+import { addStyle, spokenToken, withoutValue, withValue } from "../../core/look/edit.ts";
 import { emptyLook } from "../../core/look/empty-look.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { partsOfFacet } from "../../core/look/parts-of.ts";
 import { settingOf, type TokenValues } from "../../core/look/resolve.ts";
 import type { State } from "../../core/look/value.ts";
-import { setApart, setOptionStyle } from "../../core/panel/edit.ts";
+import { setApart, setOptionStyle, takeAsStyle } from "../../core/panel/edit.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import { freeId } from "../../core/panel/row-id.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
 import { type Target, targetIn } from "../look/look-context.ts";
+import { useAddLook } from "../look/make-look.ts";
 import { PartCard } from "../look/part-card.tsx";
 import type { DocumentStore } from "../shell/document-store.ts";
+import { openDocument } from "../shell/documents.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookStores } from "../shell/use-looks.ts";
 import { useBench, usePanel } from "./bench-context.ts";
+
+/** What the values of a card are set in. */
+const whoms = { facet: "This facet alone", style: "As a style", look: "All in this look" } as const;
+type Whom = keyof typeof whoms;
 
 interface Props {
   row: FacetRow;
@@ -34,16 +41,23 @@ export function FacetStyle(props: Props) {
   const ofShop = useShopSettings((settings) => settings.look);
   const slug = usePanel((state) => state.document.look) ?? ofShop;
   const stores = useLookStores(shop.slug, slug === undefined ? [] : [slug]);
+  // It outlives the making of a first look, which changes what the card is drawn from.
+  const [whom, setWhom] = useState<Whom>("facet");
   if (!stores) return <p className="px-9 py-2 text-quiet">Opening the look …</p>;
   const store = slug === undefined ? undefined : stores[slug];
   return store ? (
-    <Styled {...props} store={store} slug={slug ?? ""} />
+    <Styled {...props} whom={whom} turnTo={setWhom} store={store} slug={slug ?? ""} />
   ) : (
-    <Apart {...props} look={emptyLook("")} slug={undefined} store={undefined} />
+    <Apart {...props} whom={whom} turnTo={setWhom} look={emptyLook("")} slug={undefined} store={undefined} />
   );
 }
 
-function Styled({ store, ...props }: Props & { store: DocumentStore<LookDocument>; slug: string }) {
+interface Turned extends Props {
+  whom: Whom;
+  turnTo(whom: Whom): void;
+}
+
+function Styled({ store, ...props }: Turned & { store: DocumentStore<LookDocument>; slug: string }) {
   return <Apart {...props} look={useStore(store, ({ document }) => document)} store={store} />;
 }
 
@@ -56,29 +70,45 @@ function Apart({
   store,
   part: firstPart,
   state: firstState = "rest",
-}: Props & { look: LookDocument; slug: string | undefined; store: DocumentStore<LookDocument> | undefined }) {
+  whom,
+  turnTo: setWhom,
+}: Turned & { look: LookDocument; slug: string | undefined; store: DocumentStore<LookDocument> | undefined }) {
   const { shop } = useOpenShop();
   const panel = useBench().panel;
+  const lookToSet = useLookToSet(store);
   const parts = partsOfFacet(row);
   const [shown, setShown] = useState({ part: firstPart ?? parts[0] ?? "option", state: firstState });
-  const [whom, setWhom] = useState<"facet" | "look">("facet");
   const { apply } = panel.getState();
   const style = look.styles.find(({ id }) => id === row.style);
   const apart: TokenValues = row.look ?? {};
   const put = (values: TokenValues, words: string) => apply(setApart(row.id, values, words), true);
-  const target: Target =
-    whom === "look" && store
-      ? targetIn(store, look, { band, scheme: "light", style: undefined })
-      : {
-          look: { ...look, values: { ...look.values, ...style?.values, ...apart } },
-          sets: (token) => apart[token.name]?.[band] !== undefined,
-          set(token, value) {
-            const around = { values: { ...look.values, ...style?.values } };
-            const base = { ...apart, [token.name]: apart[token.name] ?? settingOf(around, token) };
-            put(withValue(base, token, band, value), `${title}: ${spokenToken(token)}`);
-          },
-          giveBack: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} as before`),
-        };
+  const ownTarget: Target = {
+    look: { ...look, values: { ...look.values, ...style?.values, ...apart } },
+    sets: (token) => apart[token.name]?.[band] !== undefined,
+    set(token, value) {
+      const around = { values: { ...look.values, ...style?.values } };
+      const base = { ...apart, [token.name]: apart[token.name] ?? settingOf(around, token) };
+      put(withValue(base, token, band, value), `${title}: ${spokenToken(token)}`);
+    },
+    giveBack: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} as before`),
+  };
+  const target =
+    whom === "facet" || !store || (whom === "style" && !style)
+      ? ownTarget
+      : targetIn(store, look, { band, scheme: "light", style: whom === "style" ? style?.id : undefined });
+  const turnTo = async (next: Whom) => {
+    if (next !== "facet") {
+      const set = await lookToSet();
+      if (!set) return;
+      // What was set for this facet becomes the style that any facet can take.
+      if (next === "style" && !style) {
+        const id = freeId(set.getState().document.styles, "style");
+        set.getState().apply(addStyle(id, title, apart));
+        apply(takeAsStyle(row.id, id, `${title}: option style ${title}`));
+      }
+    }
+    setWhom(next);
+  };
   const count = Object.keys(apart).length;
   return (
     <div className="flex flex-col gap-2 text-[13px]">
@@ -91,6 +121,7 @@ function Apart({
           onChange={(event) => {
             const name = look.styles.find(({ id }) => id === event.target.value)?.name ?? "none";
             apply(setOptionStyle(row.id, event.target.value || undefined, `${title}: option style ${name}`));
+            if (event.target.value === "" && whom === "style") setWhom("facet");
           }}
         >
           <option value="">none</option>
@@ -108,16 +139,15 @@ function Apart({
       </label>
       <div className="flex items-center gap-2">
         <fieldset className="join" aria-label="What is styled">
-          {(["facet", "look"] as const).map((one) => (
+          {(Object.keys(whoms) as Whom[]).map((one) => (
             <button
               key={one}
               type="button"
               className={`btn join-item btn-xs ${one === whom ? "btn-primary" : ""}`}
               aria-pressed={one === whom}
-              disabled={one === "look" && !store}
-              onClick={() => setWhom(one)}
+              onClick={() => void turnTo(one)}
             >
-              {one === "facet" ? "This facet alone" : "All in this look"}
+              {whoms[one]}
             </button>
           ))}
         </fieldset>
@@ -127,6 +157,9 @@ function Apart({
           </button>
         ) : null}
       </div>
+      {whom === "style" && style ? (
+        <p className="text-quiet">Changes show on every facet with the style “{style.name}”.</p>
+      ) : null}
       <PartCard
         target={target}
         band={band}
@@ -134,8 +167,25 @@ function Apart({
         part={shown.part}
         state={statesOfPart(shown.part).includes(shown.state) ? shown.state : "rest"}
         pick={(part, state) => setShown({ part, state })}
-        {...(whom === "facet" ? { among: parts } : {})}
+        {...(whom === "look" ? {} : { among: parts })}
       />
     </div>
   );
+}
+
+/** The look that a style or a value for all goes into: the panel's, or a first one, which is made on the way. */
+function useLookToSet(
+  store: DocumentStore<LookDocument> | undefined,
+): () => Promise<DocumentStore<LookDocument> | undefined> {
+  const { shop } = useOpenShop();
+  const { include } = useBench();
+  const add = useAddLook();
+  return async () => {
+    if (store) return store;
+    const slug = await add(emptyLook(shop.name));
+    if (slug === undefined) return undefined;
+    const made = await openDocument(shop.slug, "look", slug);
+    include(made);
+    return made;
+  };
 }

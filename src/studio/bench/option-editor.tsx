@@ -113,7 +113,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
             setTicked([]);
           }}
         >
-          {first && others.length > 0 ? `Merge ${others.length + 1} into “${first.label}”` : "Merge"}
+          {first && others.length > 0 ? `Merge ${others.length + 1} into “${first.label}”` : "Select two to merge"}
         </button>
       </div>
       <SortableList

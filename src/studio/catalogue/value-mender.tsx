@@ -30,7 +30,7 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
             setChosen([]);
           }}
         >
-          {merging.length < 2 ? "Merge" : `Merge ${merging.length} into “${merging[0]?.label}”`}
+          {merging.length < 2 ? "Select two to merge" : `Merge ${merging.length} into “${merging[0]?.label}”`}
         </button>
         <button
           type="button"

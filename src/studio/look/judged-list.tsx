@@ -11,6 +11,7 @@ const words = (miss: Miss): string => {
   const px = (value: number) => `${Math.round(value)} px`;
   if (miss.kind === "target")
     return `${px(miss.is)}, and ${miss.offered ? "a finger wants" : "needs"} ${px(miss.needed)}`;
+  if (miss.kind === "same picture") return "Chosen has the same picture as unchosen. Add one for chosen.";
   const ratio = `${miss.is.toFixed(2)} : 1, needs ${miss.needed} : 1`;
   return miss.kind === "alone"
     ? `Told by colour alone, at ${ratio}`
@@ -88,6 +89,7 @@ export function JudgedList() {
                 onClick={() => {
                   const mend = mendOf(look, miss);
                   if (mend) put(`Mend ${name}`, mend.look);
+                  else if (miss.kind === "same picture") session.setState({ part: miss.part, state: "chosen" });
                   else toast(`No single change mends “${name}”. Give it another ground first.`);
                 }}
               >

@@ -6,11 +6,10 @@ import type { PanelSummary } from "../../core/wire/shop.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
-/** Adds a look to the shop and opens it; the shop's first look becomes the one of its pages. */
-export function useMakeLook(): (document: LookDocument) => Promise<void> {
+/** Adds a look to the shop; the shop's first look becomes the one of its pages. @returns its slug; undefined when it could not be added, which is told */
+export function useAddLook(): (document: LookDocument) => Promise<string | undefined> {
   const { shop, settings } = useOpenShop();
   const { mutate } = useSWRConfig();
-  const navigate = useNavigate();
   return async (document) => {
     try {
       const made = await sendJson<PanelSummary>("POST", documentPath(shop.slug, "look"), { document });
@@ -22,9 +21,21 @@ export function useMakeLook(): (document: LookDocument) => Promise<void> {
           },
         });
       await mutate(shopPath(shop.slug));
-      navigate(`/shops/${shop.slug}/look/${made.slug}`);
+      return made.slug;
     } catch (error) {
       toast.error((error as Error).message);
+      return undefined;
     }
+  };
+}
+
+/** Adds a look to the shop and opens it. */
+export function useMakeLook(): (document: LookDocument) => Promise<void> {
+  const { shop } = useOpenShop();
+  const add = useAddLook();
+  const navigate = useNavigate();
+  return async (document) => {
+    const slug = await add(document);
+    if (slug !== undefined) navigate(`/shops/${shop.slug}/look/${slug}`);
   };
 }

@@ -3,11 +3,12 @@ import { useMemo } from "react";
 import type { Band } from "../../core/band/band.ts";
 import { spokenToken } from "../../core/look/edit.ts";
 import type { Scheme } from "../../core/look/resolve.ts";
-import { dependents, followersOf, wayOf } from "../../core/look/resolve.ts";
+import { dependents, followersOf, valueOn, wayOf } from "../../core/look/resolve.ts";
 import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
 import { type State, stateBefore } from "../../core/look/value.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
 import type { Target } from "./look-context.ts";
+import { PicturePick } from "./picture-pick.tsx";
 import { TokenField } from "./token-field.tsx";
 
 const groups = [...new Set(Object.values(parts).map(({ group }) => group))];
@@ -81,6 +82,18 @@ export function PartCard({ target, band, scheme, part, state, pick, among }: Pro
           // What does not differ by state is set for all of them at once.
           const token = named ?? (state === "rest" ? undefined : tokens.get(tokenName(part, property)));
           const shown = token ?? nearest(part, property, state);
+          if (shown?.type === "picture")
+            return (
+              <PictureLine
+                key={property}
+                part={part}
+                property={property}
+                state={state}
+                target={target}
+                band={band}
+                scheme={scheme}
+              />
+            );
           return shown ? (
             <TokenLine
               key={property}
@@ -101,6 +114,41 @@ export function PartCard({ target, band, scheme, part, state, pick, among }: Pro
 function nearest(part: string, property: string, state: State): Token | undefined {
   const found = tokens.get(tokenName(part, property, state));
   return found ?? (state === "rest" ? undefined : nearest(part, property, stateBefore[state]));
+}
+
+/** States whose pictures stand side by side: what most options need. */
+const pictured: readonly State[] = ["rest", "hovered", "chosen"];
+
+/** The pictures of a part in the states that matter most, and in the one that is open, side by side. */
+function PictureLine({
+  part,
+  property,
+  state,
+  target,
+  band,
+  scheme,
+}: Omit<Props, "pick" | "among"> & { property: string }) {
+  const all = [...pictured, ...(pictured.includes(state) ? [] : [state])].flatMap((one) => {
+    const token = tokens.get(tokenName(part, property, one));
+    return token ? [{ token, state: one }] : [];
+  });
+  const [first] = all;
+  return first ? (
+    <li className="border-b border-hair py-1" data-token={first.token.name}>
+      <span className="text-[13px]">{first.token.label}</span>
+      <div className="flex flex-wrap justify-between gap-x-4 gap-y-1">
+        {all.map(({ token, state: one }) => (
+          <PicturePick
+            key={one}
+            caption={one === "rest" ? "unchosen" : stateWords[one]}
+            label={`${token.label}, ${one === "rest" ? "unchosen" : stateWords[one]}`}
+            value={target.sets(token) ? String(valueOn(target.look, token.name, band, scheme)) : ""}
+            set={(address) => (address === "" ? target.giveBack(token) : target.set(token, address))}
+          />
+        ))}
+      </div>
+    </li>
+  ) : null;
 }
 
 /** One token: its name, its value, and where the value comes from. */

@@ -3,8 +3,17 @@ import { useRef, useState } from "react";
 import { useSwatchWorker } from "../swatches/use-book.ts";
 import { useUpload } from "../swatches/use-upload.ts";
 
+interface Props {
+  /** Names it for its buttons. */
+  label: string;
+  /** Stands in front of it. */
+  caption?: string;
+  value: string;
+  set(value: string): void;
+}
+
 /** A picture for a state, uploaded as all pictures are; or none. */
-export function PicturePick({ label, value, set }: { label: string; value: string; set(value: string): void }) {
+export function PicturePick({ label, caption, value, set }: Props) {
   const upload = useUpload(useSwatchWorker());
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
@@ -20,10 +29,13 @@ export function PicturePick({ label, value, set }: { label: string; value: strin
   return (
     <span className="flex flex-col items-end gap-1">
       <span className="flex items-center gap-1">
+        {caption ? <span className="text-[13px] text-quiet">{caption}</span> : null}
         {value ? (
           <img src={value} alt="" className="size-6 border border-hair object-contain" />
         ) : (
-          <span className="text-[13px] text-quiet">none</span>
+          <span className="grid size-6 place-items-center border border-dashed border-hair text-[13px] text-quiet">
+            –
+          </span>
         )}
         <button
           type="button"

@@ -23,7 +23,8 @@ export function SetValues({ query, products }: { query: VariantQuery; products: 
       className="w-80 p-4"
       trigger={(props) => (
         <button type="button" {...props} className="btn btn-sm" disabled={products === 0 || products > most}>
-          <PencilLine size={15} aria-hidden /> Set a value
+          <PencilLine size={15} aria-hidden />{" "}
+          {products > most ? `Set a value (for at most ${most.toLocaleString("en")} products)` : "Set a value"}
         </button>
       )}
     >

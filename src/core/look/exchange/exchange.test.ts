@@ -213,7 +213,7 @@ describe("custom properties", () => {
   });
 
   it("tell choices apart that write the same under one end", () => {
-    for (const place of ["after", "right edge", "corner"]) {
+    for (const place of ["after", "right edge", "top left", "top right", "bottom left", "bottom right"]) {
       const wide = { ...emptyLook("Look"), values: { "count.place": { wide: place } } };
       expect(fromProperties(toProperties(wide, defaultLimits), "Look").values).toEqual(wide.values);
     }

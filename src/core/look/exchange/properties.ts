@@ -7,7 +7,7 @@ import { InvalidDocument } from "../../document/schema.ts";
 import { emptyLook } from "../empty-look.ts";
 import { lookKind } from "../kind.ts";
 import type { LookDocument } from "../look-schema.ts";
-import { ownSheet, propertyOf, written } from "../sheet.ts";
+import { endsOf, ownSheet, propertyOf, written } from "../sheet.ts";
 import { type Token, tokens } from "../tokens.ts";
 import { following, type TokenValue } from "../value.ts";
 
@@ -24,14 +24,12 @@ export class PropertyFault extends Error {
 }
 
 const byProperty = new Map([...tokens.values()].map((token) => [propertyOf(token.name), token]));
-/** Properties that are there beside a token's own, since its choice writes several; each with its end. */
+/** Properties that are there beside a token's own, since its value writes several; each with its end. */
 const beside = new Map(
   [...tokens.values()].flatMap((token) =>
-    Object.values(token.choices ?? {}).flatMap((choice) =>
-      Object.keys(choice)
-        .filter((end) => end !== "")
-        .map((end): [string, { token: Token; end: string }] => [propertyOf(token.name) + end, { token, end }]),
-    ),
+    endsOf(token)
+      .filter((end) => end !== "")
+      .map((end): [string, { token: Token; end: string }] => [propertyOf(token.name) + end, { token, end }]),
   ),
 );
 
@@ -133,8 +131,8 @@ export function fromProperties(css: string, name: string): LookDocument {
       if (!place) throw new PropertyFault("This media query is no band of a shop.", line);
       const text = csstree.generate(node.value).trim();
       const followed = referenceOf(text);
-      // What follows another choice says so under its own name already.
-      if (other && text.startsWith("var(")) return;
+      // What follows another token says so under its own name already, and a picture what it is.
+      if (other && (text.startsWith("var(") || token.type === "picture")) return;
       const value = followed
         ? following(followed.name)
         : token.choices

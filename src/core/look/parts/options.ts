@@ -2,9 +2,11 @@ import {
   choice,
   colour,
   decorations,
+  type Effect,
   inner,
   length,
   lineStyles,
+  number,
   on,
   optionStates,
   own,
@@ -23,7 +25,60 @@ const ticks = {
   none: "polygon(0 0, 0 0, 0 0)",
 } as const;
 
+/** Of a box: what a picture takes the place of. */
+const underPicture = { under: "picture" } as const;
 const inOption = ":is(.zt-box, .zt-plain-option, .zt-switch) .zt-count";
+
+/**
+ * Where a count stands in a corner of its option, by the ends of the properties that a place writes.
+ * @param from how far from the option's edges; below 0 it reaches out, so that less is covered
+ */
+const corner = (block: "top" | "bottom", inline: "start" | "end", from: string) => ({
+  "": "0px",
+  "-position": "absolute",
+  "-top": block === "top" ? from : "auto",
+  "-bottom": block === "bottom" ? from : "auto",
+  "-start": inline === "start" ? from : "auto",
+  "-end": inline === "end" ? from : "auto",
+  "-seen": "none",
+});
+/** Left and right change sides where a language runs from right to left. */
+const corners = (from = "0px") => ({
+  "top left": corner("top", "start", from),
+  "top right": corner("top", "end", from),
+  "bottom left": corner("bottom", "start", from),
+  "bottom right": corner("bottom", "end", from),
+});
+/** In its line, before or after what is left of the room. @param margin in front of it */
+const inLine = (margin: string) => ({
+  "": margin,
+  "-position": "static",
+  "-top": "auto",
+  "-bottom": "auto",
+  "-start": "auto",
+  "-end": "auto",
+  "-seen": "inset(50%)",
+});
+/** The properties that a place writes, of the counts that a selector names. */
+const placed = (selector: string): Effect[] => [
+  [selector, "position", "-position"],
+  [selector, "top", "-top"],
+  [selector, "bottom", "-bottom"],
+  [selector, "inset-inline-start", "-start"],
+  [selector, "inset-inline-end", "-end"],
+];
+const besideName = (from?: string) => ({ "beside the name": inLine("0px"), ...corners(from) });
+/** A count that nothing names beside it is there to be heard, and to be seen in a corner. */
+const alone = (selector: string): Effect[] => [...placed(selector).slice(1), [selector, "clip-path", "-seen"]];
+
+/** Corners of a swatch, by how much of each way to say them counts: a share of its size that is fixed, px, or a share of one's own. */
+const swatchCorners = {
+  round: { "": "50%", "-px": "0", "-share": "0" },
+  soft: { "": "28%", "-px": "0", "-share": "0" },
+  square: { "": "8%", "-px": "0", "-share": "0" },
+  "in px": { "": "0%", "-px": "1", "-share": "0" },
+  "in %": { "": "0%", "-px": "0", "-share": "1" },
+};
 
 /** One option in each of its shapes. */
 export const optionParts = {
@@ -60,20 +115,30 @@ export const optionParts = {
     properties: {
       size: length("Size", { wide: 18, slim: 22 }, inner("> input", "width", "height"), { min: 8, max: 60 }),
       radius: length("Corners", "{radius.small}", on(".zt-box > input[type=checkbox]", "border-radius")),
-      ground: colour("Ground", { rest: "{ground}", chosen: "{accent}" }, inner("> input", "background-color")),
+      ground: colour(
+        "Ground",
+        { rest: "{ground}", chosen: "{accent}" },
+        inner("> input", "background-color"),
+        underPicture,
+      ),
       edge: colour(
         "Border",
         { rest: "{line.edge}", hovered: "{accent}", chosen: "{accent}", unavailable: "{line}" },
         inner("> input", "border-color"),
+        underPicture,
       ),
-      "edge-width": length("Border width", { rest: 1.5 }, inner("> input", "border-width"), { max: 12, step: 0.5 }),
+      "edge-width": length("Border width", { rest: 1.5 }, inner("> input", "border-width", "--edge-line"), {
+        max: 12,
+        step: 0.5,
+      }),
       tick: choice("Tick", "tick", ticks, on(".zt-box > input[type=checkbox]::before", "clip-path")),
       "tick-ink": colour(
         "Tick's colour",
         { rest: "#ffffff00", chosen: "{accent.ink}" },
         inner("> input::before", "background-color"),
+        underPicture,
       ),
-      picture: picture("Picture", { rest: "" }, inner("> input", "background-image")),
+      picture: picture("Picture in place of box and tick", { rest: "" }, inner("> input::after", "background-image")),
     },
     judged: [
       { of: "edge", or: "ground", as: "control" },
@@ -128,6 +193,7 @@ export const optionParts = {
       size: length("Size", "{text.size}", own("font-size")),
       weight: weight("Weight", { rest: "{text.weight}" }, own("font-weight")),
       count: colour("Count", { rest: "{count.ink}", chosen: "{accent.ink}" }, inner(".zt-count", "color")),
+      "count-place": choice("Place of the count", "beside the name", besideName(), placed(".zt-tile .zt-count")),
     },
     judged: [
       { of: "ink", on: "ground", as: "text", size: "size", weight: "weight" },
@@ -193,7 +259,13 @@ export const optionParts = {
     properties: {
       size: length("Size", { wide: 26, slim: 36 }, on(".zt-swatches", "--dot"), { min: 8, max: 120 }),
       gap: length("Between swatches", { wide: 10, slim: 2 }, on(".zt-swatches", "--gap")),
-      round: choice("Shape", "round", { round: "50%", soft: "28%", square: "8%" }, on(".zt-dot", "border-radius")),
+      round: choice("Corners", "round", swatchCorners, [
+        ["&", "--corner"],
+        ["&", "--corner-px", "-px"],
+        ["&", "--corner-share", "-share"],
+      ]),
+      radius: length("Corners in px", 6, own("--corner-radius"), { max: 60 }),
+      share: number("Corners in %", 12, own("--corner-percent"), { max: 50, step: 1 }),
       ring: colour("Ring", { rest: "#ffffff00", hovered: "{line.edge}", chosen: "{ink}" }, own("--ring")),
       "ring-width": length("Ring width", { rest: 0, hovered: 1, chosen: 2 }, own("--ring-width"), {
         max: 12,
@@ -218,11 +290,19 @@ export const optionParts = {
         { rest: "{line.edge}", chosen: "{accent}" },
         inner(".zt-dot-text", "border-color"),
       ),
+      "count-place": choice("Place of the count", "beside the name", besideName("-0.45em"), [
+        ...placed(".zt-swatch > .zt-name .zt-count"),
+        ...alone(".zt-swatch > .zt-count"),
+      ]),
+      "count-ink": colour("Count in a corner", "{ink}", on(".zt-swatch > .zt-count", "color")),
+      "count-ground": colour("Its ground", "{ground}", on(".zt-swatch > .zt-count", "background-color")),
+      "count-padding": length("Its padding", "{space.xs}", on(".zt-swatch > .zt-count", "padding-inline")),
       through: colour("Line through the unavailable", "{ink}", on(".zt-swatch[data-faded]::after", "border-top-color")),
     },
     judged: [
       { of: "ink", as: "text" },
       { of: "name-ink", on: "name-ground", as: "text" },
+      { of: "count-ink", on: "count-ground", as: "text" },
       { of: "ring", as: "control" },
     ],
   },
@@ -247,9 +327,19 @@ export const optionParts = {
       size: length("Picture size", 40, on(".zt-pictures", "--size"), { min: 16, max: 200 }),
       gap: length("Between tiles", "{space.m}", on(".zt-pictures", "--gap")),
       words: length("Text size", "{text.small}", on('.zt-picture-tile[data-caption="under"]', "font-size")),
+      "count-place": choice("Place of the count", "beside the name", besideName("-0.45em"), [
+        ...placed(".zt-picture-tile > .zt-name .zt-count"),
+        ...alone(".zt-picture-tile > .zt-count"),
+      ]),
+      "count-ink": colour("Count in a corner", "{ink}", on(".zt-picture-tile > .zt-count", "color")),
+      "count-ground": colour("Its ground", "{ground}", on(".zt-picture-tile > .zt-count", "background-color")),
+      "count-padding": length("Its padding", "{space.xs}", on(".zt-picture-tile > .zt-count", "padding-inline")),
       initials: colour("Ground of initials", "{ground.tint}", on(".zt-initials", "background-color")),
     },
-    judged: [{ of: "ink", on: "ground", as: "text", size: "words" }],
+    judged: [
+      { of: "ink", on: "ground", as: "text", size: "words" },
+      { of: "count-ink", on: "count-ground", as: "text" },
+    ],
   },
   count: {
     label: "Count",
@@ -264,21 +354,10 @@ export const optionParts = {
       "edge-width": length("Border width", 0, own("border-width"), { max: 6, step: 0.5 }),
       radius: length("Corners", "{radius.round}", own("border-radius")),
       padding: length("Padding", 0, own("padding-inline")),
-      place: choice(
-        "Place",
-        "right edge",
-        {
-          "right edge": { "": "auto", "-position": "static", "-top": "auto", "-end": "auto" },
-          after: { "": "0px", "-position": "static", "-top": "auto", "-end": "auto" },
-          corner: { "": "auto", "-position": "absolute", "-top": "0px", "-end": "0px" },
-        },
-        [
-          [inOption, "margin-inline-start"],
-          [inOption, "position", "-position"],
-          [inOption, "top", "-top"],
-          [inOption, "inset-inline-end", "-end"],
-        ],
-      ),
+      place: choice("Place", "right edge", { "right edge": inLine("auto"), after: inLine("0px"), ...corners() }, [
+        [inOption, "margin-inline-start"],
+        ...placed(inOption),
+      ]),
     },
     judged: [{ of: "ink", on: "ground", as: "text", size: "size", weight: "weight" }],
   },

@@ -17,6 +17,7 @@ export function View(props: DisplayProps) {
 function PictureTile({ row, name, settings, option, toggle, say }: OptionProps) {
   const caption = settings.caption === "on" ? "under" : settings.caption;
   const named = caption !== "hint";
+  const number = <OptionCount option={option} say={say} />;
   return (
     <label
       class="zt-picture-tile"
@@ -37,8 +38,9 @@ function PictureTile({ row, name, settings, option, toggle, say }: OptionProps) 
       )}
       <span class={named ? "zt-name" : "zt-unseen"}>
         {named || option.swatch ? (option.swatch?.picture && !named ? spokenName(option) : option.label) : null}{" "}
-        <OptionCount option={option} say={say} />
+        {named ? number : null}
       </span>
+      {named ? null : number}
     </label>
   );
 }

@@ -25,6 +25,7 @@ function SwatchOption({ row, name, settings, option, toggle, say }: OptionProps)
   const caption = settings.caption === "on" && !swatch?.colours ? "hint" : settings.caption;
   const named = caption === "beside" || caption === "under";
   const drawn = swatch || named;
+  const number = <OptionCount option={option} say={say} />;
   return (
     <label
       class="zt-swatch"
@@ -44,8 +45,9 @@ function SwatchOption({ row, name, settings, option, toggle, say }: OptionProps)
         <span class="zt-dot-text">{label}</span>
       )}
       <span class={named ? "zt-name" : "zt-unseen"}>
-        {drawn && caption !== "on" ? spokenName(option) : null} <OptionCount option={option} say={say} />
+        {drawn && caption !== "on" ? spokenName(option) : null} {named ? number : null}
       </span>
+      {named ? null : number}
     </label>
   );
 }
