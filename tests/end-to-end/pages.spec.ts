@@ -229,6 +229,89 @@ test("a sticky panel stays under the bars: 44 and 48 px are 92, a fine-tune of â
   }
 });
 
+test("a row above the products stays under the bars where it leaves 60 % of the screen, set in four acts", async ({
+  page,
+  request,
+}) => {
+  const rows = ["light", "hardiness"].map((field) =>
+    newFacet(`f-${field}`, field, "dropdown", "any", { share: { wide: "half" } }),
+  );
+  const own = await ownShop(request, "Row", { panels: [{ ...demoPanel, behaviour: undefined, rows }] });
+  const slug = own.split("/").at(-1);
+  await page.goto(`/shops/${slug}/bench/climber-finder`);
+  await page.getByRole("button", { name: /^The panel on wide/ }).click();
+  await page
+    .getByRole("dialog")
+    .getByRole("button", { name: /^Above the products/ })
+    .click();
+  await page.getByRole("button", { name: "Settings of the panel" }).click();
+  await page.getByRole("switch", { name: "Sticky of the panel on wide" }).click();
+  await expect(
+    page.getByText(/^Offset from the top: wide 92 px, \d+ px high: [67]\d% of the screen stays free/),
+  ).toBeVisible();
+  await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
+  // The phone has it too, instead of the drawer.
+  await page.getByRole("button", { name: /^The panel on slim/ }).click();
+  await page
+    .getByRole("dialog")
+    .getByRole("button", { name: /^Above the products/ })
+    .click();
+  await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await open(page, `${own}/`);
+    const row = page.locator("[data-row-sticky]");
+    await expect(row).toHaveAttribute("data-row-sticky", "kept");
+    await page.evaluate(() => scrollTo(0, 700));
+    await expect.poll(async () => Math.round((await row.boundingBox())?.y ?? 0)).toBe(92);
+    // What opens is on the screen to its end, and works from there.
+    await row.locator("summary").first().click();
+    const menu = row.locator(".zt-menu").first();
+    const box = await menu.boundingBox();
+    expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThanOrEqual(height);
+    await menu.getByRole("checkbox", { name: /^Half shade/ }).check();
+    await expect(total(page)).toHaveText("74 products of 240");
+    await expectAccessible(page);
+  }
+  // A phone held sideways has no room for it: it scrolls away, as the tool says.
+  await page.setViewportSize({ width: 740, height: 360 });
+  await open(page, `${own}/`);
+  await expect(page.locator('[data-row-sticky=""]')).toHaveCount(1);
+  await page.evaluate(() => scrollTo(0, 700));
+  expect((await page.locator("[data-row-sticky]").boundingBox())?.y).toBeLessThan(-200);
+});
+
+test("a row that grows while it stays scrolls by itself, so that all of it can be reached", async ({
+  page,
+  request,
+}) => {
+  const rows = [
+    newFacet("f-light", "light", "dropdown", "any"),
+    newFacet("f-grower", "brand", "check-boxes", "any", { start: "folded", foldAfter: { wide: 0 } }),
+    newFacet("f-flower", "flower-colour", "check-boxes", "any", { start: "folded", foldAfter: { wide: 0 } }),
+  ];
+  const own = await ownShop(request, "Growing", {
+    panels: [{ ...demoPanel, placement: { wide: "above" }, rows }],
+  });
+  await open(page, `${own}/`);
+  const row = page.locator("[data-row-sticky]");
+  await page.evaluate(() => scrollTo(0, 700));
+  await expect.poll(async () => Math.round((await row.boundingBox())?.y ?? 0)).toBe(92);
+  await page.getByRole("button", { name: "Flower colour" }).click();
+  await expect(row).toHaveAttribute("data-row-sticky", "tall");
+  const box = await row.boundingBox();
+  expect([Math.round(box?.y ?? 0), (box?.y ?? 0) + (box?.height ?? 0) <= 800]).toEqual([92, true]);
+  const last = row.getByRole("checkbox").last();
+  await last.scrollIntoViewIfNeeded();
+  await last.check();
+  await expect(total(page)).toHaveText(/of 240$/);
+  await page.getByRole("button", { name: "Flower colour" }).click();
+  await expect(row).toHaveAttribute("data-row-sticky", "kept");
+});
+
 test("on a button nothing changes until it is pressed, and it tells how many there would be", async ({
   page,
   request,

@@ -59,7 +59,8 @@ describe("a panel's behaviour", () => {
         if (reason !== undefined) expect(reason).toMatch(/^[A-Z].*\.$/);
       }
     expect(behaviourOff("sticky", "left")).toBeUndefined();
-    expect(behaviourOff("sticky", "above")).toMatch(/cover them/);
+    expect(behaviourOff("sticky", "above")).toBeUndefined();
+    expect(behaviourOff("sticky", "header")).toMatch(/cover them/);
     expect(behaviourOff("sticky", "drawer")).toMatch(/nothing to stick to/);
     expect(behaviourOff("drawerFrom", "drawer")).toBeUndefined();
     expect(behaviourOff("float", "article")).toBeUndefined();

@@ -43,17 +43,18 @@ export type BehaviourValues = SparseOf<Facts>;
 /** What can be asked of a panel's behaviour. */
 export const behaviours = settingTable(behaviourFacts);
 
-const beside: readonly Placement[] = ["left", "right"];
+/** Where a panel can stay in sight while the page scrolls; above the products as far as it leaves enough of the screen. */
+export const canStick: readonly Placement[] = ["left", "right", "above"];
 
 /** Why a setting means nothing for a panel that stands somewhere; undefined where it does. */
 export function behaviourOff(name: BehaviourName, placement: Placement): string | undefined {
   switch (name) {
     case "sticky":
     case "nudge":
-      if (beside.includes(placement)) return undefined;
+      if (canStick.includes(placement)) return undefined;
       return placement === "drawer"
         ? "A drawer covers the page and has a scroll of its own, so there is nothing to stick to."
-        : "Only a panel beside the products can stay in sight while they scroll; here it would cover them.";
+        : "Only a panel beside the products or above them can stay in sight while they scroll; here it would cover them.";
     case "buttonText":
     case "buttonIcon":
       return placement === "drawer" || placement === "folded"

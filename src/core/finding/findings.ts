@@ -21,8 +21,10 @@ import { reachesOf } from "./reach.ts";
 import { sameQuestion } from "./same-question.ts";
 import { sameTitles } from "./same-titles.ts";
 import { soldOutStay } from "./sold-out-stay.ts";
+import { squeezed } from "./squeezed.ts";
 import { staleNames } from "./stale-names.ts";
 import { steadyCounts } from "./steady-counts.ts";
+import { stickyRow } from "./sticky-row.ts";
 import { stretchedScale } from "./stretched-scale.ts";
 import { styleGone } from "./style-gone.ts";
 import { swappedEnds } from "./swapped-ends.ts";
@@ -45,6 +47,8 @@ export const findingKinds: readonly FindingKind[] = [
   meaninglessOrder,
   sameQuestion,
   tooHigh,
+  squeezed,
+  stickyRow,
   jumps,
   rawLabels,
   placeholderText,

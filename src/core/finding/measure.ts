@@ -7,6 +7,8 @@ export interface Measure {
   panel: number;
   /** Height of the first screen, less the shop's fixed bars. */
   screen: number;
+  /** Height of the shop's fixed bars. */
+  bars: number;
   /** How far below the fixed bars the first product stands. */
   products: number;
   /** What each row's worst step moves, where that was tried. */
@@ -14,15 +16,12 @@ export interface Measure {
 }
 
 /** What a page can measure by itself: everything but how high somebody's screen is. */
-export interface PageMeasure extends Omit<Measure, "screen"> {
-  /** Height of the shop's fixed bars. */
-  bars: number;
-}
+export type PageMeasure = Omit<Measure, "screen">;
 
 /** A page's measure against a screen of so many px. */
-export const onScreen = ({ bars, ...measure }: PageMeasure, height: number): Measure => ({
+export const onScreen = (measure: PageMeasure, height: number): Measure => ({
   ...measure,
-  screen: height - bars,
+  screen: height - measure.bars,
 });
 
 /** What a browser has measured on each band, as far as it has. */

@@ -1,5 +1,5 @@
 import { type Band, resolve } from "../band/band.ts";
-import { behaviours } from "../behaviour/behaviour.ts";
+import { behaviours, canStick } from "../behaviour/behaviour.ts";
 import { type DisplayName, displays } from "../display/displays.ts";
 import type { Measure } from "../finding/measure.ts";
 import type { Clause, Facet, Sort } from "../match/question.ts";
@@ -110,7 +110,7 @@ export function sceneOf(
       slug,
       entry: placement === "drawer" ? "drawer" : placement === "folded" ? "folded" : "open",
       waits: behaviour.apply === "button",
-      sticky: behaviour.sticky && (placement === "left" || placement === "right"),
+      sticky: behaviour.sticky && canStick.includes(placement),
       back: behaviour.back === "top",
       top: placement === "drawer" ? 0 : (measure?.products ?? usualTop),
       window: placement === "drawer" ? screen - drawerEdges : screen,

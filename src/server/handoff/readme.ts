@@ -81,7 +81,7 @@ Values are lower case with single spaces, as in the panel's markup.
 
 - Elements with the same \`group\` share one selection, and so do the marks: \`data-trellis-count="left"\` belongs to \`group="left"\`.
 - \`data-trellis-chosen\` marks where chosen filters stand; \`data-trellis-pages\` where links to further pages do.
-- A sticky panel wants a column of its own, beside what it filters; above its list it would cover it.
+- A sticky panel beside its list needs a column of its own. One above its list needs the same parent as the list; it stays where it leaves 60 % of the screen.
 - \`history="replace"\` or \`"none"\` on a panel keeps choices from becoming steps of the browser's history.
 - Events: \`trellis-ready\`, \`trellis-change\`, \`trellis-results\`, \`trellis-trouble\`, with typed details in \`trellis.d.ts\`.
 

@@ -3,6 +3,7 @@ import { basename, join } from "node:path";
 import { transform } from "lightningcss";
 import { bands } from "../../core/band/band.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
+import { canStick } from "../../core/behaviour/behaviour.ts";
 import type { DisplayName } from "../../core/display/displays.ts";
 import { usualSheet } from "../../core/look/page-look.ts";
 import { partRules } from "../../core/look/sheet.ts";
@@ -91,13 +92,21 @@ function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits:
     .flatMap((one) =>
       bands.map((band) => {
         const { sticky, nudge } = behaviourOn(one.panel, band);
-        if (!sticky || !["left", "right"].includes(placeOf(one, band))) return "";
+        const place = placeOf(one, band);
+        if (!sticky || !canStick.includes(place)) return "";
         const top = stayingOn(bars, band) + nudge;
+        if (place === "above") return `@media ${queries[band]} { ${rowRules(one.slug, top)} }`;
         return `@media ${queries[band]} { trellis-panel[panel="${one.slug}"] { position: sticky; top: ${top}px; max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; } }`;
       }),
     )
     .join("\n");
 }
+
+/** The same for a row above the site's list, which a script lets stay as far as it leaves enough of the screen. */
+const rowRules = (slug: string, top: number): string => {
+  const row = `trellis-panel[panel="${slug}"]`;
+  return `${row} { top: ${top}px; } ${row}[data-row-sticky="kept"], ${row}[data-row-sticky="tall"] { position: sticky; z-index: 2; } ${row} > .${rootClass} { background: var(--zt-ground-page); } ${row}[data-row-sticky="tall"] { max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; }`;
+};
 
 /** Whether a style can stand in a rule as it is: custom properties only, and nothing that would end the rule. */
 const isPlainStyle = (style: string): boolean =>

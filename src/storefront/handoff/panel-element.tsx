@@ -3,7 +3,8 @@ import { useLayoutEffect, useMemo, useRef, useState } from "preact/hooks";
 import type { Choice, Selection } from "../../core/match/question.ts";
 import { isSamePlace, startPlace } from "../../core/place/place.ts";
 import { Leaving, leaveFor } from "../page/leaving.ts";
-import { behaviourOn, displaysOf, type PagePanel } from "../page/page-panel.ts";
+import { behaviourOn, displaysOf, type PagePanel, placeOf } from "../page/page-panel.ts";
+import { keepRow } from "../page/sticky-row.ts";
 import type { PageStore } from "../page/store.ts";
 import { viewOf } from "../panel/displays/views.ts";
 import { type Peek, PeekContext } from "../panel/peek.ts";
@@ -17,6 +18,9 @@ import { markIn } from "./site-marks.tsx";
 /** `<trellis-panel>`: a panel of filters. Its markup is drawn already; the element takes it over. */
 export class TrellisPanel extends MemberElement {
   #woken = false;
+  /** Ends that it stays in sight, while it does, and that this follows the band. */
+  #unstick: (() => void) | undefined;
+  #unfollow: (() => void) | undefined;
 
   /** What is chosen on the page; setting it chooses. Nothing before the panel is ready. */
   get selection(): Selection | undefined {
@@ -91,6 +95,24 @@ export class TrellisPanel extends MemberElement {
     this.#woken = true;
     if (takesOver) hydrate(body, root);
     else render(body, root);
+    this.#stay(open);
+  }
+
+  /** Lets it stay in sight above the list, on the bands on which it does. */
+  #stay({ store }: OpenGroup): void {
+    const one = this.panel;
+    const stays = () =>
+      one !== undefined &&
+      placeOf(one, store.state.band) === "above" &&
+      behaviourOn(one.panel, store.state.band).sticky;
+    const follow = () => {
+      if (stays() === (this.#unstick !== undefined)) return;
+      this.#unstick?.();
+      this.#unstick = stays() ? keepRow(this) : undefined;
+    };
+    this.#unfollow?.();
+    this.#unfollow = store.subscribe(follow);
+    follow();
   }
 
   /** Makes what was drawn ahead ready to be taken over. @returns whether it can be; where not, nothing of it is left */
@@ -109,6 +131,9 @@ export class TrellisPanel extends MemberElement {
 
   protected override sleep(): void {
     this.#woken = false;
+    this.#unfollow?.();
+    this.#unstick?.();
+    this.#unstick = undefined;
     if (this.#root) render(null, this.#root);
   }
 

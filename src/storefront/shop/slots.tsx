@@ -1,7 +1,9 @@
 import type { ComponentChildren } from "preact";
+import { useEffect, useRef } from "preact/hooks";
 import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Placement } from "../../core/panel/placement.ts";
 import { bandsOf, keyOf, type Placed } from "../page/placed.tsx";
+import { keepRow } from "../page/sticky-row.ts";
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
@@ -17,19 +19,27 @@ export function Slot({
 }) {
   if (placed.length === 0) return null;
   const Tag = name === "left" || name === "right" ? "aside" : "div";
+  // Two rows that stay would lie over each other, so it is the first that does.
+  const firstOn = (on: string) => placed.find((one) => one.bands === on && one.state.behaviour.sticky);
   return (
     <Tag class={`zs-slot zs-${name}`} data-bands={bandsOf(placed)}>
-      {placed.map((one) => (
-        <div
-          key={keyOf(one)}
-          data-bands={one.bands}
-          data-of={one.one.slug}
-          data-placement={name}
-          {...(Tag === "aside" ? stickyOf(one.state.behaviour) : {})}
-        >
-          {show(one)}
-        </div>
-      ))}
+      {placed.map((one) =>
+        name === "above" && one === firstOn(one.bands) ? (
+          <StickyRow key={keyOf(one)} one={one}>
+            {show(one)}
+          </StickyRow>
+        ) : (
+          <div
+            key={keyOf(one)}
+            data-bands={one.bands}
+            data-of={one.one.slug}
+            data-placement={name}
+            {...(Tag === "aside" ? stickyOf(one.state.behaviour) : {})}
+          >
+            {show(one)}
+          </div>
+        ),
+      )}
     </Tag>
   );
 }
@@ -70,6 +80,24 @@ export function Article({
           {block ? <RichText html={block} base={base} /> : null}
         </div>
       ))}
+    </div>
+  );
+}
+
+/** A row above the products that stays in sight once there are scripts, as far as it leaves enough of the screen. */
+function StickyRow({ one, children }: { one: Placed; children: ComponentChildren }) {
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => (row.current ? keepRow(row.current) : undefined), []);
+  return (
+    <div
+      ref={row}
+      data-bands={one.bands}
+      data-of={one.one.slug}
+      data-placement="above"
+      data-row-sticky=""
+      style={{ "--zt-nudge": `${one.state.behaviour.nudge}px` }}
+    >
+      {children}
     </div>
   );
 }

@@ -11,7 +11,9 @@ export function drawOffset(on: boolean, { state }: PageStore, slug: string): voi
   const one = state.panels.find((panel) => panel.slug === slug);
   if (!on || !one) return;
   const { sticky, nudge } = behaviourOn(one.panel, state.band);
-  const panel = document.querySelector<HTMLElement>(`[data-sticky] > [data-panel="${CSS.escape(slug)}"]`);
+  const panel = document.querySelector<HTMLElement>(
+    `:is([data-sticky], [data-row-sticky]) > [data-panel="${CSS.escape(slug)}"]`,
+  );
   if (!sticky || !panel) return;
   const bars = stayingOn(state.shop.bars, state.band);
   const { left, width } = panel.getBoundingClientRect();

@@ -3,13 +3,14 @@ import { type Band, bands, resolve } from "../../core/band/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/behaviour/behaviour.ts";
 import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.ts";
 import { stayingHeight } from "../../core/page/bars.ts";
+import { freeShare, leastFree } from "../../core/page/sticky-row.ts";
 import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../core/panel/edit.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
 import { readLanguages } from "../../core/shop/languages.ts";
 import { TextControl } from "../controls/setting-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages, useShopSettings } from "../shell/shop-context.ts";
-import { useBench, usePanel } from "./bench-context.ts";
+import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { BandedLine, SingleLine } from "./setting-line.tsx";
 import { usePlacement } from "./use-placement.ts";
 
@@ -28,7 +29,7 @@ export function PanelSettings() {
       {banded.map((name) => (
         <BandedBehaviour key={name} name={name} />
       ))}
-      {behaviours.on(behaviour, "sticky", "wide") ? <Offset /> : null}
+      {bands.some((band) => behaviours.on(behaviour, "sticky", band)) ? <Offset /> : null}
       {single.map((name) => (name === "sendTo" ? <SendTo key={name} /> : <SingleBehaviour key={name} name={name} />))}
       <Languages />
       {off.length > 0 ? (
@@ -87,6 +88,7 @@ function LookChoice() {
 function BandedBehaviour({ name }: { name: BehaviourName }) {
   const store = useBench().panel;
   const { behaviour = {}, placement } = usePlacement();
+  const rowOff = useRowOff();
   return (
     <BandedLine
       definition={behaviourDefinition(name)}
@@ -96,7 +98,11 @@ function BandedBehaviour({ name }: { name: BehaviourName }) {
       set={(value, band) => store.getState().apply(setBehaviour(name, value as BehaviourValue, band))}
       reset={() => store.getState().apply(resetBehaviour(name))}
       follow={(band) => store.getState().apply(followBehaviour(name, band))}
-      off={(band) => behaviourOff(name, resolve(placement, band))}
+      // What is on stays to be turned off.
+      off={(band) =>
+        behaviourOff(name, resolve(placement, band)) ??
+        (name === "sticky" && !behaviours.on(behaviour, name, band) ? rowOff(band) : undefined)
+      }
     />
   );
 }
@@ -116,17 +122,39 @@ function SingleBehaviour({ name }: { name: BehaviourName }) {
   );
 }
 
+/** Why a row above the products cannot stay in sight on a band: as it was measured, it would leave too little of the screen. */
+function useRowOff(): (band: Band) => string | undefined {
+  const { behaviour = {}, placement } = usePlacement();
+  const measures = useSession((state) => state.measures);
+  const screens = useSession((state) => state.screens);
+  return (band) => {
+    const measure = measures[band];
+    if (resolve(placement, band) !== "above" || !measure) return undefined;
+    const offset = measure.bars + behaviours.on(behaviour, "nudge", band);
+    const free = freeShare(offset, measure.panel, screens[band].height);
+    return free >= leastFree
+      ? undefined
+      : `The panel is ${measure.panel} px high here, which leaves ${Math.floor(free * 100)}% of the screen. A row can stay in sight where it leaves ${leastFree * 100}%.`;
+  };
+}
+
 /** A sticky panel's offset: the bars that stay on each band, and the fine-tune. */
 function Offset() {
   const bars = usePages((pages) => pages.bars);
   const behaviour = usePanel((state) => state.document.behaviour) ?? {};
   const { placement } = usePlacement();
+  const measures = useSession((state) => state.measures);
+  const screens = useSession((state) => state.screens);
   const words = (band: Band) => {
     if (behaviourOff("sticky", resolve(placement, band)) || !behaviours.on(behaviour, "sticky", band)) return undefined;
     const sum = stayingHeight(bars)[band];
     const nudge = behaviours.on(behaviour, "nudge", band);
+    const measure = resolve(placement, band) === "above" ? measures[band] : undefined;
+    const free = measure
+      ? `, ${measure.panel} px high: ${Math.floor(freeShare(sum + nudge, measure.panel, screens[band].height) * 100)}% of the screen stays free`
+      : "";
     const off = nudge === 0 ? "" : nudge > 0 ? `, a gap of ${nudge} px` : `, ${-nudge} px under the bars`;
-    return `${band} ${sum + nudge} px${off}`;
+    return `${band} ${sum + nudge} px${off}${free}`;
   };
   const told = bands.flatMap((band) => words(band) ?? []);
   return told.length > 0 ? (

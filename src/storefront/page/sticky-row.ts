@@ -1,0 +1,41 @@
+import { freeShare, leastFree } from "../../core/page/sticky-row.ts";
+
+/** How high the row is that stays in sight, for what scrolls to a place below it. */
+const kept = "--zs-kept";
+
+/**
+ * Lets a row above the products stay in sight as long as it leaves enough of the screen. One that grows while it is
+ * stuck, as when a facet is opened, stays and scrolls by itself, so that all of it can be reached. Its style sheet says
+ * how far below the top it sticks.
+ * @returns what ends it
+ */
+export function keepRow(row: HTMLElement): () => void {
+  const put = (state: "kept" | "tall" | "") => {
+    if (row.dataset.rowSticky === state) return;
+    row.dataset.rowSticky = state;
+    if (state === "tall") addEventListener("scroll", judge, { passive: true });
+    else removeEventListener("scroll", judge);
+  };
+  const judge = () => {
+    const offset = Number.parseFloat(getComputedStyle(row).top) || 0;
+    // The panel is as high as all of it, also where the row scrolls by itself.
+    const height = row.querySelector<HTMLElement>(".zt-panel")?.offsetHeight ?? row.offsetHeight;
+    const fits = freeShare(offset, height, innerHeight) >= leastFree;
+    const { top } = row.getBoundingClientRect();
+    const isStuck = row.dataset.rowSticky !== "" && top <= offset + 1;
+    put(fits ? "kept" : isStuck ? "tall" : "");
+    document.documentElement.style.setProperty(kept, row.dataset.rowSticky === "" ? "0px" : `${row.offsetHeight}px`);
+  };
+  const seen = new ResizeObserver(judge);
+  seen.observe(row);
+  for (const child of row.children) seen.observe(child);
+  addEventListener("resize", judge);
+  judge();
+  return () => {
+    seen.disconnect();
+    removeEventListener("resize", judge);
+    removeEventListener("scroll", judge);
+    document.documentElement.style.removeProperty(kept);
+    delete row.dataset.rowSticky;
+  };
+}
