@@ -1,6 +1,7 @@
 import { demoPanel } from "../../demo/panel.ts";
 import { newFacet } from "../../src/core/panel/panel.ts";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
+import { newPiece } from "../../src/core/panel/pieces.ts";
 import { newShop, openBench, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
 import { expect, type Locator, type Page, test } from "./test.ts";
@@ -186,4 +187,62 @@ test("an option style comes from any look, also where there was none, in one act
       .poll(() => style(bench.wide.locator(`[data-row="${row}"] .zt-tile`).first(), "border-top-left-radius"))
       .toBe("3px");
   await bench.saved();
+});
+
+test("a drawer's button has words in each language and an icon of the set or of one's own; pictures are uploaded where they are asked for", async ({
+  page,
+}) => {
+  const { shop, bench } = await openBoxes(page, "Opener", [
+    newFacet("f-light", "light", "check-boxes", "any"),
+    newPiece("picture", "picture"),
+  ]);
+  const upload = async (name: RegExp | string, colour: string) => {
+    const chooser = page.waitForEvent("filechooser");
+    await page.getByRole("button", { name }).first().click();
+    await (await chooser).setFiles(mark(colour));
+  };
+  await page.getByRole("button", { name: /^The panel on slim/ }).click();
+  await page
+    .getByRole("dialog")
+    .getByRole("button", { name: /^In a drawer/ })
+    .click();
+  await page.getByRole("button", { name: "Settings of the panel" }).click();
+  const fill = async (name: string, text: string) => {
+    await page.getByRole("textbox", { name, exact: true }).fill(text);
+    await page.getByRole("textbox", { name, exact: true }).press("Enter");
+  };
+  await fill("Languages of the panel", "de");
+  await fill("Button text of the panel", "Narrow down");
+  await fill("Button text of the panel in de", "Eingrenzen");
+  await fill("Drawer title of the panel", "What fits");
+  await page.getByRole("radio", { name: "ruler" }).check({ force: true });
+  await expect(bench.phone.locator(".zt-drawer-button svg")).toBeVisible();
+  await page.getByRole("combobox", { name: "Language of the pages" }).selectOption("de");
+  await expect(bench.phone.locator(".zt-drawer-button")).toHaveText("Eingrenzen");
+  await page.getByRole("radio", { name: "own" }).check({ force: true });
+  await upload("Upload own icon of the panel", "#8833aa");
+  await expect(bench.phone.locator(".zt-drawer-button img")).toBeVisible();
+  await page.getByRole("button", { name: "Settings of the panel" }).click();
+  await page.getByRole("button", { name: "Settings of Picture" }).click();
+  await upload("Upload a picture for Picture", "#336699");
+  await expect(bench.wide.locator(".zt-image")).toBeVisible();
+  await bench.saved();
+  await publish(page, shop);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/shop/${shop}/`);
+  await awake(page);
+  const button = page.getByRole("button", { name: "Narrow down" });
+  const icon = await button.locator("img").getAttribute("src");
+  expect(icon).toMatch(/^\/pictures\//);
+  expect((await page.request.get(icon ?? "")).status()).toBe(200);
+  await button.click();
+  await expect(page.getByRole("dialog", { name: "What fits" })).toBeVisible();
+  // A product's picture too.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`/shops/${shop}/catalogue/products`);
+  await page.getByRole("button", { name: "Columns" }).click();
+  await page.getByRole("checkbox", { name: /^image$/i }).check();
+  await page.keyboard.press("Escape");
+  await upload("Upload a picture of LM001", "#cc5500");
+  await expect(page.getByRole("button", { name: /^image: \/pictures\//i }).first()).toBeVisible();
 });

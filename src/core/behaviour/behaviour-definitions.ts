@@ -1,5 +1,5 @@
 import type { SettingDefinition, SettingKind } from "../setting/setting-definitions.ts";
-import { type BehaviourName, behaviours } from "./behaviour.ts";
+import { type BehaviourName, behaviours, buttonIcons } from "./behaviour.ts";
 
 type Said = SettingKind & { label: string; about: string };
 
@@ -24,13 +24,17 @@ const said: { readonly [K in BehaviourName]: Said } = {
     step: 1,
     unit: "px",
   },
-  buttonText: { kind: "text", label: "Button", about: "What it says; “Filters” when empty", longest: 60 },
+  buttonText: { kind: "text", label: "Button text", about: "“Filters” when empty", longest: 60 },
+  buttonTexts: { kind: "words", label: "Button text", about: "In the shop’s other languages", longest: 60 },
   buttonIcon: {
     kind: "choice",
-    label: "Its picture",
+    label: "Button icon",
     about: "Beside the text",
-    choices: { none: "none", lines: "lines", funnel: "funnel", sliders: "sliders" },
+    choices: Object.fromEntries(buttonIcons.map((name) => [name, name])),
   },
+  buttonPicture: { kind: "picture", label: "Own icon", about: "An SVG, PNG or other picture in the icon’s place" },
+  drawerTitle: { kind: "text", label: "Drawer title", about: "The button’s text when empty", longest: 60 },
+  drawerTitles: { kind: "words", label: "Drawer title", about: "In the shop’s other languages", longest: 60 },
   buttonPlace: {
     kind: "choice",
     label: "Button place",

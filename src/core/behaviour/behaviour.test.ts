@@ -39,7 +39,11 @@ describe("a panel's behaviour", () => {
             ? [definition.min, definition.max]
             : definition.kind === "yes-no"
               ? [true, false]
-              : ["", "Narrow down"];
+              : definition.kind === "words"
+                ? [{}, { de: "Filtern" }]
+                : definition.kind === "picture"
+                  ? ["", "/pictures/shop/a.svg"]
+                  : ["", "Narrow down"];
       for (const value of values) expect(() => checkDocument(panelKind, put(value))).not.toThrow();
       expect(() => checkDocument(panelKind, put({ odd: 1 }))).toThrow(name);
     }

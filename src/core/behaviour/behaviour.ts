@@ -2,7 +2,19 @@ import type { Placement } from "../panel/placement.ts";
 import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "../setting/facts.ts";
 
 /** Pictures that a button can have beside its text. */
-export const buttonIcons = ["none", "lines", "funnel", "sliders"] as const;
+export const buttonIcons = [
+  "none",
+  "lines",
+  "funnel",
+  "sliders",
+  "upright",
+  "menu",
+  "search",
+  "tag",
+  "palette",
+  "ruler",
+  "own",
+] as const;
 
 /** Everything that can be set for a panel beside its rows and where it stands. */
 export const behaviourFacts = {
@@ -13,10 +25,17 @@ export const behaviourFacts = {
   nudge: byBand(is(0)),
   /** What the button of a drawer or a folded panel says; the usual word when empty. */
   buttonText: is(""),
+  /** By BCP 47 tag, the same in other languages. */
+  buttonTexts: is<Readonly<Record<string, string>>>({}),
   buttonIcon: oneOf(buttonIcons, "none"),
+  /** Address of a picture of the designer's own, where that is chosen. */
+  buttonPicture: is(""),
   /** Where the button of a drawer stands: at the start or the end above the products, or floating at the foot of the screen. */
   buttonPlace: byBand(oneOf(["start", "end", "float"], "start")),
   drawerFrom: byBand(oneOf(["left", "right", "bottom"], "left")),
+  /** What stands at the head of a drawer, and by BCP 47 tag in other languages; the words on its button when empty. */
+  drawerTitle: is(""),
+  drawerTitles: is<Readonly<Record<string, string>>>({}),
   /** Width of a drawer from a side, in CSS px. */
   drawerWidth: byBand(is(360)),
   /** How a panel stands in an article: over its full width, or with the text beside it. */
@@ -56,12 +75,16 @@ export function behaviourOff(name: BehaviourName, placement: Placement): string 
         ? "A drawer covers the page and has a scroll of its own, so there is nothing to stick to."
         : "Only a panel beside the products or above them can stay in sight while they scroll; here it would cover them.";
     case "buttonText":
+    case "buttonTexts":
     case "buttonIcon":
+    case "buttonPicture":
       return placement === "drawer" || placement === "folded"
         ? undefined
         : "Only a drawer or a folded panel has a button.";
     case "buttonPlace":
       return placement === "drawer" ? undefined : "Only a drawer’s button can stand elsewhere than the panel.";
+    case "drawerTitle":
+    case "drawerTitles":
     case "drawerFrom":
     case "drawerWidth":
       return placement === "drawer" ? undefined : "The panel is in no drawer here.";

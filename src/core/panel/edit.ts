@@ -143,6 +143,8 @@ export function spokenValue(definition: SettingDefinition, value: unknown): stri
   if (definition.kind === "choice") return definition.choices[String(value)] ?? String(value);
   if (definition.kind === "yes-no") return value ? "on" : "off";
   if (definition.kind === "numbers") return (Array.isArray(value) ? value.join(", ") : "") || "none";
+  if (definition.kind === "words") return Object.values(value as Record<string, string>).join(", ") || "none";
+  if (definition.kind === "picture") return value === "" ? "none" : "a picture";
   if (definition.kind === "text") return value === "" ? "none" : `“${value}”`;
   if (value === null || (value === 0 && definition.none)) return definition.none ?? "not set";
   return `${value}${definition.unit ? ` ${definition.unit}` : ""}`;

@@ -3,6 +3,7 @@ import { type Band, bands } from "../band/band.ts";
 import { type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
 import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
 import { displayNames, displays } from "../display/displays.ts";
+import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
 import {
   byMember,
@@ -41,6 +42,25 @@ const label = () => text(200);
 /** By BCP 47 tag, a text in another language. */
 const others = optionalRecord(text(500));
 
+const safe = (test: (address: string) => boolean, what: string) =>
+  text(2000).test(
+    "safe",
+    ({ path }) => `${path} ${what}`,
+    (address) => !address || test(address),
+  );
+
+/** A text in other languages, by BCP 47 tag. */
+const wordsIn = (longest: number) =>
+  mixed<Record<string, string>>()
+    .test(
+      "words",
+      ({ path }) => `${path} must hold texts of at most ${longest} letters by language`,
+      (given: unknown) =>
+        given === undefined ||
+        (isPlain(given) && Object.values(given).every((one) => typeof one === "string" && one.length <= longest)),
+    )
+    .meta(said((of) => of(record(text(longest)))));
+
 /** What a setting's value may be, from its definition. */
 function settingSchema(definition: SettingDefinition): Schema {
   switch (definition.kind) {
@@ -52,6 +72,10 @@ function settingSchema(definition: SettingDefinition): Schema {
       return string().strict().max(definition.longest);
     case "numbers":
       return listOf(numberIn(-largest, largest).required(), definition.most).optional();
+    case "words":
+      return wordsIn(definition.longest);
+    case "picture":
+      return safe(isSafePicture, "must begin with https:// or /");
     case "number": {
       const one = numberIn(definition.min, definition.max);
       return definition.fallback === null ? one.nullable() : one;
@@ -126,13 +150,6 @@ const facetRow = exact({
   /** Absent where shoppers get all options as the catalogue spells them. */
   options: optionRules.optional().default(undefined),
 });
-
-const safe = (test: (address: string) => boolean, what: string) =>
-  text(2000).test(
-    "safe",
-    ({ path }) => `${path} ${what}`,
-    (address) => !address || test(address),
-  );
 
 /** A row of the panel that is not a facet. All share an id and, where shoppers read or hear one, a label. */
 const pieceRow = <P extends string>(piece: P) =>

@@ -30,6 +30,8 @@ function anyValue(name: SettingName): fc.Arbitrary<unknown> {
   const definition = settingDefinition(name);
   if (definition.kind === "choice") return fc.constantFrom(...Object.keys(definition.choices));
   if (definition.kind === "yes-no") return fc.boolean();
+  if (definition.kind === "words") return fc.constant({ de: "Filtern" });
+  if (definition.kind === "picture") return fc.constantFrom("", "/pictures/shop/a.svg");
   if (definition.kind === "text") return fc.string({ maxLength: definition.longest });
   if (definition.kind === "numbers")
     return fc.array(fc.integer({ min: -1000, max: 1000 }), { maxLength: definition.most });

@@ -6,7 +6,11 @@ export type SettingKind =
   | { kind: "yes-no" }
   | { kind: "number"; min: number; max: number; step: number; unit: string; none?: string; unset?: string }
   | { kind: "text"; longest: number }
-  | { kind: "numbers"; most: number };
+  | { kind: "numbers"; most: number }
+  /** A text in other languages, by BCP 47 tag. */
+  | { kind: "words"; longest: number }
+  /** Address of a picture. */
+  | { kind: "picture" };
 
 /** One setting: what the designer reads, what it is until it is changed, and whether each band can have its own. */
 export type SettingDefinition = SettingKind & {

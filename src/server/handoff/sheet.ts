@@ -23,7 +23,8 @@ const reset = `
 .${rootClass} { all: initial; display: block; }
 .${rootClass} :not(svg *), .${rootClass} :not(svg *)::before, .${rootClass} :not(svg *)::after { all: revert; }
 .${rootClass} svg:not(.zt-bars) { width: 16px; height: 16px; }
-.${rootClass} svg path { opacity: 1; stroke: currentColor; stroke-width: 1.8px; stroke-linecap: round; stroke-linejoin: round; fill: none; transform: none; transition: none; animation: none; }
+.${rootClass} svg :is(path, circle, rect, line, polyline) { opacity: 1; stroke: currentColor; stroke-width: 1.8px; stroke-linecap: round; stroke-linejoin: round; fill: none; transform: none; transition: none; animation: none; }
+.${rootClass} svg [fill="currentColor"] { fill: currentColor; }
 .${rootClass} svg.zt-bars path { stroke: none; }
 `;
 

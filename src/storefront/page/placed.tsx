@@ -3,7 +3,7 @@ import { bands } from "../../core/band/band.ts";
 import type { Placement } from "../../core/panel/placement.ts";
 import { chipsOf } from "../panel/chips.ts";
 import { Drawer } from "../panel/drawer.tsx";
-import { ButtonText } from "../panel/drawer-button.tsx";
+import { ButtonText, drawerWords } from "../panel/drawer-button.tsx";
 import type { PanelState } from "../panel/panel-state.ts";
 import { WithoutScripts } from "../panel/without-scripts.tsx";
 import { groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
@@ -83,6 +83,7 @@ export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: strin
     <Drawer
       id={drawerId(one)}
       open={one.page.drawer === one.one.slug}
+      title={drawerWords(one.state)}
       total={one.state.counted ? one.state.answer.total : undefined}
       say={one.page.say}
       from={one.state.behaviour.drawerFrom}

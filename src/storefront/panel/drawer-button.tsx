@@ -1,32 +1,43 @@
+import { h } from "preact";
+import { wordsIn } from "../../core/panel/options.ts";
+import { isSafePicture } from "../../core/safe/safe-address.ts";
+import { buttonIcons } from "./button-icons.ts";
 import { chipsOf } from "./chips.ts";
 import type { PanelState } from "./panel-state.ts";
 
-const icons = {
-  lines: "M2 4h12M4 8h8M6 12h4",
-  funnel: "M2 3h12L9.5 8.5V13l-3-1.5v-3z",
-  sliders: "M2 4h7m3 0h2M2 8h2m3 0h7M2 12h8m3 0h1M9 2.5v3M4 6.5v3m6 1v3",
-} as const;
-
 /** What stands on the button of a drawer or a folded panel: its picture, its words, and how much is chosen. */
 export function ButtonText({ state }: { state: PanelState }) {
-  const { buttonText, buttonIcon } = state.behaviour;
   const chosen = chipsOf(state).length;
   return (
     <>
-      {buttonIcon === "none" ? null : (
-        <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden="true">
-          <path
-            d={icons[buttonIcon]}
-            fill="none"
-            stroke="currentColor"
-            stroke-width="1.8"
-            stroke-linecap="round"
-            stroke-linejoin="round"
-          />
-        </svg>
-      )}
-      {buttonText || state.say("filters")}
+      <ButtonIcon {...state.behaviour} />
+      {buttonWords(state)}
       {chosen > 0 ? <span class="zt-badge">{chosen}</span> : null}
     </>
+  );
+}
+
+/** The words on a panel's button, in the shopper's language. */
+const buttonWords = ({ behaviour: { buttonText, buttonTexts }, language, say }: PanelState): string =>
+  wordsIn({ text: buttonText, others: buttonTexts }, language) || say("filters");
+
+/** The words at the head of a drawer: its own, or those of its button. */
+export const drawerWords = (state: PanelState): string => {
+  const { drawerTitle, drawerTitles } = state.behaviour;
+  return wordsIn({ text: drawerTitle, others: drawerTitles }, state.language) || buttonWords(state);
+};
+
+function ButtonIcon({ buttonIcon, buttonPicture }: Pick<PanelState["behaviour"], "buttonIcon" | "buttonPicture">) {
+  if (buttonIcon === "none") return null;
+  if (buttonIcon === "own")
+    return isSafePicture(buttonPicture) ? (
+      <img class="zt-button-picture" src={buttonPicture} alt="" decoding="async" />
+    ) : null;
+  return (
+    <svg width="16" height="16" viewBox="0 0 24 24" aria-hidden="true">
+      <g fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round">
+        {buttonIcons[buttonIcon].map(([tag, shape], at) => h(tag, { key: at, ...shape }))}
+      </g>
+    </svg>
   );
 }

@@ -8,6 +8,8 @@ interface Props {
   /** Names it on the page, for the link that opens it without scripts. */
   id: string;
   open: boolean;
+  /** What stands at its head. */
+  title: string;
   /** Products found; undefined while nobody knows. */
   total: number | undefined;
   say: Say;
@@ -21,7 +23,7 @@ interface Props {
 }
 
 /** Off-canvas at a side or at the foot. The browser's modal dialog keeps focus inside and gives it back to the button. */
-export function Drawer({ id, open, total, say, from, width, ownButton, close, children }: Props) {
+export function Drawer({ id, open, title, total, say, from, width, ownButton, close, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const box = dialog.current;
@@ -38,7 +40,7 @@ export function Drawer({ id, open, total, say, from, width, ownButton, close, ch
       class="zt-drawer"
       data-from={from}
       style={{ "--zt-drawer-width": `${width}px` }}
-      aria-label={say("filters")}
+      aria-label={title}
       onClose={close}
       onClick={(event) => {
         if (event.target === dialog.current) close();
@@ -46,7 +48,7 @@ export function Drawer({ id, open, total, say, from, width, ownButton, close, ch
     >
       <div class="zt-drawer-body">
         <header class="zt-drawer-head">
-          <h2>{say("filters")}</h2>
+          <h2>{title}</h2>
           <button type="button" class="zt-close" aria-label={say("closeFilters")} onClick={close}>
             <Cross />
           </button>

@@ -7,10 +7,11 @@ import { freeShare, leastFree } from "../../core/page/sticky-row.ts";
 import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../core/panel/edit.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
 import { readLanguages } from "../../core/shop/languages.ts";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
+import { IconChoice } from "./icon-choice.tsx";
 import { BandedLine, SingleLine } from "./setting-line.tsx";
 import { usePlacement } from "./use-placement.ts";
 
@@ -110,6 +111,22 @@ function BandedBehaviour({ name }: { name: BehaviourName }) {
 function SingleBehaviour({ name }: { name: BehaviourName }) {
   const store = useBench().panel;
   const behaviour = usePanel((state) => state.document.behaviour) ?? {};
+  const languages = useShopSettings((settings) => settings.languages);
+  const { kind } = behaviourDefinition(name);
+  const icon = behaviours.on(behaviour, "buttonIcon", "wide");
+  // What has nothing to set at the moment is not there: no other language, no picture of one's own.
+  if ((kind === "words" && languages.length === 0) || (name === "buttonPicture" && icon !== "own")) return null;
+  if (name === "buttonIcon")
+    return (
+      <div className="flex items-start gap-2 px-9">
+        <span className="w-26 flex-none pt-1 text-[13px] text-quiet">{behaviourDefinition(name).label}</span>
+        <IconChoice
+          label="Icon of the panel’s button"
+          value={icon}
+          set={(next) => store.getState().apply(setBehaviour(name, next))}
+        />
+      </div>
+    );
   return (
     <SingleLine
       definition={behaviourDefinition(name)}

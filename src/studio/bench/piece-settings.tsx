@@ -1,9 +1,10 @@
-import { lazy, Suspense } from "react";
+import { lazy, type ReactNode, Suspense } from "react";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
 import type { PieceRow } from "../../core/panel/panel-schema.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
 import { Choice } from "../controls/choice.tsx";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
+import { UploadPicture } from "../controls/upload-picture.tsx";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 import { LinksSettings } from "./links-settings.tsx";
@@ -77,6 +78,13 @@ function Own({ row, title, change }: OwnProps) {
             isSafe={isSafePicture}
             wanted="It must begin with https:// or with / for a place in the shop."
             set={(src) => change({ ...row, src }, "another picture")}
+            more={
+              <UploadPicture
+                label={`a picture for ${title}`}
+                side={1600}
+                set={(src) => change({ ...row, src }, "another picture")}
+              />
+            }
           />
           <AddressLine
             label="Leads to"
@@ -107,28 +115,33 @@ interface AddressProps {
   isSafe(address: string): boolean;
   wanted: string;
   set(address: string): void;
+  /** Another way to the address, beside the field. */
+  more?: ReactNode;
 }
 
 /** An address that is taken when it is safe; otherwise it says what is wrong and nothing is changed. */
-function AddressLine({ label, name, value, isSafe, wanted, set }: AddressProps) {
+function AddressLine({ label, name, value, isSafe, wanted, set, more }: AddressProps) {
   return (
     <PieceLine label={label}>
-      <input
-        type="text"
-        key={value}
-        className="input input-xs w-full"
-        aria-label={name}
-        defaultValue={value}
-        onChange={(event) => event.target.setCustomValidity("")}
-        onBlur={(event) => {
-          const address = event.target.value.trim();
-          const fine = address === "" || isSafe(address);
-          event.target.setCustomValidity(fine ? "" : wanted);
-          if (!fine) event.target.reportValidity();
-          else if (address !== value) set(address);
-        }}
-        onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-      />
+      <span className="flex w-full items-center gap-1">
+        <input
+          type="text"
+          key={value}
+          className="input input-xs w-full"
+          aria-label={name}
+          defaultValue={value}
+          onChange={(event) => event.target.setCustomValidity("")}
+          onBlur={(event) => {
+            const address = event.target.value.trim();
+            const fine = address === "" || isSafe(address);
+            event.target.setCustomValidity(fine ? "" : wanted);
+            if (!fine) event.target.reportValidity();
+            else if (address !== value) set(address);
+          }}
+          onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+        />
+        {more}
+      </span>
     </PieceLine>
   );
 }

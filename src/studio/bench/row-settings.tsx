@@ -17,7 +17,7 @@ import {
   settingOn,
 } from "../../core/setting/settings.ts";
 import { Choice, type ChoiceOption } from "../controls/choice.tsx";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 import { FacetStyle } from "./facet-style.tsx";

@@ -2,7 +2,9 @@ import { useEffect, useState } from "react";
 import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
 import type { SettingValue } from "../../core/setting/settings.ts";
 import { Fault } from "../shell/alert.tsx";
-import { useTypedText } from "../shell/typing.ts";
+import { PicturePick } from "./picture-pick.tsx";
+import { TextControl } from "./text-control.tsx";
+import { Translations } from "./translations.tsx";
 
 interface Props {
   /** For assistive technology. */
@@ -58,6 +60,19 @@ export function SettingControl({ name, definition, value, set, small = false }: 
       );
     case "text":
       return <TextControl name={name} value={String(value)} longest={definition.longest} set={set} />;
+    case "picture":
+      return <PicturePick label={name} value={String(value)} set={set} />;
+    case "words":
+      return (
+        <span className="grid gap-1">
+          <Translations
+            of={name}
+            longest={definition.longest}
+            others={value as unknown as Record<string, string>}
+            set={(others) => set((others ?? {}) as unknown as SettingValue)}
+          />
+        </span>
+      );
     case "numbers":
       return (
         <TextControl
@@ -133,51 +148,5 @@ function NumberControl({
       <Fault text={fault} className="text-[13px]" />
       {small || unit === "" ? null : <span className="text-[13px] text-quiet">{unit}</span>}
     </span>
-  );
-}
-
-/** A text that is taken with Enter or leaving. */
-export function TextControl({
-  name,
-  value,
-  longest,
-  set,
-  faultIn,
-  whilePaused = true,
-}: {
-  name: string;
-  value: string;
-  longest: number;
-  /** Whether it is saved while it is typed; it is by default. */
-  whilePaused?: boolean;
-  set(text: string): void;
-  /** Why a text can't be taken; it stays in the field then. Default: any can */
-  faultIn?: (text: string) => string | undefined;
-}) {
-  const [fault, setFault] = useState<string | undefined>(undefined);
-  const save = (typed: string) => {
-    const found = faultIn?.(typed);
-    setFault(found);
-    if (typed !== value && found === undefined) set(typed);
-  };
-  const { text, type, leave } = useTypedText(value, save, {
-    canSave: (typed) => typed.trim() !== "" && faultIn?.(typed) === undefined,
-    whilePaused,
-  });
-  return (
-    <>
-      <input
-        type="text"
-        className={input}
-        aria-label={name}
-        aria-invalid={fault !== undefined}
-        value={text}
-        maxLength={longest}
-        onChange={(event) => type(event.target.value)}
-        onBlur={leave}
-        onKeyDown={(event) => event.key === "Enter" && leave()}
-      />
-      <Fault text={fault} className="text-[13px]" />
-    </>
   );
 }

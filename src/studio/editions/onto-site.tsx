@@ -8,7 +8,7 @@ import { siteOf } from "../../core/shop/site.ts";
 import type { EditionSummary } from "../../core/wire/edition.ts";
 import { type HandoffPreview, scriptAim } from "../../core/wire/handoff.ts";
 import { shopPath } from "../api.ts";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { type State, stateName, useHandoff } from "./use-editions.ts";

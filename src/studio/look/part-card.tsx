@@ -7,8 +7,8 @@ import { dependents, followersOf, valueOn, wayOf } from "../../core/look/resolve
 import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
 import { type State, stateBefore } from "../../core/look/value.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
+import { PicturePick } from "../controls/picture-pick.tsx";
 import type { Target } from "./look-context.ts";
-import { PicturePick } from "./picture-pick.tsx";
 import { TokenField } from "./token-field.tsx";
 
 const groups = [...new Set(Object.values(parts).map(({ group }) => group))];

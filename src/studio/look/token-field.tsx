@@ -5,10 +5,10 @@ import { type Scheme, valueOn } from "../../core/look/resolve.ts";
 import type { Token } from "../../core/look/tokens.ts";
 import { referenceIn, type Shadow, type TokenValue } from "../../core/look/value.ts";
 import { valueFault } from "../../core/look/value-fault.ts";
+import { PicturePick } from "../controls/picture-pick.tsx";
 import { ColourPick } from "./colour-pick.tsx";
 import type { Target } from "./look-context.ts";
 import { NumberField } from "./number-field.tsx";
-import { PicturePick } from "./picture-pick.tsx";
 
 interface Props {
   token: Token;

@@ -8,7 +8,7 @@ import { freeId } from "../../core/panel/row-id.ts";
 import { isSafeAddress } from "../../core/safe/safe-address.ts";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, replaced, without } from "../controls/lists.ts";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";

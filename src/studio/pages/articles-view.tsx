@@ -7,11 +7,11 @@ import { layoutAt } from "../../core/page/shown-page.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { blocksOf } from "../../storefront/shop/blocks.ts";
 import { RemoveLink } from "../controls/line-tools.tsx";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
+import { Translations } from "../controls/translations.tsx";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
 import { justCreated, SlugField, useFollowingSlug } from "./slug-field.tsx";
-import { Translations } from "./translations.tsx";
 import { TwoPart } from "./two-part.tsx";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));

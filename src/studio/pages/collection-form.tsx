@@ -7,12 +7,12 @@ import type { Collection } from "../../core/page/pages-schema.ts";
 import { membersOf } from "../../core/page/shown-page.ts";
 import { Choice } from "../controls/choice.tsx";
 import { RemoveLink } from "../controls/line-tools.tsx";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
+import { Translations } from "../controls/translations.tsx";
 import { useAnswer, useOpenShop } from "../shell/shop-context.ts";
 import { Conditions } from "./conditions.tsx";
 import { HandPicks } from "./hand-picks.tsx";
 import { SlugField, useFollowingSlug } from "./slug-field.tsx";
-import { Translations } from "./translations.tsx";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 const label = "pt-1 text-[13px] text-quiet";

@@ -1,6 +1,6 @@
 import { useLocation } from "react-router";
 import { isSlugOf, slugOf } from "../../core/page/move-address.ts";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 
 interface Props {
   folder: string;

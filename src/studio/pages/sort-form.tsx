@@ -4,7 +4,7 @@ import type { SortChoice } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, replaced, without } from "../controls/lists.ts";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-side.tsx";

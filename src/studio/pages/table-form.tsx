@@ -3,7 +3,7 @@ import { Fragment } from "react";
 import type { TableColumn } from "../../core/page/pages-schema.ts";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, replaced, without } from "../controls/lists.ts";
-import { TextControl } from "../controls/setting-control.tsx";
+import { TextControl } from "../controls/text-control.tsx";
 import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-side.tsx";

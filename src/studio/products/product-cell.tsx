@@ -2,6 +2,7 @@ import { useId, useState } from "react";
 import type { Field } from "../../core/catalogue/field.ts";
 import { cellValue } from "../../core/mend/cell-value.ts";
 import { useMender } from "../catalogue/use-mender.ts";
+import { UploadPicture } from "../controls/upload-picture.tsx";
 import type { VariantRow } from "../desk/desk.ts";
 
 /** A cell that is edited where it stands: by a double click or Enter; Enter saves and Escape takes it back. */
@@ -13,10 +14,10 @@ export function ProductCell({ field, row, values }: { field: Field; row: Variant
   const text = values.join(", ");
   if (!editing) {
     return (
-      <td className="min-w-0">
+      <td className={field.role === "image" ? "flex min-w-0 items-center" : "min-w-0"}>
         <button
           type="button"
-          className="block h-full w-full truncate px-3 text-start focus-visible:-outline-offset-2"
+          className="block h-full w-full min-w-0 flex-1 truncate px-3 text-start focus-visible:-outline-offset-2"
           aria-label={`${field.name}: ${text || "not stated"}. Edit`}
           onDoubleClick={() => setEditing(true)}
           onKeyDown={(event) => {
@@ -27,6 +28,13 @@ export function ProductCell({ field, row, values }: { field: Field; row: Variant
         >
           {text}
         </button>
+        {field.role === "image" ? (
+          <UploadPicture
+            label={`a picture of ${row.product}`}
+            side={1200}
+            set={(address) => mender.setCell(row.product, row.variant, [address])}
+          />
+        ) : null}
       </td>
     );
   }

@@ -3,12 +3,14 @@ import { useParams } from "react-router";
 import { request, shopPath } from "../api.ts";
 import type { SwatchWorker } from "./use-book.ts";
 
-/** Largest file that is opened, and the longest side that is kept, in px. */
+/** Largest file that is opened. */
 const mostBytes = 20 * 1024 * 1024;
-const mostSide = 256;
 
-/** Sends a picture to the shop's store; a photograph is made small first, and an SVG is cleaned where it is kept. */
-export function useUpload(worker: SwatchWorker | undefined) {
+/**
+ * Sends a picture to the shop's store; a photograph is made small first, and an SVG is cleaned where it is kept.
+ * @param side the longest side that is kept, in px; a swatch needs no more than it is by itself
+ */
+export function useUpload(worker: SwatchWorker | undefined, side = 256) {
   const { shop = "" } = useParams();
   return useCallback(
     async (file: File): Promise<string> => {
@@ -21,7 +23,7 @@ export function useUpload(worker: SwatchWorker | undefined) {
       if (!vector) {
         try {
           if (!worker) throw new Error("The worker has not started yet.");
-          kept = await worker.shrink(file, mostSide);
+          kept = await worker.shrink(file, side);
         } catch {
           throw new Error("It is no picture that can be opened. Save it as PNG, JPEG, WebP or SVG.");
         }
@@ -30,6 +32,6 @@ export function useUpload(worker: SwatchWorker | undefined) {
       form.set("file", kept, file.name);
       return (await request<{ path: string }>(`${shopPath(shop)}/pictures`, { method: "POST", body: form })).path;
     },
-    [worker, shop],
+    [worker, shop, side],
   );
 }

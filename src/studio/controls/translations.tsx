@@ -1,15 +1,17 @@
-import { TextControl } from "../controls/setting-control.tsx";
 import { useShopSettings } from "../shell/shop-context.ts";
+import { TextControl } from "./text-control.tsx";
 
 interface Props {
   /** What is translated, like “Name of the collection”. */
   of: string;
   others: Readonly<Record<string, string>> | undefined;
   set(others: Record<string, string> | undefined, language: string): void;
+  /** Letters of one at most. Default: 500 */
+  longest?: number;
 }
 
 /** A text in the shop's other languages; nothing where it has none. */
-export function Translations({ of, others = {}, set }: Props) {
+export function Translations({ of, others = {}, set, longest = 500 }: Props) {
   const languages = useShopSettings((settings) => settings.languages);
   return languages.map((language) => (
     <span key={language} className="flex items-center gap-1.5 text-[13px] text-quiet">
@@ -17,7 +19,7 @@ export function Translations({ of, others = {}, set }: Props) {
       <TextControl
         name={`${of} in ${language}`}
         value={others[language] ?? ""}
-        longest={500}
+        longest={longest}
         set={(text) => {
           const { [language]: _old, ...rest } = others;
           const next = text.trim() === "" ? rest : { ...rest, [language]: text.trim() };

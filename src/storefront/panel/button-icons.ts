@@ -1,0 +1,26 @@
+import {
+  Funnel,
+  type IconNode,
+  ListFilter,
+  Menu,
+  Palette,
+  Ruler,
+  Search,
+  SlidersHorizontal,
+  SlidersVertical,
+  Tag,
+} from "lucide";
+import type { Behaviour } from "../../core/behaviour/behaviour.ts";
+
+/** By name, the icons that a panel's button can have, as the shapes of an SVG of 24 by 24. */
+export const buttonIcons: Readonly<Record<Exclude<Behaviour["buttonIcon"], "none" | "own">, IconNode>> = {
+  lines: ListFilter,
+  funnel: Funnel,
+  sliders: SlidersHorizontal,
+  upright: SlidersVertical,
+  menu: Menu,
+  search: Search,
+  tag: Tag,
+  palette: Palette,
+  ruler: Ruler,
+};
