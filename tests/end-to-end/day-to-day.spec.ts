@@ -139,6 +139,6 @@ test("a swatch list is taken out and in again with its pictures, and is the same
   await page.getByRole("button", { name: "Take them" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Moonlit", exact: true })).toHaveValue("#d3d9e2");
   await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("#6b3fa0");
-  await page.getByRole("combobox", { name: "Seen" }).selectOption("deutan");
+  await page.getByRole("combobox", { name: "Colour vision" }).selectOption("deutan");
   await expect(page.getByRole("region", { name: "Values" })).toHaveCSS("filter", /seen-deutan/);
 });

@@ -19,7 +19,7 @@ import { renamedValues } from "./renamed-values.ts";
 export interface ShopAsIs {
   mends: readonly Mend[];
   panels: readonly PanelDocument[];
-  pages: Pick<PagesDocument, "collections" | "layouts" | "exceptions">;
+  pages: Pick<PagesDocument, "collections" | "everywhere" | "layouts" | "exceptions">;
   swatches: SwatchDocument;
 }
 

@@ -26,7 +26,7 @@ const named = 3;
 export function importEffects(
   change: CatalogueChange,
   panels: readonly PanelDocument[],
-  pages: Pick<PagesDocument, "collections" | "layouts" | "exceptions">,
+  pages: Pick<PagesDocument, "collections" | "everywhere" | "layouts" | "exceptions">,
   hasSwatch: (field: string, value: string) => boolean,
 ): ImportEffect[] {
   return [
@@ -61,7 +61,12 @@ function facetEffects(change: FieldChange, row: FacetRow, hasSwatch: (field: str
 
 function pageEffects(
   { gone, fields }: CatalogueChange,
-  { collections, layouts, exceptions }: Pick<PagesDocument, "collections" | "layouts" | "exceptions">,
+  {
+    collections,
+    everywhere,
+    layouts,
+    exceptions,
+  }: Pick<PagesDocument, "collections" | "everywhere" | "layouts" | "exceptions">,
 ): ImportEffect[] {
   const titles = new Map(gone.map(({ id, title }) => [id, title]));
   const lost = (conditions: readonly Condition[] | undefined) =>
@@ -85,6 +90,7 @@ function pageEffects(
         ? []
         : words(`Collection ${name}`, [`${listed(missing)}, picked by hand, ${one ? "is" : "are"} gone.`]);
     }),
+    ...words("All pages of the shop", lost(everywhere?.within)),
     ...Object.entries(layouts).flatMap(([kind, layout]) => words(`All pages: ${kind}`, lost(layout?.within))),
     ...Object.entries(exceptions).flatMap(([address, layout]) => words(`Page ${address}`, lost(layout.within))),
   ];

@@ -78,6 +78,8 @@ export function* pagesDifferences(before: PagesDocument, after: PagesDocument): 
     article,
     (old, now) => memberDifferences(article(old), old, now),
   );
+  if (!same(before.everywhere, after.everywhere))
+    yield* layoutDifferences("All pages", before.everywhere ?? {}, after.everywhere ?? {});
   for (const kind of differing(before.layouts, after.layouts)) {
     const key = kind as keyof PagesDocument["layouts"];
     yield* layoutDifferences(`Pages of the kind “${kind}”`, before.layouts[key] ?? {}, after.layouts[key] ?? {});

@@ -46,13 +46,56 @@ export function findClashes(values: readonly { label: string; products: number }
     for (let b = a + 1; b < plain.length; b++) {
       const [one, other] = [plain[a] ?? "", plain[b] ?? ""];
       const shorter = Math.min(one.length, other.length);
-      if (shorter < 5 || Math.abs(one.length - other.length) > 2 || digits[a] !== digits[b] || one === other) continue;
+      if (shorter < 3 || Math.abs(one.length - other.length) > 2 || digits[a] !== digits[b] || one === other) continue;
       if (isPlural(one, other) || isPlural(other, one)) continue;
-      if (distance(one, other) <= (shorter < 9 ? 1 : 2)) pair("near miss", a, b);
+      const near = shorter >= 5 && distance(one, other) <= (shorter < 9 ? 1 : 2);
+      // A short word is often one letter from another real one; a slip of the fingers in a rare one is told all the same.
+      if (near || (isRare(values[a], values[b]) && isSlip(one, other))) pair("near miss", a, b);
     }
   }
   return clashes;
 }
+
+/** How many times as many products the right spelling has as the wrong one, at least. Common practice, no source. */
+const timesRarer = 8;
+
+/** Whether one of two values is stated by so few products beside the other that it can be a slip. */
+const isRare = (one: Spelt | undefined, other: Spelt | undefined): boolean =>
+  one !== undefined &&
+  other !== undefined &&
+  Math.max(one.products, other.products) >= timesRarer * Math.min(one.products, other.products);
+
+/** Whether two words differ by a letter that was left out or doubled, or by two that changed places. The first letter is hardly ever wrong. */
+function isSlip(one: string, other: string): boolean {
+  if (one.charAt(0) !== other.charAt(0)) return false;
+  const [short, long] = one.length < other.length ? [one, other] : [other, one];
+  for (let at = 1; at < long.length; at++) {
+    const left = long.slice(0, at) + long.slice(at + 1);
+    if (long.length === short.length + 1 && left === short && short.length >= 4) return true;
+    const swapped = long.slice(0, at) + long.charAt(at + 1) + long.charAt(at) + long.slice(at + 2);
+    if (long.length === short.length && long.length >= 4 && swapped === short) return true;
+  }
+  return false;
+}
+
+/** Whether two texts differ in one word alone, long enough to be told from an abbreviation. Those with digits are codes. */
+function isOneWordOff(one: string, other: string): boolean {
+  if (/\d/.test(one + other)) return false;
+  const [a, b] = [one, other].map((text) => text.toLowerCase().split(/[^\p{L}\p{M}]+/u));
+  if (!a || !b || a.length !== b.length) return a?.join("") === b?.join("");
+  const off = a.flatMap((word, at) => (word === b[at] ? [] : [[word, b[at] ?? ""] as const]));
+  const [first] = off;
+  return off.length === 1 && first !== undefined && Math.min(first[0].length, first[1].length) >= 4;
+}
+
+/** Pairs of which the rarer one is most likely a misspelling of the other: it reads like it, and hardly any product has it. */
+export const likelyMisspelt = (values: readonly Spelt[]): [right: Spelt, wrong: Spelt][] =>
+  findClashes(values)
+    .filter(
+      ({ kind, values: [one, other] }) =>
+        kind === "near miss" && isRare(one, other) && isOneWordOff(one.label, other.label),
+    )
+    .map(({ values: pair }) => pair);
 
 const moreFirst = (one: Spelt, other: Spelt): [Spelt, Spelt] =>
   other.products > one.products ? [other, one] : [one, other];

@@ -199,6 +199,22 @@ describe("findings", () => {
     ).toBe("On a phone the first product stands 2110 px down, 2.5 screens below the top.");
   });
 
+  it("an option that is most likely misspelt, with the merge that mends it", async () => {
+    const rows = [
+      ...Array(9).fill("Green"),
+      "Gren",
+      ...Array(9).fill("Gold"),
+      "Bold",
+      "Golden",
+      ...Array(8).fill("Blue"),
+    ];
+    const csv = `product_id,title,colour\n${rows.map((colour, n) => `p${n},Thing ${n},${colour}`).join("\n")}`;
+    const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(csv)).catalogue);
+    expect(await mended(index, panelOf(newFacet("c", "colour", "check-boxes", "any")), "misspelt")).toBe(
+      "colour: “Gren” with 1 product looks like a misspelling of “Green” with 9.",
+    );
+  });
+
   it("raw values, which are called what people would call them", async () => {
     const words = await mended(twentyOne, panelOf(newFacet("c", "care", "check-boxes", "any")), "raw-labels");
     expect(words).toBe("care shows shoppers 2 raw values, such as “pet_safe:0”.");

@@ -13,6 +13,7 @@ import { lowReach } from "./low-reach.ts";
 import { manyOptions } from "./many-options.ts";
 import { meaninglessOrder } from "./meaningless-order.ts";
 import type { Measures } from "./measure.ts";
+import { misspelt } from "./misspelt.ts";
 import { noValues } from "./no-values.ts";
 import { oneBar } from "./one-bar.ts";
 import { placeholderText } from "./placeholder-text.ts";
@@ -51,6 +52,7 @@ export const findingKinds: readonly FindingKind[] = [
   stickyRow,
   jumps,
   rawLabels,
+  misspelt,
   placeholderText,
   sameTitles,
   soldOutStay,

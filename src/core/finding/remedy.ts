@@ -10,9 +10,9 @@ import {
   setOptionStyle,
   setPlacement,
 } from "../panel/edit.ts";
-import { forgetValues, relabelOptions } from "../panel/option-edit.ts";
+import { forgetValues, mergeOptions, relabelOptions } from "../panel/option-edit.ts";
 import { isFacet } from "../panel/panel.ts";
-import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
+import type { FacetRow, NamedValue, PanelDocument } from "../panel/panel-schema.ts";
 import type { Placement } from "../panel/placement.ts";
 import { freeId } from "../panel/row-id.ts";
 import type { FacetSettings, SettingName } from "../setting/settings.ts";
@@ -33,6 +33,7 @@ export type Remedy =
   | { do: "label"; row: string; text: string }
   | { do: "swap-ends"; row: string }
   | { do: "forget"; row: string; values: readonly string[] }
+  | { do: "merge"; row: string; into: NamedValue; from: NamedValue }
   | { do: "relabel"; row: string; labels: Readonly<Record<string, string>> }
   | { do: "place"; band: Band; placement: Placement };
 
@@ -59,6 +60,8 @@ export function remedyEdit(
   return row && named(facetRemedy(row, step), row.label || (profileOf(row.field)?.field.name ?? row.field));
 }
 
+const listed = (value: NamedValue) => ({ ...value, original: value.label });
+
 const lowered = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" }>): PanelEdit {
@@ -82,6 +85,8 @@ function facetRemedy(row: FacetRow, step: Exclude<Remedy, { do: "place" | "add" 
       });
     case "forget":
       return forgetValues({ id: row.id, title: "" }, new Set(step.values));
+    case "merge":
+      return mergeOptions({ id: row.id, title: "" }, [listed(step.into), listed(step.from)]);
     case "relabel":
       return relabelOptions({ id: row.id, title: "" }, step.labels);
     case "set":

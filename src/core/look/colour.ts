@@ -1,4 +1,4 @@
-import { clampChroma, differenceEuclidean, formatHex, oklch } from "culori";
+import { clampChroma, differenceEuclidean, formatHex, formatHex8, oklch, parse } from "culori";
 import { contrast } from "../swatch/measure.ts";
 
 const byte = (hex: string, at: number): number => Number.parseInt(hex.slice(at, at + 2), 16);
@@ -6,6 +6,12 @@ const two = (value: number): string => Math.round(value).toString(16).padStart(2
 
 /** How much of a colour covers what is under it, from 0 to 1. */
 export const alphaOf = (hex: string): number => (hex.length === 9 ? byte(hex, 7) / 255 : 1);
+
+/** A colour that is written in any way that CSS knows, as a look has it: `#rrggbb`, or `#rrggbbaa` where it covers less than all. @returns undefined where it is none */
+export function hexOf(text: string): string | undefined {
+  const colour = parse(text);
+  return colour && ((colour.alpha ?? 1) < 1 ? formatHex8(colour) : formatHex(colour));
+}
 
 /** The colour that is seen where one lies over another. Source: simple alpha compositing, CSS Color Module Level 4. */
 export function over(top: string, under: string): string {

@@ -11,8 +11,8 @@ import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument,
 /** One step over a shop's pages. */
 export type PagesEdit = Edit<PagesDocument>;
 
-/** What a change of a layout is for: all pages of a kind, or the one at an address. */
-export type Scope = { kind: PageKind } | { address: string };
+/** What a change of a layout is for: all pages of the shop, those of a kind, or the one at an address. */
+export type Scope = { everywhere: true } | { kind: PageKind } | { address: string };
 
 /** Sets some members of a layout. One that is undefined follows again. */
 export const setLayout = (scope: Scope, changes: LayoutChanges, words: string): PagesEdit => ({
@@ -67,15 +67,19 @@ const tidy = ({ panel, at, after }: Standing): Standing => ({
   ...(after === undefined ? {} : { after }),
 });
 
-const layoutOf = ({ layouts, exceptions }: PagesDocument, scope: Scope): LayoutChanges | undefined =>
-  "kind" in scope
-    ? layouts[scope.kind]
-    : Object.hasOwn(exceptions, scope.address)
-      ? exceptions[scope.address]
-      : undefined;
+/** What is set for a scope itself; undefined where nothing is. */
+export function layoutOf({ everywhere, layouts, exceptions }: PagesDocument, scope: Scope): LayoutChanges | undefined {
+  if ("everywhere" in scope) return everywhere;
+  if ("kind" in scope) return layouts[scope.kind];
+  return Object.hasOwn(exceptions, scope.address) ? exceptions[scope.address] : undefined;
+}
 
-function putLayout({ layouts, exceptions }: PagesDocument, scope: Scope, layout: LayoutChanges | undefined): void {
-  if ("kind" in scope) {
+function putLayout(pages: PagesDocument, scope: Scope, layout: LayoutChanges | undefined): void {
+  const { layouts, exceptions } = pages;
+  if ("everywhere" in scope) {
+    if (layout) pages.everywhere = layout;
+    else delete pages.everywhere;
+  } else if ("kind" in scope) {
     if (layout) layouts[scope.kind] = layout;
     else delete layouts[scope.kind];
   } else if (layout) exceptions[scope.address] = layout;

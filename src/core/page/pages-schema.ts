@@ -160,6 +160,8 @@ export const pagesSchema = exact({
   format: number<typeof pagesFormat>().strict().oneOf([pagesFormat]).required(),
   collections: apart(collection, 1000),
   articles: apart(article, 500),
+  /** What all pages of the shop have, as far as their kind or they themselves do not have it otherwise. */
+  everywhere: ownLayout(),
   layouts: exact({
     shop: ownLayout(),
     collection: ownLayout(),

@@ -35,7 +35,7 @@ const top = { name: "", to: shopAddress };
 const plain = { html: "", crumbs: [], within: [], order: "" };
 
 /**
- * The page at an address of the shop, with its layout: what is usual, changed by its kind, changed by itself.
+ * The page at an address of the shop, with its layout: what is usual, changed for the whole shop, by its kind, by itself.
  * @param first the shop's first panel, which stands where the designer has not said otherwise
  * @returns undefined when there is no such page
  */
@@ -56,9 +56,13 @@ export function shownPage(
   return { ...content, within: [...within, ...standing.map((one) => [one])], layout };
 }
 
-/** The layout of a kind of page: what is usual, changed by the kind. */
+/** The layout of all pages of a kind before the kind changes it: what is usual there, changed for the whole shop. */
+export const layoutEverywhere = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
+  laidOver({ ...usualLayout, panels: usualPanels(kind, first), listing: kind !== "article" }, pages.everywhere);
+
+/** The layout of a kind of page: what the whole shop has, changed by the kind. */
 export const layoutOfKind = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
-  laidOver({ ...usualLayout, panels: usualPanels(kind, first), listing: kind !== "article" }, pages.layouts[kind]);
+  laidOver(layoutEverywhere(kind, pages, first), pages.layouts[kind]);
 
 /** The layout of a page: that of its kind, changed by the page itself. */
 export const layoutAt = (

@@ -2,13 +2,15 @@ import { useParams } from "react-router";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
 import { HistoryList } from "../shell/history-list.tsx";
 import { Saved } from "../shell/saved.tsx";
+import { ShopperView } from "../shell/shopper-view.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
-import { useBench } from "./bench-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
 
 /** The strip of the bench: undo and redo, whether all is saved, and the shop as shoppers see it. */
 export function BenchStrip() {
-  const { shop = "", panel = "" } = useParams();
+  const { shop = "" } = useParams();
+  const address = useSession((state) => state.address);
   const { stores } = useBench();
   return (
     <Strip views={shopViews(shop)}>
@@ -17,14 +19,7 @@ export function BenchStrip() {
         <HistoryButtons stores={stores} />
         <HistoryList stores={stores} />
       </div>
-      <a
-        href={`/draft/${encodeURIComponent(shop)}/?panel=${encodeURIComponent(panel)}`}
-        target="_blank"
-        rel="noreferrer"
-        className="btn btn-accent btn-sm"
-      >
-        Shopper view
-      </a>
+      <ShopperView shop={shop} address={address} />
     </Strip>
   );
 }

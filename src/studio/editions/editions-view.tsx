@@ -3,6 +3,7 @@ import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
 import { HistoryButtons } from "../shell/history-buttons.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
+import { ShopperView } from "../shell/shopper-view.tsx";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { DifferenceList } from "./difference-list.tsx";
@@ -28,16 +29,7 @@ export function EditionsView() {
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop.slug)}>
         {shown === "site" ? <HistoryButtons stores={stores} /> : null}
-        {newest === undefined ? null : (
-          <a
-            href={`/shop/${encodeURIComponent(shop.slug)}/`}
-            target="_blank"
-            rel="noreferrer"
-            className="btn btn-accent btn-sm"
-          >
-            Shopper view
-          </a>
-        )}
+        <ShopperView shop={shop.slug} />
       </Strip>
       <main className="flex min-h-0 flex-1">
         <section

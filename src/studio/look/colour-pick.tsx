@@ -1,12 +1,11 @@
 import { formatHex, oklch } from "culori";
 import { useEffect, useMemo, useState } from "react";
 import type { Band } from "../../core/band/band.ts";
-import { alphaOf, over } from "../../core/look/colour.ts";
+import { alphaOf, hexOf, over } from "../../core/look/colour.ts";
 import { groundsUnder } from "../../core/look/judge.ts";
 import { type LookValues, type Scheme, wayOf } from "../../core/look/resolve.ts";
 import { type Token, tokens } from "../../core/look/tokens.ts";
 import { following, type TokenValue } from "../../core/look/value.ts";
-import { readColour } from "../../core/swatch/formats.ts";
 import { contrast } from "../../core/swatch/measure.ts";
 import { Popover } from "../shell/popover.tsx";
 import { NumberField } from "./number-field.tsx";
@@ -32,8 +31,7 @@ export function ColourPick({ token, look, band, scheme, value, set }: Props) {
   }, [value]);
   const save = () => {
     if (text.trim() === value) return;
-    const read =
-      readColour(text.trim()) ?? (/^#[0-9a-f]{8}$/i.test(text.trim()) ? text.trim().toLowerCase() : undefined);
+    const read = hexOf(text.trim());
     setWrong(read === undefined);
     if (read) set(read);
   };

@@ -24,7 +24,13 @@ export function SpecimenBar() {
         set={(ground) => put({ ground })}
         words={{ shop: "the shop’s" }}
       />
-      <Pick name="Seen" of={visions} value={now.vision} set={(vision) => put({ vision })} words={visionNames} />
+      <Pick
+        name="Colour vision"
+        of={visions}
+        value={now.vision}
+        set={(vision) => put({ vision })}
+        words={visionNames}
+      />
       <Pick name="Words" of={["usual", "short", "long"] as const} value={now.words} set={(words) => put({ words })} />
       <Pick
         name="Reads"

@@ -1,8 +1,8 @@
 import { X } from "lucide-react";
-import { giveBack, type Scope, setLayout } from "../../core/page/edit.ts";
+import { giveBack, layoutOf, type Scope, setLayout } from "../../core/page/edit.ts";
 import type { Layout } from "../../core/page/layout.ts";
 import type { LayoutChanges } from "../../core/page/pages-schema.ts";
-import { exceptionOf, layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
+import { layoutAt, layoutEverywhere, layoutOfKind } from "../../core/page/shown-page.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { CardForm } from "./card-form.tsx";
@@ -30,11 +30,17 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
   const first = shop.panels[0]?.slug;
   const page = "address" in scope ? list.find(({ address }) => address === scope.address) : undefined;
   if ("address" in scope && !page) return null;
-  const kind = "kind" in scope ? scope.kind : page?.kind;
+  const everywhere = "everywhere" in scope;
+  // What all pages have is told as it is on the page of the whole shop.
+  const kind = everywhere ? "shop" : "kind" in scope ? scope.kind : page?.kind;
   if (!kind) return null;
-  const name = page ? pageName(page) : `All ${pageKindNames[kind].toLowerCase()}`;
-  const layout = page ? layoutAt(page, pages, first) : layoutOfKind(kind, pages, first);
-  const own = (page ? exceptionOf(pages, page.address) : pages.layouts[kind]) ?? {};
+  const name = everywhere ? "All pages" : page ? pageName(page) : `All ${pageKindNames[kind].toLowerCase()}`;
+  const layout = everywhere
+    ? layoutEverywhere(kind, pages, first)
+    : page
+      ? layoutAt(page, pages, first)
+      : layoutOfKind(kind, pages, first);
+  const own = layoutOf(pages, scope) ?? {};
   const set: LayoutFormProps["set"] = (changes, what) =>
     store.getState().apply(setLayout(scope, changes, `${name}: ${what}`));
   const form = { layout, own, set };
@@ -47,9 +53,11 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
         <div className="min-w-0 flex-1">
           <h2 className="truncate text-[16px]">{name}</h2>
           <p className="text-[13px] text-quiet">
-            {page
-              ? "This page alone; the rest follows its kind."
-              : "Holds for all of them that have no say of their own."}
+            {everywhere
+              ? "Every page of the shop, unless its kind or the page itself is set otherwise."
+              : page
+                ? "This page only; the rest follows its kind."
+                : "All of them, unless a page is set otherwise."}
           </p>
         </div>
         {page && Object.keys(own).length > 0 ? (

@@ -1,4 +1,5 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
+import { LayoutTemplate } from "lucide-react";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import { fitsWords, words } from "../../core/index/words.ts";
@@ -67,8 +68,16 @@ export function PageTable({ panels, open, openLayout }: Props) {
           {done < list.length ? `, ${done.toLocaleString("en")} counted` : ""}
           {rows.length === 0 ? "; none of them is called like that" : ""}
         </span>
+        <button
+          type="button"
+          className="btn btn-sm ms-auto"
+          aria-pressed={open !== undefined && "everywhere" in open}
+          onClick={() => openLayout(open !== undefined && "everywhere" in open ? undefined : { everywhere: true })}
+        >
+          <LayoutTemplate size={15} aria-hidden /> Layout of all pages
+        </button>
         {bare ? (
-          <Link to={`/shops/${shop.slug}/pages/collections`} className="ms-auto text-[13px] underline">
+          <Link to={`/shops/${shop.slug}/pages/collections`} className="text-[13px] underline">
             Make pages of your own: collections
           </Link>
         ) : null}
@@ -146,7 +155,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
 }
 
 const isSameScope = (open: Scope | undefined, row: TableRow): boolean => {
-  if (!open) return false;
+  if (!open || "everywhere" in open) return false;
   return "kind" in open
     ? row.is === "kind" && row.kind === open.kind
     : row.is === "page" && row.page.address === open.address;

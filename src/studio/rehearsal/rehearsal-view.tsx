@@ -45,7 +45,7 @@ export function RehearsalView() {
   const { address } = wishes;
   const page = useAsked(
     () => desk.page(address, stand?.pages ?? pages, stand?.panels[0]?.slug),
-    `${address} ${stand?.panels.length} ${JSON.stringify(stand?.pages.layouts)}`,
+    `${address} ${stand?.panels.length} ${JSON.stringify([stand?.pages.everywhere, stand?.pages.layouts])}`,
   );
   const standing = useMemo(
     () => stand?.panels.filter(({ slug }) => page?.layout.panels.some(({ panel }) => panel === slug)) ?? [],

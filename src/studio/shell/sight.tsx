@@ -4,7 +4,7 @@ import { visionMatrices } from "../../core/swatch/vision-matrices.ts";
 
 /** What each way of seeing colours is called. */
 export const visionNames: Record<Vision, string> = {
-  usual: "as usual",
+  usual: "normal vision",
   protan: "without red",
   deutan: "without green",
   tritan: "without blue",
@@ -32,22 +32,20 @@ export const seenAs = (sight: Vision): CSSProperties => (sight === "usual" ? {} 
 /** Chooses how colours are seen. */
 export function SightChoice({ sight, set }: { sight: Vision; set(sight: Vision): void }) {
   return (
-    <label className="flex items-center gap-1 text-quiet">
-      Seen
-      <select
-        className="select select-xs w-32"
-        value={sight}
-        onChange={(event) => {
-          const chosen = event.target.value;
-          if (chosen in visionNames) set(chosen as Vision);
-        }}
-      >
-        {Object.entries(visionNames).map(([name, words]) => (
-          <option key={name} value={name}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <select
+      className="select select-xs w-32 text-quiet"
+      aria-label="Colour vision"
+      value={sight}
+      onChange={(event) => {
+        const chosen = event.target.value;
+        if (chosen in visionNames) set(chosen as Vision);
+      }}
+    >
+      {Object.entries(visionNames).map(([name, words]) => (
+        <option key={name} value={name}>
+          {words}
+        </option>
+      ))}
+    </select>
   );
 }

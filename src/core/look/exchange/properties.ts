@@ -1,9 +1,9 @@
 import * as csstree from "css-tree";
-import { formatHex, formatHex8, parse as parseColour } from "culori";
 import type { Band, Banded, BandLimits } from "../../band/band.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../../band/media.ts";
 import { checkDocument } from "../../document/kind.ts";
 import { InvalidDocument } from "../../document/schema.ts";
+import { hexOf } from "../colour.ts";
 import { emptyLook } from "../empty-look.ts";
 import { lookKind } from "../kind.ts";
 import type { LookDocument } from "../look-schema.ts";
@@ -59,10 +59,8 @@ const referenceOf = (text: string): Token | undefined => byProperty.get(/^var\((
 /** A value of one property as a token has it. @returns undefined where it is none */
 function readValue(token: Token, text: string): TokenValue | undefined {
   switch (token.type) {
-    case "colour": {
-      const colour = parseColour(text);
-      return colour && ((colour.alpha ?? 1) < 1 ? formatHex8(colour) : formatHex(colour));
-    }
+    case "colour":
+      return hexOf(text);
     case "choice":
       return undefined;
     case "length":

@@ -72,6 +72,7 @@ const besideName = (from?: string) => ({ "beside the name": inLine("0px"), ...co
 const alone = (selector: string): Effect[] => [...placed(selector).slice(1), [selector, "clip-path", "-seen"]];
 
 /** Corners of a swatch, by how much of each way to say them counts: a share of its size that is fixed, px, or a share of one's own. */
+const anySwatch = ":is(.zt-dot, .zt-chip-dot)";
 const swatchCorners = {
   round: { "": "50%", "-px": "0", "-share": "0" },
   soft: { "": "28%", "-px": "0", "-share": "0" },
@@ -260,12 +261,12 @@ export const optionParts = {
       size: length("Size", { wide: 26, slim: 36 }, on(".zt-swatches", "--dot"), { min: 8, max: 120 }),
       gap: length("Between swatches", { wide: 10, slim: 2 }, on(".zt-swatches", "--gap")),
       round: choice("Corners", "round", swatchCorners, [
-        ["&", "--corner"],
-        ["&", "--corner-px", "-px"],
-        ["&", "--corner-share", "-share"],
+        [anySwatch, "--corner"],
+        [anySwatch, "--corner-px", "-px"],
+        [anySwatch, "--corner-share", "-share"],
       ]),
-      radius: length("Corners in px", 6, own("--corner-radius"), { max: 60 }),
-      share: number("Corners in %", 12, own("--corner-percent"), { max: 50, step: 1 }),
+      radius: length("Corners in px", 6, on(anySwatch, "--corner-radius"), { max: 60 }),
+      share: number("Corners in %", 12, on(anySwatch, "--corner-percent"), { max: 50, step: 1 }),
       ring: colour("Ring", { rest: "#ffffff00", hovered: "{line.edge}", chosen: "{ink}" }, own("--ring")),
       "ring-width": length("Ring width", { rest: 0, hovered: 1, chosen: 2 }, own("--ring-width"), {
         max: 12,

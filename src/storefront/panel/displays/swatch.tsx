@@ -1,5 +1,6 @@
 import type { FacetSettings } from "../../../core/setting/settings.ts";
 import type { SwatchView } from "../../../core/swatch/view.ts";
+import type { DisplayProps } from "./display-props.ts";
 
 /** What stands for an option's value: its picture or colours, or a hatched mark where none is known. Never a blank dot. */
 export function Swatch({ swatch, settings: { shape, edge }, class: name }: SwatchProps) {
@@ -25,6 +26,9 @@ interface SwatchProps {
   settings: Pick<FacetSettings, "shape" | "edge">;
   class: string;
 }
+
+/** The class that says that pictures are logos, which are shown whole, behind another one. */
+export const logosOf = ({ field }: Pick<DisplayProps, "field">): string => (field.role === "brand" ? " zt-logos" : "");
 
 /** Size and room of swatches where a facet has its own, as their style sheet takes them. */
 export const swatchStyle = ({ size, gap }: Pick<FacetSettings, "size" | "gap">) => ({

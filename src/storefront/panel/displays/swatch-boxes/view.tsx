@@ -1,10 +1,12 @@
 import type { DisplayProps } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
-import { Swatch } from "../swatch.tsx";
+import { logosOf, Swatch } from "../swatch.tsx";
 
 /** Boxes to tick with a swatch beside the words. */
-export const View = (props: DisplayProps) => <OptionList {...props} class="zt-boxes" Option={SwatchBox} />;
+export const View = (props: DisplayProps) => (
+  <OptionList {...props} class={`zt-boxes${logosOf(props)}`} Option={SwatchBox} />
+);
 
 function SwatchBox(props: OptionProps) {
   return (

@@ -2,7 +2,7 @@ import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
-import { paint, Swatch, spokenName, swatchStyle } from "../swatch.tsx";
+import { logosOf, paint, Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
 /** Swatches; a value without a known colour shows its text, never a blank dot. Three take the room of one check box. */
 export function View(props: DisplayProps) {
@@ -11,7 +11,7 @@ export function View(props: DisplayProps) {
     <div style={swatchStyle(props.settings)}>
       <OptionList
         {...props}
-        class="zt-swatches"
+        class={`zt-swatches${logosOf(props)}`}
         dense={caption === "hint" ? 3 : 1}
         inRow={caption !== "beside"}
         Option={SwatchOption}

@@ -1,0 +1,11 @@
+/** Opens the draft as shoppers would see it; the page itself says that it is the draft and leads to what is published. */
+export const ShopperView = ({ shop, address = "/" }: { shop: string; address?: string }) => (
+  <a
+    href={`/draft/${encodeURIComponent(shop)}${address}`}
+    target="_blank"
+    rel="noreferrer"
+    className="btn btn-accent btn-sm"
+  >
+    Shopper view: draft
+  </a>
+);
