@@ -101,6 +101,72 @@ test("collections by conditions and by hand, articles, bars and the menu are mad
   await expect(page.locator(".zt-total")).toHaveText(`${told} products`);
 });
 
+test("a panel is put into an article where it is written, and keeps its place there; words and conditions hold for the whole shop", async ({
+  page,
+}) => {
+  const shop = await newShop(page.request, "Written");
+  await page.goto(`/shops/${shop}/pages/articles`);
+  await page.getByRole("button", { name: "New article" }).first().click();
+  const text = page.getByRole("textbox", { name: "Text of the article" });
+  await text.click();
+  await page.keyboard.press("Control+a");
+  await page.keyboard.type("First words.");
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("Second words.");
+  await text.getByText("First words.").click();
+  await page.getByRole("combobox", { name: "Put a panel where the cursor is" }).selectOption({ index: 1 });
+  await expect(text.getByText(/^Panel: /)).toBeVisible();
+  const place = page.getByRole("combobox", { name: /stands in the text$/ });
+  await expect(place).toHaveValue("1");
+  // What is written in front of it moves it along.
+  await text.getByText("First words.").click();
+  await page.keyboard.press("Home");
+  await page.keyboard.type("Before all.");
+  await page.keyboard.press("Enter");
+  await expect(place).toHaveValue("2");
+  const saved = () => expect(page.locator("header").getByRole("status")).toHaveText("Saved");
+  await saved();
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto(`/draft/${shop}/articles/article-1`);
+    const order = await page
+      .locator(".zs-article")
+      .evaluate((one) =>
+        [...one.querySelectorAll("p, form")]
+          .map((part) => (part.matches("form") ? "panel" : part.textContent))
+          .filter((part, at, all) => part !== all[at - 1]),
+      );
+    expect(order.filter((part) => part === "panel" || /words|all/.test(part ?? "")).slice(0, 3)).toEqual([
+      "Before all.",
+      "First words.",
+      "panel",
+    ]);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+
+  await page.goto(`/shops/${shop}/pages`);
+  await page.getByRole("button", { name: "Layout of all pages" }).click();
+  const side = page.getByRole("complementary", { name: "Layout of All pages" });
+  await side.getByRole("textbox", { name: "Words for nothing found" }).fill("Ask us.");
+  await side.getByRole("textbox", { name: "Words for nothing found" }).blur();
+  await saved();
+  await page.getByRole("searchbox", { name: "Find a page" }).fill("search");
+  await page.getByRole("button", { name: "Layout of all search results" }).click();
+  const search = page.getByRole("complementary", { name: "Layout of All search results" });
+  await expect(search.getByRole("textbox", { name: "Words for nothing found" })).toHaveText("Ask us.");
+  await search.getByRole("textbox", { name: "Words for nothing found" }).fill("Search for less.");
+  await search.getByRole("textbox", { name: "Words for nothing found" }).blur();
+  await saved();
+  for (const [address, words] of [
+    ["/?q=qqqq", "Ask us."],
+    ["/brands/fennimore-daughters?q=qqqq", "Ask us."],
+    ["/search?q=qqqq", "Search for less."],
+  ] as const) {
+    await page.goto(`/draft/${shop}${address}`);
+    await expect(page.locator(".zs-nothing")).toContainText(words);
+  }
+});
+
 test("the bench shows any page, counts on it, and folds to give the stage room", async ({ page }) => {
   const bench = await openBench(page);
   await page.getByRole("button", { name: /^Page on the stage/ }).click();

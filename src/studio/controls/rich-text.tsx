@@ -1,15 +1,32 @@
 import { EditorContent, useEditor } from "@tiptap/react";
 import StarterKit from "@tiptap/starter-kit";
 import { Bold, Italic, Link2, List, ListOrdered } from "lucide-react";
+import { useEffect } from "react";
 import { cleanHtml } from "../../core/safe/clean-html.ts";
 import { isSafeAddress } from "../../core/safe/safe-address.ts";
 
 import { useTypedText } from "../shell/typing.ts";
+import { type Between, betweenBlocks, placesNow, setBetween } from "./between-blocks.ts";
 
 const tool = "grid size-7 place-items-center rounded-md hover:bg-sand aria-pressed:bg-plum-soft";
 
+interface Props {
+  label: string;
+  html: string;
+  save(html: string): void;
+  /** What stands between the blocks of the text, what else can be put there, and what is done then. */
+  between?: {
+    items: readonly Between[];
+    /** By id, the names of what can be put where the cursor is. */
+    more: readonly Pick<Between, "id" | "name">[];
+    put(id: string, after: number): void;
+    /** After the text around them has changed. */
+    moved(places: ReadonlyMap<string, number>): void;
+  };
+}
+
 /** A small editor for a few words: emphasis, lists and links. What is saved is cleaned of all else. */
-export default function RichText({ label, html, save }: { label: string; html: string; save(html: string): void }) {
+export default function RichText({ label, html, save, between }: Props) {
   const { type, leave } = useTypedText(html, save, { canSave: () => true });
   const editor = useEditor({
     extensions: [
@@ -23,6 +40,7 @@ export default function RichText({ label, html, save }: { label: string; html: s
           HTMLAttributes: { target: null, rel: null },
         },
       }),
+      ...(between ? [betweenBlocks(between.items)] : []),
     ],
     content: html,
     editorProps: {
@@ -34,9 +52,17 @@ export default function RichText({ label, html, save }: { label: string; html: s
         "aria-multiline": "true",
       },
     },
-    onUpdate: ({ editor: now }) => type(cleanHtml(now.getHTML())),
+    onUpdate: ({ editor: now }) => {
+      type(cleanHtml(now.getHTML()));
+      between?.moved(placesNow(now.state));
+    },
     onBlur: () => leave(),
   });
+  const hasBetween = between !== undefined;
+  const items = JSON.stringify(between?.items ?? []);
+  useEffect(() => {
+    if (hasBetween && editor) editor.view.dispatch(setBetween(editor.state, JSON.parse(items)));
+  }, [editor, hasBetween, items]);
   if (!editor) return null;
   const link = () => {
     const address = prompt("Where does the link lead to?", editor.getAttributes("link").href ?? "https://");
@@ -87,6 +113,24 @@ export default function RichText({ label, html, save }: { label: string; html: s
             <Icon size={14} aria-hidden />
           </button>
         ))}
+        {between && between.more.length > 0 ? (
+          <select
+            className="select select-xs ms-auto w-40"
+            aria-label="Put a panel where the cursor is"
+            value=""
+            onChange={(event) => {
+              const { $to } = editor.state.selection;
+              between.put(event.target.value, $to.depth === 0 ? $to.index() : $to.index(0) + 1);
+            }}
+          >
+            <option value="">Insert panel…</option>
+            {between.more.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        ) : null}
       </div>
       <EditorContent editor={editor} />
     </div>

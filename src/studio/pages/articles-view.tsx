@@ -1,12 +1,13 @@
+import { X } from "lucide-react";
 import { lazy, Suspense } from "react";
 import { useNavigate, useParams } from "react-router";
 import { addArticle, removeArticle, setArticle, setLayout } from "../../core/page/edit.ts";
 import { articleAddress } from "../../core/page/page-list.ts";
-import type { Article } from "../../core/page/pages-schema.ts";
+import type { Article, Standing } from "../../core/page/pages-schema.ts";
 import { layoutAt } from "../../core/page/shown-page.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { blocksOf } from "../../storefront/shop/blocks.ts";
-import { RemoveLink } from "../controls/line-tools.tsx";
+import { IconButton, RemoveLink } from "../controls/line-tools.tsx";
 import { TextControl } from "../controls/text-control.tsx";
 import { Translations } from "../controls/translations.tsx";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
@@ -58,6 +59,9 @@ function ArticleForm({ article }: { article: Article }) {
   const address = articleAddress(article.slug);
   const { panels } = layoutAt({ address, kind: "article" }, pages, shop.panels[0]?.slug);
   const blocks = blocksOf(article.html).length;
+  const nameOf = (panel: string) => shop.panels.find(({ slug }) => slug === panel)?.name ?? panel;
+  const setPanels = (next: Standing[], words: string) =>
+    store.getState().apply(setLayout({ address }, { panels: next }, `${article.title}: ${words}`));
   return (
     <div className="grid max-w-3xl grid-cols-[110px_minmax(0,1fr)] gap-x-4 gap-y-3">
       <span className={label}>Title</span>
@@ -81,24 +85,47 @@ function ArticleForm({ article }: { article: Article }) {
       <SlugField folder="/articles/" slug={article.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
       <span className={label}>Text</span>
       <Suspense fallback={<p className="text-quiet">Opening …</p>}>
-        <RichText label="Text of the article" html={article.html} save={(html) => set({ html }, "its text")} />
+        <RichText
+          label="Text of the article"
+          html={article.html}
+          save={(html) => set({ html }, "its text")}
+          between={{
+            items: panels.map(({ panel, after }) => ({
+              id: panel,
+              name: nameOf(panel),
+              after: Math.min(after ?? 0, blocks),
+            })),
+            more: shop.panels
+              .filter(({ slug }) => !panels.some(({ panel }) => panel === slug))
+              .map(({ slug, name }) => ({ id: slug, name })),
+            put: (panel, after) =>
+              setPanels([...panels, { panel, at: { wide: "article" }, after }], `put ${nameOf(panel)} into the text`),
+            moved: (places) => {
+              const next = panels.map((one) => ({ ...one, after: places.get(one.panel) ?? one.after ?? 0 }));
+              if (next.some((one, at) => one.after !== Math.min(panels[at]?.after ?? 0, blocks)))
+                setPanels(next, "panels stay at their place in the text");
+            },
+          }}
+        />
       </Suspense>
       <span className={label}>Panels in it</span>
       <div className="flex flex-col gap-2 text-[13px]">
-        {panels.length === 0 ? <p className="pt-1 text-quiet">None. Put one here in the table of pages.</p> : null}
+        {panels.length === 0 ? (
+          <p className="pt-1 text-quiet">None. Place the cursor in the text and choose “Insert panel”.</p>
+        ) : null}
         {panels.map((one, at) => (
-          <label key={one.panel} className="flex items-center gap-2">
-            <b className="font-medium">{shop.panels.find(({ slug }) => slug === one.panel)?.name ?? one.panel}</b>
+          <div key={one.panel} className="flex items-center gap-2">
+            <b className="font-medium">{nameOf(one.panel)}</b>
             <select
               className="select select-sm w-56"
               aria-label={`Where ${one.panel} stands in the text`}
               value={Math.min(one.after ?? 0, blocks)}
               onChange={(event) => {
                 const after = Number(event.target.value);
-                const next = panels.map((other, n) => (n === at ? { ...other, after } : other));
-                store
-                  .getState()
-                  .apply(setLayout({ address }, { panels: next }, `${article.title}: move the panel in the text`));
+                setPanels(
+                  panels.map((other, n) => (n === at ? { ...other, after } : other)),
+                  "move the panel in the text",
+                );
               }}
             >
               {Array.from({ length: blocks + 1 }, (_, n) => (
@@ -107,7 +134,18 @@ function ArticleForm({ article }: { article: Article }) {
                 </option>
               ))}
             </select>
-          </label>
+            <IconButton
+              label={`Remove ${nameOf(one.panel)} from the text`}
+              run={() =>
+                setPanels(
+                  panels.filter(({ panel }) => panel !== one.panel),
+                  `remove ${nameOf(one.panel)} from the text`,
+                )
+              }
+            >
+              <X size={13} aria-hidden />
+            </IconButton>
+          </div>
         ))}
       </div>
       <span />
