@@ -16,6 +16,7 @@ import { Matcher } from "../core/match/matcher.ts";
 import { type Choice, type Condition, type Facet, type Mode, modes } from "../core/match/question.ts";
 import { liveRange } from "../core/match/range.ts";
 import { applyMends } from "../core/mend/apply.ts";
+import { withCollections } from "../core/page/with-collections.ts";
 import type { Command } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -88,12 +89,12 @@ export async function tally(args: string[]): Promise<Tally> {
   };
 }
 
-/** A folder's catalogue, with its mends done. */
+/** A folder's catalogue, with its mends done and its collections known. */
 async function mendedIn(folder: string): Promise<Catalogue> {
   // Reading folders takes far more than counting does.
   const { openFolder } = await import("./folder.ts");
-  const { catalogue, mends } = openFolder(folder);
-  return applyMends(catalogue, mends.mends);
+  const { catalogue, mends, pages } = openFolder(folder);
+  return withCollections(applyMends(catalogue, mends.mends), pages);
 }
 
 function catalogueIn(file: string): Catalogue {

@@ -6,9 +6,12 @@ import { inferKind, parseNumber } from "./values.ts";
 /** Fields whose values are numbers by definition; others are judged by what they hold. */
 export const mustBeNumber: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "rating", "reviews"]);
 
+/** Computed from the catalogue's own columns, whenever it is opened; which collections there are is the pages' affair. */
+const isRecomputed = (field: Field): boolean => isDerived(field) && field.role !== "collections";
+
 /** A catalogue with each field's kind judged anew and its computed fields worked out anew, from what its columns hold. */
 export function completeCatalogue(source: Catalogue): Catalogue {
-  const fields = source.fields.filter((field) => !isDerived(field));
+  const fields = source.fields.filter((field) => !isRecomputed(field));
   const catalogue: Catalogue = {
     ...source,
     fields: fields.map((field) => ({ ...field, kind: kindOf(field, source.columns.get(field.key)) })),
@@ -23,11 +26,11 @@ export function completeCatalogue(source: Catalogue): Catalogue {
   return catalogue;
 }
 
-/** A catalogue without its computed fields: what is stored and what leaves the tool. */
+/** A catalogue without the fields that are computed from it again: what is stored and what leaves the tool. */
 export function storedPart(catalogue: Catalogue): Catalogue {
-  const fields = catalogue.fields.filter((field) => !isDerived(field));
+  const fields = catalogue.fields.filter((field) => !isRecomputed(field));
   const columns = new Map(catalogue.columns);
-  for (const field of catalogue.fields) if (isDerived(field)) columns.delete(field.key);
+  for (const field of catalogue.fields) if (isRecomputed(field)) columns.delete(field.key);
   return { ...catalogue, fields, columns };
 }
 
@@ -37,5 +40,6 @@ function kindOf({ role, given }: Field, column: Column | undefined): Field["kind
   if (mustBeNumber.has(role)) return "number";
   if (given) return given;
   if (role === "category") return "path";
+  if (role === "collections") return "text";
   return isWholeText(role) ? "text" : inferKind(column?.spellings ?? []);
 }

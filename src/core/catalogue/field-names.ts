@@ -25,8 +25,8 @@ export const knownColumns = [
 ] as const;
 export type KnownColumn = (typeof knownColumns)[number];
 
-/** Fields that are computed from others: availability from stock, on sale from price and list price. */
-export const derivedFields = ["availability", "on_sale"] as const;
+/** Fields that are computed from others: availability from stock, on sale from price and list price, and the shop's collections. */
+export const derivedFields = ["availability", "on_sale", "collections"] as const;
 export type DerivedField = (typeof derivedFields)[number];
 
 export const fieldRoles = [...knownColumns, ...derivedFields, "attribute"] as const;

@@ -1,4 +1,4 @@
-import type { FieldRole } from "./field-names.ts";
+import { type DerivedField, derivedFields, type FieldRole } from "./field-names.ts";
 import type { Field } from "./field-schema.ts";
 import { identity } from "./identity.ts";
 
@@ -28,6 +28,7 @@ export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {
   image: "Image",
   availability: "Availability",
   on_sale: "On sale",
+  collections: "Collections",
 };
 
 /** Fields that tell products apart and so never make a facet. */
@@ -47,7 +48,10 @@ export const isWholeText = (role: FieldRole): boolean => naming.has(role);
 /** Whether shoppers can be asked about a field, and not only be told of it. */
 export const isFacetable = (field: Field): boolean => !naming.has(field.role);
 /** Whether the field is worked out from others, and so neither stored nor written to files. */
-export const isDerived = ({ role }: Field): boolean => role === "availability" || role === "on_sale";
+export const isDerived = ({ role }: Field): boolean => isDerivedRole(role);
+/** The same, told from the role alone. */
+export const isDerivedRole = (role: FieldRole): role is DerivedField =>
+  (derivedFields as readonly string[]).includes(role);
 /** Whether a role is stated by variants even where all of a product agree. */
 export const isAlwaysVariant = (role: FieldRole): boolean => alwaysVariant.has(role);
 

@@ -11,6 +11,12 @@ export const levelsOf = (path: string, mark: string = pathSeparator): string[] =
     .map((level) => level.trim())
     .filter((level) => level !== "");
 
+/** The path that another stands directly below; empty for a top level. */
+export const parentOf = (path: string): string => path.slice(0, Math.max(0, path.lastIndexOf(pathSeparator)));
+
+/** The last level of a path. */
+export const lastLevelOf = (path: string): string => path.split(pathSeparator).at(-1) ?? path;
+
 /** `a > b > c` gives `a`, `a > b` and `a > b > c`. */
 export function prefixes(path: string): string[] {
   // A path of thousands of levels would make as many options, each as long as all above it.

@@ -1,7 +1,7 @@
 import { convertMeasure } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { writtenDay } from "./days.ts";
-import { type FieldRole, isWholeText, knownRole } from "./field.ts";
+import { type FieldRole, isDerivedRole, isWholeText, knownRole } from "./field.ts";
 import { writtenLevels } from "./levels.ts";
 import type { ColumnReading, DecimalMark, Reading } from "./reading-schema.ts";
 
@@ -11,7 +11,7 @@ export function plainReading(header: readonly string[]): Reading {
   return header.map((heading): ColumnReading => {
     if (heading === "") return { as: "skip" };
     const role = knownRole(heading);
-    if (!role || role === "availability" || role === "on_sale" || seen.has(role)) return { as: "attribute" };
+    if (!role || isDerivedRole(role) || seen.has(role)) return { as: "attribute" };
     seen.add(role);
     return { as: role };
   });

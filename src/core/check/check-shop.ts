@@ -8,6 +8,7 @@ import { emptySelection } from "../match/selection.ts";
 import { applyMends } from "../mend/apply.ts";
 import { pageFigures } from "../page/figures.ts";
 import { pageList } from "../page/page-list.ts";
+import { withCollections } from "../page/with-collections.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 
 /** A finding of a whole shop, with the page or the panel that it is about. */
@@ -29,9 +30,9 @@ export const isAtLeast = (level: FindingLevel, least: FindingLevel): boolean =>
 
 const noLook = emptyLook("none");
 
-/** A shop's facts, its mends done. */
-export const factsOf = ({ catalogue, mends }: Pick<WholeShop, "catalogue" | "mends">): LocalFacts =>
-  new LocalFacts(new CatalogueIndex(applyMends(catalogue, mends.mends)));
+/** A shop's facts, its mends done and its collections known. */
+export const factsOf = ({ catalogue, mends, pages }: Pick<WholeShop, "catalogue" | "mends" | "pages">): LocalFacts =>
+  new LocalFacts(new CatalogueIndex(withCollections(applyMends(catalogue, mends.mends), pages)));
 
 /** Every finding about the panels of a shop that needs no browser, whichever page they stand on. */
 export async function checkPanels(whole: WholeShop, facts = factsOf(whole)): Promise<Checked[]> {

@@ -5,7 +5,7 @@ import { tooMany } from "./suits.ts";
 /** Boxes to tick, one below the other. */
 export const checkBoxes: Display = {
   label: "Check boxes",
-  modes: ["any", "all"],
+  modes: ["any", "all", "tree"],
   settings: listSettings,
   hands: pointing,
   room: "lines",

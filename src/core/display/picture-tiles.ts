@@ -5,7 +5,7 @@ import { isNumberLine, tooMany } from "./suits.ts";
 /** Pictures or logos in tiles. */
 export const pictureTiles: Display = {
   label: "Picture tiles and logos",
-  modes: ["any", "all", "one"],
+  modes: ["any", "all", "one", "tree"],
   settings: swatchSettings,
   hands: pointing,
   room: "rows",

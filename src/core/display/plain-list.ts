@@ -5,7 +5,7 @@ import { tooMany } from "./suits.ts";
 /** Words alone, of which the chosen are set strong. */
 export const plainList: Display = {
   label: "Plain list",
-  modes: ["any", "all", "one"],
+  modes: ["any", "all", "one", "tree"],
   settings: listSettings,
   hands: pointing,
   room: "lines",

@@ -5,7 +5,7 @@ import { tooLong, tooMany } from "./suits.ts";
 /** Words that wrap like a sentence. */
 export const tags: Display = {
   label: "Tags in a row",
-  modes: ["any", "all", "one"],
+  modes: ["any", "all", "one", "tree"],
   settings: [...optionSettings, "searchInside", "foldAfter", "maxHeight"],
   hands: pointing,
   room: "rows",

@@ -5,7 +5,7 @@ import { tooLong, tooMany } from "./suits.ts";
 /** Short texts in boxes. */
 export const tiles: Display = {
   label: "Tiles",
-  modes: ["any", "all", "one"],
+  modes: ["any", "all", "one", "tree"],
   settings: [...optionSettings, "searchInside", "foldAfter", "maxHeight"],
   hands: pointing,
   room: "rows",

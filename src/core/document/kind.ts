@@ -27,6 +27,8 @@ export interface DocumentKind<D extends object> {
   fresh(name: string): D;
   /** What must be worked out anew when one of this kind changes. */
   touches: readonly Kept[];
+  /** The part of a document that they are worked out of; all of it where this is absent. */
+  touching?(document: D): unknown;
 }
 
 /** A document of any older format, in the present one. @throws InvalidDocument when it is of none, or of a newer one */

@@ -1,7 +1,7 @@
 import { getNodeValue } from "jsonc-parser";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { completeCatalogue } from "../catalogue/complete.ts";
-import type { Field } from "../catalogue/field.ts";
+import { type Field, isDerivedRole } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import { CatalogueError, problemText } from "../catalogue/problem.ts";
 import { buildCatalogue, readTable } from "../catalogue/read.ts";
@@ -152,7 +152,7 @@ function readCatalogueFile(files: ShopFiles, { columns }: Manifest): Catalogue {
       const field = known.get(identity(heading));
       if (!field) return heading === "product_id" ? { as: "product_id" } : (guessed[at] ?? { as: "attribute" });
       const { role, given, titles } = field;
-      if (role === "availability" || role === "on_sale") return { as: "skip" };
+      if (isDerivedRole(role)) return { as: "skip" };
       return { as: role, ...(given ? { kind: given } : {}), ...(titles ? { titles } : {}) };
     });
     const { catalogue, problems } = buildCatalogue(table, { reading, known: columns });

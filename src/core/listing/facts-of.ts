@@ -1,5 +1,5 @@
 import { valuesOf } from "../catalogue/catalogue.ts";
-import { type Field, isFacetable, isNumeric } from "../catalogue/field.ts";
+import { type Field, isDerivedRole, isFacetable, isNumeric } from "../catalogue/field.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 
 const most = 3;
@@ -17,7 +17,7 @@ export function factsOf({ catalogue }: CatalogueIndex, variant: number): string[
   const facts: string[] = [];
   for (const { key, kind, role } of fields.sort((a, b) => place(a) - place(b))) {
     if (facts.length === most) break;
-    if (role === "tags" || role === "availability" || role === "on_sale") continue;
+    if (role === "tags" || isDerivedRole(role)) continue;
     const [value] = valuesOf(catalogue, key, variant);
     const text = kind === "path" ? value?.split(" > ").at(-1) : value;
     if (text && text.length <= longest && !facts.includes(text)) facts.push(text);

@@ -31,6 +31,12 @@ export function baseOf(index: CatalogueIndex, within: readonly Clause[], searchi
   return within.reduce<Base>((base, clause) => narrowed(base, anyOf(index, clause, searching)), everything(index));
 }
 
+/** The products that some conditions leave, in rising order. */
+export function productsWithin(index: CatalogueIndex, within: readonly Clause[]): Uint32Array {
+  const { products, variants } = baseOf(index, within);
+  return toIds(variants ? intersect(productsOf(index, variants), products) : products);
+}
+
 /** What the words of a search leave of a base. */
 export function searchedIn(
   index: CatalogueIndex,

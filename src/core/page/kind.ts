@@ -21,5 +21,6 @@ export const pagesKind: DocumentKind<PagesDocument> = {
     ],
     menu: [],
   }),
-  touches: [],
+  touches: ["catalogue"],
+  touching: ({ collections }) => collections,
 };

@@ -55,7 +55,7 @@ export function pageList(pages: PagesDocument, facts: PageFacts): PageRef[] {
 export const collectionAddress = (slug: string): string => `${collectionFolder}/${slug}`;
 
 /** The pages of all collections. */
-export const collectionPages = (pages: PagesDocument, facts: PageFacts): CollectionPage[] =>
+export const collectionPages = (pages: Pick<PagesDocument, "collections">, facts: PageFacts): CollectionPage[] =>
   pages.collections.flatMap((collection): CollectionPage[] => {
     const { of, slug, name } = collection;
     const address = collectionAddress(slug);

@@ -57,8 +57,12 @@ const copied = (merges: OptionRules["merges"]): OptionRules["merges"] =>
 
 function dropIfPlain(row: FacetRow): void {
   if (!row.options) return;
-  const { show, picked, labels, merges, byHand } = row.options;
-  if (show === "all" && picked.length + Object.keys(labels).length + merges.length + byHand.length === 0)
+  const { show, picked, labels, merges, byHand, below } = row.options;
+  if (
+    show === "all" &&
+    below === undefined &&
+    picked.length + Object.keys(labels).length + merges.length + byHand.length === 0
+  )
     delete row.options;
 }
 
@@ -93,6 +97,13 @@ export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly 
     rules.picked =
       show === "all" ? [] : all.filter(({ id }) => isShown(rules, id) === (show === "only")).map(namedValue);
     rules.show = show;
+  });
+
+/** Of a tree, the category whose own branches alone are shown; empty for the top level, undefined for all levels. */
+export const setBelow = (of: OptionsOf, below: string | undefined, words: string): PanelEdit =>
+  rulesEdit(of, words, (rules) => {
+    if (below === undefined) delete rules.below;
+    else rules.below = below;
   });
 
 /** Puts an option among those that shoppers get, or takes it from them; the rule itself stays. */

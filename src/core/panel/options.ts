@@ -1,3 +1,4 @@
+import { parentOf } from "../catalogue/path.ts";
 import type { Merge, Option } from "../index/option-schema.ts";
 import type { NamedValue, OptionRules } from "./panel-schema.ts";
 
@@ -15,7 +16,8 @@ export const engineMerges = ({ merges }: OptionRules): Merge[] | undefined =>
   merges.length === 0 ? undefined : merges.map(({ label, values }) => ({ label, values: values.map(({ id }) => id) }));
 
 /** Whether an option is one that shoppers get. */
-export function isShown({ show, picked }: OptionRules, id: string): boolean {
+export function isShown({ show, picked, below }: OptionRules, id: string): boolean {
+  if (below !== undefined && parentOf(id) !== below) return false;
   if (show === "all") return true;
   return picked.some((one) => one.id === id) === (show === "only");
 }
@@ -31,7 +33,7 @@ export const labelOf = ({ labels }: OptionRules, { id, label }: Option, language
 
 /** Values that a facet's rules name and the catalogue no longer states. */
 export function staleValues(
-  { picked, merges, labels, byHand }: OptionRules,
+  { picked, merges, labels, byHand, below }: OptionRules,
   isStated: (id: string) => boolean,
 ): NamedValue[] {
   const merged = new Set(merges.map(({ label }) => label.toLowerCase()));
@@ -39,14 +41,17 @@ export function staleValues(
   for (const value of [...picked, ...merges.flatMap(({ values }) => values)]) known.set(value.id, value);
   for (const id of [...Object.keys(labels), ...byHand])
     if (!known.has(id)) known.set(id, { id, label: id, products: 0 });
+  if (below && !known.has(below)) known.set(below, { id: below, label: below, products: 0 });
   return [...known.values()].filter(({ id }) => !merged.has(id) && !isStated(id));
 }
 
 /** The rules without what they say of some values. */
 export function withoutValues(rules: OptionRules, gone: ReadonlySet<string>): OptionRules {
+  const { below, ...others } = rules;
   const stay = <T extends { id: string }>(values: readonly T[]) => values.filter(({ id }) => !gone.has(id));
   return {
-    ...rules,
+    ...others,
+    ...(below === undefined || gone.has(below) ? {} : { below }),
     picked: stay(rules.picked),
     labels: Object.fromEntries(Object.entries(rules.labels).filter(([id]) => !gone.has(id))),
     merges: rules.merges

@@ -112,6 +112,8 @@ const optionRules = exact({
   /** All options, only those picked, or all but those picked. New values show up with all and with all but some. */
   show: oneOf(["all", "only", "except"]),
   picked: listOf(namedValue, 5000),
+  /** Of a tree, the category whose own branches alone are shown, as many as there will ever be; empty for the top level. */
+  below: text(2000).optional(),
   /** Option identity → what shoppers read in its place, in the panel's own language and in others. */
   labels: record(exact({ text: text(500), others })),
   /** Values that are one option. */
@@ -155,6 +157,10 @@ const facetRow = exact({
 const pieceRow = <P extends string>(piece: P) =>
   exact({ kind: oneOf(["piece"]), piece: oneOf([piece]), id: id(), label: label(), labels: others });
 
+const someValues = () => listOf(text(2000), 1000);
+const branches = exact({ below: text(2000) });
+const allBut = exact({ except: someValues() });
+
 const pieces = {
   /** A field to search the products by words. */
   search: pieceRow("search"),
@@ -183,9 +189,16 @@ const pieces = {
   links: pieceRow("links").shape({
     field: label(),
     mode: oneOf(["any", "tree"]),
-    values: lazy((values: unknown) => (values === "all" ? oneOf(["all"]) : listOf(text(2000), 1000))).meta(
-      said((of) => ({ anyOf: [of(oneOf(["all"])), of(listOf(text(2000), 1000))] })),
-    ),
+    /** All values; some of them; all but some, or the branches of a category, both with what comes later. */
+    values: lazy((values: unknown) =>
+      values === "all"
+        ? oneOf(["all"])
+        : Array.isArray(values)
+          ? someValues()
+          : isPlain(values) && "below" in values
+            ? branches
+            : allBut,
+    ).meta(said((of) => ({ anyOf: [oneOf(["all"]), someValues(), branches, allBut].map(of) }))),
     counts: boolean().strict().required(),
   }),
   /** A line between rows. */

@@ -1,3 +1,4 @@
+import { isDerived } from "../catalogue/field.ts";
 import { displays } from "../display/displays.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import { emptyPanel } from "../panel/panel.ts";
@@ -37,8 +38,7 @@ export function reasonFor({ profile: { reach, outOf }, suggestion: { display, re
 const number = (value: number): string => value.toLocaleString("en");
 
 function ordered(chosen: readonly Ranked[]): Ranked[] {
-  const place = ({ profile: { field } }: Ranked) =>
-    field.role === "category" ? 0 : field.role === "availability" || field.role === "on_sale" ? 2 : 1;
+  const place = ({ profile: { field } }: Ranked) => (field.role === "category" ? 0 : isDerived(field) ? 2 : 1);
   return [...chosen].sort((a, b) => place(a) - place(b));
 }
 

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from "node:util";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
+import { LRUCache } from "lru-cache";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
 import { limits } from "../../core/limits/limits.ts";
@@ -85,6 +86,18 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(await removedDocuments(em, await shopRefOf(em, c.req.param("shop")), manyOf(c.req.param("kind"))));
   });
 
+  /** By shop and kind, the part of a document that the catalogue was last worked out of. */
+  const parts = new LRUCache<string, string>({ max: 1000 });
+
+  /** Whether a saved document says something else than before where the catalogue is worked out of it. */
+  function isAnother(shop: ShopRef, kind: DocumentKind<object>, document: unknown): boolean {
+    if (!kind.touching) return true;
+    const [name, part] = [`${shop.id} ${kind.name}`, JSON.stringify(kind.touching(document as object))];
+    if (parts.get(name) === part) return false;
+    parts.set(name, part);
+    return true;
+  }
+
   async function save(
     em: SqlEntityManager,
     shop: ShopRef,
@@ -105,7 +118,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
         },
       );
     }
-    if (kind.touches.includes("catalogue")) catalogues.forget(shop);
+    if (kind.touches.includes("catalogue") && isAnother(shop, kind, sent.document)) catalogues.forget(shop);
     return saved;
   }
   return app;

@@ -7,6 +7,8 @@ import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import { limits } from "../../core/limits/limits.ts";
 import { applyMends } from "../../core/mend/apply.ts";
 import { mendsKind } from "../../core/mend/kind.ts";
+import { pagesKind } from "../../core/page/kind.ts";
+import { withCollections } from "../../core/page/with-collections.ts";
 import { keepPacked, type Packed } from "../packed.ts";
 import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
@@ -90,7 +92,8 @@ function sizeOf({ index }: LocalFacts): number {
 /** @param prefix of this catalogue's names among the cuts */
 async function load(source: ShopSource, cuts: Cuts, prefix: string): Promise<LoadedCatalogue> {
   const [imported, mends] = [await source.catalogue(), await source.read(mendsKind)];
-  const catalogue = applyMends(imported, mends?.document.mends ?? []);
+  const pages = await source.read(pagesKind);
+  const catalogue = withCollections(applyMends(imported, mends?.document.mends ?? []), pages?.document);
   const facts = new LocalFacts(new CatalogueIndex(catalogue));
   const title = titleField(catalogue)?.key;
   return {

@@ -1,3 +1,4 @@
+import { lastLevelOf } from "../../core/catalogue/path.ts";
 import type { FacetAnswer } from "../../core/match/answer.ts";
 import { choiceOf, optionsOf, rangeOf } from "../../core/match/selection.ts";
 import { isSameRange } from "../../core/numbers/range.ts";
@@ -10,6 +11,9 @@ import type { FacetSettings } from "../../core/setting/settings.ts";
 import type { Say } from "../words/say.ts";
 import type { OptionView, RangeView } from "./displays/display-props.ts";
 import type { Shared } from "./panel-state.ts";
+
+/** Displays that draw the levels of a path themselves; in all others a category has its own name. */
+const levelled: ReadonlySet<string> = new Set(["tree", "dropdown"]);
 
 type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say">;
 
@@ -39,7 +43,9 @@ export function optionViews(
     if (dead && settings.deadEnd === "drop") return [];
     return {
       id,
-      label: labelOf(rules, option, state.language),
+      label: levelled.has(display)
+        ? labelOf(rules, option, state.language)
+        : lastLevelOf(labelOf(rules, option, state.language)),
       count: settings.counting === "none" ? undefined : counts[settings.counting][o],
       chosen: chosen.has(id),
       faded: dead && settings.deadEnd === "fade",

@@ -1,9 +1,10 @@
 import { type ComponentType, h } from "preact";
 import { useEffect, useRef } from "preact/hooks";
-import { pathSeparator } from "../../core/catalogue/path.ts";
+import { lastLevelOf } from "../../core/catalogue/path.ts";
 import { isEmpty } from "../../core/match/selection.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/panel-schema.ts";
+import { hasLink } from "../../core/panel/pieces.ts";
 import { nameIn } from "../../core/place/address.ts";
 import { type Act, nextPlace, startPlace } from "../../core/place/place.ts";
 import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
@@ -109,7 +110,6 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
   const answer = state.answer.facets[row.field];
   const field = state.fields.get(row.field);
   if (!answer || !field) return null;
-  const picked = row.values === "all" ? undefined : new Set(row.values);
   const name = label || field.name;
   return (
     <nav aria-label={name}>
@@ -118,7 +118,7 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
         {answer.options.map((option, o) => {
           const { id } = option;
           // Where nothing is found there is nothing to lead to.
-          if ((picked && !picked.has(id)) || !answer.counts.steady[o]) return null;
+          if (!hasLink(row, id) || !answer.counts.steady[o]) return null;
           const only: Act = { do: "only", field: row.field, choice: { options: [id] } };
           const query = queryTo(state, nextPlace(startPlace, only));
           return (
@@ -132,7 +132,7 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
                   perform(only);
                 }}
               >
-                {option.label.split(pathSeparator).at(-1)}
+                {lastLevelOf(option.label)}
               </a>
               {row.counts ? <span class="zt-count"> {answer.counts.steady[o]}</span> : null}
             </li>

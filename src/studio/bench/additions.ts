@@ -1,7 +1,9 @@
 import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
 import { together } from "../../core/document/edit.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
-import type { PanelDocument, PieceRow } from "../../core/panel/panel-schema.ts";
+import { allOptions } from "../../core/panel/options.ts";
+import { newFacet } from "../../core/panel/panel.ts";
+import type { FacetRow, LinksPiece, PanelDocument, Row } from "../../core/panel/panel-schema.ts";
 import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { suggestFacet, suggestRow } from "../../core/suggest/suggest.ts";
@@ -24,13 +26,13 @@ export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: num
 }
 
 const once = new Set(["search", "chosen", "clear", "count"]);
-const linked: readonly FieldRole[] = ["category", "brand", "type", "tags"];
+const linked: readonly FieldRole[] = ["category", "collections", "brand", "type", "tags"];
 
 /** Pieces that can be added, each as the edit that adds it; some make sense once only. */
 export function freePieces(
   { profiles }: OpenShop,
   panel: PanelDocument,
-): { name: string; id: string; row: PieceRow; edit: PanelEdit }[] {
+): { name: string; id: string; row: Row; edit: PanelEdit }[] {
   const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
   const add = (name: string, row: ReturnType<typeof newPiece>) => ({
     name,
@@ -38,18 +40,34 @@ export function freePieces(
     row,
     edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
   });
-  return pieceNames
+  const pieces = pieceNames
     .filter((piece) => !(once.has(piece) && has(piece)))
     .flatMap((piece) => {
       const id = freeId(panel.rows, piece);
       if (piece !== "links") return [add(pieceLabels[piece], newPiece(piece, id))];
       return profiles
         .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
-        .map(({ field }) =>
-          add(
-            `Links: ${field.name}`,
-            newPiece(piece, id, { field: field.key, mode: field.kind === "path" ? "tree" : "any" }),
-          ),
-        );
+        .flatMap(({ field }) => {
+          const tree = field.kind === "path";
+          const links = (values: LinksPiece["values"]) =>
+            newPiece(piece, id, { field: field.key, mode: tree ? "tree" : "any", values });
+          const all = add(`Links: ${field.name}`, links("all"));
+          return tree ? [add(`Links: ${field.name}, top level`, links({ below: "" })), all] : [all];
+        });
+    });
+  return [...topLevels({ profiles }, panel), ...pieces];
+}
+
+/** For each field of paths, its top level as a row of tiles: everything below a category is found by it. */
+function topLevels({ profiles }: Pick<OpenShop, "profiles">, panel: PanelDocument) {
+  return profiles
+    .filter(({ field, reach }) => field.kind === "path" && reach > 0)
+    .map(({ field }) => {
+      const name = `${field.name}: top level`;
+      const row: FacetRow = {
+        ...newFacet(freeId(panel.rows, `f-${field.key}-top`), field.key, "tiles", "tree", { share: { wide: "full" } }),
+        options: { ...allOptions, below: "" },
+      };
+      return { name, id: row.id, row, edit: addRow(row, name) };
     });
 }

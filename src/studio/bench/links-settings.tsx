@@ -1,8 +1,9 @@
 import { useState } from "react";
+import { parentOf } from "../../core/catalogue/path.ts";
 import { fitsWords, words } from "../../core/index/words.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import type { LinksPiece } from "../../core/panel/panel-schema.ts";
-import { Choice } from "../controls/choice.tsx";
+import { hasLink } from "../../core/panel/pieces.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { useAnswer } from "../shell/shop-context.ts";
 import { PieceLine } from "./piece-line.tsx";
@@ -22,27 +23,56 @@ export function LinksSettings({ row, title, change }: Props) {
   const options = useAnswer(countsOf([{ field: row.field, mode: row.mode }]))?.facets[row.field]?.options;
   // What is picked is picked out of all values, so there is nothing to set before they are known.
   if (!options) return <p className="text-[13px] text-quiet">Looking at the values …</p>;
-  const picked = row.values === "all" ? undefined : new Set(row.values);
+  const { values: which } = row;
+  const now =
+    which === "all" ? "all" : Array.isArray(which) ? "picked" : "below" in which ? `below ${which.below}` : "except";
+  const picked = Array.isArray(which)
+    ? which
+    : now === "except" && which !== "all" && "except" in which
+      ? which.except
+      : undefined;
   const fitting = options.filter(({ label }) => fitsWords(label, words(asked)));
   const more = fitting.length - most;
+  // Ticked is what is linked: with all but some, those that are not named.
   const put = (id: string, label: string, on: boolean) => {
-    const values = on ? [...(picked ?? []), id] : [...(picked ?? [])].filter((one) => one !== id);
-    change({ ...row, values }, `${on ? "link" : "leave out"} ${label}`);
+    const named = on === (now === "picked");
+    const next = named ? [...(picked ?? []), id] : (picked ?? []).filter((one) => one !== id);
+    change({ ...row, values: now === "picked" ? next : { except: next } }, `${on ? "link" : "leave out"} ${label}`);
+  };
+  const turnTo = (value: string) => {
+    const values =
+      value === "all"
+        ? "all"
+        : value === "picked"
+          ? options.filter(({ id }) => hasLink(row, id)).map(({ id }) => id)
+          : value === "except"
+            ? { except: [] }
+            : { below: value.slice("below ".length) };
+    change({ ...row, values }, `which links`);
   };
   return (
     <>
       <PieceLine label="Links">
-        <Choice
-          label={`Links of ${title}`}
-          value={picked ? "picked" : "all"}
-          options={[
-            { value: "all", label: "all" },
-            { value: "picked", label: "picked" },
-          ]}
-          set={(value) =>
-            change({ ...row, values: value === "all" ? "all" : options.map(({ id }) => id) }, `${value} links`)
-          }
-        />
+        <select
+          className="select select-xs w-full"
+          aria-label={`Links of ${title}`}
+          value={now}
+          onChange={(event) => turnTo(event.target.value)}
+        >
+          <option value="all">all</option>
+          <option value="picked">only picked</option>
+          <option value="except">all but some</option>
+          {row.mode === "tree" ? <option value="below ">the top level only</option> : null}
+          {row.mode === "tree"
+            ? options
+                .filter(({ id }) => options.some((one) => parentOf(one.id) === id))
+                .map(({ id, label }) => (
+                  <option key={id} value={`below ${id}`}>
+                    directly below {label}
+                  </option>
+                ))
+            : null}
+        </select>
       </PieceLine>
       <PieceLine label="Counts">
         <input
@@ -75,7 +105,7 @@ export function LinksSettings({ row, title, change }: Props) {
                   <input
                     type="checkbox"
                     className="checkbox checkbox-xs"
-                    checked={picked.has(id)}
+                    checked={hasLink(row, id)}
                     onChange={(event) => put(id, label, event.target.checked)}
                   />
                   {label}

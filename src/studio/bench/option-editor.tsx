@@ -1,5 +1,6 @@
 import { ArrowDownToLine, ArrowUpToLine } from "lucide-react";
 import { useState } from "react";
+import { parentOf } from "../../core/catalogue/path.ts";
 import { fitsWords, words } from "../../core/index/words.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import type { PanelEdit } from "../../core/panel/edit.ts";
@@ -14,6 +15,7 @@ import {
   pickOptions,
   placeOptions,
   renameOption,
+  setBelow,
   setShow,
   showOption,
 } from "../../core/panel/option-edit.ts";
@@ -35,6 +37,19 @@ const news: Record<OptionRules["show"], string> = {
   only: "Values that come later stay out until you pick them.",
   except: "Values that come later show up by themselves.",
 };
+
+/** Categories that have others below them. */
+function branchesIn(options: readonly { id: string; label: string }[]) {
+  const above = new Set(options.map(({ id }) => parentOf(id)));
+  return options.filter(({ id }) => above.has(id));
+}
+
+const levelWords = (below: string | undefined, all: readonly ListedOption[]): string =>
+  below === undefined
+    ? "all levels"
+    : below === ""
+      ? "the top level only"
+      : `only what is directly below ${all.find(({ id }) => id === below)?.label ?? below}`;
 
 /** Which options shoppers get, what they are called, which are one, and in what order they stand. */
 export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
@@ -71,6 +86,29 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
         ]}
         set={(show) => apply(setShow(of, show, all))}
       />
+      {mode === "tree" ? (
+        <label className="flex items-center gap-2 text-[13px]">
+          <span className="flex-none text-quiet">Levels</span>
+          <select
+            className="select select-xs w-full"
+            aria-label={`Levels of ${title}`}
+            value={rules.below === undefined ? "all" : `below ${rules.below}`}
+            onChange={(event) => {
+              const { value } = event.target;
+              const below = value === "all" ? undefined : value.slice("below ".length);
+              apply(setBelow(of, below, levelWords(below, all)));
+            }}
+          >
+            <option value="all">all levels</option>
+            <option value="below ">the top level only</option>
+            {branchesIn(plain.options).map((branch) => (
+              <option key={branch.id} value={`below ${branch.id}`}>
+                directly below {branch.label}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : null}
       <p className="text-[13px] text-quiet">{news[rules.show]}</p>
       {rules.show === "only" ? <PickTools all={all} pick={(which) => apply(pickOptions(of, which, all))} /> : null}
       <div className="flex items-center gap-2">

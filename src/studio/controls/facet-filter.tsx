@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { isFacetable, isNumeric } from "../../core/catalogue/field.ts";
+import { type FieldRole, isFacetable, isNumeric } from "../../core/catalogue/field.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Facet, Selection } from "../../core/match/question.ts";
@@ -22,15 +22,17 @@ interface Props {
   answer: Answer | undefined;
   selection: Selection;
   select(selection: Selection): void;
+  /** A field that cannot be chosen by here. */
+  without?: FieldRole;
 }
 
 /** Every field that can be chosen by, folded; unfolded it shows its values with live counts. */
-export function FacetFilter({ open, setOpen, answer, selection, select }: Props) {
+export function FacetFilter({ open, setOpen, answer, selection, select, without }: Props) {
   const { profiles } = useOpenShop();
   return (
     <nav aria-label="Narrow down" className="w-56 flex-none overflow-auto rounded-box border border-hair">
       {profiles
-        .filter(({ field, options }) => isFacetable(field) && options > 1)
+        .filter(({ field, options }) => isFacetable(field) && field.role !== without && options > 1)
         .map((profile) => {
           const { key, name } = profile.field;
           const isOpen = open.includes(key);

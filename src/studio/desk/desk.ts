@@ -20,6 +20,7 @@ import { type PageRef, pageList } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
 import { targetOf } from "../../core/page/target.ts";
+import { withCollections } from "../../core/page/with-collections.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { isSafePicture } from "../../core/safe/safe-address.ts";
 
@@ -49,24 +50,32 @@ export class Desk {
   #source: Catalogue;
   #facts: LocalFacts;
   #mends: readonly Mend[] = [];
+  #collections: PagesDocument["collections"];
   #figures: { state: string; pages: Map<string, PageFigures> } = { state: "", pages: new Map() };
   #orders = new LRUCache<string, Uint32Array>({ max: keptOrders });
 
-  constructor(source: Catalogue, mends: readonly Mend[]) {
+  constructor(source: Catalogue, mends: readonly Mend[], collections: PagesDocument["collections"] = []) {
     this.#source = source;
-    this.#facts = new LocalFacts(new CatalogueIndex(source));
-    if (mends.length > 0) this.mend(mends);
+    this.#mends = mends;
+    this.#collections = collections;
+    this.#facts = this.#factsNow();
   }
 
   /** Opens a catalogue in binary form. @throws BinaryError */
-  static open(bytes: Uint8Array, mends: readonly Mend[]): Desk {
-    return new Desk(decodeCatalogue(bytes), mends);
+  static open(bytes: Uint8Array, mends: readonly Mend[], collections: PagesDocument["collections"]): Desk {
+    return new Desk(decodeCatalogue(bytes), mends, collections);
   }
 
-  /** Does these mends over the imported catalogue, in the place of those done before. */
-  mend(mends: readonly Mend[]): void {
+  #factsNow(): LocalFacts {
+    const mended = this.#mends.length > 0 ? applyMends(this.#source, this.#mends) : this.#source;
+    return new LocalFacts(new CatalogueIndex(withCollections(mended, { collections: this.#collections })));
+  }
+
+  /** Does these mends over the imported catalogue, in the place of those done before, with the shop's collections as they are. */
+  mend(mends: readonly Mend[], collections = this.#collections): void {
     this.#mends = mends;
-    this.#facts = new LocalFacts(new CatalogueIndex(applyMends(this.#source, mends)));
+    this.#collections = collections;
+    this.#facts = this.#factsNow();
     this.#orders.clear();
     this.#figures = { state: "", pages: new Map() };
   }

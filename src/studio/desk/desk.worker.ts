@@ -16,17 +16,17 @@ function opened(): Desk {
 
 const served = {
   /** Fetches a catalogue and opens it. @throws Error with what went wrong */
-  async open(address: string, mends: readonly Mend[]) {
+  async open(address: string, mends: readonly Mend[], collections: PagesDocument["collections"]) {
     const response = await fetch(address);
     if (!response.ok)
       throw new Error(
         (await response.json().catch(() => ({}))).error ?? `The catalogue could not be fetched (${response.status}).`,
       );
-    desk = Desk.open(new Uint8Array(await response.arrayBuffer()), mends);
+    desk = Desk.open(new Uint8Array(await response.arrayBuffer()), mends, collections);
     return desk.overview();
   },
-  mend(mends: readonly Mend[]) {
-    opened().mend(mends);
+  mend(mends: readonly Mend[], collections: PagesDocument["collections"]) {
+    opened().mend(mends, collections);
     return opened().overview();
   },
   detail: (key: string) => opened().detail(key),

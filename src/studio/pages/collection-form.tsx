@@ -1,6 +1,6 @@
 import { lazy, Suspense } from "react";
 import { useNavigate } from "react-router";
-import { isFacetable } from "../../core/catalogue/field.ts";
+import { type Field, isFacetable } from "../../core/catalogue/field.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import { removeCollection, setCollection } from "../../core/page/edit.ts";
 import type { Collection } from "../../core/page/pages-schema.ts";
@@ -18,6 +18,9 @@ const RichText = lazy(() => import("../controls/rich-text.tsx"));
 const label = "pt-1 text-[13px] text-quiet";
 
 /** One collection: its name and place, its text, and which products are in it. */
+/** Whether collections can be made of a field: which collections there are can't be what one is made of. */
+const isOwn = (field: Field): boolean => isFacetable(field) && field.role !== "collections";
+
 export function CollectionForm({ collection }: { collection: Collection }) {
   const { shop, pages, profiles } = useOpenShop();
   const navigate = useNavigate();
@@ -31,7 +34,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
     if (next === of.by) return;
     if (next === "hand") return set({ of: { by: "hand", products: [] }, order: "picked" }, "picked by hand");
     if (next === "conditions") return set({ of: { by: "conditions", join: "all", conditions: [] } }, "by conditions");
-    const first = profiles.find(({ field, options }) => isFacetable(field) && options > 1 && options < 50);
+    const first = profiles.find(({ field, options }) => isOwn(field) && options > 1 && options < 50);
     return set({ of: { by: "value", field: first?.field.key ?? "category" } }, "one for each value");
   };
   return (
@@ -97,7 +100,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
               }
             >
               {profiles
-                .filter(({ field, options }) => isFacetable(field) && options > 0 && options <= 500)
+                .filter(({ field, options }) => isOwn(field) && options > 0 && options <= 500)
                 .map(({ field, options }) => (
                   <option key={field.key} value={field.key}>
                     {field.name} ({options})

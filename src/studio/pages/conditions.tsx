@@ -69,6 +69,8 @@ export function Conditions({ conditions, within, set }: Props) {
             answer={answer}
             selection={selection}
             select={(next) => set([...conditionsOf(next), ...others], "conditions")}
+            // What a collection is made of can't be which collections there are.
+            without="collections"
           />
         )}
       </Popover>

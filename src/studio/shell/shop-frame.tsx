@@ -4,6 +4,7 @@ import { useSWRConfig } from "swr";
 import useSWRImmutable from "swr/immutable";
 import { RemoteEngine } from "../../core/match/remote-engine.ts";
 import type { MendDocument } from "../../core/mend/mend-schema.ts";
+import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { ShopSummary } from "../../core/wire/shop.ts";
 import { type ApiError, request, shopPath, useShop } from "../api.ts";
@@ -29,7 +30,7 @@ function OpenFrame({ slug }: { slug: string }) {
   const { store: settings, error: noSettings } = useDocument(slug, "shop");
   const { store: pages, error: noPages } = useDocument(slug, "pages");
   const { mutate } = useSWRConfig();
-  const { catalogue, trouble, again } = useCatalogue(path, mends);
+  const { catalogue, trouble, again } = useCatalogue(path, mends, pages);
   const reopen = useCallback(
     async (next: ShopSummary) => {
       await Promise.all([mutate(path, next, { revalidate: false }), mutate(`${path}/swatches`)]);
@@ -78,15 +79,19 @@ interface OpenCatalogue {
   overview: Overview;
 }
 
-/** Opens a shop's catalogue in a worker, and keeps it mended. */
-function useCatalogue(path: string, mends: DocumentStore<MendDocument> | undefined) {
+/** Opens a shop's catalogue in a worker, and keeps it mended and its collections known. */
+function useCatalogue(
+  path: string,
+  mends: DocumentStore<MendDocument> | undefined,
+  pages: DocumentStore<PagesDocument> | undefined,
+) {
   const [turn, setTurn] = useState(0);
   const [catalogue, setCatalogue] = useState<OpenCatalogue | undefined>(undefined);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new turn opens the catalogue anew
   useEffect(() => {
-    if (!mends) return;
+    if (!mends || !pages) return;
     const { desk, close } = startDesk();
     let over = false;
     // Each state of the catalogue has an engine of its own, since what one remembers of another would be wrong.
@@ -94,16 +99,24 @@ function useCatalogue(path: string, mends: DocumentStore<MendDocument> | undefin
       if (!over) setCatalogue({ desk, engine: new RemoteEngine((question) => desk.answer(question)), overview });
     };
     const fail = (error: Error) => over || setTrouble(error.message);
-    desk.open(new URL(`/api${path}/source`, location.href).href, mends.getState().document.mends).then(take, fail);
-    const stop = mends.subscribe((now, before) => {
-      if (now.document !== before.document) desk.mend(now.document.mends).then(take, fail);
-    });
+    const mended = () => mends.getState().document.mends;
+    const { collections } = pages.getState().document;
+    desk.open(new URL(`/api${path}/source`, location.href).href, mended(), collections).then(take, fail);
+    const again = () => desk.mend(mended(), pages.getState().document.collections).then(take, fail);
+    const stops = [
+      mends.subscribe((now, before) => {
+        if (now.document !== before.document) again();
+      }),
+      pages.subscribe((now, before) => {
+        if (now.document.collections !== before.document.collections) again();
+      }),
+    ];
     return () => {
       over = true;
-      stop();
+      for (const stop of stops) stop();
       close();
     };
-  }, [path, mends, turn]);
+  }, [path, mends, pages, turn]);
   const again = useCallback(() => setTurn((now) => now + 1), []);
   return { catalogue, trouble, again };
 }

@@ -1,0 +1,43 @@
+import { type Catalogue, ColumnBuilder, variantCount } from "../catalogue/catalogue.ts";
+import { fieldKey, roleNames } from "../catalogue/field.ts";
+import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { productsWithin } from "../match/base.ts";
+import { collectionPages } from "./page-list.ts";
+import type { PagesDocument } from "./pages-schema.ts";
+import { membersOf } from "./shown-page.ts";
+
+/** Collections that shoppers can be asked about, at most: one that is made for each value of a field is as many. */
+export const mostCollections = 2000;
+
+/**
+ * A catalogue with the shop's collections as a field of its products, worked out like availability is: a product states
+ * each collection that it is in, by its name. The same where the shop has no collections.
+ * @param catalogue with its mends done
+ */
+export function withCollections(
+  catalogue: Catalogue,
+  pages: Pick<PagesDocument, "collections"> | undefined,
+): Catalogue {
+  if (!pages || pages.collections.length === 0) return catalogue;
+  const index = new CatalogueIndex(catalogue);
+  const facts = {
+    fields: catalogue.fields,
+    optionsOf: (key: string) => index.options(key, index.field(key)?.kind === "path").options,
+  };
+  const made = collectionPages(pages, facts)
+    .filter(({ name }) => name.trim() !== "")
+    .slice(0, mostCollections);
+  const names: string[][] = Array.from({ length: index.products }, () => []);
+  for (const { collection, value, name } of made) {
+    for (const product of productsWithin(index, membersOf(collection, value?.id))) names[product]?.push(name);
+  }
+  const builder = new ColumnBuilder();
+  const { productOf } = index;
+  for (let v = 0; v < variantCount(catalogue); v++) builder.add(names[productOf[v] ?? 0] ?? []);
+  const key = fieldKey("collections", new Set(catalogue.fields.map((field) => field.key)));
+  return {
+    ...catalogue,
+    fields: [...catalogue.fields, { key, name: roleNames.collections, role: "collections", kind: "text" }],
+    columns: new Map([...catalogue.columns, [key, builder.build()]]),
+  };
+}
