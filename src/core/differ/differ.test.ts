@@ -73,9 +73,11 @@ const panelCases: Case[] = [
   ["setBehaviour", panelEdits.setBehaviour("apply", "button")],
   ["setLook", panelEdits.setLook("house", "")],
   ["setOptionStyle", panelEdits.setOptionStyle(id, "none", "")],
+  ["takeAsStyle", panelEdits.takeAsStyle(id, "style", "")],
   ["setApart", panelEdits.setApart(id, { "tile.radius": { wide: 3 } }, "")],
 ] as unknown as Case[];
 const optionCases: Case[] = [
+  ["setBelow", optionEdits.setBelow({ id: "f-light", title: "" }, "", "the top level only")],
   ["setShow", optionEdits.setShow({ id: "f-light", title: "" }, "only", options)],
   ["showOption", optionEdits.showOption({ id: "f-light", title: "" }, options[0], false)],
   ["renameOption", optionEdits.renameOption({ id: "f-light", title: "" }, options[0], "Dark")],
@@ -151,7 +153,7 @@ describe("differences in words", () => {
     const back = /^(?:follow|reset|giveBack|forget|part[A-Z])/;
     const helpers = [
       ...["spoken", "spokenValue", "facetEdit", "withValue", "withoutValue", "spokenToken", "rulesOf"],
-      ...["listOptions", "mergeFor", "movePanelUp", "liftPanel", "setShared", "setMany"],
+      ...["listOptions", "mergeFor", "movePanelUp", "liftPanel", "setShared", "setMany", "layoutOf"],
     ];
     for (const [edits, cases] of [
       [panelEdits, panelCases],

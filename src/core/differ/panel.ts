@@ -96,6 +96,7 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   const [was, is] = [rulesOf(before), rulesOf(after)];
   const shows = { all: "all options", only: "only picked options", except: "all options but some" };
   if (was.show !== is.show) yield `shows ${shows[is.show]}`;
+  if (was.below !== is.below) yield `shows ${levels(is.below)}, and showed ${levels(was.below)}`;
   const names = (rules: typeof was) => new Map(rules.picked.map(({ id, label }) => [id, label]));
   const [old, now] = [names(was), names(is)];
   const more = [...now].filter(([id]) => !old.has(id)).map(([, label]) => label);
@@ -127,3 +128,7 @@ function settingWords(
   };
   return `${definition.label.toLowerCase()} is ${words(after)}, and was ${words(before)}`;
 }
+
+/** The levels of a tree that a facet shows. */
+const levels = (below: string | undefined): string =>
+  below === undefined ? "all levels" : below === "" ? "the top level only" : `only what is directly below “${below}”`;

@@ -90,7 +90,7 @@ describe("documents of another format", () => {
   it("newer than this program are refused by name, and never guessed at", () => {
     const newer = { ...demoPanel, format: panelKind.format + 1 };
     expect(() => checkDocument(panelKind, newer)).toThrow(InvalidDocument);
-    expect(() => checkDocument(panelKind, newer)).toThrow(/its format is 4, and this program knows 3 at most/);
+    expect(() => checkDocument(panelKind, newer)).toThrow(/its format is 5, and this program knows 4 at most/);
   });
 
   it("of a strange one end in a fault, not in an endless loop", () => {
