@@ -26,7 +26,7 @@ test("a panel that is not valid is refused with the path of the fault, and the s
   const picture = { kind: "piece", id: "p", piece: "picture", label: "", src: "/a.png", href: "" };
   for (const [change, fault] of [
     [{ ...document, name: "" }, "name"],
-    [{ ...document, format: 4 }, "format"],
+    [{ ...document, format: 99 }, "format"],
     [{ ...document, placement: { wide: "ceiling" } }, "placement.wide"],
     [
       { ...document, rows: [facet, { ...facet, id: "b", field: "brand", display: { wide: "banana" } }] },

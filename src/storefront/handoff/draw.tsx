@@ -55,7 +55,10 @@ export function drawPanel(
   const sent =
     action === undefined
       ? one
-      : { ...one, target: { address: action, within: one.target?.within ?? born.page.within } };
+      : {
+          ...one,
+          target: { address: action, within: one.target?.within ?? born.page.within, form: one.target === undefined },
+        };
   const panels = born.panels.map((panel) => (panel.slug === one.slug ? sent : panel));
   const drawn = drawApart(() => (
     <PanelBody

@@ -67,7 +67,10 @@ export class TrellisPanel extends MemberElement {
     if (!one || !page) return undefined;
     return this.#action === undefined
       ? one
-      : { ...one, target: { address: "", within: one.target?.within ?? page.within } };
+      : {
+          ...one,
+          target: { address: "", within: one.target?.within ?? page.within, form: one.target === undefined },
+        };
   }
 
   get cards(): boolean {

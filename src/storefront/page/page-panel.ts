@@ -22,7 +22,15 @@ export interface Target {
   address: string;
   /** What makes a product one of that page's. */
   within: Clause[];
+  /** A site has the panel as a form that leads there, which the panel itself does not: it has a button, as forms have. */
+  form?: boolean;
 }
+
+/** How a panel's choices take hold: at once, or with a button. */
+export const appliesBy = (
+  { target }: Pick<PagePanel, "target">,
+  { apply }: Pick<Behaviour, "apply">,
+): Behaviour["apply"] => (target?.form ? "button" : apply);
 
 /** How a panel behaves on a band. */
 export const behaviourOn = ({ behaviour }: PanelDocument, band: Band): Behaviour =>

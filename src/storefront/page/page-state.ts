@@ -12,7 +12,7 @@ import type { ListingState } from "../listing/listing-state.ts";
 import type { PanelState } from "../panel/panel-state.ts";
 import type { Boot, ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
-import { behaviourOn, facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
+import { appliesBy, behaviourOn, facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
 
 /** A row that the designer points at. */
 export interface Marked {
@@ -186,8 +186,8 @@ export function panelState(state: PageState, one: PagePanel): PanelState {
     panel,
     slug,
     behaviour,
-    waits: behaviour.apply === "button",
-    leaves: behaviour.apply === "once" && one.target !== undefined,
+    waits: appliesBy(one, behaviour) === "button",
+    leaves: appliesBy(one, behaviour) === "once" && one.target !== undefined,
     counted: draft ? draft.counted : !(state.busy || state.trouble),
     ...(draft ? { selection: draft.selection, answer: draft.answer } : {}),
     marked: state.marked?.panel === slug ? state.marked.row : undefined,

@@ -10,7 +10,7 @@ import { type Act, nextPlace, type Place, startPlace } from "../../core/place/pl
 import { queryTo } from "../panel/panel-state.ts";
 import type { ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
-import { behaviourOn, type PagePanel } from "./page-panel.ts";
+import { appliesBy, behaviourOn, type PagePanel } from "./page-panel.ts";
 import {
   answerAt,
   keepsDraft,
@@ -117,7 +117,7 @@ export class PageStore {
   /** How a panel takes the shopper to another page: as soon as something is chosen, or with its button; undefined where it does not. */
   leads(slug: string): Behaviour["apply"] | undefined {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
-    return one?.target && behaviourOn(one.panel, this.#wanted.band).apply;
+    return one?.target && appliesBy(one, behaviourOn(one.panel, this.#wanted.band));
   }
 
   /** What is chosen in a panel, whether it waits or not. */

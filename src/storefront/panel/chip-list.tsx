@@ -1,4 +1,5 @@
 import type { ComponentChildren } from "preact";
+import { useRef } from "preact/hooks";
 import type { Say } from "../words/say.ts";
 import type { Chip } from "./chips.ts";
 import type { Perform } from "./panel-state.ts";
@@ -10,8 +11,14 @@ interface Props {
   children?: ComponentChildren;
 }
 
-/** Chosen filters, each a button that takes it back; what else belongs to the list comes after them. */
-export function ChipList({ chips, say, perform, children }: Props) {
+/** Chosen filters, each a button that takes it back; what else belongs to the list comes after them. A new one moves none. */
+export function ChipList({ chips: given, say, perform, children }: Props) {
+  // An address keeps what is chosen by facet; whoever chooses sees it in the order of their choices.
+  const order = useRef<readonly string[]>([]);
+  const keys = given.map(({ key }) => key);
+  const kept = order.current.filter((key) => keys.includes(key));
+  order.current = [...kept, ...keys.filter((key) => !kept.includes(key))];
+  const chips = order.current.flatMap((key) => given.find((one) => one.key === key) ?? []);
   return (
     <ul class="zt-chips">
       {chips.map(({ key, text, value, facet, takeBack }) => (

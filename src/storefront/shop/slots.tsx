@@ -3,7 +3,6 @@ import { useEffect, useRef } from "preact/hooks";
 import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Placement } from "../../core/panel/placement.ts";
 import { bandsOf, keyOf, type Placed } from "../page/placed.tsx";
-import { keepRow } from "../page/sticky-row.ts";
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
@@ -87,7 +86,18 @@ export function Article({
 /** A row above the products that stays in sight once there are scripts, as far as it leaves enough of the screen. */
 function StickyRow({ one, children }: { one: Placed; children: ComponentChildren }) {
   const row = useRef<HTMLDivElement>(null);
-  useEffect(() => (row.current ? keepRow(row.current) : undefined), []);
+  useEffect(() => {
+    let end: (() => void) | undefined;
+    let over = false;
+    // Few pages have one.
+    import("../page/sticky-row.ts").then(({ keepRow }) => {
+      if (!over && row.current) end = keepRow(row.current);
+    }, console.error);
+    return () => {
+      over = true;
+      end?.();
+    };
+  }, []);
   return (
     <div
       ref={row}

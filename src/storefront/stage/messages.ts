@@ -8,7 +8,7 @@ import type { RowShift } from "../../core/shift/layout-shift.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { ShopAround } from "../shop/boot.ts";
 
-import type { ArrangeAct } from "./arrange/act.ts";
+import type { ArrangeAct, Standing } from "./arrange/act.ts";
 
 /** From the bench to a page on its stage. */
 export type ToStage =
@@ -30,6 +30,10 @@ export type ToStage =
   | { zt: "offset"; on: boolean }
   /** Whether the page is for arranging, or for trying as a shopper would. */
   | { zt: "arrange"; on: boolean }
+  /** Opens a gap before a row of the panel, where something could be put. */
+  | { zt: "gap"; at: number | undefined }
+  /** Lets a text piece be written where it stands. */
+  | { zt: "write"; row: string }
   /** Goes through the panel's rows and says what moves; for a page that nobody looks at. */
   | { zt: "trial" };
 
@@ -46,6 +50,8 @@ export type FromStage =
   | { zt: "point"; row: string | undefined }
   /** What the designer has done on the page itself. */
   | { zt: "arranged"; act: ArrangeAct }
+  /** Where things stand on a page that is arranged. */
+  | { zt: "standing"; standing: Standing }
   /** What each row's worst step moves, after a trial. */
   | { zt: "tried"; band: Band; shifts: readonly RowShift[] }
   /** A key of the tool's that was pressed on the page. */

@@ -7,7 +7,7 @@ import type { PageStore } from "../page/store.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import { direction } from "../words/direction.ts";
 import { putAllWords } from "../words/languages.ts";
-import { arrange } from "./arrange/arrange.tsx";
+import { arrange, openGap, writeText } from "./arrange/arrange.ts";
 import { drawScreen } from "./first-screen.ts";
 import { keepLinks } from "./links.ts";
 import { measurePage } from "./measure.ts";
@@ -71,8 +71,21 @@ export function connectStage(store: PageStore): void {
         drawsOffset = message.on;
         return draw();
       case "arrange":
-        if (open) arrange(message.on, store, open.slug, (act) => tell({ zt: "arranged", act }));
+        if (open)
+          arrange(message.on, store, open.slug, {
+            act: (act) => tell({ zt: "arranged", act }),
+            standing: (standing) => tell({ zt: "standing", standing }),
+          });
         return;
+      case "gap":
+        return open && openGap(open.slug, message.at);
+      case "write":
+        return (
+          open &&
+          writeText(open.slug, message.row, (html) =>
+            tell({ zt: "arranged", act: { do: "html", row: message.row, html } }),
+          )
+        );
       case "trial":
         if (open)
           tryRows(store, open.slug, open.panel).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));

@@ -1,10 +1,12 @@
 import { Maximize2, Minimize2 } from "lucide-react";
 import { useRef, useState } from "react";
 import { bandAt, resolve } from "../../core/band/band.ts";
+import type { Standing } from "../../storefront/stage/arrange/act.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { seenAs } from "../shell/sight.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { LanguageChoice } from "./language-choice.tsx";
+import { Rail } from "./rail/rail.tsx";
 import { useFrame } from "./use-frame.ts";
 
 interface Props {
@@ -19,7 +21,12 @@ interface Props {
   large: boolean;
   enlarge(): void;
   bezel?: boolean;
+  /** Width in px of the rail beside it, while the page is arranged; 0 for none. */
+  rail?: number;
 }
+
+/** Before a page has said where things stand on it. */
+const nothing: Standing = { rows: [], panels: [], slots: [] };
 
 /** One page of the stage, with what can be done to it below. */
 export function Frame({
@@ -32,6 +39,7 @@ export function Frame({
   large,
   enlarge,
   bezel = false,
+  rail = 0,
 }: Props) {
   const { shop } = useOpenShop();
   const { slug, session } = useBench();
@@ -43,36 +51,54 @@ export function Frame({
   const languages = useShopSettings((settings) => settings.languages);
   const band = bandAt(width, limits);
   const inDrawer = usePanel((state) => resolve(state.document.placement, band) === "drawer");
-  const { drawerOpen, openDrawer, awake } = useFrame(frame, band);
+  const { drawerOpen, openDrawer, awake, standing, act, tell } = useFrame(frame, band);
+  const [scrolled, setScrolled] = useState(0);
   const edge = bezel ? 6 : 0;
   const shownWidth = Math.min(room, width * scale + edge * 2);
   return (
     <figure className="flex-none">
-      <div
-        className={`relative overflow-x-auto overflow-y-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
-        style={{ width: shownWidth, height: Math.max(60, height * scale) }}
-        {...(shownWidth < width * scale
-          ? { tabIndex: 0, role: "group", "aria-label": `${title}, scrolls sideways` }
-          : {})}
-      >
-        {awake ? null : <PageShape width={shownWidth} />}
-        <iframe
-          ref={frame}
-          title={title}
-          src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
-          className="origin-top-left border-0"
-          style={{
-            ...seenAs(sight),
-            width,
-            height: Math.max(60, height - (edge * 2) / scale),
-            transform: `scale(${scale})`,
-            // What is scaled down takes no more room than is seen.
-            marginInlineEnd: width * (scale - 1),
-          }}
-        />
+      <div className="flex">
+        {rail > 0 ? (
+          <Rail
+            standing={standing ?? nothing}
+            band={band}
+            width={rail}
+            narrow={bezel}
+            scale={scale}
+            scrolled={scrolled - edge}
+            frame={{ width: shownWidth, height: Math.max(60, height * scale) }}
+            act={act}
+            openGap={(at) => tell({ zt: "gap", at })}
+            write={(row) => tell({ zt: "write", row })}
+          />
+        ) : null}
+        <div
+          onScroll={(event) => setScrolled(event.currentTarget.scrollLeft)}
+          className={`relative overflow-x-auto overflow-y-hidden bg-white ${bezel ? "rounded-[18px] border-[6px] border-primary" : "rounded-lg border border-base-300"} shadow-[0_6px_24px_#321a3d1f]`}
+          style={{ width: shownWidth, height: Math.max(60, height * scale) }}
+          {...(shownWidth < width * scale
+            ? { tabIndex: 0, role: "group", "aria-label": `${title}, scrolls sideways` }
+            : {})}
+        >
+          {awake ? null : <PageShape width={shownWidth} />}
+          <iframe
+            ref={frame}
+            title={title}
+            src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
+            className="origin-top-left border-0"
+            style={{
+              ...seenAs(sight),
+              width,
+              height: Math.max(60, height - (edge * 2) / scale),
+              transform: `scale(${scale})`,
+              // What is scaled down takes no more room than is seen.
+              marginInlineEnd: width * (scale - 1),
+            }}
+          />
+        </div>
       </div>
       <figcaption
-        style={{ width: shownWidth }}
+        style={{ width: shownWidth, marginInlineStart: rail }}
         className="flex items-center gap-1 pt-1 text-[13px] text-quiet tabular-nums"
       >
         {caption}

@@ -9,6 +9,9 @@ import { StageBar } from "./stage-bar.tsx";
 import { TrialNote } from "./trial-note.tsx";
 
 const gap = 20;
+/** Widths of the rails beside the pages while they are arranged; that of a phone has room for grips only. */
+const railWidth = 112;
+const slimRailWidth = 26;
 const caption = 26;
 
 /** Least scale at which the text of a page can be read. */
@@ -24,13 +27,19 @@ export function Stage() {
   const phone = useSession((state) => state.screens.slim);
   const limits = useShopSettings((settings) => settings.limits);
 
+  const arranging = useSession((state) => state.arranging);
+  const [rail, slimRail] = arranging ? [railWidth, slimRailWidth] : [0, 0];
   const inner = Math.max(100, room.height - caption);
-  const phoneFits = Math.min(inner / phone.height, frames === "phone" ? 1 : readable, room.width / phone.width);
+  const phoneFits = Math.min(
+    inner / phone.height,
+    frames === "phone" ? 1 : readable,
+    (room.width - slimRail) / phone.width,
+  );
   const phoneScale = scaleOf(zoom, phoneFits);
-  const phoneRoom = frames === "wide" ? 0 : phone.width * phoneScale + 12 + gap;
-  const wideFits = Math.min(1, Math.max(0.1, (room.width - phoneRoom) / pageWidth));
+  const phoneRoom = frames === "wide" ? 0 : phone.width * phoneScale + 12 + gap + slimRail;
+  const wideFits = Math.min(1, Math.max(0.1, (room.width - phoneRoom - rail) / pageWidth));
   const wideScale = scaleOf(zoom, wideFits);
-  const wideRoom = Math.max(160, room.width - phoneRoom);
+  const wideRoom = Math.max(160, room.width - phoneRoom - rail);
   const enlarge = (which: "wide" | "phone") => session.setState({ frames: frames === which ? "both" : which });
 
   return (
@@ -45,7 +54,8 @@ export function Stage() {
             width={pageWidth}
             height={inner / wideScale}
             scale={wideScale}
-            room={frames === "wide" ? room.width : wideRoom}
+            rail={rail}
+            room={frames === "wide" ? room.width - rail : wideRoom}
             caption={`${capital(bandAt(pageWidth, limits))} · ${pageWidth} px · shown at ${Math.round(wideScale * 100)} %`}
             large={frames === "wide"}
             enlarge={() => enlarge("wide")}
@@ -60,6 +70,7 @@ export function Stage() {
             caption={`${capital(bandAt(phone.width, limits))} · ${phone.width} px · ${Math.round(phoneScale * 100)} %`}
             large={frames === "phone"}
             enlarge={() => enlarge("phone")}
+            rail={slimRail}
             bezel
           />
         )}

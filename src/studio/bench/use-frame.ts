@@ -3,7 +3,7 @@ import type { Band } from "../../core/band/band.ts";
 import { difference } from "../../core/document/difference.ts";
 import { fitSelection, isEmpty, isSameSelection } from "../../core/match/selection.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
-import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
+import type { ArrangeAct, Standing } from "../../storefront/stage/arrange/act.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -27,7 +27,15 @@ function inWindow(act: ArrangeAct, frame: HTMLIFrameElement | null): ArrangeAct 
 export function useFrame(
   frame: RefObject<HTMLIFrameElement | null>,
   band: Band,
-): { drawerOpen: boolean; openDrawer(open: boolean): void; awake: boolean } {
+): {
+  drawerOpen: boolean;
+  openDrawer(open: boolean): void;
+  awake: boolean;
+  /** Where things stand on the page while it is arranged. */
+  standing: Standing | undefined;
+  act(act: ArrangeAct): void;
+  tell(message: ToStage): void;
+} {
   const bench = useBench();
   const { panel, slug, session } = bench;
   const shop = useOpenShop();
@@ -36,6 +44,7 @@ export function useFrame(
   const setting = useSession((state) => state.unfolded === "panel");
   const [drawerOpen, setDrawerOpen] = useState(false);
   const [awake, setAwake] = useState(0);
+  const [standing, setStanding] = useState<Standing | undefined>(undefined);
   const screen = useSession((state) => state.screens[band].height);
   const tell = useCallback(
     (message: ToStage) => frame.current?.contentWindow?.postMessage(message, location.origin),
@@ -80,6 +89,7 @@ export function useFrame(
         );
       else if (message.zt === "go")
         session.setState({ address: message.address, ...(message.selection ? { selection: message.selection } : {}) });
+      else if (message.zt === "standing") setStanding(message.standing);
       else if (message.zt === "point") session.setState({ pointed: message.row });
       else if (message.zt === "key") pressAgain(message.key);
     };
@@ -125,5 +135,12 @@ export function useFrame(
     if (awake > 0) tell({ zt: "offset", on: setting });
   }, [awake, setting, tell]);
 
-  return { drawerOpen, openDrawer: (open) => tell({ zt: "drawer", open }), awake: awake > 0 };
+  return {
+    drawerOpen,
+    openDrawer: (open) => tell({ zt: "drawer", open }),
+    awake: awake > 0,
+    standing: arranging ? standing : undefined,
+    act: (act) => void doArranged(act, band, latest.current.shop, latest.current.bench),
+    tell,
+  };
 }

@@ -33,7 +33,7 @@ export const seenAs = (sight: Vision): CSSProperties => (sight === "usual" ? {} 
 export function SightChoice({ sight, set }: { sight: Vision; set(sight: Vision): void }) {
   return (
     <select
-      className="select select-xs w-32 text-quiet"
+      className="select select-xs w-32 flex-none text-quiet"
       aria-label="Colour vision"
       value={sight}
       onChange={(event) => {

@@ -1,7 +1,7 @@
 import type { Placement } from "../../../core/panel/placement.ts";
 import type { Share } from "../../../core/setting/settings.ts";
 
-/** What the designer does on the page itself. The bench makes of it the same edit as the lattice would. */
+/** What the designer does while arranging, in the rail or on the page. The bench makes of it the same edit as the lattice would. */
 export type ArrangeAct =
   /** Puts a row in the place of another, or at the end. */
   | { do: "move"; row: string; to: number }
@@ -19,3 +19,21 @@ export type ArrangeAct =
   | { do: "share"; row: string; share: Share }
   /** Puts the panel in another slot on this band. */
   | { do: "place"; placement: Placement };
+
+/** A place on a page, in CSS px of its window. */
+export interface Area {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** Where things stand on a page that is arranged, for the rail beside it. */
+export interface Standing {
+  /** Rows of the panel that is worked on, as far as they are laid out. */
+  rows: (Area & { id: string })[];
+  /** The other panels of the page. */
+  panels: (Area & { slug: string })[];
+  /** Slots that the panel can be dragged to. */
+  slots: (Area & { slot: Placement })[];
+}

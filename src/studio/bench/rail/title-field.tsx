@@ -1,4 +1,4 @@
-import { useRef } from "preact/hooks";
+import { useRef } from "react";
 
 /** A row's name, written where it stands: Enter or leaving saves, Escape takes it back. */
 export function TitleField({ name, save }: { name: string; save(text: string): void }) {
@@ -6,7 +6,7 @@ export function TitleField({ name, save }: { name: string; save(text: string): v
   return (
     <input
       key={name}
-      class="zt-arrange-title"
+      className="h-full min-w-0 flex-1 truncate rounded-sm bg-transparent px-1 focus:bg-base-100"
       type="text"
       aria-label={`Title of ${name}`}
       defaultValue={name}

@@ -1,4 +1,6 @@
-interface Drag {
+import type React from "react";
+
+export interface Drag {
   move(event: PointerEvent): void;
   drop(event: PointerEvent): void;
   cancel(): void;
@@ -10,9 +12,9 @@ const least = 4;
 /** What makes an element one that is dragged: the pointer is held from press to release, and Escape gives up. */
 export function dragged({ move, drop, cancel }: Drag) {
   return {
-    onPointerDown(start: PointerEvent) {
+    onPointerDown(start: React.PointerEvent<HTMLElement>) {
       const element = start.currentTarget;
-      if (!(element instanceof HTMLElement) || start.button !== 0) return;
+      if (start.button !== 0) return;
       element.setPointerCapture(start.pointerId);
       let drags = false;
       const moved = (event: PointerEvent) => {
