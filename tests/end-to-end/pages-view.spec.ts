@@ -207,6 +207,11 @@ test("a panel's behaviour is set on the bench, and what does not apply says why"
   await expect(page.getByText("wide 88 px, 4 px under the bars")).toBeVisible();
   await expect(bench.wide.locator("[data-sticky]")).toHaveCount(1);
   await expect(page.getByRole("button", { name: /^Sticky on slim: A drawer covers the page/ })).toBeVisible();
+  // Two acts send on at the first choice, which is said.
+  await page.getByRole("combobox", { name: "Page that choices are taken to" }).selectOption({ index: 2 });
+  await expect(page.getByText("Shoppers leave at their first choice.")).toBeVisible();
+  await page.getByRole("combobox", { name: "Page that choices are taken to" }).selectOption({ index: 0 });
+  await expect(page.getByText("Shoppers leave at their first choice.")).toHaveCount(0);
   await page.getByRole("combobox", { name: "Results of the panel on wide" }).selectOption("button");
   await bench.wide.getByRole("checkbox", { name: /^Half shade/ }).check();
   await expect(bench.wide.getByRole("button", { name: "Show 74 products" })).toBeVisible();

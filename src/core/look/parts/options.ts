@@ -71,6 +71,17 @@ const besideName = (from?: string) => ({ "beside the name": inLine("0px"), ...co
 /** A count that nothing names beside it is there to be heard, and to be seen in a corner. */
 const alone = (selector: string): Effect[] => [...placed(selector).slice(1), [selector, "clip-path", "-seen"]];
 
+/** The count of an option that has its picture only: where it stands, and what it looks like in a corner. @param at the option */
+const cornerCount = (at: string) => ({
+  "count-place": choice("Place of the count", "beside the name", besideName("-0.45em"), [
+    ...placed(`${at} > .zt-name .zt-count`),
+    ...alone(`${at} > .zt-count`),
+  ]),
+  "count-ink": colour("Count in a corner", "{ink}", on(`${at} > .zt-count`, "color")),
+  "count-ground": colour("Its ground", "{ground}", on(`${at} > .zt-count`, "background-color")),
+  "count-padding": length("Its padding", "{space.xs}", on(`${at} > .zt-count`, "padding-inline")),
+});
+
 /** Corners of a swatch, by how much of each way to say them counts: a share of its size that is fixed, px, or a share of one's own. */
 const anySwatch = ":is(.zt-dot, .zt-chip-dot)";
 const swatchCorners = {
@@ -291,13 +302,7 @@ export const optionParts = {
         { rest: "{line.edge}", chosen: "{accent}" },
         inner(".zt-dot-text", "border-color"),
       ),
-      "count-place": choice("Place of the count", "beside the name", besideName("-0.45em"), [
-        ...placed(".zt-swatch > .zt-name .zt-count"),
-        ...alone(".zt-swatch > .zt-count"),
-      ]),
-      "count-ink": colour("Count in a corner", "{ink}", on(".zt-swatch > .zt-count", "color")),
-      "count-ground": colour("Its ground", "{ground}", on(".zt-swatch > .zt-count", "background-color")),
-      "count-padding": length("Its padding", "{space.xs}", on(".zt-swatch > .zt-count", "padding-inline")),
+      ...cornerCount(".zt-swatch"),
       through: colour("Line through the unavailable", "{ink}", on(".zt-swatch[data-faded]::after", "border-top-color")),
     },
     judged: [
@@ -328,13 +333,7 @@ export const optionParts = {
       size: length("Picture size", 40, on(".zt-pictures", "--size"), { min: 16, max: 200 }),
       gap: length("Between tiles", "{space.m}", on(".zt-pictures", "--gap")),
       words: length("Text size", "{text.small}", on('.zt-picture-tile[data-caption="under"]', "font-size")),
-      "count-place": choice("Place of the count", "beside the name", besideName("-0.45em"), [
-        ...placed(".zt-picture-tile > .zt-name .zt-count"),
-        ...alone(".zt-picture-tile > .zt-count"),
-      ]),
-      "count-ink": colour("Count in a corner", "{ink}", on(".zt-picture-tile > .zt-count", "color")),
-      "count-ground": colour("Its ground", "{ground}", on(".zt-picture-tile > .zt-count", "background-color")),
-      "count-padding": length("Its padding", "{space.xs}", on(".zt-picture-tile > .zt-count", "padding-inline")),
+      ...cornerCount(".zt-picture-tile"),
       initials: colour("Ground of initials", "{ground.tint}", on(".zt-initials", "background-color")),
     },
     judged: [
