@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { aLook } from "../../../tests/random-look.ts";
 import { contrast } from "../swatch/measure.ts";
-import { alphaOf, nearestPassing, over } from "./colour.ts";
+import { alphaOf, hexOf, nearestPassing, over } from "./colour.ts";
 import { fingerTarget, groundsUnder, judge, leastTarget, type Miss, needed } from "./judge.ts";
 import { shippedLooks } from "./looks/looks.ts";
 import { mendAll, mendOf } from "./mend.ts";
@@ -17,6 +17,17 @@ const look = (values: Readonly<Record<string, string | number>>, dark: Record<st
 const faults = (misses: readonly Miss[]) => misses.filter(({ offered }) => !offered);
 const found = (misses: readonly Miss[], token: string, state = "rest") =>
   misses.find((miss) => miss.token === token && miss.state === state);
+
+describe("a colour that is typed", () => {
+  // Source: CSS Color Module Level 4, hexadecimal notation and named colours.
+  it("keeps how much it covers, in every way to write it", () => {
+    expect(hexOf("#ffffff00")).toBe("#ffffff00");
+    expect(hexOf("#fff8")).toBe("#ffffff88");
+    expect(hexOf("transparent")).toBe("#00000000");
+    expect(hexOf("rgb(255 255 255 / 50%)")).toBe("#ffffff80");
+    expect([hexOf("#1D4A3B"), hexOf("teal"), hexOf("no colour")]).toEqual(["#1d4a3b", "#008080", undefined]);
+  });
+});
 
 describe("colours", () => {
   it("lie over each other as the reference library composites them", () => {

@@ -16,6 +16,7 @@ import {
   pickOptions,
   placeOptions,
   renameOption,
+  setBelow,
   setShow,
   showOption,
   splitFacet,
@@ -218,5 +219,19 @@ describe("options picked, merged and put in order", () => {
     expect(rulesAfter(placeOptions(of, ["cave"], 1, all)).byHand).toEqual(["sun", "cave", "half", "shade"]);
     expect(placeOptions(of, ["cave"], 1, all).words).toBe("Light: move cave to place 2");
     expect(rulesAfter(moveOption(of, "sun", "shade", all)).byHand).toEqual(["half", "shade", "sun", "cave"]);
+  });
+
+  it("of a tree can be its top level or the branches of one category, with what comes later, and say so in the document", () => {
+    const of = { id: "f-category", title: "Category" };
+    const ids = ["plants", "plants > climbers", "plants > climbers > clematis", "pots"];
+    const shown = (panel: PanelDocument) => ids.filter((id) => isShown(rulesOf(rowOf(panel, "f-category")), id));
+    const top = edited(demoPanel, setBelow(of, "", "the top level only"));
+    expect(shown(top)).toEqual(["plants", "pots"]);
+    expect(checkDocument(panelKind, top)).toEqual(top);
+    const below = edited(top, setBelow(of, "plants", "directly below Plants"));
+    expect(shown(below)).toEqual(["plants > climbers"]);
+    expect(staleValues(rulesOf(rowOf(below, "f-category")), (id) => id !== "plants")).toMatchObject([{ id: "plants" }]);
+    expect(withoutValues(rulesOf(rowOf(below, "f-category")), new Set(["plants"])).below).toBeUndefined();
+    expect(edited(below, setBelow(of, undefined, "all levels"))).toEqual(demoPanel);
   });
 });

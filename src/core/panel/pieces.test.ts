@@ -5,12 +5,28 @@ import { checkDocument } from "../document/kind.ts";
 import { cleanHtml } from "../safe/clean-html.ts";
 import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
 import { panelKind } from "./kind.ts";
-import { newPiece, pieceNames } from "./pieces.ts";
+import { hasLink, newPiece, pieceNames } from "./pieces.ts";
 
 describe("pieces", () => {
   it("are valid as they come", () => {
     const rows = pieceNames.map((piece) => newPiece(piece, piece, { field: "brand", mode: "any" }));
     expect(checkDocument(panelKind, { ...demoPanel, rows }).rows).toEqual(rows);
+  });
+
+  it("link all values, some, all but some, or the branches of a category, and take in what comes later by a rule", () => {
+    const ids = ["plants", "plants > ivy", "plants > ivy > small", "pots"];
+    const linked = (values: Parameters<typeof hasLink>[0]["values"]) => ids.filter((id) => hasLink({ values }, id));
+    expect(linked("all")).toEqual(ids);
+    expect(linked(["pots"])).toEqual(["pots"]);
+    expect(linked({ except: ["pots"] })).toEqual(ids.slice(0, 3));
+    expect(linked({ below: "" })).toEqual(["plants", "pots"]);
+    expect(linked({ below: "plants" })).toEqual(["plants > ivy"]);
+    for (const values of ["all" as const, ["pots"], { except: ["pots"] }, { below: "plants" }]) {
+      const piece = newPiece("links", "links", { field: "category", mode: "tree", values });
+      expect(checkDocument(panelKind, { ...demoPanel, rows: [piece] }).rows).toEqual([piece]);
+    }
+    const odd = { ...newPiece("links", "links"), values: { above: "x" } };
+    expect(() => checkDocument(panelKind, { ...demoPanel, rows: [odd] })).toThrow(/values/);
   });
 
   it("lead to safe addresses only", () => {
