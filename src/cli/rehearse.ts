@@ -6,11 +6,12 @@ import type { WholeShop } from "../core/folder/whole-shop.ts";
 import { pageList, shopAddress } from "../core/page/page-list.ts";
 import { assumptionList } from "../core/rehearsal/assumptions.ts";
 import { compareWalks } from "../core/rehearsal/compare.ts";
+import { fewestChoices } from "../core/rehearsal/fewest-choices.ts";
 import { pageScene } from "../core/rehearsal/page-scene.ts";
 import { rehearsed } from "../core/rehearsal/rehearse.ts";
 import { type BandReport, bandReport } from "../core/rehearsal/report.ts";
 import type { Scene } from "../core/rehearsal/scene.ts";
-import { fewestMoves, summaryOf } from "../core/rehearsal/summary.ts";
+import { summaryOf } from "../core/rehearsal/summary.ts";
 import type { Walk } from "../core/rehearsal/walk.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { openFolder } from "./folder.ts";
@@ -92,7 +93,7 @@ export const rehearse: Command = {
       .map((band): BandReport => {
         const scene = own.scene(band);
         const walks = sent(own, band);
-        const fewest = fewestMoves(own.facts.engine, scene, assumptionList.first.fallback);
+        const fewest = fewestChoices(own.facts.engine, scene, assumptionList.first.fallback, walks);
         const report = bandReport(own.facts, scene, summaryOf(walks), fewest);
         if (!other) return report;
         const against = compareWalks(sent(other, band), walks);

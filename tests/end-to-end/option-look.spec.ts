@@ -1,8 +1,9 @@
 import { demoPanel } from "../../demo/panel.ts";
+import { emptyLook } from "../../src/core/look/empty-look.ts";
 import { newFacet } from "../../src/core/panel/panel.ts";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { newPiece } from "../../src/core/panel/pieces.ts";
-import { newShop, openBench, origin } from "./bench.ts";
+import { newShop, openBench, origin, saveShop } from "./bench.ts";
 import { awake } from "./shop-page.ts";
 import { expect, type Locator, type Page, test } from "./test.ts";
 
@@ -187,6 +188,26 @@ test("an option style comes from any look, also where there was none, in one act
       .poll(() => style(bench.wide.locator(`[data-row="${row}"] .zt-tile`).first(), "border-top-left-radius"))
       .toBe("3px");
   await bench.saved();
+});
+
+test("with a look for the dark and more languages the studio is no wider than 1280 px", async ({ page }) => {
+  const shop = await newShop(page.request, "Narrow enough");
+  const look = {
+    ...emptyLook("Dark"),
+    dark: { "ground.page": "#101010", ground: "#101010", ink: "#ffffff", "ink.quiet": "#cccccc" },
+  };
+  const made = await page.request.post(`/api/shops/${shop}/documents/look`, {
+    data: { document: look },
+    headers: origin,
+  });
+  await saveShop(page.request, shop, { look: (await made.json()).slug, languages: ["de", "ja"] });
+  for (const view of ["", "/catalogue", "/bench", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
+    await page.goto(`/shops/${shop}${view}`);
+    await expect(page.getByRole("navigation", { name: "Views" })).toBeVisible();
+    await expect(page.getByText(/^Opening/)).toHaveCount(0);
+    if (view === "/bench") await expect(page.getByRole("button", { name: /prefer dark/ })).toBeVisible();
+    expect([view, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([view, 1280]);
+  }
 });
 
 test("a drawer's button has words in each language and an icon of the set or of one's own; pictures are uploaded where they are asked for", async ({

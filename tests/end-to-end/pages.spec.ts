@@ -514,6 +514,28 @@ test.describe("on a phone", () => {
     await expectAccessible(page);
   });
 
+  test("what is chosen and bought with in a table stays within sight, and its table scrolls beside it", async ({
+    page,
+    request,
+  }) => {
+    const own = await ownShop(request, "Table", {
+      pages: {
+        layouts: { ...demoPages.layouts, shop: { form: { wide: "table" }, panels: [{ panel: "climber-finder" }] } },
+        exceptions: {},
+      },
+    });
+    await open(page, `${own}/`);
+    const choice = page.locator(".zs-table .zs-variant").first();
+    for (const scrolled of [0, 120]) {
+      await page.locator(".zs-scroll").evaluate((box, left) => box.scrollTo({ left }), scrolled);
+      const box = await choice.boundingBox();
+      expect([(box?.x ?? -1) >= 0, (box?.x ?? 0) + (box?.width ?? 0) <= 390]).toEqual([true, true]);
+    }
+    const buy = page.locator(".zs-table .zs-buy:enabled").first();
+    await buy.click();
+    await expect(page.getByText("Basket 1")).toBeVisible();
+  });
+
   test("a drawer's button takes what was chosen in it, and going back takes all of that back", async ({
     page,
     request,

@@ -7,6 +7,7 @@ import { everything } from "../match/base.ts";
 import { liveCounts, reachCount } from "../match/count.ts";
 import { Matcher } from "../match/matcher.ts";
 import type { Facet } from "../match/question.ts";
+import { lowestOf } from "../match/range.ts";
 import { skewness } from "../numbers/distribution.ts";
 import { roundLimits } from "../numbers/price-ranges.ts";
 
@@ -48,6 +49,13 @@ const sampleCount = 5;
 const rangeCount = 5;
 const mostInSeries = 40;
 
+/** The lowest number of each product of a catalogue, in rising order. */
+function lowestIn(index: CatalogueIndex, key: string): Float64Array {
+  const numbers = index.numbers(key);
+  const records = Array.from({ length: numbers.starts.length - 1 }, (_, record) => record);
+  return lowestOf(numbers, records, numbers.level === "variant" ? index.productOf : undefined);
+}
+
 /** Looks at one field of a catalogue. */
 export function profileField(index: CatalogueIndex, field: Field): FieldProfile {
   const tree = field.kind === "path";
@@ -76,7 +84,7 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
     commonest: byUse.length > 0 ? (uses[byUse[0] ?? 0] ?? 0) : 0,
     skewness: skewness(sorted),
     middle: sorted[sorted.length >> 1] ?? null,
-    limits: roundLimits(sorted, rangeCount, "products"),
+    limits: isNumeric(field) ? roundLimits(lowestIn(index, field.key), rangeCount, "products") : [],
     series: options.length <= mostInSeries ? seriesName(options.map(({ label }) => label)) : undefined,
   };
 }

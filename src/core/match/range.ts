@@ -35,20 +35,44 @@ export function liveRange(matcher: Matcher, facet: Facet, bins: number | readonl
   return { min, max, histogram: histogram(index.numbers(facet.field), records, productOf, edges) };
 }
 
+/**
+ * The lowest number of each product among some records, in rising order: products are split, and one with thirty variants
+ * counts once.
+ * @param productOf by variant, its product; undefined where the records are products
+ */
+export function lowestOf(
+  { starts, values }: Pick<NumberIndex, "starts" | "values">,
+  records: Iterable<number>,
+  productOf: ArrayLike<number> | undefined,
+): Float64Array {
+  const lowest = new Map<number, number>();
+  for (const record of records) {
+    const product = productOf?.[record] ?? record;
+    for (let at = starts[record] ?? 0; at < (starts[record + 1] ?? 0); at++) {
+      const value = values[at] ?? 0;
+      if (value < (lowest.get(product) ?? Number.POSITIVE_INFINITY)) lowest.set(product, value);
+    }
+  }
+  return Float64Array.from(lowest.values()).sort();
+}
+
 /** The ranges that a facet is counted in, worked out over the values of a match where they follow a rule. */
 export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   if (!ranges) return [];
   if ("from" in ranges) return ranges.from.map((min) => ({ min }));
   if ("by" in ranges && ranges.by === "stars") return starsUp(matcher.index.numbers(field).values);
   if ("limits" in ranges) return rangesBetween([...new Set(ranges.limits)].sort((a, b) => a - b));
-  const { level, starts, values } = matcher.index.numbers(field);
+  const numbers = matcher.index.numbers(field);
+  const { level, starts, values } = numbers;
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
+  if (ranges.by !== "width") {
+    const productOf = level === "variant" ? matcher.index.productOf : undefined;
+    return rangesBetween(roundLimits(lowestOf(numbers, records, productOf), ranges.parts, "products"));
+  }
   const found: number[] = [];
   for (const record of records)
     for (let at = starts[record] ?? 0; at < (starts[record + 1] ?? 0); at++) found.push(values[at] ?? 0);
-  return rangesBetween(
-    roundLimits(Float64Array.from(found).sort(), ranges.parts, ranges.by === "width" ? "width" : "products"),
-  );
+  return rangesBetween(roundLimits(Float64Array.from(found).sort(), ranges.parts, "width"));
 }
 
 /**

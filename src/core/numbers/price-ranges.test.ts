@@ -32,6 +32,26 @@ describe("price ranges with round limits", () => {
     expect(roundLimits(skewed, 5, "width")).toEqual([1000, 2000, 3000]);
   });
 
+  it("give a number that many values are a range to itself, and split the rest evenly", () => {
+    // 75 zeros and 25 other values; five ranges are wanted.
+    const sorted = [...Array(75).fill(0), ...Array.from({ length: 25 }, (_, i) => 10 + i * 2)];
+    const limits = roundLimits(sorted, 5, "products");
+    const held = rangesBetween(limits).map((range) => sorted.filter((value) => holds(range, value)).length);
+    expect(held).toHaveLength(5);
+    expect(held[0]).toBe(75);
+    for (const one of held.slice(1)) expect(Math.abs(one - 25 / 4)).toBeLessThanOrEqual(4);
+    // A heap in the middle, and one at the end, where nothing can begin behind it.
+    const middle = [
+      ...Array.from({ length: 20 }, (_, i) => i + 1),
+      ...Array(60).fill(30),
+      ...Array.from({ length: 20 }, (_, i) => 41 + i),
+    ];
+    expect(roundLimits(middle, 5, "products").length).toBeGreaterThanOrEqual(2);
+    expect(
+      roundLimits([...Array(5).fill(1), ...Array(95).fill(9)], 5, "products").every((limit) => limit > 1 && limit < 9),
+    ).toBe(true);
+  });
+
   it("come to an end for any numbers at all, however near, far or large", () => {
     const near = 10 ** 16;
     expect(roundLimits([near, near + 2], 5, "width").length).toBeLessThanOrEqual(5);

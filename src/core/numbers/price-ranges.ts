@@ -5,8 +5,9 @@ import { roundStep, tidy } from "./ticks.ts";
 
 /**
  * Limits that part values into about so many ranges with round numbers between them: of equal width, or with
- * about as many values in each. Fewer where the values lie too close together.
- * @param sorted values in rising order
+ * about as many values in each; a number that many values are has a range to itself. Fewer where the values lie too
+ * close together.
+ * @param sorted values in rising order; for shares of products, the lowest of each product
  */
 export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Parting): number[] {
   const at = (share: number) =>
@@ -17,11 +18,42 @@ export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Partin
   if (by === "width" && roundStep(most - least, parts) === 0) return [];
   if (by === "width") return rising(ticks(least, most, parts).map(tidy), least, most);
   const slack = 0.3 / parts;
-  const limits = Array.from({ length: parts - 1 }, (_, i) => {
-    const share = (i + 1) / parts;
-    return roundest(at(share - slack), at(share + slack), at(share));
-  });
-  return rising(limits, least, most);
+  const limits = rising(
+    Array.from({ length: parts - 1 }, (_, i) => {
+      const share = (i + 1) / parts;
+      return roundest(at(share - slack), at(share + slack), at(share));
+    }),
+    least,
+    most,
+  );
+  return limits.length === parts - 1 ? limits : aroundHeaps(sorted, parts);
+}
+
+/**
+ * The same where so many values are one number that equal shares would end on it: that number has a range to itself, and
+ * the rest is split evenly.
+ */
+function aroundHeaps(sorted: ArrayLike<number>, parts: number): number[] {
+  const n = sorted.length;
+  const at = (place: number) => sorted[Math.max(0, Math.min(n - 1, Math.round(place)))] ?? 0;
+  const limits: number[] = [];
+  let start = 0;
+  for (let left = parts; left > 1 && start < n; left--) {
+    const size = (n - start) / left;
+    const floor = limits.at(-1) ?? at(0);
+    let limit = roundest(at(start + size * 0.7), at(start + size * 1.3), at(start + size));
+    if (limit <= floor) {
+      let next = start;
+      while (next < n && at(next) <= floor) next++;
+      if (next >= n) break;
+      // Just above the heap, at the roundest number that begins what follows.
+      limit = roundest(floor + (at(next) - floor) / 100, at(next), at(next));
+    }
+    if (limit <= floor || limit >= at(n - 1)) break;
+    limits.push(limit);
+    while (start < n && at(start) < limit) start++;
+  }
+  return limits;
 }
 
 /** Those numbers that lie between two ends and above all before them. */

@@ -105,6 +105,11 @@ const knowing: Partial<Record<FieldRole | "option" | "number", number>> = {
   availability: 0.4,
   on_sale: 0.15,
   published: 0.05,
+  // Nobody has these in mind before they see the product.
+  product_id: 0,
+  sku: 0,
+  image: 0,
+  description: 0,
   option: 0.4,
   number: 0.25,
 };

@@ -18,7 +18,7 @@ export interface BandReport {
   moves: Summary["moves"];
   seconds: Summary["seconds"];
   px: Summary["px"];
-  fewestMoves: number;
+  fewestMoves: number | null;
   /** Share of shoppers who met a dead end. */
   deadEnds: number;
   facets: { row: string; title: string; used: number; before: number; after: number; deadEnds: number }[];
@@ -30,7 +30,7 @@ const short = (value: number): number => Number(value.toPrecision(4));
 const spread = ({ median, p90 }: Summary["moves"]) => ({ median: short(median), p90: short(p90) });
 
 /** A summary as the command line prints it, numbers to four digits. Every facet of the page is in it, used or not. */
-export function bandReport(facts: LocalFacts, scene: Scene, summary: Summary, fewest: number): BandReport {
+export function bandReport(facts: LocalFacts, scene: Scene, summary: Summary, fewest: number | undefined): BandReport {
   const uses = new Map(summary.uses.map((use) => [use.row, use]));
   const title = (row: FacetRow) => rowTitle(row, (key) => facts.index.field(key));
   return {
@@ -42,7 +42,7 @@ export function bandReport(facts: LocalFacts, scene: Scene, summary: Summary, fe
     moves: spread(summary.moves),
     seconds: spread(summary.seconds),
     px: spread(summary.px),
-    fewestMoves: Number.isFinite(fewest) ? short(fewest) : 0,
+    fewestMoves: fewest === undefined ? null : short(fewest),
     deadEnds: short(summary.stuck),
     facets: scene.facets.map(({ row }) => {
       const use = uses.get(row.id);

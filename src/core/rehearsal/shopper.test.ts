@@ -25,6 +25,26 @@ describe("shoppers", () => {
     expect(rehearsed(nursery.engine, scene, { shoppers: 200, seed: 2 })).not.toEqual(once);
   });
 
+  it("know no SKU, id, picture or description of what they look for, and what else they are said to know", () => {
+    const { index } = nursery;
+    const targets = targetsOf(
+      index,
+      Uint32Array.from({ length: index.products }, (_, p) => p),
+      "even",
+    );
+    const knowing = (field: string, knows = {}) =>
+      Array.from({ length: 300 }, (_, n) =>
+        shopperOf(index, targets, { ...usualAssumptions, knows }, 1, n).believes(field),
+      ).filter((thing) => thing !== undefined).length;
+    for (const field of ["sku", "product-id", "image", "description"]) {
+      expect(index.field(field), field).toBeDefined();
+      expect([field, knowing(field)]).toEqual([field, 0]);
+    }
+    expect(knowing("category")).toBeGreaterThan(200);
+    // Who sells spare parts says otherwise.
+    expect(knowing("sku", { sku: 1 })).toBe(300);
+  });
+
   it("draw numbers that are spread evenly", () => {
     const draws = Array.from({ length: 10_000 }, (_, n) => chance(1, n, "target"));
     const tenths = Array.from({ length: 10 }, (_, t) => draws.filter((x) => Math.floor(x * 10) === t).length);

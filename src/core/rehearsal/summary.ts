@@ -1,8 +1,4 @@
 import { quantileSorted } from "d3-array";
-import { entropy } from "../evidence/entropy.ts";
-import type { LocalEngine } from "../match/local-engine.ts";
-import { emptySelection } from "../match/selection.ts";
-import type { Scene } from "./scene.ts";
 import type { Ending, Walk } from "./walk.ts";
 
 /** Median and 90th percentile; both 0 for no values. */
@@ -74,32 +70,3 @@ export function summaryOf(walks: readonly Walk[]): Summary {
     uses: uses.sort((a, b) => b.share - a.share || (a.row < b.row ? -1 : 1)),
   };
 }
-
-/**
- * The fewest choices that can narrow all products of the page down to the first ones, if each told as much as the most
- * telling facet can tell about a product that is as likely as any other: log2 of products ÷ first ones, over the
- * greatest entropy of a facet's options. Who finds the product among more has had luck with the order.
- * Source: Shannon (1948), section 6.
- * @returns Infinity where no facet tells anything
- */
-export function fewestMoves(engine: LocalEngine, scene: Scene, first: number): number {
-  const look = engine.look({
-    within: scene.within,
-    facets: scene.facets.map(({ facet }) => facet),
-    selection: emptySelection,
-    sort: "",
-    from: 0,
-    size: 0,
-  });
-  const bits = Math.log2(Math.max(1, look.total / first));
-  if (bits === 0) return 0;
-  const telling = scene.facets.map(({ facet }) =>
-    // A range of numbers can be cut as finely as its products lie.
-    facet.mode === "range" && !facet.ranges
-      ? Math.log2(Math.max(1, look.total))
-      : entropy([...Array.from(look.counts(facet)), Math.max(0, look.total - sum(look.counts(facet)))]),
-  );
-  return bits / Math.max(0, ...telling);
-}
-
-const sum = (counts: ArrayLike<number>): number => Array.from(counts).reduce((all, one) => all + one, 0);

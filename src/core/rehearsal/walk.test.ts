@@ -1,13 +1,16 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
+import { demoPanel } from "../../../demo/panel.ts";
 import { boxes, factsOf, four, keys4, knowing, panelOf, run, sceneOn, sixteen } from "../../../tests/rehearsed.ts";
 import { edited } from "../document/edit.ts";
 import { informationGain } from "../evidence/entropy.ts";
 import { splitFacet } from "../panel/option-edit.ts";
 import { newFacet } from "../panel/panel.ts";
 import type { FacetRow } from "../panel/panel-schema.ts";
+import { fewestChoices } from "./fewest-choices.ts";
 import { operatorSeconds, secondsOf } from "./operators.ts";
 import { offeredBy } from "./page-scene.ts";
-import { fewestMoves, summaryOf } from "./summary.ts";
+import { summaryOf } from "./summary.ts";
 import type { Walk } from "./walk.ts";
 
 describe("shops of a few products, worked by hand", () => {
@@ -20,7 +23,10 @@ describe("shops of a few products, worked by hand", () => {
       if (target === 15) expect(moves).toHaveLength(4);
       if (target === 0) expect(moves).toHaveLength(0);
     }
-    expect(fewestMoves(sixteen.engine, sceneOn(sixteen, four), 1)).toBe(4);
+    // Of the products that fit, the first stands first: it is enough to choose where a product has a one.
+    const ones = (target: number) => [...target.toString(2)].filter((bit) => bit === "1").length;
+    const mean = walks.reduce((sum, { target }) => sum + ones(target), 0) / walks.length;
+    expect(fewestChoices(sixteen.engine, sceneOn(sixteen, four), 1, walks)).toBeCloseTo(mean, 10);
   });
 
   it("a facet that states nothing, or the same of all, is never taken", () => {
@@ -41,6 +47,30 @@ describe("shops of a few products, worked by hand", () => {
     expect(walks.every(({ ending, deadEnds }) => ending === "arrived" && deadEnds.length === 0)).toBe(true);
     const rows = walks.flatMap(({ target, moves }) => moves.map(({ row }) => [target < 4, row]));
     expect(new Set(rows.map(String))).toEqual(new Set(["true,f-colour", "false,f-colour-2"]));
+  });
+
+  it("one choice suffices where one facet names each product, whatever else is asked; a slider takes no less than one", () => {
+    const rows = [..."abcdefgh"].map((name, n) => `${name},${n % 2 ? "even" : "odd"},name ${name},${n * 10}`);
+    const facts = factsOf(`title,half,named,size\n${rows.join("\n")}\n`);
+    const panel = panelOf(boxes("half"), boxes("named"), newFacet("f-size", "size", "slider", "range"));
+    const walks = run(facts, panel, { shoppers: 100, assumptions: knowing(["half"]) });
+    const there = walks.filter(({ ending }) => ending === "arrived");
+    const bound = fewestChoices(facts.engine, sceneOn(facts, panel), 1, walks) ?? Number.NaN;
+    // Whoever looks for the first card needs no choice, everybody else one.
+    expect(bound).toBeCloseTo(there.filter(({ target }) => target !== 0).length / there.length, 10);
+    expect(bound).toBeLessThanOrEqual(there.reduce((sum, { moves }) => sum + moves.length, 0) / there.length);
+  });
+
+  it("nobody finds their product with fewer choices than the fewest, on the demo's page and in random shops", () => {
+    const nursery = factsOf(readFileSync("demo/nursery.csv"));
+    const scene = sceneOn(nursery, demoPanel);
+    for (const seed of [1, 2, 3]) {
+      const walks = run(nursery, demoPanel, { shoppers: 60, seed });
+      for (const walk of walks.filter(({ ending }) => ending === "arrived")) {
+        const bound = fewestChoices(nursery.engine, scene, 8, [walk]);
+        if (bound !== undefined) expect(bound).toBeLessThanOrEqual(walk.moves.length);
+      }
+    }
   });
 
   it("whoever knows nothing that is asked finds only what stands there already", () => {

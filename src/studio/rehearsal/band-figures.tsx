@@ -1,5 +1,4 @@
 import { useMemo } from "react";
-import { assumed, usualAssumptions } from "../../core/rehearsal/assumptions.ts";
 import { summaryOf } from "../../core/rehearsal/summary.ts";
 import { percent } from "../shell/percent.ts";
 import { bandNames, pixels, seconds } from "./in-words.ts";
@@ -26,8 +25,7 @@ export function BandFigures({ band, run, chosen, choose, measure, end, showMeasu
   const wanted = run?.order.shoppers ?? 0;
   const n = walks.length;
   const arrived = Math.round(summary.endings.arrived * n);
-  const fewest = run?.stage?.fewest ?? 0;
-  const { first } = assumed(run?.order.assumptions ?? usualAssumptions);
+  const mean = there.reduce((sum, { moves }) => sum + moves.length, 0) / Math.max(1, there.length);
   return (
     <section
       aria-label={bandNames[band]}
@@ -74,9 +72,9 @@ export function BandFigures({ band, run, chosen, choose, measure, end, showMeasu
         {percent(Math.round(summary.endings["nothing helps"] * n), n)} know nothing more that helps,{" "}
         {percent(Math.round(summary.endings.patience * n), n)} lose patience;{" "}
         {percent(Math.round(summary.stuck * n), n)} meet a dead end.{" "}
-        {Number.isFinite(fewest)
-          ? `To narrow down to the first ${first} takes at least ${fewest.toFixed(1)} choices, however arranged.`
-          : "These facets tell nothing apart."}
+        {run?.fewest === undefined
+          ? null
+          : `Those who find it make ${mean.toFixed(1)} choices on average; ${run.fewest.toFixed(1)} would have been enough.`}
       </p>
     </section>
   );

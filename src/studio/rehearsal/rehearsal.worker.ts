@@ -12,12 +12,12 @@ import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
 import { type Assumptions, assumed } from "../../core/rehearsal/assumptions.ts";
 import { compareWalks, type Difference } from "../../core/rehearsal/compare.ts";
+import { fewestChoices } from "../../core/rehearsal/fewest-choices.ts";
 import { offeredBy, pageScene } from "../../core/rehearsal/page-scene.ts";
 import { type Proposal, propose } from "../../core/rehearsal/propose.ts";
 import { rehearse, rehearsed } from "../../core/rehearsal/rehearse.ts";
 import type { Scene } from "../../core/rehearsal/scene.ts";
 import type { Weighing } from "../../core/rehearsal/shopper.ts";
-import { fewestMoves } from "../../core/rehearsal/summary.ts";
 import {
   type ChosenFields,
   countChoices,
@@ -57,8 +57,6 @@ export interface RehearsedFacet {
 export interface Stage {
   facets: RehearsedFacet[];
   products: number;
-  /** See {@link fewestMoves}. */
-  fewest: number;
 }
 
 /** A list of real visits as it was read. */
@@ -108,7 +106,6 @@ const service = {
   async open(order: Order): Promise<Stage> {
     const facts = await factsAt(order.data);
     const scene = sceneFor(facts, order);
-    const { first } = assumed(order.assumptions);
     return {
       facets: scene.facets.map(({ row, panel }) => ({
         row: row.id,
@@ -117,7 +114,6 @@ const service = {
         field: row.field,
       })),
       products: facts.engine.page(scene.within).outOf,
-      fewest: fewestMoves(facts.engine, scene, first),
     };
   },
 
@@ -146,6 +142,12 @@ const service = {
       // Told before the next are sent, so that none is missing when all are.
       await tell(walks);
     }
+  },
+
+  /** See {@link fewestChoices}. */
+  async fewest(order: Order, walks: readonly Walk[]): Promise<number | undefined> {
+    const facts = await factsAt(order.data);
+    return fewestChoices(facts.engine, sceneFor(facts, order), assumed(order.assumptions).first, walks);
   },
 
   /** What leaving each of some facets out would do. @param tell hears of one facet after the other */

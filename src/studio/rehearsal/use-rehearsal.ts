@@ -40,6 +40,8 @@ export interface Run {
   stage: Stage | undefined;
   walks: readonly Walk[];
   running: boolean;
+  /** See {@link fewestChoices}; undefined until it is computed, and where it can't be in a reasonable time. */
+  fewest: number | undefined;
   trouble: string | undefined;
 }
 
@@ -54,7 +56,7 @@ export function useRun(service: RemoteRehearsal | undefined, order: Order | unde
     if (!service || !order) return;
     let over = false;
     walks.current = [];
-    setRun({ order, stage: undefined, walks: [], running: true, trouble: undefined });
+    setRun({ order, stage: undefined, walks: [], running: true, fewest: undefined, trouble: undefined });
     const put = (change: Partial<Run>) => over || setRun((now) => now && { ...now, ...change });
     const timer = setInterval(() => put({ walks: [...walks.current] }), beat);
     const work = async () => {
@@ -66,6 +68,7 @@ export function useRun(service: RemoteRehearsal | undefined, order: Order | unde
         }),
       );
       put({ walks: [...walks.current], running: false });
+      if (!over) put({ fewest: await service.fewest(order, walks.current) });
     };
     work()
       .catch((error: Error) => put({ running: false, trouble: error.message }))

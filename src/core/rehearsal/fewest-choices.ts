@@ -1,0 +1,111 @@
+import type { LocalEngine } from "../match/local-engine.ts";
+import type { Choice, Selection } from "../match/question.ts";
+import { emptySelection, toggle, withChoice } from "../match/selection.ts";
+import { holds } from "../numbers/range.ts";
+import type { Range } from "../numbers/range-schema.ts";
+import type { Scene, SceneFacet } from "./scene.ts";
+import { type Stand, Stands } from "./stand.ts";
+import type { Walk } from "./walk.ts";
+
+/** Selections that are asked for at most, fewer where each takes longer; a search that wants more is given up, and nothing is said. */
+const mostAsked = 6000;
+const mostCounted = 3_000_000;
+
+/** One choice in a facet that a product fits. */
+interface Single {
+  one: SceneFacet;
+  choice: Choice;
+}
+
+/**
+ * The fewest choices with which shoppers could have brought what they found among the first cards, averaged over those
+ * who found it: found by trying, product by product, all sets of choices that the page offers and the product fits, the
+ * smallest first. No walk takes fewer.
+ * @param first cards among which a product is noticed
+ * @returns undefined where nobody found anything, or the search would take too long
+ */
+export function fewestChoices(
+  engine: LocalEngine,
+  scene: Scene,
+  first: number,
+  walks: readonly Walk[],
+): number | undefined {
+  const found = walks.filter(({ ending }) => ending === "arrived");
+  const stands = new Stands(engine, scene, first);
+  const asked = new Set<string>();
+  const limit = Math.min(mostAsked, mostCounted / Math.max(1, stands.products.length));
+  const at = (selection: Selection): Stand | undefined => {
+    asked.add(JSON.stringify(selection));
+    return asked.size > limit ? undefined : stands.at(selection);
+  };
+  const fewest = new Map<number, number>();
+  for (const { target, moves } of found) {
+    if (fewest.has(target)) continue;
+    const own = fewestFor(stands, target, moves.length, at);
+    if (own === undefined) return undefined;
+    fewest.set(target, own);
+  }
+  if (found.length === 0) return undefined;
+  return found.reduce((sum, { target }) => sum + (fewest.get(target) ?? 0), 0) / found.length;
+}
+
+/** @param most choices with which the product was found, so that no more are tried */
+function fewestFor(
+  stands: Stands,
+  product: number,
+  most: number,
+  at: (selection: Selection) => Stand | undefined,
+): number | undefined {
+  const singles = singlesOf(stands, product);
+  let level: { selection: Selection; next: number }[] = [{ selection: emptySelection, next: 0 }];
+  for (let choices = 0; choices < most; choices++) {
+    const deeper: typeof level = [];
+    for (const { selection, next } of level) {
+      const stand = at(selection);
+      if (!stand) return undefined;
+      if (stand.first.has(product)) return choices;
+      for (let n = next; n < singles.length; n++) {
+        const single = singles[n];
+        const more = single && withSingle(selection, single);
+        if (more) deeper.push({ selection: more, next: n + 1 });
+      }
+    }
+    level = deeper;
+  }
+  return most;
+}
+
+/** A selection with one choice more; undefined where it would take the place of another or change nothing. */
+function withSingle(selection: Selection, { one: { facet }, choice }: Single): Selection | undefined {
+  const has = Object.hasOwn(selection.choices, facet.field);
+  if (!has) return withChoice(selection, facet.field, choice);
+  if (facet.mode !== "all" || !("options" in choice)) return undefined;
+  const [option] = choice.options;
+  return option === undefined ? undefined : toggle(selection, facet, option);
+}
+
+/** Every choice of one option, or of the narrowest range, that the page offers and some variant of a product fits. */
+function singlesOf(stands: Stands, product: number): Single[] {
+  const { variantStart } = stands.index.catalogue;
+  const start = variantStart[product] ?? 0;
+  const variants = Array.from({ length: (variantStart[product + 1] ?? start + 1) - start }, (_, n) => start + n);
+  return stands.scene.facets.flatMap((one): Single[] => {
+    const { facet } = one;
+    const things = variants.map((variant) => ({ product, variant }));
+    if (facet.mode === "range") {
+      const values = new Set(things.flatMap((thing) => stands.numberOf(facet.field, thing) ?? []));
+      const { ranges } = stands.rangesOf(facet);
+      const fitting: Range[] =
+        ranges.length > 0
+          ? ranges.filter((range) => [...values].some((value) => holds(range, value)))
+          : [...values].map((value) => ({ min: value, max: value }));
+      return fitting.map((choice) => ({ one, choice }));
+    }
+    const offered = stands.offeredBy(one);
+    const places = new Set(things.flatMap((thing) => stands.optionsOf(facet, thing)));
+    return [...places].flatMap((place) => {
+      const option = offered.has(place) ? stands.optionAt(facet, place) : undefined;
+      return option ? [{ one, choice: { options: [option.id] } }] : [];
+    });
+  });
+}
