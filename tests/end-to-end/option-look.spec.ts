@@ -258,6 +258,9 @@ test("a drawer's button has words in each language and an icon of the set or of 
   expect((await page.request.get(icon ?? "")).status()).toBe(200);
   await button.click();
   await expect(page.getByRole("dialog", { name: "What fits" })).toBeVisible();
+  // Closing a drawer steps back in history: done before the page is left, it can't abort that.
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog", { name: "What fits" })).toBeHidden();
   // A product's picture too.
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(`/shops/${shop}/catalogue/products`);

@@ -10,13 +10,16 @@ const shown = (page: Page): Promise<string[]> =>
     const fields = document.querySelectorAll<HTMLInputElement | HTMLSelectElement>(
       "form.zt-panel input:not([type=hidden]), form.zt-panel select",
     );
-    const told = document.querySelectorAll("main .zt-chips, main .zt-total, .zs-nothing, .zs-card, main tbody tr");
+    // Chips stand in the order of choosing, which no address keeps; each of them is there again.
+    const chips = document.querySelectorAll("main .zt-chip");
+    const told = document.querySelectorAll("main .zt-total, .zs-nothing, .zs-card, main tbody tr");
     return [
       ...[...fields].map((field) => {
         const chosen = "checked" in field && /checkbox|radio/.test(field.type) ? String(field.checked) : "";
         const name = field.name || field.getAttribute("aria-label");
         return `${name} ${field.value} ${chosen} ${text(field.closest("label"))}`;
       }),
+      ...[...chips].map(text).sort(),
       ...[...told].map(text),
     ];
   });

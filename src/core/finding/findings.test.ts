@@ -199,6 +199,16 @@ describe("findings", () => {
     ).toBe("On a phone the first product stands 2110 px down, 2.5 screens below the top.");
   });
 
+  it("price ranges where all prices are one, which shoppers see nothing of", async () => {
+    const csv = `product_id,title,price\n${[..."abcd"].map((name) => `${name},Thing ${name},5`).join("\n")}`;
+    const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(csv)).catalogue);
+    const panel = panelOf(newFacet("p", "price", "price-ranges", "range"));
+    const found = await findFindings(new LocalFacts(index), panel, emptySelection);
+    expect(found.filter(({ level }) => level === "error").map(({ words }) => words)).toEqual([
+      "Price has the same value in all 4 products, so there are no ranges and nothing appears.",
+    ]);
+  });
+
   it("an option that is most likely misspelt, with the merge that mends it", async () => {
     const rows = [
       ...Array(9).fill("Green"),

@@ -1,3 +1,5 @@
+import { resolve } from "../band/band.ts";
+import { displays } from "../display/displays.ts";
 import { inEachFacet } from "./finding.ts";
 
 /** A facet that can show nothing: its field is gone, or no product states it. */
@@ -5,8 +7,15 @@ export const noValues = inEachFacet({
   name: "no-values",
   level: "error",
   find({ row, title, found, reach }) {
-    if (found && reach > 0) return undefined;
     const remedy = { words: "Remove it", step: { do: "remove", row: row.id } } as const;
+    const { countedIn } = displays[resolve(row.display, "wide")];
+    if (found && countedIn && found.reach > 0 && found.ranges.length === 0)
+      return {
+        row: row.id,
+        words: `${title} has the same value in all ${found.reach} products, so there are no ranges and nothing appears.`,
+        remedy,
+      };
+    if (found && reach > 0) return undefined;
     if (!found) return { row: row.id, words: `${title}: the catalogue has no such field, so nothing appears.`, remedy };
     if (found.reach > 0)
       return { row: row.id, words: `${title} offers no option that a product has, so nothing appears.` };

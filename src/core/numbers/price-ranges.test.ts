@@ -52,6 +52,21 @@ describe("price ranges with round limits", () => {
     ).toBe(true);
   });
 
+  it("on a bent scale below 0 too, equal lengths are about equal ratios, with a stop at 0", () => {
+    const ends = endsOf({ least: -1000, most: 100_000, bent: true, step: 1, days: false });
+    const { stops = [], share } = scaleOf(ends, true);
+    expect([stops[0], stops.at(-1)]).toEqual([ends.min, ends.max]);
+    expect(stops).toEqual([...stops].sort((a, b) => a - b));
+    expect(stops).toContain(0);
+    // A tenth of the way to the far end and its mirror are as far from 0 as each other.
+    expect(share(0) - share(-100)).toBeCloseTo(share(100) - share(0), 10);
+    for (const [at, stop] of stops.entries())
+      if (stop > 20 && at + 2 < stops.length) expect((stops[at + 1] ?? 0) / stop).toBeLessThanOrEqual(1.1 + 1e-9);
+    const negative = scaleOf(endsOf({ least: -5000, most: -5, bent: true, step: 1, days: false }), true);
+    expect(negative.stops?.every((stop) => stop < 1)).toBe(true);
+    expect(negative.share(-5000)).toBeLessThan(negative.share(-5));
+  });
+
   it("come to an end for any numbers at all, however near, far or large", () => {
     const near = 10 ** 16;
     expect(roundLimits([near, near + 2], 5, "width").length).toBeLessThanOrEqual(5);

@@ -69,7 +69,18 @@ export function placeIn(list: readonly number[], value: number): number {
 /** Stops on a bent scale; beyond so many it is drawn even. A factor of 10 takes about 27 of them. */
 const mostStops = 600;
 
+/** Stops from end to end; below 0 they are as above it, mirrored. None where there would be too many. */
 function bentStops(min: number, max: number, step: number): number[] {
+  if (min >= 0) return stopsAbove(min, max, step);
+  const below = stopsAbove(Math.max(0, -max), -min, step)
+    .map((stop) => -stop || 0)
+    .reverse();
+  if (max <= 0 || below.length === 0) return below;
+  const above = stopsAbove(0, max, step);
+  return above.length === 0 ? [] : [...below, ...above.slice(1)];
+}
+
+function stopsAbove(min: number, max: number, step: number): number[] {
   const list = [min];
   let value = min > 0 ? min : Math.min(step, max);
   if (value > min) list.push(value);

@@ -71,6 +71,9 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   const props = displayProps({ row, state, perform }, field, settings, answer, peek);
   // A facet with nothing left drops out too, and comes back at the same place.
   const left = answer.range ? answer.range.live.min !== null || props.choice !== undefined : props.options.length > 0;
+  // Where all values are one number there are no ranges to choose from; a finding says so to the designer.
+  const inRanges = state.asked.some(({ field: asked, ranges }) => asked === row.field && ranges !== undefined);
+  if (inRanges && answer.ranges.length === 0 && props.choice === undefined) return null;
   if (!left && (settings.deadEnd === "drop" || answer.reach === 0)) return null;
 
   const open = fold.start === start ? fold.open : start !== "folded";

@@ -1,5 +1,6 @@
 import type { Choice, Selection } from "../../core/match/question.ts";
 import { emptySelection, withChoice } from "../../core/match/selection.ts";
+import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import { excused, type RowShift, type TrialStep } from "../../core/shift/layout-shift.ts";
@@ -51,40 +52,65 @@ async function tryFold(root: Element, element: Element): Promise<Shift[]> {
   return [await step(root, first, press), await step(root, first === "fold" ? "open" : "fold", press)];
 }
 
-/** Chooses something in a row and takes it back. */
+/** Chooses in a row and takes it back: what is found most, least and in between. */
 async function tryChoice(store: PageStore, root: Element, row: FacetRow): Promise<Shift[]> {
-  const choice = choiceFor(store, row);
-  if (!choice) return [];
-  const chosen = withChoice(emptySelection, row.field, choice);
-  return [
-    await step(root, "choose", () => choose(store, chosen)),
-    await step(root, "take back", () => choose(store, emptySelection)),
-  ];
-}
-
-/** The option that finds most but not all, or the lower half of a range. */
-function choiceFor({ state }: PageStore, { field, mode }: FacetRow): Choice | undefined {
-  const found = state.answer.facets[field];
-  if (!found) return undefined;
-  if (mode === "range") {
-    const { min, max } = found.range?.steady ?? { min: null, max: null };
-    return min === null || max === null ? undefined : { max: (min + max) / 2 };
+  const steps: Shift[] = [];
+  for (const choice of choicesFor(store, row)) {
+    const chosen = withChoice(emptySelection, row.field, choice);
+    steps.push(
+      await step(root, "choose", () => choose(store, chosen)),
+      await step(root, "take back", () => choose(store, emptySelection)),
+    );
   }
-  const counts = Array.from(found.counts.steady);
-  const best = counts.reduce((most, count, at) => (count > (counts[most] ?? 0) ? at : most), 0);
-  const option = found.options[best];
-  return option && { options: [option.id] };
+  return steps;
 }
 
-/** Does something and measures what it moved until the page has settled. */
+/** Of the options that a row offers, the one with most products, the one with fewest and one in the middle; of a range, halves. */
+function choicesFor({ state }: PageStore, row: FacetRow): Choice[] {
+  const found = state.answer.facets[row.field];
+  if (!found) return [];
+  if (row.mode === "range") {
+    if (found.ranges.length > 0) return thirds(found.ranges);
+    const { min, max } = found.range?.steady ?? { min: null, max: null };
+    return min === null || max === null ? [] : [{ max: (min + max) / 2 }, { min: (min + max) / 2 }];
+  }
+  const { steady } = found.counts;
+  const offered = offeredOptions(row, shownOn(row, state.band), found, state.language)
+    .sort((a, b) => (steady[b] ?? 0) - (steady[a] ?? 0))
+    .flatMap((at) => found.options[at] ?? []);
+  return thirds(offered).map(({ id }) => ({ options: [id] }));
+}
+
+/** The first, the last and the middle one of a list, each once. */
+const thirds = <T>(list: readonly T[]): T[] =>
+  [...new Set([0, list.length - 1, list.length >> 1])].flatMap((at) => list[at] ?? []);
+
+/** Does something and sums what it moved, frame by frame as browsers do, until the page has settled. */
 async function step(root: Element, name: TrialStep, act: () => Promise<void>): Promise<Shift> {
-  const before = takeSnapshot(root);
   const start = performance.now();
-  await act();
-  const late = performance.now() - start > excused;
-  await painted();
-  const felt = shiftBetween(before, takeSnapshot(root));
-  return { step: name, felt, counted: late ? felt : 0 };
+  let [before, felt, counted] = [takeSnapshot(root), 0, 0];
+  const look = () => {
+    const now = takeSnapshot(root);
+    const moved = shiftBetween(before, now);
+    before = now;
+    felt += moved;
+    if (performance.now() - start > excused) counted += moved;
+  };
+  let over = false;
+  const done = act().finally(() => {
+    over = true;
+  });
+  while (!over) {
+    await frame();
+    look();
+  }
+  await done;
+  // What is out of sight follows the rest by one.
+  for (let i = 0; i < 3; i++) {
+    await frame();
+    look();
+  }
+  return { step: name, felt, counted };
 }
 
 /** Shows what is chosen and its result, told as coming from the stage so that nobody else follows. */

@@ -78,7 +78,6 @@ export const ar: Words = {
   fromUp: "ابتداءً من {value}",
   notNumber: "هذا ليس رقمًا.",
   notStated: "لا يذكر أي منتج ذلك.",
-  noRanges: "القيم متقاربة جدًا بحيث لا تنقسم إلى نطاقات.",
   stars: {
     zero: "{n} نجوم",
     one: "نجمة واحدة ({n})",

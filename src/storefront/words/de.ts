@@ -54,7 +54,6 @@ export const de: Words = {
   fromUp: "ab {value}",
   notNumber: "Das ist keine Zahl.",
   notStated: "Kein Produkt gibt das an.",
-  noRanges: "Die Werte liegen zu nah beieinander für Spannen.",
   stars: { one: "{n} Stern", other: "{n} Sterne" },
   andUp: "und mehr",
   any: "Alle",

@@ -56,7 +56,6 @@ export const en = {
   fromUp: "from {value}",
   notNumber: "This is no number.",
   notStated: "No product states this.",
-  noRanges: "The values lie too close together for ranges.",
   stars: { one: "{n} star", other: "{n} stars" },
   andUp: "and up",
   any: "Any",

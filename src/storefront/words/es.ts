@@ -54,7 +54,6 @@ export const es: Words = {
   fromUp: "desde {value}",
   notNumber: "Esto no es un número.",
   notStated: "Ningún producto lo indica.",
-  noRanges: "Los valores están demasiado cerca para formar tramos.",
   stars: { one: "{n} estrella", many: "{n} estrellas", other: "{n} estrellas" },
   andUp: "o más",
   any: "Cualquiera",

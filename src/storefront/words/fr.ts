@@ -54,7 +54,6 @@ export const fr: Words = {
   fromUp: "à partir de {value}",
   notNumber: "Ce n’est pas un nombre.",
   notStated: "Aucun produit ne l’indique.",
-  noRanges: "Les valeurs sont trop proches pour des tranches.",
   stars: { one: "{n} étoile", many: "{n} étoiles", other: "{n} étoiles" },
   andUp: "et plus",
   any: "Tous",

@@ -54,7 +54,6 @@ export const ja: Words = {
   fromUp: "{value} から",
   notNumber: "数値ではありません。",
   notStated: "これを示す商品はありません。",
-  noRanges: "値が近すぎるため範囲に分けられません。",
   stars: { other: "星 {n} つ" },
   andUp: "以上",
   any: "すべて",

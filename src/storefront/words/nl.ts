@@ -54,7 +54,6 @@ export const nl: Words = {
   fromUp: "vanaf {value}",
   notNumber: "Dit is geen getal.",
   notStated: "Geen product vermeldt dit.",
-  noRanges: "De waarden liggen te dicht bij elkaar voor klassen.",
   stars: { one: "{n} ster", other: "{n} sterren" },
   andUp: "en meer",
   any: "Alle",
