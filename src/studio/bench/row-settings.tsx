@@ -17,6 +17,7 @@ import {
   settingOn,
 } from "../../core/setting/settings.ts";
 import { Choice, type ChoiceOption } from "../controls/choice.tsx";
+import type { SetValue } from "../controls/setting-control.tsx";
 import { TextControl } from "../controls/text-control.tsx";
 import { useAsked, useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
@@ -142,11 +143,11 @@ function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
 /** Sets one setting: of all rows that are chosen when this one is among them. */
 function useSetter(row: FacetRow, title: string) {
   const { panel: store, session } = useBench();
-  return (name: SettingName, value: SettingValue, band?: Band) => {
+  return (name: SettingName, value: SetValue, band?: Band) => {
     const { chosen } = session.getState();
     const rows = store.getState().document.rows.filter(isFacet);
     const others = chosen.includes(row.id) ? rows.filter(({ id }) => id !== row.id && chosen.includes(id)) : [];
-    const edit = (id: string, called: string) => setSetting(id, name, value, called, band);
+    const edit = (id: string, called: string) => setSetting(id, name, value as SettingValue, called, band);
     const own = edit(row.id, title);
     const all = [own, ...others.map(({ id }) => edit(id, id))];
     store.getState().apply(others.length === 0 ? own : together(`${own.words}, and ${others.length} more`, all));

@@ -6,12 +6,15 @@ import { PicturePick } from "./picture-pick.tsx";
 import { TextControl } from "./text-control.tsx";
 import { Translations } from "./translations.tsx";
 
+/** What a facet or a panel can set: a facet's values, or words by language. */
+export type SetValue = SettingValue | Readonly<Record<string, string>>;
+
 interface Props {
   /** For assistive technology. */
   name: string;
   definition: SettingDefinition;
-  value: SettingValue;
-  set(value: SettingValue): void;
+  value: SetValue;
+  set(value: SetValue): void;
   /** In a cell of the lattice. */
   small?: boolean;
 }
@@ -68,8 +71,8 @@ export function SettingControl({ name, definition, value, set, small = false }: 
           <Translations
             of={name}
             longest={definition.longest}
-            others={value as unknown as Record<string, string>}
-            set={(others) => set((others ?? {}) as unknown as SettingValue)}
+            others={isWords(value) ? value : {}}
+            set={(others) => set(others ?? {})}
           />
         </span>
       );
@@ -85,6 +88,9 @@ export function SettingControl({ name, definition, value, set, small = false }: 
       );
   }
 }
+
+const isWords = (value: SetValue): value is Readonly<Record<string, string>> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
 
 const partsOf = (text: string): string[] => text.split(/[\s;]+/).filter(Boolean);
 const numberIn = (part: string): number => Number(part.replace(",", "."));
