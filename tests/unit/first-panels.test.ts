@@ -23,19 +23,22 @@ const tables = Object.entries(answers).flatMap(([half, list]) => list.map((one) 
 const panels = tables.map(({ half, file, fields }) => {
   const index = opened(file);
   const rows = facetRows(firstPanel(index, "First panel"));
-  const names = rows.map(({ field }) => index.field(field)?.name);
-  return { half, file, fields, rows, index, found: fields.filter((name) => names.includes(shownName(name))) };
+  const names = rows.map(({ field }) => index.field(field)?.name.toLowerCase());
+  const found = fields.filter((name) => names.includes(shownName(name).toLowerCase()));
+  return { half, file, fields, rows, index, found };
 });
 
 describe("first panels of open tables", () => {
-  it.each(["looked at", "kept apart later"])(
-    "have at least four of five fields that a designer would take: %s",
-    (half) => {
-      const own = panels.filter((one) => one.half === half);
-      const [found, wanted] = [own.flatMap((one) => one.found), own.flatMap(({ fields }) => fields)];
-      expect(found.length / wanted.length).toBeGreaterThanOrEqual(0.8);
-    },
-  );
+  it.each([
+    ["looked at", 0.8],
+    ["kept apart later", 0.8],
+    ["new, looked at", 0.85],
+    ["new, kept apart", 0.85],
+  ])("have most of the fields that a designer would take: %s, a share of at least %d", (half, least) => {
+    const own = panels.filter((one) => one.half === half);
+    const [found, wanted] = [own.flatMap((one) => one.found), own.flatMap(({ fields }) => fields)];
+    expect(found.length / wanted.length).toBeGreaterThanOrEqual(least);
+  });
 
   it("have at least four of five over all tables, those included on which the first ranking found two of three", () => {
     const [found, wanted] = [panels.flatMap((one) => one.found), panels.flatMap(({ fields }) => fields)];

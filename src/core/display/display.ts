@@ -3,6 +3,7 @@ import type { Mode } from "../match/question.ts";
 import type { SettingName } from "../setting/settings.ts";
 import type { RangeCounting } from "./counted-in.ts";
 import type { Hands, Room } from "./hands.ts";
+import type { Seeking } from "./seeking.ts";
 
 /** The facts of one way to show a facet. How it looks is the storefront's; a view of the same name stands there. */
 export interface Display {
@@ -14,7 +15,11 @@ export interface Display {
   settings: readonly SettingName[];
   /** What an answer asks of the hands, and how it takes up room; a rehearsal goes by both. */
   hands: Hands;
+  /** How an option comes in sight. Default: options are read one after the other; see {@link along}. */
+  seek?: Seeking;
   room: Room;
+  /** Whoever looks for what it does not offer leaves it alone, and has met no dead end. Default: it is one. */
+  oneSided?: true;
   /** It shows what the swatch book holds of a value. Default: it does not. */
   swatches?: true;
   /** The ranges that its facet is counted in; absent where options or one range are counted. */

@@ -1,5 +1,6 @@
 import { type Display, optionSettings } from "./display.ts";
 import { opening } from "./hands.ts";
+import { behindButton } from "./seeking.ts";
 import { tooMany } from "./suits.ts";
 
 /** A list behind a button. */
@@ -8,6 +9,7 @@ export const dropdown: Display = {
   modes: ["any", "all", "one", "tree"],
   settings: [...optionSettings, "searchInside"],
   hands: opening,
+  seek: behindButton,
   room: "control",
   unsuited: (profile) => tooMany(profile, 2000, "a dropdown", "A slider or a search field suits them."),
 };

@@ -1,5 +1,6 @@
 import { type Display, optionSettings } from "./display.ts";
-import { searching } from "./hands.ts";
+import { pointing } from "./hands.ts";
+import { mostFound, typedInto } from "./seeking.ts";
 import { isNumberLine } from "./suits.ts";
 
 /** A field that finds options by name. */
@@ -7,7 +8,8 @@ export const searchField: Display = {
   label: "Search field",
   modes: ["any", "all", "one"],
   settings: optionSettings,
-  hands: searching,
+  hands: pointing,
+  seek: typedInto(mostFound),
   room: "control",
   unsuited: (profile) =>
     isNumberLine(profile, "A slider or number inputs suit them.") ??

@@ -7,6 +7,7 @@ export const yesNoSwitch: Display = {
   modes: ["any", "one"],
   settings: ["counting", "deadEnd"],
   hands: pointing,
+  oneSided: true,
   room: "control",
   unsuited: ({ options }) =>
     options > 2

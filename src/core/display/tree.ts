@@ -1,12 +1,14 @@
 import { type Display, optionSettings } from "./display.ts";
-import { descending } from "./hands.ts";
+import { pointing } from "./hands.ts";
+import { levelByLevel } from "./seeking.ts";
 
 /** Categories that fold. */
 export const tree: Display = {
   label: "Tree",
   modes: ["tree"],
   settings: [...optionSettings, "nested", "maxHeight"],
-  hands: descending,
+  hands: pointing,
+  seek: levelByLevel,
   room: "lines",
   unsuited: ({ depth }) =>
     depth > 1 ? undefined : "The values have one level only. Join levels with “ > ” in the catalogue to nest them.",

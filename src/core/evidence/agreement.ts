@@ -51,13 +51,6 @@ function inParts(said: Int32Array, values: readonly number[]): Int32Array {
   return said.map((code) => (code === unstated ? unstated : (partOf[code] ?? unstated)));
 }
 
-/** How often each thing is said. */
-export function tally(said: Int32Array): Map<number, number> {
-  const counts = new Map<number, number>();
-  for (const one of said) if (one !== unstated) counts.set(one, (counts.get(one) ?? 0) + 1);
-  return counts;
-}
-
 /**
  * How much two fields say the same, from 0 for nothing to 1 where each tells the other: their mutual information, less
  * what chance alone would give, ÷ the larger of their entropies, over the products that state both.

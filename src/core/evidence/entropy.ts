@@ -28,21 +28,6 @@ export function informationGain(values: readonly unknown[], classes: readonly un
   return entropy(tallied(classes)) - within;
 }
 
-/**
- * By how many bits one answer narrows the products down, on the mean over answers, when each product is
- * looked for through every option that it states: log2 of all products less the mean log2 of what is left.
- * Those who look for a product that does not state the field are left with all that do not.
- * @param counts products of each option; a product may stand in several
- * @param unstated products that state none
- * @param products all products
- */
-export function narrowing(counts: readonly number[], unstated: number, products: number): number {
-  const groups = [...counts, unstated].filter((count) => count > 0);
-  const answers = groups.reduce((sum, count) => sum + count, 0);
-  if (answers === 0) return 0;
-  return Math.log2(products) - groups.reduce((sum, count) => sum + (count / answers) * Math.log2(count), 0);
-}
-
 function tallied(items: readonly unknown[]): Iterable<number> {
   const counts = new Map<unknown, number>();
   for (const item of items) counts.set(item, (counts.get(item) ?? 0) + 1);

@@ -8,7 +8,7 @@ import { CatalogueIndex } from "../index/catalogue-index.ts";
 import { describeNumbers } from "../numbers/distribution.ts";
 import { findUnits, parseMeasure } from "../numbers/units.ts";
 import { findClashes } from "./clashes.ts";
-import { entropy, informationGain, narrowing } from "./entropy.ts";
+import { entropy, informationGain } from "./entropy.ts";
 import { detailField } from "./field-detail.ts";
 
 // Source: Quinlan (1986), Induction of Decision Trees, table 1: 14 mornings and whether play goes on.
@@ -64,27 +64,6 @@ describe("entropy", () => {
         (counts) => entropy(counts) <= Math.log2(counts.length) + 1e-9,
       ),
     );
-  });
-
-  it("is what one answer narrows down where every product states one value", () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.integer({ min: 1, max: 1000 }), { minLength: 1, maxLength: 20 }),
-        fc.nat(500),
-        (counts, unstated) => {
-          const products = unstated + counts.reduce((sum, count) => sum + count, 0);
-          expect(narrowing(counts, unstated, products)).toBeCloseTo(entropy([...counts, unstated]), 9);
-        },
-      ),
-    );
-  });
-});
-
-describe("narrowing down", () => {
-  it("is nothing where every product states every option", () => {
-    expect(narrowing([8, 8, 8], 0, 8)).toBe(0);
-    // Two of four products state both options: two answers leave three products, two leave three.
-    expect(narrowing([3, 3], 0, 4)).toBeCloseTo(2 - Math.log2(3), 12);
   });
 });
 

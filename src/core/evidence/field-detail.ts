@@ -10,8 +10,8 @@ import type { Facet } from "../match/question.ts";
 import { liveRange } from "../match/range.ts";
 import { type Distribution, describeNumbers } from "../numbers/distribution.ts";
 import { findUnits, type UnitFinding } from "../numbers/units.ts";
+import { type Answers, answersTo } from "./answers.ts";
 import { type Clash, findClashes } from "./clashes.ts";
-import { entropy, narrowing } from "./entropy.ts";
 
 export interface ValueCount {
   label: string;
@@ -24,9 +24,8 @@ export interface FieldDetail {
   values: ValueCount[];
   /** How many values only one product states. */
   singles: number;
-  /** Bits of uncertainty that the values hold, and by how many bits one answer narrows the products down. */
-  entropy: number;
-  narrowing: number;
+  /** What an answer does. */
+  answers: Answers;
   /** Values that were written in more than one way and count as one. */
   spellings: { label: string; written: string[] }[];
   clashes: Clash[];
@@ -59,8 +58,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   return {
     values,
     singles: values.filter(({ products }) => products === 1).length,
-    entropy: entropy(counts),
-    narrowing: narrowing([...counts], silent.length, index.products),
+    answers: answersTo(index, field),
     spellings: tree ? [] : spellingsOf(columns.get(field.key)?.spellings ?? [], options),
     clashes: numeric || tree ? [] : findClashes(values),
     units: numeric || tree ? undefined : findUnits(values.map(({ label }) => label)),

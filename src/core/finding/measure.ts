@@ -11,6 +11,8 @@ export interface Measure {
   bars: number;
   /** How far below the fixed bars the first product stands. */
   products: number;
+  /** How many cards of products stand in a row, and how high a row is with the gap below it, where there are any. */
+  cards?: { columns: number; height: number } | undefined;
   /** What each row's worst step moves, where that was tried. */
   shifts?: readonly RowShift[];
 }

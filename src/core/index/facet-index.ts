@@ -30,6 +30,12 @@ export interface Forward {
   starts: Uint32Array | undefined;
 }
 
+/** The options that a record states, by their places. @param options how many there are */
+export function optionsOfRecord({ codes, starts }: Forward, record: number, options: number): number[] {
+  const [from, to] = starts ? [starts[record] ?? 0, starts[record + 1] ?? 0] : [record, record + 1];
+  return [...codes.subarray(from, to)].filter((option) => option < options);
+}
+
 /** A field as numbers over its records: record `r` states `values[starts[r]]` up to `values[starts[r + 1]]`. */
 export interface NumberIndex {
   level: Level;

@@ -1,12 +1,13 @@
-import { pathSeparator } from "../catalogue/path.ts";
 import { displays } from "../display/displays.ts";
 import type { Operator } from "../display/hands.ts";
+import { along, type Way } from "../display/seeking.ts";
+import { rangeAround } from "../evidence/answers.ts";
 import type { Choice } from "../match/question.ts";
 import { choiceOf, emptySelection, toggle } from "../match/selection.ts";
+import { holds } from "../numbers/range.ts";
 import type { Range } from "../numbers/range-schema.ts";
 import { labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
-import { shownAtOnce } from "./heights.ts";
 import type { SceneFacet } from "./scene.ts";
 import type { Thing } from "./shopper.ts";
 import type { Stand, Stands } from "./stand.ts";
@@ -19,19 +20,21 @@ export interface Answer {
   words: string;
   /** Products that would be left. */
   left: number;
-  /** Options read until the answer is found, and whether a button shows it first. */
-  read: number;
-  more: boolean;
-  hands: Operator[];
+  /** The quickest way to give it: what is read until it is found, and all that the hands do. */
+  way(): Way;
 }
 
-/** Characters of a name that are typed until it is found. Common practice, no source. */
-const typedOfName = 4;
+/** How quick a shopper is, in seconds. */
+export interface Pace {
+  of(acts: readonly Operator[]): number;
+  /** A title or an option is read. */
+  read: number;
+}
 
 /**
  * How a shopper would answer a facet who takes its value to be that of a thing: the option that narrows most of those
  * that the thing has. `"missing"` where the shopper knows it and the facet does not offer it; undefined where the thing
- * states nothing.
+ * states nothing, and where a facet has one side only and the thing is on the other.
  * @param near how far, as a share, a number that is known may lie beside the true one
  */
 export function answerOf(
@@ -40,13 +43,20 @@ export function answerOf(
   one: SceneFacet,
   thing: Thing,
   near: number,
+  pace: Pace,
 ): Answer | "missing" | undefined {
   return one.facet.mode === "range"
     ? rangeAnswer(stands, stand, one, thing, near)
-    : optionAnswer(stands, stand, one, thing);
+    : optionAnswer(stands, stand, one, thing, pace);
 }
 
-function optionAnswer(stands: Stands, stand: Stand, one: SceneFacet, thing: Thing): Answer | "missing" | undefined {
+function optionAnswer(
+  stands: Stands,
+  stand: Stand,
+  one: SceneFacet,
+  thing: Thing,
+  pace: Pace,
+): Answer | "missing" | undefined {
   const { facet, row, settings, display } = one;
   const own = stands.optionsOf(facet, thing);
   if (own.length === 0) return undefined;
@@ -59,11 +69,9 @@ function optionAnswer(stands: Stands, stand: Stand, one: SceneFacet, thing: Thin
   });
   // A tree is gone down as far as it is known; its deepest level narrows most.
   const best = offered.sort((a, b) => a.left - b.left || a.place - b.place).find(({ left }) => left > 0) ?? offered[0];
-  if (!best) return "missing";
+  if (!best) return displays[display].oneSided ? undefined : "missing";
   // Dropped and faded options cannot be chosen.
   if (best.left === 0 && settings.deadEnd !== "keep") return "missing";
-  const places = readingOrder(stands, one, counts);
-  const read = places.indexOf(best.place) + 1;
   const label = labelOf(rules, best.option, "en");
   const choice = choiceOf(toggle(emptySelection, facet, best.option.id), facet.field);
   if (!choice) return undefined;
@@ -72,19 +80,29 @@ function optionAnswer(stands: Stands, stand: Stand, one: SceneFacet, thing: Thin
     choice,
     words: label,
     left: best.left,
-    read: Math.max(1, read),
-    more: displays[display].room !== "control" && read > shownAtOnce(settings, places.length),
-    hands: displays[display].hands({
-      ends: 0,
-      levels: facet.mode === "tree" ? best.option.id.split(pathSeparator).length : 1,
-      characters: Math.min(typedOfName, label.length),
-    }),
+    way() {
+      const shown = shownIn(stands, one, counts, best.place);
+      const at = shown.findIndex(({ id }) => id === best.option.id);
+      const { seek = along, hands } = displays[display];
+      const way = quickest(seek({ display, mode: facet.mode, settings, shown, at }), pace);
+      return { read: way?.read ?? at + 1, acts: [...(way?.acts ?? []), ...hands({ ends: 0, characters: 0 })] };
+    },
   };
 }
 
-/** The places of the options that a shopper reads, in their order; options without products are left out where the facet hides them. */
-const readingOrder = (stands: Stands, one: SceneFacet, counts: ArrayLike<number>): number[] =>
-  [...stands.offeredBy(one)].filter((place) => one.settings.deadEnd !== "drop" || (counts[place] ?? 0) > 0);
+/** The options that a shopper reads, in their order; those without products are left out where the facet hides them. */
+const shownIn = (stands: Stands, one: SceneFacet, counts: ArrayLike<number>, sought: number) =>
+  [...stands.offeredBy(one)]
+    .filter((place) => place === sought || one.settings.deadEnd !== "drop" || (counts[place] ?? 0) > 0)
+    .flatMap((place) => {
+      const option = stands.optionAt(one.facet, place);
+      return option ? [{ id: option.id, label: labelOf(rulesOf(one.row), option, "en") }] : [];
+    });
+
+function quickest(ways: readonly Way[], pace: Pace): Way | undefined {
+  const costOf = ({ read, acts }: Way) => pace.of(acts) + pace.read * read;
+  return [...ways].sort((a, b) => costOf(a) - costOf(b))[0];
+}
 
 function rangeAnswer(
   stands: Stands,
@@ -112,33 +130,22 @@ function rangeAnswer(
       choice: range,
       words,
       left,
-      read: place + 1,
-      more: false,
-      hands: hands({ ends: 0, levels: 1, characters: 0 }),
+      way: () => ({ read: place + 1, acts: hands({ ends: 0, characters: 0 }) }),
     };
   }
   if (least === undefined || most === undefined) return undefined;
-  const width = Math.abs(value) * near;
-  const range: Range = {
-    ...(value - width > least ? { min: value - width } : {}),
-    ...(value + width < most ? { max: value + width } : {}),
-  };
+  const range = rangeAround(value, near, least, most);
+  if (!range) return undefined;
   const ends = (range.min === undefined ? 0 : 1) + (range.max === undefined ? 0 : 1);
-  if (ends === 0) return undefined;
   const characters = String(Math.round(value)).length;
   return {
     facet: one,
     choice: range,
     words: inWords(range),
     left: stand.look.within(facet.field, range),
-    read: ends,
-    more: false,
-    hands: hands({ ends, levels: 1, characters }),
+    way: () => ({ read: ends, acts: hands({ ends, characters }) }),
   };
 }
-
-const holds = ({ min, max, below }: Range, value: number): boolean =>
-  (min === undefined || value >= min) && (max === undefined || value <= max) && (below === undefined || value < below);
 
 const round = (value: number): string => String(Number(value.toPrecision(4)));
 function inWords({ min, max, below }: Range): string {

@@ -1,5 +1,6 @@
 import type { FieldRole } from "../catalogue/field-names.ts";
 import type { Field } from "../catalogue/field-schema.ts";
+import { usualNear } from "../evidence/answers.ts";
 import { operatorSeconds } from "./operators.ts";
 
 /** Something that is taken for granted of shoppers, which the designer can read and change. */
@@ -20,6 +21,14 @@ const eye = "Card, Moran and Newell (1983): one movement of the eye takes 0.23 s
 
 /** Everything that is taken for granted of all shoppers. */
 export const assumptionList = {
+  known: {
+    words: "How much shoppers know, of what is usual",
+    why: practice,
+    fallback: 1,
+    min: 0,
+    max: 4,
+    unit: "share",
+  },
   first: {
     words: "First cards among which the product is noticed",
     why: practice,
@@ -48,7 +57,7 @@ export const assumptionList = {
   near: {
     words: "How far a known number may lie beside the true one",
     why: practice,
-    fallback: 0.25,
+    fallback: usualNear,
     min: 0,
     max: 2,
     unit: "share",
@@ -74,6 +83,22 @@ export const assumptionList = {
     words: "To make up the mind before a choice (M)",
     why: paper,
     fallback: operatorSeconds.M,
+    min: 0,
+    max: 10,
+    unit: "s",
+  },
+  tap: {
+    words: "To tap something with the thumb, on phones and tablets",
+    why: "Fitts’ law with about 7 bits a second, MacKenzie (2015), from memory: a target of 44 px that is 300 px away.",
+    fallback: 0.43,
+    min: 0,
+    max: 10,
+    unit: "s",
+  },
+  type: {
+    words: "To type a character with the thumb",
+    why: "36 words a minute, Palin and others (2019), How do people type on mobile devices?, from memory.",
+    fallback: 0.33,
     min: 0,
     max: 10,
     unit: "s",
@@ -131,8 +156,12 @@ export const assumed = ({ values }: Assumptions): Record<AssumptionName, number>
     number
   >;
 
-/** The share of shoppers who know what their product states of a field. */
-export function knownShare({ key, role, kind }: Pick<Field, "key" | "role" | "kind">, { knows }: Assumptions): number {
+/** The share of shoppers who know what their product states of a field, before all shares are made more or less. */
+export function statedShare({ key, role, kind }: Pick<Field, "key" | "role" | "kind">, { knows }: Assumptions): number {
   const set = Object.hasOwn(knows, key) ? knows[key] : undefined;
   return set ?? knowing[role] ?? knowing[kind === "number" || kind === "date" ? "number" : "option"] ?? 0;
 }
+
+/** The share of shoppers who know what their product states of a field. */
+export const knownShare = (field: Pick<Field, "key" | "role" | "kind">, assumptions: Assumptions): number =>
+  Math.min(1, statedShare(field, assumptions) * (assumptions.values.known ?? assumptionList.known.fallback));

@@ -1,5 +1,6 @@
 import type { Band } from "../band/band.ts";
-import type { Room } from "../display/hands.ts";
+import { type DisplayName, displays } from "../display/displays.ts";
+import { shownAtOnce } from "../display/seeking.ts";
 import type { FacetSettings } from "../setting/settings.ts";
 
 /** Heights in CSS px of the parts of a facet in the usual look, on narrow screens with room for a thumb. */
@@ -8,19 +9,16 @@ const parts = (band: Band) =>
 /** Options beside one another in a row of swatches or tiles. */
 const aRow = 5;
 
-/** How many of a facet's options are seen before a button shows the rest. */
-export const shownAtOnce = ({ foldAfter }: Pick<FacetSettings, "foldAfter">, options: number): number =>
-  foldAfter > 0 && options > foldAfter + 1 ? foldAfter : options;
-
 /**
  * About how high a facet stands, where no browser has measured it, in CSS px. Good enough to tell what is below the
  * first screen; not a measurement.
  */
-export function estimatedHeight(room: Room, settings: FacetSettings, options: number, band: Band): number {
+export function estimatedHeight(display: DisplayName, settings: FacetSettings, options: number, band: Band): number {
+  const { room } = displays[display];
   const { title, line, control, range } = parts(band);
   const head = settings.title ? title : 12;
   if (settings.title && settings.start === "folded") return head;
-  const shown = shownAtOnce(settings, options);
+  const shown = shownAtOnce(display, settings, options);
   const more = shown < options ? line : 0;
   switch (room) {
     case "control":

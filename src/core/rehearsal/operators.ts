@@ -1,12 +1,26 @@
+import type { Band } from "../band/band.ts";
 import type { Operator } from "../display/hands.ts";
+import type { AssumptionName } from "./assumptions.ts";
 
 /**
  * Seconds of each operator. Source: Card, Moran and Newell (1980), table 1: K of an average typist of 40 words a
- * minute, P with a mouse to a target on a screen, H of the hands between keyboard and mouse, M of the mind made up.
- * From memory of the paper.
+ * minute, which the paper takes for a button too, P with a mouse to a target on a screen, H of the hands between
+ * keyboard and mouse, M of the mind made up. From memory of the paper.
  */
-export const operatorSeconds: Readonly<Record<Operator, number>> = { K: 0.28, P: 1.1, H: 0.4, M: 1.35 };
+export const operatorSeconds: Readonly<Record<Operator, number>> = { K: 0.28, B: 0.28, P: 1.1, H: 0.4, M: 1.35 };
 
 /** Seconds that a sequence of operators takes. @param seconds of each; those of the paper by default */
 export const secondsOf = (acts: readonly Operator[], seconds = operatorSeconds): number =>
   acts.reduce((sum, act) => sum + seconds[act], 0);
+
+/**
+ * Seconds of each operator on a band: with mouse and keyboard on wide, by the thumb on narrower screens, whose way to a
+ * target ends with its press and which types where it is.
+ */
+export const operatorsOn = (
+  band: Band,
+  assumed: Readonly<Record<AssumptionName, number>>,
+): Readonly<Record<Operator, number>> =>
+  band === "wide"
+    ? { K: assumed.press, B: assumed.press, P: assumed.point, H: assumed.home, M: assumed.mind }
+    : { K: assumed.type, B: 0, P: assumed.tap, H: 0, M: assumed.mind };

@@ -1,6 +1,6 @@
 import { type Band, resolve } from "../band/band.ts";
 import { behaviours, canStick } from "../behaviour/behaviour.ts";
-import { type DisplayName, displays } from "../display/displays.ts";
+import type { DisplayName } from "../display/displays.ts";
 import type { Measure } from "../finding/measure.ts";
 import type { Clause, Facet, Sort } from "../match/question.ts";
 import type { Standing } from "../page/pages-schema.ts";
@@ -30,7 +30,7 @@ export interface ScenePanel {
   entry: "open" | "drawer" | "folded";
   /** What is chosen waits for a button to be pressed. */
   waits: boolean;
-  /** It stays in sight while the page scrolls. */
+  /** It, or the button that opens it, stays in sight while the page scrolls. */
   sticky: boolean;
   /** After a choice the page goes back to the top of the results. */
   back: boolean;
@@ -46,8 +46,19 @@ export interface Scene {
   sort: Sort;
   panels: ScenePanel[];
   facets: SceneFacet[];
+  cards: SceneCards;
   /** Height of the first screen less the fixed bars, in CSS px. */
   screen: number;
+  /** Every height is a browser's; where it isn't, some or all are estimated. */
+  measured: boolean;
+}
+
+/** Where the products' cards stand: so many in a row, whose height has the gap below it, in CSS px. */
+export interface SceneCards {
+  /** Below the first screen's top. */
+  top: number;
+  columns: number;
+  height: number;
 }
 
 /** A panel that stands on a page, with what a browser has measured of it on the band, where one has. */
@@ -60,6 +71,16 @@ export interface StandingPanel extends Standing {
 const usualScreen: Readonly<Record<Band, number>> = { wide: 700, medium: 1010, slim: 740 };
 /** Where the first product stands, below the page's name. Common practice, no source. */
 const usualTop = 130;
+/** Cards of products until something is measured: as the stand-in shop has them. */
+const usualCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
+  wide: { columns: 4, height: 300 },
+  medium: { columns: 3, height: 320 },
+  slim: { columns: 2, height: 280 },
+};
+/** A line of a list or a table. */
+const usualLines: Omit<SceneCards, "top"> = { columns: 1, height: 130 };
+/** A folded panel is its button. */
+const foldedHeight = 56;
 /** What of a drawer's height its head and foot take. */
 const drawerEdges = 130;
 
@@ -83,6 +104,8 @@ export function sceneOf(
   const rows = standing.flatMap(({ document }) => document.rows);
   const asked = new Map(engineFacets({ rows }, band).map((facet) => [facet.field, facet]));
   const facets: SceneFacet[] = [];
+  /** Where the products begin, as far as it is known: below the panels that stand above them. */
+  let productsTop = usualTop;
   const scenePanels = standing.map(({ panel: slug, document, placement, measure }): ScenePanel => {
     const behaviour = behaviours.allOn(document.behaviour ?? {}, band);
     const beside = placement === "left" || placement === "right" || placement === "drawer";
@@ -96,7 +119,7 @@ export function sceneOf(
       const settings = settingsOn(row.settings, band);
       const display = resolve(row.display, band);
       const folded = settings.title && settings.start === "folded";
-      const height = measure?.rows[row.id] ?? estimatedHeight(displays[display].room, settings, optionsOf(row), band);
+      const height = measure?.rows[row.id] ?? estimatedHeight(display, settings, optionsOf(row), band);
       const facet = asked.get(row.field);
       if (facet) facets.push({ panel: slug, row, facet, display, settings, top, height, folded });
       // Several facets share a line where the designer has set so, and above the products by themselves.
@@ -106,18 +129,39 @@ export function sceneOf(
         share = 0;
       }
     }
+    const above = placement === "above" || placement === "folded";
+    const start = measure ? measure.products - (above ? measure.panel : 0) : productsTop;
+    if (measure) productsTop = measure.products;
+    else if (above) productsTop += placement === "folded" ? foldedHeight : top;
     return {
       slug,
       entry: placement === "drawer" ? "drawer" : placement === "folded" ? "folded" : "open",
       waits: behaviour.apply === "button",
-      sticky: behaviour.sticky && canStick.includes(placement),
+      sticky:
+        placement === "drawer" ? behaviour.buttonPlace === "float" : behaviour.sticky && canStick.includes(placement),
       back: behaviour.back === "top",
-      top: placement === "drawer" ? 0 : (measure?.products ?? usualTop),
+      top: placement === "drawer" ? 0 : Math.max(0, start),
       window: placement === "drawer" ? screen - drawerEdges : screen,
     };
   });
   const { layout, order } = page;
-  return { band, within: page.within, sort: layout.sorts[0]?.sort || order, panels: scenePanels, facets, screen };
+  const cards = panels.find(({ measure }) => measure?.cards)?.measure?.cards;
+  return {
+    band,
+    within: page.within,
+    sort: layout.sorts[0]?.sort || order,
+    panels: scenePanels,
+    facets,
+    cards: { top: productsTop, ...(cards ?? usualCardsOf(layout, band)) },
+    screen,
+    measured: cards !== undefined && standing.every(({ measure }) => measure !== undefined),
+  };
+}
+
+function usualCardsOf({ form, columns }: Pick<ShownPage["layout"], "form" | "columns">, band: Band) {
+  if (resolve(form, band) !== "grid") return usualLines;
+  const usual = usualCards[band];
+  return { ...usual, columns: resolve(columns, band) || usual.columns };
 }
 
 const shareOf = (share: FacetSettings["share"], beside: boolean): number =>

@@ -1,4 +1,5 @@
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import { optionsOfRecord } from "../index/facet-index.ts";
 import { kept } from "../index/kept.ts";
 import type { LocalEngine, Look } from "../match/local-engine.ts";
 import type { Facet, Selection } from "../match/question.ts";
@@ -59,10 +60,7 @@ export class Stands {
   /** The options of a facet that a thing has, by their places among its options. */
   optionsOf(facet: Facet, { product, variant }: Thing): number[] {
     const { level, forward, options } = this.index.options(facet.field, facet.mode === "tree", facet.merges);
-    const record = level === "product" ? product : variant;
-    const { codes, starts } = forward;
-    const [from, to] = starts ? [starts[record] ?? 0, starts[record + 1] ?? 0] : [record, record + 1];
-    return [...codes.subarray(from, to)].filter((option) => option < options.length);
+    return optionsOfRecord(forward, level === "product" ? product : variant, options.length);
   }
 
   /** The places of the options that a facet offers on the page, in the order in which they are shown. */

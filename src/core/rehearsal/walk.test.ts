@@ -126,6 +126,31 @@ describe("shops of a few products, worked by hand", () => {
   });
 });
 
+describe("what the page offers is what shoppers meet", () => {
+  it("a switch has a yes and no no, and is no dead end to those who want none", () => {
+    const facts = factsOf("title,organic\na,yes\nb,no\nc,no\nd,yes\n");
+    const row = { ...boxes("organic"), display: { wide: "switch" } } as const;
+    const walks = run(facts, panelOf(row), { shoppers: 100, assumptions: knowing(["organic"]) });
+    expect(walks.flatMap(({ deadEnds }) => deadEnds)).toEqual([]);
+    expect(new Set(walks.flatMap(({ moves }) => moves.map(({ words }) => words)))).toEqual(new Set(["yes"]));
+    expect(walks.every(({ target, moves }) => moves.length === 0 || target === 3)).toBe(true);
+  });
+
+  it("a tree costs less level by level than a list of all its branches", () => {
+    const leaves = [..."abcdefgh"].flatMap((top) => [..."uvwxyz"].map((leaf) => `${top} > ${leaf}`));
+    const facts = factsOf(`title,category\n${leaves.map((path) => `${path.replace(" > ", "")},${path}`).join("\n")}\n`);
+    const tree = (nested: boolean): FacetRow => ({
+      ...newFacet("f-category", "category", "tree", "tree"),
+      settings: { nested },
+    });
+    const mean = (row: FacetRow) => {
+      const walks = run(facts, panelOf(row), { shoppers: 200, assumptions: knowing(["category"]) });
+      return walks.reduce((sum, { seconds }) => sum + seconds, 0) / walks.length;
+    };
+    expect(mean(tree(true))).toBeLessThan(mean(tree(false)) - 1);
+  });
+});
+
 describe("the first facet taken", () => {
   /** Source: Quinlan (1986), Induction of Decision Trees, table 1. */
   const weather = `outlook,temperature,humidity,wind,play
@@ -175,13 +200,13 @@ rain,mild,high,strong,no`;
 
 describe("what a move costs", () => {
   it("is made of the operators of Card, Moran and Newell (1980), from memory", () => {
-    expect(operatorSeconds).toEqual({ K: 0.28, P: 1.1, H: 0.4, M: 1.35 });
+    expect(operatorSeconds).toEqual({ K: 0.28, B: 0.28, P: 1.1, H: 0.4, M: 1.35 });
     expect(secondsOf(["M", "P", "K"])).toBeCloseTo(2.73);
   });
 
   it("is more for a dropdown than for a box, for a folded facet than for an open one, in a drawer than beside", () => {
-    const timeOf = (row: FacetRow, band: "wide" | "slim" = "wide") => {
-      const walks = run(sixteen, panelOf(row), { shoppers: 200, assumptions: knowing(keys4, { first: 8 }) }, band);
+    const timeOf = (row: FacetRow) => {
+      const walks = run(sixteen, panelOf(row), { shoppers: 200, assumptions: knowing(keys4, { first: 8 }) });
       const times = walks.filter(({ moves }) => moves.length === 1).map(({ moves }) => moves[0]?.seconds ?? 0);
       return Math.min(...times);
     };
@@ -189,8 +214,26 @@ describe("what a move costs", () => {
     // One point and one press more each.
     expect(timeOf({ ...boxes("d"), display: { wide: "dropdown" } }) - box).toBeCloseTo(1.1 + 0.28, 5);
     expect(timeOf({ ...boxes("d"), settings: { start: "folded" } }) - box).toBeCloseTo(1.1 + 0.28, 5);
-    // The drawer is thought of, pointed at and pressed, and left again by its button.
-    expect(timeOf(boxes("d"), "slim") - box).toBeCloseTo(1.35 + 2 * (1.1 + 0.28), 5);
+    // On a phone a drawer is thought of and tapped, and left again by its button.
+    const all = (slim: "drawer" | "above") => {
+      const panel = { ...panelOf(boxes("d")), placement: { wide: "left", slim } } as const;
+      const walks = run(sixteen, panel, { shoppers: 200, assumptions: knowing(keys4, { first: 2 }) }, "slim");
+      return Math.min(...walks.flatMap(({ moves, seconds }) => (moves.length === 1 ? seconds : [])));
+    };
+    expect(all("drawer") - all("above")).toBeCloseTo(1.35 + 2 * 0.43, 5);
+  });
+
+  it("grows with the cards that are looked at: the eighth ends below a phone's first screen", () => {
+    const panel = { ...panelOf(boxes("d")), placement: { wide: "left", slim: "drawer" } } as const;
+    const pxOf = (first: number, band: "wide" | "slim") =>
+      run(sixteen, panel, { shoppers: 60, assumptions: { ...knowing([], { first }), knows: {} } }, band)
+        .filter(({ target }) => target === first - 1)
+        .map(({ px }) => px);
+    const { cards, screen } = sceneOn(sixteen, panel, "slim");
+    const end = cards.top + (8 / cards.columns) * cards.height;
+    expect(end).toBeGreaterThan(1.5 * screen);
+    expect(new Set(pxOf(8, "slim"))).toEqual(new Set([end - screen]));
+    expect(new Set(pxOf(2, "slim"))).toEqual(new Set([0]));
   });
 
   it("grows with what must be scrolled past", () => {

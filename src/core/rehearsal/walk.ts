@@ -1,9 +1,9 @@
 import type { Operator } from "../display/hands.ts";
 import type { Selection } from "../match/question.ts";
 import { emptySelection, withChoice } from "../match/selection.ts";
-import { type Answer, answerOf } from "./answer-of.ts";
+import { type Answer, answerOf, type Pace } from "./answer-of.ts";
 import type { AssumptionName } from "./assumptions.ts";
-import { secondsOf } from "./operators.ts";
+import { operatorsOn, secondsOf } from "./operators.ts";
 import type { SceneFacet, ScenePanel } from "./scene.ts";
 import type { Shopper } from "./shopper.ts";
 import type { Stands } from "./stand.ts";
@@ -54,8 +54,9 @@ export interface Walk {
 interface Eyes {
   seconds: number;
   px: number;
-  /** How far the page, or the drawer, is scrolled. */
-  scrolled: number;
+  /** How far the page is scrolled, and what scrolls by itself: a drawer, or a panel that stays in sight. */
+  page: number;
+  own: number;
   /** The panel that has been opened and covers the products. */
   inside: string | undefined;
 }
@@ -68,10 +69,11 @@ interface Eyes {
  */
 export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>): Walk {
   const { scene } = stands;
-  const seconds = { K: assumed.press, P: assumed.point, H: assumed.home, M: assumed.mind };
-  const eyes: Eyes = { seconds: 0, px: 0, scrolled: 0, inside: undefined };
+  const operators = operatorsOn(scene.band, assumed);
+  const pace: Pace = { of: (acts) => secondsOf(acts, operators), read: assumed.read };
+  const eyes: Eyes = { seconds: 0, px: 0, page: 0, own: 0, inside: undefined };
   const spend = (...acts: Operator[]) => {
-    eyes.seconds += secondsOf(acts, seconds);
+    eyes.seconds += pace.of(acts);
   };
   const result: Pick<Walk, "moves" | "deadEnds"> = { moves: [], deadEnds: [] };
   let selection = emptySelection;
@@ -89,21 +91,14 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
   });
 
   for (;;) {
-    if (eyes.inside === undefined) {
-      eyes.seconds += assumed.look * Math.min(assumed.first, stand.total);
-      if (stand.first.has(shopper.target.product)) return done("arrived");
-    }
+    if (eyes.inside === undefined && look()) return done("arrived");
     if (eyes.seconds >= assumed.mostSeconds || result.moves.length >= assumed.mostMoves) {
-      leave();
-      return done(arrives() ? "arrived" : "patience");
+      return done(leave() && look() ? "arrived" : "patience");
     }
     const answer = seek();
     if (!answer) {
       // Nothing helps: whoever is in a drawer closes it and looks once more.
-      const covered = eyes.inside !== undefined;
-      leave();
-      if (covered) eyes.seconds += assumed.look * Math.min(assumed.first, stand.total);
-      return done(arrives() ? "arrived" : "nothing helps");
+      return done(leave() && look() ? "arrived" : "nothing helps");
     }
     take(answer);
   }
@@ -112,16 +107,35 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
     return scene.facets.filter(({ row }) => row.field === field);
   }
 
-  function arrives(): boolean {
-    return stand.first.has(shopper.target.product);
+  /** Looks at the first cards from their top, one by one, until the product is seen; scrolls on where they end below. */
+  function look(): boolean {
+    const cards = [...stand.first];
+    const at = cards.indexOf(shopper.target.product);
+    const seen = at < 0 ? cards.length : at + 1;
+    eyes.seconds += assumed.look * seen;
+    const end = scene.cards.top + Math.ceil(seen / scene.cards.columns) * scene.cards.height;
+    if (seen > 0) scrollTo(Math.max(eyes.page, end - scene.screen));
+    return at >= 0;
   }
 
-  /** Closes what covers the products, by the button that shows them. */
-  function leave(): void {
-    if (eyes.inside === undefined) return;
-    spend("P", "K");
+  /** Scrolls the page. */
+  function scrollTo(y: number): void {
+    scrollBy(Math.abs(y - eyes.page));
+    eyes.page = y;
+  }
+
+  function scrollBy(px: number): void {
+    eyes.px += px;
+    eyes.seconds += assumed.scroll * (px / scene.screen);
+  }
+
+  /** Closes what covers the products, by the button that shows them. @returns whether something did */
+  function leave(): boolean {
+    if (eyes.inside === undefined) return false;
+    spend("P", "B");
     eyes.inside = undefined;
-    eyes.scrolled = 0;
+    eyes.own = 0;
+    return true;
   }
 
   /** The best answer that can be seen; the page is scrolled on while none in sight helps. */
@@ -131,10 +145,10 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
       if (own.every(({ row }) => shopper.believes(row.field) === undefined)) continue;
       enter(panel);
       const end = Math.max(...own.map(({ top, height }) => top + height), 0);
+      const byItself = panel.entry !== "open" || panel.sticky;
       let seen = 0;
       for (;;) {
-        const from = panel.entry === "open" && !panel.sticky ? Math.max(0, eyes.scrolled - panel.top) : eyes.scrolled;
-        const to = from + panel.window - (panel.entry === "open" && eyes.scrolled === 0 ? panel.top : 0);
+        const to = byItself ? eyes.own + panel.window : eyes.page + panel.window - panel.top;
         const inSight = own.filter(({ top }) => top >= seen && top < to);
         eyes.seconds += assumed.read * inSight.length;
         const best = bestOf(inSight);
@@ -142,21 +156,23 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
         seen = to;
         if (to >= end) break;
         const step = Math.min(panel.window * 0.8, end - to + 40);
-        eyes.scrolled += step;
-        eyes.px += step;
-        eyes.seconds += assumed.scroll * (step / scene.screen);
+        scrollBy(step);
+        if (byItself) eyes.own += step;
+        else eyes.page += step;
       }
     }
     return undefined;
   }
 
-  /** Opens a panel that is behind a button. */
+  /** Goes to a panel, and opens it where it is behind a button. */
   function enter(panel: ScenePanel): void {
-    if (panel.entry === "open" || eyes.inside === panel.slug) return;
+    if (eyes.inside === panel.slug) return;
     leave();
-    spend("M", "P", "K");
+    if (!panel.sticky) scrollTo(0);
+    eyes.own = 0;
+    if (panel.entry === "open") return;
+    spend("M", "P", "B");
     eyes.inside = panel.slug;
-    eyes.scrolled = 0;
   }
 
   /** Of facets in sight the answer that narrows most. What is known and not offered is a dead end, told once. */
@@ -165,7 +181,7 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
     for (const one of inSight) {
       const thing = shopper.believes(one.row.field);
       if (!thing) continue;
-      const answer = answerOf(stands, stand, one, thing, assumed.near);
+      const answer = answerOf(stands, stand, one, thing, assumed.near, pace);
       if (answer === "missing") {
         tried.add(one);
         // Another row over the field may offer it.
@@ -181,18 +197,18 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
     const { facet, choice } = answer;
     const panel = scene.panels.find(({ slug }) => slug === facet.panel);
     for (const one of rowsOver(facet.row.field)) tried.add(one);
-    eyes.seconds += assumed.read * answer.read;
+    const { read, acts } = answer.way();
+    eyes.seconds += assumed.read * read;
     spend("M");
-    if (facet.folded) spend("P", "K");
-    if (answer.more) spend("P", "K");
-    spend(...answer.hands);
+    if (facet.folded) spend("P", "B");
+    spend(...acts);
     const before = stand.total;
     const next = withChoice(selection, facet.row.field, choice);
     stand = stands.at(next);
     if (stand.total === 0) {
       // The way back: the choice is taken out again.
       result.deadEnds.push({ row: facet.row.id, kind: "empty", selection: next });
-      spend("M", "P", "K");
+      spend("M", "P", "B");
       stand = stands.at(selection);
       return;
     }
@@ -202,15 +218,10 @@ export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<
       // A drawer tells how many are left; few enough, and it is closed.
       if (stand.total <= assumed.first) leave();
     } else {
-      if (panel?.waits) spend("P", "K");
+      if (panel?.waits) spend("P", "B");
       // The products are looked at from their top.
-      if (eyes.scrolled > 0) {
-        if (!panel?.back) {
-          eyes.px += eyes.scrolled;
-          eyes.seconds += assumed.scroll * (eyes.scrolled / scene.screen);
-        }
-        eyes.scrolled = 0;
-      }
+      if (panel?.back) eyes.page = 0;
+      else scrollTo(0);
     }
     result.moves.push({
       row: facet.row.id,

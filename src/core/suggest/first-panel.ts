@@ -29,10 +29,9 @@ export function firstFields(index: CatalogueIndex): Ranked[] {
 }
 
 /** Why a field is in a first panel, in plain words and numbers. */
-export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, bits }: Ranked): string {
-  const left = Math.max(1, Math.round(reach / 2 ** bits));
+export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, left }: Ranked): string {
   const stated = reach === outOf ? "All products state it" : `${number(reach)} of ${number(outOf)} products state it`;
-  return `${stated}; an answer leaves about ${number(left)}. ${displays[display].label}: ${reason}.`;
+  return `${stated}; an answer leaves ${number(Math.round(left))} on average. ${displays[display].label}: ${reason}.`;
 }
 
 const number = (value: number): string => value.toLocaleString("en");

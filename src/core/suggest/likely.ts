@@ -21,7 +21,7 @@ const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
   // What numbers rows or places them tells people nothing.
   [
     0.05,
-    /\b(?:ids?|code|codes|iso|cca\d|ccn\d|cioc|gtin|ean|isbn|url|link|slug|uuid|hash|hex|identification|number|nummer|numéro|número|phone|email|comment|note|notes|official|symbol|zip|postcode|postal|plz)\b/,
+    /\b(?:ids?|code|codes|iso|cca\d|ccn\d|cioc|gtin|ean|isbn|url|link|slug|uuid|hash|hex|identification|number|nummer|numéro|número|phone|email|comment|note|notes|official|symbol|zip|postcode|postal|plz|idd|suffix|suffixes|prefix|prefixes)\b/,
   ],
   [0.1, /\b(?:latitude|longitude|lat|lon|lng|coordinates|latlng|geo)\b/],
   // Counts of what others did, and sums of money that are no price.

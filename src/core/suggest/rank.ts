@@ -1,6 +1,6 @@
 import { isFacetable } from "../catalogue/field.ts";
-import { agreement, saidOf, tally } from "../evidence/agreement.ts";
-import { entropy } from "../evidence/entropy.ts";
+import { agreement, saidOf } from "../evidence/agreement.ts";
+import { answersTo } from "../evidence/answers.ts";
 import { type FieldProfile, profileField } from "../evidence/profile.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Mode } from "../match/question.ts";
@@ -12,8 +12,8 @@ export interface Ranked {
   profile: FieldProfile;
   suggestion: Suggestion;
   score: number;
-  /** Bits that an answer tells; 2 to the power of it is how many times fewer products are left. */
-  bits: number;
+  /** Products of those that state it that an answer leaves, on the mean; see {@link answersTo}. */
+  left: number;
 }
 
 /** Options that a person reads at a glance; what more of them would tell is not read. Common practice, no source. */
@@ -25,8 +25,6 @@ const same = 0.85;
 /** Number lines that a panel carries well; each further one is worth this much of what it would be. */
 const fewLines = 2;
 const lessAgain = 0.6;
-/** Numbers are chosen less readily than words and days, unless they are a price, a rating or a size. */
-const lessForNumbers = 0.55;
 
 /**
  * The fields that are worth a facet, the best first: those that most products state, that narrow far with few options
@@ -40,8 +38,8 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
     const suggestion = suggestFacet(profile);
     if (!suggestion.worth) return [];
     const said = saidOf(catalogue, field);
-    const bits = entropy(tally(said).values());
-    return [{ profile, suggestion, said, bits, score: worthOf(profile, bits, suggestion.mode) }];
+    const { left, bits } = answersTo(index, field);
+    return [{ profile, suggestion, said, left, score: worthOf(profile, bits, suggestion.mode) }];
   });
   const ranked: Ranked[] = [];
   let lines = 0;
@@ -49,8 +47,8 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
     open.sort((a, b) => b.score - a.score);
     const best = open.shift();
     if (!best) break;
-    const { profile, suggestion, said, bits, score } = best;
-    ranked.push({ profile, suggestion, score, bits });
+    const { profile, suggestion, said, left, score } = best;
+    ranked.push({ profile, suggestion, score, left });
     if (ranked.length === most) break;
     // A panel of sliders is a questionnaire: each after the second is worth less.
     const many = isLine(best) && ++lines >= fewLines;
@@ -70,6 +68,5 @@ function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, m
   const likely = likelihood(field);
   const read = Math.min(bits, Math.log2(glance));
   const long = mode === "range" || options <= searched ? 1 : options <= 5 * searched ? 0.6 : 0.4;
-  const numbers = mode === "range" && field.kind !== "date" && likely <= 1.1 ? lessForNumbers : 1;
-  return likely * (reach / outOf) * read * long * numbers;
+  return likely * (reach / outOf) * read * long;
 }

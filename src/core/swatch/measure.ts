@@ -94,6 +94,9 @@ export function closePairs(
 /** The contrast that what is needed to tell a control must have to its ground. Source: WCAG 2.2, success criterion 1.4.11. */
 export const leastContrast = 3;
 
+/** The contrast that text must have to what lies under it. Source: WCAG 2.2, success criterion 1.4.3. */
+export const leastTextContrast = 4.5;
+
 /** Whether a swatch needs an outline to be seen on its ground. */
 export const needsOutline = (colours: readonly string[], ground: string): boolean =>
   colours.some((colour) => contrast(colour, ground) < leastContrast);

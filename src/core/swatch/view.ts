@@ -1,7 +1,7 @@
 import type { Option } from "../index/option-schema.ts";
 import { entryOf, orderOf } from "./book.ts";
 import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
-import { deltaE, needsOutline, readableOn } from "./measure.ts";
+import { contrast, deltaE, leastTextContrast, needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 
 /** What shoppers see for a value. Without colours and picture it is its name in a tile. */
@@ -14,6 +14,8 @@ export interface SwatchView {
   outline?: true;
   /** Colour of a tick or a text on it that reads best. */
   mark?: "#000000" | "#ffffff";
+  /** No mark reads on all of its colours: a text on it needs a ground of its own. */
+  plate?: true;
 }
 
 /** Field key → value identity → what stands for it. Values whose name must do are left out. */
@@ -60,9 +62,17 @@ export function picturesAgainst(
   return named !== undefined && shown !== undefined && deltaE(named, shown) > otherColour;
 }
 
-function measured(colours: readonly string[] | undefined, ground: string): Pick<SwatchView, "outline" | "mark"> {
+function measured(
+  colours: readonly string[] | undefined,
+  ground: string,
+): Pick<SwatchView, "outline" | "mark" | "plate"> {
   if (!colours) return {};
-  return { ...(needsOutline(colours, ground) ? { outline: true as const } : {}), mark: readableOn(colours) };
+  const mark = readableOn(colours);
+  return {
+    ...(needsOutline(colours, ground) ? { outline: true as const } : {}),
+    mark,
+    ...(colours.some((colour) => contrast(mark, colour) < leastTextContrast) ? { plate: true as const } : {}),
+  };
 }
 
 /** The whole book as shoppers see it, for the options of some fields. @param ground that swatches stand on. Default: white */

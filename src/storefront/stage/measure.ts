@@ -18,7 +18,16 @@ export function measurePage(slug: string): PageMeasure | undefined {
     .filter((bar) => getComputedStyle(bar).position === "sticky")
     .reduce((sum, bar) => sum + heightOf(bar), 0);
   const top = (products?.getBoundingClientRect().top ?? 0) + scrollY;
-  return { rows, panel: height, bars, products: Math.round(top) - bars };
+  return { rows, panel: height, bars, products: Math.round(top) - bars, cards: cardsOf(products) };
+}
+
+/** How many cards, or lines of a table, stand in a row, and how high a row is; undefined where there is no more than one row. */
+function cardsOf(products: Element | null): PageMeasure["cards"] {
+  const all = [...(products?.querySelectorAll(".zs-card, tbody tr") ?? [])]
+    .filter((card) => card.getClientRects().length > 0)
+    .map((card) => card.getBoundingClientRect().top);
+  const columns = all.findIndex((top) => top > (all[0] ?? 0) + 1);
+  return columns > 0 ? { columns, height: Math.round((all[columns] ?? 0) - (all[0] ?? 0)) } : undefined;
 }
 
 const heightOf = (element: Element): number => Math.round(element.getBoundingClientRect().height);

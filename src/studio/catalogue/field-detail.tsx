@@ -15,8 +15,6 @@ import { type Mender, useMender } from "./use-mender.ts";
 import { ValueBars } from "./value-bars.tsx";
 import { ValueMender } from "./value-mender.tsx";
 
-const number = new Intl.NumberFormat("en", { maximumFractionDigits: 2 });
-
 /** One field seen closely: how its values lie, what is doubtful about them, and which products say nothing. */
 export function FieldDetail({ profile }: { profile: FieldProfile }) {
   const { shop, desk } = useOpenShop();
@@ -85,7 +83,7 @@ interface FactsProps {
 
 function Facts({ profile, detail, format, mender }: FactsProps) {
   const suggestion = suggestFacet(profile);
-  const { entropy, narrowing, singles, spellings, clashes, units, numbers } = detail;
+  const { answers, singles, spellings, clashes, units, numbers } = detail;
   return (
     <ul className="grid gap-2 text-[13px]">
       <li>
@@ -96,13 +94,17 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
         </b>
         : {suggestion.reason}.
       </li>
-      {numbers ? null : (
+      {profile.reach === 0 ? null : (
         <li>
           <Explained
-            by={`Worked out from how the products lie over the values: ${number.format(narrowing)} bits of information an answer, out of ${number.format(entropy)} that the values hold. A bit halves the products.`}
+            by={
+              numbers
+                ? "Each product that states it is looked for by somebody who knows its number to a quarter of itself and asks for that range. This is the mean of what is left."
+                : "Each product that states it is looked for by its rarest value. This is the mean of what is left."
+            }
           >
-            An answer leaves about <b>{Math.max(1, Math.round(profile.outOf / 2 ** narrowing)).toLocaleString("en")}</b>{" "}
-            of {profile.outOf.toLocaleString("en")} products.
+            An answer leaves <b>{Math.round(answers.left).toLocaleString("en")}</b> of{" "}
+            {profile.reach.toLocaleString("en")} products on average.
           </Explained>
         </li>
       )}

@@ -1,4 +1,4 @@
-import { type Assumptions, assumptionList, assumptionNames, knownShare } from "../../core/rehearsal/assumptions.ts";
+import { type Assumptions, assumptionList, assumptionNames, statedShare } from "../../core/rehearsal/assumptions.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import type { RehearsedFacet } from "./rehearsal.worker.ts";
 
@@ -28,7 +28,7 @@ export function AssumptionList({ assumptions, change, facets }: Props) {
               <NumberLine
                 words={title}
                 unit="share"
-                value={knownShare(known, assumptions)}
+                value={statedShare(known, assumptions)}
                 own={Object.hasOwn(knows, field)}
                 min={0}
                 max={1}

@@ -1,7 +1,10 @@
 import { useMemo } from "react";
+import type { Difference } from "../../core/rehearsal/compare.ts";
+import type { Robust } from "../../core/rehearsal/robust.ts";
+import type { Span } from "../../core/rehearsal/span.ts";
 import { summaryOf } from "../../core/rehearsal/summary.ts";
 import { percent } from "../shell/percent.ts";
-import { bandNames, pixels, seconds } from "./in-words.ts";
+import { bandNames, pixels, points, seconds } from "./in-words.ts";
 import type { RehearsedBand } from "./rehearsal-view.tsx";
 import { SpreadChart, type SpreadName, spreads } from "./spread-chart.tsx";
 import type { Run } from "./use-rehearsal.ts";
@@ -9,6 +12,9 @@ import type { Run } from "./use-rehearsal.ts";
 interface Props {
   band: RehearsedBand;
   run: Run | undefined;
+  /** How it differs from the latest edition, and how that is called; undefined where there is none, or not yet. */
+  against: Robust | undefined;
+  edition: string | undefined;
   chosen: boolean;
   choose(): void;
   /** What the chart tells of, where its axis ends, and how another is chosen. */
@@ -18,10 +24,11 @@ interface Props {
 }
 
 /** What a rehearsal says of one band. */
-export function BandFigures({ band, run, chosen, choose, measure, end, showMeasure }: Props) {
+export function BandFigures({ band, run, against, edition, chosen, choose, measure, end, showMeasure }: Props) {
   const walks = run?.walks ?? [];
   const summary = useMemo(() => summaryOf(walks), [walks]);
   const there = useMemo(() => walks.filter(({ ending }) => ending === "arrived"), [walks]);
+  const span = run?.span;
   const wanted = run?.order.shoppers ?? 0;
   const n = walks.length;
   const arrived = Math.round(summary.endings.arrived * n);
@@ -54,8 +61,18 @@ export function BandFigures({ band, run, chosen, choose, measure, end, showMeasu
         max={Math.max(1, wanted)}
         value={n}
       />
-      <dl className="grid grid-cols-4 gap-x-3 gap-y-1">
-        <Figure name="find their product" value={percent(arrived, n)} large />
+      <p className="min-h-6 font-medium">
+        {against && edition ? againstWords(against, edition, wanted) : null}
+        {edition === undefined ? (
+          <span className="font-normal text-quiet">Once an edition is published, the draft is compared with it.</span>
+        ) : null}
+      </p>
+      <dl className="grid grid-cols-[repeat(4,auto)] justify-between gap-x-3 gap-y-1">
+        <Figure
+          name="find their product"
+          value={span ? spanWords(span) : percent(arrived, n)}
+          more={span ? `${percent(arrived, n)} as assumed` : undefined}
+        />
         {spreadNames.map((name) => (
           <Figure
             key={name}
@@ -80,6 +97,25 @@ export function BandFigures({ band, run, chosen, choose, measure, end, showMeasu
   );
 }
 
+/** From the least to the most, or the one that both come to. */
+function spanWords({ least, most }: Span): string {
+  const [from, to] = [least, most].map((share) => percent(Math.round(share * 1000), 1000));
+  return from === to ? `${to}` : `${from?.replace(" %", "")} to ${to}`;
+}
+
+/** What a comparison says, in a sentence. */
+function againstWords({ base, low, high, whatever }: Robust, edition: string, shoppers: number): string {
+  if (!base.differs) return `No difference from ${edition} that ${shoppers.toLocaleString("en")} shoppers show.`;
+  const words = `${points(Math.abs(base.mean))} ${base.mean > 0 ? "more" : "fewer"} find it than in ${edition}, of the same shoppers`;
+  if (whatever) return `${words}, whatever they know.`;
+  const holds = ({ differs, mean }: Difference) => differs && mean > 0 === base.mean > 0;
+  const not = [
+    ...(holds(low) ? [] : ["know half as much and look at 4 products"]),
+    ...(holds(high) ? [] : ["know a quarter more and look at 24"]),
+  ];
+  return `${words}; not shown where they ${not.join(", nor where they ")}.`;
+}
+
 const spreadNames = ["moves", "seconds", "px"] as const satisfies SpreadName[];
 const inWords: Record<SpreadName, (value: number) => string> = {
   moves: String,
@@ -90,14 +126,13 @@ const inWords: Record<SpreadName, (value: number) => string> = {
 interface FigureProps {
   name: string;
   value: string;
-  more?: string;
-  large?: boolean;
+  more?: string | undefined;
   /** Whether the chart shows how it is spread. */
   pressed?: boolean;
   press?(): void;
 }
 
-function Figure({ name, value, more, large = false, pressed, press }: FigureProps) {
+function Figure({ name, value, more, pressed, press }: FigureProps) {
   return (
     <div className="flex flex-col-reverse justify-end">
       <dt className="text-[13px] text-quiet">
@@ -113,9 +148,9 @@ function Figure({ name, value, more, large = false, pressed, press }: FigureProp
         ) : (
           name
         )}
-        {more ? <span className="block">{more}</span> : null}
+        {more ? <span className="block whitespace-nowrap">{more}</span> : null}
       </dt>
-      <dd className={`font-display tabular-nums ${large ? "text-3xl" : "text-2xl"}`}>{value}</dd>
+      <dd className="font-display text-2xl whitespace-nowrap tabular-nums">{value}</dd>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { DeadEndList } from "./dead-end-list.tsx";
 import { FacetUses } from "./facet-uses.tsx";
 import { bandNames } from "./in-words.ts";
 import { ShopperList } from "./shopper-list.tsx";
+import { SwingPicture } from "./swing-picture.tsx";
 import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
 import { WaysPicture } from "./ways-picture.tsx";
 
@@ -15,6 +16,7 @@ const parts = {
   shoppers: "Single shoppers",
   compare: "Compare",
   better: "Do better",
+  swings: "What it rests on",
 } as const;
 type Part = keyof typeof parts;
 
@@ -23,6 +25,9 @@ interface Props {
   run: Run;
   service: RemoteRehearsal;
 }
+
+const arrivedOf = ({ walks }: Run): number =>
+  walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
 
 /** All that there is to say of a rehearsal on one band. */
 export function RehearsalDetail({ shop, run, service }: Props) {
@@ -33,6 +38,7 @@ export function RehearsalDetail({ shop, run, service }: Props) {
     ends: () => <DeadEndList run={run} />,
     shoppers: () => <ShopperList shop={shop} run={run} />,
     compare: () => <CompareView shop={shop} run={run} service={service} />,
+    swings: () => <SwingPicture span={run.span} arrived={arrivedOf(run)} />,
     better: () => <BetterView shop={shop} run={run} service={service} />,
   }[part];
   return (

@@ -3,6 +3,7 @@ import type { Band } from "../../core/band/band.ts";
 import type { Measure } from "../../core/finding/measure.ts";
 import { type Assumptions, usualAssumptions } from "../../core/rehearsal/assumptions.ts";
 import type { Weighing } from "../../core/rehearsal/shopper.ts";
+import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Alert } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
 import { useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
@@ -10,12 +11,13 @@ import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { AssumptionList } from "./assumption-list.tsx";
 import { BandFigures } from "./band-figures.tsx";
+import { MainLevers } from "./main-levers.tsx";
 import { MeasuringFrame } from "./measuring-frame.tsx";
 import type { Order } from "./rehearsal.worker.ts";
 import { RehearsalDetail } from "./rehearsal-detail.tsx";
 import { RehearsalForm } from "./rehearsal-form.tsx";
 import { mostOf, type SpreadName } from "./spread-chart.tsx";
-import { dataOf, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
+import { dataOf, useAgainst, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
 
 /** The bands that stand side by side. */
 export const rehearsedBands = ["wide", "slim"] as const satisfies Band[];
@@ -68,6 +70,17 @@ export function RehearsalView() {
   }, [stand, standing, measures, shop.slug, wishes, assumptions, engine]);
   const runs = { wide: useRun(workers.wide, orders.wide), slim: useRun(workers.slim, orders.slim) };
   const stops = { wide: useStop(workers.wide), slim: useStop(workers.slim) };
+  const { data: editions } = useEditions(shop.slug);
+  const latest = editions?.[0]?.n;
+  const { data: published } = useStand(shop.slug, latest);
+  const edition = useMemo(
+    () => (latest !== undefined && published ? { n: latest, stand: published } : undefined),
+    [latest, published],
+  );
+  const against = {
+    wide: useAgainst(workers.wide, runs.wide, edition, shop.slug),
+    slim: useAgainst(workers.slim, runs.slim, edition, shop.slug),
+  };
   const running = runs.wide?.running || runs.slim?.running;
   const trouble = error?.message ?? runs.wide?.trouble ?? runs.slim?.trouble;
   const end = Math.max(...rehearsedBands.map((one) => mostOf(runs[one]?.walks ?? [], measure)));
@@ -102,12 +115,15 @@ export function RehearsalView() {
             <p className="p-4 text-quiet">No panel stands on this page. Place one under Pages.</p>
           ) : null}
           {trouble ? <Alert text={trouble} /> : null}
+          <MainLevers assumptions={assumptions} change={setAssumptions} />
           <div className="grid grid-cols-2 gap-px border-b border-hair bg-hair">
             {rehearsedBands.map((one) => (
               <BandFigures
                 key={one}
                 band={one}
                 run={runs[one]}
+                against={against[one]}
+                edition={latest === undefined ? undefined : stateName(latest)}
                 chosen={one === band}
                 choose={() => setBand(one)}
                 measure={measure}

@@ -16,8 +16,10 @@ import { fewestChoices } from "../../core/rehearsal/fewest-choices.ts";
 import { offeredBy, pageScene } from "../../core/rehearsal/page-scene.ts";
 import { type Proposal, propose } from "../../core/rehearsal/propose.ts";
 import { rehearse, rehearsed } from "../../core/rehearsal/rehearse.ts";
+import { type Robust, robust } from "../../core/rehearsal/robust.ts";
 import type { Scene } from "../../core/rehearsal/scene.ts";
 import type { Weighing } from "../../core/rehearsal/shopper.ts";
+import { type Span, spanOf } from "../../core/rehearsal/span.ts";
 import {
   type ChosenFields,
   countChoices,
@@ -67,6 +69,9 @@ export type VisitsRead =
 /** Catalogues that are kept: the draft's and those of editions that it is compared with. */
 const catalogues = new LRUCache<string, Promise<LocalFacts>>({ max: 3 });
 let turn = 0;
+
+/** Shoppers that are sent again under each other assumption. */
+const spanned = 500;
 
 /** Lets messages in: a stop comes while shoppers are on their way. */
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
@@ -148,6 +153,38 @@ const service = {
   async fewest(order: Order, walks: readonly Walk[]): Promise<number | undefined> {
     const facts = await factsAt(order.data);
     return fewestChoices(facts.engine, sceneFor(facts, order), assumed(order.assumptions).first, walks);
+  },
+
+  /** How far the share that arrives moves with what is assumed; undefined once something else is begun. */
+  async span(order: Order): Promise<Span | undefined> {
+    const mine = turn;
+    const facts = await factsAt(order.data);
+    const scene = sceneFor(facts, order);
+    const shoppers = Math.min(spanned, order.shoppers);
+    const search = spanOf(order.assumptions, (assumptions) =>
+      rehearsed(facts.engine, scene, { ...withOf(order), shoppers, assumptions }),
+    );
+    for (;;) {
+      const step = search.next();
+      if (step.done) return step.value;
+      await breathe();
+      if (mine !== turn) return undefined;
+    }
+  },
+
+  /** How the share that arrives differs, as assumed and beyond. Heights are estimated in both alike. */
+  async against(before: Order, after: Order): Promise<Robust> {
+    const sides = await Promise.all(
+      [before, after].map(async (order) => {
+        const facts = await factsAt(order.data);
+        const scene = sceneFor(facts, { ...order, measures: new Map() });
+        return (assumptions: Assumptions) => rehearsed(facts.engine, scene, { ...withOf(order), assumptions });
+      }),
+    );
+    return robust(after.assumptions, (assumptions) => {
+      const [one, other] = sides.map((send) => send(assumptions));
+      return [one ?? [], other ?? []];
+    });
   },
 
   /** What leaving each of some facets out would do. @param tell hears of one facet after the other */

@@ -1,6 +1,8 @@
 import { proxy, type Remote, wrap } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import useSWR from "swr";
+import type { Robust } from "../../core/rehearsal/robust.ts";
+import type { Span } from "../../core/rehearsal/span.ts";
 import type { Walk } from "../../core/rehearsal/walk.ts";
 import type { ShopStand } from "../../core/wire/shop-stand.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
@@ -42,6 +44,8 @@ export interface Run {
   running: boolean;
   /** See {@link fewestChoices}; undefined until it is computed, and where it can't be in a reasonable time. */
   fewest: number | undefined;
+  /** How far the share that arrives moves with what is assumed, once that is computed. */
+  span: Span | undefined;
   trouble: string | undefined;
 }
 
@@ -56,7 +60,15 @@ export function useRun(service: RemoteRehearsal | undefined, order: Order | unde
     if (!service || !order) return;
     let over = false;
     walks.current = [];
-    setRun({ order, stage: undefined, walks: [], running: true, fewest: undefined, trouble: undefined });
+    setRun({
+      order,
+      stage: undefined,
+      walks: [],
+      running: true,
+      fewest: undefined,
+      span: undefined,
+      trouble: undefined,
+    });
     const put = (change: Partial<Run>) => over || setRun((now) => now && { ...now, ...change });
     const timer = setInterval(() => put({ walks: [...walks.current] }), beat);
     const work = async () => {
@@ -68,6 +80,7 @@ export function useRun(service: RemoteRehearsal | undefined, order: Order | unde
         }),
       );
       put({ walks: [...walks.current], running: false });
+      if (!over) put({ span: await service.span(order) });
       if (!over) put({ fewest: await service.fewest(order, walks.current) });
     };
     work()
@@ -84,4 +97,29 @@ export function useRun(service: RemoteRehearsal | undefined, order: Order | unde
 /** Ends what is under way; what has come so far stays. */
 export function useStop(service: RemoteRehearsal | undefined): () => void {
   return useCallback(() => void service?.stop(), [service]);
+}
+
+/** How the draft differs from an edition by the same shoppers, once both were sent; undefined until then and without one. */
+export function useAgainst(
+  service: RemoteRehearsal | undefined,
+  run: Run | undefined,
+  edition: { n: State; stand: ShopStand } | undefined,
+  shop: string,
+): Robust | undefined {
+  const [found, setFound] = useState<{ of: Order; robust: Robust }>();
+  const { order, running = true } = run ?? {};
+  const { n, stand } = edition ?? {};
+  useEffect(() => {
+    if (!service || !order || running || n === undefined || !stand) return;
+    let over = false;
+    service.against({ ...order, data: dataOf(shop, n), stand }, order).then(
+      (robust) => over || setFound({ of: order, robust }),
+      // What can't be compared is not told; the comparison below says why.
+      () => undefined,
+    );
+    return () => {
+      over = true;
+    };
+  }, [service, order, running, n, stand, shop]);
+  return found?.of === order ? found?.robust : undefined;
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../../../core/catalogue/path.ts";
+import { manyInside } from "../../../../core/display/seeking.ts";
 import type { DisplayProps, OptionView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";
@@ -36,9 +37,6 @@ function nested({ label }: OptionView, tree: boolean): string {
   const levels = label.split(pathSeparator);
   return "\u2003".repeat(levels.length - 1) + levels[levels.length - 1];
 }
-
-/** Options from which on a list wants a field to find them. */
-const many = 15;
 
 function Many(props: DisplayProps) {
   const { options, label, settings, say } = props;
@@ -84,7 +82,7 @@ function Many(props: DisplayProps) {
             maxHeight: 0,
             columns: 1,
             flow: "column",
-            searchInside: settings.searchInside || options.length > many,
+            searchInside: settings.searchInside || options.length > manyInside,
           }}
           class="zt-boxes"
           Option={BoxOption}

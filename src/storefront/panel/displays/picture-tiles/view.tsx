@@ -1,3 +1,4 @@
+import { denseOf } from "../../../../core/display/dense.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
@@ -9,7 +10,13 @@ export function View(props: DisplayProps) {
   const beside = props.settings.caption === "beside";
   return (
     <div style={swatchStyle(props.settings)}>
-      <OptionList {...props} class="zt-pictures" dense={beside ? 1 : 2} inRow={!beside} Option={PictureTile} />
+      <OptionList
+        {...props}
+        class="zt-pictures"
+        dense={denseOf("picture-tiles", props.settings)}
+        inRow={!beside}
+        Option={PictureTile}
+      />
     </div>
   );
 }

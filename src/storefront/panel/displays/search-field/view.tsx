@@ -1,9 +1,8 @@
 import { useState } from "preact/hooks";
+import { mostFound } from "../../../../core/display/seeking.ts";
 import { fitsWords, words } from "../../../../core/index/words.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
-
-const most = 8;
 
 /** A field that finds options by name, for facets with too many to show; what is chosen stays in sight. */
 export function View({ row, name, options, toggle, label, id, say }: DisplayProps) {
@@ -11,7 +10,7 @@ export function View({ row, name, options, toggle, label, id, say }: DisplayProp
   const query = words(asked);
   const fitting = query.length === 0 ? [] : options.filter(({ label: one }) => fitsWords(one, query));
   const found = fitting.filter(({ chosen }) => !chosen);
-  const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, most)];
+  const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, mostFound)];
   return (
     <>
       <input
@@ -34,8 +33,8 @@ export function View({ row, name, options, toggle, label, id, say }: DisplayProp
           ? ""
           : fitting.length === 0
             ? say("notCalled")
-            : found.length > most
-              ? say("andMore", { n: found.length - most })
+            : found.length > mostFound
+              ? say("andMore", { n: found.length - mostFound })
               : ""}
       </p>
     </>

@@ -36,5 +36,9 @@ describe("swatches", () => {
     show("swatches", { options }, "any", { caption: { wide: "on" } });
     expect(find(".zt-dot-on")?.textContent).toBe("White");
     expect(inputs().map(labelOf)[0]).toMatch(/^White/);
+    // Neither black nor white reads on both halves.
+    const halves = { colours: ["#000000", "#ffffff"], mark: "#000000" as const, plate: true as const };
+    show("swatches", { options: [option("zebra", { swatch: halves })] }, "any", { caption: { wide: "on" } });
+    expect(find(".zt-dot-on .zt-plate")?.textContent).toBe("Zebra");
   });
 });

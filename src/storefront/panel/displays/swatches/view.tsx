@@ -1,3 +1,4 @@
+import { denseOf } from "../../../../core/display/dense.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
@@ -12,7 +13,7 @@ export function View(props: DisplayProps) {
       <OptionList
         {...props}
         class={`zt-swatches${logosOf(props)}`}
-        dense={caption === "hint" ? 3 : 1}
+        dense={denseOf("swatches", props.settings)}
         inRow={caption !== "beside"}
         Option={SwatchOption}
       />
@@ -37,7 +38,7 @@ function SwatchOption({ row, name, settings, option, toggle, say }: OptionProps)
       <OptionInput row={row} name={name} option={option} toggle={toggle} />
       {caption === "on" && swatch ? (
         <span class="zt-dot-on" data-painted="" style={{ "--paint": paint(swatch) }}>
-          {label}
+          {swatch.plate ? <span class="zt-plate">{label}</span> : label}
         </span>
       ) : drawn ? (
         <Swatch swatch={swatch} settings={settings} class="zt-dot" />

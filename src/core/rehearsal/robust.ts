@@ -1,0 +1,34 @@
+import type { Assumptions } from "./assumptions.ts";
+import { compareWalks, type Difference } from "./compare.ts";
+import { mainLevers, moved } from "./span.ts";
+import type { Walk } from "./walk.ts";
+
+/** How the share that arrives differs between two sides, whatever is assumed of shoppers. */
+export interface Robust {
+  /** As assumed. */
+  base: Difference;
+  /** Where shoppers know less and look less far, and where they know more and look farther. */
+  low: Difference;
+  high: Difference;
+  /** It differs in the same direction at both ends as well. */
+  whatever: boolean;
+}
+
+/**
+ * Compares the shares that arrive of two sides, as assumed and at both ends of what may be so as well.
+ * @param run sends the same shoppers through both, first through the one that is there before
+ */
+export function robust(assumptions: Assumptions, run: (assumptions: Assumptions) => readonly [Walk[], Walk[]]): Robust {
+  const differenceUnder = (given: Assumptions): Difference => {
+    const [difference] = compareWalks(...run(given));
+    if (!difference) throw new Error("The share that arrives is compared first.");
+    return difference;
+  };
+  const base = differenceUnder(assumptions);
+  const [low, high] = [
+    differenceUnder(moved(assumptions, mainLevers, "low")),
+    differenceUnder(moved(assumptions, mainLevers, "high")),
+  ];
+  const whatever = [base, low, high].every(({ differs, mean }) => differs && mean > 0 === base.mean > 0);
+  return { base, low, high, whatever };
+}

@@ -1,0 +1,74 @@
+import { useEffect, useState } from "react";
+import { type Assumptions, assumed } from "../../core/rehearsal/assumptions.ts";
+
+interface Props {
+  assumptions: Assumptions;
+  change(next: Assumptions): void;
+}
+
+/** The two assumptions that the share who find their product hangs on most, beside it. */
+export function MainLevers({ assumptions, change }: Props) {
+  const { known, first } = assumed(assumptions);
+  const set = (values: Assumptions["values"]) =>
+    change({ ...assumptions, values: { ...assumptions.values, ...values } });
+  return (
+    <div className="flex flex-wrap items-center gap-x-8 gap-y-1 border-b border-hair px-4 py-2 text-[13px]">
+      <Lever
+        words="Shoppers know"
+        value={Math.round(known * 100)}
+        more={(value) => `${value} % of what is usual`}
+        min={25}
+        max={200}
+        step={5}
+        set={(value) => set({ known: value / 100 })}
+      />
+      <Lever
+        words="They look at"
+        value={first}
+        more={(value) => (value === 1 ? "the first product" : `the first ${value} products`)}
+        min={1}
+        max={48}
+        step={1}
+        set={(value) => set({ first: value })}
+      />
+    </div>
+  );
+}
+
+interface LeverProps {
+  words: string;
+  value: number;
+  more(value: number): string;
+  min: number;
+  max: number;
+  step: number;
+  set(value: number): void;
+}
+
+/** A number on a line; shoppers are sent anew when it is let go. */
+function Lever({ words, value, more, min, max, step, set }: LeverProps) {
+  const [drawn, draw] = useState(value);
+  useEffect(() => draw(value), [value]);
+  const settle = () => {
+    if (drawn !== value) set(drawn);
+  };
+  return (
+    <label className="flex items-center gap-2">
+      {words}
+      <input
+        type="range"
+        className="range range-xs w-32"
+        min={min}
+        max={max}
+        step={step}
+        value={drawn}
+        aria-valuetext={more(drawn)}
+        onChange={(event) => draw(event.target.valueAsNumber)}
+        onPointerUp={settle}
+        onKeyUp={settle}
+        onBlur={settle}
+      />
+      <span className="w-40 tabular-nums">{more(drawn)}</span>
+    </label>
+  );
+}

@@ -1,0 +1,72 @@
+import { assumptionList } from "../../core/rehearsal/assumptions.ts";
+import type { Span, Swing } from "../../core/rehearsal/span.ts";
+import { percent } from "../shell/percent.ts";
+
+const share = (value: number): string => percent(Math.round(value * 1000), 1000);
+
+/** A value of an assumption as it is read. */
+function spoken({ name }: Swing, value: number): string {
+  const { unit } = assumptionList[name];
+  return unit === "share" ? `${Math.round(value * 100)} %` : `${value}${unit ? ` ${unit}` : ""}`;
+}
+
+/** What moves the share that finds its product most: a bar for each assumption, from where it is low to where it is high. */
+export function SwingPicture({ span, arrived }: { span: Span | undefined; arrived: number }) {
+  if (!span) return <p className="text-quiet">The same shoppers are sent again under other assumptions …</p>;
+  return (
+    <div className="flex max-w-4xl flex-col gap-3">
+      <p className="max-w-prose text-[13px] text-quiet">
+        Nobody can know beforehand what shoppers know and how far they look. So the same shoppers were sent again, each
+        time with one assumption moved from its low to its high end. A comparison of two panels rests far less on them.
+      </p>
+      <table className="table table-sm">
+        <thead>
+          <tr>
+            <th scope="col">Assumption</th>
+            <th scope="col" className="w-1/2">
+              Share that finds its product
+            </th>
+            <th scope="col" className="text-end">
+              Low end
+            </th>
+            <th scope="col" className="text-end">
+              High end
+            </th>
+          </tr>
+        </thead>
+        <tbody className="tabular-nums">
+          {span.swings.map((swing) => (
+            <tr key={swing.name}>
+              <th scope="row" className="font-normal">
+                {assumptionList[swing.name].words}
+                <span className="block text-quiet">
+                  {spoken(swing, swing.low)} to {spoken(swing, swing.high)}
+                </span>
+              </th>
+              <td>
+                <Bar
+                  from={Math.min(swing.atLow, swing.atHigh)}
+                  to={Math.max(swing.atLow, swing.atHigh)}
+                  mark={arrived}
+                />
+              </td>
+              <td className="text-end">{share(swing.atLow)}</td>
+              <td className="text-end">{share(swing.atHigh)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** A stretch of a line from 0 to 100 %, with a mark where things stand. */
+function Bar({ from, to, mark }: { from: number; to: number; mark: number }) {
+  const at = (value: number) => `${(value * 100).toFixed(1)}%`;
+  return (
+    <div className="relative h-4 bg-base-200" aria-hidden="true">
+      <div className="absolute h-4 min-w-0.5 bg-accent" style={{ insetInlineStart: at(from), width: at(to - from) }} />
+      <div className="absolute h-4 w-0.5 bg-base-content" style={{ insetInlineStart: at(mark) }} />
+    </div>
+  );
+}
