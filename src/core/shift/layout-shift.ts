@@ -20,8 +20,8 @@ export interface Viewport {
   height: number;
 }
 
-/** Moves of fewer px are not seen. Source: Layout Instability specification, “differs by 3 or more CSS pixels”. */
-const least = 3;
+/** Whether a move is seen. Source: Layout Instability specification, “differs by 3 or more CSS pixels”. */
+export const isMove = (dx: number, dy: number): boolean => Math.max(Math.abs(dx), Math.abs(dy)) >= 3;
 
 /**
  * The layout shift score between two frames: the share of the viewport that moving things take before or after
@@ -30,7 +30,7 @@ const least = 3;
  * @param moves of elements that are there in both frames
  */
 export function layoutShift(moves: readonly Move[], viewport: Viewport): number {
-  const unstable = moves.filter(({ dx, dy }) => Math.max(Math.abs(dx), Math.abs(dy)) >= least);
+  const unstable = moves.filter(({ dx, dy }) => isMove(dx, dy));
   if (unstable.length === 0) return 0;
   const seen = unstable.flatMap(({ before, after }) => [before, after]);
   const impact = unionArea(seen) / (viewport.width * viewport.height);
@@ -67,7 +67,7 @@ export type TrialStep = (typeof trialSteps)[number];
 export interface RowShift {
   row: string;
   step: TrialStep;
-  /** All moves, as somebody sees them. */
+  /** All moves, as somebody sees them; what the page's own scrolling moves is no shift. */
   felt: number;
   /** As browsers count: without what moves within {@link excused} ms after the step. */
   counted: number;

@@ -1,7 +1,9 @@
-import { type Box, layoutShift, type Move } from "../../core/shift/layout-shift.ts";
+import { type Box, isMove, layoutShift, type Move } from "../../core/shift/layout-shift.ts";
 
-/** Where each visible element starts, and what of it can be seen. */
-export type Snapshot = ReadonlyMap<Element, { left: number; top: number; seen: Box }>;
+interface Way {
+  x: number;
+  y: number;
+}
 
 interface Area {
   left: number;
@@ -10,35 +12,91 @@ interface Area {
   bottom: number;
 }
 
-/** The visible elements of the page, where they are in this frame. What scrolls by itself shows no more than its own box. */
+/** Where an element is, within what it can be seen, and how far scrolling and sticking have moved it; in CSS px. */
+interface Spot {
+  own: Area;
+  clip: Area;
+  scrolled: Way;
+}
+
+/** The elements of a page that take room, those out of sight too: browsers count what comes into sight or leaves it. */
+export type Snapshot = ReadonlyMap<Element, Spot>;
+
+/** Where the elements of the page are in this frame. What scrolls by itself shows no more than its own box. */
 export function takeSnapshot(root: Element): Snapshot {
-  const found = new Map<Element, { left: number; top: number; seen: Box }>();
-  const walk = (element: Element, clip: Area) => {
-    const { left, top, right, bottom, width, height } = element.getBoundingClientRect();
+  const found = new Map<Element, Spot>();
+  const walk = (element: Element, clip: Area, scrolled: Way) => {
+    const { left, top, right, bottom } = element.getBoundingClientRect();
     const style = getComputedStyle(element);
     if (style.display === "none" || style.visibility === "hidden") return;
-    const area = {
-      left: Math.max(left, clip.left),
-      top: Math.max(top, clip.top),
-      right: Math.min(right, clip.right),
-      bottom: Math.min(bottom, clip.bottom),
-    };
-    if (width > 0 && height > 0 && area.right > area.left && area.bottom > area.top) {
-      const seen = { x: area.left, y: area.top, width: area.right - area.left, height: area.bottom - area.top };
-      found.set(element, { left, top, seen });
-    }
-    const inside = style.overflow === "visible" ? clip : area;
-    for (const child of element.children) walk(child, inside);
+    const own = { left, top, right, bottom };
+    const here = style.position === "sticky" ? less(scrolled, stuckBy(element)) : scrolled;
+    if (hasRoom(own)) found.set(element, { own, clip, scrolled: here });
+    const inside = style.overflow === "visible" ? clip : shared(own, clip);
+    const { scrollLeft: x, scrollTop: y } = element;
+    const within = x === 0 && y === 0 ? here : less(here, { x: -x, y: -y });
+    for (const child of element.children) walk(child, inside, within);
   };
-  walk(root, { left: 0, top: 0, right: innerWidth, bottom: innerHeight });
+  walk(root, { left: 0, top: 0, right: innerWidth, bottom: innerHeight }, { x: scrollX, y: scrollY });
   return found;
 }
 
-/** The layout shift between two frames. */
+/**
+ * The layout shift between two frames. What scrolling alone has moved is left out, and what it has held in its place;
+ * of the rest, the way is measured in what is scrolled, as browsers do.
+ */
 export function shiftBetween(before: Snapshot, after: Snapshot): number {
   const moves = [...after].flatMap(([element, now]): Move[] => {
     const was = before.get(element);
-    return was ? [{ before: was.seen, after: now.seen, dx: now.left - was.left, dy: now.top - was.top }] : [];
+    if (!was) return [];
+    const [x, y] = [was.scrolled.x - now.scrolled.x, was.scrolled.y - now.scrolled.y];
+    const move = {
+      before: boxOf(shared(moved(was.own, x, y), now.clip)),
+      after: boxOf(shared(now.own, now.clip)),
+      dx: now.own.left - was.own.left - x,
+      dy: now.own.top - was.own.top - y,
+    };
+    const isSeen = hasRoom(shared(was.own, was.clip)) || hasRoom(shared(now.own, now.clip));
+    return isSeen && isMove(now.own.left - was.own.left, now.own.top - was.own.top) ? [move] : [];
   });
   return layoutShift(moves, { width: innerWidth, height: innerHeight });
 }
+
+/** How far sticking has moved an element that is sticky from where it stands else. */
+function stuckBy(element: Element): Way {
+  if (!(element instanceof HTMLElement)) return { x: 0, y: 0 };
+  const now = element.getBoundingClientRect();
+  const { position, inset } = element.style;
+  // Nothing is painted in between, so nobody sees it.
+  element.style.setProperty("position", "relative", "important");
+  element.style.setProperty("inset", "auto", "important");
+  const loose = element.getBoundingClientRect();
+  element.style.position = position;
+  element.style.inset = inset;
+  return { x: now.left - loose.left, y: now.top - loose.top };
+}
+
+const less = (a: Way, b: Way): Way => ({ x: a.x - b.x, y: a.y - b.y });
+
+const hasRoom = ({ left, top, right, bottom }: Area): boolean => right > left && bottom > top;
+
+const shared = (a: Area, b: Area): Area => ({
+  left: Math.max(a.left, b.left),
+  top: Math.max(a.top, b.top),
+  right: Math.min(a.right, b.right),
+  bottom: Math.min(a.bottom, b.bottom),
+});
+
+const moved = ({ left, top, right, bottom }: Area, x: number, y: number): Area => ({
+  left: left + x,
+  top: top + y,
+  right: right + x,
+  bottom: bottom + y,
+});
+
+const boxOf = (area: Area): Box => ({
+  x: area.left,
+  y: area.top,
+  width: Math.max(0, area.right - area.left),
+  height: Math.max(0, area.bottom - area.top),
+});

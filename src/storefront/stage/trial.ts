@@ -29,9 +29,11 @@ export async function tryRows(store: PageStore, slug: string, panel: PanelDocume
   for (const row of facetRows(one.panel)) {
     const element = await drawn(root, `[data-panel="${CSS.escape(slug)}"] [data-row="${CSS.escape(row.id)}"]`);
     if (!element) continue;
+    // A drawer that slides in is no shift.
+    await Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined)));
     element.scrollIntoView({ block: "center" });
     await painted();
-    const steps = [...(await tryFold(root, element)), ...(await tryChoice(store, root, row))];
+    const steps = [...(await tryFold(root, row, element)), ...(await tryChoice(store, root, row))];
     const worst = steps.reduce<Shift | undefined>(
       (most, step) => (step.felt > (most?.felt ?? -1) ? step : most),
       undefined,
@@ -44,12 +46,12 @@ export async function tryRows(store: PageStore, slug: string, panel: PanelDocume
 type Shift = Omit<RowShift, "row">;
 
 /** Folds a row and opens it again, where it can be. */
-async function tryFold(root: Element, element: Element): Promise<Shift[]> {
+async function tryFold(root: Element, row: FacetRow, element: Element): Promise<Shift[]> {
   const button = element.querySelector<HTMLButtonElement>(".zt-fold");
   if (!button) return [];
   const first: TrialStep = button.getAttribute("aria-expanded") === "true" ? "fold" : "open";
   const press = async () => button.click();
-  return [await step(root, first, press), await step(root, first === "fold" ? "open" : "fold", press)];
+  return [await step(root, row, first, press), await step(root, row, first === "fold" ? "open" : "fold", press)];
 }
 
 /** Chooses in a row and takes it back: what is found most, least and in between. */
@@ -58,8 +60,8 @@ async function tryChoice(store: PageStore, root: Element, row: FacetRow): Promis
   for (const choice of choicesFor(store, row)) {
     const chosen = withChoice(emptySelection, row.field, choice);
     steps.push(
-      await step(root, "choose", () => choose(store, chosen)),
-      await step(root, "take back", () => choose(store, emptySelection)),
+      await step(root, row, "choose", () => choose(store, chosen)),
+      await step(root, row, "take back", () => choose(store, emptySelection)),
     );
   }
   return steps;
@@ -86,8 +88,9 @@ const thirds = <T>(list: readonly T[]): T[] =>
   [...new Set([0, list.length - 1, list.length >> 1])].flatMap((at) => list[at] ?? []);
 
 /** Does something and sums what it moved, frame by frame as browsers do, until the page has settled. */
-async function step(root: Element, name: TrialStep, act: () => Promise<void>): Promise<Shift> {
+async function step(root: Element, { id }: FacetRow, name: TrialStep, act: () => Promise<void>): Promise<Shift> {
   const start = performance.now();
+  const scrolled = scrollY;
   let [before, felt, counted] = [takeSnapshot(root), 0, 0];
   const look = () => {
     const now = takeSnapshot(root);
@@ -110,6 +113,12 @@ async function step(root: Element, name: TrialStep, act: () => Promise<void>): P
     await frame();
     look();
   }
+  // Stands in the browser's own record of the page, beside its entries.
+  performance.measure("trial", {
+    start,
+    end: performance.now(),
+    detail: { row: id, step: name, felt, scrolled: scrollY - scrolled },
+  });
   return { step: name, felt, counted };
 }
 
@@ -136,12 +145,16 @@ async function painted(): Promise<void> {
   for (let i = 0; i < 3; i++) await frame();
 }
 
-/** The next frame, or a moment where a hidden page paints none. */
+/** The end of the next frame, as it is about to be painted, or a moment where a hidden page paints none. */
 const frame = (): Promise<void> =>
   new Promise((done) => {
-    const timer = setTimeout(done, 50);
-    requestAnimationFrame(() => {
+    const over = () => {
       clearTimeout(timer);
+      observer.disconnect();
       done();
-    });
+    };
+    const timer = setTimeout(over, 50);
+    // An observer tells first when all that runs in a frame has run.
+    const observer = new ResizeObserver(over);
+    observer.observe(document.documentElement);
   });
