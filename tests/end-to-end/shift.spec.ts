@@ -122,7 +122,7 @@ test.describe("steps of a trial move as much as the browser says", () => {
       await page.addInitScript(noteShifts);
       await page.setViewportSize({ width, height });
       await page.goto(`/draft/${demoShop}/?stage&panel=climber-finder`);
-      const { document } = await (
+      const { document: panel } = await (
         await page.request.get(`/api/shops/${demoShop}/documents/panel/climber-finder`)
       ).json();
       const steps = await page.evaluate(async (panel) => {
@@ -139,7 +139,7 @@ test.describe("steps of a trial move as much as the browser says", () => {
         postMessage({ zt: "trial" }, location.origin);
         await tried;
         return stepsTried();
-      }, document);
+      }, panel);
       expect(steps.length).toBeGreaterThanOrEqual(30);
       for (const { row, step, felt, browser, scrolled } of steps) {
         expect(felt, `${row}, ${step}`).toBeGreaterThan(browser - 0.01);

@@ -82,7 +82,7 @@ export async function findFindings(
   { measures = {}, within = [], look }: Known = {},
 ): Promise<Finding[]> {
   const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), selection, within));
-  const reaches = await reachesOf(facts, panel, answer, within);
+  const reaches = await reachesOf(facts, panel, answer, { within });
   const facets = await Promise.all(
     facetRows(panel).map(async (row) => ({
       row,

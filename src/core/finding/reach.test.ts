@@ -23,7 +23,7 @@ async function reachIn(catalogue: Catalogue, row: FacetRow, within: Clause[] = [
   const facts = new LocalFacts(new CatalogueIndex(catalogue));
   const panel = panelOf(row);
   const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), undefined, within));
-  return (await reachesOf(facts, panel, answer, within)).get(row.id);
+  return (await reachesOf(facts, panel, answer, { within })).get(row.id);
 }
 
 // A hundred products, made up for this: the first of 80 states a colour, 16 of them are red.

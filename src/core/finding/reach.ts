@@ -1,7 +1,7 @@
 import type { Awaitable, Facts } from "../facts/facts.ts";
 import type { Answer, FacetAnswer } from "../match/answer.ts";
 import { countsOf } from "../match/engine.ts";
-import type { Choice, Clause, Facet } from "../match/question.ts";
+import type { Choice, Clause, Facet, Question } from "../match/question.ts";
 import { offeredAnywhere } from "../panel/offered.ts";
 import { engineFacets, facetRows } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
@@ -9,22 +9,24 @@ import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 /** By row, the products of a page that some offered option of its facet finds. */
 export type Reaches = ReadonlyMap<string, number>;
 
+type Page = { within: Clause[] } & Partial<Pick<Question, "searching">>;
+
 /**
  * The reach of a panel's facets on a page: products that at least one offered option finds. Where bands offer
  * different options, it is the reach on the band where it is lowest.
  * @param answer to the panel's facets on the wide band
- * @param within what the page asks of its products
+ * @param page what it asks of its products, and the fields that a search goes over
  */
 export async function reachesOf(
   facts: Pick<Facts, "ask">,
   panel: Pick<PanelDocument, "rows">,
   { facets }: Pick<Answer, "facets">,
-  within: Clause[],
+  page: Page,
 ): Promise<Reaches> {
   const asked = new Map(engineFacets(panel, "wide").map((facet) => [facet.field, facet]));
   const reached = facetRows(panel).map(async (row): Promise<[string, number]> => {
     const [found, facet] = [facets[row.field], asked.get(row.field)];
-    return [row.id, found && facet ? await reachOf(facts, row, facet, found, within) : 0];
+    return [row.id, found && facet ? await reachOf(facts, row, facet, found, page) : 0];
   });
   return new Map(await Promise.all(reached));
 }
@@ -34,10 +36,10 @@ async function reachOf(
   row: FacetRow,
   { field, merges, mode }: Facet,
   found: FacetAnswer,
-  within: Clause[],
+  { within, searching }: Page,
 ): Promise<number> {
   const counted = async (asked: Facet, choice: Choice) =>
-    (await facts.ask(countsOf([asked], { text: "", choices: { [field]: choice } }, within))).total;
+    (await facts.ask({ ...countsOf([asked], { text: "", choices: { [field]: choice } }, within), searching })).total;
   if (found.range) {
     const ends = endsOf(found);
     return ends ? counted({ field, mode: "range" }, ends) : found.reach;

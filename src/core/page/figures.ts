@@ -3,7 +3,7 @@ import type { PageFinding } from "../finding/page/page-finding.ts";
 import { findPageFindings } from "../finding/page/page-findings.ts";
 import { reachesOf } from "../finding/reach.ts";
 import { countsOf } from "../match/engine.ts";
-import type { Facet } from "../match/question.ts";
+import type { Clause, Facet } from "../match/question.ts";
 import { offeredOptions, shownOn } from "../panel/offered.ts";
 import { isShown } from "../panel/options.ts";
 import { engineFacets, facetRows, rulesOf } from "../panel/panel.ts";
@@ -28,6 +28,8 @@ export interface FacetHere {
 
 /** What there is to say of a page in numbers. */
 export interface PageFigures extends PageRef {
+  /** What it asks of its products. */
+  within: readonly Clause[];
   /** Products of the page before any choice. */
   products: number;
   /** Panels that stand on it, by slug. */
@@ -56,9 +58,7 @@ export async function pageFigures(
   const answer = await facts.ask(countsOf(asked, undefined, page.within));
   const reaches = new Map(
     await Promise.all(
-      [...here].map(
-        async ([panel, document]) => [panel, await reachesOf(facts, document, answer, page.within)] as const,
-      ),
+      [...here].map(async ([panel, document]) => [panel, await reachesOf(facts, document, answer, page)] as const),
     ),
   );
   const facets = [...here].flatMap(([panel, document]) =>
@@ -93,7 +93,8 @@ export async function pageFigures(
     facets,
     hasField,
   });
-  return { address, kind: page.kind, name: page.name, products: answer.outOf, panels: standing, facets, findings };
+  const { kind, name, within } = page;
+  return { address, kind, name, within, products: answer.outOf, panels: standing, facets, findings };
 }
 
 /** The facets of several panels, a field once. */

@@ -3,6 +3,7 @@ import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import type { Engine } from "../../core/match/engine.ts";
 import type { Question, Selection } from "../../core/match/question.ts";
+import { askedOn } from "../../core/page/asked-on.ts";
 import { showOf } from "../../core/page/layout.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { facetRows } from "../../core/panel/panel.ts";
@@ -65,9 +66,10 @@ export interface PlaceAnswer {
 /** What the engine is asked for a page. */
 export function questionOf({ shown, panels, band, fields, shop }: Asking, place: Place): Question {
   const { selection, page } = place;
-  const { kind, within, layout, order } = shown;
+  const { layout, order } = shown;
   const { size, more } = layout;
-  const asked = {
+  return {
+    ...askedOn(shown, selection),
     facets: facetsOf(panels, band),
     sort: orderOf(place, order, layout.sorts),
     show: showOf(layout, fields.values()),
@@ -76,10 +78,6 @@ export function questionOf({ shown, panels, band, fields, shop }: Asking, place:
     // Behind a button and while scrolling all that was shown before stays.
     ...(more === "pages" ? { from: (page - 1) * size, size } : { from: 0, size: page * size }),
   };
-  // What was searched for is what a page of search results is made of, and not a choice on it.
-  return kind === "search"
-    ? { ...asked, within: [...within, [{ words: selection.text }]], selection: { ...selection, text: "" } }
-    : { ...asked, within, selection };
 }
 
 /** Builds the engine’s question for a selection in a panel, on the page that its choices lead to. */

@@ -3,6 +3,7 @@ import { bands } from "../../core/band/band.ts";
 import type { Finding } from "../../core/finding/finding.ts";
 import type { Clause } from "../../core/match/question.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { Tip } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -14,6 +15,7 @@ import { FindingList } from "./finding-list.tsx";
 import { HeightTable, useMeasures } from "./height-table.tsx";
 import { ShiftTable } from "./shift-table.tsx";
 import { useDrawnIn } from "./use-drawn-in.ts";
+import { useQuestion } from "./use-question.ts";
 
 /** Findings wait until the pages have shown a change. */
 const findingPause = 250;
@@ -60,6 +62,7 @@ export function EvidenceLine() {
   const measures = useMeasures();
   const look = useDrawnIn();
   const shifts = useSession((state) => state.shifts);
+  const page = useQuestion();
   const answer = useSession((state) => state.answer);
   const reaches = useSession((state) => state.reaches);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
@@ -71,7 +74,8 @@ export function EvidenceLine() {
   const all = useMemo(() => [...findings, ...wrongHere], [findings, wrongHere]);
   if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
-  const lines = linesOf(panel, answer, reaches);
+  const asked = { ...page, ...page.selection };
+  const lines = linesOf(panel, answer, reaches, asked);
   const least = lines.reduce((low, { reach }) => Math.min(low, reach), outOf);
   const nowhere = lines.reduce((sum, { dead }) => sum + dead, 0);
   const options = lines.reduce((sum, one) => sum + one.options, 0);
@@ -84,7 +88,18 @@ export function EvidenceLine() {
       aria-label="Evidence"
     >
       <span className="px-1.5 py-1">
-        <b className="text-[15px]">{total.toLocaleString("en")}</b> of {outOf.toLocaleString("en")} found
+        <Opens
+          className="text-[15px] font-bold"
+          number={() => ({
+            title: "Products found",
+            says: `Products of this page that fit all that is chosen. The page has ${outOf.toLocaleString("en")} before anything is chosen.`,
+            told: total,
+            behind: { products: [{ ...asked, ways: [asked.choices] }] },
+          })}
+        >
+          {total.toLocaleString("en")}
+        </Opens>{" "}
+        of {outOf.toLocaleString("en")} found
       </span>
       <Popover
         label="Each facet's reach and options"
@@ -100,7 +115,7 @@ export function EvidenceLine() {
           </Tip>
         )}
       >
-        {() => <FacetTable lines={lines} outOf={outOf} />}
+        {() => <FacetTable lines={lines} outOf={outOf} asked={asked} />}
       </Popover>
       {wide ? (
         <Popover

@@ -1,8 +1,14 @@
 import type { Reaches } from "../../core/finding/reach.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
-import { facetRows } from "../../core/panel/panel.ts";
+import { labelOf } from "../../core/panel/options.ts";
+import { engineFacets, facetRows, rulesOf } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { waysOfReach } from "../../core/recount/of-facet.ts";
+import type { CountedOptions, CountedProducts } from "../../core/recount/recount.ts";
+import type { Asked } from "../../core/recount/rows.ts";
+import type { OpenedNumber } from "../numbers/opened-number.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { Explained } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { useBench } from "./bench-context.ts";
@@ -14,18 +20,36 @@ export interface Line {
   reach: number;
   options: number;
   dead: number;
+  /** How its reach is counted again. */
+  ways: readonly CountedProducts[];
+  /** What it offers on the wide band. */
+  offers: CountedOptions["offers"];
 }
 
 /** A line for each facet of a panel that the catalogue has. */
-export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer, reaches: Reaches): Line[] {
+export function linesOf(
+  panel: Pick<PanelDocument, "rows">,
+  { facets }: Answer,
+  reaches: Reaches,
+  page: Pick<Asked, "within" | "searching">,
+): Line[] {
+  const asked = new Map(engineFacets(panel, "wide").map((facet) => [facet.field, facet]));
   return facetRows(panel).flatMap((row): Line[] => {
-    const found = facets[row.field];
-    if (!found) return [];
+    const [found, facet] = [facets[row.field], asked.get(row.field)];
+    if (!found || !facet) return [];
     const offered = found.range ? [] : offeredOptions(row, shownOn(row, "wide"), found);
+    const title = row.label || found.field.name;
+    const rules = rulesOf(row);
+    const options = offered.flatMap((o) => {
+      const option = found.options[o];
+      return option ? [{ id: option.id, label: labelOf(rules, option, "en") }] : [];
+    });
     return [
       {
         id: row.id,
-        title: row.label || found.field.name,
+        title,
+        ways: waysOfReach(row, facet, found, page),
+        offers: [{ title, facet, options }],
         reach: reaches.get(row.id) ?? 0,
         options: offered.length,
         dead: offered.filter((o) => found.counts.live[o] === 0).length,
@@ -34,8 +58,8 @@ export function linesOf(panel: Pick<PanelDocument, "rows">, { facets }: Answer, 
   });
 }
 
-/** Each facet's reach and options. */
-export function FacetTable({ lines, outOf }: { lines: readonly Line[]; outOf: number }) {
+/** Each facet's reach and options. @param asked what is chosen on which page */
+export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; outOf: number; asked: Asked }) {
   const { session } = useBench();
   return (
     <table className="w-full text-[13px]">
@@ -52,17 +76,23 @@ export function FacetTable({ lines, outOf }: { lines: readonly Line[]; outOf: nu
         </tr>
       </thead>
       <tbody>
-        {lines.map(({ id, title, reach, options, dead }) => (
+        {lines.map(({ id, title, reach, options, dead, ways, offers }) => (
           <tr key={id} className="hover:bg-sand" onPointerEnter={() => session.setState({ marked: id })}>
             <th scope="row" className="py-0.5 text-start font-medium">
               {title}
             </th>
             <td className="text-end">
-              {reach.toLocaleString("en")}, {percent(reach, outOf)}
+              <Opens number={() => reachOf(title, reach, outOf, ways)}>
+                {reach.toLocaleString("en")}, {percent(reach, outOf)}
+              </Opens>
             </td>
             <td className="text-end">{options === 0 ? "range" : options.toLocaleString("en")}</td>
             <td className={`text-end ${dead > 0 ? "text-error" : ""}`}>
-              {options === 0 ? "" : dead.toLocaleString("en")}
+              {options === 0 ? null : (
+                <Opens number={() => deadOptions(`Options of ${title} that find nothing`, dead, { asked, offers })}>
+                  {dead.toLocaleString("en")}
+                </Opens>
+              )}
             </td>
           </tr>
         ))}
@@ -70,3 +100,24 @@ export function FacetTable({ lines, outOf }: { lines: readonly Line[]; outOf: nu
     </table>
   );
 }
+
+/** The reach of a facet, to be opened. */
+export const reachOf = (
+  title: string,
+  reach: number,
+  outOf: number,
+  ways: readonly CountedProducts[],
+): OpenedNumber => ({
+  title: `Reach of ${title}`,
+  says: `Products of this page that at least one option of ${title} finds. The other ${(outOf - reach).toLocaleString("en")} of ${outOf.toLocaleString("en")} disappear as soon as a shopper uses it. Where bands offer different options, this is the band that finds fewest.`,
+  told: reach,
+  behind: { products: ways },
+});
+
+/** Options that find nothing, to be opened. */
+export const deadOptions = (title: string, told: number, options: CountedOptions): OpenedNumber => ({
+  title,
+  says: "Options on the wide page that would leave no product, with what is chosen now. A shopper who takes one sees an empty page, unless the panel greys or drops them.",
+  told,
+  behind: { options },
+});

@@ -10,16 +10,19 @@ import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
 import { pieceLabels } from "../../core/panel/pieces.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { Cell } from "./cell.tsx";
 import { choose } from "./chosen-rows.ts";
 import { columns } from "./columns.ts";
+import { linesOf, reachOf } from "./facet-table.tsx";
 import { PieceSettings } from "./piece-settings.tsx";
 import { Reach } from "./reach.tsx";
 import { RowMenu } from "./row-menu.tsx";
 import { RowSettings } from "./row-settings.tsx";
+import { useQuestion } from "./use-question.ts";
 
 /** One facet or piece: handle, label, reach, and how it shows on each band. Drawn anew only when it itself changes. */
 export const LatticeRow = memo(DrawnRow);
@@ -144,6 +147,8 @@ function FacetLine({
   row: Extract<Row, { kind: "facet" }>;
   profile: Parameters<typeof Reach>[0]["profile"] | undefined;
 }) {
+  const { session } = useBench();
+  const question = useQuestion();
   const reach = useSession(({ answer, reaches }) => (answer?.facets[row.field] ? reaches.get(row.id) : undefined));
   const outOf = useSession(({ answer }) => answer?.outOf);
   const options = useSession(({ answer }) => offeredIn(row, answer?.facets[row.field]));
@@ -156,7 +161,21 @@ function FacetLine({
     ...(options === undefined ? {} : { options }),
     ...(min === undefined || max === undefined ? {} : { min, max }),
   };
-  return <Reach profile={here} mode={row.mode} words="can be found by what this facet offers on this page" />;
+  const line = <Reach profile={here} mode={row.mode} />;
+  if (reach === undefined || outOf === undefined) return line;
+  const opened = () => {
+    const { answer, reaches } = session.getState();
+    const mine = answer && linesOf({ rows: [row] }, answer, reaches, question).at(0);
+    return {
+      ...reachOf(mine?.title ?? profile.field.name, reach, outOf, mine?.ways ?? []),
+      change: { words: "Change what it offers", act: () => session.setState({ unfolded: row.id }) },
+    };
+  };
+  return (
+    <Opens number={opened} className="block w-full overflow-hidden text-start">
+      {line}
+    </Opens>
+  );
 }
 
 /** How many options a facet offers on the page; undefined for a range. */

@@ -179,6 +179,21 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
               at={all.indexOf(option)}
               of={all.length}
               place={(to) => place([option.id], to)}
+              opened={() => ({
+                title: `${title}: ${option.label}`,
+                says: `Products of the whole shop that the option ${option.label} finds, before anything else is chosen.`,
+                told: option.products,
+                behind: {
+                  products: [
+                    {
+                      within: [],
+                      text: "",
+                      facets: [{ field, mode, ...(merges ? { merges } : {}) }],
+                      ways: [{ [field]: { options: [option.id] } }],
+                    },
+                  ],
+                },
+              })}
             />
           ))}
         </ul>

@@ -3,6 +3,8 @@ import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Split } from "lucide-react";
 import { useState } from "react";
 import type { ListedOption } from "../../core/panel/option-edit.ts";
+import type { OpenedNumber } from "../numbers/opened-number.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 
 interface Props {
@@ -21,10 +23,26 @@ interface Props {
   at: number;
   of: number;
   place(to: number): void;
+  /** Its count, to be opened. */
+  opened(): OpenedNumber;
 }
 
 /** One option of a facet: its place, whether it is shown, its name, and what it is merged of. */
-export function OptionLine({ option, shown, text, merged, ticked, tick, flip, rename, part, at, of, place }: Props) {
+export function OptionLine({
+  option,
+  shown,
+  text,
+  merged,
+  ticked,
+  tick,
+  flip,
+  rename,
+  part,
+  at,
+  of,
+  place,
+  opened,
+}: Props) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: option.id,
   });
@@ -80,7 +98,9 @@ export function OptionLine({ option, shown, text, merged, ticked, tick, flip, re
           <Split size={13} aria-hidden />
         </button>
       ) : null}
-      <span className="text-quiet tabular-nums">{products.toLocaleString("en")}</span>
+      <Opens number={opened} className="text-quiet">
+        {products.toLocaleString("en")}
+      </Opens>
       <button
         type="button"
         aria-pressed={ticked}

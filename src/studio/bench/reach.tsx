@@ -6,16 +6,7 @@ import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 /** How many products a field or a facet reaches, as a bar and in words, with what there is to choose. */
-export function Reach({
-  profile,
-  mode,
-  words = "have a value for it",
-}: {
-  profile: FieldProfile;
-  mode?: Mode;
-  /** The words that follow the count of products. */
-  words?: string;
-}) {
+export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode }) {
   const { shop } = useOpenShop();
   const { field, reach, outOf, level, options, min, max } = profile;
   const share = outOf === 0 ? 0 : reach / outOf;
@@ -27,10 +18,7 @@ export function Reach({
       ? "yes / no"
       : `${options.toLocaleString("en")} options`;
   return (
-    <span
-      className="flex items-center gap-1.5 text-[13px] leading-tight text-quiet tabular-nums"
-      title={`${reach} of ${outOf} products ${words}`}
-    >
+    <span className="flex items-center gap-1.5 text-[13px] leading-tight text-quiet tabular-nums">
       <span className="h-1 w-11 flex-none overflow-hidden rounded-full bg-base-300" aria-hidden>
         <span
           className={`block h-full ${share < 0.5 ? "bg-error" : "bg-success"}`}

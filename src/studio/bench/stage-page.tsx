@@ -1,14 +1,13 @@
 import { useEffect } from "react";
 import { behaviours } from "../../core/behaviour/behaviour.ts";
 import { reachesOf } from "../../core/finding/reach.ts";
-import { countsOf } from "../../core/match/engine.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
-import { engineFacets } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PagePanel, Target } from "../../storefront/page/page-panel.ts";
 import { readDocument } from "../shell/documents.ts";
 import { useAnswer, useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";
+import { useQuestion } from "./use-question.ts";
 
 /**
  * Keeps the page of the stage worked out: its layout, the documents of all panels on it, and what its products answer.
@@ -52,15 +51,14 @@ function AnswerKeeper() {
   const { engine } = useOpenShop();
   const { session } = useBench();
   const panel = usePanel((state) => state.document);
-  const selection = useSession((state) => state.selection);
-  const within = useSession((state) => state.shown?.page.within);
-  const answer = useAnswer(countsOf(engineFacets(panel, "wide"), selection, within));
+  const question = useQuestion();
+  const answer = useAnswer(question);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the answer is to this very panel, on this very page
   useEffect(() => {
     if (!answer) return session.setState({ answer });
     let over = false;
     // Told together: a reach that is corrected a moment later would be a false one until then.
-    reachesOf(engine, panel, answer, within ?? []).then((reaches) => {
+    reachesOf(engine, panel, answer, question).then((reaches) => {
       if (!over) session.setState({ answer, reaches });
     }, console.error);
     return () => {

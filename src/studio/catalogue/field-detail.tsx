@@ -7,10 +7,12 @@ import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { areConvertible } from "../../core/numbers/units.ts";
 import { suggestFacet } from "../../core/suggest/suggest.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { Explained } from "../shell/explained.tsx";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
 import { FieldReading } from "./field-reading.tsx";
 import { NumberChart } from "./number-chart.tsx";
+import { productsWithout } from "./opened.ts";
 import { type Mender, useMender } from "./use-mender.ts";
 import { ValueBars } from "./value-bars.tsx";
 import { ValueMender } from "./value-mender.tsx";
@@ -45,7 +47,7 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
             label={`Products by ${profile.field.name}`}
           />
         ) : (
-          <ValueBars values={detail.values} />
+          <ValueBars field={profile.field} values={detail.values} />
         )}
       </section>
       <section aria-label={`What to know about ${profile.field.name}`}>
@@ -54,9 +56,16 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
       </section>
       <section aria-label={`Products that do not state ${profile.field.name}`}>
         <h3 className="mb-2 text-[15px]">
-          {detail.silent === 0
-            ? "Every product states it"
-            : `${detail.silent.toLocaleString("en")} of ${profile.outOf.toLocaleString("en")} do not state it`}
+          {detail.silent === 0 ? (
+            "Every product states it"
+          ) : (
+            <>
+              <Opens number={() => productsWithout(profile.field, detail.silent)}>
+                {detail.silent.toLocaleString("en")}
+              </Opens>{" "}
+              of {profile.outOf.toLocaleString("en")} do not state it
+            </>
+          )}
         </h3>
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}
         <ul tabIndex={0} className="max-h-52 overflow-auto text-[13px] text-quiet">

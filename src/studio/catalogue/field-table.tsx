@@ -5,8 +5,10 @@ import { kindNames } from "../../core/catalogue/kind-names.ts";
 import { displays } from "../../core/display/displays.ts";
 import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { suggestFacet } from "../../core/suggest/suggest.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { percent } from "../shell/percent.ts";
 import { FieldDetail } from "./field-detail.tsx";
+import { productsStating } from "./opened.ts";
 
 const columns = 7;
 
@@ -79,14 +81,11 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
       <td className="whitespace-nowrap">{kindNames[field.kind]}</td>
       <td>{level}</td>
       <td>
-        <span
-          className="flex items-center gap-2"
-          title={`${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products`}
-        >
+        <span className="flex items-center gap-2">
           <span className="h-1.5 w-20 overflow-hidden rounded-full bg-base-300" aria-hidden>
             <span className={`block h-full ${share < 50 ? "bg-error" : "bg-success"}`} style={{ width: `${share}%` }} />
           </span>
-          {percent(reach, outOf)}
+          <Opens number={() => productsStating(field, reach, outOf)}>{percent(reach, outOf)}</Opens>
         </span>
       </td>
       <td className="text-end">{options.toLocaleString("en")}</td>

@@ -1,9 +1,12 @@
+import type { Field } from "../../core/catalogue/field.ts";
 import type { ValueCount } from "../../core/evidence/field-detail.ts";
+import { Opens } from "../numbers/opens.tsx";
+import { productsWith } from "./opened.ts";
 
 const shown = 12;
 
 /** The most frequent values as bars, with the rarest named below. */
-export function ValueBars({ values }: { values: readonly ValueCount[] }) {
+export function ValueBars({ field, values }: { field: Field; values: readonly ValueCount[] }) {
   const most = values[0]?.products ?? 1;
   const rare = values.slice(shown).slice(-3);
   return (
@@ -21,7 +24,9 @@ export function ValueBars({ values }: { values: readonly ValueCount[] }) {
                   style={{ width: `${Math.max(1, (products / most) * 100)}%` }}
                 />
               </td>
-              <td className="ps-3 text-end tabular-nums">{products.toLocaleString("en")}</td>
+              <td className="ps-3 text-end">
+                <Opens number={() => productsWith(field, label, products)}>{products.toLocaleString("en")}</Opens>
+              </td>
             </tr>
           ))}
         </tbody>

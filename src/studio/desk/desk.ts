@@ -11,6 +11,7 @@ import type { Finding } from "../../core/finding/finding.ts";
 import { findFindings, type Known } from "../../core/finding/findings.ts";
 import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
 import type { WireAnswer } from "../../core/match/answer.ts";
+import { countsOf } from "../../core/match/engine.ts";
 import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
 import { findVariants, type VariantQuery } from "../../core/match/variants.ts";
 import { applyMends, mendedProducts, variantName } from "../../core/mend/apply.ts";
@@ -21,7 +22,16 @@ import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
 import { targetOf } from "../../core/page/target.ts";
 import { withCollections } from "../../core/page/with-collections.ts";
+import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { leftOut, waysOfReach } from "../../core/recount/of-facet.ts";
+import {
+  type CountedOptions,
+  type CountedProducts,
+  type NamedProduct,
+  recountOptions,
+  recountProducts,
+} from "../../core/recount/recount.ts";
 import { isSafePicture } from "../../core/safe/safe-address.ts";
 
 /** What there is to know of a catalogue before anything is asked. */
@@ -163,6 +173,33 @@ export class Desk {
   /** Every page of the shop. */
   pageList(pages: PagesDocument): PageRef[] {
     return pageList(pages, this.#facts.pageFacts());
+  }
+
+  /** The products behind a number: of several ways that it may be counted, by the one that finds fewest. */
+  recountProducts(ways: readonly CountedProducts[]): NamedProduct[] {
+    const { catalogue } = this.#facts.index;
+    return ways
+      .map((way) => recountProducts(catalogue, way))
+      .reduce((fewest, one) => (one.length < fewest.length ? one : fewest));
+  }
+
+  /** What a facet's figures on a page count: the products that it reaches, and the options that it offers elsewhere only. */
+  async countedOnPage(
+    address: string,
+    pages: PagesDocument,
+    panel: PanelDocument,
+    row: string,
+  ): Promise<{ reach: CountedProducts[]; left: CountedOptions } | undefined> {
+    const page = shownPage(address, pages, this.#facts.pageFacts(), undefined);
+    const facetRow = facetRows(panel).find(({ id }) => id === row);
+    const facet = engineFacets(panel, "wide").find(({ field }) => field === facetRow?.field);
+    if (!page || !facetRow || !facet) return undefined;
+    const found = this.#facts.ask(countsOf([facet], undefined, page.within)).facets[facet.field];
+    return found && { reach: waysOfReach(facetRow, facet, found, page), left: leftOut(facetRow, facet, found, page) };
+  }
+
+  recountOptions(counted: CountedOptions): ReturnType<typeof recountOptions> {
+    return recountOptions(this.#facts.index.catalogue, counted);
   }
 
   answer(question: WireQuestion): WireAnswer {

@@ -5,6 +5,7 @@ import type { VariantQuery } from "../../core/match/variants.ts";
 import type { Mend } from "../../core/mend/mend-schema.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { CountedOptions, CountedProducts } from "../../core/recount/recount.ts";
 import { Desk } from "./desk.ts";
 
 let desk: Desk | undefined;
@@ -39,6 +40,10 @@ const served = {
   figures: (addresses: readonly string[], pages: PagesDocument, panels: ReadonlyMap<string, PanelDocument>) =>
     opened().figures(addresses, pages, panels),
   pageList: (pages: PagesDocument) => opened().pageList(pages),
+  recountProducts: (ways: readonly CountedProducts[]) => opened().recountProducts(ways),
+  countedOnPage: (address: string, pages: PagesDocument, panel: PanelDocument, row: string) =>
+    opened().countedOnPage(address, pages, panel, row),
+  recountOptions: (counted: CountedOptions) => opened().recountOptions(counted),
   answer: (question: WireQuestion) => opened().answer(question),
   count: (query: VariantQuery) => opened().count(query),
   rows: (query: VariantQuery, from: number, size: number, keys: readonly string[]) =>

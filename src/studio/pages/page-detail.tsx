@@ -2,7 +2,9 @@ import type { FindingLevel } from "../../core/finding/finding.ts";
 import type { PageFinding } from "../../core/finding/page/page-finding.ts";
 import type { PageFigures } from "../../core/page/figures.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { percent } from "../shell/percent.ts";
+import { useOpenedFacet } from "./opened.ts";
 
 interface Props {
   figures: PageFigures | undefined;
@@ -29,7 +31,9 @@ export function PageDetail({ figures, panels }: Props) {
   );
 }
 
-function Facets({ figures: { facets, products }, panels }: { figures: PageFigures; panels: Props["panels"] }) {
+function Facets({ figures, panels }: { figures: PageFigures; panels: Props["panels"] }) {
+  const { facets, products } = figures;
+  const opened = useOpenedFacet(figures, panels);
   return (
     <table className="w-full self-start">
       <thead>
@@ -50,9 +54,19 @@ function Facets({ figures: { facets, products }, panels }: { figures: PageFigure
             </th>
             <td className="text-quiet">{panels.get(panel)?.name ?? panel}</td>
             <td className="text-end">{options === undefined ? "range" : options.toLocaleString("en")}</td>
-            <td className="text-end">{left > 0 ? left.toLocaleString("en") : ""}</td>
             <td className="text-end">
-              {products === 0 ? "–" : `${reach.toLocaleString("en")}, ${percent(reach, products)}`}
+              {left > 0 ? (
+                <Opens number={() => opened(panel, row, title).left(left)}>{left.toLocaleString("en")}</Opens>
+              ) : null}
+            </td>
+            <td className="text-end">
+              {products === 0 ? (
+                "–"
+              ) : (
+                <Opens number={() => opened(panel, row, title).reach(reach, products)}>
+                  {reach.toLocaleString("en")}, {percent(reach, products)}
+                </Opens>
+              )}
             </td>
           </tr>
         ))}

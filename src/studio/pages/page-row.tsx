@@ -6,10 +6,12 @@ import type { PageFigures } from "../../core/page/figures.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
 import { exceptionOf, layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { percent } from "../shell/percent.ts";
 import { useShift } from "../shell/shift-results.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
+import { productsOn } from "./opened.ts";
 import { PanelCell } from "./panel-cell.tsx";
 import type { TableRow } from "./table-rows.ts";
 
@@ -138,7 +140,7 @@ function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiti
   return (
     <>
       <span role="cell" className={`${cell} ${products === 0 && kind !== "search" ? bad : ""}`}>
-        {products.toLocaleString("en")}
+        <Opens number={() => productsOn(figures)}>{products.toLocaleString("en")}</Opens>
       </span>
       <span role="cell" className={`${cell} ${shown.length < facets.length ? "text-error" : ""}`}>
         {facets.length === 0 ? "–" : `${shown.length} of ${facets.length}`}

@@ -9,6 +9,7 @@ import {
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ArrowDown, ArrowUp, Columns3 } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
 import { type FieldRole, isDerived } from "../../core/catalogue/field.ts";
 import { countsOf } from "../../core/match/engine.ts";
 import type { Selection } from "../../core/match/question.ts";
@@ -42,7 +43,14 @@ export function ProductsView() {
     return profile ? [tableFacet(profile)] : [];
   });
   const [by] = sorting;
-  const query: VariantQuery = { facets, selection: asked, ...(by ? { sort: { field: by.id, down: by.desc } } : {}) };
+  const [address, setAddress] = useSearchParams();
+  const only = address.get("product");
+  const query: VariantQuery = {
+    facets,
+    selection: asked,
+    ...(only === null ? {} : { only: [only] }),
+    ...(by ? { sort: { field: by.id, down: by.desc } } : {}),
+  };
   const answer = useAnswer(countsOf(facets, asked));
   const found = useAsked(() => desk.count(query), JSON.stringify(query));
 
@@ -98,9 +106,16 @@ export function ProductsView() {
         <span role="status" className="text-quiet tabular-nums">
           {count.toLocaleString("en")} of {variants.toLocaleString("en")} variants
         </span>
-        {isEmpty(selection) ? null : (
-          <button type="button" className="link text-[13px]" onClick={() => setSelection(emptySelection)}>
-            Clear
+        {isEmpty(selection) && only === null ? null : (
+          <button
+            type="button"
+            className="link text-[13px]"
+            onClick={() => {
+              setSelection(emptySelection);
+              setAddress({});
+            }}
+          >
+            {only === null ? "Clear" : "Show all products"}
           </button>
         )}
         <span className="ms-auto text-[12px] text-quiet">Double-click a cell to edit it</span>

@@ -10,6 +10,7 @@ import type { ShopSummary } from "../../core/wire/shop.ts";
 import { type ApiError, request, shopPath, useShop } from "../api.ts";
 import type { Overview } from "../desk/desk.ts";
 import { type RemoteDesk, startDesk } from "../desk/open-desk.ts";
+import { NumberSheet } from "../numbers/number-sheet.tsx";
 import type { DocumentStore } from "./document-store.ts";
 import { useDocument } from "./documents.ts";
 import { NotHere } from "./not-here.tsx";
@@ -69,6 +70,7 @@ function OpenFrame({ slug }: { slug: string }) {
     <ShopContext value={open}>
       <SightFilters />
       <Outlet />
+      <NumberSheet />
     </ShopContext>
   );
 }

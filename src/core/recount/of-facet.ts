@@ -1,0 +1,60 @@
+import type { FacetAnswer } from "../match/answer.ts";
+import type { Facet } from "../match/question.ts";
+import { offeredAnywhere } from "../panel/offered.ts";
+import { isShown, labelOf } from "../panel/options.ts";
+import { rulesOf } from "../panel/panel.ts";
+import type { FacetRow } from "../panel/panel-schema.ts";
+import type { CountedOptions, CountedProducts } from "./recount.ts";
+import type { Asked } from "./rows.ts";
+
+/**
+ * The products that the reach of a facet counts: those that at least one offered option finds. One way to count for each
+ * choice of options that some band offers; the reach is the least of them.
+ * @param facet as the engine is asked, with its merges
+ * @param found the answer to it on the page
+ */
+export function waysOfReach(
+  row: FacetRow,
+  { field, mode, merges }: Facet,
+  found: FacetAnswer,
+  { within, searching }: Pick<Asked, "within" | "searching">,
+): CountedProducts[] {
+  const page = { within, searching, text: "" };
+  if (mode === "range") {
+    const offered = found.ranges.filter((_, at) => (found.counts.steady[at] ?? 0) > 0);
+    // Without ranges to choose from, a range of all numbers is offered.
+    const ways = found.ranges.length > 0 ? offered : [{}];
+    return [{ ...page, facets: [{ field, mode }], ways: ways.map((range) => ({ [field]: range })) }];
+  }
+  const any: Facet = { field, mode: mode === "tree" ? "tree" : "any", ...(merges ? { merges } : {}) };
+  return offeredAnywhere(row, found).map((offered) => ({
+    ...page,
+    facets: [any],
+    ways: offered.flatMap((o) => {
+      const option = found.options[o];
+      return option ? [{ [field]: { options: [option.id] } }] : [];
+    }),
+  }));
+}
+
+/** The options that a facet shows somewhere in the shop and that find nothing on a page. */
+export const leftOut = (
+  row: FacetRow,
+  facet: Facet,
+  { field, options }: FacetAnswer,
+  { within }: Pick<Asked, "within">,
+): CountedOptions => {
+  const rules = rulesOf(row);
+  return {
+    asked: { within, facets: [facet], choices: {}, text: "" },
+    offers: [
+      {
+        title: row.label || field.name,
+        facet,
+        options: options
+          .filter(({ id }) => isShown(rules, id))
+          .map((option) => ({ id: option.id, label: labelOf(rules, option, "en") })),
+      },
+    ],
+  };
+};

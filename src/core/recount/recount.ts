@@ -1,0 +1,59 @@
+import { type Catalogue, titleOf } from "../catalogue/catalogue.ts";
+import type { Choice, Facet } from "../match/question.ts";
+import { type Asked, Rows } from "./rows.ts";
+
+/** Products that a number of the tool counts. */
+export type CountedProducts =
+  /** Those that are found with all that is asked: of several ways to choose, by one at least. */
+  | (Omit<Asked, "choices"> & { ways: readonly Asked["choices"][] })
+  /** Those of a page that have a value of a field, or that have none. */
+  | (Pick<Asked, "within"> & { field: string; states: boolean });
+
+/** A product as a list names it. */
+export interface NamedProduct {
+  id: string;
+  title: string;
+}
+
+/** The products behind a number, in the catalogue's order, found by reading its rows one after the other. */
+export function recountProducts(catalogue: Catalogue, counted: CountedProducts): NamedProduct[] {
+  const rows = new Rows(catalogue);
+  const whole = { within: counted.within, facets: [], choices: {}, text: "" };
+  const isCounted = (product: number): boolean =>
+    "field" in counted
+      ? rows.matches(product, whole) && rows.states(product, counted.field) === counted.states
+      : counted.ways.some((choices) => rows.matches(product, { ...counted, choices }));
+  return catalogue.productIds.flatMap((id, product) =>
+    isCounted(product) ? [{ id, title: titleOf(catalogue, product) }] : [],
+  );
+}
+
+export interface NamedOption {
+  id: string;
+  label: string;
+}
+
+/** Options that a number of the tool counts: those of some facets that find nothing with what is chosen. */
+export interface CountedOptions {
+  asked: Asked;
+  /** By facet, what it is called and what it offers. */
+  offers: readonly { title: string; facet: Facet; options: readonly NamedOption[] }[];
+}
+
+/** The options behind a number, each with what its facet is called, found by choosing one after the other. */
+export function recountOptions(
+  catalogue: Catalogue,
+  { asked, offers }: CountedOptions,
+): (NamedOption & { facet: string })[] {
+  const rows = new Rows(catalogue);
+  const findsNothing = (facet: Facet, option: string): boolean => {
+    const chosen = Object.hasOwn(asked.choices, facet.field) ? asked.choices[facet.field] : undefined;
+    const before = facet.mode === "all" && chosen && "options" in chosen ? chosen.options : [];
+    const choice: Choice = { options: [...before, option] };
+    const chosenToo = { ...asked, choices: { ...asked.choices, [facet.field]: choice } };
+    return !catalogue.productIds.some((_, product) => rows.matches(product, chosenToo));
+  };
+  return offers.flatMap(({ title, facet, options }) =>
+    options.flatMap(({ id, label }) => (findsNothing(facet, id) ? [{ facet: title, id, label }] : [])),
+  );
+}

@@ -1,0 +1,19 @@
+import { useMemo } from "react";
+import { countsOf } from "../../core/match/engine.ts";
+import type { Question } from "../../core/match/question.ts";
+import { askedOn } from "../../core/page/asked-on.ts";
+import { engineFacets } from "../../core/panel/panel.ts";
+import { usePages } from "../shell/shop-context.ts";
+import { usePanel, useSession } from "./bench-context.ts";
+
+/** What the page on the stage asks of the catalogue, with what is chosen on it and the panel's facets to be counted. */
+export function useQuestion(): Question {
+  const panel = usePanel((state) => state.document);
+  const selection = useSession((state) => state.selection);
+  const page = useSession((state) => state.shown?.page);
+  const searching = usePages((pages) => pages.search);
+  return useMemo(() => {
+    const asked = page ? askedOn(page, selection) : { within: [], selection };
+    return { ...countsOf(engineFacets(panel, "wide"), asked.selection, asked.within), searching };
+  }, [panel, selection, page, searching]);
+}
