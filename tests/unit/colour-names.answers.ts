@@ -69,6 +69,18 @@ export const rarerNames: Readonly<Record<string, string>> = {
     Donkerrood #8c1420, Klaproos #d2271f`,
 };
 
+/** The names that shops write first, in four languages, each with the colour that a person would pick; written down by hand before any was guessed. */
+export const firstNames: Readonly<Record<string, string>> = {
+  en: `Black #0b0b0b, White #ffffff, Navy #1b2a52, Rose gold #b76e79, Red #d2262e, Light blue #a6cdea, Dark green #1a5230,
+    Cream #f6ecd2, Charcoal #3a3d40, Lilac #c0a3d8, Mustard #d0a52a, Teal #0d6a75, Gold #cfa448, Burgundy #6a1a2d, Turquoise #30c5c0`,
+  de: `Schwarz #0b0b0b, Weiß #ffffff, Marine #1b2a52, Roségold #b76e79, Rot #d2262e, Hellblau #a6cdea, Dunkelgrün #1a5230,
+    Creme #f6ecd2, Anthrazit #383e42, Lila #9257b8, Senf #d0a52a, Petrol #07566a, Gold #cfa448, Weinrot #6f1a2b, Türkis #30c5c0`,
+  fr: `Noir #0b0b0b, Blanc #ffffff, Marine #1b2a52, Or rose #b76e79, Rouge #d2262e, Bleu clair #a6cdea, Vert foncé #1a5230,
+    Crème #f6ecd2, Anthracite #383e42, Lilas #c0a3d8, Moutarde #d0a52a, Bleu canard #0d6a75, Or #cfa448, Bordeaux #6a1a2d, Turquoise #30c5c0`,
+  es: `Negro #0b0b0b, Blanco #ffffff, Marino #1b2a52, Oro rosa #b76e79, Rojo #d2262e, Azul claro #a6cdea, Verde oscuro #1a5230,
+    Crema #f6ecd2, Antracita #383e42, Lila #c0a3d8, Mostaza #d0a52a, Petróleo #07566a, Oro #cfa448, Burdeos #6a1a2d, Turquesa #30c5c0`,
+};
+
 export interface ExpectedColour {
   language: string;
   name: string;
@@ -86,4 +98,5 @@ const expected = (names: Readonly<Record<string, string>>, isApart: (at: number)
   );
 
 export const expectedColours: readonly ExpectedColour[] = expected(namesByLanguage, (at) => at % 2 === 1);
+export const firstColours: readonly ExpectedColour[] = expected(firstNames, () => false);
 export const rarerColours: readonly ExpectedColour[] = expected(rarerNames, () => true);

@@ -23,8 +23,8 @@ export function over(top: string, under: string): string {
 const distance = differenceEuclidean("oklch");
 
 /**
- * The nearest colour that has a contrast with each of some grounds: of the same hue, lighter or darker, and paler
- * only where the screen has no such colour.
+ * The nearest colour of the same hue that has a contrast with each of some grounds: lighter or darker, and paler only
+ * where the screen has no such colour.
  * @returns undefined where there is none, between a light and a dark ground
  */
 export function nearestPassing(colour: string, grounds: readonly string[], needed: number): string | undefined {

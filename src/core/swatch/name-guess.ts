@@ -114,7 +114,7 @@ function onePart(text: string): Single | undefined {
   return modified(words) ?? (whole && found(whole)) ?? likeSpelling(words) ?? family(words);
 }
 
-/** CSS names that shops use for another colour: CSS has a pale plum and a chocolate of orange. Common practice, no source. */
+/** CSS names that shops use for another colour: CSS has a pale plum, a chocolate of orange and a navy of pure blue. Common practice, no source. */
 export const otherwise: ReadonlySet<string> = new Set([
   "plum",
   "khaki",
@@ -123,6 +123,7 @@ export const otherwise: ReadonlySet<string> = new Set([
   "gold",
   "tan",
   "lavender",
+  "navy",
 ]);
 
 /** What the words of the trade say, in any of six languages. */

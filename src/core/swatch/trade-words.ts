@@ -17,7 +17,9 @@ const hueLines: Words = {
   "#f2d21f": "yellow gelb gelbe gelber gelbes jaune amarillo amarilla giallo gialla geel gele",
   "#2f8f46": "green grun grune gruner grunes vert verte verde groen groene",
   "#2a5fb4": "blue blau blaue blauer blaues bleu bleue azul blu blauw blauwe",
-  "#7d4aa8": "purple violet lila violett violette morado morada violeta viola paars paarse purpur",
+  "#7d4aa8": "purple violet violett violette morado morada violeta viola paars paarse purpur",
+  // In German a full purple, in Spanish a pale one.
+  "#a07cc6": "lila",
   "#f07fa8": "pink rosa rose roze",
   "#6b4226": "brown braun braune brauner braunes marron brun brune marrone bruin bruine castano",
   "#dccbaa": "beige beis",
@@ -41,6 +43,7 @@ const thingLines: Words = {
   "#c5dba1": "linden linde lind tilleul tilo tiglio",
   "#b9dfcf": "eau agua acqua aqua",
   "#a4c639": "lime limette citronvert lima",
+  "#b76e79": "rosegold rosagold rosegoud ororosa orrose",
   // Blues
   "#1b2a52": "navy marine marino marina marineblauw",
   "#1a2143": "night midnight nacht mitternacht nuit minuit noche medianoche notte mezzanotte middernacht",

@@ -44,7 +44,8 @@ export function JudgedList() {
       <div className="flex items-center justify-between">
         <p className="text-quiet">
           {faults.length} {faults.length === 1 ? "miss" : "misses"}
-          {misses.length > faults.length ? `, ${misses.length - faults.length} to improve` : ""}
+          {misses.length > faults.length ? `, ${misses.length - faults.length} to improve` : ""}. A colour keeps its hue
+          when it is mended: it becomes lighter or darker.
         </p>
         {faults.length > 0 ? (
           <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Mend all", mendAll(look))}>

@@ -1,7 +1,10 @@
 import { useEffect, useState } from "react";
+import { groundOf } from "../../core/look/ground.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
+import { plainLook } from "../../core/look/page-look.ts";
 import type { DocumentStore } from "./document-store.ts";
 import { openDocument } from "./documents.ts";
+import { useOpenShop, useShopSettings } from "./shop-context.ts";
 
 /** Looks by their slugs, each as it is in this tab. */
 export type Looks = Readonly<Record<string, DocumentStore<LookDocument>>>;
@@ -40,4 +43,12 @@ export function useLookDocuments(looks: Looks | undefined): Readonly<Record<stri
     };
   }, [looks]);
   return looks && Object.fromEntries(Object.entries(looks).map(([slug, store]) => [slug, store.getState().document]));
+}
+
+/** The ground that the shop's panels stand on, by the look that the shop has now. */
+export function useShopGround(): string {
+  const { shop } = useOpenShop();
+  const look = useShopSettings((settings) => settings.look);
+  const documents = useLookDocuments(useLookStores(shop.slug, look === undefined ? [] : [look]));
+  return groundOf((look !== undefined && documents?.[look]) || plainLook);
 }

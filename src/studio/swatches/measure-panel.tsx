@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { type SwatchEdit, setLimit } from "../../core/swatch/edit.ts";
-import { type ClosePair, contrast, leastContrast } from "../../core/swatch/measure.ts";
+import { type ClosePair, contrast, leastContrast, needsOutline } from "../../core/swatch/measure.ts";
+import { useShopGround } from "../shell/use-looks.ts";
 import { SwatchDot } from "./swatch-dot.tsx";
 import type { SwatchWorker } from "./use-book.ts";
 import type { BookValue } from "./value-row.tsx";
@@ -8,7 +9,7 @@ import type { BookValue } from "./value-row.tsx";
 const shown = 40;
 const seen = { usual: "", protan: "protan", deutan: "deutan", tritan: "tritan" } as const;
 
-/** What shoppers could not tell apart or see: pairs too close, swatches that vanish on white, values without any. */
+/** What shoppers could not tell apart or see: pairs too close, swatches that vanish on their ground, values without any. */
 export function MeasurePanel({
   values,
   limit,
@@ -34,7 +35,8 @@ export function MeasurePanel({
     };
   }, [asked, worker]);
   const byId = new Map(values.map((value) => [value.id, value]));
-  const pale = values.filter(({ view }) => view.colours?.some((colour) => contrast(colour, "#ffffff") < leastContrast));
+  const ground = useShopGround();
+  const pale = values.filter(({ view }) => needsOutline(view.colours ?? [], ground));
   const unset = values.filter(({ view }) => view.source === "text");
   return (
     <aside
@@ -75,16 +77,18 @@ export function MeasurePanel({
         {pairs.length > shown ? <li className="text-quiet">and {pairs.length - shown} more</li> : null}
       </ul>
       <h2 className="mb-1 mt-4 text-[15px]">
-        {pale.length} below {leastContrast} : 1 on white
+        {pale.length} below {leastContrast} : 1 on {ground === "#ffffff" ? "white" : ground}
       </h2>
-      {pale.length > 0 ? <p className="text-[13px] text-quiet">They get an outline by themselves.</p> : null}
+      <p className="text-[13px] text-quiet">
+        That is the ground of the shop’s look.{pale.length > 0 ? " They get an outline by themselves." : ""}
+      </p>
       <ul>
         {pale.map(({ id, label, view }) => (
           <li key={id} className="flex items-center gap-1.5 py-0.5">
             <SwatchDot view={view} size={20} />
             <span className="min-w-0 flex-1 truncate">{label}</span>
             <span className="tabular-nums">
-              {Math.min(...(view.colours ?? []).map((colour) => contrast(colour, "#ffffff"))).toFixed(1)} : 1
+              {Math.min(...(view.colours ?? []).map((colour) => contrast(colour, ground))).toFixed(1)} : 1
             </span>
           </li>
         ))}
