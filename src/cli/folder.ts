@@ -9,7 +9,7 @@ import { UsageError } from "./usage-error.ts";
 
 /** Folders that a shop's folder has; what else stands beside them is nobody's affair here. */
 const folders = new Set(["panels", "looks", "pictures"]);
-const ownFile = /^(?:shop|mends|swatches|pages)\.json$|^catalogue\.csv$/;
+const ownFile = /^(?:shop|mends|swatches|pages|heights)\.json$|^catalogue\.csv$/;
 
 /** The files of a shop's folder. Links are not followed. @throws UsageError, FolderFault */
 export function readFiles(folder: string): ShopFiles {

@@ -2,11 +2,12 @@ import { parseArgs } from "node:util";
 import { type Band, bands } from "../core/band/band.ts";
 import { factsOf } from "../core/check/check-shop.ts";
 import type { LocalFacts } from "../core/facts/local-facts.ts";
-import type { WholeShop } from "../core/folder/whole-shop.ts";
+import { readFolder, readHeights } from "../core/folder/read-folder.ts";
 import { pageList, shopAddress } from "../core/page/page-list.ts";
 import { assumptionList } from "../core/rehearsal/assumptions.ts";
 import { compareWalks } from "../core/rehearsal/compare.ts";
 import { fewestChoices } from "../core/rehearsal/fewest-choices.ts";
+import { heightsOf } from "../core/rehearsal/heights-file.ts";
 import { pageScene } from "../core/rehearsal/page-scene.ts";
 import { rehearsed } from "../core/rehearsal/rehearse.ts";
 import { type BandReport, bandReport } from "../core/rehearsal/report.ts";
@@ -14,7 +15,7 @@ import type { Scene } from "../core/rehearsal/scene.ts";
 import { summaryOf } from "../core/rehearsal/summary.ts";
 import type { Walk } from "../core/rehearsal/walk.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
-import { openFolder } from "./folder.ts";
+import { readFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** The most shoppers that are sent at once. */
@@ -33,11 +34,15 @@ function numberOf(given: string, option: string, least: number, most: number, is
 
 interface Opened {
   facts: LocalFacts;
-  scene(band: Band): Scene;
+  /** @param byMeasure with the heights that a browser has measured, as far as there are any for the panels as they are */
+  scene(band: Band, byMeasure: boolean): Scene;
 }
 
-/** A shop whose page can be rehearsed. @throws UsageError where it has no such page, or no panel stands on it */
-function opened(whole: WholeShop, folder: string, address: string): Opened {
+/** A shop whose page can be rehearsed. @throws UsageError where it has no such page, or no panel stands on it; FolderFault */
+function opened(folder: string, address: string): Opened {
+  const files = readFiles(folder);
+  const whole = readFolder(files);
+  const heights = readHeights(files);
   const facts = factsOf(whole);
   const panels = new Map(whole.panels.map(({ slug, document }) => [slug, document]));
   const addresses = pageList(whole.pages, facts.pageFacts()).map((one) => one.address);
@@ -45,8 +50,9 @@ function opened(whole: WholeShop, folder: string, address: string): Opened {
     throw new UsageError(`${folder} has no page ${address}.${didYouMean(address, addresses)}`);
   return {
     facts,
-    scene(band) {
-      const scene = pageScene(facts, address, whole.pages, panels, band);
+    scene(band, byMeasure) {
+      const measures = byMeasure && heights ? heightsOf(heights, address, band, panels) : undefined;
+      const scene = pageScene(facts, address, whole.pages, panels, band, measures);
       if (!scene || scene.facets.length === 0)
         throw new UsageError(`No panel with a facet stands on ${address} of ${folder} on ${band}.`);
       return scene;
@@ -82,21 +88,22 @@ export const rehearse: Command = {
     const shoppers = numberOf(values.shoppers, "shoppers", 1, mostShoppers);
     const seed = numberOf(values.seed, "seed", 0, 2 ** 31);
     const allow = numberOf(values.allow, "allow", 0, 1, false);
-    const own = opened(openFolder(folder), folder, values.page);
-    const other =
-      values.against === undefined ? undefined : opened(openFolder(values.against), values.against, values.page);
-    const sent = ({ facts, scene }: Opened, band: Band): Walk[] =>
-      rehearsed(facts.engine, scene(band), { shoppers, seed });
+    const own = opened(folder, values.page);
+    const other = values.against === undefined ? undefined : opened(values.against, values.page);
+    const sent = ({ facts }: Opened, scene: Scene): Walk[] => rehearsed(facts.engine, scene, { shoppers, seed });
     let worse = false;
     const reports = bands
       .filter((band) => on.includes(band))
       .map((band): BandReport => {
-        const scene = own.scene(band);
-        const walks = sent(own, band);
+        const measured = [own.scene(band, true), other?.scene(band, true)];
+        // Where one side is estimated the other is too: a measured panel against an estimated one says nothing.
+        const isMeasured = measured.every((one) => one === undefined || one.measured);
+        const scene = own.scene(band, isMeasured);
+        const walks = sent(own, scene);
         const fewest = fewestChoices(own.facts.engine, scene, assumptionList.first.fallback, walks);
         const report = bandReport(own.facts, scene, summaryOf(walks), fewest);
         if (!other) return report;
-        const against = compareWalks(sent(other, band), walks);
+        const against = compareWalks(sent(other, other.scene(band, isMeasured)), walks);
         worse ||= against.some(isWorse(allow));
         return { ...report, against };
       });

@@ -1,7 +1,11 @@
+import { readFileSync } from "node:fs";
+import { unzipSync } from "fflate";
 import { demoPanel } from "../../demo/panel.ts";
 import { edited } from "../../src/core/document/edit.ts";
+import { readFolder, readHeights } from "../../src/core/folder/read-folder.ts";
 import { moveRow } from "../../src/core/panel/edit.ts";
 import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
+import { heightsName, heightsOf } from "../../src/core/rehearsal/heights-file.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
 import { expect, type Page, test } from "./test.ts";
@@ -48,6 +52,25 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
     timeout: 20_000,
   });
   await expect(band(page, "Wide page").locator("dd").first()).not.toHaveText(before ?? "");
+});
+
+test("measured heights are handed over, and are of the panels that the shop's folder has", async ({ page }) => {
+  const shop = await newShop(page.request, "Measured");
+  await open(page, shop);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Download the measured heights" }).click(),
+  ]);
+  const zip = await page.request.get(`/api/shops/${shop}/folder.zip`);
+  const folder = new Map(Object.entries(unzipSync(new Uint8Array(await zip.body()))));
+  folder.set(heightsName, new Uint8Array(readFileSync(await download.path())));
+  const heights = readHeights(folder);
+  const panels = new Map(readFolder(folder).panels.map(({ slug, document }) => [slug, document]));
+  for (const on of ["wide", "slim"] as const) {
+    const measures = heights && [...heightsOf(heights, "/", on, panels).values()];
+    expect(measures?.length).toBeGreaterThan(0);
+    for (const { panel, rows } of measures ?? []) expect(Math.max(panel, ...Object.values(rows))).toBeGreaterThan(100);
+  }
 });
 
 test("one shopper's way is gone again on the real page, move by move", async ({ page }) => {

@@ -4,8 +4,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { validateXML } from "xmllint-wasm";
+import { readFiles } from "../../src/cli/folder.ts";
 import { runTrellis } from "../../src/cli/run.ts";
 import { asJunit } from "../../src/core/check/report.ts";
+import { readFolder } from "../../src/core/folder/read-folder.ts";
+import { heightsName, writeHeights } from "../../src/core/rehearsal/heights-file.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 
@@ -80,6 +83,26 @@ describe("the command line over a shop folder", () => {
     const same = await trellis("rehearse", folder, ...some, "--against", copy);
     expect(same.status).toBe(0);
     expect(JSON.parse(same.out).bands[0].against.every(({ differs }: { differs: boolean }) => !differs)).toBe(true);
+    // By the heights that a browser has measured, as long as the panels are those that it measured.
+    expect(bands[0].heights).toBe("estimated");
+    const whole = readFolder(readFiles(folder));
+    const panels = new Map(whole.panels.map(({ slug, document }) => [slug, document]));
+    const high = { rows: { "f-category": 400 }, panel: 2400, screen: 700, bars: 60, products: 700 };
+    const measured = new Map([...panels.keys()].map((slug) => [slug, { ...high, cards: { columns: 4, height: 480 } }]));
+    writeFileSync(join(folder, heightsName), JSON.stringify(writeHeights("/", panels, { wide: measured })));
+    const heights = async (...args: string[]) => {
+      const { out, err } = await trellis("rehearse", folder, ...some, ...args);
+      expect(err).toBe("");
+      const [band] = JSON.parse(out).bands;
+      return [band.heights, band.px.median];
+    };
+    const [by, median] = await heights();
+    expect(by).toBe("measured");
+    expect(median).not.toBe(bands[0].px.median);
+    expect(await heights("--against", copy)).toEqual(["estimated", bands[0].px.median]);
+    writeFileSync(join(folder, heightsName), "{}");
+    expect((await trellis("rehearse", folder, ...some)).err).toContain("heights.json");
+    rmSync(join(folder, heightsName));
     // Without its most used facet fewer arrive; a great loss can be allowed.
     const file = "panels/climber-finder.json";
     const panel = JSON.parse(readFileSync(join(folder, file), "utf8"));

@@ -16,6 +16,7 @@ import { lookKind } from "../look/kind.ts";
 import { mendsKind } from "../mend/kind.ts";
 import { pagesKind } from "../page/kind.ts";
 import { panelKind } from "../panel/kind.ts";
+import { type HeightsFile, heightsName, heightsSchema } from "../rehearsal/heights-file.ts";
 import { swatchesKind } from "../swatch/kind.ts";
 import { type Manifest, manifestSchema } from "./manifest-schema.ts";
 import { FolderFault, isDocumentName, isPictureName, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
@@ -50,6 +51,12 @@ export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
     pictures: readPictures(files),
   };
 }
+
+/** Heights that a browser has measured, where they stand in a shop's folder. @throws FolderFault */
+export const readHeights = (files: ShopFiles): HeightsFile | undefined =>
+  files.has(heightsName)
+    ? readJsonFile(files, heightsName, (value) => checkValue("file of heights", heightsSchema, value))
+    : undefined;
 
 function textOf(files: ShopFiles, path: string): string {
   const bytes = files.get(path);

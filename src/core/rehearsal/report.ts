@@ -10,6 +10,8 @@ import type { Summary } from "./summary.ts";
 export interface BandReport {
   band: Band;
   shoppers: number;
+  /** Whether how high panels and cards stand was measured by a browser, or is about so. */
+  heights: "measured" | "estimated";
   /** Shares of all shoppers. */
   arrived: number;
   nothingHelps: number;
@@ -36,6 +38,7 @@ export function bandReport(facts: LocalFacts, scene: Scene, summary: Summary, fe
   return {
     band: scene.band,
     shoppers: summary.shoppers,
+    heights: scene.measured ? "measured" : "estimated",
     arrived: short(summary.endings.arrived),
     nothingHelps: short(summary.endings["nothing helps"]),
     patience: short(summary.endings.patience),

@@ -1,6 +1,7 @@
 import { Download } from "lucide-react";
 import Papa from "papaparse";
 import { groupProblems, type Problem } from "../../core/catalogue/problem.ts";
+import { saveFile } from "../shell/save-file.ts";
 
 const longest = 40;
 
@@ -49,10 +50,5 @@ function download(problems: readonly Problem[]): void {
     fields: ["row", "column", "value", "message"],
     data: problems.map(({ row, column, value, message }) => [row, column, value, message]),
   });
-  const address = URL.createObjectURL(new Blob([text], { type: "text/csv" }));
-  const link = document.createElement("a");
-  link.href = address;
-  link.download = "problems.csv";
-  link.click();
-  URL.revokeObjectURL(address);
+  saveFile("problems.csv", text, "text/csv");
 }

@@ -10,16 +10,9 @@ import { parts, tokens } from "../../core/look/tokens.ts";
 import type { TokenValue } from "../../core/look/value.ts";
 import { valueFault } from "../../core/look/value-fault.ts";
 import { Fault } from "../shell/alert.tsx";
+import { saveFile } from "../shell/save-file.ts";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
-
-function save(name: string, text: string, type: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([text], { type }));
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
 
 /** A look as a file of design tokens or of custom properties, out and in again; another tool's tokens, matched by name. */
 export function LookFiles() {
@@ -59,7 +52,7 @@ export function LookFiles() {
           type="button"
           className="btn btn-sm justify-start"
           onClick={() =>
-            save(`${slug}.tokens.json`, `${JSON.stringify(toDesignTokens(look), null, 2)}\n`, "application/json")
+            saveFile(`${slug}.tokens.json`, `${JSON.stringify(toDesignTokens(look), null, 2)}\n`, "application/json")
           }
         >
           <Download size={14} aria-hidden /> Design tokens
@@ -67,7 +60,7 @@ export function LookFiles() {
         <button
           type="button"
           className="btn btn-sm justify-start"
-          onClick={() => save(`${slug}.css`, toProperties(look, limits), "text/css")}
+          onClick={() => saveFile(`${slug}.css`, toProperties(look, limits), "text/css")}
         >
           <Download size={14} aria-hidden /> CSS custom properties
         </button>

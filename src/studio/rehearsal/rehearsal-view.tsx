@@ -11,6 +11,7 @@ import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { AssumptionList } from "./assumption-list.tsx";
 import { BandFigures } from "./band-figures.tsx";
+import { HeightsFile } from "./heights-file.tsx";
 import { MainLevers } from "./main-levers.tsx";
 import { MeasuringFrame } from "./measuring-frame.tsx";
 import type { Order } from "./rehearsal.worker.ts";
@@ -108,6 +109,7 @@ export function RehearsalView() {
               stops.slim();
             }}
           />
+          {orders.wide && orders.slim ? <HeightsFile orders={[orders.wide, orders.slim]} /> : null}
           <AssumptionList assumptions={assumptions} change={setAssumptions} facets={runs.wide?.stage?.facets ?? []} />
         </section>
         <div className="flex min-w-0 flex-1 flex-col overflow-y-auto">

@@ -1,0 +1,78 @@
+import type { InferType } from "yup";
+import { type Band, bands } from "../band/band.ts";
+import { exact, listOf, numberIn, oneOf, record, someText, wholeIn } from "../document/schema.ts";
+import type { Measure } from "../finding/measure.ts";
+import { stableJson } from "../folder/stable-json.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import { chance } from "./chance.ts";
+
+/** Where heights that a browser has measured stand in a shop's folder. */
+export const heightsName = "heights.json";
+
+const px = () => numberIn(0, 1_000_000).required();
+
+const measure = exact({
+  rows: record(px()),
+  panel: px(),
+  screen: px(),
+  bars: px(),
+  products: px(),
+  cards: exact({ columns: px(), height: px() }).optional().default(undefined),
+});
+
+const line = exact({
+  /** Address of the page. */
+  page: someText(2000),
+  band: oneOf(bands),
+  panel: someText(500),
+  /** Names the panel as it was measured. */
+  of: someText(40),
+  measure,
+});
+
+/** Heights of panels as a browser has measured them: for the command line, which has no browser. */
+export const heightsSchema = exact({ format: wholeIn(1, 1).required(), heights: listOf(line, 100_000) });
+
+export type HeightsFile = InferType<typeof heightsSchema>;
+
+/** A name for a panel as it is: a changed one has another. */
+export const stateOf = (panel: PanelDocument): string => chance(stableJson(panel)).toString(36).slice(2);
+
+/** What was measured on a page, to be kept in the shop's folder. */
+export const writeHeights = (
+  page: string,
+  panels: ReadonlyMap<string, PanelDocument>,
+  measured: Readonly<Partial<Record<Band, ReadonlyMap<string, Measure>>>>,
+): HeightsFile => ({
+  format: 1,
+  heights: bands.flatMap((band) =>
+    [...(measured[band] ?? [])].flatMap(([panel, { rows, panel: height, screen, bars, products, cards }]) => {
+      const document = panels.get(panel);
+      return document
+        ? [
+            {
+              page,
+              band,
+              panel,
+              of: stateOf(document),
+              measure: { rows, panel: height, screen, bars, products, cards },
+            },
+          ]
+        : [];
+    }),
+  ),
+});
+
+/** By panel, what was measured of a page on a band. A panel that has changed since is left out. */
+export const heightsOf = (
+  { heights }: HeightsFile,
+  page: string,
+  band: Band,
+  panels: ReadonlyMap<string, PanelDocument>,
+): ReadonlyMap<string, Measure> =>
+  new Map(
+    heights.flatMap(({ page: at, band: on, panel, of, measure }) => {
+      const document = panels.get(panel);
+      return at === page && on === band && document && stateOf(document) === of ? [[panel, measure] as const] : [];
+    }),
+  );

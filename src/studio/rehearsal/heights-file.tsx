@@ -1,0 +1,25 @@
+import { stableJson } from "../../core/folder/stable-json.ts";
+import { heightsName, writeHeights } from "../../core/rehearsal/heights-file.ts";
+import { saveFile } from "../shell/save-file.ts";
+import type { Order } from "./rehearsal.worker.ts";
+
+/** Hands over the measured heights, for a rehearsal on the command line. */
+export function HeightsFile({ orders }: { orders: readonly Order[] }) {
+  const save = () => {
+    const [order] = orders;
+    if (!order) return;
+    const { address, stand } = order;
+    const panels = new Map(stand.panels.map(({ slug, document }) => [slug, document]));
+    const measured = Object.fromEntries(orders.map(({ band, measures }) => [band, measures]));
+    saveFile(heightsName, stableJson(writeHeights(address, panels, measured)), "application/json");
+  };
+  return (
+    <div className="text-[13px] text-quiet">
+      <button type="button" className="link" onClick={save}>
+        Download the measured heights
+      </button>{" "}
+      of this page. Beside shop.json in a shop’s folder, <code>trellis rehearse</code> goes by them; without them it
+      estimates.
+    </div>
+  );
+}

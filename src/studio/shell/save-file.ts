@@ -1,0 +1,8 @@
+/** Hands a text over as a file of the designer's. */
+export function saveFile(name: string, text: string, type: string): void {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
