@@ -76,6 +76,23 @@ test("numbers of the catalogue and of the pages open", async ({ page }) => {
   await expect(page.getByRole("dialog", { name: "Products on Gifts" }).getByRole("status")).toHaveText(same);
 });
 
+test("colour differences and contrasts open, and the formulas say the same", async ({ page }) => {
+  await page.goto(`/shops/${demoShop}/swatches/flower-colour`);
+  const measured = page.getByRole("complementary", { name: "Measured" });
+  await measured.getByRole("spinbutton").fill("20");
+  await measured.getByRole("spinbutton").press("Enter");
+  await measured.getByRole("list", { name: "Pairs too close" }).getByRole("button").first().click();
+  const sheet = page.getByRole("dialog", { name: / and / });
+  await expect(sheet.getByRole("status")).toHaveText(
+    /^Worked out again by the formula of Sharma.*: [\d.]+, the same\.$/,
+  );
+  await page.keyboard.press("Escape");
+  await measured.getByRole("button", { name: / : 1$/ }).first().click();
+  await expect(page.getByRole("dialog", { name: /^Contrast of / }).getByRole("status")).toHaveText(
+    /^Worked out again by the formula of WCAG 2\.2: \d\.\d, the same\.$/,
+  );
+});
+
 test("a number that the rows contradict is told loudly", async ({ page }) => {
   // The worker's answers say one product more than there is.
   await page.addInitScript(() => {

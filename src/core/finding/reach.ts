@@ -41,6 +41,8 @@ async function reachOf(
   const counted = async (asked: Facet, choice: Choice) =>
     (await facts.ask({ ...countsOf([asked], { text: "", choices: { [field]: choice } }, within), searching })).total;
   if (found.range) {
+    const offersNone = found.ranges.length > 0 && found.ranges.every((_, at) => (found.counts.steady[at] ?? 0) === 0);
+    if (offersNone) return 0;
     const ends = endsOf(found);
     return ends ? counted({ field, mode: "range" }, ends) : found.reach;
   }

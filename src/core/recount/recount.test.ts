@@ -3,9 +3,18 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { questions, shops, standing } from "../../../tests/random-shop.ts";
 import { readCatalogue } from "../catalogue/read.ts";
+import type { DisplayName } from "../display/displays.ts";
+import { LocalFacts } from "../facts/local-facts.ts";
+import { reachesOf } from "../finding/reach.ts";
 import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { countsOf } from "../match/engine.ts";
 import { LocalEngine } from "../match/local-engine.ts";
-import type { Choice, Facet } from "../match/question.ts";
+import type { Choice, Facet, Mode } from "../match/question.ts";
+import { allOptions, isShown } from "../panel/options.ts";
+import { emptyPanel, engineFacets, newFacet, rulesOf } from "../panel/panel.ts";
+import type { FacetRow, OptionRules } from "../panel/panel-schema.ts";
+import { withSetting } from "../setting/settings.ts";
+import { leftOut, waysOfReach } from "./of-facet.ts";
 import { recountProducts as recount, recountOptions } from "./recount.ts";
 
 const { catalogue: nursery } = readCatalogue(readFileSync("demo/nursery.csv"));
@@ -77,5 +86,58 @@ describe("a number that is counted again", () => {
     const [has, lacks] = [true, false].map((states) => recount(nursery, { within: [], field: "hardiness", states }));
     expect((has?.length ?? 0) + (lacks?.length ?? 0)).toBe(nursery.productIds.length);
     expect(lacks?.length).toBeGreaterThan(0);
+  });
+
+  it("is the reach of a facet and what a page leaves out, for random shops, pages, displays and rules", async () => {
+    const ids: Record<string, string[]> = {
+      colour: ["black", "white", "red"],
+      mood: ["calm", "wild"],
+      category: ["a", "a > b", "a > b > c", "a > d", "e"],
+    };
+    const rows = fc.constantFrom(...Object.keys(ids)).chain((field) =>
+      fc.record({
+        field: fc.constant(field),
+        display: fc.constantFrom<DisplayName[]>("check-boxes", "switch", "dropdown", "tree"),
+        show: fc.constantFrom<OptionRules["show"][]>("all", "only", "except"),
+        picked: fc.subarray(ids[field] ?? []),
+        nested: fc.boolean(),
+        isStars: fc.boolean(),
+      }),
+    );
+    let [restricted, leaving] = [0, 0];
+    await fc.assert(
+      fc.asyncProperty(shops, standing, rows, async (catalogue, within, one) => {
+        const [display, field, mode]: [DisplayName, string, Mode] = one.isStars
+          ? ["stars", "price", "range"]
+          : one.field === "category"
+            ? ["tree", "category", "tree"]
+            : [one.display === "tree" ? "tags" : one.display, one.field, "any"];
+        const row: FacetRow = {
+          ...newFacet("f", field, display, mode),
+          settings: one.nested ? {} : withSetting({}, "nested", false),
+          options: { ...allOptions, show: one.show, picked: one.picked.map((id) => ({ id, label: id, products: 1 })) },
+        };
+        const panel = { ...emptyPanel("P"), rows: [row] };
+        const facts = new LocalFacts(new CatalogueIndex(catalogue));
+        const [facet] = engineFacets(panel, "wide");
+        const answer = facts.ask(countsOf(facet ? [facet] : [], undefined, within));
+        const found = answer.facets[field];
+        if (!facet || !found) return;
+        const reach = (await reachesOf(facts, panel, answer, { within })).get("f");
+        const again = waysOfReach(row, facet, found, { within }).map((way) => recount(catalogue, way).length);
+        expect(Math.min(...again)).toBe(reach);
+        if (reach !== found.reach) restricted++;
+        if (mode === "range") return;
+        const rules = rulesOf(row);
+        const left = found.options.filter(({ id }, o) => isShown(rules, id) && found.counts.steady[o] === 0);
+        const names = recountOptions(catalogue, leftOut(row, facet, found, { within })).map(({ id }) => id);
+        expect(names).toEqual(left.map(({ id }) => id));
+        leaving += left.length;
+      }),
+      { numRuns: 1000 },
+    );
+    // Many of these would be other numbers if all that products state were offered.
+    expect(restricted).toBeGreaterThan(30);
+    expect(leaving).toBeGreaterThan(10);
   });
 });

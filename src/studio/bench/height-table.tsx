@@ -32,56 +32,63 @@ export function HeightTable() {
     return () => session.setState({ measuring: false });
   }, [session]);
   return (
-    <table className="w-full text-[13px]">
-      <thead>
-        <tr className="text-quiet">
-          <th className="text-start font-normal">Height in px</th>
-          {bands.map((band) => (
-            <th key={band} className="w-20 text-end font-normal">
-              {band}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.id} className="hover:bg-sand" onPointerEnter={() => session.setState({ marked: row.id })}>
-            <th scope="row" className="py-0.5 text-start font-medium">
-              {rowTitle(row, fieldOf)}
-            </th>
+    <>
+      <p className="mb-2 text-quiet">
+        How much room each row takes on the page, as the browser has laid it out a moment ago. What stands below the
+        first screen is found by few. A row gets lower with fewer options, a height of its own, or folded, in its
+        settings.
+      </p>
+      <table className="w-full text-[13px]">
+        <thead>
+          <tr className="text-quiet">
+            <th className="text-start font-normal">Height in px</th>
             {bands.map((band) => (
-              <HeightCell key={band} value={measures[band]?.rows[row.id]} screen={measures[band]?.screen} />
+              <th key={band} className="w-20 text-end font-normal">
+                {band}
+              </th>
             ))}
           </tr>
-        ))}
-        <tr className="border-t border-hair">
-          <th scope="row" className="py-0.5 text-start">
-            The panel
-          </th>
-          {bands.map((band) => (
-            <HeightCell key={band} value={measures[band]?.panel} />
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.id} className="hover:bg-sand" onPointerEnter={() => session.setState({ marked: row.id })}>
+              <th scope="row" className="py-0.5 text-start font-medium">
+                {rowTitle(row, fieldOf)}
+              </th>
+              {bands.map((band) => (
+                <HeightCell key={band} value={measures[band]?.rows[row.id]} screen={measures[band]?.screen} />
+              ))}
+            </tr>
           ))}
-        </tr>
-        <tr className="text-quiet">
-          <th scope="row" className="py-0.5 text-start font-normal">
-            First screen, less the bars
-          </th>
-          {bands.map((band) => (
-            <HeightCell key={band} value={measures[band]?.screen} />
-          ))}
-        </tr>
-        <tr className="text-quiet">
-          <th scope="row" className="py-0.5 text-start font-normal">
-            Screen
-          </th>
-          {bands.map((band) => (
-            <td key={band} className="text-end">
-              <ScreenHeight band={band} />
-            </td>
-          ))}
-        </tr>
-      </tbody>
-    </table>
+          <tr className="border-t border-hair">
+            <th scope="row" className="py-0.5 text-start">
+              The panel
+            </th>
+            {bands.map((band) => (
+              <HeightCell key={band} value={measures[band]?.panel} />
+            ))}
+          </tr>
+          <tr className="text-quiet">
+            <th scope="row" className="py-0.5 text-start font-normal">
+              First screen, less the bars
+            </th>
+            {bands.map((band) => (
+              <HeightCell key={band} value={measures[band]?.screen} />
+            ))}
+          </tr>
+          <tr className="text-quiet">
+            <th scope="row" className="py-0.5 text-start font-normal">
+              Screen
+            </th>
+            {bands.map((band) => (
+              <td key={band} className="text-end">
+                <ScreenHeight band={band} />
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </>
   );
 }
 

@@ -14,6 +14,11 @@ export function ShiftTable() {
   const facets = panel.rows.filter(({ kind }) => kind === "facet");
   return (
     <>
+      <p className="mb-2 text-quiet">
+        How far the page jumps under a shopper’s hand: the share of the screen that moves, times how far. 0 is still,
+        above 0.1 it is felt. Options that stay when they find nothing, and a list with a height of its own, hold a
+        panel still.
+      </p>
       <div className="mb-2 flex items-center gap-3">
         <button
           type="button"

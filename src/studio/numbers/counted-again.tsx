@@ -1,23 +1,34 @@
 interface Props {
   told: number;
-  counted: number;
-  /** What is counted, in the plural. */
+  again: number;
+  /** What was done to have it again, for example “Counted again from the rows of the catalogue”. */
+  done: string;
+  /** What gives the other number, for example “the rows of the catalogue give”. */
+  gives: string;
+  /** What is counted, in the plural; empty for a measure. */
   what: string;
 }
 
-/** Whether what was told is what the catalogue's rows say. It is loud where it is not. */
-export function CountedAgain({ told, counted, what }: Props) {
-  const [mine, theirs] = [counted, told].map((count) => count.toLocaleString("en"));
-  if (told === counted)
+/** Numbers that are not counted are the same where nobody reads a difference. */
+const measuredAlike = 0.05;
+
+/** Whether what was told is what it is when it is had in another way. It is loud where it is not. */
+export function CountedAgain({ told, again, done, gives, what }: Props) {
+  const isMeasure = what === "";
+  const [mine, theirs] = [again, told].map((number) =>
+    number.toLocaleString("en", isMeasure ? { minimumFractionDigits: 1, maximumFractionDigits: 1 } : {}),
+  );
+  if (isMeasure ? Math.abs(told - again) < measuredAlike : told === again)
     return (
       <p role="status" className="text-[13px] text-success">
-        Counted again from the rows of the catalogue: {mine} {what}, the same.
+        {done}: {mine}
+        {isMeasure ? "" : ` ${what}`}, the same.
       </p>
     );
   return (
     <div role="alert" className="rounded-lg border-2 border-error bg-error/10 p-3">
-      <b className="text-error">This number is wrong.</b> The tool says {theirs}, the rows of the catalogue give {mine}.
-      The list below is from the rows. Please reload the page; if it stays so, tell us which shop and panel this is.
+      <b className="text-error">This number is wrong.</b> The tool says {theirs}, {gives} {mine}. The list below is from
+      there. Please reload the page; if it stays so, tell us which shop and panel this is.
     </div>
   );
 }

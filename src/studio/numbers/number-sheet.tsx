@@ -82,6 +82,7 @@ function Behind({ number }: { number: OpenedNumber }) {
   const { shop, desk } = useOpenShop();
   const { behind, told } = number;
   const items = useAsked<Item[]>(async () => {
+    if ("lines" in behind) return behind.lines.map((line) => ({ id: `${line.words} ${line.more}`, ...line }));
     if ("options" in behind)
       return (await desk.recountOptions(await behind.options)).map(({ facet, id, label }) => ({
         id: `${facet} ${id}`,
@@ -100,11 +101,27 @@ function Behind({ number }: { number: OpenedNumber }) {
   if (!items) return <p className="text-quiet">Counting again, row by row …</p>;
   const asked = words(sought);
   const shown = asked.length === 0 ? items : items.filter((one) => fitsWords(`${one.words} ${one.more}`, asked));
-  const what = "options" in behind ? "options" : "products";
+  const what = "lines" in behind ? "" : "options" in behind ? "options" : "products";
   return (
     <>
-      <CountedAgain told={told} counted={items.length} what={what} />
-      {items.length > 0 ? (
+      {"lines" in behind ? (
+        <CountedAgain
+          told={told}
+          again={behind.again}
+          done={`Worked out again ${behind.how}`}
+          gives={`worked out ${behind.how} it is`}
+          what=""
+        />
+      ) : (
+        <CountedAgain
+          told={told}
+          again={items.length}
+          done="Counted again from the rows of the catalogue"
+          gives="the rows of the catalogue give"
+          what={what}
+        />
+      )}
+      {items.length > 0 && what !== "" ? (
         <div className="flex items-center gap-2">
           <FindField label={`Search these ${what}`} value={sought} set={seek} className="input-sm flex-1" />
           <CopyButton items={shown} />

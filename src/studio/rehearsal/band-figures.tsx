@@ -17,6 +17,8 @@ interface Props {
   edition: string | undefined;
   chosen: boolean;
   choose(): void;
+  /** Shows each shopper, and what became of them. */
+  showShoppers(): void;
   /** What the chart tells of, where its axis ends, and how another is chosen. */
   measure: SpreadName;
   end: number;
@@ -24,7 +26,18 @@ interface Props {
 }
 
 /** What a rehearsal says of one band. */
-export function BandFigures({ band, run, against, edition, chosen, choose, measure, end, showMeasure }: Props) {
+export function BandFigures({
+  band,
+  run,
+  against,
+  edition,
+  chosen,
+  choose,
+  showShoppers,
+  measure,
+  end,
+  showMeasure,
+}: Props) {
   const walks = run?.walks ?? [];
   const summary = useMemo(() => summaryOf(walks), [walks]);
   const there = useMemo(() => walks.filter(({ ending }) => ending === "arrived"), [walks]);
@@ -72,6 +85,7 @@ export function BandFigures({ band, run, against, edition, chosen, choose, measu
           name="find their product"
           value={span ? spanWords(span) : percent(arrived, n)}
           more={span ? `${percent(arrived, n)} as assumed` : undefined}
+          open={showShoppers}
         />
         {spreadNames.map((name) => (
           <Figure
@@ -130,9 +144,11 @@ interface FigureProps {
   /** Whether the chart shows how it is spread. */
   pressed?: boolean;
   press?(): void;
+  /** Shows what is behind it. */
+  open?(): void;
 }
 
-function Figure({ name, value, more, pressed, press }: FigureProps) {
+function Figure({ name, value, more, pressed, press, open }: FigureProps) {
   return (
     <div className="flex flex-col-reverse justify-end">
       <dt className="text-[13px] text-quiet">
@@ -150,7 +166,20 @@ function Figure({ name, value, more, pressed, press }: FigureProps) {
         )}
         {more ? <span className="block whitespace-nowrap">{more}</span> : null}
       </dt>
-      <dd className="font-display text-2xl whitespace-nowrap tabular-nums">{value}</dd>
+      <dd className="font-display text-2xl whitespace-nowrap tabular-nums">
+        {open ? (
+          <button
+            type="button"
+            className="cursor-pointer underline decoration-quiet decoration-dotted underline-offset-4 hover:decoration-solid"
+            aria-label={`${value} ${name}: show each shopper`}
+            onClick={open}
+          >
+            {value}
+          </button>
+        ) : (
+          value
+        )}
+      </dd>
     </div>
   );
 }

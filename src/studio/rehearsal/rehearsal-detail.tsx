@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { BetterView } from "./better-view.tsx";
 import { CompareView } from "./compare-view.tsx";
 import { DeadEndList } from "./dead-end-list.tsx";
@@ -18,20 +17,21 @@ const parts = {
   better: "Do better",
   swings: "What it rests on",
 } as const;
-type Part = keyof typeof parts;
+export type Part = keyof typeof parts;
 
 interface Props {
   shop: string;
   run: Run;
   service: RemoteRehearsal;
+  part: Part;
+  show(part: Part): void;
 }
 
 const arrivedOf = ({ walks }: Run): number =>
   walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
 
 /** All that there is to say of a rehearsal on one band. */
-export function RehearsalDetail({ shop, run, service }: Props) {
-  const [part, setPart] = useState<Part>("ways");
+export function RehearsalDetail({ shop, run, service, part, show }: Props) {
   const view = {
     ways: () => <WaysPicture run={run} />,
     facets: () => <FacetUses run={run} service={service} />,
@@ -51,7 +51,7 @@ export function RehearsalDetail({ shop, run, service }: Props) {
             role="tab"
             aria-selected={one === part}
             className={`-mb-px rounded-t-lg border px-3 py-1.5 text-[13px] ${one === part ? "border-hair border-b-base-100 bg-base-100 font-medium" : "border-transparent text-quiet hover:text-base-content"}`}
-            onClick={() => setPart(one)}
+            onClick={() => show(one)}
           >
             {parts[one]}
           </button>

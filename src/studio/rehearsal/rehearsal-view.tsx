@@ -15,7 +15,7 @@ import { HeightsFile } from "./heights-file.tsx";
 import { MainLevers } from "./main-levers.tsx";
 import { MeasuringFrame } from "./measuring-frame.tsx";
 import type { Order } from "./rehearsal.worker.ts";
-import { RehearsalDetail } from "./rehearsal-detail.tsx";
+import { type Part, RehearsalDetail } from "./rehearsal-detail.tsx";
 import { RehearsalForm } from "./rehearsal-form.tsx";
 import { mostOf, type SpreadName } from "./spread-chart.tsx";
 import { dataOf, useAgainst, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
@@ -43,6 +43,7 @@ export function RehearsalView() {
   const [wishes, setWishes] = useState<Wishes>({ address: "/", shoppers: 2000, seed: 1, weighing: "even" });
   const [assumptions, setAssumptions] = useAssumptions(shop.slug);
   const [band, setBand] = useState<RehearsedBand>("wide");
+  const [part, show] = useState<Part>("ways");
   const [measure, showMeasure] = useState<SpreadName>("seconds");
   const workers = { wide: useWorker(), slim: useWorker() };
   const { address } = wishes;
@@ -128,13 +129,19 @@ export function RehearsalView() {
                 edition={latest === undefined ? undefined : stateName(latest)}
                 chosen={one === band}
                 choose={() => setBand(one)}
+                showShoppers={() => {
+                  setBand(one);
+                  show("shoppers");
+                }}
                 measure={measure}
                 end={end}
                 showMeasure={showMeasure}
               />
             ))}
           </div>
-          {run && worker ? <RehearsalDetail key={band} shop={shop.slug} run={run} service={worker} /> : null}
+          {run && worker ? (
+            <RehearsalDetail key={band} shop={shop.slug} run={run} service={worker} part={part} show={show} />
+          ) : null}
         </div>
       </main>
       {standing.length > 0

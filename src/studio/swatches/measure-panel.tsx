@@ -1,7 +1,9 @@
 import { useEffect, useState } from "react";
 import { type SwatchEdit, setLimit } from "../../core/swatch/edit.ts";
-import { type ClosePair, contrast, leastContrast, needsOutline } from "../../core/swatch/measure.ts";
+import { type ClosePair, leastContrast, needsOutline } from "../../core/swatch/measure.ts";
+import { Opens } from "../numbers/opens.tsx";
 import { useShopGround } from "../shell/use-looks.ts";
+import { contrastNumber, leastOn, pairNumber } from "./opened.ts";
 import { SwatchDot } from "./swatch-dot.tsx";
 import type { SwatchWorker } from "./use-book.ts";
 import type { BookValue } from "./value-row.tsx";
@@ -71,7 +73,9 @@ export function MeasurePanel({
               {byId.get(a)?.label}, {byId.get(b)?.label}
             </span>
             <span className="text-[13px] text-quiet">{seen[vision]}</span>
-            <b className="tabular-nums">{difference.toFixed(1)}</b>
+            <Opens number={() => pairNumber(byId.get(a), byId.get(b), difference, limit)} className="font-semibold">
+              {difference.toFixed(1)}
+            </Opens>
           </li>
         ))}
         {pairs.length > shown ? <li className="text-quiet">and {pairs.length - shown} more</li> : null}
@@ -87,9 +91,9 @@ export function MeasurePanel({
           <li key={id} className="flex items-center gap-1.5 py-0.5">
             <SwatchDot view={view} size={20} />
             <span className="min-w-0 flex-1 truncate">{label}</span>
-            <span className="tabular-nums">
-              {Math.min(...(view.colours ?? []).map((colour) => contrast(colour, ground))).toFixed(1)} : 1
-            </span>
+            <Opens number={() => contrastNumber(label, view.colours ?? [], ground)}>
+              {leastOn(view.colours ?? [], ground).toFixed(1)} : 1
+            </Opens>
           </li>
         ))}
       </ul>

@@ -1,0 +1,73 @@
+import { contrastAgain, deltaEAgain } from "../../core/recount/colours.ts";
+import { contrast, leastContrast, seenAs, type Vision, visions } from "../../core/swatch/measure.ts";
+import type { OpenedNumber } from "../numbers/opened-number.ts";
+import type { BookValue } from "./value-row.tsx";
+
+/** The least contrast of a swatch's colours with a ground. */
+export const leastOn = (colours: readonly string[], ground: string): number =>
+  Math.min(...colours.map((colour) => contrast(colour, ground)));
+
+/** The contrast of a swatch with its ground, to be opened. */
+export const contrastNumber = (label: string, colours: readonly string[], ground: string): OpenedNumber => ({
+  title: `Contrast of ${label}`,
+  says: `How much lighter or darker ${label} is than the ground that the shop’s look gives it, ${ground}. Below ${leastContrast} : 1 many people can’t see where it ends, so it gets an outline.`,
+  told: leastOn(colours, ground),
+  behind: {
+    lines: colours.map((colour) => ({
+      words: `${colour} on ${ground}`,
+      more: `${contrastAgain(colour, ground).toFixed(2)} : 1`,
+    })),
+    again: Math.min(...colours.map((colour) => contrastAgain(colour, ground))),
+    how: "by the formula of WCAG 2.2",
+  },
+});
+
+const eyes: Record<Vision, string> = {
+  usual: "Usual eyes",
+  protan: "Without red cones",
+  deutan: "Without green cones",
+  tritan: "Without blue cones",
+};
+
+/** How far two swatches are apart, to be opened. */
+export function pairNumber(
+  one: BookValue | undefined,
+  other: BookValue | undefined,
+  told: number,
+  limit: number,
+): OpenedNumber {
+  const [a, b] = [one?.view.colours ?? [], other?.view.colours ?? []];
+  const [first, second] = [one?.label ?? "", other?.label ?? ""];
+  return {
+    title: `${first} and ${second}`,
+    says: `Colour difference (ΔE) between the two swatches, for the eyes that tell them apart least. About 2 is just seen side by side; below ${limit}, the limit that is set here, shoppers can take one for the other.`,
+    told,
+    behind: {
+      lines: visions.map((vision) => ({
+        words: `${eyes[vision]}: ${a.map((colour) => seenAs(colour, vision)).join(" ")} and ${b.map((colour) => seenAs(colour, vision)).join(" ")}`,
+        more: differenceAgain(a, b, vision).toFixed(2),
+      })),
+      again: againOf(a, b, limit),
+      how: "by the formula of Sharma, Wu and Dalal (2005)",
+    },
+  };
+}
+
+/** How far two swatches are apart, by the formula written out. */
+function differenceAgain(a: readonly string[], b: readonly string[], vision: Vision): number {
+  if (a.length !== b.length) return Number.POSITIVE_INFINITY;
+  const ways = b.map((_, turn) =>
+    Math.max(
+      ...a.map((colour, at) =>
+        deltaEAgain(seenAs(colour, vision), seenAs(b[(at + turn) % b.length] ?? colour, vision)),
+      ),
+    ),
+  );
+  return Math.min(...ways);
+}
+
+/** What is too close to usual eyes is told as these see it; else the least that any eyes see. */
+function againOf(a: readonly string[], b: readonly string[], limit: number): number {
+  const usual = differenceAgain(a, b, "usual");
+  return usual < limit ? usual : Math.min(...visions.map((vision) => differenceAgain(a, b, vision)));
+}
