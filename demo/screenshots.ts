@@ -24,7 +24,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.getByText("Shoppers get edition").waitFor();
   await settled(page);
   await page.screenshot({ path: `${folder}/overview.png` });
-  await page.goto(`${origin}/shops/larkmoss-nursery/bench`);
+  await page.goto(`${origin}/shops/larkmoss-nursery/panels`);
   const phone = page.frameLocator('iframe[title^="Phone"]');
   await phone.locator("html[data-ready]").waitFor({ state: "attached" });
   await page.getByRole("button", { name: "Open drawer" }).click();
@@ -115,7 +115,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   const newer = readFileSync("demo/nursery.csv", "utf8")
     .replace(/^LM240,.*\n/m, "")
     .replaceAll(",Ember,", ",Emberglow,");
-  await page.getByRole("link", { name: "Bring a newer file" }).click();
+  await page.getByRole("link", { name: "Import a newer file" }).click();
   await page
     .getByLabel("Catalogue file")
     .setInputFiles({ name: "nursery-spring.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });

@@ -8,6 +8,10 @@ export const backup: Command = {
   name: "backup",
   about: "Writes all shops into one file, while the tool runs.",
   usage: "trellis backup --out FILE [--data FILE]",
+  options: [
+    ["--out FILE", "File to write"],
+    ["--data FILE", "Database to back up", "data/trellis.db"],
+  ],
   example: "trellis backup --out ./shops-2026-11-28.db",
   async run(args) {
     const { values } = parseArgs({ args, options: { out: { type: "string" }, data: { type: "string" } } });

@@ -21,8 +21,13 @@ function oneOf<T extends string>(values: readonly T[], given: string, option: st
 /** Every finding that needs no browser, on every page. */
 export const check: Command = {
   name: "check",
-  about: "Finds what is wrong with a shop's panels and pages, as far as no browser is needed for it.",
+  about: "Checks a shop’s panels and pages for everything that needs no browser.",
   usage: "trellis check FOLDER [--page ADDRESS]… [--level note|warning|error] [--as text|json|sarif|junit]",
+  options: [
+    ["--page ADDRESS", "Check this page only; can be given several times", "all pages"],
+    ["--level LEVEL", "Exit with 1 from this level on: note, warning or error", "warning"],
+    ["--as FORMAT", "Output format: text, json, sarif or junit", "text"],
+  ],
   example: "trellis check ./larkmoss --level error --as sarif > findings.sarif",
   async run(args) {
     const { values, positionals } = parseArgs({

@@ -15,6 +15,8 @@ export interface Command {
   /** What it does, in a sentence. */
   about: string;
   usage: string;
+  /** Each option as it is typed, with what it does and its default where it has one. */
+  options: readonly (readonly [flag: string, words: string, fallback?: string])[];
   example: string;
   /** @throws UsageError, FolderFault, CatalogueError: wrong use or a broken file */
   run(args: string[]): Outcome | Promise<Outcome>;

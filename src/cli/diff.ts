@@ -7,8 +7,9 @@ import { UsageError } from "./usage-error.ts";
 /** What changed from one folder to another, in words. */
 export const diff: Command = {
   name: "diff",
-  about: "Tells in words what is another from one shop folder to a second one.",
+  about: "Lists in plain words what changed between two shop folders.",
   usage: "trellis diff FOLDER FOLDER",
+  options: [],
   example: "trellis diff ./larkmoss-before ./larkmoss",
   run(args) {
     const { positionals } = parseArgs({ args, allowPositionals: true, options: {} });

@@ -9,6 +9,12 @@ export const exportShop: Command = {
   name: "export",
   about: "Writes a shop of the database as a folder of plain files.",
   usage: "trellis export --shop SLUG --out FOLDER [--into] [--data FILE]",
+  options: [
+    ["--shop SLUG", "Shop to write, by its name in addresses"],
+    ["--out FOLDER", "Folder to write into"],
+    ["--into", "Write into a folder that contains other files"],
+    ["--data FILE", "Database to read", "data/trellis.db"],
+  ],
   example: "trellis export --shop larkmoss-nursery --out ./larkmoss",
   async run(args) {
     const { values } = parseArgs({

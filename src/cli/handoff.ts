@@ -12,9 +12,20 @@ import { UsageError } from "./usage-error.ts";
 /** The files for a real site. */
 export const handoff: Command = {
   name: "handoff",
-  about: "Writes the files that a real site takes: panels as HTML, a style sheet, a script and the catalogue.",
+  about: "Writes the files for a real site: panels as HTML, a style sheet, a script and the catalogue.",
   usage:
     "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG] [--into]",
+  options: [
+    ["--out DIR", "Folder to write into"],
+    ["--page ADDRESS", "Page to write; can be given several times", "all pages with a panel"],
+    ["--at PLACE", "Where the files will be on the site", "the shop’s, or /trellis/"],
+    ["--link ADDRESS", "Product address, with {id} and {variant}"],
+    ["--action ADDRESS", "Send choices to this address instead of listing products"],
+    ["--name KEY=NAME", "Name of a field in the site’s addresses; can be given several times"],
+    ["--card FILE", "HTML of the site’s own product card"],
+    ["--language TAG", "Language of the pages", "the shop’s"],
+    ["--into", "Write into a folder that contains other files"],
+  ],
   example: "trellis handoff ./larkmoss --out ./public/trellis --at /trellis/",
   async run(args) {
     const { values, positionals } = parseArgs({

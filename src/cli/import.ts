@@ -7,6 +7,7 @@ export const importShop: Command = {
   name: "import",
   about: "Makes a new shop of the database from a shop folder, and prints its place in addresses.",
   usage: "trellis import FOLDER [--data FILE]",
+  options: [["--data FILE", "Database to write to", "data/trellis.db"]],
   example: "trellis import ./larkmoss",
   async run(args) {
     const { values, positionals } = parseArgs({ args, allowPositionals: true, options: { data: { type: "string" } } });

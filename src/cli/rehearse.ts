@@ -54,7 +54,7 @@ function opened(folder: string, address: string): Opened {
       const measures = byMeasure && heights ? heightsOf(heights, address, band, panels) : undefined;
       const scene = pageScene(facts, address, whole.pages, panels, band, measures);
       if (!scene || scene.facets.length === 0)
-        throw new UsageError(`No panel with a facet stands on ${address} of ${folder} on ${band}.`);
+        throw new UsageError(`There is no panel with a facet on ${address} of ${folder} on ${band}.`);
       return scene;
     },
   };
@@ -63,9 +63,18 @@ function opened(folder: string, address: string): Opened {
 /** Trial runs through a page, and whether another state of the shop does better. */
 export const rehearse: Command = {
   name: "rehearse",
-  about: "Sends trial shoppers through a page and tells how many arrive, in how many moves and seconds.",
+  about:
+    "Sends trial shoppers through a page and reports how many find their product, in how many choices and seconds.",
   usage:
     "trellis rehearse FOLDER [--page ADDRESS] [--band wide|medium|slim]… [--shoppers N] [--seed N] [--against FOLDER] [--allow SHARE]",
+  options: [
+    ["--page ADDRESS", "Page to rehearse", "/"],
+    ["--band BAND", "wide, medium or slim; can be given several times", "wide and slim"],
+    ["--shoppers N", "Number of trial shoppers", "2000"],
+    ["--seed N", "The same seed sends the same shoppers", "1"],
+    ["--against FOLDER", "Compare with this version of the shop, pair by pair"],
+    ["--allow SHARE", "How much worse it may be before the exit status is 1", "0"],
+  ],
   example: "trellis rehearse ./larkmoss --against ./larkmoss-before --allow 0.01",
   run(args) {
     const { values, positionals } = parseArgs({

@@ -8,6 +8,10 @@ export const restore: Command = {
   name: "restore",
   about: "Replaces all shops with a backup; keeps the old file beside it. Stop the server first.",
   usage: "trellis restore --from FILE [--data FILE]",
+  options: [
+    ["--from FILE", "Backup to restore"],
+    ["--data FILE", "Database to replace", "data/trellis.db"],
+  ],
   example: "trellis restore --from ./shops-2026-11-28.db",
   async run(args) {
     const { values } = parseArgs({ args, options: { from: { type: "string" }, data: { type: "string" } } });

@@ -27,16 +27,12 @@ export interface Ran {
 /** Runs the command line over its arguments. Nothing is thrown: what is wrong is one line of `err`. */
 export async function runTrellis([name, ...rest]: readonly string[]): Promise<Ran> {
   try {
-    if (name === undefined) throw new UsageError(`Say what to do: ${names.join(", ")}, or --help.`);
+    if (name === undefined) throw new UsageError(`Name a command: ${names.join(", ")}. See trellis --help.`);
     if (["--help", "-h", "help"].includes(name)) return { status: 0, out: await help(), err: "" };
     const load = Object.hasOwn(commands, name) ? commands[name] : undefined;
-    if (!load)
-      throw new UsageError(
-        `There is no command “${name}”.${didYouMean(name, names)} There are ${names.join(", ")}; --help tells more.`,
-      );
+    if (!load) throw new UsageError(`Unknown command “${name}”.${didYouMean(name, names)} See trellis --help.`);
     const command = await load();
-    if (rest.includes("--help") || rest.includes("-h"))
-      return { status: 0, out: `${command.about}\n  ${command.usage}\n  Example: ${command.example}\n`, err: "" };
+    if (rest.includes("--help") || rest.includes("-h")) return { status: 0, out: helpOf(command), err: "" };
     const { text, status, note } = await command.run(rest);
     return {
       status,
@@ -51,10 +47,45 @@ export async function runTrellis([name, ...rest]: readonly string[]): Promise<Ra
 async function help(): Promise<string> {
   const all = await Promise.all(Object.values(commands).map((load) => load()));
   return [
-    "trellis: a shop's filter panels from the command line.",
-    ...all.map(({ about, usage, example }) => `\n  ${about}\n    ${usage}\n    Example: ${example}`),
-    "\nEnds with 0, with 1 where something was found or differs, and with 2 on wrong use or a broken file.\n",
-  ].join("\n");
+    "Usage: trellis COMMAND [options]",
+    "A shop’s filter panels from the command line.",
+    section("Commands", table(all.map(({ name, about }) => [name, about]))),
+    section("Exit status", table(statuses)),
+    "See trellis COMMAND --help for the options of a command.\n",
+  ].join("\n\n");
+}
+
+const statuses: [string, string][] = [
+  ["0", "Success"],
+  ["1", "Findings or differences"],
+  ["2", "Wrong usage or a damaged file"],
+];
+
+/** The help of one command, in the usual form. */
+function helpOf({ about, usage, options, example }: Command): string {
+  const all = [
+    ...options.map(([flag, words, fallback]): [string, string] => [
+      flag,
+      fallback === undefined ? words : `${words} (default: ${fallback})`,
+    ]),
+    ["-h, --help", "Show this help"] as [string, string],
+  ];
+  return [
+    `Usage: ${usage}`,
+    about,
+    section("Options", table(all)),
+    section("Example", [example]),
+    `${section("Exit status", table(statuses))}\n`,
+  ].join("\n\n");
+}
+
+const section = (title: string, lines: readonly string[]): string =>
+  [`${title}:`, ...lines.map((line) => `  ${line}`)].join("\n");
+
+/** Lines of two columns. */
+function table(rows: readonly (readonly [string, string])[]): string[] {
+  const width = Math.max(...rows.map(([first]) => first.length));
+  return rows.map(([first, second]) => `${first.padEnd(width)}  ${second}`);
 }
 
 /** What is wrong, in one line. */

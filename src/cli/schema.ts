@@ -8,6 +8,7 @@ export const schema: Command = {
   name: "schema",
   about: `Prints the JSON Schema of ${schemaNames.join(", ")}.`,
   usage: "trellis schema NAME",
+  options: [],
   example: "trellis schema panel > panel.schema.json",
   run(args) {
     const name = onlyOne(parseArgs({ args, allowPositionals: true, options: {} }).positionals, "schema", schema);

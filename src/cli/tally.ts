@@ -108,9 +108,14 @@ function catalogueIn(file: string): Catalogue {
 /** {@link tally} as a command. */
 export const tallyCommand: Command = {
   name: "tally",
-  about: "Counts a catalogue's facets for a selection, as a shopper would meet them.",
+  about: "Counts a catalogue’s facets for a selection, as shoppers would see them.",
   usage:
     "trellis tally CATALOGUE|FOLDER [--facet NAME[:any|all|one|range|tree]]… [--pick 'NAME=VALUE|VALUE']… [--pick 'NAME=LO..HI']… [--within …]…",
+  options: [
+    ["--facet NAME[:MODE]", "Field to count; MODE is any, all, one, range or tree"],
+    ["--pick 'NAME=A|B'", "Choose options, or a range as LO..HI; can be given several times"],
+    ["--within 'NAME=A|B'", "Count only products that match; can be given several times"],
+  ],
   example: "trellis tally demo/nursery.csv --facet 'Flower colour' --facet price --pick 'Flower colour=Apricot|Cream'",
   run: async (args) => ({ text: JSON.stringify(await tally(args), null, 2), status: 0 }),
 };
@@ -229,7 +234,7 @@ function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Fie
     );
   }
   if (mode === "one" && new Set(ids).size > 1)
-    throw new UsageError(`${name} takes one value only, and ${ids.length} are picked.`);
+    throw new UsageError(`${name} allows one value only, but ${ids.length} are picked.`);
   return { options: [...new Set(ids)] };
 }
 

@@ -154,8 +154,8 @@ export function createApp({
     const { status, message, detail } = asFault(error);
     return c.req.path.startsWith("/api/")
       ? c.json({ error: message, ...detail }, status)
-      : c.html(plainPage("That did not work", message), status);
+      : c.html(plainPage("Something went wrong", message), status);
   });
-  app.notFound((c) => c.html(plainPage("Not here", `There is nothing at ${c.req.path}.`), 404));
+  app.notFound((c) => c.html(plainPage("This page doesn’t exist", `There is nothing at ${c.req.path}.`), 404));
   return app;
 }

@@ -15,8 +15,8 @@ export const hostGuard =
     const known = names[0];
     return c.text(
       known === undefined
-        ? `This server is for this machine only, and “${host.slice(0, 100)}” is no name of it. Use http://127.0.0.1.`
-        : `“${host.slice(0, 100)}” is no name of this server. Use ${known}, or start it with --name for this one.`,
+        ? `This server is for this machine only, and “${host.slice(0, 100)}” is not a name of it. Use http://127.0.0.1.`
+        : `“${host.slice(0, 100)}” is not a name of this server. Use ${known}, or start it with --name for this one.`,
       403,
     );
   };

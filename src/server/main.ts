@@ -120,7 +120,7 @@ async function takePassword(password: Password, file: string): Promise<void> {
   }
   const [first = ""] = text.split(/\r?\n/);
   const fault = passwordFault(first);
-  if (fault) fail(`The first line of ${file} is no password. ${fault}`);
+  if (fault) fail(`The first line of ${file} is not a password. ${fault}`);
   await password.set(first);
 }
 

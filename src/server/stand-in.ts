@@ -72,14 +72,14 @@ export function standInSite(fork: () => SqlEntityManager, root: string): Hono {
     if (!files)
       return c.html(
         plainPage(
-          "Nothing to stand in for",
+          "Nothing to show",
           "The demo shop is not there, or not published. Start over with npm run demo -- --fresh.",
         ),
         404,
       );
     const path = decodeURIComponent(new URL(c.req.url).pathname).slice(1) || "index.html";
     const bytes = files.get(path);
-    if (!bytes) return c.html(plainPage("Not here", `There is nothing at /${path}.`), 404);
+    if (!bytes) return c.html(plainPage("This page doesn’t exist", `There is nothing at /${path}.`), 404);
     const type =
       extname(path) === ".html" ? "text/html; charset=utf-8" : (getMimeType(path) ?? "application/octet-stream");
     return c.body(new Uint8Array(bytes), 200, {
@@ -88,6 +88,6 @@ export function standInSite(fork: () => SqlEntityManager, root: string): Hono {
       "content-security-policy": "default-src 'self'; img-src 'self' data:",
     });
   });
-  app.onError((error, c) => c.html(plainPage("That did not work", error.message), 500));
+  app.onError((error, c) => c.html(plainPage("Something went wrong", error.message), 500));
   return app;
 }

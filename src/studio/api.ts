@@ -29,7 +29,9 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
     const late = error instanceof DOMException && error.name === "TimeoutError";
     throw new ApiError(
       0,
-      late ? "The server takes too long to answer." : "The server cannot be reached. Is it still running?",
+      late
+        ? "The server isn’t responding. Try again in a moment."
+        : "The server cannot be reached. Is it still running?",
     );
   }
   const body = await response.json().catch(() => ({}));

@@ -1,6 +1,6 @@
 import "./studio.css";
 import { createRoot } from "react-dom/client";
-import { createBrowserRouter, RouterProvider } from "react-router";
+import { createBrowserRouter, RouterProvider, redirect } from "react-router";
 import { Toaster } from "sonner";
 import { SWRConfig } from "swr";
 import { NotHere } from "./shell/not-here.tsx";
@@ -17,7 +17,9 @@ const router = createBrowserRouter([
         index: true,
         lazy: async () => ({ Component: (await import("./overview/overview-view.tsx")).OverviewView }),
       },
-      { path: "bench/:panel?", lazy: async () => ({ Component: (await import("./bench/bench-view.tsx")).BenchView }) },
+      { path: "panels/:panel?", lazy: async () => ({ Component: (await import("./bench/bench-view.tsx")).BenchView }) },
+      // Addresses from before the view was called Panels.
+      { path: "bench/:panel?", loader: ({ request: { url } }) => redirect(url.replace("/bench", "/panels")) },
       {
         path: "swatches/:field?",
         lazy: async () => ({ Component: (await import("./swatches/swatch-view.tsx")).SwatchView }),
@@ -62,7 +64,7 @@ const router = createBrowserRouter([
       },
     ],
   },
-  { path: "*", element: <NotHere title="Not here" message="There is no such view." /> },
+  { path: "*", element: <NotHere title="This page doesn’t exist" message="Go to all shops and start from there." /> },
 ]);
 
 const root = document.getElementById("root");

@@ -80,7 +80,7 @@ const scenes: Record<string, (stage: Stage) => Promise<void>> = {
     await stage.context.setOffline(true);
     await rename(tab, "Offline");
     await says(tab, "Not saved");
-    const path = new URL(tab.url()).pathname.replace(/.*\/bench\//, `/api/shops/${shop}/documents/panel/`);
+    const path = new URL(tab.url()).pathname.replace(/.*\/panels\//, `/api/shops/${shop}/documents/panel/`);
     const { version, document } = await (await fetch(`http://127.0.0.1:${port}${path}`)).json();
     const rows = document.rows.map((row: object) => ({ ...row, label: "Theirs" }));
     expect((await stage.send("PUT", path, JSON.stringify({ version, document: { ...document, rows } }))).ok).toBe(true);
@@ -177,7 +177,7 @@ export const tabs: Attack = {
           send,
           async tab() {
             const page = await context.newPage();
-            await page.goto(`${origin}/shops/${shop}/bench/${slug}`);
+            await page.goto(`${origin}/shops/${shop}/panels/${slug}`);
             await page.getByRole("textbox", { name: "Label of Light" }).waitFor();
             return page;
           },

@@ -26,7 +26,7 @@ const views = [
   "",
   "/catalogue",
   "/catalogue/products",
-  "/bench",
+  "/panels",
   "/swatches",
   "/look",
   "/pages",

@@ -159,7 +159,7 @@ test("the tool and its interface say what may run in them, and demand no HTTPS",
   page.on("console", (message) => {
     if (/Content Security Policy|Refused to/i.test(message.text())) complaints.push(message.text());
   });
-  for (const view of ["", "/catalogue", "/bench", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
+  for (const view of ["", "/catalogue", "/panels", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
     await page.goto(`/shops/${demoShop}${view}`);
     await expect(page.locator("main").first()).toBeVisible();
     // What stands in the view's frames has come too, and so all that could be complained of.

@@ -47,7 +47,7 @@ test("rows are moved, renamed, widened, added and removed on the page itself, by
   await page.mouse.move(5, 5);
   await expect(bench.wide.locator("[data-gap]")).toHaveCount(0);
   await rail.getByRole("button", { name: "Add above Sun or shade" }).click();
-  await page.getByPlaceholder("What shall stand here?").fill("Price");
+  await page.getByPlaceholder("Find a facet or piece to add").fill("Price");
   await page.keyboard.press("Enter");
   await expect.poll(() => rowsOf(rows)).toEqual(["f-price", "f-light", "f-hardiness", "f-brand"]);
   await rail.getByRole("button", { name: "More for Brand" }).click();
@@ -79,7 +79,7 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
   for (const document of [demoPanel, demoQuestions, demoAside])
     await page.request.post(`${documents}/panel`, { data: { document }, headers: origin });
   await page.request.put(`${documents}/pages`, { data: { version: 0, document: demoPages }, headers: origin });
-  await page.goto(`/shops/${shop}/bench/three-questions?page=/collections/gifts`);
+  await page.goto(`/shops/${shop}/panels/three-questions?page=/collections/gifts`);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Gifts");
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
@@ -107,14 +107,14 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
 
 test("a new panel is asked where it shall stand, and is shown there", async ({ page }) => {
   const shop = await newShop(page.request, "Asked");
-  await page.goto(`/shops/${shop}/bench`);
+  await page.goto(`/shops/${shop}/panels`);
   await page.getByRole("button", { name: "New panel" }).click();
   const card = page.getByRole("dialog", { name: "New panel" });
   await card.getByRole("textbox", { name: "Name" }).fill("By brand");
-  await card.getByRole("combobox", { name: "Stands on" }).selectOption("all brands");
+  await card.getByRole("combobox", { name: "Show on" }).selectOption("all brands");
   await card.getByRole("button", { name: "Above the products" }).click();
-  await card.getByRole("button", { name: "Make it" }).click();
-  await expect(page).toHaveURL(/bench\/by-brand\?page=%2Fbrands%2F/);
+  await card.getByRole("button", { name: "Create panel" }).click();
+  await expect(page).toHaveURL(/panels\/by-brand\?page=%2Fbrands%2F/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.locator('[data-panel="by-brand"]')).toHaveCount(1);
   await expect(page.getByText("On this page:")).toHaveCount(2);

@@ -95,7 +95,7 @@ test("the panel is placed by band, and the limits are moved on the ruler", async
     await place("wide", words);
     await expect(bench.wide.locator("[data-placement]")).toHaveAttribute("data-placement", placement);
   }
-  await place("wide", "Not on this band");
+  await place("wide", "Hidden on this band");
   await expect(bench.wide.locator(".zt-panel")).toHaveCount(0);
   await place("wide", "Left of the products");
   await place("slim", "Above the products");

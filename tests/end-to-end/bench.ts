@@ -51,7 +51,7 @@ export async function openBench(page: Page, empty = false, shop = demoShop, firs
     });
     slug = (await made.json()).slug;
   }
-  await page.goto(`/shops/${shop}/bench/${slug}`);
+  await page.goto(`/shops/${shop}/panels/${slug}`);
   const bench: Bench = {
     page,
     slug,

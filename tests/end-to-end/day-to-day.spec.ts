@@ -22,7 +22,7 @@ test("a field gets another name, level and unit as a mend, which holds on the be
   expect(csv).toContain("Height at ten years");
   expect(csv).toMatch(/,\d+ cm,/);
   await page.goto(`/shops/${shop}/catalogue/mends`);
-  await expect(page.getByRole("list", { name: "Mends" })).toContainText(
+  await expect(page.getByRole("list", { name: "Corrections" })).toContainText(
     "Mature height: called “Height at ten years”, in cm".replace("Mature height", "Height at ten years"),
   );
   await page.goto(`/shops/${shop}/catalogue?field=mature-height`);
@@ -54,8 +54,8 @@ test("the bench is found as it was left, and any setting by its words", async ({
   await page.getByRole("button", { name: "Phone", exact: true }).click();
   await bench.saved();
   await page.goto(`/shops/${shop}`);
-  await page.getByRole("link", { name: "Bench" }).click();
-  await expect(page).toHaveURL(new RegExp(`/bench/${bench.slug}$`));
+  await page.getByRole("link", { name: "Panels" }).click();
+  await expect(page).toHaveURL(new RegExp(`/panels/${bench.slug}$`));
   await expect(page.getByRole("button", { name: "Phone", exact: true })).toHaveAttribute("aria-pressed", "true");
   await expect(page.getByRole("button", { name: "Settings of Light" })).toHaveAttribute("aria-expanded", "true");
   // Misspelt, and in another order.

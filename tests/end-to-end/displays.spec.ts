@@ -143,7 +143,7 @@ async function panelOf(
 for (const [display, trial] of Object.entries(trials) as [DisplayName, Trial][]) {
   test(`${display}: by mouse and by keys, on both pages, nothing serious for axe`, async ({ page }) => {
     const slug = await panelOf(page.request, `Display ${display}`, trial, display);
-    await page.goto(`/shops/${demoShop}/bench/${slug}`);
+    await page.goto(`/shops/${demoShop}/panels/${slug}`);
     const [wide, phone] = ['iframe[title^="Wide page"]', 'iframe[title^="Phone"]'].map((frame) =>
       page.frameLocator(frame),
     );

@@ -71,7 +71,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
     return second ? [{ ...second, label: "Something else" }, ...rest] : rest;
   });
   await page.goto(`/shops/${shop}/editions`);
-  await expect(page.getByText("2 differences to what shoppers get.")).toBeVisible();
+  await expect(page.getByText("2 changes not published yet.")).toBeVisible();
   const list = page.locator("dl[aria-label=Differences]");
   await expect(list).toContainText("is removed.");
   await expect(list).toContainText("is called “Something else”.");
@@ -87,7 +87,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
 
   await page.getByLabel("Note").fill("Renamed");
   await page.getByRole("button", { name: "Publish edition 2" }).click();
-  await expect(page.getByText("Shoppers get what is here: edition 2.")).toBeVisible();
+  await expect(page.getByText("Up to date: shoppers see edition 2.")).toBeVisible();
   await expect(page.getByRole("list", { name: "Published editions" })).toContainText("Renamed");
 
   await page.getByRole("button", { name: "Bring back edition 1" }).click();
@@ -100,7 +100,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
   const { document, history } = await stored();
   expect(document.rows[0]?.id).toBe(removed);
   expect(history.steps.at(-1)?.words).toBe("Bring back edition 1");
-  await page.goto(`/shops/${shop}/bench/first-panel`);
+  await page.goto(`/shops/${shop}/panels/first-panel`);
   await page.getByRole("button", { name: "Undo: Bring back edition 1" }).click();
   await expect.poll(async () => (await stored()).document.rows[0]?.id).not.toBe(removed);
 });
@@ -133,7 +133,7 @@ test("a shop leaves as a zipped folder and comes in again as another shop; what 
     mimeType: "application/zip",
     buffer: readFileSync(path),
   });
-  await expect(page).toHaveURL(/\/shops\/packed-2\/bench/);
+  await expect(page).toHaveURL(/\/shops\/packed-2\/panels/);
   const documentOf = async (of: string) =>
     (await (await page.request.get(`/api/shops/${of}/documents/panel/first-panel`)).json()).document;
   expect(await documentOf("packed-2")).toEqual(await documentOf(shop));
@@ -160,7 +160,7 @@ test("a panel's file is brought from another shop: facets are matched, corrected
   const { document } = await (
     await page.request.get("/api/shops/larkmoss-nursery/documents/panel/climber-finder")
   ).json();
-  await page.goto(`/shops/${shop}/bench/first-panel`);
+  await page.goto(`/shops/${shop}/panels/first-panel`);
   await page.getByRole("button", { name: "New panel" }).click();
   const file = page.getByLabel("File of a panel");
   await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from("{ no") });
@@ -182,8 +182,8 @@ test("a panel's file is brought from another shop: facets are matched, corrected
   await expect(page.getByRole("list", { name: "What does not come along" })).toContainText(
     "pet-safe: no field is like it.",
   );
-  await page.getByRole("button", { name: "Make it without these" }).click();
-  await expect(page).toHaveURL(/bench\/climber-finder/);
+  await page.getByRole("button", { name: "Create panel without these" }).click();
+  await expect(page).toHaveURL(/panels\/climber-finder/);
   const made = await (await page.request.get(`/api/shops/${shop}/documents/panel/climber-finder`)).json();
   const fields = made.document.rows.flatMap((row: { field?: string; kind: string }) =>
     row.kind === "facet" ? [row.field] : [],
@@ -198,7 +198,7 @@ test("the way onto a site: settings that are undone like all others, sizes, snip
   const shop = await newShop(page.request, "Handed over");
   await publish(page, shop, "First");
   await page.goto(`/shops/${shop}/editions`);
-  await page.getByRole("button", { name: "Onto a site" }).click();
+  await page.getByRole("button", { name: "Handoff" }).click();
   await expect(page.getByText(/Gzipped: script [\d.]+ kB for \d+ displays/)).toBeVisible();
   const head = page.getByRole("region", { name: "In the head of each page" });
   await expect(head).toContainText('src="/trellis/trellis.');
@@ -218,7 +218,7 @@ test("the way onto a site: settings that are undone like all others, sizes, snip
   await expect(head).toContainText('src="/elsewhere/trellis.');
 
   const download = page.waitForEvent("download");
-  await page.getByRole("link", { name: "Take the files" }).click();
+  await page.getByRole("link", { name: "Download the files" }).click();
   const file = await (await download).path();
   const files = unzipSync(new Uint8Array(readFileSync(file)));
   expect(Object.keys(files)).toEqual(expect.arrayContaining(["trellis.json", "head.html", "README.md", "try.html"]));

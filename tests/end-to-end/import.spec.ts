@@ -34,7 +34,7 @@ test("a newer file shows what it changes and touches, and is written only then",
   const count = async () => (await (await page.request.get(`/api/shops/${slug}`)).json()).products;
 
   await page.goto(`/shops/${slug}/catalogue`);
-  await page.getByRole("link", { name: "Bring a newer file" }).click();
+  await page.getByRole("link", { name: "Import a newer file" }).click();
   await page
     .getByLabel("Catalogue file")
     .setInputFiles({ name: "newer.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
@@ -54,7 +54,7 @@ test("a newer file shows what it changes and touches, and is written only then",
   expect(await count()).toBe(240);
   expect(await version()).toBe(panelBefore);
   // The index follows by itself: the bench knows the new value at once.
-  await page.getByRole("link", { name: "Bench" }).click();
+  await page.getByRole("link", { name: "Panels" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.getByRole("checkbox", { name: /^Gloaming/ })).toBeVisible();
 });
@@ -99,7 +99,7 @@ test("a heading that is another is told with its figures, and what hung on the f
   await expect(page.getByText("Nothing changes.")).toBeVisible();
   await page.getByRole("button", { name: "Take this catalogue" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
-  await page.getByRole("link", { name: "Bench" }).click();
+  await page.getByRole("link", { name: "Panels" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.getByRole("checkbox", { name: /^White/ }).first()).toBeVisible();
   // The next file with that heading needs no word any more.
@@ -172,7 +172,7 @@ test("a value that is spelt anew goes on as what it was, and its swatch with it"
   await expect(page.getByText("Nothing changes.")).toBeVisible();
   await page.getByRole("button", { name: "Take this catalogue" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
-  await page.getByRole("link", { name: "Bench" }).click();
+  await page.getByRole("link", { name: "Panels" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   const count = new RegExp(`^Pale pink.*\\b${products}\\b`);
   await expect(wide.getByRole("checkbox", { name: count }).first()).toBeVisible();
@@ -193,7 +193,7 @@ test("a mend that hides a newer price is told, and let go; and the file is taken
   });
   const dearer = withCells((row) => (row[1] === sku ? row.with(price, "14.50") : row));
   await bring(page, shop, dearer);
-  const hidden = page.getByRole("region", { name: "Mends that hide something newer" });
+  const hidden = page.getByRole("region", { name: "Corrections that hide a newer value" });
   await expect(hidden.getByRole("listitem")).toHaveCount(1);
   await expect(hidden).toContainText(`Price: the file said ${first?.[price]} and says 14.50; your mend says 9.99`);
   await expectAccessible(page);
@@ -214,7 +214,7 @@ test("a mend that hides a newer price is told, and let go; and the file is taken
   await expect.poll(priced).toBe("9.99");
   await expect(page).toHaveURL(/\/catalogue$/);
   await page.goto(`/shops/${shop}/catalogue/import`);
-  await expect(page.getByRole("region", { name: "Files brought before" }).getByRole("listitem")).toHaveCount(2);
+  await expect(page.getByRole("region", { name: "Earlier imports" }).getByRole("listitem")).toHaveCount(2);
   await expectAccessible(page);
 });
 
@@ -224,7 +224,7 @@ test("the very same file says so before it is read", async ({ page }) => {
   const file = { name: "again.csv", mimeType: "text/csv", buffer: Buffer.from(nursery) };
   await page.getByLabel("Catalogue file").setInputFiles(file);
   await expect(page.getByRole("status").filter({ hasText: "This is the file" })).toBeVisible();
-  await page.getByRole("button", { name: "Read it all the same" }).click();
+  await page.getByRole("button", { name: "Import it anyway" }).click();
   await page.getByRole("button", { name: "Show what changes" }).click();
   await expect(page.getByText("All 240 products say what they say already.")).toBeVisible();
 });

@@ -44,14 +44,14 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   await page.getByRole("tab", { name: /^Judged \d/ }).click();
   const misses = page.getByRole("list", { name: "Misses" });
   await expect(misses).toContainText("needs 4.5 : 1");
-  const before = await misses.getByRole("button", { name: /^Mend/ }).count();
-  await misses.getByRole("button", { name: /^Mend/ }).first().click();
-  await expect.poll(() => misses.getByRole("button", { name: /^Mend/ }).count()).toBeLessThan(before);
-  await page.getByRole("button", { name: "Mend all" }).click();
+  const before = await misses.getByRole("button", { name: /^Fix/ }).count();
+  await misses.getByRole("button", { name: /^Fix/ }).first().click();
+  await expect.poll(() => misses.getByRole("button", { name: /^Fix/ }).count()).toBeLessThan(before);
+  await page.getByRole("button", { name: "Fix all" }).click();
   await expect(page.getByRole("tab", { name: "Judged", exact: true })).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("tab", { name: /^Judged \d/ })).toBeVisible();
-  await page.getByRole("button", { name: "Mend all", exact: true }).click();
+  await page.getByRole("button", { name: "Fix all", exact: true }).click();
   await expect(page.getByRole("tab", { name: "Judged", exact: true })).toBeVisible();
   // What the tool judges to be right is so for an independent judge, in all states that it can see.
   await expectAccessible(page);
@@ -117,7 +117,7 @@ test("an option style is made on the sheet, given to two facets, set apart on th
   await expect.poll(() => radius("brand")).toBe(plain);
   await styling.getByRole("button", { name: "Close" }).click();
 
-  // A style that is removed is a finding, and is let go in one step.
+  // A style that is removed is a finding, and uses the new file in one step.
   await bench.saved();
   const path = `/api/shops/${shop}/documents/look/${slug}`;
   const { version, document } = await (await page.request.get(path)).json();

@@ -29,9 +29,9 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await expect(page.getByRole("combobox", { name: "Days of Liefertag are written like" })).toHaveValue("dmy");
   // The price was an attribute when its numbers were looked at; as a price it says what does not fit.
   await page.getByRole("combobox", { name: "Numbers of Preis are written like" }).selectOption(",");
-  await expect(page.getByText("Every row can be taken as it is.")).toBeVisible();
+  await expect(page.getByText("No problems: every row can be imported.")).toBeVisible();
   await page.getByRole("button", { name: "Create the shop" }).click();
-  await expect(page).toHaveURL(/\/shops\/ladenliste\/bench/);
+  await expect(page).toHaveURL(/\/shops\/ladenliste\/panels/);
 
   await page.getByRole("link", { name: "Catalogue" }).click();
   await expect(page.getByRole("row", { name: /^Price number variant/ })).toContainText("1010.50");
@@ -44,7 +44,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await expect(page.getByRole("row", { name: /^Farbe/ })).toContainText("3");
 
   // Split one value in two where it stands.
-  await page.getByRole("button", { name: "Mend the values" }).click();
+  await page.getByRole("button", { name: "Correct the values" }).click();
   await page.getByRole("textbox", { name: "Rename Rose red / white" }).fill("Rose red | White");
   await page.getByRole("textbox", { name: "Rename Rose red / white" }).press("Enter");
   const values = page.getByRole("list", { name: "Values" });
@@ -79,15 +79,15 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await page.getByRole("button", { name: "Set it for 5 products" }).click();
   await expect(page.getByRole("status").filter({ hasText: "variants" })).toHaveText("0 of 15 variants");
   await expectAccessible(page);
-  await page.getByRole("link", { name: /^Mends/ }).click();
-  const mends = page.getByRole("list", { name: "Mends" }).getByRole("listitem");
+  await page.getByRole("link", { name: /^Corrections/ }).click();
+  const mends = page.getByRole("list", { name: "Corrections" }).getByRole("listitem");
   await expect(mends).toHaveCount(6);
   await expect(mends.last()).toContainText("Lage: “Full shade” for 5 products");
   await expectAccessible(page);
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
 
   // A newer file: what was chosen for its columns is remembered, and what is mended is no change.
-  await page.getByRole("link", { name: "Bring a newer file" }).click();
+  await page.getByRole("link", { name: "Import a newer file" }).click();
   await bring(page, "ladenliste-neu.csv", [...rows, row(15, "CREME", "40 cm", "Sun")]);
   await expect(page.getByRole("combobox", { name: "Numbers of Preis are written like" })).toHaveValue(",");
   await page.getByRole("button", { name: "Show what changes" }).click();
@@ -102,7 +102,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   ]);
 
   // The mended field is suggested as a facet, and shoppers get the mended values.
-  await page.getByRole("link", { name: "Bench" }).click();
+  await page.getByRole("link", { name: "Panels" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await awake(wide);
   const more = page.getByRole("button", { name: "More for Farbe" });
@@ -135,7 +135,7 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
     .setInputFiles({ name: "large.csv", mimeType: "text/csv", buffer: Buffer.from(many) });
   await expect(page.getByText("100,000 products, 200,000 variants")).toBeVisible();
   await page.getByRole("button", { name: "Create the shop" }).click();
-  await expect(page).toHaveURL(/\/shops\/large\/bench/);
+  await expect(page).toHaveURL(/\/shops\/large\/panels/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await awake(wide);
   await wide.locator("input[type=checkbox]:visible").first().check();

@@ -22,7 +22,7 @@ test("an open data set becomes a shop with a first panel that works", async ({ p
   await page.getByRole("combobox", { name: "Currency of the prices" }).selectOption("USD");
   await page.getByRole("button", { name: "Create the shop" }).click();
 
-  await expect(page).toHaveURL(/\/shops\/fine-cars\/bench\/first-panel/);
+  await expect(page).toHaveURL(/\/shops\/fine-cars\/panels\/first-panel/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await wide.getByRole("checkbox", { name: /^Japan/ }).check();
   // 79 of the 406 cars are Japanese: a fact of the data set.
@@ -38,19 +38,19 @@ test("a file with other headings is guessed, and columns can be chosen where the
   await bring(page, "airports.csv", airportsCsv);
   // iata is no heading for a product id that anyone would guess, so rows are numbered; name is one for a title.
   await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
-  const grouped = page.getByRole("combobox", { name: "Rows of one product share" });
-  await expect(grouped.locator("option:checked")).toHaveText("nothing: each is its own");
+  const grouped = page.getByRole("combobox", { name: "Group rows into products by" });
+  await expect(grouped.locator("option:checked")).toHaveText("nothing: one product per row");
   await grouped.selectOption("state");
   await expect(page.getByText(/^\d\d products, 3,376 variants/)).toBeVisible();
   await grouped.selectOption("iata");
   await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
   await expect(page.getByRole("combobox", { name: "iata is taken as" })).toHaveValue("product_id");
-  await expect(page.getByRole("combobox", { name: "Products are called by" }).locator("option:checked")).toHaveText(
+  await expect(page.getByRole("combobox", { name: "Product titles come from" }).locator("option:checked")).toHaveText(
     "name",
   );
   await expect(page.getByRole("combobox", { name: "name is taken as" })).toHaveValue("title");
   await page.getByRole("button", { name: "Create the shop" }).click();
-  await expect(page).toHaveURL(/\/shops\/airports\/bench/);
+  await expect(page).toHaveURL(/\/shops\/airports\/panels/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.getByRole("status")).toHaveText("3,376 products");
 });
@@ -141,7 +141,7 @@ test("text of a catalogue never runs, in the tool or on the shop page", async ({
   await bring(page, "evil.csv", csv);
   await page.getByRole("textbox", { name: "Shop name" }).fill('</script><script>window.ran=1</script>"><b>x');
   await page.getByRole("button", { name: "Create the shop" }).click();
-  await expect(page).toHaveURL(/\/bench\/first-panel/);
+  await expect(page).toHaveURL(/\/panels\/first-panel/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   await expect(wide.locator(".zs-card").first()).toContainText("<img src=x");
   await expect(wide.locator(".zs-card img")).toHaveCount(0);

@@ -47,10 +47,10 @@ test("reach and options that find nothing open too", async ({ page }) => {
   await wide.getByRole("checkbox", { name: /^Sky blue/ }).check();
   for (const [nth, title] of [
     [0, /^Reach of /],
-    [1, /^Options of .* that find nothing$/],
+    [1, /^Options of .* without products$/],
   ] as const) {
-    await page.getByRole("button", { name: /^least reach/ }).click();
-    const table = page.getByRole("dialog", { name: "Each facet's reach and options" });
+    await page.getByRole("button", { name: /^lowest reach/ }).click();
+    const table = page.getByRole("dialog", { name: "Each facet’s reach and options" });
     await table
       .getByRole("row", { name: /^Light/ })
       .getByRole("button")
@@ -67,7 +67,7 @@ test("numbers of the catalogue and of the pages open", async ({ page }) => {
   await page.goto(`/shops/${demoShop}/catalogue?field=hardiness`);
   const row = page.getByRole("row", { name: /^Hardiness/ });
   await opens(page, (await row.getByRole("button").nth(1).textContent()) ?? "", "Reach of Hardiness");
-  await page.getByRole("region", { name: "Products that do not state Hardiness" }).getByRole("button").click();
+  await page.getByRole("region", { name: "Products without a value for Hardiness" }).getByRole("button").click();
   await expect(page.getByRole("dialog", { name: "No Hardiness" }).getByRole("status")).toHaveText(same);
   await page.keyboard.press("Escape");
   await page.goto(`/shops/${demoShop}/pages`);

@@ -201,11 +201,11 @@ test("with a look for the dark and more languages the studio is no wider than 12
     headers: origin,
   });
   await saveShop(page.request, shop, { look: (await made.json()).slug, languages: ["de", "ja"] });
-  for (const view of ["", "/catalogue", "/bench", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
+  for (const view of ["", "/catalogue", "/panels", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
     await page.goto(`/shops/${shop}${view}`);
     await expect(page.getByRole("navigation", { name: "Views" })).toBeVisible();
     await expect(page.getByText(/^Opening/)).toHaveCount(0);
-    if (view === "/bench") await expect(page.getByRole("button", { name: /prefer dark/ })).toBeVisible();
+    if (view === "/panels") await expect(page.getByRole("button", { name: /prefer dark/ })).toBeVisible();
     expect([view, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([view, 1280]);
   }
 });

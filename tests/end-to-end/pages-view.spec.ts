@@ -47,7 +47,7 @@ test("a layout is set for one page, seen there, and given back", async ({ page }
   await expect(page.getByRole("link", { name: "Show 24 more" })).toBeVisible();
   await page.goto(`/shops/${shop}/pages`);
   await page.getByRole("button", { name: "Layout of All products" }).click();
-  await page.getByRole("button", { name: "Give all back" }).click();
+  await page.getByRole("button", { name: "Reset this page" }).click();
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
   await page.goto(`/draft/${shop}/`);
   await expect(page.locator(".zs-grid .zs-card")).toHaveCount(24);
@@ -147,15 +147,15 @@ test("a panel is put into an article where it is written, and keeps its place th
   await page.goto(`/shops/${shop}/pages`);
   await page.getByRole("button", { name: "Layout of all pages" }).click();
   const side = page.getByRole("complementary", { name: "Layout of All pages" });
-  await side.getByRole("textbox", { name: "Words for nothing found" }).fill("Ask us.");
-  await side.getByRole("textbox", { name: "Words for nothing found" }).blur();
+  await side.getByRole("textbox", { name: "Text when no products match" }).fill("Ask us.");
+  await side.getByRole("textbox", { name: "Text when no products match" }).blur();
   await saved();
   await page.getByRole("searchbox", { name: "Find a page" }).fill("search");
   await page.getByRole("button", { name: "Layout of all search results" }).click();
   const search = page.getByRole("complementary", { name: "Layout of All search results" });
-  await expect(search.getByRole("textbox", { name: "Words for nothing found" })).toHaveText("Ask us.");
-  await search.getByRole("textbox", { name: "Words for nothing found" }).fill("Search for less.");
-  await search.getByRole("textbox", { name: "Words for nothing found" }).blur();
+  await expect(search.getByRole("textbox", { name: "Text when no products match" })).toHaveText("Ask us.");
+  await search.getByRole("textbox", { name: "Text when no products match" }).fill("Search for less.");
+  await search.getByRole("textbox", { name: "Text when no products match" }).blur();
   await saved();
   for (const [address, words] of [
     ["/?q=qqqq", "Ask us."],
@@ -193,7 +193,7 @@ test("the bench shows any page, counts on it, and folds to give the stage room",
   await expect(page.getByText("shown at 100 %")).toBeVisible();
   await page.keyboard.press("4");
   await expectAccessible(page);
-  await page.goto(`/shops/${demoShop}/bench/beside-the-text`);
+  await page.goto(`/shops/${demoShop}/panels/beside-the-text`);
   await expect(bench.wide.getByRole("heading", { level: 1 })).toHaveText("Plants that pets may nibble");
 });
 
@@ -208,11 +208,11 @@ test("a panel's behaviour is set on the bench, and what does not apply says why"
   await expect(bench.wide.locator("[data-sticky]")).toHaveCount(1);
   await expect(page.getByRole("button", { name: /^Sticky on slim: A drawer covers the page/ })).toBeVisible();
   // Two acts send on at the first choice, which is said.
-  await page.getByRole("combobox", { name: "Page that choices are taken to" }).selectOption({ index: 2 });
+  await page.getByRole("combobox", { name: "Page that choices go to" }).selectOption({ index: 2 });
   await expect(page.getByText("Shoppers leave at their first choice.")).toBeVisible();
-  await page.getByRole("combobox", { name: "Page that choices are taken to" }).selectOption({ index: 0 });
+  await page.getByRole("combobox", { name: "Page that choices go to" }).selectOption({ index: 0 });
   await expect(page.getByText("Shoppers leave at their first choice.")).toHaveCount(0);
-  await page.getByRole("combobox", { name: "Results of the panel on wide" }).selectOption("button");
+  await page.getByRole("combobox", { name: "Update results of the panel on wide" }).selectOption("button");
   await bench.wide.getByRole("checkbox", { name: /^Half shade/ }).check();
   await expect(bench.wide.getByRole("button", { name: "Show 74 products" })).toBeVisible();
   await expect(page.getByRole("status", { name: "Evidence" })).toContainText("240 of 240 found");

@@ -238,7 +238,7 @@ test("a row above the products stays under the bars where it leaves 60 % of the 
   );
   const own = await ownShop(request, "Row", { panels: [{ ...demoPanel, behaviour: undefined, rows }] });
   const slug = own.split("/").at(-1);
-  await page.goto(`/shops/${slug}/bench/climber-finder`);
+  await page.goto(`/shops/${slug}/panels/climber-finder`);
   await page.getByRole("button", { name: /^The panel on wide/ }).click();
   await page
     .getByRole("dialog")
@@ -448,7 +448,7 @@ test("what a newer file or a removed panel leaves behind is told, and the pages 
   await open(page, `${own}/brands/wickwillow`);
   await expect(page.locator(".zs-card")).toHaveCount(24);
   await open(page, `${own}/collections/on-sale`);
-  await expect(page.getByText("Nothing here at the moment")).toBeVisible();
+  await expect(page.getByText("No products here at the moment")).toBeVisible();
   await page.goto(`${own.replace("/draft/", "/shops/")}/pages`);
   for (const [name, words] of [
     ["By moonlight", /asks for “moonlight”, which the catalogue no longer has/],

@@ -75,7 +75,7 @@ test("settings hold on their band, say that they are set, and go back", async ({
   await page.getByRole("textbox", { name: "Hint of In flower" }).press("Enter");
   await bench.wide.getByRole("button", { name: "In flower" }).focus();
   await expect(bench.wide.getByRole("tooltip")).toBeVisible();
-  await page.getByRole("switch", { name: "Own clear of In flower" }).check();
+  await page.getByRole("switch", { name: "Clear link of In flower" }).check();
   await bench.wide.getByRole("checkbox", { name: /^June/ }).check();
   await bench.wide.getByRole("button", { name: "Clear In flower" }).click();
   await expect(bench.wide.getByRole("status")).toHaveText("240 products");
@@ -242,7 +242,7 @@ test("several rows are changed together, rows and panels duplicated, settings co
   ];
   expect(first?.y).toBe(second?.y);
   await page.getByRole("button", { name: "Settings of Light" }).click();
-  await page.getByRole("radiogroup", { name: "Starts" }).getByText("folded").click();
+  await page.getByRole("radiogroup", { name: "At first" }).getByText("folded").click();
   await expect(bench.wide.locator(".zt-fold[aria-expanded=false]")).toHaveCount(2);
   // A display of one of them is that of both.
   await page.getByRole("button", { name: /^Light on wide/ }).click();
@@ -282,26 +282,26 @@ test("findings tell what is wrong with its number, and one step mends it", async
   await bench.addFacet("Brand");
   await bench.choose("Brand", "wide", "Check boxes");
   await page.getByRole("button", { name: "Settings of Brand" }).click();
-  await page.getByRole("radiogroup", { name: "A choice means" }).getByText("all of").click();
+  await page.getByRole("radiogroup", { name: "Combine choices" }).getByText("all of").click();
   await page.getByRole("button", { name: /findings?$/ }).click();
   const findings = page.getByRole("dialog", { name: "Findings" });
   await expect(findings).toContainText(
-    "Brand wants all that is chosen: of the 15 pairs of its most frequent options 15 find nothing.",
+    "Brand needs all chosen options to match, but 15 of 15 pairs of its most common options have no products.",
   );
   await expect(findings).toContainText("148 of 799 variants are sold out");
   await expectAccessible(page);
   await findings.getByRole("button", { name: "Take any of them" }).click();
   await expect(findings).not.toContainText("Brand wants");
   await findings.getByRole("button", { name: "Add availability" }).click();
-  await expect(findings).toContainText("Nothing is wrong that can be computed.");
+  await expect(findings).toContainText("No problems found.");
   await expect(bench.wide.locator('[data-row="f-availability"]')).toHaveCount(1);
   await page.keyboard.press("Escape");
 
-  await page.getByRole("button", { name: /least reach/ }).click();
+  await page.getByRole("button", { name: /lowest reach/ }).click();
   await expect(page.getByRole("row", { name: /^Brand/ })).toContainText("240, 100 %");
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: /^panel \d+ px/ }).click();
-  const heights = page.getByRole("dialog", { name: "How high the rows stand" });
+  const heights = page.getByRole("dialog", { name: "Row heights" });
   // What the table says is what the page is: wide as it stands, slim in its closed drawer, medium out of sight.
   const real = await bench.wide
     .locator('[data-row="f-brand"]')

@@ -39,14 +39,14 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
 
   await tab(page, "Dead ends");
   await expect(page.getByRole("tabpanel")).toContainText(
-    /It does not offer what was known|It found nothing|Nobody has/,
+    /It does not offer what was known|It had no products|Nobody has/,
   );
 
   // What is assumed can be changed, and everything is sent anew.
   const before = await band(page, "Wide page").locator("dd").first().textContent();
   await page.getByText("What is assumed").click();
-  await page.getByLabel("First cards among which the product is noticed").fill("60");
-  await page.getByLabel("First cards among which the product is noticed").blur();
+  await page.getByLabel("How many products a shopper looks at first").fill("60");
+  await page.getByLabel("How many products a shopper looks at first").blur();
   await expect(page.getByText(", 1 changed")).toBeVisible();
   await expect(band(page, "Wide page").getByRole("status")).toHaveText("2,000 shoppers, 240 products", {
     timeout: 20_000,
@@ -107,7 +107,7 @@ test("the draft is compared with an edition, pair by pair", async ({ page }) => 
   // The facet that everybody uses is taken out of the draft.
   await tab(page, "Facets");
   const best = await page.getByRole("tabpanel").getByRole("rowheader").first().textContent();
-  await page.goto(`/shops/${shop}/bench/first-panel`);
+  await page.goto(`/shops/${shop}/panels/first-panel`);
   await page.getByRole("button", { name: `More for ${best}`, exact: true }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Remove", exact: true }).click();
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");

@@ -42,7 +42,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   page,
 }) => {
   const shop = await newShop(page.request, "Panels going");
-  await page.goto(`/shops/${shop}/bench`);
+  await page.goto(`/shops/${shop}/panels`);
   const tabs = page.getByRole("navigation", { name: "Panels" });
   await tabs.getByRole("button", { name: "More for panel First panel" }).click();
   await expect(page.getByRole("button", { name: "Remove: it is the only panel" })).toBeDisabled();
@@ -60,13 +60,13 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   const remove = page.getByRole("button", { name: /^Remove/ });
   await expect(remove).toContainText("First panel comes first then");
   await remove.click();
-  await expect(page).toHaveURL(/bench\/first-panel$/);
+  await expect(page).toHaveURL(/panels\/first-panel$/);
   await page.getByRole("button", { name: "Bring back" }).click();
   const tab = tabs.getByRole("link", { name: "First panel copy" });
   await tab.click();
   await tabs.getByRole("button", { name: "More for panel First panel copy" }).click();
   await remove.click();
-  await expect(page).toHaveURL(/bench\/first-panel$/);
+  await expect(page).toHaveURL(/panels\/first-panel$/);
 
   // The offer is gone with a reload; what was removed is not.
   await page.reload();
@@ -79,7 +79,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await tab.click();
   await tabs.getByRole("button", { name: "More for panel First panel copy" }).click();
   await remove.click();
-  await expect(page).toHaveURL(/bench\/first-panel$/);
+  await expect(page).toHaveURL(/panels\/first-panel$/);
 
   // Who goes back stands where it was, and may bring it back there.
   await page.goBack();
@@ -90,7 +90,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await expectAccessible(page);
   await page.getByRole("button", { name: "Bring it back" }).click();
   await expect(tabs.getByRole("textbox", { name: "Panel name" })).toHaveValue("First panel copy");
-  await page.goto(`/shops/${shop}/bench/never-made`);
+  await page.goto(`/shops/${shop}/panels/never-made`);
   await expect(page.getByRole("main")).toContainText("has no panel at “never-made”");
   await page.getByRole("link", { name: "The shop’s panels" }).click();
   await expect(tabs).toBeVisible();

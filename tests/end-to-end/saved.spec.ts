@@ -7,7 +7,7 @@ test("what is typed is saved at each pause, without leaving the field; a reload 
   page,
 }) => {
   const shop = await newShop(page.request, "Typed");
-  await page.goto(`/shops/${shop}/bench`);
+  await page.goto(`/shops/${shop}/panels`);
   const name = page.getByRole("textbox", { name: "Panel name" });
   await name.fill("");
   await name.pressSequentially("Find a climber", { delay: 30 });
@@ -38,7 +38,7 @@ test("what is typed is saved at each pause, without leaving the field; a reload 
 
 test("Escape puts back what was there when typing began, though a pause has saved some of it", async ({ page }) => {
   const shop = await newShop(page.request, "Escaped");
-  await page.goto(`/shops/${shop}/bench`);
+  await page.goto(`/shops/${shop}/panels`);
   const name = page.getByRole("textbox", { name: "Panel name" });
   await name.fill("Something else");
   await expect(status(page)).toHaveText("Saved");
@@ -52,7 +52,7 @@ test("a change that is refused is never said to be saved: its reason is told, an
   page,
 }) => {
   const shop = await newShop(page.request, "Refused");
-  await page.goto(`/shops/${shop}/bench`);
+  await page.goto(`/shops/${shop}/panels`);
   const reason = "This is not a valid panel: there are more rows than a panel can have.";
   await page.route("**/documents/panel/**", (route) =>
     route.request().method() === "PUT"

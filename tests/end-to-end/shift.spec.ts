@@ -64,8 +64,8 @@ test("every row is tried on every band; dropping what leads nowhere is felt, tol
   // Plants have no material: choosing them leaves the first facet with nothing, and what is below it jumps.
   for (const name of ["Material", "Category"]) await bench.addFacet(name);
   await page.getByRole("button", { name: "Settings of Material" }).click();
-  await page.getByRole("radiogroup", { name: "Finds nothing" }).getByText("drop").click();
-  await page.getByRole("button", { name: /^shift not tried/ }).click();
+  await page.getByRole("radiogroup", { name: "Empty options" }).getByText("hide").click();
+  await page.getByRole("button", { name: /^shift not measured/ }).click();
   await page.getByRole("button", { name: "Try every row" }).click();
   const row = page.getByRole("row", { name: /^Category/ });
   for (const n of [0, 1, 2]) await expect(row.getByRole("cell").nth(n)).toHaveText(/still|\d\.\d{3}/);

@@ -21,7 +21,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
     .getByLabel("Catalogue file")
     .setInputFiles({ name: "gable-plants.csv", mimeType: "text/csv", buffer: readFileSync("demo/nursery.csv") });
   await page.getByRole("button", { name: "Create the shop" }).click();
-  await expect(page).toHaveURL(/\/shops\/gable-plants\/bench/);
+  await expect(page).toHaveURL(/\/shops\/gable-plants\/panels/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
   const swatch = (name: string) =>
     wide.locator("label", { has: page.getByRole("checkbox", { name: new RegExp(`^${name}`) }) }).locator(".zt-dot");
@@ -88,7 +88,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   expect(kept.headers()["content-security-policy"]).toContain("sandbox");
 
   // The panel has it all.
-  await page.getByRole("link", { name: "Bench" }).click();
+  await page.getByRole("link", { name: "Panels" }).click();
   await awake(wide);
   await expect(swatch("White / pink")).toHaveAttribute("style", /linear-gradient/);
   await expect(swatch("Glowing orange")).toHaveAttribute("src", ember);

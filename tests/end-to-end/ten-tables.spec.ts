@@ -18,7 +18,7 @@ test("ten open tables each become a panel that works, by a file, a click and not
       buffer: readFileSync(join("node_modules", file)),
     });
     await page.getByRole("button", { name: "Create the shop" }).click();
-    await expect(page, file).toHaveURL(/\/bench\//);
+    await expect(page, file).toHaveURL(/\/panels\//);
     const wide = page.frameLocator('iframe[title^="Wide page"]');
     await awake(wide);
     await expect(wide.locator(".zt-facet").nth(2), file).toBeVisible();

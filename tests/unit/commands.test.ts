@@ -157,8 +157,8 @@ describe("the command line over a shop folder", () => {
   });
 
   it.each<[string[], RegExp]>([
-    [[], /^trellis: Say what to do: tally, check, diff/],
-    [["chekc", "x"], /There is no command “chekc”\. Did you mean check\?/],
+    [[], /^trellis: Name a command: tally, check, diff/],
+    [["chekc", "x"], /Unknown command “chekc”\. Did you mean check\?/],
     [["check"], /Name one shop folder\. Usage: trellis check FOLDER/],
     [["check", "/nowhere"], /\/nowhere can’t be read: there is no such folder/],
     [
@@ -192,11 +192,27 @@ describe("the command line over a shop folder", () => {
     expect(err).toMatch(/^trellis: panels\/climber-finder\.json, line \d+: .*mode/);
   });
 
-  it("helps, with an example for each command", async () => {
+  it("helps in the usual form: usage, description, options with defaults, an example and exit status", async () => {
     const { out, status } = await trellis("--help");
     expect(status).toBe(0);
-    expect(out.match(/Example: trellis/g)).toHaveLength(10);
-    expect((await trellis("diff", "--help")).out).toContain("trellis diff FOLDER FOLDER");
+    const names = [...(out.split("Exit status")[0] ?? "").matchAll(/^ {2}([a-z]+) {2}/gm)].map(
+      ([, name]) => name ?? "",
+    );
+    expect(names).toHaveLength(10);
+    for (const name of names) {
+      const help = await trellis(name, "--help");
+      expect([help.status, help.err]).toEqual([0, ""]);
+      expect(help.out).toMatch(
+        new RegExp(
+          `^Usage: trellis ${name}\\b[\\s\\S]*\\n\\nOptions:[\\s\\S]*\\n\\nExample:\\n  trellis ${name} [\\s\\S]*\\n\\nExit status:\\n`,
+        ),
+      );
+      // Every option of the usage is explained, and no other.
+      const [usage = ""] = help.out.split("\n");
+      const options = (text: string) => [...new Set(text.match(/--[a-z]+/g))].filter((one) => one !== "--help").sort();
+      const [, explained = ""] = /Options:\n([\s\S]*?)\n\n/.exec(help.out) ?? [];
+      expect(options(explained.replace(/\(default.*\)/g, "")), name).toEqual(options(usage));
+    }
   });
 });
 

@@ -46,7 +46,7 @@ describe("displays", () => {
     for (const reason of reasons) expect(reason).toMatch(/\.$/);
     const light = profiles.find(({ field }) => field.key === "light");
     expect(light && displays.slider.unsuited(light)).toBe(
-      "0 of 3 values are numbers. A slider needs numbers or dates only; mend the values in the catalogue.",
+      "0 of 3 values are numbers. A slider needs numbers or dates only. Correct the values in the catalogue.",
     );
   });
 });

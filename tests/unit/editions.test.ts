@@ -78,7 +78,7 @@ describe("editions", () => {
   it("are not made where nothing is another, and tell what is", async () => {
     const shop = await create("Same");
     await publish(em(), shop, "");
-    await expect(publish(em(), shop, "")).rejects.toThrow("Nothing is another than in edition 1");
+    await expect(publish(em(), shop, "")).rejects.toThrow("Nothing has changed since edition 1");
     await rename("same", "Other");
     const now = await shopAt("same");
     const words = shopDifferences(await stateOf(em(), now, 1), await stateOf(em(), now, "draft"));

@@ -71,12 +71,14 @@ describe("a file that was brought", () => {
     const other = await open("Other");
     await replaceCatalogue(one.em, await one.present(), importOf(read(half)));
     const [brought] = await listImports(one.em, await one.present());
-    await expect(takeBack(other.em, await other.present(), brought?.id ?? 0)).rejects.toThrow("no such import");
+    await expect(takeBack(other.em, await other.present(), brought?.id ?? 0)).rejects.toThrow(
+      "can’t be undone any more",
+    );
     const day = 86_400_000;
     await forgetRemoved(one.em, new Date(Date.now() + 29 * day));
     expect(await listImports(one.em, await one.present())).toHaveLength(1);
     await forgetRemoved(one.em, new Date(Date.now() + 31 * day));
     expect(await listImports(one.em, await one.present())).toEqual([]);
-    await expect(takeBack(one.em, await one.present(), brought?.id ?? 0)).rejects.toThrow("no such import");
+    await expect(takeBack(one.em, await one.present(), brought?.id ?? 0)).rejects.toThrow("can’t be undone any more");
   });
 });

@@ -65,7 +65,7 @@ describe("a panel's behaviour", () => {
     expect(behaviourOff("sticky", "left")).toBeUndefined();
     expect(behaviourOff("sticky", "above")).toBeUndefined();
     expect(behaviourOff("sticky", "header")).toMatch(/cover them/);
-    expect(behaviourOff("sticky", "drawer")).toMatch(/nothing to stick to/);
+    expect(behaviourOff("sticky", "drawer")).toMatch(/can’t be sticky/);
     expect(behaviourOff("drawerFrom", "drawer")).toBeUndefined();
     expect(behaviourOff("float", "article")).toBeUndefined();
     expect(behaviourOff("apply", "absent")).toMatch(/not there/);

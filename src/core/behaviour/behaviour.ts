@@ -72,7 +72,7 @@ export function behaviourOff(name: BehaviourName, placement: Placement): string 
     case "nudge":
       if (canStick.includes(placement)) return undefined;
       return placement === "drawer"
-        ? "A drawer covers the page and has a scroll of its own, so there is nothing to stick to."
+        ? "A drawer covers the page and scrolls by itself, so it can’t be sticky."
         : "Only a panel beside the products or above them can stay in sight while they scroll; here it would cover them.";
     case "buttonText":
     case "buttonTexts":
@@ -90,7 +90,7 @@ export function behaviourOff(name: BehaviourName, placement: Placement): string 
       return placement === "drawer" ? undefined : "The panel is in no drawer here.";
     case "float":
     case "floatWidth":
-      return placement === "article" ? undefined : "Only in an article is there text that it could stand beside.";
+      return placement === "article" ? undefined : "Applies only inside an article.";
     default:
       return placement === "absent" ? "The panel is not there." : undefined;
   }

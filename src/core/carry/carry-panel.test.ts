@@ -104,7 +104,7 @@ describe("a panel taken to another shop", () => {
     expect(left).toEqual([
       "The look “theirs”: it is drawn in this shop’s.",
       "colour: the option style “pills”.",
-      "colour: 1 value that no product states here.",
+      "colour: 1 value that no product has here.",
     ]);
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(document)))).toEqual(document);
     const [carried] = facetRows(document);

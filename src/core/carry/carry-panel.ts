@@ -143,9 +143,7 @@ export function carryPanel(
     const missing = namedValues(next).filter((id) => !target.values.has(id));
     if (missing.length > 0) {
       gone.set(row.id, new Set(missing));
-      left.push(
-        `${title}: ${missing.length} ${missing.length === 1 ? "value" : "values"} that no product states here.`,
-      );
+      left.push(`${title}: ${missing.length} ${missing.length === 1 ? "value" : "values"} that no product has here.`);
     }
     rows.push(next);
   }

@@ -65,9 +65,9 @@ describe("a newer catalogue", () => {
     const effects = (given: PanelDocument) =>
       importEffects(change, [given], pages, () => false).map(({ place, words }) => `${place}: ${words}`);
     expect(effects(panel)).toEqual([
-      `${panel.name}, Flower colour: Red is no longer stated by any product.`,
+      `${panel.name}, Flower colour: Red is no longer in any product.`,
       `${panel.name}, Flower colour: Moonlit, Ember are new and have no colour.`,
-      `${panel.name}, Light: The field is gone, so the facet shows nothing. Remove the facet, or bring the field along.`,
+      `${panel.name}, Light: The field is gone, so the facet is empty. Remove the facet, or include the field in the file.`,
     ]);
     expect(importEffects(compareCatalogues(before, before), [panel], pages, () => false)).toEqual([]);
   });

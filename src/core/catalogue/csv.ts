@@ -58,7 +58,7 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
       checkRowCount(problems.length, 1);
       problems.push({
         row,
-        message: `This row has ${cells.length} cells and the header has ${header.length}. Quote values that hold a “${shown(delimiter)}”, or fill the row up.`,
+        message: `This row has ${cells.length} cells and the header has ${header.length}. Quote values that contain a “${shown(delimiter)}”, or fill in the missing cells.`,
       });
     },
   });

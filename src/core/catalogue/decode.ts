@@ -6,7 +6,7 @@ import { CatalogueError } from "./problem.ts";
  */
 export function decodeText(bytes: Uint8Array): string {
   if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff)) {
-    throw new CatalogueError({ message: "This file is UTF-16. Save it again as “CSV UTF-8” and bring that one." });
+    throw new CatalogueError({ message: "This file is UTF-16. Save it again as “CSV UTF-8” and import that file." });
   }
   let text: string;
   try {
@@ -14,7 +14,7 @@ export function decodeText(bytes: Uint8Array): string {
   } catch {
     throw new CatalogueError({
       row: rowOfFault(bytes),
-      message: "The text is not UTF-8. Save the file again as “CSV UTF-8” and bring that one.",
+      message: "The text is not UTF-8. Save the file again as “CSV UTF-8” and import that file.",
     });
   }
   const nul = text.indexOf("\0");

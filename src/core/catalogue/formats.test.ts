@@ -147,7 +147,7 @@ describe("plain JSON", () => {
   it("that is broken is an error with its line", () => {
     expect(() => read('{"product_id":"a"}\n{"product_id":\n')).toThrow(/Row 2: This line is not valid JSON/);
     expect(() => read('[{"product_id":"a"]')).toThrow(/not valid JSON/);
-    expect(() => read('["a"]')).toThrow(/Row 2: This is no object/);
+    expect(() => read('["a"]')).toThrow(/Row 2: This is not an object/);
     expect(() => read("[]")).toThrow(/There are no products/);
   });
 

@@ -21,7 +21,7 @@ export function readJson(text: string): Table {
     if (typeof one !== "object" || one === null || Array.isArray(one)) {
       throw new CatalogueError({
         row: i + 2,
-        message: "This is no object. Bring a list of objects, one a variant, or schema.org products.",
+        message: "This is not an object. Import a list of objects, one per variant, or schema.org products.",
       });
     }
     return new Map(Object.entries(one).map(([key, cell]) => [key.trim(), cellOf(cell)]));

@@ -76,7 +76,7 @@ describe("how columns are written", () => {
     expect(catalogue.fields.map(({ kind }) => kind)).toEqual(["text", "text", "number", "date"]);
     expect(problems.map(problemText)).toEqual([
       expect.stringMatching(/^Row 3, column "height" \("tall"\): This is not a number/),
-      expect.stringMatching(/^Row 3, column "day" \("soon"\): This is not a day/),
+      expect.stringMatching(/^Row 3, column "day" \("soon"\): This is not a date/),
     ]);
   });
 });

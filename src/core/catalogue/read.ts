@@ -161,11 +161,11 @@ function gathered({ header, records }: Table, idAt: number, problems: Problem[])
 }
 
 const noNumber =
-  "This is not a number, so it counts as not stated. Write it like 1234.50, or choose how numbers are written in this column.";
+  "This is not a number, so the cell counts as empty. Write it like 1234.50, or choose the number format of this column.";
 const noStock =
-  "This is not a number or a known word of stock, so it says nothing of availability. Write a number, or “in stock” or “out of stock”.";
+  "This is not a number or a known word of stock, so availability is unknown. Write a number, or “in stock” or “out of stock”.";
 const noDay =
-  "This is not a day, so it counts as not stated. Write it like 2026-03-31, or choose how days are written in this column.";
+  "This is not a date, so the cell counts as empty. Write it like 2026-03-31, or choose the date format of this column.";
 
 /** For a field whose cells must be numbers or days, what finds a cell that is none and says what is wrong with it. */
 function faultFinder({ role, given }: Field): ((cell: string) => string | undefined) | undefined {
@@ -192,7 +192,7 @@ function checkHeader(header: readonly string[], roles: Reading[number]["as"][]):
     throw new CatalogueError({
       row: 1,
       column: twice,
-      message: "This heading stands twice. Rename one of the two columns.",
+      message: "This heading appears twice. Rename one of the two columns.",
     });
   }
   for (const column of knownColumns) {

@@ -107,7 +107,7 @@ describe("what a newer file changes", () => {
       ).effects.map((effect) => effect.words);
     expect(words("only")).toEqual([]);
     expect(words("except")).toEqual([
-      "Pale pink, Sea green are no longer stated by any product.",
+      "Pale pink, Sea green are no longer in any product.",
       "Gloaming is new and has no colour.",
     ]);
   });
@@ -124,7 +124,7 @@ describe("what a newer file changes", () => {
     );
     expect(changeSummary(before, shop({ pages }), after).effects).toEqual([
       { place: "Collection Picks", words: "Eve, picked by hand, is gone." },
-      { place: "Collection Green", words: "It asks for Sea green, which no product states any longer." },
+      { place: "Collection Green", words: "It uses Sea green, which no product has any more." },
     ]);
   });
 });

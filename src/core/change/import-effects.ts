@@ -44,14 +44,13 @@ export function importEffects(
 
 function facetEffects(change: FieldChange, row: FacetRow, hasSwatch: (field: string, value: string) => boolean) {
   if (change.state === "gone")
-    return ["The field is gone, so the facet shows nothing. Remove the facet, or bring the field along."];
+    return ["The field is gone, so the facet is empty. Remove the facet, or include the field in the file."];
   const rules = rulesOf(row);
   const shown = (values: readonly string[]) =>
     row.mode === "range" ? [] : values.filter((value) => isShown(rules, identity(value)));
   const [gone, come] = [shown(change.goneValues), shown(change.newValues)];
   const effects: string[] = [];
-  if (gone.length > 0)
-    effects.push(`${listed(gone)} ${gone.length === 1 ? "is" : "are"} no longer stated by any product.`);
+  if (gone.length > 0) effects.push(`${listed(gone)} ${gone.length === 1 ? "is" : "are"} no longer in any product.`);
   const swatches = bands.some((band) => displays[resolve(row.display, band)].swatches);
   const colourless = come.filter((value) => !hasSwatch(row.field, value));
   if (swatches && colourless.length > 0)
@@ -74,10 +73,10 @@ function pageEffects(
       const field = "field" in condition && fields.find((one) => one.field.key === condition.field);
       if (!field) return [];
       if (field.state === "gone")
-        return [`The field ${field.field.name}, which it asks for, is gone, so it finds nothing.`];
+        return [`The field ${field.field.name}, which it uses, is gone, so it has no products.`];
       const asked = "options" in condition ? condition.options : [];
       const missing = field.goneValues.filter((value) => asked.includes(identity(value)));
-      return missing.length === 0 ? [] : [`It asks for ${listed(missing)}, which no product states any longer.`];
+      return missing.length === 0 ? [] : [`It uses ${listed(missing)}, which no product has any more.`];
     });
   const words = (place: string, all: readonly string[]) => all.map((one) => ({ place, words: one }));
   return [

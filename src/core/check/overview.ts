@@ -1,4 +1,5 @@
 import { bands, resolve } from "../band/band.ts";
+import { type Field, isFacetable, isNumeric } from "../catalogue/field.ts";
 import { displays } from "../display/displays.ts";
 import type { LocalFacts } from "../facts/local-facts.ts";
 import type { FindingLevel } from "../finding/finding.ts";
@@ -28,7 +29,7 @@ export async function overviewOf(
       products: facts.index.products,
       variants: facts.index.variants,
       fields: catalogue.fields.length,
-      clashing: catalogue.fields.filter(({ key, kind }) => kind !== "path" && clashes(facts, key)).length,
+      clashing: catalogue.fields.filter((field) => hasClashes(facts, field)).map(({ key }) => key),
       mends: whole.mends.mends.length,
     },
     panels: {
@@ -46,9 +47,9 @@ export async function overviewOf(
   };
 }
 
-/** Whether values of a field are the same but for case or white space. */
-const clashes = ({ index }: LocalFacts, key: string): boolean =>
-  (index.catalogue.columns.get(key)?.spellings.length ?? 0) > index.options(key).options.length;
+/** Whether a field has values that probably mean the same and count apart. */
+const hasClashes = (facts: LocalFacts, field: Field): boolean =>
+  isFacetable(field) && !isNumeric(field) && (facts.detail(field.key)?.clashes.length ?? 0) > 0;
 
 /** Values that panels show with colours or pictures, each once, and those without any. */
 function swatchesIn({ panels }: WholeShop, { index }: LocalFacts, book: SwatchBook): ShopOverview["swatches"] {

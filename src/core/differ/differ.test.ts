@@ -174,7 +174,7 @@ describe("differences in words", () => {
 
   it("name what it is about, with both values", () => {
     const wide = into("panels", panelEdits.setSetting(id, "share", "half", "", "wide") as never);
-    expect(words(wide)[0]).toBe("Panel “Climber finder”: Category: width is ½, and was auto (as usual)");
+    expect(words(wide)[0]).toBe("Panel “Climber finder”: Category: width is ½, and was auto (default)");
     expect(words(into("looks", lookEdits.setToken(token, "slim", 21) as never))[0]).toMatch(
       /Tile: corners is .*21px on slim/,
     );
@@ -219,6 +219,6 @@ describe("differences in words", () => {
     expect(Object.keys(mendEdits).length).toBeGreaterThan(0);
     const mend = { id: "m", kind: "values" as const, field: "flower-colour", from: ["Embr"], to: ["Ember"] };
     const after = { ...demo, mends: { ...demo.mends, mends: [mend] } };
-    expect(words(after as WholeShop)).toEqual(["Mends: Flower colour: “Embr” to “Ember” is added"]);
+    expect(words(after as WholeShop)).toEqual(["Corrections: Flower colour: “Embr” to “Ember” is added"]);
   });
 });

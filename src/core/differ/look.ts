@@ -23,12 +23,12 @@ function* valueDifferences(before: Values, after: Values): Generator<string> {
   for (const name of differing(before, after)) {
     const setting = after[name];
     yield setting === undefined
-      ? `${nameOf(name)} is as usual again`
+      ? `${nameOf(name)} is back to its default`
       : `${nameOf(name)} is ${banded(setting, (value) => valueWords(name, value))}`;
   }
 }
 
-/** What is another in a look. */
+/** What changed in a look. */
 export function* lookDifferences(before: LookDocument, after: LookDocument): Generator<string> {
   if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
   yield* valueDifferences(before.values, after.values);

@@ -15,7 +15,7 @@ const layoutNames: Readonly<Record<keyof LayoutChanges, string>> = {
   ratio: "the pictures’ shape",
   picture: "the pictures’ width",
   listing: "products below the text",
-  nothing: "what stands there when nothing is found",
+  nothing: "what is shown when nothing is found",
 };
 
 function valueWords(name: string, value: unknown): string | undefined {
@@ -33,19 +33,19 @@ function* layoutDifferences(where: string, before: LayoutChanges, after: LayoutC
     const name = layoutNames[key as keyof LayoutChanges] ?? key;
     const now = (after as Record<string, unknown>)[key];
     const words = valueWords(key, now);
-    if (now === undefined) yield `${where}: ${name} as usual again`;
-    else yield words === undefined ? `${where}: ${name} set anew` : `${where}: ${name} now ${words}`;
+    if (now === undefined) yield `${where}: ${name} reset to the default`;
+    else yield words === undefined ? `${where}: ${name} changed` : `${where}: ${name} now ${words}`;
   }
 }
 
-/** What is another about a thing with a name, by its members. */
+/** What changed about a thing with a name, by its members. */
 function* memberDifferences(where: string, before: object, after: object): Generator<string> {
   const words: Record<string, string> = {
     html: "has another text",
     of: "lists other products",
-    names: "is called otherwise in another language",
-    titles: "is called otherwise in another language",
-    labels: "is called otherwise in another language",
+    names: "has a changed translation",
+    titles: "has a changed translation",
+    labels: "has a changed translation",
     order: "has another order",
     height: "has another height",
     stays: "stays on other bands",
@@ -60,7 +60,7 @@ function* memberDifferences(where: string, before: object, after: object): Gener
   }
 }
 
-/** What is another in a shop's pages. */
+/** What changed in a shop's pages. */
 export function* pagesDifferences(before: PagesDocument, after: PagesDocument): Generator<string> {
   const collection = ({ name }: PagesDocument["collections"][number]) => `Collection ${quoted(name)}`;
   yield* listDifferences(

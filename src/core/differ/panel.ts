@@ -11,7 +11,7 @@ import { type SettingDefinition, settingDefinition } from "../setting/setting-de
 import { settingNames } from "../setting/settings.ts";
 import { banded, differing, few, listDifferences, quoted, same } from "./differ.ts";
 
-/** What is another in a panel. @param nameOf a field as shoppers read it */
+/** What changed in a panel. @param nameOf a field as shoppers read it */
 export function* panelDifferences(
   before: PanelDocument,
   after: PanelDocument,
@@ -40,7 +40,7 @@ export function* panelDifferences(
 function rowDifferences(before: Row, after: Row): Iterable<string> {
   if (before.kind === "facet" && after.kind === "facet") return facetDifferences(before, after);
   if (before.kind === "piece" && after.kind === "piece") return pieceDifferences(before, after);
-  return ["is another row"];
+  return ["was replaced by another row"];
 }
 
 function* labelDifferences(before: Row, after: Row): Generator<string> {
@@ -64,7 +64,7 @@ function* pieceDifferences(before: PieceRow, after: PieceRow): Generator<string>
   for (const key of differing(before, after)) {
     if (key === "label" || key === "labels") continue;
     const now = (after as Record<string, unknown>)[key];
-    yield words[key] ?? `${key} is ${typeof now === "object" ? "another" : String(now)}`;
+    yield words[key] ?? `${key} is ${typeof now === "object" ? "different" : String(now)}`;
   }
 }
 
@@ -87,7 +87,7 @@ function* facetDifferences(before: FacetRow, after: FacetRow): Generator<string>
     const spokenName = token ? spokenToken(token) : name;
     yield after.look?.[name] === undefined
       ? `${quoted(spokenName)} is the look’s`
-      : `${quoted(spokenName)} is set apart from the look`;
+      : `${quoted(spokenName)} no longer follows the look`;
   }
   yield* optionDifferences(before, after);
 }
@@ -107,7 +107,7 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   if (renamed.length > 0) yield `calls ${few(renamed)} by other words`;
   if (!same(was.merges, is.merges)) {
     const merged = is.merges.filter((one) => !was.merges.some((other) => same(one, other)));
-    yield merged.length > 0 ? `merges options as ${few(merged.map(({ label }) => label))}` : "parts options again";
+    yield merged.length > 0 ? `merges options as ${few(merged.map(({ label }) => label))}` : "unmerges options";
   }
   if (!same(was.byHand, is.byHand)) yield is.byHand.length > 0 ? "orders its options by hand" : "has no order by hand";
   // What a named value was stated by when it was picked is no difference that anyone sees.
@@ -121,7 +121,7 @@ function settingWords(
   say: (value: unknown) => string = (value) => spokenValue(definition, value),
 ): string {
   const words = (value: unknown): string => {
-    if (value === undefined) return `${say(definition.fallback)} (as usual)`;
+    if (value === undefined) return `${say(definition.fallback)} (default)`;
     return definition.banded && typeof value === "object" && value !== null && !Array.isArray(value)
       ? banded(value as Record<string, unknown>, say)
       : say(value);
@@ -131,4 +131,4 @@ function settingWords(
 
 /** The levels of a tree that a facet shows. */
 const levels = (below: string | undefined): string =>
-  below === undefined ? "all levels" : below === "" ? "the top level only" : `only what is directly below “${below}”`;
+  below === undefined ? "all levels" : below === "" ? "the top level only" : `only direct subcategories of “${below}”`;

@@ -11,7 +11,7 @@ import { panelDifferences } from "./panel.ts";
 
 const told = (where: string, all: Iterable<string>): Difference[] => [...all].map((words) => ({ where, words }));
 
-/** What is another from one state of a shop to the next, in words, by what it is in. */
+/** What changed from one state of a shop to the next, in words, by what it is in. */
 export function shopDifferences(before: WholeShop, after: WholeShop): Difference[] {
   const names = new Map([...before.catalogue.fields, ...after.catalogue.fields].map(({ key, name }) => [key, name]));
   const nameOf = (field: string) => names.get(field) ?? field;
@@ -21,7 +21,7 @@ export function shopDifferences(before: WholeShop, after: WholeShop): Difference
     ...told("Pages", pagesDifferences(before.pages, after.pages)),
     ...many("Look", before.looks, after.looks, lookDifferences),
     ...told("Swatch book", swatchDifferences(before, after, nameOf)),
-    ...told("Mends", mendDifferences(before, after, nameOf)),
+    ...told("Corrections", mendDifferences(before, after, nameOf)),
     ...told(
       "Catalogue",
       before.catalogue === after.catalogue ? [] : catalogueDifferences(before.catalogue, after.catalogue),
@@ -77,16 +77,17 @@ function* settingDifferences(
 function* swatchDifferences(before: WholeShop, after: WholeShop, nameOf: (field: string) => string): Generator<string> {
   const [was, is] = [before.swatches, after.swatches];
   const shared = differing(was.shared, is.shared);
-  if (shared.length > 0) yield `${few(shared)} ${shared.length === 1 ? "has" : "have"} another swatch`;
+  if (shared.length > 0) yield `${few(shared)} ${shared.length === 1 ? "has" : "have"} a different swatch`;
   for (const field of differing(was.own, is.own)) {
     const values = differing(was.own[field] ?? {}, is.own[field] ?? {});
-    yield `${few(values)} ${values.length === 1 ? "has" : "have"} another swatch in ${nameOf(field)} alone`;
+    yield `${few(values)} ${values.length === 1 ? "has" : "have"} a different swatch in ${nameOf(field)} alone`;
   }
   for (const field of differing(was.photos, is.photos)) {
     const values = differing(was.photos[field] ?? {}, is.photos[field] ?? {});
     yield `the pictures of ${nameOf(field)} were looked at: ${values.length} ${values.length === 1 ? "value" : "values"}`;
   }
-  for (const field of differing(was.order, is.order)) yield `${nameOf(field)} takes its colours in another order`;
+  for (const field of differing(was.order, is.order))
+    yield `${nameOf(field)} uses its colour sources in a different order`;
   if (was.limit !== is.limit) yield `swatches count as too close below ${is.limit}, and did below ${was.limit}`;
 }
 

@@ -16,7 +16,7 @@ export const tooLong = ({ longest }: FieldProfile, most: number, what: string): 
 /** For displays of a range. */
 export function noNumbers({ field, options, numbers }: FieldProfile, what: string): string | undefined {
   if (!isNumeric(field))
-    return `${numbers} of ${options} values are numbers. ${what} needs numbers or dates only; mend the values in the catalogue.`;
+    return `${numbers} of ${options} values are numbers. ${what} needs numbers or dates only. Correct the values in the catalogue.`;
   return numbers < 2 ? "All values are the same, so there is nothing to choose between." : undefined;
 }
 

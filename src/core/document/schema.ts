@@ -38,7 +38,7 @@ export const numberIn = (min: number, max: number) =>
     .max(max)
     .test(
       "finite",
-      ({ path }) => `${path} is no number that can be counted with`,
+      ({ path }) => `${path} is not a number within range`,
       (value) => value === undefined || value === null || Number.isFinite(value),
     );
 

@@ -32,7 +32,7 @@ export interface FieldDetail {
   units: UnitFinding | undefined;
   /** For numbers and dates. */
   numbers: { distribution: Distribution; histogram: Histogram | null } | undefined;
-  /** Products that do not state the field: how many, and the first of them. */
+  /** Products without a value for the field: how many, and the first of them. */
   silent: number;
   silentProducts: { id: string; title: string }[];
 }

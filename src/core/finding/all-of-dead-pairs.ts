@@ -12,7 +12,7 @@ export const allOfDeadPairs = inEachFacet({
     if (dead === 0) return undefined;
     return {
       row: row.id,
-      words: `${title} wants all that is chosen: of the ${pairs} pairs of its most frequent options ${dead} find nothing.`,
+      words: `${title} needs all chosen options to match, but ${dead} of ${pairs} pairs of its most common options have no products.`,
       remedy: { words: "Take any of them", step: { do: "mode", row: row.id, mode: "any" } },
     };
   },

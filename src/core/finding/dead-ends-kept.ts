@@ -14,7 +14,7 @@ export const deadEndsKept = inEachFacet({
     if (dead === 0) return undefined;
     return {
       row: row.id,
-      words: `${title}: ${dead} of ${found.options.length} options lead to nothing now and look like the others.`,
+      words: `${title}: ${dead} of ${found.options.length} options have no products now but look like the others.`,
       remedy: { words: "Fade them", step: { do: "set", row: row.id, setting: "deadEnd", value: "fade" } },
     };
   },

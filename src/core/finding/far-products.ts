@@ -19,7 +19,7 @@ export const farProducts: FindingKind = {
     return [
       {
         band: "slim",
-        words: `On a phone the first product stands ${Math.round(slim.products)} px down, ${(slim.products / slim.screen).toFixed(1)} screens below the top.`,
+        words: `On a phone the first product is ${Math.round(slim.products)} px down, ${(slim.products / slim.screen).toFixed(1)} screens below the top.`,
         remedy: { words: "Put it in a drawer", step: { do: "place", band: "slim", placement: "drawer" } },
       },
     ];

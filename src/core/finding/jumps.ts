@@ -25,7 +25,7 @@ export const jumps = inEachFacet({
       const words = `${title}: ${spoken[shift.step]} moves the page by ${shift.felt.toFixed(2)} on ${band}, as felt.`;
       const remedy = drops
         ? ({
-            words: "Fade what finds nothing",
+            words: "Fade empty options",
             step: { do: "set", row: row.id, setting: "deadEnd", value: "fade" },
           } as const)
         : ({

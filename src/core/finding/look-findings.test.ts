@@ -27,7 +27,9 @@ describe("findings of a panel in its look", () => {
     const look = { values: {}, dark: {}, styles: [] };
     const asked = (panel: PanelDocument) => findFindings(facts, panel, emptySelection, { look });
     const [gone] = (await asked(panelOf(row))).filter(({ kind }) => kind === "style-gone");
-    expect(gone?.words).toBe("size has the option style “pills”, which its look does not have. It is drawn without.");
+    expect(gone?.words).toBe(
+      "size uses the option style “pills”, which its look no longer has. It is shown without it.",
+    );
     const edit = gone && remedyEdit(panelOf(row), gone, profileOf);
     const now = edit ? edited(panelOf(row), edit) : panelOf(row);
     expect((await asked(now)).filter(({ kind }) => kind === "style-gone")).toEqual([]);

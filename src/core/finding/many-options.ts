@@ -17,7 +17,7 @@ export const manyOptions = inEachFacet({
     if (shown <= readAtOnce) return undefined;
     return {
       row: row.id,
-      words: `${title} has ${shown} options, more than a shopper reads, and nothing to find one by.`,
+      words: `${title} has ${shown} options and no search: too many to scan.`,
       remedy: {
         words: "Put a search inside",
         step: { do: "set", row: row.id, setting: "searchInside", value: { wide: true } },

@@ -12,17 +12,22 @@ export const noValues = inEachFacet({
     if (found && countedIn && found.reach > 0 && found.ranges.length === 0)
       return {
         row: row.id,
-        words: `${title} has the same value in all ${found.reach} products, so there are no ranges and nothing appears.`,
+        words: `${title} has the same value in all ${found.reach} products, so there are no ranges and shoppers see nothing.`,
         remedy,
       };
     if (found && reach > 0) return undefined;
-    if (!found) return { row: row.id, words: `${title}: the catalogue has no such field, so nothing appears.`, remedy };
+    if (!found)
+      return {
+        row: row.id,
+        words: `${title}: the catalogue doesn’t have this field, so shoppers see nothing.`,
+        remedy,
+      };
     if (found.reach > 0)
-      return { row: row.id, words: `${title} offers no option that a product has, so nothing appears.` };
+      return { row: row.id, words: `${title} has no option that matches a product, so shoppers see nothing.` };
     return {
       row: row.id,
       silentField: row.field,
-      words: `${title}: no product states it, so nothing appears.`,
+      words: `${title}: no product has a value for it, so shoppers see nothing.`,
       remedy,
     };
   },

@@ -11,7 +11,7 @@ export const oneBar = inEachFacet({
     if (!slides || !found || !counts || counts.length !== 1 || outOf < 2) return undefined;
     return {
       row: row.id,
-      words: `${title}: all ${found.reach} products that state it lie in one bar, so the slider parts nothing.`,
+      words: `${title}: all ${found.reach} products fall into one histogram bar, so the slider can’t narrow them down.`,
       remedy: { words: `Leave ${title} out`, step: { do: "remove", row: row.id } },
     };
   },

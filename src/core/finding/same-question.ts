@@ -16,7 +16,7 @@ export const sameQuestion: FindingKind = {
         if (share < same) continue;
         found.push({
           row: row.id,
-          words: `${title} says what ${before.title} says: who knows one knows ${Math.floor(share * 100)} % of the other.`,
+          words: `${title} repeats ${before.title}: one predicts ${Math.floor(share * 100)} % of the other.`,
           remedy: { words: `Leave ${title} out`, step: { do: "remove", row: row.id } },
         });
         break;

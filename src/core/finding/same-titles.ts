@@ -14,7 +14,7 @@ export const sameTitles: FindingKind = {
     if (!title || title.outOf < 2 || title.commonest <= title.outOf * most) return [];
     return [
       {
-        words: `${title.commonest} of ${title.outOf} products are called “${title.samples[0]}”, so that shoppers can't tell them apart.`,
+        words: `${title.commonest} of ${title.outOf} products are called “${title.samples[0]}”, so shoppers can’t tell them apart.`,
       },
     ];
   },

@@ -23,8 +23,8 @@ export const staleNames = inEachFacet({
       .join(", ");
     return {
       row: row.id,
-      words: `${title} names ${gone.length === 1 ? "a value" : `${gone.length} values`} that no product states: ${told}.`,
-      remedy: { words: "Forget them", step: { do: "forget", row: row.id, values: gone.map(({ id }) => id) } },
+      words: `${title} has settings for ${gone.length === 1 ? "a value" : `${gone.length} values`} that no product has any more: ${told}.`,
+      remedy: { words: "Remove them", step: { do: "forget", row: row.id, values: gone.map(({ id }) => id) } },
     };
   },
 });

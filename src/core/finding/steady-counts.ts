@@ -16,8 +16,8 @@ export const steadyCounts = inEachFacet({
       row: row.id,
       words:
         others && worst
-          ? `${title}: ${wrong.length} counts ignore what is chosen; “${worst.label} ${worst.told}” leads to ${worst.got}.`
-          : `${title}: its counts ignore what is chosen elsewhere, so they promise more than shoppers get.`,
+          ? `${title}: ${wrong.length} counts ignore the current choices; “${worst.label} ${worst.told}” leads to ${worst.got}.`
+          : `${title}: its counts ignore choices in other facets, so they promise more than shoppers find.`,
       remedy: { words: "Let counts follow", step: { do: "set", row: row.id, setting: "counting", value: "live" } },
     };
   },

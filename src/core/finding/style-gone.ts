@@ -10,7 +10,7 @@ export const styleGone = inEachFacet({
       ? undefined
       : {
           row: row.id,
-          words: `${title} has the option style “${row.style}”, which its look does not have. It is drawn without.`,
+          words: `${title} uses the option style “${row.style}”, which its look no longer has. It is shown without it.`,
           remedy: { words: "Let it go", step: { do: "style", row: row.id } },
         },
 });

@@ -11,7 +11,7 @@ export const swappedEnds = inEachFacet({
     if (least === null || most === null || least <= most) return undefined;
     return {
       row: row.id,
-      words: `${title}: its ends stand the wrong way round, ${least} before ${most}. Is it meant to go from ${most} to ${least}?`,
+      words: `${title}: its limits are swapped, ${least} before ${most}. Should they be ${most} to ${least}?`,
       remedy: { words: "Swap the ends", step: { do: "swap-ends", row: row.id } },
     };
   },

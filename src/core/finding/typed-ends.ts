@@ -27,7 +27,7 @@ export const typedEnds = inEachFacet({
       if (empty < mostEmpty) return undefined;
       return {
         row: row.id,
-        words: `${title}: the limits that you typed go from ${low} to ${high}, and all values are from ${lowest} to ${highest}. ${Math.round(100 * empty)}% of the scale finds nothing.`,
+        words: `${title}: you typed limits from ${low} to ${high}, but all values are from ${lowest} to ${highest}. ${Math.round(100 * empty)}% of the scale has no products.`,
         remedy,
       };
     }

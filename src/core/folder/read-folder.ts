@@ -64,7 +64,7 @@ function textOf(files: ShopFiles, path: string): string {
   try {
     return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
   } catch {
-    throw new FolderFault(path, undefined, "This is no text in UTF-8.");
+    throw new FolderFault(path, undefined, "This file is not UTF-8 text.");
   }
 }
 

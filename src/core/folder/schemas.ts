@@ -6,9 +6,9 @@ import { manifestSchema } from "./manifest-schema.ts";
 
 /** What each file of a shop's folder is held against, by the name of its schema. */
 const checked: Readonly<Record<string, { title: string; schema: ISchema<unknown> }>> = {
-  shop: { title: "A shop's folder: its name, settings and columns", schema: manifestSchema },
+  shop: { title: "A shop’s folder: its name, settings and columns", schema: manifestSchema },
   panel: { title: "A filter panel", schema: kinds.panel.schema },
-  pages: { title: "A shop's pages", schema: kinds.pages.schema },
+  pages: { title: "A shop’s pages", schema: kinds.pages.schema },
   look: { title: "A look", schema: kinds.look.schema },
   swatches: { title: "A swatch book", schema: kinds.swatches.schema },
   mends: { title: "What is put right over a catalogue", schema: kinds.mends.schema },

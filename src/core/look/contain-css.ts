@@ -100,7 +100,7 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     const rest = first.type === "NestingSelector" ? others : [first, ...others];
     let nesting: csstree.CssNode | null = null;
     for (const one of rest) nesting ??= csstree.find(one, ({ type }) => type === "NestingSelector" || type === "Raw");
-    if (nesting) return refused("“&” is the panel. It can only stand at the beginning.");
+    if (nesting) return refused("“&” means the panel. Use it at the start only.");
     if (first.type === "Combinator" && isTop) return refused("This begins with a combinator. Begin with & or a part.");
     const [leading] = rest;
     const combinators = rest.filter((one) => one.type === "Combinator").map(({ name }) => name);
@@ -186,14 +186,14 @@ function valueFaults(node: csstree.Declaration): Refusal[] {
   if (!/^(?:--[\w-]+|-?[a-z][a-z-]*)$/i.test(node.property)) refuse(node, "This is not the name of a property.");
   csstree.walk(node.value, (inner) => {
     if (inner.type === "Url" && !isOwnAddress(String(inner.value))) refuse(inner, ownReason(String(inner.value)));
-    if (!known.has(inner.type)) refuse(inner, "This can’t stand in a value.");
+    if (!known.has(inner.type)) refuse(inner, "This isn’t allowed in a value.");
     if (inner.type === "Raw" && /[{};]/.test(withoutStrings(inner.value)))
-      refuse(inner, "Braces and semicolons can’t stand in a value.");
+      refuse(inner, "Braces and semicolons aren’t allowed in a value.");
     if (inner.type === "Raw" && isFetching(inner.value))
-      refuse(inner, "Here nothing may be fetched. Write the address where it is used.");
+      refuse(inner, "Nothing can be loaded here. Write the address where it is used.");
     if (inner.type !== "Function") return;
-    if (/^expression$/i.test(inner.name)) refuse(inner, "expression( ) could run, and is not taken.");
-    if (unknown.test(inner.name)) refuse(inner, `${inner.name}( ) is not taken.`);
+    if (/^expression$/i.test(inner.name)) refuse(inner, "expression( ) could run code and isn’t allowed.");
+    if (unknown.test(inner.name)) refuse(inner, `${inner.name}( ) isn’t allowed.`);
     if (!pictures.test(inner.name)) return;
     csstree.walk(inner, (one) => {
       if (one.type === "String" && !isOwnAddress(one.value) && !isTypeName(one.value))
@@ -202,7 +202,7 @@ function valueFaults(node: csstree.Declaration): Refusal[] {
         one.type === "Raw" ||
         (one.type === "Function" && one !== inner && !inPictures.test(one.name) && !pictures.test(one.name))
       )
-        refuse(one, `Only addresses and gradients can stand in ${inner.name}( ).`);
+        refuse(one, `${inner.name}( ) can contain addresses and gradients only.`);
     });
   });
   return refusals;
@@ -218,8 +218,8 @@ const isFetching = (text: string): boolean =>
 
 export const ownReason = (address: string): string =>
   /^\s*javascript:/i.test(address)
-    ? "An address that would run is not taken."
-    : "Only addresses of the shop itself, beginning with /, and pictures as data:image are taken.";
+    ? "An address that runs code isn’t allowed."
+    : "Use addresses of the shop itself, beginning with /, or pictures as data:image.";
 
 /** A text without what is in quotes, as browsers tell texts apart. */
 function withoutStrings(text: string): string {

@@ -36,7 +36,7 @@ export const setToken = (token: Token, band: Band, value: TokenValue): LookEdit 
 
 /** Gives a token back to what it follows. */
 export const giveBackToken = (token: Token, band: Band): LookEdit => ({
-  words: `${spokenToken(token)} as before`,
+  words: `${spokenToken(token)} reset`,
   change: (look) => {
     look.values = withoutValue(look.values, token, band);
   },

@@ -48,15 +48,15 @@ describe("extra CSS", () => {
       expect.objectContaining({
         error: false,
         line: 1,
-        reason: "“body” is outside of the panel, and finds nothing here.",
+        reason: "“body” is outside the panel and matches nothing here.",
       }),
     ]);
     expect(put('@font-face { font-family: "Own"; src: url(/own.woff2) }')).toMatch(/^@font-face/);
   });
 
   it.each([
-    ["@import 'x.css';", /fetch another style sheet/],
-    ["@import url(//elsewhere.example/x.css);", /fetch another style sheet/],
+    ["@import 'x.css';", /load a different style sheet/],
+    ["@import url(//elsewhere.example/x.css);", /load a different style sheet/],
     ["@layer base { a { top: 0 } }", /the last layer/],
     ["@namespace svg url(http://www.w3.org/2000/svg);", /means nothing here/],
     ["@charset 'utf-8';", /means nothing here/],
@@ -67,11 +67,11 @@ describe("extra CSS", () => {
     [".a { background: u\\72l(https://elsewhere.example) }", /Backslashes/],
     [".a { background: image-set('https://elsewhere.example/x.png' 1x) }", /addresses of the shop itself/],
     [".a { background: -webkit-image-set(url(https://elsewhere.example/x.png) 1x) }", /addresses of the shop itself/],
-    [".a { --x: url(https://elsewhere.example) }", /nothing may be fetched/],
+    [".a { --x: url(https://elsewhere.example) }", /Nothing can be loaded/],
     [".a { background: url(data:text/html,<b>) }", /shop itself|not closed|end the style sheet/],
     [".a { background: url(data:image/svg+xml;base64,PHN2Zz4=) }", /addresses of the shop itself/],
-    [".a { background: url(javascript:alert(1)) }", /would run/],
-    ['.a { background: url("javascript:alert(1)") }', /would run/],
+    [".a { background: url(javascript:alert(1)) }", /runs code/],
+    ['.a { background: url("javascript:alert(1)") }', /runs code/],
     [".a { width: expression(alert(1)) }", /could run/],
     [".a { behavior: url(/x.htc) }", /could run/],
     [".a { -moz-binding: url(/x.xml) }", /could run/],
@@ -88,21 +88,21 @@ describe("extra CSS", () => {
     ["& + .x { color: red }", /reaches elements outside the panel/],
     ["& ~ * { color: red }", /reaches elements outside the panel/],
     ["& { & + .x { color: red } }", /reaches elements outside the panel/],
-    ["html & { color: red }", /only stand at the beginning/],
-    [":is(&, body) { color: red }", /only stand at the beginning/],
-    [":not(&) { color: red }", /only stand at the beginning/],
+    ["html & { color: red }", /at the start only/],
+    [":is(&, body) { color: red }", /at the start only/],
+    [":not(&) { color: red }", /at the start only/],
     ["> .x { color: red }", /combinator|expected/i],
     ['.a { background: url("/\\9 /elsewhere.example/x.png") }', /addresses of the shop itself/],
     ["@font-face { font-family: x; src: url('/\\a/elsewhere.example/x') }", /addresses of the shop itself|closed/],
-    [".a { --x: '//elsewhere.example/x.png'; background: image-set(var(--x) 1x) }", /Only addresses and gradients/],
-    [".a { background: image-set(attr(data-x) 1x) }", /Only addresses and gradients/],
-    [".a { background: cross-fade(env(x), url(/a.png)) }", /Only addresses and gradients/],
-    ["& { &, body:has(&) { display: none } }", /only stand at the beginning/],
+    [".a { --x: '//elsewhere.example/x.png'; background: image-set(var(--x) 1x) }", /addresses and gradients only/],
+    [".a { background: image-set(attr(data-x) 1x) }", /addresses and gradients only/],
+    [".a { background: cross-fade(env(x), url(/a.png)) }", /addresses and gradients only/],
+    ["& { &, body:has(&) { display: none } }", /at the start only/],
     ["& { &:hover { & ~ * { display: none } } }", /reaches elements outside the panel/],
     ["& { + * { display: none } }", /not a rule or a declaration/],
     ["& { color: red; body:has(&) { display: none } }", /Braces|only stand|no value|expected/i],
     [".a { color: red; b:hover { c: d } { e: f } }", /./],
-    ["@keyframes zt-in { from { top: 0 } }", /the tool’s own/],
+    ["@keyframes zt-in { from { top: 0 } }", /belong to the tool/],
   ])("refuses %s, with line and reason", (css, reason) => {
     const [first] = errors(`\n${css}`);
     expect(first?.reason).toMatch(reason);
@@ -120,7 +120,7 @@ describe("extra CSS", () => {
 
   it("warns of what browsers do not know, and takes it all the same", () => {
     const [colour, property] = checkCss(".a { color: blurple; colr: red }");
-    expect(colour).toMatchObject({ error: false, reason: "“blurple” is no value of color that browsers know." });
+    expect(colour).toMatchObject({ error: false, reason: "“blurple” is not a value of color that browsers know." });
     expect(property).toMatchObject({ error: false, reason: "Browsers know no colr." });
     expect(checkCss(".a { color: var(--zt-accent); gap: 4px; inset-inline: 0 }")).toEqual([]);
   });

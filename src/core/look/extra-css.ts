@@ -75,16 +75,15 @@ function checkTokens(text: string, fault: Report): void {
         to,
         /javascript\s*:/i.test(token)
           ? ownReason("javascript:")
-          : "This url( ) is not closed or holds what it must not.",
+          : "This url( ) isn’t closed, or contains characters that aren’t allowed.",
       );
     else if (name !== "string-token" && name !== "comment-token" && token.includes("\\"))
-      fault(true, from, to, "Backslashes may only stand in texts in quotes.");
+      fault(true, from, to, "Backslashes are allowed in quoted text only.");
     const opens = name === "function-token" ? "(" : token;
     const close = closers[opens];
     if (close !== undefined) {
       open.push({ close, from });
-      if (open.length === deepest + 1)
-        fault(true, from, to, `More than ${deepest} blocks or brackets stand in each other.`);
+      if (open.length === deepest + 1) fault(true, from, to, `More than ${deepest} blocks or brackets are nested.`);
     } else if (token === "}" || token === ")" || token === "]") {
       const last = open.pop();
       if (last?.close !== token) fault(true, from, to, `This “${token}” closes nothing.`);
@@ -110,12 +109,12 @@ function checkTree(tree: csstree.StyleSheet, fault: Report): void {
     switch (node.type) {
       case "Atrule":
         if (!allowedRules.has(csstree.keyword(node.name).basename))
-          report(true, node, `@${node.name} is not taken: ${atruleReason(node.name)}`);
+          report(true, node, `@${node.name} isn’t allowed: ${atruleReason(node.name)}`);
         else if (
           /keyframes$/i.test(node.name) &&
           /^(?:zt|zs)-/i.test(node.prelude ? csstree.generate(node.prelude) : "")
         )
-          report(true, node, "Names that begin with zt- or zs- are the tool’s own. Take another.");
+          report(true, node, "Names that begin with zt- or zs- belong to the tool. Use a different name.");
         break;
       case "Rule":
         if (this.atrule && /keyframes$/i.test(this.atrule.name)) break;
@@ -131,7 +130,7 @@ function checkTree(tree: csstree.StyleSheet, fault: Report): void {
 function atruleReason(name: string): string {
   switch (name.toLowerCase()) {
     case "import":
-      return "it would fetch another style sheet. Paste its rules here.";
+      return "it would load a different style sheet. Paste its rules here.";
     case "layer":
       return "all of this stands in the last layer as it is.";
     case "charset":
@@ -149,7 +148,7 @@ function checkDeclaration(
   const property = node.property.toLowerCase();
   const value = csstree.generate(node.value);
   if (property === "behavior" || property === "-moz-binding") {
-    report(true, node, `${node.property} could run, and is not taken.`);
+    report(true, node, `${node.property} could run code and isn’t allowed.`);
     return;
   }
   if (property === "position" && /fixed|var\(/i.test(value)) {
@@ -164,7 +163,7 @@ function checkDeclaration(
   report(
     false,
     node,
-    known ? `“${value}” is no value of ${property} that browsers know.` : `Browsers know no ${property}.`,
+    known ? `“${value}” is not a value of ${property} that browsers know.` : `Browsers know no ${property}.`,
   );
 }
 
@@ -181,8 +180,7 @@ function findOutside(
         (node.type === "TypeSelector" && /^(?:html|body)$/i.test(node.name)) ||
         (node.type === "PseudoClassSelector" && node.name === "root"),
     );
-    if (around)
-      report(false, selector, `“${csstree.generate(around)}” is outside of the panel, and finds nothing here.`);
+    if (around) report(false, selector, `“${csstree.generate(around)}” is outside the panel and matches nothing here.`);
   });
 }
 

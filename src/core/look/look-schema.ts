@@ -15,16 +15,16 @@ function faultIn(values: unknown, banded: boolean): [path: string, words: string
   if (!isPlain(values)) return ["", "must be an object"];
   for (const [name, setting] of Object.entries(values)) {
     const token = tokens.get(name);
-    if (!token) return [name, "is no token"];
+    if (!token) return [name, "is not a token"];
     if (!banded) {
-      if (token.type !== "colour") return [name, "is no colour, and only colours have a second value for dark"];
+      if (token.type !== "colour") return [name, "is not a colour, and only colours have a second value for dark"];
       const words = valueFault(token, setting);
       if (words) return [name, words];
       continue;
     }
     if (!isPlain(setting) || setting.wide === undefined) return [name, "must have a value for the wide band"];
     for (const [band, value] of Object.entries(setting)) {
-      if (!(bands as readonly string[]).includes(band)) return [`${name}.${band}`, "is no band"];
+      if (!(bands as readonly string[]).includes(band)) return [`${name}.${band}`, "is not a band"];
       const words = value === undefined ? undefined : valueFault(token, value);
       if (words) return [`${name}.${band}`, words];
     }

@@ -19,7 +19,7 @@ import { referenceIn } from "./value.ts";
 
 const token = (name: string): Token => {
   const found = tokens.get(name);
-  if (!found) throw new Error(`There is no token ${name}.`);
+  if (!found) throw new Error(`There is not a token ${name}.`);
   return found;
 };
 const plain = { values: {}, dark: {} };
@@ -108,7 +108,7 @@ describe("a look", () => {
   it("is refused with the place of what is wrong in it", () => {
     const put = (change: object) => () => checkDocument(lookKind, { ...emptyLook("Look"), ...change });
     expect(put({})).not.toThrow();
-    expect(put({ values: { "tile.grund": { wide: "#ffffff" } } })).toThrow("values.tile.grund is no token");
+    expect(put({ values: { "tile.grund": { wide: "#ffffff" } } })).toThrow("values.tile.grund is not a token");
     expect(put({ values: { ink: { wide: "red" } } })).toThrow("values.ink.wide must be a colour like #1d4a3b");
     expect(put({ values: { ink: { slim: "#ffffff" } } })).toThrow("values.ink must have a value for the wide band");
     expect(put({ values: { ink: { wide: "{radius}" } } })).toThrow("can’t follow “radius”, which is a length");
@@ -125,7 +125,7 @@ describe("a look", () => {
     expect(put({ dark: { radius: 4 } })).toThrow("only colours have a second value for dark");
     const style = { id: "a", name: "A", values: {} };
     expect(put({ styles: [style, style] })).toThrow("styles[1].id “a” is there twice");
-    expect(put({ css: "a { color: red } @import 'x';" })).toThrow("css, line 1, column 18: @import is not taken");
+    expect(put({ css: "a { color: red } @import 'x';" })).toThrow("css, line 1, column 18: @import isn’t allowed");
   });
 });
 

@@ -40,7 +40,7 @@ export function valueFault(token: Token, value: unknown): string | undefined {
     case "font":
       return typeof value === "string" && value.length <= 400 && families.test(value)
         ? undefined
-        : "must be font families, parted by commas, each of plain words or in double quotes";
+        : "must be font families, separated by commas, each of plain words or in double quotes";
     case "picture":
       return value === "" || (typeof value === "string" && value.length <= 500 && ownPicture.test(value))
         ? undefined

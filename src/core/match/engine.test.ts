@@ -167,7 +167,7 @@ describe("orders", () => {
     const brands = values("brand,-rating", "brand");
     const known = brands.filter((brand) => brand !== undefined);
     expect(known).toEqual([...known].sort(new Intl.Collator("en", { numeric: true, sensitivity: "base" }).compare));
-    // Products that do not state the field come last.
+    // Products without a value for the field come last.
     expect(brands.slice(0, known.length)).toEqual(known);
     const ratings = values("brand,-rating", "rating");
     const first = ratings

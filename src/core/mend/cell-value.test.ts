@@ -23,11 +23,11 @@ describe("what is typed into a cell", () => {
 
   it("is refused with the reason where its field can't hold it", () => {
     expect(cellValue("cheap", number)).toEqual({
-      fault: "“cheap” is no number. Height holds numbers in cm, such as 12.50.",
+      fault: "“cheap” is not a number. Height contains numbers in cm, such as 12.50.",
     });
     expect(cellValue("3|tall", number)).toMatchObject({ fault: expect.stringContaining("“tall”") });
-    expect(cellValue("2026-02-31", day)).toMatchObject({ fault: expect.stringContaining("no day") });
-    expect(cellValue("perhaps", either)).toMatchObject({ fault: expect.stringContaining("no yes or no") });
+    expect(cellValue("2026-02-31", day)).toMatchObject({ fault: expect.stringContaining("not a date") });
+    expect(cellValue("perhaps", either)).toMatchObject({ fault: expect.stringContaining("not yes or no") });
   });
 
   it("may be nothing, several values, or one whole text with bars in it", () => {

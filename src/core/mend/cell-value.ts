@@ -15,16 +15,16 @@ export function cellValue(text: string, field: Pick<Field, "name" | "kind" | "ro
   const values = typed.map((value) => readValue(value, field));
   const at = values.indexOf(undefined);
   if (at < 0) return { values: values.filter((value) => value !== undefined) };
-  return { fault: `“${typed[at]}” is no ${wanted[field.kind] ?? "value"}. ${hints(field)}` };
+  return { fault: `“${typed[at]}” is not ${wanted[field.kind] ?? "a value"}. ${hints(field)}` };
 }
 
-const wanted: Partial<Record<Field["kind"], string>> = { number: "number", date: "day", "yes-no": "yes or no" };
+const wanted: Partial<Record<Field["kind"], string>> = { number: "a number", date: "a date", "yes-no": "yes or no" };
 
 const hints = ({ kind, name, unit }: Pick<Field, "name" | "kind" | "unit">): string =>
   ({
-    number: `${name} holds numbers${unit ? ` in ${unit}` : ""}, such as 12.50.`,
-    date: `${name} holds days, such as 2026-03-31.`,
-    "yes-no": `${name} holds yes or no.`,
+    number: `${name} contains numbers${unit ? ` in ${unit}` : ""}, such as 12.50.`,
+    date: `${name} contains dates, such as 2026-03-31.`,
+    "yes-no": `${name} contains yes or no.`,
   })[kind as string] ?? "";
 
 function readValue(text: string, { kind, unit }: Pick<Field, "kind" | "unit">): string | undefined {

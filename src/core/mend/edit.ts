@@ -27,7 +27,7 @@ export const removeMend = (id: string, words: string): MendEdit => ({
 
 /** Lets go what was set by hand for some products, so that they say what their file says. @param cells by mend and product */
 export const letGo = (cells: readonly { mend: string; product: string }[]): MendEdit => ({
-  words: cells.length === 1 ? "Let a mended cell go" : `Let ${cells.length.toLocaleString("en")} mended cells go`,
+  words: cells.length === 1 ? "Remove a correction" : `Remove ${cells.length.toLocaleString("en")} corrections`,
   change: (document) => {
     const gone = new Map<string, Set<string>>();
     for (const { mend, product } of cells) gone.set(mend, (gone.get(mend) ?? new Set()).add(product));

@@ -4,7 +4,7 @@ import { type MendDocument, mendFormat, mendsSchema } from "./mend-schema.ts";
 /** What is put right over a shop's catalogue. */
 export const mendsKind: DocumentKind<MendDocument> = {
   name: "mends",
-  what: "list of mends",
+  what: "list of corrections",
   many: false,
   format: mendFormat,
   schema: mendsSchema,

@@ -17,14 +17,14 @@ export function mendWords(mend: NewMend, name: string): string {
     case "units":
       return `${name}: to numbers in ${mend.unit}`;
     case "field":
-      return `${name}: ${fieldWords(mend).join(", ") || "as the file has it"}`;
+      return `${name}: ${fieldWords(mend).join(", ") || "as in the file"}`;
   }
 }
 
 function* fieldWordsOf({ name, values, separator, decimal, dates, level, unit }: Omit<MendOf<"field">, "id">) {
   if (name) yield `called ${quoted(name)}`;
   if (values) yield `read as ${kindNames[values]}`;
-  if (separator !== undefined) yield separator === "" ? "one value a cell" : `parted by ${separator}`;
+  if (separator !== undefined) yield separator === "" ? "one value per cell" : `separated by ${separator}`;
   if (decimal) yield decimal === "," ? "with a decimal comma" : "with a decimal point";
   if (dates) yield { ymd: "year first", dmy: "day first", mdy: "month first" }[dates];
   if (level) yield `by ${level}`;

@@ -200,13 +200,15 @@ describe("edits of pages", () => {
     expect(twice.collections.at(-1)).toMatchObject({ slug: "gifts-2" });
     expect(edited(twice, removeCollection(twice.collections.at(-1) ?? gifts))).toEqual(demoPages);
     const clash = { ...demoPages, collections: [...demoPages.collections, { ...gifts, id: "other" }] };
-    expect(() => checkDocument(pagesKind, clash)).toThrow(/collections\[8\].slug is that of another page: “gifts”/);
+    expect(() => checkDocument(pagesKind, clash)).toThrow(
+      /collections\[8\].slug is already used by a different page: “gifts”/,
+    );
   });
 
   it("refuse text that could run, links that could run, and addresses that are none", () => {
     const [first] = demoPages.collections;
     const hostile = (change: object) => ({ ...demoPages, collections: [{ ...first, ...change }] });
-    expect(() => checkDocument(pagesKind, hostile({ html: "<img src=x onerror=alert(1)>" }))).toThrow(/not allowed/);
+    expect(() => checkDocument(pagesKind, hostile({ html: "<img src=x onerror=alert(1)>" }))).toThrow(/isn’t allowed/);
     expect(() => checkDocument(pagesKind, hostile({ slug: "../x" }))).toThrow(/small letters/);
     const menu = [{ id: "x", label: "X", to: "javascript:alert(1)" }];
     expect(() => checkDocument(pagesKind, { ...demoPages, menu })).toThrow(/must begin with/);

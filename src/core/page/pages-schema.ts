@@ -28,7 +28,7 @@ const others = optionalRecord(text(500));
 const html = (longest: number) =>
   text(longest).test(
     "clean",
-    ({ path }) => `${path} holds markup that is not allowed`,
+    ({ path }) => `${path} contains markup that isn’t allowed`,
     (given) => given === undefined || cleanHtml(given) === given,
   );
 
@@ -152,7 +152,7 @@ const apart = <T extends { slug: string }>(item: ISchema<T>, most: number) =>
     const at = slugs.findIndex((own, i) => own !== undefined && slugs.indexOf(own) < i);
     if (at < 0) return true;
     const path = `${context.path}[${at}].slug`;
-    return context.createError({ path, message: `${path} is that of another page: “${list[at]?.slug}”` });
+    return context.createError({ path, message: `${path} is already used by a different page: “${list[at]?.slug}”` });
   });
 
 /** A shop's pages: which there are, what each kind and single ones show, and the bars and menu that all have. */

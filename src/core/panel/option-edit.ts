@@ -170,7 +170,7 @@ export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...
 
 /** Parts a merged option into its values again, each shown or left out as it was. */
 export const partOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
-  rulesEdit(of, `part ${option.label} again`, (rules) => {
+  rulesEdit(of, `unmerge ${option.label}`, (rules) => {
     const merge = mergeFor(rules, option.id);
     if (rules.show !== "all")
       for (const value of merge?.values ?? []) setShown(rules, value, !merge?.left?.includes(value.id));

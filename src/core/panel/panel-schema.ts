@@ -176,7 +176,7 @@ const pieces = {
   text: pieceRow("text").shape({
     html: text(20_000).test(
       "clean",
-      ({ path }) => `${path} holds markup that is not allowed`,
+      ({ path }) => `${path} contains markup that isn’t allowed`,
       (html) => html === undefined || cleanHtml(html) === html,
     ),
   }),
@@ -252,7 +252,7 @@ function faultIn(rows: readonly Row[]): { at: number; member: string; words: str
   for (const [at, row] of rows.entries()) {
     // Rows that are none are told of by themselves; this looks at what stands between rows.
     if (!isRow(row)) continue;
-    if (ids.has(row.id)) return { at, member: "id", words: `“${row.id}” stands in the panel twice` };
+    if (ids.has(row.id)) return { at, member: "id", words: `“${row.id}” appears in the panel twice` };
     ids.add(row.id);
     if (row.kind !== "facet") continue;
     const unfit = bands.find((band) => {

@@ -80,7 +80,7 @@ describe("settings of a facet", () => {
     expect(rowOf(edited(slim, followSetting("f-light", "columns", "slim", "Light"))).settings).toEqual({});
     expect(setSetting("f-light", "columns", 2, "Light", "slim").words).toBe("Light: columns 2 on slim");
     expect(setSetting("f-light", "foldAfter", 0, "Light").words).toBe("Light: fold after never");
-    expect(setSetting("f-light", "rangeLimits", [10, 20], "Price").words).toBe("Price: limits 10, 20");
+    expect(setSetting("f-light", "rangeLimits", [10, 20], "Price").words).toBe("Price: range limits 10, 20");
   });
 
   it("are copied from one facet to others, and several edits are one step", () => {

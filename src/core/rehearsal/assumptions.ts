@@ -22,7 +22,7 @@ const eye = "Card, Moran and Newell (1983): one movement of the eye takes 0.23 s
 /** Everything that is taken for granted of all shoppers. */
 export const assumptionList = {
   known: {
-    words: "How much shoppers know, of what is usual",
+    words: "How much shoppers know, compared with the default",
     why: practice,
     fallback: 1,
     min: 0,
@@ -30,7 +30,7 @@ export const assumptionList = {
     unit: "share",
   },
   first: {
-    words: "First cards among which the product is noticed",
+    words: "How many products a shopper looks at first",
     why: practice,
     fallback: 8,
     min: 1,
@@ -55,7 +55,7 @@ export const assumptionList = {
     unit: "share",
   },
   near: {
-    words: "How far a known number may lie beside the true one",
+    words: "How far a known number may be off",
     why: practice,
     fallback: usualNear,
     min: 0,
@@ -105,7 +105,7 @@ export const assumptionList = {
   },
   read: { words: "To read a title or an option", why: eye, fallback: 0.23, min: 0, max: 10, unit: "s" },
   look: {
-    words: "To look at a product's card",
+    words: "To look at a product’s card",
     why: `Two movements of the eye. ${eye}`,
     fallback: 0.46,
     min: 0,

@@ -35,11 +35,15 @@ const text = (label: string, about: string, longest: number): Said => ({ kind: "
 
 const said: { readonly [K in SettingName]: Said } = {
   title: yesNo("Title", "Shown above the options; always there for screen readers"),
-  start: choice("Starts", "Whether shoppers find it open", { open: "open", folded: "folded", fixed: "cannot fold" }),
+  start: choice("At first", "Open or folded when the page loads", {
+    open: "open",
+    folded: "folded",
+    fixed: "can’t fold",
+  }),
   hint: text("Hint", "Shown on hover and focus of the title", 200),
   chosenCount: yesNo("Number chosen", "How many options are chosen, beside the title, folded or open"),
-  clearLink: yesNo("Own clear", "A link that clears this facet alone"),
-  share: choice("Width", "Its share of the panel's width", {
+  clearLink: yesNo("Clear link", "A link that clears this facet alone"),
+  share: choice("Width", "Its share of the panel’s width", {
     auto: "auto",
     full: "full",
     half: "½",
@@ -47,22 +51,22 @@ const said: { readonly [K in SettingName]: Said } = {
     quarter: "¼",
   }),
   counting: choice("Counts", "The number beside an option", { none: "none", steady: "steady", live: "live" }),
-  deadEnd: choice("Finds nothing", "What becomes of options that no product fits now", {
+  deadEnd: choice("Empty options", "What happens to options that match no products", {
     keep: "keep",
     fade: "fade",
-    drop: "drop",
+    drop: "hide",
   }),
-  order: choice("Order", "Which option stands first", {
+  order: choice("Sort order", "Which option comes first", {
     count: "by count",
     name: "by name",
     natural: "natural",
     hand: "by hand",
   }),
-  searchInside: yesNo("Search inside", "A field that narrows the options by name"),
+  searchInside: yesNo("Search inside", "A search field above the options"),
   foldAfter: {
     kind: "number",
     label: "Fold after",
-    about: "Options shown before “show all”",
+    about: "How many options are shown before “show all”",
     min: 0,
     max: 1000,
     step: 1,
@@ -72,7 +76,7 @@ const said: { readonly [K in SettingName]: Said } = {
   maxHeight: {
     kind: "number",
     label: "Height limit",
-    about: "Beyond it the options scroll by themselves",
+    about: "Longer lists scroll inside the facet",
     min: 0,
     max: 2000,
     step: 20,
@@ -88,14 +92,14 @@ const said: { readonly [K in SettingName]: Said } = {
     step: 1,
     unit: "",
   },
-  flow: choice("Flow", "One under the other, or one beside the other", { column: "column", row: "row" }),
-  caption: choice("Text", "Where an option's text stands", {
+  flow: choice("Direction", "Options in a column or in a row", { column: "column", row: "row" }),
+  caption: choice("Label position", "Where an option’s text appears", {
     hint: "on hover",
     on: "on it",
     beside: "beside",
     under: "under",
   }),
-  shape: choice("Shape", "What a swatch looks like", { look: "as the look", round: "round", square: "square" }),
+  shape: choice("Shape", "Round or square swatches", { look: "look’s default", round: "round", square: "square" }),
   size: {
     kind: "number",
     label: "Size",
@@ -109,28 +113,28 @@ const said: { readonly [K in SettingName]: Said } = {
   gap: {
     kind: "number",
     label: "Gap",
-    about: "Room between swatches",
+    about: "Space between swatches",
     min: 0,
     max: 40,
     step: 2,
     unit: "px",
     unset: "look",
   },
-  edge: choice("Outline", "Around swatches that would vanish on the ground, around all, or none", {
+  edge: choice("Outline", "Around swatches too pale to see, around all, or around none", {
     auto: "where needed",
     all: "all",
     none: "none",
   }),
   nested: yesNo("Nested", "Categories within categories; flat lists the last level only"),
-  ends: choice("Ends", "Where the scale begins and stops", {
+  ends: choice("Limits", "Where the scale starts and ends", {
     steady: "all products",
-    live: "what is left",
+    live: "current results",
     typed: "typed",
   }),
   least: {
     kind: "number",
-    label: "Least",
-    about: "Where a typed scale begins",
+    label: "Minimum",
+    about: "Where a typed scale starts",
     min: -1e12,
     max: 1e12,
     step: 1,
@@ -138,8 +142,8 @@ const said: { readonly [K in SettingName]: Said } = {
   },
   most: {
     kind: "number",
-    label: "Most",
-    about: "Where a typed scale stops",
+    label: "Maximum",
+    about: "Where a typed scale ends",
     min: -1e12,
     max: 1e12,
     step: 1,
@@ -148,38 +152,51 @@ const said: { readonly [K in SettingName]: Said } = {
   step: {
     kind: "number",
     label: "Step",
-    about: "From stop to stop; a round one is found by itself",
+    about: "Distance between stops; “round” picks one for you",
     min: 0,
     max: 1e9,
     step: 1,
     unit: "",
     none: "round",
   },
-  prefix: text("Prefix", "In front of each number", 20),
-  suffix: text("Suffix", "Behind each number", 20),
-  decimals: { kind: "number", label: "Decimals", about: "Digits behind the point", min: 0, max: 6, step: 1, unit: "" },
+  prefix: text("Prefix", "Text before each number, such as €", 20),
+  suffix: text("Suffix", "Text after each number, such as cm", 20),
+  decimals: {
+    kind: "number",
+    label: "Decimals",
+    about: "Digits after the decimal point",
+    min: 0,
+    max: 6,
+    step: 1,
+    unit: "",
+  },
   bubbles: yesNo("Bubbles", "The value above a handle while it is dragged"),
-  values: yesNo("Values", "The chosen ends in words"),
-  histogram: yesNo("Histogram", "Where the products lie"),
-  scale: choice("Scale", "Low values get more room where a few are far above", {
+  values: yesNo("Values", "The chosen range as text"),
+  histogram: yesNo("Histogram", "Bars that show how many products have each value"),
+  scale: choice("Scale", "Give low values more space when a few are very high", {
     even: "even",
-    bent: "more room low down",
+    bent: "more space for low values",
   }),
-  rangeBy: choice("Ranges", "Equal in products, equal in width, or typed limits", {
+  rangeBy: choice("Ranges", "Equal numbers of products, equal widths, or your own limits", {
     products: "by products",
     width: "by width",
     typed: "typed",
   }),
   rangeCount: {
     kind: "number",
-    label: "How many",
-    about: "About so many ranges, with round limits",
+    label: "Number of ranges",
+    about: "Roughly; limits are rounded",
     min: 2,
     max: 12,
     step: 1,
     unit: "",
   },
-  rangeLimits: { kind: "numbers", label: "Limits", about: "Numbers between the ranges, parted by spaces", most: 30 },
+  rangeLimits: {
+    kind: "numbers",
+    label: "Range limits",
+    about: "Where ranges meet: numbers separated by spaces",
+    most: 30,
+  },
 };
 
 /** What is said of a setting in the lattice. A display says which of them it heeds. */

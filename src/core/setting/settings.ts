@@ -24,7 +24,7 @@ export const settingFacts = {
   columns: byBand(is(1)),
   /** Whether options stand one under the other or one beside the other. */
   flow: byBand(oneOf(["column", "row"], "column")),
-  /** Where an option's text stands at its swatch or picture. */
+  /** Where an option’s text appears at its swatch or picture. */
   caption: byBand(oneOf(["hint", "on", "beside", "under"], "hint")),
   /** Shape, size in px and gap in px of swatches and pictures; by themselves they follow the look. */
   shape: oneOf(["look", "round", "square"], "look"),

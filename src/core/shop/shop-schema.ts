@@ -15,7 +15,7 @@ const language = () =>
     .strict()
     .test(
       "language",
-      ({ path }) => `${path} is no language tag like “de” or “pt-BR”`,
+      ({ path }) => `${path} is not a language tag like “de” or “pt-BR”`,
       (tag) => tag !== undefined && isLanguage(tag),
     )
     .required();

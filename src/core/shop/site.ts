@@ -27,7 +27,7 @@ export function siteFault({ at, link, action, names }: Site, keys: Iterable<stri
     for (const one of namesOf(name)) {
       const other = taken.get(one);
       if (other !== undefined)
-        return `“${key}” and “${other}” are both called “${one}” in queries. Give one of them another name.`;
+        return `“${key}” and “${other}” are both called “${one}” in queries. Rename one of them.`;
       taken.set(one, key);
     }
   }

@@ -30,7 +30,8 @@ export function firstFields(index: CatalogueIndex): Ranked[] {
 
 /** Why a field is in a first panel, in plain words and numbers. */
 export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, left }: Ranked): string {
-  const stated = reach === outOf ? "All products state it" : `${number(reach)} of ${number(outOf)} products state it`;
+  const stated =
+    reach === outOf ? "All products have a value" : `${number(reach)} of ${number(outOf)} products have a value`;
   return `${stated}; an answer leaves ${number(Math.round(left))} on average. ${displays[display].label}: ${reason}.`;
 }
 

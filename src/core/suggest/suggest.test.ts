@@ -52,10 +52,10 @@ describe("what is made of a field to begin with", () => {
   });
 
   it.each([
-    ["constant", of("same"), /say the same/],
-    ["serial", (row: number) => `Number ${row}`, /finds next to nothing/],
-    ["rare", (row: number) => (row % 10 === 0 ? `kind ${row % 3}` : ""), /only 12 of 120 products state it/],
-    ["lopsided", (row: number) => (row === 0 ? "odd" : "usual"), /say the same/],
+    ["constant", of("same"), /have the same value/],
+    ["serial", (row: number) => `Number ${row}`, /finds almost nothing/],
+    ["rare", (row: number) => (row % 10 === 0 ? `kind ${row % 3}` : ""), /only 12 of 120 products have a value/],
+    ["lopsided", (row: number) => (row === 0 ? "odd" : "usual"), /have the same value/],
     ["stock", (row: number) => row, /seldom choose by it/],
     ["description", (row: number) => `Text ${row % 3}`, /names single products/],
   ])("%s is none, and the reason is told", (name, values, reason) => {

@@ -36,16 +36,16 @@ function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): 
   if (!isFacetable(field)) return no("it names single products");
   if (seldom.has(field.role)) return no("shoppers seldom choose by it");
   if (reach === 0) return no("no product states it");
-  if (options < 2) return no("all that state it say the same");
+  if (options < 2) return no("all products have the same value");
   if (reach * 5 < outOf)
-    return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products state it`);
+    return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have a value`);
   const parts = isNumeric(field) || options * 2 <= reach || options <= 12;
   if (!parts)
     return no(
-      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds next to nothing`,
+      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds almost nothing`,
     );
   if (commonest * 50 >= outOf * 49 && options === 2)
-    return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products say the same`);
+    return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have the same value`);
   return { worth: true, reason: "" };
 }
 

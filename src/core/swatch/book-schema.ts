@@ -12,7 +12,7 @@ export const drawings = ["sectors", "stripes"] as const;
 
 const colour = string()
   .strict()
-  .matches(/^#[0-9a-f]{6}$/, ({ path }) => `${path} is no colour like #a83c25`)
+  .matches(/^#[0-9a-f]{6}$/, ({ path }) => `${path} is not a colour like #a83c25`)
   .required();
 const colours = () => listOf(colour, 4).min(1);
 
@@ -27,7 +27,7 @@ const entry = exact({
   /** Address of a picture, a pattern or a logo in the shop's own store. */
   picture: string()
     .strict()
-    .matches(picturePath, ({ path }) => `${path} is no picture of the shop's store`)
+    .matches(picturePath, ({ path }) => `${path} is not a picture of this shop`)
     .optional(),
   /** What those hear who do not see it; the value's name when absent. */
   alt: string().strict().max(200).optional(),

@@ -124,10 +124,10 @@ describe("a book from elsewhere", () => {
   });
 
   it.each([
-    [{ shared: { white: { colours: ["red"] } } }, "no colour"],
+    [{ shared: { white: { colours: ["red"] } } }, "not a colour"],
     [{ shared: { white: { colours: [] } } }, "colours"],
-    [{ shared: { white: { picture: "https://x.example/a.png" } } }, "no picture of the shop's store"],
-    [{ shared: { white: { picture: "/pictures/../../etc" } } }, "no picture of the shop's store"],
+    [{ shared: { white: { picture: "https://x.example/a.png" } } }, "not a picture of this shop"],
+    [{ shared: { white: { picture: "/pictures/../../etc" } } }, "not a picture of this shop"],
     [{ shared: { white: { onclick: "x" } } }, "onclick"],
     [{ shared: [] }, "shared"],
     [{ order: { flower: ["guess"] } }, "order"],

@@ -36,7 +36,7 @@ const setEntry = (
 /** Gives a value up to four colours; none leaves it to guesses again. */
 export const setColours = (value: ValueName, colours: readonly string[]): SwatchEdit =>
   setEntry(
-    colours.length === 0 ? `${value.label}: no colour of its own` : `${value.label}: ${colours.join(", ")}`,
+    colours.length === 0 ? `${value.label}: no colour` : `${value.label}: ${colours.join(", ")}`,
     value,
     ({ colours: _old, ...entry }) => (colours.length === 0 ? entry : { ...entry, colours: colours.slice(0, 4) }),
   );

@@ -69,7 +69,7 @@ describe("swatches as CSV", () => {
       {
         row: 2,
         text: expect.any(String),
-        message: "“rusty” is no colour. Write it like #9cab86, seagreen, or rgb(156 171 134).",
+        message: "“rusty” is not a colour. Write it like #9cab86, seagreen, or rgb(156 171 134).",
       },
       { row: 3, text: expect.any(String), message: "There is no name in front. Write it like: Sage, #9cab86" },
       { row: 4, text: expect.any(String), message: "There are more than four colours. Leave some out." },

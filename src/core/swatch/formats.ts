@@ -97,7 +97,7 @@ function inOneCell(cells: readonly string[]): [name: string, given: string] {
 
 function faultOf(name: string, given: string, colours: string[] | undefined): string | undefined {
   if (name === "") return "There is no name in front. Write it like: Sage, #9cab86";
-  if (colours === undefined) return `“${given}” is no colour. Write it like #9cab86, seagreen, or rgb(156 171 134).`;
+  if (colours === undefined) return `“${given}” is not a colour. Write it like #9cab86, seagreen, or rgb(156 171 134).`;
   return colours.length > 4 ? "There are more than four colours. Leave some out." : undefined;
 }
 

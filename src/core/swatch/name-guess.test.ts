@@ -62,7 +62,7 @@ describe("guesses by name", () => {
     expect(guessByName("sininen")?.reason).toMatch(/Finnish/);
   });
 
-  it("say nothing, or little, of what is no colour", () => {
+  it("say nothing, or little, of what is not a colour", () => {
     for (const name of ["", "9 cm", "constructor", "__proto__", "/", "Only these 12"])
       expect(guessByName(name)?.confidence ?? 0).toBeLessThan(0.7);
   });

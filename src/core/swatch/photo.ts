@@ -53,7 +53,7 @@ function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: numbe
   const list = [...border].map(([code, count]) => ({ lab: labOf(code), count }));
   const total = list.reduce((sum, { count }) => sum + count, 0);
   if (total === 0) return undefined;
-  // The commonest border colours are tried; a ground that none of them is near has no colour of its own.
+  // The commonest border colours are tried; a ground that none of them is near has no colour.
   const tried = list.toSorted((a, b) => b.count - a.count).slice(0, 24);
   const weights = tried.map(({ lab }) =>
     list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0),

@@ -1,5 +1,5 @@
 import { type InferType, string } from "yup";
-import { exact, wholeIn } from "../document/schema.ts";
+import { exact, listOf, wholeIn } from "../document/schema.ts";
 import { largest } from "../numbers/bounds.ts";
 import { editionSummary } from "./edition.ts";
 
@@ -7,7 +7,14 @@ const count = () => wholeIn(0, largest).required();
 
 /** How far the work on a shop is, in numbers. */
 export const shopOverview = exact({
-  catalogue: exact({ products: count(), variants: count(), fields: count(), clashing: count(), mends: count() }),
+  /** Its fields whose values are spelt in ways that count apart, by their keys. */
+  catalogue: exact({
+    products: count(),
+    variants: count(),
+    fields: count(),
+    clashing: listOf(string().strict().defined(), 100_000),
+    mends: count(),
+  }),
   panels: exact({ count: count(), facets: count() }),
   /** What is wrong that needs no browser to be found. */
   findings: exact({ error: count(), warning: count(), note: count() }),

@@ -86,7 +86,7 @@ export function gate(password: Password, { behindProxy = false }: GateOptions = 
     if (!password.isSet) {
       const key = String(form.key ?? "");
       if (!isFirstKey(key))
-        return c.html(messagePage("That did not work", "This address does not set the password."), 403);
+        return c.html(messagePage("Something went wrong", "This address does not set the password."), 403);
       const fault = passwordFault(given);
       if (fault) return c.html(firstPage(key, fault), 400);
       await password.set(given);

@@ -141,7 +141,7 @@ function presentIn(root: string, paths: readonly string[], folder: string): Map<
     if (!isInside(path)) throw new FolderRefused(`“${path.slice(0, 100)}” would be written outside of ${folder}.`);
     const obstacle = obstacleTo(root, path);
     if (obstacle)
-      throw new FolderRefused(`In ${folder}, ${obstacle}. Nothing was changed. Move it, or choose another folder.`);
+      throw new FolderRefused(`In ${folder}, ${obstacle}. Nothing was changed. Move it, or choose a different folder.`);
     const hash = hashAt(join(root, path));
     if (hash !== undefined) present.set(path, hash);
   }

@@ -112,7 +112,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
       if (now?.version === sent.version + 1 && isDeepStrictEqual(now.document, sent.document)) return now.version;
       throw new Fault(
         409,
-        `The ${kind.what} was changed elsewhere since it was opened here. Take the other version, or put yours over it.`,
+        `The ${kind.what} was changed elsewhere since it was opened here. Use the other version, or replace it with yours.`,
         {
           ...now,
         },

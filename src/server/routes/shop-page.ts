@@ -53,7 +53,7 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
   const place = encodeURIComponent(shop.slug);
   const newest = await editionOf(em, shop);
   const link = newest
-    ? { href: `/shop/${place}/`, link: "What shoppers get" }
+    ? { href: `/shop/${place}/`, link: "What shoppers see" }
     : { href: `/shops/${place}/editions`, link: "Publish it" };
   switch (of) {
     case "draft":
@@ -73,7 +73,7 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
       if (!newest)
         throw new Fault(
           404,
-          `${shop.name} is not yet published, so shoppers find nothing here. Publish it under Editions.`,
+          `${shop.name} isn’t published yet, so shoppers see nothing here. Publish it under Editions.`,
         );
       return { source: newest, base: `/shop/${place}`, mark: undefined };
   }
@@ -158,7 +158,10 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
   });
   app.onError((error, c) => {
     const fault = asFault(error);
-    return c.html(plainPage(fault.status === 404 ? "Not here" : "That did not work", fault.message), fault.status);
+    return c.html(
+      plainPage(fault.status === 404 ? "This page doesn’t exist" : "Something went wrong", fault.message),
+      fault.status,
+    );
   });
   return app;
 }

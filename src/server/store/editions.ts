@@ -60,7 +60,7 @@ export async function publish(em: SqlEntityManager, shop: Shop, note: string): P
   return write(em, async (tx) => {
     const [last] = await tx.find(EditionSchema, { shop: shop.id }, { orderBy: { n: "desc" }, limit: 1 });
     if (last && JSON.stringify(last.files) === JSON.stringify(files))
-      throw new Fault(409, `Nothing is another than in edition ${last.n}, so there is nothing to publish.`);
+      throw new Fault(409, `Nothing has changed since edition ${last.n}, so there is nothing to publish.`);
     for (const [hash, content] of contents) {
       if ((await tx.count(ContentSchema, { hash })) === 0)
         await tx.insert<Content>(ContentSchema, { hash, bytes: Buffer.from(content) });

@@ -64,7 +64,7 @@ export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">):
 export const takeBack = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>
   write(em, async (tx) => {
     const past = Number.isSafeInteger(id) ? await tx.findOne(PastCatalogueSchema, { id, shop: shop.id }) : null;
-    if (!past) throw new Fault(404, "There is no such import any longer. Files can be taken back for 30 days.");
+    if (!past) throw new Fault(404, "This import can’t be undone any more. Imports can be undone for 30 days.");
     const { fields, productCount, variantCount, reading, hash = null } = past;
     const words = `Take back ${past.words}`;
     await keepPresent(tx, shop, words, productCount);

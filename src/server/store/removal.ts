@@ -48,7 +48,7 @@ export const orderDocuments = (
     const found = await tx.find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["id", "slug"] });
     const known = new Set(found.map(({ slug }) => slug));
     if (slugs.length !== known.size || slugs.some((slug) => !known.has(slug)))
-      throw new Fault(409, `The ${kind.what}s are others by now. Reload the page and order them again.`);
+      throw new Fault(409, `The list of ${kind.what}s has changed. Reload the page and move it again.`);
     for (const { id, slug } of found)
       await tx.nativeUpdate<Document>(DocumentSchema, { id }, { position: slugs.indexOf(slug) });
   });

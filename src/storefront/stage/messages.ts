@@ -44,7 +44,7 @@ export type FromStage =
   | { zt: "drawer"; open: boolean }
   /** A link or a panel leads to another page of the shop, with what is chosen where a panel does. */
   | { zt: "go"; address: string; selection?: Selection }
-  /** How high the rows stand, a moment after each change. */
+  /** Row heights, a moment after each change. */
   | { zt: "measured"; band: Band; measure: PageMeasure }
   /** The row that the designer points at on the page. */
   | { zt: "point"; row: string | undefined }

@@ -27,7 +27,7 @@ export function AddHere() {
       contentClassName="fixed left-1/2 top-[14vh] z-50 w-[460px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-box bg-base-100 shadow-2xl"
     >
       <Command.Input
-        placeholder="What shall stand here?"
+        placeholder="Find a facet or piece to add"
         value={asked}
         onValueChange={setAsked}
         className="w-full border-b border-hair bg-transparent px-4 py-3 text-[15px]"

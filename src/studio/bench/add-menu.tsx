@@ -115,7 +115,7 @@ function Additions({ close }: { close(): void }) {
                 <span className="text-[13px] leading-tight text-quiet">
                   {one.suggestion.worth
                     ? `${displays[one.suggestion.display].label}: ${one.suggestion.reason}`
-                    : `Not by itself: ${one.suggestion.reason}`}
+                    : `Not suggested: ${one.suggestion.reason}`}
                 </span>
               </button>
             </li>

@@ -62,7 +62,7 @@ async function carry(
   const { document } = other.getState();
   const same = document.rows.filter(isFacet).find(({ field }) => row.kind === "facet" && field === row.field);
   if (same && row.kind === "facet" && same.mode !== row.mode) {
-    toast.error(`“${document.name}” asks for ${title} in another way. Make both alike first.`);
+    toast.error(`“${document.name}” has different settings for ${title}. Make them the same first.`);
     return;
   }
   include(other);

@@ -43,7 +43,7 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
   const suggested = addSuggested(shop, panel);
   return [
     {
-      name: "Clear what is chosen on the stage",
+      name: "Clear all choices on the live page",
       run: () => session.setState({ selection: emptySelection, chosenBy: undefined }),
     },
     {

@@ -34,7 +34,7 @@ export function BenchView() {
   const [left] = useState(() => (asked === null && slug ? lastSession(shop.slug, slug) : {}));
   if (slug === undefined && first) {
     const last = shop.panels.find((panel) => panel.slug === lastPanel(shop.slug)) ?? first;
-    return <Navigate to={`/shops/${shop.slug}/bench/${last.slug}`} replace />;
+    return <Navigate to={`/shops/${shop.slug}/panels/${last.slug}`} replace />;
   }
   if (!shop.panels.some((one) => one.slug === slug)) return <NoDocument kind="panel" slug={slug ?? ""} />;
   const address = asked ?? left.address ?? usual;
@@ -75,7 +75,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
     [panel, slug, settings, pages, session, others],
   );
 
-  if (error) return <NotHere title="That did not work" message={error.message} />;
+  if (error) return <NotHere title="Something went wrong" message={error.message} />;
   if (!panel || !bench) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;
   return (
     <BenchContext value={bench}>

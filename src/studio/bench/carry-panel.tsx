@@ -31,7 +31,7 @@ async function panelIn(file: File): Promise<PanelDocument> {
   try {
     return checkDocument(panelKind, own);
   } catch (error) {
-    throw new Error(`${file.name} is no panel: ${(error as Error).message}.`);
+    throw new Error(`${file.name} is not a panel: ${(error as Error).message}.`);
   }
 }
 
@@ -55,7 +55,7 @@ export function CarryPanel({ make }: { make(document: PanelDocument): void }) {
     <div className="mt-3 border-t border-hair pt-3 text-[13px]">
       <label className="flex cursor-pointer items-center gap-2 rounded-lg border-2 border-dashed border-secondary/40 p-2 hover:border-secondary has-focus-visible:outline-2 has-focus-visible:outline-[#b4561b]">
         <FileUp size={18} aria-hidden className="flex-none text-secondary" />
-        <span>Or bring a panel’s file from another shop</span>
+        <span>Or import a panel file from a different shop</span>
         <input
           type="file"
           accept=".json,application/json"
@@ -91,7 +91,7 @@ function Matched({ panel, matches, make }: Brought & { make(document: PanelDocum
           ))}
         </ul>
         <button type="button" className="btn btn-primary btn-sm" onClick={() => make(left.document)}>
-          Make it without these
+          Create panel without these
         </button>
       </div>
     );

@@ -102,15 +102,15 @@ export function EvidenceLine() {
         of {outOf.toLocaleString("en")} found
       </span>
       <Popover
-        label="Each facet's reach and options"
+        label="Each facet’s reach and options"
         placement="top-start"
         className="w-[560px] p-3"
         trigger={(props) => (
-          <Tip words="Reach: products that some option of a facet finds. The least of all facets is told.">
+          <Tip words="Reach: the share of products that a facet’s options can find. This is the lowest of all facets.">
             <button type="button" {...props} className={part}>
-              least reach <b>{percent(least, outOf)}</b>,{" "}
+              lowest reach <b>{percent(least, outOf)}</b>,{" "}
               <b className={nowhere > 0 ? "text-error" : ""}>{nowhere.toLocaleString("en")}</b> of{" "}
-              {options.toLocaleString("en")} options find nothing
+              {options.toLocaleString("en")} options without products
             </button>
           </Tip>
         )}
@@ -119,11 +119,11 @@ export function EvidenceLine() {
       </Popover>
       {wide ? (
         <Popover
-          label="How high the rows stand"
+          label="Row heights"
           placement="top"
           className="w-[480px] p-3"
           trigger={(props) => (
-            <Tip words="How high the panel stands on the wide page, against the first screen.">
+            <Tip words="Height of the panel on the wide page, compared with the first screen.">
               <button type="button" {...props} className={part}>
                 panel <b className={wide.panel > wide.screen * 2 ? "text-error" : ""}>{wide.panel}</b> px, screen{" "}
                 {wide.screen}
@@ -143,7 +143,7 @@ export function EvidenceLine() {
             <button type="button" {...props} className={part}>
               shift{" "}
               <b className={worst !== undefined && worst > 0.1 ? "text-error" : ""}>
-                {worst?.toFixed(2) ?? "not tried"}
+                {worst?.toFixed(2) ?? "not measured"}
               </b>
             </button>
           </Tip>

@@ -90,7 +90,7 @@ function Apart({
       const base = { ...apart, [token.name]: apart[token.name] ?? settingOf(around, token) };
       put(withValue(base, token, band, value), `${title}: ${spokenToken(token)}`);
     },
-    giveBack: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} as before`),
+    giveBack: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} reset`),
   };
   const target =
     whom === "facet" || !store || (whom === "style" && !style)

@@ -58,7 +58,7 @@ export function linesOf(
   });
 }
 
-/** Each facet's reach and options. @param asked what is chosen on which page */
+/** Each facet’s reach and options. @param asked what is chosen on which page */
 export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; outOf: number; asked: Asked }) {
   const { session } = useBench();
   return (
@@ -71,7 +71,7 @@ export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; ou
           </th>
           <th className="text-end font-normal">Options</th>
           <th className="text-end font-normal">
-            <Explained by="Options that no product fits with what is chosen now.">Find nothing</Explained>
+            <Explained by="Options that match no products with the current choices.">Without products</Explained>
           </th>
         </tr>
       </thead>
@@ -89,7 +89,7 @@ export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; ou
             <td className="text-end">{options === 0 ? "range" : options.toLocaleString("en")}</td>
             <td className={`text-end ${dead > 0 ? "text-error" : ""}`}>
               {options === 0 ? null : (
-                <Opens number={() => deadOptions(`Options of ${title} that find nothing`, dead, { asked, offers })}>
+                <Opens number={() => deadOptions(`Options of ${title} without products`, dead, { asked, offers })}>
                   {dead.toLocaleString("en")}
                 </Opens>
               )}
@@ -117,7 +117,7 @@ export const reachOf = (
 /** Options that find nothing, to be opened. */
 export const deadOptions = (title: string, told: number, options: CountedOptions): OpenedNumber => ({
   title,
-  says: "Options on the wide page that would leave no product, with what is chosen now. A shopper who takes one sees an empty page, unless the panel greys or drops them.",
+  says: "Options on the wide page that match no products with the current choices. A shopper who chooses one sees an empty page, unless the panel fades or hides them.",
   told,
   behind: { options },
 });

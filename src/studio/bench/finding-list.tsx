@@ -8,7 +8,7 @@ import { useBench } from "./bench-context.ts";
 export function FindingList({ findings, close }: { findings: readonly Finding[]; close(): void }) {
   const { shop, profileOf } = useOpenShop();
   const { panel: store, session } = useBench();
-  if (findings.length === 0) return <p className="p-2 text-success">Nothing is wrong that can be computed.</p>;
+  if (findings.length === 0) return <p className="p-2 text-success">No problems found.</p>;
   return (
     <ul className="divide-y divide-hair text-[13px]">
       {findings.map((finding) => (

@@ -5,7 +5,7 @@ import { rowTitle } from "../../core/panel/row-title.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** How high the rows stand on each band, against the screen that most people have. */
+/** Row heights on each band, against the screen that most people have. */
 export function useMeasures(): Measures {
   const measures = useSession((state) => state.measures);
   const screens = useSession((state) => state.screens);
@@ -34,9 +34,8 @@ export function HeightTable() {
   return (
     <>
       <p className="mb-2 text-quiet">
-        How much room each row takes on the page, as the browser has laid it out a moment ago. What stands below the
-        first screen is found by few. A row gets lower with fewer options, a height of its own, or folded, in its
-        settings.
+        Height of each row on the page, measured in the browser just now. Few shoppers find rows below the first screen.
+        To make a row lower, show fewer options, limit its height or fold it, in its settings.
       </p>
       <table className="w-full text-[13px]">
         <thead>

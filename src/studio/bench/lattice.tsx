@@ -65,7 +65,10 @@ export function Lattice() {
         {panel.rows.length === 0 ? (
           <div className="px-6 py-10 text-center text-quiet">
             <p className="mb-1 font-display text-lg font-semibold text-base-content">This panel is empty</p>
-            <p>Add the first facet below. Those that most products state stand first in the list.</p>
+            <p>
+              Rows are filters, columns are page widths. Click a cell to choose how a filter looks at that width. Add
+              the first filter below; the most useful fields come first.
+            </p>
           </div>
         ) : null}
         <SortableList ids={ids} titleOf={titleOf} move={move}>

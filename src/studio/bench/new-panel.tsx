@@ -100,7 +100,7 @@ function Form({ name, make }: Props) {
         />
       </label>
       <label className="flex flex-col gap-0.5">
-        Stands on
+        Show on
         <select className="select select-sm w-full" value={where} onChange={(event) => setWhere(event.target.value)}>
           {places.map(({ key, words }) => (
             <option key={key} value={key}>
@@ -131,7 +131,7 @@ function Form({ name, make }: Props) {
         </div>
       </fieldset>
       <button type="submit" className="btn btn-primary btn-sm mt-1">
-        Make it
+        Create panel
       </button>
     </form>
   );

@@ -34,7 +34,7 @@ import { OptionLine } from "./option-line.tsx";
 const most = 200;
 const news: Record<OptionRules["show"], string> = {
   all: "Values that come later show up by themselves.",
-  only: "Values that come later stay out until you pick them.",
+  only: "New values stay hidden until you pick them.",
   except: "Values that come later show up by themselves.",
 };
 
@@ -49,7 +49,7 @@ const levelWords = (below: string | undefined, all: readonly ListedOption[]): st
     ? "all levels"
     : below === ""
       ? "the top level only"
-      : `only what is directly below ${all.find(({ id }) => id === below)?.label ?? below}`;
+      : `only direct subcategories of ${all.find(({ id }) => id === below)?.label ?? below}`;
 
 /** Which options shoppers get, what they are called, which are one, and in what order they stand. */
 export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {

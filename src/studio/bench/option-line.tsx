@@ -92,7 +92,7 @@ export function OptionLine({
           type="button"
           className="grid size-6 place-items-center text-quiet hover:text-base-content"
           aria-label={`Part ${label}`}
-          title="Part again"
+          title="Unmerge"
           onClick={part}
         >
           <Split size={13} aria-hidden />
@@ -127,7 +127,7 @@ function PlaceField({ label, at, of, place }: Pick<Props, "at" | "of" | "place">
       inputMode="numeric"
       className="w-7 rounded-md bg-transparent text-end text-quiet tabular-nums hover:bg-sand focus:bg-base-100"
       aria-label={`Place of ${label}`}
-      title={`Place ${at + 1} of ${of}; type another`}
+      title={`Place ${at + 1} of ${of}; type a number to move it`}
       value={text ?? String(at + 1)}
       onFocus={(event) => event.target.select()}
       onChange={(event) => setText(event.target.value)}

@@ -35,7 +35,7 @@ export function PanelSettings() {
       <Languages />
       {off.length > 0 ? (
         <details className="px-9 text-[13px] text-quiet">
-          <summary className="cursor-pointer py-0.5">{off.length} do not apply where the panel stands</summary>
+          <summary className="cursor-pointer py-0.5">{off.length} don’t apply in this position</summary>
           <dl className="grid grid-cols-[104px_minmax(0,1fr)] gap-x-2 gap-y-1 py-1">
             {off.map((name) => (
               <div key={name} className="contents">
@@ -194,7 +194,7 @@ function SendTo() {
         <span className="w-26 flex-none text-[13px] text-quiet">Sends to</span>
         <select
           className="select select-xs w-full min-w-0"
-          aria-label="Page that choices are taken to"
+          aria-label="Page that choices go to"
           value={sendTo}
           onChange={(event) => store.getState().apply(setBehaviour("sendTo", event.target.value))}
         >
@@ -211,7 +211,7 @@ function SendTo() {
       </div>
       {sendTo !== "" && atOnce ? (
         <p className="px-9 text-[13px] text-quiet">
-          Shoppers leave at their first choice. To let them make several, set Results to “button”.
+          Shoppers leave the page at their first choice. To allow several choices, set “Update results” to “button”.
         </p>
       ) : null}
     </>

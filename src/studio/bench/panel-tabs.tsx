@@ -16,7 +16,7 @@ import { NewPanel, type Place } from "./new-panel.tsx";
 
 /** Marks a panel that stands on the page of the stage. */
 const Here = () => (
-  <span className="me-1.5 size-1.5 rounded-full bg-success" title="Stands on this page">
+  <span className="me-1.5 size-1.5 rounded-full bg-success" title="On this page">
     <span className="sr-only">On this page: </span>
   </span>
 );
@@ -39,7 +39,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
         pages.getState().apply(standPanel(stand.scope, stand.standing(), made.slug, undefined, words));
       }
       await mutate(shopPath(shop));
-      navigate(`/shops/${shop}/bench/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);
+      navigate(`/shops/${shop}/panels/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);
     } catch (error) {
       toast.error((error as Error).message);
     }
@@ -47,9 +47,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
   const list = useAllPages();
   const usual = (first: string) => {
     const on = usualPages(list, pages.getState().document).length;
-    return on > 0
-      ? `${first} comes first then, and stands where no panel is named: ${on} of ${list.length} pages.`
-      : undefined;
+    return on > 0 ? `${first} then becomes the default panel, on ${on} of ${list.length} pages.` : undefined;
   };
   const entries = useDocumentEntries(
     "panel",
@@ -71,7 +69,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
         ) : (
           <Link
             key={panel.slug}
-            to={`/shops/${shop}/bench/${panel.slug}`}
+            to={`/shops/${shop}/panels/${panel.slug}`}
             className="flex flex-none items-center px-3 text-quiet hover:text-base-content"
           >
             {isHere(panel.slug) ? <Here /> : null}

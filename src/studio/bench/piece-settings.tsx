@@ -94,7 +94,7 @@ function Own({ row, title, change }: OwnProps) {
             wanted="It must begin with https://, mailto:, tel:, or with / or ? for a place in the shop."
             set={(href) => change({ ...row, href }, "leads elsewhere")}
           />
-          <p className="text-[13px] text-quiet">The row's label is what those hear who do not see the picture.</p>
+          <p className="text-[13px] text-quiet">Screen readers read the row’s label instead of the picture.</p>
         </>
       );
     case "links":

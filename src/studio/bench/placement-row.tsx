@@ -60,7 +60,7 @@ function PlacementCell({ band }: { band: Band }) {
   const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", as on the wider band"}`;
   return (
     <Popover
-      label={`Where the panel stands on ${band}`}
+      label={`Position of the panel on ${band}`}
       placement="bottom"
       className="w-64 p-2"
       trigger={(props, open) => (

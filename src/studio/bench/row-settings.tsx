@@ -116,14 +116,14 @@ function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
     value,
     label,
     number: example[value],
-    off: carried(value) ? undefined : "A display of this facet cannot carry it. Choose another display first.",
+    off: carried(value) ? undefined : "One of this facet’s displays doesn’t support this. Change the display first.",
   });
   return (
     <>
       <div className="flex items-center gap-2 px-9">
-        <span className="w-26 flex-none text-[13px] text-quiet">A choice means</span>
+        <span className="w-26 flex-none text-[13px] text-quiet">Combine choices</span>
         <Choice
-          label="A choice means"
+          label="Combine choices"
           value={row.mode as "any" | "all" | "one"}
           options={[option("any", "any of"), option("all", "all of"), option("one", "only one")]}
           set={(mode) =>

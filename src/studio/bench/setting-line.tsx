@@ -27,20 +27,23 @@ interface SingleProps extends Line {
 /** A setting that is the same on every band. */
 export function SingleLine({ definition, of, value, isSet, set, reset, off }: SingleProps) {
   return (
-    <div className="flex min-h-7 items-center gap-2 px-9">
-      <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="w-26 flex-none" />
-      {off ? (
-        <span className="text-[13px] text-quiet">{off}</span>
-      ) : definition.kind === "choice" ? (
-        <Choice
-          label={definition.label}
-          value={String(value)}
-          options={Object.entries(definition.choices).map(([key, label]) => ({ value: key, label }))}
-          set={(next) => set(next as Value)}
-        />
-      ) : (
-        <SettingControl name={`${definition.label} of ${of}`} definition={definition} value={value} set={set} />
-      )}
+    <div className="px-9 pb-1">
+      <div className="flex min-h-7 items-center gap-2">
+        <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="w-26 flex-none" />
+        {off ? (
+          <span className="text-[13px] text-quiet">{off}</span>
+        ) : definition.kind === "choice" ? (
+          <Choice
+            label={definition.label}
+            value={String(value)}
+            options={Object.entries(definition.choices).map(([key, label]) => ({ value: key, label }))}
+            set={(next) => set(next as Value)}
+          />
+        ) : (
+          <SettingControl name={`${definition.label} of ${of}`} definition={definition} value={value} set={set} />
+        )}
+      </div>
+      <About definition={definition} />
     </div>
   );
 }
@@ -57,9 +60,12 @@ interface BandedProps extends Line {
 export function BandedLine({ definition, of, setting, isSet, set, reset, follow, off = () => undefined }: BandedProps) {
   const reasons = [...new Set(bands.flatMap((band) => off(band) ?? []))];
   return (
-    <div className={`${columns} min-h-8`} title={reasons.join(" ") || undefined}>
+    <div className={`${columns} min-h-8`}>
       <span />
-      <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="ps-2.5" />
+      <div className="ps-2.5 py-0.5">
+        <SettingLabel definition={definition} of={of} isSet={isSet} reset={reset} className="" />
+        <About definition={definition} more={reasons.join(" ")} />
+      </div>
       {bands.map((band) => {
         const own = band !== "wide" && isOwn(setting, band);
         const reason = off(band);
@@ -101,11 +107,21 @@ export function BandedLine({ definition, of, setting, isSet, set, reset, follow,
   );
 }
 
+/** What a setting does, in small print, with why it means nothing here where that is so. */
+const About = ({ definition: { about }, more = "" }: { definition: SettingDefinition; more?: string }) =>
+  about === "" && more === "" ? null : (
+    <p className="text-[12px] leading-tight text-quiet">
+      {about}
+      {about !== "" && more !== "" ? ". " : ""}
+      {more}
+    </p>
+  );
+
 /** A setting's name; what is not at its default has a mark that sets it back. */
 function SettingLabel({ definition, of, isSet, reset, className }: Line & { className: string }) {
-  const { label, about, fallback } = definition;
+  const { label, fallback } = definition;
   return (
-    <span className={`flex items-center gap-1 text-[13px] text-quiet ${className}`} title={about}>
+    <span className={`flex items-center gap-1 text-[13px] ${className}`}>
       {label}
       {isSet ? (
         <button

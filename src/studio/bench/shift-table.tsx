@@ -15,9 +15,8 @@ export function ShiftTable() {
   return (
     <>
       <p className="mb-2 text-quiet">
-        How far the page jumps under a shopper’s hand: the share of the screen that moves, times how far. 0 is still,
-        above 0.1 it is felt. Options that stay when they find nothing, and a list with a height of its own, hold a
-        panel still.
+        How much the page jumps while a shopper uses it: the share of the screen that moves, times the distance. 0 is
+        still; above 0.1 shoppers notice. Keeping empty options and giving long lists a fixed height hold a panel still.
       </p>
       <div className="mb-2 flex items-center gap-3">
         <button
@@ -31,7 +30,7 @@ export function ShiftTable() {
         <p className="text-[12px] text-quiet" role="status">
           {stale
             ? "The panel has changed since it was tried."
-            : "Each row is chosen in, taken back, folded and opened on a page out of sight."}
+            : "A hidden copy of the page chooses, clears, folds and opens every row."}
         </p>
       </div>
       <table className="w-full text-[13px]">
@@ -68,7 +67,7 @@ export function ShiftTable() {
         </tbody>
       </table>
       <p className="mt-2 text-[12px] text-quiet">
-        As browsers count, what moves within half a second after a step is left out; a cell’s hint says that number.
+        Browsers leave out what moves within half a second after a click; hover over a cell to see their number.
       </p>
     </>
   );

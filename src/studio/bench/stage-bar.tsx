@@ -68,8 +68,8 @@ function LightOrDark() {
       type="button"
       className={`btn btn-ghost btn-xs btn-square ${dark ? "bg-primary text-primary-content" : ""}`}
       aria-pressed={dark}
-      aria-label="As shoppers who prefer dark see it"
-      title="As shoppers who prefer dark see it"
+      aria-label="Show in dark mode"
+      title="Show in dark mode"
       onClick={() => session.setState({ dark: !dark })}
     >
       <Moon size={14} aria-hidden />

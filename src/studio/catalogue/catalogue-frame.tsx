@@ -15,7 +15,7 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
   const { shop, products, variants, mends } = useOpenShop();
   const mended = useStore(mends, (state) => state.document.mends.length);
   return (
-    <DocumentFrame store={mends} what="The mends were">
+    <DocumentFrame store={mends} what="The corrections were">
       <main className="flex min-h-0 flex-1 flex-col px-6 py-4">
         <div className="mb-3 flex flex-none items-center gap-5">
           <h1 className="text-2xl">{shop.name}</h1>
@@ -30,7 +30,7 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
               Products
             </NavLink>
             <NavLink to={`/shops/${slug}/catalogue/mends`} className={tab}>
-              Mends{mended > 0 ? ` ${mended}` : ""}
+              Corrections{mended > 0 ? ` ${mended}` : ""}
             </NavLink>
           </nav>
           <p className="ms-auto flex items-center gap-1.5 text-quiet">
@@ -44,7 +44,7 @@ export function CatalogueFrame({ children }: { children: ReactNode }) {
             </a>
           </p>
           <Link to={`/shops/${slug}/catalogue/import`} className="btn btn-sm">
-            Bring a newer file
+            Import a newer file
           </Link>
         </div>
         {children}

@@ -47,13 +47,13 @@ export function ChangeList({
         ))}
       </dl>
       {renamed.length > 0 ? (
-        <Part title="Is this the same under another heading?">
+        <Part title="Is this the same column with a new heading?">
           {renamed.map((one) => (
             <li key={one.from.key} className="flex items-center gap-3 py-1.5">
               <span className="flex-1">
                 <b>{one.to.name}</b> says what <b>{one.from.name}</b> said for {one.same.toLocaleString("en")} of{" "}
                 {one.of.toLocaleString("en")} products.{" "}
-                <span className="text-quiet">Facets, mends and swatches go on with it.</span>
+                <span className="text-quiet">Facets, corrections and swatches then keep working.</span>
               </span>
               <button type="button" className="btn btn-sm bg-base-100" onClick={() => goOn(one)}>
                 This is {one.from.name}
@@ -63,7 +63,7 @@ export function ChangeList({
         </Part>
       ) : null}
       {renamedValues.length > 0 ? (
-        <Part title="Is this the same, spelt anew?">
+        <Part title="Is this the same value with a new spelling?">
           {renamedValues.map((one) => (
             <li key={`${one.field.key} ${one.from}`} className="flex items-center gap-3 py-1.5">
               <span className="flex-1">

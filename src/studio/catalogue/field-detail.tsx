@@ -34,7 +34,7 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
           <h3 className="text-[15px]">{mending ? "Values" : "Spread"}</h3>
           {mendable ? (
             <button type="button" className="link text-[13px]" onClick={() => setMending(!mending)}>
-              {mending ? "Back to the spread" : "Mend the values"}
+              {mending ? "Back to the spread" : "Correct the values"}
             </button>
           ) : null}
         </div>
@@ -54,16 +54,16 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
         <h3 className="mb-2 text-[15px]">What to know</h3>
         <Facts profile={profile} detail={detail} format={format} mender={mender} />
       </section>
-      <section aria-label={`Products that do not state ${profile.field.name}`}>
+      <section aria-label={`Products without a value for ${profile.field.name}`}>
         <h3 className="mb-2 text-[15px]">
           {detail.silent === 0 ? (
-            "Every product states it"
+            "Every product has a value"
           ) : (
             <>
               <Opens number={() => productsWithout(profile.field, detail.silent)}>
                 {detail.silent.toLocaleString("en")}
               </Opens>{" "}
-              of {profile.outOf.toLocaleString("en")} do not state it
+              of {profile.outOf.toLocaleString("en")} have no value for it
             </>
           )}
         </h3>
@@ -99,7 +99,7 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
         <b>
           {suggestion.worth
             ? `${displays[suggestion.display].label}, ${suggestion.order === "natural" ? "in natural order" : "by count"}`
-            : "No facet by itself"}
+            : "Not suggested as a facet"}
         </b>
         : {suggestion.reason}.
       </li>
@@ -108,11 +108,11 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
           <Explained
             by={
               numbers
-                ? "Each product that states it is looked for by somebody who knows its number to a quarter of itself and asks for that range. This is the mean of what is left."
-                : "Each product that states it is looked for by its rarest value. This is the mean of what is left."
+                ? "For each product, the range around its number (about ± 25 %) is chosen. This is the average number of products left."
+                : "For each product, its rarest value is chosen. This is the average number of products left."
             }
           >
-            An answer leaves <b>{Math.round(answers.left).toLocaleString("en")}</b> of{" "}
+            One choice leaves <b>{Math.round(answers.left).toLocaleString("en")}</b> of{" "}
             {profile.reach.toLocaleString("en")} products on average.
           </Explained>
         </li>

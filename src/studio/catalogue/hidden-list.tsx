@@ -14,7 +14,7 @@ interface Props {
   setLetGo(names: ReadonlySet<string>): void;
 }
 
-/** Cells that were set by hand and that the new file says otherwise: each mend stays, or is let go. */
+/** Cells that were set by hand and that the new file says otherwise: each mend stays, or uses the new file. */
 export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
   if (hidden.length === 0) return null;
   const every = hidden.every((one) => letGo.has(hiddenName(one)));
@@ -24,17 +24,19 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
     setLetGo(next);
   };
   return (
-    <section aria-label="Mends that hide something newer">
+    <section aria-label="Corrections that hide a newer value">
       <div className="mb-1 flex items-center gap-3">
         <h2 className="flex-1 text-lg">
-          {count === 1 ? "One mend hides something newer" : `Mends hide ${count.toLocaleString("en")} newer values`}
+          {count === 1
+            ? "One correction hides a newer value"
+            : `Corrections hide ${count.toLocaleString("en")} newer values`}
         </h2>
         <button type="button" className="btn btn-sm bg-base-100" onClick={() => flip(hidden.map(hiddenName), !every)}>
-          {every ? "Keep all" : "Let all go"}
+          {every ? "Keep all" : "Use the new values"}
         </button>
       </div>
       <p className="mb-1 text-[13px] text-quiet">
-        You set these by hand. Kept, they go on saying that; let go, they say what the new file says.
+        You corrected these by hand. Keep your corrections, or use the new file’s values.
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}
       <ul tabIndex={0} className="max-h-64 divide-y divide-hair overflow-auto">
@@ -52,7 +54,7 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
                 />
                 <span className="flex-1">
                   <b className="font-semibold">{product.title}</b>
-                  {variant ? ` (${variant})` : ""}, {field}: the file said <Said text={was} /> and says{" "}
+                  {variant ? ` (${variant})` : ""}, {field}: the file said <Said text={was} /> and now says{" "}
                   <b>
                     <Said text={is} />
                   </b>
@@ -61,7 +63,7 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
                     <Said text={shows} />
                   </b>
                 </span>
-                <span className="text-quiet">{letGo.has(name) ? "is let go" : "Let go"}</span>
+                <span className="text-quiet">{letGo.has(name) ? "uses the new file" : "Use the new value"}</span>
               </label>
             </li>
           );

@@ -183,7 +183,7 @@ function SameFile({ read }: { read(): void }) {
         <b>Nothing changes.</b> This is the file that the catalogue came from.
       </span>
       <button type="button" className="btn btn-sm bg-base-100" onClick={read}>
-        Read it all the same
+        Import it anyway
       </button>
     </p>
   );

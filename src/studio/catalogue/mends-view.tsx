@@ -13,15 +13,16 @@ export function MendsView() {
     <CatalogueFrame>
       <div className="min-h-0 flex-1 overflow-auto">
         <p className="mb-3 max-w-2xl text-quiet">
-          The imported file is never changed. Mends are done over it, in this order, and again over every newer file.
+          The imported file is never changed. Corrections are applied on top, in this order, and again to every newer
+          file.
         </p>
         {mends.length === 0 ? (
           <p className="max-w-2xl rounded-box border border-hair px-5 py-6 text-quiet">
-            Nothing is mended yet. Unfold a field to merge, rename or split its values, or edit a cell among the
+            No corrections yet. Open a field to merge, rename or split its values, or edit a cell in the table of
             products.
           </p>
         ) : (
-          <ol className="max-w-3xl divide-y divide-hair rounded-box border border-hair" aria-label="Mends">
+          <ol className="max-w-3xl divide-y divide-hair rounded-box border border-hair" aria-label="Corrections">
             {mends.map((mend) => {
               const words = mendWords(mend, fieldOf(mend.field)?.name ?? mend.field);
               const changed = mended[mend.id] ?? 0;

@@ -7,7 +7,7 @@ const whole = { within: [], text: "" };
 /** The products that have one value of a field, to be opened. */
 export const productsWith = ({ key, name, kind }: Field, label: string, told: number): OpenedNumber => ({
   title: `${name}: ${label}`,
-  says: `Products of the whole shop whose ${name} is ${label}, in one variant at least.${kind === "path" ? " What stands below it in the tree counts too." : ""}`,
+  says: `Products of the whole shop whose ${name} is ${label}, in one variant at least.${kind === "path" ? " Its subcategories count too." : ""}`,
   told,
   behind: {
     products: [

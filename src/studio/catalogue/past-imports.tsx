@@ -19,11 +19,11 @@ export function PastImports({ shop }: { shop: string }) {
   const { data: imports } = useSWR<PastImport[], ApiError>(importsPath(shop), request<PastImport[]>);
   if (!imports || imports.length === 0) return null;
   return (
-    <section aria-label="Files brought before" className="mx-auto w-full max-w-2xl px-6 pb-8">
+    <section aria-label="Earlier imports" className="mx-auto w-full max-w-2xl px-6 pb-8">
       <h2 className="text-lg">Brought before</h2>
       <p className="mb-2 text-[13px] text-quiet">
-        Taking a file back brings the catalogue, mends and swatches as they were before it. Panels, pages and looks stay
-        as they are. Each can be taken back for 30 days.
+        Undoing an import restores the catalogue, corrections and swatches from before it. Panels, pages and looks stay
+        unchanged. Each import can be undone for 30 days.
       </p>
       <ul className="divide-y divide-hair rounded-box border border-hair bg-base-100">
         {imports.map(({ id, at, words, before, after }) => (

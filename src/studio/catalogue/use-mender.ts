@@ -27,7 +27,7 @@ export function useMender({ key, name }: Field) {
     setCell: (product: string, variant: string, to: string[]) =>
       add({ kind: "cell", field: key, product, variant, to }),
     setProducts: (products: string[], to: string[]) => add({ kind: "set", field: key, products, to }),
-    /** Says how the field is called and read; nothing is as the file has it. */
+    /** Says how the field is called and read; nothing is as in the file. */
     describe(described: FieldMend) {
       const store = mends.getState();
       const known = store.document.mends.find((mend) => mend.kind === "field" && mend.field === key);

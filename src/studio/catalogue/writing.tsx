@@ -3,10 +3,10 @@ import type { DateOrder, DecimalMark, Separator } from "../../core/catalogue/rea
 
 /** How cells are written, each way by an example or in words. */
 export const separatorNames: Record<Separator, string> = {
-  "|": "parted by |",
-  ";": "parted by ;",
-  ",": "parted by ,",
-  "/": "parted by /",
+  "|": "separated by |",
+  ";": "separated by ;",
+  ",": "separated by ,",
+  "/": "separated by /",
   "": "one value a cell",
 };
 export const levelNames: Record<LevelMark, string> = {

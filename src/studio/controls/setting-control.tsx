@@ -99,8 +99,8 @@ const numberIn = (part: string): number => Number(part.replace(",", "."));
 function faultInNumbers(text: string, most: number): string | undefined {
   const parts = partsOf(text);
   const odd = parts.find((part) => !Number.isFinite(numberIn(part)));
-  if (odd !== undefined) return `“${odd}” is no number. Write numbers with spaces between them, such as 10 25 50.`;
-  return parts.length > most ? `These are ${parts.length} numbers, and ${most} is the most.` : undefined;
+  if (odd !== undefined) return `“${odd}” is not a number. Separate numbers with spaces, such as 10 25 50.`;
+  return parts.length > most ? `Enter at most ${most} numbers; these are ${parts.length}.` : undefined;
 }
 
 interface NumberProps extends Pick<Props, "name" | "set" | "small"> {
@@ -122,7 +122,7 @@ function NumberControl({
   useEffect(() => setText(shown), [shown]);
   const save = (now: string, unread = false) => {
     // The field says nothing of what it can't read; that stays there to be put right.
-    setFault(unread ? "This is no number." : undefined);
+    setFault(unread ? "Enter a number." : undefined);
     if (unread) return;
     const number = Number(now.replace(",", "."));
     if (now.trim() === "") set(none ? 0 : typeof fallback === "number" ? fallback : null);

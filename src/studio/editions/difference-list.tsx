@@ -17,7 +17,7 @@ interface Props {
   error: ApiError | undefined;
 }
 
-/** What is another from one state to the next, in words, with what is newly wrong. */
+/** What changed from one state to the next, in words, with what is newly wrong. */
 export function DifferenceList({ editions, from, to, choose, differences, findings, error }: Props) {
   const groups = useMemo(() => {
     const found = new Map<string, string[]>();
@@ -64,7 +64,7 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
             ))}
           </ul>
         ) : null}
-        {differences?.length === 0 ? <p className="text-quiet">Nothing is another.</p> : null}
+        {differences?.length === 0 ? <p className="text-quiet">No differences.</p> : null}
         <dl aria-label="Differences" className="grid grid-cols-[minmax(140px,220px)_1fr] gap-x-4 gap-y-1.5">
           {groups.map(([where, words]) => (
             <div key={where} className="contents">

@@ -27,7 +27,11 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
       await sendJson("POST", `${shopPath(shop)}/editions/${n}/restore`, {});
       broughtBack();
     } catch (error) {
-      setTrouble(error instanceof ApiError ? error.message : "That did not work. Try again.");
+      setTrouble(
+        error instanceof ApiError
+          ? error.message
+          : "The edition couldn’t be restored. Check the connection and try again.",
+      );
     }
   };
   return (
@@ -43,7 +47,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
               <b className="flex-1 font-semibold">
                 Edition {n}
                 {at === 0 ? (
-                  <span className="ms-2 badge badge-sm border-success/40 text-success">shoppers get it</span>
+                  <span className="ms-2 badge badge-sm border-success/40 text-success">shoppers see it</span>
                 ) : null}
               </b>
               <a
@@ -69,7 +73,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
                 type="button"
                 className={icon}
                 aria-label={`Bring back edition ${n}`}
-                title="Bring it back into the draft; undo takes that back in each view"
+                title="Restore into the draft; each view can undo it"
                 onClick={() => bringBack(n)}
               >
                 <Undo2 size={14} aria-hidden />

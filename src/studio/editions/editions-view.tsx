@@ -79,14 +79,14 @@ export function EditionsView() {
                   className={`rounded-t-lg px-3 py-1.5 text-[14px] ${one === shown ? "border-b-2 border-accent font-medium" : "text-quiet hover:bg-sand/60"}`}
                   onClick={() => show(one)}
                 >
-                  {one === "differences" ? "What is another" : "Onto a site"}
+                  {one === "differences" ? "What changed" : "Handoff"}
                 </button>
               ))}
             </div>
             {shown === "site" ? (
               <OntoSite editions={editions ?? []} />
             ) : (
-              <section aria-label="What is another" className="flex min-h-0 flex-1 flex-col">
+              <section aria-label="What changed" className="flex min-h-0 flex-1 flex-col">
                 <DifferenceList
                   editions={editions ?? []}
                   from={from}

@@ -23,10 +23,10 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
   const saved = useStore(settings, ({ saving }) => saving === "saved");
   const { data, error, isLoading } = useHandoff(shop.slug, of, saved ? site : undefined);
   return (
-    <section aria-label="Onto a site" className="flex min-h-0 flex-1 flex-col gap-5 overflow-y-auto px-6 py-5">
+    <section aria-label="Handoff" className="flex min-h-0 flex-1 flex-col gap-5 overflow-y-auto px-6 py-5">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <div>
-          <h2 className="text-xl">Onto a site</h2>
+          <h2 className="text-xl">Handoff</h2>
           <p className="text-[13px] text-quiet">
             Plain files that run on any site, without a build step and without this tool.
           </p>
@@ -55,7 +55,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
             href={data ? `/api${shopPath(shop.slug)}/handoff.zip?of=${of}` : undefined}
             download
           >
-            <Download size={15} aria-hidden /> Take the files
+            <Download size={15} aria-hidden /> Download the files
           </a>
         </div>
       </div>
@@ -101,12 +101,12 @@ function SiteSettings({ site }: { site: Site }) {
   const renamed = Object.keys(site.names).length;
   return (
     <div className="flex flex-col gap-2">
-      {row("Files are at", "at", "A path of the site, or an address of another host; a slash at its end.")}
+      {row("Files are at", "at", "A path on the site, or a full address. It ends with a slash.")}
       {row("Products are at", "link", "{id} is the product, {variant} the number of its matching variant.")}
       {row(
         "Choices go to",
         "action",
-        "A page of the site that takes the query. Empty: each page filters its own products.",
+        "A page of the site that receives the query. Leave empty if each page filters its own products.",
       )}
       <details>
         <summary className="w-fit cursor-pointer text-[13px] text-quiet">
@@ -182,7 +182,7 @@ function Ways({ preview: { head, pieces }, site }: { preview: HandoffPreview; si
         <Snippet title="As a form" text={pieces.includes(form) ? put(form) : put(panel)}>
           {pieces.includes(form)
             ? `Sends the choices to ${site.action}; the README has a table of the query.`
-            : "Say above where choices go, and the panel sends them there."}
+            : "Fill in “Choices go to” above first."}
         </Snippet>
       </div>
       <p className="text-[13px] text-quiet">

@@ -27,7 +27,11 @@ export function PublishCard({ shop, next, changes, published }: Props) {
       setNote("");
       published();
     } catch (error) {
-      setTrouble(error instanceof ApiError ? error.message : "That did not work. Try again.");
+      setTrouble(
+        error instanceof ApiError
+          ? error.message
+          : "The edition couldn’t be published. Check the connection and try again.",
+      );
     }
     setBusy(false);
   };
@@ -41,12 +45,12 @@ export function PublishCard({ shop, next, changes, published }: Props) {
     >
       <p className="text-[13px] text-quiet">
         {next === 1
-          ? "Shoppers get nothing until the first edition is published."
+          ? "Shoppers see nothing until the first edition is published."
           : changes === undefined
-            ? "Comparing with what shoppers get …"
+            ? "Comparing with the latest edition…"
             : nothing
-              ? `Shoppers get what is here: edition ${next - 1}.`
-              : `${changes} ${changes === 1 ? "difference" : "differences"} to what shoppers get.`}
+              ? `Up to date: shoppers see edition ${next - 1}.`
+              : `${changes} ${changes === 1 ? "change" : "changes"} not published yet.`}
       </p>
       <label className="flex flex-col gap-1 text-[13px] text-quiet">
         Note

@@ -19,7 +19,7 @@ export const useEditions = (shop: string) =>
 
 const between = (from: State, to: State): string => `?from=${from}&to=${to}`;
 
-/** What is another between two states, in words, asked anew whenever the view is opened. */
+/** What changed between two states, in words, asked anew whenever the view is opened. */
 export const useDifferences = (shop: string, from: State | undefined, to: State) =>
   useSWR<Difference[], ApiError>(
     from === undefined ? null : `${shopPath(shop)}/differences${between(from, to)}`,

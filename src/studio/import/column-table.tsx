@@ -13,7 +13,7 @@ interface Props {
   read(reading: Reading): void;
 }
 
-/** The file's columns: what each is taken for, how its cells are written, what it holds, and how many products state it. */
+/** The file's columns: what each is taken for, how its cells are written, what it holds, and how many products have a value. */
 export function ColumnTable({ preview, busy, read }: Props) {
   const { columns, reading, profiles, fault } = preview;
   // Fields stand in the order of the columns that are taken.
@@ -32,7 +32,7 @@ export function ColumnTable({ preview, busy, read }: Props) {
           <p className="flex-1">
             <b>{columns[at]?.heading}</b>: only {readable.toLocaleString("en")} of {stated.toLocaleString("en")} cells
             can be read as {reading[at]?.kind === "date" ? "days" : "numbers"}. The others would count as not stated.
-            Choose how they are written, or take the column as text.
+            Choose their format, or use the column as text.
           </p>
           <button type="button" className="btn btn-sm" onClick={() => change(at, { as: "attribute", kind: "text" })}>
             Take it as text
@@ -45,7 +45,7 @@ export function ColumnTable({ preview, busy, read }: Props) {
           <thead className="bg-sand text-base-content">
             <tr>
               <th>Column</th>
-              <th>Is taken as</th>
+              <th>Use as</th>
               <th>Written as</th>
               <th>Holds</th>
             </tr>
@@ -64,7 +64,7 @@ export function ColumnTable({ preview, busy, read }: Props) {
                   <td>
                     <select
                       className="select select-sm w-32"
-                      aria-label={`${name} is taken as`}
+                      aria-label={`Use ${name} as`}
                       value={column.field ? goesOn(column.field) : column.as}
                       disabled={heading === ""}
                       onChange={(event) =>

@@ -18,7 +18,7 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
       {join ? <JoinRows join={join} name={name} take={() => read(joined(reading, join))} /> : null}
       <div className="flex flex-wrap gap-x-6 gap-y-2">
         <label className="flex items-center gap-2">
-          <span className="font-medium">Products are called by</span>
+          <span className="font-medium">Product titles come from</span>
           <select
             className="select select-sm w-44"
             value={titled}
@@ -35,13 +35,13 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
           </select>
         </label>
         <label className="flex items-center gap-2">
-          <span className="font-medium">Rows of one product share</span>
+          <span className="font-medium">Group rows into products by</span>
           <select
             className="select select-sm w-44"
             value={grouped}
             onChange={(event) => read(groupedBy(reading, Number(event.target.value)))}
           >
-            <option value={-1}>nothing: each is its own</option>
+            <option value={-1}>nothing: one product per row</option>
             {places.map((at) => (
               <option key={at} value={at}>
                 {name(at)}

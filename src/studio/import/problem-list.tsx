@@ -16,7 +16,7 @@ const example = ({ row, value }: Problem): string =>
 
 /** What is wrong in the file, by kind, the most frequent first. The rest of it can be taken all the same. */
 export function ProblemList({ problems }: { problems: readonly Problem[] }) {
-  if (problems.length === 0) return <p className="text-[13px] text-success">Every row can be taken as it is.</p>;
+  if (problems.length === 0) return <p className="text-[13px] text-success">No problems: every row can be imported.</p>;
   return (
     <section aria-label="Problems" className="rounded-lg border border-hair bg-base-100">
       <div className="flex items-center border-b border-hair py-1 ps-3 pe-1">

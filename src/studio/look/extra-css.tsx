@@ -123,7 +123,7 @@ export function ExtraCss() {
       <div ref={host} />
       <p role="status" className={errors > 0 ? "text-error" : "text-quiet"}>
         {errors > 0
-          ? `${errors} ${errors === 1 ? "error" : "errors"}. The last CSS without one holds.`
+          ? `${errors} ${errors === 1 ? "error" : "errors"}. The last valid CSS stays in use.`
           : look.css === ""
             ? "Nothing written yet."
             : "Taken."}

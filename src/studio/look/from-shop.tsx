@@ -54,7 +54,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
           );
       }
     } catch {
-      setOutcome({ trouble: "This is no style sheet, page or picture that can be opened." });
+      setOutcome({ trouble: "This file is not a style sheet, page or picture that can be opened." });
     }
     setBusy(false);
   };
@@ -87,7 +87,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
         <span>
           <b className="block font-medium">Choose the shop’s .css files or a saved page, or drop them here</b>
           <span className="text-quiet">
-            {busy ? "Reading …" : "A page with its style sheets tells most; a picture tells colours only"}
+            {busy ? "Reading …" : "A page with its style sheets works best; a picture gives colours only"}
           </span>
         </span>
         <input
@@ -102,9 +102,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
       <Fault text={outcome && "trouble" in outcome ? outcome.trouble : undefined} />
       {outcome && "readings" in outcome ? (
         readings.length === 0 ? (
-          <p role="alert">
-            Nothing was found that says what a page looks like. Bring the style sheet that sets its text and buttons.
-          </p>
+          <p role="alert">No styles found. Choose the style sheet that sets the shop’s text and buttons.</p>
         ) : (
           <>
             {outcome.missing.length > 0 ? (

@@ -9,8 +9,7 @@ import { useLook, useLookDocument } from "./look-context.ts";
 
 const words = (miss: Miss): string => {
   const px = (value: number) => `${Math.round(value)} px`;
-  if (miss.kind === "target")
-    return `${px(miss.is)}, and ${miss.offered ? "a finger wants" : "needs"} ${px(miss.needed)}`;
+  if (miss.kind === "target") return `${px(miss.is)}, and ${miss.offered ? "touch needs" : "needs"} ${px(miss.needed)}`;
   if (miss.kind === "same picture") return "Chosen has the same picture as unchosen. Add one for chosen.";
   const ratio = `${miss.is.toFixed(2)} : 1, needs ${miss.needed} : 1`;
   return miss.kind === "alone"
@@ -36,7 +35,7 @@ export function JudgedList() {
   if (misses.length === 0)
     return (
       <p className="py-4 text-quiet">
-        Nothing to mend: all text has 4.5 : 1 and controls and focus have 3 : 1, in every state and on every band.
+        Nothing to fix: all text has 4.5 : 1 and controls and focus have 3 : 1, in every state and on every band.
       </p>
     );
   return (
@@ -44,12 +43,12 @@ export function JudgedList() {
       <div className="flex items-center justify-between">
         <p className="text-quiet">
           {faults.length} {faults.length === 1 ? "miss" : "misses"}
-          {misses.length > faults.length ? `, ${misses.length - faults.length} to improve` : ""}. A colour keeps its hue
-          when it is mended: it becomes lighter or darker.
+          {misses.length > faults.length ? `, ${misses.length - faults.length} to improve` : ""}. A fix keeps a colour’s
+          hue and makes it lighter or darker.
         </p>
         {faults.length > 0 ? (
-          <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Mend all", mendAll(look))}>
-            <Wrench size={12} aria-hidden /> Mend all
+          <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Fix all", mendAll(look))}>
+            <Wrench size={12} aria-hidden /> Fix all
           </button>
         ) : null}
       </div>
@@ -86,15 +85,15 @@ export function JudgedList() {
               <button
                 type="button"
                 className="btn btn-xs"
-                aria-label={`Mend ${name}`}
+                aria-label={`Fix ${name}`}
                 onClick={() => {
                   const mend = mendOf(look, miss);
-                  if (mend) put(`Mend ${name}`, mend.look);
+                  if (mend) put(`Fix ${name}`, mend.look);
                   else if (miss.kind === "same picture") session.setState({ part: miss.part, state: "chosen" });
-                  else toast(`No single change mends “${name}”. Give it another ground first.`);
+                  else toast(`No single change fixes “${name}”. Change its background first.`);
                 }}
               >
-                Mend
+                Fix
               </button>
             </li>
           );

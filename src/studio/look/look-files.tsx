@@ -39,7 +39,7 @@ export function LookFiles() {
         setForeign(readForeign(text));
         return;
       }
-      setTold(`${file.name} is taken. Undo brings back what was here before.`);
+      setTold(`${file.name} was imported. Undo restores the previous look.`);
     } catch (error) {
       setTrouble((error as Error).message);
     }
@@ -71,7 +71,7 @@ export function LookFiles() {
           <FileUp size={18} aria-hidden className="flex-none text-secondary" />
           <span>
             Design tokens as JSON, or custom properties as CSS
-            <span className="block text-[13px] text-quiet">Tokens of another tool are matched by their names</span>
+            <span className="block text-[13px] text-quiet">Tokens from other tools are matched by name</span>
           </span>
           <input
             type="file"
@@ -90,7 +90,7 @@ export function LookFiles() {
           take={(values) => {
             apply(setTokens(`Take ${Object.keys(values).length} tokens`, values));
             setForeign(undefined);
-            setTold(`${Object.keys(values).length} tokens are taken.`);
+            setTold(`${Object.keys(values).length} tokens were imported.`);
           }}
         />
       ) : null}
@@ -98,7 +98,7 @@ export function LookFiles() {
   );
 }
 
-/** Tokens of another tool, each beside the one of ours that it seems to be. */
+/** Tokens from a different tool, each beside the one of ours that it seems to be. */
 function Matching({
   found,
   take,
@@ -118,7 +118,7 @@ function Matching({
   );
   if (usable.length === 0) return <p role="alert">No token of this file has a type that a look has.</p>;
   return (
-    <section className="flex flex-col gap-1.5" aria-label="Tokens of another tool">
+    <section className="flex flex-col gap-1.5" aria-label="Tokens from a different tool">
       <p className="text-quiet">
         {usable.length} tokens, {chosen.size} matched by name. Choose what each shall be.
       </p>

@@ -37,7 +37,7 @@ function OneLook({ shop, slug }: { shop: string; slug: string }) {
   const { store, error } = useDocument(shop, "look", slug);
   const session = useMemo(createLookSession, []);
   const open = useMemo(() => store && { store, slug, session }, [store, slug, session]);
-  if (error) return <NotHere title="That did not work" message={error.message} />;
+  if (error) return <NotHere title="Something went wrong" message={error.message} />;
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the look …</div>;
   return (
     <LookContext value={open}>

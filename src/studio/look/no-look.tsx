@@ -15,8 +15,8 @@ export function NoLook() {
       <main className="mx-auto w-full max-w-3xl p-8">
         <h1 className="text-2xl">Look</h1>
         <p className="mb-5 max-w-prose text-quiet">
-          A look makes all panels of the shop fit it: colours, type, corners and sizes, in every state. Start from the
-          shop’s own style sheet or from one of these; everything can be changed.
+          A look makes all panels match the shop: colours, type, corners and sizes, in every state. Start from the
+          shop’s own style sheet or from one of these; you can change everything later.
         </p>
         <LookStarts make={make} />
       </main>

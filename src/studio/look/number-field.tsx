@@ -42,7 +42,7 @@ export function NumberField({
       />
       <span
         className="w-7 cursor-ew-resize touch-none select-none px-1 text-[13px] text-quiet"
-        title="Draw to the side"
+        title="Drag left or right"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           from.current = { x: event.clientX, value };

@@ -18,8 +18,8 @@ export function StylesList() {
   return (
     <div className="flex flex-col gap-2">
       <p className="text-[13px] text-quiet">
-        A design of one option for any number of facets. Open one, then click a part on the sheet: what you set is the
-        style’s alone.
+        A design for the options of any number of facets. Open one, then click a part of the sheet; changes apply to
+        this style only.
       </p>
       <ul className="flex flex-col gap-1" aria-label="Option styles">
         {look.styles.map((style) => (

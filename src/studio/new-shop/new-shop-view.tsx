@@ -39,7 +39,7 @@ export function NewShopView() {
   };
   const create = handleSubmit(async (values) => {
     const shop = await sender.send<ShopSummary>("/shops", "Creating the shop", values);
-    if (shop) navigate(`/shops/${encodeURIComponent(shop.slug)}/bench`);
+    if (shop) navigate(`/shops/${encodeURIComponent(shop.slug)}/panels`);
   });
   const ready = preview !== undefined && preview.fault === undefined && !busy;
 
@@ -48,7 +48,7 @@ export function NewShopView() {
       <Strip />
       <ImportForm
         title="New shop"
-        lead="Bring the catalogue as a CSV file with a header row, one row a variant, or as schema.org products. Nothing is stored until you create the shop."
+        lead="Choose your product list: a CSV file with a header row and one row per variant, or schema.org products. Check the columns, then create the shop. Nothing is saved before that."
         reader={reader}
         sender={sender}
         take={take}
@@ -96,7 +96,11 @@ export function NewShopView() {
 /** What the first panel will ask, each with its reasons. */
 function FirstPanel({ facets }: { facets: readonly { field: string; name: string; why: string }[] }) {
   if (facets.length === 0)
-    return <p className="-mt-3 text-quiet">First panel: empty, since no field parts these products</p>;
+    return (
+      <p className="-mt-3 text-quiet">
+        First panel: empty. No column here would help shoppers narrow the products down.
+      </p>
+    );
   return (
     <details className="-mt-3 text-[13px]">
       <summary className="cursor-pointer text-quiet">

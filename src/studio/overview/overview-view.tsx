@@ -9,11 +9,11 @@ import { Commands } from "../shell/commands.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
-import { type State, type WorkStep, workSteps } from "./work-steps.ts";
+import { type WorkStep, workSteps } from "./work-steps.ts";
 
 const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
 
-/** A shop at a glance: the steps of the work, with what is done, what is open, and where it is done. */
+/** A shop at a glance: what to do next in each step of the work; finished steps are folded away. */
 export function OverviewView() {
   const { shop } = useOpenShop();
   const { data, error } = useSWR<ShopOverview, ApiError>(`${shopPath(shop.slug)}/overview`, request<ShopOverview>, {
@@ -23,7 +23,9 @@ export function OverviewView() {
   });
   const since = useSince(shop.slug, data?.steps);
   const steps = data ? workSteps(data) : [];
-  const open = steps.filter(({ state }) => state === "open").length;
+  const [todo, done] = [steps.filter(({ tasks }) => tasks.length > 0), steps.filter(({ tasks }) => tasks.length === 0)];
+  const tasks = todo.reduce((sum, one) => sum + one.tasks.length, 0);
+  const base = `/shops/${encodeURIComponent(shop.slug)}`;
   return (
     <div className="flex h-full flex-col bg-base-200">
       <Strip views={shopViews(shop.slug)} />
@@ -32,15 +34,29 @@ export function OverviewView() {
           <h1 className="text-3xl">{shop.name}</h1>
           <p className="mb-6 text-quiet" role="status">
             {data
-              ? `${open === 0 ? "Nothing is open" : `${open} of ${steps.length} steps have something open`}${since}.`
+              ? `${tasks === 0 ? "Nothing to do" : `${tasks} ${tasks === 1 ? "thing" : "things"} to do`}${since}.`
               : "Counting …"}
           </p>
           <Fault text={error?.message} />
-          <ol className="divide-y divide-hair overflow-hidden rounded-box border border-hair bg-base-100">
-            {steps.map((step) => (
-              <StepRow key={step.title} step={step} base={`/shops/${encodeURIComponent(shop.slug)}`} />
-            ))}
-          </ol>
+          {todo.length > 0 ? (
+            <ol aria-label="To do" className={list}>
+              {todo.map((step) => (
+                <Todo key={step.title} step={step} base={base} />
+              ))}
+            </ol>
+          ) : null}
+          {done.length > 0 ? (
+            <details className="mt-4">
+              <summary className="cursor-pointer py-1 text-quiet">
+                Done: {done.map(({ title }) => title).join(", ")}
+              </summary>
+              <ul aria-label="Done" className={`mt-2 ${list}`}>
+                {done.map((step) => (
+                  <Done key={step.title} step={step} base={base} />
+                ))}
+              </ul>
+            </details>
+          ) : null}
           {data?.edition ? (
             <p className="mt-4 text-[13px] text-quiet">
               Edition {data.edition.n} was published on {when.format(new Date(data.edition.createdAt))}
@@ -54,26 +70,49 @@ export function OverviewView() {
   );
 }
 
-const marks: Record<State, typeof Check> = { done: Check, open: TriangleAlert, next: Circle };
-const colours: Record<State, string> = { done: "text-success", open: "text-error", next: "text-quiet" };
-const words: Record<State, string> = { done: "Done", open: "Something is open", next: "Not begun" };
+const list = "divide-y divide-hair overflow-hidden rounded-box border border-hair bg-base-100";
+const name = "w-28 flex-none font-display text-lg font-semibold";
 
-function StepRow({ step: { title, to, state, says, asks }, base }: { step: WorkStep; base: string }) {
-  const Mark = marks[state];
-  return (
-    <li>
-      <Link to={base + to} className="group flex items-center gap-4 px-5 py-3.5 hover:bg-sand">
-        <Mark size={18} className={`flex-none ${colours[state]}`} role="img" aria-label={words[state]} />
-        <span className="w-28 flex-none font-display text-lg font-semibold">{title}</span>
-        <span className="min-w-0 flex-1">
-          <span className="block tabular-nums">{says}</span>
-          {asks === "" ? null : <span className="block text-[13px] text-quiet tabular-nums">{asks}</span>}
-        </span>
-        <ArrowRight size={16} className="flex-none text-quiet group-hover:text-base-content" aria-hidden />
-      </Link>
-    </li>
-  );
-}
+/** A step with its tasks, each a link to where it is done. */
+const Todo = ({ step: { title, says, tasks }, base }: { step: WorkStep; base: string }) => (
+  <li className="flex items-baseline gap-4 px-5 py-3">
+    <span className={name}>{title}</span>
+    <div className="min-w-0 flex-1">
+      <ul>
+        {tasks.map(({ words, to, isNew }) => (
+          <li key={words}>
+            <Link to={base + to} className="group flex items-center gap-2 rounded-md py-0.5 hover:underline">
+              {isNew ? (
+                <Circle size={15} className="flex-none text-quiet" aria-hidden />
+              ) : (
+                <TriangleAlert size={15} className="flex-none text-error" aria-hidden />
+              )}
+              <span className="min-w-0 font-medium tabular-nums">{words}</span>
+              <ArrowRight
+                size={15}
+                className="ms-auto flex-none text-quiet group-hover:text-base-content"
+                aria-hidden
+              />
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <p className="text-[13px] text-quiet tabular-nums">{says}</p>
+    </div>
+  </li>
+);
+
+/** A step in which nothing is left to do. */
+const Done = ({ step: { title, to, says }, base }: { step: WorkStep; base: string }) => (
+  <li>
+    <Link to={base + to} className="group flex items-center gap-4 px-5 py-3 hover:bg-sand">
+      <Check size={18} className="flex-none text-success" aria-hidden />
+      <span className={name}>{title}</span>
+      <span className="min-w-0 flex-1 tabular-nums">{says}</span>
+      <ArrowRight size={16} className="flex-none text-quiet group-hover:text-base-content" aria-hidden />
+    </Link>
+  </li>
+);
 
 /** What was done since this browser had the shop open the last time, in words that go on a sentence. */
 function useSince(shop: string, steps: number | undefined): string {
@@ -86,5 +125,5 @@ function useSince(shop: string, steps: number | undefined): string {
     localStorage.setItem(key, String(steps));
   }, [shop, steps]);
   const more = before === undefined || steps === undefined ? 0 : steps - before;
-  return more > 0 ? `; ${more} ${more === 1 ? "step was" : "steps were"} done since you looked here last` : "";
+  return more > 0 ? `; ${more} ${more === 1 ? "change" : "changes"} since your last visit` : "";
 }

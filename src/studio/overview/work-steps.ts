@@ -1,22 +1,30 @@
 import type { ShopOverview } from "../../core/wire/overview.ts";
 
-/** Whether a step of the work is done, has something open, or was not begun. */
-export type State = "done" | "open" | "next";
-
-/** A step of the work, with its numbers and where it is done. */
+/** A step of the work: its numbers, and what is to be done in it. */
 export interface WorkStep {
   title: string;
   /** Address of its view, behind that of the shop. */
   to: string;
-  state: State;
   /** What is there. */
   says: string;
-  /** What is open; empty where nothing is. */
-  asks: string;
+  /** What to do next; none where the step is done. */
+  tasks: Task[];
+}
+
+/** Something to do, and where. */
+export interface Task {
+  words: string;
+  /** Address behind that of the shop. */
+  to: string;
+  /** It has not been begun, so nothing is wrong yet. */
+  isNew?: true;
 }
 
 const counted = (n: number, one: string, many = `${one}s`): string =>
   `${n.toLocaleString("en")} ${n === 1 ? one : many}`;
+
+/** A task where there is something to count. */
+const some = (n: number, words: string, to: string): Task[] => (n > 0 ? [{ words, to }] : []);
 
 /** The steps of the work in their order, from the catalogue to the shop's real pages. */
 export function workSteps({ catalogue, panels, findings, swatches, look, pages, edition }: ShopOverview): WorkStep[] {
@@ -25,63 +33,54 @@ export function workSteps({ catalogue, panels, findings, swatches, look, pages, 
     {
       title: "Catalogue",
       to: "/catalogue",
-      state: catalogue.clashing > 0 ? "open" : "done",
-      says: `${counted(catalogue.products, "product")}, ${counted(catalogue.variants, "variant")}, ${counted(catalogue.fields, "field")}${catalogue.mends > 0 ? `, ${counted(catalogue.mends, "mend")}` : ""}`,
-      asks: catalogue.clashing > 0 ? `${counted(catalogue.clashing, "field")} with spellings that clash` : "",
+      says: `${counted(catalogue.products, "product")}, ${counted(catalogue.variants, "variant")}, ${counted(catalogue.fields, "field")}${catalogue.mends > 0 ? `, ${counted(catalogue.mends, "correction")}` : ""}`,
+      tasks: some(
+        catalogue.clashing.length,
+        `Merge conflicting spellings in ${counted(catalogue.clashing.length, "field")}`,
+        `/catalogue?field=${encodeURIComponent(catalogue.clashing[0] ?? "")}`,
+      ),
     },
     {
       title: "Panels",
-      to: "/bench",
-      state: wrong > 0 ? "open" : "done",
+      to: "/panels",
       says: `${counted(panels.count, "panel")} with ${counted(panels.facets, "facet")}`,
-      asks: [
-        findings.error > 0 ? counted(findings.error, "error") : "",
-        findings.warning > 0 ? counted(findings.warning, "warning") : "",
-      ]
-        .filter(Boolean)
-        .join(", "),
+      tasks: some(wrong, `Check ${counted(wrong, "finding")}`, "/panels"),
     },
     {
-      title: "Swatches",
+      title: "Swatch book",
       to: "/swatches",
-      state: swatches.values === 0 ? "next" : swatches.unset > 0 ? "open" : "done",
       says:
         swatches.values === 0
           ? "No facet shows colours or pictures"
           : `${counted(swatches.values - swatches.unset, "value")} of ${swatches.values} with a colour or a picture`,
-      asks: swatches.unset > 0 ? `${counted(swatches.unset, "value")} without one` : "",
+      tasks: some(swatches.unset, `Add colours for ${counted(swatches.unset, "value")}`, "/swatches"),
     },
     {
       title: "Look",
       to: "/look",
-      state: look === "" ? "next" : "done",
-      says: look === "" ? "The usual look" : look,
-      asks: look === "" ? "Bring the shop’s style sheet, or begin from a look that ships" : "",
+      says: look === "" ? "The default look" : look,
+      tasks:
+        look === ""
+          ? [{ words: "Import the shop’s style sheet, or start from a ready-made look", to: "/look", isNew: true }]
+          : [],
     },
     {
       title: "Pages",
       to: "/pages",
-      // Warnings leave the step done: a page need not suit every facet.
-      state: pages.error > 0 ? "open" : "done",
       says: counted(pages.count, "page"),
-      asks: [
-        pages.error > 0 ? `Fix errors on ${counted(pages.error, "page")}` : "",
-        pages.warning > 0 ? `${counted(pages.warning, "page")} with warnings` : "",
-      ]
-        .filter(Boolean)
-        .join(", "),
+      tasks: [
+        ...some(pages.error, `Fix errors on ${counted(pages.error, "page")}`, "/pages"),
+        ...some(pages.warning, `Check warnings on ${counted(pages.warning, "page")}`, "/pages"),
+      ],
     },
     {
       title: "Editions",
       to: "/editions",
-      state: edition === undefined ? "next" : edition.differences > 0 ? "open" : "done",
-      says: edition === undefined ? "Not yet published" : `Shoppers get edition ${edition.n}`,
-      asks:
+      says: edition === undefined ? "Not published yet" : `Shoppers see edition ${edition.n}`,
+      tasks:
         edition === undefined
-          ? "Shoppers find nothing until the first edition"
-          : edition.differences > 0
-            ? `${counted(edition.differences, "difference")} not yet published`
-            : "",
+          ? [{ words: "Publish: shoppers see nothing until then", to: "/editions", isNew: true }]
+          : some(edition.differences, `Publish ${counted(edition.differences, "change")}`, "/editions"),
     },
   ];
 }

@@ -33,7 +33,7 @@ export function ArticlesView() {
         entries={articles.map(({ id, title, slug: own }) => ({ id, name: title, note: articleAddress(own) }))}
         current={current?.id}
         to={to}
-        empty="An article is a page of text that a panel can stand in."
+        empty="An article is a page of text that can contain a panel."
         addWords="New article"
         add={() => {
           const id = freeId(articles, "article");
@@ -118,7 +118,7 @@ function ArticleForm({ article }: { article: Article }) {
             <b className="font-medium">{nameOf(one.panel)}</b>
             <select
               className="select select-sm w-56"
-              aria-label={`Where ${one.panel} stands in the text`}
+              aria-label={`Position of ${one.panel} in the text`}
               value={Math.min(one.after ?? 0, blocks)}
               onChange={(event) => {
                 const after = Number(event.target.value);

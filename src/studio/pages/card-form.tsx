@@ -4,7 +4,7 @@ import type { LayoutFormProps } from "./layout-side.tsx";
 
 /** What a card of the grid or the list shows. */
 export const CardForm = ({ layout, own, set }: LayoutFormProps) => (
-  <FormPart title="On a card" own={own.card !== undefined} giveBack={() => set({ card: undefined }, "cards as usual")}>
+  <FormPart title="On a card" own={own.card !== undefined} giveBack={() => set({ card: undefined }, "reset the cards")}>
     <CellList of="a card" cells={layout.card} without={["variant"]} set={(card, words) => set({ card }, words)} />
   </FormPart>
 );

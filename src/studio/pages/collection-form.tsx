@@ -74,7 +74,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
                 label="How the conditions combine"
                 value={of.join}
                 options={[
-                  { value: "all", label: "all of these hold, by one variant" },
+                  { value: "all", label: "all of these apply to one variant" },
                   { value: "any", label: "any of these holds" },
                 ]}
                 set={(join) => set({ of: { ...of, join } }, join === "all" ? "all conditions" : "any condition")}

@@ -25,7 +25,7 @@ export function CollectionsView() {
         entries={collections.map((one) => ({ id: one.id, name: one.name, note: noteOf(one) }))}
         current={current?.id}
         to={to}
-        empty="A collection is a page of products that belong together: by what they state, or picked by hand."
+        empty="A collection is a page of products that belong together: chosen by their values, or picked by hand."
         addWords="New collection"
         add={() => {
           const name = `Collection ${collections.length + 1}`;

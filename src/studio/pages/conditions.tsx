@@ -81,7 +81,7 @@ export function Conditions({ conditions, within, set }: Props) {
 /** A condition as people read it. */
 export function ConditionWords({ condition }: { condition: Condition }) {
   const { fieldOf, shop } = useOpenShop();
-  if ("products" in condition) return `${condition.products.length} products by hand`;
+  if ("products" in condition) return `${condition.products.length} products picked by hand`;
   if ("words" in condition) return `has “${condition.words}”`;
   const field = fieldOf(condition.field);
   return (

@@ -25,7 +25,7 @@ export const GiveBack = ({ label, run }: { label: string; run(): void }) => (
     type="button"
     className="grid size-5 place-items-center rounded-full text-[13px] text-quiet hover:bg-sand"
     aria-label={`Give back ${label.toLowerCase()}`}
-    title="Set here. Click to follow again."
+    title="Changed here. Click to reset."
     onClick={run}
   >
     ↺

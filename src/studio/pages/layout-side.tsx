@@ -66,7 +66,7 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
             className="link flex-none text-[13px]"
             onClick={() => store.getState().apply(giveBack(page.address, name))}
           >
-            Give all back
+            Reset this page
           </button>
         ) : null}
         <button

@@ -35,7 +35,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
         <FormLine
           label="Products"
           own={own.listing !== undefined}
-          giveBack={() => set({ listing: undefined }, "products below as usual")}
+          giveBack={() => set({ listing: undefined }, "reset the product list")}
         >
           <Choice
             label="Products below the text"
@@ -68,7 +68,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
           </select>
         ),
         own.form !== undefined,
-        () => set({ form: undefined }, "products shown as usual"),
+        () => set({ form: undefined }, "reset how products are shown"),
       )}
       {byBand(
         "Grid columns",
@@ -91,9 +91,13 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
           </select>
         ),
         own.columns !== undefined,
-        () => set({ columns: undefined }, "columns as usual"),
+        () => set({ columns: undefined }, "reset the columns"),
       )}
-      <FormLine label="More by" own={own.more !== undefined} giveBack={() => set({ more: undefined }, "more as usual")}>
+      <FormLine
+        label="More by"
+        own={own.more !== undefined}
+        giveBack={() => set({ more: undefined }, "reset how more is loaded")}
+      >
         <Choice
           label="How more is shown"
           value={layout.more}
@@ -104,7 +108,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="At once"
         own={own.size !== undefined}
-        giveBack={() => set({ size: undefined }, "page size as usual")}
+        giveBack={() => set({ size: undefined }, "reset the page size")}
       >
         <input
           type="number"
@@ -124,7 +128,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="Pictures"
         own={own.ratio !== undefined}
-        giveBack={() => set({ ratio: undefined }, "pictures as usual")}
+        giveBack={() => set({ ratio: undefined }, "reset the pictures")}
       >
         <Choice
           label="Shape of pictures"
@@ -136,7 +140,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="In rows"
         own={own.picture !== undefined}
-        giveBack={() => set({ picture: undefined }, "picture width as usual")}
+        giveBack={() => set({ picture: undefined }, "reset the picture width")}
       >
         <input
           type="range"

@@ -7,17 +7,19 @@ const RichText = lazy(() => import("../controls/rich-text.tsx"));
 /** What shoppers read where nothing is found, above the choices that they can take back. */
 export const NothingForm = ({ layout, own, set }: LayoutFormProps) => (
   <FormPart
-    title="When nothing is found"
+    title="When no products match"
     own={own.nothing !== undefined}
-    giveBack={() => set({ nothing: undefined }, "words for nothing found as usual")}
+    giveBack={() => set({ nothing: undefined }, "reset the words for nothing found")}
   >
     <Suspense fallback={<p className="text-quiet">Opening …</p>}>
       <RichText
-        label="Words for nothing found"
+        label="Text when no products match"
         html={layout.nothing}
         save={(nothing) => set({ nothing: nothing === "<p></p>" ? "" : nothing }, "words for nothing found")}
       />
     </Suspense>
-    <p className="text-[13px] text-quiet">Below it stands what a shopper can take back, with what that finds.</p>
+    <p className="text-[13px] text-quiet">
+      Below it, shoppers see which filters they can remove, and how many products that shows.
+    </p>
   </FormPart>
 );

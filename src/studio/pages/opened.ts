@@ -26,7 +26,7 @@ export function useOpenedFacet(figures: PageFigures, panels: ReadonlyMap<string,
     };
     const change = {
       words: `Change ${title} with this page beside it`,
-      to: `/shops/${shop.slug}/bench/${slug}?page=${encodeURIComponent(figures.address)}`,
+      to: `/shops/${shop.slug}/panels/${slug}?page=${encodeURIComponent(figures.address)}`,
     };
     return {
       reach: (told: number, outOf: number): OpenedNumber => ({

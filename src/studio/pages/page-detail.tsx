@@ -18,12 +18,12 @@ export function PageDetail({ figures, panels }: Props) {
   return (
     <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 border-b border-hair bg-base-200/60 px-10 py-3">
       {facets.length === 0 ? (
-        <p className="text-quiet">No panel stands here.</p>
+        <p className="text-quiet">No panel on this page.</p>
       ) : (
         <Facets figures={figures} panels={panels} />
       )}
       {findings.length === 0 ? (
-        <p className="text-success">Nothing to say against this page.</p>
+        <p className="text-success">No findings on this page.</p>
       ) : (
         <Findings findings={findings} />
       )}

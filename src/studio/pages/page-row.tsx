@@ -111,7 +111,7 @@ function PageLink({ page, panel = "" }: { page: PageRef; panel: string | undefin
   const depth = page.kind === "category" ? page.address.split("/").length - 3 : 0;
   return (
     <Link
-      to={`/shops/${shop.slug}/bench/${panel}?page=${encodeURIComponent(page.address)}`}
+      to={`/shops/${shop.slug}/panels/${panel}?page=${encodeURIComponent(page.address)}`}
       className="min-w-0 truncate hover:underline"
       style={{ paddingInlineStart: depth * 14 }}
       title={`${page.address}: show it on the stage`}
@@ -156,7 +156,7 @@ function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiti
         className={`${cell} ${shift !== undefined && shift > 0.1 ? bad : ""}`}
         title={
           shift === undefined
-            ? "Not tried yet: open it on the bench and try every row"
+            ? "Not measured yet: open it under Panels and try every row"
             : "As felt, the worst step of all rows"
         }
       >

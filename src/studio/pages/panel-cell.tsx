@@ -144,9 +144,7 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
           ))}
       </div>
       <div className="flex flex-wrap gap-x-4 gap-y-1 border-t border-hair pt-2 empty:hidden">
-        {here?.at ? (
-          <Way words="Where it stands by itself" run={() => place(undefined, "where it stands by itself")} />
-        ) : null}
+        {here?.at ? <Way words="Default position" run={() => place(undefined, "where it stands by itself")} /> : null}
         {at && band !== "wide" && isOwn(at, band) ? (
           <Way words="Follow the wider band" run={() => place(withoutBand(at, band), `${band} as the wider band`)} />
         ) : null}

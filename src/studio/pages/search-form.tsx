@@ -42,14 +42,14 @@ export function SearchForm() {
             <button
               type="button"
               className="link text-[13px] font-normal"
-              onClick={() => pages.getState().apply(setSearch(undefined, "Search: as usual"))}
+              onClick={() => pages.getState().apply(setSearch(undefined, "Reset the search"))}
             >
               As usual again
             </button>
           ) : null}
         </h2>
         <p className="mb-2 text-[13px] text-quiet">
-          How much a word counts where it stands. What weighs nothing is not searched.
+          How much a match in each field counts. Fields set to 0 are not searched.
         </p>
         <ul className="columns-2 gap-6 text-[13px]">
           {fields.map(({ field, weight, own }) => (

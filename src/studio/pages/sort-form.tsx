@@ -48,7 +48,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
         </div>
       ) : (
         <>
-          <ol className="flex flex-col gap-1.5" aria-label="Orders, the first holds until a shopper chooses">
+          <ol className="flex flex-col gap-1.5" aria-label="Sort options; the first is the default">
             {sorts.map((one, at) => (
               <li key={one.id} className="flex items-center gap-1">
                 <span className="min-w-0 flex-1">
@@ -61,10 +61,10 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
                 </span>
                 <select
                   className="select select-xs w-28 flex-none px-1.5"
-                  aria-label={`Order ${at + 1} goes by`}
+                  aria-label={`Sort option ${at + 1} sorts by`}
                   value={one.sort}
                   onChange={(event) =>
-                    replace(at, { ...one, sort: event.target.value }, `${one.label} goes by another field`)
+                    replace(at, { ...one, sort: event.target.value }, `${one.label} sorts by a different field`)
                   }
                 >
                   <option value={at === 0 ? "" : "shop"}>shop’s order</option>

@@ -6,9 +6,9 @@ import type { LayoutFormProps } from "./layout-side.tsx";
 export function StandingForm({ layout, own, set }: LayoutFormProps) {
   return (
     <FormPart
-      title="Only products that are"
+      title="Only show products where"
       own={own.within !== undefined}
-      giveBack={() => set({ within: undefined }, "standing conditions as usual")}
+      giveBack={() => set({ within: undefined }, "reset the standing conditions")}
     >
       <Conditions conditions={layout.within} within={[]} set={(within, words) => set({ within }, words)} />
     </FormPart>

@@ -18,7 +18,7 @@ export function TableForm({ layout, own, set }: LayoutFormProps) {
     <FormPart
       title="Columns of the table"
       own={own.table !== undefined}
-      giveBack={() => set({ table: undefined }, "columns as usual")}
+      giveBack={() => set({ table: undefined }, "reset the columns")}
     >
       {table.map((column, at) => {
         const name = column.title || `column ${at + 1}`;

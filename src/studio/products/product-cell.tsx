@@ -18,7 +18,7 @@ export function ProductCell({ field, row, values }: { field: Field; row: Variant
         <button
           type="button"
           className="block h-full w-full min-w-0 flex-1 truncate px-3 text-start focus-visible:-outline-offset-2"
-          aria-label={`${field.name}: ${text || "not stated"}. Edit`}
+          aria-label={`${field.name}: ${text || "no value"}. Edit`}
           onDoubleClick={() => setEditing(true)}
           onKeyDown={(event) => {
             if (event.key !== "Enter" && event.key !== "F2") return;

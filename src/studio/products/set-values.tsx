@@ -84,7 +84,7 @@ function SetForm({ query, products, fields, close }: FormProps) {
           }}
         />
         <Fault text={fault} className="text-[13px]" />
-        <span className="text-[13px] text-quiet">Part several by |. Leave it empty to state nothing.</span>
+        <span className="text-[13px] text-quiet">Separate several values with |. Leave empty to clear.</span>
       </label>
       <button type="submit" className="btn btn-primary btn-sm">
         Set it for {products.toLocaleString("en")} {products === 1 ? "product" : "products"}

@@ -77,7 +77,9 @@ export function BandFigures({
       <p className="min-h-6 font-medium">
         {against && edition ? againstWords(against, edition, wanted) : null}
         {edition === undefined ? (
-          <span className="font-normal text-quiet">Once an edition is published, the draft is compared with it.</span>
+          <span className="font-normal text-quiet">
+            After you publish an edition, the draft is compared with it here.
+          </span>
         ) : null}
       </p>
       <dl className="grid grid-cols-[repeat(4,auto)] justify-between gap-x-3 gap-y-1">
@@ -100,9 +102,9 @@ export function BandFigures({
       </dl>
       <SpreadChart measure={measure} walks={there} end={end} />
       <p className="text-[13px] text-quiet">
-        {percent(Math.round(summary.endings["nothing helps"] * n), n)} know nothing more that helps,{" "}
+        {percent(Math.round(summary.endings["nothing helps"] * n), n)} run out of useful knowledge,{" "}
         {percent(Math.round(summary.endings.patience * n), n)} lose patience;{" "}
-        {percent(Math.round(summary.stuck * n), n)} meet a dead end.{" "}
+        {percent(Math.round(summary.stuck * n), n)} reach a dead end.{" "}
         {run?.fewest === undefined
           ? null
           : `Those who find it make ${mean.toFixed(1)} choices on average; ${run.fewest.toFixed(1)} would have been enough.`}

@@ -41,13 +41,13 @@ export function BetterView({ shop, run, service }: { shop: string; run: Run; ser
     });
     setTaken({ words, store });
   };
-  if (slug === undefined) return <p className="text-quiet">No panel stands on this page.</p>;
+  if (slug === undefined) return <p className="text-quiet">No panel on this page.</p>;
   return (
     <div className="flex max-w-4xl flex-col gap-3">
       <p className="max-w-prose text-[13px] text-quiet">
-        Up to 60 changes are tried on 300 shoppers: another order, another display, folding, splitting, leaving out. The
-        best are judged on 2,000 others that the search has not seen. What is better there is offered; what is not is
-        not.
+        Up to 60 changes are tried on 300 shoppers: a different order or display, folding, splitting, removing. The best
+        are judged on 2,000 others that the search has not seen. Only changes that also help this second group are
+        offered.
       </p>
       {share === undefined ? (
         <button type="button" className="btn btn-primary btn-sm self-start" onClick={() => void search()}>

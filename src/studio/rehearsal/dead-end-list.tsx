@@ -42,7 +42,7 @@ export function DeadEndList({ run: { walks, stage } }: { run: Run }) {
               <th scope="row" className="font-medium">
                 {titles.get(row) ?? row}
               </th>
-              <td>{kind === "missing" ? "It does not offer what was known" : "It found nothing"}</td>
+              <td>{kind === "missing" ? "It does not offer what was known" : "It had no products"}</td>
               <td>{words || "Nothing"}</td>
               <td className="text-end tabular-nums">{times}</td>
             </tr>

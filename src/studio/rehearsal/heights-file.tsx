@@ -18,7 +18,7 @@ export function HeightsFile({ orders }: { orders: readonly Order[] }) {
       <button type="button" className="link" onClick={save}>
         Download the measured heights
       </button>{" "}
-      of this page. Beside shop.json in a shop’s folder, <code>trellis rehearse</code> goes by them; without them it
+      of this page. Beside shop.json in a shop’s folder, <code>trellis rehearse</code> uses them; without them it
       estimates.
     </div>
   );

@@ -16,7 +16,7 @@ export function MainLevers({ assumptions, change }: Props) {
       <Lever
         words="Shoppers know"
         value={Math.round(known * 100)}
-        more={(value) => `${value} % of what is usual`}
+        more={(value) => `${value} % of the default`}
         min={25}
         max={200}
         step={5}
@@ -45,7 +45,7 @@ interface LeverProps {
   set(value: number): void;
 }
 
-/** A number on a line; shoppers are sent anew when it is let go. */
+/** A number on a line; shoppers are sent anew when it uses the new file. */
 function Lever({ words, value, more, min, max, step, set }: LeverProps) {
   const [drawn, draw] = useState(value);
   useEffect(() => draw(value), [value]);

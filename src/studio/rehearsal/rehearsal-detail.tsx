@@ -15,7 +15,7 @@ const parts = {
   shoppers: "Single shoppers",
   compare: "Compare",
   better: "Do better",
-  swings: "What it rests on",
+  swings: "Assumptions",
 } as const;
 export type Part = keyof typeof parts;
 

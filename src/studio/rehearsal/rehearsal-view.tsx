@@ -115,7 +115,7 @@ export function RehearsalView() {
         </section>
         <div className="flex min-w-0 flex-1 flex-col overflow-y-auto">
           {page && stand && standing.length === 0 ? (
-            <p className="p-4 text-quiet">No panel stands on this page. Place one under Pages.</p>
+            <p className="p-4 text-quiet">No panel on this page. Add one under Pages.</p>
           ) : null}
           {trouble ? <Alert text={trouble} /> : null}
           <MainLevers assumptions={assumptions} change={setAssumptions} />

@@ -12,7 +12,7 @@ const kinds: Record<string, { words: string; of(walk: Walk): boolean }> = {
 };
 const endings: Record<Ending, string> = {
   arrived: "found it",
-  "nothing helps": "knew nothing more that helps",
+  "nothing helps": "ran out of useful knowledge",
   patience: "lost patience",
 };
 const most = 60;
@@ -73,7 +73,7 @@ export function ShopperList({ shop, run }: { shop: string; run: Run }) {
           ending={endings[walk.ending]}
         />
       ) : (
-        <p className="text-quiet">Nobody is like that.</p>
+        <p className="text-quiet">No shoppers match.</p>
       )}
     </div>
   );

@@ -16,8 +16,8 @@ export function SwingPicture({ span, arrived }: { span: Span | undefined; arrive
   return (
     <div className="flex max-w-4xl flex-col gap-3">
       <p className="max-w-prose text-[13px] text-quiet">
-        Nobody can know beforehand what shoppers know and how far they look. So the same shoppers were sent again, each
-        time with one assumption moved from its low to its high end. A comparison of two panels rests far less on them.
+        Nobody knows in advance what shoppers know and how far they look. So the same shoppers were sent again, with one
+        assumption at a time at its low and its high end. A comparison of two panels depends on them far less.
       </p>
       <table className="table table-sm">
         <thead>

@@ -118,8 +118,7 @@ export function WaysPicture({ run }: { run: Run }) {
         })}
       </svg>
       <figcaption className="mt-2 text-[13px] text-quiet">
-        From left to right each further choice, as high as many shoppers make it, with the products that are left on the
-        mean.
+        Each column is one more choice. Taller means more shoppers; the number is the average of products left.
       </figcaption>
     </figure>
   );

@@ -11,7 +11,7 @@ export function ConflictNote<D extends object>({ store, what }: { store: Documen
       className="flex flex-none items-center gap-3 border-b border-hair bg-accent px-4 py-2 text-accent-content"
     >
       <p className="flex-1">
-        <b>{what} changed in another tab.</b> Nothing of yours is written over it until you choose.
+        <b>{what} changed in another tab.</b> Your changes aren’t saved until you choose a version.
       </p>
       <button type="button" className="btn btn-sm" onClick={() => store.getState().settle("theirs")}>
         Take the other version

@@ -7,7 +7,7 @@ import { useOpenShop } from "./shop-context.ts";
 import { removeWithWayBack, tried } from "./tried.ts";
 
 /** Kinds of which a shop has many, and the views that show them. */
-export const manyViews = { panel: "bench", look: "look" } as const;
+export const manyViews = { panel: "panels", look: "look" } as const;
 export type ManyKind = keyof typeof manyViews;
 
 /** Lists a shop's documents of a kind anew, those that were removed too. */

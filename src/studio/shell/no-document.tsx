@@ -16,10 +16,10 @@ export function NoDocument({ kind, slug }: { kind: ManyKind; slug: string }) {
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop.slug)} />
       <main className="mx-auto grid max-w-lg flex-1 place-content-center gap-3 px-6">
-        <h1 className="text-3xl">{was ? `${was.name} is removed` : "Not here"}</h1>
+        <h1 className="text-3xl">{was ? `${was.name} is removed` : "This page doesn’t exist"}</h1>
         <p className="text-quiet">
           {was
-            ? `It was removed on ${removalDay(was.removedAt)}. For 30 days it can be brought back, as it was.`
+            ? `It was removed on ${removalDay(was.removedAt)}. You can restore it for 30 days.`
             : `${shop.name} has no ${kind} at “${slug}”.`}
         </p>
         <div className="mt-3 flex gap-2">

@@ -9,8 +9,8 @@ export const placementWords: Record<Placement, string> = {
   drawer: "In a drawer, behind a button",
   folded: "Folded, behind a button",
   article: "In the text of an article",
-  nothing: "Only where nothing is found",
-  absent: "Not on this band",
+  nothing: "Only when no products match",
+  absent: "Hidden on this band",
 };
 
 type Box = readonly [x: number, y: number, width: number, height: number];

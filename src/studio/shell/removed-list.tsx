@@ -24,7 +24,7 @@ export function RemovedList({ path, pathOf, changed, title, className = "" }: Pr
   return (
     <section aria-label={title} className={className}>
       <h2 className="mb-1 font-semibold">{title}</h2>
-      <p className="mb-2 text-[13px] text-quiet">Each can be brought back for 30 days, as it was.</p>
+      <p className="mb-2 text-[13px] text-quiet">You can restore each for 30 days.</p>
       <ul className="divide-y divide-hair rounded-box border border-hair">
         {removed.map(({ slug, name, removedAt }) => (
           <li key={slug} className="flex items-center gap-3 px-3 py-1.5">

@@ -14,7 +14,7 @@ export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunc
     run: () => location.assign(`/api${shopPath(shop.slug)}/${file}`),
   });
   return [
-    ...shop.panels.map(({ slug, name }) => go(`Open the panel ${name}`, `/bench/${encodeURIComponent(slug)}`)),
+    ...shop.panels.map(({ slug, name }) => go(`Open the panel ${name}`, `/panels/${encodeURIComponent(slug)}`)),
     ...shop.looks.map(({ slug, name }) => go(`Open the look ${name}`, `/look/${encodeURIComponent(slug)}`)),
     ...fields.map(({ key, name }) =>
       go(`Field ${name} in the catalogue`, `/catalogue?field=${encodeURIComponent(key)}`),
@@ -23,7 +23,7 @@ export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunc
       .filter((field) => isFacetable(field) && !isNumeric(field))
       .map(({ key, name }) => go(`Swatches of ${name}`, `/swatches/${encodeURIComponent(key)}`)),
     go("Products of the catalogue", "/catalogue/products"),
-    go("Mends over the catalogue", "/catalogue/mends"),
+    go("Corrections of the catalogue", "/catalogue/mends"),
     go("Bring a newer catalogue file", "/catalogue/import"),
     go("Send trial shoppers through a page", "/rehearsal"),
     go("Publish an edition", "/editions"),

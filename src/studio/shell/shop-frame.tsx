@@ -63,8 +63,14 @@ function OpenFrame({ slug }: { slug: string }) {
   }, [shop.data, swatches.data, mends, settings, pages, catalogue, reopen]);
 
   const error = shop.error ?? swatches.error ?? noMends ?? noSettings ?? noPages;
-  if (error) return <NotHere title={error.status === 404 ? "Not here" : "That did not work"} message={error.message} />;
-  if (trouble) return <NotHere title="That did not work" message={trouble} />;
+  if (error)
+    return (
+      <NotHere
+        title={error.status === 404 ? "This page doesn’t exist" : "Something went wrong"}
+        message={error.message}
+      />
+    );
+  if (trouble) return <NotHere title="Something went wrong" message={trouble} />;
   if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the shop …</div>;
   return (
     <ShopContext value={open}>

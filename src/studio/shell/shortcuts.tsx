@@ -11,10 +11,10 @@ const keys: [keys: string, what: string][] = [
   ["Enter or Space on a cell", "Choose a display"],
   ["← → on a ruler stop", "Move a band limit by 10 px, with Page keys by 100"],
   ["1 2 3", "Both pages, the wide one, the phone"],
-  ["A", "Try the page, or arrange it by hand"],
+  ["A", "Try the page, or arrange it"],
   ["0", "Fold the lattice to its names"],
   ["4 5 6 7", "Pages readable, fitted, at half, at their own size"],
-  ["Esc", "Close a card, take back what is typed"],
+  ["Esc", "Close a card, cancel typing"],
 ];
 
 /** Opens with “?”: what the keyboard can do. */

@@ -38,7 +38,7 @@ export async function removeWithWayBack(
     },
   );
   if (removed)
-    toast(`${name} is removed. For 30 days it can be brought back.`, {
+    toast(`${name} was removed. You can restore it for 30 days.`, {
       id: path,
       duration: 10_000,
       action: { label: "Bring back", onClick: () => void bringBack(path, listAnew) },

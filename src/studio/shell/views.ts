@@ -9,7 +9,7 @@ export interface View {
 export const shopViews = (shop: string): View[] => [
   { to: `/shops/${shop}`, label: "Overview", exact: true },
   { to: `/shops/${shop}/catalogue`, label: "Catalogue" },
-  { to: `/shops/${shop}/bench`, label: "Bench" },
+  { to: `/shops/${shop}/panels`, label: "Panels" },
   { to: `/shops/${shop}/swatches`, label: "Swatch book" },
   { to: `/shops/${shop}/look`, label: "Look" },
   { to: `/shops/${shop}/pages`, label: "Pages" },

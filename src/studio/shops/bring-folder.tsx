@@ -19,16 +19,20 @@ export function BringFolder() {
     form.set("file", file);
     try {
       const { slug } = await request<ShopSummary>("/folders", { method: "POST", body: form });
-      await go(`/shops/${encodeURIComponent(slug)}/bench`);
+      await go(`/shops/${encodeURIComponent(slug)}/panels`);
     } catch (error) {
-      setTrouble(error instanceof ApiError ? error.message : "That did not work. Try again.");
+      setTrouble(
+        error instanceof ApiError
+          ? error.message
+          : "The folder couldn’t be imported. Check the connection and try again.",
+      );
       setBusy(false);
     }
   };
   return (
     <>
       <button type="button" className="btn btn-sm" disabled={busy} onClick={() => input.current?.click()}>
-        <FolderInput size={16} aria-hidden /> {busy ? "Reading …" : "Bring a shop folder"}
+        <FolderInput size={16} aria-hidden /> {busy ? "Reading …" : "Import a shop folder"}
       </button>
       <input
         ref={input}

@@ -99,8 +99,8 @@ function ShopForm({ shop, close, save }: FormProps) {
       </select>
       <input
         className="input input-sm w-36"
-        aria-label="Languages beside the shop's own, as tags"
-        title="Languages beside the shop's own, as tags like de or pt-BR"
+        aria-label="Languages besides the shop’s own, as tags"
+        title="Languages besides the shop’s own, as tags like de or pt-BR"
         placeholder="de pt-BR"
         aria-invalid={"fault" in read}
         value={languages ?? ""}

@@ -55,7 +55,7 @@ export function ShopsView() {
                 href={`/api${shopPath(shop.slug)}/folder.zip`}
                 className="btn btn-ghost btn-sm"
                 aria-label={`${shop.name} as a folder`}
-                title="All of it as plain files, zipped"
+                title="Download the whole shop as a ZIP"
               >
                 <FolderDown size={16} aria-hidden />
               </a>
@@ -65,7 +65,9 @@ export function ShopsView() {
             </li>
           ))}
           {shops?.length === 0 ? (
-            <li className="px-5 py-8 text-quiet">No shop yet. Bring a catalogue as a CSV file to begin.</li>
+            <li className="px-5 py-8 text-quiet">
+              No shops yet. Choose New shop from a file and pick your product list (CSV).
+            </li>
           ) : null}
         </ul>
         <RemovedList path={removedPath()} pathOf={shopPath} changed={changed} title="Removed shops" className="mt-8" />

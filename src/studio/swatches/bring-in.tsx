@@ -64,7 +64,7 @@ export function PasteButton({ field, values, worker, apply, upload }: ToolProps)
         <div className="grid gap-2">
           <label className="grid gap-1">
             <span className="text-quiet">
-              One value a line, its colours behind it. CSV, design tokens, and a zip with pictures are taken too.
+              One value per line, followed by its colours. CSV, design tokens and a ZIP with pictures work too.
             </span>
             <textarea
               className="textarea h-36 w-full font-mono text-[13px]"

@@ -151,7 +151,7 @@ function Picker({ colours, pictures, set }: Omit<Props, "label">) {
       {addresses.length > 0 ? (
         <div>
           <p className="mb-1 flex items-center gap-1 text-[13px] text-quiet">
-            <Pipette size={12} aria-hidden /> Click a picture to take its colour there
+            <Pipette size={12} aria-hidden /> Click a picture to use the colour at that point
           </p>
           <div className="grid grid-cols-3 gap-1.5">
             {addresses.map((address) => (
@@ -194,7 +194,7 @@ function PickPicture({ address, take }: { address: string; take(colour: string):
           ).data;
           if (pixel) take(`#${[...pixel.slice(0, 3)].map((byte) => byte.toString(16).padStart(2, "0")).join("")}`);
         } catch {
-          toast.error("The site of this picture does not let its colours be read.");
+          toast.error("The picture’s site doesn’t allow reading its colours.");
         }
       }}
     >

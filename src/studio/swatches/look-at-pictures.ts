@@ -74,7 +74,7 @@ async function pixelsOf(address: string, size: number): Promise<Pixels> {
   await image.decode();
   // A canvas that is read often keeps its pixels in memory; elsewhere each reading waits for the graphics process.
   const context = new OffscreenCanvas(size, size).getContext("2d", { willReadFrequently: true });
-  if (!context) throw new Error("This browser gives no canvas to read pictures with.");
+  if (!context) throw new Error("This browser can’t read pictures. Try a different browser.");
   context.drawImage(image, 0, 0, size, size);
   const { data, width, height } = context.getImageData(0, 0, size, size);
   return { data, width, height };

@@ -84,7 +84,7 @@ export function MeasurePanel({
         {pale.length} below {leastContrast} : 1 on {ground === "#ffffff" ? "white" : ground}
       </h2>
       <p className="text-[13px] text-quiet">
-        That is the ground of the shop’s look.{pale.length > 0 ? " They get an outline by themselves." : ""}
+        That is the background of the shop’s look.{pale.length > 0 ? " They get an outline automatically." : ""}
       </p>
       <ul>
         {pale.map(({ id, label, view }) => (

@@ -10,7 +10,7 @@ export const leastOn = (colours: readonly string[], ground: string): number =>
 /** The contrast of a swatch with its ground, to be opened. */
 export const contrastNumber = (label: string, colours: readonly string[], ground: string): OpenedNumber => ({
   title: `Contrast of ${label}`,
-  says: `How much lighter or darker ${label} is than the ground that the shop’s look gives it, ${ground}. Below ${leastContrast} : 1 many people can’t see where it ends, so it gets an outline.`,
+  says: `How much lighter or darker ${label} is than the look’s background, ${ground}. Below ${leastContrast} : 1 many people can’t see its edge, so it gets an outline.`,
   told: leastOn(colours, ground),
   behind: {
     lines: colours.map((colour) => ({
@@ -40,7 +40,7 @@ export function pairNumber(
   const [first, second] = [one?.label ?? "", other?.label ?? ""];
   return {
     title: `${first} and ${second}`,
-    says: `Colour difference (ΔE) between the two swatches, for the eyes that tell them apart least. About 2 is just seen side by side; below ${limit}, the limit that is set here, shoppers can take one for the other.`,
+    says: `Colour difference (ΔE) between the two swatches, for the eyes that tell them apart least. A difference of 2 is barely visible side by side. Below the limit of ${limit}, shoppers can mistake one for the other.`,
     told,
     behind: {
       lines: visions.map((vision) => ({

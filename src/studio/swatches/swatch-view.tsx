@@ -14,7 +14,7 @@ export function SwatchView() {
   const worker = useSwatchWorker();
   const fields = bookFields(profiles);
   const field = fields.find((one) => one.key === asked) ?? fields[0];
-  if (error) return <NotHere title="That did not work" message={error.message} />;
+  if (error) return <NotHere title="Something went wrong" message={error.message} />;
   if (!store || !worker) return <div className="grid h-full place-items-center text-quiet">Opening the book …</div>;
   return (
     <DocumentFrame store={store} what="The swatch book was">

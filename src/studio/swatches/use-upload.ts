@@ -25,7 +25,7 @@ export function useUpload(worker: SwatchWorker | undefined, side = 256) {
           if (!worker) throw new Error("The worker has not started yet.");
           kept = await worker.shrink(file, side);
         } catch {
-          throw new Error("It is no picture that can be opened. Save it as PNG, JPEG, WebP or SVG.");
+          throw new Error("This picture can’t be opened. Save it as PNG, JPEG, WebP or SVG.");
         }
       }
       const form = new FormData();

@@ -160,7 +160,7 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
             title={
               differs
                 ? "Differs in this field. Click to share again"
-                : "The same wherever the value stands. Click to let it differ here"
+                : "The same for this value in every field. Click to change it here only"
             }
             onClick={() => apply(setShared(value, differs))}
           >

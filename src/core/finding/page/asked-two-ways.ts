@@ -20,7 +20,7 @@ export const askedTwoWays: PageFindingKind = {
         {
           panel,
           row,
-          words: `${title} is asked here in another way than by “${other}” on the same page. The way of “${other}” holds for both.`,
+          words: `${title} has different settings in “${other}” on this page. Both use those from “${other}”.`,
         },
       ];
     });

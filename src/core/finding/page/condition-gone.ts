@@ -13,7 +13,7 @@ export const conditionGone: PageFindingKind = {
     const own = of?.by === "conditions" ? gone(of.conditions) : [];
     return [
       ...own.map((field) => ({
-        words: `The collection asks for “${field}”, which the catalogue no longer has, so it finds nothing by it.`,
+        words: `The collection uses “${field}”, which the catalogue no longer has, so that condition matches no products.`,
       })),
       ...gone(page.layout.within).map((field) => ({
         words: `The page always asks for “${field}”, which the catalogue no longer has. It is left out.`,

@@ -40,7 +40,7 @@ export const linkNowhere: PageFindingKind = {
     const found = (links: readonly string[], where: string, panel?: string): PageFound[] =>
       [...new Set(links)].filter(leadsNowhere).map((address) => ({
         ...(panel === undefined ? {} : { panel }),
-        words: `${where} links to ${address}, and the shop has no such page. Change the link, or create the page.`,
+        words: `${where} links to ${address}, but that page doesn’t exist. Change the link, or create the page.`,
       }));
     return [
       ...found([...linksIn(page.html), ...linksIn(page.layout.nothing)], "A text of this page"),

@@ -110,7 +110,7 @@ describe("findings about pages", () => {
     expect(kinds(await found("/", missing))).toContain("panel-gone");
     const inText = edited(demoPages, standPanel({ address: "/" }, [], "beside-the-text", undefined, ""));
     expect(await found("/", inText)).toContainEqual(
-      expect.stringMatching(/^unreached-slot: “Beside the text”.*no article/),
+      expect.stringMatching(/^unreached-slot: “Beside the text”.*not an article/),
     );
     const beside = edited(
       demoPages,
@@ -154,19 +154,19 @@ describe("findings about pages", () => {
     const sending = (to: string, panel = demoAside) =>
       new Map([...demo, ["beside-the-text", edited(panel, setBehaviour("sendTo", to))]]);
     const at = (panels: ReadonlyMap<string, PanelDocument>) => found("/articles/plants-and-pets", demoPages, panels);
-    expect(await at(sending("/none"))).toContainEqual(expect.stringMatching(/^sends-nowhere: .*there is no page/));
-    expect(await at(sending("/articles/plants-and-pets"))).toContainEqual(expect.stringMatching(/very page/));
+    expect(await at(sending("/none"))).toContainEqual(expect.stringMatching(/^sends-nowhere: .*doesn’t exist/));
+    expect(await at(sending("/articles/plants-and-pets"))).toContainEqual(expect.stringMatching(/already on/));
     expect(kinds(await at(sending("/articles/choosing-a-climber")))).not.toContain("sends-nowhere");
     expect(await at(sending(""))).toContainEqual(expect.stringMatching(/show nothing/));
     const strange = { ...demoAside, rows: facetRows(demoPanel).filter(({ field }) => field === "mature-height") };
     expect(await at(sending("/articles/choosing-a-climber", strange))).toContainEqual(
-      expect.stringMatching(/no panel asks for mature-height: they would be lost/),
+      expect.stringMatching(/no panel has mature-height: they would be lost/),
     );
     const back = new Map([
       ...sending("/collections/gifts"),
       ["three-questions", edited(demoQuestions, setBehaviour("sendTo", "/articles/plants-and-pets"))],
     ]);
-    expect(await at(back)).toContainEqual(expect.stringMatching(/takes them back here/));
+    expect(await at(back)).toContainEqual(expect.stringMatching(/sends them back here/));
   });
 
   it("tell of bars and offsets that leave little of the screen", async () => {
@@ -175,7 +175,7 @@ describe("findings about pages", () => {
       setBars([{ id: "a", name: "A", height: { wide: 390, slim: 60 }, stays: { wide: true } }], ""),
     );
     const lines = await found("/", tall);
-    expect(lines).toContain("tall-bars: On wide the bars that stay take 390 of 800 px of the screen.");
+    expect(lines).toContain("tall-bars: On wide the fixed bars cover 390 of 800 px of the screen.");
     const nudged = (px: number) =>
       new Map([...demo, ["climber-finder", edited(demoPanel, setBehaviour("nudge", px, "wide"))]]);
     expect(await found("/", demoPages, nudged(400))).toContainEqual(

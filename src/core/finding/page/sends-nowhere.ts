@@ -15,24 +15,24 @@ export const sendsNowhere: PageFindingKind = {
         return [
           {
             panel: slug,
-            words: `Choices in “${panel.name}” show nothing: the article lists no products, and they are not taken to another page.`,
+            words: `Choices in “${panel.name}” show nothing: the article lists no products, and the panel sends them nowhere.`,
           },
         ];
       if (to === "") return [];
       const target = pageAt(to);
       if (!target)
         return [
-          { panel: slug, words: `“${panel.name}” takes choices to ${to}, where there is no page. They stay here.` },
+          { panel: slug, words: `“${panel.name}” sends shoppers to ${to}, which doesn’t exist. They stay here.` },
         ];
       if (to === page.address)
-        return [{ panel: slug, words: `“${panel.name}” takes choices to the very page that it stands on.` }];
+        return [{ panel: slug, words: `“${panel.name}” sends shoppers to the page they are already on.` }];
       const there = layoutAt(target, pages, all.keys().next().value).panels.flatMap((one) => all.get(one.panel) ?? []);
       const back = there.find((other) => behaviours.on(other.behaviour ?? {}, "sendTo", "wide") === page.address);
       const loop = back
         ? [
             {
               panel: slug,
-              words: `“${panel.name}” takes choices to ${to}, and “${back.name}” there takes them back here.`,
+              words: `“${panel.name}” sends shoppers to ${to}, and “${back.name}” there sends them back here.`,
             },
           ]
         : [];
@@ -44,7 +44,7 @@ export const sendsNowhere: PageFindingKind = {
           ? [
               {
                 panel: slug,
-                words: `“${panel.name}” takes choices to ${to}, where no panel asks for ${names}: they would be lost.`,
+                words: `“${panel.name}” sends choices to ${to}, where no panel has ${names}: they would be lost.`,
               },
             ]
           : [];

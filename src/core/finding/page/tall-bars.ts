@@ -17,7 +17,7 @@ export const tallBars: PageFindingKind = {
       const height = stayingOn(pages.bars, band);
       const screen = firstScreens[band].height;
       return height > screen * most
-        ? [{ words: `On ${band} the bars that stay take ${height} of ${screen} px of the screen.` }]
+        ? [{ words: `On ${band} the fixed bars cover ${height} of ${screen} px of the screen.` }]
         : [];
     });
   },

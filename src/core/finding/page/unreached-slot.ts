@@ -19,7 +19,7 @@ export const unreachedSlot: PageFindingKind = {
         );
       });
       if (lost.length === 0) return [];
-      const why = isArticle ? "the article lists no products" : "the page is no article";
+      const why = isArticle ? "the article lists no products" : "the page is not an article";
       return [
         {
           panel,

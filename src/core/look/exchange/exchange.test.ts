@@ -222,9 +222,9 @@ describe("custom properties", () => {
   it.each([
     [":root {\n --zt-nothing: 1px; }", /Line 2: There is no token --zt-nothing/],
     [":root {\n --zt-radius: 4em; }", /Line 2: --zt-radius is no length/],
-    [":root { --zt-ink: blurple }", /is no colour/],
-    ["@media print { :root { --zt-ink: red } }", /no band of a shop/],
-    ["a { color: red }", /no custom property that begins with --zt-/],
+    [":root { --zt-ink: blurple }", /is not a colour/],
+    ["@media print { :root { --zt-ink: red } }", /doesn’t match a band/],
+    ["a { color: red }", /No custom property here begins with --zt-/],
     [":root { --zt-ink: var(--zt-ink) }", /follows itself/],
   ])("refuse %s", (css, reason) => {
     expect(() => fromProperties(css, "Look")).toThrow(reason);

@@ -126,7 +126,7 @@ export function fromProperties(css: string, name: string): LookDocument {
       const token = other?.token ?? byProperty.get(node.property);
       if (!token) throw new PropertyFault(`There is no token ${node.property}.`, line);
       const place = placeOf(this.atrule?.prelude ? csstree.generate(this.atrule.prelude) : undefined);
-      if (!place) throw new PropertyFault("This media query is no band of a shop.", line);
+      if (!place) throw new PropertyFault("This media query doesn’t match a band of the shop.", line);
       const text = csstree.generate(node.value).trim();
       const followed = referenceOf(text);
       // What follows another token says so under its own name already, and a picture what it is.
@@ -136,13 +136,14 @@ export function fromProperties(css: string, name: string): LookDocument {
         : token.choices
           ? choice(token, place, other?.end ?? "", text)
           : readValue(token, text);
-      if (value === undefined) throw new PropertyFault(`${node.property} is no ${token.type} that can be read.`, line);
+      if (value === undefined)
+        throw new PropertyFault(`${node.property} is not a ${token.type} that can be read.`, line);
       found++;
       if (place === "dark") dark[token.name] = value;
       else said.set(token.name, { ...said.get(token.name), [place]: value });
     },
   });
-  if (found === 0) throw new PropertyFault("Here is no custom property that begins with --zt-.", 1);
+  if (found === 0) throw new PropertyFault("No custom property here begins with --zt-.", 1);
   const values = Object.fromEntries([...said].map(([token, places]) => [token, asBanded(places, tokens.get(token))]));
   try {
     return checkDocument(lookKind, { ...emptyLook(name), values, dark });

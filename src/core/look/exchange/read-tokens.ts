@@ -243,7 +243,7 @@ export function fromDesignTokens(text: string): LookDocument {
       const read = readValue(type, given);
       if (!read || read.type !== token.type)
         throw new TokenFileFault(
-          `“${path.join(".")}” is no ${token.type} that can be read: ${JSON.stringify(given)}.`,
+          `“${path.join(".")}” is not a ${token.type} that can be read: ${JSON.stringify(given)}.`,
           line,
         );
       const { value: ours } = read;

@@ -1,7 +1,7 @@
 import { below, shipped } from "./look.ts";
 
 /** Dark all day: for music, lamps and games. */
-export const nightfall = shipped("Nightfall", "A dark ground and a bright accent", {
+export const nightfall = shipped("Nightfall", "A dark background and a bright accent", {
   ink: "#f1ecff",
   "ink.quiet": "#b7add1",
   "ink.faded": "#9d93b8",

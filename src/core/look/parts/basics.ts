@@ -9,7 +9,7 @@ export const basics = {
   }),
   ground: part("Ground", {
     "": colour("Ground", "#ffffff"),
-    tint: colour("Tinted ground", "#edf3ee"),
+    tint: colour("Tinted background", "#edf3ee"),
     page: colour("Page", "{ground}"),
   }),
   accent: part("Accent", {

@@ -145,7 +145,7 @@ export const optionParts = {
       }),
       tick: choice("Tick", "tick", ticks, on(".zt-box > input[type=checkbox]::before", "clip-path")),
       "tick-ink": colour(
-        "Tick's colour",
+        "Tick colour",
         { rest: "#ffffff00", chosen: "{accent.ink}" },
         inner("> input::before", "background-color"),
         underPicture,
@@ -283,10 +283,10 @@ export const optionParts = {
         max: 12,
         step: 0.5,
       }),
-      "ring-gap": length("Ring's distance", 2, on(".zt-swatches", "--ring-gap"), { max: 12 }),
+      "ring-gap": length("Ring distance", 2, on(".zt-swatches", "--ring-gap"), { max: 12 }),
       ink: colour("Text", { rest: "{ink}", unavailable: "{ink.faded}" }, own("color")),
       edge: colour("Line around it", "#0000003d", on(".zt-dot-on", "border-color")),
-      "edge-width": length("Line's width", "{line.width}", on(".zt-dot-on", "border-width"), { max: 12, step: 0.5 }),
+      "edge-width": length("Line width", "{line.width}", on(".zt-dot-on", "border-width"), { max: 12, step: 0.5 }),
       "name-ground": colour(
         "Ground of a name",
         { rest: "{ground}", chosen: "{accent}" },

@@ -208,7 +208,7 @@ export const panelParts = {
       padding: length("Padding", 18, own("padding-inline")),
       size: length("Size", "{text.size}", own("font-size")),
       weight: weight("Weight", "{text.strong}", own("font-weight")),
-      "badge-ground": colour("Number's ground", "{accent.ink}", on(".zt-badge", "background-color")),
+      "badge-ground": colour("Number background", "{accent.ink}", on(".zt-badge", "background-color")),
       "badge-ink": colour("Number", "{accent}", on(".zt-badge", "color")),
     },
     judged: [

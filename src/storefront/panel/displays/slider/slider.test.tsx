@@ -58,7 +58,7 @@ describe("slider", () => {
     const calls = choose.mock.calls.length;
     fire(from, "50 m", "change");
     expect(choose).toHaveBeenCalledTimes(calls);
-    expect([from.value, from.ariaInvalid, from.validationMessage]).toEqual(["50 m", "true", "This is no number."]);
+    expect([from.value, from.ariaInvalid, from.validationMessage]).toEqual(["50 m", "true", "Enter a number."]);
     fire(from, "", "change");
     expect(choose).toHaveBeenLastCalledWith({ min: undefined, max: 100 });
     expect(from.ariaInvalid).toBe("false");
@@ -149,6 +149,6 @@ describe("slider", () => {
   it("says when no product states the field", () => {
     const none = { min: null, max: null, histogram: null };
     show("slider", { range: { live: none, steady: none } }, "range");
-    expect(text()).toBe("No product states this.");
+    expect(text()).toBe("No product has this information.");
   });
 });
