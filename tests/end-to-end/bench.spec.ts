@@ -240,8 +240,8 @@ test("axe finds nothing serious on the bench, with a card and settings open", as
 
 test("an unknown shop or view is a page that says so", async ({ page }) => {
   for (const [address, words] of [
-    ["/shops/no-such-shop/bench", "There is no shop at “no-such-shop”"],
-    ["/no/such/view", "There is no such view"],
+    ["/shops/no-such-shop/panels", "There is no shop at “no-such-shop”"],
+    ["/no/such/view", "Go to all shops and start from there."],
     ["/draft/no-such-shop/", "There is no shop at “no-such-shop”"],
     [`/draft/${demoShop}/?panel=none`, "There is no panel at “none”"],
   ]) {

@@ -38,7 +38,7 @@ test("a cell takes what its field can hold, and says why it does not", async ({ 
   const input = page.getByRole("textbox", { name: /^Price of LM001/ });
   await input.fill("cheap");
   await input.press("Enter");
-  await expect(page.getByRole("alert")).toHaveText("“cheap” is no number. Price holds numbers, such as 12.50.");
+  await expect(page.getByRole("alert")).toHaveText("“cheap” is not a number. Price contains numbers, such as 12.50.");
   await expect(input).toHaveValue("cheap");
   await expectAccessible(page);
   await input.fill("13,75");
@@ -135,7 +135,7 @@ test("a swatch list is taken out and in again with its pictures, and is the same
   expect((await (await page.request.get(address)).json()).document).toEqual(book);
   // Lines as people write them.
   await page.getByRole("button", { name: "Paste a list" }).click();
-  await page.getByRole("textbox", { name: /One value a line/ }).fill("Moonlit #d3d9e2\nViolet: #6b3fa0");
+  await page.getByRole("textbox", { name: /One value per line/ }).fill("Moonlit #d3d9e2\nViolet: #6b3fa0");
   await page.getByRole("button", { name: "Take them" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Moonlit", exact: true })).toHaveValue("#d3d9e2");
   await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("#6b3fa0");

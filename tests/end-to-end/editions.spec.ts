@@ -32,7 +32,7 @@ test("shoppers get what was published, and the draft only when it is; the draft 
   const shop = await newShop(page.request, "Published");
   const unpublished = await page.goto(`/shop/${shop}/`);
   expect(unpublished?.status()).toBe(404);
-  await expect(page.getByText("Published is not yet published")).toBeVisible();
+  await expect(page.getByText("Published isn’t published yet")).toBeVisible();
   await page.goto(`/draft/${shop}/`);
   await expect(page.getByRole("complementary", { name: "State of this page" })).toContainText("Draft, not published");
   const before = await titles(page);
@@ -91,7 +91,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
   await expect(page.getByRole("list", { name: "Published editions" })).toContainText("Renamed");
 
   await page.getByRole("button", { name: "Bring back edition 1" }).click();
-  await expect(page.getByText(/differences? to what shoppers get\./)).toBeVisible();
+  await expect(page.getByText(/changes? not published yet\./)).toBeVisible();
   const stored = async () =>
     (await (await page.request.get(`/api/shops/${shop}/documents/panel/first-panel`)).json()) as {
       document: { rows: Row[] };
@@ -166,7 +166,7 @@ test("a panel's file is brought from another shop: facets are matched, corrected
   await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from("{ no") });
   await expect(page.getByRole("alert")).toContainText("x.json is no JSON");
   await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from('{"format":3}') });
-  await expect(page.getByRole("alert")).toContainText("x.json is no panel");
+  await expect(page.getByRole("alert")).toContainText("x.json is not a panel");
   await file.setInputFiles({
     name: "climber-finder.json",
     mimeType: "application/json",

@@ -104,7 +104,7 @@ test("a catalogue that does not come is told, keeps what is chosen, and is asked
   await awake(page);
   await expect.poll(() => heard(page)).toContain("trouble");
   await box(page, "Full sun").check();
-  await expect(page.locator(".zt-trouble")).toContainText("does not answer");
+  await expect(page.locator(".zt-trouble")).toContainText("isn’t responding");
   await expect(box(page, "Full sun")).toBeChecked();
   expect(await heard(page)).not.toContain("ready");
   await page.unroute(/\.bin$/);
@@ -145,7 +145,7 @@ test.describe("on a phone", () => {
       .or(box(page, "Full sun"))
       .first()
       .click();
-    await expect(drawer.getByRole("alert")).toContainText("does not answer");
+    await expect(drawer.getByRole("alert")).toContainText("isn’t responding");
     await expect(show).toHaveText("Show products");
     const faces = await drawer
       .locator(".zt-title, .zt-drawer-foot button, .zt-trouble")

@@ -195,7 +195,9 @@ test("a mend that hides a newer price is told, and let go; and the file is taken
   await bring(page, shop, dearer);
   const hidden = page.getByRole("region", { name: "Corrections that hide a newer value" });
   await expect(hidden.getByRole("listitem")).toHaveCount(1);
-  await expect(hidden).toContainText(`Price: the file said ${first?.[price]} and says 14.50; your mend says 9.99`);
+  await expect(hidden).toContainText(
+    `Price: was ${first?.[price]} in the old file and is 14.50 in the new one; your correction is 9.99`,
+  );
   await expectAccessible(page);
   await hidden.getByRole("checkbox").check();
   await page.getByRole("button", { name: "Take this catalogue" }).click();
@@ -236,7 +238,7 @@ test("a column is chosen by hand to go on as a field that is gone", async ({ pag
   const turned = withCells((row) => row.with(light, `${row[0]}-x`)).replace("Light", "Aisle");
   const file = { name: "aisle.csv", mimeType: "text/csv", buffer: Buffer.from(turned) };
   await page.getByLabel("Catalogue file").setInputFiles(file);
-  await page.getByRole("combobox", { name: "Aisle is taken as" }).selectOption({ label: "Light" });
+  await page.getByRole("combobox", { name: "Use Aisle as" }).selectOption({ label: "Light" });
   await page.getByRole("button", { name: "Show what changes" }).click();
   await expect(page.getByText(/^Light differs for/)).toBeVisible();
   await expect(page.getByText("The field is gone")).toHaveCount(0);

@@ -125,8 +125,8 @@ test("an option style is made on the sheet, given to two facets, set apart on th
   expect((await page.request.put(path, { data, headers: origin })).status()).toBe(200);
   await page.reload();
   await page.getByRole("button", { name: /\d findings?$/ }).click();
-  const finding = page.getByRole("listitem").filter({ hasText: "Light has the option style" });
-  await finding.getByRole("button", { name: "Let it go" }).click();
+  const finding = page.getByRole("listitem").filter({ hasText: "Light uses the option style" });
+  await finding.getByRole("button", { name: "Remove the style" }).click();
   await expect(finding).toHaveCount(0);
 });
 
@@ -146,7 +146,7 @@ test("extra CSS is checked while it is typed, and stays in the panel", async ({ 
     await editor.fill("& .zt-title { letter-spacing: 2px }");
     await expect(status).toHaveText("Taken.");
     await editor.fill(hostile);
-    await expect(status).toHaveText(/^\d errors?\. The last CSS without one holds\.$/);
+    await expect(status).toHaveText(/^\d errors?\. The last valid CSS stays in use\.$/);
     await expect(page.locator(".cm-lint-marker-error").first()).toBeVisible();
   }
   await editor.fill("body { display: none }");
@@ -189,7 +189,7 @@ test("a look leaves as design tokens and as custom properties, and comes in agai
     await page.goto(`/shops/${shop}/look/${other}`);
     await page.getByRole("tab", { name: "Files" }).click();
     await input.setInputFiles(path);
-    await expect(page.getByText(/is taken\. Undo brings back/)).toBeVisible();
+    await expect(page.getByText(/was imported\. Undo restores/)).toBeVisible();
     await saved(page);
     expect(readFileSync(path, "utf8").length).toBeGreaterThan(100);
     expect((await documentOf(other)).values).toEqual(values);

@@ -22,10 +22,10 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await page.goto("/new");
   await bring(page, "ladenliste.csv", rows);
   // No heading is known; the id and the name are chosen, marks are found.
-  await page.getByRole("combobox", { name: "Artikel is taken as" }).selectOption("product_id");
-  await page.getByRole("combobox", { name: "Preis is taken as" }).selectOption("price");
+  await page.getByRole("combobox", { name: "Use Artikel as" }).selectOption("product_id");
+  await page.getByRole("combobox", { name: "Use Preis as" }).selectOption("price");
   await expect(page.getByText("15 products, 15 variants")).toBeVisible();
-  await expect(page.getByRole("combobox", { name: "Name is taken as" })).toHaveValue("title");
+  await expect(page.getByRole("combobox", { name: "Use Name as" })).toHaveValue("title");
   await expect(page.getByRole("combobox", { name: "Days of Liefertag are written like" })).toHaveValue("dmy");
   // The price was an attribute when its numbers were looked at; as a price it says what does not fit.
   await page.getByRole("combobox", { name: "Numbers of Preis are written like" }).selectOption(",");

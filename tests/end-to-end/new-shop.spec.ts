@@ -44,11 +44,11 @@ test("a file with other headings is guessed, and columns can be chosen where the
   await expect(page.getByText(/^\d\d products, 3,376 variants/)).toBeVisible();
   await grouped.selectOption("iata");
   await expect(page.getByText("3,376 products, 3,376 variants")).toBeVisible();
-  await expect(page.getByRole("combobox", { name: "iata is taken as" })).toHaveValue("product_id");
+  await expect(page.getByRole("combobox", { name: "Use iata as" })).toHaveValue("product_id");
   await expect(page.getByRole("combobox", { name: "Product titles come from" }).locator("option:checked")).toHaveText(
     "name",
   );
-  await expect(page.getByRole("combobox", { name: "name is taken as" })).toHaveValue("title");
+  await expect(page.getByRole("combobox", { name: "Use name as" })).toHaveValue("title");
   await page.getByRole("button", { name: "Create the shop" }).click();
   await expect(page).toHaveURL(/\/shops\/airports\/panels/);
   const wide = page.frameLocator('iframe[title^="Wide page"]');
@@ -98,7 +98,7 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
     ["empty.csv", "", /The file is empty/],
     ["header.csv", "product_id,title\n", /no products below the header/],
     ["many.csv", many, /Row 500002: The file has more than 500,000 rows, the most that a catalogue can have\. Split/],
-    ["twice.csv", "product_id,title,Size,size\np1,One,1,2\n", /stands twice/],
+    ["twice.csv", "product_id,title,Size,size\np1,One,1,2\n", /appears twice/],
     ["picture.csv", Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13]), /not UTF-8|not a text file/],
   ];
   for (const [name, content, message] of cases) {

@@ -205,7 +205,7 @@ test("with a look for the dark and more languages the studio is no wider than 12
     await page.goto(`/shops/${shop}${view}`);
     await expect(page.getByRole("navigation", { name: "Views" })).toBeVisible();
     await expect(page.getByText(/^Opening/)).toHaveCount(0);
-    if (view === "/panels") await expect(page.getByRole("button", { name: /prefer dark/ })).toBeVisible();
+    if (view === "/panels") await expect(page.getByRole("button", { name: /dark mode/ })).toBeVisible();
     expect([view, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([view, 1280]);
   }
 });

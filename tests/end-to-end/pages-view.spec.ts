@@ -116,7 +116,7 @@ test("a panel is put into an article where it is written, and keeps its place th
   await text.getByText("First words.").click();
   await page.getByRole("combobox", { name: "Put a panel where the cursor is" }).selectOption({ index: 1 });
   await expect(text.getByText(/^Panel: /)).toBeVisible();
-  const place = page.getByRole("combobox", { name: /stands in the text$/ });
+  const place = page.getByRole("combobox", { name: /in the text$/ });
   await expect(place).toHaveValue("1");
   // What is written in front of it moves it along.
   await text.getByText("First words.").click();
@@ -209,9 +209,9 @@ test("a panel's behaviour is set on the bench, and what does not apply says why"
   await expect(page.getByRole("button", { name: /^Sticky on slim: A drawer covers the page/ })).toBeVisible();
   // Two acts send on at the first choice, which is said.
   await page.getByRole("combobox", { name: "Page that choices go to" }).selectOption({ index: 2 });
-  await expect(page.getByText("Shoppers leave at their first choice.")).toBeVisible();
+  await expect(page.getByText("Shoppers leave the page at their first choice.")).toBeVisible();
   await page.getByRole("combobox", { name: "Page that choices go to" }).selectOption({ index: 0 });
-  await expect(page.getByText("Shoppers leave at their first choice.")).toHaveCount(0);
+  await expect(page.getByText("Shoppers leave the page at their first choice.")).toHaveCount(0);
   await page.getByRole("combobox", { name: "Update results of the panel on wide" }).selectOption("button");
   await bench.wide.getByRole("checkbox", { name: /^Half shade/ }).check();
   await expect(bench.wide.getByRole("button", { name: "Show 74 products" })).toBeVisible();

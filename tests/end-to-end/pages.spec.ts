@@ -451,7 +451,7 @@ test("what a newer file or a removed panel leaves behind is told, and the pages 
   await expect(page.getByText("No products here at the moment")).toBeVisible();
   await page.goto(`${own.replace("/draft/", "/shops/")}/pages`);
   for (const [name, words] of [
-    ["By moonlight", /asks for “moonlight”, which the catalogue no longer has/],
+    ["By moonlight", /uses “moonlight”, which the catalogue no longer has/],
     ["Wickwillow", /The panel “none-such” is gone/],
     ["Wickwillow", /always asks for “moonlight”.*It is left out/],
   ] as const) {

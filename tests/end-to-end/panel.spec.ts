@@ -132,7 +132,7 @@ test("options are left out, renamed, merged and moved by hand, and every count s
   await page.getByRole("button", { name: "Settings of the panel" }).click();
   await page.getByRole("textbox", { name: "Languages of the panel" }).fill("de not_a_tag");
   await page.getByRole("textbox", { name: "Languages of the panel" }).press("Enter");
-  await expect(page.getByText("“not_a_tag” is no language tag")).toBeVisible();
+  await expect(page.getByText("“not_a_tag” is not a language tag")).toBeVisible();
   await page.getByRole("textbox", { name: "Languages of the panel" }).fill("de");
   await page.getByRole("textbox", { name: "Languages of the panel" }).press("Enter");
   await page.getByRole("button", { name: "Settings of Light" }).click();

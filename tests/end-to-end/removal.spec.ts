@@ -17,7 +17,7 @@ test("a shop gets another name, currency and languages, is removed, and comes ba
   await form.getByRole("combobox", { name: "Currency" }).selectOption("JPY");
   const languages = form.getByRole("textbox", { name: /^Languages/ });
   await languages.fill("de german");
-  await expect(form.getByRole("alert")).toContainText("“german” is no language tag");
+  await expect(form.getByRole("alert")).toContainText("“german” is not a language tag");
   await expect(form.getByRole("button", { name: "Save" })).toBeDisabled();
   await languages.fill("de ja");
   await form.getByRole("button", { name: "Save" }).click();
@@ -50,9 +50,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await expect(page).toHaveURL(/first-panel-copy/);
   await tabs.getByRole("button", { name: "More for panel First panel copy" }).click();
   const moves = page.getByRole("button", { name: "Move to the left" });
-  await expect(moves).toContainText(
-    /First panel copy comes first then, and stands where no panel is named: \d+ of \d+ pages/,
-  );
+  await expect(moves).toContainText(/First panel copy then becomes the default panel, on \d+ of \d+ pages/);
   await moves.click();
   await expect(tabs.getByRole("link", { name: "First panel", exact: true })).toBeVisible();
   await expect.poll(() => slugsOf(page, shop, "panel")).toEqual(["first-panel-copy", "first-panel"]);

@@ -100,7 +100,7 @@ test("lists come in with their faults named, and go out in open formats", async 
   await page.getByRole("button", { name: "Paste a list" }).click();
   await page.getByRole("textbox").last().fill("Terracotta, rgb(190 90 50)\nNo such pot, red\nCharcoal, coalish");
   await page.getByRole("button", { name: "Take them" }).click();
-  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 3: “coalish” is no colour.");
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 3: “coalish” is not a colour.");
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No value is called No such pot.");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("textbox", { name: "Colours of Terracotta" })).toHaveValue("#be5a32");

@@ -96,7 +96,7 @@ test("when the shop does not answer, the page says so where the products are, ke
   let away = true;
   await page.route("**/ask", (route) => (away ? route.abort() : route.continue()));
   await page.getByRole("checkbox", { name: /^red/ }).click();
-  await expect(page.getByRole("alert")).toContainText("does not answer");
+  await expect(page.getByRole("alert")).toContainText("isn’t responding");
   await expect(page.getByRole("status")).toHaveText(before ?? "");
   await expect(page.locator(".zs-card")).toHaveCount(24);
   away = false;

@@ -11,6 +11,6 @@ export const styleGone = inEachFacet({
       : {
           row: row.id,
           words: `${title} uses the option style “${row.style}”, which its look no longer has. It is shown without it.`,
-          remedy: { words: "Let it go", step: { do: "style", row: row.id } },
+          remedy: { words: "Remove the style", step: { do: "style", row: row.id } },
         },
 });

@@ -13,7 +13,7 @@ export function IconChoice({ label, value, set }: { label: string; value: Name; 
         <label
           key={name}
           title={name}
-          className={`grid h-7 min-w-7 cursor-pointer place-items-center rounded-md border px-1 text-[13px] has-focus-visible:outline-2 ${name === value ? "border-primary bg-primary text-primary-content" : "border-hair bg-base-100 hover:bg-sand"}`}
+          className={`relative grid h-7 min-w-7 cursor-pointer place-items-center rounded-md border px-1 text-[13px] has-focus-visible:outline-2 ${name === value ? "border-primary bg-primary text-primary-content" : "border-hair bg-base-100 hover:bg-sand"}`}
         >
           <input
             type="radio"

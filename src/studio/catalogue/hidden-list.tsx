@@ -54,11 +54,11 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
                 />
                 <span className="flex-1">
                   <b className="font-semibold">{product.title}</b>
-                  {variant ? ` (${variant})` : ""}, {field}: the file said <Said text={was} /> and now says{" "}
+                  {variant ? ` (${variant})` : ""}, {field}: was <Said text={was} /> in the old file and is{" "}
                   <b>
                     <Said text={is} />
                   </b>
-                  ; your mend says{" "}
+                  in the new one; your correction is{" "}
                   <b>
                     <Said text={shows} />
                   </b>

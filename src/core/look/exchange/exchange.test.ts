@@ -176,7 +176,7 @@ describe("design tokens", () => {
       /Line 3: A look has no token “tile.grund”/,
     );
     expect(() => fromDesignTokens(own('"radius": { "$root": { "$type": "dimension", "$value": "12vw" } }'))).toThrow(
-      /Line 3: “radius.\$root” is no length that can be read/,
+      /Line 3: “radius.\$root” is not a length that can be read/,
     );
     expect(() =>
       fromDesignTokens(
@@ -221,7 +221,7 @@ describe("custom properties", () => {
 
   it.each([
     [":root {\n --zt-nothing: 1px; }", /Line 2: There is no token --zt-nothing/],
-    [":root {\n --zt-radius: 4em; }", /Line 2: --zt-radius is no length/],
+    [":root {\n --zt-radius: 4em; }", /Line 2: --zt-radius is not a length/],
     [":root { --zt-ink: blurple }", /is not a colour/],
     ["@media print { :root { --zt-ink: red } }", /doesn’t match a band/],
     ["a { color: red }", /No custom property here begins with --zt-/],
