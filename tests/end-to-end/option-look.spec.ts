@@ -241,7 +241,7 @@ test("a drawer's button has words in each language and an icon of the set or of 
   await page.getByRole("combobox", { name: "Language of the pages" }).selectOption("de");
   await expect(bench.phone.locator(".zt-drawer-button")).toHaveText("Eingrenzen");
   await page.getByRole("radio", { name: "own" }).check({ force: true });
-  await upload("Upload own icon of the panel", "#8833aa");
+  await upload("Upload custom icon of the panel", "#8833aa");
   await expect(bench.phone.locator(".zt-drawer-button img")).toBeVisible();
   await page.getByRole("button", { name: "Settings of the panel" }).click();
   await page.getByRole("button", { name: "Settings of Picture" }).click();

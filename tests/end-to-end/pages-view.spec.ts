@@ -217,6 +217,6 @@ test("a panel's behaviour is set on the bench, and what does not apply says why"
   await expect(bench.wide.getByRole("button", { name: "Show 74 products" })).toBeVisible();
   await expect(page.getByRole("status", { name: "Evidence" })).toContainText("240 of 240 found");
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Undo: The panel: results button on wide" }).click();
+  await page.getByRole("button", { name: "Undo: The panel: update results button on wide" }).click();
   await expect(bench.wide.locator(".zt-apply-row")).toHaveCount(0);
 });

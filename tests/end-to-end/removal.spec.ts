@@ -56,7 +56,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await expect.poll(() => slugsOf(page, shop, "panel")).toEqual(["first-panel-copy", "first-panel"]);
   await tabs.getByRole("button", { name: "More for panel First panel copy" }).click();
   const remove = page.getByRole("button", { name: /^Remove/ });
-  await expect(remove).toContainText("First panel comes first then");
+  await expect(remove).toContainText("First panel then becomes the default panel");
   await remove.click();
   await expect(page).toHaveURL(/panels\/first-panel$/);
   await page.getByRole("button", { name: "Bring back" }).click();

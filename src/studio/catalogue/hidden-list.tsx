@@ -57,7 +57,7 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
                   {variant ? ` (${variant})` : ""}, {field}: was <Said text={was} /> in the old file and is{" "}
                   <b>
                     <Said text={is} />
-                  </b>
+                  </b>{" "}
                   in the new one; your correction is{" "}
                   <b>
                     <Said text={shows} />
