@@ -110,7 +110,7 @@ export function EvidenceLine() {
             <button type="button" {...props} className={part}>
               lowest reach <b>{percent(least, outOf)}</b>,{" "}
               <b className={nowhere > 0 ? "text-error" : ""}>{nowhere.toLocaleString("en")}</b> of{" "}
-              {options.toLocaleString("en")} options without products
+              {options.toLocaleString("en")} options empty
             </button>
           </Tip>
         )}

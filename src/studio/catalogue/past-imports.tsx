@@ -3,7 +3,7 @@ import type { PastImport } from "../../core/wire/shop.ts";
 import { type ApiError, request, sendJson, shopPath } from "../api.ts";
 import { tried } from "../shell/tried.ts";
 
-const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
+const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** Puts back what a file took the place of, and opens the shop anew: its mends and swatches are others then. */
 export const takeBack = (shop: string, id: number): Promise<boolean> =>

@@ -5,7 +5,7 @@ import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { baseOf, type State } from "./use-editions.ts";
 
-const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
+const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 interface Props {
   shop: string;

@@ -11,7 +11,7 @@ import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { type WorkStep, workSteps } from "./work-steps.ts";
 
-const when = new Intl.DateTimeFormat("en", { dateStyle: "medium", timeStyle: "short" });
+const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** A shop at a glance: what to do next in each step of the work; finished steps are folded away. */
 export function OverviewView() {

@@ -1,7 +1,7 @@
 import { useRemoved } from "../api.ts";
 import { bringBack } from "./tried.ts";
 
-const day = new Intl.DateTimeFormat("en", { dateStyle: "medium" });
+const day = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium" });
 
 /** The day on which something was removed. @param at ISO 8601 */
 export const removalDay = (at: string): string => day.format(new Date(at));
