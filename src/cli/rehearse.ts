@@ -38,7 +38,7 @@ interface Opened {
   scene(band: Band, byMeasure: boolean): Scene;
 }
 
-/** A shop whose page can be rehearsed. @throws UsageError where it has no such page, or no panel stands on it; FolderFault */
+/** A shop whose page can be rehearsed. @throws UsageError where it has no such page, or no panel is on it; FolderFault */
 function opened(folder: string, address: string): Opened {
   const files = readFiles(folder);
   const whole = readFolder(files);

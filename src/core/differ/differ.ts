@@ -4,7 +4,7 @@ import type { Band } from "../band/band.ts";
 export interface Difference {
   /** What it is in, like “Panel Climber finder”; several differences of one thing stand together. */
   where: string;
-  /** What changed there, in one sentence without a full stop. */
+  /** The change, in one sentence without a full stop. */
   words: string;
 }
 

@@ -28,7 +28,7 @@ function* valueDifferences(before: Values, after: Values): Generator<string> {
   }
 }
 
-/** What changed in a look. */
+/** Lists the changes of a look. */
 export function* lookDifferences(before: LookDocument, after: LookDocument): Generator<string> {
   if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
   yield* valueDifferences(before.values, after.values);

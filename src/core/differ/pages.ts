@@ -38,7 +38,7 @@ function* layoutDifferences(where: string, before: LayoutChanges, after: LayoutC
   }
 }
 
-/** What changed about a thing with a name, by its members. */
+/** Names for the changes of a named thing, by member. */
 function* memberDifferences(where: string, before: object, after: object): Generator<string> {
   const words: Record<string, string> = {
     html: "has another text",
@@ -60,7 +60,7 @@ function* memberDifferences(where: string, before: object, after: object): Gener
   }
 }
 
-/** What changed in a shop's pages. */
+/** Lists the changes of a shop's pages. */
 export function* pagesDifferences(before: PagesDocument, after: PagesDocument): Generator<string> {
   const collection = ({ name }: PagesDocument["collections"][number]) => `Collection ${quoted(name)}`;
   yield* listDifferences(

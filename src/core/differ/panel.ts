@@ -11,7 +11,7 @@ import { type SettingDefinition, settingDefinition } from "../setting/setting-de
 import { settingNames } from "../setting/settings.ts";
 import { banded, differing, few, listDifferences, quoted, same } from "./differ.ts";
 
-/** What changed in a panel. @param nameOf a field as shoppers read it */
+/** Lists the changes of a panel. @param nameOf a field as shoppers read it */
 export function* panelDifferences(
   before: PanelDocument,
   after: PanelDocument,

@@ -11,7 +11,7 @@ import { panelDifferences } from "./panel.ts";
 
 const told = (where: string, all: Iterable<string>): Difference[] => [...all].map((words) => ({ where, words }));
 
-/** What changed from one state of a shop to the next, in words, by what it is in. */
+/** Lists the changes between two versions of a shop, in words, by document. */
 export function shopDifferences(before: WholeShop, after: WholeShop): Difference[] {
   const names = new Map([...before.catalogue.fields, ...after.catalogue.fields].map(({ key, name }) => [key, name]));
   const nameOf = (field: string) => names.get(field) ?? field;

@@ -15,7 +15,7 @@ export interface Answering {
   characters: number;
 }
 
-/** What the hands do for one answer, once the control or the option is in sight. */
+/** Steps of the hands for one answer, once the control or the option is visible. */
 export type Hands = (answer: Answering) => Operator[];
 
 const times = (n: number, acts: readonly Operator[]): Operator[] => Array.from({ length: n }, () => acts).flat();

@@ -28,7 +28,7 @@ export function rangeAround(value: number, near: number, least: number, most: nu
   return range.min === undefined && range.max === undefined ? undefined : range;
 }
 
-/** What an answer does, on the mean over the products that state a field, each looked for alike. */
+/** Effect of one answer, averaged over the products with a value, each equally likely to be wanted. */
 export interface Answers {
   /** Products that are left. 0 where none states it. */
   left: number;
@@ -37,7 +37,7 @@ export interface Answers {
 }
 
 /**
- * What an answer to a field does for somebody who looks for a product that states it and knows what it states: of its
+ * Computes the effect of an answer for a shopper who wants a product with a value and knows that value: of its
  * options the one with the fewest products is chosen, of a number line the {@link rangeAround} it. A product of several
  * variants is looked for as each of them alike.
  */

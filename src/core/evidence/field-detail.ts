@@ -24,7 +24,7 @@ export interface FieldDetail {
   values: ValueCount[];
   /** How many values only one product states. */
   singles: number;
-  /** What an answer does. */
+  /** Effect of one answer. */
   answers: Answers;
   /** Values that were written in more than one way and count as one. */
   spellings: { label: string; written: string[] }[];

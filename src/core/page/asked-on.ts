@@ -1,7 +1,7 @@
 import type { Clause, Selection } from "../match/question.ts";
 import type { PageRef } from "./page-list.ts";
 
-/** What a page asks with what is chosen on it. What was searched for is what a page of search results is made of, and not a choice on it. */
+/** Combines a page’s conditions with a selection. On the page of search results the words are a condition, not a choice. */
 export const askedOn = (
   { kind, within }: { kind: PageRef["kind"]; within: Clause[] },
   selection: Selection,

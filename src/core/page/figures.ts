@@ -28,7 +28,7 @@ export interface FacetHere {
 
 /** What there is to say of a page in numbers. */
 export interface PageFigures extends PageRef {
-  /** What it asks of its products. */
+  /** Its standing conditions. */
   within: readonly Clause[];
   /** Products of the page before any choice. */
   products: number;

@@ -1,6 +1,6 @@
 /**
  * Colour difference and contrast worked out from the standards' own formulas, with none of the package that the tool's
- * numbers come from: what is told is held against these.
+ * numbers come from: the tool's numbers are compared with these.
  */
 
 const channels = (hex: string): [number, number, number] => {

@@ -4,9 +4,9 @@ import { type Asked, Rows } from "./rows.ts";
 
 /** Products that a number of the tool counts. */
 export type CountedProducts =
-  /** Those that are found with all that is asked: of several ways to choose, by one at least. */
+  /** Matched by at least one of several selections, with the page’s conditions and the words. */
   | (Omit<Asked, "choices"> & { ways: readonly Asked["choices"][] })
-  /** Those of a page that have a value of a field, or that have none. */
+  /** On a page, with a value for a field or without one. */
   | (Pick<Asked, "within"> & { field: string; states: boolean });
 
 /** A product as a list names it. */
@@ -33,7 +33,7 @@ export interface NamedOption {
   label: string;
 }
 
-/** Options that a number of the tool counts: those of some facets that find nothing with what is chosen. */
+/** Options that a number of the tool counts: the empty ones of some facets, with the current choices. */
 export interface CountedOptions {
   asked: Asked;
   /** By facet, what it is called and what it offers. */

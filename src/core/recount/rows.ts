@@ -11,9 +11,9 @@ import { words } from "../index/words.ts";
 import type { Choice, Clause, Condition, Facet } from "../match/question.ts";
 import { holds } from "../numbers/range.ts";
 
-/** What makes a product one of those that a number counts. */
+/** Conditions that a product must meet to be counted. */
 export interface Asked {
-  /** What the page asks of its products. */
+  /** Conditions of the page. */
   within: readonly Clause[];
   facets: readonly Facet[];
   choices: Readonly<Record<string, Choice>>;

@@ -38,7 +38,7 @@ export type HeightsFile = InferType<typeof heightsSchema>;
 /** A name for a panel as it is: a changed one has another. */
 export const stateOf = (panel: PanelDocument): string => chance(stableJson(panel)).toString(36).slice(2);
 
-/** What was measured on a page, to be kept in the shop's folder. */
+/** Collects the measured heights of a page, to be kept in the shop's folder. */
 export const writeHeights = (
   page: string,
   panels: ReadonlyMap<string, PanelDocument>,

@@ -8,7 +8,7 @@ export interface Lever {
   high: number;
 }
 
-/** What is assumed that nobody can know beforehand, with how far each is moved. */
+/** Assumptions that nobody can know in advance, each with its low and high end. */
 export const levers: readonly Lever[] = [
   { name: "known", low: 0.5, high: 1.25 },
   { name: "first", low: 4, high: 24 },
@@ -27,7 +27,7 @@ export interface Swing extends Lever {
   atHigh: number;
 }
 
-/** What the share that arrives could be as well, were other things assumed. */
+/** Range of the share that arrives under different assumptions. */
 export interface Span {
   /** With both main levers low, and with both high. */
   least: number;

@@ -67,7 +67,7 @@ export type TrialStep = (typeof trialSteps)[number];
 export interface RowShift {
   row: string;
   step: TrialStep;
-  /** All moves, as somebody sees them; what the page's own scrolling moves is no shift. */
+  /** All moves, as a shopper sees them, without those that scrolling causes. */
   felt: number;
   /** As browsers count: without what moves within {@link excused} ms after the step. */
   counted: number;

@@ -33,7 +33,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json({ pages, panels } satisfies ShopStand);
   });
 
-  // What changed from one state to the next, in words. Before the first edition everything is new.
+  // Changes between two versions, in words. Before the first edition everything is new.
   app.get("/shops/:shop/differences", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

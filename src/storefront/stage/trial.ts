@@ -29,7 +29,7 @@ export async function tryRows(store: PageStore, slug: string, panel: PanelDocume
   for (const row of facetRows(one.panel)) {
     const element = await drawn(root, `[data-panel="${CSS.escape(slug)}"] [data-row="${CSS.escape(row.id)}"]`);
     if (!element) continue;
-    // A drawer that slides in is no shift.
+    // A sliding drawer does not count as a shift.
     await Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined)));
     element.scrollIntoView({ block: "center" });
     await painted();

@@ -22,7 +22,7 @@ export interface Line {
   dead: number;
   /** How its reach is counted again. */
   ways: readonly CountedProducts[];
-  /** What it offers on the wide band. */
+  /** Its options on the wide band. */
   offers: CountedOptions["offers"];
 }
 
@@ -58,7 +58,7 @@ export function linesOf(
   });
 }
 
-/** Each facet’s reach and options. @param asked what is chosen on which page */
+/** Each facet’s reach and options. @param asked the page’s conditions and the current choices */
 export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; outOf: number; asked: Asked }) {
   const { session } = useBench();
   return (

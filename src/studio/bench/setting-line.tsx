@@ -107,7 +107,7 @@ export function BandedLine({ definition, of, setting, isSet, set, reset, follow,
   );
 }
 
-/** What a setting does, in small print, with why it means nothing here where that is so. */
+/** Explains a setting in small print, and why it has no effect here if it has none. */
 const About = ({ definition: { about }, more = "" }: { definition: SettingDefinition; more?: string }) =>
   about === "" && more === "" ? null : (
     <p className="text-[12px] leading-tight text-quiet">

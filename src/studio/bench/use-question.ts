@@ -6,7 +6,7 @@ import { engineFacets } from "../../core/panel/panel.ts";
 import { usePages } from "../shell/shop-context.ts";
 import { usePanel, useSession } from "./bench-context.ts";
 
-/** What the page on the stage asks of the catalogue, with what is chosen on it and the panel's facets to be counted. */
+/** Question of the live page to the catalogue: its conditions, the current choices and the panel's facets. */
 export function useQuestion(): Question {
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);

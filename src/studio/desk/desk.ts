@@ -183,7 +183,7 @@ export class Desk {
       .reduce((fewest, one) => (one.length < fewest.length ? one : fewest));
   }
 
-  /** What a facet's figures on a page count: the products that it reaches, and the options that it offers elsewhere only. */
+  /** Describes how a facet's figures on a page are counted again: its reach, and the options left out there. */
   async countedOnPage(
     address: string,
     pages: PagesDocument,

@@ -17,7 +17,7 @@ interface Props {
   error: ApiError | undefined;
 }
 
-/** What changed from one state to the next, in words, with what is newly wrong. */
+/** Changes between two versions in words, with new findings. */
 export function DifferenceList({ editions, from, to, choose, differences, findings, error }: Props) {
   const groups = useMemo(() => {
     const found = new Map<string, string[]>();

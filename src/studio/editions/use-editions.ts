@@ -19,7 +19,7 @@ export const useEditions = (shop: string) =>
 
 const between = (from: State, to: State): string => `?from=${from}&to=${to}`;
 
-/** What changed between two states, in words, asked anew whenever the view is opened. */
+/** Fetches the changes between two versions, in words, each time the view opens. */
 export const useDifferences = (shop: string, from: State | undefined, to: State) =>
   useSWR<Difference[], ApiError>(
     from === undefined ? null : `${shopPath(shop)}/differences${between(from, to)}`,

@@ -1,18 +1,18 @@
 interface Props {
   told: number;
   again: number;
-  /** What was done to have it again, for example “Counted again from the rows of the catalogue”. */
+  /** How the number was checked, for example “Counted again from the rows of the catalogue”. */
   done: string;
-  /** What gives the other number, for example “the rows of the catalogue give”. */
+  /** Source of the second number, for example “the rows of the catalogue give”. */
   gives: string;
-  /** What is counted, in the plural; empty for a measure. */
+  /** Name of the counted things, in the plural; empty for a measure. */
   what: string;
 }
 
-/** Numbers that are not counted are the same where nobody reads a difference. */
+/** Measures that differ by less count as equal, since the interface rounds them to one decimal. */
 const measuredAlike = 0.05;
 
-/** Whether what was told is what it is when it is had in another way. It is loud where it is not. */
+/** Compares a number with its check, and raises an alarm when they differ. */
 export function CountedAgain({ told, again, done, gives, what }: Props) {
   const isMeasure = what === "";
   const [mine, theirs] = [again, told].map((number) =>

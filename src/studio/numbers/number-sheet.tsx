@@ -22,7 +22,7 @@ function Sheet({ number }: { number: OpenedNumber }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     dialog.current?.showModal();
-    // What is open belongs to the view that it was opened in.
+    // Leaving the view closes its number.
     return close;
   }, []);
   return (
@@ -71,7 +71,7 @@ function Change({ change }: { change: NonNullable<OpenedNumber["change"]> }) {
 interface Item {
   id: string;
   words: string;
-  /** What stands beside it in small print. */
+  /** Small print beside it. */
   more: string;
   /** Where a product's page in the shop is, and where its row in the table of products. */
   page?: string;

@@ -4,18 +4,18 @@ import type { CountedOptions, CountedProducts } from "../../core/recount/recount
 
 /** A number of the tool that somebody has opened. */
 export interface OpenedNumber {
-  /** What it is called, for example “Reach of Colour”. */
+  /** Title, for example “Reach of Colour”. */
   title: string;
-  /** What it counts, and why that matters. */
+  /** Meaning of the number, and why it matters. */
   says: string;
   told: number;
-  /** What it counts: products, of several ways to count the fewest; or options. Or what it was measured from. */
+  /** Counted products (of several ways to count, the fewest), counted options, or the parts of a measure. */
   behind: { products: Awaitable<readonly CountedProducts[]> } | { options: Awaitable<CountedOptions> } | Measured;
   /** Where what it counts is changed. */
   change?: { words: string; to: string } | { words: string; act(): void } | undefined;
 }
 
-/** What a measured number comes from, and what it is when it is worked out in another way. */
+/** Parts of a measured number, and the same number computed by a different method. */
 export interface Measured {
   lines: readonly { words: string; more: string }[];
   again: number;

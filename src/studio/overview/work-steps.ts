@@ -7,7 +7,7 @@ export interface WorkStep {
   to: string;
   /** What is there. */
   says: string;
-  /** What to do next; none where the step is done. */
+  /** Open tasks; empty when the step is done. */
   tasks: Task[];
 }
 

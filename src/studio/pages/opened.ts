@@ -12,7 +12,7 @@ export const productsOn = (figures: PageFigures): OpenedNumber => ({
   behind: { products: [{ within: figures.within, facets: [], text: "", ways: [{}] }] },
 });
 
-/** What a facet of a panel is on a page, to be opened. */
+/** Numbers of a panel’s facet on a page, ready to be opened. */
 export function useOpenedFacet(figures: PageFigures, panels: ReadonlyMap<string, PanelDocument>) {
   const { desk, shop } = useOpenShop();
   const pages = usePages((document) => document);

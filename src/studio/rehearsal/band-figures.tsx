@@ -119,7 +119,7 @@ function spanWords({ least, most }: Span): string {
   return from === to ? `${to}` : `${from?.replace(" %", "")} to ${to}`;
 }
 
-/** What a comparison says, in a sentence. */
+/** States the result of a comparison in one sentence. */
 function againstWords({ base, low, high, whatever }: Robust, edition: string, shoppers: number): string {
   if (!base.differs) return `No difference from ${edition} that ${shoppers.toLocaleString("en")} shoppers show.`;
   const words = `${points(Math.abs(base.mean))} ${base.mean > 0 ? "more" : "fewer"} find it than in ${edition}, of the same shoppers`;

@@ -10,7 +10,7 @@ function spoken({ name }: Swing, value: number): string {
   return unit === "share" ? `${Math.round(value * 100)} %` : `${value}${unit ? ` ${unit}` : ""}`;
 }
 
-/** What moves the share that finds its product most: a bar for each assumption, from where it is low to where it is high. */
+/** Bars that show how far each assumption moves the share that finds its product, the largest first. */
 export function SwingPicture({ span, arrived }: { span: Span | undefined; arrived: number }) {
   if (!span) return <p className="text-quiet">The same shoppers are sent again under other assumptions …</p>;
   return (

@@ -114,7 +114,7 @@ export function useAgainst(
     let over = false;
     service.against({ ...order, data: dataOf(shop, n), stand }, order).then(
       (robust) => over || setFound({ of: order, robust }),
-      // What can't be compared is not told; the comparison below says why.
+      // A failed comparison is not reported here; the comparison below says why.
       () => undefined,
     );
     return () => {

@@ -11,7 +11,7 @@ import type { BookValue } from "./value-row.tsx";
 const shown = 40;
 const seen = { usual: "", protan: "protan", deutan: "deutan", tritan: "tritan" } as const;
 
-/** What shoppers could not tell apart or see: pairs too close, swatches that vanish on their ground, values without any. */
+/** Lists swatch problems: pairs too close, swatches too pale for their background, values without a swatch. */
 export function MeasurePanel({
   values,
   limit,

@@ -66,7 +66,7 @@ function differenceAgain(a: readonly string[], b: readonly string[], vision: Vis
   return Math.min(...ways);
 }
 
-/** What is too close to usual eyes is told as these see it; else the least that any eyes see. */
+/** Difference for usual eyes if they find it too close; otherwise the smallest for any eyes. */
 function againOf(a: readonly string[], b: readonly string[], limit: number): number {
   const usual = differenceAgain(a, b, "usual");
   return usual < limit ? usual : Math.min(...visions.map((vision) => differenceAgain(a, b, vision)));
