@@ -21,7 +21,7 @@ await withServer(4397, async (origin) => {
 async function studio(browser: Browser, origin: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${origin}/shops/larkmoss-nursery`);
-  await page.getByText("Shoppers get edition").waitFor();
+  await page.getByText("Edition 1 was published").waitFor();
   await settled(page);
   await page.screenshot({ path: `${folder}/overview.png` });
   await page.goto(`${origin}/shops/larkmoss-nursery/panels`);
