@@ -104,15 +104,15 @@ export const rehearse: Command = {
     const reports = bands
       .filter((band) => on.includes(band))
       .map((band): BandReport => {
-        const measured = [own.scene(band, true), other?.scene(band, true)];
+        const scenes = (byMeasure: boolean) => [own.scene(band, byMeasure), other?.scene(band, byMeasure)] as const;
+        let [scene, before] = scenes(true);
         // Where one side is estimated the other is too: a measured panel against an estimated one says nothing.
-        const isMeasured = measured.every((one) => one === undefined || one.measured);
-        const scene = own.scene(band, isMeasured);
+        if (!scene.measured || before?.measured === false) [scene, before] = scenes(false);
         const walks = sent(own, scene);
         const fewest = fewestChoices(own.facts.engine, scene, assumptionList.first.fallback, walks);
         const report = bandReport(own.facts, scene, summaryOf(walks), fewest);
-        if (!other) return report;
-        const against = compareWalks(sent(other, other.scene(band, isMeasured)), walks);
+        if (!other || !before) return report;
+        const against = compareWalks(sent(other, before), walks);
         worse ||= against.some(isWorse(allow));
         return { ...report, against };
       });

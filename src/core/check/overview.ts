@@ -1,6 +1,7 @@
 import { bands, resolve } from "../band/band.ts";
-import { type Field, isFacetable, isNumeric } from "../catalogue/field.ts";
+import { type Field, isFacetable } from "../catalogue/field.ts";
 import { displays } from "../display/displays.ts";
+import { clashesOf } from "../evidence/field-detail.ts";
 import type { LocalFacts } from "../facts/local-facts.ts";
 import type { FindingLevel } from "../finding/finding.ts";
 import type { WholeShop } from "../folder/whole-shop.ts";
@@ -48,8 +49,8 @@ export async function overviewOf(
 }
 
 /** Whether a field has values that probably mean the same and count apart. */
-const hasClashes = (facts: LocalFacts, field: Field): boolean =>
-  isFacetable(field) && !isNumeric(field) && (facts.detail(field.key)?.clashes.length ?? 0) > 0;
+const hasClashes = ({ index }: LocalFacts, field: Field): boolean =>
+  isFacetable(field) && clashesOf(index, field).length > 0;
 
 /** Values that panels show with colours or pictures, each once, and those without any. */
 function swatchesIn({ panels }: WholeShop, { index }: LocalFacts, book: SwatchBook): ShopOverview["swatches"] {

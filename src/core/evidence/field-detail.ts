@@ -40,17 +40,28 @@ export interface FieldDetail {
 const shownSilent = 50;
 const bins = 24;
 
+/** Products per value of a field over the whole catalogue, the most frequent first. */
+function countValues(matcher: Matcher, { field, mode }: Facet): ValueCount[] {
+  const counts = liveCounts(matcher, { field, mode });
+  return matcher.index
+    .options(field, mode === "tree")
+    .options.map(({ label }, o) => ({ label, products: counts[o] ?? 0 }))
+    .sort((a, b) => b.products - a.products);
+}
+
+/** Pairs of a field's values that are probably one value; none for numbers, dates and paths. */
+export function clashesOf(index: CatalogueIndex, field: Field): Clash[] {
+  if (isNumeric(field) || field.kind === "path") return [];
+  return findClashes(countValues(new Matcher(index, everything(index), [], {}), { field: field.key, mode: "any" }));
+}
+
 /** Looks closely at one field of a catalogue. */
 export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
-  const page = everything(index);
   const tree = field.kind === "path";
   const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
-  const matcher = new Matcher(index, page, [], {});
+  const matcher = new Matcher(index, everything(index), [], {});
   const { options } = index.options(field.key, tree);
-  const counts = liveCounts(matcher, facet);
-  const values = options
-    .map(({ label }, o) => ({ label, products: counts[o] ?? 0 }))
-    .sort((a, b) => b.products - a.products);
+  const values = countValues(matcher, facet);
   const silent = silentProducts(matcher, facet);
   const { productIds, columns } = index.catalogue;
   const numeric = isNumeric(field);

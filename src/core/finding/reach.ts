@@ -2,7 +2,8 @@ import type { Awaitable, Facts } from "../facts/facts.ts";
 import type { Answer, FacetAnswer } from "../match/answer.ts";
 import { countsOf } from "../match/engine.ts";
 import type { Choice, Clause, Facet, Question } from "../match/question.ts";
-import { offeredAnywhere } from "../panel/offered.ts";
+import type { Range } from "../numbers/range-schema.ts";
+import { offeredAnywhere, offeredRanges } from "../panel/offered.ts";
 import { engineFacets, facetRows } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 
@@ -41,9 +42,9 @@ async function reachOf(
   const counted = async (asked: Facet, choice: Choice) =>
     (await facts.ask({ ...countsOf([asked], { text: "", choices: { [field]: choice } }, within), searching })).total;
   if (found.range) {
-    const offersNone = found.ranges.length > 0 && found.ranges.every((_, at) => (found.counts.steady[at] ?? 0) === 0);
-    if (offersNone) return 0;
-    const ends = endsOf(found);
+    const offered = offeredRanges(found);
+    if (found.ranges.length > 0 && offered.length === 0) return 0;
+    const ends = endsOf(offered);
     return ends ? counted({ field, mode: "range" }, ends) : found.reach;
   }
   const stated = found.options.filter((_, o) => (found.counts.steady[o] ?? 0) > 0).length;
@@ -57,9 +58,8 @@ async function reachOf(
   return Math.min(...(await Promise.all(ways)));
 }
 
-/** The ends of all ranges that are offered together; undefined where a single range is open at both ends. */
-function endsOf({ ranges, counts }: FacetAnswer): Choice | undefined {
-  const offered = ranges.filter((_, at) => (counts.steady[at] ?? 0) > 0);
+/** The ends of some ranges together; undefined where there are none, and where they are open at both ends. */
+function endsOf(offered: readonly Range[]): Choice | undefined {
   if (offered.length === 0) return undefined;
   const min = offered.some((one) => one.min === undefined)
     ? undefined

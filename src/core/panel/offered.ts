@@ -1,6 +1,7 @@
 import { type Band, bands, resolve } from "../band/band.ts";
 import { displayOffers } from "../display/offers.ts";
 import type { Option } from "../index/option-schema.ts";
+import type { Range } from "../numbers/range-schema.ts";
 import { type FacetSettings, settingsOn } from "../setting/settings.ts";
 import { orderOptions } from "./option-order.ts";
 import { isShown, labelOf } from "./options.ts";
@@ -52,6 +53,15 @@ export function offeredOptions(
   );
   return shown.filter((o) => offered.has(named[o]?.id ?? ""));
 }
+
+/** The ranges that a facet offers on a page: those that hold some product of it. */
+export const offeredRanges = ({
+  ranges,
+  counts,
+}: {
+  ranges: readonly Range[];
+  counts: { steady: ArrayLike<number> };
+}): Range[] => ranges.filter((_, at) => (counts.steady[at] ?? 0) > 0);
 
 /** The options that a facet offers on each band; bands that offer the same share one entry. */
 export function offeredAnywhere(row: FacetRow, found: Counted): number[][] {

@@ -1,10 +1,11 @@
+import type { Option } from "../index/option-schema.ts";
 import type { FacetAnswer } from "../match/answer.ts";
 import type { Facet } from "../match/question.ts";
-import { offeredAnywhere } from "../panel/offered.ts";
+import { offeredAnywhere, offeredRanges } from "../panel/offered.ts";
 import { isShown, labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
 import type { FacetRow } from "../panel/panel-schema.ts";
-import type { CountedOptions, CountedProducts } from "./recount.ts";
+import type { CountedOptions, CountedProducts, NamedOption } from "./recount.ts";
 import type { Asked } from "./rows.ts";
 
 /**
@@ -21,9 +22,8 @@ export function waysOfReach(
 ): CountedProducts[] {
   const page = { within, searching, text: "" };
   if (mode === "range") {
-    const offered = found.ranges.filter((_, at) => (found.counts.steady[at] ?? 0) > 0);
     // Without ranges to choose from, a range of all numbers is offered.
-    const ways = found.ranges.length > 0 ? offered : [{}];
+    const ways = found.ranges.length > 0 ? offeredRanges(found) : [{}];
     return [{ ...page, facets: [{ field, mode }], ways: ways.map((range) => ({ [field]: range })) }];
   }
   const any: Facet = { field, mode: mode === "tree" ? "tree" : "any", ...(merges ? { merges } : {}) };
@@ -44,17 +44,15 @@ export const leftOut = (
   { field, options }: FacetAnswer,
   { within }: Pick<Asked, "within">,
 ): CountedOptions => {
-  const rules = rulesOf(row);
+  const shown = options.filter(({ id }) => isShown(rulesOf(row), id));
   return {
     asked: { within, facets: [facet], choices: {}, text: "" },
-    offers: [
-      {
-        title: row.label || field.name,
-        facet,
-        options: options
-          .filter(({ id }) => isShown(rules, id))
-          .map((option) => ({ id: option.id, label: labelOf(rules, option, "en") })),
-      },
-    ],
+    offers: [{ title: row.label || field.name, facet, options: namedOptions(row, shown) }],
   };
+};
+
+/** Options with the names that the designer has given them. */
+export const namedOptions = (row: Pick<FacetRow, "options">, options: readonly Option[]): NamedOption[] => {
+  const rules = rulesOf(row);
+  return options.map((option) => ({ id: option.id, label: labelOf(rules, option, "en") }));
 };

@@ -1,4 +1,5 @@
 import type { AssumptionName, Assumptions } from "./assumptions.ts";
+import { arrivedShare } from "./summary.ts";
 import type { Walk } from "./walk.ts";
 
 /** Something that is assumed, with the least and the most that may well be so. All of them by common practice, no source. */
@@ -48,10 +49,7 @@ export const moved = (assumptions: Assumptions, which: readonly Lever[], end: "l
  * @param run sends them
  */
 export function* spanOf(assumptions: Assumptions, run: (assumptions: Assumptions) => Walk[]): Generator<number, Span> {
-  const arriving = (which: readonly Lever[], end: "low" | "high") => {
-    const walks = run(moved(assumptions, which, end));
-    return walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
-  };
+  const arriving = (which: readonly Lever[], end: "low" | "high") => arrivedShare(run(moved(assumptions, which, end)));
   const [one, other] = [arriving(mainLevers, "low"), arriving(mainLevers, "high")];
   const swings: Swing[] = [];
   for (const [at, lever] of levers.entries()) {

@@ -39,6 +39,10 @@ const spreadOf = (values: readonly number[]): Spread => {
   return { median: quantileSorted(sorted, 0.5) ?? 0, p90: quantileSorted(sorted, 0.9) ?? 0 };
 };
 
+/** The share of walks that arrive; 0 for none. */
+export const arrivedShare = (walks: readonly Walk[]): number =>
+  walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
+
 /** What walks come to. */
 export function summaryOf(walks: readonly Walk[]): Summary {
   const n = Math.max(1, walks.length);
@@ -58,7 +62,7 @@ export function summaryOf(walks: readonly Walk[]): Summary {
   return {
     shoppers: walks.length,
     endings: {
-      arrived: there.length / n,
+      arrived: arrivedShare(walks),
       "nothing helps": share(({ ending }) => ending === "nothing helps"),
       patience: share(({ ending }) => ending === "patience"),
     },

@@ -49,13 +49,19 @@ export const seenAs = (colour: string, vision: Vision): string => seen[vision](c
 /**
  * How far two swatches are apart: the colour difference of the pair of colours that differ most, in the
  * order of sectors that makes that least. Swatches of different numbers of colours are told apart by that.
+ * @param difference of two colours. Default: {@link deltaE}
  */
-export function swatchDifference(a: readonly string[], b: readonly string[], vision: Vision = "usual"): number {
+export function swatchDifference(
+  a: readonly string[],
+  b: readonly string[],
+  vision: Vision = "usual",
+  difference: (one: string, other: string) => number = deltaE,
+): number {
   if (a.length !== b.length) return Number.POSITIVE_INFINITY;
   const seen = (colours: readonly string[]) => colours.map((colour) => seenAs(colour, vision));
   const [x, y] = [seen(a), seen(b)];
   const turns = y.map((_, turn) =>
-    x.reduce((most, colour, i) => Math.max(most, deltaE(colour, y[(i + turn) % y.length] ?? colour)), 0),
+    x.reduce((most, colour, i) => Math.max(most, difference(colour, y[(i + turn) % y.length] ?? colour)), 0),
   );
   return Math.min(...turns);
 }
@@ -69,6 +75,20 @@ export interface ClosePair {
   vision: Vision;
 }
 
+/** How far two swatches are apart: to usual eyes where that is below the limit, else to those that tell them apart least. */
+export function leastDifference(
+  a: readonly string[],
+  b: readonly string[],
+  limit: number,
+  of?: (one: string, other: string) => number,
+): Pick<ClosePair, "difference" | "vision"> {
+  const seen = (vision: Vision) => ({ vision, difference: swatchDifference(a, b, vision, of) });
+  const usual = seen("usual");
+  return usual.difference < limit
+    ? usual
+    : visions.map(seen).reduce((least, one) => (one.difference < least.difference ? one : least), usual);
+}
+
 /** Pairs of swatches that are closer than the limit, the closest first; those close to usual eyes before the others. */
 export function closePairs(
   swatches: readonly { id: string; colours: readonly string[] }[],
@@ -77,12 +97,7 @@ export function closePairs(
   const pairs: ClosePair[] = [];
   for (const [i, a] of swatches.entries()) {
     for (const b of swatches.slice(i + 1)) {
-      const seen = (vision: Vision) => ({ vision, difference: swatchDifference(a.colours, b.colours, vision) });
-      const usual = seen("usual");
-      const close =
-        usual.difference < limit
-          ? usual
-          : visions.map(seen).reduce((least, one) => (one.difference < least.difference ? one : least), usual);
+      const close = leastDifference(a.colours, b.colours, limit);
       if (close.difference < limit) pairs.push({ a: a.id, b: b.id, ...close });
     }
   }

@@ -108,7 +108,7 @@ async function step(root: Element, { id }: FacetRow, name: TrialStep, act: () =>
     look();
   }
   await done;
-  // What is out of sight follows the rest by one.
+  // Elements out of view follow the rest by one frame.
   for (let i = 0; i < 3; i++) {
     await frame();
     look();

@@ -8,6 +8,7 @@ import type { Answer } from "../../core/match/answer.ts";
 import type { Selection } from "../../core/match/question.ts";
 import { emptySelection } from "../../core/match/selection.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { Asked } from "../../core/recount/rows.ts";
 import type { RowShift } from "../../core/shift/layout-shift.ts";
 import type { Vision } from "../../core/swatch/measure.ts";
 import type { ToStage } from "../../storefront/stage/messages.ts";
@@ -27,6 +28,8 @@ export interface Session {
   shown: StagePage | undefined;
   /** The answer of that page's products to the panel's facets, with what is chosen. */
   answer: Answer | undefined;
+  /** The question that it answers. */
+  asked: Asked | undefined;
   /** The products of that page that each facet’s offered options find, by row. */
   reaches: Reaches;
   /** Which of the two frames are shown, and how large. */
@@ -90,6 +93,7 @@ export const createSession = (address: string, kept: Partial<Kept> = {}): Sessio
     address,
     shown: undefined,
     answer: undefined,
+    asked: undefined,
     reaches: new Map(),
     frames: "both",
     zoom: "read",

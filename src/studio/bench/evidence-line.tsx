@@ -15,7 +15,6 @@ import { FindingList } from "./finding-list.tsx";
 import { HeightTable, useMeasures } from "./height-table.tsx";
 import { ShiftTable } from "./shift-table.tsx";
 import { useDrawnIn } from "./use-drawn-in.ts";
-import { useQuestion } from "./use-question.ts";
 
 /** Findings wait until the pages have shown a change. */
 const findingPause = 250;
@@ -62,7 +61,7 @@ export function EvidenceLine() {
   const measures = useMeasures();
   const look = useDrawnIn();
   const shifts = useSession((state) => state.shifts);
-  const page = useQuestion();
+  const asked = useSession((state) => state.asked);
   const answer = useSession((state) => state.answer);
   const reaches = useSession((state) => state.reaches);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
@@ -72,9 +71,8 @@ export function EvidenceLine() {
   const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];
   const wrongHere = usePageFindings(panel);
   const all = useMemo(() => [...findings, ...wrongHere], [findings, wrongHere]);
-  if (!answer) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
+  if (!answer || !asked) return <div className="h-11 flex-none border-t border-hair bg-base-100" />;
   const { total, outOf } = answer;
-  const asked = { ...page, ...page.selection };
   const lines = linesOf(panel, answer, reaches, asked);
   const least = lines.reduce((low, { reach }) => Math.min(low, reach), outOf);
   const nowhere = lines.reduce((sum, { dead }) => sum + dead, 0);

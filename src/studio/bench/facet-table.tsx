@@ -1,10 +1,9 @@
 import type { Reaches } from "../../core/finding/reach.ts";
 import type { Answer } from "../../core/match/answer.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
-import { labelOf } from "../../core/panel/options.ts";
-import { engineFacets, facetRows, rulesOf } from "../../core/panel/panel.ts";
+import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { waysOfReach } from "../../core/recount/of-facet.ts";
+import { namedOptions, waysOfReach } from "../../core/recount/of-facet.ts";
 import type { CountedOptions, CountedProducts } from "../../core/recount/recount.ts";
 import type { Asked } from "../../core/recount/rows.ts";
 import type { OpenedNumber } from "../numbers/opened-number.ts";
@@ -20,10 +19,10 @@ export interface Line {
   reach: number;
   options: number;
   dead: number;
-  /** How its reach is counted again. */
-  ways: readonly CountedProducts[];
+  /** How its reach is counted again; asked when it is opened. */
+  ways(): readonly CountedProducts[];
   /** Its options on the wide band. */
-  offers: CountedOptions["offers"];
+  offers(): CountedOptions["offers"];
 }
 
 /** A line for each facet of a panel that the catalogue has. */
@@ -39,17 +38,21 @@ export function linesOf(
     if (!found || !facet) return [];
     const offered = found.range ? [] : offeredOptions(row, shownOn(row, "wide"), found);
     const title = row.label || found.field.name;
-    const rules = rulesOf(row);
-    const options = offered.flatMap((o) => {
-      const option = found.options[o];
-      return option ? [{ id: option.id, label: labelOf(rules, option, "en") }] : [];
-    });
     return [
       {
         id: row.id,
         title,
-        ways: waysOfReach(row, facet, found, page),
-        offers: [{ title, facet, options }],
+        ways: () => waysOfReach(row, facet, found, page),
+        offers: () => [
+          {
+            title,
+            facet,
+            options: namedOptions(
+              row,
+              offered.flatMap((o) => found.options[o] ?? []),
+            ),
+          },
+        ],
         reach: reaches.get(row.id) ?? 0,
         options: offered.length,
         dead: offered.filter((o) => found.counts.live[o] === 0).length,
@@ -82,14 +85,16 @@ export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; ou
               {title}
             </th>
             <td className="text-end">
-              <Opens number={() => reachOf(title, reach, outOf, ways)}>
+              <Opens number={() => reachOf(title, reach, outOf, ways())}>
                 {reach.toLocaleString("en")}, {percent(reach, outOf)}
               </Opens>
             </td>
             <td className="text-end">{options === 0 ? "range" : options.toLocaleString("en")}</td>
             <td className={`text-end ${dead > 0 ? "text-error" : ""}`}>
               {options === 0 ? null : (
-                <Opens number={() => deadOptions(`Options of ${title} without products`, dead, { asked, offers })}>
+                <Opens
+                  number={() => deadOptions(`Options of ${title} without products`, dead, { asked, offers: offers() })}
+                >
                   {dead.toLocaleString("en")}
                 </Opens>
               )}

@@ -22,7 +22,6 @@ import { PieceSettings } from "./piece-settings.tsx";
 import { Reach } from "./reach.tsx";
 import { RowMenu } from "./row-menu.tsx";
 import { RowSettings } from "./row-settings.tsx";
-import { useQuestion } from "./use-question.ts";
 
 /** One facet or piece: handle, label, reach, and how it shows on each band. Drawn anew only when it itself changes. */
 export const LatticeRow = memo(DrawnRow);
@@ -148,7 +147,6 @@ function FacetLine({
   profile: Parameters<typeof Reach>[0]["profile"] | undefined;
 }) {
   const { session } = useBench();
-  const question = useQuestion();
   const reach = useSession(({ answer, reaches }) => (answer?.facets[row.field] ? reaches.get(row.id) : undefined));
   const outOf = useSession(({ answer }) => answer?.outOf);
   const options = useSession(({ answer }) => offeredIn(row, answer?.facets[row.field]));
@@ -164,10 +162,10 @@ function FacetLine({
   const line = <Reach profile={here} mode={row.mode} />;
   if (reach === undefined || outOf === undefined) return line;
   const opened = () => {
-    const { answer, reaches } = session.getState();
-    const mine = answer && linesOf({ rows: [row] }, answer, reaches, question).at(0);
+    const { answer, asked, reaches } = session.getState();
+    const mine = answer && asked && linesOf({ rows: [row] }, answer, reaches, asked).at(0);
     return {
-      ...reachOf(mine?.title ?? profile.field.name, reach, outOf, mine?.ways ?? []),
+      ...reachOf(mine?.title ?? profile.field.name, reach, outOf, mine?.ways() ?? []),
       change: { words: "Change what it offers", act: () => session.setState({ unfolded: row.id }) },
     };
   };

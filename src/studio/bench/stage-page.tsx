@@ -59,7 +59,7 @@ function AnswerKeeper() {
     let over = false;
     // Told together: a reach that is corrected a moment later would be a false one until then.
     reachesOf(engine, panel, answer, question).then((reaches) => {
-      if (!over) session.setState({ answer, reaches });
+      if (!over) session.setState({ answer, asked: { ...question, ...question.selection }, reaches });
     }, console.error);
     return () => {
       over = true;

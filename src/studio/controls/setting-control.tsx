@@ -6,7 +6,7 @@ import { PicturePick } from "./picture-pick.tsx";
 import { TextControl } from "./text-control.tsx";
 import { Translations } from "./translations.tsx";
 
-/** What a facet or a panel can set: a facet's values, or words by language. */
+/** Value of a setting of a facet or a panel, or words by language. */
 export type SetValue = SettingValue | Readonly<Record<string, string>>;
 
 interface Props {

@@ -4,7 +4,7 @@ import type { Robust } from "../../core/rehearsal/robust.ts";
 import type { Span } from "../../core/rehearsal/span.ts";
 import { summaryOf } from "../../core/rehearsal/summary.ts";
 import { percent } from "../shell/percent.ts";
-import { bandNames, pixels, points, seconds } from "./in-words.ts";
+import { bandNames, inPercent, pixels, points, seconds } from "./in-words.ts";
 import type { RehearsedBand } from "./rehearsal-view.tsx";
 import { SpreadChart, type SpreadName, spreads } from "./spread-chart.tsx";
 import type { Run } from "./use-rehearsal.ts";
@@ -115,7 +115,7 @@ export function BandFigures({
 
 /** From the least to the most, or the one that both come to. */
 function spanWords({ least, most }: Span): string {
-  const [from, to] = [least, most].map((share) => percent(Math.round(share * 1000), 1000));
+  const [from, to] = [least, most].map(inPercent);
   return from === to ? `${to}` : `${from?.replace(" %", "")} to ${to}`;
 }
 

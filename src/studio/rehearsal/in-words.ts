@@ -1,3 +1,5 @@
+import { percent } from "../shell/percent.ts";
+
 /** What bands are called where pages are rehearsed on them. */
 export const bandNames = { wide: "Wide page", medium: "Medium page", slim: "Phone" } as const;
 
@@ -10,6 +12,9 @@ export const pixels = (px: number): string => Math.round(px).toLocaleString("en"
 /** A difference with its sign. */
 export const signed = (value: number, inWords: (value: number) => string): string =>
   `${value < 0 ? "−" : "+"}${inWords(Math.abs(value))}`;
+
+/** A share in whole percent. */
+export const inPercent = (share: number): string => percent(Math.round(share * 1000), 1000);
 
 /** A share in points of percent. */
 export const points = (share: number): string => `${(share * 100).toFixed(1)} points`;

@@ -1,3 +1,4 @@
+import { arrivedShare } from "../../core/rehearsal/summary.ts";
 import { BetterView } from "./better-view.tsx";
 import { CompareView } from "./compare-view.tsx";
 import { DeadEndList } from "./dead-end-list.tsx";
@@ -27,9 +28,6 @@ interface Props {
   show(part: Part): void;
 }
 
-const arrivedOf = ({ walks }: Run): number =>
-  walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
-
 /** All that there is to say of a rehearsal on one band. */
 export function RehearsalDetail({ shop, run, service, part, show }: Props) {
   const view = {
@@ -38,7 +36,7 @@ export function RehearsalDetail({ shop, run, service, part, show }: Props) {
     ends: () => <DeadEndList run={run} />,
     shoppers: () => <ShopperList shop={shop} run={run} />,
     compare: () => <CompareView shop={shop} run={run} service={service} />,
-    swings: () => <SwingPicture span={run.span} arrived={arrivedOf(run)} />,
+    swings: () => <SwingPicture span={run.span} arrived={arrivedShare(run.walks)} />,
     better: () => <BetterView shop={shop} run={run} service={service} />,
   }[part];
   return (

@@ -1,8 +1,6 @@
 import { assumptionList } from "../../core/rehearsal/assumptions.ts";
 import type { Span, Swing } from "../../core/rehearsal/span.ts";
-import { percent } from "../shell/percent.ts";
-
-const share = (value: number): string => percent(Math.round(value * 1000), 1000);
+import { inPercent } from "./in-words.ts";
 
 /** A value of an assumption as it is read. */
 function spoken({ name }: Swing, value: number): string {
@@ -50,8 +48,8 @@ export function SwingPicture({ span, arrived }: { span: Span | undefined; arrive
                   mark={arrived}
                 />
               </td>
-              <td className="text-end">{share(swing.atLow)}</td>
-              <td className="text-end">{share(swing.atHigh)}</td>
+              <td className="text-end">{inPercent(swing.atLow)}</td>
+              <td className="text-end">{inPercent(swing.atHigh)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,5 +1,13 @@
 import { contrastAgain, deltaEAgain } from "../../core/recount/colours.ts";
-import { contrast, leastContrast, seenAs, type Vision, visions } from "../../core/swatch/measure.ts";
+import {
+  contrast,
+  leastContrast,
+  leastDifference,
+  seenAs,
+  swatchDifference,
+  type Vision,
+  visions,
+} from "../../core/swatch/measure.ts";
 import type { OpenedNumber } from "../numbers/opened-number.ts";
 import type { BookValue } from "./value-row.tsx";
 
@@ -45,29 +53,10 @@ export function pairNumber(
     behind: {
       lines: visions.map((vision) => ({
         words: `${eyes[vision]}: ${a.map((colour) => seenAs(colour, vision)).join(" ")} and ${b.map((colour) => seenAs(colour, vision)).join(" ")}`,
-        more: differenceAgain(a, b, vision).toFixed(2),
+        more: swatchDifference(a, b, vision, deltaEAgain).toFixed(2),
       })),
-      again: againOf(a, b, limit),
+      again: leastDifference(a, b, limit, deltaEAgain).difference,
       how: "by the formula of Sharma, Wu and Dalal (2005)",
     },
   };
-}
-
-/** How far two swatches are apart, by the formula written out. */
-function differenceAgain(a: readonly string[], b: readonly string[], vision: Vision): number {
-  if (a.length !== b.length) return Number.POSITIVE_INFINITY;
-  const ways = b.map((_, turn) =>
-    Math.max(
-      ...a.map((colour, at) =>
-        deltaEAgain(seenAs(colour, vision), seenAs(b[(at + turn) % b.length] ?? colour, vision)),
-      ),
-    ),
-  );
-  return Math.min(...ways);
-}
-
-/** Difference for usual eyes if they find it too close; otherwise the smallest for any eyes. */
-function againOf(a: readonly string[], b: readonly string[], limit: number): number {
-  const usual = differenceAgain(a, b, "usual");
-  return usual < limit ? usual : Math.min(...visions.map((vision) => differenceAgain(a, b, vision)));
 }
