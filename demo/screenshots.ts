@@ -92,7 +92,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.screenshot({ path: `${folder}/pages.png` });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/swatches/flower-colour`);
-  await page.getByRole("button", { name: "Look at the pictures" }).click();
+  await page.getByRole("button", { name: "Read colours from pictures" }).click();
   await page.getByText(/^Colours for/).waitFor({ timeout: 60_000 });
   await page.getByText(/^Colours for/).waitFor({ state: "hidden" });
   await settled(page);
@@ -120,7 +120,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
     .getByLabel("Catalogue file")
     .setInputFiles({ name: "nursery-spring.csv", mimeType: "text/csv", buffer: Buffer.from(newer) });
   await page.getByRole("button", { name: "Show what changes" }).click();
-  await page.getByText("What it does to panels and pages").waitFor();
+  await page.getByText("Effects on panels and pages").waitFor();
   await settled(page);
   await page.screenshot({ path: `${folder}/import.png` });
 

@@ -14,7 +14,7 @@ type Form = (typeof forms)[number];
 function oneOf<T extends string>(values: readonly T[], given: string, option: string): T {
   const found = values.find((value) => value === given);
   if (!found)
-    throw new UsageError(`--${option} is ${values.join(", ")}, and not “${given}”.${didYouMean(given, values)}`);
+    throw new UsageError(`--${option} must be one of ${values.join(", ")}, not “${given}”.${didYouMean(given, values)}`);
   return found;
 }
 

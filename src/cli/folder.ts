@@ -60,7 +60,7 @@ export function writeFiles(folder: string, files: ShopFiles, wishes: FolderWishe
     const changed = writeOwnedFolder(folder, files, wishes);
     return changed.length === 0
       ? undefined
-      : `No longer written, but kept since somebody changed them: ${changed.join(", ")}.`;
+      : `No longer part of the shop, but kept because they were changed: ${changed.join(", ")}.`;
   } catch (error) {
     if (error instanceof FolderRefused) throw new UsageError(error.message);
     throw new UsageError(`${folder} can’t be written: ${reason(error)}.`);

@@ -71,7 +71,7 @@ function namesIn(given: readonly string[]): Record<string, string> {
   return Object.fromEntries(
     given.map((one) => {
       const at = one.indexOf("=");
-      if (at < 1) throw new UsageError(`--name is KEY=NAME, and not “${one}”.`);
+      if (at < 1) throw new UsageError(`--name must be KEY=NAME, not “${one}”.`);
       return [one.slice(0, at), one.slice(at + 1)];
     }),
   );

@@ -5,7 +5,7 @@ import { openFolder } from "./folder.ts";
 /** A shop folder as a new shop of the database. */
 export const importShop: Command = {
   name: "import",
-  about: "Makes a new shop of the database from a shop folder, and prints its place in addresses.",
+  about: "Creates a new shop in the database from a shop folder, and prints its address.",
   usage: "trellis import FOLDER [--data FILE]",
   options: [["--data FILE", "Database to write to", "data/trellis.db"]],
   example: "trellis import ./larkmoss",

@@ -27,7 +27,7 @@ function numberOf(given: string, option: string, least: number, most: number, is
   const fits = given.trim() !== "" && value >= least && value <= most && (!isWhole || Number.isInteger(value));
   if (!fits)
     throw new UsageError(
-      `--${option} is a ${isWhole ? "whole " : ""}number from ${least} to ${most}, and not “${given}”.`,
+      `--${option} must be a ${isWhole ? "whole " : ""}number from ${least} to ${most}, not “${given}”.`,
     );
   return value;
 }
@@ -73,7 +73,7 @@ export const rehearse: Command = {
     ["--shoppers N", "Number of trial shoppers", "2000"],
     ["--seed N", "The same seed sends the same shoppers", "1"],
     ["--against FOLDER", "Compare with this version of the shop, pair by pair"],
-    ["--allow SHARE", "How much worse it may be before the exit status is 1", "0"],
+    ["--allow SHARE", "How much worse the share that finds its product may be before the exit status is 1", "0"],
   ],
   example: "trellis rehearse ./larkmoss --against ./larkmoss-before --allow 0.01",
   run(args) {
@@ -93,7 +93,7 @@ export const rehearse: Command = {
     const on = values.band ?? ["wide", "slim"];
     const unknown = on.find((band) => !bands.some((one) => one === band));
     if (unknown !== undefined)
-      throw new UsageError(`--band is ${bands.join(", ")}, and not “${unknown}”.${didYouMean(unknown, bands)}`);
+      throw new UsageError(`--band must be one of ${bands.join(", ")}, not “${unknown}”.${didYouMean(unknown, bands)}`);
     const shoppers = numberOf(values.shoppers, "shoppers", 1, mostShoppers);
     const seed = numberOf(values.seed, "seed", 0, 2 ** 31);
     const allow = numberOf(values.allow, "allow", 0, 1, false);

@@ -17,7 +17,7 @@ export const restore: Command = {
     const { values } = parseArgs({ args, options: { from: { type: "string" }, data: { type: "string" } } });
     const { from } = values;
     if (from === undefined) throw new UsageError(`Name a backup. Usage: ${restore.usage}`);
-    if (!existsSync(from)) throw new UsageError(`There is no file ${from}.`);
+    if (!existsSync(from)) throw new UsageError(`There is no file ${from}. Check the name.`);
     const [{ usualDatabase, holding }, { restoreBackup }, { migrationNames }, { realFile }] = await Promise.all([
       import("./database.ts"),
       import("../server/store/backup.ts"),

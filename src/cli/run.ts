@@ -94,5 +94,5 @@ function told(error: unknown): string {
   const { code, message, name } = error as NodeJS.ErrnoException;
   // What the reader of options says is a sentence already; the faults of folders and of the store are told as they are.
   const known = ["UsageError", "FolderFault", "Fault"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
-  return known ? message : `unexpected fault: ${message}`;
+  return known ? message : `unexpected error: ${message}`;
 }

@@ -15,7 +15,7 @@ export const schema: Command = {
     const found = folderSchema(name);
     if (!found)
       throw new UsageError(
-        `There is no schema “${name}”.${didYouMean(name, schemaNames)} There are ${schemaNames.join(", ")}.`,
+        `There is no schema “${name}”.${didYouMean(name, schemaNames)} Choose one of ${schemaNames.join(", ")}.`,
       );
     return { text: JSON.stringify(found, null, 1), status: 0 };
   },

@@ -43,7 +43,7 @@ export async function tally(args: string[]): Promise<Tally> {
   for (const spec of asked) {
     const { name, facet } = readFacet(catalogue.fields, spec);
     if ([...named.values()].some((other) => other.field === facet.field)) {
-      throw new UsageError(`The facet “${name}” is given twice.`);
+      throw new UsageError(`--facet “${name}” appears twice. Remove one.`);
     }
     named.set(name, facet);
   }
@@ -164,7 +164,9 @@ function readLimited(file: string): Uint8Array {
       if (read === 0) return Buffer.concat(chunks);
       size += read;
       if (size > limits.upload.max)
-        throw new UsageError(`${file} has more than ${limitText(limits.upload)}, the most that a catalogue can have.`);
+        throw new UsageError(
+          `${file} has more than ${limitText(limits.upload)}, the largest size that a catalogue can have.`,
+        );
       chunks.push(chunk.subarray(0, read));
     }
   } finally {
@@ -226,11 +228,11 @@ function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Fie
     .split("|")
     .map(identity)
     .filter((id) => id !== "");
-  if (ids.length === 0) throw new UsageError(`--pick '${name}=${text}' names no value.`);
+  if (ids.length === 0) throw new UsageError(`--pick '${name}=${text}' has no value after “=”.`);
   const unknown = ids.find((id) => !options.at.has(id));
   if (unknown !== undefined) {
     throw new UsageError(
-      `No product states “${unknown}” for ${name}. Stated are: ${listed(options.options.map((option) => option.label))}.`,
+      `No product has the value “${unknown}” for ${name}. Values are: ${listed(options.options.map((option) => option.label))}.`,
     );
   }
   if (mode === "one" && new Set(ids).size > 1)

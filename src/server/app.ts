@@ -93,7 +93,9 @@ export function createApp({
 
   app.use(hostGuard(names));
   app.use(async (c, next) =>
-    c.req.raw.url.includes("%00") ? c.text("There is nothing at an address with a NUL character in it.", 404) : next(),
+    c.req.raw.url.includes("%00")
+      ? c.text("This address contains a NUL character, so there is no page for it.", 404)
+      : next(),
   );
   app.use(sameOrigin);
   app.use(compress());

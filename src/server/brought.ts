@@ -59,7 +59,7 @@ export const beginning = (catalogue: Catalogue): PanelDocument =>
 async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue> {
   const form = await formOf(requestOf(sent));
   const { file, name, currency } = form;
-  if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a catalogue file.");
+  if (!(file instanceof File)) throw new Fault(400, "No file was sent. Choose a catalogue file.");
   const bytes = new Uint8Array(await file.arrayBuffer());
   const packed = looksBinary(bytes);
   const reading = readingIn(form.reading);
@@ -73,7 +73,7 @@ async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promi
 /** The whole shop of a form: its folder as a zip. @throws Fault, CatalogueError, InvalidDocument */
 async function readBroughtShop(sent: Sent): Promise<BroughtShop> {
   const { file } = await formOf(requestOf(sent));
-  if (!(file instanceof File)) throw new Fault(400, "No file came along. Choose a shop’s folder as a zip.");
+  if (!(file instanceof File)) throw new Fault(400, "No file was sent. Choose a shop’s folder as a ZIP.");
   try {
     const { catalogue, pictures, ...whole } = readFolder(unzipFolder(new Uint8Array(await file.arrayBuffer())));
     return { whole, catalogue: importOf(catalogue), pictures: picturesOf({ pictures }) };
@@ -86,7 +86,7 @@ async function readBroughtShop(sent: Sent): Promise<BroughtShop> {
 /** The picture of a form, cleaned. @throws Fault */
 async function readPicture(sent: Sent): Promise<KeptPicture> {
   const { file } = await formOf(requestOf(sent));
-  if (!(file instanceof File)) throw new Fault(400, "No picture came along. Choose one.");
+  if (!(file instanceof File)) throw new Fault(400, "No picture was sent. Choose one.");
   return pictureOf(new Uint8Array(await file.arrayBuffer()));
 }
 
@@ -102,7 +102,7 @@ function unpacked(bytes: Uint8Array): Catalogue {
     const catalogue = decodeCatalogue(bytes);
     check(catalogueFields, catalogue.fields);
     if (new Set(catalogue.productIds).size < catalogue.productIds.length)
-      throw new BinaryError("Two products of the catalogue have one id.");
+      throw new BinaryError("Two products of the catalogue have the same id. Send the catalogue again.");
     return catalogue;
   } catch (error) {
     if (error instanceof BinaryError) throw new Fault(422, error.message);
@@ -115,6 +115,6 @@ function readingIn(text: unknown): RememberedReading[] | undefined {
   try {
     return rememberedReadings.validateSync(JSON.parse(String(text)));
   } catch {
-    throw new Fault(400, "The reading of the columns is not a list of how each column is read.");
+    throw new Fault(400, "The list of columns is missing or damaged. Reload the page and import the file again.");
   }
 }

@@ -14,7 +14,7 @@ export class Fault extends Error {
 
 /** There is no shop at an address. */
 export const noShop = (slug: string): Fault =>
-  new Fault(404, `There is no shop at “${slug}”. Look for it in the list of shops.`);
+  new Fault(404, `There is no shop at “${slug}”. Go to all shops and open it from there.`);
 /** There is no document of a kind at an address of a shop. @param what the kind in sentences, like “panel” */
 export const noDocument = (what: string, slug = ""): Fault =>
-  new Fault(404, `There is no ${what} at “${slug}” in this shop. Look for it among the shop's ${what}s.`);
+  new Fault(404, `There is no ${what} at “${slug}” in this shop. Open it from the shop’s list of ${what}s.`);

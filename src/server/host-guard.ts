@@ -15,7 +15,7 @@ export const hostGuard =
     const known = names[0];
     return c.text(
       known === undefined
-        ? `This server is for this machine only, and “${host.slice(0, 100)}” is not a name of it. Use http://127.0.0.1.`
+        ? `This server answers on this machine only, and “${host.slice(0, 100)}” is not its name. Use http://127.0.0.1.`
         : `“${host.slice(0, 100)}” is not a name of this server. Use ${known}, or start it with --name for this one.`,
       403,
     );

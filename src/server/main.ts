@@ -71,7 +71,7 @@ const { port, sitePort, fresh, development, host, name: names, "password-file": 
 const data = nameOf(options.data);
 const isOpen = host !== loopback;
 if (!isOpen && (passwordFile !== undefined || names.length > 0))
-  fail(`--password-file and --name are for a server that is open to a network: say --host ADDRESS too.\n${usage}`);
+  fail(`--password-file and --name are for a server on a network: add --host ADDRESS too.\n${usage}`);
 const password = isOpen ? new Password(`${data}.password`) : undefined;
 const entry = password && gate(password, { behindProxy: options.proxy });
 // The file is held before it is touched: a second start must neither wipe nor write the data of the first.
@@ -94,10 +94,10 @@ if ("keepAliveTimeout" in server) server.keepAliveTimeout = 65_000;
 server.on("error", (error: NodeJS.ErrnoException) => {
   if (error.code === "EADDRINUSE")
     fail(
-      `Port ${port} is taken. If Zany Trellis runs there, use it at http://${host}:${port}/. Otherwise choose another port: npm run demo -- --port ${port + 1}`,
+      `Port ${port} is taken. If Zany Trellis runs there, use it at http://${host}:${port}/. Otherwise choose a different port: npm run demo -- --port ${port + 1}`,
     );
   if (error.code === "EACCES")
-    fail(`Port ${port} may not be used by this account. Choose one above 1023: npm run demo -- --port 4310`);
+    fail(`Port ${port} can’t be used by this account. Choose one above 1023: npm run demo -- --port 4310`);
   fail(error.message);
 });
 
@@ -137,7 +137,7 @@ async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
     await closeDatabase(orm);
   } catch (error) {
     fail(
-      `The database ${data} couldn’t be closed completely: ${(error as Error).message}. What was saved is in it and in ${data}-wal: keep both files together.`,
+      `The database ${data} couldn’t be closed completely: ${(error as Error).message}. All saved data is in it and in ${data}-wal: keep both files together.`,
     );
   }
   release();
@@ -190,10 +190,12 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     // The stand-in site is for a look, and stays on this machine.
     const other = serve({ hostname: loopback, port: sitePort, fetch }, ({ port: own }) => {
       site = `http://${loopback}:${own}/`;
-      console.log(`A site with the demo shop's handoff is at ${site}`);
+      console.log(`A sample site with the demo shop’s panels is at ${site}`);
     });
     // The tool is whole without it.
-    other.on("error", ({ message }) => console.log(`The site with the demo shop's handoff is left out: ${message}`));
+    other.on("error", ({ message }) =>
+      console.log(`The site with the demo shop’s handoff couldn’t be started: ${message}`),
+    );
   } catch (error) {
     fail(
       error instanceof UnfitFile

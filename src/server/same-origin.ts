@@ -17,8 +17,8 @@ export const sameOrigin: MiddlewareHandler = async (c, next) => {
     {
       error:
         origin === undefined && site === undefined
-          ? "This request changes something and does not say where it comes from. Send the address of this server as Origin."
-          : "This request comes from another site, so nothing was changed. Use the tool’s own pages.",
+          ? "This request would change data but has no Origin header. Send the address of this server as Origin."
+          : "This request came from a different site, so nothing was changed. Use the pages of this server.",
     },
     403,
   );

@@ -11,8 +11,7 @@ const again = "1";
 export function shortLine(longest: number = limits.waiting.max): MiddlewareHandler {
   let under = 0;
   return async (c, next) => {
-    if (under >= longest)
-      return c.text("Too many shoppers at once. Try again in a second.", 503, { "retry-after": again });
+    if (under >= longest) return c.text("The server is busy. Try again in a second.", 503, { "retry-after": again });
     under++;
     try {
       await next();

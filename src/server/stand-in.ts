@@ -33,7 +33,7 @@ export async function standInFiles(whole: WholeShop, root: string): Promise<Shop
   const put = (page: string) =>
     page.replace(include, (_, path: string) => {
       const piece = files.get(path);
-      return piece ? new TextDecoder().decode(piece) : `<p>The shop's handoff has no ${path}.</p>\n`;
+      return piece ? new TextDecoder().decode(piece) : `<p>The shop’s handoff has no file ${path}.</p>\n`;
     });
   const own = readdirSync(site)
     .filter((name) => /\.(?:html|css)$/.test(name) && !/^(?:card|stock\.template)\.html$/.test(name))
@@ -73,7 +73,7 @@ export function standInSite(fork: () => SqlEntityManager, root: string): Hono {
       return c.html(
         plainPage(
           "Nothing to show",
-          "The demo shop is not there, or not published. Start over with npm run demo -- --fresh.",
+          "The demo shop was removed or isn’t published. Start over with npm run demo -- --fresh.",
         ),
         404,
       );

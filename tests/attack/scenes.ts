@@ -63,8 +63,8 @@ const scenes: Record<string, (stage: Stage) => Promise<void>> = {
     await rename(one, "One");
     await says(one, "Saved");
     await rename(two, "Two");
-    await two.getByRole("button", { name: "Take the other version" }).click();
-    await two.getByRole("button", { name: "Undo: Take the other version" }).click();
+    await two.getByRole("button", { name: "Use the other version" }).click();
+    await two.getByRole("button", { name: "Undo: Use the other version" }).click();
     await stands(stage, "Two");
   },
   async "the network is lost and comes back"(stage) {

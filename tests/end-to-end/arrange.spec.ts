@@ -13,9 +13,9 @@ test("rows are moved, renamed, widened, added and removed on the page itself, by
 }) => {
   const bench = await openBench(page, true, await newShop(page.request, "Arranged"));
   for (const name of ["Light", "Brand", "Hardiness"]) await bench.addFacet(name);
-  const rows = page.getByRole("list", { name: "Rows of the panel" });
+  const rows = page.getByRole("list", { name: "Table of the panel" });
   await page.keyboard.press("a");
-  const rail = page.getByRole("list", { name: "Rail of the panel on wide" });
+  const rail = page.getByRole("list", { name: "Rows of the panel on wide" });
   const handle = (name: string) => rail.getByRole("button", { name: `Move ${name}`, exact: true });
 
   await handle("Brand").focus();
@@ -85,13 +85,13 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
   const [light, category] = [
     page
-      .getByRole("list", { name: "Rail of the panel on wide" })
+      .getByRole("list", { name: "Rows of the panel on wide" })
       .getByRole("button", { name: "Move Light", exact: true }),
     wide.locator('.zs-left [data-row="f-category"]'),
   ];
   await drag(page, light, category, ({ x, y }) => ({ x: x + 40, y: y + 10 }));
   await expect
-    .poll(() => rowsOf(page.getByRole("list", { name: "Rows of the panel" })))
+    .poll(() => rowsOf(page.getByRole("list", { name: "Table of the panel" })))
     .toEqual(["f-flower-colour", "f-pet-safe"]);
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
   const stored = async () =>

@@ -50,7 +50,7 @@ test("a panel of check boxes, swatches, a dropdown and a slider grows from nothi
   await expect(bench.phone.locator(".zt-tiles input[name=light]")).toHaveCount(3);
   await expect(bench.wide.locator(".zt-boxes input[name=light]")).toHaveCount(3);
   await page.getByRole("button", { name: "Light on slim: Tiles" }).click();
-  await page.getByRole("button", { name: "Follow the wider band" }).click();
+  await page.getByRole("button", { name: "Use the wider band’s" }).click();
   await expect(bench.phone.locator(".zt-boxes input[name=light]")).toHaveCount(3);
 });
 
@@ -168,10 +168,10 @@ test("a second tab cannot overwrite silently", async ({ page, context }) => {
       .label;
   expect(await stored()).toBe("Theirs");
 
-  await page.getByRole("button", { name: "Take the other version" }).click();
+  await page.getByRole("button", { name: "Use the other version" }).click();
   await expect(mine.wide.locator(".zt-title")).toHaveText("Theirs");
   // Taking it is a step like any other.
-  await page.getByRole("button", { name: "Undo: Take the other version" }).click();
+  await page.getByRole("button", { name: "Undo: Use the other version" }).click();
   await expect(mine.wide.locator(".zt-title")).toHaveText("Mine");
   await expect.poll(stored).toBe("Mine");
 });
@@ -205,7 +205,7 @@ test("once through with the keyboard only", async ({ page }) => {
   // Move the second above the first with the handle.
   await page.getByRole("button", { name: "Move Brand", exact: true }).focus();
   await page.keyboard.press("Space");
-  await expect(page.getByText("Brand is picked up, now at place 2 of 2.")).toBeAttached();
+  await expect(page.getByText("Brand is picked up, now at position 2 of 2.")).toBeAttached();
   await page.keyboard.press("ArrowUp");
   await expect(page.getByText("Brand is picked up, now at place 1 of 2.")).toBeAttached();
   await page.keyboard.press("Space");

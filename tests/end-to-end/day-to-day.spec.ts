@@ -26,7 +26,7 @@ test("a field gets another name, level and unit as a mend, which holds on the be
     "Mature height: called “Height at ten years”, in cm".replace("Mature height", "Height at ten years"),
   );
   await page.goto(`/shops/${shop}/catalogue?field=mature-height`);
-  await renamed.getByRole("button", { name: "As the file has it" }).click();
+  await renamed.getByRole("button", { name: "Reset to the file" }).click();
   await expect(reading).toBeVisible();
 });
 
@@ -136,7 +136,7 @@ test("a swatch list is taken out and in again with its pictures, and is the same
   // Lines as people write them.
   await page.getByRole("button", { name: "Paste a list" }).click();
   await page.getByRole("textbox", { name: /One value per line/ }).fill("Moonlit #d3d9e2\nViolet: #6b3fa0");
-  await page.getByRole("button", { name: "Take them" }).click();
+  await page.getByRole("button", { name: "Use these colours" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Moonlit", exact: true })).toHaveValue("#d3d9e2");
   await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("#6b3fa0");
   await page.getByRole("combobox", { name: "Colour vision" }).selectOption("deutan");

@@ -95,7 +95,7 @@ test("a second program on the same file is refused at its start, and told what t
   for (const more of [[], ["--fresh"]]) {
     const { status, stderr } = spawnSync(process.execPath, [...args, ...more], { encoding: "utf8", timeout: 20_000 });
     expect(status).toBe(1);
-    expect(stderr).toMatch(/is open in another Zany Trellis.*--data FILE/);
+    expect(stderr).toMatch(/is open in another running Zany Trellis.*--data FILE/);
   }
   const taken = spawnSync(
     process.execPath,

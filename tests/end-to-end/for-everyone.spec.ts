@@ -8,8 +8,8 @@ const shop = `/draft/${demoShop}/?panel=climber-finder`;
 /** How far the page is wider than its window. */
 const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
 
-/** Source: WCAG 2.2, success criterion 1.4.10: 320 CSS px, which is 1280 at 400 %. */
-test("at 400 % zoom nothing has to be scrolled sideways", async ({ page }) => {
+/** Source: WCAG 2.2, success criterion 1.4.10: 320 CSS px, which is 1280 at 400%. */
+test("at 400% zoom nothing has to be scrolled sideways", async ({ page }) => {
   await page.setViewportSize({ width: 320, height: 256 });
   for (const address of [`${shop}&flower-colour=apricot&light=half+shade`, `/draft/${demoShop}/search?q=rose`]) {
     await page.goto(address);

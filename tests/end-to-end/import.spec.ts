@@ -49,7 +49,7 @@ test("a newer file shows what it changes and touches, and is written only then",
     (await (await page.request.get(`/api/shops/${slug}/documents/panel/${panels[0].slug}`)).json()).version;
   const panelBefore = await version();
 
-  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await page.getByRole("button", { name: "Import this file" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
   expect(await count()).toBe(240);
   expect(await version()).toBe(panelBefore);
@@ -97,7 +97,7 @@ test("a heading that is another is told with its figures, and what hung on the f
   await expectAccessible(page);
   await same.getByRole("button", { name: "This is Flower colour" }).click();
   await expect(page.getByText("Nothing changes.")).toBeVisible();
-  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await page.getByRole("button", { name: "Import this file" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
   await page.getByRole("link", { name: "Panels" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
@@ -170,7 +170,7 @@ test("a value that is spelt anew goes on as what it was, and its swatch with it"
   await expectAccessible(page);
   await same.getByRole("button", { name: "This is Pale pink" }).click();
   await expect(page.getByText("Nothing changes.")).toBeVisible();
-  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await page.getByRole("button", { name: "Import this file" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
   await page.getByRole("link", { name: "Panels" }).click();
   const wide = page.frameLocator('iframe[title^="Wide page"]');
@@ -200,7 +200,7 @@ test("a mend that hides a newer price is told, and let go; and the file is taken
   );
   await expectAccessible(page);
   await hidden.getByRole("checkbox").check();
-  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await page.getByRole("button", { name: "Import this file" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
   const priced = async () => {
     const text = await (await page.request.get(`/api/shops/${shop}/catalogue.csv`)).text();
@@ -228,7 +228,7 @@ test("the very same file says so before it is read", async ({ page }) => {
   await expect(page.getByRole("status").filter({ hasText: "This is the file" })).toBeVisible();
   await page.getByRole("button", { name: "Import it anyway" }).click();
   await page.getByRole("button", { name: "Show what changes" }).click();
-  await expect(page.getByText("All 240 products say what they say already.")).toBeVisible();
+  await expect(page.getByText("All 240 products stay the same.")).toBeVisible();
 });
 
 test("a column is chosen by hand to go on as a field that is gone", async ({ page }) => {

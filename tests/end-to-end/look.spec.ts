@@ -37,25 +37,25 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   const read = page.getByRole("list", { name: "What was read" });
   await expect(read).toContainText("shop.css, line 3: body { color }");
   await expect(read).toContainText("#2b2a33");
-  await page.getByRole("button", { name: "Make a look of it" }).click();
+  await page.getByRole("button", { name: "Create look" }).click();
   await expect(page.getByRole("textbox", { name: "Name of the look" })).toHaveValue("From the shop");
 
-  // 2.2 : 1 of white on the brand's colour is told, with what passes.
+  // 2.2:1 of white on the brand's colour is told, with what passes.
   await page.getByRole("tab", { name: /^Judged \d/ }).click();
   const misses = page.getByRole("list", { name: "Misses" });
-  await expect(misses).toContainText("needs 4.5 : 1");
+  await expect(misses).toContainText("needs 4.5:1");
   const before = await misses.getByRole("button", { name: /^Fix/ }).count();
   await misses.getByRole("button", { name: /^Fix/ }).first().click();
   await expect.poll(() => misses.getByRole("button", { name: /^Fix/ }).count()).toBeLessThan(before);
   await page.getByRole("button", { name: "Fix all" }).click();
-  await expect(page.getByRole("tab", { name: "Judged", exact: true })).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Findings", exact: true })).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("tab", { name: /^Judged \d/ })).toBeVisible();
   await page.getByRole("button", { name: "Fix all", exact: true }).click();
-  await expect(page.getByRole("tab", { name: "Judged", exact: true })).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Findings", exact: true })).toBeVisible();
   // What the tool judges to be right is so for an independent judge, in all states that it can see.
   await expectAccessible(page);
-  const use = page.getByRole("button", { name: "Use it for the shop" });
+  const use = page.getByRole("button", { name: "Use for the shop" });
   if (await use.isVisible()) await use.click();
   await saved(page);
 
@@ -76,8 +76,8 @@ test("an option style is made on the sheet, given to two facets, set apart on th
   await page.getByRole("tab", { name: "Part" }).click();
   await page.locator('[data-specimen="tiles rest"]').locator(".zt-tile").first().click();
   const card = page.getByRole("region", { name: "Tile" });
-  await card.getByRole("textbox", { name: "Corners" }).fill("17");
-  await card.getByRole("textbox", { name: "Corners" }).press("Enter");
+  await card.getByRole("textbox", { name: "Corner radius" }).fill("17");
+  await card.getByRole("textbox", { name: "Corner radius" }).press("Enter");
   const specimen = page.locator('[data-specimen="tiles rest"]').locator(".zt-tile").first();
   await expect.poll(() => computed(specimen, "border-top-left-radius")).toBe("17px");
   await saved(page);
@@ -107,8 +107,8 @@ test("an option style is made on the sheet, given to two facets, set apart on th
   await page.keyboard.press("a");
   await tile("brand").click({ force: true });
   const styling = page.getByRole("dialog", { name: "Style of Brand" });
-  await styling.getByRole("textbox", { name: "Corners" }).fill("3");
-  await styling.getByRole("textbox", { name: "Corners" }).press("Enter");
+  await styling.getByRole("textbox", { name: "Corner radius" }).fill("3");
+  await styling.getByRole("textbox", { name: "Corner radius" }).press("Enter");
   await expect.poll(() => radius("brand")).toBe("3px");
   await expect.poll(() => radius("brand", "phone")).toBe("3px");
   expect(await radius("light")).toBe("17px");
@@ -144,7 +144,7 @@ test("extra CSS is checked while it is typed, and stays in the panel", async ({ 
     "& .zt-tile { color: red",
   ]) {
     await editor.fill("& .zt-title { letter-spacing: 2px }");
-    await expect(status).toHaveText("Taken.");
+    await expect(status).toHaveText("Applied.");
     await editor.fill(hostile);
     await expect(status).toHaveText(/^\d errors?\. The last valid CSS stays in use\.$/);
     await expect(page.locator(".cm-lint-marker-error").first()).toBeVisible();

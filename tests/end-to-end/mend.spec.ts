@@ -92,7 +92,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await expect(page.getByRole("combobox", { name: "Numbers of Preis are written like" })).toHaveValue(",");
   await page.getByRole("button", { name: "Show what changes" }).click();
   await expect(page.locator("dl > div")).toHaveText(["new1", "changed0", "gone0", "as they were15"]);
-  await page.getByRole("button", { name: "Take this catalogue" }).click();
+  await page.getByRole("button", { name: "Import this file" }).click();
   await expect(page).toHaveURL(/\/catalogue$/);
   await page.getByRole("button", { name: "Farbe", exact: true }).click();
   await expect(page.getByRole("region", { name: "Spread of Farbe" }).getByRole("row")).toHaveText([

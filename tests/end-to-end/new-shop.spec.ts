@@ -17,7 +17,7 @@ test("an open data set becomes a shop with a first panel that works", async ({ p
   await bring(page, "fine_cars.csv", carsCsv);
   await expect(page.getByText("406 products, 406 variants")).toBeVisible();
   await expect(page.getByRole("textbox", { name: "Shop name" })).toHaveValue("Fine cars");
-  await expect(page.getByRole("row", { name: /Horsepower/ })).toContainText("reach 99 %");
+  await expect(page.getByRole("row", { name: /Horsepower/ })).toContainText("reach 99%");
   await expectAccessible(page);
   await page.getByRole("combobox", { name: "Currency of the prices" }).selectOption("USD");
   await page.getByRole("button", { name: "Create the shop" }).click();
@@ -92,7 +92,7 @@ test("a file that cannot be taken says what, where and what to do, and nothing i
   ]);
   const many = `product_id,title\n${Array.from({ length: 500_001 }, (_, i) => `p${i},T`).join("\n")}\n`;
   const cases: [string, string | Buffer, RegExp][] = [
-    ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quote is opened here and never closed/],
+    ["quotes.csv", 'product_id,title\np1,"One\n', /Row 2: A quotation mark is opened here and never closed/],
     ["latin.csv", latin, /Row 3: The text is not UTF-8/],
     ["utf16.csv", Buffer.from("\ufeffproduct_id,title\n", "utf16le"), /UTF-16/],
     ["empty.csv", "", /The file is empty/],

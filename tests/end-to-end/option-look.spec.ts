@@ -136,9 +136,9 @@ test("a count stands in any corner of a swatch, a tile and a box, and swatches h
     }
   }
   const dot = bench.wide.locator(".zt-dot").first();
-  await set("Flower colour", "Corners", "in px");
+  await set("Flower colour", "Corner radius", "in px");
   await expect.poll(() => style(dot, "border-top-left-radius")).toMatch(/6px/);
-  await set("Flower colour", "Corners", "in %");
+  await set("Flower colour", "Corner radius", "in %");
   await expect.poll(() => style(dot, "border-top-left-radius")).toMatch(/12%/);
   await bench.saved();
   await publish(page, shop);
@@ -165,10 +165,10 @@ test("an option style comes from any look, also where there was none, in one act
   await page.getByRole("button", { name: "Settings of Light" }).click();
   await page.getByRole("tab", { name: "Style" }).click();
   // What was set for this facet alone goes into the style with it.
-  const radius = page.getByRole("textbox", { name: "Corners", exact: true });
+  const radius = page.getByRole("textbox", { name: "Corner radius", exact: true });
   await radius.fill("17");
   await radius.press("Enter");
-  await page.getByRole("button", { name: "As a style" }).click();
+  await page.getByRole("button", { name: "As an option style" }).click();
   await expect(page.getByRole("combobox", { name: "Option style of Light" })).toHaveValue(/./);
   await expect(page.getByText("Changes show on every facet with the style “Light”.")).toBeVisible();
   await page.getByRole("button", { name: "Settings of Light" }).click();
@@ -180,7 +180,7 @@ test("an option style comes from any look, also where there was none, in one act
       .poll(() => style(bench.wide.locator(`[data-row="${row}"] .zt-tile`).first(), "border-top-left-radius"))
       .toBe("17px");
   // A change of the style is on both.
-  await page.getByRole("button", { name: "As a style" }).click();
+  await page.getByRole("button", { name: "As an option style" }).click();
   await radius.fill("3");
   await radius.press("Enter");
   for (const row of ["f-light", "f-hardiness"])

@@ -8,7 +8,7 @@ test("the table tells every page's figures, and a cell places a panel for a kind
   const row = (name: string) => page.getByRole("row").filter({ has: page.getByRole("link", { name, exact: true }) });
   await expect(row("All products").getByRole("cell").nth(1)).toHaveText("240");
   await page.getByRole("button", { name: "Facets on All products" }).click();
-  await expect(page.getByRole("row", { name: /^Flower colour.*65 %/ })).toBeVisible();
+  await expect(page.getByRole("row", { name: /^Flower colour.*65%/ })).toBeVisible();
   const cell = (where: string) => page.getByRole("button", { name: new RegExp(`^First panel on ${where}:`) });
   await page.getByRole("searchbox", { name: "Find a page" }).fill("Wickwillow");
   await cell("all brands").click();
@@ -87,8 +87,8 @@ test("collections by conditions and by hand, articles, bars and the menu are mad
   await page.getByRole("spinbutton", { name: "Height of Announcement on slim, in px" }).blur();
   await expect(page.getByText("78 px")).toBeVisible();
   await page.getByRole("button", { name: "Entry" }).click();
-  await page.getByRole("textbox", { name: "Words of entry 1" }).fill("Little ones");
-  await page.getByRole("textbox", { name: "Words of entry 1" }).press("Enter");
+  await page.getByRole("textbox", { name: "Label of entry 1" }).fill("Little ones");
+  await page.getByRole("textbox", { name: "Label of entry 1" }).press("Enter");
   await page.getByRole("combobox", { name: "Address of entry 1" }).fill("/collections/small-red");
   await page.getByRole("combobox", { name: "Address of entry 1" }).blur();
   await page.getByRole("searchbox", { name: "Try a search" }).fill("clematiss");
@@ -114,7 +114,7 @@ test("a panel is put into an article where it is written, and keeps its place th
   await page.keyboard.press("Enter");
   await page.keyboard.type("Second words.");
   await text.getByText("First words.").click();
-  await page.getByRole("combobox", { name: "Put a panel where the cursor is" }).selectOption({ index: 1 });
+  await page.getByRole("combobox", { name: "Insert a panel at the cursor" }).selectOption({ index: 1 });
   await expect(text.getByText(/^Panel: /)).toBeVisible();
   const place = page.getByRole("combobox", { name: /in the text$/ });
   await expect(place).toHaveValue("1");
@@ -169,14 +169,14 @@ test("a panel is put into an article where it is written, and keeps its place th
 
 test("the bench shows any page, counts on it, and folds to give the stage room", async ({ page }) => {
   const bench = await openBench(page);
-  await page.getByRole("button", { name: /^Page on the stage/ }).click();
+  await page.getByRole("button", { name: /^Page shown/ }).click();
   await page.getByPlaceholder("Find a page").fill("gifts");
   await page.keyboard.press("Enter");
   for (const frame of [bench.wide, bench.phone])
     await expect(frame.getByRole("heading", { level: 1 })).toHaveText("Gifts");
   const evidence = page.getByRole("status", { name: "Evidence" });
   await expect(evidence).toContainText("32 of 32 found");
-  await expect(page.locator('li[data-row="f-light"]')).toContainText("63 %");
+  await expect(page.locator('li[data-row="f-light"]')).toContainText("63%");
   await bench.wide
     .locator(".zs-left")
     .getByRole("checkbox", { name: /^Half shade/ })
@@ -184,13 +184,13 @@ test("the bench shows any page, counts on it, and folds to give the stage room",
   await expect(bench.phone.locator(".zt-badge").first()).toHaveText("1");
   const room = async () => (await page.locator('iframe[title^="Wide page"]').locator("..").boundingBox())?.width ?? 0;
   const before = await room();
-  await page.getByRole("button", { name: "Fold to names" }).click();
+  await page.getByRole("button", { name: "Show names only" }).click();
   await expect.poll(room).toBeGreaterThan(before + 150);
   await page.keyboard.press("2");
   await expect(page.locator('iframe[title^="Phone"]')).toHaveCount(0);
   await page.keyboard.press("1");
   await page.keyboard.press("7");
-  await expect(page.getByText("shown at 100 %")).toBeVisible();
+  await expect(page.getByText("shown at 100%")).toBeVisible();
   await page.keyboard.press("4");
   await expectAccessible(page);
   await page.goto(`/shops/${demoShop}/panels/beside-the-text`);

@@ -229,7 +229,7 @@ test("a sticky panel stays under the bars: 44 and 48 px are 92, a fine-tune of â
   }
 });
 
-test("a row above the products stays under the bars where it leaves 60 % of the screen, set in four acts", async ({
+test("a row above the products stays under the bars where it leaves 60% of the screen, set in four acts", async ({
   page,
   request,
 }) => {

@@ -9,7 +9,7 @@ test("all suggested facets come at once, and are gone with one step back", async
   const count = Number((await all.textContent())?.match(/\d+/)?.[0]);
   expect(count).toBeGreaterThan(6);
   await all.click();
-  const rows = page.getByRole("list", { name: "Rows of the panel" }).locator("> li");
+  const rows = page.getByRole("list", { name: "Table of the panel" }).locator("> li");
   await expect(rows).toHaveCount(count);
   await expect(bench.wide.locator(".zt-facet")).toHaveCount(count);
   await page.keyboard.press("Control+z");
@@ -31,10 +31,10 @@ test("facets are added one after the other, by name and Enter, until one is done
   await light.click();
   await expect(light).toHaveAttribute("aria-pressed", "false");
   await page.getByRole("button", { name: "Done", exact: true }).click();
-  await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(2);
+  await expect(page.getByRole("list", { name: "Table of the panel" }).locator("> li")).toHaveCount(2);
   await expect(bench.wide.locator(".zt-facet")).toHaveCount(1);
   // A page by its name: what only holds the letters somewhere is not meant.
-  await page.getByRole("button", { name: /^Page on the stage/ }).click();
+  await page.getByRole("button", { name: /^Page shown/ }).click();
   await page.getByPlaceholder("Find a page").fill("gfts");
   await expect(page.getByRole("dialog").getByRole("option").first()).toContainText("Gifts");
 });
@@ -57,7 +57,7 @@ test("settings hold on their band, say that they are set, and go back", async ({
   await expect(bench.phone.locator(".zt-options li")).toHaveCount(8);
   // Its natural order was suggested, and is no default either.
   await expect(page.getByText("2 changed", { exact: true })).toBeVisible();
-  await page.getByRole("button", { name: "Fold after of In flower on slim: follow the wider band" }).click();
+  await page.getByRole("button", { name: "Fold after of In flower on slim: use the wider band’s" }).click();
   await expect(bench.phone.locator(".zt-options li")).toHaveCount(3);
   await page.getByRole("button", { name: "Fold after of In flower: back to its default" }).click();
   await expect(list.locator("li")).toHaveCount(8);
@@ -116,7 +116,7 @@ test("options are left out, renamed, merged and moved by hand, and every count s
 
   await page.getByRole("button", { name: "Move ☀ Sunny" }).focus();
   await page.keyboard.press("Space");
-  await expect(page.getByText("☀ Sunny is picked up, now at place 2 of 2.")).toBeAttached();
+  await expect(page.getByText("☀ Sunny is picked up, now at position 2 of 2.")).toBeAttached();
   // A key that comes while the list is measured anew is passed over, as it is for people; they press again.
   await expect(async () => {
     await page.keyboard.press("ArrowUp");
@@ -271,7 +271,7 @@ test("several rows are changed together, rows and panels duplicated, settings co
   await page.getByRole("button", { name: "Duplicate", exact: true }).click();
   await expect(page).toHaveURL(/copy/);
   await expect(page.getByRole("button", { name: /^More for panel .* copy$/ })).toBeVisible();
-  await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(4);
+  await expect(page.getByRole("list", { name: "Table of the panel" }).locator("> li")).toHaveCount(4);
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Shortcuts" })).toContainText("Every action, by name");
   await expectAccessible(page);
@@ -290,7 +290,7 @@ test("findings tell what is wrong with its number, and one step mends it", async
   );
   await expect(findings).toContainText("148 of 799 variants are sold out");
   await expectAccessible(page);
-  await findings.getByRole("button", { name: "Take any of them" }).click();
+  await findings.getByRole("button", { name: "Change to “any of”" }).click();
   await expect(findings).not.toContainText("Brand wants");
   await findings.getByRole("button", { name: "Add availability" }).click();
   await expect(findings).toContainText("No problems found.");
@@ -298,7 +298,7 @@ test("findings tell what is wrong with its number, and one step mends it", async
   await page.keyboard.press("Escape");
 
   await page.getByRole("button", { name: /lowest reach/ }).click();
-  await expect(page.getByRole("row", { name: /^Brand/ })).toContainText("240, 100 %");
+  await expect(page.getByRole("row", { name: /^Brand/ })).toContainText("240, 100%");
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: /^panel \d+ px/ }).click();
   const heights = page.getByRole("dialog", { name: "Row heights" });

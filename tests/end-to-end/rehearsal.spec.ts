@@ -23,7 +23,7 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
 }) => {
   const shop = await newShop(page.request, "Rehearsed");
   await open(page, shop);
-  for (const name of ["Wide page", "Phone"]) await expect(band(page, name)).toContainText(/find their product\d+ %/);
+  for (const name of ["Wide page", "Phone"]) await expect(band(page, name)).toContainText(/find their product\d+%/);
   await expect(page.getByRole("img", { name: /shoppers, \d+ products left/ })).toBeVisible();
   await expectAccessible(page, "main");
   await band(page, "Phone").getByRole("button", { name: "px scrolled" }).click();
@@ -39,12 +39,12 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
 
   await tab(page, "Dead ends");
   await expect(page.getByRole("tabpanel")).toContainText(
-    /It does not offer what was known|It had no products|Nobody has/,
+    /The known value is not among its options|The option had no products|Nobody has/,
   );
 
-  // What is assumed can be changed, and everything is sent anew.
+  // Assumptions can be changed, and everything is sent anew.
   const before = await band(page, "Wide page").locator("dd").first().textContent();
-  await page.getByText("What is assumed").click();
+  await page.getByText("Assumptions").click();
   await page.getByLabel("How many products a shopper looks at first").fill("60");
   await page.getByLabel("How many products a shopper looks at first").blur();
   await expect(page.getByText(", 1 changed")).toBeVisible();
@@ -133,10 +133,10 @@ test("a change that does better with unseen shoppers is proposed, taken as one s
 
   await open(page, shop);
   await tab(page, "Do better");
-  await page.getByRole("button", { name: "Look for a better panel" }).click();
-  const take = page.getByRole("button", { name: /^Take it/ }).first();
+  await page.getByRole("button", { name: "Search for a better panel" }).click();
+  const take = page.getByRole("button", { name: /^Apply/ }).first();
   await expect(take).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByRole("tabpanel")).toContainText(/s sooner a shopper on the mean, with 95 % between/);
+  await expect(page.getByRole("tabpanel")).toContainText(/s faster per shopper on average, 95% interval/);
   await take.click();
   await expect(page.getByRole("tabpanel").getByRole("status")).toContainText("Taken:");
   await expect.poll(rows).not.toEqual(before);
@@ -149,7 +149,7 @@ test("real visits weigh what is looked for; what could not be used is told", asy
   await open(page, shop);
   await page.getByLabel("Each looks for one product").selectOption("as real visitors did");
   const file = (text: string) => ({ name: "visits.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
-  const input = page.getByLabel("Visits or choices as CSV, a row each or with a count");
+  const input = page.getByLabel("Visits or choices as CSV: one row each, or with a count");
   await input.setInputFiles(file("who,what\nann,nothing\n"));
   await expect(page.getByRole("alert")).toContainText(
     "No column of this file names products or facets of the catalogue.",
@@ -163,5 +163,5 @@ test("real visits weigh what is looked for; what could not be used is told", asy
     timeout: 20_000,
   });
   // Both stand among the first cards.
-  await expect(band(page, "Wide page").locator("dd").first()).toHaveText("100 %");
+  await expect(band(page, "Wide page").locator("dd").first()).toHaveText("100%");
 });

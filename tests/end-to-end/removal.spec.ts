@@ -71,7 +71,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await tabs.getByRole("button", { name: "New panel" }).click();
   const removed = page.getByRole("region", { name: "Removed panels" });
   await expectAccessible(page);
-  await removed.getByRole("button", { name: "Bring back First panel copy" }).click();
+  await removed.getByRole("button", { name: "Restore First panel copy" }).click();
   await expect(removed).toHaveCount(0);
   await page.keyboard.press("Escape");
   await tab.click();
@@ -86,7 +86,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await page.reload();
   await expect(gone).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole("button", { name: "Bring it back" }).click();
+  await page.getByRole("button", { name: "Restore" }).click();
   await expect(tabs.getByRole("textbox", { name: "Panel name" })).toHaveValue("First panel copy");
   await page.goto(`/shops/${shop}/panels/never-made`);
   await expect(page.getByRole("main")).toContainText("has no panel at “never-made”");
@@ -116,7 +116,7 @@ test("a look that is not the shop's is removed and brought back; a shop whose lo
   await expect(page).toHaveURL(/look\/house$/);
   expect(await slugsOf(page, shop, "look")).toEqual(["house"]);
   await tabs.getByRole("button", { name: "New look" }).click();
-  await page.getByRole("button", { name: "Bring back Winter" }).click();
+  await page.getByRole("button", { name: "Restore Winter" }).click();
   await expect(tabs.getByRole("link", { name: "Winter" })).toBeVisible();
 
   await saveShop(page.request, shop, { look: "gone" });

@@ -66,7 +66,7 @@ test("every row is tried on every band; dropping what leads nowhere is felt, tol
   await page.getByRole("button", { name: "Settings of Material" }).click();
   await page.getByRole("radiogroup", { name: "Empty options" }).getByText("hide").click();
   await page.getByRole("button", { name: /^shift not measured/ }).click();
-  await page.getByRole("button", { name: "Try every row" }).click();
+  await page.getByRole("button", { name: "Measure every row" }).click();
   const row = page.getByRole("row", { name: /^Category/ });
   for (const n of [0, 1, 2]) await expect(row.getByRole("cell").nth(n)).toHaveText(/still|\d\.\d{3}/);
   await expect(page.getByRole("button", { name: /^shift \d\.\d\d/ })).toBeVisible();

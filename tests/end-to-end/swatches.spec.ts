@@ -38,7 +38,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await expect(page.getByRole("complementary", { name: "Measured" })).toContainText("Moonlit");
   await expectAccessible(page);
 
-  await page.getByRole("button", { name: "Look at the pictures" }).click();
+  await page.getByRole("button", { name: "Read colours from pictures" }).click();
   await expect(page.getByText("Colours for 17 of 17 values.")).toBeVisible({ timeout: 120_000 });
   await saved(page);
   // Found against the colours that the pictures are drawn from.
@@ -50,7 +50,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   expect(right.length / drawn.length).toBeGreaterThanOrEqual(0.95);
 
   // What the pictures say goes in front of the names, and all is taken at once.
-  await page.getByRole("button", { name: "Fallback" }).click();
+  await page.getByRole("button", { name: "Colour sources" }).click();
   await page.getByRole("button", { name: "Colours from product pictures earlier" }).click();
   await page.keyboard.press("Escape");
   await expect(rowOf(page, "Violet")).toContainText("by pictures");
@@ -99,7 +99,7 @@ test("lists come in with their faults named, and go out in open formats", async 
   await page.goto(`/shops/${demoShop}/swatches/pot-colour`);
   await page.getByRole("button", { name: "Paste a list" }).click();
   await page.getByRole("textbox").last().fill("Terracotta, rgb(190 90 50)\nNo such pot, red\nCharcoal, coalish");
-  await page.getByRole("button", { name: "Take them" }).click();
+  await page.getByRole("button", { name: "Use these colours" }).click();
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 3: “coalish” is not a colour.");
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No value is called No such pot.");
   await page.keyboard.press("Escape");
@@ -123,7 +123,7 @@ test("a colour is taken from a product's picture", async ({ page }) => {
   await page.getByRole("button", { name: "Pick a colour for Terracotta" }).click();
   const card = page.getByRole("dialog", { name: "Pick a colour for Terracotta" });
   await expect(card.getByRole("slider").first()).toBeVisible();
-  await card.getByRole("button", { name: "Take a colour from this picture" }).first().click();
+  await card.getByRole("button", { name: "Pick a colour from this picture" }).first().click();
   await expect(page.getByRole("textbox", { name: "Colours of Terracotta" })).toHaveValue(/^#[0-9a-f]{6}$/);
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Undo" }).click();

@@ -171,7 +171,7 @@ test("a first screen is a real one, drawn on the stage, and can be changed", asy
   await height.fill("900");
   await height.press("Enter");
   await expect(line).toHaveCSS("top", "900px");
-  await expect(page.getByRole("row", { name: /^First screen, less the bars/ })).toContainText("808");
+  await expect(page.getByRole("row", { name: /^First screen, without the fixed bars/ })).toContainText("808");
 });
 
 test("a file without ids and titles becomes a shop by the interface too", async ({ request }) => {

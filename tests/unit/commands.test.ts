@@ -66,7 +66,7 @@ describe("the command line over a shop folder", () => {
     const { status, out } = await trellis("diff", copy, folder);
     back();
     expect(status).toBe(1);
-    expect(out).toBe("Panel “Finder”: is called “Finder”, and was “Climber finder”.\n");
+    expect(out).toBe("Panel “Finder”: was renamed from “Climber finder” to “Finder”.\n");
   });
 
   it("rehearses a page with the same figures each time, against another folder pair by pair, and tells what is worse", async () => {
@@ -116,9 +116,9 @@ describe("the command line over a shop folder", () => {
     const arrived = JSON.parse(worse.out).bands[0].against[0];
     expect([arrived.measure, arrived.differs, arrived.mean < 0]).toEqual(["arrived", true, true]);
     for (const [args, words] of [
-      [["--shoppers", "many"], "--shoppers is a whole number from 1 to 100000, and not “many”."],
+      [["--shoppers", "many"], "--shoppers must be a whole number from 1 to 100000, not “many”."],
       [["--page", "/collections/gift"], "has no page /collections/gift. Did you mean /collections/gifts?"],
-      [["--band", "broad"], "--band is wide, medium, slim, and not “broad”."],
+      [["--band", "broad"], "--band must be one of wide, medium, slim, not “broad”."],
     ] as const) {
       const { status, err } = await trellis("rehearse", folder, ...args);
       expect(status).toBe(2);
@@ -134,7 +134,9 @@ describe("the command line over a shop folder", () => {
     const junit = asJunit(json, () => true);
     back();
     expect(text.status).toBe(1);
-    expect(text.out).toContain("error: The panel “gone” is gone. The page does without it. [panel-gone]");
+    expect(text.out).toContain(
+      "error: The panel “gone” was removed, so this page shows nothing in its place. [panel-gone]",
+    );
     expect(json.every(({ level }: { level: string }) => level === "error")).toBe(true);
     const [run] = sarif.runs;
     expect(run.results).toHaveLength(json.length);

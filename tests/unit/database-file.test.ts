@@ -106,7 +106,7 @@ describe("backups", () => {
     expect(() => backUp(file, out)).toThrow("exists already");
     // Not under a running tool.
     const held = await runTrellis(["restore", "--from", out, "--data", file]);
-    expect(held).toMatchObject({ status: 2, err: expect.stringContaining("open in another Zany Trellis") });
+    expect(held).toMatchObject({ status: 2, err: expect.stringContaining("open in another running Zany Trellis") });
     await closeDatabase(orm);
     unlock();
     const ran = await runTrellis(["restore", "--from", out, "--data", file]);
@@ -206,7 +206,7 @@ describe("whose a database is", () => {
     const [link, hard, dangling] = [fresh(), fresh(), fresh()];
     symlinkSync(file, link);
     const release = lockFile(file);
-    expect(() => lockFile(link)).toThrow("open in another Zany Trellis");
+    expect(() => lockFile(link)).toThrow("open in another running Zany Trellis");
     release();
     linkSync(file, hard);
     expect(() => lockFile(hard)).toThrow("a second name");

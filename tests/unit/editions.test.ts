@@ -82,7 +82,7 @@ describe("editions", () => {
     await rename("same", "Other");
     const now = await shopAt("same");
     const words = shopDifferences(await stateOf(em(), now, 1), await stateOf(em(), now, "draft"));
-    expect(words).toEqual([{ where: "Panel “Other”", words: "is called “Other”, and was “First panel”" }]);
+    expect(words).toEqual([{ where: "Panel “Other”", words: "was renamed from “First panel” to “Other”" }]);
     await expect(stateOf(em(), now, 7)).rejects.toThrow("There is no edition 7");
   });
 
@@ -114,7 +114,7 @@ describe("editions", () => {
     await bringBack(em(), await shopAt("back"), 1);
     const panel = await openDocument(em(), shop, panelKind, "first-panel");
     expect(panel?.document.name).toBe("First panel");
-    expect(panel?.history.steps.map(({ words }) => words)).toEqual(["Bring back edition 1"]);
+    expect(panel?.history.steps.map(({ words }) => words)).toEqual(["Restore edition 1"]);
     expect((await readDocument(em(), shop, swatchesKind))?.document.limit).toBe(5);
     expect((await readDocument(em(), shop, panelKind, "newer"))?.document.name).toBe("Newer");
     // Bringing back what is there already is no step.

@@ -169,16 +169,16 @@ describe("trellis handoff", () => {
 
   it.each([
     [["--page", "/colections/gifts"], /no page \/colections\/gifts\. Did you mean \/collections\/gifts\?/],
-    [["--at", "trellis"], /The place of the files is “trellis”/],
-    [["--at", "javascript:alert(1)/"], /The place of the files/],
-    [["--action", "javascript:alert(1)"], /Choices are sent to/],
-    [["--link", "data:text/html,x"], /Products are at/],
-    [["--name", "light"], /--name is KEY=NAME/],
-    [["--name", "light=flower-colour"], /both called “flower-colour”/],
+    [["--at", "trellis"], /The files can’t be at “trellis”/],
+    [["--at", "javascript:alert(1)/"], /The files can’t be at/],
+    [["--action", "javascript:alert(1)"], /Choices can’t go to/],
+    [["--link", "data:text/html,x"], /Products can’t be at/],
+    [["--name", "light"], /--name must be KEY=NAME/],
+    [["--name", "light=flower-colour"], /both have the name “flower-colour”/],
     [["--name", "light=a b"], /Use letters, digits/],
     [["--language", "xx"], /not in the language “xx”/],
     [["--card", "no-such-file"], /no-such-file cannot be read/],
-    [["--card", "package.json"], /A card template is one element/],
+    [["--card", "package.json"], /The card template must be one element/],
   ])("says what is wrong with %j", async (options, words) => {
     const { status, err, out: text } = await trellis(folder, "--out", join(here, "wrong"), ...options);
     expect({ status, text }).toEqual({ status: 2, text: "" });
@@ -201,8 +201,8 @@ describe("trellis handoff", () => {
 
 describe("names of queries", () => {
   it("are never two things at once", () => {
-    expect(siteFault({ ...usualSite, names: { a: "page" } }, ["a"])).toMatch(/both called “page”/);
-    expect(siteFault({ ...usualSite, names: { a: "b.min" } }, ["a", "b"])).toMatch(/both called “b.min”/);
+    expect(siteFault({ ...usualSite, names: { a: "page" } }, ["a"])).toMatch(/both have the name “page”/);
+    expect(siteFault({ ...usualSite, names: { a: "b.min" } }, ["a", "b"])).toMatch(/both have the name “b.min”/);
     expect(siteFault({ ...usualSite, names: { a: "b", b: "a" } }, ["a", "b"])).toBeUndefined();
   });
 });

@@ -57,7 +57,7 @@ describe("a file that was brought", () => {
     expect(await present()).toMatchObject({ productCount: 240, hash: "a".repeat(64) });
     const after = await mends();
     expect(after?.document.mends).toEqual([]);
-    expect(after?.history.steps.at(-1)?.words).toBe("Take back half.csv");
+    expect(after?.history.steps.at(-1)?.words).toBe("Undo import: half.csv");
     expect(await listDocuments(em, await present(), panelKind)).toEqual([panel]);
 
     const [again] = await listImports(em, await present());

@@ -32,7 +32,7 @@ export const lookedAt: readonly Answer[] = [
     accent: "#00d1b2",
     radius: 6,
   },
-  // Its root is 125 % on a page this wide, so that 0.25rem are 5 px.
+  // Its root is 125% on a page this wide, so that 0.25rem are 5 px.
   {
     package: "@picocss/pico",
     file: "css/pico.css",
@@ -42,7 +42,7 @@ export const lookedAt: readonly Answer[] = [
     accent: "#0172ad",
     radius: 5,
   },
-  // Its root is 62.5 %, so that 0.4rem are 4 px.
+  // Its root is 62.5%, so that 0.4rem are 4 px.
   {
     package: "milligram",
     file: "dist/milligram.css",

@@ -84,7 +84,7 @@ describe("a look read from a shop's own style sheet", () => {
     const doubling = Array.from({ length: 60 }, (_, n) => `--v${n + 1}: var(--v${n}) var(--v${n})`).join(";");
     expect(read(`:root { --v0: red; ${doubling} } body { color: var(--v60) }`)).toEqual([]);
     expect(() => read("a{".repeat(500))).toThrow("100 brackets");
-    expect(() => read(" ".repeat(5_000_001))).toThrow("5000000 is the most");
+    expect(() => read(" ".repeat(5_000_001))).toThrow("the limit is 5000000");
     expect(
       read('body { font-family: "</style><script>"; color: url(javascript:x) }')
         .map(({ value }) => String(value))

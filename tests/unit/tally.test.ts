@@ -162,14 +162,14 @@ describe("trellis tally", () => {
     [
       "a value that no product states",
       [shop, "--facet", "colour", "--pick", "colour=blakc"],
-      /No product states “blakc”/,
+      /No product has the value “blakc”/,
     ],
     ["a mode that is none", [shop, "--facet", "colour:most"], /“most” is not a mode/],
     ["two values of a one-of facet", [shop, "--facet", "colour:one", "--pick", "colour=black|white"], /one value only/],
     ["a range that is none", [shop, "--facet", "price", "--pick", "price=cheap"], /not a range/],
     ["a file that is not there", ["none.csv"], /no such file/],
     ["no file", ["--facet", "colour"], /Name one catalogue file/],
-    ["broken quotes", [file("quotes.csv", 'product_id,title\np1,One\np2,"Two\n')], /Row 3: A quote is opened/],
+    ["broken quotes", [file("quotes.csv", 'product_id,title\np1,One\np2,"Two\n')], /Row 3: A quotation mark is opened/],
     [
       "another encoding",
       [file("latin.csv", new Uint8Array([...Buffer.from("product_id,title\np1,caf"), 0xe9, 10]))],

@@ -68,6 +68,6 @@ describe("a panel's behaviour", () => {
     expect(behaviourOff("sticky", "drawer")).toMatch(/can’t be sticky/);
     expect(behaviourOff("drawerFrom", "drawer")).toBeUndefined();
     expect(behaviourOff("float", "article")).toBeUndefined();
-    expect(behaviourOff("apply", "absent")).toMatch(/not there/);
+    expect(behaviourOff("apply", "absent")).toMatch(/hidden on this band/);
   });
 });

@@ -73,7 +73,7 @@ export function behaviourOff(name: BehaviourName, placement: Placement): string 
       if (canStick.includes(placement)) return undefined;
       return placement === "drawer"
         ? "A drawer covers the page and scrolls by itself, so it can’t be sticky."
-        : "Only a panel beside the products or above them can stay in sight while they scroll; here it would cover them.";
+        : "Only a panel beside or above the products can be sticky; here it would cover them.";
     case "buttonText":
     case "buttonTexts":
     case "buttonIcon":
@@ -82,16 +82,16 @@ export function behaviourOff(name: BehaviourName, placement: Placement): string 
         ? undefined
         : "Only a drawer or a folded panel has a button.";
     case "buttonPlace":
-      return placement === "drawer" ? undefined : "Only a drawer’s button can stand elsewhere than the panel.";
+      return placement === "drawer" ? undefined : "Only the button of a drawer can have its own position.";
     case "drawerTitle":
     case "drawerTitles":
     case "drawerFrom":
     case "drawerWidth":
-      return placement === "drawer" ? undefined : "The panel is in no drawer here.";
+      return placement === "drawer" ? undefined : "The panel isn’t in a drawer here.";
     case "float":
     case "floatWidth":
       return placement === "article" ? undefined : "Applies only inside an article.";
     default:
-      return placement === "absent" ? "The panel is not there." : undefined;
+      return placement === "absent" ? "The panel is hidden on this band." : undefined;
   }
 }

@@ -83,7 +83,7 @@ describe("a panel taken to another shop", () => {
     ]);
     const { document, left } = carryPanel(panel, new Map([["a", "maker"]]), targetOf(targetsOf(pottery)));
     expect(document.rows).toEqual([]);
-    expect(left).toEqual(["maker: no field is like it.", "price: no field is like it."]);
+    expect(left).toEqual(["maker: no similar field.", "price: no similar field."]);
   });
 
   it("says what does not come along, and is a valid panel", () => {
@@ -102,8 +102,8 @@ describe("a panel taken to another shop", () => {
     const panel = { ...panelOf(row), look: "theirs" };
     const { document, left } = carryPanel(panel, new Map([["k", "pot-colour"]]), targetOf(targetsOf(pottery)));
     expect(left).toEqual([
-      "The look “theirs”: it is drawn in this shop’s.",
-      "colour: the option style “pills”.",
+      "The look “theirs”: this shop’s look is used instead.",
+      "colour: the option style “pills” doesn’t exist here.",
       "colour: 1 value that no product has here.",
     ]);
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(document)))).toEqual(document);
@@ -116,6 +116,6 @@ describe("a panel taken to another shop", () => {
     const { document, left } = carryPanel(panel, new Map([["t", "light-needed"]]), targetOf(targetsOf(pottery)));
     expect(facetRows(document).map(({ id }) => id)).toEqual(["t"]);
     expect(facetRows(document)[0]?.display.wide).not.toBe("switch");
-    expect(left).toContain("light: its display, which this field does not suit.");
+    expect(left).toContain("light: its display doesn’t suit this field.");
   });
 });

@@ -122,7 +122,7 @@ export function carryPanel(
 ): { document: PanelDocument; left: string[] } {
   const left: string[] = [];
   const { look, ...rest } = panel;
-  if (look !== undefined) left.push(`The look “${look}”: it is drawn in this shop’s.`);
+  if (look !== undefined) left.push(`The look “${look}”: this shop’s look is used instead.`);
   const rows: Row[] = [];
   const gone = new Map<string, ReadonlySet<string>>();
   for (const row of panel.rows) {
@@ -133,13 +133,13 @@ export function carryPanel(
     const title = row.label || row.field;
     const target = targetOf(to.get(row.id) ?? "");
     if (!target || !carries(row, target.profile)) {
-      left.push(`${title}: no field is like it.`);
+      left.push(`${title}: no similar field.`);
       continue;
     }
     const { style, ...own } = row;
-    if (style !== undefined) left.push(`${title}: the option style “${style}”.`);
+    if (style !== undefined) left.push(`${title}: the option style “${style}” doesn’t exist here.`);
     const next: FacetRow = { ...own, field: target.profile.field.key, display: fitted(row, target.profile) };
-    if (next.display !== row.display) left.push(`${title}: its display, which this field does not suit.`);
+    if (next.display !== row.display) left.push(`${title}: its display doesn’t suit this field.`);
     const missing = namedValues(next).filter((id) => !target.values.has(id));
     if (missing.length > 0) {
       gone.set(row.id, new Set(missing));

@@ -95,10 +95,10 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   const version = head.getUint32(4, true);
   if (version !== binaryFormat)
     throw new BinaryError(
-      `The catalogue has format ${version} and this program reads ${binaryFormat}. Reload the page.`,
+      `The catalogue has format ${version} but this page reads format ${binaryFormat}. Reload the page.`,
     );
   if (head.getInt32(8, true) !== crc32(bytes.subarray(12)))
-    throw new BinaryError("The catalogue was damaged on its way. Try again.");
+    throw new BinaryError("The catalogue arrived damaged. Reload the page.");
   const length = head.getUint32(12, true);
   const header = headerOf(new TextDecoder().decode(bytes.subarray(headBytes, headBytes + length)));
   let at = headBytes + length;
@@ -106,7 +106,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
     at = aligned(at);
     const end = at + count * width;
     if (!Number.isInteger(count) || count < 0 || end > bytes.length)
-      throw new BinaryError("The catalogue breaks off. Try again.");
+      throw new BinaryError("The catalogue is incomplete. Reload the page.");
     const numbers = widen(bytes.slice(at, end), width);
     at = end;
     return numbers;
@@ -114,16 +114,17 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   const variantStart = sums(take(header.productIds.length, header.variantsWidth));
   const variants = variantStart[header.productIds.length];
   if (variants !== header.variants || variants > maxVariants || header.columns.length !== header.fields.length)
-    throw new BinaryError("The catalogue does not fit together.");
+    throw new BinaryError("The catalogue is damaged. Reload the page.");
   const columns = new Map<string, Column>();
   for (const { key, spellings, codes: count, codeWidth, countWidth } of header.columns) {
     const codes = take(count, codeWidth);
     // As many variants as are claimed must be there, before room is made for them.
-    if (countWidth === 0 && count !== variants) throw new BinaryError(`The column “${key}” does not fit together.`);
+    if (countWidth === 0 && count !== variants)
+      throw new BinaryError(`The column “${key}” is damaged. Reload the page.`);
     const starts =
       countWidth === 0 ? Uint32Array.from({ length: variants + 1 }, (_, v) => v) : sums(take(variants, countWidth));
     if (starts[variants] !== count || codes.some((code) => code >= spellings.length))
-      throw new BinaryError(`The column “${key}” does not fit together.`);
+      throw new BinaryError(`The column “${key}” is damaged. Reload the page.`);
     columns.set(key, { spellings, starts, codes });
   }
   if (header.fields.some(({ key }) => !columns.has(key)))
@@ -158,7 +159,7 @@ function headerOf(text: string): Header {
         widths.includes(one.codeWidth) &&
         (one.countWidth === 0 || widths.includes(one.countWidth)),
     );
-  if (!fits) throw new BinaryError("The catalogue does not fit together.");
+  if (!fits) throw new BinaryError("The catalogue is damaged. Reload the page.");
   return header as Header;
 }
 

@@ -22,8 +22,8 @@ describe("delimited text", () => {
   });
 
   it("numbers rows as a spreadsheet does, also behind a value of several lines", () => {
-    expect(() => readCsv('a,b\n"one\ntwo",2\n3,"4\n')).toThrow(/Row 3: A quote is opened/);
-    expect(() => readCsv('a,b\n1,"2"3\n')).toThrow(/Row 2: A quoted value goes on/);
+    expect(() => readCsv('a,b\n"one\ntwo",2\n3,"4\n')).toThrow(/Row 3: A quotation mark is opened/);
+    expect(() => readCsv('a,b\n1,"2"3\n')).toThrow(/Row 2: This quoted value continues/);
   });
 
   it("gives back any table that a general CSV writer wrote", () => {

@@ -17,7 +17,8 @@ export interface CsvTable extends Table {
  */
 export function readCsv(text: string, progress?: (share: number) => void): CsvTable {
   const source = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text;
-  if (source.trim() === "") throw new CatalogueError({ message: "The file is empty. Bring a CSV with a header row." });
+  if (source.trim() === "")
+    throw new CatalogueError({ message: "The file is empty. Choose a CSV file with a header row." });
   const delimiter = guessDelimiter(source);
   const problems: Problem[] = [];
   const records: TableRecord[] = [];
@@ -36,8 +37,8 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
           row,
           message:
             quote.code === "MissingQuotes"
-              ? "A quote is opened here and never closed. Close it, or write a quote inside a value twice."
-              : "A quoted value goes on after its closing quote. Write a quote inside a value twice.",
+              ? "A quotation mark is opened here and never closed. Close it; to use one inside a value, double it."
+              : "This quoted value continues after its closing quotation mark. To use a quotation mark inside a value, double it.",
         };
         parser.abort();
         return;

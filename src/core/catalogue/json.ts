@@ -1,5 +1,5 @@
 import { isTooDeep } from "../document/json-depth.ts";
-import { limits, limitText } from "../limits/limits.ts";
+import { limits } from "../limits/limits.ts";
 import { readJsonLd } from "./json-ld.ts";
 import { CatalogueError } from "./problem.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";
@@ -32,7 +32,7 @@ export function readJson(text: string): Table {
 function parseWhole(source: string): unknown {
   if (isTooDeep(source))
     throw new CatalogueError({
-      message: `There are more than ${limitText(limits.jsonDepth)} of brackets within each other. Export the products as a plain list.`,
+      message: `Brackets are nested more than ${limits.jsonDepth.max} levels deep. Export the products as a plain list.`,
     });
   try {
     return JSON.parse(source);

@@ -142,7 +142,7 @@ function gathered({ header, records }: Table, idAt: number, problems: Problem[])
       problems.push({
         row: record.row,
         column: header[idAt] ?? "",
-        message: "The product id is empty, so this row was left out. Give it the id of its product.",
+        message: "The product id is empty, so this row was skipped. Fill in the product id.",
       });
       continue;
     }
@@ -163,7 +163,7 @@ function gathered({ header, records }: Table, idAt: number, problems: Problem[])
 const noNumber =
   "This is not a number, so the cell counts as empty. Write it like 1234.50, or choose the number format of this column.";
 const noStock =
-  "This is not a number or a known word of stock, so availability is unknown. Write a number, or “in stock” or “out of stock”.";
+  "This is neither a number nor a known stock status, so availability is unknown. Write a number, or “in stock” or “out of stock”.";
 const noDay =
   "This is not a date, so the cell counts as empty. Write it like 2026-03-31, or choose the date format of this column.";
 

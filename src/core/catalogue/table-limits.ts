@@ -6,13 +6,13 @@ export function checkHeadings(header: readonly string[]): void {
   if (header.length > limits.columns.max)
     throw new CatalogueError({
       row: 1,
-      message: `There are ${header.length.toLocaleString("en")} columns, and ${limitText(limits.columns)} is the most. Leave out columns that shoppers don’t need.`,
+      message: `There are ${header.length.toLocaleString("en")} columns, but at most ${limitText(limits.columns)} are possible. Leave out columns that shoppers don’t need.`,
     });
   const long = header.find((heading) => heading.length > limits.heading.max);
   if (long !== undefined)
     throw new CatalogueError({
       row: 1,
-      message: `The heading “${quotable(long, 60)}” has ${long.length.toLocaleString("en")} characters, and ${limitText(limits.heading)} is the most. Check that the first row is the header, or shorten it.`,
+      message: `The heading “${quotable(long, 60)}” has ${long.length.toLocaleString("en")} characters; the limit is ${limitText(limits.heading)}. Check that the first row is the header, or shorten it.`,
     });
 }
 
@@ -22,7 +22,7 @@ export function checkRowCount(rows: number, columns: number): void {
   if (rows > most)
     throw new CatalogueError({
       row: most + 2,
-      message: `The file has more than ${most.toLocaleString("en")} rows, the most that a catalogue can have${most < limits.rows.max ? ` with ${columns.toLocaleString("en")} columns` : ""}. Split it, or leave out products that are not for sale.`,
+      message: `The file has more than ${most.toLocaleString("en")} rows, the most that a catalogue can have${most < limits.rows.max ? ` with ${columns.toLocaleString("en")} columns` : ""}. Split the file, or leave out products that are not for sale.`,
     });
 }
 
@@ -33,6 +33,6 @@ export function checkCells(cells: readonly string[], header: readonly string[], 
     throw new CatalogueError({
       row,
       column: quotable(header[at] ?? "", 60),
-      message: `This cell has ${(cells[at] ?? "").length.toLocaleString("en")} characters, and ${limitText(limits.cell)} is the most. Shorten it; a missing closing quote can be the reason.`,
+      message: `This cell has ${(cells[at] ?? "").length.toLocaleString("en")} characters; the limit is ${limitText(limits.cell)}. Shorten it. A missing closing quotation mark can be the cause.`,
     });
 }

@@ -174,14 +174,14 @@ describe("differences in words", () => {
 
   it("name what it is about, with both values", () => {
     const wide = into("panels", panelEdits.setSetting(id, "share", "half", "", "wide") as never);
-    expect(words(wide)[0]).toBe("Panel “Climber finder”: Category: width is ½, and was auto (default)");
+    expect(words(wide)[0]).toBe("Panel “Climber finder”: Category: width is ½, before: auto (default)");
     expect(words(into("looks", lookEdits.setToken(token, "slim", 21) as never))[0]).toMatch(
-      /Tile: corners is .*21px on slim/,
+      /Tile: corner radius is .*21px on slim/,
     );
     expect(words({ ...demo, currency: "USD" })).toEqual(["Shop: has prices in USD, and had EUR"]);
     const piece = newPiece("heading", "heading");
     const more = into("panels", panelEdits.addRow(piece, "") as never);
-    expect(words(more)).toEqual(["Panel “Climber finder”: Find your way is added"]);
+    expect(words(more)).toEqual(["Panel “Climber finder”: Find your way was added"]);
   });
 
   it("tell a catalogue's by product and field", () => {
@@ -190,9 +190,9 @@ describe("differences in words", () => {
       .replaceAll(",Ember,", ",Emberglow,");
     const after = { ...demo, catalogue: readCatalogue(new TextEncoder().encode(csv)).catalogue };
     const told = words(after).join("\n");
-    expect(told).toMatch(/Catalogue: one product gone/);
+    expect(told).toMatch(/Catalogue: one product removed/);
     expect(told).toMatch(/Flower colour: new “Emberglow”/);
-    expect(told).toMatch(/Flower colour: gone “Ember”/);
+    expect(told).toMatch(/Flower colour: removed “Ember”/);
   });
 
   it("tell as little as moved as can be, and name a few of many", () => {
@@ -200,8 +200,8 @@ describe("differences in words", () => {
       ...listDifferences([...before], [...after], String, String, () => []),
     ];
     expect(list("abcde", "ebcda")).toHaveLength(2);
-    expect(list("abcde", "bcdea")).toEqual(["a is moved"]);
-    expect(list("abc", "acx")).toEqual(["x is added", "b is removed"]);
+    expect(list("abcde", "bcdea")).toEqual(["a was moved"]);
+    expect(list("abc", "acx")).toEqual(["x was added", "b was removed"]);
     expect(few(["a", "b", "c"], 2)).toBe("“a”, “b” and 1 more");
   });
 
@@ -219,6 +219,6 @@ describe("differences in words", () => {
     expect(Object.keys(mendEdits).length).toBeGreaterThan(0);
     const mend = { id: "m", kind: "values" as const, field: "flower-colour", from: ["Embr"], to: ["Ember"] };
     const after = { ...demo, mends: { ...demo.mends, mends: [mend] } };
-    expect(words(after as WholeShop)).toEqual(["Corrections: Flower colour: “Embr” to “Ember” is added"]);
+    expect(words(after as WholeShop)).toEqual(["Corrections: Flower colour: “Embr” to “Ember” was added"]);
   });
 });

@@ -70,14 +70,14 @@ export function* listDifferences<T>(
 ): Generator<string> {
   const old = new Map(before.map((item) => [idOf(item), item]));
   const now = new Map(after.map((item) => [idOf(item), item]));
-  for (const [id, item] of now) if (!old.has(id)) yield `${nameOf(item)} is added`;
-  for (const [id, item] of old) if (!now.has(id)) yield `${nameOf(item)} is removed`;
+  for (const [id, item] of now) if (!old.has(id)) yield `${nameOf(item)} was added`;
+  for (const [id, item] of old) if (!now.has(id)) yield `${nameOf(item)} was removed`;
   const stayed = [...now.keys()].filter((id) => old.has(id));
   const places = new Map([...old.keys()].map((id, at) => [id, at]));
   const kept = stayed.length > mostMoved ? new Set(stayed) : steady(stayed)(places);
   for (const id of stayed) {
     const [was, is] = [old.get(id) as T, now.get(id) as T];
-    if (!kept.has(id)) yield `${nameOf(is)} is moved`;
+    if (!kept.has(id)) yield `${nameOf(is)} was moved`;
     if (!same(was, is)) yield* inside(was, is);
   }
 }

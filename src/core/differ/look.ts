@@ -30,13 +30,13 @@ function* valueDifferences(before: Values, after: Values): Generator<string> {
 
 /** Lists the changes of a look. */
 export function* lookDifferences(before: LookDocument, after: LookDocument): Generator<string> {
-  if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
+  if (before.name !== after.name) yield `was renamed from ${quoted(before.name)} to ${quoted(after.name)}`;
   yield* valueDifferences(before.values, after.values);
   for (const name of differing(before.dark, after.dark)) {
     const value = after.dark[name];
     yield value === undefined
-      ? `${nameOf(name)} is the same in the dark`
-      : `${nameOf(name)} is ${valueWords(name, value)} in the dark`;
+      ? `${nameOf(name)} is the same in dark mode`
+      : `${nameOf(name)} is ${valueWords(name, value)} in dark mode`;
   }
   yield* listDifferences(
     before.styles,
@@ -44,9 +44,9 @@ export function* lookDifferences(before: LookDocument, after: LookDocument): Gen
     ({ id }) => id,
     ({ name }) => `Option style ${quoted(name)}`,
     function* (old, now) {
-      if (old.name !== now.name) yield `Option style ${quoted(old.name)} is called ${quoted(now.name)}`;
+      if (old.name !== now.name) yield `Option style ${quoted(old.name)} was renamed to ${quoted(now.name)}`;
       for (const words of valueDifferences(old.values, now.values)) yield `Option style ${quoted(now.name)}: ${words}`;
     },
   );
-  if (!same(before.css, after.css)) yield after.css === "" ? "has no extra CSS" : "has other extra CSS";
+  if (!same(before.css, after.css)) yield after.css === "" ? "has no extra CSS" : "has different extra CSS";
 }

@@ -41,22 +41,22 @@ function* layoutDifferences(where: string, before: LayoutChanges, after: LayoutC
 /** Names for the changes of a named thing, by member. */
 function* memberDifferences(where: string, before: object, after: object): Generator<string> {
   const words: Record<string, string> = {
-    html: "has another text",
+    html: "has a different text",
     of: "lists other products",
     names: "has a changed translation",
     titles: "has a changed translation",
     labels: "has a changed translation",
-    order: "has another order",
-    height: "has another height",
-    stays: "stays on other bands",
-    to: "leads elsewhere",
-    under: "has other entries below it",
+    order: "has a different sort order",
+    height: "has a different height",
+    stays: "stays on different bands",
+    to: "has a different link",
+    under: "has different entries below it",
   };
   for (const key of differing(before, after)) {
     const now = (after as Record<string, unknown>)[key];
-    if (key === "name" || key === "title" || key === "label") yield `${where} is called ${quoted(String(now))}`;
+    if (key === "name" || key === "title" || key === "label") yield `${where} was renamed to ${quoted(String(now))}`;
     else if (key === "slug") yield `${where} has the address ${quoted(String(now))}`;
-    else yield `${where} ${words[key] ?? `has another ${key}`}`;
+    else yield `${where} ${words[key] ?? `has a different ${key}`}`;
   }
 }
 
@@ -82,11 +82,11 @@ export function* pagesDifferences(before: PagesDocument, after: PagesDocument): 
     yield* layoutDifferences("All pages", before.everywhere ?? {}, after.everywhere ?? {});
   for (const kind of differing(before.layouts, after.layouts)) {
     const key = kind as keyof PagesDocument["layouts"];
-    yield* layoutDifferences(`Pages of the kind “${kind}”`, before.layouts[key] ?? {}, after.layouts[key] ?? {});
+    yield* layoutDifferences(`Pages of the type “${kind}”`, before.layouts[key] ?? {}, after.layouts[key] ?? {});
   }
   for (const address of differing(before.exceptions, after.exceptions)) {
     const [was, is] = [before.exceptions[address], after.exceptions[address]];
-    if (is === undefined) yield `${address} is laid out as its kind again`;
+    if (is === undefined) yield `${address} uses the layout of its page type again`;
     else yield* layoutDifferences(address, was ?? {}, is);
   }
   const bar = ({ name }: PagesDocument["bars"][number]) => `Bar ${quoted(name)}`;
@@ -105,5 +105,5 @@ export function* pagesDifferences(before: PagesDocument, after: PagesDocument): 
     entry,
     (old, now) => memberDifferences(entry(old), old, now),
   );
-  if (!same(before.search, after.search)) yield "The search goes over other fields, or weighs them otherwise";
+  if (!same(before.search, after.search)) yield "The search uses different fields or weights";
 }

@@ -18,11 +18,11 @@ export function* panelDifferences(
   nameOf: (field: string) => string,
 ): Generator<string> {
   const title = (row: Row) => row.label || (row.kind === "facet" ? nameOf(row.field) : pieceLabels[row.piece]);
-  if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
+  if (before.name !== after.name) yield `was renamed from ${quoted(before.name)} to ${quoted(after.name)}`;
   if (!same(before.placement, after.placement))
-    yield `stands ${banded(after.placement, (one) => one)}, and stood ${banded(before.placement, (one) => one)}`;
+    yield `is placed ${banded(after.placement, (one) => one)}, before: ${banded(before.placement, (one) => one)}`;
   if (before.look !== after.look)
-    yield after.look === undefined ? "is drawn in the shop’s look" : `is drawn in the look ${quoted(after.look)}`;
+    yield after.look === undefined ? "uses the shop’s look" : `uses the look ${quoted(after.look)}`;
   const [was, is] = [before.behaviour ?? {}, after.behaviour ?? {}];
   for (const name of behaviours.names)
     if (!same(was[name], is[name])) yield settingWords(behaviourDefinition(name as BehaviourName), was[name], is[name]);
@@ -45,19 +45,19 @@ function rowDifferences(before: Row, after: Row): Iterable<string> {
 
 function* labelDifferences(before: Row, after: Row): Generator<string> {
   if (before.label !== after.label)
-    yield after.label ? `is called ${quoted(after.label)}` : "is called by its usual name";
+    yield after.label ? `has the label ${quoted(after.label)}` : "has its default label";
   for (const language of differing(before.labels ?? {}, after.labels ?? {})) {
     const now = after.labels?.[language];
-    yield now === undefined ? `has no name in ${language}` : `is called ${quoted(now)} in ${language}`;
+    yield now === undefined ? `has no label in ${language}` : `has the label ${quoted(now)} in ${language}`;
   }
 }
 
 function* pieceDifferences(before: PieceRow, after: PieceRow): Generator<string> {
   yield* labelDifferences(before, after);
   const words: Record<string, string> = {
-    html: "has another text",
-    src: "shows another picture",
-    href: "leads elsewhere",
+    html: "has a different text",
+    src: "shows a different picture",
+    href: "has a different link",
     values: "links to other values",
     mode: "links by another way of choosing",
   };
@@ -71,10 +71,10 @@ function* pieceDifferences(before: PieceRow, after: PieceRow): Generator<string>
 function* facetDifferences(before: FacetRow, after: FacetRow): Generator<string> {
   yield* labelDifferences(before, after);
   const named = (name: keyof typeof displays) => displays[name].label.toLowerCase();
-  if (before.field !== after.field) yield `asks for ${quoted(after.field)}, and asked for ${quoted(before.field)}`;
+  if (before.field !== after.field) yield `uses the field ${quoted(after.field)}, before: ${quoted(before.field)}`;
   if (!same(before.display, after.display))
-    yield `shows as ${banded(after.display, named)}, and was ${banded(before.display, named)}`;
-  if (before.mode !== after.mode) yield `choices combine as ${after.mode}, and did as ${before.mode}`;
+    yield `shows as ${banded(after.display, named)}, before: ${banded(before.display, named)}`;
+  if (before.mode !== after.mode) yield `choices combine as ${after.mode}, before: ${before.mode}`;
   for (const name of settingNames)
     if (!same(before.settings[name], after.settings[name]))
       yield settingWords(settingDefinition(name), before.settings[name], after.settings[name], (value) =>
@@ -86,7 +86,7 @@ function* facetDifferences(before: FacetRow, after: FacetRow): Generator<string>
     const token = tokens.get(name);
     const spokenName = token ? spokenToken(token) : name;
     yield after.look?.[name] === undefined
-      ? `${quoted(spokenName)} is the look’s`
+      ? `${quoted(spokenName)} follows the look again`
       : `${quoted(spokenName)} no longer follows the look`;
   }
   yield* optionDifferences(before, after);
@@ -96,7 +96,7 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   const [was, is] = [rulesOf(before), rulesOf(after)];
   const shows = { all: "all options", only: "only picked options", except: "all options but some" };
   if (was.show !== is.show) yield `shows ${shows[is.show]}`;
-  if (was.below !== is.below) yield `shows ${levels(is.below)}, and showed ${levels(was.below)}`;
+  if (was.below !== is.below) yield `shows ${levels(is.below)}, before: ${levels(was.below)}`;
   const names = (rules: typeof was) => new Map(rules.picked.map(({ id, label }) => [id, label]));
   const [old, now] = [names(was), names(is)];
   const more = [...now].filter(([id]) => !old.has(id)).map(([, label]) => label);
@@ -104,12 +104,13 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   if (more.length > 0) yield `${is.show === "except" ? "leaves out" : "picks"} ${few(more)}`;
   if (less.length > 0) yield `no longer ${was.show === "except" ? "leaves out" : "picks"} ${few(less)}`;
   const renamed = differing(was.labels, is.labels);
-  if (renamed.length > 0) yield `calls ${few(renamed)} by other words`;
+  if (renamed.length > 0) yield `has new labels for ${few(renamed)}`;
   if (!same(was.merges, is.merges)) {
     const merged = is.merges.filter((one) => !was.merges.some((other) => same(one, other)));
     yield merged.length > 0 ? `merges options as ${few(merged.map(({ label }) => label))}` : "unmerges options";
   }
-  if (!same(was.byHand, is.byHand)) yield is.byHand.length > 0 ? "orders its options by hand" : "has no order by hand";
+  if (!same(was.byHand, is.byHand))
+    yield is.byHand.length > 0 ? "sorts its options by hand" : "no longer sorts its options by hand";
   // What a named value was stated by when it was picked is no difference that anyone sees.
 }
 
@@ -126,7 +127,7 @@ function settingWords(
       ? banded(value as Record<string, unknown>, say)
       : say(value);
   };
-  return `${definition.label.toLowerCase()} is ${words(after)}, and was ${words(before)}`;
+  return `${definition.label.toLowerCase()} is ${words(after)}, before: ${words(before)}`;
 }
 
 /** The levels of a tree that a facet shows. */

@@ -58,20 +58,19 @@ function* settingDifferences(
   after: WholeShop,
   nameOf: (field: string) => string,
 ): Generator<string> {
-  if (before.name !== after.name) yield `is called ${quoted(after.name)}, and was ${quoted(before.name)}`;
-  if (before.currency !== after.currency) yield `has prices in ${after.currency}, and had ${before.currency}`;
+  if (before.name !== after.name) yield `was renamed from ${quoted(before.name)} to ${quoted(after.name)}`;
+  if (before.currency !== after.currency) yield `has prices in ${after.currency}, before: ${before.currency}`;
   const { limits, languages, look } = after.shop;
-  if (!same(before.shop.limits, limits)) yield `medium begins at ${limits.medium} px, wide at ${limits.wide} px`;
-  if (!same(before.shop.languages, languages)) yield `has the languages ${languages.join(", ") || "of its own only"}`;
-  if (before.shop.look !== look)
-    yield look === undefined ? "is drawn in the usual look" : `is drawn in the look ${quoted(look)}`;
+  if (!same(before.shop.limits, limits)) yield `medium starts at ${limits.medium} px, wide at ${limits.wide} px`;
+  if (!same(before.shop.languages, languages)) yield `is in the languages ${languages.join(", ") || "its own only"}`;
+  if (before.shop.look !== look) yield look === undefined ? "uses the default look" : `uses the look ${quoted(look)}`;
   const [wasSite, site] = [siteOf(before.shop), siteOf(after.shop)];
-  if (wasSite.at !== site.at) yield `its files are at ${quoted(site.at)} of the site`;
-  if (wasSite.link !== site.link) yield `its products are at ${quoted(site.link)} of the site`;
+  if (wasSite.at !== site.at) yield `its files are at ${quoted(site.at)} on the site`;
+  if (wasSite.link !== site.link) yield `its products are at ${quoted(site.link)} on the site`;
   if (wasSite.action !== site.action)
     yield site.action === "" ? "panels keep choices on their page" : `panels send choices to ${quoted(site.action)}`;
   for (const key of differing(wasSite.names, site.names))
-    yield `${nameOf(key)} is called ${quoted(site.names[key] ?? key)} in queries of the site`;
+    yield `${nameOf(key)} has the name ${quoted(site.names[key] ?? key)} in the site’s queries`;
 }
 
 function* swatchDifferences(before: WholeShop, after: WholeShop, nameOf: (field: string) => string): Generator<string> {
@@ -80,15 +79,15 @@ function* swatchDifferences(before: WholeShop, after: WholeShop, nameOf: (field:
   if (shared.length > 0) yield `${few(shared)} ${shared.length === 1 ? "has" : "have"} a different swatch`;
   for (const field of differing(was.own, is.own)) {
     const values = differing(was.own[field] ?? {}, is.own[field] ?? {});
-    yield `${few(values)} ${values.length === 1 ? "has" : "have"} a different swatch in ${nameOf(field)} alone`;
+    yield `${few(values)} ${values.length === 1 ? "has" : "have"} a different swatch in ${nameOf(field)} only`;
   }
   for (const field of differing(was.photos, is.photos)) {
     const values = differing(was.photos[field] ?? {}, is.photos[field] ?? {});
-    yield `the pictures of ${nameOf(field)} were looked at: ${values.length} ${values.length === 1 ? "value" : "values"}`;
+    yield `colours were read from the pictures of ${nameOf(field)}: ${values.length} ${values.length === 1 ? "value" : "values"}`;
   }
   for (const field of differing(was.order, is.order))
     yield `${nameOf(field)} uses its colour sources in a different order`;
-  if (was.limit !== is.limit) yield `swatches count as too close below ${is.limit}, and did below ${was.limit}`;
+  if (was.limit !== is.limit) yield `swatches count as too close below ${is.limit}, before: ${was.limit}`;
 }
 
 function* mendDifferences(before: WholeShop, after: WholeShop, nameOf: (field: string) => string): Generator<string> {
@@ -105,15 +104,15 @@ function* catalogueDifferences(before: Catalogue, after: Catalogue): Generator<s
   const { added, gone, changed, fields } = compareCatalogues(before, after);
   const products = (count: number) => (count === 1 ? "one product" : `${count.toLocaleString("en")} products`);
   if (added.length > 0) yield `${products(added.length)} more: ${few(added.map(({ title }) => title))}`;
-  if (gone.length > 0) yield `${products(gone.length)} gone: ${few(gone.map(({ title }) => title))}`;
+  if (gone.length > 0) yield `${products(gone.length)} removed: ${few(gone.map(({ title }) => title))}`;
   if (changed.length > 0) yield `${products(changed.length)} changed`;
   for (const { field, state, products: count, newValues, goneValues } of fields) {
     if (state === "added") yield `${quoted(field.name)} is a new field`;
-    else if (state === "gone") yield `the field ${quoted(field.name)} is gone`;
+    else if (state === "gone") yield `the field ${quoted(field.name)} was removed`;
     else if (count > 0) yield `${field.name} changed for ${products(count)}`;
     if (state === "kept" && !isWholeText(field.role) && field.kind !== "number") {
       if (newValues.length > 0) yield `${field.name}: new ${few(newValues)}`;
-      if (goneValues.length > 0) yield `${field.name}: gone ${few(goneValues)}`;
+      if (goneValues.length > 0) yield `${field.name}: removed ${few(goneValues)}`;
     }
   }
 }

@@ -11,5 +11,5 @@ export const dates: Display = {
   unsuited: ({ field, options }) =>
     field.kind === "date"
       ? undefined
-      : `${options.toLocaleString("en")} values, and they are not dates. Set the date format in the import, or use a different display.`,
+      : `${options.toLocaleString("en")} values that are not dates. Set the date format in the import, or use a different display.`,
 };

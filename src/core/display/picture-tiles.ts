@@ -11,6 +11,6 @@ export const pictureTiles: Display = {
   room: "rows",
   swatches: true,
   unsuited: (profile) =>
-    isNumberLine(profile, "They have no pictures; a slider or tiles suit them.") ??
+    isNumberLine(profile, "Numbers and dates have no pictures. A slider or tiles suit them.") ??
     tooMany(profile, 100, "pictures", "A dropdown or a search field suits them."),
 };

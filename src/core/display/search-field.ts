@@ -13,7 +13,5 @@ export const searchField: Display = {
   room: "control",
   unsuited: (profile) =>
     isNumberLine(profile, "A slider or number inputs suit them.") ??
-    (profile.options < 8
-      ? `There are only ${profile.options} values, which can all be shown. Check boxes suit them.`
-      : undefined),
+    (profile.options < 8 ? `With only ${profile.options} values, all can be shown. Check boxes suit them.` : undefined),
 };

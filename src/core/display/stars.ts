@@ -15,9 +15,9 @@ export const stars: Display = {
     const fault = noNumbers(profile, "Stars");
     if (fault) return fault;
     const { field, min, max } = profile;
-    if (field.kind === "date") return "The values are days. A date range suits them.";
+    if (field.kind === "date") return "The values are dates. A date range suits them.";
     return (min ?? 0) < 0 || (max ?? 0) > 10
-      ? `Stars go from 0 to 5, or to 10 points, and the values from ${min} to ${max}. A slider or price ranges suit them.`
+      ? `Stars show ratings up to 5 or 10, but the values go from ${min} to ${max}. A slider or price ranges suit them.`
       : undefined;
   },
 };

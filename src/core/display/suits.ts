@@ -17,9 +17,9 @@ export const tooLong = ({ longest }: FieldProfile, most: number, what: string): 
 export function noNumbers({ field, options, numbers }: FieldProfile, what: string): string | undefined {
   if (!isNumeric(field))
     return `${numbers} of ${options} values are numbers. ${what} needs numbers or dates only. Correct the values in the catalogue.`;
-  return numbers < 2 ? "All values are the same, so there is nothing to choose between." : undefined;
+  return numbers < 2 ? "All values are the same, so there is nothing to choose." : undefined;
 }
 
 /** For displays of options: numbers and days are better shown as a range. */
 export const isNumberLine = ({ field }: FieldProfile, instead: string): string | undefined =>
-  isNumeric(field) ? `The values are ${field.kind === "date" ? "days" : "numbers"}. ${instead}` : undefined;
+  isNumeric(field) ? `The values are ${field.kind === "date" ? "dates" : "numbers"}. ${instead}` : undefined;

@@ -11,6 +11,6 @@ export const swatchBoxes: Display = {
   room: "lines",
   swatches: true,
   unsuited: (profile) =>
-    isNumberLine(profile, "They have no colours; a slider or tiles suit them.") ??
+    isNumberLine(profile, "Numbers and dates have no colours. A slider or tiles suit them.") ??
     tooMany(profile, 200, "swatches", "A dropdown or a search field suits them."),
 };

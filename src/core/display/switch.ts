@@ -11,6 +11,6 @@ export const yesNoSwitch: Display = {
   room: "control",
   unsuited: ({ options }) =>
     options > 2
-      ? `A switch is for yes or no, and there are ${options.toLocaleString("en")} values. Tiles or check boxes suit them.`
+      ? `A switch needs a yes/no field, but there are ${options.toLocaleString("en")} values. Tiles or check boxes suit them.`
       : undefined,
 };

@@ -1,5 +1,5 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
-import { limits, limitText } from "../limits/limits.ts";
+import { limits } from "../limits/limits.ts";
 import { isTooDeep } from "./json-depth.ts";
 import { lineFinder } from "./words.ts";
 
@@ -23,8 +23,7 @@ export interface JsonText {
 export function parseJsonText(text: string): JsonText {
   const place = lineFinder(text);
   const lineAt = (offset: number) => place(offset).line;
-  if (isTooDeep(text))
-    throw new JsonFault(`There are more than ${limitText(limits.jsonDepth)} of brackets within each other.`, 1);
+  if (isTooDeep(text)) throw new JsonFault(`Brackets are nested more than ${limits.jsonDepth.max} levels deep.`, 1);
   const errors: ParseError[] = [];
   const root = parseTree(text, errors);
   const [error] = errors;
@@ -35,7 +34,7 @@ export function parseJsonText(text: string): JsonText {
     );
     throw new JsonFault(`This is not valid JSON: ${words}.`, lineAt(error.offset));
   }
-  if (!root) throw new JsonFault("There is nothing in it.", 1);
+  if (!root) throw new JsonFault("The file is empty.", 1);
   return { root, lineAt };
 }
 

@@ -43,7 +43,7 @@ export function upToDate<D extends object>(kind: DocumentKind<D>, stored: unknow
     throw new InvalidDocument(
       kind.what,
       "format",
-      `its format is ${document.format}, and this program knows ${kind.format} at most`,
+      `its format is ${document.format}, but this version reads formats up to ${kind.format}`,
     );
   return document;
 }

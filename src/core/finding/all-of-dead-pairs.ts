@@ -13,7 +13,7 @@ export const allOfDeadPairs = inEachFacet({
     return {
       row: row.id,
       words: `${title} needs all chosen options to match, but ${dead} of ${pairs} pairs of its most common options have no products.`,
-      remedy: { words: "Take any of them", step: { do: "mode", row: row.id, mode: "any" } },
+      remedy: { words: "Change to “any of”", step: { do: "mode", row: row.id, mode: "any" } },
     };
   },
 });

@@ -104,7 +104,7 @@ describe("findings", () => {
     expect(await mended(nursery, panel, "steady-counts")).toMatch(/^Light: its counts ignore/);
     const pots = { text: "", choices: { category: { options: ["pots"] } } };
     expect(await mended(nursery, panel, "steady-counts", pots)).toBe(
-      "Light: 3 counts ignore the current choices; “Full sun 92” leads to 0.",
+      "Light: 3 counts ignore the current choices; “Full sun 92” actually finds 0.",
     );
   });
 
@@ -121,7 +121,7 @@ describe("findings", () => {
 
   it("sold-out variants that cannot be left out", async () => {
     expect(await mended(nursery, panelOf(newFacet("l", "light", "check-boxes", "any")), "sold-out-stay")).toBe(
-      "148 of 799 variants are sold out, and shoppers cannot leave them out.",
+      "148 of 799 variants are sold out, and shoppers can’t filter them out.",
     );
   });
 
@@ -146,7 +146,7 @@ describe("findings", () => {
     const facts = await findFindings(new LocalFacts(nursery), near, emptySelection);
     expect(facts.filter(({ kind }) => kind === "typed-ends")).toEqual([]);
     expect(await mended(twentyOne, panelOf(newFacet("p", "price", "slider", "range")), "stretched-scale")).toBe(
-      "Price: a few high values squeeze half of all values into the first 1 % of the scale.",
+      "Price: a few high values squeeze half of all values into the first 1% of the scale.",
     );
   });
 
@@ -154,7 +154,7 @@ describe("findings", () => {
     const panel = panelOf(newFacet("b", "brand", "check-boxes", "any", { foldAfter: { wide: 0 } }));
     const measure = { rows: { b: 700 }, panel: 900, screen: 800, bars: 0, products: 200 };
     expect(await mended(nursery, panel, "too-high", emptySelection, { wide: measure })).toBe(
-      "Brand is 700 px high on wide, 88 % of the screen.",
+      "Brand is 700 px high on wide, 88% of the screen.",
     );
   });
 
@@ -162,7 +162,7 @@ describe("findings", () => {
     const third = newFacet("f", "flower-colour", "check-boxes", "any", { share: { wide: "third" } });
     const panel = { ...panelOf(third), placement: { wide: "above" as const } };
     expect(await mended(nursery, panel, "squeezed")).toBe(
-      "Flower colour has ⅓ of the width on slim, about 88 px, and “Burgundy” needs about 116 px.",
+      "Flower colour has ⅓ of the width on slim, about 88 px, but “Burgundy” needs about 116 px.",
     );
     const stacked = newFacet("f", "flower-colour", "check-boxes", "any", { share: { wide: "third", slim: "full" } });
     const found = await findFindings(new LocalFacts(nursery), { ...panel, rows: [stacked] }, emptySelection);
@@ -250,7 +250,7 @@ describe("findings", () => {
   it("months by name", async () => {
     const panel = panelOf(newFacet("m", "in-flower", "check-boxes", "any", { order: "name" }));
     expect(await mended(nursery, panel, "meaningless-order")).toBe(
-      "In flower lists months by name: April comes before August.",
+      "In flower sorts months by name: April comes before August.",
     );
   });
 
@@ -263,7 +263,7 @@ describe("findings", () => {
       readCatalogue(new TextEncoder().encode(`product_id,title,class,kind,weight\n${rows.join("\n")}\n`)).catalogue,
     );
     const twice = panelOf(newFacet("c", "class", "check-boxes", "any"), newFacet("k", "kind", "check-boxes", "any"));
-    expect(await mended(index, twice, "same-question")).toMatch(/^kind repeats class: one predicts 9\d %/);
+    expect(await mended(index, twice, "same-question")).toMatch(/^kind repeats class: one predicts 9\d%/);
     const slider = panelOf(newFacet("w", "weight", "slider", "range"));
     expect(await mended(index, slider, "one-bar")).toBe(
       "weight: all 400 products fall into one histogram bar, so the slider can’t narrow them down.",
@@ -278,11 +278,11 @@ describe("findings", () => {
   it("texts that no shopper should read", async () => {
     const named = { ...newFacet("s", "size", "tiles", "any"), label: "leaf_size" };
     expect(await mended(twentyOne, panelOf(named), "placeholder-text")).toBe(
-      "Shoppers read “leaf_size” as the title of a facet.",
+      "Shoppers see “leaf_size” as the title of a facet. It looks like a field name or a placeholder.",
     );
     const text = newPiece("text", "t");
     expect(await mended(twentyOne, panelOf(text), "placeholder-text")).toBe(
-      "Shoppers read “A few words for shoppers.”.",
+      "Shoppers see the placeholder text “A few words for shoppers.”.",
     );
     expect(["_", "id", "Unnamed: 0", "TODO", "field 3", "N/A", ""].every(isPlaceholder)).toBe(true);
     expect(["Size", "Idea", "Test tubes", "Todos Santos", "XL"].some(isPlaceholder)).toBe(false);

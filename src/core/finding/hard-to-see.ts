@@ -15,7 +15,7 @@ function told({ kind, is, needed }: Miss): string {
   if (kind === "same picture") return "the same when it is not chosen";
   return kind === "target"
     ? `${is} px where ${needed} px are needed`
-    : `${is.toFixed(1)} : 1 where ${needed} : 1 is needed`;
+    : `${is.toFixed(1)}:1 where ${needed}:1 is needed`;
 }
 
 function words(of: string, misses: readonly Miss[]): string | undefined {
@@ -24,7 +24,7 @@ function words(of: string, misses: readonly Miss[]): string | undefined {
   const token = tokens.get(worst.token);
   const name = token ? spokenToken({ ...token, state: worst.state }) : worst.token;
   const places = misses.length === 1 ? "one place" : `${misses.length} places`;
-  return `${of} is hard to see or to hit in ${places}; the worst is “${name}”, ${told(worst)}.`;
+  return `${of} is hard to see or to tap in ${places}; the worst is “${name}”, ${told(worst)}.`;
 }
 
 /** A look, or what a facet sets apart from it, with too little contrast or too small targets. */
@@ -44,7 +44,7 @@ export const hardToSee: FindingKind = {
       if (Object.keys(apart).length === 0) continue;
       const drawn = new Set(partsOfFacet(row));
       const own = faults(look, apart).filter((miss) => drawn.has(miss.part) && !known.has(identity(miss)));
-      const inFacet = words(`What ${title} sets apart`, own);
+      const inFacet = words(`The own style of ${title}`, own);
       if (inFacet !== undefined) found.push({ row: row.id, words: inFacet });
     }
     return found;

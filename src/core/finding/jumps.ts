@@ -7,7 +7,7 @@ import { type Found, inEachFacet } from "./finding.ts";
 const most = 0.1;
 const spoken: Record<TrialStep, string> = {
   choose: "choosing in it",
-  "take back": "taking a choice back",
+  "take back": "removing a choice",
   fold: "folding it",
   open: "opening it",
 };
@@ -22,7 +22,7 @@ export const jumps = inEachFacet({
       const shift = measures[band]?.shifts?.find((one) => one.row === row.id);
       if (!shift || shift.felt <= most || shift.step === "fold" || shift.step === "open") return [];
       const drops = settingOn(row.settings, "deadEnd", band) === "drop";
-      const words = `${title}: ${spoken[shift.step]} moves the page by ${shift.felt.toFixed(2)} on ${band}, as felt.`;
+      const words = `${title}: ${spoken[shift.step]} makes the page jump by ${shift.felt.toFixed(2)} on ${band}.`;
       const remedy = drops
         ? ({
             words: "Fade empty options",

@@ -57,16 +57,16 @@ describe("findings of a panel in its look", () => {
     };
     const plain = newFacet("s", "size", "tiles", "any");
     expect(await words([plain], {})).toEqual([]);
-    // Contrast of #aaaaaa on white is 2.32 : 1. Source: WCAG 2.2's formula, worked by hand.
+    // Contrast of #aaaaaa on white is 2.32:1. Source: WCAG 2.2's formula, worked by hand.
     const [pale] = await words([{ ...plain, style: "pale" }], {});
     expect(pale?.[0]).toBe("s");
     expect(pale?.[1]).toMatch(
-      /^What size sets apart is hard to see or to hit in .*the worst is “Tile: text”, 2\.3 : 1 where 4\.5 : 1 is needed\.$/,
+      /^The own style of size is hard to see or to tap in .*the worst is “Tile: text”, 2\.3:1 where 4\.5:1 is needed\.$/,
     );
     // A fault of the look is told once, not again for each facet.
     const low = { "option.ink": { wide: "#cccccc" } };
     const inAll = await words([{ ...plain, look: { "tile.radius": { wide: 3 } } }], low);
     expect(inAll.map(([row]) => row)).toEqual([undefined]);
-    expect(inAll[0]?.[1]).toContain("The look is hard to see or to hit in ");
+    expect(inAll[0]?.[1]).toContain("The look is hard to see or to tap in ");
   });
 });

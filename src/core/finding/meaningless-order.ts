@@ -12,9 +12,9 @@ export const meaninglessOrder = inEachFacet({
     const [first, second] = found.options.map(({ label }) => label).toSorted((a, b) => a.localeCompare(b, "en"));
     return {
       row: row.id,
-      words: `${title} lists ${series} by name: ${first} comes before ${second}.`,
+      words: `${title} sorts ${series} by name: ${first} comes before ${second}.`,
       remedy: {
-        words: `Put the ${series} in their own order`,
+        words: `Sort the ${series} in their natural order`,
         step: { do: "set", row: row.id, setting: "order", value: "natural" },
       },
     };

@@ -2,7 +2,7 @@ import { resolve } from "../band/band.ts";
 import { displays } from "../display/displays.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** A facet that can show nothing: its field is gone, or no product states it. */
+/** A facet that can show nothing: its field is gone, or no product has a value. */
 export const noValues = inEachFacet({
   name: "no-values",
   level: "error",

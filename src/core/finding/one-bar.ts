@@ -12,7 +12,7 @@ export const oneBar = inEachFacet({
     return {
       row: row.id,
       words: `${title}: all ${found.reach} products fall into one histogram bar, so the slider can’t narrow them down.`,
-      remedy: { words: `Leave ${title} out`, step: { do: "remove", row: row.id } },
+      remedy: { words: `Remove ${title}`, step: { do: "remove", row: row.id } },
     };
   },
 });

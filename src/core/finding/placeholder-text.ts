@@ -21,11 +21,11 @@ export const placeholderText: FindingKind = {
       if (!raw && !isPlaceholder(title)) continue;
       found.push({
         row: row.id,
-        words: `Shoppers read “${title}” as the title of a facet.`,
+        words: `Shoppers see “${title}” as the title of a facet. It looks like a field name or a placeholder.`,
         ...(raw
           ? {
               remedy: {
-                words: `Call it “${readable(title)}”`,
+                words: `Rename it to “${readable(title)}”`,
                 step: { do: "label", row: row.id, text: readable(title) } as const,
               },
             }
@@ -39,7 +39,10 @@ export const placeholderText: FindingKind = {
         if (isPlaceholder(text))
           found.push({
             row: row.id,
-            words: text.trim() === "" ? `A ${row.piece} is empty.` : `Shoppers read “${text.trim()}”.`,
+            words:
+              text.trim() === ""
+                ? `This ${row.piece} is empty.`
+                : `Shoppers see the placeholder text “${text.trim()}”.`,
           });
     }
     return found;

@@ -16,7 +16,7 @@ export const rawLabels = inEachFacet({
       row: row.id,
       words: `${title} shows shoppers ${raw.length === 1 ? "a raw value" : `${raw.length} raw values`}, such as “${first.label}”.`,
       remedy: {
-        words: `Call ${raw.length === 1 ? "it" : "them"} “${readable(first.label)}”${raw.length > 1 ? " and so on" : ""}`,
+        words: `Rename ${raw.length === 1 ? "it" : "them"} to “${readable(first.label)}”${raw.length > 1 ? " and so on" : ""}`,
         step: {
           do: "relabel",
           row: row.id,

@@ -16,8 +16,8 @@ export const sameQuestion: FindingKind = {
         if (share < same) continue;
         found.push({
           row: row.id,
-          words: `${title} repeats ${before.title}: one predicts ${Math.floor(share * 100)} % of the other.`,
-          remedy: { words: `Leave ${title} out`, step: { do: "remove", row: row.id } },
+          words: `${title} repeats ${before.title}: one predicts ${Math.floor(share * 100)}% of the other.`,
+          remedy: { words: `Remove ${title}`, step: { do: "remove", row: row.id } },
         });
         break;
       }

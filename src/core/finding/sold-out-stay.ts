@@ -14,7 +14,7 @@ export const soldOutStay: FindingKind = {
     const variants = await facts.variantCount();
     return [
       {
-        words: `${sold} of ${variants} variants are sold out, and shoppers cannot leave them out.`,
+        words: `${sold} of ${variants} variants are sold out, and shoppers can’t filter them out.`,
         remedy: { words: "Add availability", step: { do: "add", field } },
       },
     ];

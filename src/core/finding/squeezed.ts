@@ -49,7 +49,7 @@ export const squeezed = inEachFacet({
         {
           row: row.id,
           band,
-          words: `${title} has ${fraction} of the width on ${band}, about ${room} px, and “${longest}” needs about ${needed} px.`,
+          words: `${title} has ${fraction} of the width on ${band}, about ${room} px, but “${longest}” needs about ${needed} px.`,
           remedy: {
             words: `Full width on ${band}`,
             step: { do: "set", row: row.id, setting: "share", value },

@@ -16,9 +16,12 @@ export const steadyCounts = inEachFacet({
       row: row.id,
       words:
         others && worst
-          ? `${title}: ${wrong.length} counts ignore the current choices; “${worst.label} ${worst.told}” leads to ${worst.got}.`
-          : `${title}: its counts ignore choices in other facets, so they promise more than shoppers find.`,
-      remedy: { words: "Let counts follow", step: { do: "set", row: row.id, setting: "counting", value: "live" } },
+          ? `${title}: ${wrong.length} counts ignore the current choices; “${worst.label} ${worst.told}” actually finds ${worst.got}.`
+          : `${title}: its counts ignore choices in other facets, so they can promise more products than there are.`,
+      remedy: {
+        words: "Update counts with every choice",
+        step: { do: "set", row: row.id, setting: "counting", value: "live" },
+      },
     };
   },
 });

@@ -24,7 +24,7 @@ export const stretchedScale = inEachFacet({
     if (skewness <= 1 || part >= least || min < 0) return undefined;
     return {
       row: row.id,
-      words: `${title}: a few high values squeeze half of all values into the first ${Math.max(1, Math.round(part * 100))} % of the scale.`,
+      words: `${title}: a few high values squeeze half of all values into the first ${Math.max(1, Math.round(part * 100))}% of the scale.`,
       remedy: { words: "Give low values more room", step: { do: "set", row: row.id, setting: "scale", value: "bent" } },
     };
   },

@@ -12,7 +12,7 @@ export const swappedEnds = inEachFacet({
     return {
       row: row.id,
       words: `${title}: its limits are swapped, ${least} before ${most}. Should they be ${most} to ${least}?`,
-      remedy: { words: "Swap the ends", step: { do: "swap-ends", row: row.id } },
+      remedy: { words: "Swap the limits", step: { do: "swap-ends", row: row.id } },
     };
   },
 });

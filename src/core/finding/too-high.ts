@@ -17,7 +17,7 @@ export const tooHigh = inEachFacet({
       const height = measure?.rows[row.id];
       if (!measure || height === undefined || height <= measure.screen * most) return [];
       const folds = heeds(row, "foldAfter", band) && settingOn(row.settings, "foldAfter", band) === 0;
-      const words = `${title} is ${Math.round(height)} px high on ${band}, ${Math.round((height / measure.screen) * 100)} % of the screen.`;
+      const words = `${title} is ${Math.round(height)} px high on ${band}, ${Math.round((height / measure.screen) * 100)}% of the screen.`;
       const remedy = folds
         ? ({
             words: "Fold after 8",

@@ -15,7 +15,7 @@ export const typedEnds = inEachFacet({
       settingOn(row.settings, "most", "wide") ?? undefined,
     ];
     const remedy = {
-      words: "Take the page’s own ends",
+      words: "Use the limits of the products on the page",
       step: { do: "set", row: row.id, setting: "ends", value: "steady" },
     } as const;
     const outside = await facts.outside(row.field, { min, max });

@@ -134,7 +134,7 @@ describe("a shop's folder", () => {
     [
       "two panels of one name",
       () => withFile("panels/Climber-Finder.json", text(files, "panels/climber-finder.json")),
-      "but for capitals",
+      "except for capital letters",
     ],
     ["a name that is none", () => withFile("panels/a b.json", "{}"), "letters, digits"],
     ["a picture under another name", () => withFile("pictures/x.exe", new Uint8Array(1)), "SHA-256"],
@@ -155,8 +155,8 @@ describe("a shop's folder", () => {
   });
 
   it.each<[string, Uint8Array, string]>([
-    ["no zip", new TextEncoder().encode("PK? no"), "not a zip file"],
-    ["a zip cut off", zipFolder(files).slice(0, 5000), "not a zip file"],
+    ["no zip", new TextEncoder().encode("PK? no"), "not a valid ZIP file"],
+    ["a zip cut off", zipFolder(files).slice(0, 5000), "not a valid ZIP file"],
     ["a name that leads out", zipFolder(new Map([["../../shop.json", new Uint8Array(1)]])), "leads out"],
     ["a name from the root", zipFolder(new Map([["/etc/shop.json", new Uint8Array(1)]])), "leads out"],
     ["another way of writing it", zipFolder(new Map([["..\\shop.json", new Uint8Array(1)]])), "leads out"],

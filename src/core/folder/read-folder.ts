@@ -60,7 +60,7 @@ export const readHeights = (files: ShopFiles): HeightsFile | undefined =>
 
 function textOf(files: ShopFiles, path: string): string {
   const bytes = files.get(path);
-  if (!bytes) throw new FolderFault(path, undefined, "This file is missing. Bring the whole folder.");
+  if (!bytes) throw new FolderFault(path, undefined, "This file is missing. Import the whole folder.");
   try {
     return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
   } catch {
@@ -99,18 +99,22 @@ function readMany<D extends object>(
     const name = new RegExp(`^${folder}/([^/]+)\\.json$`).exec(path)?.[1];
     if (name === undefined) return [];
     if (!isDocumentName(name))
-      throw new FolderFault(path, undefined, "Its name may have letters, digits, - and _ only.");
+      throw new FolderFault(path, undefined, "Its name can have letters, digits, - and _ only.");
     return [name];
   });
   if (found.length > limits.panels.max)
     throw new FolderFault(folder, undefined, `There are more than ${limitText(limits.panels)} files. Split the shop.`);
   const missing = order.find((name) => !found.includes(name));
   if (missing !== undefined)
-    throw new FolderFault(`${folder}/${missing}.json`, undefined, "shop.json names this file, and it is missing.");
+    throw new FolderFault(`${folder}/${missing}.json`, undefined, "shop.json names this file, but it is missing.");
   const folded = found.map((name) => name.toLowerCase());
   const twice = found.find((name, at) => folded.indexOf(name.toLowerCase()) !== at);
   if (twice !== undefined)
-    throw new FolderFault(`${folder}/${twice}.json`, undefined, "Another file has this name but for capitals.");
+    throw new FolderFault(
+      `${folder}/${twice}.json`,
+      undefined,
+      "A different file has the same name except for capital letters.",
+    );
   const place = (name: string) => (order.includes(name) ? order.indexOf(name) : order.length);
   return found
     .sort((a, b) => place(a) - place(b) || (a < b ? -1 : 1))
@@ -129,7 +133,7 @@ function readPictures(files: ShopFiles): Map<string, Uint8Array> {
       throw new FolderFault(
         path,
         undefined,
-        "A picture’s name is the SHA-256 of its content and .svg, .png, .jpg or .webp.",
+        "A picture’s name must be the SHA-256 of its content, followed by .svg, .png, .jpg or .webp.",
       );
     pictures.set(name, bytes);
     if (pictures.size > limits.pictures.max)
@@ -150,7 +154,7 @@ const headingOf = ({ role, name }: Field): string => (role === "attribute" ? nam
 function readCatalogueFile(files: ShopFiles, { columns }: Manifest): Catalogue {
   const path = "catalogue.csv";
   const bytes = files.get(path);
-  if (!bytes) throw new FolderFault(path, undefined, "This file is missing. Bring the whole folder.");
+  if (!bytes) throw new FolderFault(path, undefined, "This file is missing. Import the whole folder.");
   try {
     const table = readTable(bytes);
     const guessed = suggestReading(table);

@@ -11,7 +11,7 @@ const checked: Readonly<Record<string, { title: string; schema: ISchema<unknown>
   pages: { title: "A shop’s pages", schema: kinds.pages.schema },
   look: { title: "A look", schema: kinds.look.schema },
   swatches: { title: "A swatch book", schema: kinds.swatches.schema },
-  mends: { title: "What is put right over a catalogue", schema: kinds.mends.schema },
+  mends: { title: "Corrections over a catalogue", schema: kinds.mends.schema },
 };
 
 export const schemaNames: readonly string[] = Object.keys(checked);

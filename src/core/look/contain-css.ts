@@ -101,12 +101,12 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     let nesting: csstree.CssNode | null = null;
     for (const one of rest) nesting ??= csstree.find(one, ({ type }) => type === "NestingSelector" || type === "Raw");
     if (nesting) return refused("“&” means the panel. Use it at the start only.");
-    if (first.type === "Combinator" && isTop) return refused("This begins with a combinator. Begin with & or a part.");
+    if (first.type === "Combinator" && isTop)
+      return refused("A selector can’t begin with a combinator. Begin with & or a part.");
     const [leading] = rest;
     const combinators = rest.filter((one) => one.type === "Combinator").map(({ name }) => name);
     if (first.type !== "NestingSelector" && leading?.type !== "Combinator") combinators.unshift(" ");
-    for (const name of combinators)
-      if (!/^[ >+~]$/.test(name)) return refused(`The combinator “${name}” is not known.`);
+    for (const name of combinators) if (!/^[ >+~]$/.test(name)) return refused(`“${name}” is not a combinator of CSS.`);
     // Only what is below the root has neighbours that are inside as well.
     const down = combinators.findIndex((name) => name === " " || name === ">");
     const sideways = combinators.findIndex((name) => name === "+" || name === "~");
@@ -115,7 +115,7 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     const [only = ""] = scope.selectors;
     // Each level repeats the selectors around it.
     if (scope.selectors.reduce((sum, { length }) => sum + length, size) > longestOutput)
-      return refused("There are too many rules within rules. Write some of them side by side.");
+      return refused("Too many nested rules. Write some of them side by side.");
     const parent = scope.selectors.length === 1 ? only : `:is(${scope.selectors.join(",")})`;
     const text = csstree.generate({ type: "Selector", children: new csstree.List<csstree.CssNode>().fromArray(rest) });
     size += parent.length + text.length;
@@ -130,7 +130,7 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     if (groups.has(name)) {
       const prelude = rule.prelude ? csstree.generate(rule.prelude) : "";
       if (!isPlainPrelude(prelude)) {
-        refuse(rule, `The condition of this @${name} is not understood.`);
+        refuse(rule, `The condition of this @${name} can’t be read.`);
         return [];
       }
       return [`@${name} ${prelude}{${writeRules(block, scope, isTop).join("")}}`];
@@ -183,14 +183,14 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
 function valueFaults(node: csstree.Declaration): Refusal[] {
   const refusals: Refusal[] = [];
   const refuse = (at: csstree.CssNode, reason: string) => refusals.push({ node: at, reason });
-  if (!/^(?:--[\w-]+|-?[a-z][a-z-]*)$/i.test(node.property)) refuse(node, "This is not the name of a property.");
+  if (!/^(?:--[\w-]+|-?[a-z][a-z-]*)$/i.test(node.property)) refuse(node, "This is not a property name.");
   csstree.walk(node.value, (inner) => {
     if (inner.type === "Url" && !isOwnAddress(String(inner.value))) refuse(inner, ownReason(String(inner.value)));
     if (!known.has(inner.type)) refuse(inner, "This isn’t allowed in a value.");
     if (inner.type === "Raw" && /[{};]/.test(withoutStrings(inner.value)))
       refuse(inner, "Braces and semicolons aren’t allowed in a value.");
     if (inner.type === "Raw" && isFetching(inner.value))
-      refuse(inner, "Nothing can be loaded here. Write the address where it is used.");
+      refuse(inner, "Addresses aren’t allowed in custom properties. Write the address where it is used.");
     if (inner.type !== "Function") return;
     if (/^expression$/i.test(inner.name)) refuse(inner, "expression( ) could run code and isn’t allowed.");
     if (unknown.test(inner.name)) refuse(inner, `${inner.name}( ) isn’t allowed.`);

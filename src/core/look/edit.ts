@@ -44,7 +44,7 @@ export const giveBackToken = (token: Token, band: Band): LookEdit => ({
 
 /** Sets the colour of a token for shoppers who prefer dark; undefined gives it back. */
 export const setDark = (token: Token, value: TokenValue | undefined): LookEdit => ({
-  words: `${spokenToken(token)} in the dark`,
+  words: `${spokenToken(token)} in dark mode`,
   change: (look) => {
     const { [token.name]: _old, ...rest } = look.dark;
     look.dark = value === undefined ? rest : { ...rest, [token.name]: value };

@@ -32,7 +32,7 @@ export function checkCss(text: string): CssFault[] {
       true,
       longestCss,
       text.length,
-      `There are ${text.length} characters, and ${longestCss} is the most. Shorten it.`,
+      `This CSS has ${text.length} characters; the limit is ${longestCss}. Shorten it.`,
     );
     return faults;
   }
@@ -67,7 +67,7 @@ function checkTokens(text: string, fault: Report): void {
   csstree.tokenize(text, (type, from, to) => {
     const token = text.slice(from, to);
     const name = csstree.tokenNames[type];
-    if (name === "bad-string-token") fault(true, from, to, "This text in quotes is not closed on its line.");
+    if (name === "bad-string-token") fault(true, from, to, "This quoted text isn’t closed on its line.");
     else if (name === "bad-url-token")
       fault(
         true,
@@ -86,19 +86,19 @@ function checkTokens(text: string, fault: Report): void {
       if (open.length === deepest + 1) fault(true, from, to, `More than ${deepest} blocks or brackets are nested.`);
     } else if (token === "}" || token === ")" || token === "]") {
       const last = open.pop();
-      if (last?.close !== token) fault(true, from, to, `This “${token}” closes nothing.`);
+      if (last?.close !== token) fault(true, from, to, `This “${token}” has nothing to close.`);
     }
   });
-  for (const { close, from } of open) fault(true, from, from + 1, `There is no “${close}” for this.`);
+  for (const { close, from } of open) fault(true, from, from + 1, `The closing “${close}” is missing.`);
   const comment = text.lastIndexOf("/*");
   if (comment >= 0 && !text.slice(comment).includes("*/"))
-    fault(true, comment, comment + 2, "This comment is not closed.");
+    fault(true, comment, comment + 2, "This comment isn’t closed.");
   for (const match of text.matchAll(/<(?=[/!])/g))
     fault(
       true,
       match.index,
       match.index + 2,
-      "“<” and “/” or “!” together could end the style sheet. Write them apart.",
+      "“</” and “<!” could end the style sheet. Put a space between the characters.",
     );
 }
 
@@ -130,12 +130,12 @@ function checkTree(tree: csstree.StyleSheet, fault: Report): void {
 function atruleReason(name: string): string {
   switch (name.toLowerCase()) {
     case "import":
-      return "it would load a different style sheet. Paste its rules here.";
+      return "it would load a different style sheet; paste its rules here instead.";
     case "layer":
-      return "all of this stands in the last layer as it is.";
+      return "this CSS is already in the last layer.";
     case "charset":
     case "namespace":
-      return "it means nothing here. Leave it out.";
+      return "it has no effect here; leave it out.";
     default:
       return "only @media, @supports, @container, @keyframes and @font-face are.";
   }
@@ -152,7 +152,7 @@ function checkDeclaration(
     return;
   }
   if (property === "position" && /fixed|var\(/i.test(value)) {
-    report(true, node, "position: fixed could cover the page. Write sticky or absolute.");
+    report(true, node, "position: fixed could cover the page. Use sticky or absolute.");
     return;
   }
   if (property.startsWith("--")) return;
@@ -163,7 +163,9 @@ function checkDeclaration(
   report(
     false,
     node,
-    known ? `“${value}” is not a value of ${property} that browsers know.` : `Browsers know no ${property}.`,
+    known
+      ? `“${value}” is not a value of ${property} that browsers know.`
+      : `Browsers don’t know the property ${property}.`,
   );
 }
 

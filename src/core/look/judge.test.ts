@@ -89,7 +89,7 @@ describe("judging a look", () => {
   });
 
   it("judges text by its size: 4.5, and 3 where it is large", () => {
-    // Source: #767676 on white is 4.54 : 1 and #777777 4.48 : 1, a well-known pair at the limit of WCAG 1.4.3.
+    // Source: #767676 on white is 4.54:1 and #777777 4.48:1, a well-known pair at the limit of WCAG 1.4.3.
     expect(found(judge(look({ "title.ink": "#767676" })), "title.ink")).toBeUndefined();
     expect(found(judge(look({ "title.ink": "#777777" })), "title.ink")).toMatchObject({
       needed: 4.5,
@@ -210,7 +210,7 @@ describe("mending", () => {
   });
 
   it("gives the chosen a wider line where its ground is too much like the others'", () => {
-    // #6fbf9a has 2.2 : 1 on white; the line of tags and toggles is the tile's.
+    // #6fbf9a has 2.2:1 on white; the line of tags and toggles is the tile's.
     const pale = look({ accent: "#6fbf9a", "accent.ink": "#ffffff" });
     const alone = faults(judge(pale)).filter(({ kind }) => kind === "alone");
     expect(new Set(alone.map(({ token }) => token))).toEqual(new Set(["tile.edge-width.chosen"]));

@@ -71,7 +71,7 @@ export const lookSchema = exact({
     const ids = ((styles ?? []) as readonly ({ id: string } | null | undefined)[]).map((style) => style?.id);
     const at = ids.findIndex((id, n) => id !== undefined && ids.indexOf(id) !== n);
     const path = `styles[${at}].id`;
-    return at < 0 || context.createError({ path, message: `${path} “${ids[at]}” is there twice` });
+    return at < 0 || context.createError({ path, message: `${path} “${ids[at]}” appears twice` });
   }),
   /** The designer's own, applied last. */
   css: text(longestCss).test("css", (css, context) => {
@@ -84,7 +84,10 @@ export const lookSchema = exact({
   const loop = isPlain(look?.values) && isPlain(look.dark) ? loopIn(look as LookValues) : undefined;
   return (
     loop === undefined ||
-    context.createError({ path: `values.${loop}`, message: `values.${loop} follows itself, over one or more steps` })
+    context.createError({
+      path: `values.${loop}`,
+      message: `values.${loop} follows itself, directly or through other tokens`,
+    })
   );
 });
 

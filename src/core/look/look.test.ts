@@ -112,7 +112,7 @@ describe("a look", () => {
     expect(put({ values: { ink: { wide: "red" } } })).toThrow("values.ink.wide must be a colour like #1d4a3b");
     expect(put({ values: { ink: { slim: "#ffffff" } } })).toThrow("values.ink must have a value for the wide band");
     expect(put({ values: { ink: { wide: "{radius}" } } })).toThrow("can’t follow “radius”, which is a length");
-    expect(put({ values: { ink: { wide: "{nowhere}" } } })).toThrow("follows “nowhere”, which there is not");
+    expect(put({ values: { ink: { wide: "{nowhere}" } } })).toThrow("follows “nowhere”, which doesn’t exist");
     expect(put({ values: { radius: { wide: Number.POSITIVE_INFINITY } } })).toThrow("must be a number from 0 to 400");
     expect(put({ values: { "title.case": { wide: "shouted" } } })).toThrow("must be one of as written, capitals");
     expect(put({ values: { "box.picture": { wide: "https://elsewhere.example/x.png" } } })).toThrow("beginning with /");
@@ -124,7 +124,7 @@ describe("a look", () => {
     );
     expect(put({ dark: { radius: 4 } })).toThrow("only colours have a second value for dark");
     const style = { id: "a", name: "A", values: {} };
-    expect(put({ styles: [style, style] })).toThrow("styles[1].id “a” is there twice");
+    expect(put({ styles: [style, style] })).toThrow("styles[1].id “a” appears twice");
     expect(put({ css: "a { color: red } @import 'x';" })).toThrow("css, line 1, column 18: @import isn’t allowed");
   });
 });

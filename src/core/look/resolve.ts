@@ -57,7 +57,7 @@ export function wayOf(look: LookValues, name: string, band: Band = "wide", schem
   return way.slice(1);
 }
 
-/** By token, those that follow it directly on some band or in the dark. */
+/** By token, those that follow it directly on some band or in dark mode. */
 export function followersOf(look: LookValues): ReadonlyMap<string, readonly string[]> {
   const followers = new Map<string, string[]>();
   for (const token of tokens.values())

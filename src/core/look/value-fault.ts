@@ -25,7 +25,7 @@ export function valueFault(token: Token, value: unknown): string | undefined {
   const reference = typeof value === "string" ? referenceIn(value) : undefined;
   if (reference !== undefined) {
     const followed = tokens.get(reference);
-    if (!followed) return `follows “${reference}”, which there is not`;
+    if (!followed) return `follows “${reference}”, which doesn’t exist`;
     const same = followed.type === token.type && (token.choices === undefined || sameChoices(token, followed));
     return same ? undefined : `is a ${token.type} and can’t follow “${reference}”, which is a ${followed.type}`;
   }

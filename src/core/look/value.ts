@@ -40,7 +40,7 @@ export const following = (token: string): string => `{${token}}`;
 export const states = ["rest", "hovered", "focused", "chosen", "chosen-hovered", "unavailable"] as const;
 export type State = (typeof states)[number];
 
-/** The state whose value holds where a state has none of its own. */
+/** The state whose value holds where a state has no colour. */
 export const stateBefore: Readonly<Record<Exclude<State, "rest">, State>> = {
   hovered: "rest",
   focused: "rest",

@@ -18,7 +18,7 @@ export const addMend = (mend: NewMend, fieldName: string): MendEdit => ({
 
 /** Takes one mend back and leaves the others. */
 export const removeMend = (id: string, words: string): MendEdit => ({
-  words: `Take back: ${words}`,
+  words: `Undo: ${words}`,
   change: ({ mends }) => {
     const at = mends.findIndex((mend) => mend.id === id);
     if (at >= 0) mends.splice(at, 1);

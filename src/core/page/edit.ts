@@ -26,7 +26,7 @@ export const setLayout = (scope: Scope, changes: LayoutChanges, words: string): 
 
 /** Lets one page follow its kind again in everything. */
 export const giveBack = (address: string, name: string): PagesEdit => ({
-  words: `Let ${name} follow its kind again`,
+  words: `Reset ${name} to its page type`,
   change: (pages) => putLayout(pages, { address }, undefined),
 });
 

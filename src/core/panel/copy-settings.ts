@@ -27,7 +27,7 @@ export function copySettings(from: FacetRow, to: readonly FacetRow[], title: str
   return {
     words:
       count === 0
-        ? `Nothing of ${title} fits the others`
+        ? `The other facets can’t use the settings of ${title}`
         : `Copy from ${title} to ${count} ${count === 1 ? "facet" : "facets"}: ${all.join(", ")}`,
     change: ({ rows }) => {
       for (const row of rows) {

@@ -55,7 +55,7 @@ export const removeRow = (id: string, name: string): PanelEdit => ({
 
 /** Takes the row out and puts it back so that it stands at place `to`, held within the list. */
 export const moveRow = (id: string, to: number, name: string): PanelEdit => ({
-  words: `Move ${name} to place ${Math.max(0, to) + 1}`,
+  words: `Move ${name} to position ${Math.max(0, to) + 1}`,
   change: ({ rows }) => {
     const from = rows.findIndex((row) => row.id === id);
     const [row] = from < 0 ? [] : rows.splice(from, 1);
@@ -108,7 +108,7 @@ export const setMode = (row: FacetRow, mode: Mode, words: string): PanelEdit => 
 
 /** Lets a narrower band show a facet as the wider one does. */
 export const followDisplay = (id: string, band: Band, name: string): PanelEdit =>
-  facetEdit(`Let ${name} on ${band} follow the wider band`, id, (row) => {
+  facetEdit(`Reset ${name} on ${band} to the wider band’s`, id, (row) => {
     row.display = withoutBand(row.display, band);
   });
 
@@ -152,7 +152,7 @@ export function spokenValue(definition: SettingDefinition, value: unknown): stri
 
 /** Lets a narrower band follow the wider one in one setting. */
 export const followSetting = (id: string, name: SettingName, band: Band, title: string): PanelEdit =>
-  facetEdit(`${title}: ${labelOfSetting(name)} on ${band} as on the wider band`, id, (row) => {
+  facetEdit(`${title}: ${labelOfSetting(name)} on ${band} same as on the wider band`, id, (row) => {
     const settings = row.settings;
     row.settings = withSetting(settings, name, withoutBand(bandedSetting(settings, name), band));
   });
@@ -173,7 +173,7 @@ export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({
 
 /** Lets the panel on a narrower band stand where it does on the wider one. */
 export const followPlacement = (band: Band): PanelEdit => ({
-  words: `Let the panel on ${band} follow the wider band`,
+  words: `Reset the panel on ${band} to the wider band’s`,
   change: (panel) => {
     panel.placement = withoutBand(panel.placement, band);
   },
@@ -207,7 +207,7 @@ export function setBehaviour<K extends BehaviourName>(name: K, value: Behaviour[
 
 /** Lets a narrower band behave as the wider one in one setting. */
 export const followBehaviour = (name: BehaviourName, band: Band): PanelEdit => ({
-  words: `The panel: ${behaviourDefinition(name).label.toLowerCase()} on ${band} as on the wider band`,
+  words: `The panel: ${behaviourDefinition(name).label.toLowerCase()} on ${band} same as on the wider band`,
   change: (panel) => {
     const now = panel.behaviour ?? {};
     putBehaviour(panel, behaviours.with(now, name, withoutBand(behaviours.banded(now, name), band)));

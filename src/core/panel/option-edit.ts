@@ -72,7 +72,7 @@ function dropIfPlain(row: FacetRow): void {
  * @param first some of the options that shoppers get
  */
 export const splitFacet = (row: FacetRow, title: string, first: readonly NamedValue[]): PanelEdit => ({
-  words: `Split ${title}: its ${first.length} most frequent options, and the rest folded`,
+  words: `Split ${title}: its ${first.length} most frequent options, the rest folded`,
   change: ({ rows }) => {
     const at = rows.findIndex(({ id }) => id === row.id);
     if (at < 0) return;
@@ -135,7 +135,7 @@ export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean):
 
 /** What shoppers read for an option, in the shop's own language or another; an empty text leaves the catalogue's. */
 export const renameOption = (of: OptionsOf, option: ListedOption, text: string, language?: string): PanelEdit =>
-  rulesEdit(of, `call ${option.original} “${text.trim()}”`, ({ labels }) => {
+  rulesEdit(of, `rename ${option.original} to “${text.trim()}”`, ({ labels }) => {
     const words = labels[option.id] ?? { text: "" };
     if (language === undefined) words.text = text.trim();
     else {
@@ -206,7 +206,7 @@ export function placeOptions(
   const rest = all.filter((option) => !ids.includes(option.id));
   const at = Math.max(0, Math.min(to, rest.length));
   const name = moved.length === 1 ? moved[0]?.label : `${moved.length} options`;
-  const move = rulesEdit(of, `move ${name} to place ${at + 1}`, (rules) => {
+  const move = rulesEdit(of, `move ${name} to position ${at + 1}`, (rules) => {
     if (moved.length === 0 || to < 0) return;
     rules.byHand = [...rest.slice(0, at), ...moved, ...rest.slice(at)].map(({ id }) => id);
   });
@@ -215,7 +215,7 @@ export function placeOptions(
 
 /** Forgets what the rules say of some values. */
 export const forgetValues = (of: OptionsOf, gone: ReadonlySet<string>): PanelEdit =>
-  rulesEdit(of, "forget what is gone", (rules) => {
+  rulesEdit(of, "remove settings of values that no longer exist", (rules) => {
     Object.assign(rules, withoutValues(rules, gone));
   });
 

@@ -217,7 +217,7 @@ describe("options picked, merged and put in order", () => {
     expect(rulesAfter(placeOptions(of, ["cave"], 0, all)).byHand).toEqual(["cave", "sun", "half", "shade"]);
     expect(rulesAfter(placeOptions(of, ["shade", "sun"], 99, all)).byHand).toEqual(["half", "cave", "sun", "shade"]);
     expect(rulesAfter(placeOptions(of, ["cave"], 1, all)).byHand).toEqual(["sun", "cave", "half", "shade"]);
-    expect(placeOptions(of, ["cave"], 1, all).words).toBe("Light: move cave to place 2");
+    expect(placeOptions(of, ["cave"], 1, all).words).toBe("Light: move cave to position 2");
     expect(rulesAfter(moveOption(of, "sun", "shade", all)).byHand).toEqual(["half", "shade", "sun", "cave"]);
   });
 

@@ -54,7 +54,7 @@ const wordsIn = (longest: number) =>
   mixed<Record<string, string>>()
     .test(
       "words",
-      ({ path }) => `${path} must hold texts of at most ${longest} letters by language`,
+      ({ path }) => `${path} must contain texts of at most ${longest} characters, by language`,
       (given: unknown) =>
         given === undefined ||
         (isPlain(given) && Object.values(given).every((one) => typeof one === "string" && one.length <= longest)),
@@ -266,12 +266,12 @@ function faultIn(rows: readonly Row[]): { at: number; member: string; words: str
       return {
         at,
         member: `display.${unfit}`,
-        words: `cannot carry the mode “${row.mode}”; ${display.toLowerCase()} can carry ${carried.join(", ")}`,
+        words: `can’t have the mode “${row.mode}”; ${display.toLowerCase()} can have ${carried.join(", ")}`,
       };
     }
     const known = modeOf.get(row.field);
     if (known !== undefined && known !== row.mode)
-      return { at, member: "mode", words: "differs from that of another row over the same field" };
+      return { at, member: "mode", words: "differs from that of a different row with the same field" };
     modeOf.set(row.field, row.mode);
   }
   return undefined;

@@ -136,7 +136,7 @@ describe("the schema", () => {
     } catch (error) {
       expect(error).toBeInstanceOf(InvalidDocument);
       expect((error as InvalidDocument).path).toBe("rows[3].display.medium");
-      expect((error as InvalidDocument).message).toMatch(/cannot carry the mode “any”; slider can carry range/);
+      expect((error as InvalidDocument).message).toMatch(/can’t have the mode “any”; slider can have range/);
     }
   });
 

@@ -74,7 +74,7 @@ describe("settings of a facet", () => {
     );
   });
 
-  it("follow the wider band again when they are given back", () => {
+  it("use the wider band’s again when they are given back", () => {
     const slim = edited(demoPanel, setSetting("f-light", "columns", 2, "Light", "slim"));
     expect(bands.map((band) => settingOn(rowOf(slim).settings, "columns", band))).toEqual([1, 1, 2]);
     expect(rowOf(edited(slim, followSetting("f-light", "columns", "slim", "Light"))).settings).toEqual({});

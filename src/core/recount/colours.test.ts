@@ -20,7 +20,7 @@ describe("colours that are measured again", () => {
   });
 
   it("are what the standard says at its ends", () => {
-    // Source: WCAG 2.2, black on white is 21 : 1.
+    // Source: WCAG 2.2, black on white is 21:1.
     expect(contrastAgain("#000000", "#ffffff")).toBeCloseTo(21, 10);
     expect(deltaEAgain("#7d4aa8", "#7d4aa8")).toBe(0);
     expect(deltaEAgain("#000000", "#ffffff")).toBeCloseTo(100, 3);

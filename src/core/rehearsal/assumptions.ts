@@ -80,7 +80,7 @@ export const assumptionList = {
     unit: "s",
   },
   mind: {
-    words: "To make up the mind before a choice (M)",
+    words: "To decide before a choice (M)",
     why: paper,
     fallback: operatorSeconds.M,
     min: 0,

@@ -20,7 +20,7 @@ const normal = (...names: (string | number)[]) =>
   Array.from({ length: 12 }, (_, k) => chance(...names, k)).reduce((sum, x) => sum + x, -6);
 
 describe("a comparison", () => {
-  it("has an interval that covers a known difference in 92 to 98 % of 500 trials, and cries wolf in at most 7 %", () => {
+  it("has an interval that covers a known difference in 92 to 98% of 500 trials, and cries wolf in at most 7%", () => {
     let covered = 0;
     let alarms = 0;
     for (let trial = 0; trial < 500; trial++) {

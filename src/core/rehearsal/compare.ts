@@ -4,10 +4,10 @@ import type { Walk } from "./walk.ts";
 
 /** What is compared of two rehearsals with the same shoppers. */
 export const measures = {
-  arrived: "share that arrives",
-  moves: "choices of those who arrive both times",
-  seconds: "seconds of those who arrive both times",
-  px: "px scrolled by those who arrive both times",
+  arrived: "share that finds its product",
+  moves: "choices of those who find it both times",
+  seconds: "seconds of those who find it both times",
+  px: "px scrolled by those who find it both times",
 } as const;
 export type MeasureName = keyof typeof measures;
 
@@ -18,7 +18,7 @@ export interface Difference {
   pairs: number;
   before: number;
   after: number;
-  /** Mean of the paired differences, and its 95 % interval. */
+  /** Mean of the paired differences, and its 95% interval. */
   mean: number;
   low: number;
   high: number;
@@ -71,7 +71,7 @@ function differenceOf(measure: MeasureName, pairs: Pairs, numberOf: (walk: Walk)
   };
 }
 
-/** Mean of some values, its 95 % interval by the percentile bootstrap, and how likely one as far from 0 is by chance. */
+/** Mean of some values, its 95% interval by the percentile bootstrap, and how likely one as far from 0 is by chance. */
 export function bootstrap(values: readonly number[], name: string): Pick<Difference, "mean" | "low" | "high" | "p"> {
   const n = values.length;
   const mean = values.reduce((sum, value) => sum + value, 0) / Math.max(1, n);

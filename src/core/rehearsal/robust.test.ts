@@ -17,7 +17,7 @@ function ended<T>(search: Generator<unknown, T>): T {
 
 const nursery = factsOf(readFileSync("demo/nursery.csv"));
 
-describe("how far the share that arrives can be believed", () => {
+describe("how far the share that finds its product can be believed", () => {
   it("a span runs from what is assumed least to what is assumed most, and names what moves it", () => {
     const found = ended(spanOf(knowing(keys4), (assumptions) => run(sixteen, four, { shoppers: 160, assumptions })));
     // All is known and at most half of it: with four cards to look at nobody is lost, with half the knowledge some are.

@@ -3,7 +3,7 @@ import { compareWalks, type Difference } from "./compare.ts";
 import { mainLevers, moved } from "./span.ts";
 import type { Walk } from "./walk.ts";
 
-/** How the share that arrives differs between two sides, whatever is assumed of shoppers. */
+/** How the share that finds its product differs between two sides, whatever is assumed of shoppers. */
 export interface Robust {
   /** As assumed. */
   base: Difference;
@@ -21,7 +21,7 @@ export interface Robust {
 export function robust(assumptions: Assumptions, run: (assumptions: Assumptions) => readonly [Walk[], Walk[]]): Robust {
   const differenceUnder = (given: Assumptions): Difference => {
     const [difference] = compareWalks(...run(given));
-    if (!difference) throw new Error("The share that arrives is compared first.");
+    if (!difference) throw new Error("The share that finds its product is compared first.");
     return difference;
   };
   const base = differenceUnder(assumptions);

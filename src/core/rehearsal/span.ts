@@ -22,13 +22,13 @@ export const levers: readonly Lever[] = [
 /** The two that the level hangs on most: how much shoppers know, and how many cards they look at. */
 export const mainLevers = levers.filter(({ name }) => name === "known" || name === "first");
 
-/** The share that arrives where a lever is low, and where it is high. */
+/** The share that finds its product where a lever is low, and where it is high. */
 export interface Swing extends Lever {
   atLow: number;
   atHigh: number;
 }
 
-/** Range of the share that arrives under different assumptions. */
+/** Range of the share that finds its product under different assumptions. */
 export interface Span {
   /** With both main levers low, and with both high. */
   least: number;
@@ -44,7 +44,7 @@ export const moved = (assumptions: Assumptions, which: readonly Lever[], end: "l
 });
 
 /**
- * Finds how far the share that arrives moves with what is assumed: the same shoppers are sent again with each lever low
+ * Finds how far the share that finds its product moves with what is assumed: the same shoppers are sent again with each lever low
  * and high, the others as they are.
  * @param run sends them
  */

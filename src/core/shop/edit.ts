@@ -24,7 +24,7 @@ export const setLimits = (limits: BandLimits): ShopEdit => ({
 
 /** Says how panels stand on the shop's own site. What is as usual is left out. */
 export const setSite = (changes: Partial<Site>): ShopEdit => ({
-  words: "Set how panels stand on the site",
+  words: "Set where the handoff is used",
   change: (shop) => {
     const site = { ...siteOf(shop), ...changes };
     if (isSame(site, usualSite)) delete shop.site;

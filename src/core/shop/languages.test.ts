@@ -11,7 +11,7 @@ describe("languages of a shop", () => {
   it("are refused where there is no such language", () => {
     for (const text of ["german", "x y", "de_DE", "12", "qqqq"]) expect(readLanguages(text)).toHaveProperty("fault");
     expect(readLanguages("fr german")).toEqual({
-      fault: "“german” is not a language tag. Write them like: de fr pt-BR",
+      fault: "“german” is not a language tag. Write tags like: de fr pt-BR",
     });
   });
 });

@@ -10,7 +10,7 @@ export function readLanguages(text: string): TypedLanguages {
   const tags: string[] = [];
   for (const tag of typed) {
     const known = canonical(tag);
-    if (known === undefined) return { fault: `“${tag}” is not a language tag. Write them like: de fr pt-BR` };
+    if (known === undefined) return { fault: `“${tag}” is not a language tag. Write tags like: de fr pt-BR` };
     if (!tags.includes(known)) tags.push(known);
   }
   return { tags };

@@ -14,20 +14,20 @@ export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? us
  */
 export function siteFault({ at, link, action, names }: Site, keys: Iterable<string>): string | undefined {
   if (!at.endsWith("/") || !(isSafeAddress(at) || isRelativePlace(at)))
-    return `The place of the files is “${at}”. It is a path like /trellis/, ./trellis/ or https://files.example/trellis/, with a slash at its end.`;
+    return `The files can’t be at “${at}”. Use a path like /trellis/, ./trellis/ or https://files.example/trellis/, with a slash at its end.`;
   if (!(isSafeAddress(link) || isRelativePlace(link)))
-    return `Products are at “${link}”. It is a path like /products/{id}, or begins with https://.`;
+    return `Products can’t be at “${link}”. Use a path like /products/{id}, or an address that begins with https://.`;
   if (action !== "" && !(isSafeAddress(action) || isRelativePlace(action)))
-    return `Choices are sent to “${action}”. It is a path like /shop, or begins with https://.`;
+    return `Choices can’t go to “${action}”. Use a path like /shop, or an address that begins with https://.`;
   const taken = new Map<string, string>();
   for (const key of ["q", "sort", "page", ...keys]) {
     const name = nameIn(names, key);
     if (!/^[\p{L}\p{N}_~.-]+$/u.test(name))
-      return `“${key}” is called “${name}” in queries. Use letters, digits, dots, hyphens and underscores.`;
+      return `“${key}” has the name “${name}” in queries. Use letters, digits, dots, hyphens and underscores.`;
     for (const one of namesOf(name)) {
       const other = taken.get(one);
       if (other !== undefined)
-        return `“${key}” and “${other}” are both called “${one}” in queries. Rename one of them.`;
+        return `“${key}” and “${other}” both have the name “${one}” in queries. Rename one of them.`;
       taken.set(one, key);
     }
   }

@@ -32,7 +32,7 @@ export function firstFields(index: CatalogueIndex): Ranked[] {
 export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, left }: Ranked): string {
   const stated =
     reach === outOf ? "All products have a value" : `${number(reach)} of ${number(outOf)} products have a value`;
-  return `${stated}; an answer leaves ${number(Math.round(left))} on average. ${displays[display].label}: ${reason}.`;
+  return `${stated}; one choice leaves ${number(Math.round(left))} on average. ${displays[display].label}: ${reason}.`;
 }
 
 const number = (value: number): string => value.toLocaleString("en");

@@ -53,11 +53,11 @@ describe("what is made of a field to begin with", () => {
 
   it.each([
     ["constant", of("same"), /have the same value/],
-    ["serial", (row: number) => `Number ${row}`, /finds almost nothing/],
+    ["serial", (row: number) => `Number ${row}`, /finds almost no products/],
     ["rare", (row: number) => (row % 10 === 0 ? `kind ${row % 3}` : ""), /only 12 of 120 products have a value/],
     ["lopsided", (row: number) => (row === 0 ? "odd" : "usual"), /have the same value/],
-    ["stock", (row: number) => row, /seldom choose by it/],
-    ["description", (row: number) => `Text ${row % 3}`, /names single products/],
+    ["stock", (row: number) => row, /seldom filter by it/],
+    ["description", (row: number) => `Text ${row % 3}`, /its values identify single products/],
   ])("%s is none, and the reason is told", (name, values, reason) => {
     const suggestion = suggestFacet(profiled(name, values));
     expect(suggestion.worth).toBe(false);

@@ -33,16 +33,16 @@ export function suggestFacet(profile: FieldProfile): Suggestion {
 
 function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): { worth: boolean; reason: string } {
   const no = (reason: string) => ({ worth: false, reason });
-  if (!isFacetable(field)) return no("it names single products");
-  if (seldom.has(field.role)) return no("shoppers seldom choose by it");
-  if (reach === 0) return no("no product states it");
+  if (!isFacetable(field)) return no("its values identify single products");
+  if (seldom.has(field.role)) return no("shoppers seldom filter by it");
+  if (reach === 0) return no("no product has a value");
   if (options < 2) return no("all products have the same value");
   if (reach * 5 < outOf)
     return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have a value`);
   const parts = isNumeric(field) || options * 2 <= reach || options <= 12;
   if (!parts)
     return no(
-      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds almost nothing`,
+      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds almost no products`,
     );
   if (commonest * 50 >= outOf * 49 && options === 2)
     return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have the same value`);
@@ -56,7 +56,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   if (field.kind === "yes-no" && options === 2) return any("switch", "yes or no");
   if (isNumeric(field)) {
     if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
-    if (field.kind === "date") return { display: "dates", mode: "range", reason: `${numbers} different days` };
+    if (field.kind === "date") return { display: "dates", mode: "range", reason: `${numbers} different dates` };
     if (isRating(profile) && !displays.stars.unsuited?.(profile))
       return {
         display: "stars",
@@ -71,7 +71,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
       display: "slider-inputs",
       mode: "range",
       reason: skewed
-        ? `${numbers} different numbers, a few far above the rest; price ranges part best at ${limits.join(", ")}`
+        ? `${numbers} different numbers, a few far above the rest; the best limits of price ranges are ${limits.join(", ")}`
         : `${numbers} different numbers`,
     };
   }
@@ -81,7 +81,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   if (series) return any("tiles", `${options} ${series}, in their own order`);
   if (options <= 12 && longest <= 8 && field.kind !== "yes-no")
     return any("tiles", `${options} values of at most ${longest} characters`);
-  if (options > 60) return any("dropdown", `${options} values are too many to lay open`);
+  if (options > 60) return any("dropdown", `${options} values are too many to show at once`);
   return any("check-boxes", `${options} values`);
 }
 

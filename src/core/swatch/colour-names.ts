@@ -59,7 +59,7 @@ export function colourNames(): ReadonlyMap<string, NamedColour> {
     if (key !== "" && !names.has(key)) names.set(key, { hex, name, list, confidence });
   };
   for (const name of Object.keys(colorsNamed)) put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", sureName);
-  for (const [name, hex] of Object.entries(tradeColours)) put(name, hex, "a usual name of the trade", 0.95);
+  for (const [name, hex] of Object.entries(tradeColours)) put(name, hex, "a common colour name of the trade", 0.95);
   const all: ColourLists = survey.lists;
   for (const { name, hex } of all.xkcd ?? []) put(name, hex, "a name from a survey", 0.9);
   for (const language of languages)

@@ -43,7 +43,7 @@ export const setColours = (value: ValueName, colours: readonly string[]): Swatch
 
 /** How several colours of a value are drawn. */
 export const setDrawing = (value: ValueName, drawing: Drawing): SwatchEdit =>
-  setEntry(`${value.label}: drawn as ${drawing}`, value, (entry) => ({ ...entry, drawing }));
+  setEntry(`${value.label}: shown as ${drawing}`, value, (entry) => ({ ...entry, drawing }));
 
 /** The picture of a value; undefined takes it away. */
 export const setPicture = (value: ValueName, picture: string | undefined): SwatchEdit =>

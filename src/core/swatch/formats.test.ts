@@ -71,8 +71,8 @@ describe("swatches as CSV", () => {
         text: expect.any(String),
         message: "“rusty” is not a colour. Write it like #9cab86, seagreen, or rgb(156 171 134).",
       },
-      { row: 3, text: expect.any(String), message: "There is no name in front. Write it like: Sage, #9cab86" },
-      { row: 4, text: expect.any(String), message: "There are more than four colours. Leave some out." },
+      { row: 3, text: expect.any(String), message: "The name is missing. Write it like: Sage, #9cab86" },
+      { row: 4, text: expect.any(String), message: "A value has at most four colours. Remove some." },
     ]);
   });
 });

@@ -96,9 +96,9 @@ function inOneCell(cells: readonly string[]): [name: string, given: string] {
 }
 
 function faultOf(name: string, given: string, colours: string[] | undefined): string | undefined {
-  if (name === "") return "There is no name in front. Write it like: Sage, #9cab86";
+  if (name === "") return "The name is missing. Write it like: Sage, #9cab86";
   if (colours === undefined) return `“${given}” is not a colour. Write it like #9cab86, seagreen, or rgb(156 171 134).`;
-  return colours.length > 4 ? "There are more than four colours. Leave some out." : undefined;
+  return colours.length > 4 ? "A value has at most four colours. Remove some." : undefined;
 }
 
 /** Several colours of one cell; undefined when one of them is none. A whole CSS function counts as one. */

@@ -29,7 +29,7 @@ describe("guesses by name", () => {
     expect(lightnessOf(first("dark burgundy"))).toBeLessThan(lightnessOf(first("burgundy")));
     expect(lightnessOf(first("pale burgundy"))).toBeGreaterThan(lightnessOf(first("burgundy")));
     expect(lightnessOf(first("very dark burgundy"))).toBeLessThan(lightnessOf(first("dark burgundy")));
-    expect(guessByName("dusty apricot")?.reason).toBe("“dusty apricot” by usual names of the trade");
+    expect(guessByName("dusty apricot")?.reason).toBe("“dusty apricot” by common colour names of the trade");
     expect(deltaE(first("off-white"), "#ffffff")).toBeLessThan(12);
     // Greenish blue lies between the two.
     const mixed = first("greenish blue");
@@ -58,7 +58,7 @@ describe("guesses by name", () => {
       ["jaune", "#ffff00"],
     ])
       expect(deltaE(first(name), near), name).toBeLessThan(20);
-    expect(guessByName("rojo")?.reason).toBe("“rojo” by usual names of the trade");
+    expect(guessByName("rojo")?.reason).toBe("“rojo” by common colour names of the trade");
     expect(guessByName("sininen")?.reason).toMatch(/Finnish/);
   });
 

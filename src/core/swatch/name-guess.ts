@@ -134,7 +134,7 @@ function byTrade(text: string): Single | undefined {
   return {
     hex,
     confidence: guess.modifiers.length > 0 ? 0.85 : 0.9,
-    reason: `“${guess.said}” by usual names of the trade`,
+    reason: `“${guess.said}” by common colour names of the trade`,
   };
 }
 

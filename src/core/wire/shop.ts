@@ -53,9 +53,9 @@ export const shopSummary = exact({
 export const shopName = string()
   .strict()
   .trim()
-  .min(1, "Give the shop a name.")
+  .min(1, "Enter a name for the shop.")
   .max(100, "The name has more than 100 characters. Shorten it.")
-  .required("Give the shop a name.");
+  .required("Enter a name for the shop.");
 
 /** The currency of a new shop, as ISO 4217 has it. */
 export const shopCurrency = string()
@@ -93,7 +93,7 @@ export const saving = exact({
 
 /** A new document of a kind of which there are many: an empty one with a name, or a whole one. */
 export const newDocument = exact({
-  name: string().strict().trim().min(1, "Give it a name.").max(100),
+  name: string().strict().trim().min(1, "Enter a name.").max(100),
   document: mixed(),
 }).test(
   "either",

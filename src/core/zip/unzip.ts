@@ -48,9 +48,9 @@ export function unzip(
       filter({ name, originalSize, size: compressed }) {
         const sum = sums[at++];
         if (leadsOut.test(name))
-          throw new ZipFault("bad name", "This name leads out of the folder.", name.slice(0, 100));
+          throw new ZipFault("bad name", "This path leads out of the folder.", name.slice(0, 100));
         if (!isWanted(name)) return false;
-        if (expected.has(name)) throw new ZipFault("damaged", "The zip has this file twice.", name);
+        if (expected.has(name)) throw new ZipFault("damaged", "The ZIP contains this file twice.", name);
         size += originalSize;
         packed += compressed;
         if (size > smallBomb && size > packed * mostGrowth)
@@ -69,17 +69,13 @@ export function unzip(
     });
   } catch (error) {
     if (error instanceof ZipFault) throw error;
-    throw new ZipFault("not a zip", "This is not a zip file that can be opened. Zip the folder again.");
+    throw new ZipFault("not a zip", "This is not a valid ZIP file. Zip the folder again.");
   }
   const found = new Map(Object.entries(files));
   for (const [name, { size: length, sum }] of expected) {
     const content = found.get(name);
     if (!content || content.length !== length || crc32(content) !== sum)
-      throw new ZipFault(
-        "damaged",
-        "This file was damaged on the way: its checksum is wrong. Zip the folder again.",
-        name,
-      );
+      throw new ZipFault("damaged", "This file is damaged: its checksum is wrong. Zip the folder again.", name);
   }
   return found;
 }

@@ -64,7 +64,10 @@ export function gate(password: Password, { behindProxy = false }: GateOptions = 
     if (password.isSet) return c.html(signInPage(c.req.query("to") ?? "/", undefined));
     if (isFirstKey(key)) return c.html(firstPage(key, undefined));
     return c.html(
-      messagePage("No password yet", "Open the address that the server has printed in its terminal, and set one."),
+      messagePage(
+        "No password yet",
+        "Open the address that the server printed in its terminal, and set a password there.",
+      ),
       503,
     );
   });
@@ -72,7 +75,7 @@ export function gate(password: Password, { behindProxy = false }: GateOptions = 
   routes.post("/sign-in", bodyLimit({ maxSize: limits.signIn.max, onError: tooLong }), async (c) => {
     const place = placeOf(behindProxy ? c.req.header("x-forwarded-for") : undefined, c.env);
     const done = checks.enter(place);
-    if (!done) return c.html(messagePage("Too many tries", tooMany), 429, { "retry-after": "5" });
+    if (!done) return c.html(messagePage("Too many attempts", tooMany), 429, { "retry-after": "5" });
     try {
       return await signIn(c, place);
     } finally {
@@ -86,17 +89,23 @@ export function gate(password: Password, { behindProxy = false }: GateOptions = 
     if (!password.isSet) {
       const key = String(form.key ?? "");
       if (!isFirstKey(key))
-        return c.html(messagePage("Something went wrong", "This address does not set the password."), 403);
+        return c.html(
+          messagePage(
+            "Something went wrong",
+            "This address can’t set the password. Use the one that the server printed in its terminal.",
+          ),
+          403,
+        );
       const fault = passwordFault(given);
       if (fault) return c.html(firstPage(key, fault), 400);
       await password.set(given);
     } else {
       await new Promise((done) => setTimeout(done, tries.pauseFor(place)));
       const right = await checks.within(() => password.is(given));
-      if (right === undefined) return c.html(messagePage("Too many tries", tooMany), 429, { "retry-after": "5" });
+      if (right === undefined) return c.html(messagePage("Too many attempts", tooMany), 429, { "retry-after": "5" });
       if (!right) {
         tries.wrong(place);
-        return c.html(signInPage(String(form.to ?? "/"), "This is not the password."), 403);
+        return c.html(signInPage(String(form.to ?? "/"), "Wrong password."), 403);
       }
       tries.right(place);
     }
@@ -132,9 +141,9 @@ function placeOf(forwarded: string | undefined, env: unknown): string {
   return incoming?.socket?.remoteAddress ?? "";
 }
 
-const tooMany = "Others are signing in at the moment. Wait a few seconds, then try again.";
+const tooMany = "Other people are signing in right now. Wait a few seconds, then try again.";
 const tooLong = (c: Context) =>
-  c.html(messagePage("That is too long", "A password has at most 1,000 characters."), 413);
+  c.html(messagePage("Password too long", "A password has at most 1,000 characters."), 413);
 
 const messagePage = (title: string, message: string) => bare(title, html`<p>${message}</p>`);
 
@@ -156,9 +165,9 @@ const firstPage = (key: string, fault: string | undefined) =>
     "Set a password",
     html`<form method="post" action="/sign-in">
       ${alert(fault)}
-      <p>Whoever knows it can change every shop here. Shoppers see published pages without it.</p>
+      <p>Anyone who knows it can change every shop here. Shoppers see published pages without it.</p>
       <label>Password <input name="password" type="password" autocomplete="new-password" minlength="8" required autofocus /></label>
       <input type="hidden" name="key" value="${key}" />
-      <button>Set it and sign in</button>
+      <button>Set password and sign in</button>
     </form>`,
   );

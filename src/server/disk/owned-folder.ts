@@ -172,11 +172,11 @@ function refuseForeign({ folder, root, content, list, next, present }: Foreign):
       : `${names.length === 1 ? "1 file" : `${names.length} files`} there would be replaced (${shortened(names)})`;
   if (!list && readdirSync(root).some((name) => name !== listName(content)))
     throw new FolderRefused(
-      `${folder} has files in it that are not from an earlier ${content === "shop" ? "export" : "handoff"}. Choose an empty folder, or add --into to write into this one: ${would}, and nothing is removed.`,
+      `${folder} contains files that are not from an earlier ${content === "shop" ? "export" : "handoff"}. Choose an empty folder, or add --into to write into this one: ${would}, and nothing is removed.`,
     );
   if (names.length > 0)
     throw new FolderRefused(
-      `In ${folder}, ${shortened(names)} ${names.length === 1 ? "was" : "were"} changed or added since the last time. Keep a copy, then add --into to replace ${names.length === 1 ? "it" : "them"}.`,
+      `In ${folder}, ${shortened(names)} ${names.length === 1 ? "was" : "were"} changed or added since the last time. Copy what you need, then add --into to replace ${names.length === 1 ? "it" : "them"}.`,
     );
 }
 

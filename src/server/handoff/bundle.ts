@@ -85,6 +85,9 @@ async function bundled(code: string, format: "es" | "iife"): Promise<string> {
   });
   const [first] = Array.isArray(output) ? output : [output];
   const chunk = first && "output" in first ? first.output.find((one) => one.type === "chunk") : undefined;
-  if (!chunk) throw new Error("The script of the handoff could not be put together.");
+  if (!chunk)
+    throw new Error(
+      "The script of the handoff couldn’t be built. Install the packages again with npm ci, then try again.",
+    );
   return chunk.code;
 }

@@ -23,7 +23,10 @@ const onlyElement = (document: Document): Element | undefined => {
 export function checkCard(html: string): string {
   const card = onlyElement(parseDocument(html));
   if (!card || card.name === "script")
-    throw new Fault(422, "A card template is one element, like <li>…</li>, with data-slot on what is to be filled.");
+    throw new Fault(
+      422,
+      "The card template must be one element, like <li>…</li>, with data-slot on the parts to fill.",
+    );
   return html.trim();
 }
 

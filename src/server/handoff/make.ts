@@ -166,7 +166,10 @@ async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): P
     if (boot && boot.panels.length > 0) boots.push(boot);
   }
   if (boots.length === 0)
-    throw new Fault(422, "There is no panel on any of these pages, so there is nothing to hand over.");
+    throw new Fault(
+      422,
+      "None of these pages has a panel, so there is nothing to hand over. Place a panel under Pages first.",
+    );
   return boots;
 }
 

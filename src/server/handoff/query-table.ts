@@ -5,10 +5,10 @@ import type { PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Say } from "../../storefront/words/say.ts";
 
 const meanings = {
-  any: "any of these values; may come several times",
-  all: "all of these values; may come several times",
+  any: "any of these values; can appear several times",
+  all: "all of these values; can appear several times",
   one: "this value",
-  tree: "this category or what stands below it, its levels joined by “ > ”",
+  tree: "this category or one below it, its levels joined by “ > ”",
 } as const;
 
 /** What a site's programmer wants to know of the queries that panels send: a table in Markdown. */
@@ -34,12 +34,12 @@ export function queryTable(
         rows.set(ends.below, `${what}, below: ${kind.replace("included", "not included")}`);
       }
     }
-  rows.set(nameIn(names, "q"), `${say("search")}: the words that were searched for`);
+  rows.set(nameIn(names, "q"), `${say("search")}: the search words`);
   rows.set(
     nameIn(names, "sort"),
-    "order: field keys joined by commas, a “-” in front of those that fall; absent for the page's own",
+    "sort order: field keys joined by commas, a “-” before those in descending order; absent for the page’s default order",
   );
-  rows.set(nameIn(names, "page"), "page of the results, from 2 on; absent for the first");
+  rows.set(nameIn(names, "page"), "results page, from 2 on; absent for the first");
   return [
     "| name | means |",
     "| --- | --- |",

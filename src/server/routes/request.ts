@@ -16,7 +16,7 @@ export const limit = (most: (typeof limits)["upload" | "document" | "question" |
   bodyLimit({
     maxSize: most.max + 64 * 1024,
     onError: () => {
-      throw new Fault(413, `This is more than ${limitText(most)}, the most that can be sent. Make it smaller.`);
+      throw new Fault(413, `This is larger than ${limitText(most)}, the limit for one request. Send less.`);
     },
   });
 
@@ -57,7 +57,10 @@ export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopS
 
 /** A NUL would end a text in the database, and what stands behind it would be lost. */
 const noNul = () =>
-  new Fault(400, "The request holds a NUL character (U+0000), which cannot be kept. Leave it out and send it again.");
+  new Fault(
+    400,
+    "The request contains a NUL character (U+0000), which can’t be saved. Remove it and send the request again.",
+  );
 
 /** The text of the JSON that a request brings. @throws Fault */
 export async function textOf(request: Request): Promise<string> {
@@ -73,7 +76,8 @@ export const bodyOf = async (request: Request): Promise<unknown> => jsonOf(await
 export function jsonOf(sent: string): unknown {
   // Written out, with any backslashes in front of it that are text themselves.
   if (/(?<!\\)(?:\\\\)*\\u0000/.test(sent)) throw noNul();
-  if (isTooDeep(sent)) throw new Fault(400, `The request nests more than ${limitText(limits.jsonDepth)} of brackets.`);
+  if (isTooDeep(sent))
+    throw new Fault(400, `The request nests brackets more than ${limits.jsonDepth.max} levels deep.`);
   try {
     return JSON.parse(sent);
   } catch {
@@ -103,7 +107,10 @@ export async function formOf(request: Request): Promise<Record<string, FormDataE
     return form;
   } catch (error) {
     if (error instanceof Fault) throw error;
-    throw new Fault(400, "The form cannot be read. Send it as multipart/form-data, with the boundary in its type.");
+    throw new Fault(
+      400,
+      "The form can’t be read. Send it as multipart/form-data, with the boundary in its content type.",
+    );
   }
 }
 
@@ -123,7 +130,7 @@ export function check<S extends ISchema<unknown> & { validateSync(value: unknown
 
 /** A schema's own sentence as it is; what the library says, like “choices must be an object”, in one. */
 const asSentence = (message: string): string =>
-  /^[^a-z].*\.$/s.test(message) ? message : `The request does not fit: ${message}.`;
+  /^[^a-z].*\.$/s.test(message) ? message : `The request isn’t valid: ${message}.`;
 
 /** A file that is handed out under a name. */
 export const attachment = (body: string | Uint8Array, type: string, name: string): Response =>

@@ -49,7 +49,7 @@ export function styles(): Hono {
     const band = bands.find((one) => one === c.req.query("band"));
     const limits = { medium: Number(medium), wide: Number(wide) };
     if (!Number.isSafeInteger(limits.medium) || !Number.isSafeInteger(limits.wide) || limits.medium >= limits.wide)
-      throw new Fault(400, "The limits of the bands must be whole numbers, the medium one below the wide one.");
+      throw new Fault(400, "Band limits must be whole numbers, and medium must be less than wide.");
     const names = displays === undefined ? displayNames : displays.split(",").filter(isDisplay);
     const { packed, version } = sheetFor({
       queries: band ? fixedQueries(band) : bandQueries(limits),

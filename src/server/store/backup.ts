@@ -28,7 +28,7 @@ export function backUp(file: string, out: string): void {
  * @throws Error where the backup is not one of ours; nothing is changed then
  */
 export function restoreBackup(from: string, file: string, known: readonly string[]): string | undefined {
-  if (checkFile(from, known) === undefined) throw new Error(`There is no file ${from}.`);
+  if (checkFile(from, known) === undefined) throw new Error(`There is no file ${from}. Check the name.`);
   mkdirSync(dirname(file), { recursive: true });
   const part = partOf(file);
   removeFile(part);

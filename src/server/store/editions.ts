@@ -97,7 +97,7 @@ async function readEdition(em: SqlEntityManager, { files }: Edition): Promise<Wh
   const contents = new Map(found.map(({ hash, bytes }) => [hash, new Uint8Array(bytes)]));
   const read = Object.entries(files).map(([path, hash]): [string, Uint8Array] => {
     const bytes = contents.get(hash);
-    if (!bytes) throw new Fault(500, `The edition has lost “${path}”. Publish again.`);
+    if (!bytes) throw new Fault(500, `The file “${path}” of the edition is missing. Publish again.`);
     return [path, bytes];
   });
   const parts = read.filter(([path]) => path.startsWith(catalogueFolder)).map(([, bytes]) => bytes);
@@ -162,7 +162,7 @@ export const noEdition = (n: number): Fault => new Fault(404, `There is no editi
  */
 export async function bringBack(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
   const whole = await stateOf(em, shop, n);
-  const words = `Bring back edition ${n}`;
+  const words = `Restore edition ${n}`;
   await write(em, async (tx) => {
     for (const { kind, slug, document } of eachDocument(whole))
       await changeWithin(tx, shop, kind, slug, withPlace(document, shop.slug), words);

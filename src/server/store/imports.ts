@@ -66,7 +66,7 @@ export const takeBack = (em: SqlEntityManager, shop: Shop, id: number): Promise<
     const past = Number.isSafeInteger(id) ? await tx.findOne(PastCatalogueSchema, { id, shop: shop.id }) : null;
     if (!past) throw new Fault(404, "This import can’t be undone any more. Imports can be undone for 30 days.");
     const { fields, productCount, variantCount, reading, hash = null } = past;
-    const words = `Take back ${past.words}`;
+    const words = `Undo import: ${past.words}`;
     await keepPresent(tx, shop, words, productCount);
     await tx.nativeDelete<CataloguePart>(CataloguePartSchema, { shop: shop.id });
     await tx.execute(

@@ -28,7 +28,7 @@ export function lockFile(file: string): () => void {
     lock.close();
     if (/SQLITE_BUSY|locked/i.test((error as Error).message))
       throw new InUse(
-        `${file} is open in another Zany Trellis. Use that one, stop it first, or choose another file: --data FILE`,
+        `${file} is open in another running Zany Trellis. Use that one, stop it first, or choose a different file: --data FILE`,
       );
     throw error;
   }

@@ -55,7 +55,7 @@ export const picturesOf = ({ pictures }: Pick<WholeShop, "pictures">): KeptPictu
   [...pictures].map(([name, bytes]) => {
     const kept = pictureOf(bytes);
     if (kept.name !== name)
-      throw new Fault(422, `pictures/${name} is not what its name says. Import the picture as it was.`);
+      throw new Fault(422, `The content of pictures/${name} doesn’t match its name. Import the original picture.`);
     return kept;
   });
 

@@ -59,7 +59,7 @@ export async function runTask<R>(
     if (!stop.signal.aborted) throw error;
     throw new Fault(
       503,
-      `This took longer than ${deadline.max} seconds and was stopped. Try it with less: fewer products, columns or filters.`,
+      `This took longer than ${deadline.max} seconds and was stopped. Try again with fewer products, columns or filters.`,
     );
   } finally {
     clearInterval(timer);

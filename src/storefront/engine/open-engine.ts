@@ -38,6 +38,6 @@ async function askServer(address: string, question: WireQuestion): Promise<WireA
     headers: { "content-type": "application/json" },
     body: JSON.stringify(question),
   });
-  if (!response.ok) throw new Error(`The shop did not answer (${response.status}).`);
+  if (!response.ok) throw new Error(`The shop didn’t answer (${response.status}).`);
   return response.json();
 }

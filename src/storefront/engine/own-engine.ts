@@ -27,7 +27,7 @@ async function openWorker(data: string, question: Question): Promise<Engine> {
     else asker?.failed(new Error(reply.trouble));
   });
   const failAll = () => {
-    for (const { failed } of waiting.values()) failed(new Error("The worker that counts has failed."));
+    for (const { failed } of waiting.values()) failed(new Error("The worker that counts products has failed."));
     waiting.clear();
   };
   worker.addEventListener("error", failAll);

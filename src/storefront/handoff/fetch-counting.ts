@@ -15,7 +15,7 @@ export interface CountingFile {
 export function fetchCounting({ name, integrity }: CountingFile, at: URL): Promise<Counting> {
   return new Promise((done, failed) => {
     const script = document.createElement("script");
-    const fail = () => failed(new Error("It did not come, or is not the one that was handed over."));
+    const fail = () => failed(new Error("It is missing, or differs from the handoff’s."));
     script.addEventListener("error", fail);
     script.addEventListener("load", () => {
       if (globalThis.trellisCounting) done(globalThis.trellisCounting);

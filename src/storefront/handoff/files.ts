@@ -73,14 +73,19 @@ export class HandoffFiles {
     if (!shown) return counted;
     const both = (await counts).joined(counted, shown);
     if (!both)
-      throw new HandoffFault("cards", "The two parts of the catalogue are of different handoffs.", this.at.href);
+      throw new HandoffFault(
+        "cards",
+        "The two parts of the catalogue come from different handoffs. Copy the whole folder again.",
+        this.at.href,
+      );
     return both;
   }
 
   /** The script that counts. @throws HandoffFault */
   #counts(): Promise<Counting> {
     return this.#once("engine", async () => {
-      if (!countingFile) throw new HandoffFault("engine", "The script does not say what counts. Put it in whole.");
+      if (!countingFile)
+        throw new HandoffFault("engine", "The script has no engine in it. Put the whole file on the site again.");
       try {
         return await fetchCounting(countingFile, this.at);
       } catch (error) {
@@ -144,10 +149,10 @@ async function readManifest(response: Response, at: URL): Promise<Manifest> {
   const outside = Object.values(manifest.files).find((name) => !new URL(name, at).href.startsWith(place));
   if (outside !== undefined)
     throw new Error(
-      `It names “${String(outside).slice(0, 200)}”, which is not below ${place}. Put the handoff’s own files there.`,
+      `It refers to “${String(outside).slice(0, 200)}”, which is not below ${place}. Put the handoff’s own files there.`,
     );
   return manifest;
 }
 
 const otherVersion = (format: unknown): string =>
-  `It is of version ${String(format)} and this script reads ${handoffFormat}. Put the current tags into the page.`;
+  `Its format is ${String(format)}, but this script reads ${handoffFormat}. Put the current tags into the page.`;

@@ -39,7 +39,7 @@ export class TrellisListing extends MemberElement {
       group.fault(
         new HandoffFault(
           "list",
-          "A trellis-listing wants a template with one card, and an element with data-trellis-cards.",
+          "A trellis-listing needs a template with one card, and an element with data-trellis-cards.",
         ),
       );
       return;

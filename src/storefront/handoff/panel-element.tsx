@@ -83,10 +83,7 @@ export class TrellisPanel extends MemberElement {
     const lacking = displaysOf([one]).filter((name) => !viewOf(name));
     if (lacking.length > 0) {
       open.group.fault(
-        new HandoffFault(
-          "display",
-          `The script does not have ${lacking.join(", ")}. Put the current tags into the page.`,
-        ),
+        new HandoffFault("display", `The script lacks ${lacking.join(", ")}. Put the current tags into the page.`),
       );
       return;
     }

@@ -117,7 +117,7 @@ export class SiteMarks {
     const said = [
       ...(unknown.length > 0
         ? [
-            `The catalogue does not know ${unknown.length} of the list's products (${some(unknown)}); they stay in sight.`,
+            `The catalogue doesn’t contain ${unknown.length} of the list’s products (${some(unknown)}); they stay visible.`,
           ]
         : []),
       ...(contested === "order"

@@ -10,11 +10,11 @@ import type { Island, ShopFile } from "./wire.ts";
 export function islandFor(islands: readonly Island[]): Island {
   const [island] = islands;
   if (!island)
-    throw new HandoffFault("markup", "No panel or listing says which page it is for. Put its markup in whole.");
+    throw new HandoffFault("markup", "No panel or listing says which page it is for. Paste its whole markup.");
   if (islands.some(({ page }) => page.address !== island.page.address))
     throw new HandoffFault(
       "markup",
-      `Panels and listings of one group are for different pages: ${[...new Set(islands.map(({ page }) => page.address))].join(", ")}. Give those of another page another group.`,
+      `Panels and listings of one group are for different pages: ${[...new Set(islands.map(({ page }) => page.address))].join(", ")}. Give the elements of a different page a different group.`,
     );
   return island;
 }

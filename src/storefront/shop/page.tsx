@@ -23,7 +23,7 @@ async function start(): Promise<void> {
   putAllViews();
   const boot: Boot = readJson("zt-boot");
   const root = document.getElementById("zt-page");
-  if (!root) throw new Error("There is no page to wake.");
+  if (!root) throw new Error("The page has no data to start from.");
   if (boot.words) putWords(boot.language, boot.words);
   const fields = new Map(boot.fields.map((field) => [field.key, field]));
   const fieldOf = (key: string) => fields.get(key);

@@ -47,10 +47,10 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
       run: () => session.setState({ selection: emptySelection, chosenBy: undefined }),
     },
     {
-      name: session.getState().arranging ? "Try the page as a shopper would" : "Arrange on the page itself",
+      name: session.getState().arranging ? "Try the page as a shopper would" : "Arrange rows on the page itself",
       run: () => session.setState(({ arranging }) => ({ arranging: !arranging })),
     },
-    { name: "Try every row for what it moves", run: () => session.setState({ trials: bands }) },
+    { name: "Measure the layout shift of every row", run: () => session.setState({ trials: bands }) },
     ...freeFields(shop, panel).map(({ profile }) => ({
       name: `Add ${profile.field.name}`,
       run: () => apply(addRow(suggestRow(profile), profile.field.name)),

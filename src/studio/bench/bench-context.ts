@@ -39,7 +39,7 @@ export interface Session {
   arranging: boolean;
   /** Where a facet or a piece is to be added, while one is chosen. */
   adding: number | undefined;
-  /** What is styled on the page itself: a row, the part of it that was pointed at, and where that is in the window. */
+  /** The row that is styled on the page itself, the part of it that was pointed at, and its position in the window. */
   styling: { row: string; part: string | undefined; band: Band; left: number; right: number; y: number } | undefined;
   /** The lattice shows names only, so that the stage has more room. */
   folded: boolean;
@@ -137,7 +137,7 @@ export const BenchContext = createContext<Bench | undefined>(undefined);
 
 export function useBench(): Bench {
   const bench = useContext(BenchContext);
-  if (!bench) throw new Error("This part stands outside the bench.");
+  if (!bench) throw new Error("This component is outside the panel view.");
   return bench;
 }
 

@@ -76,7 +76,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
   );
 
   if (error) return <NotHere title="Something went wrong" message={error.message} />;
-  if (!panel || !bench) return <div className="grid h-full place-items-center text-quiet">Opening the panel …</div>;
+  if (!panel || !bench) return <div className="grid h-full place-items-center text-quiet">Loading the panel…</div>;
   return (
     <BenchContext value={bench}>
       <div className="flex h-full flex-col">

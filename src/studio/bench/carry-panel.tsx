@@ -19,7 +19,7 @@ async function panelIn(file: File): Promise<PanelDocument> {
   try {
     value = JSON.parse(text);
   } catch {
-    throw new Error(`${file.name} is no JSON. Choose a file from the folder “panels” of a shop.`);
+    throw new Error(`${file.name} is not valid JSON. Choose a file from the “panels” folder of a shop.`);
   }
   const { $schema: _named, ...own } =
     typeof value === "object" && value !== null ? (value as { $schema?: unknown }) : {};
@@ -84,8 +84,8 @@ function Matched({ panel, matches, make }: Brought & { make(document: PanelDocum
   if (left)
     return (
       <div className="mt-3 flex flex-col gap-2 border-t border-hair pt-3 text-[13px]">
-        <p>What does not come along:</p>
-        <ul aria-label="What does not come along" className="list-disc ps-4">
+        <p>These can’t be copied:</p>
+        <ul aria-label="What can’t be copied" className="list-disc ps-4">
           {left.left.map((words) => (
             <li key={words}>{words}</li>
           ))}
@@ -126,14 +126,14 @@ function Matched({ panel, matches, make }: Brought & { make(document: PanelDocum
             </span>
             <span className="text-[13px] text-quiet">
               {guessed === undefined
-                ? "Nothing here is like it"
+                ? "No similar field here"
                 : `${percent(Math.round(confidence * 100), 100)} sure: ${reasons.join(", ")}`}
             </span>
           </li>
         ))}
       </ul>
       <button type="button" className="btn btn-primary btn-sm" disabled={to.size === 0} onClick={() => void carry()}>
-        Bring it
+        Import panel
       </button>
     </div>
   );

@@ -40,7 +40,7 @@ export function Cell({ row, band, title }: Props) {
           open={open}
           own={own}
           band={band}
-          label={own ? words : `${words}, as on the wider band`}
+          label={own ? words : `${words}, same as the wider band`}
         >
           <LivePicture row={row} display={shown} band={band} width={200} scale={0.29} height={30} />
         </BandCell>
@@ -82,7 +82,7 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
     store.getState().apply(edits.length === 1 ? first : together(words, edits));
     if (also.length > others.length)
       toast(
-        `${also.length - others.length} of the chosen rows stay as they are: ${displays[name].label.toLowerCase()} do not suit them.`,
+        `${also.length - others.length} of the selected rows didn’t change: their fields can’t be shown as ${displays[name].label.toLowerCase()}.`,
       );
     close();
   };
@@ -96,7 +96,7 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
       <div className="mb-2 flex items-baseline justify-between gap-3">
         <h3 className="truncate text-[15px]">
           {title} on {band}
-          {also.length > 0 ? <span className="text-quiet"> and {also.length} more chosen</span> : null}
+          {also.length > 0 ? <span className="text-quiet"> and {also.length} more selected</span> : null}
         </h3>
         {own && band !== "wide" ? (
           <button
@@ -107,7 +107,7 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
               close();
             }}
           >
-            Follow the wider band
+            Use the wider band’s
           </button>
         ) : null}
       </div>

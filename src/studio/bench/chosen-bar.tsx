@@ -58,7 +58,7 @@ export function ChosenBar() {
       >
         Remove
       </button>
-      <span className="min-w-0 flex-1 truncate text-quiet">Settings of one change all</span>
+      <span className="min-w-0 flex-1 truncate text-quiet">A setting of one changes all of them</span>
       <button type="button" className="btn btn-xs" onClick={() => session.setState({ chosen: [] })}>
         Done
       </button>

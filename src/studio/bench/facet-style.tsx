@@ -22,7 +22,7 @@ import { useLookStores } from "../shell/use-looks.ts";
 import { useBench, usePanel } from "./bench-context.ts";
 
 /** What the values of a card are set in. */
-const whoms = { facet: "This facet alone", style: "As a style", look: "All in this look" } as const;
+const whoms = { facet: "This facet only", style: "As an option style", look: "Whole look" } as const;
 type Whom = keyof typeof whoms;
 
 interface Props {
@@ -43,7 +43,7 @@ export function FacetStyle(props: Props) {
   const stores = useLookStores(shop.slug, slug === undefined ? [] : [slug]);
   // It outlives the making of a first look, which changes what the card is drawn from.
   const [whom, setWhom] = useState<Whom>("facet");
-  if (!stores) return <p className="px-9 py-2 text-quiet">Opening the look …</p>;
+  if (!stores) return <p className="px-9 py-2 text-quiet">Loading the look…</p>;
   const store = slug === undefined ? undefined : stores[slug];
   return store ? (
     <Styled {...props} whom={whom} turnTo={setWhom} store={store} slug={slug ?? ""} />
@@ -138,7 +138,7 @@ function Apart({
         )}
       </label>
       <div className="flex items-center gap-2">
-        <fieldset className="join" aria-label="What is styled">
+        <fieldset className="join" aria-label="What the changes apply to">
           {(Object.keys(whoms) as Whom[]).map((one) => (
             <button
               key={one}
@@ -152,8 +152,8 @@ function Apart({
           ))}
         </fieldset>
         {count > 0 ? (
-          <button type="button" className="link" onClick={() => put({}, `${title}: as its look`)}>
-            Give back {count}
+          <button type="button" className="link" onClick={() => put({}, `${title}: reset to its look`)}>
+            Reset {count}
           </button>
         ) : null}
       </div>

@@ -69,7 +69,7 @@ export function HeightTable() {
           </tr>
           <tr className="text-quiet">
             <th scope="row" className="py-0.5 text-start font-normal">
-              First screen, less the bars
+              First screen, without the fixed bars
             </th>
             {bands.map((band) => (
               <HeightCell key={band} value={measures[band]?.screen} />

@@ -61,7 +61,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
           {...attributes}
           {...listeners}
           aria-label={`Move ${title}`}
-          title="Drag to move; Ctrl-click to choose several"
+          title="Drag to move; Ctrl-click to select several"
           className="grid h-9 cursor-grab place-items-center text-base-content/45 hover:text-base-content"
           onClick={(event) => {
             if (event.ctrlKey || event.metaKey || event.shiftKey) choose(session, row.id);
@@ -152,7 +152,7 @@ function FacetLine({
   const options = useSession(({ answer }) => offeredIn(row, answer?.facets[row.field]));
   const min = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.min);
   const max = useSession(({ answer }) => answer?.facets[row.field]?.range?.steady.max);
-  if (!profile) return <span className="text-[13px] text-error">no such field in the catalogue</span>;
+  if (!profile) return <span className="text-[13px] text-error">the catalogue doesn’t have this field</span>;
   const here = {
     ...profile,
     ...(reach === undefined || outOf === undefined ? {} : { reach, outOf }),
@@ -166,7 +166,7 @@ function FacetLine({
     const mine = answer && asked && linesOf({ rows: [row] }, answer, reaches, asked).at(0);
     return {
       ...reachOf(mine?.title ?? profile.field.name, reach, outOf, mine?.ways() ?? []),
-      change: { words: "Change what it offers", act: () => session.setState({ unfolded: row.id }) },
+      change: { words: "Change which options it offers", act: () => session.setState({ unfolded: row.id }) },
     };
   };
   return (

@@ -44,9 +44,9 @@ export function Lattice() {
           <button
             type="button"
             className="me-1.5 grid size-6 place-items-center rounded-md hover:bg-sand hover:text-base-content"
-            aria-label={folded ? "Show the bands" : "Fold to names"}
+            aria-label={folded ? "Show all widths" : "Show names only"}
             aria-pressed={folded}
-            title={folded ? "Show the bands (0)" : "Fold to names (0)"}
+            title={folded ? "Show all widths (0)" : "Show names only (0)"}
             onClick={() => session.setState({ folded: !folded })}
           >
             {folded ? <PanelLeftOpen size={15} aria-hidden /> : <PanelLeftClose size={15} aria-hidden />}
@@ -72,7 +72,7 @@ export function Lattice() {
           </div>
         ) : null}
         <SortableList ids={ids} titleOf={titleOf} move={move}>
-          <ol aria-label="Rows of the panel">
+          <ol aria-label="Table of the panel">
             {panel.rows.map((row) => (
               <LatticeRow key={row.id} row={row} pointed={pointed === row.id} />
             ))}

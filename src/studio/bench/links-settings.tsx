@@ -22,7 +22,7 @@ export function LinksSettings({ row, title, change }: Props) {
   const [asked, setAsked] = useState("");
   const options = useAnswer(countsOf([{ field: row.field, mode: row.mode }]))?.facets[row.field]?.options;
   // What is picked is picked out of all values, so there is nothing to set before they are known.
-  if (!options) return <p className="text-[13px] text-quiet">Looking at the values …</p>;
+  if (!options) return <p className="text-[13px] text-quiet">Loading the values…</p>;
   const { values: which } = row;
   const now =
     which === "all" ? "all" : Array.isArray(which) ? "picked" : "below" in which ? `below ${which.below}` : "except";
@@ -114,7 +114,7 @@ export function LinksSettings({ row, title, change }: Props) {
             ))}
           </ul>
           {more > 0 ? (
-            <p className="text-[13px] text-quiet">{more.toLocaleString("en")} more; find them by name</p>
+            <p className="text-[13px] text-quiet">{more.toLocaleString("en")} more; search to find them</p>
           ) : null}
         </>
       ) : null}

@@ -22,7 +22,7 @@ export function LookKeeper() {
   const stores = useLookStores(shop.slug, names);
   const looks = useLookDocuments(stores);
   useEffect(() => {
-    // What is styled on the stage is undone where everything else is.
+    // Changes of style made on the stage are undone with all others.
     for (const store of Object.values(stores ?? {})) include(store);
   }, [stores, include]);
 

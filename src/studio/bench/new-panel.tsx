@@ -107,11 +107,11 @@ function Form({ name, make }: Props) {
               {words}
             </option>
           ))}
-          <option value="">nowhere yet</option>
+          <option value="">no page yet</option>
         </select>
       </label>
       <fieldset>
-        <legend className="mb-0.5">At first</legend>
+        <legend className="mb-0.5">Starting position</legend>
         <div className="flex flex-wrap gap-1">
           {placements
             .filter((one) => (one === "article" ? article : one !== "absent"))
@@ -168,7 +168,7 @@ function usePlaces(): (Place & { key: string; isArticle: boolean })[] {
   const own = {
     key: "page",
     scope: { address },
-    words: `this page alone: ${pageName(here)}`,
+    words: `this page only: ${pageName(here)}`,
     address,
     isArticle: here.kind === "article",
     standing: () => layoutAt(here, document(), first).panels,

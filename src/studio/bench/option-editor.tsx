@@ -33,9 +33,9 @@ import { OptionLine } from "./option-line.tsx";
 /** Options that are listed at once. */
 const most = 200;
 const news: Record<OptionRules["show"], string> = {
-  all: "Values that come later show up by themselves.",
+  all: "New values appear automatically.",
   only: "New values stay hidden until you pick them.",
-  except: "Values that come later show up by themselves.",
+  except: "New values appear automatically.",
 };
 
 /** Categories that have others below them. */
@@ -122,11 +122,11 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
         {languages.length > 0 ? (
           <select
             className="select select-xs w-24"
-            aria-label="Labels in"
+            aria-label="Language of the labels"
             value={language}
             onChange={(event) => setLanguage(event.target.value)}
           >
-            <option value="">own</option>
+            <option value="">catalogue</option>
             {languages.map((one) => (
               <option key={one} value={one}>
                 {one}
@@ -135,10 +135,10 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
           </select>
         ) : null}
         <span className="ms-auto flex gap-1">
-          <IconButton label="Put those chosen first" off={!first} run={() => place(ticked, 0)}>
+          <IconButton label="Move selected to the top" off={!first} run={() => place(ticked, 0)}>
             <ArrowUpToLine size={13} aria-hidden />
           </IconButton>
-          <IconButton label="Put those chosen last" off={!first} run={() => place(ticked, all.length)}>
+          <IconButton label="Move selected to the bottom" off={!first} run={() => place(ticked, all.length)}>
             <ArrowDownToLine size={13} aria-hidden />
           </IconButton>
         </span>
@@ -200,7 +200,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
       </SortableList>
       {all.length > shown.length ? (
         <p className="text-[13px] text-quiet">
-          {(all.length - shown.length).toLocaleString("en")} more; find them by name
+          {(all.length - shown.length).toLocaleString("en")} more; search to find them
         </p>
       ) : null}
       <Stale values={stale} forget={() => apply(forgetValues(of, new Set(stale.map((value) => value.id))))} />

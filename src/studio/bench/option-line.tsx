@@ -85,13 +85,13 @@ export function OptionLine({
       <span className={`min-w-0 flex-1 truncate ${shown ? "" : "line-through opacity-80"}`}>
         <LabelField value={text} fallback={label} label={`Name of ${original}`} save={rename} />
         {merged ? <span className="ps-1 text-[13px] text-quiet">= {merged.join(", ")}</span> : null}
-        {label !== original ? <span className="ps-1 text-[13px] text-quiet">is {original}</span> : null}
+        {label !== original ? <span className="ps-1 text-[13px] text-quiet">was {original}</span> : null}
       </span>
       {merged ? (
         <button
           type="button"
           className="grid size-6 place-items-center text-quiet hover:text-base-content"
-          aria-label={`Part ${label}`}
+          aria-label={`Unmerge ${label}`}
           title="Unmerge"
           onClick={part}
         >
@@ -104,8 +104,8 @@ export function OptionLine({
       <button
         type="button"
         aria-pressed={ticked}
-        aria-label={`Choose ${label} for merging`}
-        title="Choose for merging"
+        aria-label={`Select ${label} to merge`}
+        title="Select to merge"
         className={`size-4 flex-none rounded-full border ${ticked ? "border-accent bg-accent" : "border-secondary/50"}`}
         onClick={tick}
       />
@@ -126,8 +126,8 @@ function PlaceField({ label, at, of, place }: Pick<Props, "at" | "of" | "place">
       type="text"
       inputMode="numeric"
       className="w-7 rounded-md bg-transparent text-end text-quiet tabular-nums hover:bg-sand focus:bg-base-100"
-      aria-label={`Place of ${label}`}
-      title={`Place ${at + 1} of ${of}; type a number to move it`}
+      aria-label={`Position of ${label}`}
+      title={`Position ${at + 1} of ${of}; type a number to move it`}
       value={text ?? String(at + 1)}
       onFocus={(event) => event.target.select()}
       onChange={(event) => setText(event.target.value)}

@@ -17,14 +17,14 @@ export function PageChoice() {
   const shown = pages.find((one) => one.address === address);
   return (
     <Popover
-      label="Page on the stage"
+      label="Page shown"
       className="w-[360px]"
       trigger={(props) => (
         <button
           type="button"
           {...props}
           className="btn btn-sm min-w-0 max-w-64 flex-nowrap gap-1.5 bg-base-100 font-medium"
-          aria-label={`Page on the stage: ${shown ? pageName(shown) : address}`}
+          aria-label={`Page shown: ${shown ? pageName(shown) : address}`}
         >
           <span className="truncate">{shown ? pageName(shown) : address}</span>
           <ChevronDown size={14} aria-hidden className="flex-none" />

@@ -69,7 +69,7 @@ function LookChoice() {
           store.getState().apply(setLook(slug, nameOf(slug) ?? "the shop’s"));
         }}
       >
-        <option value="">the shop’s{nameOf(ofShop) ? `: ${nameOf(ofShop)}` : ""}</option>
+        <option value="">Shop default{nameOf(ofShop) ? `: ${nameOf(ofShop)}` : ""}</option>
         {shop.looks.map(({ slug, name }) => (
           <option key={slug} value={slug}>
             {name}
@@ -200,7 +200,7 @@ function SendTo() {
         >
           <option value="">this page</option>
           {sendTo !== "" && !list.some(({ address }) => address === sendTo) ? (
-            <option value={sendTo}>{sendTo} (gone)</option>
+            <option value={sendTo}>{sendTo} (removed)</option>
           ) : null}
           {list.map((page) => (
             <option key={page.address} value={page.address}>
@@ -242,7 +242,9 @@ function Languages() {
           faultIn={faultIn}
         />
       </div>
-      <p className="ps-28 text-[13px] text-quiet">Tags like de or pt-BR, for labels in more than one language.</p>
+      <p className="ps-28 text-[13px] text-quiet">
+        Language tags like de or pt-BR, for labels in more than one language.
+      </p>
     </div>
   );
 }

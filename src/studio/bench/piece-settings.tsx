@@ -60,12 +60,8 @@ function Own({ row, title, change }: OwnProps) {
       );
     case "text":
       return (
-        <Suspense fallback={<p className="text-quiet">Opening the editor …</p>}>
-          <RichText
-            label={`Text of ${title}`}
-            html={row.html}
-            save={(html) => change({ ...row, html }, "edit the text")}
-          />
+        <Suspense fallback={<p className="text-quiet">Loading the editor…</p>}>
+          <RichText label={`Text of ${title}`} html={row.html} save={(html) => change({ ...row, html }, "edit text")} />
         </Suspense>
       );
     case "picture":
@@ -76,13 +72,13 @@ function Own({ row, title, change }: OwnProps) {
             name={`Address of ${title}`}
             value={row.src}
             isSafe={isSafePicture}
-            wanted="It must begin with https:// or with / for a place in the shop."
-            set={(src) => change({ ...row, src }, "another picture")}
+            wanted="It must begin with https://, or with / for a picture of the shop."
+            set={(src) => change({ ...row, src }, "change picture")}
             more={
               <UploadPicture
-                label={`a picture for ${title}`}
+                label={`add a picture for ${title}`}
                 side={1600}
-                set={(src) => change({ ...row, src }, "another picture")}
+                set={(src) => change({ ...row, src }, "change picture")}
               />
             }
           />
@@ -91,8 +87,8 @@ function Own({ row, title, change }: OwnProps) {
             name={`Where ${title} leads to`}
             value={row.href}
             isSafe={isSafeAddress}
-            wanted="It must begin with https://, mailto:, tel:, or with / or ? for a place in the shop."
-            set={(href) => change({ ...row, href }, "leads elsewhere")}
+            wanted="It must begin with https://, mailto: or tel:, or with / or ? for a page of the shop."
+            set={(href) => change({ ...row, href }, "change link")}
           />
           <p className="text-[13px] text-quiet">Screen readers read the row’s label instead of the picture.</p>
         </>
@@ -102,7 +98,9 @@ function Own({ row, title, change }: OwnProps) {
     default:
       return (
         <p className="text-[13px] text-quiet">
-          {row.piece === "divider" || row.piece === "count" ? "It has no settings." : "Its label can be changed above."}
+          {row.piece === "divider" || row.piece === "count"
+            ? "This piece has no settings."
+            : "Only its label can be changed, above."}
         </p>
       );
   }

@@ -15,7 +15,8 @@ export function placeOn(band: Band, placement: Placement, shop: OpenShop, bench:
 /** Lets the panel on a narrower band stand as on the wider one, on the page of the stage or by itself. */
 export function followOn(band: Band, shop: OpenShop, bench: Bench): void {
   const own = (at: Banded<Placement>) => withoutBand(at, band);
-  if (!placeHere(own, `${band} as the wider band`, shop, bench)) bench.panel.getState().apply(followPlacement(band));
+  if (!placeHere(own, `${band}: same as the wider band`, shop, bench))
+    bench.panel.getState().apply(followPlacement(band));
 }
 
 /** @returns whether the page has a placement of its own, so that it was the one to change */

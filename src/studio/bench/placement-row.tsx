@@ -27,7 +27,7 @@ export function PlacementRow() {
               title={byPage ? "Set for this page in the table of pages" : undefined}
             >
               {words[placement.wide]}
-              {byPage ? ", as this page has it" : ""}
+              {byPage ? ", set by this page" : ""}
             </span>
           </span>
           <button
@@ -57,7 +57,7 @@ function PlacementCell({ band }: { band: Band }) {
   const isArticle = useSession(({ shown }) => shown?.page.kind === "article");
   const shown = resolve(placement, band);
   const own = isOwn(placement, band);
-  const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", as on the wider band"}`;
+  const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", same as the wider band"}`;
   return (
     <Popover
       label={`Position of the panel on ${band}`}
@@ -98,7 +98,7 @@ function PlacementCell({ band }: { band: Band }) {
                 close();
               }}
             >
-              Follow the wider band
+              Use the wider band’s
             </button>
           ) : null}
         </div>

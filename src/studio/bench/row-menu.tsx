@@ -30,14 +30,14 @@ export function RowMenu({ row, title }: { row: Row; title: string }) {
       edit("Move up", moveRow(row.id, at - 1, title)),
       edit("Move down", moveRow(row.id, at + 1, title)),
       {
-        label: chosen.includes(row.id) ? "No longer choose it" : "Choose, to change several together",
+        label: chosen.includes(row.id) ? "Deselect" : "Select, to change several together",
         run: () => choose(session, row.id),
       },
       ...(isFacet(row)
         ? [
             copy("Copy settings to all facets", copySettings(row, others, title)),
             ...(picked.length > 0
-              ? [copy(`Copy settings to the ${picked.length} chosen`, copySettings(row, picked, title))]
+              ? [copy(`Copy settings to the ${picked.length} selected`, copySettings(row, picked, title))]
               : []),
           ]
         : []),

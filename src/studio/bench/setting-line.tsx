@@ -93,8 +93,8 @@ export function BandedLine({ definition, of, setting, isSet, set, reset, follow,
               <button
                 type="button"
                 className="absolute -end-1.5 -top-1 grid size-4 place-items-center rounded-full bg-accent text-accent-content"
-                aria-label={`${definition.label} of ${of} on ${band}: follow the wider band`}
-                title="Follow the wider band"
+                aria-label={`${definition.label} of ${of} on ${band}: use the wider band’s`}
+                title="Use the wider band’s"
                 onClick={() => follow(band)}
               >
                 <RotateCcw size={10} aria-hidden />

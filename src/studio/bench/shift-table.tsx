@@ -25,11 +25,11 @@ export function ShiftTable() {
           disabled={trials.length > 0}
           onClick={() => session.setState({ trials: bands })}
         >
-          {trials.length > 0 ? `Trying on ${trials[0]} …` : "Try every row"}
+          {trials.length > 0 ? `Measuring on ${trials[0]}…` : "Measure every row"}
         </button>
         <p className="text-[12px] text-quiet" role="status">
           {stale
-            ? "The panel has changed since it was tried."
+            ? "The panel has changed since it was measured."
             : "A hidden copy of the page chooses, clears, folds and opens every row."}
         </p>
       </div>

@@ -82,7 +82,7 @@ function TryOrArrange() {
   const { session } = useBench();
   const arranging = useSession((state) => state.arranging);
   return (
-    <fieldset className="join flex-none" aria-label="What the pages are for">
+    <fieldset className="join flex-none" aria-label="Mode of the live page">
       {[false, true].map((on) => (
         <button
           key={String(on)}

@@ -56,7 +56,7 @@ export function Stage() {
             scale={wideScale}
             rail={rail}
             room={frames === "wide" ? room.width - rail : wideRoom}
-            caption={`${capital(bandAt(pageWidth, limits))} · ${pageWidth} px · shown at ${Math.round(wideScale * 100)} %`}
+            caption={`${capital(bandAt(pageWidth, limits))} · ${pageWidth} px · shown at ${Math.round(wideScale * 100)}%`}
             large={frames === "wide"}
             enlarge={() => enlarge("wide")}
           />
@@ -67,7 +67,7 @@ export function Stage() {
             width={phone.width}
             height={Math.min(phone.height, inner / phoneScale)}
             scale={phoneScale}
-            caption={`${capital(bandAt(phone.width, limits))} · ${phone.width} px · ${Math.round(phoneScale * 100)} %`}
+            caption={`${capital(bandAt(phone.width, limits))} · ${phone.width} px · ${Math.round(phoneScale * 100)}%`}
             large={frames === "phone"}
             enlarge={() => enlarge("phone")}
             rail={slimRail}

@@ -26,7 +26,7 @@ export function ChangeList({
   if (counts.added + counts.changed + counts.gone + fields.length + hidden.length === 0)
     return (
       <p className="rounded-box border border-hair bg-base-100 px-5 py-6" role="status">
-        <b>Nothing changes.</b> All {counts.same.toLocaleString("en")} products say what they say already.
+        <b>Nothing changes.</b> All {counts.same.toLocaleString("en")} products stay the same.
       </p>
     );
   return (
@@ -36,8 +36,8 @@ export function ChangeList({
           [
             ["new", counts.added],
             ["changed", counts.changed],
-            ["gone", counts.gone],
-            ["as they were", counts.same],
+            ["removed", counts.gone],
+            ["unchanged", counts.same],
           ] as const
         ).map(([label, number]) => (
           <div key={label} className="flex flex-col-reverse">
@@ -51,9 +51,9 @@ export function ChangeList({
           {renamed.map((one) => (
             <li key={one.from.key} className="flex items-center gap-3 py-1.5">
               <span className="flex-1">
-                <b>{one.to.name}</b> says what <b>{one.from.name}</b> said for {one.same.toLocaleString("en")} of{" "}
-                {one.of.toLocaleString("en")} products.{" "}
-                <span className="text-quiet">Facets, corrections and swatches then keep working.</span>
+                <b>{one.to.name}</b> has the same values as <b>{one.from.name}</b> for {one.same.toLocaleString("en")}{" "}
+                of {one.of.toLocaleString("en")} products.{" "}
+                <span className="text-quiet">Its facets, corrections and swatches then keep working.</span>
               </span>
               <button type="button" className="btn btn-sm bg-base-100" onClick={() => goOn(one)}>
                 This is {one.from.name}
@@ -69,9 +69,10 @@ export function ChangeList({
               <span className="flex-1">
                 {one.field.name}: <b>{one.to}</b>
                 {one.of > 0
-                  ? ` stands where ${one.same === one.of ? "all" : one.same.toLocaleString("en")} of ${one.of.toLocaleString("en")} said `
-                  : " is spelt nearly like "}
-                <b>{one.from}</b>. <span className="text-quiet">Swatch, merge, label and place stay with it.</span>
+                  ? ` is now in ${one.same === one.of ? "all" : one.same.toLocaleString("en")} of the ${one.of.toLocaleString("en")} products that had `
+                  : " is spelt almost like "}
+                <b>{one.from}</b>.{" "}
+                <span className="text-quiet">It then keeps its swatch, merges, label and position.</span>
               </span>
               <button type="button" className="btn btn-sm bg-base-100" onClick={() => callAsBefore(one)}>
                 This is {one.from}
@@ -81,26 +82,28 @@ export function ChangeList({
         </Part>
       ) : null}
       <HiddenList hidden={hidden} count={hiddenCount} letGo={letGo} setLetGo={setLetGo} />
-      <Part title={effects.length === 0 ? "No panel or page is touched" : "What it does to panels and pages"}>
+      <Part title={effects.length === 0 ? "No panel or page changes" : "Effects on panels and pages"}>
         {effects.map(({ place, words }) => (
           <li key={place + words} className="py-1.5">
             <b>{place}:</b> {words}
           </li>
         ))}
       </Part>
-      <Part title={fields.length === 0 ? "No field changes" : "By field"}>
+      <Part title={fields.length === 0 ? "No field changes" : "Changes by field"}>
         {fields.map(({ name, state, products, moves, moreMoves, newValues, newCount, goneValues, goneCount }) => (
           <li key={name} className="py-1.5">
             <b>{name}</b>{" "}
             {state === "added"
               ? "is new. "
               : state === "gone"
-                ? "is gone. "
+                ? "was removed. "
                 : products > 0
                   ? `differs for ${products.toLocaleString("en")} ${products === 1 ? "product" : "products"}. `
                   : ""}
             {state !== "gone" && newCount > 0 ? <Values lead="New values" values={newValues} count={newCount} /> : null}
-            {state !== "added" && goneCount > 0 ? <Values lead="Gone" values={goneValues} count={goneCount} /> : null}
+            {state !== "added" && goneCount > 0 ? (
+              <Values lead="Removed values" values={goneValues} count={goneCount} />
+            ) : null}
             {moves.length > 0 ? (
               <span className="block text-[13px]">
                 <Moves moves={moves} more={moreMoves} />
@@ -126,7 +129,7 @@ export function ChangeList({
       ) : null}
       <div className="grid grid-cols-2 items-start gap-4">
         <Products title="New products" products={added} count={counts.added} />
-        <Products title="Gone products" products={gone} count={counts.gone} />
+        <Products title="Removed products" products={gone} count={counts.gone} />
       </div>
     </div>
   );

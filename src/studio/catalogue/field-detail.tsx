@@ -24,7 +24,7 @@ export function FieldDetail({ profile }: { profile: FieldProfile }) {
   const mender = useMender(profile.field);
   const [mending, setMending] = useState(false);
   const format = formatterOf(profile.field, shop.currency);
-  if (!detail) return <p className="bg-plum-soft/60 px-5 py-4 text-quiet">Looking at the field …</p>;
+  if (!detail) return <p className="bg-plum-soft/60 px-5 py-4 text-quiet">Loading the field…</p>;
   const mendable = !isDerived(profile.field) && !isWholeText(profile.field.role) && !isNumeric(profile.field);
   return (
     <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,4fr)_minmax(0,3fr)] gap-x-8 gap-y-4 bg-plum-soft/60 px-5 py-4">
@@ -108,7 +108,7 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
           <Explained
             by={
               numbers
-                ? "For each product, the range around its number (about ± 25 %) is chosen. This is the average number of products left."
+                ? "For each product, the range around its number (about ± 25%) is chosen. This is the average number of products left."
                 : "For each product, its rarest value is chosen. This is the average number of products left."
             }
           >
@@ -120,26 +120,26 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
       {singles > 0 ? (
         <li>
           <b>{singles.toLocaleString("en")}</b> of {profile.options.toLocaleString("en")} values{" "}
-          {singles === 1 ? "is" : "are"} stated by one product only.
+          {singles === 1 ? "appears" : "appear"} in one product only.
         </li>
       ) : null}
       {numbers ? (
         <li>
-          Half lie between <b>{format(numbers.distribution.quartiles[0])}</b> and{" "}
-          <b>{format(numbers.distribution.quartiles[2])}</b>, the middle is {format(numbers.distribution.quartiles[1])}.
+          Half of the numbers are between <b>{format(numbers.distribution.quartiles[0])}</b> and{" "}
+          <b>{format(numbers.distribution.quartiles[2])}</b>; the median is {format(numbers.distribution.quartiles[1])}.
         </li>
       ) : null}
       {numbers && numbers.distribution.outliers.length > 0 ? (
         <li>
           <b>{numbers.distribution.outliers.length.toLocaleString("en")}</b>{" "}
-          {numbers.distribution.outliers.length === 1 ? "value lies" : "values lie"} far outside, up to{" "}
+          {numbers.distribution.outliers.length === 1 ? "value is" : "values are"} far outside, up to{" "}
           {format(numbers.distribution.outliers.at(-1) ?? numbers.distribution.max)}.
-          {numbers.distribution.skewness > 1 ? " An even scale would waste most of its length." : ""}
+          {numbers.distribution.skewness > 1 ? " On an even scale, most of the length would be empty." : ""}
         </li>
       ) : null}
       {spellings.map(({ label, written }) => (
         <li key={label}>
-          <b>{label}</b> is written {written.map((text) => `“${text}”`).join(", ")}. They count as one.
+          <b>{label}</b> is written {written.map((text) => `“${text}”`).join(", ")}. All spellings count as one value.
         </li>
       ))}
       {clashes.slice(0, 6).map((clash) => (
@@ -160,10 +160,10 @@ function Facts({ profile, detail, format, mender }: FactsProps) {
           <b>{units.matching}</b> of {units.outOf} values are numbers with a unit ({units.units.join(", ")}).{" "}
           {areConvertible(units.units) ? (
             <button type="button" className="btn btn-xs" onClick={() => mender.toNumbers(units.unit)}>
-              Make them numbers in {units.unit}
+              Convert to numbers in {units.unit}
             </button>
           ) : (
-            "They measure different things, so they cannot become one number."
+            "The units measure different things, so they can’t be converted into one another."
           )}
         </li>
       ) : null}
@@ -185,9 +185,9 @@ function ClashText({ clash: { kind, values } }: { clash: Clash }) {
       :{" "}
       {
         {
-          accents: "the same but for accents",
-          plural: "the same but for a plural ending",
-          "near miss": "a letter or two apart",
+          accents: "the same except for accents",
+          plural: "the same except for a plural ending",
+          "near miss": "one or two letters differ",
         }[kind]
       }
       .

@@ -29,17 +29,17 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
       className="col-span-3 flex flex-wrap items-center gap-x-5 gap-y-2"
     >
       <span className="flex items-center gap-2">
-        <span className="text-[13px] text-quiet">Called</span>
+        <span className="text-[13px] text-quiet">Name</span>
         <LabelField
           whilePaused={false}
           value={field.name}
-          label={`What ${field.name} is called`}
+          label={`Name of ${field.name}`}
           save={(text) => set({ name: text.trim() || undefined })}
         />
       </span>
       {free ? (
         <Pick
-          label="Values are"
+          label="Kind of values"
           value={described.values ?? ""}
           usual={`${kindNames[field.kind]}${described.values ? "" : ", as found"}`}
           names={Object.fromEntries(fieldKinds.map((kind) => [kind, kindNames[kind]]))}
@@ -48,10 +48,10 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
       ) : null}
       {whole || field.kind === "number" || field.kind === "date" ? null : (
         <Pick
-          label="Several are"
+          label="Several values are"
           value={described.separator ?? "none"}
           none="none"
-          usual="as the file was read"
+          usual="as in the import"
           names={separatorNames}
           set={(separator) => set({ separator: keyOf(separatorNames, separator) })}
         />
@@ -59,9 +59,9 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
       {field.kind === "number" ? (
         <>
           <Pick
-            label="Written like"
+            label="Format"
             value={described.decimal ?? ""}
-            usual="as the file was read"
+            usual="as in the import"
             names={decimalNames}
             set={(decimal) => set({ decimal: keyOf(decimalNames, decimal) })}
           />
@@ -79,16 +79,16 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
       ) : null}
       {field.kind === "date" ? (
         <Pick
-          label="Written like"
+          label="Format"
           value={described.dates ?? ""}
-          usual="as the file was read"
+          usual="as in the import"
           names={dateNames}
           set={(dates) => set({ dates: keyOf(dateNames, dates) })}
         />
       ) : null}
       {whole || isAlwaysVariant(field.role) ? null : (
         <Pick
-          label="Stated by"
+          label="Values are given per"
           value={described.level ?? ""}
           usual={`${level}${described.level ? "" : ", as found"}`}
           names={Object.fromEntries(fieldLevels.map((one) => [one, one]))}
@@ -97,7 +97,7 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
       )}
       {known ? (
         <button type="button" className="link ms-auto text-[13px]" onClick={() => mender.describe({})}>
-          As the file has it
+          Reset to the file
         </button>
       ) : null}
     </section>

@@ -93,7 +93,7 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
         <span className="block truncate">{samples.join(", ")}</span>
         {clashes > 0 ? (
           <span className="text-[12px] text-quiet">
-            {clashes} {clashes === 1 ? "spelling" : "spellings"} joined, alike but for case or spaces
+            {clashes} {clashes === 1 ? "spelling" : "spellings"} counted as one: only case or spaces differ
           </span>
         ) : null}
       </td>

@@ -100,7 +100,7 @@ export function ImportView() {
     const cells = hidden.filter((one) => letGo.has(hiddenName(one)));
     if (cells.length > 0) edits.push(letMendsGo(cells.map(({ mend, product }) => ({ mend, product: product.id }))));
     const [first] = edits;
-    if (first) mends.getState().apply(edits.length === 1 ? first : together("Mend along with a newer file", edits));
+    if (first) mends.getState().apply(edits.length === 1 ? first : together("Corrections with a newer file", edits));
   };
   const write = async () => {
     const done = await sender.send<ShopSummary>(path, "Writing", {});
@@ -111,7 +111,7 @@ export function ImportView() {
     const [latest] = (await mutate<PastImport[]>(importsPath(slug), request<PastImport[]>(importsPath(slug)))) ?? [];
     toast.success(`${done.products.toLocaleString("en")} products are in the catalogue now.`, {
       duration: 10_000,
-      ...(latest ? { action: { label: "Take back", onClick: () => void takeBack(slug, latest.id) } } : {}),
+      ...(latest ? { action: { label: "Undo", onClick: () => void takeBack(slug, latest.id) } } : {}),
     });
   };
 
@@ -119,10 +119,10 @@ export function ImportView() {
     <div className="flex h-full flex-col bg-base-200">
       <Strip views={shopViews(slug)} />
       <ImportForm
-        title={`A newer catalogue for ${shop.name}`}
+        title={`Newer catalogue for ${shop.name}`}
         lead={
           <>
-            Bring the new file. You see what it changes before anything is written. Panels and mends stay as they are.{" "}
+            Choose the new file. You see what changes before anything is saved. Panels and corrections stay unchanged.{" "}
             <Link className="link" to={`/shops/${slug}/catalogue`}>
               Back to the catalogue
             </Link>
@@ -151,7 +151,7 @@ export function ImportView() {
           change ? (
             <>
               <button type="button" className="btn btn-primary" onClick={write}>
-                Take this catalogue
+                Import this file
               </button>
               <button type="button" className="btn btn-sm bg-base-100" onClick={restart}>
                 Back to the columns
@@ -180,7 +180,7 @@ function SameFile({ read }: { read(): void }) {
   return (
     <p className="mx-auto flex w-full max-w-2xl items-center gap-4 px-6" role="status">
       <span className="flex-1">
-        <b>Nothing changes.</b> This is the file that the catalogue came from.
+        <b>Nothing changes.</b> The catalogue was imported from this very file.
       </span>
       <button type="button" className="btn btn-sm bg-base-100" onClick={read}>
         Import it anyway

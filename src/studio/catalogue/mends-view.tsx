@@ -31,16 +31,16 @@ export function MendsView() {
                   <span className="min-w-0 flex-1 break-words">{words}</span>
                   <span className={`flex-none tabular-nums ${changed === 0 ? "text-error" : "text-quiet"}`}>
                     {changed === 0
-                      ? "finds nothing now"
+                      ? "matches nothing now"
                       : `${changed.toLocaleString("en")} ${changed === 1 ? "product" : "products"}`}
                   </span>
                   <button
                     type="button"
                     className="btn btn-sm"
-                    aria-label={`Take back: ${words}`}
+                    aria-label={`Remove: ${words}`}
                     onClick={() => store.getState().apply(removeMend(mend.id, words))}
                   >
-                    <Undo2 size={14} aria-hidden /> Take back
+                    <Undo2 size={14} aria-hidden /> Remove
                   </button>
                 </li>
               );

@@ -20,7 +20,7 @@ export function PastImports({ shop }: { shop: string }) {
   if (!imports || imports.length === 0) return null;
   return (
     <section aria-label="Earlier imports" className="mx-auto w-full max-w-2xl px-6 pb-8">
-      <h2 className="text-lg">Brought before</h2>
+      <h2 className="text-lg">Earlier imports</h2>
       <p className="mb-2 text-[13px] text-quiet">
         Undoing an import restores the catalogue, corrections and swatches from before it. Panels, pages and looks stay
         unchanged. Each import can be undone for 30 days.
@@ -40,10 +40,10 @@ export function PastImports({ shop }: { shop: string }) {
             <button
               type="button"
               className="btn btn-sm"
-              aria-label={`Take back ${words}`}
+              aria-label={`Undo ${words}`}
               onClick={() => void takeBack(shop, id)}
             >
-              Take back
+              Undo
             </button>
           </li>
         ))}

@@ -67,7 +67,7 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
         ))}
         {fitting.length > shown ? (
           <li className="py-1 text-[13px] text-quiet">
-            and {(fitting.length - shown).toLocaleString("en")} more; find them by name
+            and {(fitting.length - shown).toLocaleString("en")} more; search to find them
           </li>
         ) : null}
       </ul>

@@ -7,7 +7,7 @@ export const separatorNames: Record<Separator, string> = {
   ";": "separated by ;",
   ",": "separated by ,",
   "/": "separated by /",
-  "": "one value a cell",
+  "": "one value per cell",
 };
 export const levelNames: Record<LevelMark, string> = {
   ">": "levels A > B",

@@ -69,10 +69,7 @@ export default function RichText({ label, html, save, between }: Props) {
     if (address === null) return;
     if (address.trim() === "") editor.chain().focus().unsetLink().run();
     else if (isSafeAddress(address.trim())) editor.chain().focus().setLink({ href: address.trim() }).run();
-    else
-      alert(
-        "That address is not taken. It must begin with https://, mailto:, tel:, or with / or ? for a place in the shop.",
-      );
+    else alert("Enter an address that begins with https://, mailto: or tel:, or with / or ? for a page of the shop.");
   };
   const tools = [
     { label: "Bold", icon: Bold, on: editor.isActive("bold"), run: () => editor.chain().focus().toggleBold().run() },
@@ -116,7 +113,7 @@ export default function RichText({ label, html, save, between }: Props) {
         {between && between.more.length > 0 ? (
           <select
             className="select select-xs ms-auto w-40"
-            aria-label="Put a panel where the cursor is"
+            aria-label="Insert a panel at the cursor"
             value=""
             onChange={(event) => {
               const { $to } = editor.state.selection;

@@ -46,7 +46,7 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
         {pick("To", to, (state) => choose({ from, to: state }))}
         <span role="status" className="ms-2 text-quiet">
           {differences === undefined
-            ? "Comparing …"
+            ? "Comparing…"
             : `${differences.length} ${differences.length === 1 ? "difference" : "differences"}`}
         </span>
       </div>

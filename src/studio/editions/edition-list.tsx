@@ -55,8 +55,8 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
                 href={`${baseOf(shop, n)}/`}
                 target="_blank"
                 rel="noreferrer"
-                aria-label={`Look at edition ${n}`}
-                title="Look at it"
+                aria-label={`View edition ${n}`}
+                title="View it"
               >
                 <ExternalLink size={14} aria-hidden />
               </a>
@@ -72,7 +72,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
               <button
                 type="button"
                 className={icon}
-                aria-label={`Bring back edition ${n}`}
+                aria-label={`Restore edition ${n}`}
                 title="Restore into the draft; each view can undo it"
                 onClick={() => bringBack(n)}
               >

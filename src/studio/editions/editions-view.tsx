@@ -61,12 +61,12 @@ export function EditionsView() {
               />
             </>
           ) : (
-            <p className="text-quiet">Opening the editions …</p>
+            <p className="text-quiet">Loading the editions…</p>
           )}
         </section>
         {from === undefined ? (
           <p className="grid flex-1 place-items-center text-quiet">
-            Nothing is published yet. The first edition is what shoppers get.
+            Nothing is published yet. Shoppers see nothing until you publish the first edition.
           </p>
         ) : (
           <div className="flex min-w-0 flex-1 flex-col">

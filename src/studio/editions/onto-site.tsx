@@ -34,7 +34,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
         <div className="flex items-center gap-3">
           <select
             className="select select-sm w-auto"
-            aria-label="What is taken"
+            aria-label="Edition to download"
             value={of}
             onChange={(event) => choose(event.target.value === "draft" ? "draft" : Number(event.target.value))}
           >
@@ -46,7 +46,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
           </select>
           {data?.seen ? (
             <a href={data.seen} target="_blank" rel="noreferrer" className="btn btn-sm">
-              <ExternalLink size={15} aria-hidden /> See it on a site
+              <ExternalLink size={15} aria-hidden /> See it on a sample site
             </a>
           ) : null}
           <a
@@ -61,7 +61,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
       </div>
       <SiteSettings site={site} />
       <p role="status" className="text-[13px] text-quiet">
-        {error ? null : data ? <Sizes report={data.report} /> : isLoading || !saved ? "Making the files …" : null}
+        {error ? null : data ? <Sizes report={data.report} /> : isLoading || !saved ? "Preparing the files…" : null}
       </p>
       <Fault text={error?.message} />
       {data ? <Ways preview={data} site={site} /> : null}
@@ -95,7 +95,7 @@ function SiteSettings({ site }: { site: Site }) {
   const asked = [
     { key: "q", name: "Search words" },
     { key: "sort", name: "Order" },
-    { key: "page", name: "Page of results" },
+    { key: "page", name: "Results page" },
     ...profiles.map(({ field }) => field).filter(isFacetable),
   ];
   const renamed = Object.keys(site.names).length;
@@ -174,20 +174,20 @@ function Ways({ preview: { head, pieces }, site }: { preview: HandoffPreview; si
           title="With our listing"
           text={[put(panel), ...(hasListing ? [put(`${folder}/listing.html`)] : [])].join("\n")}
         >
-          Cards are drawn from the template in it; make that yours.
+          Product cards use the template in this code. Change it to match your site.
         </Snippet>
         <Snippet title="With the site’s own listing" text={`${put(panel)}\n${own}`}>
-          Products are hidden and ordered where they are.
+          Your product list stays; the panel hides and sorts its products.
         </Snippet>
         <Snippet title="As a form" text={pieces.includes(form) ? put(form) : put(panel)}>
           {pieces.includes(form)
-            ? `Sends the choices to ${site.action}; the README has a table of the query.`
+            ? `Sends the choices to ${site.action}; the README lists the query parameters.`
             : "Fill in “Choices go to” above first."}
         </Snippet>
       </div>
       <p className="text-[13px] text-quiet">
-        The same files come from <code>trellis handoff</code>, for instance in a cron job after each change of the
-        catalogue. The README beside them says the rest.
+        The command <code>trellis handoff</code> writes the same files, for instance in a cron job after each change of
+        the catalogue. The README in the folder explains more.
       </p>
     </div>
   );

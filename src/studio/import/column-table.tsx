@@ -31,11 +31,11 @@ export function ColumnTable({ preview, busy, read }: Props) {
         >
           <p className="flex-1">
             <b>{columns[at]?.heading}</b>: only {readable.toLocaleString("en")} of {stated.toLocaleString("en")} cells
-            can be read as {reading[at]?.kind === "date" ? "days" : "numbers"}. The others would count as not stated.
-            Choose their format, or use the column as text.
+            can be read as {reading[at]?.kind === "date" ? "dates" : "numbers"}. The others would count as empty. Choose
+            their format, or use the column as text.
           </p>
           <button type="button" className="btn btn-sm" onClick={() => change(at, { as: "attribute", kind: "text" })}>
-            Take it as text
+            Use as text
           </button>
         </div>
       ))}
@@ -46,8 +46,8 @@ export function ColumnTable({ preview, busy, read }: Props) {
             <tr>
               <th>Column</th>
               <th>Use as</th>
-              <th>Written as</th>
-              <th>Holds</th>
+              <th>Format</th>
+              <th>Sample values</th>
             </tr>
           </thead>
           <tbody>
@@ -136,7 +136,7 @@ function GoesOn({
       : [];
   const fields = [...own, ...missing];
   return fields.length === 0 ? null : (
-    <optgroup label="Goes on as">
+    <optgroup label="Continues the field">
       {fields.map(({ key, name }) => (
         <option key={key} value={goesOn(key)}>
           {name}
@@ -188,7 +188,7 @@ function Writing({ name, column, kind, set }: WritingProps) {
         />
       ) : shown === "date" ? (
         <Marks
-          label={`Days of ${name} are written like`}
+          label={`Dates of ${name} are written like`}
           value={column.dates ?? "ymd"}
           names={dateNames}
           set={(dates) => set({ ...column, dates })}

@@ -27,7 +27,7 @@ export function DropZone({ reader: { file, busy, stop }, take }: { reader: Reade
         <span className="flex-1">
           <span className="block font-medium">{file ? file.name : "Choose a catalogue file, or drop it here"}</span>
           <span className="text-[13px] text-quiet tabular-nums">
-            {busy ? `${busy.words} …` : file ? sizeOf(file) : "CSV, TSV, JSON-LD or JSON lines, up to 500,000 rows"}
+            {busy ? `${busy.words}…` : file ? sizeOf(file) : "CSV, TSV, JSON-LD or JSON lines, up to 500,000 rows"}
           </span>
         </span>
         <input
@@ -39,7 +39,7 @@ export function DropZone({ reader: { file, busy, stop }, take }: { reader: Reade
         />
         {busy ? null : (
           <span className="btn btn-sm" aria-hidden>
-            {file ? "Another file" : "Choose"}
+            {file ? "Choose a different file" : "Choose"}
           </span>
         )}
       </label>

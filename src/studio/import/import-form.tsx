@@ -58,7 +58,7 @@ export function ImportForm({ title, lead, reader, sender, take, main, changed, c
               {sender.trouble ? <Alert text={sender.trouble} /> : null}
               {sender.busy ? (
                 <div>
-                  <p className="mb-1 text-quiet">{sender.busy.words} …</p>
+                  <p className="mb-1 text-quiet">{sender.busy.words}…</p>
                   <Progress {...sender.busy} stop={sender.stop} />
                 </div>
               ) : (

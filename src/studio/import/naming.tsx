@@ -24,7 +24,7 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
             value={titled}
             onChange={(event) => read(titledBy(reading, Number(event.target.value)))}
           >
-            {titled < 0 ? <option value={-1}>their numbers</option> : null}
+            {titled < 0 ? <option value={-1}>row numbers</option> : null}
             {places
               .filter((at) => at === titled || reading[at]?.as !== "skip")
               .map((at) => (
@@ -52,7 +52,7 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
       </div>
       {grouped < 0 && !fault ? (
         <p className="mt-2 text-[13px] text-quiet">
-          In a newer file, a row is known again by {by.length === 0 ? "all that it says" : listed(by)}.
+          In a newer file, rows are matched by {by.length === 0 ? "all their values" : listed(by)}.
         </p>
       ) : null}
     </div>
@@ -68,12 +68,12 @@ function JoinRows({ join, name, take }: { join: JoinOffer; name(at: number): str
   return (
     <div className="mb-4 flex items-center gap-4 rounded-box border border-accent bg-base-100 px-4 py-3" role="note">
       <p className="flex-1">
-        <b>Are these variants?</b> Rows of one {name(column)} differ only in {listed(differing.map(name))}. Joined, they
-        are {products.toLocaleString("en")} products with {rows.toLocaleString("en")} variants; as they are,{" "}
+        <b>Are these variants?</b> Rows with the same {name(column)} differ only in {listed(differing.map(name))}.
+        Grouped, they are {products.toLocaleString("en")} products with {rows.toLocaleString("en")} variants; ungrouped,{" "}
         {rows.toLocaleString("en")} products.
       </p>
       <button type="button" className="btn btn-sm" onClick={take}>
-        Join them
+        Group these rows
       </button>
     </div>
   );

@@ -24,7 +24,7 @@ export function ProblemList({ problems }: { problems: readonly Problem[] }) {
           {problems.length.toLocaleString("en")} {problems.length === 1 ? "problem" : "problems"}
         </h2>
         <button type="button" className="btn btn-ghost btn-sm" onClick={() => download(problems)}>
-          <Download size={14} aria-hidden /> As CSV
+          <Download size={14} aria-hidden /> Download as CSV
         </button>
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by the keyboard */}

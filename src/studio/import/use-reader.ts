@@ -58,7 +58,11 @@ export function useReader(known: KnownColumns) {
       const { thread, service } = start();
       thread.addEventListener("error", () => {
         if (mine === turn.current)
-          setState({ ...idle, file, trouble: "The file could not be read: the reader broke down." });
+          setState({
+            ...idle,
+            file,
+            trouble: "The file could not be read: reading stopped unexpectedly. Choose the file again.",
+          });
       });
       setState({ ...idle, file, busy: { words: "Reading", share: 0 } });
       const progress = (share: number) =>
@@ -70,7 +74,7 @@ export function useReader(known: KnownColumns) {
       setState((now) => ({
         ...now,
         preview: now.preview && { ...now.preview, reading },
-        busy: { words: "Looking at the columns" },
+        busy: { words: "Reading the columns" },
         trouble: undefined,
       }));
       if (worker.current) void show(worker.current.service.preview(reading), mine);
@@ -97,7 +101,7 @@ export function useReader(known: KnownColumns) {
     /** The catalogue of the present preview in binary form. */
     async pack(): Promise<Blob> {
       const bytes = await worker.current?.service.pack();
-      if (!bytes) throw new Error("The file is gone. Choose it again.");
+      if (!bytes) throw new Error("The file can’t be found any more. Choose it again.");
       return new Blob([bytes], { type: "application/octet-stream" });
     },
   };

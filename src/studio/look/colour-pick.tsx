@@ -114,16 +114,16 @@ function Picker({ token, look, band, scheme, value, set }: Props) {
         />
       </label>
       <div className="grid grid-cols-[52px_1fr] items-center gap-2">
-        Covers
+        Opacity
         <NumberField
-          token={{ label: "Covers, in per cent", type: "number", min: 0, max: 100, step: 1 }}
+          token={{ label: "Opacity in per cent", type: "number", min: 0, max: 100, step: 1 }}
           value={Math.round(alpha * 100)}
           set={(percent) => take(own, percent / 100)}
         />
       </div>
       {worst !== undefined && against ? (
         <p className={worst < against.needed ? "text-error" : "text-success"}>
-          {worst.toFixed(2)} : 1, {worst < against.needed ? "and needs" : "needs"} {against.needed} : 1
+          {worst.toFixed(2)}:1, {worst < against.needed ? "but needs" : "needs"} {against.needed}:1
         </p>
       ) : null}
       <label className="grid grid-cols-[52px_1fr] items-center gap-2">

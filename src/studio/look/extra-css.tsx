@@ -125,8 +125,8 @@ export function ExtraCss() {
         {errors > 0
           ? `${errors} ${errors === 1 ? "error" : "errors"}. The last valid CSS stays in use.`
           : look.css === ""
-            ? "Nothing written yet."
-            : "Taken."}
+            ? "No extra CSS yet."
+            : "Applied."}
       </p>
     </div>
   );

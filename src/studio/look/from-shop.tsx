@@ -41,7 +41,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
       const large = files.find(({ size }) => size > most * 2);
       if (large)
         setOutcome({
-          trouble: `${large.name} has ${Math.round(large.size / 1e6)} MB, and ${(most * 2) / 1e6} MB is the most.`,
+          trouble: `${large.name} has ${Math.round(large.size / 1e6)} MB; the limit is ${(most * 2) / 1e6} MB. Choose a smaller file.`,
         });
       else {
         const [first] = files;
@@ -54,7 +54,9 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
           );
       }
     } catch {
-      setOutcome({ trouble: "This file is not a style sheet, page or picture that can be opened." });
+      setOutcome({
+        trouble: "This file can’t be read. Choose a style sheet (.css), a saved page (.html) or a picture.",
+      });
     }
     setBusy(false);
   };
@@ -73,7 +75,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
         className="flex items-center gap-1 self-start text-quiet hover:text-base-content"
         onClick={back}
       >
-        <ArrowLeft size={14} aria-hidden /> All ways to start
+        <ArrowLeft size={14} aria-hidden /> Other ways to start
       </button>
       <label
         className="flex cursor-pointer items-center gap-3 rounded-lg border-2 border-dashed border-secondary/40 p-4 hover:border-secondary has-focus-visible:outline-2 has-focus-visible:outline-[#b4561b]"
@@ -87,7 +89,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
         <span>
           <b className="block font-medium">Choose the shop’s .css files or a saved page, or drop them here</b>
           <span className="text-quiet">
-            {busy ? "Reading …" : "A page with its style sheets works best; a picture gives colours only"}
+            {busy ? "Reading…" : "A page with its style sheets works best; a picture gives colours only"}
           </span>
         </span>
         <input
@@ -107,13 +109,13 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
           <>
             {outcome.missing.length > 0 ? (
               <p className="text-quiet">
-                The page names style sheets that were not brought: {outcome.missing.join(", ")}.
+                The page also uses style sheets that you didn’t choose: {outcome.missing.join(", ")}.
               </p>
             ) : null}
             <div className="flex items-center gap-3">
               <LookGlyph look={look} />
               <button type="button" className="btn btn-primary btn-sm" onClick={() => make(look)}>
-                Make a look of it
+                Create look
               </button>
               <span className="text-quiet">{Object.keys(look.values).length} values</span>
             </div>

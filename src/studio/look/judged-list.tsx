@@ -9,11 +9,12 @@ import { useLook, useLookDocument } from "./look-context.ts";
 
 const words = (miss: Miss): string => {
   const px = (value: number) => `${Math.round(value)} px`;
-  if (miss.kind === "target") return `${px(miss.is)}, and ${miss.offered ? "touch needs" : "needs"} ${px(miss.needed)}`;
-  if (miss.kind === "same picture") return "Chosen has the same picture as unchosen. Add one for chosen.";
-  const ratio = `${miss.is.toFixed(2)} : 1, needs ${miss.needed} : 1`;
+  if (miss.kind === "target")
+    return `${px(miss.is)}, but ${miss.offered ? "touch screens need" : "needs at least"} ${px(miss.needed)}`;
+  if (miss.kind === "same picture") return "Chosen and unchosen show the same picture. Add one for chosen.";
+  const ratio = `${miss.is.toFixed(2)}:1, needs ${miss.needed}:1`;
   return miss.kind === "alone"
-    ? `Told by colour alone, at ${ratio}`
+    ? `Shown by colour alone, at ${ratio}`
     : `${miss.seen?.as === "text" ? "Text" : miss.seen?.as} at ${ratio}`;
 };
 
@@ -35,16 +36,16 @@ export function JudgedList() {
   if (misses.length === 0)
     return (
       <p className="py-4 text-quiet">
-        Nothing to fix: all text has 4.5 : 1 and controls and focus have 3 : 1, in every state and on every band.
+        Nothing to fix: all text has 4.5:1 and controls and focus have 3:1, in every state and on every band.
       </p>
     );
   return (
     <div className="flex flex-col gap-2">
       <div className="flex items-center justify-between">
         <p className="text-quiet">
-          {faults.length} {faults.length === 1 ? "miss" : "misses"}
-          {misses.length > faults.length ? `, ${misses.length - faults.length} to improve` : ""}. A fix keeps a colour’s
-          hue and makes it lighter or darker.
+          {faults.length} {faults.length === 1 ? "finding" : "findings"}
+          {misses.length > faults.length ? `, ${misses.length - faults.length} possible improvements` : ""}. A fix keeps
+          a colour’s hue and only makes it lighter or darker.
         </p>
         {faults.length > 0 ? (
           <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Fix all", mendAll(look))}>

@@ -108,7 +108,7 @@ export const LookContext = createContext<OpenLook | undefined>(undefined);
 
 export function useLook(): OpenLook {
   const open = useContext(LookContext);
-  if (!open) throw new Error("This part stands outside a look.");
+  if (!open) throw new Error("This component is outside the look view.");
   return open;
 }
 

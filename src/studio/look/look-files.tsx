@@ -32,9 +32,9 @@ export function LookFiles() {
       const text = await file.text();
       if (/\.css$/i.test(file.name))
         apply(
-          takeLook(`Take ${file.name}`, { ...fromProperties(text, look.name), styles: look.styles, css: look.css }),
+          takeLook(`Import ${file.name}`, { ...fromProperties(text, look.name), styles: look.styles, css: look.css }),
         );
-      else if (isOwnFile(text)) apply(takeLook(`Take ${file.name}`, fromDesignTokens(text)));
+      else if (isOwnFile(text)) apply(takeLook(`Import ${file.name}`, fromDesignTokens(text)));
       else {
         setForeign(readForeign(text));
         return;
@@ -47,7 +47,7 @@ export function LookFiles() {
   return (
     <div className="flex flex-col gap-3 text-[13px]">
       <section className="flex flex-col gap-1.5">
-        <h3 className="text-base">Take it with you</h3>
+        <h3 className="text-base">Download</h3>
         <button
           type="button"
           className="btn btn-sm justify-start"
@@ -66,7 +66,7 @@ export function LookFiles() {
         </button>
       </section>
       <section className="flex flex-col gap-1.5">
-        <h3 className="text-base">Bring one in</h3>
+        <h3 className="text-base">Import</h3>
         <label className="flex cursor-pointer items-center gap-2 rounded-lg border-2 border-dashed border-secondary/40 p-3 hover:border-secondary has-focus-visible:outline-2 has-focus-visible:outline-[#b4561b]">
           <FileUp size={18} aria-hidden className="flex-none text-secondary" />
           <span>
@@ -88,7 +88,7 @@ export function LookFiles() {
         <Matching
           found={foreign}
           take={(values) => {
-            apply(setTokens(`Take ${Object.keys(values).length} tokens`, values));
+            apply(setTokens(`Import ${Object.keys(values).length} tokens`, values));
             setForeign(undefined);
             setTold(`${Object.keys(values).length} tokens were imported.`);
           }}
@@ -116,11 +116,11 @@ function Matching({
         : [];
     }),
   );
-  if (usable.length === 0) return <p role="alert">No token of this file has a type that a look has.</p>;
+  if (usable.length === 0) return <p role="alert">No token in this file has a type that a look can use.</p>;
   return (
     <section className="flex flex-col gap-1.5" aria-label="Tokens from a different tool">
       <p className="text-quiet">
-        {usable.length} tokens, {chosen.size} matched by name. Choose what each shall be.
+        {usable.length} tokens, {chosen.size} matched by name. Choose a token of the look for each.
       </p>
       <ul className="flex max-h-72 flex-col overflow-y-auto">
         {usable.slice(0, 300).map(({ path, ours, value }) => (
@@ -169,7 +169,7 @@ function Matching({
         disabled={Object.keys(values).length === 0}
         onClick={() => take(values)}
       >
-        Take {Object.keys(values).length} tokens
+        Import {Object.keys(values).length} tokens
       </button>
     </section>
   );

@@ -9,7 +9,7 @@ import { StylesList } from "./styles-list.tsx";
 const ExtraCss = lazy(async () => ({ default: (await import("./extra-css.tsx")).ExtraCss }));
 const LookFiles = lazy(async () => ({ default: (await import("./look-files.tsx")).LookFiles }));
 
-const tabs = ["Part", "Judged", "Option styles", "CSS", "Files"] as const;
+const tabs = ["Part", "Findings", "Option styles", "CSS", "Files"] as const;
 
 /** What can be done to the look: its parts, what was judged, option styles, extra CSS, files. */
 export function LookSide() {
@@ -28,15 +28,15 @@ export function LookSide() {
             className={`border-b-2 px-2 whitespace-nowrap ${one === tab ? "border-accent font-semibold" : "border-transparent text-quiet hover:text-base-content"}`}
             onClick={() => setTab(one)}
           >
-            {one === "Judged" && faults > 0 ? `Judged ${faults}` : one}
+            {one === "Findings" && faults > 0 ? `Findings ${faults}` : one}
           </button>
         ))}
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto p-3" role="tabpanel" aria-label={tab}>
         {tab === "Part" ? <StyledPart /> : null}
-        {tab === "Judged" ? <JudgedList /> : null}
+        {tab === "Findings" ? <JudgedList /> : null}
         {tab === "Option styles" ? <StylesList /> : null}
-        <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+        <Suspense fallback={<p className="text-quiet">Loading…</p>}>
           {tab === "CSS" ? <ExtraCss /> : null}
           {tab === "Files" ? <LookFiles /> : null}
         </Suspense>

@@ -20,7 +20,7 @@ export function LookStarts({ make }: { make(document: LookDocument): void }) {
         <span>
           <b className="block font-semibold">From the shop’s style sheet</b>
           <span className="text-[13px] text-quiet">
-            Its .css files, a saved page or a picture: colours, type and corners are read
+            Its .css files, a saved page or a picture: reads colours, fonts and corners
           </span>
         </span>
       </button>

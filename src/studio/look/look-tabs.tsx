@@ -101,7 +101,7 @@ export function LookTabs() {
             })
           }
         >
-          <Home size={14} aria-hidden /> Use it for the shop
+          <Home size={14} aria-hidden /> Use for the shop
         </button>
       )}
     </nav>

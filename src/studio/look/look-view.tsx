@@ -38,7 +38,7 @@ function OneLook({ shop, slug }: { shop: string; slug: string }) {
   const session = useMemo(createLookSession, []);
   const open = useMemo(() => store && { store, slug, session }, [store, slug, session]);
   if (error) return <NotHere title="Something went wrong" message={error.message} />;
-  if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the look …</div>;
+  if (!open) return <div className="grid h-full place-items-center text-quiet">Loading the look…</div>;
   return (
     <LookContext value={open}>
       <DocumentFrame store={open.store} what="This look was" actions={() => lookActions(session)}>

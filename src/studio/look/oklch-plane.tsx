@@ -84,7 +84,7 @@ export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
       aria-valuemin={0}
       aria-valuemax={100}
       aria-valuenow={Math.round(l * 100)}
-      aria-valuetext={`lightness ${Math.round(l * 100)} %, chroma ${c.toFixed(3)}`}
+      aria-valuetext={`lightness ${Math.round(l * 100)}%, chroma ${c.toFixed(3)}`}
       className="relative cursor-crosshair touch-none overflow-hidden rounded-md bg-base-300"
       style={{ width, height }}
       onPointerDown={(event) => {

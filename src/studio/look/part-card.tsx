@@ -181,8 +181,8 @@ function TokenLine({
           type="button"
           className="grid size-6 flex-none place-items-center rounded-md text-quiet hover:bg-sand disabled:invisible"
           disabled={!set}
-          aria-label={`Give back ${token.label}`}
-          title="As before"
+          aria-label={`Reset ${token.label}`}
+          title="Reset"
           onClick={() => target.giveBack(token)}
         >
           <RotateCcw size={12} aria-hidden />

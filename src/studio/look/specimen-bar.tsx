@@ -18,7 +18,7 @@ export function SpecimenBar() {
       <Pick name="Band" of={bands} value={now.band} set={(band) => put({ band })} />
       <Pick name="Colours" of={["light", "dark"] as const} value={now.scheme} set={(scheme) => put({ scheme })} />
       <Pick
-        name="Ground"
+        name="Background"
         of={grounds}
         value={now.ground}
         set={(ground) => put({ ground })}

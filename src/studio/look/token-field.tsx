@@ -84,7 +84,7 @@ function FontField({ token, value, set }: { token: Token; value: string; set(val
             {name}
           </option>
         ))}
-        <option value="own">by name …</option>
+        <option value="own">by name…</option>
       </select>
       {own || !chosen ? (
         <input
@@ -100,7 +100,7 @@ function FontField({ token, value, set }: { token: Token; value: string; set(val
       {wrong ? <span className="text-[13px] text-error">It {wrong}.</span> : null}
       {missing.length > 0 && !wrong ? (
         <span className="text-[13px] text-quiet">
-          “{missing[0]}” is not on this computer; the next in the list shows.
+          “{missing[0]}” isn’t installed on this computer, so the next font in the list is used.
         </span>
       ) : null}
     </span>
@@ -155,7 +155,7 @@ function ShadowField({ label, value, set }: { label: string; value: Shadow; set(
         <input
           type="range"
           className="range range-xs w-20"
-          aria-label={`${label}, strength`}
+          aria-label={`${label}, opacity`}
           min={0}
           max={255}
           value={Number.parseInt(hex.slice(7) || "ff", 16)}

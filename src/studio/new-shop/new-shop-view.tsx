@@ -11,7 +11,7 @@ import { Strip } from "../shell/strip.tsx";
 
 const currencies = Intl.supportedValuesOf("currency");
 const form = object({
-  name: string().trim().required("Give the shop a name.").max(100, "The name has more than 100 characters."),
+  name: string().trim().required("Enter a name for the shop.").max(100, "The name has more than 100 characters."),
   currency: string().required().oneOf(currencies, "Choose a currency from the list."),
 });
 const unknown = { fields: [], reading: [] };

@@ -98,7 +98,7 @@ function Behind({ number }: { number: OpenedNumber }) {
     }));
   }, number);
   const [sought, seek] = useState("");
-  if (!items) return <p className="text-quiet">Counting again, row by row …</p>;
+  if (!items) return <p className="text-quiet">Counting again, row by row…</p>;
   const asked = words(sought);
   const shown = asked.length === 0 ? items : items.filter((one) => fitsWords(`${one.words} ${one.more}`, asked));
   const what = "lines" in behind ? "" : "options" in behind ? "options" : "products";

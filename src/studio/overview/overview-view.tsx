@@ -35,7 +35,7 @@ export function OverviewView() {
           <p className="mb-6 text-quiet" role="status">
             {data
               ? `${tasks === 0 ? "Nothing to do" : `${tasks} ${tasks === 1 ? "thing" : "things"} to do`}${since}.`
-              : "Counting …"}
+              : "Counting…"}
           </p>
           <Fault text={error?.message} />
           {todo.length > 0 ? (

@@ -62,7 +62,7 @@ function Bars() {
                   name={`Name of bar ${at + 1}`}
                   value={bar.name}
                   longest={100}
-                  set={(name) => replace(at, { ...bar, name }, `call it ${name}`)}
+                  set={(name) => replace(at, { ...bar, name }, `renamed to “${name}”`)}
                 />
               </th>
               {bands.map((band) => (
@@ -165,10 +165,10 @@ function Menu() {
           <li key={entry.id} className="flex items-center gap-2">
             <span className="w-44 flex-none">
               <TextControl
-                name={`Words of entry ${at + 1}`}
+                name={`Label of entry ${at + 1}`}
                 value={entry.label}
                 longest={100}
-                set={(label) => replace(at, { ...entry, label }, `call an entry ${label}`)}
+                set={(label) => replace(at, { ...entry, label }, `rename an entry to “${label}”`)}
               />
             </span>
             <input
@@ -181,7 +181,7 @@ function Menu() {
               onBlur={(event) => {
                 const to = event.target.value.trim();
                 if (to === entry.to) return;
-                if (to === "" || isSafeAddress(to)) replace(at, { ...entry, to }, `${entry.label} leads elsewhere`);
+                if (to === "" || isSafeAddress(to)) replace(at, { ...entry, to }, `${entry.label}: change link`);
                 else event.target.value = entry.to;
               }}
             />
@@ -190,7 +190,7 @@ function Menu() {
               at={at}
               of={menu.length}
               move={(to) => put(moved(menu, at, to), `Menu: move ${entry.label}`)}
-              remove={() => put(without(menu, at), `Menu: without ${entry.label}`)}
+              remove={() => put(without(menu, at), `Menu: remove ${entry.label}`)}
             />
           </li>
         ))}

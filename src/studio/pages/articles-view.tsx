@@ -72,23 +72,23 @@ function ArticleForm({ article }: { article: Article }) {
           longest={200}
           set={(text) => {
             const title = text.trim();
-            set({ title, ...follow(article, article.title, title) }, `call it ${text}`);
+            set({ title, ...follow(article, article.title, title) }, `renamed to “${text}”`);
           }}
         />
         <Translations
           of="Title of the article"
           others={article.titles}
-          set={(titles, language) => set({ titles }, `its name in ${language}`)}
+          set={(titles, language) => set({ titles }, `name in ${language}`)}
         />
       </div>
       <span className={label}>Address</span>
-      <SlugField folder="/articles/" slug={article.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
+      <SlugField folder="/articles/" slug={article.slug} set={(slug) => set({ slug }, `address ${slug}`)} />
       <span className={label}>Text</span>
-      <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+      <Suspense fallback={<p className="text-quiet">Loading…</p>}>
         <RichText
           label="Text of the article"
           html={article.html}
-          save={(html) => set({ html }, "its text")}
+          save={(html) => set({ html }, "text changed")}
           between={{
             items: panels.map(({ panel, after }) => ({
               id: panel,
@@ -99,11 +99,14 @@ function ArticleForm({ article }: { article: Article }) {
               .filter(({ slug }) => !panels.some(({ panel }) => panel === slug))
               .map(({ slug, name }) => ({ id: slug, name })),
             put: (panel, after) =>
-              setPanels([...panels, { panel, at: { wide: "article" }, after }], `put ${nameOf(panel)} into the text`),
+              setPanels(
+                [...panels, { panel, at: { wide: "article" }, after }],
+                `insert ${nameOf(panel)} into the text`,
+              ),
             moved: (places) => {
               const next = panels.map((one) => ({ ...one, after: places.get(one.panel) ?? one.after ?? 0 }));
               if (next.some((one, at) => one.after !== Math.min(panels[at]?.after ?? 0, blocks)))
-                setPanels(next, "panels stay at their place in the text");
+                setPanels(next, "panels keep their position in the text");
             },
           }}
         />

@@ -14,8 +14,8 @@ const partNames: Record<CellPart, string> = {
   rating: "Rating",
   stock: "In stock or not",
   field: "A field",
-  variant: "Choice of variant",
-  basket: "Basket button",
+  variant: "Variant picker",
+  basket: "Add-to-basket button",
 };
 
 interface Props {
@@ -52,7 +52,7 @@ export function CellList({ of, cells, without = [], set }: Props) {
               at={at}
               of={cells.length}
               move={(to) => set(moved(cells, at, to), `move ${nameOf(cell)} in ${of}`)}
-              remove={() => set(leftOut(cells, at), `leave ${nameOf(cell)} out of ${of}`)}
+              remove={() => set(leftOut(cells, at), `remove ${nameOf(cell)} from ${of}`)}
             />
           </li>
         ))}
@@ -68,7 +68,7 @@ export function CellList({ of, cells, without = [], set }: Props) {
             if (cell) set([...cells, cell], `show ${nameOf(cell)} in ${of}`);
           }}
         >
-          <option value="">Show more …</option>
+          <option value="">Show more…</option>
           {choices.map((cell, at) => (
             <option key={nameOf(cell)} value={at}>
               {nameOf(cell)}

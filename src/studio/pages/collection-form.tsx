@@ -45,23 +45,23 @@ export function CollectionForm({ collection }: { collection: Collection }) {
           name="Name of the collection"
           value={name}
           longest={200}
-          set={(text) => set({ name: text.trim(), ...follow(collection, name, text.trim()) }, `call it ${text}`)}
+          set={(text) => set({ name: text.trim(), ...follow(collection, name, text.trim()) }, `renamed to “${text}”`)}
         />
         <Translations
           of="Name of the collection"
           others={collection.names}
-          set={(names, language) => set({ names }, `its name in ${language}`)}
+          set={(names, language) => set({ names }, `name in ${language}`)}
         />
       </div>
       <span className={label}>Address</span>
-      <SlugField folder="/collections/" slug={collection.slug} set={(slug) => set({ slug }, `at ${slug}`)} />
+      <SlugField folder="/collections/" slug={collection.slug} set={(slug) => set({ slug }, `address ${slug}`)} />
       <span className={label}>Products</span>
       <div className="flex flex-col gap-2.5">
         <Choice
-          label="What makes a product one of the collection"
+          label="Which products belong to the collection"
           value={of.by}
           options={[
-            { value: "conditions", label: "by what they state" },
+            { value: "conditions", label: "by their values" },
             { value: "hand", label: "picked by hand" },
             { value: "value", label: "one for each value of a field" },
           ]}
@@ -75,7 +75,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
                 value={of.join}
                 options={[
                   { value: "all", label: "all of these apply to one variant" },
-                  { value: "any", label: "any of these holds" },
+                  { value: "any", label: "any of these applies" },
                 ]}
                 set={(join) => set({ of: { ...of, join } }, join === "all" ? "all conditions" : "any condition")}
               />
@@ -96,7 +96,7 @@ export function CollectionForm({ collection }: { collection: Collection }) {
               aria-label="Field with a collection for each value"
               value={of.field}
               onChange={(event) =>
-                set({ of: { by: "value", field: event.target.value } }, "for each value of another field")
+                set({ of: { by: "value", field: event.target.value } }, "for each value of a different field")
               }
             >
               {profiles
@@ -119,28 +119,28 @@ export function CollectionForm({ collection }: { collection: Collection }) {
         ) : null}
       </div>
       <span className={label}>Text above</span>
-      <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+      <Suspense fallback={<p className="text-quiet">Loading…</p>}>
         <RichText
           label="Text above the products"
           html={collection.html}
-          save={(html) => set({ html: html === "<p></p>" ? "" : html }, "its text")}
+          save={(html) => set({ html: html === "<p></p>" ? "" : html }, "text changed")}
         />
       </Suspense>
       <span className={label}>Order</span>
       <select
         className="select select-sm w-56"
-        aria-label="Order of the collection"
+        aria-label="Sort order of the collection"
         value={collection.order}
-        onChange={(event) => set({ order: event.target.value }, "its order")}
+        onChange={(event) => set({ order: event.target.value }, "sort order")}
       >
         <option value="">Shop’s order</option>
-        {of.by === "hand" ? <option value="picked">As picked</option> : null}
+        {of.by === "hand" ? <option value="picked">Picked order</option> : null}
         {profiles.flatMap(({ field }) => [
           <option key={field.key} value={field.key}>
-            {field.name}, up
+            {field.name}, ascending
           </option>,
           <option key={`-${field.key}`} value={`-${field.key}`}>
-            {field.name}, down
+            {field.name}, descending
           </option>,
         ])}
       </select>

@@ -45,7 +45,7 @@ export function Conditions({ conditions, within, set }: Props) {
             onClick={() =>
               set(
                 conditions.filter((_, n) => n !== at),
-                `no condition over ${"field" in condition ? name(condition.field) : "products"}`,
+                `remove the condition on ${"field" in condition ? name(condition.field) : "products"}`,
               )
             }
           >
@@ -92,7 +92,7 @@ export function ConditionWords({ condition }: { condition: Condition }) {
 }
 
 function wordsOf(condition: Extract<Condition, { field: string }>, field: Field | undefined, currency: string): string {
-  if (!field) return "is not in the catalogue any more";
+  if (!field) return "is no longer in the catalogue";
   if ("options" in condition) return condition.options.join(" or ");
   const format = formatterOf(field, currency);
   const { min, max } = condition;

@@ -24,7 +24,7 @@ export const GiveBack = ({ label, run }: { label: string; run(): void }) => (
   <button
     type="button"
     className="grid size-5 place-items-center rounded-full text-[13px] text-quiet hover:bg-sand"
-    aria-label={`Give back ${label.toLowerCase()}`}
+    aria-label={`Reset ${label.toLowerCase()}`}
     title="Changed here. Click to reset."
     onClick={run}
   >

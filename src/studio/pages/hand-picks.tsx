@@ -28,14 +28,14 @@ export function HandPicks({ picked, set }: Props) {
           {picked.map((id, at) => (
             <li key={id} className="flex items-center gap-2 border-b border-hair/60 py-0.5 ps-2.5 last:border-0">
               <span className={`min-w-0 flex-1 truncate ${gone.includes(id) ? "text-error" : ""}`}>
-                {titles.get(id) ?? (gone.includes(id) ? `${id} is gone from the catalogue` : id)}
+                {titles.get(id) ?? (gone.includes(id) ? `${id} is no longer in the catalogue` : id)}
               </span>
               <LineTools
                 name={titles.get(id) ?? id}
                 at={at}
                 of={picked.length}
                 move={(to) => set(moved(picked, at, to), `move ${titles.get(id) ?? id}`)}
-                remove={() => set(without(picked, at), `without ${titles.get(id) ?? id}`)}
+                remove={() => set(without(picked, at), `remove ${titles.get(id) ?? id}`)}
               />
             </li>
           ))}

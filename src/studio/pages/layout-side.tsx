@@ -54,10 +54,10 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
           <h2 className="truncate text-[16px]">{name}</h2>
           <p className="text-[13px] text-quiet">
             {everywhere
-              ? "Every page of the shop, unless its kind or the page itself is set otherwise."
+              ? "Every page of the shop, unless its page type or the page itself has other settings."
               : page
-                ? "This page only; the rest follows its kind."
-                : "All of them, unless a page is set otherwise."}
+                ? "This page only; everything else follows its page type."
+                : "All of these pages, unless a page has its own settings."}
           </p>
         </div>
         {page && Object.keys(own).length > 0 ? (

@@ -94,7 +94,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
         () => set({ columns: undefined }, "reset the columns"),
       )}
       <FormLine
-        label="More by"
+        label="Load more with"
         own={own.more !== undefined}
         giveBack={() => set({ more: undefined }, "reset how more is loaded")}
       >
@@ -106,21 +106,21 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
         />
       </FormLine>
       <FormLine
-        label="At once"
+        label="Products at a time"
         own={own.size !== undefined}
         giveBack={() => set({ size: undefined }, "reset the page size")}
       >
         <input
           type="number"
           className="input input-xs w-20"
-          aria-label="Products at once"
+          aria-label="Products at a time"
           min={1}
           max={200}
           key={layout.size}
           defaultValue={layout.size}
           onBlur={(event) => {
             const size = Math.round(Math.max(1, Math.min(200, Number(event.target.value) || layout.size)));
-            if (size !== layout.size) set({ size }, `${size} products at once`);
+            if (size !== layout.size) set({ size }, `${size} products at a time`);
           }}
         />
         <span className="text-quiet">products</span>
@@ -138,7 +138,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
         />
       </FormLine>
       <FormLine
-        label="In rows"
+        label="Picture width"
         own={own.picture !== undefined}
         giveBack={() => set({ picture: undefined }, "reset the picture width")}
       >

@@ -11,7 +11,7 @@ export const NothingForm = ({ layout, own, set }: LayoutFormProps) => (
     own={own.nothing !== undefined}
     giveBack={() => set({ nothing: undefined }, "reset the words for nothing found")}
   >
-    <Suspense fallback={<p className="text-quiet">Opening …</p>}>
+    <Suspense fallback={<p className="text-quiet">Loading…</p>}>
       <RichText
         label="Text when no products match"
         html={layout.nothing}

@@ -13,7 +13,7 @@ interface Props {
 
 /** What a page unfolds to: its facets with what each offers there, and what is wrong. */
 export function PageDetail({ figures, panels }: Props) {
-  if (!figures) return <p className="border-b border-hair px-10 py-3 text-quiet">Counting …</p>;
+  if (!figures) return <p className="border-b border-hair px-10 py-3 text-quiet">Counting…</p>;
   const { facets, findings } = figures;
   return (
     <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8 border-b border-hair bg-base-200/60 px-10 py-3">

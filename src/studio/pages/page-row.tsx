@@ -84,7 +84,9 @@ function DrawnRow({ row, panels, columns, figures, unfolded, fold, isOpen, openL
             panel={panel}
             own={own}
             apply={apply}
-            giveBack={() => apply(setLayout(scope, { panels: undefined }, `Let the panels of ${name} follow the kind`))}
+            giveBack={() =>
+              apply(setLayout(scope, { panels: undefined }, `Reset the panels of ${name} to the page type`))
+            }
           />
         </span>
       ))}
@@ -114,7 +116,7 @@ function PageLink({ page, panel = "" }: { page: PageRef; panel: string | undefin
       to={`/shops/${shop.slug}/panels/${panel}?page=${encodeURIComponent(page.address)}`}
       className="min-w-0 truncate hover:underline"
       style={{ paddingInlineStart: depth * 14 }}
-      title={`${page.address}: show it on the stage`}
+      title={`${page.address}: show it under Panels`}
     >
       {pageName(page)}
     </Link>
@@ -148,7 +150,7 @@ function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiti
       <span role="cell" className={cell}>
         {shown.length === 0 ? "–" : percent(least, products)}
       </span>
-      <span role="cell" className={cell} title="Options that these facets offer elsewhere in the shop, and not here">
+      <span role="cell" className={cell} title="Options that these facets offer elsewhere in the shop, but not here">
         {left.toLocaleString("en")}
       </span>
       <span
@@ -156,7 +158,7 @@ function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiti
         className={`${cell} ${shift !== undefined && shift > 0.1 ? bad : ""}`}
         title={
           shift === undefined
-            ? "Not measured yet: open it under Panels and try every row"
+            ? "Not measured yet: open it under Panels and measure every row"
             : "As felt, the worst step of all rows"
         }
       >

@@ -15,7 +15,7 @@ import { useFigures } from "./use-figures.ts";
 
 const rowHeight = 40;
 const panelWidth = 104;
-const numbers = ["Products", "Facets shown", "Least reach", "Left out", "Worst shift", "Findings"];
+const numbers = ["Products", "Facets shown", "Lowest reach", "Left out", "Worst shift", "Findings"];
 
 interface Props {
   panels: ReadonlyMap<string, PanelDocument>;
@@ -66,7 +66,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
         <span role="status" className="text-quiet tabular-nums">
           {list.length.toLocaleString("en")} pages
           {done < list.length ? `, ${done.toLocaleString("en")} counted` : ""}
-          {rows.length === 0 ? "; none of them is called like that" : ""}
+          {rows.length === 0 ? "; no page has that name" : ""}
         </span>
         <button
           type="button"
@@ -78,7 +78,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
         </button>
         {bare ? (
           <Link to={`/shops/${shop.slug}/pages/collections`} className="text-[13px] underline">
-            Make pages of your own: collections
+            Create pages of your own: collections
           </Link>
         ) : null}
       </div>

@@ -17,7 +17,7 @@ export function PagesView() {
           {open ? <LayoutSide key={JSON.stringify(open)} scope={open} close={() => setOpen(undefined)} /> : null}
         </div>
       ) : (
-        <p className="text-quiet">Opening the panels …</p>
+        <p className="text-quiet">Loading the panels…</p>
       )}
     </PagesFrame>
   );

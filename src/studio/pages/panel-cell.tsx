@@ -78,7 +78,7 @@ function CellPicture({ at, own }: { at: Banded<Placement> | undefined; own: bool
         <span className="text-quiet">–</span>
       )}
       {own ? (
-        <span className="absolute end-1 top-1 size-1.5 rounded-full bg-accent" title="Otherwise than its kind" />
+        <span className="absolute end-1 top-1 size-1.5 rounded-full bg-accent" title="Different from its page type" />
       ) : null}
     </>
   );
@@ -144,13 +144,16 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
           ))}
       </div>
       <div className="flex flex-wrap gap-x-4 gap-y-1 border-t border-hair pt-2 empty:hidden">
-        {here?.at ? <Way words="Default position" run={() => place(undefined, "where it stands by itself")} /> : null}
+        {here?.at ? <Way words="Default position" run={() => place(undefined, "default position")} /> : null}
         {at && band !== "wide" && isOwn(at, band) ? (
-          <Way words="Follow the wider band" run={() => place(withoutBand(at, band), `${band} as the wider band`)} />
+          <Way
+            words="Use the wider band’s"
+            run={() => place(withoutBand(at, band), `${band}: same as the wider band`)}
+          />
         ) : null}
         {here && standing[0] !== here ? (
           <Way
-            words="Stand before the others"
+            words="Move before the others"
             run={() => apply(movePanelUp(scope, standing, slug, `${panel.name} on ${where}: before the others`))}
           />
         ) : null}
@@ -158,14 +161,14 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
           <Way
             words={"kind" in scope ? "Not on these pages" : "Not on this page"}
             run={() => {
-              apply(liftPanel(scope, standing, slug, `Take ${panel.name} off ${where}`));
+              apply(liftPanel(scope, standing, slug, `Remove ${panel.name} from ${where}`));
               close();
             }}
           />
         ) : null}
         {own ? (
           <Way
-            words="Follow the kind again"
+            words="Reset to the page type"
             run={() => {
               giveBack();
               close();

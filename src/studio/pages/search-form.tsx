@@ -31,7 +31,7 @@ export function SearchForm() {
   const set = (key: string, name: string, weight: number) => {
     const others = (search ?? []).filter((one) => one.field !== key);
     const next: SearchedField[] = [...others, { field: key, weight }];
-    pages.getState().apply(setSearch(next, `Search: ${name} weighs ${weight}`));
+    pages.getState().apply(setSearch(next, `Search: weight of ${name} is ${weight}`));
   };
   return (
     <section aria-label="Search" className="grid max-w-4xl grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8">
@@ -44,7 +44,7 @@ export function SearchForm() {
               className="link text-[13px] font-normal"
               onClick={() => pages.getState().apply(setSearch(undefined, "Reset the search"))}
             >
-              As usual again
+              Reset
             </button>
           ) : null}
         </h2>

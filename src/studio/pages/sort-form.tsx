@@ -31,17 +31,17 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
         sort,
         label: usualWords[goesBy],
       })),
-      "orders of its own",
+      "custom sort options",
     );
   return (
     <FormPart
       title="Orders"
       own={own.sorts !== undefined}
-      giveBack={() => set({ sorts: undefined }, "the usual orders")}
+      giveBack={() => set({ sorts: undefined }, "default sort options")}
     >
       {sorts.length === 0 ? (
         <div className="flex items-center gap-3 text-[13px] text-quiet">
-          The usual ones, by what the catalogue has.
+          The default options, chosen for this catalogue.
           <button type="button" className="btn btn-xs" onClick={start}>
             Choose
           </button>
@@ -53,10 +53,10 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
               <li key={one.id} className="flex items-center gap-1">
                 <span className="min-w-0 flex-1">
                   <TextControl
-                    name={`Words of order ${at + 1}`}
+                    name={`Label of sort option ${at + 1}`}
                     value={one.label}
                     longest={200}
-                    set={(label) => replace(at, { ...one, label }, `call an order ${label}`)}
+                    set={(label) => replace(at, { ...one, label }, `rename a sort option to “${label}”`)}
                   />
                 </span>
                 <select
@@ -83,7 +83,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
                   at={at}
                   of={sorts.length}
                   move={(to) => put(moved(sorts, at, to), `move ${one.label}`)}
-                  remove={() => put(without(sorts, at), `without the order ${one.label}`)}
+                  remove={() => put(without(sorts, at), `remove the sort option ${one.label}`)}
                 />
               </li>
             ))}
@@ -92,10 +92,13 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
             type="button"
             className="btn btn-xs self-start"
             onClick={() =>
-              put([...sorts, { id: freeId(sorts, "order"), sort: "price", label: "New order" }], "add an order")
+              put(
+                [...sorts, { id: freeId(sorts, "order"), sort: "price", label: "New sort option" }],
+                "add a sort option",
+              )
             }
           >
-            <Plus size={13} aria-hidden /> Order
+            <Plus size={13} aria-hidden /> Sort option
           </button>
         </>
       )}

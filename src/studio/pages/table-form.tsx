@@ -29,14 +29,14 @@ export function TableForm({ layout, own, set }: LayoutFormProps) {
                 name={`Heading of column ${at + 1}`}
                 value={column.title}
                 longest={200}
-                set={(title) => replace(at, { ...column, title }, `call a column ${title}`)}
+                set={(title) => replace(at, { ...column, title }, `rename a column to “${title}”`)}
               />
               <LineTools
                 name={name}
                 at={at}
                 of={table.length}
                 move={(to) => put(moved(table, at, to), `move ${name}`)}
-                remove={() => put(without(table, at), `without ${name}`)}
+                remove={() => put(without(table, at), `remove ${name}`)}
               />
             </div>
             <div className="ps-3">

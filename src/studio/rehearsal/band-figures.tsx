@@ -57,7 +57,7 @@ export function BandFigures({
         <p role="status" className="flex-1 text-[13px] text-quiet tabular-nums">
           {run?.stage
             ? `${n.toLocaleString("en")}${n < wanted ? ` of ${wanted.toLocaleString("en")}` : ""} shoppers, ${run.stage.products.toLocaleString("en")} products`
-            : "Opening the catalogue …"}
+            : "Loading the catalogue…"}
         </p>
         <button
           type="button"
@@ -94,7 +94,7 @@ export function BandFigures({
             key={name}
             name={spreads[name].name}
             value={inWords[name](summary[name].median)}
-            more={`90 % within ${inWords[name](summary[name].p90)}`}
+            more={`90% within ${inWords[name](summary[name].p90)}`}
             pressed={name === measure}
             press={() => showMeasure(name)}
           />
@@ -102,7 +102,7 @@ export function BandFigures({
       </dl>
       <SpreadChart measure={measure} walks={there} end={end} />
       <p className="text-[13px] text-quiet">
-        {percent(Math.round(summary.endings["nothing helps"] * n), n)} run out of useful knowledge,{" "}
+        {percent(Math.round(summary.endings["nothing helps"] * n), n)} give up because no facet helps them any more,{" "}
         {percent(Math.round(summary.endings.patience * n), n)} lose patience;{" "}
         {percent(Math.round(summary.stuck * n), n)} reach a dead end.{" "}
         {run?.fewest === undefined
@@ -116,12 +116,12 @@ export function BandFigures({
 /** From the least to the most, or the one that both come to. */
 function spanWords({ least, most }: Span): string {
   const [from, to] = [least, most].map(inPercent);
-  return from === to ? `${to}` : `${from?.replace(" %", "")} to ${to}`;
+  return from === to ? `${to}` : `${from?.replace("%", "")} to ${to}`;
 }
 
 /** States the result of a comparison in one sentence. */
 function againstWords({ base, low, high, whatever }: Robust, edition: string, shoppers: number): string {
-  if (!base.differs) return `No difference from ${edition} that ${shoppers.toLocaleString("en")} shoppers show.`;
+  if (!base.differs) return `No difference from ${edition} shown by ${shoppers.toLocaleString("en")} shoppers.`;
   const words = `${points(Math.abs(base.mean))} ${base.mean > 0 ? "more" : "fewer"} find it than in ${edition}, of the same shoppers`;
   if (whatever) return `${words}, whatever they know.`;
   const holds = ({ differs, mean }: Difference) => differs && mean > 0 === base.mean > 0;

@@ -51,7 +51,7 @@ export function BetterView({ shop, run, service }: { shop: string; run: Run; ser
       </p>
       {share === undefined ? (
         <button type="button" className="btn btn-primary btn-sm self-start" onClick={() => void search()}>
-          Look for a better panel
+          Search for a better panel
         </button>
       ) : (
         <progress className="progress progress-accent w-64" aria-label="Search" value={share} max={1} />
@@ -59,12 +59,10 @@ export function BetterView({ shop, run, service }: { shop: string; run: Run; ser
       <Fault text={trouble} />
       {taken ? (
         <p role="status" className="flex items-center gap-2">
-          Taken: {taken.words}. <HistoryButtons stores={[taken.store]} />
+          Applied: {taken.words}. <HistoryButtons stores={[taken.store]} />
         </p>
       ) : null}
-      {found?.length === 0 ? (
-        <p role="status">No change does better with shoppers that the search had not seen.</p>
-      ) : null}
+      {found?.length === 0 ? <p role="status">No change also helps the second group of shoppers.</p> : null}
       {found && found.length > 0 ? (
         <ul className="flex flex-col divide-y divide-hair">
           {found.map((one) => (
@@ -72,18 +70,18 @@ export function BetterView({ shop, run, service }: { shop: string; run: Run; ser
               <div className="flex-1">
                 <p className="font-medium">{one.words}</p>
                 <p className="text-[13px] text-quiet tabular-nums">
-                  {seconds(one.gain)} s sooner a shopper on the mean, with 95 % between {seconds(one.low)} and{" "}
-                  {seconds(one.high)} s; those who never find it count with all their patience.
+                  {seconds(one.gain)} s faster per shopper on average, 95% interval {seconds(one.low)} to{" "}
+                  {seconds(one.high)} s. Shoppers who never find it count with all their patience.
                 </p>
               </div>
               <button
                 type="button"
                 className="btn btn-sm"
-                aria-label={`Take it: ${one.words}`}
+                aria-label={`Apply: ${one.words}`}
                 disabled={taken !== undefined}
                 onClick={() => void take(one)}
               >
-                Take it
+                Apply
               </button>
             </li>
           ))}

@@ -15,7 +15,7 @@ const names: Record<MeasureName, string> = {
   px: "Px scrolled by them",
 };
 const inWords: Record<MeasureName, (value: number) => string> = {
-  arrived: (share) => `${(share * 100).toFixed(1)} %`,
+  arrived: (share) => `${(share * 100).toFixed(1)}%`,
   moves: (n) => n.toFixed(2),
   seconds,
   px: pixels,
@@ -82,8 +82,8 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
         <>
           <p role="status" className="font-medium">
             {differs
-              ? "They differ, by more than these shoppers would by chance:"
-              : `No difference that ${order.shoppers.toLocaleString("en")} shoppers show.`}
+              ? "They differ by more than chance:"
+              : `No difference shown by ${order.shoppers.toLocaleString("en")} shoppers.`}
           </p>
           <table className="table table-sm">
             <thead>
@@ -99,7 +99,7 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
                   Difference
                 </th>
                 <th scope="col" className="text-end">
-                  95 % interval
+                  95% interval
                 </th>
               </tr>
             </thead>
@@ -125,11 +125,11 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
           </table>
           <p className="text-[13px] text-quiet">
             Each shopper is sent through both and compared with themselves: percentile bootstrap of the paired
-            differences, corrected by Holm’s way for the four measures. Heights are estimated on both sides alike.
+            differences, corrected by Holm’s method for the four measures. Heights are estimated on both sides alike.
           </p>
         </>
       ) : (
-        <p className="text-quiet">The same shoppers are on their way …</p>
+        <p className="text-quiet">Sending the same shoppers…</p>
       )}
     </div>
   );
@@ -141,7 +141,7 @@ interface Side {
   name: string;
   /** The edition whose pages and panels it wants. */
   edition?: number;
-  /** What is rehearsed. @param stand that of the edition */
+  /** Page and panel to rehearse. @param stand that of the edition */
   order(shop: string, stand: ShopStand | undefined): Order;
 }
 

@@ -22,7 +22,7 @@ export function DeadEndList({ run: { walks, stage } }: { run: Run }) {
   }, [walks]);
   const titles = new Map((stage?.facets ?? []).map(({ row, title }) => [row, title]));
   if (ends.length === 0)
-    return <p className="text-quiet">Nobody has met a dead end{walks.length === 0 ? " yet" : ""}.</p>;
+    return <p className="text-quiet">No shopper has reached a dead end{walks.length === 0 ? " yet" : ""}.</p>;
   return (
     <>
       <table className="table table-sm max-w-4xl">
@@ -42,7 +42,7 @@ export function DeadEndList({ run: { walks, stage } }: { run: Run }) {
               <th scope="row" className="font-medium">
                 {titles.get(row) ?? row}
               </th>
-              <td>{kind === "missing" ? "It does not offer what was known" : "It had no products"}</td>
+              <td>{kind === "missing" ? "The known value is not among its options" : "The option had no products"}</td>
               <td>{words || "Nothing"}</td>
               <td className="text-end tabular-nums">{times}</td>
             </tr>
@@ -52,7 +52,7 @@ export function DeadEndList({ run: { walks, stage } }: { run: Run }) {
       {ends.length > most ? (
         <p className="mt-2 text-[13px] text-quiet">
           The {most} most frequent of {ends.length} are listed;{" "}
-          {percent(walks.filter(({ deadEnds }) => deadEnds.length > 0).length, walks.length)} of shoppers met one.
+          {percent(walks.filter(({ deadEnds }) => deadEnds.length > 0).length, walks.length)} of shoppers reached one.
         </p>
       ) : null}
     </>

@@ -47,7 +47,7 @@ export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal
           <th scope="col" className="text-end">
             Dead ends
           </th>
-          <th scope="col">If it were left out</th>
+          <th scope="col">Without this facet</th>
         </tr>
       </thead>
       <tbody className="tabular-nums">
@@ -83,5 +83,5 @@ function costWords(differences: readonly Difference[]): string {
       : []),
     ...(time?.differs && Math.abs(time.mean) >= 0.1 ? [`${signed(time.mean, seconds)} s for those who do`] : []),
   ];
-  return words.join(", ") || "No difference that these shoppers show";
+  return words.join(", ") || "No difference shown by these shoppers";
 }

@@ -16,7 +16,7 @@ export function MainLevers({ assumptions, change }: Props) {
       <Lever
         words="Shoppers know"
         value={Math.round(known * 100)}
-        more={(value) => `${value} % of the default`}
+        more={(value) => `${value}% of the default`}
         min={25}
         max={200}
         step={5}

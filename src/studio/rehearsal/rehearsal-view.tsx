@@ -92,7 +92,7 @@ export function RehearsalView() {
       <Strip views={shopViews(shop.slug)} />
       <main className="flex min-h-0 flex-1">
         <section
-          aria-label="What is rehearsed"
+          aria-label="Page and panel to rehearse"
           className="flex w-[300px] flex-none flex-col gap-4 overflow-y-auto border-e border-hair p-4"
         >
           <h1 className="text-2xl">Rehearsal</h1>
@@ -100,7 +100,7 @@ export function RehearsalView() {
             wishes={wishes}
             change={setWishes}
             readVisits={async (text, columns) => {
-              if (!workers.wide) throw new Error("The worker is not there yet.");
+              if (!workers.wide) throw new Error("The rehearsal isn’t ready yet. Try again in a moment.");
               return workers.wide.visits(dataOf(shop.slug, "draft"), text, columns);
             }}
             know={(shares) => setAssumptions({ ...assumptions, knows: { ...assumptions.knows, ...shares } })}

@@ -32,7 +32,7 @@ import {
 import type { Walk } from "../../core/rehearsal/walk.ts";
 import type { ShopStand } from "../../core/wire/shop-stand.ts";
 
-/** What is rehearsed, and with whom. */
+/** Page and panel to rehearse, and with whom. */
 export interface Order {
   /** Address of the catalogue in binary form. */
   data: string;

@@ -6,13 +6,13 @@ import type { Run } from "./use-rehearsal.ts";
 
 const kinds: Record<string, { words: string; of(walk: Walk): boolean }> = {
   all: { words: "All", of: () => true },
-  lost: { words: "Not arrived", of: ({ ending }) => ending !== "arrived" },
-  stuck: { words: "Met a dead end", of: ({ deadEnds }) => deadEnds.length > 0 },
+  lost: { words: "Didn’t find it", of: ({ ending }) => ending !== "arrived" },
+  stuck: { words: "Reached a dead end", of: ({ deadEnds }) => deadEnds.length > 0 },
   long: { words: "Three choices or more", of: ({ moves }) => moves.length > 2 },
 };
 const endings: Record<Ending, string> = {
   arrived: "found it",
-  "nothing helps": "ran out of useful knowledge",
+  "nothing helps": "gave up: no facet helps",
   patience: "lost patience",
 };
 const most = 60;

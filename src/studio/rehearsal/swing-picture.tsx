@@ -5,12 +5,12 @@ import { inPercent } from "./in-words.ts";
 /** A value of an assumption as it is read. */
 function spoken({ name }: Swing, value: number): string {
   const { unit } = assumptionList[name];
-  return unit === "share" ? `${Math.round(value * 100)} %` : `${value}${unit ? ` ${unit}` : ""}`;
+  return unit === "share" ? `${Math.round(value * 100)}%` : `${value}${unit ? ` ${unit}` : ""}`;
 }
 
 /** Bars that show how far each assumption moves the share that finds its product, the largest first. */
 export function SwingPicture({ span, arrived }: { span: Span | undefined; arrived: number }) {
-  if (!span) return <p className="text-quiet">The same shoppers are sent again under other assumptions …</p>;
+  if (!span) return <p className="text-quiet">Sending the same shoppers again under different assumptions…</p>;
   return (
     <div className="flex max-w-4xl flex-col gap-3">
       <p className="max-w-prose text-[13px] text-quiet">
@@ -58,7 +58,7 @@ export function SwingPicture({ span, arrived }: { span: Span | undefined; arrive
   );
 }
 
-/** A stretch of a line from 0 to 100 %, with a mark where things stand. */
+/** A stretch of a line from 0 to 100%, with a mark where things stand. */
 function Bar({ from, to, mark }: { from: number; to: number; mark: number }) {
   const at = (value: number) => `${(value * 100).toFixed(1)}%`;
   return (

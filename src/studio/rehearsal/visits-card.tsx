@@ -30,7 +30,7 @@ export function VisitsCard({ read, use, know }: Props) {
   return (
     <div className="flex flex-col gap-2 text-[13px]">
       <label className="flex flex-col gap-1 text-quiet">
-        Visits or choices as CSV, a row each or with a count
+        Visits or choices as CSV: one row each, or with a count
         <input
           type="file"
           accept=".csv,.tsv,.txt"

@@ -10,8 +10,8 @@ const gap = 6;
 
 const endNames: Record<string, string> = {
   arrived: "Found it",
-  "nothing helps": "Nothing helps",
-  patience: "Patience ends",
+  "nothing helps": "Gave up: nothing helped",
+  patience: "Gave up: patience ended",
 };
 const endColours: Record<string, string> = { arrived: "#4d6b33", "nothing helps": "#a83c25", patience: "#a83c25" };
 
@@ -28,7 +28,7 @@ interface Placed extends WayNode {
 export function WaysPicture({ run }: { run: Run }) {
   const { walks, stage } = run;
   const ways = useMemo(() => waysOf(walks), [walks]);
-  if (walks.length === 0) return <p className="text-quiet">The first shoppers are on their way …</p>;
+  if (walks.length === 0) return <p className="text-quiet">Sending the first shoppers…</p>;
   const titles = new Map((stage?.facets ?? []).map(({ row, title }) => [row, title]));
   const nameOf = ({ at, ends }: WayNode) =>
     ends ? (endNames[at] ?? at) : at === otherFacets ? "Other facets" : (titles.get(at) ?? at);

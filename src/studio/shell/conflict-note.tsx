@@ -14,7 +14,7 @@ export function ConflictNote<D extends object>({ store, what }: { store: Documen
         <b>{what} changed in another tab.</b> Your changes aren’t saved until you choose a version.
       </p>
       <button type="button" className="btn btn-sm" onClick={() => store.getState().settle("theirs")}>
-        Take the other version
+        Use the other version
       </button>
       <button type="button" className="btn btn-primary btn-sm" onClick={() => store.getState().settle("mine")}>
         Keep mine

@@ -106,7 +106,7 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
         if (keep === "mine") later(0);
         else {
           sent = other.document;
-          add(changeBetween(document, other.document), past, "Take the other version");
+          add(changeBetween(document, other.document), past, "Use the other version");
           set({ saving: "saved" });
         }
         changedFrom = 1;

@@ -62,7 +62,7 @@ export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
               className={`${entry} ${past.length === 0 ? "bg-plum-soft font-medium" : ""}`}
               onClick={() => repeat(past.length, undo)}
             >
-              As it was before
+              Before all changes
             </button>
           </li>
         </ol>

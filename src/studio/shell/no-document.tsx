@@ -16,7 +16,7 @@ export function NoDocument({ kind, slug }: { kind: ManyKind; slug: string }) {
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop.slug)} />
       <main className="mx-auto grid max-w-lg flex-1 place-content-center gap-3 px-6">
-        <h1 className="text-3xl">{was ? `${was.name} is removed` : "This page doesn’t exist"}</h1>
+        <h1 className="text-3xl">{was ? `${was.name} was removed` : "This page doesn’t exist"}</h1>
         <p className="text-quiet">
           {was
             ? `It was removed on ${removalDay(was.removedAt)}. You can restore it for 30 days.`
@@ -29,7 +29,7 @@ export function NoDocument({ kind, slug }: { kind: ManyKind; slug: string }) {
               className="btn btn-primary btn-sm"
               onClick={() => void bringBack(documentPath(shop.slug, kind, slug), listAnew)}
             >
-              Bring it back
+              Restore
             </button>
           ) : null}
           <Link to={`/shops/${shop.slug}/${manyViews[kind]}`} className="btn btn-sm">

@@ -35,10 +35,10 @@ export function RemovedList({ path, pathOf, changed, title, className = "" }: Pr
             <button
               type="button"
               className="btn btn-sm"
-              aria-label={`Bring back ${name}`}
+              aria-label={`Restore ${name}`}
               onClick={() => void bringBack(pathOf(slug), changed)}
             >
-              Bring back
+              Restore
             </button>
           </li>
         ))}

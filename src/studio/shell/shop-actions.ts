@@ -24,7 +24,7 @@ export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunc
       .map(({ key, name }) => go(`Swatches of ${name}`, `/swatches/${encodeURIComponent(key)}`)),
     go("Products of the catalogue", "/catalogue/products"),
     go("Corrections of the catalogue", "/catalogue/mends"),
-    go("Bring a newer catalogue file", "/catalogue/import"),
+    go("Import a newer catalogue file", "/catalogue/import"),
     go("Send trial shoppers through a page", "/rehearsal"),
     go("Publish an edition", "/editions"),
     download("Download the catalogue as CSV", "catalogue.csv"),

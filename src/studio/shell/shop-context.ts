@@ -43,7 +43,7 @@ export const ShopContext = createContext<OpenShop | undefined>(undefined);
 /** The open shop. Only for views inside the shop's frame. */
 export function useOpenShop(): OpenShop {
   const open = useContext(ShopContext);
-  if (!open) throw new Error("This view stands outside a shop.");
+  if (!open) throw new Error("This component is outside a shop.");
   return open;
 }
 

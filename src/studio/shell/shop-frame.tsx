@@ -71,7 +71,7 @@ function OpenFrame({ slug }: { slug: string }) {
       />
     );
   if (trouble) return <NotHere title="Something went wrong" message={trouble} />;
-  if (!open) return <div className="grid h-full place-items-center text-quiet">Opening the shop …</div>;
+  if (!open) return <div className="grid h-full place-items-center text-quiet">Loading the shop…</div>;
   return (
     <ShopContext value={open}>
       <SightFilters />

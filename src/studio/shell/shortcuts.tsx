@@ -7,13 +7,13 @@ const keys: [keys: string, what: string][] = [
   ["Ctrl Shift Z", "Redo"],
   ["?", "These shortcuts"],
   ["Space on a handle, then ↑ ↓", "Move a row or an option"],
-  ["Ctrl click on a handle", "Choose several rows to change together"],
+  ["Ctrl click on a handle", "Select several rows to change together"],
   ["Enter or Space on a cell", "Choose a display"],
   ["← → on a ruler stop", "Move a band limit by 10 px, with Page keys by 100"],
-  ["1 2 3", "Both pages, the wide one, the phone"],
-  ["A", "Try the page, or arrange it"],
-  ["0", "Fold the lattice to its names"],
-  ["4 5 6 7", "Pages readable, fitted, at half, at their own size"],
+  ["1 2 3", "Show both pages, only the wide one, only the phone"],
+  ["A", "Switch between trying and arranging the page"],
+  ["0", "Show only names in the table of the panel"],
+  ["4 5 6 7", "Zoom the pages: readable, fit, half, full size"],
   ["Esc", "Close a card, cancel typing"],
 ];
 

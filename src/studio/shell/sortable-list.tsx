@@ -47,7 +47,7 @@ const upAndDown: Modifier = ({ transform }) => ({ ...transform, x: 0 });
 /** What those hear who move an entry of a list by keys: which one, and where it is. */
 function announcementsFor(ids: readonly string[], titleOf: (id: string) => string): Announcements {
   const title = (id: UniqueIdentifier) => titleOf(String(id));
-  const place = (id: UniqueIdentifier) => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  const place = (id: UniqueIdentifier) => `position ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
   return {
     onDragStart: ({ active }) => `${title(active.id)} is picked up at ${place(active.id)}.`,
     onDragOver: ({ active, over }) =>

@@ -32,7 +32,7 @@ export function BringFolder() {
   return (
     <>
       <button type="button" className="btn btn-sm" disabled={busy} onClick={() => input.current?.click()}>
-        <FolderInput size={16} aria-hidden /> {busy ? "Reading …" : "Import a shop folder"}
+        <FolderInput size={16} aria-hidden /> {busy ? "Reading…" : "Import a shop folder"}
       </button>
       <input
         ref={input}
@@ -40,7 +40,7 @@ export function BringFolder() {
         accept=".zip,application/zip"
         className="sr-only"
         tabIndex={-1}
-        aria-label="Shop folder as a zip"
+        aria-label="Shop folder as a ZIP"
         onChange={(event) => {
           void bring(event.target.files?.[0]);
           event.target.value = "";

@@ -68,19 +68,19 @@ export function BookTools(props: ToolProps) {
             apply(
               setMany(
                 open.map((value) => ({ value, colours: best(value, least / 100, first) ?? [] })),
-                `${field.name}: take ${open.length} guesses`,
+                `${field.name}: use ${open.length} guesses`,
               ),
             )
           }
         >
-          Take {open.length} {open.length === 1 ? "guess" : "guesses"}
+          Use {open.length} {open.length === 1 ? "guess" : "guesses"}
         </button>
         <label className="flex items-center gap-1 text-quiet">
           from
           <input
             type="number"
             className="input input-xs w-14"
-            aria-label="Least confidence in per cent"
+            aria-label="Minimum confidence in per cent"
             min={0}
             max={100}
             step={5}
@@ -109,11 +109,11 @@ function best(
 }
 
 const sourceNames: Record<Source, string> = {
-  picture: "Its own picture",
-  colour: "Its own colour",
-  name: "Guess by its name",
+  picture: "Own picture",
+  colour: "Own colour",
+  name: "Guess from the name",
   photos: "Colours from product pictures",
-  text: "Its text in a tile",
+  text: "Text in a tile",
 };
 
 /** What is shown first, and what when that is missing. Nothing behind the text is ever reached. */
@@ -127,11 +127,11 @@ function OrderButton({ field, book, apply }: ToolProps) {
   };
   return (
     <Popover
-      label="Order of fallback"
+      label="Order of colour sources"
       className="w-72 p-2"
       trigger={(props) => (
         <button type="button" {...props} className="btn btn-sm">
-          <ListOrdered size={15} aria-hidden /> Fallback
+          <ListOrdered size={15} aria-hidden /> Colour sources
         </button>
       )}
     >
@@ -145,7 +145,7 @@ function OrderButton({ field, book, apply }: ToolProps) {
                 type="button"
                 className="grid size-6 place-items-center disabled:opacity-30"
                 disabled={at === 0}
-                aria-label={`${sourceNames[source]} earlier`}
+                aria-label={`Move ${sourceNames[source]} up`}
                 onClick={() => move(at, at - 1)}
               >
                 <ArrowUp size={13} aria-hidden />
@@ -154,7 +154,7 @@ function OrderButton({ field, book, apply }: ToolProps) {
                 type="button"
                 className="grid size-6 place-items-center disabled:opacity-30"
                 disabled={at === all.length - 1}
-                aria-label={`${sourceNames[source]} later`}
+                aria-label={`Move ${sourceNames[source]} down`}
                 onClick={() => move(at, at + 1)}
               >
                 <ArrowDown size={13} aria-hidden />
@@ -180,7 +180,7 @@ function Downloads() {
         tokens
       </a>
       <a className="link" href={`${path}/swatches.zip`} download>
-        zip with pictures
+        ZIP with pictures
       </a>
     </span>
   );

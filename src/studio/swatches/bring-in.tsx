@@ -19,7 +19,7 @@ export function PasteButton({ field, values, worker, apply, upload }: ToolProps)
       ...problems.map(({ row, message }) => `Line ${row}: ${message}`),
       ...(unknown.length > 0
         ? [
-            `No value is called ${unknown.slice(0, 8).join(", ")}${unknown.length > 8 ? ` and ${unknown.length - 8} more` : ""}.`,
+            `No value has the name ${unknown.slice(0, 8).join(", ")}${unknown.length > 8 ? ` and ${unknown.length - 8} more` : ""}.`,
           ]
         : []),
     ];
@@ -87,7 +87,7 @@ export function PasteButton({ field, values, worker, apply, upload }: ToolProps)
               disabled={text.trim() === ""}
               onClick={() => takeText(text, close)}
             >
-              Take them
+              Use these colours
             </button>
             <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
               From a file
@@ -135,7 +135,7 @@ export function ManyPictures({ values, apply, upload }: ToolProps) {
       }
     }
     toast(
-      `${taken} ${taken === 1 ? "picture" : "pictures"} taken${unmatched.length > 0 ? `; no value is called ${unmatched.join(", ")}` : ""}.`,
+      `${taken} ${taken === 1 ? "picture" : "pictures"} taken${unmatched.length > 0 ? `; no value has the name ${unmatched.join(", ")}` : ""}.`,
     );
   };
   return (

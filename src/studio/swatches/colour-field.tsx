@@ -54,7 +54,7 @@ export function ColourField({ label, colours, pictures, set }: Props) {
         className={`input input-xs w-36 font-mono ${wrong ? "input-error" : ""}`}
         aria-label={`Colours of ${label}`}
         aria-invalid={wrong}
-        placeholder="none of its own"
+        placeholder="no colour"
         value={text}
         onChange={(event) => setText(event.target.value)}
         onBlur={save}
@@ -65,7 +65,9 @@ export function ColourField({ label, colours, pictures, set }: Props) {
         }}
       />
       <Fault
-        text={wrong ? "No colour. Write #2e8b57, seagreen or oklch(0.7 0.1 140), up to four" : undefined}
+        text={
+          wrong ? "This is not a colour. Write #2e8b57, seagreen or oklch(0.7 0.1 140), up to four colours" : undefined
+        }
         className="text-[13px] leading-tight"
       />
     </span>
@@ -135,7 +137,7 @@ function Picker({ colours, pictures, set }: Omit<Props, "label">) {
             className="link ms-auto text-[13px]"
             onClick={() => set(colours.filter((_, place) => place !== at))}
           >
-            Take it out
+            Remove colour
           </button>
         ) : null}
       </div>
@@ -173,7 +175,7 @@ function PickPicture({ address, take }: { address: string; take(colour: string):
     <button
       type="button"
       className="cursor-crosshair overflow-hidden rounded-md border border-hair"
-      aria-label="Take a colour from this picture"
+      aria-label="Pick a colour from this picture"
       onClick={(event) => {
         if (!image.current) return;
         const canvas = document.createElement("canvas");

@@ -37,7 +37,7 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
     [desk, field.key],
   );
   const sorted = useMemo(() => (values ? values.toSorted(compare[order]) : []), [values, order]);
-  if (!values) return <p className="p-6 text-quiet">Looking at the values …</p>;
+  if (!values) return <p className="p-6 text-quiet">Loading the values…</p>;
   return (
     <>
       <section aria-label={`Swatches of ${field.name}`} className="flex min-w-0 flex-1 flex-col">
@@ -65,9 +65,9 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
             <thead className="sticky top-0 z-10 bg-sand text-start">
               <tr>
                 <th className="py-1.5 ps-3 text-start font-semibold">Value</th>
-                <th className="px-2 text-start font-semibold">By its name</th>
-                <th className="px-2 text-start font-semibold">By pictures</th>
-                <th className="px-2 text-start font-semibold">Its own colours</th>
+                <th className="px-2 text-start font-semibold">Guess from the name</th>
+                <th className="px-2 text-start font-semibold">From pictures</th>
+                <th className="px-2 text-start font-semibold">Own colours</th>
                 <th className="px-2 text-start font-semibold">Picture</th>
               </tr>
             </thead>

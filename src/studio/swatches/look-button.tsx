@@ -22,7 +22,7 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
     try {
       const result = await lookAtPictures(desk, worker, field.key, wanted, setLooking, stopper.current.signal);
       if ("done" in result) {
-        toast(`Stopped after ${result.done} of ${result.of} pictures. What was found before stays.`);
+        toast(`Stopped after ${result.done} of ${result.of} pictures. Colours found so far are kept.`);
         return;
       }
       const found = Object.keys(result.photos).length;
@@ -39,14 +39,14 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
   if (looking)
     return (
       <Progress
-        words="Looking at pictures"
+        words="Reading pictures"
         share={looking.of === 0 ? undefined : looking.done / looking.of}
         stop={() => stopper.current?.abort()}
       />
     );
   return (
     <button type="button" className="btn btn-sm" onClick={start}>
-      <Images size={15} aria-hidden /> Look at the pictures
+      <Images size={15} aria-hidden /> Read colours from pictures
     </button>
   );
 }

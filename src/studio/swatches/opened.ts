@@ -18,12 +18,12 @@ export const leastOn = (colours: readonly string[], ground: string): number =>
 /** The contrast of a swatch with its ground, to be opened. */
 export const contrastNumber = (label: string, colours: readonly string[], ground: string): OpenedNumber => ({
   title: `Contrast of ${label}`,
-  says: `How much lighter or darker ${label} is than the look’s background, ${ground}. Below ${leastContrast} : 1 many people can’t see its edge, so it gets an outline.`,
+  says: `How much lighter or darker ${label} is than the look’s background, ${ground}. Below ${leastContrast}:1 many people can’t see its edge, so it gets an outline.`,
   told: leastOn(colours, ground),
   behind: {
     lines: colours.map((colour) => ({
       words: `${colour} on ${ground}`,
-      more: `${contrastAgain(colour, ground).toFixed(2)} : 1`,
+      more: `${contrastAgain(colour, ground).toFixed(2)}:1`,
     })),
     again: Math.min(...colours.map((colour) => contrastAgain(colour, ground))),
     how: "by the formula of WCAG 2.2",
@@ -31,7 +31,7 @@ export const contrastNumber = (label: string, colours: readonly string[], ground
 });
 
 const eyes: Record<Vision, string> = {
-  usual: "Usual eyes",
+  usual: "Normal colour vision",
   protan: "Without red cones",
   deutan: "Without green cones",
   tritan: "Without blue cones",
@@ -48,7 +48,7 @@ export function pairNumber(
   const [first, second] = [one?.label ?? "", other?.label ?? ""];
   return {
     title: `${first} and ${second}`,
-    says: `Colour difference (ΔE) between the two swatches, for the eyes that tell them apart least. A difference of 2 is barely visible side by side. Below the limit of ${limit}, shoppers can mistake one for the other.`,
+    says: `Colour difference (ΔE) between the two swatches, for the kind of colour vision that sees the smallest difference. A difference of 2 is barely visible side by side. Below the limit of ${limit}, shoppers can mistake one for the other.`,
     told,
     behind: {
       lines: visions.map((vision) => ({

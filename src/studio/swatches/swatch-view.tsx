@@ -15,7 +15,8 @@ export function SwatchView() {
   const fields = bookFields(profiles);
   const field = fields.find((one) => one.key === asked) ?? fields[0];
   if (error) return <NotHere title="Something went wrong" message={error.message} />;
-  if (!store || !worker) return <div className="grid h-full place-items-center text-quiet">Opening the book …</div>;
+  if (!store || !worker)
+    return <div className="grid h-full place-items-center text-quiet">Loading the swatch book…</div>;
   return (
     <DocumentFrame store={store} what="The swatch book was">
       <main className="flex min-h-0 flex-1">

@@ -16,13 +16,13 @@ export function useUpload(worker: SwatchWorker | undefined, side = 256) {
     async (file: File): Promise<string> => {
       if (file.size > mostBytes)
         throw new Error(
-          `It has ${(file.size / 1024 / 1024).toFixed(0)} MB, and ${mostBytes / 1024 / 1024} MB is the most. Bring a smaller one.`,
+          `It has ${(file.size / 1024 / 1024).toFixed(0)} MB; the limit is ${mostBytes / 1024 / 1024} MB. Choose a smaller one.`,
         );
       const vector = file.type === "image/svg+xml" || /\.svg$/i.test(file.name);
       let kept: Blob = file;
       if (!vector) {
         try {
-          if (!worker) throw new Error("The worker has not started yet.");
+          if (!worker) throw new Error("The picture can’t be opened yet. Try again in a moment.");
           kept = await worker.shrink(file, side);
         } catch {
           throw new Error("This picture can’t be opened. Save it as PNG, JPEG, WebP or SVG.");

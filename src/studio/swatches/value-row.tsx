@@ -35,11 +35,11 @@ interface Props {
 }
 
 const from: Record<Source, string> = {
-  picture: "its picture",
-  colour: "its own",
-  name: "by its name",
-  photos: "by pictures",
-  text: "unset: its text",
+  picture: "own picture",
+  colour: "own colour",
+  name: "guessed from the name",
+  photos: "from pictures",
+  text: "no swatch: text",
 };
 
 /** One value: what shoppers see, what its name and its pictures say, and what it is given. */
@@ -73,9 +73,9 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
         {guess ? (
           <Guess
             colours={guess.colours}
-            words={`${Math.round(guess.confidence * 100)} %`}
+            words={`${Math.round(guess.confidence * 100)}%`}
             title={guess.reason}
-            label={`Take the guess by name for ${label}`}
+            label={`Use the guess from the name for ${label}`}
             taken={same(colours, guess.colours)}
             take={() => apply(setColours(value, guess.colours))}
           />
@@ -89,7 +89,7 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
             colours={photos.colours}
             words={`${photos.agree} of ${photos.of}`}
             title={`${percent(photos.agree, photos.of)} of the pictures agree`}
-            label={`Take the guess by pictures for ${label}`}
+            label={`Use the guess from pictures for ${label}`}
             taken={same(colours, photos.colours)}
             take={() => apply(setColours(value, photos.colours))}
           />
@@ -134,7 +134,7 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
               <button
                 type="button"
                 className="grid size-6 place-items-center"
-                aria-label={`Take the picture of ${label} away`}
+                aria-label={`Remove the picture of ${label}`}
                 onClick={() => apply(setPicture(value, undefined))}
               >
                 <X size={13} aria-hidden />
@@ -156,10 +156,12 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
             type="button"
             className={`grid size-6 place-items-center ${differs ? "text-accent-content" : "text-quiet"}`}
             aria-pressed={differs}
-            aria-label={differs ? `${label} shares with other fields again` : `${label} differs in this field`}
+            aria-label={
+              differs ? `${label} shares its swatch with other fields again` : `${label} differs in this field`
+            }
             title={
               differs
-                ? "Differs in this field. Click to share again"
+                ? "Different in this field only. Click to use the same swatch in every field"
                 : "The same for this value in every field. Click to change it here only"
             }
             onClick={() => apply(setShared(value, differs))}

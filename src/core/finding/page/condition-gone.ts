@@ -16,7 +16,7 @@ export const conditionGone: PageFindingKind = {
         words: `The collection uses “${field}”, which the catalogue no longer has, so that condition matches no products.`,
       })),
       ...gone(page.layout.within).map((field) => ({
-        words: `The page always asks for “${field}”, which the catalogue no longer has. It is left out.`,
+        words: `The page always filters by “${field}”, which the catalogue no longer has. That condition is ignored.`,
       })),
     ];
   },

@@ -6,6 +6,6 @@ export const emptyPage: PageFindingKind = {
   level: "error",
   find: ({ page, answer }) =>
     answer.outOf === 0 && page.kind !== "search" && page.layout.listing
-      ? [{ words: "No product is on this page. Look at its conditions." }]
+      ? [{ words: "This page has no products. Check its conditions." }]
       : [],
 };

@@ -12,6 +12,6 @@ export const facetNotHere: PageFindingKind = {
           .map(({ panel, row, title }) => ({
             panel,
             row,
-            words: `${title}: none of the ${answer.outOf} products of this page has what it offers, so it is not shown here.`,
+            words: `${title}: none of the ${answer.outOf} products of this page has any of its options, so it is not shown here.`,
           })),
 };

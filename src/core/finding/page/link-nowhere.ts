@@ -43,7 +43,7 @@ export const linkNowhere: PageFindingKind = {
         words: `${where} links to ${address}, but that page doesn’t exist. Change the link, or create the page.`,
       }));
     return [
-      ...found([...linksIn(page.html), ...linksIn(page.layout.nothing)], "A text of this page"),
+      ...found([...linksIn(page.html), ...linksIn(page.layout.nothing)], "A text on this page"),
       ...[...panels].flatMap(([slug, panel]) => found(linksOf(panel), `“${panel.name}”`, slug)),
       // The menu is on every page; its links are reported once.
       ...(page.address === shopAddress

@@ -55,7 +55,7 @@ describe("findings about pages", () => {
   it("tell of facets that are not there or reach few, with the numbers of the page", async () => {
     const lines = await found("/categories/pots");
     expect(lines).toContain(
-      "facet-not-here: Light: none of the 38 products of this page has what it offers, so it is not shown here.",
+      "facet-not-here: Light: none of the 38 products of this page has any of its options, so it is not shown here.",
     );
     const reach = (await found("/collections/gifts")).filter((line) => line.startsWith("low-reach-here"));
     // Two panels ask for the flower colour there, and it is told once.
@@ -160,7 +160,7 @@ describe("findings about pages", () => {
     expect(await at(sending(""))).toContainEqual(expect.stringMatching(/show nothing/));
     const strange = { ...demoAside, rows: facetRows(demoPanel).filter(({ field }) => field === "mature-height") };
     expect(await at(sending("/articles/choosing-a-climber", strange))).toContainEqual(
-      expect.stringMatching(/no panel has mature-height: they would be lost/),
+      expect.stringMatching(/no panel there has mature-height, so those choices would be lost/),
     );
     const back = new Map([
       ...sending("/collections/gifts"),
@@ -179,7 +179,7 @@ describe("findings about pages", () => {
     const nudged = (px: number) =>
       new Map([...demo, ["climber-finder", edited(demoPanel, setBehaviour("nudge", px, "wide"))]]);
     expect(await found("/", demoPages, nudged(400))).toContainEqual(
-      expect.stringMatching(/^tall-offset: .*492 px below the top on wide, which leaves it 308 of 800 px/),
+      expect.stringMatching(/^tall-offset: .*492 px below the top on wide, which leaves 308 of 800 px for it/),
     );
     expect(await found("/", demoPages, nudged(-200))).toContainEqual(expect.stringMatching(/108 px above the top/));
     expect(kinds(await found("/", demoPages, nudged(-4)))).not.toContain("tall-offset");

@@ -7,5 +7,8 @@ export const panelGone: PageFindingKind = {
   find: ({ page, panels }) =>
     page.layout.panels
       .filter(({ panel }) => !panels.has(panel))
-      .map(({ panel }) => ({ panel, words: `The panel “${panel}” is gone. The page does without it.` })),
+      .map(({ panel }) => ({
+        panel,
+        words: `The panel “${panel}” was removed, so this page shows nothing in its place.`,
+      })),
 };

@@ -22,7 +22,10 @@ export const sendsNowhere: PageFindingKind = {
       const target = pageAt(to);
       if (!target)
         return [
-          { panel: slug, words: `“${panel.name}” sends shoppers to ${to}, which doesn’t exist. They stay here.` },
+          {
+            panel: slug,
+            words: `“${panel.name}” sends shoppers to ${to}, which doesn’t exist. They stay on this page instead.`,
+          },
         ];
       if (to === page.address)
         return [{ panel: slug, words: `“${panel.name}” sends shoppers to the page they are already on.` }];
@@ -44,7 +47,7 @@ export const sendsNowhere: PageFindingKind = {
           ? [
               {
                 panel: slug,
-                words: `“${panel.name}” sends choices to ${to}, where no panel has ${names}: they would be lost.`,
+                words: `“${panel.name}” sends choices to ${to}, but no panel there has ${names}, so those choices would be lost.`,
               },
             ]
           : [];

@@ -24,8 +24,8 @@ export const tallOffset: PageFindingKind = {
         if (offset >= 0 && height - offset >= height * least) return [];
         const words =
           offset < 0
-            ? `“${own.name}” sticks ${-offset} px above the top on ${band}, where its head cannot be seen.`
-            : `“${own.name}” sticks ${offset} px below the top on ${band}, which leaves it ${Math.max(0, height - offset)} of ${height} px.`;
+            ? `“${own.name}” sticks ${-offset} px above the top on ${band}, where its top is out of sight.`
+            : `“${own.name}” sticks ${offset} px below the top on ${band}, which leaves ${Math.max(0, height - offset)} of ${height} px for it.`;
         return [{ panel, words }];
       });
     }),

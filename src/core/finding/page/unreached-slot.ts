@@ -23,7 +23,7 @@ export const unreachedSlot: PageFindingKind = {
       return [
         {
           panel,
-          words: `“${own.name}” does not appear on ${lost.join(" and ")}: ${why}. Place it otherwise on this page.`,
+          words: `“${own.name}” does not appear on ${lost.join(" and ")}: ${why}. Choose a different position on this page.`,
         },
       ];
     });

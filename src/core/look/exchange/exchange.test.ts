@@ -176,7 +176,7 @@ describe("design tokens", () => {
       /Line 3: A look has no token “tile.grund”/,
     );
     expect(() => fromDesignTokens(own('"radius": { "$root": { "$type": "dimension", "$value": "12vw" } }'))).toThrow(
-      /Line 3: “radius.\$root” is not a length that can be read/,
+      /Line 3: “radius.\$root” is not a valid length/,
     );
     expect(() =>
       fromDesignTokens(
@@ -190,7 +190,7 @@ describe("design tokens", () => {
       Array.from({ length: 30_000 }, (_, n) => [`t${n}`, { $type: "number", $value: n }]),
     );
     expect(() => readForeign(JSON.stringify(many))).toThrow("more than 20000 tokens");
-    expect(() => readForeign(" ".repeat(5_000_001))).toThrow("5000000 is the most");
+    expect(() => readForeign(" ".repeat(5_000_001))).toThrow("the limit is 5000000");
     const chain = Object.fromEntries(
       Array.from({ length: 5000 }, (_, n) => [`t${n}`, { $type: "number", $value: n === 0 ? 1 : `{t${n - 1}}` }]),
     );
@@ -220,9 +220,9 @@ describe("custom properties", () => {
   });
 
   it.each([
-    [":root {\n --zt-nothing: 1px; }", /Line 2: There is no token --zt-nothing/],
-    [":root {\n --zt-radius: 4em; }", /Line 2: --zt-radius is not a length/],
-    [":root { --zt-ink: blurple }", /is not a colour/],
+    [":root {\n --zt-nothing: 1px; }", /Line 2: The look has no token --zt-nothing/],
+    [":root {\n --zt-radius: 4em; }", /Line 2: --zt-radius is not a valid length/],
+    [":root { --zt-ink: blurple }", /is not a valid colour/],
     ["@media print { :root { --zt-ink: red } }", /doesn’t match a band/],
     ["a { color: red }", /No custom property here begins with --zt-/],
     [":root { --zt-ink: var(--zt-ink) }", /follows itself/],

@@ -33,7 +33,7 @@ const beside = new Map(
   ),
 );
 
-/** Where a rule holds: on a band, in the dark, or somewhere that a look cannot say. */
+/** Where a rule holds: on a band, in dark mode, or somewhere that a look cannot say. */
 function placeOf(media: string | undefined): Band | "dark" | undefined {
   if (media === undefined) return "wide";
   if (/prefers-color-scheme:\s*dark/.test(media)) return "dark";
@@ -124,7 +124,7 @@ export function fromProperties(css: string, name: string): LookDocument {
       const line = node.loc?.start.line ?? 1;
       const other = beside.get(node.property);
       const token = other?.token ?? byProperty.get(node.property);
-      if (!token) throw new PropertyFault(`There is no token ${node.property}.`, line);
+      if (!token) throw new PropertyFault(`The look has no token ${node.property}.`, line);
       const place = placeOf(this.atrule?.prelude ? csstree.generate(this.atrule.prelude) : undefined);
       if (!place) throw new PropertyFault("This media query doesn’t match a band of the shop.", line);
       const text = csstree.generate(node.value).trim();
@@ -136,8 +136,7 @@ export function fromProperties(css: string, name: string): LookDocument {
         : token.choices
           ? choice(token, place, other?.end ?? "", text)
           : readValue(token, text);
-      if (value === undefined)
-        throw new PropertyFault(`${node.property} is not a ${token.type} that can be read.`, line);
+      if (value === undefined) throw new PropertyFault(`${node.property} is not a valid ${token.type}.`, line);
       found++;
       if (place === "dark") dark[token.name] = value;
       else said.set(token.name, { ...said.get(token.name), [place]: value });

@@ -59,9 +59,9 @@ interface Raw {
 /** The JSON of a file with the lines of its members. @throws TokenFileFault */
 function open(text: string): { root: Node; lineOf(node: Node | undefined): number } {
   if (text.length > longestFile)
-    throw new TokenFileFault(`The file has ${text.length} characters, and ${longestFile} is the most.`, 1);
+    throw new TokenFileFault(`The file has ${text.length} characters; the limit is ${longestFile}.`, 1);
   const { root, lineAt } = jsonOf(text);
-  if (root.type !== "object") throw new TokenFileFault("A file of tokens is one JSON object.", 1);
+  if (root.type !== "object") throw new TokenFileFault("A token file must be one JSON object.", 1);
   return { root, lineOf: (node) => lineAt(node?.offset ?? 0) };
 }
 
@@ -194,12 +194,15 @@ export function readForeign(text: string): ForeignToken[] {
     let at = token;
     for (;;) {
       if (seen.has(at))
-        throw new TokenFileFault(`“${token.path.join(".")}” refers to itself, over one or more steps.`, token.line);
+        throw new TokenFileFault(
+          `“${token.path.join(".")}” refers to itself, directly or through other tokens.`,
+          token.line,
+        );
       seen.add(at);
       const name = typeof at.value === "string" ? reference.exec(at.value)?.[1] : undefined;
       if (name === undefined) break;
       const next = byPath.get(name) ?? byPath.get(`${name}.$root`);
-      if (!next) throw new TokenFileFault(`“${at.path.join(".")}” refers to “${name}”, which there is not.`, at.line);
+      if (!next) throw new TokenFileFault(`“${at.path.join(".")}” refers to “${name}”, which doesn’t exist.`, at.line);
       at = next;
     }
     const type = token.type ?? at.type;
@@ -237,15 +240,12 @@ export function fromDesignTokens(text: string): LookDocument {
       if (name !== undefined) {
         const followed = byPath.get(name);
         if (!followed)
-          throw new TokenFileFault(`“${path.join(".")}” refers to “${name}”, which a look does not have.`, line);
+          throw new TokenFileFault(`“${path.join(".")}” refers to “${name}”, which a look doesn’t have.`, line);
         return following(followed.name);
       }
       const read = readValue(type, given);
       if (!read || read.type !== token.type)
-        throw new TokenFileFault(
-          `“${path.join(".")}” is not a ${token.type} that can be read: ${JSON.stringify(given)}.`,
-          line,
-        );
+        throw new TokenFileFault(`“${path.join(".")}” is not a valid ${token.type}: ${JSON.stringify(given)}.`, line);
       const { value: ours } = read;
       const shadowed = typeof ours === "object" ? reference.exec(ours.colour)?.[1] : undefined;
       const colour = shadowed === undefined ? undefined : byPath.get(shadowed);

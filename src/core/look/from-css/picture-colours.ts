@@ -26,7 +26,7 @@ export function readPicture(name: string, pixels: Pixels): Reading[] {
   const reading = (token: string, hex: string, share: number): Reading => ({
     token,
     value: hex,
-    where: { file: name, line: 0, selector: "", property: `${(share * 100).toFixed(1)} % of it`, value: hex },
+    where: { file: name, line: 0, selector: "", property: `${(share * 100).toFixed(1)}% of it`, value: hex },
     times: 1,
   });
   const best = (score: (hex: string, share: number) => number) =>

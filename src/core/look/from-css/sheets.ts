@@ -74,7 +74,7 @@ export function rulesOf(sheets: readonly Sheet[]): SheetRule[] {
   let order = 0;
   for (const { name, css } of sheets) {
     if (css.length > longestSheet)
-      throw new SheetFault(`${name} has ${css.length} characters, and ${longestSheet} is the most.`);
+      throw new SheetFault(`${name} has ${css.length} characters; the limit is ${longestSheet}.`);
     if (tooDeep(css))
       throw new SheetFault(`${name} has more than 100 brackets inside each other, which no style sheet needs.`);
     const tree = csstree.parse(css, { positions: true, parseCustomProperty: false });

@@ -7,31 +7,31 @@ export const basics = {
     quiet: colour("Quiet text", "#5c6b64"),
     faded: colour("Unavailable text", "#66716c"),
   }),
-  ground: part("Ground", {
-    "": colour("Ground", "#ffffff"),
+  ground: part("Background", {
+    "": colour("Background", "#ffffff"),
     tint: colour("Tinted background", "#edf3ee"),
     page: colour("Page", "{ground}"),
   }),
   accent: part("Accent", {
     "": colour("Accent", "#1d4a3b"),
-    ink: colour("Text on it", "#ffffff"),
+    ink: colour("Text on accent", "#ffffff"),
   }),
   line: part(
     "Lines",
     {
-      "": colour("Between things", "#d5ddd6"),
-      edge: colour("Around controls", "#7d8f86"),
+      "": colour("Dividers", "#d5ddd6"),
+      edge: colour("Borders of controls", "#7d8f86"),
       width: length("Width", 1, [], { max: 12, step: 0.5 }),
-      strong: length("Strong width", 2, [], { max: 12, step: 0.5 }),
+      strong: length("Bold width", 2, [], { max: 12, step: 0.5 }),
       // 3 to 1 against white, so that a shape is seen where its colour is not. Source: WCAG 2.2, 1.4.11.
-      outline: colour("Around pale swatches", "#808080"),
+      outline: colour("Outline of pale swatches", "#808080"),
     },
     [{ of: "outline", as: "control" }],
   ),
-  focus: part("Focus mark", {
+  focus: part("Focus ring", {
     "": colour("Colour", "#0b6bcb"),
     width: length("Width", 2, [], { max: 12, step: 0.5 }),
-    offset: length("Distance", 2, [], { min: -6, max: 12 }),
+    offset: length("Offset", 2, [], { min: -6, max: 12 }),
   }),
   shade: part("Shadows", {
     "": colour("Behind a drawer", "#0e201a80"),
@@ -48,41 +48,41 @@ export const basics = {
     heading: length("Heading", 19),
     large: length("Large heading", 22),
     weight: weight("Weight", 400),
-    strong: weight("Strong weight", 600),
+    strong: weight("Bold weight", 600),
   }),
-  space: part("Room", {
-    "2xs": length("Tiniest", 2),
-    xs: length("Tiny", 4),
-    s: length("Small", 6),
-    m: length("Usual", 8),
-    l: length("Wider", 10),
-    xl: length("Wide", 12),
-    "2xl": length("Very wide", 14),
-    "3xl": length("Loose", 16),
-    "4xl": length("Looser", 20),
-    "5xl": length("Open", 24),
-    "6xl": length("Widest", 28),
+  space: part("Spacing", {
+    "2xs": length("2XS", 2),
+    xs: length("XS", 4),
+    s: length("S", 6),
+    m: length("M", 8),
+    l: length("L", 10),
+    xl: length("XL", 12),
+    "2xl": length("2XL", 14),
+    "3xl": length("3XL", 16),
+    "4xl": length("4XL", 20),
+    "5xl": length("5XL", 24),
+    "6xl": length("6XL", 28),
   }),
   height: part("Heights", {
-    row: length("A line of options", 30),
-    small: length("A small line", 28),
+    row: length("Option rows", 30),
+    small: length("Small rows", 28),
     field: length("Fields", 40),
     tile: length("Tiles", 36),
-    touch: length("For a finger", 44),
+    touch: length("Touch targets", 44),
     bar: length("Large buttons", 48),
     badge: length("Badges", 22),
   }),
-  radius: part("Corners", {
-    "": length("Usual", 4),
+  radius: part("Corner radius", {
+    "": length("Default", 4),
     small: length("Small", 3),
     large: length("Large", 6),
     round: length("Round", 22),
   }),
   motion: part("Motion", {
-    time: time("Time", 160),
-    short: time("Short time", 120),
+    time: time("Duration", 160),
+    short: time("Short duration", 120),
     // Where a shopper wants less motion, all times are nothing; that is no token.
-    way: choice("Way", "eased", {
+    way: choice("Easing", "eased", {
       eased: "ease-out",
       even: "linear",
       springy: "cubic-bezier(0.3, 1.5, 0.5, 1)",

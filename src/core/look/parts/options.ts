@@ -73,13 +73,13 @@ const alone = (selector: string): Effect[] => [...placed(selector).slice(1), [se
 
 /** The count of an option that has its picture only: where it stands, and what it looks like in a corner. @param at the option */
 const cornerCount = (at: string) => ({
-  "count-place": choice("Place of the count", "beside the name", besideName("-0.45em"), [
+  "count-place": choice("Count position", "beside the name", besideName("-0.45em"), [
     ...placed(`${at} > .zt-name .zt-count`),
     ...alone(`${at} > .zt-count`),
   ]),
   "count-ink": colour("Count in a corner", "{ink}", on(`${at} > .zt-count`, "color")),
-  "count-ground": colour("Its ground", "{ground}", on(`${at} > .zt-count`, "background-color")),
-  "count-padding": length("Its padding", "{space.xs}", on(`${at} > .zt-count`, "padding-inline")),
+  "count-ground": colour("Background of a count in a corner", "{ground}", on(`${at} > .zt-count`, "background-color")),
+  "count-padding": length("Padding of a count in a corner", "{space.xs}", on(`${at} > .zt-count`, "padding-inline")),
 });
 
 /** Corners of a swatch, by how much of each way to say them counts: a share of its size that is fixed, px, or a share of one's own. */
@@ -101,13 +101,13 @@ export const optionParts = {
     states: optionStates,
     properties: {
       ink: colour("Text", { rest: "{ink}", unavailable: "{ink.faded}" }, own("color")),
-      ground: colour("Ground", { rest: "#ffffff00" }, own("background-color")),
+      ground: colour("Background", { rest: "#ffffff00" }, own("background-color")),
       edge: colour("Border", { rest: "#ffffff00" }, own("border-color")),
       "edge-width": length("Border width", 0, own("border-width"), { max: 12, step: 0.5 }),
-      radius: length("Corners", "{radius.small}", own("border-radius")),
+      radius: length("Corner radius", "{radius.small}", own("border-radius")),
       padding: length("Padding", 0, own("padding-inline")),
-      height: length("Least height", { rest: { wide: "{height.row}", slim: "{height.touch}" } }, own("min-height")),
-      gap: length("Box to text", "{space.l}", own("gap")),
+      height: length("Minimum height", { rest: { wide: "{height.row}", slim: "{height.touch}" } }, own("min-height")),
+      gap: length("Space between box and text", "{space.l}", own("gap")),
       size: length("Size", "{text.size}", own("font-size")),
       weight: weight("Weight", { rest: "{text.weight}" }, own("font-weight")),
       line: choice(
@@ -126,9 +126,9 @@ export const optionParts = {
     states: optionStates,
     properties: {
       size: length("Size", { wide: 18, slim: 22 }, inner("> input", "width", "height"), { min: 8, max: 60 }),
-      radius: length("Corners", "{radius.small}", on(".zt-box > input[type=checkbox]", "border-radius")),
+      radius: length("Corner radius", "{radius.small}", on(".zt-box > input[type=checkbox]", "border-radius")),
       ground: colour(
-        "Ground",
+        "Background",
         { rest: "{ground}", chosen: "{accent}" },
         inner("> input", "background-color"),
         underPicture,
@@ -171,7 +171,7 @@ export const optionParts = {
         inner(".zt-name", "text-decoration-line"),
       ),
       mark: choice(
-        "Mark of the chosen",
+        "Mark of the chosen option",
         "tick",
         { tick: '"✓ "', dot: '"• "', arrow: '"→ "', none: '""' },
         on(".zt-plain-option:has(:checked) .zt-name::before", "content"),
@@ -185,7 +185,7 @@ export const optionParts = {
     states: optionStates,
     properties: {
       ground: colour(
-        "Ground",
+        "Background",
         { rest: "{ground}", hovered: "{ground.tint}", chosen: "{accent}", unavailable: "#ffffff00" },
         own("background-color"),
       ),
@@ -196,16 +196,16 @@ export const optionParts = {
         step: 0.5,
       }),
       style: choice("Border line", { rest: "solid", unavailable: "dashed" }, lineStyles, own("outline-style")),
-      radius: length("Corners", "{radius}", own("border-radius")),
+      radius: length("Corner radius", "{radius}", own("border-radius")),
       padding: length("Padding", "{space.l}", own("padding-inline")),
-      width: length("Least width", "{height.touch}", own("min-width")),
-      height: length("Least height", { rest: { wide: "{height.tile}", slim: "{height.touch}" } }, own("min-height")),
-      gap: length("To the count", "{space.s}", own("gap")),
-      room: length("Between tiles", "{space.m}", on(".zt-tiles", "--gap")),
+      width: length("Minimum width", "{height.touch}", own("min-width")),
+      height: length("Minimum height", { rest: { wide: "{height.tile}", slim: "{height.touch}" } }, own("min-height")),
+      gap: length("Space before the count", "{space.s}", own("gap")),
+      room: length("Space between tiles", "{space.m}", on(".zt-tiles", "--gap")),
       size: length("Size", "{text.size}", own("font-size")),
       weight: weight("Weight", { rest: "{text.weight}" }, own("font-weight")),
       count: colour("Count", { rest: "{count.ink}", chosen: "{accent.ink}" }, inner(".zt-count", "color")),
-      "count-place": choice("Place of the count", "beside the name", besideName(), placed(".zt-tile .zt-count")),
+      "count-place": choice("Count position", "beside the name", besideName(), placed(".zt-tile .zt-count")),
     },
     judged: [
       { of: "ink", on: "ground", as: "text", size: "size", weight: "weight" },
@@ -219,17 +219,17 @@ export const optionParts = {
     at: ".zt-tags .zt-tile",
     states: optionStates,
     properties: {
-      ground: colour("Ground", { rest: "{ground.tint}", chosen: "{accent}" }, own("background-color")),
+      ground: colour("Background", { rest: "{ground.tint}", chosen: "{accent}" }, own("background-color")),
       ink: colour("Text", { rest: "{ink}", chosen: "{accent.ink}", unavailable: "{ink.faded}" }, own("color")),
       edge: colour(
         "Border",
         { rest: "#ffffff00", hovered: "{line.edge}", chosen: "{accent}", unavailable: "{line}" },
         own("outline-color"),
       ),
-      radius: length("Corners", "{radius.round}", own("border-radius")),
+      radius: length("Corner radius", "{radius.round}", own("border-radius")),
       padding: length("Padding", "{space.xl}", own("padding-inline")),
-      height: length("Least height", { rest: { wide: "{height.small}", slim: "{height.touch}" } }, own("min-height")),
-      room: length("Between tags", "{space.s}", on(".zt-tags", "--gap")),
+      height: length("Minimum height", { rest: { wide: "{height.small}", slim: "{height.touch}" } }, own("min-height")),
+      room: length("Space between tags", "{space.s}", on(".zt-tags", "--gap")),
       size: length("Size", "{text.note}", own("font-size")),
       count: colour("Count", { rest: "{ink.quiet}", chosen: "{accent.ink}" }, inner(".zt-count", "color")),
     },
@@ -245,7 +245,7 @@ export const optionParts = {
     states: optionStates,
     properties: {
       ground: colour(
-        "Ground",
+        "Background",
         { rest: "{tile.ground}", hovered: "{tile.ground.hovered}", chosen: "{tile.ground.chosen}" },
         own("background-color"),
       ),
@@ -255,8 +255,8 @@ export const optionParts = {
         own("color"),
       ),
       edge: colour("Border", { rest: "{tile.edge}", chosen: "{tile.edge.chosen}" }, own("outline-color")),
-      radius: length("Corners", "{radius}", on(".zt-toggles", "--corner")),
-      height: length("Least height", { rest: { wide: "{height.tile}", slim: "{height.touch}" } }, own("min-height")),
+      radius: length("Corner radius", "{radius}", on(".zt-toggles", "--corner")),
+      height: length("Minimum height", { rest: { wide: "{height.tile}", slim: "{height.touch}" } }, own("min-height")),
     },
     judged: [
       { of: "ink", on: "ground", as: "text" },
@@ -270,40 +270,44 @@ export const optionParts = {
     states: optionStates,
     properties: {
       size: length("Size", { wide: 26, slim: 36 }, on(".zt-swatches", "--dot"), { min: 8, max: 120 }),
-      gap: length("Between swatches", { wide: 10, slim: 2 }, on(".zt-swatches", "--gap")),
-      round: choice("Corners", "round", swatchCorners, [
+      gap: length("Space between swatches", { wide: 10, slim: 2 }, on(".zt-swatches", "--gap")),
+      round: choice("Corner radius", "round", swatchCorners, [
         [anySwatch, "--corner"],
         [anySwatch, "--corner-px", "-px"],
         [anySwatch, "--corner-share", "-share"],
       ]),
-      radius: length("Corners in px", 6, on(anySwatch, "--corner-radius"), { max: 60 }),
-      share: number("Corners in %", 12, on(anySwatch, "--corner-percent"), { max: 50, step: 1 }),
+      radius: length("Corner radius in px", 6, on(anySwatch, "--corner-radius"), { max: 60 }),
+      share: number("Corner radius in %", 12, on(anySwatch, "--corner-percent"), { max: 50, step: 1 }),
       ring: colour("Ring", { rest: "#ffffff00", hovered: "{line.edge}", chosen: "{ink}" }, own("--ring")),
       "ring-width": length("Ring width", { rest: 0, hovered: 1, chosen: 2 }, own("--ring-width"), {
         max: 12,
         step: 0.5,
       }),
-      "ring-gap": length("Ring distance", 2, on(".zt-swatches", "--ring-gap"), { max: 12 }),
+      "ring-gap": length("Ring offset", 2, on(".zt-swatches", "--ring-gap"), { max: 12 }),
       ink: colour("Text", { rest: "{ink}", unavailable: "{ink.faded}" }, own("color")),
-      edge: colour("Line around it", "#0000003d", on(".zt-dot-on", "border-color")),
-      "edge-width": length("Line width", "{line.width}", on(".zt-dot-on", "border-width"), { max: 12, step: 0.5 }),
+      edge: colour("Outline", "#0000003d", on(".zt-dot-on", "border-color")),
+      "edge-width": length("Outline width", "{line.width}", on(".zt-dot-on", "border-width"), { max: 12, step: 0.5 }),
       "name-ground": colour(
-        "Ground of a name",
+        "Background of a name in its place",
         { rest: "{ground}", chosen: "{accent}" },
         inner(".zt-dot-text", "background-color"),
       ),
       "name-ink": colour(
-        "A name in its place",
+        "Name in place of a swatch",
         { rest: "{ink}", chosen: "{accent.ink}", unavailable: "{ink.faded}" },
         inner(".zt-dot-text", "color"),
       ),
       "name-edge": colour(
-        "Line around a name",
+        "Outline of a name in its place",
         { rest: "{line.edge}", chosen: "{accent}" },
         inner(".zt-dot-text", "border-color"),
       ),
       ...cornerCount(".zt-swatch"),
-      through: colour("Line through the unavailable", "{ink}", on(".zt-swatch[data-faded]::after", "border-top-color")),
+      through: colour(
+        "Strike line of unavailable options",
+        "{ink}",
+        on(".zt-swatch[data-faded]::after", "border-top-color"),
+      ),
     },
     judged: [
       { of: "ink", as: "text" },
@@ -318,7 +322,7 @@ export const optionParts = {
     at: ".zt-picture-tile",
     states: optionStates,
     properties: {
-      ground: colour("Ground", { rest: "{ground}" }, own("background-color")),
+      ground: colour("Background", { rest: "{ground}" }, own("background-color")),
       ink: colour("Text", { rest: "{ink}", unavailable: "{ink.faded}" }, own("color")),
       edge: colour("Border", { rest: "{line}", hovered: "{line.edge}", chosen: "{accent}" }, own("outline-color")),
       "edge-width": length(
@@ -328,13 +332,13 @@ export const optionParts = {
         { max: 12, step: 0.5 },
       ),
       style: choice("Border line", { rest: "solid", unavailable: "dashed" }, lineStyles, own("outline-style")),
-      radius: length("Corners", "{radius}", own("border-radius")),
+      radius: length("Corner radius", "{radius}", own("border-radius")),
       padding: length("Padding", "{space.xs}", own("padding")),
       size: length("Picture size", 40, on(".zt-pictures", "--size"), { min: 16, max: 200 }),
-      gap: length("Between tiles", "{space.m}", on(".zt-pictures", "--gap")),
+      gap: length("Space between tiles", "{space.m}", on(".zt-pictures", "--gap")),
       words: length("Text size", "{text.small}", on('.zt-picture-tile[data-caption="under"]', "font-size")),
       ...cornerCount(".zt-picture-tile"),
-      initials: colour("Ground of initials", "{ground.tint}", on(".zt-initials", "background-color")),
+      initials: colour("Background of initials", "{ground.tint}", on(".zt-initials", "background-color")),
     },
     judged: [
       { of: "ink", on: "ground", as: "text", size: "words" },
@@ -349,12 +353,12 @@ export const optionParts = {
       ink: colour("Text", "{ink.quiet}", own("color")),
       size: length("Size", "{text.small}", own("font-size")),
       weight: weight("Weight", "{text.weight}", own("font-weight")),
-      ground: colour("Ground", "#ffffff00", own("background-color")),
+      ground: colour("Background", "#ffffff00", own("background-color")),
       edge: colour("Border", "#ffffff00", own("border-color")),
       "edge-width": length("Border width", 0, own("border-width"), { max: 6, step: 0.5 }),
-      radius: length("Corners", "{radius.round}", own("border-radius")),
+      radius: length("Corner radius", "{radius.round}", own("border-radius")),
       padding: length("Padding", 0, own("padding-inline")),
-      place: choice("Place", "right edge", { "right edge": inLine("auto"), after: inLine("0px"), ...corners() }, [
+      place: choice("Position", "right edge", { "right edge": inLine("auto"), after: inLine("0px"), ...corners() }, [
         [inOption, "margin-inline-start"],
         ...placed(inOption),
       ]),
