@@ -23,7 +23,7 @@ export const backup: Command = {
       import("../server/store/database.ts"),
     ]);
     const file = values.data ?? usualDatabase;
-    if (!existsSync(file)) throw new UsageError(`There is no database ${file}.`);
+    if (!existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
     try {
       checkFile(file, migrationNames);
       backUp(file, values.out);

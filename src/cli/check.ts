@@ -45,7 +45,7 @@ export const check: Command = {
     const facts = factsOf(whole);
     const addresses = pageList(whole.pages, facts.pageFacts()).map(({ address }) => address);
     const unknown = values.page?.find((page) => !addresses.includes(page));
-    if (unknown !== undefined) throw new UsageError(`There is no page ${unknown}.${didYouMean(unknown, addresses)}`);
+    if (unknown !== undefined) throw new UsageError(`This shop has no page ${unknown}.${didYouMean(unknown, addresses)}`);
     const panels = values.page === undefined ? await checkPanels(whole, facts) : [];
     const all = [...panels, ...(await checkPages(whole, values.page, facts))];
     const fails = (one: (typeof all)[number]) => isAtLeast(one.level, level);

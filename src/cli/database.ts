@@ -36,7 +36,7 @@ export async function withDatabase<T>(
   state: "there" | "made",
   task: (em: SqlEntityManager) => Promise<T>,
 ): Promise<T> {
-  if (state === "there" && !existsSync(file)) throw new UsageError(`There is no database ${file}.`);
+  if (state === "there" && !existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
   return holding(file, async () => {
     const orm = await openDatabase(file).catch((error: Error) => {
       throw error instanceof UnfitFile ? new UsageError(error.message) : error;

@@ -26,7 +26,7 @@ export function readFiles(folder: string): ShopFiles {
         throw new FolderFault(
           ".",
           undefined,
-          `It has more than ${limitText(limits.folderFiles)} files, or more than ${limitText(limits.folderBytes)}.`,
+          `The folder has more than ${limitText(limits.folderFiles)} files, or more than ${limitText(limits.folderBytes)}. Split the shop.`,
         );
       files.set(relative(folder, path).split(sep).join("/"), readFileSync(handle));
     } finally {

@@ -90,7 +90,7 @@ function readText(file: string): string {
   try {
     return readFileSync(file, "utf8");
   } catch {
-    throw new UsageError(`${file} cannot be read.`);
+    throw new UsageError(`${file} can’t be read. Check the name.`);
   }
 }
 

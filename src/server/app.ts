@@ -158,6 +158,8 @@ export function createApp({
       ? c.json({ error: message, ...detail }, status)
       : c.html(plainPage("Something went wrong", message), status);
   });
-  app.notFound((c) => c.html(plainPage("This page doesn’t exist", `There is nothing at ${c.req.path}.`), 404));
+  app.notFound((c) =>
+    c.html(plainPage("This page doesn’t exist", `There is nothing at ${c.req.path}. Check the address.`), 404),
+  );
   return app;
 }

@@ -17,8 +17,20 @@ import { forgetRemoved } from "./store/removal.ts";
 import { Threads } from "./threads/threads.ts";
 
 const loopback = "127.0.0.1";
-const usage =
-  "Options: --port NUMBER, --site-port NUMBER for the site with the demo shop’s handoff, --fresh to start over with the demo shop, --data FILE for another database; to open it to a network --host ADDRESS, with --name NAME for each name that it is reached by --password-file FILE for the password, and --proxy where a proxy in front sets X-Forwarded-For (docs/running.md).";
+const usage = `Usage: npm run demo -- [options]
+
+Options:
+  --port NUMBER         Port of the app (default: 4310)
+  --site-port NUMBER    Port of the sample site (default: the next one)
+  --data FILE           Database of the shops (default: data/trellis.db)
+  --fresh               Start over with the demo shop; the old database is kept beside the new one
+  --host ADDRESS        Answer to a network too, behind a password (default: this machine only)
+  --name NAME           A name by which the network reaches the server; can be given several times
+  --password-file FILE  File whose first line is the password
+  --proxy               Trust X-Forwarded-For, which a proxy in front sets
+  -h, --help            Show this help
+
+See docs/running.md for a server on a network.`;
 
 function readOptions() {
   try {
@@ -33,14 +45,19 @@ function readOptions() {
         name: { type: "string", multiple: true, default: [] },
         "password-file": { type: "string" },
         proxy: { type: "boolean", default: false },
+        help: { type: "boolean", short: "h", default: false },
       },
     });
+    if (values.help) {
+      process.stdout.write(`${usage}\n`);
+      process.exit(0);
+    }
     const port = portIn(values.port);
     // The site stands on the next one, or anywhere where the tool does.
     const sitePort = portIn(values["site-port"] ?? (port === 0 ? "0" : String(port + 1)));
     return { ...values, port, sitePort };
   } catch (error) {
-    fail(`${(error as Error).message}\n${usage}`);
+    fail(`${(error as Error).message}\n\n${usage}`);
   }
 }
 
@@ -71,7 +88,7 @@ const { port, sitePort, fresh, development, host, name: names, "password-file": 
 const data = nameOf(options.data);
 const isOpen = host !== loopback;
 if (!isOpen && (passwordFile !== undefined || names.length > 0))
-  fail(`--password-file and --name are for a server on a network: add --host ADDRESS too.\n${usage}`);
+  fail(`--password-file and --name are for a server on a network: add --host ADDRESS too.\n\n${usage}`);
 const password = isOpen ? new Password(`${data}.password`) : undefined;
 const entry = password && gate(password, { behindProxy: options.proxy });
 // The file is held before it is touched: a second start must neither wipe nor write the data of the first.

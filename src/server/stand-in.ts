@@ -33,7 +33,9 @@ export async function standInFiles(whole: WholeShop, root: string): Promise<Shop
   const put = (page: string) =>
     page.replace(include, (_, path: string) => {
       const piece = files.get(path);
-      return piece ? new TextDecoder().decode(piece) : `<p>The shop’s handoff has no file ${path}.</p>\n`;
+      return piece
+        ? new TextDecoder().decode(piece)
+        : `<p>The shop’s handoff has no file ${path}. Check the address.</p>\n`;
     });
   const own = readdirSync(site)
     .filter((name) => /\.(?:html|css)$/.test(name) && !/^(?:card|stock\.template)\.html$/.test(name))
@@ -79,7 +81,8 @@ export function standInSite(fork: () => SqlEntityManager, root: string): Hono {
       );
     const path = decodeURIComponent(new URL(c.req.url).pathname).slice(1) || "index.html";
     const bytes = files.get(path);
-    if (!bytes) return c.html(plainPage("This page doesn’t exist", `There is nothing at /${path}.`), 404);
+    if (!bytes)
+      return c.html(plainPage("This page doesn’t exist", `There is nothing at /${path}. Check the address.`), 404);
     const type =
       extname(path) === ".html" ? "text/html; charset=utf-8" : (getMimeType(path) ?? "application/octet-stream");
     return c.body(new Uint8Array(bytes), 200, {

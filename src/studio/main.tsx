@@ -68,7 +68,7 @@ const router = createBrowserRouter([
 ]);
 
 const root = document.getElementById("root");
-if (!root) throw new Error("There is no place for the application on this page.");
+if (!root) throw new Error("This page is damaged. Reload it.");
 createRoot(root).render(
   <SWRConfig value={{ revalidateOnFocus: false, shouldRetryOnError: false }}>
     <RouterProvider router={router} />

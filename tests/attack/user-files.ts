@@ -135,7 +135,7 @@ export const userFiles: Attack = {
           if (status === 0) written++;
           else refused++;
           if (err !== "") said.add(err.replaceAll(home, "HOME").slice(0, 40));
-          if (/unexpected fault|undefined|EISDIR|ELOOP/.test(err)) failures.push(`${n}: it says ${err}`);
+          if (/unexpected error|undefined|EISDIR|ELOOP/.test(err)) failures.push(`${n}: it says ${err}`);
           for (const [path, hash] of before) {
             const now = after.get(path);
             if (now === hash) continue;

@@ -84,7 +84,7 @@ test("requests that make no sense are answered in words", async ({ request }) =>
     [
       await request.put(path, { data: { version: 1, document: "x".repeat(9 * 1024 * 1024) }, headers: origin }),
       413,
-      /more than 8 MB/,
+      /larger than 8 MB/,
     ],
   ] as const) {
     expect([words, answer.status()]).toEqual([words, status]);

@@ -207,7 +207,7 @@ test("once through with the keyboard only", async ({ page }) => {
   await page.keyboard.press("Space");
   await expect(page.getByText("Brand is picked up, now at position 2 of 2.")).toBeAttached();
   await page.keyboard.press("ArrowUp");
-  await expect(page.getByText("Brand is picked up, now at place 1 of 2.")).toBeAttached();
+  await expect(page.getByText("Brand is picked up, now at position 1 of 2.")).toBeAttached();
   await page.keyboard.press("Space");
   await expect.poll(titles).toEqual(["Brand", "Light"]);
 

@@ -11,8 +11,8 @@ test("a field gets another name, level and unit as a mend, which holds on the be
   await reading.getByRole("textbox", { name: "Unit of Mature height" }).fill("cm");
   await reading.getByRole("textbox", { name: "Unit of Mature height" }).press("Enter");
   await expect(page.getByRole("region", { name: "What to know about Mature height" })).toContainText("240 cm");
-  await reading.getByRole("textbox", { name: "What Mature height is called" }).fill("Height at ten years");
-  await reading.getByRole("textbox", { name: "What Mature height is called" }).press("Enter");
+  await reading.getByRole("textbox", { name: "Name of Mature height" }).fill("Height at ten years");
+  await reading.getByRole("textbox", { name: "Name of Mature height" }).press("Enter");
   const renamed = page.getByRole("region", { name: "How Height at ten years is read" });
   await expect(renamed).toBeVisible();
   await expectAccessible(page);
@@ -85,8 +85,8 @@ test("options are picked by how frequent they are, put at a number, and moved by
   await page.getByRole("spinbutton", { name: "How many of the most frequent" }).fill("3");
   await page.getByRole("button", { name: "The 3 most frequent" }).click();
   await expect.poll(names).toEqual([first, second, third]);
-  await page.getByRole("textbox", { name: `Place of ${third}` }).fill("1");
-  await page.getByRole("textbox", { name: `Place of ${third}` }).press("Enter");
+  await page.getByRole("textbox", { name: `Position of ${third}` }).fill("1");
+  await page.getByRole("textbox", { name: `Position of ${third}` }).press("Enter");
   await expect.poll(names).toEqual([third, first, second]);
   await page.getByRole("button", { name: `Move ${third}`, exact: true }).focus();
   await page.keyboard.press("Alt+ArrowDown");
@@ -130,7 +130,7 @@ test("a swatch list is taken out and in again with its pictures, and is the same
     .getByLabel("List of colours", { exact: true })
     .and(page.locator("input"))
     .setInputFiles({ name: "swatches.zip", mimeType: "application/zip", buffer: zip });
-  await expect(page.getByRole("row", { name: /^Ember / })).toContainText("its picture");
+  await expect(page.getByRole("row", { name: /^Ember / })).toContainText("own picture");
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
   expect((await (await page.request.get(address)).json()).document).toEqual(book);
   // Lines as people write them.

@@ -73,7 +73,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
   await page.goto(`/shops/${shop}/editions`);
   await expect(page.getByText("2 changes not published yet.")).toBeVisible();
   const list = page.locator("dl[aria-label=Differences]");
-  await expect(list).toContainText("is removed.");
+  await expect(list).toContainText("was removed.");
   await expect(list).toContainText("is called “Something else”.");
   await expectAccessible(page);
 
@@ -164,7 +164,7 @@ test("a panel's file is brought from another shop: facets are matched, corrected
   await page.getByRole("button", { name: "New panel" }).click();
   const file = page.getByLabel("File of a panel");
   await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from("{ no") });
-  await expect(page.getByRole("alert")).toContainText("x.json is no JSON");
+  await expect(page.getByRole("alert")).toContainText("x.json is not valid JSON");
   await file.setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from('{"format":3}') });
   await expect(page.getByRole("alert")).toContainText("x.json is not a panel");
   await file.setInputFiles({
@@ -206,7 +206,7 @@ test("the way onto a site: settings that are undone like all others, sizes, snip
   await expect(head).toContainText('src="/elsewhere/trellis.');
   await page.getByRole("textbox", { name: "Choices go to" }).fill("javascript:alert(1)");
   await page.getByRole("textbox", { name: "Choices go to" }).press("Enter");
-  await expect(page.getByRole("alert")).toContainText("Choices are sent to “javascript:alert(1)”");
+  await expect(page.getByRole("alert")).toContainText("Choices can’t go to “javascript:alert(1)”");
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(page.getByRole("alert")).toHaveCount(0);
   await page.getByText("Names in queries").click();

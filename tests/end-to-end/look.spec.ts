@@ -41,7 +41,7 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   await expect(page.getByRole("textbox", { name: "Name of the look" })).toHaveValue("From the shop");
 
   // 2.2:1 of white on the brand's colour is told, with what passes.
-  await page.getByRole("tab", { name: /^Judged \d/ }).click();
+  await page.getByRole("tab", { name: /^Findings \d/ }).click();
   const misses = page.getByRole("list", { name: "Misses" });
   await expect(misses).toContainText("needs 4.5:1");
   const before = await misses.getByRole("button", { name: /^Fix/ }).count();
@@ -50,7 +50,7 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   await page.getByRole("button", { name: "Fix all" }).click();
   await expect(page.getByRole("tab", { name: "Findings", exact: true })).toBeVisible();
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("tab", { name: /^Judged \d/ })).toBeVisible();
+  await expect(page.getByRole("tab", { name: /^Findings \d/ })).toBeVisible();
   await page.getByRole("button", { name: "Fix all", exact: true }).click();
   await expect(page.getByRole("tab", { name: "Findings", exact: true })).toBeVisible();
   // What the tool judges to be right is so for an independent judge, in all states that it can see.
@@ -113,7 +113,7 @@ test("an option style is made on the sheet, given to two facets, set apart on th
   await expect.poll(() => radius("brand", "phone")).toBe("3px");
   expect(await radius("light")).toBe("17px");
   expect(await bench.wide.locator("html").evaluate(() => "sameDocument" in window)).toBe(true);
-  await styling.getByRole("button", { name: "Give back Corners" }).click();
+  await styling.getByRole("button", { name: "Reset Corner radius" }).click();
   await expect.poll(() => radius("brand")).toBe(plain);
   await styling.getByRole("button", { name: "Close" }).click();
 

@@ -26,7 +26,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await page.getByRole("combobox", { name: "Use Preis as" }).selectOption("price");
   await expect(page.getByText("15 products, 15 variants")).toBeVisible();
   await expect(page.getByRole("combobox", { name: "Use Name as" })).toHaveValue("title");
-  await expect(page.getByRole("combobox", { name: "Days of Liefertag are written like" })).toHaveValue("dmy");
+  await expect(page.getByRole("combobox", { name: "Dates of Liefertag are written like" })).toHaveValue("dmy");
   // The price was an attribute when its numbers were looked at; as a price it says what does not fit.
   await page.getByRole("combobox", { name: "Numbers of Preis are written like" }).selectOption(",");
   await expect(page.getByText("No problems: every row can be imported.")).toBeVisible();
@@ -57,9 +57,9 @@ test("a foreign file is read as it is written, mended, brought again, and its me
 
   // Values with units become numbers.
   await page.getByRole("button", { name: "Höhe", exact: true }).click();
-  await page.getByRole("button", { name: "Make them numbers in cm" }).click();
+  await page.getByRole("button", { name: "Convert to numbers in cm" }).click();
   await expect(page.getByRole("row", { name: /^Höhe/ })).toContainText("number");
-  await expect(page.getByRole("region", { name: "What to know about Höhe" })).toContainText("Half lie between");
+  await expect(page.getByRole("region", { name: "What to know about Höhe" })).toContainText("Half of the numbers are between");
 
   // A cell, and a value for all that are found.
   await page.getByRole("link", { name: "Products" }).click();

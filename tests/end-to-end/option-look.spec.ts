@@ -120,7 +120,7 @@ test("a count stands in any corner of a swatch, a tile and a box, and swatches h
     Light: ".zt-box",
   } as const;
   for (const corner of corners) {
-    for (const row of Object.keys(options)) await set(row, row === "Light" ? "Place" : "Place of the count", corner);
+    for (const row of Object.keys(options)) await set(row, row === "Light" ? "Position" : "Count position", corner);
     for (const selector of Object.values(options)) {
       const option = bench.wide.locator(selector).first();
       const count = option.locator(".zt-count").last();

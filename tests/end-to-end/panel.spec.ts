@@ -100,8 +100,8 @@ test("options are left out, renamed, merged and moved by hand, and every count s
   await expect.poll(names).toEqual(["☀ Sunny", "Shade"]);
   await page.getByRole("checkbox", { name: "Show Half shade" }).check();
 
-  await page.getByRole("button", { name: "Choose Shade for merging" }).click();
-  await page.getByRole("button", { name: "Choose Half shade for merging" }).click();
+  await page.getByRole("button", { name: "Select Shade to merge" }).click();
+  await page.getByRole("button", { name: "Select Half shade to merge" }).click();
   await page.getByRole("button", { name: "Merge 2 into “Shade”" }).click();
   await expect.poll(names).toEqual(["Shade", "☀ Sunny"]);
   await expect(page.getByText("= Shade, Half shade")).toBeVisible();
@@ -120,11 +120,11 @@ test("options are left out, renamed, merged and moved by hand, and every count s
   // A key that comes while the list is measured anew is passed over, as it is for people; they press again.
   await expect(async () => {
     await page.keyboard.press("ArrowUp");
-    await expect(page.getByText("☀ Sunny is picked up, now at place 1 of 2.")).toBeAttached({ timeout: 2000 });
+    await expect(page.getByText("☀ Sunny is picked up, now at position 1 of 2.")).toBeAttached({ timeout: 2000 });
   }).toPass();
   await page.keyboard.press("Space");
   await expect.poll(names).toEqual(["☀ Sunny", "Shade"]);
-  await page.getByRole("button", { name: "Part Shade" }).click();
+  await page.getByRole("button", { name: "Unmerge Shade" }).click();
   await expect.poll(names).toEqual(["☀ Sunny", "Shade", "Half shade"]);
   await expectAccessible(page);
 
@@ -139,7 +139,7 @@ test("options are left out, renamed, merged and moved by hand, and every count s
   await page.getByRole("textbox", { name: "Label of Light in de" }).fill("Licht");
   await page.getByRole("textbox", { name: "Label of Light in de" }).press("Enter");
   await page.getByRole("tab", { name: "options" }).click();
-  await page.getByRole("combobox", { name: "Labels in" }).selectOption("de");
+  await page.getByRole("combobox", { name: "Language of the labels" }).selectOption("de");
   await page.getByRole("textbox", { name: "Name of Shade" }).fill("Schatten");
   await page.getByRole("textbox", { name: "Name of Shade" }).press("Enter");
   await page.getByRole("combobox", { name: "Language of the pages" }).selectOption("de");

@@ -35,7 +35,7 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
   await expect(facets.first()).toBeVisible();
   // Each facet's worth is told, one after the other.
   await expect(page.getByRole("tabpanel").getByText("…", { exact: true })).toHaveCount(0, { timeout: 20_000 });
-  await expect(page.getByRole("tabpanel")).toContainText(/points fewer find their product|No difference that these/);
+  await expect(page.getByRole("tabpanel")).toContainText(/points fewer find their product|No difference shown by these/);
 
   await tab(page, "Dead ends");
   await expect(page.getByRole("tabpanel")).toContainText(
@@ -100,7 +100,7 @@ test("the draft is compared with an edition, pair by pair", async ({ page }) => 
   expect(published.status()).toBe(201);
   await open(page, shop);
   await tab(page, "Compare");
-  await expect(page.getByRole("tabpanel").getByRole("status")).toHaveText("No difference that 2,000 shoppers show.", {
+  await expect(page.getByRole("tabpanel").getByRole("status")).toHaveText("No difference shown by 2,000 shoppers.", {
     timeout: 20_000,
   });
 

@@ -34,7 +34,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
 
   await page.getByRole("link", { name: "Swatch book" }).click();
   await page.getByRole("link", { name: /^Flower colour/ }).click();
-  await expect(rowOf(page, "Moonlit")).toContainText("unset: its text");
+  await expect(rowOf(page, "Moonlit")).toContainText("no swatch: text");
   await expect(page.getByRole("complementary", { name: "Measured" })).toContainText("Moonlit");
   await expectAccessible(page);
 
@@ -68,15 +68,15 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await expect(mixed).toHaveValue(/^#[0-9a-f]{6} #ff69b4$/);
   await mixed.fill("sage");
   await mixed.blur();
-  await expect(rowOf(page, "White / pink").getByRole("alert")).toContainText("No colour");
+  await expect(rowOf(page, "White / pink").getByRole("alert")).toContainText("This is not a colour");
   await mixed.fill("#fff hotpink");
   await mixed.blur();
   await page.getByRole("button", { name: "White / pink drawn in sectors, change to stripes" }).click();
 
   // A picture that tries to run script is cleaned; one that is none is refused.
   await page.getByLabel("Pictures by file name").setInputFiles([svgFile("Ember.svg"), svgFile("nobody.svg")]);
-  await expect(page.getByText("1 picture taken; no value is called nobody.svg.")).toBeVisible();
-  await expect(rowOf(page, "Ember")).toContainText("its picture");
+  await expect(page.getByText("1 picture taken; no value has the name nobody.svg.")).toBeVisible();
+  await expect(rowOf(page, "Ember")).toContainText("own picture");
   await page.getByRole("textbox", { name: "Alternative text of Ember" }).fill("Glowing orange");
   await page.getByRole("textbox", { name: "Alternative text of Ember" }).blur();
   await page.getByLabel("Picture for Moonlit").setInputFiles(svgFile("moonlit.svg", "<html><script>1</script></html>"));
@@ -101,7 +101,7 @@ test("lists come in with their faults named, and go out in open formats", async 
   await page.getByRole("textbox").last().fill("Terracotta, rgb(190 90 50)\nNo such pot, red\nCharcoal, coalish");
   await page.getByRole("button", { name: "Use these colours" }).click();
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 3: “coalish” is not a colour.");
-  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No value is called No such pot.");
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No value has the name No such pot.");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("textbox", { name: "Colours of Terracotta" })).toHaveValue("#be5a32");
   await saved(page);

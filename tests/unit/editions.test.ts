@@ -83,7 +83,7 @@ describe("editions", () => {
     const now = await shopAt("same");
     const words = shopDifferences(await stateOf(em(), now, 1), await stateOf(em(), now, "draft"));
     expect(words).toEqual([{ where: "Panel “Other”", words: "was renamed from “First panel” to “Other”" }]);
-    await expect(stateOf(em(), now, 7)).rejects.toThrow("There is no edition 7");
+    await expect(stateOf(em(), now, 7)).rejects.toThrow("This shop has no edition 7");
   });
 
   it("keep once what they share: twenty of a large shop are hardly more than one", async () => {

@@ -90,7 +90,7 @@ export const looksBinary = (bytes: Uint8Array): boolean =>
  * @throws BinaryError when the bytes are of another version, damaged, or hold numbers that make no catalogue
  */
 export function decodeCatalogue(bytes: Uint8Array): Catalogue {
-  if (bytes.length < headBytes || !looksBinary(bytes)) throw new BinaryError("This file is not a catalogue.");
+  if (bytes.length < headBytes || !looksBinary(bytes)) throw new BinaryError("This file is not a catalogue packed by this tool. Choose the original file.");
   const head = new DataView(bytes.buffer, bytes.byteOffset, headBytes);
   const version = head.getUint32(4, true);
   if (version !== binaryFormat)
@@ -128,7 +128,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
     columns.set(key, { spellings, starts, codes });
   }
   if (header.fields.some(({ key }) => !columns.has(key)))
-    throw new BinaryError("A field of the catalogue has no column.");
+    throw new BinaryError("A field of the catalogue has no column. Reload the page.");
   return completeCatalogue({ fields: header.fields, columns, productIds: header.productIds, variantStart });
 }
 

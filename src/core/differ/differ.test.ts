@@ -178,7 +178,7 @@ describe("differences in words", () => {
     expect(words(into("looks", lookEdits.setToken(token, "slim", 21) as never))[0]).toMatch(
       /Tile: corner radius is .*21px on slim/,
     );
-    expect(words({ ...demo, currency: "USD" })).toEqual(["Shop: has prices in USD, and had EUR"]);
+    expect(words({ ...demo, currency: "USD" })).toEqual(["Shop: has prices in USD, before: EUR"]);
     const piece = newPiece("heading", "heading");
     const more = into("panels", panelEdits.addRow(piece, "") as never);
     expect(words(more)).toEqual(["Panel “Climber finder”: Find your way was added"]);

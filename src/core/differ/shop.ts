@@ -120,6 +120,6 @@ function* catalogueDifferences(before: Catalogue, after: Catalogue): Generator<s
 function* pictureDifferences(before: WholeShop, after: WholeShop): Generator<string> {
   const more = [...after.pictures.keys()].filter((name) => !before.pictures.has(name)).length;
   const less = [...before.pictures.keys()].filter((name) => !after.pictures.has(name)).length;
-  if (more > 0) yield more === 1 ? "one more" : `${more} more`;
-  if (less > 0) yield less === 1 ? "one gone" : `${less} gone`;
+  if (more > 0) yield more === 1 ? "one added" : `${more} added`;
+  if (less > 0) yield less === 1 ? "one removed" : `${less} removed`;
 }

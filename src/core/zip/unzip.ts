@@ -56,12 +56,12 @@ export function unzip(
         if (size > smallBomb && size > packed * mostGrowth)
           throw new ZipFault(
             "bomb",
-            `This is a zip bomb: ${megabytes(packed)} would unpack to more than ${megabytes(size)}.`,
+            `This ZIP is unsafe: ${megabytes(packed)} would unpack to more than ${megabytes(size)}. Choose a different file.`,
           );
         if (expected.size >= maxFiles || size > maxBytes)
           throw new ZipFault(
             "too large",
-            `It has more than ${maxFiles.toLocaleString("en")} files, or more than ${megabytes(maxBytes)}.`,
+            `The ZIP has more than ${maxFiles.toLocaleString("en")} files, or more than ${megabytes(maxBytes)}. Split the shop.`,
           );
         expected.set(name, { size: originalSize, sum });
         return true;

@@ -143,7 +143,7 @@ function placeOf(forwarded: string | undefined, env: unknown): string {
 
 const tooMany = "Other people are signing in right now. Wait a few seconds, then try again.";
 const tooLong = (c: Context) =>
-  c.html(messagePage("Password too long", "A password has at most 1,000 characters."), 413);
+  c.html(messagePage("Password too long", "Choose a password with at most 1,000 characters."), 413);
 
 const messagePage = (title: string, message: string) => bare(title, html`<p>${message}</p>`);
 

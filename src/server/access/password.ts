@@ -30,8 +30,8 @@ const longest = 1000;
 
 /** Why a password is not taken; undefined where it is. */
 export function passwordFault(password: string): string | undefined {
-  if (password.length < shortest) return `A password has at least ${shortest} characters.`;
-  return password.length > longest ? `A password has at most ${longest} characters.` : undefined;
+  if (password.length < shortest) return `Choose a password with at least ${shortest} characters.`;
+  return password.length > longest ? `Choose a password with at most ${longest} characters.` : undefined;
 }
 
 const derive = (password: string, salt: Buffer, options: ScryptOptions): Promise<Buffer> =>

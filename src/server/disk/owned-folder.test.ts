@@ -109,7 +109,7 @@ describe("a folder that we write", () => {
     for (const into of [false, true]) {
       expect(() => write(atFile, { "shop.json": "2" }, { into })).toThrow(/shop\.json is a link/);
       expect(() => write(atFolder, { "panels/a.json": "2" }, { into })).toThrow(/panels is a link/);
-      expect(() => write(circle, { "panels/a.json": "2" }, { into })).toThrow(/panels is a link|has files/);
+      expect(() => write(circle, { "panels/a.json": "2" }, { into })).toThrow(/panels is a link|contains files/);
     }
     // What is not written any more is behind the link now, and stays.
     write(atFolder, { "shop.json": "1" });

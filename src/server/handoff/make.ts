@@ -159,7 +159,7 @@ async function opened(whole: WholeShop, site: Site, language: string | undefined
 async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
   const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
-  if (gone !== undefined) throw new Fault(422, `There is no page ${gone}.`, { page: gone, pages: all });
+  if (gone !== undefined) throw new Fault(422, `This shop has no page ${gone}.`, { page: gone, pages: all });
   const boots: Boot[] = [];
   for (const address of wanted ?? all) {
     const boot = await bootOf(open, address, { panel: undefined, stage: false });

@@ -66,7 +66,7 @@ export function api(options: ApiOptions): Hono {
   app.get("/removed", async (c) => c.json(await removedShops(fork())));
 
   app.all("*", (c) => {
-    throw new Fault(404, `There is nothing at ${c.req.path}.`);
+    throw new Fault(404, `There is nothing at ${c.req.path}. Check the address.`);
   });
   app.onError((error, c) => {
     const fault = asFault(error);

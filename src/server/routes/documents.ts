@@ -61,7 +61,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));
-    if (!kind.many) throw new Fault(405, `A shop has one ${kind.what}. Save over it.`);
+    if (!kind.many) throw new Fault(405, `A shop already has its one ${kind.what}. Save that one instead.`);
     const { name, document } = check(newDocument, await bodyOf(c.req.raw));
     return c.json(await createDocument(em, shop, kind, document ?? kind.fresh(name ?? "")), 201);
   });
@@ -127,7 +127,8 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
 /** A kind of which a shop has many. @throws Fault for one of which it has one */
 function manyOf(name: string): DocumentKind<object> {
   const kind = kindOf(name);
-  if (!kind.many) throw new Fault(405, `A shop has one ${kind.what}, and always has it.`);
+  if (!kind.many)
+    throw new Fault(405, `A shop always has one ${kind.what}, so it can’t be moved, removed or restored.`);
   return kind;
 }
 
@@ -136,7 +137,7 @@ function kindOf(name: string): DocumentKind<object> {
   if (!isKind(name))
     throw new Fault(
       404,
-      `There are no documents called “${name}”. There are ${(Object.keys(kinds) as KindName[]).join(", ")}.`,
+      `There are no documents of the kind “${name}”. Kinds are ${(Object.keys(kinds) as KindName[]).join(", ")}.`,
     );
   return anyKind[name];
 }

@@ -43,7 +43,7 @@ export function stateAsked({ req }: Context): ShopState {
 }
 
 const noSuchEdition = (edition: string) =>
-  new Fault(404, `There is no edition “${edition.slice(0, 20)}” of this shop.`);
+  new Fault(404, `This shop has no edition “${edition.slice(0, 20)}”. Choose one of those under Editions.`);
 
 /** Where a page's questions are answered from: the draft, or the edition that it was drawn from. @throws Fault */
 export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopSource> {
@@ -81,7 +81,7 @@ export function jsonOf(sent: string): unknown {
   try {
     return JSON.parse(sent);
   } catch {
-    throw new Fault(400, "The request is not valid JSON.");
+    throw new Fault(400, "The request is not valid JSON. Check its syntax.");
   }
 }
 

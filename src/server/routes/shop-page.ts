@@ -65,7 +65,11 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
     case "edition": {
       const n = Number(number);
       const source = Number.isSafeInteger(n) ? await editionOf(em, shop, n) : undefined;
-      if (!source) throw new Fault(404, `There is no edition “${number.slice(0, 20)}” of ${shop.name}.`);
+      if (!source)
+        throw new Fault(
+          404,
+          `${shop.name} has no edition “${number.slice(0, 20)}”. Choose one of those under Editions.`,
+        );
       const mark = n === newest?.edition ? undefined : { words: `Edition ${n}`, ...link };
       return { source, base: `/edition/${place}/${n}`, mark };
     }

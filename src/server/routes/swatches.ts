@@ -65,7 +65,7 @@ export function pictures(fork: () => SqlEntityManager): Hono {
   const app = new Hono();
   app.get("/:shop/:name", async (c) => {
     const picture = await findPicture(fork(), c.req.param("shop"), c.req.param("name"));
-    if (!picture) throw new Fault(404, "This shop doesn’t have this picture.");
+    if (!picture) throw new Fault(404, "This shop doesn’t have this picture. Upload it again.");
     return new Response(new Uint8Array(picture.bytes), {
       headers: {
         "content-type": picture.type,

@@ -1,4 +1,4 @@
-import { copyFileSync, constants as fsConstants, mkdirSync, statSync } from "node:fs";
+import { copyFileSync, constants as fsConstants, mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import Database from "libsql";
 import { entryAt, moveDatabaseAside, moveToFree, removeFile } from "../disk/files.ts";
@@ -35,7 +35,6 @@ export function restoreBackup(from: string, file: string, known: readonly string
   const log = entryAt(`${from}-wal`);
   if (log && log.size > 0) vacuumInto(from, part);
   else copyFileSync(from, part, fsConstants.COPYFILE_EXCL);
-  if (statSync(part).size === 0) throw new Error(`${from} is empty.`);
   const kept = moveDatabaseAside(file, "before-restore");
   moveToFree(part, file);
   return kept;

@@ -154,7 +154,8 @@ export async function sourceOfState(
   return source;
 }
 
-export const noEdition = (n: number): Fault => new Fault(404, `There is no edition ${n} of this shop.`);
+export const noEdition = (n: number): Fault =>
+  new Fault(404, `This shop has no edition ${n}. Choose one of those under Editions.`);
 
 /**
  * Brings an edition's documents back into the draft, each as a step that can be undone. Panels and looks that are

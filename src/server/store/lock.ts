@@ -18,7 +18,7 @@ export function lockFile(file: string): () => void {
   if (file === ":memory:") return () => {};
   const real = realFile(file);
   // Under a second name the same file has a second lock, and a log of its own. Source: SQLite, How To Corrupt, 2.5.
-  if (entryAt(real) && statSync(real).nlink > 1)
+  if (entryAt(real)?.isFile() && statSync(real).nlink > 1)
     throw new InUse(`${file} has a second name (a hard link). Copy it, and use the copy: --data FILE`);
   const lock = new Database(`${real}.lock`);
   try {

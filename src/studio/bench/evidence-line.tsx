@@ -90,7 +90,7 @@ export function EvidenceLine() {
           className="text-[15px] font-bold"
           number={() => ({
             title: "Products found",
-            says: `Products of this page that fit all that is chosen. The page has ${outOf.toLocaleString("en")} before anything is chosen.`,
+            says: `Products on this page that match all chosen filters. Without filters, the page has ${outOf.toLocaleString("en")}.`,
             told: total,
             behind: { products: [{ ...asked, ways: [asked.choices] }] },
           })}

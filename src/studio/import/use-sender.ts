@@ -18,7 +18,7 @@ export function useSender(reader: Reader) {
       if (!preview || !file) return undefined;
       stopper.current = new AbortController();
       setTrouble(undefined);
-      setBusy({ words: "Packing" });
+      setBusy({ words: "Compressing" });
       try {
         const form = new FormData();
         form.set("file", await reader.pack(), file.name);

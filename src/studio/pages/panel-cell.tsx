@@ -154,7 +154,7 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
         {here && standing[0] !== here ? (
           <Way
             words="Move before the others"
-            run={() => apply(movePanelUp(scope, standing, slug, `${panel.name} on ${where}: before the others`))}
+            run={() => apply(movePanelUp(scope, standing, slug, `${panel.name} on ${where}: moved before the others`))}
           />
         ) : null}
         {here ? (

@@ -113,7 +113,7 @@ const sourceNames: Record<Source, string> = {
   colour: "Own colour",
   name: "Guess from the name",
   photos: "Colours from product pictures",
-  text: "Text in a tile",
+  text: "Name in a tile",
 };
 
 /** What is shown first, and what when that is missing. Nothing behind the text is ever reached. */

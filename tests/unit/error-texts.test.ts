@@ -1,0 +1,70 @@
+import { readFileSync } from "node:fs";
+import { afterAll, describe, expect, it } from "vitest";
+import { type ErrorCase, textFrom } from "../error-cases/case.ts";
+import { commandLineCases } from "../error-cases/command-line.ts";
+import { importCases } from "../error-cases/import.ts";
+import { serverCases } from "../error-cases/server.ts";
+import { errorSites } from "../error-sites.ts";
+
+// Every text with which the server, the command line and the import answer when something fails, listed once in
+// tests/error-cases and brought about here. A new text without a case fails the last test.
+const server = await serverCases();
+const commandLine = await commandLineCases();
+afterAll(async () => {
+  await server.close();
+  commandLine.close();
+});
+
+/** Texts that another test brings about, with a part of the text that stands in it. */
+const elsewhere: readonly (readonly [text: string, file: string, part: string])[] = [
+  [
+    "This took longer than … seconds and was stopped. Try again with fewer products, columns or filters.",
+    "src/server/threads/run-task.test.ts",
+    "longer than",
+  ],
+  [
+    "… was moved, removed or replaced while Zany Trellis was running. Nothing can be saved any more: stop the server, put the file back or restore a backup, and start it again.",
+    "tests/unit/database-file.test.ts",
+    "moved, removed or replaced",
+  ],
+];
+
+/** Texts that nothing here can bring about, and why. */
+const beyond: readonly (readonly [text: string, why: string])[] = [
+  [
+    "The script of the handoff couldn’t be built. Install the packages again with npm ci, then try again.",
+    "only a broken installation of the bundler gives no script",
+  ],
+  [
+    "The database … couldn’t be closed completely: …. All saved data is in it and in …-wal: keep both files together.",
+    "only a disk that fails while the server ends",
+  ],
+  ["The demo shop is ready.", "no error: good news of the start"],
+  ["A shop’s filter panels from the command line.", "no error: the head of the help"],
+];
+
+const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+const expected = ({ text }: ErrorCase): RegExp => new RegExp(`^${text.split("…").map(escaped).join("[^]*")}$`);
+const brought: string[] = [];
+
+describe("errors say what happened, where, and what to do", () => {
+  for (const [of, cases] of [
+    ["import", importCases],
+    ["server", server.cases],
+    ["command line", commandLine.cases],
+  ] as const)
+    it.each(cases)(`${of}: $text`, async (one) => {
+      const text = await textFrom(one);
+      brought.push(text);
+      expect(text).toMatch(expected(one));
+    });
+
+  it("each of them in one of these cases, or in a named test", () => {
+    for (const [, file, part] of elsewhere) expect(readFileSync(file, "utf8"), file).toContain(part);
+    const known = new Set([...elsewhere, ...beyond].map(([text]) => text));
+    const missing = errorSites().filter(
+      ({ text, pattern }) => !known.has(text) && !brought.some((one) => pattern.test(one)),
+    );
+    expect(missing.map(({ place, text }) => `${place}: ${text}`)).toEqual([]);
+  });
+});
