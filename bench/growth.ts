@@ -32,7 +32,7 @@ function page(cases: readonly EngineCase[]): string {
   );
   return `# How counting grows
 
-Written by \`npm run bench -- --growth\`. Milliseconds to recount every option of ten facets, the median of twenty selections of one to three facets, on the machine that ran it; only the ratios mean something elsewhere. “Exact by variant” is over three variants a product. The last columns are the time to make the index from parsed rows and the size of the index with variants.
+Written by \`npm run bench -- --growth\`. Milliseconds to recount every option of ten facets: the median of twenty selections in one to three facets, on the machine that ran it. On other machines only the ratios are meaningful. “Exact by variant” counts three variants per product. The last columns are the time to build the index from parsed rows, and the size of the index with variants.
 
 | products | ours, ms | exact by variant, ms | itemsjs, ms | crossfilter2, ms | SQLite, ms | our index, ms | itemsjs' index, ms | index, MB |
 |---:|---:|---:|---:|---:|---:|---:|---:|---:|

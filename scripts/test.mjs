@@ -27,6 +27,7 @@ let sound = true;
 
 section("Lint");
 sound = run("npx", ["biome", "ci", "--error-on-warnings"]) && sound;
+sound = run("node", ["scripts/wording.mjs"]) && sound;
 section("Types");
 for (const project of [
   ["--project", "tsconfig.json"],
@@ -49,7 +50,7 @@ sound = run("npx", ["playwright", "test"], { env: { ...process.env, PLAYWRIGHT_J
 const ended = readReport(ends);
 passed += (ended?.stats.expected ?? 0) + (ended?.stats.flaky ?? 0);
 failed += ended?.stats.unexpected ?? 0;
-for (const name of flakyIn(ended)) console.log(`Flaky, passed at its second try; mend it first: ${name}`);
+for (const name of flakyIn(ended)) console.log(`Flaky, passed at its second try; fix it first: ${name}`);
 
 // A runner that broke down, or a lint or type error, has no test to count and still fails the run.
 if (!units || !ended || (!sound && failed === 0)) failed += 1;

@@ -14,7 +14,9 @@ type Form = (typeof forms)[number];
 function oneOf<T extends string>(values: readonly T[], given: string, option: string): T {
   const found = values.find((value) => value === given);
   if (!found)
-    throw new UsageError(`--${option} must be one of ${values.join(", ")}, not “${given}”.${didYouMean(given, values)}`);
+    throw new UsageError(
+      `--${option} must be one of ${values.join(", ")}, not “${given}”.${didYouMean(given, values)}`,
+    );
   return found;
 }
 
@@ -45,7 +47,8 @@ export const check: Command = {
     const facts = factsOf(whole);
     const addresses = pageList(whole.pages, facts.pageFacts()).map(({ address }) => address);
     const unknown = values.page?.find((page) => !addresses.includes(page));
-    if (unknown !== undefined) throw new UsageError(`This shop has no page ${unknown}.${didYouMean(unknown, addresses)}`);
+    if (unknown !== undefined)
+      throw new UsageError(`This shop has no page ${unknown}.${didYouMean(unknown, addresses)}`);
     const panels = values.page === undefined ? await checkPanels(whole, facts) : [];
     const all = [...panels, ...(await checkPages(whole, values.page, facts))];
     const fails = (one: (typeof all)[number]) => isAtLeast(one.level, level);

@@ -13,9 +13,9 @@ test("rows are moved, renamed, widened, added and removed on the page itself, by
 }) => {
   const bench = await openBench(page, true, await newShop(page.request, "Arranged"));
   for (const name of ["Light", "Brand", "Hardiness"]) await bench.addFacet(name);
-  const rows = page.getByRole("list", { name: "Table of the panel" });
+  const rows = page.getByRole("list", { name: "Rows of the panel" });
   await page.keyboard.press("a");
-  const rail = page.getByRole("list", { name: "Rows of the panel on wide" });
+  const rail = page.getByRole("list", { name: "Row heads on wide" });
   const handle = (name: string) => rail.getByRole("button", { name: `Move ${name}`, exact: true });
 
   await handle("Brand").focus();
@@ -29,7 +29,7 @@ test("rows are moved, renamed, widened, added and removed on the page itself, by
 
   // Nothing that a shopper would do is done meanwhile.
   await bench.wide.locator('[data-row="f-light"] input').first().click({ force: true });
-  await expect(page.getByRole("status", { name: "Evidence" })).toContainText("240 of 240 found");
+  await expect(page.getByRole("status", { name: "Numbers of the page" })).toContainText("240 of 240 found");
 
   const title = rail.getByRole("textbox", { name: "Title of Light" });
   await title.fill("Sun or shade");
@@ -68,7 +68,7 @@ test("rows are moved, renamed, widened, added and removed on the page itself, by
   await page.getByRole("button", { name: "Try", exact: true }).click();
   await expect(rail).toHaveCount(0);
   await bench.wide.getByRole("checkbox", { name: /^Half shade/ }).check();
-  await expect(page.getByRole("status", { name: "Evidence" })).toContainText("74 of 240 found");
+  await expect(page.getByRole("status", { name: "Numbers of the page" })).toContainText("74 of 240 found");
 });
 
 test("a row is dragged to another panel of the page, and a shopper gets neither the marks nor the script", async ({
@@ -84,14 +84,12 @@ test("a row is dragged to another panel of the page, and a shopper gets neither 
   await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Gifts");
   await page.getByRole("button", { name: "Arrange", exact: true }).click();
   const [light, category] = [
-    page
-      .getByRole("list", { name: "Rows of the panel on wide" })
-      .getByRole("button", { name: "Move Light", exact: true }),
+    page.getByRole("list", { name: "Row heads on wide" }).getByRole("button", { name: "Move Light", exact: true }),
     wide.locator('.zs-left [data-row="f-category"]'),
   ];
   await drag(page, light, category, ({ x, y }) => ({ x: x + 40, y: y + 10 }));
   await expect
-    .poll(() => rowsOf(page.getByRole("list", { name: "Table of the panel" })))
+    .poll(() => rowsOf(page.getByRole("list", { name: "Rows of the panel" })))
     .toEqual(["f-flower-colour", "f-pet-safe"]);
   await expect(page.locator("header").getByRole("status")).toHaveText("Saved");
   const stored = async () =>

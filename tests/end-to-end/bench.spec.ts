@@ -14,7 +14,9 @@ test("a facet is built on the bench, works in both frames, and is there after a 
   const total = (await bench.wide.getByRole("status").textContent()) ?? "";
   expect(total).toMatch(/^\d+ products of 240$/);
   await expect(bench.phone.getByRole("status")).toHaveText(total);
-  await expect(page.getByLabel("Evidence")).toContainText(total.replace(/ products of (\d+)/, " of $1 found"));
+  await expect(page.getByLabel("Numbers of the page")).toContainText(
+    total.replace(/ products of (\d+)/, " of $1 found"),
+  );
   // And the other way round.
   await page.getByRole("button", { name: "Open drawer" }).click();
   await bench.phone.getByRole("button", { name: "Clear all" }).click();

@@ -165,7 +165,9 @@ test("a value that is spelt anew goes on as what it was, and its swatch with it"
   const products = new Set(rows.filter((row) => row[at]?.split("|").includes("Pale pink")).map(([id]) => id)).size;
   await bring(page, shop, spelt);
   const same = page.getByRole("listitem").filter({ hasText: "is now in" });
-  await expect(same).toContainText(`Flower colour: Palepink is now in all of the ${products} products that had Pale pink`);
+  await expect(same).toContainText(
+    `Flower colour: Palepink is now in all of the ${products} products that had Pale pink`,
+  );
   await expect(page.getByText("Palepink is new and has no colour.")).toHaveCount(0);
   await expectAccessible(page);
   await same.getByRole("button", { name: "This is Pale pink" }).click();

@@ -42,7 +42,7 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
 
   // 2.2:1 of white on the brand's colour is told, with what passes.
   await page.getByRole("tab", { name: /^Findings \d/ }).click();
-  const misses = page.getByRole("list", { name: "Misses" });
+  const misses = page.getByRole("list", { name: "Findings" });
   await expect(misses).toContainText("needs 4.5:1");
   const before = await misses.getByRole("button", { name: /^Fix/ }).count();
   await misses.getByRole("button", { name: /^Fix/ }).first().click();

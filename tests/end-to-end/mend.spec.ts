@@ -59,7 +59,9 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await page.getByRole("button", { name: "Höhe", exact: true }).click();
   await page.getByRole("button", { name: "Convert to numbers in cm" }).click();
   await expect(page.getByRole("row", { name: /^Höhe/ })).toContainText("number");
-  await expect(page.getByRole("region", { name: "What to know about Höhe" })).toContainText("Half of the numbers are between");
+  await expect(page.getByRole("region", { name: "What to know about Höhe" })).toContainText(
+    "Half of the numbers are between",
+  );
 
   // A cell, and a value for all that are found.
   await page.getByRole("link", { name: "Products" }).click();
@@ -140,7 +142,7 @@ test("reading a large file is shown, and can be stopped", async ({ page }) => {
   await awake(wide);
   await wide.locator("input[type=checkbox]:visible").first().check();
   await expect(wide.getByRole("status")).toHaveText("4,000 products of 100,000");
-  await expect(page.getByLabel("Evidence")).toContainText("4,000 of 100,000 found");
+  await expect(page.getByLabel("Numbers of the page")).toContainText("4,000 of 100,000 found");
   await page.goto("/draft/large/?colour=colour+7");
   await awake(page);
   await expect(page.getByRole("status")).toHaveText("4,000 products of 100,000");

@@ -14,7 +14,7 @@ async function opens(page: Page, name: RegExp | string, title: RegExp | string):
 
 test("numbers of the bench open, and the rows say the same", async ({ page }) => {
   const { wide } = await openBench(page);
-  const evidence = page.getByRole("status", { name: "Evidence" });
+  const evidence = page.getByRole("status", { name: "Numbers of the page" });
   await wide.getByRole("checkbox", { name: /^Sky blue/ }).check();
   await expect(evidence).not.toContainText("240 of 240 found");
   await evidence.getByRole("button").first().click();
@@ -108,7 +108,7 @@ test("a number that the rows contradict is told loudly", async ({ page }) => {
     } as Worker["addEventListener"];
   });
   await openBench(page);
-  const evidence = page.getByRole("status", { name: "Evidence" });
+  const evidence = page.getByRole("status", { name: "Numbers of the page" });
   await expect(evidence).toContainText("241 of 240 found");
   await evidence.getByRole("button").first().click();
   await expect(page.getByRole("dialog", { name: "Products found" }).getByRole("alert")).toContainText(

@@ -174,7 +174,7 @@ test("the bench shows any page, counts on it, and folds to give the stage room",
   await page.keyboard.press("Enter");
   for (const frame of [bench.wide, bench.phone])
     await expect(frame.getByRole("heading", { level: 1 })).toHaveText("Gifts");
-  const evidence = page.getByRole("status", { name: "Evidence" });
+  const evidence = page.getByRole("status", { name: "Numbers of the page" });
   await expect(evidence).toContainText("32 of 32 found");
   await expect(page.locator('li[data-row="f-light"]')).toContainText("63%");
   await bench.wide
@@ -215,7 +215,7 @@ test("a panel's behaviour is set on the bench, and what does not apply says why"
   await page.getByRole("combobox", { name: "Update results of the panel on wide" }).selectOption("button");
   await bench.wide.getByRole("checkbox", { name: /^Half shade/ }).check();
   await expect(bench.wide.getByRole("button", { name: "Show 74 products" })).toBeVisible();
-  await expect(page.getByRole("status", { name: "Evidence" })).toContainText("240 of 240 found");
+  await expect(page.getByRole("status", { name: "Numbers of the page" })).toContainText("240 of 240 found");
   await expectAccessible(page);
   await page.getByRole("button", { name: "Undo: The panel: update results button on wide" }).click();
   await expect(bench.wide.locator(".zt-apply-row")).toHaveCount(0);

@@ -9,7 +9,7 @@ test("all suggested facets come at once, and are gone with one step back", async
   const count = Number((await all.textContent())?.match(/\d+/)?.[0]);
   expect(count).toBeGreaterThan(6);
   await all.click();
-  const rows = page.getByRole("list", { name: "Table of the panel" }).locator("> li");
+  const rows = page.getByRole("list", { name: "Rows of the panel" }).locator("> li");
   await expect(rows).toHaveCount(count);
   await expect(bench.wide.locator(".zt-facet")).toHaveCount(count);
   await page.keyboard.press("Control+z");
@@ -31,7 +31,7 @@ test("facets are added one after the other, by name and Enter, until one is done
   await light.click();
   await expect(light).toHaveAttribute("aria-pressed", "false");
   await page.getByRole("button", { name: "Done", exact: true }).click();
-  await expect(page.getByRole("list", { name: "Table of the panel" }).locator("> li")).toHaveCount(2);
+  await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(2);
   await expect(bench.wide.locator(".zt-facet")).toHaveCount(1);
   // A page by its name: what only holds the letters somewhere is not meant.
   await page.getByRole("button", { name: /^Page shown/ }).click();
@@ -271,7 +271,7 @@ test("several rows are changed together, rows and panels duplicated, settings co
   await page.getByRole("button", { name: "Duplicate", exact: true }).click();
   await expect(page).toHaveURL(/copy/);
   await expect(page.getByRole("button", { name: /^More for panel .* copy$/ })).toBeVisible();
-  await expect(page.getByRole("list", { name: "Table of the panel" }).locator("> li")).toHaveCount(4);
+  await expect(page.getByRole("list", { name: "Rows of the panel" }).locator("> li")).toHaveCount(4);
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Shortcuts" })).toContainText("Every action, by name");
   await expectAccessible(page);

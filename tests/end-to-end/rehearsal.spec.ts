@@ -35,7 +35,9 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
   await expect(facets.first()).toBeVisible();
   // Each facet's worth is told, one after the other.
   await expect(page.getByRole("tabpanel").getByText("…", { exact: true })).toHaveCount(0, { timeout: 20_000 });
-  await expect(page.getByRole("tabpanel")).toContainText(/points fewer find their product|No difference shown by these/);
+  await expect(page.getByRole("tabpanel")).toContainText(
+    /points fewer find their product|No difference shown by these/,
+  );
 
   await tab(page, "Dead ends");
   await expect(page.getByRole("tabpanel")).toContainText(
@@ -44,7 +46,7 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
 
   // Assumptions can be changed, and everything is sent anew.
   const before = await band(page, "Wide page").locator("dd").first().textContent();
-  await page.getByText("Assumptions").click();
+  await page.getByText("Assumptions about shoppers").click();
   await page.getByLabel("How many products a shopper looks at first").fill("60");
   await page.getByLabel("How many products a shopper looks at first").blur();
   await expect(page.getByText(", 1 changed")).toBeVisible();
@@ -138,7 +140,7 @@ test("a change that does better with unseen shoppers is proposed, taken as one s
   await expect(take).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole("tabpanel")).toContainText(/s faster per shopper on average, 95% interval/);
   await take.click();
-  await expect(page.getByRole("tabpanel").getByRole("status")).toContainText("Taken:");
+  await expect(page.getByRole("tabpanel").getByRole("status")).toContainText("Applied:");
   await expect.poll(rows).not.toEqual(before);
   await page.getByRole("tabpanel").getByRole("button", { name: /^Undo/ }).click();
   await expect.poll(rows).toEqual(before);

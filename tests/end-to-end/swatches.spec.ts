@@ -54,7 +54,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await page.getByRole("button", { name: "Colours from product pictures earlier" }).click();
   await page.keyboard.press("Escape");
   await expect(rowOf(page, "Violet")).toContainText("by pictures");
-  await page.getByRole("button", { name: "Take 17 guesses" }).click();
+  await page.getByRole("button", { name: "Use 17 guesses" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("#6b3fa0");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("");

@@ -90,7 +90,8 @@ export const looksBinary = (bytes: Uint8Array): boolean =>
  * @throws BinaryError when the bytes are of another version, damaged, or hold numbers that make no catalogue
  */
 export function decodeCatalogue(bytes: Uint8Array): Catalogue {
-  if (bytes.length < headBytes || !looksBinary(bytes)) throw new BinaryError("This file is not a catalogue packed by this tool. Choose the original file.");
+  if (bytes.length < headBytes || !looksBinary(bytes))
+    throw new BinaryError("This file is not a catalogue packed by this tool. Choose the original file.");
   const head = new DataView(bytes.buffer, bytes.byteOffset, headBytes);
   const version = head.getUint32(4, true);
   if (version !== binaryFormat)

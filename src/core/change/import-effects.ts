@@ -87,7 +87,9 @@ function pageEffects(
       const one = missing.length === 1;
       return missing.length === 0
         ? []
-        : words(`Collection ${name}`, [`${listed(missing)}, picked by hand, ${one ? "is" : "are"} no longer in the catalogue.`]);
+        : words(`Collection ${name}`, [
+            `${listed(missing)}, picked by hand, ${one ? "is" : "are"} no longer in the catalogue.`,
+          ]);
     }),
     ...words("All pages of the shop", lost(everywhere?.within)),
     ...Object.entries(layouts).flatMap(([kind, layout]) => words(`All pages: ${kind}`, lost(layout?.within))),

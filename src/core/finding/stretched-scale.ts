@@ -25,7 +25,7 @@ export const stretchedScale = inEachFacet({
     return {
       row: row.id,
       words: `${title}: a few high values squeeze half of all values into the first ${Math.max(1, Math.round(part * 100))}% of the scale.`,
-      remedy: { words: "Give low values more room", step: { do: "set", row: row.id, setting: "scale", value: "bent" } },
+      remedy: { words: "Stretch the low values", step: { do: "set", row: row.id, setting: "scale", value: "bent" } },
     };
   },
 });

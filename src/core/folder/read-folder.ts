@@ -28,10 +28,16 @@ import type { Named, WholeShop } from "./whole-shop.ts";
  * @throws FolderFault with the file and the line of the first thing that cannot be used
  */
 export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
-  if (files.size > mostFiles) throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderFiles)} files. Split the shop.`);
+  if (files.size > mostFiles)
+    throw new FolderFault(
+      ".",
+      undefined,
+      `The folder has more than ${limitText(limits.folderFiles)} files. Split the shop.`,
+    );
   let bytes = 0;
   for (const one of files.values()) bytes += one.length;
-  if (bytes > mostBytes) throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderBytes)}. Split the shop.`);
+  if (bytes > mostBytes)
+    throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderBytes)}. Split the shop.`);
   const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema, value));
   const one = <D extends object>(kind: DocumentKind<D>): D =>
     files.has(`${kind.name}.json`)
@@ -103,7 +109,11 @@ function readMany<D extends object>(
     return [name];
   });
   if (found.length > limits.panels.max)
-    throw new FolderFault(folder, undefined, `The folder has more than ${limitText(limits.panels)} files. Split the shop.`);
+    throw new FolderFault(
+      folder,
+      undefined,
+      `The folder has more than ${limitText(limits.panels)} files. Split the shop.`,
+    );
   const missing = order.find((name) => !found.includes(name));
   if (missing !== undefined)
     throw new FolderFault(`${folder}/${missing}.json`, undefined, "shop.json names this file, but it is missing.");
@@ -137,7 +147,11 @@ function readPictures(files: ShopFiles): Map<string, Uint8Array> {
       );
     pictures.set(name, bytes);
     if (pictures.size > limits.pictures.max)
-      throw new FolderFault("pictures", undefined, `The folder has more than ${limitText(limits.pictures)} pictures. Remove those that no value uses.`);
+      throw new FolderFault(
+        "pictures",
+        undefined,
+        `The folder has more than ${limitText(limits.pictures)} pictures. Remove those that no value uses.`,
+      );
     if (bytes.length > limits.picture.max)
       throw new FolderFault(
         path,

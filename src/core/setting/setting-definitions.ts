@@ -173,7 +173,7 @@ const said: { readonly [K in SettingName]: Said } = {
   bubbles: yesNo("Bubbles", "The value above a handle while it is dragged"),
   values: yesNo("Values", "The chosen range as text"),
   histogram: yesNo("Histogram", "Bars that show how many products have each value"),
-  scale: choice("Scale", "Give low values more space when a few are very high", {
+  scale: choice("Scale", "More space for low values when a few are very high", {
     even: "even",
     bent: "more space for low values",
   }),

@@ -43,7 +43,7 @@ The markup is the complete panel. It looks right at every width before any scrip
 
 ## 3. What it filters: one of three ways
 
-**Our listing.** Put ${listing ? `\`${listing}\`` : "the page's `listing.html`"} as well. Its \`<template>\` is one product card. Change it to match your site:
+**Our listing.** Put ${listing ? `\`${listing}\`` : "the page’s `listing.html`"} as well. Its \`<template>\` is one product card. Change it to match your site:
 
 ${block("html", card)}
 

@@ -46,7 +46,7 @@ function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
   const folded = useSession((state) => state.folded);
   return (
     <section
-      aria-label="Lattice"
+      aria-label="Table of the panel"
       data-folded={folded || undefined}
       className={`flex flex-none flex-col border-e border-hair ${folded ? "w-[250px]" : "w-[470px]"}`}
     >
@@ -86,7 +86,7 @@ function OpenBench({ shop, slug, address }: { shop: string; slug: string; addres
         <ConflictNote store={panel} what="This panel was" />
         <main className="flex min-h-0 flex-1">
           <LatticeSide shop={shop} slug={slug} />
-          <section aria-label="Stage" className="flex min-w-0 flex-1 flex-col bg-base-200">
+          <section aria-label="Live page" className="flex min-w-0 flex-1 flex-col bg-base-200">
             <Stage />
             <EvidenceLine />
           </section>

@@ -83,7 +83,7 @@ export function EvidenceLine() {
   return (
     <output
       className="flex flex-none items-center gap-0.5 overflow-x-auto border-t border-hair bg-base-100 px-3 py-1.5 text-[13px] whitespace-nowrap tabular-nums"
-      aria-label="Evidence"
+      aria-label="Numbers of the page"
     >
       <span className="px-1.5 py-1">
         <Opens

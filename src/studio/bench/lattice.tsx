@@ -72,7 +72,7 @@ export function Lattice() {
           </div>
         ) : null}
         <SortableList ids={ids} titleOf={titleOf} move={move}>
-          <ol aria-label="Table of the panel">
+          <ol aria-label="Rows of the panel">
             {panel.rows.map((row) => (
               <LatticeRow key={row.id} row={row} pointed={pointed === row.id} />
             ))}

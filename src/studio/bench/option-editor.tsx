@@ -63,7 +63,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   const merges = engineMerges(rules);
   const plain = useAnswer(countsOf([{ field, mode }]))?.facets[field];
   const answer = useAnswer(countsOf([{ field, mode, ...(merges ? { merges } : {}) }]))?.facets[field];
-  if (!answer || !plain) return <p className="px-9 text-quiet">Looking at the options …</p>;
+  if (!answer || !plain) return <p className="px-9 text-quiet">Loading the options…</p>;
 
   const of = { id, title };
   const all = listOptions(row, answer);

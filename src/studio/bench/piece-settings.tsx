@@ -76,7 +76,7 @@ function Own({ row, title, change }: OwnProps) {
             set={(src) => change({ ...row, src }, "change picture")}
             more={
               <UploadPicture
-                label={`add a picture for ${title}`}
+                label={`a picture for ${title}`}
                 side={1600}
                 set={(src) => change({ ...row, src }, "change picture")}
               />

@@ -53,7 +53,7 @@ export function JudgedList() {
           </button>
         ) : null}
       </div>
-      <ul className="flex flex-col" aria-label="Misses">
+      <ul className="flex flex-col" aria-label="Findings">
         {misses.map((miss) => {
           const token = tokens.get(miss.token);
           const name = token ? spokenToken(token) : miss.token;

@@ -150,19 +150,21 @@ function Numbers({ figures, waiting }: { figures: PageFigures | undefined; waiti
       <span role="cell" className={cell}>
         {shown.length === 0 ? "–" : percent(least, products)}
       </span>
-      <span role="cell" className={cell} title="Options that these facets offer elsewhere in the shop, but not here">
+      <span role="cell" className={cell}>
         {left.toLocaleString("en")}
       </span>
-      <span
-        role="cell"
-        className={`${cell} ${shift !== undefined && shift > 0.1 ? bad : ""}`}
-        title={
-          shift === undefined
-            ? "Not measured yet: open it under Panels and measure every row"
-            : "As felt, the worst step of all rows"
-        }
-      >
-        {shift === undefined ? "–" : shift.toFixed(2)}
+      <span role="cell" className={`${cell} ${shift !== undefined && shift > 0.1 ? bad : ""}`}>
+        {shift === undefined ? (
+          <Link
+            to={`/shops/${shop.slug}/panels?page=${encodeURIComponent(figures.address)}`}
+            className="text-quiet underline decoration-dotted underline-offset-4"
+            aria-label={`Measure the layout shift of ${pageName(figures)} under Panels`}
+          >
+            –
+          </Link>
+        ) : (
+          shift.toFixed(2)
+        )}
       </span>
       <span role="cell" className={`${cell} ${serious ? bad : ""}`}>
         {findings.length.toLocaleString("en")}

@@ -6,6 +6,7 @@ import { fitsWords, words } from "../../core/index/words.ts";
 import type { Scope } from "../../core/page/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { FindField } from "../controls/find-field.tsx";
+import { Explained } from "../shell/explained.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PageDetail } from "./page-detail.tsx";
@@ -15,7 +16,18 @@ import { useFigures } from "./use-figures.ts";
 
 const rowHeight = 40;
 const panelWidth = 104;
-const numbers = ["Products", "Facets shown", "Lowest reach", "Left out", "Worst shift", "Findings"];
+/** The numbers of a page, with what the less plain ones mean. */
+const numbers: readonly (readonly [name: string, meaning?: string])[] = [
+  ["Products"],
+  ["Facets shown", "Facets with at least one option that matches a product of the page, of all facets on it."],
+  [
+    "Lowest reach",
+    "Reach: the share of the page’s products that a facet’s options can find. This is the lowest of its facets.",
+  ],
+  ["Left out", "Options that these facets offer elsewhere in the shop, but not on this page."],
+  ["Worst shift", "How far the worst step of any row moves the page. Shoppers notice values above 0.1."],
+  ["Findings"],
+];
 
 interface Props {
   panels: ReadonlyMap<string, PanelDocument>;
@@ -107,9 +119,9 @@ export function PageTable({ panels, open, openLayout }: Props) {
                   {name}
                 </span>
               ))}
-              {numbers.map((name) => (
+              {numbers.map(([name, meaning]) => (
                 <span key={name} role="columnheader" tabIndex={-1} className="text-end leading-tight">
-                  {name}
+                  {meaning === undefined ? name : <Explained by={meaning}>{name}</Explained>}
                 </span>
               ))}
               <span role="columnheader" tabIndex={-1}>

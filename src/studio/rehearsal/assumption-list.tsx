@@ -17,7 +17,7 @@ export function AssumptionList({ assumptions, change, facets }: Props) {
   return (
     <details className="border-t border-hair pt-3">
       <summary className="cursor-pointer font-medium">
-        Assumptions{changed > 0 ? <span className="text-quiet">, {changed} changed</span> : null}
+        Assumptions about shoppers{changed > 0 ? <span className="text-quiet">, {changed} changed</span> : null}
       </summary>
       <h2 className="mt-3 mb-1 text-[13px] text-quiet">Shoppers who know their product’s value</h2>
       <ul className="flex flex-col gap-1">

@@ -10,7 +10,7 @@ import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
 import { WaysPicture } from "./ways-picture.tsx";
 
 const parts = {
-  ways: "Ways",
+  ways: "Paths",
   facets: "Facets",
   ends: "Dead ends",
   shoppers: "Single shoppers",

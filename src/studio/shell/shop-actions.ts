@@ -17,13 +17,13 @@ export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunc
     ...shop.panels.map(({ slug, name }) => go(`Open the panel ${name}`, `/panels/${encodeURIComponent(slug)}`)),
     ...shop.looks.map(({ slug, name }) => go(`Open the look ${name}`, `/look/${encodeURIComponent(slug)}`)),
     ...fields.map(({ key, name }) =>
-      go(`Field ${name} in the catalogue`, `/catalogue?field=${encodeURIComponent(key)}`),
+      go(`Open the field ${name}`, `/catalogue?field=${encodeURIComponent(key)}`),
     ),
     ...fields
       .filter((field) => isFacetable(field) && !isNumeric(field))
-      .map(({ key, name }) => go(`Swatches of ${name}`, `/swatches/${encodeURIComponent(key)}`)),
-    go("Products of the catalogue", "/catalogue/products"),
-    go("Corrections of the catalogue", "/catalogue/mends"),
+      .map(({ key, name }) => go(`Open the swatches of ${name}`, `/swatches/${encodeURIComponent(key)}`)),
+    go("Open the table of products", "/catalogue/products"),
+    go("Open the corrections", "/catalogue/mends"),
     go("Import a newer catalogue file", "/catalogue/import"),
     go("Send trial shoppers through a page", "/rehearsal"),
     go("Publish an edition", "/editions"),

@@ -41,6 +41,6 @@ export async function removeWithWayBack(
     toast(`${name} was removed. You can restore it for 30 days.`, {
       id: path,
       duration: 10_000,
-      action: { label: "Bring back", onClick: () => void bringBack(path, listAnew) },
+      action: { label: "Restore", onClick: () => void bringBack(path, listAnew) },
     });
 }

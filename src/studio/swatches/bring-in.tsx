@@ -139,11 +139,8 @@ export function ManyPictures({ values, apply, upload }: ToolProps) {
     );
   };
   return (
-    <label
-      className="btn btn-sm cursor-pointer has-focus-visible:outline-2"
-      title="Matched to values by their file names"
-    >
-      <ImageUp size={15} aria-hidden /> Add pictures
+    <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
+      <ImageUp size={15} aria-hidden /> Add pictures by file name
       <input
         type="file"
         multiple

@@ -77,7 +77,7 @@ export function Rail({ standing, band, width, narrow, scale, scrolled, frame, ac
         }}
         done={() => setDragged(undefined)}
       />
-      <ul aria-label={`Rows of the panel on ${band}`}>
+      <ul aria-label={`Row heads on ${band}`}>
         {shown.map((row, n) => {
           const at = rows.indexOf(row);
           const title = rowTitle(row, fieldOf);
