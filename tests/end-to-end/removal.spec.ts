@@ -81,7 +81,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
 
   // Who goes back stands where it was, and may bring it back there.
   await page.goBack();
-  const gone = page.getByRole("heading", { name: "First panel copy is removed" });
+  const gone = page.getByRole("heading", { name: "First panel copy was removed" });
   await expect(gone).toBeVisible();
   await page.reload();
   await expect(gone).toBeVisible();

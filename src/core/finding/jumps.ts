@@ -6,7 +6,7 @@ import { type Found, inEachFacet } from "./finding.ts";
 /** Felt shift from which on a step is worth a word. Source: Core Web Vitals, the limit of a good CLS. */
 const most = 0.1;
 const spoken: Record<TrialStep, string> = {
-  choose: "choosing in it",
+  choose: "a choice in it",
   "take back": "removing a choice",
   fold: "folding it",
   open: "opening it",

@@ -151,7 +151,7 @@ function useRowOff(): (band: Band) => string | undefined {
     const free = freeShare(offset, measure.panel, screens[band].height);
     return free >= leastFree
       ? undefined
-      : `The panel is ${measure.panel} px high here, which leaves ${Math.floor(free * 100)}% of the screen. A row can stay in sight where it leaves ${leastFree * 100}%.`;
+      : `The panel is ${measure.panel} px high here, which leaves ${Math.floor(free * 100)}% of the screen. A sticky row must leave ${leastFree * 100}%.`;
   };
 }
 

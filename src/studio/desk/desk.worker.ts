@@ -11,7 +11,7 @@ import { Desk } from "./desk.ts";
 let desk: Desk | undefined;
 
 function opened(): Desk {
-  if (!desk) throw new Error("The catalogue is not open.");
+  if (!desk) throw new Error("The catalogue isn’t loaded yet. Try again in a moment.");
   return desk;
 }
 

@@ -145,13 +145,13 @@ export class FileReader {
 
   /** The catalogue of the last preview in binary form. @throws RangeError when there is none */
   pack(): Uint8Array<ArrayBuffer> {
-    if (!this.#catalogue) throw new RangeError("No catalogue has been read yet.");
+    if (!this.#catalogue) throw new RangeError("No catalogue has been read yet. Choose a file first.");
     return encodeCatalogue(this.#catalogue);
   }
 
   /** What the catalogue of the last preview would change in a shop. @param source its present one in binary form */
   compare(source: Uint8Array, shop: ShopAsIs, taken: readonly NewMend[]): ChangeSummary {
-    if (!this.#catalogue) throw new RangeError("No catalogue has been read yet.");
+    if (!this.#catalogue) throw new RangeError("No catalogue has been read yet. Choose a file first.");
     return changeSummary(decodeCatalogue(source), shop, this.#catalogue, taken);
   }
 

@@ -35,7 +35,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
     );
   return (
     <FormPart
-      title="Orders"
+      title="Sort options"
       own={own.sorts !== undefined}
       giveBack={() => set({ sorts: undefined }, "default sort options")}
     >

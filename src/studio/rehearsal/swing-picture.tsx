@@ -14,7 +14,8 @@ export function SwingPicture({ span, arrived }: { span: Span | undefined; arrive
   return (
     <div className="flex max-w-4xl flex-col gap-3">
       <p className="max-w-prose text-[13px] text-quiet">
-        What shoppers know and how far they look is an assumption. So the same shoppers were sent again, with one assumption at a time at its low and its high end. A comparison of two panels depends on them much less.
+        What shoppers know and how far they look is an assumption. So the same shoppers were sent again, with one
+        assumption at a time at its low and its high end. A comparison of two panels depends on them much less.
       </p>
       <table className="table table-sm">
         <thead>

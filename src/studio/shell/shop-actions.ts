@@ -16,9 +16,7 @@ export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunc
   return [
     ...shop.panels.map(({ slug, name }) => go(`Open the panel ${name}`, `/panels/${encodeURIComponent(slug)}`)),
     ...shop.looks.map(({ slug, name }) => go(`Open the look ${name}`, `/look/${encodeURIComponent(slug)}`)),
-    ...fields.map(({ key, name }) =>
-      go(`Open the field ${name}`, `/catalogue?field=${encodeURIComponent(key)}`),
-    ),
+    ...fields.map(({ key, name }) => go(`Open the field ${name}`, `/catalogue?field=${encodeURIComponent(key)}`)),
     ...fields
       .filter((field) => isFacetable(field) && !isNumeric(field))
       .map(({ key, name }) => go(`Open the swatches of ${name}`, `/swatches/${encodeURIComponent(key)}`)),

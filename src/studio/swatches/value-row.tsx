@@ -80,7 +80,7 @@ export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures 
             take={() => apply(setColours(value, guess.colours))}
           />
         ) : (
-          <span className="text-[12px] text-quiet">says nothing</span>
+          <span className="text-[12px] text-quiet">no guess</span>
         )}
       </td>
       <td className="px-2">
