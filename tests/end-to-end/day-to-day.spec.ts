@@ -95,7 +95,7 @@ test("options are picked by how frequent they are, put at a number, and moved by
   await expectAccessible(page);
   // One line of history for a run of the same step.
   await page.getByRole("button", { name: "History" }).click();
-  await expect(page.getByRole("list", { name: "Steps" })).toContainText(`move ${third} to place 3 3 times`);
+  await expect(page.getByRole("list", { name: "Steps" })).toContainText(`move ${third} to position 3 3 times`);
 });
 
 test("a swatch list is taken out and in again with its pictures, and is the same book", async ({ page }) => {

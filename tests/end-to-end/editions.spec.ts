@@ -74,7 +74,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
   await expect(page.getByText("2 changes not published yet.")).toBeVisible();
   const list = page.locator("dl[aria-label=Differences]");
   await expect(list).toContainText("was removed.");
-  await expect(list).toContainText("is called “Something else”.");
+  await expect(list).toContainText("has the label “Something else”.");
   await expectAccessible(page);
 
   // What is chosen on one page is chosen on the other.

@@ -37,7 +37,7 @@ test("a foreign file is read as it is written, mended, brought again, and its me
   await expect(page.getByRole("row", { name: /^Price number variant/ })).toContainText("1010.50");
   await page.getByRole("button", { name: "Farbe", exact: true }).click();
   const known = page.getByRole("region", { name: "What to know about Farbe" });
-  await expect(known).toContainText("Creme (1) is probably Crème (6): the same but for accents");
+  await expect(known).toContainText("Creme (1) is probably Crème (6): the same except for accents");
   await known.getByRole("button", { name: "Merge into Crème" }).click();
   await expect(known).not.toContainText("Creme (1)");
   await known.getByRole("button", { name: "Merge into Rose red" }).click();
