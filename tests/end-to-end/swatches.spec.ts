@@ -51,7 +51,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
 
   // What the pictures say goes in front of the names, and all is taken at once.
   await page.getByRole("button", { name: "Colour sources" }).click();
-  await page.getByRole("button", { name: "Colours from product pictures earlier" }).click();
+  await page.getByRole("button", { name: "Move Colours from product pictures up" }).click();
   await page.keyboard.press("Escape");
   await expect(rowOf(page, "Violet")).toContainText("by pictures");
   await page.getByRole("button", { name: "Use 17 guesses" }).click();
