@@ -2,11 +2,12 @@
  * Recounts every option of every facet for twenty selections, with counts that leave a facet's own choice
  * out, beside three other ways to get the same numbers, on the same catalogue and in the same run.
  */
-import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
-import { everything } from "../src/core/match/base.ts";
-import { liveCounts } from "../src/core/match/count.ts";
-import { Matcher } from "../src/core/match/matcher.ts";
-import type { Facet } from "../src/core/match/question.ts";
+
+import { everything } from "../src/core/engine/base.ts";
+import { liveCounts } from "../src/core/engine/count.ts";
+import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
+import { Matcher } from "../src/core/engine/matcher.ts";
+import type { Facet } from "../src/core/engine/question.ts";
 import { type Counts, type Peer, peers } from "./peers.ts";
 import { fieldKeys, type Picks, selections, syntheticCatalogue, syntheticProducts } from "./synthetic.ts";
 

@@ -1,14 +1,14 @@
 /** What pages cost: their products and first answer, the table of pages, and another page on the stage. */
 import { chromium } from "@playwright/test";
-import { LocalFacts } from "../src/core/facts/local-facts.ts";
-import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
-import { countsOf } from "../src/core/match/engine.ts";
-import { LocalEngine } from "../src/core/match/local-engine.ts";
-import type { Clause, Facet } from "../src/core/match/question.ts";
-import { pageFigures } from "../src/core/page/figures.ts";
+import { countsOf } from "../src/core/engine/engine.ts";
+import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
+import { LocalEngine } from "../src/core/engine/local-engine.ts";
+import type { Clause, Facet } from "../src/core/engine/question.ts";
+import { pageFigures } from "../src/core/findings/page/figures.ts";
 import { pagesKind } from "../src/core/page/kind.ts";
 import { collectionAddress } from "../src/core/page/page-list.ts";
 import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
+import { LocalFacts } from "../src/core/profile/local-facts.ts";
 import { launch, withServer } from "../tests/browser.ts";
 import { fieldKeys, syntheticCatalogue, syntheticProducts } from "./synthetic.ts";
 import { type Timing, timing } from "./timing.ts";

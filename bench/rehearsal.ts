@@ -1,11 +1,11 @@
 import { readFileSync } from "node:fs";
 import { demoPanel } from "../demo/panel.ts";
 import { readCatalogue } from "../src/core/catalogue/read.ts";
-import { LocalFacts } from "../src/core/facts/local-facts.ts";
-import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
+import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
 import { pagesKind } from "../src/core/page/kind.ts";
 import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
 import type { PanelDocument } from "../src/core/panel/panel-schema.ts";
+import { LocalFacts } from "../src/core/profile/local-facts.ts";
 import { pageScene } from "../src/core/rehearsal/page-scene.ts";
 import { rehearsed } from "../src/core/rehearsal/rehearse.ts";
 import { fieldKeys, syntheticCatalogue, syntheticProducts } from "./synthetic.ts";

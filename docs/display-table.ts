@@ -2,13 +2,13 @@
 import { writeFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
 import { readCatalogue } from "../src/core/catalogue/read.ts";
-import { commonSettings } from "../src/core/display/display.ts";
-import { displays } from "../src/core/display/displays.ts";
-import { type FieldProfile, profileField } from "../src/core/evidence/profile.ts";
-import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
+import { commonSettings } from "../src/core/displays/display.ts";
+import { displays } from "../src/core/displays/displays.ts";
+import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
 import { spoken } from "../src/core/panel/edit.ts";
-import { settingDefinition } from "../src/core/setting/setting-definitions.ts";
-import { type SettingName, settingNames } from "../src/core/setting/settings.ts";
+import { type FieldProfile, profileField } from "../src/core/profile/profile.ts";
+import { settingDefinition } from "../src/core/settings/setting-definitions.ts";
+import { type SettingName, settingNames } from "../src/core/settings/settings.ts";
 
 /** A field of each kind, with values made up so that only its kind matters. */
 const columns: [name: string, cell: (row: number) => string][] = [

@@ -1,7 +1,7 @@
 /** Writes the table of limits into docs/running.md: `npm run docs`. */
 import { readFileSync, writeFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
-import { limits, limitText } from "../src/core/limits/limits.ts";
+import { limits, limitText } from "../src/core/sanitize/limits.ts";
 
 const page = "docs/running.md";
 const [begin, end] = ["<!-- limits: written by npm run docs -->", "<!-- end of limits -->"];

@@ -1,13 +1,13 @@
 /** Writes docs/styling.md from the parts' own definitions: `npm run docs`. */
 import { writeFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
-import type { Banded } from "../src/core/band/band.ts";
 import { emptyLook } from "../src/core/look/empty-look.ts";
 import { checkCss } from "../src/core/look/extra-css.ts";
 import { shippedFonts } from "../src/core/look/fonts.ts";
 import { propertyOf, written } from "../src/core/look/sheet.ts";
 import { parts, statesOf, type Token, tokenName, tokens } from "../src/core/look/tokens.ts";
 import { states, type TokenType, type TokenValue } from "../src/core/look/value.ts";
+import type { Banded } from "../src/core/settings/band.ts";
 
 const groups = [...new Set(Object.values(parts).map(({ group }) => group))];
 

@@ -1,10 +1,10 @@
 import { render } from "preact";
 import { act } from "preact/test-utils";
 import { afterEach, beforeEach, vi } from "vitest";
-import type { DisplayName } from "../src/core/display/displays.ts";
-import type { Choice, Mode } from "../src/core/match/question.ts";
+import type { DisplayName } from "../src/core/displays/displays.ts";
+import type { Choice, Mode } from "../src/core/engine/question.ts";
 import { newFacet } from "../src/core/panel/panel.ts";
-import { type SettingValues, settingsOn } from "../src/core/setting/settings.ts";
+import { type SettingValues, settingsOn } from "../src/core/settings/settings.ts";
 import { putAllViews } from "../src/storefront/panel/displays/all.ts";
 import type { DisplayProps, OptionView } from "../src/storefront/panel/displays/display-props.ts";
 import { viewOf } from "../src/storefront/panel/displays/views.ts";

@@ -3,9 +3,9 @@ import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { tally } from "../src/cli/tally.ts";
-import { unzipFolder } from "../src/core/folder/zip.ts";
-import type { Choice, Selection } from "../src/core/match/question.ts";
-import { isRange } from "../src/core/match/selection.ts";
+import type { Choice, Selection } from "../src/core/engine/question.ts";
+import { isRange } from "../src/core/engine/selection.ts";
+import { unzipFolder } from "../src/core/shop/archive/zip.ts";
 
 /** A site of plain files with a handoff of the demo shop in it. */
 export class HandoffSite {

@@ -1,11 +1,11 @@
 import fc from "fast-check";
-import type { Banded } from "../src/core/band/band.ts";
 import { checkDocument } from "../src/core/document/kind.ts";
 import { emptyLook } from "../src/core/look/empty-look.ts";
 import { lookKind } from "../src/core/look/kind.ts";
 import type { LookDocument } from "../src/core/look/look-schema.ts";
 import { type Token, tokens } from "../src/core/look/tokens.ts";
 import { following, type TokenValue } from "../src/core/look/value.ts";
+import type { Banded } from "../src/core/settings/band.ts";
 
 const all = [...tokens.values()];
 const hex = fc

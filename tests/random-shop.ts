@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { assembleCatalogue } from "../src/core/catalogue/assemble.ts";
 import type { Field } from "../src/core/catalogue/field.ts";
-import type { Choice, Choices, Clause, Condition, Facet, Mode } from "../src/core/match/question.ts";
+import type { Choice, Choices, Clause, Condition, Facet, Mode } from "../src/core/engine/question.ts";
 
 const attribute = (key: string): Field => ({ key, name: key, role: "attribute", kind: "text" });
 const fields: Field[] = [

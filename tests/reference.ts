@@ -1,5 +1,5 @@
 import type { Catalogue } from "../src/core/catalogue/catalogue.ts";
-import type { Choices, Clause, Condition, Facet } from "../src/core/match/question.ts";
+import type { Choices, Clause, Condition, Facet } from "../src/core/engine/question.ts";
 
 /**
  * The definition of a match, written out product by product and as plainly as it reads, with none of

@@ -1,16 +1,16 @@
-import type { Band } from "../src/core/band/band.ts";
-import { resolve } from "../src/core/band/band.ts";
-import { behaviours } from "../src/core/behaviour/behaviour.ts";
 import { type Catalogue, valuesOf } from "../src/core/catalogue/catalogue.ts";
-import { LocalFacts } from "../src/core/facts/local-facts.ts";
-import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
-import { countsOf } from "../src/core/match/engine.ts";
-import type { Choice, Facet } from "../src/core/match/question.ts";
+import { countsOf } from "../src/core/engine/engine.ts";
+import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
+import type { Choice, Facet } from "../src/core/engine/question.ts";
 import { offeredOptions, shownOn } from "../src/core/panel/offered.ts";
 import { engineFacets, facetRows } from "../src/core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../src/core/panel/panel-schema.ts";
+import { LocalFacts } from "../src/core/profile/local-facts.ts";
 import { Rows } from "../src/core/recount/rows.ts";
-import { settingsOn } from "../src/core/setting/settings.ts";
+import type { Band } from "../src/core/settings/band.ts";
+import { resolve } from "../src/core/settings/band.ts";
+import { behaviours } from "../src/core/settings/behaviour.ts";
+import { settingsOn } from "../src/core/settings/settings.ts";
 
 /** What becomes of a shopper. */
 export interface WalkAgain {

@@ -1,9 +1,9 @@
 import { readCatalogue } from "../src/core/catalogue/read.ts";
-import { LocalFacts } from "../src/core/facts/local-facts.ts";
-import { CatalogueIndex } from "../src/core/index/catalogue-index.ts";
+import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
 import { pagesKind } from "../src/core/page/kind.ts";
 import { emptyPanel, newFacet } from "../src/core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../src/core/panel/panel-schema.ts";
+import { LocalFacts } from "../src/core/profile/local-facts.ts";
 import type { Assumptions } from "../src/core/rehearsal/assumptions.ts";
 import { pageScene } from "../src/core/rehearsal/page-scene.ts";
 import { type Rehearsing, rehearsed } from "../src/core/rehearsal/rehearse.ts";

@@ -1,8 +1,8 @@
 import { parseArgs } from "node:util";
-import { checkPages, checkPanels, factsOf, isAtLeast } from "../core/check/check-shop.ts";
-import { asJunit, asSarif, asText } from "../core/check/report.ts";
-import { type FindingLevel, findingLevels } from "../core/finding/finding.ts";
+import { type FindingLevel, findingLevels } from "../core/findings/finding.ts";
 import { pageList } from "../core/page/page-list.ts";
+import { checkPages, checkPanels, factsOf, isAtLeast } from "../core/report/check-shop.ts";
+import { asJunit, asSarif, asText } from "../core/report/report.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { openFolder } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";

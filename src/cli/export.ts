@@ -1,5 +1,5 @@
 import { parseArgs } from "node:util";
-import { writeFolder } from "../core/folder/write-folder.ts";
+import { writeFolder } from "../core/shop/archive/write-folder.ts";
 import { type Command, didYouMean } from "./command.ts";
 import { intoOption, writeFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";

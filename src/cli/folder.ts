@@ -1,9 +1,9 @@
 import { closeSync, constants, fstatSync, openSync, readdirSync, readFileSync } from "node:fs";
 import { join, relative, sep } from "node:path";
-import { readFolder } from "../core/folder/read-folder.ts";
-import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "../core/folder/shop-files.ts";
-import type { WholeShop } from "../core/folder/whole-shop.ts";
-import { limits, limitText } from "../core/limits/limits.ts";
+import { limits, limitText } from "../core/sanitize/limits.ts";
+import { readFolder } from "../core/shop/archive/read-folder.ts";
+import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "../core/shop/archive/shop-files.ts";
+import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
 import { FolderRefused, type FolderWishes, writeOwnedFolder } from "../server/disk/owned-folder.ts";
 import { UsageError } from "./usage-error.ts";
 

@@ -1,5 +1,5 @@
 import { parseArgs } from "node:util";
-import { folderSchema, schemaNames } from "../core/folder/schemas.ts";
+import { folderSchema, schemaNames } from "../core/shop/archive/schemas.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 

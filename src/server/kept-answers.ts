@@ -1,6 +1,6 @@
 import type { ContentfulStatusCode } from "hono/utils/http-status";
 import { LRUCache } from "lru-cache";
-import { limits } from "../core/limits/limits.ts";
+import { limits } from "../core/sanitize/limits.ts";
 import type { CacheKey } from "./cache-key.ts";
 import { keepPacked, type Packed } from "./packed.ts";
 

@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { parseArgs } from "node:util";
 import { serve } from "@hono/node-server";
-import { schemaFiles } from "../core/folder/write-folder.ts";
+import { schemaFiles } from "../core/shop/archive/write-folder.ts";
 import { gate } from "./access/gate.ts";
 import { Password, passwordFault } from "./access/password.ts";
 import { createApp } from "./app.ts";

@@ -1,5 +1,5 @@
 import type { MiddlewareHandler } from "hono";
-import { limits } from "../core/limits/limits.ts";
+import { limits } from "../core/sanitize/limits.ts";
 
 /** After so many seconds it is worth to try again. */
 const again = "1";

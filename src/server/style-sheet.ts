@@ -1,12 +1,12 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { transform } from "lightningcss";
-import type { Band } from "../core/band/band.ts";
-import { resolveBands } from "../core/band/media.ts";
-import { type DisplayName, displayNames } from "../core/display/displays.ts";
+import { type DisplayName, displayNames } from "../core/displays/displays.ts";
 import { shippedFonts } from "../core/look/fonts.ts";
-import { usualSheet } from "../core/look/page-look.ts";
 import { partRules } from "../core/look/sheet.ts";
+import { usualSheet } from "../core/panel/look/page-look.ts";
+import type { Band } from "../core/settings/band.ts";
+import { resolveBands } from "../core/settings/media.ts";
 import { sheets } from "../storefront/panel/displays/sheets.ts";
 import { facesOf } from "./fonts.ts";
 import { repository } from "./repository.ts";

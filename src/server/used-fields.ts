@@ -1,15 +1,15 @@
 import { type Catalogue, fieldOf, firstValue } from "../core/catalogue/catalogue.ts";
 import type { Field } from "../core/catalogue/field.ts";
-import type { CatalogueIndex } from "../core/index/catalogue-index.ts";
-import { weightOf } from "../core/index/text-index.ts";
-import type { Clause } from "../core/match/question.ts";
-import { usualSorts } from "../core/match/sort-keys.ts";
+import type { CatalogueIndex } from "../core/engine/index/catalogue-index.ts";
+import { weightOf } from "../core/engine/index/text-index.ts";
+import type { Clause } from "../core/engine/question.ts";
+import { usualSorts } from "../core/engine/sort-keys.ts";
 import { showOf } from "../core/page/layout.ts";
 import type { PagesDocument } from "../core/page/pages-schema.ts";
 import type { ShownPage } from "../core/page/shown-page.ts";
 import { facetRows } from "../core/panel/panel.ts";
 import type { PanelDocument } from "../core/panel/panel-schema.ts";
-import { isSafePicture } from "../core/safe/safe-address.ts";
+import { isSafePicture } from "../core/sanitize/safe-address.ts";
 
 /** What some fields are worked out from. */
 const sources: Partial<Record<Field["role"], readonly Field["role"][]>> = {

@@ -1,8 +1,8 @@
 import useSWR from "swr";
+import type { Removed, ShopSummary } from "../core/api/shop.ts";
+import type { ToolState } from "../core/api/tool.ts";
 import type { Problem } from "../core/catalogue/problem.ts";
-import type { KindName } from "../core/kinds/kinds.ts";
-import type { Removed, ShopSummary } from "../core/wire/shop.ts";
-import type { ToolState } from "../core/wire/tool.ts";
+import type { KindName } from "../core/shop/kinds.ts";
 
 /** An answer of the server that is not a success. */
 export class ApiError extends Error {

@@ -1,4 +1,4 @@
-import type { DisplayName } from "../../src/core/display/displays.ts";
+import type { DisplayName } from "../../src/core/displays/displays.ts";
 import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
 import { expectAccessible } from "./axe.ts";
 import { demoShop, newShop, origin, saveShop } from "./bench.ts";

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { unzipSync } from "fflate";
-import { unzipFolder, zipFolder } from "../../src/core/folder/zip.ts";
+import { unzipFolder, zipFolder } from "../../src/core/shop/archive/zip.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";

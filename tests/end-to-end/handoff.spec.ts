@@ -1,5 +1,5 @@
 import { Random } from "../../demo/random.ts";
-import type { Selection } from "../../src/core/match/question.ts";
+import type { Selection } from "../../src/core/engine/question.ts";
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { foundBy, panelOf, ready, test } from "./foreign-site.ts";
 import { expect, type Page } from "./test.ts";

@@ -1,9 +1,9 @@
-import { type DisplayName, displayNames, displays } from "../../src/core/display/displays.ts";
+import { type DisplayName, displayNames, displays } from "../../src/core/displays/displays.ts";
 import { heldOpen } from "../../src/core/look/held.ts";
-import { usualSheet } from "../../src/core/look/page-look.ts";
 import { dependents } from "../../src/core/look/resolve.ts";
 import { propertyOf, selectorOf } from "../../src/core/look/sheet.ts";
 import { parts, type Token, tokens } from "../../src/core/look/tokens.ts";
+import { usualSheet } from "../../src/core/panel/look/page-look.ts";
 import { emptyPanel, newFacet } from "../../src/core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { newShop, origin } from "./bench.ts";

@@ -1,4 +1,4 @@
-import { type Box, layoutShift } from "../../src/core/shift/layout-shift.ts";
+import { type Box, layoutShift } from "../../src/core/findings/layout-shift.ts";
 import { demoShop, newShop, openBench } from "./bench.ts";
 import { expect, test } from "./test.ts";
 

@@ -15,7 +15,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "libsql";
 import { runTrellis } from "../../src/cli/run.ts";
-import { limits } from "../../src/core/limits/limits.ts";
+import { limits } from "../../src/core/sanitize/limits.ts";
 import { writeOwnedFolder } from "../../src/server/disk/owned-folder.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { closeDatabase, openDatabase } from "../../src/server/store/database.ts";

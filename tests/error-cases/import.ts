@@ -2,11 +2,11 @@ import { crc32 } from "node:zlib";
 import { zipSync } from "fflate";
 import { decodeCatalogue, encodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { readFolder } from "../../src/core/folder/read-folder.ts";
-import { unzipFolder } from "../../src/core/folder/zip.ts";
-import { limits } from "../../src/core/limits/limits.ts";
+import { limits } from "../../src/core/sanitize/limits.ts";
+import { unzip } from "../../src/core/sanitize/unzip.ts";
+import { readFolder } from "../../src/core/shop/archive/read-folder.ts";
+import { unzipFolder } from "../../src/core/shop/archive/zip.ts";
 import { shopKind } from "../../src/core/shop/kind.ts";
-import { unzip } from "../../src/core/zip/unzip.ts";
 import { casesOf, type ErrorCase } from "./case.ts";
 
 const bytesOf = (text: string) => new TextEncoder().encode(text);

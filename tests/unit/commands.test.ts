@@ -6,9 +6,9 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { validateXML } from "xmllint-wasm";
 import { readFiles } from "../../src/cli/folder.ts";
 import { runTrellis } from "../../src/cli/run.ts";
-import { asJunit } from "../../src/core/check/report.ts";
-import { readFolder } from "../../src/core/folder/read-folder.ts";
 import { heightsName, writeHeights } from "../../src/core/rehearsal/heights-file.ts";
+import { asJunit } from "../../src/core/report/report.ts";
+import { readFolder } from "../../src/core/shop/archive/read-folder.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 

@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { everything } from "../../src/core/match/base.ts";
-import { liveCounts } from "../../src/core/match/count.ts";
-import { Matcher } from "../../src/core/match/matcher.ts";
-import { liveRange } from "../../src/core/match/range.ts";
-import { optionsOf } from "../../src/core/match/selection.ts";
+import { everything } from "../../src/core/engine/base.ts";
+import { liveCounts } from "../../src/core/engine/count.ts";
+import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
+import { Matcher } from "../../src/core/engine/matcher.ts";
+import { liveRange } from "../../src/core/engine/range.ts";
+import { optionsOf } from "../../src/core/engine/selection.ts";
 import { questions, shops } from "../random-shop.ts";
 import { Reference } from "../reference.ts";
 

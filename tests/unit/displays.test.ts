@@ -1,16 +1,16 @@
 import { existsSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { bands, resolve } from "../../src/core/band/band.ts";
 import { isFacetable } from "../../src/core/catalogue/field.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { displayNames, displays } from "../../src/core/display/displays.ts";
+import { displayNames, displays } from "../../src/core/displays/displays.ts";
 import { edited } from "../../src/core/document/edit.ts";
-import { profileField } from "../../src/core/evidence/profile.ts";
-import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
 import { chooseDisplay, displayChoices } from "../../src/core/panel/choose-display.ts";
 import { emptyPanel, facetRows } from "../../src/core/panel/panel.ts";
 import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
-import { suggestFacet, suggestRow } from "../../src/core/suggest/suggest.ts";
+import { suggestFacet, suggestRow } from "../../src/core/panel/suggest/suggest.ts";
+import { profileField } from "../../src/core/profile/profile.ts";
+import { bands, resolve } from "../../src/core/settings/band.ts";
 import { folderOf, sheets } from "../../src/storefront/panel/displays/sheets.ts";
 import { carsCsv } from "../open-data.ts";
 

@@ -32,7 +32,7 @@ describe("regular expressions", () => {
   it("that are built of parts are few, and known", () => {
     expect(built).toEqual([
       "src/core/catalogue/reading.ts",
-      "src/core/folder/read-folder.ts",
+      "src/core/shop/archive/read-folder.ts",
       "src/server/disk/owned-folder.ts",
       "src/server/handoff/sheet.ts",
       "src/storefront/panel/read-number.ts",

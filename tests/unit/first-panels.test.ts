@@ -5,12 +5,12 @@ import { buildCatalogue, readTable } from "../../src/core/catalogue/read.ts";
 import { shownName } from "../../src/core/catalogue/shown-name.ts";
 import { suggestReading } from "../../src/core/catalogue/suggest-reading.ts";
 import { checkDocument } from "../../src/core/document/kind.ts";
-import { agreement, saidOf } from "../../src/core/evidence/agreement.ts";
-import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
+import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
 import { facetRows } from "../../src/core/panel/panel.ts";
-import { firstPanel } from "../../src/core/suggest/first-panel.ts";
-import { likelihood } from "../../src/core/suggest/likely.ts";
+import { firstPanel } from "../../src/core/panel/suggest/first-panel.ts";
+import { likelihood } from "../../src/core/panel/suggest/likely.ts";
+import { agreement, saidOf } from "../../src/core/profile/agreement.ts";
 import { answers } from "./first-panels.answers.ts";
 
 /** A table as it comes, read as the tool guesses. */

@@ -5,7 +5,7 @@ import fc from "fast-check";
 import type { Hono } from "hono";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { type WireAnswer, wireAnswer } from "../../src/core/match/answer.ts";
+import { type WireAnswer, wireAnswer } from "../../src/core/engine/answer.ts";
 import { createApp } from "../../src/server/app.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 import { createShop } from "../../src/server/store/shops.ts";

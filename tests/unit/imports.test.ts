@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import type { MikroORM } from "@mikro-orm/libsql";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { mendsKind } from "../../src/core/catalogue/mend/kind.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { mendsKind } from "../../src/core/mend/kind.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 import { listDocuments, openDocument, saveDocument } from "../../src/server/store/documents.ts";

@@ -2,12 +2,12 @@ import crossfilter from "crossfilter2";
 import itemsjs from "itemsjs";
 import { describe, expect, it } from "vitest";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { everything } from "../../src/core/match/base.ts";
-import { liveCounts } from "../../src/core/match/count.ts";
-import { Matcher } from "../../src/core/match/matcher.ts";
-import type { Choices, Facet } from "../../src/core/match/question.ts";
-import { liveRange } from "../../src/core/match/range.ts";
+import { everything } from "../../src/core/engine/base.ts";
+import { liveCounts } from "../../src/core/engine/count.ts";
+import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
+import { Matcher } from "../../src/core/engine/matcher.ts";
+import type { Choices, Facet } from "../../src/core/engine/question.ts";
+import { liveRange } from "../../src/core/engine/range.ts";
 import { carsCsv, carRows as rows } from "../open-data.ts";
 
 const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(carsCsv)).catalogue);

@@ -1,7 +1,7 @@
 import type { MikroORM } from "@mikro-orm/libsql";
 import type { Hono } from "hono";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { kinds } from "../../src/core/kinds/kinds.ts";
+import { kinds } from "../../src/core/shop/kinds.ts";
 import { createApp } from "../../src/server/app.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 

@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { Random } from "../../demo/random.ts";
 import { decodeCatalogue } from "../../src/core/catalogue/binary.ts";
-import { CatalogueIndex } from "../../src/core/index/catalogue-index.ts";
-import { LocalEngine } from "../../src/core/match/local-engine.ts";
-import { startPlace } from "../../src/core/place/place.ts";
+import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
+import { LocalEngine } from "../../src/core/engine/local-engine.ts";
+import { startPlace } from "../../src/core/page/browse-state/place.ts";
 import { createApp } from "../../src/server/app.ts";
 import { questionOf } from "../../src/storefront/page/page-state.ts";
 import type { Boot } from "../../src/storefront/shop/boot.ts";

@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { decodeCatalogue, encodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { firstValue } from "../../src/core/catalogue/catalogue.ts";
+import { mendsKind } from "../../src/core/catalogue/mend/kind.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { edited, perform } from "../../src/core/document/edit.ts";
-import { mendsKind } from "../../src/core/mend/kind.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
 import { emptyPanel } from "../../src/core/panel/panel.ts";

@@ -2,8 +2,8 @@ import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { shops } from "../../../tests/random-shop.ts";
+import { crc32 } from "../sanitize/crc32.ts";
 import { BinaryError, decodeCatalogue, encodeCatalogue, looksBinary } from "./binary.ts";
-import { crc32 } from "./crc32.ts";
 import { isDerived } from "./field.ts";
 import { readCatalogue } from "./read.ts";
 

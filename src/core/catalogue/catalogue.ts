@@ -21,9 +21,6 @@ export interface Catalogue {
   variantStart: Uint32Array;
 }
 
-/** Most variants of a catalogue, and so rows of a file. */
-export const maxVariants = 500_000;
-
 /** Products of a catalogue. */
 export const productCount = (catalogue: Catalogue): number => catalogue.productIds.length;
 /** Variants of all its products. */

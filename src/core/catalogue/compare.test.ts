@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { shops } from "../../../tests/random-shop.ts";
-import { importEffects } from "../change/import-effects.ts";
 import { pagesKind } from "../page/kind.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
+import { importEffects } from "../reconcile/import-effects.ts";
 import { compareCatalogues } from "./compare.ts";
 import { readCatalogue } from "./read.ts";
 

@@ -1,5 +1,5 @@
 import { isTooDeep } from "../document/json-depth.ts";
-import { limits } from "../limits/limits.ts";
+import { limits } from "../sanitize/limits.ts";
 import { readJsonLd } from "./json-ld.ts";
 import { CatalogueError } from "./problem.ts";
 import { joinValues, type Table, tableOf } from "./table.ts";

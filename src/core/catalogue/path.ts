@@ -1,8 +1,6 @@
+import { limits } from "../sanitize/limits.ts";
 /** Separates the levels of a category path. */
 export const pathSeparator = " > ";
-
-/** Levels of a path that are options; deeper ones are not. */
-export const mostLevels = 50;
 
 /** The levels that a path names, trimmed, without empty ones. @param mark what separates them */
 export const levelsOf = (path: string, mark: string = pathSeparator): string[] =>
@@ -20,6 +18,6 @@ export const lastLevelOf = (path: string): string => path.split(pathSeparator).a
 /** `a > b > c` gives `a`, `a > b` and `a > b > c`. */
 export function prefixes(path: string): string[] {
   // A path of thousands of levels would make as many options, each as long as all above it.
-  const levels = levelsOf(path).slice(0, mostLevels);
+  const levels = levelsOf(path).slice(0, limits.pathLevels.max);
   return levels.map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
 }

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { writtenDay } from "./days.ts";

@@ -1,8 +1,8 @@
-import { convertMeasure } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { writtenDay } from "./days.ts";
 import { type FieldRole, isDerivedRole, isWholeText, knownRole } from "./field.ts";
 import { writtenLevels } from "./levels.ts";
+import { convertMeasure } from "./numbers/units.ts";
 import type { ColumnReading, DecimalMark, Reading } from "./reading-schema.ts";
 
 /** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */

@@ -1,4 +1,4 @@
-import { crc32 } from "./crc32.ts";
+import { crc32 } from "../sanitize/crc32.ts";
 import { identity, spelling } from "./identity.ts";
 import type { ColumnReading, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";

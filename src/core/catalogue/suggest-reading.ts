@@ -1,4 +1,3 @@
-import { areConvertible, findUnits } from "../numbers/units.ts";
 import { mustBeNumber } from "./complete.ts";
 import { dayOrders } from "./days.ts";
 import { type FieldRole, knownColumns } from "./field.ts";
@@ -7,6 +6,7 @@ import { guessTitle } from "./guess-title.ts";
 import { headingWords } from "./heading-words.ts";
 import { identity } from "./identity.ts";
 import { guessLevels } from "./levels.ts";
+import { areConvertible, findUnits } from "./numbers/units.ts";
 import { isNumberWith, plainReading } from "./reading.ts";
 import type { ColumnReading, DateOrder, Reading, Separator } from "./reading-schema.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";

@@ -1,4 +1,4 @@
-import { limits, limitText, quotable } from "../limits/limits.ts";
+import { limits, limitText, quotable } from "../sanitize/limits.ts";
 import { CatalogueError } from "./problem.ts";
 
 /** @throws CatalogueError where a file has more columns, or longer headings, than a catalogue can have */

@@ -1,4 +1,4 @@
-import { limits } from "../limits/limits.ts";
+import { limits } from "../sanitize/limits.ts";
 import type { Problem } from "./problem.ts";
 import { checkHeadings, checkRowCount } from "./table-limits.ts";
 

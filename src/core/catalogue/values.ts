@@ -1,6 +1,6 @@
-import { isCountable } from "../numbers/bounds.ts";
 import type { FieldKind } from "./field.ts";
 import { identity, spelling } from "./identity.ts";
+import { isCountable } from "./numbers/bounds.ts";
 import { isYesOrNo } from "./yes-no.ts";
 
 const number = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?$/i;

@@ -1,4 +1,4 @@
-import { limits } from "../limits/limits.ts";
+import { limits } from "../sanitize/limits.ts";
 
 const [quote, backslash] = [34, 92];
 const opening: ReadonlySet<number> = new Set([91, 123]);

@@ -1,5 +1,5 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
-import { limits } from "../limits/limits.ts";
+import { limits } from "../sanitize/limits.ts";
 import { isTooDeep } from "./json-depth.ts";
 import { lineFinder } from "./words.ts";
 

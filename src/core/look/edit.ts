@@ -1,5 +1,5 @@
-import { type Band, type Banded, withBand, withoutBand } from "../band/band.ts";
 import type { Edit } from "../document/edit.ts";
+import { type Band, type Banded, withBand, withoutBand } from "../settings/band.ts";
 import type { LookDocument } from "./look-schema.ts";
 import { settingOf, type TokenValues } from "./resolve.ts";
 import { parts, type Token } from "./tokens.ts";

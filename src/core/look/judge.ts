@@ -1,4 +1,4 @@
-import { type Band, bands } from "../band/band.ts";
+import { type Band, bands } from "../settings/band.ts";
 import { contrast } from "../swatch/measure.ts";
 import { alphaOf, over } from "./colour.ts";
 import type { Judged, Part } from "./part.ts";

@@ -1,6 +1,7 @@
 import { isPlain } from "../document/is-plain.ts";
 import type { DocumentKind, OldDocument } from "../document/kind.ts";
-import { emptyLook, lookFormat } from "./empty-look.ts";
+import { emptyLook } from "./empty-look.ts";
+import { lookFormat } from "./look-format.ts";
 import { type LookDocument, lookSchema } from "./look-schema.ts";
 import { olderValues } from "./older-values.ts";
 

@@ -1,10 +1,10 @@
 import { type InferType, type ISchema, mixed, number, string } from "yup";
-import { type Band, bands } from "../band/band.ts";
 import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, text } from "../document/schema.ts";
-import { lookFormat } from "./empty-look.ts";
+import { type Band, bands } from "../settings/band.ts";
 import { checkCss, longestCss } from "./extra-css.ts";
+import { lookFormat } from "./look-format.ts";
 import { type LookValues, type Scheme, settingOn, type TokenValues } from "./resolve.ts";
 import { tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";

@@ -1,4 +1,4 @@
-import { withBand } from "../band/band.ts";
+import { withBand } from "../settings/band.ts";
 import { nearestPassing } from "./colour.ts";
 import { judge, type Miss } from "./judge.ts";
 import { type LookValues, settingOf, wayOf } from "./resolve.ts";

@@ -1,4 +1,4 @@
-import type { Banded } from "../band/band.ts";
+import type { Banded } from "../settings/band.ts";
 import type { State, TokenType, TokenValue } from "./value.ts";
 
 /**

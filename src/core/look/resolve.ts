@@ -1,4 +1,4 @@
-import { type Band, type Banded, resolve } from "../band/band.ts";
+import { type Band, type Banded, resolve } from "../settings/band.ts";
 import { type Token, tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";
 

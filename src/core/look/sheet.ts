@@ -1,4 +1,4 @@
-import { type Banded, bands, resolve } from "../band/band.ts";
+import { type Banded, bands, resolve } from "../settings/band.ts";
 import type { Effect, Part } from "./part.ts";
 import { dependents, type LookValues, settingOf } from "./resolve.ts";
 import { parts, statesOf, type Token, tokenName, tokens } from "./tokens.ts";

@@ -1,5 +1,5 @@
-import { bands } from "../band/band.ts";
 import type { JsonSchema } from "../document/json-schema.ts";
+import { bands } from "../settings/band.ts";
 import { type Token, tokens } from "./tokens.ts";
 import { following, type TokenType } from "./value.ts";
 import { families, hex, ownPicture } from "./value-fault.ts";

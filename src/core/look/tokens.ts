@@ -1,4 +1,4 @@
-import type { Banded } from "../band/band.ts";
+import type { Banded } from "../settings/band.ts";
 import type { Part, Property } from "./part.ts";
 import { basics } from "./parts/basics.ts";
 import { controlParts } from "./parts/controls.ts";

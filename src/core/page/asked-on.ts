@@ -1,4 +1,4 @@
-import type { Clause, Selection } from "../match/question.ts";
+import type { Clause, Selection } from "../engine/question.ts";
 import type { PageRef } from "./page-list.ts";
 
 /** Combines a page’s conditions with a selection. On the page of search results the words are a condition, not a choice. */

@@ -1,4 +1,4 @@
-import { type Band, bands, resolve } from "../band/band.ts";
+import { type Band, bands, resolve } from "../settings/band.ts";
 import type { Bar } from "./pages-schema.ts";
 
 /** Height in CSS px that the bars which stay take from the top on a band: the offset of what sticks below them. */

@@ -1,9 +1,9 @@
-import type { Banded } from "../band/band.ts";
 import type { Edit } from "../document/edit.ts";
-import type { SearchedField } from "../index/search-schema.ts";
-import type { Placement } from "../panel/placement.ts";
+import type { SearchedField } from "../engine/index/search-schema.ts";
 import { freeId } from "../panel/row-id.ts";
-import type { PageKind } from "./layout.ts";
+import type { PageKind } from "../profile/page-kinds.ts";
+import type { Banded } from "../settings/band.ts";
+import type { Placement } from "../settings/placement.ts";
 import { moveAddress } from "./move-address.ts";
 import { articleAddress, collectionAddress } from "./page-list.ts";
 import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument, Standing } from "./pages-schema.ts";

@@ -1,36 +1,8 @@
 import type { FieldRole } from "../catalogue/field-names.ts";
 import type { Field } from "../catalogue/field-schema.ts";
+import type { PageKind } from "../profile/page-kinds.ts";
+import type { CellPart } from "./listing-choices.ts";
 import type { Cell, LayoutChanges } from "./pages-schema.ts";
-
-/** The kinds of pages that list products, or have a panel in their text. */
-export const pageKinds = ["shop", "collection", "category", "brand", "tag", "search", "article"] as const;
-export type PageKind = (typeof pageKinds)[number];
-
-/** How products are shown: as cards side by side, as cards one under the other, or as rows of a table. */
-export const listForms = ["grid", "list", "table"] as const;
-export type ListForm = (typeof listForms)[number];
-
-/** How more than a page of products is shown: by links to pages, behind a button, or while scrolling. */
-export const moreWays = ["pages", "button", "scroll"] as const;
-export type MoreWay = (typeof moreWays)[number];
-
-/** What a card or a cell of a table can show. */
-export const cellParts = [
-  "picture",
-  "title",
-  "text",
-  "price",
-  "rating",
-  "stock",
-  "field",
-  "variant",
-  "basket",
-] as const;
-export type CellPart = (typeof cellParts)[number];
-
-/** Shapes of pictures, as width to height. */
-export const ratios = { square: 1, wide: 4 / 3, tall: 3 / 4 } as const;
-export type Ratio = keyof typeof ratios;
 
 /** A whole layout: everything that {@link LayoutChanges} can say, said. */
 export type Layout = { [K in keyof LayoutChanges]-?: Exclude<LayoutChanges[K], undefined> };

@@ -1,6 +1,6 @@
-import type { PageKind } from "./layout.ts";
+import type { PageKind } from "../profile/page-kinds.ts";
+import { type PageFacts, slugsOf, valuePages } from "../profile/value-pages.ts";
 import type { Collection, PagesDocument } from "./pages-schema.ts";
-import { type PageFacts, slugsOf, valuePages } from "./value-pages.ts";
 
 /** A page of the shop by its address. */
 export interface PageRef {

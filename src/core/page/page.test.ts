@@ -4,10 +4,10 @@ import { demoPages } from "../../../demo/pages.ts";
 import { readCatalogue } from "../catalogue/read.ts";
 import { edited, patched, perform } from "../document/edit.ts";
 import { checkDocument } from "../document/kind.ts";
-import { LocalFacts } from "../facts/local-facts.ts";
-import { CatalogueIndex } from "../index/catalogue-index.ts";
-import { countsOf } from "../match/engine.ts";
-import { orderOf } from "../place/place.ts";
+import { countsOf } from "../engine/engine.ts";
+import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
+import { LocalFacts } from "../profile/local-facts.ts";
+import { orderOf } from "./browse-state/place.ts";
 import {
   addArticle,
   addCollection,

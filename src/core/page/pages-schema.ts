@@ -1,12 +1,13 @@
 import { boolean, type InferType, type ISchema, number, string } from "yup";
-import type { Band } from "../band/band.ts";
 import { byMember, exact, listOf, oneOf, optionalRecord, record, someText, text, wholeIn } from "../document/schema.ts";
-import { searching } from "../index/search-schema.ts";
-import { condition } from "../match/question.ts";
-import { placements } from "../panel/placement.ts";
-import { cleanHtml } from "../safe/clean-html.ts";
-import { isSafeAddress } from "../safe/safe-address.ts";
-import { cellParts, listForms, moreWays, type PageKind, ratios } from "./layout.ts";
+import { searching } from "../engine/index/search-schema.ts";
+import { condition } from "../engine/question.ts";
+import type { PageKind } from "../profile/page-kinds.ts";
+import { cleanHtml } from "../sanitize/clean-html.ts";
+import { isSafeAddress } from "../sanitize/safe-address.ts";
+import type { Band } from "../settings/band.ts";
+import { placements } from "../settings/placement.ts";
+import { cellParts, listForms, moreWays, ratios } from "./listing-choices.ts";
 
 /** Version of the pages format that this code writes. */
 export const pagesFormat = 1;

@@ -1,7 +1,9 @@
 import { pathSeparator } from "../catalogue/path.ts";
-import type { Clause } from "../match/question.ts";
-import { bestMatch } from "../match/sort-keys.ts";
-import { type Layout, laidOver, type PageKind, usualLayout, usualPanels } from "./layout.ts";
+import type { Clause } from "../engine/question.ts";
+import { bestMatch } from "../engine/sort-keys.ts";
+import type { PageKind } from "../profile/page-kinds.ts";
+import { type PageFacts, valuePages } from "../profile/value-pages.ts";
+import { type Layout, laidOver, usualLayout, usualPanels } from "./layout.ts";
 import {
   articlePages,
   collectionAddress,
@@ -11,7 +13,6 @@ import {
   shopAddress,
 } from "./page-list.ts";
 import type { Collection, PagesDocument } from "./pages-schema.ts";
-import { type PageFacts, valuePages } from "./value-pages.ts";
 
 /** A page as it is shown: everything about it but its panels' documents and its products. */
 export interface ShownPage extends PageRef {

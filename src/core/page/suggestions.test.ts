@@ -3,8 +3,8 @@ import { describe, expect, it } from "vitest";
 import { demoPages } from "../../../demo/pages.ts";
 import { demoPanel } from "../../../demo/panel.ts";
 import { readCatalogue } from "../catalogue/read.ts";
-import { LocalFacts } from "../facts/local-facts.ts";
-import { CatalogueIndex } from "../index/catalogue-index.ts";
+import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
+import { LocalFacts } from "../profile/local-facts.ts";
 import { suggestionsFor, suggestionsSchema } from "./suggestions.ts";
 
 const facts = new LocalFacts(new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue));

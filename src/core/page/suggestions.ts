@@ -1,19 +1,19 @@
 import type { InferType } from "yup";
 import { exact, listOf, oneOf, text } from "../document/schema.ts";
-import type { Facts } from "../facts/facts.ts";
-import { fitsWords, words } from "../index/words.ts";
-import { cardSchema } from "../listing/card-schema.ts";
-import { countsOf } from "../match/engine.ts";
-import { bestMatch } from "../match/sort-keys.ts";
+import { cardSchema } from "../engine/cards/card-schema.ts";
+import { countsOf } from "../engine/engine.ts";
+import { fitsWords, words } from "../engine/index/words.ts";
+import { bestMatch } from "../engine/sort-keys.ts";
 import { isShown, labelOf } from "../panel/options.ts";
 import { facetRows, rulesOf } from "../panel/panel.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
-import { toAddress } from "../place/address.ts";
-import { nextPlace, startPlace } from "../place/place.ts";
-import { pageKinds } from "./layout.ts";
+import type { Facts } from "../profile/facts.ts";
+import { pageKinds } from "../profile/page-kinds.ts";
+import type { PageFacts } from "../profile/value-pages.ts";
+import { toAddress } from "./browse-state/address.ts";
+import { nextPlace, startPlace } from "./browse-state/place.ts";
 import { pageList, shopAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
-import type { PageFacts } from "./value-pages.ts";
 
 /** What is offered while somebody types into the search of a shop. */
 export const suggestionsSchema = exact({

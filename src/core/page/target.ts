@@ -1,9 +1,9 @@
-import { behaviours } from "../behaviour/behaviour.ts";
-import type { Clause } from "../match/question.ts";
+import type { Clause } from "../engine/question.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
+import type { PageFacts } from "../profile/value-pages.ts";
+import { behaviours } from "../settings/behaviour.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 import { shownPage } from "./shown-page.ts";
-import type { PageFacts } from "./value-pages.ts";
 
 /** Where a panel takes its choices to; undefined where they stay on the page, or there is no such page. */
 export function targetOf(

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { demoPages } from "../../../demo/pages.ts";
 import { index } from "../../../tests/demo-page.ts";
-import { LocalFacts } from "../facts/local-facts.ts";
-import { CatalogueIndex } from "../index/catalogue-index.ts";
-import { countsOf } from "../match/engine.ts";
-import { emptySelection } from "../match/selection.ts";
+import { countsOf } from "../engine/engine.ts";
+import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
+import { emptySelection } from "../engine/selection.ts";
+import { LocalFacts } from "../profile/local-facts.ts";
 import { collectionPages } from "./page-list.ts";
 import { shownPage } from "./shown-page.ts";
 import { withCollections } from "./with-collections.ts";

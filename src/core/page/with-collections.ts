@@ -1,7 +1,7 @@
 import { type Catalogue, ColumnBuilder, variantCount } from "../catalogue/catalogue.ts";
 import { fieldKey, roleNames } from "../catalogue/field.ts";
-import { CatalogueIndex } from "../index/catalogue-index.ts";
-import { productsWithin } from "../match/base.ts";
+import { productsWithin } from "../engine/base.ts";
+import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { collectionPages } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 import { membersOf } from "./shown-page.ts";

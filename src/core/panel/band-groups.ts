@@ -1,6 +1,6 @@
-import { type Band, bands, resolve } from "../band/band.ts";
-import { behaviours } from "../behaviour/behaviour.ts";
-import { settingNames, settingOn } from "../setting/settings.ts";
+import { type Band, bands, resolve } from "../settings/band.ts";
+import { behaviours } from "../settings/behaviour.ts";
+import { settingNames, settingOn } from "../settings/settings.ts";
 import { facetRows } from "./panel.ts";
 import type { PanelDocument } from "./panel-schema.ts";
 

@@ -1,8 +1,8 @@
-import { type Band, bands, resolve, withBand } from "../band/band.ts";
-import { commonSettings } from "../display/display.ts";
-import { type DisplayName, displayNames, displays } from "../display/displays.ts";
-import type { FieldProfile } from "../evidence/profile.ts";
-import { type SettingName, settingNames } from "../setting/settings.ts";
+import { commonSettings } from "../displays/display.ts";
+import { type DisplayName, displayNames, displays } from "../displays/displays.ts";
+import type { FieldProfile } from "../profile/profile.ts";
+import { type Band, bands, resolve, withBand } from "../settings/band.ts";
+import { type SettingName, settingNames } from "../settings/settings.ts";
 import type { PanelEdit } from "./edit.ts";
 import { isFacet } from "./panel.ts";
 import type { FacetRow } from "./panel-schema.ts";

@@ -1,5 +1,5 @@
-import { settingDefinition } from "../setting/setting-definitions.ts";
-import type { SettingName, SettingValues } from "../setting/settings.ts";
+import { settingDefinition } from "../settings/setting-definitions.ts";
+import type { SettingName, SettingValues } from "../settings/settings.ts";
 import { heededSettings } from "./choose-display.ts";
 import type { PanelEdit } from "./edit.ts";
 import type { FacetRow } from "./panel-schema.ts";

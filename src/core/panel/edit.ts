@@ -1,14 +1,14 @@
-import { type Band, withBand, withoutBand } from "../band/band.ts";
-import { type Behaviour, type BehaviourName, type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
-import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
 import type { Edit } from "../document/edit.ts";
+import type { Mode } from "../engine/question.ts";
 import type { TokenValues } from "../look/resolve.ts";
-import type { Mode } from "../match/question.ts";
-import { type SettingDefinition, settingDefinition } from "../setting/setting-definitions.ts";
-import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "../setting/settings.ts";
+import { type Band, withBand, withoutBand } from "../settings/band.ts";
+import { type Behaviour, type BehaviourName, type BehaviourValues, behaviours } from "../settings/behaviour.ts";
+import { behaviourDefinition } from "../settings/behaviour-definitions.ts";
+import type { Placement } from "../settings/placement.ts";
+import { type SettingDefinition, settingDefinition } from "../settings/setting-definitions.ts";
+import { bandedSetting, type FacetSettings, isBanded, type SettingName, withSetting } from "../settings/settings.ts";
 import { isFacet } from "./panel.ts";
 import type { FacetRow, PanelDocument, Row } from "./panel-schema.ts";
-import type { Placement } from "./placement.ts";
 import { freeId } from "./row-id.ts";
 
 /** One step over a panel. */

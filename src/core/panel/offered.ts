@@ -1,8 +1,8 @@
-import { type Band, bands, resolve } from "../band/band.ts";
-import { displayOffers } from "../display/offers.ts";
-import type { Option } from "../index/option-schema.ts";
-import type { Range } from "../numbers/range-schema.ts";
-import { type FacetSettings, settingsOn } from "../setting/settings.ts";
+import type { Range } from "../catalogue/numbers/range-schema.ts";
+import { displayOffers } from "../displays/offers.ts";
+import type { Option } from "../engine/index/option-schema.ts";
+import { type Band, bands, resolve } from "../settings/band.ts";
+import { type FacetSettings, settingsOn } from "../settings/settings.ts";
 import { orderOptions } from "./option-order.ts";
 import { isShown, labelOf } from "./options.ts";
 import { rulesOf } from "./panel.ts";

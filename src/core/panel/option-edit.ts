@@ -1,7 +1,7 @@
 import { identity } from "../catalogue/identity.ts";
 import { together } from "../document/edit.ts";
-import type { FacetAnswer } from "../match/answer.ts";
-import { settingOn } from "../setting/settings.ts";
+import type { FacetAnswer } from "../engine/answer.ts";
+import { settingOn } from "../settings/settings.ts";
 import { facetEdit, type PanelEdit, setSetting } from "./edit.ts";
 import { orderOptions } from "./option-order.ts";
 import { allOptions, isShown, labelOf, withoutValues } from "./options.ts";

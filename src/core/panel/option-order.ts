@@ -1,6 +1,6 @@
 import { collatorOf, naturalOrder } from "../catalogue/value-order.ts";
-import type { Option } from "../index/option-schema.ts";
-import type { OptionOrder } from "../setting/settings.ts";
+import type { Option } from "../engine/index/option-schema.ts";
+import type { OptionOrder } from "../settings/settings.ts";
 
 /**
  * Places of the options in the order in which shoppers read them.

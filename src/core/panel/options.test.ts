@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { type Edit, edited } from "../document/edit.ts";
 import { checkDocument } from "../document/kind.ts";
-import { settingOn } from "../setting/settings.ts";
+import { settingOn } from "../settings/settings.ts";
 import { setLanguages } from "../shop/edit.ts";
 import { shopKind } from "../shop/kind.ts";
 import { duplicateRow, replaceRow, setTranslation } from "./edit.ts";

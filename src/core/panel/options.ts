@@ -1,5 +1,5 @@
 import { parentOf } from "../catalogue/path.ts";
-import type { Merge, Option } from "../index/option-schema.ts";
+import type { Merge, Option } from "../engine/index/option-schema.ts";
 import type { NamedValue, OptionRules } from "./panel-schema.ts";
 
 /** Text in the panel's own language, and in others by BCP 47 tag. */

@@ -1,8 +1,6 @@
 import { boolean, type InferType, type ISchema, lazy, mixed, number, type Schema, string } from "yup";
-import { type Band, bands } from "../band/band.ts";
-import { type BehaviourValues, behaviours } from "../behaviour/behaviour.ts";
-import { behaviourDefinition } from "../behaviour/behaviour-definitions.ts";
-import { displayNames, displays } from "../display/displays.ts";
+import { largest } from "../catalogue/numbers/bounds.ts";
+import { displayNames, displays } from "../displays/displays.ts";
 import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
 import {
@@ -17,15 +15,17 @@ import {
   text,
   wholeIn,
 } from "../document/schema.ts";
+import { type Mode, modes } from "../engine/question.ts";
 import { tokenValues } from "../look/look-schema.ts";
-import { type Mode, modes } from "../match/question.ts";
-import { largest } from "../numbers/bounds.ts";
-import { cleanHtml } from "../safe/clean-html.ts";
-import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
-import { type SettingDefinition, settingDefinition } from "../setting/setting-definitions.ts";
-import { type SettingValues, settingNames } from "../setting/settings.ts";
+import { cleanHtml } from "../sanitize/clean-html.ts";
+import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
+import { type Band, bands } from "../settings/band.ts";
+import { type BehaviourValues, behaviours } from "../settings/behaviour.ts";
+import { behaviourDefinition } from "../settings/behaviour-definitions.ts";
+import { placements } from "../settings/placement.ts";
+import { type SettingDefinition, settingDefinition } from "../settings/setting-definitions.ts";
+import { type SettingValues, settingNames } from "../settings/settings.ts";
 import { panelFormat } from "./panel-format.ts";
-import { placements } from "./placement.ts";
 
 /** One of some texts, for the wide band and for those narrower bands that differ from it. */
 function bandedText<T extends string>(values: readonly T[]) {

@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
-import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "../band/band.ts";
 import { edited } from "../document/edit.ts";
 import { checkDocument } from "../document/kind.ts";
 import { InvalidDocument } from "../document/schema.ts";
+import { bandAt, bandRange, bands, isOwn, resolve, withBand, withoutBand } from "../settings/band.ts";
 import { setLimits } from "../shop/edit.ts";
 import { shopKind } from "../shop/kind.ts";
 import { addRow, moveRow, removeRow, renamePanel, setLabel, setPlacement, setSetting } from "./edit.ts";

@@ -1,8 +1,8 @@
-import { type Band, resolve } from "../band/band.ts";
-import { countingOf } from "../display/counted-in.ts";
-import type { DisplayName } from "../display/displays.ts";
-import type { Facet, Mode, RangeSpec } from "../match/question.ts";
-import { type SettingValues, settingOn, settingsOn } from "../setting/settings.ts";
+import { countingOf } from "../displays/counted-in.ts";
+import type { DisplayName } from "../displays/displays.ts";
+import type { Facet, Mode, RangeSpec } from "../engine/question.ts";
+import { type Band, resolve } from "../settings/band.ts";
+import { type SettingValues, settingOn, settingsOn } from "../settings/settings.ts";
 import { allOptions, engineMerges, wordsIn } from "./options.ts";
 import { panelFormat } from "./panel-format.ts";
 import type { FacetRow, OptionRules, PanelDocument, Row } from "./panel-schema.ts";

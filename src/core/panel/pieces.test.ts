@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { checkDocument } from "../document/kind.ts";
-import { cleanHtml } from "../safe/clean-html.ts";
-import { isSafeAddress, isSafePicture } from "../safe/safe-address.ts";
+import { cleanHtml } from "../sanitize/clean-html.ts";
+import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
 import { panelKind } from "./kind.ts";
 import { hasLink, newPiece, pieceNames } from "./pieces.ts";
 

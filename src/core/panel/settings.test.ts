@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
-import { bands } from "../band/band.ts";
 import { type Edit, edited, together } from "../document/edit.ts";
 import { checkDocument, upToDate } from "../document/kind.ts";
-import { settingDefinition } from "../setting/setting-definitions.ts";
-import { type SettingName, settingNames, settingOn, withSetting } from "../setting/settings.ts";
+import { bands } from "../settings/band.ts";
+import { settingDefinition } from "../settings/setting-definitions.ts";
+import { type SettingName, settingNames, settingOn, withSetting } from "../settings/settings.ts";
 import { copiedSettings, copySettings } from "./copy-settings.ts";
 import { duplicateRow, followSetting, resetSetting, setMode, setSetting } from "./edit.ts";
 import { panelKind } from "./kind.ts";

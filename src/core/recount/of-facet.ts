@@ -1,6 +1,6 @@
-import type { Option } from "../index/option-schema.ts";
-import type { FacetAnswer } from "../match/answer.ts";
-import type { Facet } from "../match/question.ts";
+import type { FacetAnswer } from "../engine/answer.ts";
+import type { Option } from "../engine/index/option-schema.ts";
+import type { Facet } from "../engine/question.ts";
 import { offeredAnywhere, offeredRanges } from "../panel/offered.ts";
 import { isShown, labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";

@@ -1,5 +1,5 @@
 import { type Catalogue, titleOf } from "../catalogue/catalogue.ts";
-import type { Choice, Facet } from "../match/question.ts";
+import type { Choice, Facet } from "../engine/question.ts";
 import { type Asked, Rows } from "./rows.ts";
 
 /** Products that a number of the tool counts. */

@@ -2,14 +2,13 @@ import { type Catalogue, firstValue, valuesOf } from "../catalogue/catalogue.ts"
 import { isAlwaysVariant } from "../catalogue/field.ts";
 import type { Field } from "../catalogue/field-schema.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
+import { holds } from "../catalogue/numbers/range.ts";
 import { prefixes } from "../catalogue/path.ts";
-
 import { toNumber } from "../catalogue/values.ts";
-import type { SearchedField } from "../index/search-schema.ts";
-import { weightOf } from "../index/text-index.ts";
-import { words } from "../index/words.ts";
-import type { Choice, Clause, Condition, Facet } from "../match/question.ts";
-import { holds } from "../numbers/range.ts";
+import type { SearchedField } from "../engine/index/search-schema.ts";
+import { weightOf } from "../engine/index/text-index.ts";
+import { words } from "../engine/index/words.ts";
+import type { Choice, Clause, Condition, Facet } from "../engine/question.ts";
 
 /** Conditions that a product must meet to be counted. */
 export interface Asked {

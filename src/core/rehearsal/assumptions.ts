@@ -1,6 +1,6 @@
 import type { FieldRole } from "../catalogue/field-names.ts";
 import type { Field } from "../catalogue/field-schema.ts";
-import { usualNear } from "../evidence/answers.ts";
+import { usualNear } from "../profile/answers.ts";
 import { operatorSeconds } from "./operators.ts";
 
 /** Something that is taken for granted of shoppers, which the designer can read and change. */

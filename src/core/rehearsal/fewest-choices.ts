@@ -1,8 +1,8 @@
-import type { LocalEngine } from "../match/local-engine.ts";
-import type { Choice, Selection } from "../match/question.ts";
-import { emptySelection, toggle, withChoice } from "../match/selection.ts";
-import { holds } from "../numbers/range.ts";
-import type { Range } from "../numbers/range-schema.ts";
+import { holds } from "../catalogue/numbers/range.ts";
+import type { Range } from "../catalogue/numbers/range-schema.ts";
+import type { LocalEngine } from "../engine/local-engine.ts";
+import type { Choice, Selection } from "../engine/question.ts";
+import { emptySelection, toggle, withChoice } from "../engine/selection.ts";
 import type { Scene, SceneFacet } from "./scene.ts";
 import { type Stand, Stands } from "./stand.ts";
 import type { Walk } from "./walk.ts";

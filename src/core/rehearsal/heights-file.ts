@@ -1,9 +1,11 @@
 import type { InferType } from "yup";
-import { type Band, bands } from "../band/band.ts";
-import { exact, listOf, numberIn, oneOf, record, someText, wholeIn } from "../document/schema.ts";
-import type { Measure } from "../finding/measure.ts";
-import { stableJson } from "../folder/stable-json.ts";
+import { checkValue, exact, listOf, numberIn, oneOf, record, someText, wholeIn } from "../document/schema.ts";
+import type { Measure } from "../findings/measure.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
+import { type Band, bands } from "../settings/band.ts";
+import { readJsonFile } from "../shop/archive/read-folder.ts";
+import type { ShopFiles } from "../shop/archive/shop-files.ts";
+import { stableJson } from "../shop/archive/stable-json.ts";
 import { chance } from "./chance.ts";
 
 /** Where heights that a browser has measured stand in a shop's folder. */
@@ -37,6 +39,12 @@ export type HeightsFile = InferType<typeof heightsSchema>;
 
 /** A name for a panel as it is: a changed one has another. */
 export const stateOf = (panel: PanelDocument): string => chance(stableJson(panel)).toString(36).slice(2);
+
+/** The heights in a shop's folder, where it has any. @throws FolderFault */
+export const readHeights = (files: ShopFiles): HeightsFile | undefined =>
+  files.has(heightsName)
+    ? readJsonFile(files, heightsName, (value) => checkValue("file of heights", heightsSchema, value))
+    : undefined;
 
 /** Collects the measured heights of a page, to be kept in the shop's folder. */
 export const writeHeights = (

@@ -1,7 +1,7 @@
-import type { Band } from "../band/band.ts";
-import { type DisplayName, displays } from "../display/displays.ts";
-import { shownAtOnce } from "../display/seeking.ts";
-import type { FacetSettings } from "../setting/settings.ts";
+import { type DisplayName, displays } from "../displays/displays.ts";
+import { shownAtOnce } from "../displays/seeking.ts";
+import type { Band } from "../settings/band.ts";
+import type { FacetSettings } from "../settings/settings.ts";
 
 /** Heights in CSS px of the parts of a facet in the usual look, on narrow screens with room for a thumb. */
 const parts = (band: Band) =>

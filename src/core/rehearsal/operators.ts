@@ -1,6 +1,5 @@
-import type { Band } from "../band/band.ts";
-import type { Operator } from "../display/hands.ts";
-import type { AssumptionName } from "./assumptions.ts";
+import type { Operator } from "../displays/hands.ts";
+import type { Band } from "../settings/band.ts";
 
 /**
  * Seconds of each operator. Source: Card, Moran and Newell (1980), table 1: K of an average typist of 40 words a
@@ -19,7 +18,7 @@ export const secondsOf = (acts: readonly Operator[], seconds = operatorSeconds):
  */
 export const operatorsOn = (
   band: Band,
-  assumed: Readonly<Record<AssumptionName, number>>,
+  assumed: Readonly<Record<"press" | "point" | "home" | "mind" | "tap" | "type", number>>,
 ): Readonly<Record<Operator, number>> =>
   band === "wide"
     ? { K: assumed.press, B: assumed.press, P: assumed.point, H: assumed.home, M: assumed.mind }

@@ -1,13 +1,13 @@
-import type { Band } from "../band/band.ts";
-import type { LocalFacts } from "../facts/local-facts.ts";
-import type { Measure } from "../finding/measure.ts";
-import { countsOf } from "../match/engine.ts";
-import type { Clause } from "../match/question.ts";
+import { countsOf } from "../engine/engine.ts";
+import type { Clause } from "../engine/question.ts";
+import type { Measure } from "../findings/measure.ts";
 import type { PagesDocument } from "../page/pages-schema.ts";
 import { shownPage } from "../page/shown-page.ts";
 import { offeredOptions, shownOn } from "../panel/offered.ts";
 import { engineFacets } from "../panel/panel.ts";
 import type { FacetRow, NamedValue, PanelDocument, Row } from "../panel/panel-schema.ts";
+import type { LocalFacts } from "../profile/local-facts.ts";
+import type { Band } from "../settings/band.ts";
 import { type Scene, sceneOf } from "./scene.ts";
 
 /**

@@ -1,12 +1,12 @@
-import type { Band } from "../band/band.ts";
-import { resolve, withBand } from "../band/band.ts";
-import { displayNames, displays } from "../display/displays.ts";
+import { displayNames, displays } from "../displays/displays.ts";
 import { edited } from "../document/edit.ts";
-import type { FieldProfile } from "../evidence/profile.ts";
 import { facetEdit, moveRow, type PanelEdit, removeRow, setSetting } from "../panel/edit.ts";
 import { splitFacet } from "../panel/option-edit.ts";
 import { facetRows, isFacet } from "../panel/panel.ts";
 import type { FacetRow, NamedValue, PanelDocument } from "../panel/panel-schema.ts";
+import type { FieldProfile } from "../profile/profile.ts";
+import type { Band } from "../settings/band.ts";
+import { resolve, withBand } from "../settings/band.ts";
 import { bootstrap, compareWalks, type Difference, holm } from "./compare.ts";
 import type { Walk } from "./walk.ts";
 

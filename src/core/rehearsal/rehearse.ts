@@ -1,4 +1,4 @@
-import type { LocalEngine } from "../match/local-engine.ts";
+import type { LocalEngine } from "../engine/local-engine.ts";
 import { type Assumptions, assumed, usualAssumptions } from "./assumptions.ts";
 import type { Scene } from "./scene.ts";
 import { shopperOf, targetsOf, type Weighing } from "./shopper.ts";

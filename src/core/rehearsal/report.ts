@@ -1,7 +1,7 @@
-import type { Band } from "../band/band.ts";
-import type { LocalFacts } from "../facts/local-facts.ts";
 import type { FacetRow } from "../panel/panel-schema.ts";
 import { rowTitle } from "../panel/row-title.ts";
+import type { LocalFacts } from "../profile/local-facts.ts";
+import type { Band } from "../settings/band.ts";
 import type { Difference } from "./compare.ts";
 import type { Scene } from "./scene.ts";
 import type { Summary } from "./summary.ts";

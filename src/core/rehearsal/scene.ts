@@ -1,13 +1,13 @@
-import { type Band, resolve } from "../band/band.ts";
-import { behaviours, canStick } from "../behaviour/behaviour.ts";
-import type { DisplayName } from "../display/displays.ts";
-import type { Measure } from "../finding/measure.ts";
-import type { Clause, Facet, Sort } from "../match/question.ts";
+import type { DisplayName } from "../displays/displays.ts";
+import type { Clause, Facet, Sort } from "../engine/question.ts";
+import type { Measure } from "../findings/measure.ts";
 import type { Standing } from "../page/pages-schema.ts";
 import type { ShownPage } from "../page/shown-page.ts";
 import { engineFacets } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
-import { type FacetSettings, settingsOn } from "../setting/settings.ts";
+import { type Band, resolve } from "../settings/band.ts";
+import { behaviours, canStick } from "../settings/behaviour.ts";
+import { type FacetSettings, settingsOn } from "../settings/settings.ts";
 import { estimatedHeight } from "./heights.ts";
 
 /** A facet as it stands on a page on one band. */

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { factsOf, run, sceneOn } from "../../../tests/rehearsed.ts";
 import { edited } from "../document/edit.ts";
-import { countsOf } from "../match/engine.ts";
+import { countsOf } from "../engine/engine.ts";
 import { removeRow } from "../panel/edit.ts";
 import { usualAssumptions } from "./assumptions.ts";
 import { chance } from "./chance.ts";

@@ -1,4 +1,4 @@
-import type { CatalogueIndex } from "../index/catalogue-index.ts";
+import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { type Assumptions, assumed, knownShare } from "./assumptions.ts";
 import { chance, whole } from "./chance.ts";
 

@@ -1,10 +1,10 @@
-import type { CatalogueIndex } from "../index/catalogue-index.ts";
-import { optionsOfRecord } from "../index/facet-index.ts";
-import { kept } from "../index/kept.ts";
-import type { LocalEngine, Look } from "../match/local-engine.ts";
-import type { Facet, Selection } from "../match/question.ts";
-import { emptySelection } from "../match/selection.ts";
-import type { Range } from "../numbers/range-schema.ts";
+import type { Range } from "../catalogue/numbers/range-schema.ts";
+import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
+import { optionsOfRecord } from "../engine/index/facet-index.ts";
+import { kept } from "../engine/index/kept.ts";
+import type { LocalEngine, Look } from "../engine/local-engine.ts";
+import type { Facet, Selection } from "../engine/question.ts";
+import { emptySelection } from "../engine/selection.ts";
 import { offeredOptions } from "../panel/offered.ts";
 import type { Scene, SceneFacet } from "./scene.ts";
 import type { Thing } from "./shopper.ts";

@@ -1,6 +1,6 @@
-import type { Operator } from "../display/hands.ts";
-import type { Selection } from "../match/question.ts";
-import { emptySelection, withChoice } from "../match/selection.ts";
+import type { Operator } from "../displays/hands.ts";
+import type { Selection } from "../engine/question.ts";
+import { emptySelection, withChoice } from "../engine/selection.ts";
 import { type Answer, answerOf, type Pace } from "./answer-of.ts";
 import type { AssumptionName } from "./assumptions.ts";
 import { operatorsOn, secondsOf } from "./operators.ts";

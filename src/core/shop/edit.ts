@@ -1,5 +1,5 @@
-import type { BandLimits } from "../band/band.ts";
 import type { Edit } from "../document/edit.ts";
+import type { BandLimits } from "../settings/band.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
 import { siteOf, usualSite } from "./site.ts";
 

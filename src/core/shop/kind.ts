@@ -1,5 +1,5 @@
-import { defaultLimits } from "../band/band.ts";
 import type { DocumentKind } from "../document/kind.ts";
+import { defaultLimits } from "../settings/band.ts";
 import { type ShopDocument, shopFormat, shopSchema } from "./shop-schema.ts";
 
 /** What holds for all panels and pages of a shop. */

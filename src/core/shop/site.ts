@@ -1,5 +1,5 @@
-import { nameIn, namesOf } from "../place/address.ts";
-import { isRelativePlace, isSafeAddress } from "../safe/safe-address.ts";
+import { nameIn, namesOf } from "../page/browse-state/address.ts";
+import { isRelativePlace, isSafeAddress } from "../sanitize/safe-address.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
 
 /** How panels stand on a site until the designer says otherwise. */

@@ -1,7 +1,7 @@
 import { zipSync } from "fflate";
 import { identity } from "../catalogue/identity.ts";
-import type { Option } from "../index/option-schema.ts";
-import { unzip } from "../zip/unzip.ts";
+import type { Option } from "../engine/index/option-schema.ts";
+import { unzip } from "../sanitize/unzip.ts";
 import { differs, entryOf } from "./book.ts";
 import type { SwatchDocument } from "./book-schema.ts";
 import { type SwatchEdit, setWhole, type ValueName } from "./edit.ts";

@@ -1,4 +1,4 @@
-import type { Option } from "../index/option-schema.ts";
+import type { Option } from "../engine/index/option-schema.ts";
 import { entryOf, orderOf } from "./book.ts";
 import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
 import { contrast, deltaE, leastTextContrast, needsOutline, readableOn } from "./measure.ts";

@@ -3,7 +3,7 @@ import { type Context, Hono, type MiddlewareHandler } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { deleteCookie, getCookie, setCookie } from "hono/cookie";
 import { html } from "hono/html";
-import { limits } from "../../core/limits/limits.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import { audienceOf } from "../cache-key.ts";
 import { bare } from "../routes/plain-page.ts";
 import { formOf, stateAsked } from "../routes/request.ts";

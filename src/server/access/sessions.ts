@@ -1,6 +1,6 @@
 import { randomBytes } from "node:crypto";
 import { LRUCache } from "lru-cache";
-import { limits } from "../../core/limits/limits.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import { hashOf } from "../hash.ts";
 
 /** How long somebody stays signed in, in seconds. Common practice, no source. */

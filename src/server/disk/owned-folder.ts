@@ -3,7 +3,7 @@ import { mkdirSync, readdirSync, readFileSync, realpathSync, statSync } from "no
 import { dirname, join, resolve } from "node:path";
 import { type InferType, string } from "yup";
 import { exact, oneOf, record } from "../../core/document/schema.ts";
-import type { ShopFiles } from "../../core/folder/shop-files.ts";
+import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import { hashOf } from "../hash.ts";
 import { entryAt, newToken, partPath, removeFile, replaceFile } from "./files.ts";
 

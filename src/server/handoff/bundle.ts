@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import type { DisplayName } from "../../core/display/displays.ts";
+import type { DisplayName } from "../../core/displays/displays.ts";
 import type { CountingFile } from "../../storefront/handoff/fetch-counting.ts";
 import { folderOf } from "../../storefront/panel/displays/sheets.ts";
 import { treeshake } from "../../storefront/treeshake.ts";

@@ -1,7 +1,7 @@
 import { type ChildNode, type Document, type Element, isTag } from "domhandler";
 import { findAll, getOuterHTML, removeElement } from "domutils";
 import { parseDocument } from "htmlparser2";
-import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { fillings, slotMark } from "../../storefront/handoff/card-values.ts";
 import { escaped } from "../../storefront/handoff/draw.tsx";
 import { productMark } from "../../storefront/handoff/own-list.ts";

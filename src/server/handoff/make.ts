@@ -1,14 +1,14 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { ShopFiles } from "../../core/folder/shop-files.ts";
-import type { WholeShop } from "../../core/folder/whole-shop.ts";
+import type { HandoffReport } from "../../core/api/handoff.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { valueOn } from "../../core/look/resolve.ts";
 import { pageList } from "../../core/page/page-list.ts";
 import { facetRows } from "../../core/panel/panel.ts";
+import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
+import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteFault, siteOf } from "../../core/shop/site.ts";
-import type { HandoffReport } from "../../core/wire/handoff.ts";
 import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
 import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";

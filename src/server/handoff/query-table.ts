@@ -1,6 +1,6 @@
 import type { Field } from "../../core/catalogue/field.ts";
+import { nameIn, type QueryNames, rangeNames } from "../../core/page/browse-state/address.ts";
 import { facetRows, rowLabel } from "../../core/panel/panel.ts";
-import { nameIn, type QueryNames, rangeNames } from "../../core/place/address.ts";
 import type { PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Say } from "../../storefront/words/say.ts";
 

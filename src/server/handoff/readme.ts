@@ -1,5 +1,5 @@
+import { type HandoffReport, scriptAim } from "../../core/api/handoff.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
-import { type HandoffReport, scriptAim } from "../../core/wire/handoff.ts";
 
 interface Said {
   shop: string;

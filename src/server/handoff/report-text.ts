@@ -1,4 +1,4 @@
-import { type HandoffReport, scriptAim } from "../../core/wire/handoff.ts";
+import { type HandoffReport, scriptAim } from "../../core/api/handoff.ts";
 
 /** What a handoff has come to, in lines. */
 export function reportText({ pages, panels, displays, sizes }: HandoffReport): string {

@@ -1,8 +1,8 @@
 import { Hono } from "hono";
+import { shopChange } from "../../core/api/shop.ts";
 import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
-import { limits, quotable } from "../../core/limits/limits.ts";
-import { shopChange } from "../../core/wire/shop.ts";
+import { limits, quotable } from "../../core/sanitize/limits.ts";
 import { Fault } from "../fault.ts";
 import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";

@@ -2,10 +2,10 @@ import { isDeepStrictEqual } from "node:util";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { LRUCache } from "lru-cache";
+import { newDocument, ordering, saving } from "../../core/api/shop.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { isKind, type KindName, kinds } from "../../core/kinds/kinds.ts";
-import { limits } from "../../core/limits/limits.ts";
-import { newDocument, ordering, saving } from "../../core/wire/shop.ts";
+import { limits } from "../../core/sanitize/limits.ts";
+import { isKind, type KindName, kinds } from "../../core/shop/kinds.ts";
 import { Fault, noDocument } from "../fault.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import {

@@ -1,10 +1,10 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { type Checked, checkPages, checkPanels } from "../../core/check/check-shop.ts";
-import { shopDifferences } from "../../core/differ/shop.ts";
-import { limits } from "../../core/limits/limits.ts";
-import { publishing } from "../../core/wire/edition.ts";
-import type { ShopStand } from "../../core/wire/shop-stand.ts";
+import { publishing } from "../../core/api/edition.ts";
+import type { ShopStand } from "../../core/api/shop-stand.ts";
+import { type Checked, checkPages, checkPanels } from "../../core/report/check-shop.ts";
+import { shopDifferences } from "../../core/report/differences/shop.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
 import { bodyOf, check, limit, shopOf, stateIn } from "./request.ts";

@@ -1,8 +1,8 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { writeFolder } from "../../core/folder/write-folder.ts";
-import { zipFolder } from "../../core/folder/zip.ts";
-import { limits } from "../../core/limits/limits.ts";
+import { limits } from "../../core/sanitize/limits.ts";
+import { writeFolder } from "../../core/shop/archive/write-folder.ts";
+import { zipFolder } from "../../core/shop/archive/zip.ts";
 import type { Readers } from "../brought.ts";
 import { shopSummaryOf } from "../store/shops.ts";
 import { createWhole, wholeShop } from "../store/whole-shops.ts";

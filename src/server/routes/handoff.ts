@@ -1,10 +1,10 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { LRUCache } from "lru-cache";
-import { zipFolder } from "../../core/folder/zip.ts";
+import type { HandoffPreview } from "../../core/api/handoff.ts";
+import { zipFolder } from "../../core/shop/archive/zip.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { siteOf } from "../../core/shop/site.ts";
-import type { HandoffPreview } from "../../core/wire/handoff.ts";
 import { type CacheKey, cacheKey } from "../cache-key.ts";
 import { type Handoff, makeHandoff } from "../handoff/make.ts";
 import { readDocument, versionOf } from "../store/documents.ts";

@@ -1,8 +1,8 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { overviewOf } from "../../core/check/overview.ts";
-import { shopDifferences } from "../../core/differ/shop.ts";
-import type { ShopOverview } from "../../core/wire/overview.ts";
+import type { ShopOverview } from "../../core/api/overview.ts";
+import { shopDifferences } from "../../core/report/differences/shop.ts";
+import { overviewOf } from "../../core/report/overview.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { stepsDone } from "../store/documents.ts";
 import { listEditions, stateOf } from "../store/editions.ts";

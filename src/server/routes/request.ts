@@ -3,7 +3,7 @@ import type { Context } from "hono";
 import { bodyLimit } from "hono/body-limit";
 import { type InferType, type ISchema, ValidationError } from "yup";
 import { isTooDeep } from "../../core/document/json-depth.ts";
-import { limits, limitText, quotable } from "../../core/limits/limits.ts";
+import { limits, limitText, quotable } from "../../core/sanitize/limits.ts";
 import type { ShopState } from "../cache-key.ts";
 import { Fault, noShop } from "../fault.ts";
 import { editionOf } from "../store/editions.ts";

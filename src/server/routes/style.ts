@@ -1,8 +1,8 @@
 import { Hono } from "hono";
 import { LRUCache } from "lru-cache";
-import { type BandLimits, bands } from "../../core/band/band.ts";
-import { bandQueries, fixedQueries } from "../../core/band/media.ts";
-import { type DisplayName, displayNames } from "../../core/display/displays.ts";
+import { type DisplayName, displayNames } from "../../core/displays/displays.ts";
+import { type BandLimits, bands } from "../../core/settings/band.ts";
+import { bandQueries, fixedQueries } from "../../core/settings/media.ts";
 import { Fault } from "../fault.ts";
 import { forEver } from "../for-ever.ts";
 import { Packed } from "../packed.ts";

@@ -1,6 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
-import { limits } from "../../core/limits/limits.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/formats.ts";
 import { zipLines } from "../../core/swatch/list.ts";
 import type { Readers } from "../brought.ts";

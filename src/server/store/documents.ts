@@ -1,9 +1,9 @@
 import { ref, type SqlEntityManager } from "@mikro-orm/libsql";
+import type { PanelSummary, SentHistory, Stored } from "../../core/api/shop.ts";
 import { fieldKey } from "../../core/catalogue/field.ts";
 import { changeBetween } from "../../core/document/edit.ts";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
 import { keptSteps } from "../../core/document/patch.ts";
-import type { PanelSummary, SentHistory, Stored } from "../../core/wire/shop.ts";
 import { type Document, DocumentSchema, type Shop, StepSchema, type StoredStep } from "./entities.ts";
 import { inTurn, write } from "./write.ts";
 

@@ -1,11 +1,11 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { LRUCache } from "lru-cache";
+import type { EditionSummary } from "../../core/api/edition.ts";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { eachDocument } from "../../core/folder/each-document.ts";
-import { readFolder } from "../../core/folder/read-folder.ts";
-import { type WholeShop, withPlace } from "../../core/folder/whole-shop.ts";
-import { writeDocuments } from "../../core/folder/write-folder.ts";
-import type { EditionSummary } from "../../core/wire/edition.ts";
+import { eachDocument } from "../../core/shop/archive/each-document.ts";
+import { readFolder } from "../../core/shop/archive/read-folder.ts";
+import { type WholeShop, withPlace } from "../../core/shop/archive/whole-shop.ts";
+import { writeDocuments } from "../../core/shop/archive/write-folder.ts";
 import { Fault } from "../fault.ts";
 import { hashOf } from "../hash.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";

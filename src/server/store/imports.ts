@@ -1,7 +1,7 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
-import { mendsKind } from "../../core/mend/kind.ts";
+import type { PastImport } from "../../core/api/shop.ts";
+import { mendsKind } from "../../core/catalogue/mend/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
-import type { PastImport } from "../../core/wire/shop.ts";
 import { Fault } from "../fault.ts";
 import { bodyWithin, changeWithin } from "./documents.ts";
 import {

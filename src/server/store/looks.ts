@@ -1,7 +1,7 @@
 import { groundOf } from "../../core/look/ground.ts";
 import { lookKind } from "../../core/look/kind.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
-import { plainLook } from "../../core/look/page-look.ts";
+import { plainLook } from "../../core/panel/look/page-look.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import type { ShopSource } from "./source.ts";

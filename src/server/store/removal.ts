@@ -1,6 +1,6 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
+import type { Removed } from "../../core/api/shop.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import type { Removed } from "../../core/wire/shop.ts";
 import { Fault, noDocument, noShop } from "../fault.ts";
 import type { ShopRef } from "./documents.ts";
 import {

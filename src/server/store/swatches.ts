@@ -1,8 +1,8 @@
 import { createHash } from "node:crypto";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { isFacetable } from "../../core/catalogue/field.ts";
-import type { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { cleanSvg } from "../../core/safe/clean-svg.ts";
+import type { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import { cleanSvg } from "../../core/sanitize/clean-svg.ts";
 import type { SwatchLine } from "../../core/swatch/formats.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
 import { linesOfBook } from "../../core/swatch/list.ts";

@@ -1,12 +1,12 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
+import { mendsKind } from "../../core/catalogue/mend/kind.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { eachDocument } from "../../core/folder/each-document.ts";
-import { type Named, type WholeShop, withoutPlace, withPlace } from "../../core/folder/whole-shop.ts";
 import { lookKind } from "../../core/look/kind.ts";
-import { mendsKind } from "../../core/mend/kind.ts";
 import { pagesKind } from "../../core/page/kind.ts";
 import { panelKind } from "../../core/panel/kind.ts";
+import { eachDocument } from "../../core/shop/archive/each-document.ts";
+import { type Named, type WholeShop, withoutPlace, withPlace } from "../../core/shop/archive/whole-shop.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
 import { Fault } from "../fault.ts";

@@ -1,7 +1,7 @@
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { eachDocument } from "../../core/folder/each-document.ts";
-import type { WholeShop } from "../../core/folder/whole-shop.ts";
 import { lookKind } from "../../core/look/kind.ts";
+import { eachDocument } from "../../core/shop/archive/each-document.ts";
+import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import type { ShopHead, ShopSource } from "./source.ts";
 
 interface Wanted extends Pick<ShopSource, "key" | "edition"> {

@@ -3,7 +3,7 @@ import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import { Piscina } from "piscina";
 import type { Field } from "../../core/catalogue/field.ts";
-import { limits } from "../../core/limits/limits.ts";
+import { limits } from "../../core/sanitize/limits.ts";
 import type { BroughtCatalogue, BroughtShop, Readers } from "../brought.ts";
 import { Fault } from "../fault.ts";
 import type { Sent } from "../routes/request.ts";

@@ -1,8 +1,8 @@
 import { describe, expect, it, vi } from "vitest";
 import { readCatalogue } from "../../core/catalogue/read.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { countsOf } from "../../core/match/engine.ts";
-import { LocalEngine } from "../../core/match/local-engine.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import { LocalEngine } from "../../core/engine/local-engine.ts";
 import { ArrivingEngine } from "./arriving-engine.ts";
 import { readyEngine } from "./ready-engine.ts";
 

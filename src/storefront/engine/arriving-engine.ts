@@ -1,7 +1,7 @@
-import type { Answer } from "../../core/match/answer.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import type { LocalEngine } from "../../core/match/local-engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import type { Answer } from "../../core/engine/answer.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import type { LocalEngine } from "../../core/engine/local-engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 
 /** An engine that is on its way: what is asked before it is there is answered when it is. */
 export class ArrivingEngine implements Engine {

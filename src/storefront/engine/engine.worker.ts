@@ -1,6 +1,6 @@
-import type { WireAnswer } from "../../core/match/answer.ts";
-import type { LocalEngine } from "../../core/match/local-engine.ts";
-import type { WireQuestion } from "../../core/match/question.ts";
+import type { WireAnswer } from "../../core/engine/answer.ts";
+import type { LocalEngine } from "../../core/engine/local-engine.ts";
+import type { WireQuestion } from "../../core/engine/question.ts";
 import { openLocalEngine } from "./fetch-engine.ts";
 
 export interface EngineRequest {

@@ -1,6 +1,6 @@
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import type { LocalEngine } from "../../core/match/local-engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import type { LocalEngine } from "../../core/engine/local-engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 import { breath, readyEngine } from "./ready-engine.ts";
 
 /**

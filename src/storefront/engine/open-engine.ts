@@ -1,7 +1,7 @@
-import type { Answer, WireAnswer } from "../../core/match/answer.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import type { Question, WireQuestion } from "../../core/match/question.ts";
-import { RemoteEngine } from "../../core/match/remote-engine.ts";
+import type { Answer, WireAnswer } from "../../core/engine/answer.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import type { Question, WireQuestion } from "../../core/engine/question.ts";
+import { RemoteEngine } from "../../core/engine/remote-engine.ts";
 import type { Boot } from "../shop/boot.ts";
 import { RelayEngine } from "./relay-engine.ts";
 

@@ -1,7 +1,7 @@
-import type { WireAnswer } from "../../core/match/answer.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import type { Question } from "../../core/match/question.ts";
-import { RemoteEngine } from "../../core/match/remote-engine.ts";
+import type { WireAnswer } from "../../core/engine/answer.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import type { Question } from "../../core/engine/question.ts";
+import { RemoteEngine } from "../../core/engine/remote-engine.ts";
 import type { EngineReply, EngineRequest } from "./engine.worker.ts";
 
 /**

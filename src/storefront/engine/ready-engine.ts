@@ -1,7 +1,7 @@
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import { LocalEngine } from "../../core/match/local-engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import { LocalEngine } from "../../core/engine/local-engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 
 /**
  * An engine that counts here, made without holding the page up for long.

@@ -1,11 +1,11 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { readCatalogue } from "../../core/catalogue/read.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import type { Answer, WireAnswer } from "../../core/match/answer.ts";
-import { countsOf, type Engine } from "../../core/match/engine.ts";
-import { LocalEngine } from "../../core/match/local-engine.ts";
-import type { Question, WireQuestion } from "../../core/match/question.ts";
-import { plainCounts, RemoteEngine } from "../../core/match/remote-engine.ts";
+import type { Answer, WireAnswer } from "../../core/engine/answer.ts";
+import { countsOf, type Engine } from "../../core/engine/engine.ts";
+import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import { LocalEngine } from "../../core/engine/local-engine.ts";
+import type { Question, WireQuestion } from "../../core/engine/question.ts";
+import { plainCounts, RemoteEngine } from "../../core/engine/remote-engine.ts";
 import { RelayEngine } from "./relay-engine.ts";
 
 const csv = ["title,colour,price", "a,red,1", "b,red,5", "c,blue,9"].join("\n");

@@ -1,6 +1,6 @@
-import type { Answer } from "../../core/match/answer.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import type { Answer } from "../../core/engine/answer.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 
 /** After an engine of the page's own could not be opened or has failed, it is tried again no sooner than so many ms later. */
 const pause = 20_000;

@@ -1,4 +1,4 @@
-import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { fillings, slotMark } from "./card-values.ts";
 import { productMark } from "./own-list.ts";
 

@@ -1,5 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import type { Card } from "../../core/listing/card-schema.ts";
+import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import type { Say } from "../words/say.ts";
 

@@ -1,9 +1,9 @@
 import { options, type VNode } from "preact";
 import { renderToString } from "preact-render-to-string";
-import type { Engine } from "../../core/match/engine.ts";
-import { plainCounts } from "../../core/match/remote-engine.ts";
-import { startPlace } from "../../core/place/place.ts";
-import { jsonInMarkup } from "../../core/safe/json-in-markup.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import { plainCounts } from "../../core/engine/remote-engine.ts";
+import { startPlace } from "../../core/page/browse-state/place.ts";
+import { jsonInMarkup } from "../../core/sanitize/json-in-markup.ts";
 import { sortChoices } from "../listing/sort-box.tsx";
 import { type Drawn, firstAnswers } from "../page/first-answers.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";

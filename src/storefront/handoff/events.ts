@@ -1,4 +1,4 @@
-import type { Selection } from "../../core/match/question.ts";
+import type { Selection } from "../../core/engine/question.ts";
 import type { TroubleOf } from "./faults.ts";
 
 /** What a site hears about a group of panels and listings: what each event tells, by its name behind `trellis-`. */

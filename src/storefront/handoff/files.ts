@@ -1,6 +1,6 @@
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
-import type { LocalEngine } from "../../core/match/local-engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import type { LocalEngine } from "../../core/engine/local-engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 import type { Counting } from "./counting.ts";
 import { HandoffFault } from "./faults.ts";
 import { type CountingFile, fetchCounting } from "./fetch-counting.ts";

@@ -1,7 +1,7 @@
-import { bandAt } from "../../core/band/band.ts";
-import { isSameSelection } from "../../core/match/selection.ts";
-import { fromAddress } from "../../core/place/address.ts";
-import { isSamePlace, type Place, startPlace } from "../../core/place/place.ts";
+import { isSameSelection } from "../../core/engine/selection.ts";
+import { fromAddress } from "../../core/page/browse-state/address.ts";
+import { isSamePlace, type Place, startPlace } from "../../core/page/browse-state/place.ts";
+import { bandAt } from "../../core/settings/band.ts";
 import { ArrivingEngine } from "../engine/arriving-engine.ts";
 import { withTouched } from "../page/early-choices.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
@@ -13,9 +13,10 @@ import { putWords } from "../words/spoken.ts";
 import { type Told, tell } from "./events.ts";
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
+import type { OpenGroup } from "./open-group.ts";
 import { SiteMarks } from "./site-marks.tsx";
 import { bornOf, drawnAnswers, islandFor } from "./waking.ts";
-import type { Island, ShopFile } from "./wire.ts";
+import type { Island } from "./wire.ts";
 
 /** An element of the page that belongs to a group. */
 export interface Member {
@@ -30,19 +31,6 @@ export interface Member {
   wake(open: OpenGroup): void;
   /** Shows a new state. */
   show(open: OpenGroup): void;
-}
-
-/** A group that answers. */
-export interface OpenGroup {
-  group: Group;
-  shop: ShopFile;
-  store: PageStore;
-  /** Is on its way while the panels are awake already. */
-  engine: ArrivingEngine;
-  /** The catalogue has what cards show. */
-  cards: boolean;
-  /** What markup that can be taken over was drawn from. */
-  drawn: string;
 }
 
 /** What becomes of the address of the page with each choice. */

@@ -1,8 +1,8 @@
 import { fillTemplate } from "./card-template.ts";
 import { cardValues } from "./card-values.ts";
 import { HandoffFault } from "./faults.ts";
-import type { OpenGroup } from "./group.ts";
 import { MemberElement } from "./member-element.ts";
+import type { OpenGroup } from "./open-group.ts";
 import { productMark } from "./own-list.ts";
 
 /** `<trellis-listing>`: the products that are found, each a card made of the template inside of it. */

@@ -1,6 +1,7 @@
 import type { PagePanel } from "../page/page-panel.ts";
-import { Group, type Member, type OpenGroup } from "./group.ts";
+import { Group, type Member } from "./group.ts";
 import { islandOf } from "./island-of.ts";
+import type { OpenGroup } from "./open-group.ts";
 import type { Island } from "./wire.ts";
 
 /** An element that joins its group while it stands on the page. */

@@ -3,7 +3,7 @@ import { Pages } from "../listing/pages.tsx";
 import { sortChoices } from "../listing/sort-box.tsx";
 import { Chosen } from "../panel/pieces.tsx";
 import { HandoffFault } from "./faults.ts";
-import type { OpenGroup } from "./group.ts";
+import type { OpenGroup } from "./open-group.ts";
 import { type Arranged, listMark, OwnList } from "./own-list.ts";
 
 /** Places that a site can mark for a group, by the end of their attribute `data-trellis-…`, whose value is the group's name. */

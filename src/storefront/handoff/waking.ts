@@ -1,5 +1,5 @@
-import type { Band } from "../../core/band/band.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
+import type { Band } from "../../core/settings/band.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { Born, PlaceAnswer } from "../page/page-state.ts";
 import { HandoffFault } from "./faults.ts";

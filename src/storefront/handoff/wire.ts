@@ -1,9 +1,9 @@
-import type { BandLimits } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
-import type { SearchedField } from "../../core/index/search-schema.ts";
+import type { SearchedField } from "../../core/engine/index/search-schema.ts";
+import type { QueryNames } from "../../core/page/browse-state/address.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
-import type { QueryNames } from "../../core/place/address.ts";
+import type { BandLimits } from "../../core/settings/band.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Drawn } from "../page/first-answers.ts";
 import type { PagePanel } from "../page/page-panel.ts";

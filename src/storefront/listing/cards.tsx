@@ -1,4 +1,4 @@
-import type { ListForm } from "../../core/page/layout.ts";
+import type { ListForm } from "../../core/page/listing-choices.ts";
 import { usePainted } from "../panel/use-painted.ts";
 import { CellView } from "./cell.tsx";
 import type { ListingState } from "./listing-state.ts";

@@ -1,8 +1,8 @@
-import type { Card } from "../../core/listing/card-schema.ts";
+import type { Card } from "../../core/engine/cards/card-schema.ts";
+import { orderOf } from "../../core/page/browse-state/place.ts";
 import { fieldOfCell } from "../../core/page/layout.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
-import { orderOf } from "../../core/place/place.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import { useBasket } from "./basket.ts";
 import type { ListingState } from "./listing-state.ts";

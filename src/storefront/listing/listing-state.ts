@@ -1,5 +1,5 @@
+import type { Place } from "../../core/page/browse-state/place.ts";
 import type { Layout } from "../../core/page/layout.ts";
-import type { Place } from "../../core/place/place.ts";
 import type { Shared } from "../panel/panel-state.ts";
 
 /** All that a listing is drawn from: where the shopper is, and how the page lists products. */

@@ -1,6 +1,6 @@
 import type { ComponentChildren } from "preact";
-import { type Band, bands, resolve } from "../../core/band/band.ts";
-import { listForms, ratios } from "../../core/page/layout.ts";
+import { listForms, ratios } from "../../core/page/listing-choices.ts";
+import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import { Cards } from "./cards.tsx";
 import type { ListingState } from "./listing-state.ts";

@@ -1,5 +1,5 @@
 import { useState } from "preact/hooks";
-import type { Card } from "../../core/listing/card-schema.ts";
+import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { CellView } from "./cell.tsx";
 import type { ListingState } from "./listing-state.ts";
 

@@ -1,4 +1,4 @@
-import { bestMatch, type UsualSort, usualSorts } from "../../core/match/sort-keys.ts";
+import { bestMatch, type UsualSort, usualSorts } from "../../core/engine/sort-keys.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { WordKey } from "../words/say.ts";

@@ -1,7 +1,7 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import type { Facet, Selection } from "../../core/match/question.ts";
-import { choiceOf, withChoice } from "../../core/match/selection.ts";
-import { fromAddress, nameIn, namesOf, type QueryNames } from "../../core/place/address.ts";
+import type { Facet, Selection } from "../../core/engine/question.ts";
+import { choiceOf, withChoice } from "../../core/engine/selection.ts";
+import { fromAddress, nameIn, namesOf, type QueryNames } from "../../core/page/browse-state/address.ts";
 
 /**
  * A selection with what was changed in the plain form before the page woke. Only inputs that are no longer as they

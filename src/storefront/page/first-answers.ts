@@ -1,7 +1,7 @@
-import { type Band, bands } from "../../core/band/band.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import type { Facet } from "../../core/match/question.ts";
-import type { Place } from "../../core/place/place.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import type { Facet } from "../../core/engine/question.ts";
+import type { Place } from "../../core/page/browse-state/place.ts";
+import { type Band, bands } from "../../core/settings/band.ts";
 import { facetsOf } from "./page-panel.ts";
 import { answerAt, type Born, firstState, type PageState, type PlaceAnswer } from "./page-state.ts";
 

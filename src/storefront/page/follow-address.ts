@@ -1,4 +1,4 @@
-import { type FieldOf, fromAddress, toAddress } from "../../core/place/address.ts";
+import { type FieldOf, fromAddress, toAddress } from "../../core/page/browse-state/address.ts";
 import type { PageState } from "./page-state.ts";
 import { Steps } from "./steps.ts";
 import type { PageStore } from "./store.ts";

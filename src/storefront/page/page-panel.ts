@@ -1,12 +1,12 @@
-import { type Band, bands, resolve } from "../../core/band/band.ts";
-import { type Behaviour, behaviours } from "../../core/behaviour/behaviour.ts";
-import type { DisplayName } from "../../core/display/displays.ts";
-import type { Clause, Facet } from "../../core/match/question.ts";
+import type { DisplayName } from "../../core/displays/displays.ts";
+import type { Clause, Facet } from "../../core/engine/question.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import { type BandGroup, bandGroups } from "../../core/panel/band-groups.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { Placement } from "../../core/panel/placement.ts";
+import { type Band, bands, resolve } from "../../core/settings/band.ts";
+import { type Behaviour, behaviours } from "../../core/settings/behaviour.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 
 /** A panel that stands on a page. */
 export interface PagePanel extends Pick<Standing, "at" | "after"> {

@@ -1,6 +1,6 @@
 import type { ComponentChildren } from "preact";
-import { bands } from "../../core/band/band.ts";
-import type { Placement } from "../../core/panel/placement.ts";
+import { bands } from "../../core/settings/band.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 import { chipsOf } from "../panel/chips.ts";
 import { Drawer } from "../panel/drawer.tsx";
 import { ButtonText, drawerWords } from "../panel/drawer-button.tsx";

@@ -1,5 +1,5 @@
-import { movedBy } from "../../core/place/moved.ts";
-import type { Place } from "../../core/place/place.ts";
+import { movedBy } from "../../core/page/browse-state/moved.ts";
+import type { Place } from "../../core/page/browse-state/place.ts";
 
 /** A step that moves what the one before has moved goes on with it where at most so many ms are between them. */
 const pause = 1000;

@@ -10,7 +10,7 @@ import {
   SlidersVertical,
   Tag,
 } from "lucide";
-import type { Behaviour } from "../../core/behaviour/behaviour.ts";
+import type { Behaviour } from "../../core/settings/behaviour.ts";
 
 /** By name, the icons that a panel's button can have, as the shapes of an SVG of 24 by 24. */
 export const buttonIcons: Readonly<Record<Exclude<Behaviour["buttonIcon"], "none" | "own">, IconNode>> = {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { stateFor } from "../../../tests/demo-page.ts";
-import type { Selection } from "../../core/match/question.ts";
-import { nextPlace, startPlace } from "../../core/place/place.ts";
+import type { Selection } from "../../core/engine/question.ts";
+import { nextPlace, startPlace } from "../../core/page/browse-state/place.ts";
 import { chipsOf } from "./chips.ts";
 
 describe("chips", () => {

@@ -1,13 +1,13 @@
 import { type Field, isNumeric } from "../../core/catalogue/field.ts";
 import { pathSeparator } from "../../core/catalogue/path.ts";
 import { affirmative, isYesOrNo } from "../../core/catalogue/yes-no.ts";
-import type { Choice } from "../../core/match/question.ts";
-import { isRange } from "../../core/match/selection.ts";
+import type { Choice } from "../../core/engine/question.ts";
+import { isRange } from "../../core/engine/selection.ts";
+import type { Act } from "../../core/page/browse-state/place.ts";
 import { labelOf } from "../../core/panel/options.ts";
 import { rowLabel, rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import type { Act } from "../../core/place/place.ts";
-import { settingsOn } from "../../core/setting/settings.ts";
+import { settingsOn } from "../../core/settings/settings.ts";
 import { formatterOf } from "./format.ts";
 import { rangeText } from "./option-views.ts";
 import type { Shared } from "./panel-state.ts";

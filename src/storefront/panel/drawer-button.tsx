@@ -1,6 +1,6 @@
 import { h } from "preact";
 import { wordsIn } from "../../core/panel/options.ts";
-import { isSafePicture } from "../../core/safe/safe-address.ts";
+import { isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { buttonIcons } from "./button-icons.ts";
 import { chipsOf } from "./chips.ts";
 import type { PanelState } from "./panel-state.ts";

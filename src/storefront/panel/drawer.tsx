@@ -1,6 +1,6 @@
 import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
-import type { Behaviour } from "../../core/behaviour/behaviour.ts";
+import type { Behaviour } from "../../core/settings/behaviour.ts";
 import type { Say } from "../words/say.ts";
 import { WithoutScripts } from "./without-scripts.tsx";
 

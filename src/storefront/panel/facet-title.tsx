@@ -1,4 +1,4 @@
-import { chosenIn } from "../../core/match/selection.ts";
+import { chosenIn } from "../../core/engine/selection.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
 import { SpokenNumber } from "./spoken-number.tsx";
 

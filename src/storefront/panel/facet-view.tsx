@@ -1,13 +1,13 @@
 import type { VNode } from "preact";
 import { useContext, useRef, useState } from "preact/hooks";
-import { resolve } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
-import type { FacetAnswer } from "../../core/match/answer.ts";
-import { choiceOf } from "../../core/match/selection.ts";
+import type { FacetAnswer } from "../../core/engine/answer.ts";
+import { choiceOf } from "../../core/engine/selection.ts";
+import { nameIn } from "../../core/page/browse-state/address.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import { nameIn } from "../../core/place/address.ts";
-import { type FacetSettings, settingsOn } from "../../core/setting/settings.ts";
+import { resolve } from "../../core/settings/band.ts";
+import { type FacetSettings, settingsOn } from "../../core/settings/settings.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
 import { viewOf } from "./displays/views.ts";
 import { FacetTitle } from "./facet-title.tsx";

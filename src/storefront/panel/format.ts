@@ -1,6 +1,6 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import { formatDay } from "../../core/catalogue/values.ts";
-import type { FacetSettings } from "../../core/setting/settings.ts";
+import type { FacetSettings } from "../../core/settings/settings.ts";
 
 const kept = new Map<string, Intl.NumberFormat>();
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { chosen, lightRow, stateFor } from "../../../tests/demo-page.ts";
-import type { Selection } from "../../core/match/question.ts";
-import { emptySelection } from "../../core/match/selection.ts";
+import type { Selection } from "../../core/engine/question.ts";
+import { emptySelection } from "../../core/engine/selection.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../../core/setting/settings.ts";
+import { type FacetSettings, type SettingName, settingsOn, withSetting } from "../../core/settings/settings.ts";
 import { optionViews } from "./option-views.ts";
 
 describe("options as they are drawn", () => {

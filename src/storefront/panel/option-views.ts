@@ -1,13 +1,13 @@
+import { isSameRange } from "../../core/catalogue/numbers/range.ts";
+import type { Range } from "../../core/catalogue/numbers/range-schema.ts";
 import { lastLevelOf } from "../../core/catalogue/path.ts";
-import type { FacetAnswer } from "../../core/match/answer.ts";
-import { choiceOf, optionsOf, rangeOf } from "../../core/match/selection.ts";
-import { isSameRange } from "../../core/numbers/range.ts";
-import type { Range } from "../../core/numbers/range-schema.ts";
+import type { FacetAnswer } from "../../core/engine/answer.ts";
+import { choiceOf, optionsOf, rangeOf } from "../../core/engine/selection.ts";
 import { offeredOptions } from "../../core/panel/offered.ts";
 import { labelOf } from "../../core/panel/options.ts";
 import { rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import type { FacetSettings } from "../../core/setting/settings.ts";
+import type { FacetSettings } from "../../core/settings/settings.ts";
 import type { Say } from "../words/say.ts";
 import type { OptionView, RangeView } from "./displays/display-props.ts";
 import type { Shared } from "./panel-state.ts";

@@ -1,11 +1,11 @@
-import type { Band } from "../../core/band/band.ts";
-import type { Behaviour } from "../../core/behaviour/behaviour.ts";
 import type { Field } from "../../core/catalogue/field.ts";
-import type { Answer } from "../../core/match/answer.ts";
-import type { Facet, Selection } from "../../core/match/question.ts";
+import type { Answer } from "../../core/engine/answer.ts";
+import type { Facet, Selection } from "../../core/engine/question.ts";
+import { type QueryNames, toAddress } from "../../core/page/browse-state/address.ts";
+import type { Act, Place } from "../../core/page/browse-state/place.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
-import { type QueryNames, toAddress } from "../../core/place/address.ts";
-import type { Act, Place } from "../../core/place/place.ts";
+import type { Band } from "../../core/settings/band.ts";
+import type { Behaviour } from "../../core/settings/behaviour.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Say } from "../words/say.ts";
 

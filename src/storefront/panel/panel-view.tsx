@@ -1,6 +1,6 @@
 import { useRef } from "preact/hooks";
+import { heldBack } from "../../core/page/browse-state/address.ts";
 import { facetRows } from "../../core/panel/panel.ts";
-import { heldBack } from "../../core/place/address.ts";
 import { FacetView } from "./facet-view.tsx";
 import type { PanelState, Perform } from "./panel-state.ts";
 import { PieceView } from "./pieces.tsx";

@@ -1,6 +1,6 @@
 import { render } from "preact";
-import type { DisplayName } from "../../core/display/displays.ts";
-import { displays } from "../../core/display/displays.ts";
+import type { DisplayName } from "../../core/displays/displays.ts";
+import { displays } from "../../core/displays/displays.ts";
 import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
 import { FacetView } from "./facet-view.tsx";
 import type { PanelState } from "./panel-state.ts";

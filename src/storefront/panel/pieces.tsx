@@ -1,13 +1,13 @@
 import { type ComponentType, h } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 import { lastLevelOf } from "../../core/catalogue/path.ts";
-import { isEmpty } from "../../core/match/selection.ts";
+import { isEmpty } from "../../core/engine/selection.ts";
+import { nameIn } from "../../core/page/browse-state/address.ts";
+import { type Act, nextPlace, startPlace } from "../../core/page/browse-state/place.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/panel-schema.ts";
 import { hasLink } from "../../core/panel/pieces.ts";
-import { nameIn } from "../../core/place/address.ts";
-import { type Act, nextPlace, startPlace } from "../../core/place/place.ts";
-import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { Count } from "./count.tsx";

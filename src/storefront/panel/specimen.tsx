@@ -1,21 +1,21 @@
 import { render, type VNode } from "preact";
-import type { Band } from "../../core/band/band.ts";
-import { behaviours } from "../../core/behaviour/behaviour.ts";
-import type { DisplayName } from "../../core/display/displays.ts";
-import { displayNames } from "../../core/display/displays.ts";
+import type { DisplayName } from "../../core/displays/displays.ts";
+import { displayNames } from "../../core/displays/displays.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import { emptySelection } from "../../core/engine/selection.ts";
+import type { State } from "../../core/look/value.ts";
 import {
   type SpecimenWords,
   specimenChoices,
   specimenOptions,
   specimenRow,
   specimenShop,
-} from "../../core/look/specimen.ts";
-import type { State } from "../../core/look/value.ts";
-import { countsOf } from "../../core/match/engine.ts";
-import { emptySelection } from "../../core/match/selection.ts";
+} from "../../core/panel/look/specimen.ts";
 import { emptyPanel, engineFacets } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import { settingsOn } from "../../core/setting/settings.ts";
+import type { Band } from "../../core/settings/band.ts";
+import { behaviours } from "../../core/settings/behaviour.ts";
+import { settingsOn } from "../../core/settings/settings.ts";
 import { sayOf } from "../words/spoken.ts";
 import { FacetView } from "./facet-view.tsx";
 import { optionViews } from "./option-views.ts";

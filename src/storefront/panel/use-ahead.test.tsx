@@ -2,8 +2,8 @@
 import { render } from "preact";
 import { act } from "preact/test-utils";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Choice } from "../../core/match/question.ts";
-import { choiceOf } from "../../core/match/selection.ts";
+import type { Choice } from "../../core/engine/question.ts";
+import { choiceOf } from "../../core/engine/selection.ts";
 import type { PanelState } from "./panel-state.ts";
 import { useAhead } from "./use-ahead.ts";
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "preact/hooks";
-import type { Choice } from "../../core/match/question.ts";
-import { choiceOf, isSameChoice, withChoice } from "../../core/match/selection.ts";
-import { type Act, nextPlace, startPlace } from "../../core/place/place.ts";
+import type { Choice } from "../../core/engine/question.ts";
+import { choiceOf, isSameChoice, withChoice } from "../../core/engine/selection.ts";
+import { type Act, nextPlace, startPlace } from "../../core/page/browse-state/place.ts";
 import type { PanelState } from "./panel-state.ts";
 
 /** What a page has not shown after so many ms it was not asked for, or did otherwise. */

@@ -1,6 +1,6 @@
-import { bands, resolve } from "../../core/band/band.ts";
 import { stayingHeight } from "../../core/page/bars.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
+import { bands, resolve } from "../../core/settings/band.ts";
 
 /** How the heights of bars reach the style sheet: what is below them needs their sum. */
 export const barsStyle = (bars: readonly Bar[]): Record<string, string> => {

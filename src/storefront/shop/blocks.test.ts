@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { cleanHtml } from "../../core/safe/clean-html.ts";
+import { cleanHtml } from "../../core/sanitize/clean-html.ts";
 import { blocksOf } from "./blocks.ts";
 
 describe("blocks of a text", () => {

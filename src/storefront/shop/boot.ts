@@ -1,8 +1,8 @@
-import type { BandLimits } from "../../core/band/band.ts";
 import type { Field } from "../../core/catalogue/field.ts";
-import type { SearchedField } from "../../core/index/search-schema.ts";
+import type { SearchedField } from "../../core/engine/index/search-schema.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
+import type { BandLimits } from "../../core/settings/band.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { Words } from "../words/say.ts";

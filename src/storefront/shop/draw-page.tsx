@@ -1,16 +1,16 @@
 import type { VNode } from "preact";
 import { renderToString } from "preact-render-to-string";
-import type { Product } from "../../core/listing/product.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import { fromAddress } from "../../core/place/address.ts";
-import { startPlace } from "../../core/place/place.ts";
+import type { Product } from "../../core/engine/cards/product.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import { fromAddress } from "../../core/page/browse-state/address.ts";
+import { startPlace } from "../../core/page/browse-state/place.ts";
 import { type Drawn, firstAnswers } from "../page/first-answers.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import { putAllWords } from "../words/languages.ts";
+import type { Around } from "./around.ts";
 import type { Boot } from "./boot.ts";
 import { PageView } from "./page-view.tsx";
 import { NoPageView, ProductView } from "./product-view.tsx";
-import type { Around } from "./shop-frame.tsx";
 
 putAllViews();
 putAllWords();

@@ -1,7 +1,7 @@
-import { bands } from "../../core/band/band.ts";
+import type { Act } from "../../core/page/browse-state/place.ts";
 import { wordsIn } from "../../core/panel/options.ts";
-import type { Placement } from "../../core/panel/placement.ts";
-import type { Act } from "../../core/place/place.ts";
+import { bands } from "../../core/settings/band.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 import { Listing } from "../listing/listing.tsx";
 import { SortBox } from "../listing/sort-box.tsx";
 import { behaviourOn, placeOf } from "../page/page-panel.ts";

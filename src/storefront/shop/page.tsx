@@ -1,7 +1,7 @@
 import { hydrate } from "preact";
 import { useCallback, useLayoutEffect, useMemo, useState } from "preact/hooks";
-import { bandAt } from "../../core/band/band.ts";
-import { isSameSelection } from "../../core/match/selection.ts";
+import { isSameSelection } from "../../core/engine/selection.ts";
+import { bandAt } from "../../core/settings/band.ts";
 import { openEngine } from "../engine/open-engine.ts";
 import { BasketContext } from "../listing/basket.ts";
 import { afterFrame } from "../page/after-frame.ts";

@@ -1,8 +1,9 @@
-import type { Product } from "../../core/listing/product.ts";
+import type { Product } from "../../core/engine/cards/product.ts";
 import { productAddress, searchAddress, shopAddress } from "../../core/page/page-list.ts";
 import { Price } from "../listing/cell.tsx";
 import { formatterOf } from "../panel/format.ts";
-import { type Around, Crumbs, ShopFrame } from "./shop-frame.tsx";
+import type { Around } from "./around.ts";
+import { Crumbs, ShopFrame } from "./shop-frame.tsx";
 
 const top = { name: "", to: shopAddress };
 

@@ -1,8 +1,8 @@
 import type { ComponentType } from "preact";
 import { useEffect, useRef, useState } from "preact/hooks";
 import { searchAddress } from "../../core/page/page-list.ts";
+import type { Around } from "./around.ts";
 import type { OffersProps } from "./search-offers.tsx";
-import type { Around } from "./shop-frame.tsx";
 
 /** The shop's search: a plain form. What offers something while it is typed into comes with the first focus. */
 export function SearchBox({ around, words }: { around: Around; words: string }) {

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "preact/hooks";
 import { productAddress, searchAddress } from "../../core/page/page-list.ts";
 import type { Suggestions } from "../../core/page/suggestions.ts";
 import { money } from "../panel/format.ts";
-import type { Around } from "./shop-frame.tsx";
+import type { Around } from "./around.ts";
 
 const pause = 120;
 const list = "zs-offers";

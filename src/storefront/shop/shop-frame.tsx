@@ -1,23 +1,14 @@
 import type { ComponentChildren } from "preact";
-import { type Band, bands } from "../../core/band/band.ts";
 import { shopAddress } from "../../core/page/page-list.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { wordsIn } from "../../core/panel/options.ts";
+import { type Band, bands } from "../../core/settings/band.ts";
 import { useBasket } from "../listing/basket.ts";
 import { ownPlace } from "../panel/rich-text.tsx";
-import type { Say } from "../words/say.ts";
+import type { Around } from "./around.ts";
 import { barStyle, barsStyle } from "./bars.ts";
-import type { ShopAround } from "./boot.ts";
 import { SearchBox } from "./search-box.tsx";
-
-/** What every page of the stand-in shop is drawn from. */
-export interface Around {
-  shop: ShopAround;
-  base: string;
-  language: string;
-  say: Say;
-}
 
 interface Props {
   around: Around;

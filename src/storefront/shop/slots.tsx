@@ -1,7 +1,7 @@
 import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
-import type { Behaviour } from "../../core/behaviour/behaviour.ts";
-import type { Placement } from "../../core/panel/placement.ts";
+import type { Behaviour } from "../../core/settings/behaviour.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 import { bandsOf, keyOf, type Placed } from "../page/placed.tsx";
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";

@@ -1,4 +1,4 @@
-import type { PageMeasure } from "../../core/finding/measure.ts";
+import type { PageMeasure } from "../../core/findings/measure.ts";
 
 /**
  * How high the rows of one of its panels stand on the present page, in CSS px. A panel in a closed drawer is laid out

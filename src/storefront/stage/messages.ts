@@ -1,10 +1,10 @@
-import type { Band, BandLimits } from "../../core/band/band.ts";
 import type { Patch } from "../../core/document/patch.ts";
-import type { PageMeasure } from "../../core/finding/measure.ts";
-import type { Selection } from "../../core/match/question.ts";
+import type { Selection } from "../../core/engine/question.ts";
+import type { RowShift } from "../../core/findings/layout-shift.ts";
+import type { PageMeasure } from "../../core/findings/measure.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { RowShift } from "../../core/shift/layout-shift.ts";
+import type { Band, BandLimits } from "../../core/settings/band.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { ShopAround } from "../shop/boot.ts";
 

@@ -1,4 +1,4 @@
-import { type Box, isMove, layoutShift, type Move } from "../../core/shift/layout-shift.ts";
+import { type Box, isMove, layoutShift, type Move } from "../../core/findings/layout-shift.ts";
 
 interface Way {
   x: number;

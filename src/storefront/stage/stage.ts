@@ -1,7 +1,7 @@
-import type { BandLimits } from "../../core/band/band.ts";
 import { patched } from "../../core/document/edit.ts";
-import type { Selection } from "../../core/match/question.ts";
+import type { Selection } from "../../core/engine/question.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { BandLimits } from "../../core/settings/band.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { putAllViews } from "../panel/displays/all.ts";

@@ -1,9 +1,9 @@
-import type { Choice, Selection } from "../../core/match/question.ts";
-import { emptySelection, withChoice } from "../../core/match/selection.ts";
+import type { Choice, Selection } from "../../core/engine/question.ts";
+import { emptySelection, withChoice } from "../../core/engine/selection.ts";
+import { excused, type RowShift, type TrialStep } from "../../core/findings/layout-shift.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
-import { excused, type RowShift, type TrialStep } from "../../core/shift/layout-shift.ts";
 import { placeOf } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { shiftBetween, takeSnapshot } from "./snapshot.ts";

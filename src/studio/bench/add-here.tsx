@@ -2,7 +2,7 @@ import { Command } from "cmdk";
 import { useState } from "react";
 import { together } from "../../core/document/edit.ts";
 import { addRow, moveRow, type PanelEdit } from "../../core/panel/edit.ts";
-import { suggestRow } from "../../core/suggest/suggest.ts";
+import { suggestRow } from "../../core/panel/suggest/suggest.ts";
 import { findByWords } from "../shell/find-actions.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { freeFields, freePieces } from "./additions.ts";

@@ -1,8 +1,8 @@
 import { Check, Plus } from "lucide-react";
 import { useState } from "react";
-import { displays } from "../../core/display/displays.ts";
+import { displays } from "../../core/displays/displays.ts";
 import { addRow, type PanelEdit, removeRow } from "../../core/panel/edit.ts";
-import { suggestRow } from "../../core/suggest/suggest.ts";
+import { suggestRow } from "../../core/panel/suggest/suggest.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { findByWords } from "../shell/find-actions.ts";
 import { Popover } from "../shell/popover.tsx";

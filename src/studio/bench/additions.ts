@@ -6,7 +6,7 @@ import { newFacet } from "../../core/panel/panel.ts";
 import type { FacetRow, LinksPiece, PanelDocument, Row } from "../../core/panel/panel-schema.ts";
 import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
 import { freeId } from "../../core/panel/row-id.ts";
-import { suggestFacet, suggestRow } from "../../core/suggest/suggest.ts";
+import { suggestFacet, suggestRow } from "../../core/panel/suggest/suggest.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
 
 /** Fields that the panel has no facet for yet: those worth one first, then by reach. */

@@ -1,11 +1,11 @@
 import { toast } from "sonner";
-import type { Band } from "../../core/band/band.ts";
 import { addRow, moveRow, removeRow, setLabel, setSetting } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { Row } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
-import { cleanHtml } from "../../core/safe/clean-html.ts";
+import { cleanHtml } from "../../core/sanitize/clean-html.ts";
+import type { Band } from "../../core/settings/band.ts";
 import type { ArrangeAct } from "../../storefront/stage/arrange/act.ts";
 import { openDocument } from "../shell/documents.ts";
 import type { OpenShop } from "../shell/shop-context.ts";

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Band } from "../../core/band/band.ts";
+import type { Band } from "../../core/settings/band.ts";
 
 interface Props {
   /** From the popover that the cell opens. */

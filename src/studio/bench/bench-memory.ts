@@ -1,5 +1,4 @@
 import { boolean, type InferType, number, object, string } from "yup";
-import type { SessionStore } from "./bench-context.ts";
 
 /** What of a bench is found again when it is opened the next time in this browser. */
 const kept = object({
@@ -39,8 +38,16 @@ export function lastSession(shop: string, slug: string): Partial<Kept> {
   return Object.fromEntries(Object.entries(found ?? {}).filter(([, value]) => value !== undefined));
 }
 
+type KeptState = { [K in keyof Kept]: Kept[K] | undefined };
+
+/** The store of a session, as far as it is remembered. */
+interface KeptStore {
+  getState(): KeptState;
+  subscribe(listener: (now: KeptState, before: KeptState) => void): () => void;
+}
+
 /** Keeps how a bench is left, until this is ended. */
-export function remember(shop: string, slug: string, session: SessionStore): () => void {
+export function remember(shop: string, slug: string, session: KeptStore): () => void {
   const keep = () => {
     const state = session.getState();
     const left = Object.fromEntries(names.map((name) => [name, state[name]]));

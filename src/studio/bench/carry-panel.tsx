@@ -1,8 +1,8 @@
 import { FileUp } from "lucide-react";
 import { useState } from "react";
-import type { CarryMatch } from "../../core/carry/carry-panel.ts";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { CarryMatch } from "../../core/reconcile/carry-panel.ts";
 import { Fault } from "../shell/alert.tsx";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";

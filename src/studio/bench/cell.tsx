@@ -1,14 +1,14 @@
 import { Fragment } from "react";
 import { toast } from "sonner";
 import { useStore } from "zustand";
-import { type Band, isOwn, resolve } from "../../core/band/band.ts";
-import { type DisplayName, displays } from "../../core/display/displays.ts";
+import { type DisplayName, displays } from "../../core/displays/displays.ts";
 import { together } from "../../core/document/edit.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
 import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
 import { followDisplay } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
+import { type Band, isOwn, resolve } from "../../core/settings/band.ts";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";

@@ -1,8 +1,8 @@
 import { together } from "../../core/document/edit.ts";
 import { removeRow, setSetting } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
-import { settingDefinition } from "../../core/setting/setting-definitions.ts";
-import { type Share, settingFacts } from "../../core/setting/settings.ts";
+import { settingDefinition } from "../../core/settings/setting-definitions.ts";
+import { type Share, settingFacts } from "../../core/settings/settings.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
 /** What can be done with several rows at once; settings of one of them change all. */

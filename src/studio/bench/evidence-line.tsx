@@ -1,8 +1,8 @@
 import { useMemo } from "react";
-import { bands } from "../../core/band/band.ts";
-import type { Finding } from "../../core/finding/finding.ts";
-import type { Clause } from "../../core/match/question.ts";
+import type { Clause } from "../../core/engine/question.ts";
+import type { Finding } from "../../core/findings/finding.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { bands } from "../../core/settings/band.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { Tip } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";

@@ -1,16 +1,16 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { useStore } from "zustand";
-import type { Band } from "../../core/band/band.ts";
 import { addStyle, spokenToken, withoutValue, withValue } from "../../core/look/edit.ts";
 import { emptyLook } from "../../core/look/empty-look.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
-import { partsOfFacet } from "../../core/look/parts-of.ts";
 import { settingOf, type TokenValues } from "../../core/look/resolve.ts";
 import type { State } from "../../core/look/value.ts";
 import { setApart, setOptionStyle, takeAsStyle } from "../../core/panel/edit.ts";
+import { partsOfFacet } from "../../core/panel/look/parts-of.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
+import type { Band } from "../../core/settings/band.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
 import { type Target, targetIn } from "../look/look-context.ts";
 import { useAddLook } from "../look/make-look.ts";

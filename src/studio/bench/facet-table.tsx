@@ -1,5 +1,5 @@
-import type { Reaches } from "../../core/finding/reach.ts";
-import type { Answer } from "../../core/match/answer.ts";
+import type { Answer } from "../../core/engine/answer.ts";
+import type { Reaches } from "../../core/findings/reach.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";

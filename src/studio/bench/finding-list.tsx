@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import type { Finding } from "../../core/finding/finding.ts";
-import { remedyEdit } from "../../core/finding/remedy.ts";
+import type { Finding } from "../../core/findings/finding.ts";
+import { remedyEdit } from "../../core/findings/remedy.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 

@@ -1,6 +1,6 @@
 import { Maximize2, Minimize2 } from "lucide-react";
 import { useRef, useState } from "react";
-import { bandAt, resolve } from "../../core/band/band.ts";
+import { bandAt, resolve } from "../../core/settings/band.ts";
 import type { Standing } from "../../storefront/stage/arrange/act.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { seenAs } from "../shell/sight.tsx";

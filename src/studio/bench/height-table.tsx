@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from "react";
-import { type Band, bands } from "../../core/band/band.ts";
-import { type Measures, onScreen } from "../../core/finding/measure.ts";
+import { type Measures, onScreen } from "../../core/findings/measure.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
+import { type Band, bands } from "../../core/settings/band.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 

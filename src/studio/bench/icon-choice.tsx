@@ -1,5 +1,5 @@
 import { createElement, useId } from "react";
-import { buttonIcons as names } from "../../core/behaviour/behaviour.ts";
+import { buttonIcons as names } from "../../core/settings/behaviour.ts";
 import { buttonIcons } from "../../storefront/panel/button-icons.ts";
 
 type Name = (typeof names)[number];

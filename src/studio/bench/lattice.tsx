@@ -1,8 +1,8 @@
 import { PanelLeftClose, PanelLeftOpen } from "lucide-react";
 import { useMemo } from "react";
-import { bandRange, bands } from "../../core/band/band.ts";
 import { moveRow } from "../../core/panel/edit.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
+import { bandRange, bands } from "../../core/settings/band.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { SortableList } from "../shell/sortable-list.tsx";
 import { AddMenu } from "./add-menu.tsx";

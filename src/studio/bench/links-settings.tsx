@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { parentOf } from "../../core/catalogue/path.ts";
-import { fitsWords, words } from "../../core/index/words.ts";
-import { countsOf } from "../../core/match/engine.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import { fitsWords, words } from "../../core/engine/index/words.ts";
 import type { LinksPiece } from "../../core/panel/panel-schema.ts";
 import { hasLink } from "../../core/panel/pieces.ts";
 import { FindField } from "../controls/find-field.tsx";

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from "react";
-import { bands } from "../../core/band/band.ts";
-import { bandQueries, fixedQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
-import { type LookedPanel, pageLook, plainLook } from "../../core/look/page-look.ts";
+import { type LookedPanel, pageLook, plainLook } from "../../core/panel/look/page-look.ts";
+import { bands } from "../../core/settings/band.ts";
+import { bandQueries, fixedQueries, resolveBands, resolveScheme } from "../../core/settings/media.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -56,7 +56,7 @@ export function LookKeeper() {
     if (!hasCss) return;
     let over = false;
     // What reads CSS is only fetched where there is some.
-    import("../../core/look/page-extra.ts").then(({ pageExtra }) => {
+    import("../../core/panel/look/page-extra.ts").then(({ pageExtra }) => {
       if (!over) session.setState({ look: css + pageExtra(own ?? plainLook, looked) });
     }, console.error);
     return () => {

@@ -1,12 +1,12 @@
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { Scope } from "../../core/page/edit.ts";
-import { pageKinds } from "../../core/page/layout.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import { layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
 import { emptyPanel } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { type Placement, placements } from "../../core/panel/placement.ts";
+import { pageKinds } from "../../core/profile/page-kinds.ts";
+import { type Placement, placements } from "../../core/settings/placement.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";

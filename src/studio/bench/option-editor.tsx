@@ -1,8 +1,8 @@
 import { ArrowDownToLine, ArrowUpToLine } from "lucide-react";
 import { useState } from "react";
 import { parentOf } from "../../core/catalogue/path.ts";
-import { fitsWords, words } from "../../core/index/words.ts";
-import { countsOf } from "../../core/match/engine.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import { fitsWords, words } from "../../core/engine/index/words.ts";
 import type { PanelEdit } from "../../core/panel/edit.ts";
 import {
   forgetValues,

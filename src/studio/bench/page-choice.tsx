@@ -1,8 +1,8 @@
 import { Command } from "cmdk";
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
-import type { PageKind } from "../../core/page/layout.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
+import type { PageKind } from "../../core/profile/page-kinds.ts";
 import { findByWords } from "../shell/find-actions.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { Popover } from "../shell/popover.tsx";

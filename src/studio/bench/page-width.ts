@@ -1,4 +1,4 @@
-import { type Band, type BandLimits, bandAt } from "../../core/band/band.ts";
+import { type Band, type BandLimits, bandAt } from "../../core/settings/band.ts";
 
 /** A width that is on a band: the usual screen's, or where the limits have moved past it one within them. */
 export function widthOn(band: Band, usual: number, limits: BandLimits): number {

@@ -1,10 +1,10 @@
 import { Link } from "react-router";
-import { type Band, bands, resolve } from "../../core/band/band.ts";
-import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/behaviour/behaviour.ts";
-import { behaviourDefinition } from "../../core/behaviour/behaviour-definitions.ts";
 import { stayingHeight } from "../../core/page/bars.ts";
 import { freeShare, leastFree } from "../../core/page/sticky-row.ts";
 import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../core/panel/edit.ts";
+import { type Band, bands, resolve } from "../../core/settings/band.ts";
+import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/settings/behaviour.ts";
+import { behaviourDefinition } from "../../core/settings/behaviour-definitions.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
 import { readLanguages } from "../../core/shop/languages.ts";
 import { TextControl } from "../controls/text-control.tsx";

@@ -1,11 +1,11 @@
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
+import type { PanelSummary } from "../../core/api/shop.ts";
 import { standPanel } from "../../core/page/edit.ts";
 import { usualPages } from "../../core/page/shown-page.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { PanelSummary } from "../../core/wire/shop.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useDocumentEntries } from "../shell/document-entries.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";

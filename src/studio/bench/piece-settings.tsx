@@ -1,7 +1,7 @@
 import { lazy, type ReactNode, Suspense } from "react";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
 import type { PieceRow } from "../../core/panel/panel-schema.ts";
-import { isSafeAddress, isSafePicture } from "../../core/safe/safe-address.ts";
+import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { Choice } from "../controls/choice.tsx";
 import { TextControl } from "../controls/text-control.tsx";
 import { UploadPicture } from "../controls/upload-picture.tsx";

@@ -1,7 +1,7 @@
-import { type Band, type Banded, withBand, withoutBand } from "../../core/band/band.ts";
 import { standPanel } from "../../core/page/edit.ts";
 import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
-import type { Placement } from "../../core/panel/placement.ts";
+import { type Band, type Banded, withBand, withoutBand } from "../../core/settings/band.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
 import type { Bench } from "./bench-context.ts";
 

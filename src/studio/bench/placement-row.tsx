@@ -1,6 +1,6 @@
 import { ChevronDown } from "lucide-react";
-import { type Band, bands, isOwn, resolve } from "../../core/band/band.ts";
-import { placements } from "../../core/panel/placement.ts";
+import { type Band, bands, isOwn, resolve } from "../../core/settings/band.ts";
+import { placements } from "../../core/settings/placement.ts";
 import { PlacementGlyph, placementWords as words } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";

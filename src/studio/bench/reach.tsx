@@ -1,6 +1,6 @@
 import { isNumeric } from "../../core/catalogue/field.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { Mode } from "../../core/match/question.ts";
+import type { Mode } from "../../core/engine/question.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";

@@ -1,21 +1,21 @@
 import { useState } from "react";
-import { type Band, bands, resolve } from "../../core/band/band.ts";
-import { displays } from "../../core/display/displays.ts";
+import { displays } from "../../core/displays/displays.ts";
 import { together } from "../../core/document/edit.ts";
-import type { Mode } from "../../core/match/question.ts";
+import type { Mode } from "../../core/engine/question.ts";
 import { heededSettings } from "../../core/panel/choose-display.ts";
 import { followSetting, resetSetting, setMode, setSetting, setTranslation } from "../../core/panel/edit.ts";
 import { engineMerges } from "../../core/panel/options.ts";
 import { isFacet, rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
-import { settingDefinition } from "../../core/setting/setting-definitions.ts";
+import { type Band, bands, resolve } from "../../core/settings/band.ts";
+import { settingDefinition } from "../../core/settings/setting-definitions.ts";
 import {
   bandedSetting,
   isBanded,
   type SettingName,
   type SettingValue,
   settingOn,
-} from "../../core/setting/settings.ts";
+} from "../../core/settings/settings.ts";
 import { Choice, type ChoiceOption } from "../controls/choice.tsx";
 import type { SetValue } from "../controls/setting-control.tsx";
 import { TextControl } from "../controls/text-control.tsx";

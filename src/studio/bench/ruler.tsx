@@ -1,5 +1,5 @@
 import { useRef } from "react";
-import { bandAt } from "../../core/band/band.ts";
+import { bandAt } from "../../core/settings/band.ts";
 import { setLimits } from "../../core/shop/edit.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";

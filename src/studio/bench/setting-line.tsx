@@ -1,7 +1,7 @@
 import { RotateCcw } from "lucide-react";
-import { type Band, type Banded, bands, isOwn, resolve } from "../../core/band/band.ts";
 import { spokenValue } from "../../core/panel/edit.ts";
-import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
+import { type Band, type Banded, bands, isOwn, resolve } from "../../core/settings/band.ts";
+import type { SettingDefinition } from "../../core/settings/setting-definitions.ts";
 import { Choice } from "../controls/choice.tsx";
 import { SettingControl } from "../controls/setting-control.tsx";
 import { columns } from "./columns.ts";

@@ -1,5 +1,5 @@
-import { bands } from "../../core/band/band.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
+import { bands } from "../../core/settings/band.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 

@@ -1,8 +1,8 @@
 import { useEffect } from "react";
-import { behaviours } from "../../core/behaviour/behaviour.ts";
-import { reachesOf } from "../../core/finding/reach.ts";
+import { reachesOf } from "../../core/findings/reach.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { behaviours } from "../../core/settings/behaviour.ts";
 import type { PagePanel, Target } from "../../storefront/page/page-panel.ts";
 import { readDocument } from "../shell/documents.ts";
 import { useAnswer, useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";

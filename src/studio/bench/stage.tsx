@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { bandAt } from "../../core/band/band.ts";
+import { bandAt } from "../../core/settings/band.ts";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession, type Zoom } from "./bench-context.ts";
 import { Frame } from "./frame.tsx";

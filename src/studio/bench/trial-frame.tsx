@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import type { Band } from "../../core/band/band.ts";
+import type { Band } from "../../core/settings/band.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { noteShift } from "../shell/shift-results.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";

@@ -1,8 +1,8 @@
 import { type RefObject, useCallback, useEffect, useRef, useState } from "react";
-import type { Band } from "../../core/band/band.ts";
 import { difference } from "../../core/document/difference.ts";
-import { fitSelection, isEmpty, isSameSelection } from "../../core/match/selection.ts";
+import { fitSelection, isEmpty, isSameSelection } from "../../core/engine/selection.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
+import type { Band } from "../../core/settings/band.ts";
 import type { ArrangeAct, Standing } from "../../storefront/stage/arrange/act.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";

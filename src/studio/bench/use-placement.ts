@@ -1,6 +1,6 @@
-import type { Banded } from "../../core/band/band.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { Placement } from "../../core/panel/placement.ts";
+import type { Banded } from "../../core/settings/band.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
 /** Where the panel stands on the page that is on the stage: as that page has it, or by itself. */

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
-import { countsOf } from "../../core/match/engine.ts";
-import type { Question } from "../../core/match/question.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 import { askedOn } from "../../core/page/asked-on.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import { usePages } from "../shell/shop-context.ts";

@@ -1,4 +1,4 @@
-import type { ChangeSummary } from "../../core/change/change-summary.ts";
+import type { ChangeSummary } from "../../core/reconcile/change-summary.ts";
 import { HiddenList } from "./hidden-list.tsx";
 import { Moves } from "./moves.tsx";
 

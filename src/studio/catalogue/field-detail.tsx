@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { isDerived, isNumeric, isWholeText } from "../../core/catalogue/field.ts";
-import { displays } from "../../core/display/displays.ts";
-import type { Clash } from "../../core/evidence/clashes.ts";
-import type { FieldDetail as Detail } from "../../core/evidence/field-detail.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { areConvertible } from "../../core/numbers/units.ts";
-import { suggestFacet } from "../../core/suggest/suggest.ts";
+import { areConvertible } from "../../core/catalogue/numbers/units.ts";
+import { displays } from "../../core/displays/displays.ts";
+import { suggestFacet } from "../../core/panel/suggest/suggest.ts";
+import type { Clash } from "../../core/profile/clashes.ts";
+import type { FieldDetail as Detail } from "../../core/profile/field-detail.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { Explained } from "../shell/explained.tsx";

@@ -2,7 +2,7 @@ import { useStore } from "zustand";
 import { type Field, fieldKinds, isAlwaysVariant, isDerived, isWholeText } from "../../core/catalogue/field.ts";
 import { fieldLevels } from "../../core/catalogue/field-names.ts";
 import { kindNames } from "../../core/catalogue/kind-names.ts";
-import type { MendOf } from "../../core/mend/mend-schema.ts";
+import type { MendOf } from "../../core/catalogue/mend/mend-schema.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { type FieldMend, useMender } from "./use-mender.ts";

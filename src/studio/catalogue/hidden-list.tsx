@@ -1,4 +1,4 @@
-import type { ChangeSummary } from "../../core/change/change-summary.ts";
+import type { ChangeSummary } from "../../core/reconcile/change-summary.ts";
 import { Said } from "./moves.tsx";
 
 type Hidden = ChangeSummary["hidden"][number];

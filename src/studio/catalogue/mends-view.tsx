@@ -1,7 +1,7 @@
 import { Undo2 } from "lucide-react";
 import { useStore } from "zustand";
-import { removeMend } from "../../core/mend/edit.ts";
-import { mendWords } from "../../core/mend/mend-words.ts";
+import { removeMend } from "../../core/catalogue/mend/edit.ts";
+import { mendWords } from "../../core/catalogue/mend/mend-words.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { CatalogueFrame } from "./catalogue-frame.tsx";
 

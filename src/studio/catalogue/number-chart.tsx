@@ -1,6 +1,6 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from "chart.js";
 import { Bar } from "react-chartjs-2";
-import type { Histogram } from "../../core/match/answer.ts";
+import type { Histogram } from "../../core/engine/answer.ts";
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 Chart.defaults.font.family = '"Figtree Variable", sans-serif';

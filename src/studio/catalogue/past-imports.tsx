@@ -1,5 +1,5 @@
 import useSWR from "swr";
-import type { PastImport } from "../../core/wire/shop.ts";
+import type { PastImport } from "../../core/api/shop.ts";
 import { type ApiError, request, sendJson, shopPath } from "../api.ts";
 import { tried } from "../shell/tried.ts";
 

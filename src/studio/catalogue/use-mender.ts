@@ -1,9 +1,9 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import { identity } from "../../core/catalogue/identity.ts";
+import { addMend, removeMend } from "../../core/catalogue/mend/edit.ts";
+import type { MendOf, NewMend } from "../../core/catalogue/mend/mend-schema.ts";
+import { mendWords } from "../../core/catalogue/mend/mend-words.ts";
 import { splitCell } from "../../core/catalogue/values.ts";
-import { addMend, removeMend } from "../../core/mend/edit.ts";
-import type { MendOf, NewMend } from "../../core/mend/mend-schema.ts";
-import { mendWords } from "../../core/mend/mend-words.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 /** How a field is called and read, as far as that is otherwise than the file has it. */

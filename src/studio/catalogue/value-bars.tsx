@@ -1,5 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import type { ValueCount } from "../../core/evidence/field-detail.ts";
+import type { ValueCount } from "../../core/profile/field-detail.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { productsWith } from "./opened.ts";
 

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { FieldDetail } from "../../core/evidence/field-detail.ts";
-import { fitsWords, words } from "../../core/index/words.ts";
+import { fitsWords, words } from "../../core/engine/index/words.ts";
+import type { FieldDetail } from "../../core/profile/field-detail.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { LabelField } from "../shell/label-field.tsx";
 import type { Mender } from "./use-mender.ts";

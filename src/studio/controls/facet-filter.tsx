@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { type FieldRole, isFacetable, isNumeric } from "../../core/catalogue/field.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { Answer } from "../../core/match/answer.ts";
-import type { Facet, Selection } from "../../core/match/question.ts";
-import { isRange, rangeOf, toggle, withChoice } from "../../core/match/selection.ts";
+import type { Answer } from "../../core/engine/answer.ts";
+import type { Facet, Selection } from "../../core/engine/question.ts";
+import { isRange, rangeOf, toggle, withChoice } from "../../core/engine/selection.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 

@@ -2,8 +2,8 @@ import { EditorContent, useEditor } from "@tiptap/react";
 import StarterKit from "@tiptap/starter-kit";
 import { Bold, Italic, Link2, List, ListOrdered } from "lucide-react";
 import { useEffect } from "react";
-import { cleanHtml } from "../../core/safe/clean-html.ts";
-import { isSafeAddress } from "../../core/safe/safe-address.ts";
+import { cleanHtml } from "../../core/sanitize/clean-html.ts";
+import { isSafeAddress } from "../../core/sanitize/safe-address.ts";
 
 import { useTypedText } from "../shell/typing.ts";
 import { type Between, betweenBlocks, placesNow, setBetween } from "./between-blocks.ts";

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import type { SettingDefinition } from "../../core/setting/setting-definitions.ts";
-import type { SettingValue } from "../../core/setting/settings.ts";
+import type { SettingDefinition } from "../../core/settings/setting-definitions.ts";
+import type { SettingValue } from "../../core/settings/settings.ts";
 import { Fault } from "../shell/alert.tsx";
 import { PicturePick } from "./picture-pick.tsx";
 import { TextControl } from "./text-control.tsx";

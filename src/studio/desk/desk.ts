@@ -1,22 +1,17 @@
 import { LRUCache } from "lru-cache";
-import { type CarryMatch, type CarryTarget, carryPanel, matchFacets } from "../../core/carry/carry-panel.ts";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { type Catalogue, firstValue, productCount, valuesOf, variantCount } from "../../core/catalogue/catalogue.ts";
 import { identity } from "../../core/catalogue/identity.ts";
-import type { FieldDetail } from "../../core/evidence/field-detail.ts";
-import type { ModeExample } from "../../core/evidence/mode-example.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
-import { LocalFacts } from "../../core/facts/local-facts.ts";
-import type { Finding } from "../../core/finding/finding.ts";
-import { findFindings, type Known } from "../../core/finding/findings.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import type { WireAnswer } from "../../core/match/answer.ts";
-import { countsOf } from "../../core/match/engine.ts";
-import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
-import { findVariants, type VariantQuery } from "../../core/match/variants.ts";
-import { applyMends, mendedProducts, variantName } from "../../core/mend/apply.ts";
-import type { Mend } from "../../core/mend/mend-schema.ts";
-import { type PageFigures, pageFigures } from "../../core/page/figures.ts";
+import { applyMends, mendedProducts, variantName } from "../../core/catalogue/mend/apply.ts";
+import type { Mend } from "../../core/catalogue/mend/mend-schema.ts";
+import type { WireAnswer } from "../../core/engine/answer.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import type { Facet, Selection, WireQuestion } from "../../core/engine/question.ts";
+import { findVariants, type VariantQuery } from "../../core/engine/variants.ts";
+import type { Finding } from "../../core/findings/finding.ts";
+import { findFindings, type Known } from "../../core/findings/findings.ts";
+import { type PageFigures, pageFigures } from "../../core/findings/page/figures.ts";
 import { type PageRef, pageList } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../../core/page/shown-page.ts";
@@ -24,6 +19,11 @@ import { targetOf } from "../../core/page/target.ts";
 import { withCollections } from "../../core/page/with-collections.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { FieldDetail } from "../../core/profile/field-detail.ts";
+import { LocalFacts } from "../../core/profile/local-facts.ts";
+import type { ModeExample } from "../../core/profile/mode-example.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
+import { type CarryMatch, type CarryTarget, carryPanel, matchFacets } from "../../core/reconcile/carry-panel.ts";
 import { leftOut, waysOfReach } from "../../core/recount/of-facet.ts";
 import {
   type CountedOptions,
@@ -32,7 +32,7 @@ import {
   recountOptions,
   recountProducts,
 } from "../../core/recount/recount.ts";
-import { isSafePicture } from "../../core/safe/safe-address.ts";
+import { isSafePicture } from "../../core/sanitize/safe-address.ts";
 
 /** What there is to know of a catalogue before anything is asked. */
 export interface Overview {

@@ -1,8 +1,8 @@
 import { expose } from "comlink";
-import type { Known } from "../../core/finding/findings.ts";
-import type { Facet, Selection, WireQuestion } from "../../core/match/question.ts";
-import type { VariantQuery } from "../../core/match/variants.ts";
-import type { Mend } from "../../core/mend/mend-schema.ts";
+import type { Mend } from "../../core/catalogue/mend/mend-schema.ts";
+import type { Facet, Selection, WireQuestion } from "../../core/engine/question.ts";
+import type { VariantQuery } from "../../core/engine/variants.ts";
+import type { Known } from "../../core/findings/findings.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { CountedOptions, CountedProducts } from "../../core/recount/recount.ts";

@@ -1,6 +1,6 @@
 import { ExternalLink, GitCompare, Undo2 } from "lucide-react";
 import { useState } from "react";
-import type { EditionSummary } from "../../core/wire/edition.ts";
+import type { EditionSummary } from "../../core/api/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { baseOf, type State } from "./use-editions.ts";

@@ -1,12 +1,12 @@
 import { Check, Copy, Download, ExternalLink } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { useStore } from "zustand";
+import type { EditionSummary } from "../../core/api/edition.ts";
+import { type HandoffPreview, scriptAim } from "../../core/api/handoff.ts";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import { setSite } from "../../core/shop/edit.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteOf } from "../../core/shop/site.ts";
-import type { EditionSummary } from "../../core/wire/edition.ts";
-import { type HandoffPreview, scriptAim } from "../../core/wire/handoff.ts";
 import { shopPath } from "../api.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";

@@ -1,6 +1,6 @@
 import { Send } from "lucide-react";
 import { useState } from "react";
-import { longestNote } from "../../core/wire/edition.ts";
+import { longestNote } from "../../core/api/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 

@@ -1,9 +1,9 @@
 import useSWR from "swr";
-import type { Checked } from "../../core/check/check-shop.ts";
-import type { Difference } from "../../core/differ/differ.ts";
+import type { EditionSummary } from "../../core/api/edition.ts";
+import type { HandoffPreview } from "../../core/api/handoff.ts";
+import type { Checked } from "../../core/report/check-shop.ts";
+import type { Difference } from "../../core/report/differences/differ.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
-import type { EditionSummary } from "../../core/wire/edition.ts";
-import type { HandoffPreview } from "../../core/wire/handoff.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 
 /** A state of the shop: what is worked on, or an edition by its number. */

@@ -5,17 +5,17 @@ import { guessCurrency } from "../../core/catalogue/guess-currency.ts";
 import { type HardlyRead, hardlyRead } from "../../core/catalogue/hardly-read.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { type JoinOffer, joinOffer } from "../../core/catalogue/join-rows.ts";
+import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import { CatalogueError, type Problem } from "../../core/catalogue/problem.ts";
 import { buildCatalogue, readTable } from "../../core/catalogue/read.ts";
 import type { Reading, RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
-import { type ChangeSummary, changeSummary, type ShopAsIs } from "../../core/change/change-summary.ts";
-import { type FieldProfile, profileField } from "../../core/evidence/profile.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
-import type { NewMend } from "../../core/mend/mend-schema.ts";
-import { firstFields, reasonFor } from "../../core/suggest/first-panel.ts";
-import type { Ranked } from "../../core/suggest/rank.ts";
+import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import { firstFields, reasonFor } from "../../core/panel/suggest/first-panel.ts";
+import type { Ranked } from "../../core/panel/suggest/rank.ts";
+import { type FieldProfile, profileField } from "../../core/profile/profile.ts";
+import { type ChangeSummary, changeSummary, type ShopAsIs } from "../../core/reconcile/change-summary.ts";
 
 /** One column of the file, before it means anything. */
 export interface PreviewColumn {

@@ -1,7 +1,7 @@
 import { expose, transfer } from "comlink";
+import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
-import type { ShopAsIs } from "../../core/change/change-summary.ts";
-import type { NewMend } from "../../core/mend/mend-schema.ts";
+import type { ShopAsIs } from "../../core/reconcile/change-summary.ts";
 import { FileReader, type KnownColumns } from "./file-reader.ts";
 
 let reader: FileReader | undefined;

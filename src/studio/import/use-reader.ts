@@ -1,8 +1,8 @@
 import { proxy, type Remote, wrap } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
+import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import type { Reading } from "../../core/catalogue/reading-schema.ts";
-import type { ChangeSummary, ShopAsIs } from "../../core/change/change-summary.ts";
-import type { NewMend } from "../../core/mend/mend-schema.ts";
+import type { ChangeSummary, ShopAsIs } from "../../core/reconcile/change-summary.ts";
 import type { KnownColumns, Preview } from "./file-reader.ts";
 import type { ReaderService } from "./reader.worker.ts";
 

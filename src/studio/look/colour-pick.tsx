@@ -1,11 +1,11 @@
 import { formatHex, oklch } from "culori";
 import { useEffect, useMemo, useState } from "react";
-import type { Band } from "../../core/band/band.ts";
 import { alphaOf, hexOf, over } from "../../core/look/colour.ts";
 import { groundsUnder } from "../../core/look/judge.ts";
 import { type LookValues, type Scheme, wayOf } from "../../core/look/resolve.ts";
 import { type Token, tokens } from "../../core/look/tokens.ts";
 import { following, type TokenValue } from "../../core/look/value.ts";
+import type { Band } from "../../core/settings/band.ts";
 import { contrast } from "../../core/swatch/measure.ts";
 import { Popover } from "../shell/popover.tsx";
 import { NumberField } from "./number-field.tsx";

@@ -1,6 +1,5 @@
 import { createContext, useContext } from "react";
 import { createStore, type StoreApi, useStore } from "zustand";
-import type { Band, Banded } from "../../core/band/band.ts";
 import {
   changeStyle,
   giveBackToken,
@@ -12,9 +11,10 @@ import {
 } from "../../core/look/edit.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { type LookValues, type Scheme, settingOf } from "../../core/look/resolve.ts";
-import type { SpecimenWords } from "../../core/look/specimen.ts";
 import type { Token } from "../../core/look/tokens.ts";
 import type { State, TokenValue } from "../../core/look/value.ts";
+import type { SpecimenWords } from "../../core/panel/look/specimen.ts";
+import type { Band, Banded } from "../../core/settings/band.ts";
 import type { Vision } from "../../core/swatch/measure.ts";
 import type { DocumentStore } from "../shell/document-store.ts";
 

@@ -1,6 +1,5 @@
 import { Download, FileUp } from "lucide-react";
 import { useState } from "react";
-import type { Banded } from "../../core/band/band.ts";
 import { setTokens, spokenToken, takeLook } from "../../core/look/edit.ts";
 import { toDesignTokens } from "../../core/look/exchange/design-tokens.ts";
 import { guessAll } from "../../core/look/exchange/match-names.ts";
@@ -9,6 +8,7 @@ import { type ForeignToken, fromDesignTokens, isOwnFile, readForeign } from "../
 import { parts, tokens } from "../../core/look/tokens.ts";
 import type { TokenValue } from "../../core/look/value.ts";
 import { valueFault } from "../../core/look/value-fault.ts";
+import type { Banded } from "../../core/settings/band.ts";
 import { Fault } from "../shell/alert.tsx";
 import { saveFile } from "../shell/save-file.ts";
 import { useShopSettings } from "../shell/shop-context.ts";

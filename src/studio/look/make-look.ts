@@ -1,8 +1,8 @@
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
+import type { PanelSummary } from "../../core/api/shop.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
-import type { PanelSummary } from "../../core/wire/shop.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 

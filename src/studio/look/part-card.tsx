@@ -1,11 +1,11 @@
 import { Link2, RotateCcw } from "lucide-react";
 import { useMemo } from "react";
-import type { Band } from "../../core/band/band.ts";
 import { spokenToken } from "../../core/look/edit.ts";
 import type { Scheme } from "../../core/look/resolve.ts";
 import { dependents, followersOf, valueOn, wayOf } from "../../core/look/resolve.ts";
 import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
 import { type State, stateBefore } from "../../core/look/value.ts";
+import type { Band } from "../../core/settings/band.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
 import { PicturePick } from "../controls/picture-pick.tsx";
 import type { Target } from "./look-context.ts";

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { bands } from "../../core/band/band.ts";
+import { bands } from "../../core/settings/band.ts";
 import { visions } from "../../core/swatch/measure.ts";
 import { visionNames } from "../shell/sight.tsx";
 import { grounds, type LookSession, useLook, useLookSession } from "./look-context.ts";

@@ -1,13 +1,13 @@
 import { useEffect, useMemo, useRef } from "react";
 import useSWRImmutable from "swr/immutable";
-import { fixedQueries, resolveBands, resolveScheme } from "../../core/band/media.ts";
-import { displayNames, displays } from "../../core/display/displays.ts";
+import { displayNames, displays } from "../../core/displays/displays.ts";
 import { over } from "../../core/look/colour.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { heldOpen } from "../../core/look/held.ts";
-import { pageLook } from "../../core/look/page-look.ts";
 import { valueOn } from "../../core/look/resolve.ts";
 import { type State, states } from "../../core/look/value.ts";
+import { pageLook } from "../../core/panel/look/page-look.ts";
+import { fixedQueries, resolveBands, resolveScheme } from "../../core/settings/media.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
 import { partsAt, statesOfPart } from "../../storefront/panel/part-at.ts";
 import { drawSpecimen, eraseSpecimen, otherSpecimens, type SpecimenName } from "../../storefront/panel/specimen.tsx";

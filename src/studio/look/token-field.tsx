@@ -1,10 +1,10 @@
 import { useEffect, useState } from "react";
-import type { Band } from "../../core/band/band.ts";
 import { familiesIn, shippedFonts, stackOf, systemFonts } from "../../core/look/fonts.ts";
 import { type Scheme, valueOn } from "../../core/look/resolve.ts";
 import type { Token } from "../../core/look/tokens.ts";
 import { referenceIn, type Shadow, type TokenValue } from "../../core/look/value.ts";
 import { valueFault } from "../../core/look/value-fault.ts";
+import type { Band } from "../../core/settings/band.ts";
 import { PicturePick } from "../controls/picture-pick.tsx";
 import { ColourPick } from "./colour-pick.tsx";
 import type { Target } from "./look-context.ts";

@@ -3,7 +3,7 @@ import { useEffect } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate } from "react-router";
 import { object, string } from "yup";
-import type { ShopSummary } from "../../core/wire/shop.ts";
+import type { ShopSummary } from "../../core/api/shop.ts";
 import { ImportForm } from "../import/import-form.tsx";
 import { useReader } from "../import/use-reader.ts";
 import { useSender } from "../import/use-sender.ts";

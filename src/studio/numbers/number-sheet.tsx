@@ -2,7 +2,7 @@ import { Check, Copy, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { useStore } from "zustand";
-import { fitsWords, words } from "../../core/index/words.ts";
+import { fitsWords, words } from "../../core/engine/index/words.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";

@@ -1,5 +1,5 @@
 import { createStore } from "zustand";
-import type { Awaitable } from "../../core/facts/facts.ts";
+import type { Awaitable } from "../../core/profile/facts.ts";
 import type { CountedOptions, CountedProducts } from "../../core/recount/recount.ts";
 
 /** A number of the tool that somebody has opened. */

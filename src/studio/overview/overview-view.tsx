@@ -2,7 +2,7 @@ import { ArrowRight, Check, Circle, TriangleAlert } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import useSWR from "swr";
-import type { ShopOverview } from "../../core/wire/overview.ts";
+import type { ShopOverview } from "../../core/api/overview.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";

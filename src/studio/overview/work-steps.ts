@@ -1,4 +1,4 @@
-import type { ShopOverview } from "../../core/wire/overview.ts";
+import type { ShopOverview } from "../../core/api/overview.ts";
 
 /** A step of the work: its numbers, and what is to be done in it. */
 export interface WorkStep {

@@ -1,11 +1,11 @@
 import { Plus } from "lucide-react";
-import { type Band, bands, resolve, withBand } from "../../core/band/band.ts";
-import { firstScreens } from "../../core/band/first-screen.ts";
 import { stayingHeight } from "../../core/page/bars.ts";
 import { setBars, setMenu } from "../../core/page/edit.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
-import { isSafeAddress } from "../../core/safe/safe-address.ts";
+import { isSafeAddress } from "../../core/sanitize/safe-address.ts";
+import { type Band, bands, resolve, withBand } from "../../core/settings/band.ts";
+import { firstScreens } from "../../core/settings/first-screen.ts";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, replaced, without } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";

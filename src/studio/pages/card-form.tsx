@@ -1,6 +1,6 @@
 import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
-import type { LayoutFormProps } from "./layout-side.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 
 /** What a card of the grid or the list shows. */
 export const CardForm = ({ layout, own, set }: LayoutFormProps) => (

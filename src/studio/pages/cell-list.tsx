@@ -1,6 +1,6 @@
 import { Plus } from "lucide-react";
 import { isFacetable } from "../../core/catalogue/field.ts";
-import { type CellPart, cellParts } from "../../core/page/layout.ts";
+import { type CellPart, cellParts } from "../../core/page/listing-choices.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
 import { LineTools } from "../controls/line-tools.tsx";
 import { without as leftOut, moved } from "../controls/lists.ts";

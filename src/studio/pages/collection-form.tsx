@@ -1,7 +1,7 @@
 import { lazy, Suspense } from "react";
 import { useNavigate } from "react-router";
 import { type Field, isFacetable } from "../../core/catalogue/field.ts";
-import { countsOf } from "../../core/match/engine.ts";
+import { countsOf } from "../../core/engine/engine.ts";
 import { removeCollection, setCollection } from "../../core/page/edit.ts";
 import type { Collection } from "../../core/page/pages-schema.ts";
 import { membersOf } from "../../core/page/shown-page.ts";

@@ -1,9 +1,9 @@
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { Field } from "../../core/catalogue/field.ts";
-import { countsOf } from "../../core/match/engine.ts";
-import type { Clause, Condition, Selection } from "../../core/match/question.ts";
-import { emptySelection, isRange } from "../../core/match/selection.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import type { Clause, Condition, Selection } from "../../core/engine/question.ts";
+import { emptySelection, isRange } from "../../core/engine/selection.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
 import { FacetFilter, tableFacet } from "../controls/facet-filter.tsx";
 import { Popover } from "../shell/popover.tsx";

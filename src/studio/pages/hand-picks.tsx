@@ -1,6 +1,6 @@
 import { ArrowUp } from "lucide-react";
 import { useDeferredValue, useState } from "react";
-import { countsOf } from "../../core/match/engine.ts";
+import { countsOf } from "../../core/engine/engine.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, without } from "../controls/lists.ts";

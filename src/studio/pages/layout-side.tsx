@@ -1,26 +1,15 @@
 import { X } from "lucide-react";
 import { giveBack, layoutOf, type Scope, setLayout } from "../../core/page/edit.ts";
-import type { Layout } from "../../core/page/layout.ts";
-import type { LayoutChanges } from "../../core/page/pages-schema.ts";
 import { layoutAt, layoutEverywhere, layoutOfKind } from "../../core/page/shown-page.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { CardForm } from "./card-form.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 import { ListForm } from "./list-form.tsx";
 import { NothingForm } from "./nothing-form.tsx";
 import { SortForm } from "./sort-form.tsx";
 import { StandingForm } from "./standing-form.tsx";
 import { TableForm } from "./table-form.tsx";
-
-/** What every part of a layout's form is given. */
-export interface LayoutFormProps {
-  /** As it is now, with all that it follows. */
-  layout: Layout;
-  /** What it sets itself. */
-  own: LayoutChanges;
-  /** Sets some members; undefined lets one follow again. @param what for the history, like “page size” */
-  set(changes: LayoutChanges, what: string): void;
-}
 
 /** The layout of a kind of page or of one page: everything but where panels stand. */
 export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {

@@ -1,4 +1,3 @@
-import { type Band, bands, resolve, withBand } from "../../core/band/band.ts";
 import {
   type ListForm as Form,
   listForms,
@@ -6,10 +5,11 @@ import {
   moreWays,
   type Ratio,
   ratios,
-} from "../../core/page/layout.ts";
+} from "../../core/page/listing-choices.ts";
+import { type Band, bands, resolve, withBand } from "../../core/settings/band.ts";
 import { Choice } from "../controls/choice.tsx";
 import { FormLine } from "./form-line.tsx";
-import type { LayoutFormProps } from "./layout-side.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 
 const formNames: Record<Form, string> = { grid: "grid", list: "list", table: "table" };
 const moreNames: Record<MoreWay, string> = { pages: "pages", button: "button", scroll: "scrolling" };

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from "react";
 import { FormPart } from "./form-line.tsx";
-import type { LayoutFormProps } from "./layout-side.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 

@@ -1,4 +1,4 @@
-import type { PageFigures } from "../../core/page/figures.ts";
+import type { PageFigures } from "../../core/findings/page/figures.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { OpenedNumber } from "../numbers/opened-number.ts";
 import { pageName } from "../shell/page-names.ts";

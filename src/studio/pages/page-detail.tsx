@@ -1,6 +1,6 @@
-import type { FindingLevel } from "../../core/finding/finding.ts";
-import type { PageFinding } from "../../core/finding/page/page-finding.ts";
-import type { PageFigures } from "../../core/page/figures.ts";
+import type { FindingLevel } from "../../core/findings/finding.ts";
+import type { PageFigures } from "../../core/findings/page/figures.ts";
+import type { PageFinding } from "../../core/findings/page/page-finding.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { percent } from "../shell/percent.ts";

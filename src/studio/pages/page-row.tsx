@@ -1,8 +1,8 @@
 import { ChevronRight, LayoutTemplate } from "lucide-react";
 import { type CSSProperties, memo } from "react";
 import { Link } from "react-router";
+import type { PageFigures } from "../../core/findings/page/figures.ts";
 import { type PagesEdit, type Scope, setLayout } from "../../core/page/edit.ts";
-import type { PageFigures } from "../../core/page/figures.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
 import { exceptionOf, layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";

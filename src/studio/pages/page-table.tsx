@@ -2,7 +2,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { LayoutTemplate } from "lucide-react";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
-import { fitsWords, words } from "../../core/index/words.ts";
+import { fitsWords, words } from "../../core/engine/index/words.ts";
 import type { Scope } from "../../core/page/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { FindField } from "../controls/find-field.tsx";

@@ -1,10 +1,10 @@
 import { useState } from "react";
-import { type Band, type Banded, bands, isOwn, resolve, withBand, withoutBand } from "../../core/band/band.ts";
 import { liftPanel, movePanelUp, type PagesEdit, type Scope, standPanel } from "../../core/page/edit.ts";
-import type { PageKind } from "../../core/page/layout.ts";
 import type { Standing } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import { type Placement, placements } from "../../core/panel/placement.ts";
+import type { PageKind } from "../../core/profile/page-kinds.ts";
+import { type Band, type Banded, bands, isOwn, resolve, withBand, withoutBand } from "../../core/settings/band.ts";
+import { type Placement, placements } from "../../core/settings/placement.ts";
 import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 

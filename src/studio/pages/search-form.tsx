@@ -1,8 +1,8 @@
 import { useDeferredValue, useState } from "react";
-import type { SearchedField } from "../../core/index/search-schema.ts";
-import { weightOf } from "../../core/index/text-index.ts";
-import { countsOf } from "../../core/match/engine.ts";
-import { bestMatch } from "../../core/match/sort-keys.ts";
+import { countsOf } from "../../core/engine/engine.ts";
+import type { SearchedField } from "../../core/engine/index/search-schema.ts";
+import { weightOf } from "../../core/engine/index/text-index.ts";
+import { bestMatch } from "../../core/engine/sort-keys.ts";
 import { setSearch } from "../../core/page/edit.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { useAnswer, useOpenShop, usePages } from "../shell/shop-context.ts";

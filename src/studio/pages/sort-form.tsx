@@ -1,5 +1,5 @@
 import { Plus } from "lucide-react";
-import { usualSorts } from "../../core/match/sort-keys.ts";
+import { usualSorts } from "../../core/engine/sort-keys.ts";
 import type { SortChoice } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { LineTools } from "../controls/line-tools.tsx";
@@ -7,7 +7,7 @@ import { moved, replaced, without } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { FormPart } from "./form-line.tsx";
-import type { LayoutFormProps } from "./layout-side.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 
 const usualWords = {
   shop: "Shop’s order",

@@ -1,6 +1,6 @@
 import { Conditions } from "./conditions.tsx";
 import { FormPart } from "./form-line.tsx";
-import type { LayoutFormProps } from "./layout-side.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 
 /** What a page asks of all its products, without showing it. */
 export function StandingForm({ layout, own, set }: LayoutFormProps) {

@@ -6,7 +6,7 @@ import { moved, replaced, without } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
-import type { LayoutFormProps } from "./layout-side.tsx";
+import type { LayoutFormProps } from "./layout-form-props.ts";
 
 /** The columns of the table, each with one or several things one under the other. */
 export function TableForm({ layout, own, set }: LayoutFormProps) {

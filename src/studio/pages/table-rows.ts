@@ -1,5 +1,5 @@
-import type { PageKind } from "../../core/page/layout.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
+import type { PageKind } from "../../core/profile/page-kinds.ts";
 
 /** A row of the table of pages: a kind with its layout, a page, or what a page unfolds to. */
 export type TableRow =

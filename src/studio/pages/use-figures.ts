@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { PageFigures } from "../../core/page/figures.ts";
+import type { PageFigures } from "../../core/findings/page/figures.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";

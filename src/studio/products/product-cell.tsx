@@ -1,6 +1,6 @@
 import { useId, useState } from "react";
 import type { Field } from "../../core/catalogue/field.ts";
-import { cellValue } from "../../core/mend/cell-value.ts";
+import { cellValue } from "../../core/catalogue/mend/cell-value.ts";
 import { useMender } from "../catalogue/use-mender.ts";
 import { UploadPicture } from "../controls/upload-picture.tsx";
 import type { VariantRow } from "../desk/desk.ts";

@@ -1,8 +1,8 @@
 import { PencilLine } from "lucide-react";
 import { useState } from "react";
 import { type Field, isDerived } from "../../core/catalogue/field.ts";
-import type { VariantQuery } from "../../core/match/variants.ts";
-import { cellValue } from "../../core/mend/cell-value.ts";
+import { cellValue } from "../../core/catalogue/mend/cell-value.ts";
+import type { VariantQuery } from "../../core/engine/variants.ts";
 import { useMender } from "../catalogue/use-mender.ts";
 import { Fault } from "../shell/alert.tsx";
 import { Popover } from "../shell/popover.tsx";

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import type { VariantQuery } from "../../core/match/variants.ts";
+import type { VariantQuery } from "../../core/engine/variants.ts";
 import type { VariantRow } from "../desk/desk.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 

@@ -5,9 +5,9 @@ import type { Span } from "../../core/rehearsal/span.ts";
 import { summaryOf } from "../../core/rehearsal/summary.ts";
 import { percent } from "../shell/percent.ts";
 import { bandNames, inPercent, pixels, points, seconds } from "./in-words.ts";
-import type { RehearsedBand } from "./rehearsal-view.tsx";
 import { SpreadChart, type SpreadName, spreads } from "./spread-chart.tsx";
 import type { Run } from "./use-rehearsal.ts";
+import type { RehearsedBand } from "./wishes.ts";
 
 interface Props {
   band: RehearsedBand;

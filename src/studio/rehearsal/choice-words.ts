@@ -1,4 +1,4 @@
-import type { Selection } from "../../core/match/question.ts";
+import type { Selection } from "../../core/engine/question.ts";
 
 /** What is chosen, as far as the selection itself says it. */
 export const choiceWords = ({ choices }: Selection): string =>

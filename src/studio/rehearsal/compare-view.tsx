@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
+import type { EditionSummary } from "../../core/api/edition.ts";
+import type { ShopStand } from "../../core/api/shop-stand.ts";
 import type { Difference, MeasureName } from "../../core/rehearsal/compare.ts";
-import type { EditionSummary } from "../../core/wire/edition.ts";
-import type { ShopStand } from "../../core/wire/shop-stand.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Fault } from "../shell/alert.tsx";
 import { bandNames, pixels, points, seconds, signed } from "./in-words.ts";

@@ -1,5 +1,5 @@
-import { stableJson } from "../../core/folder/stable-json.ts";
 import { heightsName, writeHeights } from "../../core/rehearsal/heights-file.ts";
+import { stableJson } from "../../core/shop/archive/stable-json.ts";
 import { saveFile } from "../shell/save-file.ts";
 import type { Order } from "./rehearsal.worker.ts";
 

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from "react";
-import type { Band } from "../../core/band/band.ts";
-import { firstScreens } from "../../core/band/first-screen.ts";
-import { type Measure, onScreen } from "../../core/finding/measure.ts";
+import { type Measure, onScreen } from "../../core/findings/measure.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { Band } from "../../core/settings/band.ts";
+import { firstScreens } from "../../core/settings/first-screen.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 
 interface Props {

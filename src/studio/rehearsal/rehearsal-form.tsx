@@ -3,8 +3,8 @@ import type { VisitColumns } from "../../core/rehearsal/visits.ts";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import type { VisitsRead } from "./rehearsal.worker.ts";
-import type { Wishes } from "./rehearsal-view.tsx";
 import { VisitsCard } from "./visits-card.tsx";
+import type { Wishes } from "./wishes.ts";
 
 const crowds = [500, 2000, 10_000];
 

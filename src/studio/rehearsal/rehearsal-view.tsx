@@ -1,8 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
-import type { Band } from "../../core/band/band.ts";
-import type { Measure } from "../../core/finding/measure.ts";
+import type { Measure } from "../../core/findings/measure.ts";
 import { type Assumptions, usualAssumptions } from "../../core/rehearsal/assumptions.ts";
-import type { Weighing } from "../../core/rehearsal/shopper.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Alert } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
@@ -19,18 +17,7 @@ import { type Part, RehearsalDetail } from "./rehearsal-detail.tsx";
 import { RehearsalForm } from "./rehearsal-form.tsx";
 import { mostOf, type SpreadName } from "./spread-chart.tsx";
 import { dataOf, useAgainst, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
-
-/** The bands that stand side by side. */
-export const rehearsedBands = ["wide", "slim"] as const satisfies Band[];
-export type RehearsedBand = (typeof rehearsedBands)[number];
-
-/** What is asked of a rehearsal, beside the state of the shop. */
-export interface Wishes {
-  address: string;
-  shoppers: number;
-  seed: number;
-  weighing: Weighing;
-}
+import { type RehearsedBand, rehearsedBands, type Wishes } from "./wishes.ts";
 
 /** By band, how high the rows of the standing panels are, and of which state of them. */
 type Measured = Partial<Record<RehearsedBand, { of: unknown; found: ReadonlyMap<string, Measure> }>>;

@@ -1,15 +1,15 @@
 import { expose } from "comlink";
 import { LRUCache } from "lru-cache";
-import type { Band } from "../../core/band/band.ts";
+import type { ShopStand } from "../../core/api/shop-stand.ts";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { readCsv } from "../../core/catalogue/csv.ts";
 import { edited } from "../../core/document/edit.ts";
-import { LocalFacts } from "../../core/facts/local-facts.ts";
-import type { Measure } from "../../core/finding/measure.ts";
-import { CatalogueIndex } from "../../core/index/catalogue-index.ts";
+import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
+import type { Measure } from "../../core/findings/measure.ts";
 import { removeRow } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
+import { LocalFacts } from "../../core/profile/local-facts.ts";
 import { type Assumptions, assumed } from "../../core/rehearsal/assumptions.ts";
 import { compareWalks, type Difference } from "../../core/rehearsal/compare.ts";
 import { fewestChoices } from "../../core/rehearsal/fewest-choices.ts";
@@ -30,7 +30,7 @@ import {
   type Visits,
 } from "../../core/rehearsal/visits.ts";
 import type { Walk } from "../../core/rehearsal/walk.ts";
-import type { ShopStand } from "../../core/wire/shop-stand.ts";
+import type { Band } from "../../core/settings/band.ts";
 
 /** Page and panel to rehearse, and with whom. */
 export interface Order {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
-import type { Band } from "../../core/band/band.ts";
-import { emptySelection } from "../../core/match/selection.ts";
+import { emptySelection } from "../../core/engine/selection.ts";
 import type { Walk } from "../../core/rehearsal/walk.ts";
+import type { Band } from "../../core/settings/band.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
 import { seconds } from "./in-words.ts";
 

@@ -1,10 +1,10 @@
 import { proxy, type Remote, wrap } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import useSWR from "swr";
+import type { ShopStand } from "../../core/api/shop-stand.ts";
 import type { Robust } from "../../core/rehearsal/robust.ts";
 import type { Span } from "../../core/rehearsal/span.ts";
 import type { Walk } from "../../core/rehearsal/walk.ts";
-import type { ShopStand } from "../../core/wire/shop-stand.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 import type { State } from "../editions/use-editions.ts";
 import type { Order, RehearsalService, Stage } from "./rehearsal.worker.ts";

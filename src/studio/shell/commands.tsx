@@ -2,6 +2,7 @@ import { Command } from "cmdk";
 import { useContext, useMemo, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useTool } from "../api.ts";
+import type { Action } from "./action.ts";
 import { findByWords } from "./find-actions.ts";
 import { historyOf, type Stepped } from "./history.ts";
 import { useKeys } from "./keys.ts";
@@ -9,12 +10,6 @@ import { shopActions } from "./shop-actions.ts";
 import { ShopContext } from "./shop-context.ts";
 import { Shortcuts } from "./shortcuts.tsx";
 import { shopViews } from "./views.ts";
-
-/** Something that can be done, by its name. */
-export interface Action {
-  name: string;
-  run(): void;
-}
 
 interface Props {
   /** The documents that the view changes. */

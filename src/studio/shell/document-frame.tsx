@@ -1,6 +1,7 @@
 import { type ReactNode, useMemo } from "react";
 import { useParams } from "react-router";
-import { type Action, Commands } from "./commands.tsx";
+import type { Action } from "./action.ts";
+import { Commands } from "./commands.tsx";
 import { ConflictNote } from "./conflict-note.tsx";
 import type { DocumentStore } from "./document-store.ts";
 import { HistoryButtons } from "./history-buttons.tsx";

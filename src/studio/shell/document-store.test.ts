@@ -1,10 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
+import type { SentHistory } from "../../core/api/shop.ts";
 import type { Step } from "../../core/document/patch.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import { setLimits } from "../../core/shop/edit.ts";
 import { shopKind } from "../../core/shop/kind.ts";
-import type { SentHistory } from "../../core/wire/shop.ts";
 import { createDocumentStore, isUnsaved } from "./document-store.ts";
 import { historyOf } from "./history.ts";
 import { Typing } from "./typing.ts";

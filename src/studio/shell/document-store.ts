@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from "zustand";
+import type { SentHistory, Stored } from "../../core/api/shop.ts";
 import { type Change, changeBetween, type Edit, patched, perform } from "../../core/document/edit.ts";
 import { keptSteps, type Step } from "../../core/document/patch.ts";
-import type { SentHistory, Stored } from "../../core/wire/shop.ts";
 import { ApiError, sendJson } from "../api.ts";
 import { currentTyping } from "./typing.ts";
 

@@ -1,6 +1,6 @@
 import useSWRImmutable from "swr/immutable";
-import type { DocumentOf, KindName } from "../../core/kinds/kinds.ts";
-import type { Stored } from "../../core/wire/shop.ts";
+import type { Stored } from "../../core/api/shop.ts";
+import type { DocumentOf, KindName } from "../../core/shop/kinds.ts";
 import { type ApiError, documentPath, request } from "../api.ts";
 import { createDocumentStore, type DocumentStore, isUnsaved } from "./document-store.ts";
 import { isTypingUnsaved } from "./typing.ts";

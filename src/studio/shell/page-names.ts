@@ -1,5 +1,5 @@
-import type { PageKind } from "../../core/page/layout.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
+import type { PageKind } from "../../core/profile/page-kinds.ts";
 
 /** The kinds of pages, as headings. */
 export const pageKindNames: Record<PageKind, string> = {

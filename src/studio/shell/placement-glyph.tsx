@@ -1,4 +1,4 @@
-import type { Placement } from "../../core/panel/placement.ts";
+import type { Placement } from "../../core/settings/placement.ts";
 
 /** Where a panel stands, in words. */
 export const placementWords: Record<Placement, string> = {

@@ -1,7 +1,7 @@
 import type { NavigateFunction } from "react-router";
 import { isFacetable, isNumeric } from "../../core/catalogue/field.ts";
 import { shopPath } from "../api.ts";
-import type { Action } from "./commands.tsx";
+import type { Action } from "./action.ts";
 import type { OpenShop } from "./shop-context.ts";
 
 /** Where anything of a shop can be gone to by its name, from whichever view. */

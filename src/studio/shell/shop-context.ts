@@ -1,16 +1,16 @@
 import { createContext, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
+import type { ShopSummary } from "../../core/api/shop.ts";
 import type { Field } from "../../core/catalogue/field.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
-import type { Answer } from "../../core/match/answer.ts";
-import type { Engine } from "../../core/match/engine.ts";
-import type { Question } from "../../core/match/question.ts";
-import type { MendDocument } from "../../core/mend/mend-schema.ts";
+import type { MendDocument } from "../../core/catalogue/mend/mend-schema.ts";
+import type { Answer } from "../../core/engine/answer.ts";
+import type { Engine } from "../../core/engine/engine.ts";
+import type { Question } from "../../core/engine/question.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
 import type { PagesDocument } from "../../core/page/pages-schema.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
-import type { ShopSummary } from "../../core/wire/shop.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { DocumentStore } from "./document-store.ts";
 

@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { groundOf } from "../../core/look/ground.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
-import { plainLook } from "../../core/look/page-look.ts";
+import { plainLook } from "../../core/panel/look/page-look.ts";
 import type { DocumentStore } from "./document-store.ts";
 import { openDocument } from "./documents.ts";
 import { useOpenShop, useShopSettings } from "./shop-context.ts";

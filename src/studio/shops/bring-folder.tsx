@@ -1,7 +1,7 @@
 import { FolderInput } from "lucide-react";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import type { ShopSummary } from "../../core/wire/shop.ts";
+import type { ShopSummary } from "../../core/api/shop.ts";
 import { ApiError, request } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 

@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
+import type { ShopSummary } from "../../core/api/shop.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
 import { readLanguages } from "../../core/shop/languages.ts";
-import type { ShopSummary } from "../../core/wire/shop.ts";
 import { sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { openDocument } from "../shell/documents.ts";

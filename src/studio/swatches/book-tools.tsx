@@ -1,10 +1,9 @@
 import { ArrowDown, ArrowUp, Download, ListOrdered } from "lucide-react";
 import { useState } from "react";
-import type { Field } from "../../core/catalogue/field.ts";
 import { orderOf } from "../../core/swatch/book.ts";
-import { type Source, type SwatchDocument, sources } from "../../core/swatch/book-schema.ts";
-import { type SwatchEdit, setMany, setOrder } from "../../core/swatch/edit.ts";
-import { type SwatchOrder, swatchOrders, type Vision } from "../../core/swatch/measure.ts";
+import { type Source, sources } from "../../core/swatch/book-schema.ts";
+import { setMany, setOrder } from "../../core/swatch/edit.ts";
+import { type SwatchOrder, swatchOrders } from "../../core/swatch/measure.ts";
 import { picturesAgainst } from "../../core/swatch/view.ts";
 import { shopPath } from "../api.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -12,21 +11,8 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { SightChoice } from "../shell/sight.tsx";
 import { ManyPictures, PasteButton } from "./bring-in.tsx";
 import { LookButton } from "./look-button.tsx";
-import type { SwatchWorker } from "./use-book.ts";
+import type { ToolProps } from "./tool-props.ts";
 import type { BookValue } from "./value-row.tsx";
-
-export interface ToolProps {
-  field: Field;
-  values: readonly BookValue[];
-  book: SwatchDocument;
-  worker: SwatchWorker;
-  apply(edit: SwatchEdit): void;
-  upload(file: File): Promise<string>;
-  order: SwatchOrder;
-  setOrder(order: SwatchOrder): void;
-  sight: Vision;
-  setSight(sight: Vision): void;
-}
 
 /** What can be done for many values at once. */
 export function BookTools(props: ToolProps) {

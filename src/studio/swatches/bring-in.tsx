@@ -6,7 +6,7 @@ import { setPicture } from "../../core/swatch/edit.ts";
 import type { LineProblem, SwatchLine } from "../../core/swatch/formats.ts";
 import { takeLines } from "../../core/swatch/list.ts";
 import { Popover } from "../shell/popover.tsx";
-import type { ToolProps } from "./book-tools.tsx";
+import type { ToolProps } from "./tool-props.ts";
 
 /** Takes a list of names with colours: typed, pasted, or a file in one of the open formats, with its pictures in a zip. */
 export function PasteButton({ field, values, worker, apply, upload }: ToolProps) {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useStore } from "zustand";
 import type { Field } from "../../core/catalogue/field.ts";
-import { countsOf } from "../../core/match/engine.ts";
+import { countsOf } from "../../core/engine/engine.ts";
 import { entryOf } from "../../core/swatch/book.ts";
 import type { SwatchEdit } from "../../core/swatch/edit.ts";
 import { huePlace, lightnessOf, type SwatchOrder, type Vision } from "../../core/swatch/measure.ts";

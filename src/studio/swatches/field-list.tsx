@@ -1,6 +1,6 @@
 import { NavLink } from "react-router";
 import { type Field, isFacetable } from "../../core/catalogue/field.ts";
-import type { FieldProfile } from "../../core/evidence/profile.ts";
+import type { FieldProfile } from "../../core/profile/profile.ts";
 import { speaksOfColour } from "../../core/swatch/plain-names.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { SwatchDot } from "./swatch-dot.tsx";

@@ -4,8 +4,8 @@ import { toast } from "sonner";
 import { setPhotos } from "../../core/swatch/edit.ts";
 import { Progress } from "../import/drop-zone.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
-import type { ToolProps } from "./book-tools.tsx";
 import { type Looking, lookAtPictures } from "./look-at-pictures.ts";
+import type { ToolProps } from "./tool-props.ts";
 
 /** Looks at the pictures of all products that state the field; with progress, and to be stopped. */
 export function LookButton({ field, values, worker, apply }: ToolProps) {

@@ -1,4 +1,4 @@
-import { type Band, type Banded, bands } from "../../band/band.ts";
+import { type Band, type Banded, bands } from "../../settings/band.ts";
 import type { LookDocument } from "../look-schema.ts";
 import { settingOf } from "../resolve.ts";
 import { parts, statesOf, type Token, tokens } from "../tokens.ts";

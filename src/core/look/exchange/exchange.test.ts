@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { transform } from "lightningcss";
 import { describe, expect, it } from "vitest";
 import { aLook } from "../../../../tests/random-look.ts";
-import { defaultLimits } from "../../band/band.ts";
+import { defaultLimits } from "../../settings/band.ts";
 import { emptyLook } from "../empty-look.ts";
 import { shippedLooks } from "../looks/looks.ts";
 import { toDesignTokens } from "./design-tokens.ts";

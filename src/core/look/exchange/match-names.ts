@@ -1,4 +1,4 @@
-import { words } from "../../index/words.ts";
+import { words } from "../../engine/index/words.ts";
 import { tokens } from "../tokens.ts";
 import type { ForeignToken } from "./read-tokens.ts";
 

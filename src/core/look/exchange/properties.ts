@@ -1,8 +1,8 @@
 import * as csstree from "css-tree";
-import type { Band, Banded, BandLimits } from "../../band/band.ts";
-import { bandQueries, resolveBands, resolveScheme } from "../../band/media.ts";
 import { checkDocument } from "../../document/kind.ts";
 import { InvalidDocument } from "../../document/schema.ts";
+import type { Band, Banded, BandLimits } from "../../settings/band.ts";
+import { bandQueries, resolveBands, resolveScheme } from "../../settings/media.ts";
 import { hexOf } from "../colour.ts";
 import { emptyLook } from "../empty-look.ts";
 import { lookKind } from "../kind.ts";

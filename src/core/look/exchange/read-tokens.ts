@@ -1,10 +1,10 @@
 import { converter, formatHex, formatHex8, parse as parseColour } from "culori";
 import { findNodeAtLocation, getNodeValue, type Node } from "jsonc-parser";
-import type { Banded } from "../../band/band.ts";
 import { isPlain } from "../../document/is-plain.ts";
 import { JsonFault, type JsonText, parseJsonText } from "../../document/json-text.ts";
 import { checkDocument } from "../../document/kind.ts";
 import { InvalidDocument } from "../../document/schema.ts";
+import type { Banded } from "../../settings/band.ts";
 import { emptyLook } from "../empty-look.ts";
 import { lookKind } from "../kind.ts";
 import type { LookDocument } from "../look-schema.ts";

@@ -1,4 +1,4 @@
-import type { DisplayName } from "../../../core/display/displays.ts";
+import type { DisplayName } from "../../../core/displays/displays.ts";
 import { View as CheckBoxes } from "./check-boxes/view.tsx";
 import { View as Dates } from "./dates/view.tsx";
 import type { DisplayView } from "./display-props.ts";

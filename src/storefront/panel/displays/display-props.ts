@@ -1,10 +1,10 @@
 import type { ComponentType } from "preact";
 import type { Field } from "../../../core/catalogue/field.ts";
-import type { RangePair } from "../../../core/match/answer.ts";
-import type { Choice } from "../../../core/match/question.ts";
-import type { Range } from "../../../core/numbers/range-schema.ts";
+import type { Range } from "../../../core/catalogue/numbers/range-schema.ts";
+import type { RangePair } from "../../../core/engine/answer.ts";
+import type { Choice } from "../../../core/engine/question.ts";
 import type { FacetRow } from "../../../core/panel/panel-schema.ts";
-import type { FacetSettings } from "../../../core/setting/settings.ts";
+import type { FacetSettings } from "../../../core/settings/settings.ts";
 import type { SwatchView } from "../../../core/swatch/view.ts";
 import type { Say } from "../../words/say.ts";
 

@@ -1,6 +1,6 @@
 import type { ComponentType } from "preact";
 import { useState } from "preact/hooks";
-import { fitsWords, words } from "../../../core/index/words.ts";
+import { fitsWords, words } from "../../../core/engine/index/words.ts";
 import { isStill, WithoutScripts } from "../without-scripts.tsx";
 import type { DisplayProps, OptionView } from "./display-props.ts";
 

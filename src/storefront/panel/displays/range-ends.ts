@@ -1,4 +1,4 @@
-import { type Ends, endsOf } from "../../../core/numbers/scale.ts";
+import { type Ends, endsOf } from "../../../core/catalogue/numbers/scale.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 /** Where a facet's scale begins and stops, as its settings have it; undefined when no product states the field. */

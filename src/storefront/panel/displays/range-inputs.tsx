@@ -1,7 +1,7 @@
 import { useRef, useState } from "preact/hooks";
-import { rangeOf } from "../../../core/match/selection.ts";
-import type { Ends } from "../../../core/numbers/scale.ts";
-import { rangeNames } from "../../../core/place/address.ts";
+import type { Ends } from "../../../core/catalogue/numbers/scale.ts";
+import { rangeOf } from "../../../core/engine/selection.ts";
+import { rangeNames } from "../../../core/page/browse-state/address.ts";
 import { readNumber } from "../read-number.ts";
 import type { DisplayProps } from "./display-props.ts";
 import { EndField } from "./end-field.tsx";

@@ -1,4 +1,4 @@
-import type { DisplayName } from "../../../core/display/displays.ts";
+import type { DisplayName } from "../../../core/displays/displays.ts";
 
 /** Style sheets in this folder that each display is drawn with, in the order in which they hold. */
 export const sheets: Readonly<Record<DisplayName, readonly string[]>> = {

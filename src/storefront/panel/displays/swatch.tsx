@@ -1,4 +1,4 @@
-import type { FacetSettings } from "../../../core/setting/settings.ts";
+import type { FacetSettings } from "../../../core/settings/settings.ts";
 import type { SwatchView } from "../../../core/swatch/view.ts";
 import type { DisplayProps } from "./display-props.ts";
 

@@ -1,4 +1,4 @@
-import type { DisplayName } from "../../../core/display/displays.ts";
+import type { DisplayName } from "../../../core/displays/displays.ts";
 import type { DisplayView } from "./display-props.ts";
 
 const there = new Map<DisplayName, DisplayView>();

@@ -1,5 +1,5 @@
-import type { Placement } from "../../../core/panel/placement.ts";
-import type { Share } from "../../../core/setting/settings.ts";
+import type { Placement } from "../../../core/settings/placement.ts";
+import type { Share } from "../../../core/settings/settings.ts";
 
 /** What the designer does while arranging, in the rail or on the page. The bench makes of it the same edit as the lattice would. */
 export type ArrangeAct =

@@ -1,4 +1,4 @@
-import type { Placement } from "../../../core/panel/placement.ts";
+import type { Placement } from "../../../core/settings/placement.ts";
 import type { Area, Standing } from "./act.ts";
 
 /** Slots that a panel can be dragged to. */

@@ -1,4 +1,4 @@
-import type { Share } from "../../../core/setting/settings.ts";
+import type { Share } from "../../../core/settings/settings.ts";
 import type { Area } from "../../../storefront/stage/arrange/act.ts";
 
 /** Height of a head in a rail, in CSS px. */

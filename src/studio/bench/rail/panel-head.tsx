@@ -1,6 +1,6 @@
 import { Move } from "lucide-react";
-import { type Band, resolve } from "../../../core/band/band.ts";
-import type { Placement } from "../../../core/panel/placement.ts";
+import { type Band, resolve } from "../../../core/settings/band.ts";
+import type { Placement } from "../../../core/settings/placement.ts";
 import { usePanel } from "../bench-context.ts";
 import { usePlacement } from "../use-placement.ts";
 import { dragged } from "./drag.ts";

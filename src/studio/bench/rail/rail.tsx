@@ -1,8 +1,8 @@
 import { useState } from "react";
-import { type Band, isOwn } from "../../../core/band/band.ts";
 import { isFacet } from "../../../core/panel/panel.ts";
 import type { Row } from "../../../core/panel/panel-schema.ts";
 import { rowTitle } from "../../../core/panel/row-title.ts";
+import { type Band, isOwn } from "../../../core/settings/band.ts";
 import type { Area, ArrangeAct, Standing } from "../../../storefront/stage/arrange/act.ts";
 import { useOpenShop } from "../../shell/shop-context.ts";
 import { usePanel, useSession } from "../bench-context.ts";

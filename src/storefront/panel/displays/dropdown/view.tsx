@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../../../core/catalogue/path.ts";
-import { manyInside } from "../../../../core/display/seeking.ts";
+import { manyInside } from "../../../../core/displays/seeking.ts";
 import type { DisplayProps, OptionView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";

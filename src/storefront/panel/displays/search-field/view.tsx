@@ -1,6 +1,6 @@
 import { useState } from "preact/hooks";
-import { mostFound } from "../../../../core/display/seeking.ts";
-import { fitsWords, words } from "../../../../core/index/words.ts";
+import { mostFound } from "../../../../core/displays/seeking.ts";
+import { fitsWords, words } from "../../../../core/engine/index/words.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 

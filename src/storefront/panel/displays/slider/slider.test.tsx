@@ -2,7 +2,7 @@
 import { act } from "preact/test-utils";
 import { describe, expect, it, vi } from "vitest";
 import { displayStage } from "../../../../../tests/display-stage.tsx";
-import type { Choice } from "../../../../core/match/question.ts";
+import type { Choice } from "../../../../core/engine/question.ts";
 import type { DisplayProps } from "../display-props.ts";
 
 const { empty, find, findAll, show, text } = displayStage();

@@ -1,8 +1,8 @@
 import type { ComponentChildren } from "preact";
 import { useState } from "preact/hooks";
-import { rangeOf } from "../../../../core/match/selection.ts";
-import type { Range } from "../../../../core/numbers/range-schema.ts";
-import { placeIn, type Scale, scaleOf } from "../../../../core/numbers/scale.ts";
+import type { Range } from "../../../../core/catalogue/numbers/range-schema.ts";
+import { placeIn, type Scale, scaleOf } from "../../../../core/catalogue/numbers/scale.ts";
+import { rangeOf } from "../../../../core/engine/selection.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 

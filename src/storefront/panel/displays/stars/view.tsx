@@ -1,4 +1,4 @@
-import { mostStars, pointsAStar } from "../../../../core/numbers/stars.ts";
+import { mostStars, pointsAStar } from "../../../../core/catalogue/numbers/stars.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { RangeList } from "../range-list.tsx";
 

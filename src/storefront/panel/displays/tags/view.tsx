@@ -1,4 +1,4 @@
-import { denseOf } from "../../../../core/display/dense.ts";
+import { denseOf } from "../../../../core/displays/dense.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionList } from "../option-list.tsx";
 import { Tile } from "../tiles/view.tsx";

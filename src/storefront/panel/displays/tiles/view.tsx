@@ -1,4 +1,4 @@
-import { denseOf } from "../../../../core/display/dense.ts";
+import { denseOf } from "../../../../core/displays/dense.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";

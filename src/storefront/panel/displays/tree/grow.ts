@@ -1,5 +1,5 @@
 import { pathSeparator } from "../../../../core/catalogue/path.ts";
-import { ancestors } from "../../../../core/display/offers.ts";
+import { ancestors } from "../../../../core/displays/offers.ts";
 import type { OptionView } from "../display-props.ts";
 
 /** A category with those that stand below it. */

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "preact/hooks";
-import { ancestors } from "../../../../core/display/offers.ts";
+import { ancestors } from "../../../../core/displays/offers.ts";
 import type { DisplayProps } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { BoxOption } from "../option-input.tsx";

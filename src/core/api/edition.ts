@@ -1,0 +1,19 @@
+import { type InferType, string } from "yup";
+import { largest } from "../catalogue/numbers/bounds.ts";
+import { exact, wholeIn } from "../document/schema.ts";
+
+/** The longest note of an edition, in characters. */
+export const longestNote = 500;
+
+/** What is sent to publish a shop. */
+export const publishing = exact({ note: string().strict().max(longestNote).defined() });
+
+/** An edition, as lists show it. */
+export const editionSummary = exact({
+  n: wholeIn(1, largest).required(),
+  note: string().strict().max(longestNote).defined(),
+  /** ISO 8601. */
+  createdAt: string().strict().required(),
+});
+
+export type EditionSummary = InferType<typeof editionSummary>;

@@ -1,0 +1,29 @@
+import { type InferType, string } from "yup";
+import { largest } from "../catalogue/numbers/bounds.ts";
+import { displayNames } from "../displays/displays.ts";
+import { exact, listOf, oneOf, wholeIn } from "../document/schema.ts";
+
+const size = () => wholeIn(0, largest).required();
+
+/** What a handoff has come to. Sizes are bytes, gzipped as they go over the wire. */
+export const handoffReport = exact({
+  pages: wholeIn(1, largest).required(),
+  panels: wholeIn(1, largest).required(),
+  displays: listOf(oneOf(displayNames), displayNames.length),
+  sizes: exact({ script: size(), engine: size(), style: size(), shop: size(), catalogue: size(), cards: size() }),
+});
+
+/** What a designer is shown of a handoff before it is taken: its report, the tags, and its pieces of markup by path. */
+export const handoffPreview = exact({
+  report: handoffReport,
+  head: string().strict().required(),
+  pieces: listOf(string().strict().required(), 100_000),
+  /** Address of a site on which the shop's newest edition stands already, where there is one. */
+  seen: string().strict().optional(),
+});
+
+export type HandoffReport = InferType<typeof handoffReport>;
+export type HandoffPreview = InferType<typeof handoffPreview>;
+
+/** The most of script that is aimed at before panels are awake, for six displays, in bytes gzipped. */
+export const scriptAim = 20_000;

@@ -1,0 +1,36 @@
+import { type InferType, string } from "yup";
+import { largest } from "../catalogue/numbers/bounds.ts";
+import { exact, listOf, wholeIn } from "../document/schema.ts";
+import { editionSummary } from "./edition.ts";
+
+const count = () => wholeIn(0, largest).required();
+
+/** How far the work on a shop is, in numbers. */
+export const shopOverview = exact({
+  /** Its fields whose values are spelt in ways that count apart, by their keys. */
+  catalogue: exact({
+    products: count(),
+    variants: count(),
+    fields: count(),
+    clashing: listOf(string().strict().defined(), 100_000),
+    mends: count(),
+  }),
+  panels: exact({ count: count(), facets: count() }),
+  /** What is wrong that needs no browser to be found. */
+  findings: exact({ error: count(), warning: count(), note: count() }),
+  /** Values of facets with swatches or pictures, and those of them that have none yet. */
+  swatches: exact({ values: count(), unset: count() }),
+  /** Name of the shop's look; empty where it is the usual one. */
+  look: string().strict().defined(),
+  /** Pages, those with an error that needs no browser to be found, and those with a warning and no error. */
+  pages: exact({ count: count(), error: count(), warning: count() }),
+  /** The newest edition and what is another since; absent before the first. */
+  edition: editionSummary
+    .concat(exact({ differences: count() }))
+    .optional()
+    .default(undefined),
+  /** Steps that are done in all documents. */
+  steps: count(),
+});
+
+export type ShopOverview = InferType<typeof shopOverview>;

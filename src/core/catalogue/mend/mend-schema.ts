@@ -1,0 +1,55 @@
+import { type InferType, number } from "yup";
+import { byMember, exact, listOf, oneOf, someText, text } from "../../document/schema.ts";
+import { fieldKinds, fieldLevels } from "../field-names.ts";
+import { dateOrders, decimalMarks, separatorSchema } from "../reading-schema.ts";
+
+/** Version of the mending format that this code writes. */
+export const mendFormat = 1;
+
+const value = () => someText(500);
+const values = (most: number) => listOf(value(), most);
+const id = () => someText(60);
+
+const mends = {
+  /** Values that become others: one for a rename, several sources for a merge, several targets for a split, none to take them away. */
+  values: exact({ id: id(), kind: oneOf(["values"]), field: value(), from: values(2000).min(1), to: values(50) }),
+  /** All variants of some products state these values. */
+  set: exact({ id: id(), kind: oneOf(["set"]), field: value(), products: values(200_000).min(1), to: values(50) }),
+  /** One variant states these values. */
+  cell: exact({ id: id(), kind: oneOf(["cell"]), field: value(), product: value(), variant: value(), to: values(50) }),
+  /** How a field is called and read, as far as that is otherwise than the file has it. */
+  field: exact({
+    id: id(),
+    kind: oneOf(["field"]),
+    field: value(),
+    /** What it is called in the tool and, where a facet has no label of its own, by shoppers. */
+    name: text(200).optional(),
+    /** What its values are. */
+    values: oneOf(fieldKinds).optional(),
+    /** What parts several values of a cell. */
+    separator: separatorSchema().optional(),
+    decimal: oneOf(decimalMarks).optional(),
+    dates: oneOf(dateOrders).optional(),
+    /** Whose it is: all variants of a product state what one of them does, or each its own. */
+    level: oneOf(fieldLevels).optional(),
+    /** Written behind its numbers; none where it is empty. */
+    unit: text(20).optional(),
+  }),
+  /** Values that are numbers with units become plain numbers in one unit. */
+  units: exact({ id: id(), kind: oneOf(["units"]), field: value(), unit: someText(20) }),
+};
+
+/** What is put right over a shop's catalogue, in order. The imported catalogue itself is never changed. */
+export const mendsSchema = exact({
+  format: number<typeof mendFormat>().strict().oneOf([mendFormat]).required(),
+  mends: listOf(byMember("kind", mends), 5000),
+});
+
+export type MendDocument = InferType<typeof mendsSchema>;
+
+/** One thing put right in a catalogue. Values are named by their identities, so that a mend also holds for spellings of later imports. */
+export type Mend = MendDocument["mends"][number];
+export type MendOf<K extends Mend["kind"]> = Extract<Mend, { kind: K }>;
+
+/** A mend that has no id yet. */
+export type NewMend = { [K in Mend["kind"]]: Omit<MendOf<K>, "id"> }[Mend["kind"]];

@@ -1,0 +1,106 @@
+import { type InferType, mixed } from "yup";
+import { fieldSchema } from "../catalogue/field-schema.ts";
+import { largest } from "../catalogue/numbers/bounds.ts";
+import { rangeSchema } from "../catalogue/numbers/range-schema.ts";
+import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
+import { cardSchema } from "./cards/card-schema.ts";
+import { levels, optionSchema } from "./index/option-schema.ts";
+
+const most = 1_000_000;
+const number = () => numberIn(-largest, largest).required();
+const whole = () => wholeIn(0, largest).required();
+/** Numbers as a list, or as a typed array where nothing lies between asker and engine that knows lists only. */
+const counts = () =>
+  mixed<ArrayLike<number>>(
+    (value): value is ArrayLike<number> => Array.isArray(value) || ArrayBuffer.isView(value),
+  ).required();
+
+/** Counts in bins: bin `i` holds values from `edges[i]` up to, but without, the next edge; the last one with. A product counts once in a bin. */
+const histogram = exact({ edges: listOf(number(), 1001), counts: listOf(whole(), 1000) });
+
+/** A range facet's ends, null when nothing matches, and how the values lie between them. */
+const rangeAnswer = exact({
+  min: numberIn(-largest, largest).nullable().defined(),
+  max: numberIn(-largest, largest).nullable().defined(),
+  histogram: histogram.nullable().defined(),
+});
+
+/** What of a facet does not change with the selection. */
+const steadyFacet = exact({
+  field: fieldSchema,
+  level: oneOf(levels),
+  /** Products of the page that state the field. */
+  reach: whole(),
+  /** In the order in which the catalogue first states them; none for a range. */
+  options: listOf(optionSchema, most),
+  /** Of a range: the ranges that it is counted in. */
+  ranges: listOf(rangeSchema, 1000),
+  /** Products of each option, or of each of the ranges. */
+  counts: counts(),
+  range: rangeAnswer.optional().default(undefined),
+});
+
+const wireFacet = exact({
+  live: counts(),
+  range: rangeAnswer.optional().default(undefined),
+  steady: steadyFacet.optional().default(undefined),
+});
+
+/** A part of a selection that can be taken back by itself: the choice of a field, one option of an all-of choice, or the words. */
+const part = exact({
+  /** Absent for the words that were searched for. */
+  field: someText(500).optional(),
+  /** Absent for the whole choice of the field. */
+  option: someText(2000).optional(),
+});
+
+/** Parts of a selection without which something is found: one, or where no single one helps two, and how much. */
+const takeBack = exact({ parts: listOf(part, 2), total: whole() });
+
+/** An answer as it travels: parts that do not change with the selection are left out where the asker has them. */
+export const wireAnswer = exact({
+  /** Products that match, and products on the page before any choice. */
+  total: whole(),
+  outOf: whole(),
+  /** The wanted stretch of the matching products, in order. */
+  products: listOf(cardSchema, 1000),
+  /** By field key. */
+  facets: record(wireFacet),
+  /** When nothing was found and it was asked for: what can be taken back, that which finds most first. */
+  takeBacks: listOf(takeBack, 100).optional().default(undefined),
+  /** And searches like the one that found nothing, which find something. */
+  near: listOf(text(1000), 10).optional().default(undefined),
+});
+
+export type Histogram = InferType<typeof histogram>;
+export type RangeAnswer = InferType<typeof rangeAnswer>;
+export type SteadyFacet = InferType<typeof steadyFacet>;
+export type TakeBack = InferType<typeof takeBack>;
+export type Part = InferType<typeof part>;
+export type WireAnswer = InferType<typeof wireAnswer>;
+export type WireFacet = WireAnswer["facets"][string];
+
+/** Counts one an option, in the order of a facet's options or ranges: following what is chosen, and over the whole page. */
+export interface CountAnswer {
+  live: SteadyFacet["counts"];
+  steady: SteadyFacet["counts"];
+}
+
+/** A range facet, following what is chosen and over the whole page. */
+export interface RangePair {
+  live: RangeAnswer;
+  steady: RangeAnswer;
+}
+
+/** What a page is told of one facet. */
+export interface FacetAnswer extends Omit<SteadyFacet, "counts" | "range"> {
+  counts: CountAnswer;
+  /** For a facet whose mode is `range`. */
+  range?: RangePair;
+}
+
+/** What a listing page is told. */
+export interface Answer extends Omit<WireAnswer, "facets"> {
+  /** By field key. */
+  facets: Readonly<Record<string, FacetAnswer>>;
+}

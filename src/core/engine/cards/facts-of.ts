@@ -1,0 +1,26 @@
+import { valuesOf } from "../../catalogue/catalogue.ts";
+import { type Field, isDerivedRole, isFacetable, isNumeric } from "../../catalogue/field.ts";
+import type { CatalogueIndex } from "../index/catalogue-index.ts";
+
+const most = 3;
+/** Longer values are sentences, and a card has no room for them. */
+const longest = 28;
+/** What tells a product apart at a glance comes first; the rest in the catalogue's order. */
+const first = ["type", "brand"];
+
+/** What stands in the place of a product's picture where it has none: a few short values that it states. */
+export function factsOf({ catalogue }: CatalogueIndex, variant: number): string[] {
+  const place = ({ role, kind }: Field) => (kind === "colour" ? 0 : first.includes(role) ? 1 : 2);
+  const fields = catalogue.fields.filter(
+    (field) => isFacetable(field) && !isNumeric(field) && field.kind !== "yes-no" && !field.titles,
+  );
+  const facts: string[] = [];
+  for (const { key, kind, role } of fields.sort((a, b) => place(a) - place(b))) {
+    if (facts.length === most) break;
+    if (role === "tags" || isDerivedRole(role)) continue;
+    const [value] = valuesOf(catalogue, key, variant);
+    const text = kind === "path" ? value?.split(" > ").at(-1) : value;
+    if (text && text.length <= longest && !facts.includes(text)) facts.push(text);
+  }
+  return facts;
+}

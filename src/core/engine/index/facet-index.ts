@@ -1,0 +1,205 @@
+import { type Catalogue, productCount, variantCount } from "../../catalogue/catalogue.ts";
+import { type Field, isAlwaysVariant } from "../../catalogue/field.ts";
+import { identity, spelling } from "../../catalogue/identity.ts";
+import { addUp, countAt } from "../../catalogue/numbers/tally.ts";
+import { prefixes } from "../../catalogue/path.ts";
+import { toNumber } from "../../catalogue/values.ts";
+import { type Bitmap, bitmapOf } from "./bitmap.ts";
+import type { Level, Merge, Option } from "./option-schema.ts";
+import { buildPostings, listOf, type Postings } from "./postings.ts";
+
+/** A field as discrete options over its records. */
+export interface OptionIndex {
+  level: Level;
+  options: Option[];
+  /** Option identity → place in `options`. */
+  at: Map<string, number>;
+  postings: Postings;
+  forward: Forward;
+  /** The records of an option as a bitmap, kept once made. */
+  bits(option: number): Bitmap;
+}
+
+/**
+ * Record → options. Where no record states two, `codes` holds each record's option and
+ * `options.length` for none, so that counting needs no branch; otherwise record `r` states
+ * `codes[starts[r]]` up to `codes[starts[r + 1]]`.
+ */
+export interface Forward {
+  codes: Uint16Array | Uint32Array;
+  starts: Uint32Array | undefined;
+}
+
+/** The options that a record states, by their places. @param options how many there are */
+export function optionsOfRecord({ codes, starts }: Forward, record: number, options: number): number[] {
+  const [from, to] = starts ? [starts[record] ?? 0, starts[record + 1] ?? 0] : [record, record + 1];
+  return [...codes.subarray(from, to)].filter((option) => option < options);
+}
+
+/** A field as numbers over its records: record `r` states `values[starts[r]]` up to `values[starts[r + 1]]`. */
+export interface NumberIndex {
+  level: Level;
+  starts: Uint32Array;
+  values: Float64Array;
+}
+
+/** Variant-level when any product has variants that disagree; one that states nothing disagrees with one that does. */
+export function levelOf(catalogue: Catalogue, field: Field): Level {
+  if (isAlwaysVariant(field.role)) return "variant";
+  if (field.level) return field.level;
+  const column = catalogue.columns.get(field.key);
+  if (!column) return "product";
+  const ids = valueNumbers(column.spellings);
+  const stated = (variant: number) => {
+    const set = new Set<number>();
+    for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++)
+      set.add(ids[column.codes[i] ?? 0] ?? 0);
+    return set;
+  };
+  const { variantStart } = catalogue;
+  for (let p = 0; p < productCount(catalogue); p++) {
+    if ((variantStart[p + 1] ?? 0) - (variantStart[p] ?? 0) < 2) continue;
+    const first = stated(variantStart[p] ?? 0);
+    for (let v = (variantStart[p] ?? 0) + 1; v < (variantStart[p + 1] ?? 0); v++) {
+      const other = stated(v);
+      if (other.size !== first.size || [...other].some((id) => !first.has(id))) return "variant";
+    }
+  }
+  return "product";
+}
+
+/**
+ * Codes a field's values as options.
+ * @param tree every level of a path is an option of its own
+ * @param merges values that are one option; the option's identity is that of its label
+ */
+export function indexOptions(
+  catalogue: Catalogue,
+  field: Field,
+  level: Level,
+  tree: boolean,
+  merges: readonly Merge[] = [],
+): OptionIndex {
+  const merged = new Map(
+    merges.flatMap(({ label, values }) => values.map((value) => [value, spelling(label)] as const)),
+  );
+  const column = catalogue.columns.get(field.key) ?? {
+    spellings: [],
+    starts: new Uint32Array(variantCount(catalogue) + 1),
+    codes: new Uint32Array(),
+  };
+  const uses = new Uint32Array(column.spellings.length);
+  for (const code of column.codes) countAt(uses, code);
+
+  const at = new Map<string, number>();
+  const labels = new Labels();
+  const optionsOfCode = column.spellings.map((text, code) => {
+    const own = merged.size === 0 ? undefined : merged.get(identity(text));
+    const names = own !== undefined ? [own] : tree ? prefixes(text) : [text];
+    return names.map((name) => {
+      const id = identity(name);
+      let option = at.get(id);
+      if (option === undefined) {
+        option = at.size;
+        at.set(id, option);
+      }
+      labels.add(option, name, uses[code] ?? 0);
+      return option;
+    });
+  });
+  const options = [...at.keys()].map((id, option) => ({ id, label: labels.of(option) }));
+
+  const { variantStart } = catalogue;
+  const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
+  const postings = buildPostings(options.length, records, (record, visit) => {
+    // A product-level field is the same on all of a product's variants, so the first speaks for it.
+    const variant = level === "product" ? (variantStart[record] ?? 0) : record;
+    for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++) {
+      for (const option of optionsOfCode[column.codes[i] ?? 0] ?? []) visit(option);
+    }
+  });
+  const made: Bitmap[] = [];
+  const bits = (option: number) => {
+    made[option] ??= bitmapOf(listOf(postings, option), records);
+    return made[option];
+  };
+  return { level, options, at, postings, forward: turnRound(postings, options.length, records), bits };
+}
+
+/** Record → options from option → records. */
+function turnRound(postings: Postings, options: number, records: number): Forward {
+  const starts = new Uint32Array(records + 1);
+  for (const record of postings.records) countAt(starts, record + 1);
+  const single = starts.every((uses) => uses < 2);
+  const make = (length: number) => (options < 0xffff ? new Uint16Array(length) : new Uint32Array(length));
+  if (single) {
+    const codes = make(records).fill(options);
+    for (let o = 0; o < options; o++) for (const record of listOf(postings, o)) codes[record] = o;
+    return { codes, starts: undefined };
+  }
+  addUp(starts);
+  const codes = make(postings.records.length);
+  const next = starts.slice(0, records);
+  for (let o = 0; o < options; o++) {
+    for (const record of listOf(postings, o)) {
+      codes[next[record] ?? 0] = o;
+      countAt(next, record);
+    }
+  }
+  return { codes, starts };
+}
+
+/** Codes a field's values as numbers; values that are none are not stated. */
+export function indexNumbers(catalogue: Catalogue, field: Field, level: Level): NumberIndex {
+  const column = catalogue.columns.get(field.key);
+  const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
+  const starts = new Uint32Array(records + 1);
+  const values: number[] = [];
+  const numbers = column?.spellings.map((text) => toNumber(text, field.kind)) ?? [];
+  for (let record = 0; record < records; record++) {
+    const variant = level === "product" ? (catalogue.variantStart[record] ?? 0) : record;
+    for (let i = column?.starts[variant] ?? 0; i < (column?.starts[variant + 1] ?? 0); i++) {
+      const value = numbers[column?.codes[i] ?? 0] ?? Number.NaN;
+      if (!Number.isNaN(value)) values.push(value);
+    }
+    starts[record + 1] = values.length;
+  }
+  return { level, starts, values: Float64Array.from(values) };
+}
+
+/** Numbers distinct identities, so that sets of values can be compared cheaply. */
+function valueNumbers(spellings: readonly string[]): number[] {
+  const numbers = new Map<string, number>();
+  return spellings.map((text) => {
+    const id = identity(text);
+    const known = numbers.get(id) ?? numbers.size;
+    numbers.set(id, known);
+    return known;
+  });
+}
+
+/** Counts how often each option is spelt how. Nearly all are spelt one way, which costs no table of their own. */
+class Labels {
+  #first: { name: string; uses: number }[] = [];
+  #others = new Map<number, Map<string, number>>();
+
+  add(option: number, name: string, uses: number): void {
+    const first = this.#first[option];
+    if (!first) this.#first[option] = { name, uses };
+    else if (first.name === name) first.uses += uses;
+    else {
+      const others = this.#others.get(option) ?? new Map<string, number>();
+      others.set(name, (others.get(name) ?? 0) + uses);
+      this.#others.set(option, others);
+    }
+  }
+
+  /** The most frequent spelling, the first on a tie. */
+  of(option: number): string {
+    const { name, uses } = this.#first[option] ?? { name: "", uses: 0 };
+    let best = { name, uses };
+    for (const [other, times] of this.#others.get(option) ?? [])
+      if (times > best.uses) best = { name: other, uses: times };
+    return best.name;
+  }
+}

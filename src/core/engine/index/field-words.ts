@@ -1,0 +1,44 @@
+import { type Catalogue, type Column, productCount } from "../../catalogue/catalogue.ts";
+import { buildPostings, listOf, type Postings } from "./postings.ts";
+import { words } from "./words.ts";
+
+/** The words of one field, and the products that state them. */
+export class FieldWords {
+  /** Sorted, so that a prefix is a run. */
+  readonly words: readonly string[];
+  #postings: Postings;
+
+  constructor(catalogue: Catalogue, column: Column) {
+    const wordsOf = column.spellings.map(words);
+    this.words = [...new Set(wordsOf.flat())].sort();
+    const at = new Map(this.words.map((word, i) => [word, i]));
+    this.#postings = buildPostings(this.words.length, productCount(catalogue), (product, visit) => {
+      const [first, last] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
+      for (let i = column.starts[first] ?? 0; i < (column.starts[last] ?? 0); i++)
+        for (const word of wordsOf[column.codes[i] ?? 0] ?? []) visit(at.get(word) ?? 0);
+    });
+  }
+
+  /**
+   * Calls back with the products of every word that is the one asked for, or with `prefix` begins with it.
+   * @param visit products in rising order, and whether the word is the very one
+   */
+  find(word: string, prefix: boolean, visit: (products: Uint32Array, exact: boolean) => void): void {
+    for (let at = this.#from(word); at < this.words.length; at++) {
+      const own = this.words[at] ?? "";
+      if (prefix ? !own.startsWith(word) : own !== word) break;
+      visit(listOf(this.#postings, at), own === word);
+    }
+  }
+
+  #from(word: string): number {
+    let low = 0;
+    let high = this.words.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((this.words[middle] ?? "") < word) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+}

@@ -1,0 +1,132 @@
+import type { Range } from "../catalogue/numbers/range-schema.ts";
+import type { Answer, WireAnswer, WireFacet } from "./answer.ts";
+import { cardOf } from "./cards/card.ts";
+import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
+import type { CatalogueIndex } from "./index/catalogue-index.ts";
+import { kept } from "./index/kept.ts";
+import type { SearchedField } from "./index/search-schema.ts";
+import type { Matcher } from "./matcher.ts";
+import { byPlace, byRelevance, sortProducts } from "./order.ts";
+import { PageCounts } from "./page-counts.ts";
+import type { Clause, Facet, Question } from "./question.ts";
+import { bestMatch, pickedOrder } from "./sort-keys.ts";
+import { takeBacks } from "./take-back.ts";
+
+/** Pages whose products and counts are kept; those used longest ago go first. */
+const mostPages = 40;
+
+/** The words that a page and a shopper search for, together. */
+const wordsIn = (within: readonly Clause[], text: string): string =>
+  [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text].join(" ").trim();
+
+/** See {@link LocalEngine.look}. */
+export interface Look {
+  /** Products that match. */
+  total: number;
+  /** Their numbers, in the question's order. */
+  found(): Uint32Array;
+  /** Live counts of a facet, in the order of its options or ranges. */
+  counts(facet: Facet): WireFacet["live"];
+  /** How many products match with a range in the place of one field's choice. */
+  within(field: string, range: Range): number;
+}
+
+/** The engine that computes where it stands: in the page, in a worker or on the server. */
+export class LocalEngine implements Engine {
+  readonly index: CatalogueIndex;
+  #pages = new Map<string, PageCounts>();
+  #ids: Set<string> | undefined;
+
+  constructor(index: CatalogueIndex) {
+    this.index = index;
+  }
+
+  ask(question: Question): Answer {
+    const page = this.page(question.within, question.searching);
+    return completeAnswer(this.answer(question), question, (facet) => page.steady(facet));
+  }
+
+  /**
+   * The answer as it travels.
+   * @param has whether the asker has the unchanging part of a facet already, by {@link facetName}; by default it has all
+   */
+  answer(question: Question, has: (name: string) => boolean = () => true): WireAnswer {
+    const { within, facets, selection, show, mends, searching, from, size } = question;
+    const { index } = this;
+    const page = this.page(within, searching);
+    const known = facets.filter((facet) => index.field(facet.field) !== undefined);
+    const matcher = page.matcher(known, selection);
+    const matched = matcher.productIds();
+    const live = page.live(matcher, known, selection);
+    const answers: WireAnswer["facets"] = {};
+    for (const facet of known) {
+      const name = facetName(facet);
+      const own = live.get(name);
+      if (own) answers[facet.field] = has(name) ? own : { ...own, steady: page.steady(facet) };
+    }
+    const { fits } = matcher;
+    const shown =
+      size === 0 ? matched.subarray(0, 0) : this.#ordered(matched, matcher, question).subarray(from, from + size);
+    return {
+      total: matched.length,
+      outOf: page.outOf,
+      products: Array.from(shown, (product) => cardOf(index, product, fits, show)),
+      facets: answers,
+      ...(mends && matched.length === 0
+        ? {
+            takeBacks: takeBacks(page, known, selection),
+            near: index.text.near(wordsIn(within, selection.text), searching),
+          }
+        : {}),
+    };
+  }
+
+  /** The ids of all products that a question finds, in its order, however many it wants to see. */
+  found(question: Question): string[] {
+    const { facets, selection, within, searching } = question;
+    const known = facets.filter((facet) => this.index.field(facet.field) !== undefined);
+    const matcher = this.page(within, searching).matcher(known, selection);
+    const { productIds } = this.index.catalogue;
+    return Array.from(this.#ordered(matcher.productIds(), matcher, question), (product) => productIds[product] ?? "");
+  }
+
+  /**
+   * A question worked out step by step, for who asks more than once: its counts are those of an answer to it, made only
+   * where they are wanted.
+   */
+  look(question: Question): Look {
+    const { facets, selection, within, searching } = question;
+    const page = this.page(within, searching);
+    const known = facets.filter((facet) => this.index.field(facet.field) !== undefined);
+    const matcher = page.matcher(known, selection);
+    const counts = new Map<string, WireFacet["live"]>();
+    return {
+      total: matcher.size(),
+      found: () => this.#ordered(matcher.productIds(), matcher, question),
+      counts: (facet) => kept(counts, facetName(facet), () => page.count(matcher, facet).live, known.length + 1),
+      within: (field, range) => matcher.sizeWith(field, range),
+    };
+  }
+
+  /** Whether the catalogue has a product of an id. */
+  hasProduct(id: string): boolean {
+    this.#ids ??= new Set(this.index.catalogue.productIds);
+    return this.#ids.has(id);
+  }
+
+  /** Products in the order that a question wants. */
+  #ordered(matched: Uint32Array, matcher: Matcher, { within, selection, sort, searching }: Question): Uint32Array {
+    const { index } = this;
+    if (sort === bestMatch)
+      return byRelevance(matched, index.text.relevance(wordsIn(within, selection.text), searching));
+    if (sort !== pickedOrder) return sortProducts(index, matched, sort, matcher.fits);
+    const picked = within.flatMap((clause) => clause.flatMap((one) => ("products" in one ? one.products : [])));
+    return byPlace(index, matched, picked);
+  }
+
+  /** A page by what it asks of its products, with what was counted on it. */
+  page(within: readonly Clause[], searching?: readonly SearchedField[]): PageCounts {
+    const name = pageKey({ within, searching });
+    return kept(this.#pages, name, () => new PageCounts(this.index, within, searching), mostPages);
+  }
+}

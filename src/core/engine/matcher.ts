@@ -1,0 +1,207 @@
+import type { Range } from "../catalogue/numbers/range-schema.ts";
+import { type Base, inRange, productsOf, variantsWithin } from "./base.ts";
+import { type Bitmap, complement, count, emptyBitmap, has, intersect, set, toIds, union } from "./index/bitmap.ts";
+import type { CatalogueIndex } from "./index/catalogue-index.ts";
+import type { OptionIndex } from "./index/facet-index.ts";
+import type { Level } from "./index/option-schema.ts";
+import { listOf } from "./index/postings.ts";
+import type { Choice, Choices, Facet } from "./question.ts";
+import { optionsOf, rangeOf } from "./selection.ts";
+
+/** What one facet's choice asks of a product or of its variants. */
+type Condition =
+  /** Products or variants that hold it. Those of variants must be held by one and the same variant. */
+  | { field: string; level: Level; bits: Bitmap }
+  /** A variant-level all-of: for each list, some variant of the product, which holds the other conditions, is in it. */
+  | { field: string; each: Uint32Array[] };
+
+/** Products and variants that satisfy a selection, kept apart the way the definition of a match needs them. */
+export interface Match {
+  /** Products for which every product-level facet holds. */
+  products: Bitmap;
+  /** Variants that satisfy all variant-level any-of, one-of, tree and range choices at once; undefined for all. */
+  variants: Bitmap | undefined;
+  /** Postings of each option chosen in a variant-level all-of facet. */
+  each: Uint32Array[];
+}
+
+/** What has been worked out of one match. */
+interface Kept {
+  match: Match;
+  products?: Bitmap;
+  size?: number;
+  productIds?: Uint32Array;
+  variantIds?: Uint32Array;
+  fewer?: { ids: Uint32Array; rest: boolean };
+}
+
+/** The discrete options of a facet that is not a range. */
+export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex =>
+  index.options(facet.field, facet.mode === "tree", facet.merges);
+
+/**
+ * One selection on one page, worked out. Counting asks for the match without one
+ * facet's own choice; each such match is worked out once and kept, and facets without a choice share one.
+ */
+export class Matcher {
+  readonly index: CatalogueIndex;
+  readonly choices: Choices;
+  #page: Base;
+  #conditions: Condition[];
+  #kept = new Map<string, Kept>();
+
+  /**
+   * @param page what the page's standing conditions leave
+   * @param facets facets whose choices hold; a choice of another field has no mode, and so no meaning
+   */
+  constructor(index: CatalogueIndex, page: Base, facets: readonly Facet[], choices: Choices) {
+    this.index = index;
+    this.choices = choices;
+    this.#page = page;
+    this.#conditions = facets.flatMap((facet) => {
+      const choice = choices[facet.field];
+      return choice ? [conditionOf(index, facet, choice)] : [];
+    });
+  }
+
+  /** The match, with the choice of one field left out when `without` names it. */
+  match(without?: string): Match {
+    return this.#at(without).match;
+  }
+
+  /** Products of the match, all conditions taken together. */
+  products(without?: string): Bitmap {
+    const kept = this.#at(without);
+    kept.products ??= matchedProducts(this.index, kept.match);
+    return kept.products;
+  }
+
+  /** How many products match. */
+  size(without?: string): number {
+    const kept = this.#at(without);
+    kept.size ??= count(this.products(without));
+    return kept.size;
+  }
+
+  /** Whether leaving this field's choice out changes nothing, so that the match is that of the whole selection. */
+  isShared(without?: string): boolean {
+    return this.#at(without) === this.#at(undefined);
+  }
+
+  /** The matching products, or all others (`rest`) where those are fewer, for walking over. */
+  fewer(without?: string): { ids: Uint32Array; rest: boolean } {
+    const kept = this.#at(without);
+    if (!kept.fewer) {
+      const products = this.products(without);
+      const rest = this.size(without) * 2 > this.index.products;
+      kept.fewer = { ids: rest ? toIds(complement(products, this.index.products)) : this.productIds(without), rest };
+    }
+    return kept.fewer;
+  }
+
+  productIds(without?: string): Uint32Array {
+    const kept = this.#at(without);
+    kept.productIds ??= toIds(this.products(without));
+    return kept.productIds;
+  }
+
+  /** Variants of the matching products that satisfy the variant-level conditions themselves, in rising order. */
+  variantIds(without?: string): Uint32Array {
+    const kept = this.#at(without);
+    kept.variantIds ??= variantsWithin(this.index, this.productIds(without), kept.match.variants);
+    return kept.variantIds;
+  }
+
+  /** Whether a variant satisfies all that is chosen of variants and what the page asks of them; undefined where nothing is. */
+  get fits(): ((variant: number) => boolean) | undefined {
+    const { variants } = this.match();
+    return variants && ((variant) => has(variants, variant));
+  }
+
+  /** How many products match with a range in the place of one field's choice. */
+  sizeWith(field: string, range: Range): number {
+    const base = this.match(field);
+    const { level, bits } = rangeCondition(this.index, field, range);
+    const narrowed =
+      level === "product"
+        ? { ...base, products: both(base.products, bits) }
+        : { ...base, variants: base.variants ? both(base.variants, bits) : bits };
+    return count(matchedProducts(this.index, narrowed));
+  }
+
+  #at(without: string | undefined) {
+    const left = without !== undefined && this.#conditions.some(({ field }) => field === without) ? without : "";
+    let kept = this.#kept.get(left);
+    if (!kept) {
+      kept = { match: this.#work(left) };
+      this.#kept.set(left, kept);
+    }
+    return kept;
+  }
+
+  #work(without: string): Match {
+    const page = this.#page;
+    const result: Match = { ...page, each: [] };
+    for (const condition of this.#conditions) {
+      if (condition.field === without) continue;
+      if ("each" in condition) result.each.push(...condition.each);
+      else if (condition.level === "product")
+        result.products =
+          result.products === page.products
+            ? both(page.products, condition.bits)
+            : intersect(result.products, condition.bits);
+      else result.variants = result.variants ? both(result.variants, condition.bits) : condition.bits;
+    }
+    return result;
+  }
+}
+
+/** The products of a match, all conditions taken together. */
+export function matchedProducts(index: CatalogueIndex, { products, variants, each }: Match): Bitmap {
+  if (!variants && each.length === 0) return products;
+  const result = products.slice();
+  if (variants) intersect(result, productsOf(index, variants));
+  for (const list of each) intersect(result, productsOfList(index, list, variants));
+  return result;
+}
+
+/** Products that have a variant of the posting list which is also in `variants`, when that is given. */
+function productsOfList(index: CatalogueIndex, list: Uint32Array, variants?: Bitmap): Bitmap {
+  const { productOf } = index;
+  const result = emptyBitmap(index.products);
+  for (let i = 0; i < list.length; i++) {
+    const v = list[i] ?? 0;
+    if (!variants || has(variants, v)) set(result, productOf[v] ?? 0);
+  }
+  return result;
+}
+
+function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condition {
+  const { field, mode } = facet;
+  if (mode === "range") return rangeCondition(index, field, rangeOf(choice));
+  const options = facetOptions(index, facet);
+  // An option that the catalogue no longer states finds nothing.
+  const chosen = optionsOf(choice).map((id) => options.at.get(id));
+  if (mode === "all" && options.level === "variant") {
+    return { field, each: chosen.map((o) => (o === undefined ? new Uint32Array() : listOf(options.postings, o))) };
+  }
+  const size = options.level === "product" ? index.products : index.variants;
+  const bitmaps = chosen.map((o) => (o === undefined ? emptyBitmap(size) : options.bits(o)));
+  const [only, ...others] = bitmaps;
+  if (only && others.length === 0) return { field, level: options.level, bits: only };
+  const combine = mode === "all" ? intersect : union;
+  const bits = others.reduce<Bitmap>((sum, one) => combine(sum, one), only?.slice() ?? emptyBitmap(size));
+  return { field, level: options.level, bits };
+}
+
+function rangeCondition(index: CatalogueIndex, field: string, range: Range) {
+  const numbers = index.numbers(field);
+  return { field, level: numbers.level, bits: inRange(numbers, range) };
+}
+
+/** A new set of what is in both, without touching either. */
+function both(a: Bitmap, b: Bitmap): Bitmap {
+  const result = new Uint32Array(a.length);
+  for (let i = 0; i < a.length; i++) result[i] = (a[i] ?? 0) & (b[i] ?? 0);
+  return result;
+}

@@ -1,0 +1,95 @@
+import type { Field } from "../catalogue/field.ts";
+import type { SteadyFacet, WireFacet } from "./answer.ts";
+import { type Base, baseOf, searchedIn } from "./base.ts";
+import { liveCounts, reachCount } from "./count.ts";
+import { facetName } from "./engine.ts";
+import type { CatalogueIndex } from "./index/catalogue-index.ts";
+import { kept } from "./index/kept.ts";
+import type { SearchedField } from "./index/search-schema.ts";
+import { facetOptions, Matcher } from "./matcher.ts";
+import type { Clause, Facet, Selection } from "./question.ts";
+import { liveRange, rangeCounts, rangesOf } from "./range.ts";
+
+const histogramBins = 20;
+/** Facets whose unchanging part is kept; merges and limits are the asker's, so there is no end to them. */
+const mostSteady = 600;
+
+/** One page's products and what was counted over them, kept as long as the catalogue is the same. */
+export class PageCounts {
+  readonly index: CatalogueIndex;
+  readonly base: Base;
+  /** What the words of fields weigh in a search. */
+  readonly searching: readonly SearchedField[] | undefined;
+  /** Products of the page before any choice. */
+  readonly outOf: number;
+  /** The page with nothing chosen, worked out once for all facets. */
+  #nothing: Matcher;
+  #steady = new Map<string, SteadyFacet>();
+  /** What was counted last, which holds as long as the same is chosen in the same facets. */
+  #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
+
+  constructor(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]) {
+    this.index = index;
+    this.searching = searching;
+    this.base = baseOf(index, within, searching);
+    this.#nothing = new Matcher(index, this.base, [], {});
+    this.outOf = this.#nothing.size();
+  }
+
+  /** A selection on this page, worked out. @param facets those whose choices hold; their fields are in the catalogue */
+  matcher(facets: readonly Facet[], { text, choices }: Selection): Matcher {
+    return new Matcher(this.index, searchedIn(this.index, this.base, text, this.searching), facets, choices);
+  }
+
+  /** The counts of facets that follow a selection. */
+  live(matcher: Matcher, facets: readonly Facet[], { text, choices }: Selection): ReadonlyMap<string, WireFacet> {
+    const chosen = JSON.stringify([
+      text.trim(),
+      facets.filter(({ field }) => choices[field]).map((facet) => [facet, choices[facet.field]]),
+    ]);
+    if (this.#live.chosen !== chosen || this.#live.facets.size > mostSteady) this.#live = { chosen, facets: new Map() };
+    const counted = this.#live.facets;
+    const nothing = text.trim() === "" && facets.every(({ field }) => choices[field] === undefined);
+    for (const facet of facets) {
+      const name = facetName(facet);
+      if (!counted.has(name)) counted.set(name, nothing ? this.#nothingChosen(facet) : this.count(matcher, facet));
+    }
+    return counted;
+  }
+
+  /** Nothing chosen is what the steady counts are of. */
+  #nothingChosen(facet: Facet): WireFacet {
+    const { counts, range } = this.steady(facet);
+    return { live: counts, ...(range ? { range } : {}) };
+  }
+
+  /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */
+  steady(facet: Facet): SteadyFacet {
+    return kept(this.#steady, facetName(facet), () => this.#countSteady(facet), mostSteady);
+  }
+
+  #countSteady(facet: Facet): SteadyFacet {
+    const nothing = this.#nothing;
+    const range = facet.mode === "range";
+    const ranges = range ? rangesOf(nothing, facet) : [];
+    return {
+      field: this.index.field(facet.field) as Field,
+      level: this.index.level(facet.field),
+      reach: reachCount(nothing, facet),
+      options: range ? [] : [...facetOptions(this.index, facet).options],
+      ranges,
+      counts: range ? rangeCounts(nothing, facet, ranges) : liveCounts(nothing, facet),
+      ...(range ? { range: liveRange(nothing, facet, histogramBins) } : {}),
+    };
+  }
+
+  /** The counts of one facet that follow what is chosen. */
+  count(matcher: Matcher, facet: Facet): WireFacet {
+    if (facet.mode !== "range") return { live: liveCounts(matcher, facet) };
+    return {
+      live: rangeCounts(matcher, facet, this.steady(facet).ranges),
+      // The bins of the whole page, so that each can be told to be empty now.
+      range: liveRange(matcher, facet, this.steady(facet).range?.histogram?.edges ?? 0),
+    };
+  }
+}

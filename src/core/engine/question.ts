@@ -1,0 +1,126 @@
+import { boolean, type InferType, lazy, mixed } from "yup";
+import { largest } from "../catalogue/numbers/bounds.ts";
+import { partings } from "../catalogue/numbers/parting.ts";
+import { rangeSchema } from "../catalogue/numbers/range-schema.ts";
+import { said } from "../document/json-schema.ts";
+import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
+import { limits, limitText } from "../sanitize/limits.ts";
+import { mergeSchema } from "./index/option-schema.ts";
+import { searching } from "./index/search-schema.ts";
+
+/** How the choices within one facet combine. */
+export const modes = ["any", "all", "one", "range", "tree"] as const;
+export type Mode = (typeof modes)[number];
+
+const anyNumber = () => numberIn(-largest, largest);
+
+const chosenOptions = exact({ options: listOf(someText(2000), 2000) });
+const hasOptions = (value: unknown): boolean => typeof value === "object" && value !== null && "options" in value;
+
+/** Chosen options by their identities, in the order chosen, or a range. */
+const choice = lazy((value: unknown) => (hasOptions(value) ? chosenOptions : rangeSchema));
+
+/** Stars and up part a rating of five stars, or of ten points. */
+const rules = [...partings, "stars"] as const;
+const rangesByRule = exact({ by: oneOf(rules), parts: wholeIn(1, 50).required() });
+const rangesBetween = exact({ limits: listOf(anyNumber().required(), 50) });
+const rangesUpwards = exact({ from: listOf(anyNumber().required(), 50) });
+
+/** Ranges of a number line: parted by rule into about so many, between limits, or from each of some numbers up. */
+const rangeSpec = lazy((value: unknown) => {
+  if (typeof value === "object" && value !== null && "limits" in value) return rangesBetween;
+  return typeof value === "object" && value !== null && "from" in value ? rangesUpwards : rangesByRule;
+});
+
+const facet = exact({
+  field: someText(500),
+  mode: oneOf(modes),
+  /** Values that are one option. */
+  merges: listOf(mergeSchema, 500).optional().default(undefined),
+  /** Its values lie on a bent scale, and so do the bins that they are counted in. */
+  bent: boolean().strict().optional(),
+  /** Ranges to be counted, for a facet whose mode is `range`. */
+  ranges: lazy((value: unknown) => (value === undefined ? mixed<never>().optional() : rangeSpec.resolve({ value }))),
+});
+
+const selection = exact({
+  /** Field key → choice. A field without a choice is absent. */
+  choices: record(choice),
+  /** Words to search for; empty for none. */
+  text: text(1000),
+});
+
+const statesValue = exact({ field: someText(500), options: listOf(someText(2000), 2000) });
+const statesRange = exact({
+  field: someText(500),
+  min: anyNumber().optional(),
+  max: anyNumber().optional(),
+});
+const isOneOf = exact({ products: listOf(someText(10_000), 10_000) });
+const hasWords = exact({ words: text(1000) });
+
+/**
+ * What a page asks of its products by itself: one of some values of a field, where a category stands for all below it;
+ * a number or a date within two ends; to be one of some products, by their ids; or to have the words of a search.
+ */
+export const condition = lazy((value: unknown) => {
+  if (typeof value !== "object" || value === null) return statesValue;
+  if ("products" in value) return isOneOf;
+  if ("words" in value) return hasWords;
+  return "options" in value ? statesValue : statesRange;
+}).meta(said((of) => ({ anyOf: [statesValue, statesRange, isOneOf, hasWords].map(of) })));
+
+/** Conditions of which one must hold. */
+export const clause = listOf(condition, 200);
+
+/** What a listing page asks. */
+export const question = exact({
+  /** What makes a product one of the page's: all of these hold, beside every choice. Empty for the whole catalogue. */
+  within: listOf(clause, 200).test(
+    "conditions",
+    ({ path }) => `${path} has more than ${limitText(limits.conditions)} conditions`,
+    (clauses) => (clauses ?? []).reduce((sum, one) => sum + one.length, 0) <= limits.conditions.max,
+  ),
+  facets: listOf(facet, 300),
+  selection,
+  /**
+   * An order of products: field keys joined by commas, the first most important, a `-` in front of those that
+   * fall. Empty for the catalogue's own order. It is also what stands in an address.
+   */
+  sort: text(500),
+  /** What is wanted of each product beside its card. */
+  show: exact({
+    /** Fields whose values are shown. */
+    fields: listOf(someText(500), 100),
+    /** Its variants, to choose among. */
+    variants: boolean().strict().required(),
+  })
+    .optional()
+    .default(undefined),
+  /** What the words of fields weigh in a search; what is usual where it is absent. */
+  searching: searching.optional().default(undefined),
+  /** Whether, when nothing is found, it is wanted what can be taken back. */
+  mends: boolean().strict().optional(),
+  /** First product wanted, and how many. */
+  from: wholeIn(0, largest).required(),
+  size: wholeIn(0, 500).required(),
+});
+
+/** A question as it travels, with the names of the unchanging parts that the asker has. */
+export const wireQuestion = question.concat(exact({ has: listOf(text(100_000), 300) }));
+
+/** Chosen options, or a range. */
+export type Choice = InferType<typeof choice>;
+export type Choices = InferType<typeof selection>["choices"];
+/** What a shopper has chosen on a page. */
+export type Selection = InferType<typeof selection>;
+/** A facet as the engine sees it: one question over one field. */
+export type Facet = InferType<typeof facet>;
+export type RangeSpec = InferType<typeof rangeSpec>;
+export type Sort = string;
+/** See {@link condition}. */
+export type Condition = InferType<typeof condition>;
+/** See {@link clause}. */
+export type Clause = InferType<typeof clause>;
+export type Question = InferType<typeof question>;
+export type WireQuestion = InferType<typeof wireQuestion>;

@@ -1,0 +1,79 @@
+import type { Answer, FacetAnswer } from "../engine/answer.ts";
+import type { Selection } from "../engine/question.ts";
+import type { LookDocument } from "../look/look-schema.ts";
+import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
+import type { Awaitable, Facts } from "../profile/facts.ts";
+import type { Band } from "../settings/band.ts";
+import type { Measures } from "./measure.ts";
+import type { OfferedFix } from "./remedy.ts";
+
+/** How much a finding matters: worth a look, likely to trip shoppers, or broken. */
+export const findingLevels = ["note", "warning", "error"] as const;
+export type FindingLevel = (typeof findingLevels)[number];
+
+/** What one look of a kind has found. */
+export interface Found {
+  /** Row that it is about; the whole panel when absent. */
+  row?: string;
+  band?: Band;
+  /** What is wrong, with its number, in one or two sentences. */
+  words: string;
+  /** A field of which some products say nothing, so that the catalogue can tell which. */
+  silentField?: string;
+  remedy?: OfferedFix;
+}
+
+/** Something that the tool computed to be wrong or risky in a panel. */
+export interface Finding extends Found {
+  /** Name of the kind. */
+  kind: string;
+  level: FindingLevel;
+}
+
+/** One facet of the panel, with its name in sentences and what the page's products say of it. */
+export interface LookedAt {
+  row: FacetRow;
+  title: string;
+  found: FacetAnswer | undefined;
+  /** Products of the page that some offered option finds. */
+  reach: number;
+}
+
+/** What findings are found in. */
+export interface FindingContext {
+  panel: PanelDocument;
+  facts: Facts;
+  selection: Selection;
+  /** To the panel's facets on the wide band, with what is chosen. */
+  answer: Answer;
+  facets: readonly LookedAt[];
+  /** What a browser has measured; empty where none has. */
+  measures: Measures;
+  /** What the panel is drawn in, where that is known. */
+  look: DrawnIn | undefined;
+}
+
+/** As much of a look as findings are found in. */
+export type DrawnIn = Pick<LookDocument, "values" | "dark" | "styles">;
+
+/** A kind of finding, in a file of its own. */
+export interface FindingKind {
+  name: string;
+  level: FindingLevel;
+  /** What must be there beside a panel and its catalogue. Where it is missing, the kind finds nothing. */
+  needs?: "measures" | "look";
+  find(context: FindingContext): Awaitable<readonly Found[]>;
+}
+
+/** A kind that looks at one facet after the other. */
+export const inEachFacet = (
+  kind: Omit<FindingKind, "find"> & {
+    find(facet: LookedAt, context: FindingContext): Awaitable<Found | readonly Found[] | undefined>;
+  },
+): FindingKind => ({
+  ...kind,
+  async find(context) {
+    const found = await Promise.all(context.facets.map((facet) => kind.find(facet, context)));
+    return found.flatMap((one) => one ?? []);
+  },
+});

@@ -1,0 +1,101 @@
+import { countsOf } from "../engine/engine.ts";
+import type { Clause, Selection } from "../engine/question.ts";
+import { engineFacets, facetRows } from "../panel/panel.ts";
+import type { PanelDocument } from "../panel/panel-schema.ts";
+import type { Facts } from "../profile/facts.ts";
+import { allOfDeadPairs } from "./all-of-dead-pairs.ts";
+import { deadEndsKept } from "./dead-ends-kept.ts";
+import { farProducts } from "./far-products.ts";
+import type { DrawnIn, Finding, FindingKind } from "./finding.ts";
+import { hardToSee } from "./hard-to-see.ts";
+import { jumps } from "./jumps.ts";
+import { lowReach } from "./low-reach.ts";
+import { manyOptions } from "./many-options.ts";
+import { meaninglessOrder } from "./meaningless-order.ts";
+import type { Measures } from "./measure.ts";
+import { misspelt } from "./misspelt.ts";
+import { noValues } from "./no-values.ts";
+import { oneBar } from "./one-bar.ts";
+import { placeholderText } from "./placeholder-text.ts";
+import { rawLabels } from "./raw-labels.ts";
+import { reachesOf } from "./reach.ts";
+import { sameQuestion } from "./same-question.ts";
+import { sameTitles } from "./same-titles.ts";
+import { soldOutStay } from "./sold-out-stay.ts";
+import { squeezed } from "./squeezed.ts";
+import { staleNames } from "./stale-names.ts";
+import { steadyCounts } from "./steady-counts.ts";
+import { stickyRow } from "./sticky-row.ts";
+import { stretchedScale } from "./stretched-scale.ts";
+import { styleGone } from "./style-gone.ts";
+import { swappedEnds } from "./swapped-ends.ts";
+import { tooHigh } from "./too-high.ts";
+import { typedEnds } from "./typed-ends.ts";
+
+/** Every kind of finding, in the order in which they are told. */
+export const findingKinds: readonly FindingKind[] = [
+  noValues,
+  lowReach,
+  staleNames,
+  steadyCounts,
+  deadEndsKept,
+  allOfDeadPairs,
+  typedEnds,
+  swappedEnds,
+  stretchedScale,
+  oneBar,
+  manyOptions,
+  meaninglessOrder,
+  sameQuestion,
+  tooHigh,
+  squeezed,
+  stickyRow,
+  jumps,
+  rawLabels,
+  misspelt,
+  placeholderText,
+  sameTitles,
+  soldOutStay,
+  farProducts,
+  styleGone,
+  hardToSee,
+];
+
+/** What findings are found in, beside a panel and its catalogue. */
+export interface Known {
+  /** What a browser has measured. */
+  measures?: Measures;
+  /** What the page asks of its products; by default nothing, so that all are on it. */
+  within?: Clause[];
+  /** What the panel is drawn in. */
+  look?: DrawnIn | undefined;
+}
+
+/**
+ * All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment.
+ * @param known what else is known; kinds that need what is not find nothing
+ */
+export async function findFindings(
+  facts: Facts,
+  panel: PanelDocument,
+  selection: Selection,
+  { measures = {}, within = [], look }: Known = {},
+): Promise<Finding[]> {
+  const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), selection, within));
+  const reaches = await reachesOf(facts, panel, answer, { within });
+  const facets = await Promise.all(
+    facetRows(panel).map(async (row) => ({
+      row,
+      title: row.label || ((await facts.profile(row.field))?.field.name ?? row.field),
+      found: answer.facets[row.field],
+      reach: reaches.get(row.id) ?? 0,
+    })),
+  );
+  const context = { panel, facts, selection, answer, facets, measures, look };
+  const found = await Promise.all(
+    findingKinds.map(async ({ name: kind, level, find }) =>
+      (await find(context)).map((one): Finding => ({ kind, level, ...one })),
+    ),
+  );
+  return found.flat();
+}

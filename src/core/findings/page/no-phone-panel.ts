@@ -1,0 +1,22 @@
+import { resolve } from "../../settings/band.ts";
+import type { PageFindingKind } from "./page-finding.ts";
+
+/** The phone was forgotten: a page has panels, and none of them on the slim band. */
+export const noPhonePanel: PageFindingKind = {
+  name: "no-phone-panel",
+  level: "error",
+  find({ page, panels }) {
+    const standing = page.layout.panels.flatMap(({ panel, at }) => {
+      const own = panels.get(panel);
+      return own && own.rows.length > 0 ? [{ panel, placement: at ?? own.placement, isOwn: at === undefined }] : [];
+    });
+    const isThere = (band: "wide" | "slim") => standing.some(({ placement }) => resolve(placement, band) !== "absent");
+    const [first] = standing;
+    if (!first || !isThere("wide") || isThere("slim")) return [];
+    const words = "On a phone this page has no panel at all.";
+    // Where the page itself places the panel, the panel's own placement would change nothing here.
+    if (!first.isOwn) return [{ panel: first.panel, words }];
+    const step = { do: "place", band: "slim", placement: "drawer" } as const;
+    return [{ panel: first.panel, words, remedy: { words: "Put it in a drawer", step } }];
+  },
+};

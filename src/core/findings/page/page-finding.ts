@@ -1,0 +1,52 @@
+import type { Answer } from "../../engine/answer.ts";
+import type { PageRef } from "../../page/page-list.ts";
+import type { PagesDocument } from "../../page/pages-schema.ts";
+import type { ShownPage } from "../../page/shown-page.ts";
+import type { PanelDocument } from "../../panel/panel-schema.ts";
+import type { PageFacts } from "../../profile/value-pages.ts";
+import type { FindingLevel, Found } from "../finding.ts";
+import type { FacetHere } from "./facet-here.ts";
+
+/** What one look at a page has found. */
+export interface PageFound {
+  /** Panel that it is about; the page itself when absent. */
+  panel?: string;
+  /** Row of that panel. */
+  row?: string;
+  /** What is wrong, with its number, in one or two sentences. */
+  words: string;
+  /** The step in that panel that solves it. */
+  remedy?: Found["remedy"];
+}
+
+/** Something that was computed to be wrong or risky on a page. */
+export interface PageFinding extends PageFound {
+  /** Name of the kind. */
+  kind: string;
+  level: FindingLevel;
+}
+
+/** What findings of a page are found in. */
+export interface PageContext {
+  page: ShownPage;
+  pages: PagesDocument;
+  /** Documents of the panels that stand on it, by slug; one that is gone is not there. */
+  panels: ReadonlyMap<string, PanelDocument>;
+  /** Every panel of the shop, by slug, the first first. */
+  all: ReadonlyMap<string, PanelDocument>;
+  /** The page at an address; undefined when there is none. */
+  pageAt(address: string): PageRef | undefined;
+  /** To all facets on the page, with nothing chosen. */
+  answer: Answer;
+  facets: readonly FacetHere[];
+  pageFacts: PageFacts;
+  /** Whether the catalogue has a field. */
+  hasField(key: string): boolean;
+}
+
+/** A kind of finding about a page, in a file of its own. */
+export interface PageFindingKind {
+  name: string;
+  level: FindingLevel;
+  find(context: PageContext): readonly PageFound[];
+}

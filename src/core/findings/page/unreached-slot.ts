@@ -1,0 +1,31 @@
+import { bands, resolve } from "../../settings/band.ts";
+import type { PageFindingKind } from "./page-finding.ts";
+
+/** A panel that is to stand where its page has no place for it. */
+export const unreachedSlot: PageFindingKind = {
+  name: "unreached-slot",
+  level: "error",
+  find({ page, panels }) {
+    const isArticle = page.kind === "article";
+    return page.layout.panels.flatMap(({ panel, at }) => {
+      const own = panels.get(panel);
+      if (!own) return [];
+      const lost = bands.filter((band) => {
+        const place = resolve(at ?? own.placement, band);
+        if (place === "article") return !isArticle;
+        // Beside and above the products there is a place only where products are.
+        return (
+          isArticle && !page.layout.listing && ["left", "right", "above", "folded", "drawer", "nothing"].includes(place)
+        );
+      });
+      if (lost.length === 0) return [];
+      const why = isArticle ? "the article lists no products" : "the page is not an article";
+      return [
+        {
+          panel,
+          words: `“${own.name}” does not appear on ${lost.join(" and ")}: ${why}. Choose a different position on this page.`,
+        },
+      ];
+    });
+  },
+};

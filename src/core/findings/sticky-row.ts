@@ -1,0 +1,26 @@
+import { freeShare, leastFree } from "../page/sticky-row.ts";
+import { bands, resolve } from "../settings/band.ts";
+import { behaviours } from "../settings/behaviour.ts";
+import type { FindingKind, Found } from "./finding.ts";
+
+/** A row above the products that is to stay in sight, but is too high for that, so that it scrolls away. */
+export const stickyRow: FindingKind = {
+  name: "sticky-row",
+  level: "warning",
+  needs: "measures",
+  find: ({ panel, measures }) =>
+    bands.flatMap((band): Found[] => {
+      const measure = measures[band];
+      const { sticky, nudge } = behaviours.allOn(panel.behaviour ?? {}, band);
+      if (!measure || !sticky || resolve(panel.placement, band) !== "above") return [];
+      const { bars } = measure;
+      const free = freeShare(bars + nudge, measure.panel, measure.screen + bars);
+      if (free >= leastFree) return [];
+      return [
+        {
+          band,
+          words: `On ${band} the panel is ${measure.panel} px high, which leaves ${Math.floor(free * 100)}% of the screen. It scrolls away, since a sticky row must leave ${leastFree * 100}%.`,
+        },
+      ];
+    }),
+};

@@ -1,0 +1,17 @@
+import { choiceOf, isRange, isSameChoice } from "../../engine/selection.ts";
+import type { Place } from "./place.ts";
+
+/**
+ * What a shopper's step moves bit by bit: the ends of one field's range, or the words that are searched for.
+ * @returns a name, the same for all steps that move the same; undefined where a step does anything else
+ */
+export function movedBy({ selection: before, sort }: Place, { selection: after, ...next }: Place): string | undefined {
+  if (sort !== next.sort) return undefined;
+  const fields = new Set([...Object.keys(before.choices), ...Object.keys(after.choices)]);
+  const changed = [...fields].filter((field) => !isSameChoice(choiceOf(before, field), choiceOf(after, field)));
+  const [field] = changed;
+  if (field === undefined) return before.text === after.text ? undefined : "words";
+  if (changed.length > 1 || before.text !== after.text) return undefined;
+  const ranges = [choiceOf(before, field), choiceOf(after, field)].every((choice) => !choice || isRange(choice));
+  return ranges ? `range of ${field}` : undefined;
+}

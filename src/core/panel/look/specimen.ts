@@ -1,0 +1,123 @@
+import { readCatalogue } from "../../catalogue/read.ts";
+import type { DisplayName } from "../../displays/displays.ts";
+import { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
+import { LocalEngine } from "../../engine/local-engine.ts";
+import type { Choices } from "../../engine/question.ts";
+import type { State } from "../../look/value.ts";
+import type { SwatchBook } from "../../swatch/view.ts";
+import { newFacet } from "../panel.ts";
+import type { FacetRow } from "../panel-schema.ts";
+
+/** Words of the specimens: as short or as long as they come. */
+export type SpecimenWords = "usual" | "short" | "long";
+
+const vocabularies: Readonly<Record<SpecimenWords, { colours: string[]; sizes: string[]; kinds: string[] }>> = {
+  usual: { colours: ["Moss", "Brick", "Chalk"], sizes: ["Small", "Large", "Huge"], kinds: ["Bowls", "Jugs", "Vases"] },
+  short: { colours: ["A", "B", "C"], sizes: ["S", "L", "XL"], kinds: ["In", "On", "Up"] },
+  long: {
+    colours: ["Weathered copper patina green", "Unglazed terracotta", "Chalk"],
+    sizes: ["Suits windowsills up to 24 cm", "Floor standing", "For two to carry"],
+    kinds: ["Hand-thrown stoneware vessels", "Lamps", "Vases"],
+  },
+};
+
+/** Twelve made-up products that state something, and one that states nothing but that it stands alone. */
+function rowsIn({ colours, sizes, kinds }: (typeof vocabularies)["usual"]): string {
+  const rows = Array.from({ length: 12 }, (_, n) =>
+    [
+      `p${n}`,
+      `Piece ${n}`,
+      `${kinds[n % 3]} > ${["Tall", "Wide"][n % 2]}`,
+      6 + n * 7,
+      1 + (n % 5),
+      colours[n % 3],
+      sizes[(n * 2) % 3],
+      10 + n * 5,
+      ["yes", "no"][n % 2],
+      `2026-0${1 + (n % 9)}-10`,
+      "no",
+    ].join(","),
+  );
+  const head = "product_id,title,category,price,rating,colour,size,height,washable,made,alone";
+  return [head, ...rows, `p99,Alone,,,,,,,,,yes`].join("\n");
+}
+
+/** What specimens are drawn from: a tiny shop of their own, counted by the real engine. */
+export interface SpecimenShop {
+  engine: LocalEngine;
+  swatches: SwatchBook;
+}
+
+const shops = new Map<SpecimenWords, SpecimenShop>();
+
+/** The shop with words of a length; made once. */
+export function specimenShop(words: SpecimenWords): SpecimenShop {
+  const known = shops.get(words);
+  if (known) return known;
+  const index = new CatalogueIndex(readCatalogue(new TextEncoder().encode(rowsIn(vocabularies[words]))).catalogue);
+  const colours = ["#5b7553", "#a3492f", "#f4f1e6"];
+  const book = Object.fromEntries(
+    vocabularies[words].colours.map((name, n) => [
+      name.toLowerCase(),
+      {
+        colours: [colours[n] ?? "#000000"],
+        mark: n === 2 ? ("#000000" as const) : ("#ffffff" as const),
+        ...(n === 2 ? { outline: true as const } : {}),
+      },
+    ]),
+  );
+  const shop = { engine: new LocalEngine(index), swatches: { colour: book } };
+  shops.set(words, shop);
+  return shop;
+}
+
+const fieldFor: Partial<Record<DisplayName, string>> = {
+  swatches: "colour",
+  "swatch-boxes": "colour",
+  "picture-tiles": "colour",
+  tree: "category",
+  switch: "washable",
+  stars: "rating",
+  "price-ranges": "price",
+  slider: "height",
+  "slider-inputs": "height",
+  "number-inputs": "height",
+  dates: "made",
+};
+const modeFor: Partial<Record<DisplayName, FacetRow["mode"]>> = {
+  tree: "tree",
+  "radio-buttons": "one",
+  dropdown: "any",
+  stars: "range",
+  "price-ranges": "range",
+  slider: "range",
+  "slider-inputs": "range",
+  "number-inputs": "range",
+  dates: "range",
+};
+
+/** A facet in a display, over a field of the specimens' shop that suits it, with few options. */
+export function specimenRow(display: DisplayName): FacetRow {
+  return newFacet("specimen", fieldFor[display] ?? "size", display, modeFor[display] ?? "any", {
+    start: "fixed",
+    title: false,
+    order: "natural",
+    rangeBy: "width",
+    rangeCount: 3,
+    ...(display === "toggles" ? { counting: "none" as const } : {}),
+    ...(display === "picture-tiles" ? { caption: { wide: "beside" as const } } : {}),
+  });
+}
+
+/** How many options a specimen shows; those that stand beside each other want more than one to be seen for what they are. */
+export const specimenOptions = (display: DisplayName): number =>
+  ({ swatches: 3, toggles: 2, dropdown: 3, "search-field": 3 })[display as string] ?? 1;
+
+/** What is chosen in the specimens' shop so that the first option of a row is in a state. */
+export function specimenChoices({ field, mode }: FacetRow, state: State, first: string | undefined): Choices {
+  if (state === "unavailable") return { alone: { options: ["yes"] } };
+  if (state !== "chosen" && state !== "chosen-hovered") return {};
+  if (mode === "range")
+    return { [field]: field === "rating" ? { min: 4 } : field === "price" ? { max: 40 } : { min: 20, max: 45 } };
+  return first === undefined ? {} : { [field]: { options: [first] } };
+}

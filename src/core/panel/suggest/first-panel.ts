@@ -1,0 +1,56 @@
+import { isDerived } from "../../catalogue/field.ts";
+import { displays } from "../../displays/displays.ts";
+import type { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
+import { emptyPanel } from "../panel.ts";
+import type { PanelDocument } from "../panel-schema.ts";
+import { newPiece } from "../pieces.ts";
+import { type Ranked, rankFields } from "./rank.ts";
+import { suggestRow } from "./suggest.ts";
+
+/** Facets of a first panel, and how many of the first of them may be sliders: more is a wall. Common practice, no source. */
+const most = 7;
+const early = 5;
+const mostSliders = 2;
+
+/** Beyond the first few, what does less for shoppers than this is left to the designer. Common practice, no source. */
+const leastWorth = 0.25;
+const fewest = 3;
+
+/** A first panel worth keeping: the best fields, the category before all others, what is on hand at the end. */
+export const firstPanel = (index: CatalogueIndex, name: string): PanelDocument => ({
+  ...emptyPanel(name),
+  rows: [newPiece("chosen", "chosen"), ...firstFields(index).map(({ profile }) => suggestRow(profile))],
+});
+
+/** The fields of a first panel in their order, each with what speaks for it. */
+export function firstFields(index: CatalogueIndex): Ranked[] {
+  const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= leastWorth);
+  return withFewSliders(ordered(worth));
+}
+
+/** Why a field is in a first panel, in plain words and numbers. */
+export function reasonFor({ profile: { reach, outOf }, suggestion: { display, reason }, left }: Ranked): string {
+  const stated =
+    reach === outOf ? "All products have a value" : `${number(reach)} of ${number(outOf)} products have a value`;
+  return `${stated}; one choice leaves ${number(Math.round(left))} on average. ${displays[display].label}: ${reason}.`;
+}
+
+const number = (value: number): string => value.toLocaleString("en");
+
+function ordered(chosen: readonly Ranked[]): Ranked[] {
+  const place = ({ profile: { field } }: Ranked) => (field.role === "category" ? 0 : isDerived(field) ? 2 : 1);
+  return [...chosen].sort((a, b) => place(a) - place(b));
+}
+
+/** Sliders beyond the first ones stand behind. */
+function withFewSliders(chosen: readonly Ranked[]): Ranked[] {
+  const first: Ranked[] = [];
+  const later: Ranked[] = [];
+  const isSlider = ({ suggestion }: Ranked) => suggestion.display.startsWith("slider");
+  for (const one of chosen) {
+    const enough = first.length < early && first.filter(isSlider).length >= mostSliders;
+    if (isSlider(one) && enough) later.push(one);
+    else first.push(one);
+  }
+  return [...first, ...later];
+}

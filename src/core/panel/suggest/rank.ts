@@ -1,0 +1,72 @@
+import { isFacetable } from "../../catalogue/field.ts";
+import type { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
+import type { Mode } from "../../engine/question.ts";
+import { agreement, saidOf } from "../../profile/agreement.ts";
+import { answersTo } from "../../profile/answers.ts";
+import { type FieldProfile, profileField } from "../../profile/profile.ts";
+import { likelihood } from "./likely.ts";
+import { type Suggestion, suggestFacet } from "./suggest.ts";
+
+/** A field that is worth a facet, with what it does for shoppers: the higher its score, the sooner it is offered. */
+export interface Ranked {
+  profile: FieldProfile;
+  suggestion: Suggestion;
+  score: number;
+  /** Products of those that state it that an answer leaves, on the mean; see {@link answersTo}. */
+  left: number;
+}
+
+/** Options that a person reads at a glance; what more of them would tell is not read. Common practice, no source. */
+const glance = 12;
+/** Options from which a list is searched and no longer read. */
+const searched = 60;
+/** Two fields that say so much the same are one question. */
+const same = 0.85;
+/** Number lines that a panel carries well; each further one is worth this much of what it would be. */
+const fewLines = 2;
+const lessAgain = 0.6;
+
+/**
+ * The fields that are worth a facet, the best first: those that most products state, that narrow far with few options
+ * to read, that people choose by, and that do not say what one before them says.
+ * @param most fields wanted; comparing what two fields say goes over all products, so no more of it is done
+ */
+export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
+  const { catalogue } = index;
+  const open = catalogue.fields.filter(isFacetable).flatMap((field) => {
+    const profile = profileField(index, field);
+    const suggestion = suggestFacet(profile);
+    if (!suggestion.worth) return [];
+    const said = saidOf(catalogue, field);
+    const { left, bits } = answersTo(index, field);
+    return [{ profile, suggestion, said, left, score: worthOf(profile, bits, suggestion.mode) }];
+  });
+  const ranked: Ranked[] = [];
+  let lines = 0;
+  while (ranked.length < most) {
+    open.sort((a, b) => b.score - a.score);
+    const best = open.shift();
+    if (!best) break;
+    const { profile, suggestion, said, left, score } = best;
+    ranked.push({ profile, suggestion, score, left });
+    if (ranked.length === most) break;
+    // A panel of sliders is a questionnaire: each after the second is worth less.
+    const many = isLine(best) && ++lines >= fewLines;
+    for (const other of open) {
+      if (many && isLine(other)) other.score *= lessAgain;
+      const share = agreement(said, other.said);
+      other.score *= share >= same ? 0.1 : 1 - share ** 2;
+    }
+  }
+  return ranked;
+}
+
+const isLine = ({ suggestion }: Pick<Ranked, "suggestion">): boolean => suggestion.mode === "range";
+
+/** What a field does for shoppers by itself. */
+function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, mode: Mode): number {
+  const likely = likelihood(field);
+  const read = Math.min(bits, Math.log2(glance));
+  const long = mode === "range" || options <= searched ? 1 : options <= 5 * searched ? 0.6 : 0.4;
+  return likely * (reach / outOf) * read * long;
+}

@@ -1,0 +1,121 @@
+import { type FieldRole, isFacetable, isNumeric } from "../../catalogue/field.ts";
+import { mostStars } from "../../catalogue/numbers/stars.ts";
+import { type DisplayName, displays } from "../../displays/displays.ts";
+import type { Mode } from "../../engine/question.ts";
+import type { FieldProfile } from "../../profile/profile.ts";
+import { type OptionOrder, type SettingValues, withSetting } from "../../settings/settings.ts";
+import { speaksOfColour } from "../../swatch/plain-names.ts";
+import { newFacet } from "../panel.ts";
+import type { FacetRow } from "../panel-schema.ts";
+
+/** Whether a field makes a facet and how it is best shown, to begin with, and why, in words and numbers. */
+export interface Suggestion {
+  /** It parts the products, and enough of them state it. */
+  worth: boolean;
+  display: DisplayName;
+  mode: Mode;
+  order: OptionOrder;
+  reason: string;
+}
+
+const few = 8;
+/** Options from which on a list that lies open has a field to find them in. Common practice, no source. */
+export const readAtOnce = 15;
+/** Fields that shoppers seldom choose by, whatever they hold. */
+const seldom: ReadonlySet<FieldRole> = new Set(["list_price", "stock", "reviews", "published"]);
+
+/** What to make of a field. */
+export function suggestFacet(profile: FieldProfile): Suggestion {
+  const { worth, reason } = judgeWorth(profile);
+  const shown = suggestDisplay(profile);
+  return { worth, ...shown, order: suggestOrder(profile, shown.display), reason: worth ? shown.reason : reason };
+}
+
+function judgeWorth({ field, reach, outOf, options, commonest }: FieldProfile): { worth: boolean; reason: string } {
+  const no = (reason: string) => ({ worth: false, reason });
+  if (!isFacetable(field)) return no("its values identify single products");
+  if (seldom.has(field.role)) return no("shoppers seldom filter by it");
+  if (reach === 0) return no("no product has a value");
+  if (options < 2) return no("all products have the same value");
+  if (reach * 5 < outOf)
+    return no(`only ${reach.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have a value`);
+  const parts = isNumeric(field) || options * 2 <= reach || options <= 12;
+  if (!parts)
+    return no(
+      `${options.toLocaleString("en")} values for ${reach.toLocaleString("en")} products, so each finds almost no products`,
+    );
+  if (commonest * 50 >= outOf * 49 && options === 2)
+    return no(`${commonest.toLocaleString("en")} of ${outOf.toLocaleString("en")} products have the same value`);
+  return { worth: true, reason: "" };
+}
+
+function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mode" | "reason"> {
+  const { field, options, longest, depth, numbers, samples, skewness, limits, series } = profile;
+  const any = (display: DisplayName, reason: string) => ({ display, mode: "any" as const, reason });
+  if (depth > 1) return { display: "tree", mode: "tree", reason: `${depth} levels of categories` };
+  if (field.kind === "yes-no" && options === 2) return any("switch", "yes or no");
+  if (isNumeric(field)) {
+    if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
+    if (field.kind === "date") return { display: "dates", mode: "range", reason: `${numbers} different dates` };
+    if (isRating(profile) && !displays.stars.unsuited?.(profile))
+      return {
+        display: "stars",
+        mode: "range",
+        reason:
+          profile.max !== null && profile.max > mostStars
+            ? "a rating of up to ten points"
+            : "a rating of up to five stars",
+      };
+    const skewed = skewness > 1 && limits.length > 0;
+    return {
+      display: "slider-inputs",
+      mode: "range",
+      reason: skewed
+        ? `${numbers} different numbers, a few far above the rest; the best limits of price ranges are ${limits.join(", ")}`
+        : `${numbers} different numbers`,
+    };
+  }
+  const coloured = samples.filter(speaksOfColour).length;
+  if (field.kind === "colour" || (samples.length > 1 && coloured * 5 >= samples.length * 4))
+    return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
+  if (series) return any("tiles", `${options} ${series}, in their own order`);
+  if (options <= 12 && longest <= 8 && field.kind !== "yes-no")
+    return any("tiles", `${options} values of at most ${longest} characters`);
+  if (options > 60) return any("dropdown", `${options} values are too many to show at once`);
+  return any("check-boxes", `${options} values`);
+}
+
+/** Words of headings that ratings stand under. Common practice, no source. */
+const ratingWords = /\b(?:ratings?|bewertung|stars|sterne|notes?|évaluation|valoración|valutazione|beoordeling)\b/i;
+
+/** A rating by its role, or by its name where its numbers are those of a scale of five or ten. */
+const isRating = ({ field, min, max }: FieldProfile): boolean =>
+  field.role === "rating" ||
+  (ratingWords.test(field.name) && min !== null && max !== null && min >= 0 && max > 1 && max <= 10);
+
+/** Values with an order of their own stand in it; the rest by how many products they lead to. */
+function suggestOrder({ field, series, samples }: FieldProfile, display: DisplayName): OptionOrder {
+  const measured = samples.length > 1 && samples.every((text) => /\d/.test(text));
+  return series || measured || isNumeric(field) || display === "tiles" ? "natural" : "count";
+}
+
+/** A facet row for a field with the suggested display; its id is the field's key. */
+export function suggestRow(profile: FieldProfile): FacetRow {
+  const { display, mode, order } = suggestFacet(profile);
+  let settings: SettingValues = {};
+  if (mode !== "range") settings = withSetting(settings, "order", order);
+  if (display === "check-boxes" && profile.options > readAtOnce)
+    settings = withSetting(settings, "searchInside", { wide: true });
+  // A few values far above the rest would leave the others the first inch of the scale.
+  if (display.startsWith("slider") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
+    settings = withSetting(settings, "scale", "bent");
+  return newFacet(rowId(profile.field.key), profile.field.key, display, mode, settings);
+}
+
+/** A row id made of a field's key; ids take plain letters only, keys any script's. */
+export function rowId(key: string): string {
+  const plain = key.replace(/[^\w-]/g, "").slice(0, 30);
+  let sum = 0;
+  for (const char of key) sum = (sum * 31 + (char.codePointAt(0) ?? 0)) >>> 0;
+  return plain === key ? `f-${plain}` : `f-${plain}-${sum.toString(36)}`;
+}

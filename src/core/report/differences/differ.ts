@@ -1,0 +1,92 @@
+import type { Band } from "../../settings/band.ts";
+
+/** Something that is another in a second state of a shop. */
+export interface Difference {
+  /** What it is in, like “Panel Climber finder”; several differences of one thing stand together. */
+  where: string;
+  /** The change, in one sentence without a full stop. */
+  words: string;
+}
+
+/** Whether two plain values say the same; members that are undefined are as good as absent. */
+export function same(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  return [...new Set([...Object.keys(left), ...Object.keys(right)])].every((key) => same(left[key], right[key]));
+}
+
+/** The members by which two objects differ. */
+export function differing(a: object, b: object): string[] {
+  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  return [...new Set([...Object.keys(left), ...Object.keys(right)])].filter((key) => !same(left[key], right[key]));
+}
+
+export const quoted = (text: string): string => `“${text.length > 80 ? `${text.slice(0, 79)}…` : text}”`;
+
+/** A few names, and how many more there are. */
+export function few(names: readonly string[], most = 5): string {
+  const shown = names.slice(0, most).map(quoted).join(", ");
+  return names.length > most ? `${shown} and ${names.length - most} more` : shown;
+}
+
+/** The longest run of items that stand in the same order in both, so that what is told as moved is as little as can be. */
+function steady(ids: readonly string[]): (places: ReadonlyMap<string, number>) => Set<string> {
+  return (places) => {
+    const best: { id: string; length: number; before: number }[] = [];
+    ids.forEach((id, at) => {
+      let [length, before] = [1, -1];
+      for (let n = 0; n < at; n++) {
+        const one = best[n];
+        if (one && (places.get(one.id) ?? 0) < (places.get(id) ?? 0) && one.length + 1 > length)
+          [length, before] = [one.length + 1, n];
+      }
+      best.push({ id, length, before });
+    });
+    const kept = new Set<string>();
+    let at = best.reduce((most, one, n) => (one.length > (best[most]?.length ?? 0) ? n : most), 0);
+    for (let one = best[at]; one; one = best[at]) {
+      kept.add(one.id);
+      at = one.before;
+    }
+    return kept;
+  };
+}
+
+/** Lists beyond this are not looked through for what moved. */
+const mostMoved = 2000;
+
+/**
+ * What became of the items of a list: added, removed, moved, and, for those that stayed, what `inside` says of them.
+ * @param nameOf an item as a sentence calls it
+ */
+export function* listDifferences<T>(
+  before: readonly T[],
+  after: readonly T[],
+  idOf: (item: T) => string,
+  nameOf: (item: T) => string,
+  inside: (before: T, after: T) => Iterable<string>,
+): Generator<string> {
+  const old = new Map(before.map((item) => [idOf(item), item]));
+  const now = new Map(after.map((item) => [idOf(item), item]));
+  for (const [id, item] of now) if (!old.has(id)) yield `${nameOf(item)} was added`;
+  for (const [id, item] of old) if (!now.has(id)) yield `${nameOf(item)} was removed`;
+  const stayed = [...now.keys()].filter((id) => old.has(id));
+  const places = new Map([...old.keys()].map((id, at) => [id, at]));
+  const kept = stayed.length > mostMoved ? new Set(stayed) : steady(stayed)(places);
+  for (const id of stayed) {
+    const [was, is] = [old.get(id) as T, now.get(id) as T];
+    if (!kept.has(id)) yield `${nameOf(is)} was moved`;
+    if (!same(was, is)) yield* inside(was, is);
+  }
+}
+
+/** A value by band, in words: the wide one, and those that differ. */
+export function banded<T>(value: { readonly [B in Band]?: T | undefined }, say: (one: T) => string): string {
+  const { wide, ...narrower } = value;
+  const others = Object.entries(narrower).flatMap(([band, one]) =>
+    one === undefined ? [] : [`${say(one)} on ${band}`],
+  );
+  return [...(wide === undefined ? [] : [say(wide)]), ...others].join(", ");
+}

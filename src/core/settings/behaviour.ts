@@ -1,0 +1,97 @@
+import type { Placement } from "./placement.ts";
+import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
+
+/** Pictures that a button can have beside its text. */
+export const buttonIcons = [
+  "none",
+  "lines",
+  "funnel",
+  "sliders",
+  "upright",
+  "menu",
+  "search",
+  "tag",
+  "palette",
+  "ruler",
+  "own",
+] as const;
+
+/** Everything that can be set for a panel beside its rows and where it stands. */
+export const behaviourFacts = {
+  /** Results follow every choice, or wait for a button that tells how many there would be. */
+  apply: byBand(oneOf(["once", "button"], "once")),
+  sticky: byBand(is(false)),
+  /** Fine-tune of a sticky panel's offset below the fixed bars, in CSS px. */
+  nudge: byBand(is(0)),
+  /** What the button of a drawer or a folded panel says; the usual word when empty. */
+  buttonText: is(""),
+  /** By BCP 47 tag, the same in other languages. */
+  buttonTexts: is<Readonly<Record<string, string>>>({}),
+  buttonIcon: oneOf(buttonIcons, "none"),
+  /** Address of a picture of the designer's own, where that is chosen. */
+  buttonPicture: is(""),
+  /** Where the button of a drawer stands: at the start or the end above the products, or floating at the foot of the screen. */
+  buttonPlace: byBand(oneOf(["start", "end", "float"], "start")),
+  drawerFrom: byBand(oneOf(["left", "right", "bottom"], "left")),
+  /** What stands at the head of a drawer, and by BCP 47 tag in other languages; the words on its button when empty. */
+  drawerTitle: is(""),
+  drawerTitles: is<Readonly<Record<string, string>>>({}),
+  /** Width of a drawer from a side, in CSS px. */
+  drawerWidth: byBand(is(360)),
+  /** How a panel stands in an article: over its full width, or with the text beside it. */
+  float: byBand(oneOf(["none", "left", "right"], "none")),
+  floatWidth: byBand(is(280)),
+  /** Where chosen filters and clear all stand: as the panel's rows have it, above the products, or both. */
+  chosen: byBand(oneOf(["panel", "above", "both"], "panel")),
+  /** After a choice the page stays where it is, or goes back to the top of the results. */
+  back: oneOf(["stay", "top"], "stay"),
+  /** What shows while results are under way. */
+  busy: oneOf(["fade", "bar", "nothing"], "fade"),
+  /** Address of another page of the shop that choices are taken to; empty for this one. */
+  sendTo: is(""),
+};
+
+type Facts = typeof behaviourFacts;
+export type BehaviourName = keyof Facts;
+/** A panel's behaviour on one band. */
+export type Behaviour = ValuesOf<Facts>;
+export type BehaviourValue = Behaviour[BehaviourName];
+/** What of it is not at its default. */
+export type BehaviourValues = SparseOf<Facts>;
+
+/** What can be asked of a panel's behaviour. */
+export const behaviours = settingTable(behaviourFacts);
+
+/** Where a panel can stay in sight while the page scrolls; above the products as far as it leaves enough of the screen. */
+export const canStick: readonly Placement[] = ["left", "right", "above"];
+
+/** Why a setting means nothing for a panel that stands somewhere; undefined where it does. */
+export function behaviourOff(name: BehaviourName, placement: Placement): string | undefined {
+  switch (name) {
+    case "sticky":
+    case "nudge":
+      if (canStick.includes(placement)) return undefined;
+      return placement === "drawer"
+        ? "A drawer covers the page and scrolls by itself, so it can’t be sticky."
+        : "Only a panel beside or above the products can be sticky; here it would cover them.";
+    case "buttonText":
+    case "buttonTexts":
+    case "buttonIcon":
+    case "buttonPicture":
+      return placement === "drawer" || placement === "folded"
+        ? undefined
+        : "Only a drawer or a folded panel has a button.";
+    case "buttonPlace":
+      return placement === "drawer" ? undefined : "Only the button of a drawer can have its own position.";
+    case "drawerTitle":
+    case "drawerTitles":
+    case "drawerFrom":
+    case "drawerWidth":
+      return placement === "drawer" ? undefined : "The panel isn’t in a drawer here.";
+    case "float":
+    case "floatWidth":
+      return placement === "article" ? undefined : "Applies only inside an article.";
+    default:
+      return placement === "absent" ? "The panel is hidden on this band." : undefined;
+  }
+}

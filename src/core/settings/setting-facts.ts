@@ -1,0 +1,81 @@
+import { type Band, type Banded, resolve } from "./band.ts";
+
+/** A fact of a setting: what it is until the designer changes it, what it may be, and whether each band can have its own. */
+export interface Fact<T> {
+  fallback: T;
+  /** What it can be, where that is a choice of a few. */
+  of?: readonly T[];
+  banded: boolean;
+}
+
+/** A setting of any value of a type. */
+export const is = <T>(fallback: T): Fact<T> => ({ fallback, banded: false });
+/** A setting that is one of a few. */
+export const oneOf = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({
+  fallback,
+  of,
+  banded: false,
+});
+/** A setting that each band can have for itself. */
+export const byBand = <T>(fact: Fact<T>): Fact<T> => ({ ...fact, banded: true });
+
+type Facts = Readonly<Record<string, Fact<never> | Fact<unknown>>>;
+
+/** All settings of a table, as they are on one band. */
+export type ValuesOf<F> = { [K in keyof F]: F[K] extends Fact<infer T> ? T : never };
+
+/** Those that are not at their default. One that can differ by band says so for each band that it is set on. */
+export type SparseOf<F> = { [K in keyof F]?: Banded<ValuesOf<F>[K]> | ValuesOf<F>[K] | undefined };
+
+/** What can be asked of a table of settings; written once for all tables. */
+export interface SettingTable<F extends Facts> {
+  /** In the order in which they are shown. */
+  names: readonly (keyof F & string)[];
+  isBanded(name: keyof F): boolean;
+  fallbackOf<K extends keyof F>(name: K): ValuesOf<F>[K];
+  /** The setting that holds on a band. */
+  on<K extends keyof F>(values: SparseOf<F>, name: K, band: Band): ValuesOf<F>[K];
+  /** A setting as it is on every band, at its default where it is not set. */
+  banded<K extends keyof F>(values: SparseOf<F>, name: K): Banded<ValuesOf<F>[K]>;
+  /** All settings as they are on a band. */
+  allOn(values: SparseOf<F>, band: Band): ValuesOf<F>;
+  /** The settings with one changed; one that is at its default again is left out. */
+  with<K extends keyof F>(
+    values: SparseOf<F>,
+    name: K,
+    value: Banded<ValuesOf<F>[K]> | ValuesOf<F>[K] | undefined,
+  ): SparseOf<F>;
+}
+
+/** A table of settings over their facts. */
+export function settingTable<F extends Facts>(facts: F): SettingTable<F> {
+  const names = Object.keys(facts) as (keyof F & string)[];
+  const isBanded = (name: keyof F) => facts[name]?.banded === true;
+  const fallbackOf = <K extends keyof F>(name: K) => facts[name]?.fallback as ValuesOf<F>[K];
+  const on = <K extends keyof F>(values: SparseOf<F>, name: K, band: Band): ValuesOf<F>[K] => {
+    const given = values[name];
+    if (given === undefined) return fallbackOf(name);
+    return isBanded(name) ? resolve(given as Banded<ValuesOf<F>[K]>, band) : (given as ValuesOf<F>[K]);
+  };
+  return {
+    names,
+    isBanded,
+    fallbackOf,
+    on,
+    banded: (values, name) =>
+      (values[name] as Banded<ValuesOf<F>[typeof name]> | undefined) ?? { wide: fallbackOf(name) },
+    allOn(values, band) {
+      const all: Partial<Record<keyof F, unknown>> = {};
+      for (const name of names) all[name] = on(values, name, band);
+      return all as ValuesOf<F>;
+    },
+    with(values, name, value) {
+      const { [name]: _old, ...rest } = values;
+      const fallback = fallbackOf(name);
+      const plain = isBanded(name) ? { wide: fallback } : fallback;
+      const left = rest as SparseOf<F>;
+      if (value === undefined || JSON.stringify(value) === JSON.stringify(plain)) return left;
+      return { ...left, [name]: value };
+    },
+  };
+}

@@ -1,0 +1,190 @@
+import { getNodeValue } from "jsonc-parser";
+import type { Catalogue } from "../../catalogue/catalogue.ts";
+import { completeCatalogue } from "../../catalogue/complete.ts";
+import { type Field, isDerivedRole } from "../../catalogue/field.ts";
+import { identity } from "../../catalogue/identity.ts";
+import { mendsKind } from "../../catalogue/mend/kind.ts";
+import { CatalogueError, problemText } from "../../catalogue/problem.ts";
+import { buildCatalogue, readTable } from "../../catalogue/read.ts";
+import type { ColumnReading } from "../../catalogue/reading-schema.ts";
+import { suggestReading } from "../../catalogue/suggest-reading.ts";
+import { JsonFault, lineOfPath, parseJsonText } from "../../document/json-text.ts";
+import { checkDocument, type DocumentKind } from "../../document/kind.ts";
+import { checkValue, InvalidDocument } from "../../document/schema.ts";
+import { sentence } from "../../document/words.ts";
+import { lookKind } from "../../look/kind.ts";
+import { pagesKind } from "../../page/kind.ts";
+import { panelKind } from "../../panel/kind.ts";
+import { limits, limitText } from "../../sanitize/limits.ts";
+import { swatchesKind } from "../../swatch/kind.ts";
+import { type Manifest, manifestSchema } from "./manifest-schema.ts";
+import { FolderFault, isDocumentName, isPictureName, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
+import type { Named, WholeShop } from "./whole-shop.ts";
+
+/**
+ * The shop of a folder. Files that are not the shop's own (a README, a hidden folder) are passed over.
+ * @param known the catalogue, where it does not stand in `catalogue.csv`
+ * @throws FolderFault with the file and the line of the first thing that cannot be used
+ */
+export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
+  if (files.size > mostFiles)
+    throw new FolderFault(
+      ".",
+      undefined,
+      `The folder has more than ${limitText(limits.folderFiles)} files. Split the shop.`,
+    );
+  let bytes = 0;
+  for (const one of files.values()) bytes += one.length;
+  if (bytes > mostBytes)
+    throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderBytes)}. Split the shop.`);
+  const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema, value));
+  const one = <D extends object>(kind: DocumentKind<D>): D =>
+    files.has(`${kind.name}.json`)
+      ? readJsonFile(files, `${kind.name}.json`, (value) => checkDocument(kind, value))
+      : kind.fresh("");
+  return {
+    name: manifest.name,
+    currency: manifest.currency,
+    reading: manifest.reading,
+    shop: manifest.settings,
+    catalogue: known ?? readCatalogueFile(files, manifest),
+    mends: one(mendsKind),
+    swatches: one(swatchesKind),
+    pages: one(pagesKind),
+    panels: readMany(files, "panels", panelKind, manifest.panels),
+    looks: readMany(files, "looks", lookKind, manifest.looks),
+    pictures: readPictures(files),
+  };
+}
+
+function textOf(files: ShopFiles, path: string): string {
+  const bytes = files.get(path);
+  if (!bytes) throw new FolderFault(path, undefined, "This file is missing. Import the whole folder.");
+  try {
+    return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+  } catch {
+    throw new FolderFault(path, undefined, "This file is not UTF-8 text. Save it as UTF-8.");
+  }
+}
+
+/** A JSON file, held against what it should be; its faults are told with their lines. */
+export function readJsonFile<T>(files: ShopFiles, path: string, check: (value: unknown) => T): T {
+  const text = textOf(files, path);
+  try {
+    const json = parseJsonText(text);
+    const value: unknown = getNodeValue(json.root);
+    try {
+      if (typeof value !== "object" || value === null || Array.isArray(value)) return check(value);
+      const { $schema: _named, ...own } = value as Record<string, unknown>;
+      return check(own);
+    } catch (error) {
+      if (!(error instanceof InvalidDocument)) throw error;
+      throw new FolderFault(path, lineOfPath(json, error.path), sentence(error.message));
+    }
+  } catch (error) {
+    if (error instanceof JsonFault) throw new FolderFault(path, error.line, error.message);
+    throw error;
+  }
+}
+
+/** Documents of a kind, in the manifest's order; those that it does not name come behind, by their names. */
+function readMany<D extends object>(
+  files: ShopFiles,
+  folder: string,
+  kind: DocumentKind<D>,
+  order: readonly string[],
+): Named<D>[] {
+  const found = [...files.keys()].flatMap((path) => {
+    const name = new RegExp(`^${folder}/([^/]+)\\.json$`).exec(path)?.[1];
+    if (name === undefined) return [];
+    if (!isDocumentName(name))
+      throw new FolderFault(path, undefined, "Its name can have letters, digits, - and _ only.");
+    return [name];
+  });
+  if (found.length > limits.panels.max)
+    throw new FolderFault(
+      folder,
+      undefined,
+      `The folder has more than ${limitText(limits.panels)} files. Split the shop.`,
+    );
+  const missing = order.find((name) => !found.includes(name));
+  if (missing !== undefined)
+    throw new FolderFault(`${folder}/${missing}.json`, undefined, "shop.json names this file, but it is missing.");
+  const folded = found.map((name) => name.toLowerCase());
+  const twice = found.find((name, at) => folded.indexOf(name.toLowerCase()) !== at);
+  if (twice !== undefined)
+    throw new FolderFault(
+      `${folder}/${twice}.json`,
+      undefined,
+      "A different file has the same name except for capital letters.",
+    );
+  const place = (name: string) => (order.includes(name) ? order.indexOf(name) : order.length);
+  return found
+    .sort((a, b) => place(a) - place(b) || (a < b ? -1 : 1))
+    .map((slug) => ({
+      slug,
+      document: readJsonFile(files, `${folder}/${slug}.json`, (value) => checkDocument(kind, value)),
+    }));
+}
+
+function readPictures(files: ShopFiles): Map<string, Uint8Array> {
+  const pictures = new Map<string, Uint8Array>();
+  for (const [path, bytes] of files) {
+    const name = /^pictures\/(.+)$/.exec(path)?.[1];
+    if (name === undefined) continue;
+    if (!isPictureName(name))
+      throw new FolderFault(
+        path,
+        undefined,
+        "A picture’s name must be the SHA-256 of its content, followed by .svg, .png, .jpg or .webp.",
+      );
+    pictures.set(name, bytes);
+    if (pictures.size > limits.pictures.max)
+      throw new FolderFault(
+        "pictures",
+        undefined,
+        `The folder has more than ${limitText(limits.pictures)} pictures. Remove those that no value uses.`,
+      );
+    if (bytes.length > limits.picture.max)
+      throw new FolderFault(
+        path,
+        undefined,
+        `This picture has more than ${limitText(limits.picture)}. Make it smaller.`,
+      );
+  }
+  return pictures;
+}
+
+const headingOf = ({ role, name }: Field): string => (role === "attribute" ? name : role);
+
+/** The catalogue, whose columns are what the manifest says; one that it does not know is read as any new one is. */
+function readCatalogueFile(files: ShopFiles, { columns }: Manifest): Catalogue {
+  const path = "catalogue.csv";
+  const bytes = files.get(path);
+  if (!bytes) throw new FolderFault(path, undefined, "This file is missing. Import the whole folder.");
+  try {
+    const table = readTable(bytes);
+    const guessed = suggestReading(table);
+    const known = new Map(columns.map((field) => [identity(headingOf(field)), field]));
+    const reading = table.header.map((heading, at): ColumnReading => {
+      const field = known.get(identity(heading));
+      if (!field) return heading === "product_id" ? { as: "product_id" } : (guessed[at] ?? { as: "attribute" });
+      const { role, given, titles } = field;
+      if (isDerivedRole(role)) return { as: "skip" };
+      return { as: role, ...(given ? { kind: given } : {}), ...(titles ? { titles } : {}) };
+    });
+    const { catalogue, problems } = buildCatalogue(table, { reading, known: columns });
+    const broken = problems.find(({ value }) => value === undefined);
+    if (broken) throw new CatalogueError(broken);
+    const byKey = new Map(columns.map((field) => [field.key, field]));
+    const fields = catalogue.fields.map((field) => {
+      const { name, unit } = byKey.get(field.key) ?? field;
+      return { ...field, name, ...(unit === undefined ? {} : { unit }) };
+    });
+    return completeCatalogue({ ...catalogue, fields });
+  } catch (error) {
+    if (!(error instanceof CatalogueError)) throw error;
+    const { row, ...problem } = error.problem;
+    throw new FolderFault(path, row, problemText(problem));
+  }
+}

@@ -1,0 +1,37 @@
+import type { ISchema } from "yup";
+import { type JsonSchema, jsonSchemaOf } from "../../document/json-schema.ts";
+import { tokenDefinitions } from "../../look/token-json.ts";
+import { kinds } from "../kinds.ts";
+import { manifestSchema } from "./manifest-schema.ts";
+
+/** What each file of a shop's folder is held against, by the name of its schema. */
+const checked: Readonly<Record<string, { title: string; schema: ISchema<unknown> }>> = {
+  shop: { title: "A shop’s folder: its name, settings and columns", schema: manifestSchema },
+  panel: { title: "A filter panel", schema: kinds.panel.schema },
+  pages: { title: "A shop’s pages", schema: kinds.pages.schema },
+  look: { title: "A look", schema: kinds.look.schema },
+  swatches: { title: "A swatch book", schema: kinds.swatches.schema },
+  mends: { title: "Corrections over a catalogue", schema: kinds.mends.schema },
+};
+
+export const schemaNames: readonly string[] = Object.keys(checked);
+
+/**
+ * The JSON Schema (draft 2020-12) of a file of a shop's folder. It takes everything that the tool takes; beyond it the
+ * tool refuses what only a program can tell, such as markup that could run, or two rows of one name.
+ * @returns undefined for a name that is none
+ */
+export function folderSchema(name: string): JsonSchema | undefined {
+  const one = Object.hasOwn(checked, name) ? checked[name] : undefined;
+  if (!one) return undefined;
+  const body = jsonSchemaOf(one.schema) as { properties: Record<string, JsonSchema> };
+  const usesTokens = JSON.stringify(body).includes("#/$defs/");
+  return {
+    $schema: "https://json-schema.org/draft/2020-12/schema",
+    title: one.title,
+    ...body,
+    // A file names its schema, which is no part of what it says.
+    properties: { $schema: { type: "string" }, ...body.properties },
+    ...(usesTokens ? { $defs: tokenDefinitions() } : {}),
+  };
+}

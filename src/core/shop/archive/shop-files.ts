@@ -1,0 +1,27 @@
+import { limits } from "../../sanitize/limits.ts";
+
+/** A shop as files: what is in each, by its path in the folder, with `/` between. */
+export type ShopFiles = ReadonlyMap<string, Uint8Array>;
+
+/** Something in a shop's folder that cannot be used: which file, where in it, and what to do. */
+export class FolderFault extends Error {
+  override name = "FolderFault";
+  readonly file: string;
+  /** From 1; undefined where it is about the whole file. */
+  readonly line: number | undefined;
+  constructor(file: string, line: number | undefined, message: string) {
+    super(`${file}${line === undefined ? "" : `, line ${line}`}: ${message}`);
+    this.file = file;
+    this.line = line;
+  }
+}
+
+/** The most files and bytes that a folder may hold. */
+export const mostFiles = limits.folderFiles.max;
+export const mostBytes = limits.folderBytes.max;
+
+/** A name of a document in the folder, as addresses have it: letters, digits, dashes. */
+export const isDocumentName = (name: string): boolean => /^[\p{L}\p{N}_-]{1,200}$/u.test(name);
+
+/** The name of a picture: its content's hash, and what it is. */
+export const isPictureName = (name: string): boolean => /^[0-9a-f]{64}\.(?:svg|png|jpg|webp)$/.test(name);

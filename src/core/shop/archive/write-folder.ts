@@ -1,0 +1,49 @@
+import { isDerived } from "../../catalogue/field.ts";
+import { writeCsv } from "../../catalogue/write-csv.ts";
+import { folderFormat, type Manifest } from "./manifest-schema.ts";
+import { folderSchema, schemaNames } from "./schemas.ts";
+import type { ShopFiles } from "./shop-files.ts";
+import { stableJson } from "./stable-json.ts";
+import type { WholeShop } from "./whole-shop.ts";
+
+const encoder = new TextEncoder();
+
+let schemas: readonly (readonly [path: string, text: string])[] | undefined;
+/** The schemas as files, made once, which takes a tenth of a second. */
+export function schemaFiles(): readonly (readonly [path: string, text: string])[] {
+  schemas ??= schemaNames.map((name) => [`schemas/${name}.json`, `${JSON.stringify(folderSchema(name), null, 1)}\n`]);
+  return schemas;
+}
+
+/** A whole shop as files, of which {@link readFolder} makes the same shop again. */
+export const writeFolder = (whole: WholeShop): ShopFiles =>
+  new Map([...writeDocuments(whole), ["catalogue.csv", encoder.encode(writeCsv(whole.catalogue))]]);
+
+/** The files of a whole shop without its catalogue, of which the fields are wanted alone. */
+export function writeDocuments(
+  whole: Omit<WholeShop, "catalogue"> & { catalogue: Pick<WholeShop["catalogue"], "fields"> },
+): ShopFiles {
+  const files = new Map<string, Uint8Array>();
+  const put = (path: string, text: string) => files.set(path, encoder.encode(text));
+  const document = (path: string, schema: string, value: object) =>
+    put(path, stableJson({ $schema: `${"../".repeat(path.split("/").length - 1)}schemas/${schema}.json`, ...value }));
+  const manifest: Manifest = {
+    format: folderFormat,
+    name: whole.name,
+    currency: whole.currency,
+    settings: whole.shop,
+    columns: whole.catalogue.fields.filter((field) => !isDerived(field)),
+    reading: [...whole.reading],
+    panels: whole.panels.map(({ slug }) => slug),
+    looks: whole.looks.map(({ slug }) => slug),
+  };
+  document("shop.json", "shop", manifest);
+  document("mends.json", "mends", whole.mends);
+  document("swatches.json", "swatches", whole.swatches);
+  document("pages.json", "pages", whole.pages);
+  for (const { slug, document: panel } of whole.panels) document(`panels/${slug}.json`, "panel", panel);
+  for (const { slug, document: look } of whole.looks) document(`looks/${slug}.json`, "look", look);
+  for (const [path, text] of schemaFiles()) put(path, text);
+  for (const [name, bytes] of whole.pictures) files.set(`pictures/${name}`, bytes);
+  return files;
+}

@@ -1,0 +1,38 @@
+import { zipSync } from "fflate";
+import { unzip, ZipFault } from "../../sanitize/unzip.ts";
+import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
+
+/** All files of a zip have this time, so that the same shop is the same zip. It is the first that a zip can say. */
+const mtime = new Date(1980, 0, 1);
+
+/** A shop's folder as one file. */
+export const zipFolder = (files: ShopFiles): Uint8Array<ArrayBuffer> =>
+  zipSync(Object.fromEntries([...files].map(([path, bytes]) => [path, bytes] as const)), { mtime, level: 6 });
+
+/** The files of a shop's folder in a zip: at its root, or in the one folder that is there. Schemas are called like them. */
+const known =
+  /^(?!schemas\/)(?:[^/]+\/)?(?:(?:shop|mends|swatches|pages)\.json|catalogue\.csv|(?:panels|looks|pictures)\/[^/]+)$/;
+
+/**
+ * The files of a zip. What is not a shop's own is not even unpacked, and nothing is where it says more than a folder
+ * may hold.
+ * @throws FolderFault
+ */
+export function unzipFolder(bytes: Uint8Array): ShopFiles {
+  let unpacked: Map<string, Uint8Array>;
+  try {
+    unpacked = unzip(bytes, (name) => known.test(name), { maxFiles: mostFiles, maxBytes: mostBytes });
+  } catch (error) {
+    if (error instanceof ZipFault) throw new FolderFault(error.file ?? ".", undefined, error.message);
+    throw error;
+  }
+  const names = [...unpacked.keys()];
+  const manifest =
+    ["shop.json", ...names].find((name) => /^(?:[^/]+\/)?shop\.json$/.test(name) && unpacked.has(name)) ?? "";
+  const root = manifest.slice(0, Math.max(0, manifest.length - "shop.json".length));
+  return new Map(
+    [...unpacked].flatMap(([name, content]) =>
+      name.startsWith(root) ? [[name.slice(root.length), content] as const] : [],
+    ),
+  );
+}

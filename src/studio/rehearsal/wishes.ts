@@ -1,0 +1,14 @@
+import type { Weighing } from "../../core/rehearsal/shopper.ts";
+import type { Band } from "../../core/settings/band.ts";
+/** The bands that stand side by side. */
+export const rehearsedBands = ["wide", "slim"] as const satisfies Band[];
+
+export type RehearsedBand = (typeof rehearsedBands)[number];
+
+/** What is asked of a rehearsal, beside the state of the shop. */
+export interface Wishes {
+  address: string;
+  shoppers: number;
+  seed: number;
+  weighing: Weighing;
+}
