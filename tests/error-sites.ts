@@ -13,7 +13,7 @@ export interface ErrorSite {
 }
 
 /** Folders whose errors reach people as they are: what the server, the command line and the import answer. */
-const folders = ["src/server", "src/cli", "src/core/catalogue", "src/core/folder", "src/core/zip"];
+const folders = ["src/server", "src/cli", "src/core/catalogue", "src/core/shop/archive", "src/core/sanitize"];
 
 /** A sentence that ends in a full stop; usage lines and addresses are not. */
 const isSentence = (text: string): boolean =>
@@ -67,6 +67,8 @@ export function errorSites(): ErrorSite[] {
 
 const sourcesIn = (folder: string): string[] =>
   readdirSync(folder, { recursive: true, encoding: "utf8" })
-    .filter((name) => /(?<!\.d|\.test)\.tsx?$/.test(name) && !/migrations|handoff\/(?:readme|report-text)/.test(name))
+    .filter(
+      (name) => /(?<!\.d|\.test)\.tsx?$/.test(name) && !/migrations|^mend\/|handoff\/(?:readme|report-text)/.test(name),
+    )
     .map((name) => join(folder, name))
     .sort();

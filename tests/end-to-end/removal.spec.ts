@@ -59,7 +59,10 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await expect(remove).toContainText("First panel then becomes the default panel");
   await remove.click();
   await expect(page).toHaveURL(/panels\/first-panel$/);
-  await page.getByRole("region", { name: /Notifications/ }).getByRole("button", { name: "Restore" }).click();
+  await page
+    .getByRole("region", { name: /Notifications/ })
+    .getByRole("button", { name: "Restore" })
+    .click();
   const tab = tabs.getByRole("link", { name: "First panel copy" });
   await tab.click();
   await tabs.getByRole("button", { name: "More for panel First panel copy" }).click();

@@ -177,7 +177,7 @@ describe("trellis handoff", () => {
     [["--name", "light=flower-colour"], /both have the name “flower-colour”/],
     [["--name", "light=a b"], /Use letters, digits/],
     [["--language", "xx"], /not in the language “xx”/],
-    [["--card", "no-such-file"], /no-such-file cannot be read/],
+    [["--card", "no-such-file"], /no-such-file can’t be read/],
     [["--card", "package.json"], /The card template must be one element/],
   ])("says what is wrong with %j", async (options, words) => {
     const { status, err, out: text } = await trellis(folder, "--out", join(here, "wrong"), ...options);

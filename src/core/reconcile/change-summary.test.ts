@@ -123,7 +123,7 @@ describe("what a newer file changes", () => {
       },
     );
     expect(changeSummary(before, shop({ pages }), after).effects).toEqual([
-      { place: "Collection Picks", words: "Eve, picked by hand, is gone." },
+      { place: "Collection Picks", words: "Eve, picked by hand, is no longer in the catalogue." },
       { place: "Collection Green", words: "It uses Sea green, which no product has any more." },
     ]);
   });
