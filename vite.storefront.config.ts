@@ -64,6 +64,9 @@ const plainImports: Plugin = {
   load: (id) => (id === "\0vite/preload-helper.js" ? "export const __vitePreload = (load) => load();" : undefined),
 };
 
+/** Modules that stay out of the shared script. */
+const ofThePage = /\/(?:stage|numbers)\/|d3-array|value-order|sort-keys|index\/words/;
+
 /** What shoppers get: one script for the page and one for the engine; one more for the designer's stage. */
 export default defineConfig({
   publicDir: false,
@@ -80,8 +83,9 @@ export default defineConfig({
       input: { page: "src/storefront/shop/page.tsx" },
       treeshake,
       output: {
-        // What is shared comes in one piece: two files are fetched sooner than four.
-        codeSplitting: { groups: [{ name: "shared", minShareCount: 2, test: (id) => !id.includes("/stage/") }] },
+        // What is shared comes in one piece: two files are fetched sooner than four. Every page needs number lines and
+        // the order of values at once, so these stay in the page's own script, which packs them tighter.
+        codeSplitting: { groups: [{ name: "shared", minShareCount: 2, test: (id) => !ofThePage.test(id) }] },
         entryFileNames: "[name]-[hash].js",
         chunkFileNames: "[name]-[hash].js",
       },

@@ -1,6 +1,6 @@
 import { isPlain } from "../document/is-plain.ts";
 import { crc32 } from "../sanitize/crc32.ts";
-import { limits } from "../sanitize/limits.ts";
+import { maxVariants } from "../sanitize/max-variants.ts";
 import type { Catalogue, Column } from "./catalogue.ts";
 import { completeCatalogue, storedPart } from "./complete.ts";
 import type { Field } from "./field.ts";
@@ -115,7 +115,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   };
   const variantStart = sums(take(header.productIds.length, header.variantsWidth));
   const variants = variantStart[header.productIds.length];
-  if (variants !== header.variants || variants > limits.rows.max || header.columns.length !== header.fields.length)
+  if (variants !== header.variants || variants > maxVariants || header.columns.length !== header.fields.length)
     throw new BinaryError("The catalogue is damaged. Reload the page.");
   const columns = new Map<string, Column>();
   for (const { key, spellings, codes: count, codeWidth, countWidth } of header.columns) {

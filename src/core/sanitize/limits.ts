@@ -1,3 +1,6 @@
+import { maxVariants } from "./max-variants.ts";
+import { mostLevels } from "./most-levels.ts";
+
 /** One limit: how much is accepted, in which unit, and of what. */
 interface Limit {
   max: number;
@@ -20,12 +23,12 @@ export const limits = {
   picture: limit(1 * MB, "bytes", "a picture that is uploaded"),
   signIn: limit(4096, "bytes", "the sign-in form"),
   jsonDepth: limit(64, "levels", "nested brackets in JSON that is sent or read"),
-  rows: limit(500_000, "", "rows of a catalogue"),
+  rows: limit(maxVariants, "", "rows of a catalogue"),
   columns: limit(2000, "", "columns of a catalogue"),
   heading: limit(500, "characters", "a heading of a catalogue’s column"),
   cell: limit(200_000, "characters", "a cell of a catalogue"),
   cells: limit(30_000_000, "", "cells of a catalogue, rows times columns"),
-  pathLevels: limit(50, "levels", "levels of a category path; deeper ones make no options"),
+  pathLevels: limit(mostLevels, "levels", "levels of a category path; deeper ones make no options"),
   conditions: limit(1000, "", "conditions in one request"),
   folderFiles: limit(20_000, "", "files of a shop folder"),
   folderBytes: limit(1024 * MB, "bytes", "a shop folder, unpacked"),

@@ -23,14 +23,14 @@ async function start(): Promise<void> {
   putAllViews();
   const boot: Boot = readJson("zt-boot");
   const root = document.getElementById("zt-page");
-  if (!root) throw new Error("The page has no data to start from.");
+  if (!root) throw new Error("No page data.");
   if (boot.words) putWords(boot.language, boot.words);
   const fields = new Map(boot.fields.map((field) => [field.key, field]));
   const fieldOf = (key: string) => fields.get(key);
   const band = bandAt(innerWidth, boot.limits);
   const facets = facetsOf(boot.panels, band);
   const drawn = readJson<Drawn[]>("zt-drawn").find(({ bands }) => bands.includes(band));
-  if (!drawn) throw new Error("The page was not drawn for this width.");
+  if (!drawn) throw new Error("No page data.");
   const asking = { shown: boot.page, panels: boot.panels, band, fields, shop: boot.shop };
   const { engine, awake } = openEngine(boot, { question: questionOf(asking, drawn.place), answer: drawn.answer });
   const stage = boot.stage ? await import("../stage/stage.ts") : undefined;

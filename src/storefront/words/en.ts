@@ -30,7 +30,7 @@ export const en = {
   priceFrom: "from",
   priceWas: "was",
   soldOut: "Sold out",
-  nothingFits: "No products match all of these filters",
+  nothingFits: "No products match these filters",
   takeBack: "Remove a filter:",
   pages: "Pages",
   page: "Page {n}",
