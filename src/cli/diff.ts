@@ -1,5 +1,5 @@
 import { parseArgs } from "node:util";
-import { shopDifferences } from "../core/report/differences/shop.ts";
+import { shopDifferences } from "../core/report/shop-differences.ts";
 import type { Command } from "./command.ts";
 import { openFolder } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";

@@ -1,15 +1,22 @@
 import { closeSync, constants, fstatSync, openSync, readdirSync, readFileSync } from "node:fs";
 import { join, relative, sep } from "node:path";
+import { heightsName } from "../core/rehearsal/heights-file.ts";
 import { limits, limitText } from "../core/sanitize/limits.ts";
 import { readFolder } from "../core/shop/archive/read-folder.ts";
-import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "../core/shop/archive/shop-files.ts";
+import {
+  FolderFault,
+  isOwnFile,
+  mostBytes,
+  mostFiles,
+  ownFolders,
+  type ShopFiles,
+} from "../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
 import { FolderRefused, type FolderWishes, writeOwnedFolder } from "../server/disk/owned-folder.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** Folders that a shop's folder has; what else stands beside them is nobody's affair here. */
-const folders = new Set(["panels", "looks", "pictures"]);
-const ownFile = /^(?:shop|mends|swatches|pages|heights)\.json$|^catalogue\.csv$/;
+/** Whether a file is read: one of the shop's own, or the heights that a browser has measured. */
+const isRead = (path: string): boolean => isOwnFile(path) || path === heightsName;
 
 /** The files of a shop's folder. Links are not followed. @throws UsageError, FolderFault */
 export function readFiles(folder: string): ShopFiles {
@@ -36,8 +43,8 @@ export function readFiles(folder: string): ShopFiles {
   try {
     for (const entry of readdirSync(folder, { withFileTypes: true })) {
       const path = join(folder, entry.name);
-      if (entry.isFile() && ownFile.test(entry.name)) take(path);
-      else if (entry.isDirectory() && folders.has(entry.name))
+      if (entry.isFile() && isRead(entry.name)) take(path);
+      else if (entry.isDirectory() && ownFolders().includes(entry.name))
         for (const one of readdirSync(path, { withFileTypes: true })) if (one.isFile()) take(join(path, one.name));
     }
   } catch (error) {

@@ -7,7 +7,7 @@ import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { edited } from "../../src/core/document/edit.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
-import { shopDifferences } from "../../src/core/report/differences/shop.ts";
+import { shopDifferences } from "../../src/core/report/shop-differences.ts";
 import { swatchesKind } from "../../src/core/swatch/kind.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 import { createDocument, openDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";

@@ -8,16 +8,27 @@ export type Kept = "catalogue" | "swatches";
 export type OldDocument = Record<string, unknown> & { format: number };
 
 /**
- * A kind of document that a shop has. Saving, history, conflicts and opening are written once for all kinds and
- * know of one only what stands here.
+ * A kind of document that a shop has. Saving, history, conflicts, opening, a shop's files, editions, backups, JSON
+ * Schemas and differences are written once for all kinds, and know of one only what its definition says.
  */
-export interface DocumentKind<D extends object> {
+export interface DocumentKind<D extends object, Many extends boolean = boolean, Member extends string = string> {
   /** In addresses and in the database. */
   name: string;
   /** In sentences, like “panel”. */
   what: string;
+  /** Title of its JSON Schema. */
+  title: string;
+  /** Where its differences are listed under, like “Panel”; of many, followed by the name of one. */
+  heading: string;
+  /**
+   * Its member in a whole shop, and where it is among a shop's files: the folder with a file for each of many, or the
+   * name of its one file.
+   */
+  member: Member;
+  /** Its one document stands in `shop.json`, and has no file of its own. Not by default. */
+  inManifest?: true;
   /** A shop has any number of them, each with a name and an address of its own, or exactly one. */
-  many: boolean;
+  many: Many;
   /** The format that this code writes. */
   format: number;
   schema: ISchema<D> & Pick<Schema<D>, "validateSync">;
@@ -29,6 +40,8 @@ export interface DocumentKind<D extends object> {
   touches: readonly Kept[];
   /** The part of a document that they are worked out of; all of it where this is absent. */
   touching?(document: D): unknown;
+  /** The changes between two documents of it, each in a sentence without a full stop. @param nameOf a field as shoppers read it */
+  differences(before: D, after: D, nameOf: (field: string) => string): Iterable<string>;
 }
 
 /** A document of any older format, in the present one. @throws InvalidDocument when it is of none, or of a newer one */

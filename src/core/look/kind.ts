@@ -1,5 +1,6 @@
 import { isPlain } from "../document/is-plain.ts";
 import type { DocumentKind, OldDocument } from "../document/kind.ts";
+import { lookDifferences } from "./differences.ts";
 import { emptyLook } from "./empty-look.ts";
 import { lookFormat } from "./look-format.ts";
 import { type LookDocument, lookSchema } from "./look-schema.ts";
@@ -16,13 +17,17 @@ const fromFirst = (look: OldDocument): OldDocument => ({
 });
 
 /** How panels look. A shop has any number. */
-export const lookKind: DocumentKind<LookDocument> = {
+export const lookKind: DocumentKind<LookDocument, true, "looks"> = {
   name: "look",
   what: "look",
+  title: "A look",
+  heading: "Look",
+  member: "looks",
   many: true,
   format: lookFormat,
   schema: lookSchema,
   migrations: { 1: fromFirst },
   fresh: emptyLook,
   touches: [],
+  differences: lookDifferences,
 };

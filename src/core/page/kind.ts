@@ -1,10 +1,14 @@
 import type { DocumentKind } from "../document/kind.ts";
+import { pagesDifferences } from "./differences.ts";
 import { type PagesDocument, pagesFormat, pagesSchema } from "./pages-schema.ts";
 
 /** A shop's pages. */
-export const pagesKind: DocumentKind<PagesDocument> = {
+export const pagesKind: DocumentKind<PagesDocument, false, "pages"> = {
   name: "pages",
   what: "shop’s pages",
+  title: "A shop’s pages",
+  heading: "Pages",
+  member: "pages",
   many: false,
   format: pagesFormat,
   schema: pagesSchema,
@@ -23,4 +27,5 @@ export const pagesKind: DocumentKind<PagesDocument> = {
   }),
   touches: ["catalogue"],
   touching: ({ collections }) => collections,
+  differences: pagesDifferences,
 };

@@ -1,5 +1,6 @@
 import type { DocumentKind, OldDocument } from "../document/kind.ts";
 import { olderValues } from "../look/older-values.ts";
+import { panelDifferences } from "./differences.ts";
 import { emptyPanel } from "./panel.ts";
 import { panelFormat } from "./panel-format.ts";
 import { type PanelDocument, panelSchema } from "./panel-schema.ts";
@@ -56,13 +57,17 @@ function fromThird(panel: OldDocument): OldDocument {
 }
 
 /** Filter panels. */
-export const panelKind: DocumentKind<PanelDocument> = {
+export const panelKind: DocumentKind<PanelDocument, true, "panels"> = {
   name: "panel",
   what: "panel",
+  title: "A filter panel",
+  heading: "Panel",
+  member: "panels",
   many: true,
   format: panelFormat,
   schema: panelSchema,
   migrations: { 1: fromFirst, 2: fromSecond, 3: fromThird },
   fresh: emptyPanel,
   touches: [],
+  differences: panelDifferences,
 };

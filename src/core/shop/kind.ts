@@ -1,15 +1,21 @@
 import type { DocumentKind } from "../document/kind.ts";
 import { defaultLimits } from "../settings/band.ts";
+import { settingDifferences } from "./differences.ts";
 import { type ShopDocument, shopFormat, shopSchema } from "./shop-schema.ts";
 
 /** What holds for all panels and pages of a shop. */
-export const shopKind: DocumentKind<ShopDocument> = {
+export const shopKind: DocumentKind<ShopDocument, false, "shop"> = {
   name: "shop",
   what: "shop’s settings",
+  title: "A shop’s folder: its name, settings and columns",
+  heading: "Shop",
+  member: "shop",
+  inManifest: true,
   many: false,
   format: shopFormat,
   schema: shopSchema,
   migrations: {},
   fresh: () => ({ format: shopFormat, limits: { ...defaultLimits }, languages: [] }),
   touches: [],
+  differences: settingDifferences,
 };

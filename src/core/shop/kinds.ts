@@ -1,11 +1,12 @@
 import { mendsKind } from "../catalogue/mend/kind.ts";
+import type { DocumentKind } from "../document/kind.ts";
 import { lookKind } from "../look/kind.ts";
 import { pagesKind } from "../page/kind.ts";
 import { panelKind } from "../panel/kind.ts";
 import { swatchesKind } from "../swatch/kind.ts";
 import { shopKind } from "./kind.ts";
 
-/** Every kind of document that a shop has. A new one is a line here, and has saving, history and conflicts at once. */
+/** Every kind of document that a shop has. A new one is a line here, and has everything else by its definition. */
 export const kinds = {
   shop: shopKind,
   panel: panelKind,
@@ -22,3 +23,9 @@ export type DocumentOf<K extends KindName> = ReturnType<(typeof kinds)[K]["fresh
 
 /** Whether a text names a kind. */
 export const isKind = (name: string): name is KindName => Object.hasOwn(kinds, name);
+
+/** A kind, whichever it is. */
+export type AnyKind = DocumentKind<object>;
+
+/** All kinds, in the order in which their documents and differences are listed. */
+export const allKinds = (): readonly AnyKind[] => Object.values<AnyKind>(kinds);

@@ -3,7 +3,7 @@ import { Hono } from "hono";
 import { publishing } from "../../core/api/edition.ts";
 import type { ShopStand } from "../../core/api/shop-stand.ts";
 import { type Checked, checkPages, checkPanels } from "../../core/report/check-shop.ts";
-import { shopDifferences } from "../../core/report/differences/shop.ts";
+import { shopDifferences } from "../../core/report/shop-differences.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";

@@ -1,8 +1,8 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import type { ShopOverview } from "../../core/api/overview.ts";
-import { shopDifferences } from "../../core/report/differences/shop.ts";
 import { overviewOf } from "../../core/report/overview.ts";
+import { shopDifferences } from "../../core/report/shop-differences.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { stepsDone } from "../store/documents.ts";
 import { listEditions, stateOf } from "../store/editions.ts";

@@ -1,14 +1,8 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { mendsKind } from "../../core/catalogue/mend/kind.ts";
-import type { DocumentKind } from "../../core/document/kind.ts";
-import { lookKind } from "../../core/look/kind.ts";
-import { pagesKind } from "../../core/page/kind.ts";
-import { panelKind } from "../../core/panel/kind.ts";
-import { eachDocument } from "../../core/shop/archive/each-document.ts";
-import { type Named, type WholeShop, withoutPlace, withPlace } from "../../core/shop/archive/whole-shop.ts";
-import { shopKind } from "../../core/shop/kind.ts";
-import { swatchesKind } from "../../core/swatch/kind.ts";
+import { type WholeShop, withoutPlace, withPlace } from "../../core/shop/archive/whole-shop.ts";
+import { eachDocument, fetchDocuments, type Named } from "../../core/shop/documents.ts";
+import type { AnyKind } from "../../core/shop/kinds.ts";
 import { Fault } from "../fault.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
@@ -24,9 +18,9 @@ export const wholeShop = async (em: SqlEntityManager, shop: Shop): Promise<Whole
 
 /** All that a shop is now but for its catalogue, which is most of it. */
 export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Promise<Omit<WholeShop, "catalogue">> {
-  const one = async <D extends object>(kind: DocumentKind<D>): Promise<D> =>
+  const one = async (kind: AnyKind): Promise<object> =>
     withoutPlace((await readDocument(em, shop, kind))?.document ?? kind.fresh(""));
-  const many = async <D extends object>(kind: DocumentKind<D>): Promise<Named<D>[]> => {
+  const many = async (kind: AnyKind): Promise<Named<object>[]> => {
     const found = await Promise.all(
       (await listDocuments(em, shop, kind)).map(async ({ slug }) => ({
         slug,
@@ -40,12 +34,7 @@ export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Pr
     name: shop.name,
     currency: shop.currency,
     reading: shop.reading,
-    shop: await one(shopKind),
-    pages: await one(pagesKind),
-    swatches: await one(swatchesKind),
-    mends: await one(mendsKind),
-    panels: await many(panelKind),
-    looks: await many(lookKind),
+    ...(await fetchDocuments((kind) => (kind.many ? many(kind) : one(kind)))),
     pictures: new Map(pictures.map(({ name, bytes: content }) => [name, new Uint8Array(content)])),
   };
 }

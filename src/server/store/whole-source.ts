@@ -1,7 +1,6 @@
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { lookKind } from "../../core/look/kind.ts";
-import { eachDocument } from "../../core/shop/archive/each-document.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
+import { eachDocument } from "../../core/shop/documents.ts";
 import type { ShopHead, ShopSource } from "./source.ts";
 
 interface Wanted extends Pick<ShopSource, "key" | "edition"> {
@@ -22,8 +21,7 @@ export const wholeSource = ({ key, edition, shop, open, placed }: Wanted): ShopS
   },
   version: async () => 1,
   async first(kind) {
-    const all = await open();
-    return (kind.name === lookKind.name ? all.looks : all.panels)[0]?.slug;
+    return eachDocument(await open()).find((one) => one.kind.name === kind.name)?.slug;
   },
   catalogue: async () => (await open()).catalogue,
 });

@@ -1,8 +1,8 @@
 import { TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
 import type { EditionSummary } from "../../core/api/edition.ts";
+import type { Difference } from "../../core/document/differences.ts";
 import type { Checked } from "../../core/report/check-shop.ts";
-import type { Difference } from "../../core/report/differences/differ.ts";
 import type { ApiError } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { type State, stateName } from "./use-editions.ts";

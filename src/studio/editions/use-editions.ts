@@ -1,8 +1,8 @@
 import useSWR from "swr";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import type { HandoffPreview } from "../../core/api/handoff.ts";
+import type { Difference } from "../../core/document/differences.ts";
 import type { Checked } from "../../core/report/check-shop.ts";
-import type { Difference } from "../../core/report/differences/differ.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 

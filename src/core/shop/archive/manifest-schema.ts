@@ -3,9 +3,21 @@ import { shopCurrency, shopName } from "../../api/shop.ts";
 import { fieldSchema } from "../../catalogue/field-schema.ts";
 import { rememberedReadings } from "../../catalogue/reading-schema.ts";
 import { exact, listOf, someText } from "../../document/schema.ts";
+import { type AnyKind, allKinds, type KindName, type kinds } from "../kinds.ts";
 import { shopSchema } from "../shop-schema.ts";
 
 export const folderFormat = 1;
+
+type Kinds = typeof kinds;
+type ManyMember = { [K in KindName]: Kinds[K]["many"] extends true ? Kinds[K]["member"] : never }[KindName];
+
+/** Something for each kind of which a shop has many, by its member: in `shop.json`, the names of its files in order. */
+export const orderLists = <T>(of: (kind: AnyKind) => T): Record<ManyMember, T> =>
+  Object.fromEntries(
+    allKinds()
+      .filter(({ many }) => many)
+      .map((kind) => [kind.member, of(kind)]),
+  ) as Record<ManyMember, T>;
 
 /** `shop.json`: what a shop is called, what holds for all of it, and what the other files are. */
 export const manifestSchema = exact({
@@ -17,9 +29,13 @@ export const manifestSchema = exact({
   columns: listOf(fieldSchema, 10_000),
   /** How the columns of the file were read that the catalogue came from, for the next one. */
   reading: rememberedReadings,
-  /** Names of the panels' and looks' files, in order. */
-  panels: listOf(someText(200), 10_000),
-  looks: listOf(someText(200), 10_000),
+  ...orderLists(() => listOf(someText(200), 10_000).default([])),
 });
 
 export type Manifest = InferType<typeof manifestSchema>;
+
+/** The names of a kind's files in the order that a manifest has them in. */
+export const orderIn = (manifest: Manifest, { member }: AnyKind): readonly string[] =>
+  Object.entries<unknown>(manifest).flatMap(([name, list]) =>
+    name === member && Array.isArray(list) ? list.filter((one) => typeof one === "string") : [],
+  );

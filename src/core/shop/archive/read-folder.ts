@@ -3,23 +3,28 @@ import type { Catalogue } from "../../catalogue/catalogue.ts";
 import { completeCatalogue } from "../../catalogue/complete.ts";
 import { type Field, isDerivedRole } from "../../catalogue/field.ts";
 import { identity } from "../../catalogue/identity.ts";
-import { mendsKind } from "../../catalogue/mend/kind.ts";
 import { CatalogueError, problemText } from "../../catalogue/problem.ts";
 import { buildCatalogue, readTable } from "../../catalogue/read.ts";
 import type { ColumnReading } from "../../catalogue/reading-schema.ts";
 import { suggestReading } from "../../catalogue/suggest-reading.ts";
 import { JsonFault, lineOfPath, parseJsonText } from "../../document/json-text.ts";
-import { checkDocument, type DocumentKind } from "../../document/kind.ts";
+import { checkDocument } from "../../document/kind.ts";
 import { checkValue, InvalidDocument } from "../../document/schema.ts";
 import { sentence } from "../../document/words.ts";
-import { lookKind } from "../../look/kind.ts";
-import { pagesKind } from "../../page/kind.ts";
-import { panelKind } from "../../panel/kind.ts";
 import { limits, limitText } from "../../sanitize/limits.ts";
-import { swatchesKind } from "../../swatch/kind.ts";
-import { type Manifest, manifestSchema } from "./manifest-schema.ts";
-import { FolderFault, isDocumentName, isPictureName, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
-import type { Named, WholeShop } from "./whole-shop.ts";
+import { documentsFrom, type Named } from "../documents.ts";
+import type { AnyKind } from "../kinds.ts";
+import { type Manifest, manifestSchema, orderIn } from "./manifest-schema.ts";
+import {
+  FolderFault,
+  fileOf,
+  isDocumentName,
+  isPictureName,
+  mostBytes,
+  mostFiles,
+  type ShopFiles,
+} from "./shop-files.ts";
+import type { WholeShop } from "./whole-shop.ts";
 
 /**
  * The shop of a folder. Files that are not the shop's own (a README, a hidden folder) are passed over.
@@ -38,22 +43,20 @@ export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
   if (bytes > mostBytes)
     throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderBytes)}. Split the shop.`);
   const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema, value));
-  const one = <D extends object>(kind: DocumentKind<D>): D =>
-    files.has(`${kind.name}.json`)
-      ? readJsonFile(files, `${kind.name}.json`, (value) => checkDocument(kind, value))
+  const one = (kind: AnyKind): object =>
+    files.has(fileOf(kind, undefined))
+      ? readJsonFile(files, fileOf(kind, undefined), (value) => checkDocument(kind, value))
       : kind.fresh("");
   return {
     name: manifest.name,
     currency: manifest.currency,
     reading: manifest.reading,
-    shop: manifest.settings,
     catalogue: known ?? readCatalogueFile(files, manifest),
-    mends: one(mendsKind),
-    swatches: one(swatchesKind),
-    pages: one(pagesKind),
-    panels: readMany(files, "panels", panelKind, manifest.panels),
-    looks: readMany(files, "looks", lookKind, manifest.looks),
     pictures: readPictures(files),
+    ...documentsFrom((kind) => {
+      if (kind.inManifest) return manifest.settings;
+      return kind.many ? readMany(files, kind, orderIn(manifest, kind)) : one(kind);
+    }),
   };
 }
 
@@ -88,12 +91,8 @@ export function readJsonFile<T>(files: ShopFiles, path: string, check: (value: u
 }
 
 /** Documents of a kind, in the manifest's order; those that it does not name come behind, by their names. */
-function readMany<D extends object>(
-  files: ShopFiles,
-  folder: string,
-  kind: DocumentKind<D>,
-  order: readonly string[],
-): Named<D>[] {
+function readMany(files: ShopFiles, kind: AnyKind, order: readonly string[]): Named<object>[] {
+  const folder = kind.member;
   const found = [...files.keys()].flatMap((path) => {
     const name = new RegExp(`^${folder}/([^/]+)\\.json$`).exec(path)?.[1];
     if (name === undefined) return [];

@@ -1,18 +1,16 @@
 import type { ISchema } from "yup";
 import { type JsonSchema, jsonSchemaOf } from "../../document/json-schema.ts";
 import { tokenDefinitions } from "../../look/token-json.ts";
-import { kinds } from "../kinds.ts";
+import { allKinds } from "../kinds.ts";
 import { manifestSchema } from "./manifest-schema.ts";
 
 /** What each file of a shop's folder is held against, by the name of its schema. */
-const checked: Readonly<Record<string, { title: string; schema: ISchema<unknown> }>> = {
-  shop: { title: "A shop’s folder: its name, settings and columns", schema: manifestSchema },
-  panel: { title: "A filter panel", schema: kinds.panel.schema },
-  pages: { title: "A shop’s pages", schema: kinds.pages.schema },
-  look: { title: "A look", schema: kinds.look.schema },
-  swatches: { title: "A swatch book", schema: kinds.swatches.schema },
-  mends: { title: "Corrections over a catalogue", schema: kinds.mends.schema },
-};
+const checked: Readonly<Record<string, { title: string; schema: ISchema<unknown> }>> = Object.fromEntries(
+  allKinds().map(({ name, title, schema, inManifest }) => [
+    name,
+    { title, schema: inManifest ? manifestSchema : schema },
+  ]),
+);
 
 export const schemaNames: readonly string[] = Object.keys(checked);
 

@@ -1,4 +1,5 @@
 import { limits } from "../../sanitize/limits.ts";
+import { type AnyKind, allKinds } from "../kinds.ts";
 
 /** A shop as files: what is in each, by its path in the folder, with `/` between. */
 export type ShopFiles = ReadonlyMap<string, Uint8Array>;
@@ -25,3 +26,24 @@ export const isDocumentName = (name: string): boolean => /^[\p{L}\p{N}_-]{1,200}
 
 /** The name of a picture: its content's hash, and what it is. */
 export const isPictureName = (name: string): boolean => /^[0-9a-f]{64}\.(?:svg|png|jpg|webp)$/.test(name);
+
+/** The path of a document's file among a shop's files. */
+export const fileOf = ({ many, member }: Pick<AnyKind, "many" | "member">, slug: string | undefined): string =>
+  many ? `${member}/${slug}.json` : `${member}.json`;
+
+/** The folders of a shop's files. */
+export const ownFolders = (): string[] => [
+  ...allKinds()
+    .filter(({ many }) => many)
+    .map(({ member }) => member),
+  "pictures",
+];
+
+/** Whether a path is one of a shop's own files. What else is beside them is passed over. */
+export function isOwnFile(path: string): boolean {
+  const [first = "", second, ...deeper] = path.split("/");
+  if (deeper.length > 0) return false;
+  if (second !== undefined) return second !== "" && ownFolders().includes(first);
+  const single = allKinds().filter(({ many, inManifest }) => !many && !inManifest);
+  return ["shop.json", "catalogue.csv", ...single.map((kind) => fileOf(kind, undefined))].includes(first);
+}

@@ -1,37 +1,22 @@
 import type { Catalogue } from "../../catalogue/catalogue.ts";
-import type { MendDocument } from "../../catalogue/mend/mend-schema.ts";
 import type { RememberedReading } from "../../catalogue/reading-schema.ts";
-import type { LookDocument } from "../../look/look-schema.ts";
-import type { PagesDocument } from "../../page/pages-schema.ts";
-import type { PanelDocument } from "../../panel/panel-schema.ts";
-import type { SwatchDocument } from "../../swatch/book-schema.ts";
-import type { ShopDocument } from "../shop-schema.ts";
+import type { ShopDocuments } from "../documents.ts";
 
-/** A document of a kind of which there are many, with its place in addresses. */
-export interface Named<D> {
-  slug: string;
-  document: D;
-}
-
-/** All that a shop is: what its folder holds, what an edition keeps, and what differences are told between. */
-export interface WholeShop {
+/** What a shop is beside its documents. */
+export interface ShopHead {
   name: string;
   /** ISO 4217 code. */
   currency: string;
-  /** As it was imported, without what mends put right. */
+  /** As it was imported, without its corrections. */
   catalogue: Catalogue;
   /** How its last file was read. */
   reading: readonly RememberedReading[];
-  shop: ShopDocument;
-  pages: PagesDocument;
-  swatches: SwatchDocument;
-  mends: MendDocument;
-  /** In their order. */
-  panels: readonly Named<PanelDocument>[];
-  looks: readonly Named<LookDocument>[];
   /** By name. Documents call them `/pictures/shop/NAME`, whatever the shop's place in addresses is. */
   pictures: ReadonlyMap<string, Uint8Array>;
 }
+
+/** All that a shop is: what its folder holds, what an edition keeps, and what differences are told between. */
+export type WholeShop = ShopHead & ShopDocuments;
 
 /** Documents call a shop's pictures by addresses in which the shop stands; in a whole shop it does not. */
 const address = /\/pictures\/[\p{L}\p{N}_%-]+\/([0-9a-f]{64}\.(?:svg|png|jpg|webp))/gu;

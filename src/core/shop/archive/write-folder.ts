@@ -1,8 +1,9 @@
 import { isDerived } from "../../catalogue/field.ts";
 import { writeCsv } from "../../catalogue/write-csv.ts";
-import { folderFormat, type Manifest } from "./manifest-schema.ts";
+import { documentsOfKind, eachDocument } from "../documents.ts";
+import { folderFormat, type Manifest, orderLists } from "./manifest-schema.ts";
 import { folderSchema, schemaNames } from "./schemas.ts";
-import type { ShopFiles } from "./shop-files.ts";
+import { fileOf, type ShopFiles } from "./shop-files.ts";
 import { stableJson } from "./stable-json.ts";
 import type { WholeShop } from "./whole-shop.ts";
 
@@ -34,15 +35,11 @@ export function writeDocuments(
     settings: whole.shop,
     columns: whole.catalogue.fields.filter((field) => !isDerived(field)),
     reading: [...whole.reading],
-    panels: whole.panels.map(({ slug }) => slug),
-    looks: whole.looks.map(({ slug }) => slug),
+    ...orderLists((kind) => documentsOfKind(whole, kind).flatMap(({ slug }) => slug ?? [])),
   };
   document("shop.json", "shop", manifest);
-  document("mends.json", "mends", whole.mends);
-  document("swatches.json", "swatches", whole.swatches);
-  document("pages.json", "pages", whole.pages);
-  for (const { slug, document: panel } of whole.panels) document(`panels/${slug}.json`, "panel", panel);
-  for (const { slug, document: look } of whole.looks) document(`looks/${slug}.json`, "look", look);
+  for (const { kind, slug, document: one } of eachDocument(whole))
+    if (!kind.inManifest) document(fileOf(kind, slug), kind.name, one);
   for (const [path, text] of schemaFiles()) put(path, text);
   for (const [name, bytes] of whole.pictures) files.set(`pictures/${name}`, bytes);
   return files;

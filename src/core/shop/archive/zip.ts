@@ -1,6 +1,6 @@
 import { zipSync } from "fflate";
 import { unzip, ZipFault } from "../../sanitize/unzip.ts";
-import { FolderFault, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
+import { FolderFault, isOwnFile, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
 
 /** All files of a zip have this time, so that the same shop is the same zip. It is the first that a zip can say. */
 const mtime = new Date(1980, 0, 1);
@@ -9,9 +9,9 @@ const mtime = new Date(1980, 0, 1);
 export const zipFolder = (files: ShopFiles): Uint8Array<ArrayBuffer> =>
   zipSync(Object.fromEntries([...files].map(([path, bytes]) => [path, bytes] as const)), { mtime, level: 6 });
 
-/** The files of a shop's folder in a zip: at its root, or in the one folder that is there. Schemas are called like them. */
-const known =
-  /^(?!schemas\/)(?:[^/]+\/)?(?:(?:shop|mends|swatches|pages)\.json|catalogue\.csv|(?:panels|looks|pictures)\/[^/]+)$/;
+/** The files of a shop in a ZIP: at its root, or in the one folder that is there. */
+const isWanted = (path: string): boolean =>
+  !path.startsWith("schemas/") && (isOwnFile(path) || isOwnFile(path.slice(path.indexOf("/") + 1)));
 
 /**
  * The files of a zip. What is not a shop's own is not even unpacked, and nothing is where it says more than a folder
@@ -21,7 +21,7 @@ const known =
 export function unzipFolder(bytes: Uint8Array): ShopFiles {
   let unpacked: Map<string, Uint8Array>;
   try {
-    unpacked = unzip(bytes, (name) => known.test(name), { maxFiles: mostFiles, maxBytes: mostBytes });
+    unpacked = unzip(bytes, isWanted, { maxFiles: mostFiles, maxBytes: mostBytes });
   } catch (error) {
     if (error instanceof ZipFault) throw new FolderFault(error.file ?? ".", undefined, error.message);
     throw error;

@@ -1,15 +1,16 @@
-import { displays } from "../../displays/displays.ts";
-import { spokenToken } from "../../look/edit.ts";
-import { tokens } from "../../look/tokens.ts";
-import { spoken, spokenValue } from "../../panel/edit.ts";
-import { rulesOf } from "../../panel/panel.ts";
-import type { FacetRow, PanelDocument, PieceRow, Row } from "../../panel/panel-schema.ts";
-import { pieceLabels } from "../../panel/pieces.ts";
-import { type BehaviourName, behaviours } from "../../settings/behaviour.ts";
-import { behaviourDefinition } from "../../settings/behaviour-definitions.ts";
-import { type SettingDefinition, settingDefinition } from "../../settings/setting-definitions.ts";
-import { settingNames } from "../../settings/settings.ts";
-import { banded, differing, few, listDifferences, quoted, same } from "./differ.ts";
+import { displays } from "../displays/displays.ts";
+import { differing, few, listDifferences, quoted, same } from "../document/differences.ts";
+import { spokenToken } from "../look/edit.ts";
+import { tokens } from "../look/tokens.ts";
+import { banded } from "../settings/banded-words.ts";
+import { type BehaviourName, behaviours } from "../settings/behaviour.ts";
+import { behaviourDefinition } from "../settings/behaviour-definitions.ts";
+import { type SettingDefinition, settingDefinition } from "../settings/setting-definitions.ts";
+import { settingNames } from "../settings/settings.ts";
+import { spoken, spokenValue } from "./edit.ts";
+import { rulesOf } from "./panel.ts";
+import type { FacetRow, PanelDocument, PieceRow, Row } from "./panel-schema.ts";
+import { pieceLabels } from "./pieces.ts";
 
 /** Lists the changes of a panel. @param nameOf a field as shoppers read it */
 export function* panelDifferences(

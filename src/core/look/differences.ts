@@ -1,9 +1,10 @@
-import { spokenToken } from "../../look/edit.ts";
-import type { LookDocument } from "../../look/look-schema.ts";
-import { written } from "../../look/sheet.ts";
-import { tokens } from "../../look/tokens.ts";
-import { referenceIn, type TokenValue } from "../../look/value.ts";
-import { banded, differing, listDifferences, quoted, same } from "./differ.ts";
+import { differing, listDifferences, quoted, same } from "../document/differences.ts";
+import { banded } from "../settings/banded-words.ts";
+import { spokenToken } from "./edit.ts";
+import type { LookDocument } from "./look-schema.ts";
+import { written } from "./sheet.ts";
+import { tokens } from "./tokens.ts";
+import { referenceIn, type TokenValue } from "./value.ts";
 
 const nameOf = (name: string): string => {
   const token = tokens.get(name);

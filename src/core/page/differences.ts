@@ -1,5 +1,6 @@
-import type { LayoutChanges, PagesDocument } from "../../page/pages-schema.ts";
-import { banded, differing, few, listDifferences, quoted, same } from "./differ.ts";
+import { differing, few, listDifferences, quoted, same } from "../document/differences.ts";
+import { banded } from "../settings/banded-words.ts";
+import type { LayoutChanges, PagesDocument } from "./pages-schema.ts";
 
 /** How the members of a layout are called. */
 const layoutNames: Readonly<Record<keyof LayoutChanges, string>> = {

@@ -1,5 +1,3 @@
-import type { Band } from "../../settings/band.ts";
-
 /** Something that is another in a second state of a shop. */
 export interface Difference {
   /** What it is in, like “Panel Climber finder”; several differences of one thing stand together. */
@@ -80,13 +78,4 @@ export function* listDifferences<T>(
     if (!kept.has(id)) yield `${nameOf(is)} was moved`;
     if (!same(was, is)) yield* inside(was, is);
   }
-}
-
-/** A value by band, in words: the wide one, and those that differ. */
-export function banded<T>(value: { readonly [B in Band]?: T | undefined }, say: (one: T) => string): string {
-  const { wide, ...narrower } = value;
-  const others = Object.entries(narrower).flatMap(([band, one]) =>
-    one === undefined ? [] : [`${say(one)} on ${band}`],
-  );
-  return [...(wide === undefined ? [] : [say(wide)]), ...others].join(", ");
 }

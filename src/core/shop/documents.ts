@@ -1,0 +1,50 @@
+import { type AnyKind, allKinds, type DocumentOf, type KindName, type kinds } from "./kinds.ts";
+
+/** A document of a kind of which there are many, with its place in addresses. */
+export interface Named<D> {
+  slug: string;
+  document: D;
+}
+
+type Kinds = typeof kinds;
+
+/** Every document of a shop, by the members that its kinds name: one, or many in their order. */
+export type ShopDocuments = {
+  [K in KindName as Kinds[K]["member"]]: Kinds[K]["many"] extends true
+    ? readonly Named<DocumentOf<K>>[]
+    : DocumentOf<K>;
+};
+
+/** A document with its kind and, of a kind of which there are many, its place in addresses. */
+export interface PlacedDocument {
+  kind: AnyKind;
+  slug: string | undefined;
+  document: object;
+}
+
+const isMany = (value: object): value is readonly Named<object>[] => Array.isArray(value);
+
+/** The documents of a kind. */
+export function documentsOfKind(documents: ShopDocuments, kind: AnyKind): PlacedDocument[] {
+  const found = Object.entries<object>(documents).find(([member]) => member === kind.member)?.[1];
+  if (found === undefined) return [];
+  return isMany(found)
+    ? found.map(({ slug, document }) => ({ kind, slug, document }))
+    : [{ kind, slug: undefined, document: found }];
+}
+
+/** Every document of a shop. */
+export const eachDocument = (documents: ShopDocuments): PlacedDocument[] =>
+  allKinds().flatMap((kind) => documentsOfKind(documents, kind));
+
+/** All documents of a shop. @param of the document of a kind, or its documents where there are many */
+export const documentsFrom = (of: (kind: AnyKind) => object): ShopDocuments =>
+  byMember(allKinds().map((kind) => [kind.member, of(kind)]));
+
+/** {@link documentsFrom} for documents that are still to be fetched. */
+export const fetchDocuments = async (of: (kind: AnyKind) => Promise<object>): Promise<ShopDocuments> =>
+  byMember(await Promise.all(allKinds().map(async (kind) => [kind.member, await of(kind)] as const)));
+
+/** Each kind has given the document, or the documents, of its member. */
+const byMember = (members: readonly (readonly [string, object])[]): ShopDocuments =>
+  Object.fromEntries(members) as unknown as ShopDocuments;
