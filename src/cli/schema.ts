@@ -6,7 +6,7 @@ import { UsageError } from "./usage-error.ts";
 /** The JSON Schema of a document. */
 export const schema: Command = {
   name: "schema",
-  about: `Prints the JSON Schema of ${schemaNames.join(", ")}.`,
+  about: `Prints the JSON Schema of ${schemaNames().join(", ")}.`,
   usage: "trellis schema NAME",
   options: [],
   example: "trellis schema panel > panel.schema.json",
@@ -15,7 +15,7 @@ export const schema: Command = {
     const found = folderSchema(name);
     if (!found)
       throw new UsageError(
-        `There is no schema “${name}”.${didYouMean(name, schemaNames)} Choose one of ${schemaNames.join(", ")}.`,
+        `There is no schema “${name}”.${didYouMean(name, schemaNames())} Choose one of ${schemaNames().join(", ")}.`,
       );
     return { text: JSON.stringify(found, null, 1), status: 0 };
   },

@@ -53,7 +53,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await page.getByRole("button", { name: "Colour sources" }).click();
   await page.getByRole("button", { name: "Move Colours from product pictures up" }).click();
   await page.keyboard.press("Escape");
-  await expect(rowOf(page, "Violet")).toContainText("by pictures");
+  await expect(rowOf(page, "Violet")).toContainText("from pictures");
   await page.getByRole("button", { name: "Use 17 guesses" }).click();
   await expect(page.getByRole("textbox", { name: "Colours of Violet", exact: true })).toHaveValue("#6b3fa0");
   await page.getByRole("button", { name: "Undo" }).click();

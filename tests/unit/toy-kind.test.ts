@@ -2,15 +2,18 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Hono } from "hono";
-import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { number, string } from "yup";
 import { readFiles } from "../../src/cli/folder.ts";
 import { runTrellis } from "../../src/cli/run.ts";
 import { patched, perform } from "../../src/core/document/edit.ts";
 import type { DocumentKind } from "../../src/core/document/kind.ts";
 import type { Step } from "../../src/core/document/patch.ts";
+import { exact } from "../../src/core/document/schema.ts";
 import { readFolder } from "../../src/core/shop/archive/read-folder.ts";
 import { folderSchema } from "../../src/core/shop/archive/schemas.ts";
 import { unzipFolder } from "../../src/core/shop/archive/zip.ts";
+import { kinds } from "../../src/core/shop/kinds.ts";
 import { createApp } from "../../src/server/app.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { closeDatabase, openDatabase } from "../../src/server/store/database.ts";
@@ -23,33 +26,26 @@ interface Label {
   words: string;
 }
 
-vi.mock("../../src/core/shop/kinds.ts", async (original) => {
-  const actual = await original<typeof import("../../src/core/shop/kinds.ts")>();
-  const { number, string } = await import("yup");
-  const { exact } = await import("../../src/core/document/schema.ts");
-  const label: DocumentKind<Label> = {
-    name: "label",
-    what: "label",
-    title: "A label",
-    many: true,
-    member: "labels",
-    heading: "Label",
-    format: 1,
-    schema: exact({
-      format: number<1>().strict().oneOf([1]).required(),
-      name: string().strict().required(),
-      words: string().strict().defined(),
-    }),
-    migrations: {},
-    fresh: (name) => ({ format: 1, name, words: "" }),
-    touches: [],
-    *differences(before, after) {
-      if (before.words !== after.words) yield `says “${after.words}”, before: “${before.words}”`;
-    },
-  };
-  Object.assign(actual.kinds, { label });
-  return actual;
-});
+const label: DocumentKind<Label> = {
+  name: "label",
+  what: "label",
+  title: "A label",
+  many: true,
+  member: "labels",
+  heading: "Label",
+  format: 1,
+  schema: exact({
+    format: number<1>().strict().oneOf([1]).required(),
+    name: string().strict().required(),
+    words: string().strict().defined(),
+  }),
+  migrations: {},
+  fresh: (name) => ({ format: 1, name, words: "" }),
+  touches: [],
+  *differences(before, after) {
+    if (before.words !== after.words) yield `says “${after.words}”, before: “${before.words}”`;
+  },
+};
 
 const here = mkdtempSync(join(tmpdir(), "trellis-toy-"));
 const file = join(here, "shops.db");
@@ -79,11 +75,13 @@ const started = async () => {
 };
 
 beforeAll(async () => {
+  Object.assign(kinds, { label });
   orm = await openDatabase(file);
   await seedDemo(orm, ".");
   app = createApp({ orm, root: process.cwd() });
 });
 afterAll(async () => {
+  Reflect.deleteProperty(kinds, "label");
   await closeDatabase(orm);
   rmSync(here, { recursive: true, force: true });
 });

@@ -20,19 +20,20 @@ export const orderLists = <T>(of: (kind: AnyKind) => T): Record<ManyMember, T> =
   ) as Record<ManyMember, T>;
 
 /** `shop.json`: what a shop is called, what holds for all of it, and what the other files are. */
-export const manifestSchema = exact({
-  format: number<typeof folderFormat>().strict().oneOf([folderFormat]).required(),
-  name: shopName,
-  currency: shopCurrency,
-  settings: shopSchema,
-  /** The columns of `catalogue.csv`, in order; one that is not here is read as any new column is. */
-  columns: listOf(fieldSchema, 10_000),
-  /** How the columns of the file were read that the catalogue came from, for the next one. */
-  reading: rememberedReadings,
-  ...orderLists(() => listOf(someText(200), 10_000).default([])),
-});
+export const manifestSchema = () =>
+  exact({
+    format: number<typeof folderFormat>().strict().oneOf([folderFormat]).required(),
+    name: shopName,
+    currency: shopCurrency,
+    settings: shopSchema,
+    /** The columns of `catalogue.csv`, in order; one that is not here is read as any new column is. */
+    columns: listOf(fieldSchema, 10_000),
+    /** How the columns of the file were read that the catalogue came from, for the next one. */
+    reading: rememberedReadings,
+    ...orderLists(() => listOf(someText(200), 10_000).default([])),
+  });
 
-export type Manifest = InferType<typeof manifestSchema>;
+export type Manifest = InferType<ReturnType<typeof manifestSchema>>;
 
 /** The names of a kind's files in the order that a manifest has them in. */
 export const orderIn = (manifest: Manifest, { member }: AnyKind): readonly string[] =>

@@ -42,7 +42,7 @@ export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
   for (const one of files.values()) bytes += one.length;
   if (bytes > mostBytes)
     throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderBytes)}. Split the shop.`);
-  const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema, value));
+  const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema(), value));
   const one = (kind: AnyKind): object =>
     files.has(fileOf(kind, undefined))
       ? readJsonFile(files, fileOf(kind, undefined), (value) => checkDocument(kind, value))

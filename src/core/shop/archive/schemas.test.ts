@@ -52,7 +52,7 @@ const richPanel = {
 
 /** Documents as they are, by the schema that they are held against. */
 const documents: Record<string, { schema: Pick<Schema, "validateSync">; samples: object[] }> = {
-  shop: { schema: manifestSchema, samples: [manifest] },
+  shop: { schema: manifestSchema(), samples: [manifest] },
   panel: { schema: kinds.panel.schema, samples: [demoPanel, demoQuestions, demoAside, richPanel] },
   pages: { schema: kinds.pages.schema, samples: [demoPages] },
   look: { schema: kinds.look.schema, samples: [demoLook, ...shippedLooks.map(({ look }) => look)] },
@@ -160,7 +160,7 @@ function validatorOf(name: string): ValidateFunction {
 
 describe("JSON Schemas", () => {
   // Checking a large schema against that of schemas takes a while, and longer where other tests run beside it.
-  it.each(schemaNames)(
+  it.each(schemaNames())(
     "%s is a schema of draft 2020-12, and takes what the tool writes",
     { timeout: 120_000 },
     (name) => {
@@ -174,7 +174,7 @@ describe("JSON Schemas", () => {
     },
   );
 
-  it.each(schemaNames)(
+  it.each(schemaNames())(
     "%s refuses what the tool refuses, and nothing else, over thousands of changed documents",
     (name) => {
       const { schema, samples } = documents[name] as (typeof documents)[string];

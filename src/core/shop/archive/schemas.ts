@@ -4,15 +4,8 @@ import { tokenDefinitions } from "../../look/token-json.ts";
 import { allKinds } from "../kinds.ts";
 import { manifestSchema } from "./manifest-schema.ts";
 
-/** What each file of a shop's folder is held against, by the name of its schema. */
-const checked: Readonly<Record<string, { title: string; schema: ISchema<unknown> }>> = Object.fromEntries(
-  allKinds().map(({ name, title, schema, inManifest }) => [
-    name,
-    { title, schema: inManifest ? manifestSchema : schema },
-  ]),
-);
-
-export const schemaNames: readonly string[] = Object.keys(checked);
+/** The names of the schemas of a shop's files. */
+export const schemaNames = (): string[] => allKinds().map(({ name }) => name);
 
 /**
  * The JSON Schema (draft 2020-12) of a file of a shop's folder. It takes everything that the tool takes; beyond it the
@@ -20,9 +13,10 @@ export const schemaNames: readonly string[] = Object.keys(checked);
  * @returns undefined for a name that is none
  */
 export function folderSchema(name: string): JsonSchema | undefined {
-  const one = Object.hasOwn(checked, name) ? checked[name] : undefined;
+  const one = allKinds().find((kind) => kind.name === name);
   if (!one) return undefined;
-  const body = jsonSchemaOf(one.schema) as { properties: Record<string, JsonSchema> };
+  const schema: ISchema<unknown> = one.inManifest ? manifestSchema() : one.schema;
+  const body = jsonSchemaOf(schema) as { properties: Record<string, JsonSchema> };
   const usesTokens = JSON.stringify(body).includes("#/$defs/");
   return {
     $schema: "https://json-schema.org/draft/2020-12/schema",

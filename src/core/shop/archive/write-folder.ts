@@ -9,11 +9,17 @@ import type { WholeShop } from "./whole-shop.ts";
 
 const encoder = new TextEncoder();
 
-let schemas: readonly (readonly [path: string, text: string])[] | undefined;
-/** The schemas as files, made once, which takes a tenth of a second. */
+let known: { names: string; files: readonly (readonly [path: string, text: string])[] } | undefined;
+/** The schemas as files, made once for the kinds that there are, which takes a tenth of a second. */
 export function schemaFiles(): readonly (readonly [path: string, text: string])[] {
-  schemas ??= schemaNames.map((name) => [`schemas/${name}.json`, `${JSON.stringify(folderSchema(name), null, 1)}\n`]);
-  return schemas;
+  const names = schemaNames();
+  if (known?.names !== names.join()) {
+    const files = names.map(
+      (name) => [`schemas/${name}.json`, `${JSON.stringify(folderSchema(name), null, 1)}\n`] as const,
+    );
+    known = { names: names.join(), files };
+  }
+  return known.files;
 }
 
 /** A whole shop as files, of which {@link readFolder} makes the same shop again. */
