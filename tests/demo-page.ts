@@ -5,7 +5,7 @@ import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";
 import { LocalEngine } from "../src/core/engine/local-engine.ts";
 import type { Selection } from "../src/core/engine/question.ts";
 import { emptySelection } from "../src/core/engine/selection.ts";
-import { startPlace } from "../src/core/page/browse-state/place.ts";
+import { startPlace } from "../src/core/page/browse-state/browse-state.ts";
 import { pagesKind } from "../src/core/page/kind.ts";
 import type { PagesDocument } from "../src/core/page/pages-schema.ts";
 import { type ShownPage, shownPage } from "../src/core/page/shown-page.ts";

@@ -6,8 +6,8 @@ import { readFolder } from "../core/shop/archive/read-folder.ts";
 import {
   FolderFault,
   isOwnFile,
-  mostBytes,
-  mostFiles,
+  maxBytes,
+  maxFiles,
   ownFolders,
   type ShopFiles,
 } from "../core/shop/archive/shop-files.ts";
@@ -29,7 +29,7 @@ export function readFiles(folder: string): ShopFiles {
       const stat = fstatSync(handle);
       if (!stat.isFile()) return;
       bytes += stat.size;
-      if (files.size >= mostFiles || bytes > mostBytes)
+      if (files.size >= maxFiles || bytes > maxBytes)
         throw new FolderFault(
           ".",
           undefined,

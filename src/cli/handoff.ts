@@ -2,9 +2,9 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import type { Site } from "../core/shop/shop-schema.ts";
-import { Fault } from "../server/fault.ts";
 import { makeHandoff, manifestName } from "../server/handoff/make.ts";
 import { reportText } from "../server/handoff/report-text.ts";
+import { HttpError } from "../server/http-error.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { intoOption, openFolder, writeFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
@@ -58,7 +58,7 @@ export const handoff: Command = {
       language,
       card: card === undefined ? undefined : readText(card),
     }).catch((error: unknown) => {
-      throw error instanceof Fault ? withHint(error) : error;
+      throw error instanceof HttpError ? withHint(error) : error;
     });
     // Pages that are still open fetch the files of the last handoff, which its manifest names.
     const last = namedBy(join(out, manifestName));
@@ -95,7 +95,7 @@ function readText(file: string): string {
 }
 
 /** A page that is not there with the one that was probably meant. */
-function withHint(fault: Fault): Error {
+function withHint(fault: HttpError): Error {
   const { page, pages } = fault.detail;
   return typeof page === "string" && Array.isArray(pages)
     ? new UsageError(`${fault.message}${didYouMean(page, pages)}`)

@@ -93,6 +93,6 @@ function told(error: unknown): string {
   if (error instanceof CatalogueError) return problemText(error.problem);
   const { code, message, name } = error as NodeJS.ErrnoException;
   // What the reader of options says is a sentence already; the faults of folders and of the store are told as they are.
-  const known = ["UsageError", "FolderFault", "Fault"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
+  const known = ["UsageError", "FolderFault", "HttpError"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
   return known ? message : `unexpected error: ${message}`;
 }

@@ -8,23 +8,23 @@ import { secureHeaders } from "hono/secure-headers";
 import type { ToolState } from "../core/api/tool.ts";
 import { shippedFonts } from "../core/look/fonts.ts";
 import type { Gate } from "./access/gate.ts";
-import { type Readers, readers } from "./brought.ts";
+import { cacheOf, immutable } from "./cache-control.ts";
 import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
-import { cacheOf, forEver } from "./for-ever.ts";
 import { hostGuard } from "./host-guard.ts";
+import { shedLoad } from "./load-shedding.ts";
 import { api, asFault } from "./routes/api.ts";
-import type { Far } from "./routes/far.ts";
 import type { StandIn } from "./routes/handoff.ts";
-import { plainPage } from "./routes/plain-page.ts";
+import { messagePage } from "./routes/message-page.ts";
+import type { Offload } from "./routes/offload.ts";
 import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
 import { sameOrigin } from "./same-origin.ts";
-import { shortLine } from "./short-line.ts";
 import { Catalogues } from "./store/catalogues.ts";
-import { writesDone } from "./store/write.ts";
+import { writeCount } from "./store/write.ts";
 import type { Threads } from "./threads/threads.ts";
 import { toolHeaders } from "./tool-headers.ts";
+import { type Readers, readers } from "./uploads.ts";
 
 export interface AppOptions {
   orm: MikroORM;
@@ -81,11 +81,11 @@ export function createApp({
 }: AppOptions): Hono {
   const fork = () => orm.em.fork();
   /** Hands a request on to the threads, with how far the main one is. */
-  const inThread = (how: Parameters<Threads["answer"]>[2]): Far | undefined =>
+  const inThread = (how: Parameters<Threads["answer"]>[2]): Offload | undefined =>
     threads &&
     ((c) => {
       const site = standIn(c.req.param("shop") ?? "");
-      return threads.answer(c.req.raw, { writes: writesDone(), forgotten: catalogues.forgotten, site }, how);
+      return threads.answer(c.req.raw, { writes: writeCount(), forgotten: catalogues.forgotten, site }, how);
     });
   const far = inThread({ plain: true, shared: true });
   const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
@@ -106,7 +106,7 @@ export function createApp({
   }
   app.use("/api/*", toolHeaders);
   app.get("/api/tool", (c) => c.json({ signedIn: gate !== undefined } satisfies ToolState));
-  const line = shortLine();
+  const line = shedLoad();
   for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/*"]) app.use(heavy, line);
   for (const [names, answer] of [
     [quick, inThread({})],
@@ -134,7 +134,7 @@ export function createApp({
       serveStatic({
         root: relative(process.cwd(), folder),
         rewriteRequestPath: (path) => path.slice(`${fontAddress}/${name}`.length),
-        onFound: (_path, c) => c.header("cache-control", forEver),
+        onFound: (_path, c) => c.header("cache-control", immutable),
       }),
     );
   app.use(
@@ -156,10 +156,10 @@ export function createApp({
     const { status, message, detail } = asFault(error);
     return c.req.path.startsWith("/api/")
       ? c.json({ error: message, ...detail }, status)
-      : c.html(plainPage("Something went wrong", message), status);
+      : c.html(messagePage("Something went wrong", message), status);
   });
   app.notFound((c) =>
-    c.html(plainPage("This page doesn’t exist", `There is nothing at ${c.req.path}. Check the address.`), 404),
+    c.html(messagePage("This page doesn’t exist", `There is nothing at ${c.req.path}. Check the address.`), 404),
   );
   return app;
 }

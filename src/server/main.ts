@@ -8,8 +8,8 @@ import { Password, passwordFault } from "./access/password.ts";
 import { createApp } from "./app.ts";
 import { moveDatabaseAside, realFile } from "./disk/files.ts";
 import { repository } from "./repository.ts";
+import { demoShop, sampleSite } from "./sample-site.ts";
 import { seedDemo } from "./seed.ts";
-import { demoShop, standInSite } from "./stand-in.ts";
 import { checkFile, UnfitFile } from "./store/check-file.ts";
 import { closeDatabase, migrationNames, openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
@@ -203,7 +203,7 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     const at = `http://${names[0] ?? host}:${taken}`;
     console.log(`Zany Trellis is at ${at}/`);
     if (entry && !password?.isSet) console.log(`Set its password at ${at}/sign-in?key=${entry.firstKey}`);
-    const fetch = standInSite(() => orm.em.fork(), repository).fetch;
+    const fetch = sampleSite(() => orm.em.fork(), repository).fetch;
     // The stand-in site is for a look, and stays on this machine.
     const other = serve({ hostname: loopback, port: sitePort, fetch }, ({ port: own }) => {
       site = `http://${loopback}:${own}/`;

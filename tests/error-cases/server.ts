@@ -12,10 +12,10 @@ import { gate } from "../../src/server/access/gate.ts";
 import { Password } from "../../src/server/access/password.ts";
 import { createApp } from "../../src/server/app.ts";
 import { makeHandoff } from "../../src/server/handoff/make.ts";
+import { shedLoad } from "../../src/server/load-shedding.ts";
 import { asFault } from "../../src/server/routes/api.ts";
+import { sampleSite } from "../../src/server/sample-site.ts";
 import { seedDemo } from "../../src/server/seed.ts";
-import { shortLine } from "../../src/server/short-line.ts";
-import { standInSite } from "../../src/server/stand-in.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
 import { ContentSchema } from "../../src/server/store/entities.ts";
 import { findShop } from "../../src/server/store/shops.ts";
@@ -138,7 +138,7 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
   ]);
 
   async function busy(): Promise<Response> {
-    const line = shortLine(0);
+    const line = shedLoad(0);
     return (await line({ text: (text: string) => new Response(text) } as never, async () => {})) as Response;
   }
 
@@ -271,13 +271,13 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
         const text = await ask(
           "/",
           {},
-          standInSite(() => empty.em.fork(), "."),
+          sampleSite(() => empty.em.fork(), "."),
         );
         await empty.close(true);
         return text;
       },
     ],
-    ["There is nothing at /nowhere.html. Check the address.", () => ask("/nowhere.html", {}, standInSite(em, "."))],
+    ["There is nothing at /nowhere.html. Check the address.", () => ask("/nowhere.html", {}, sampleSite(em, "."))],
   ]);
 
   const disk = casesOf([

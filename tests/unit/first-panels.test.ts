@@ -10,7 +10,7 @@ import { panelKind } from "../../src/core/panel/kind.ts";
 import { facetRows } from "../../src/core/panel/panel.ts";
 import { firstPanel } from "../../src/core/panel/suggest/first-panel.ts";
 import { likelihood } from "../../src/core/panel/suggest/likely.ts";
-import { agreement, saidOf } from "../../src/core/profile/agreement.ts";
+import { agreement, valueCodes } from "../../src/core/profile/agreement.ts";
 import { answers } from "./first-panels.answers.ts";
 
 /** A table as it comes, read as the tool guesses. */
@@ -67,7 +67,7 @@ describe("what two fields say", () => {
   const said = (key: string) => {
     const field = index.field(key);
     if (!field) throw new Error(key);
-    return saidOf(index.catalogue, field);
+    return valueCodes(index.catalogue, field);
   };
 
   it("is the same of a field and itself, little of two that have nothing to do with each other", () => {

@@ -15,9 +15,9 @@ import { crc32 } from "../../src/core/sanitize/crc32.ts";
 import type { WholeShop } from "../../src/core/shop/archive/whole-shop.ts";
 import { siteFault, usualSite } from "../../src/core/shop/site.ts";
 import { filledCard, usualCard } from "../../src/server/handoff/card.ts";
+import { isolateCss, withoutUnread } from "../../src/server/handoff/isolate-css.ts";
 import { makeHandoff } from "../../src/server/handoff/make.ts";
 import { integrityOf } from "../../src/server/handoff/names.ts";
-import { strongCss, withoutUnread } from "../../src/server/handoff/strong-css.ts";
 import type { TrellisEvents, TrellisListingElement, TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
@@ -26,8 +26,8 @@ import { wholeShop } from "../../src/server/store/whole-shops.ts";
 import { fillTemplate } from "../../src/storefront/handoff/card-template.ts";
 import type { Told } from "../../src/storefront/handoff/events.ts";
 import type { TrellisListing } from "../../src/storefront/handoff/listing-element.ts";
-import { OwnList } from "../../src/storefront/handoff/own-list.ts";
 import type { TrellisPanel } from "../../src/storefront/handoff/panel-element.tsx";
+import { SiteList } from "../../src/storefront/handoff/site-list.ts";
 import type { Manifest } from "../../src/storefront/handoff/wire.ts";
 
 const here = mkdtempSync(join(tmpdir(), "trellis-handoff-"));
@@ -256,7 +256,7 @@ describe("a list of the site's own", () => {
     fc.assert(
       fc.property(ids, ids, ids, fc.boolean(), (own, known, found, sorted) => {
         const list = listOf(own);
-        const arranged = new OwnList(list, () => {});
+        const arranged = new SiteList(list, () => {});
         const result = arranged.arrange({
           found: found.filter((id) => known.includes(id)),
           sorted,
@@ -280,7 +280,7 @@ describe("a list of the site's own", () => {
 });
 
 describe("a style sheet that holds its own", () => {
-  const strong = strongCss(
+  const strong = isolateCss(
     "@layer base, look;\n@layer base { :root, :host { --zt-a: 1px; } .b, p > .c { margin: var(--zt-a); } @keyframes k { from { top: 0 } } }\n@layer look { :root { --zt-a: 2px } @media (min-width: 1px) { .b { color: red } } }",
     ".zt-root { all: initial }",
   );

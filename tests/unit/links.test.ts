@@ -11,7 +11,7 @@ import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
 import { pageList } from "../../src/core/page/page-list.ts";
 import { LocalFacts } from "../../src/core/profile/local-facts.ts";
 import { createApp } from "../../src/server/app.ts";
-import { standInFiles } from "../../src/server/stand-in.ts";
+import { sampleSiteFiles } from "../../src/server/sample-site.ts";
 import { stateOf } from "../../src/server/store/editions.ts";
 import { findShop } from "../../src/server/store/shops.ts";
 import { demoDatabase } from "../demo-database.ts";
@@ -176,7 +176,7 @@ describe("every link of a shop", () => {
   }, 120_000);
 
   it("leads on within the stand-in site, whatever it stands on there", async () => {
-    const files = await standInFiles(await wholeShop(), process.cwd());
+    const files = await sampleSiteFiles(await wholeShop(), process.cwd());
     const pages = [...files.keys()].filter((name) => name.endsWith(".html"));
     const wrong: string[] = [];
     let seen = 0;

@@ -3,7 +3,7 @@ import { Random } from "../../demo/random.ts";
 import { decodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { CatalogueIndex } from "../../src/core/engine/index/catalogue-index.ts";
 import { LocalEngine } from "../../src/core/engine/local-engine.ts";
-import { startPlace } from "../../src/core/page/browse-state/place.ts";
+import { startPlace } from "../../src/core/page/browse-state/browse-state.ts";
 import { createApp } from "../../src/server/app.ts";
 import { questionOf } from "../../src/storefront/page/page-state.ts";
 import type { Boot } from "../../src/storefront/shop/boot.ts";

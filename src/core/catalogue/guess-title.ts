@@ -1,12 +1,12 @@
 import { dayOrders } from "./days.ts";
 import { identity } from "./identity.ts";
 import { isNumberWith } from "./reading.ts";
-import type { ColumnReading, Reading } from "./reading-schema.ts";
+import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";
 
 /** What a column can be taken for and still name a product to people. */
-const naming: ReadonlySet<ColumnReading["as"]> = new Set(["title", "type", "brand", "attribute"]);
+const naming: ReadonlySet<ColumnMapping["as"]> = new Set(["title", "type", "brand", "attribute"]);
 /** Words of headings that names stand under. Common practice, no source. */
 const heads =
   /\b(?:names?|titles?|titel|bezeichnung|produktname|nom|titre|nombre|título|titulo|naam|nome|titolo|label|model)\b/i;

@@ -4,12 +4,12 @@ import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { firstValue, valuesOf } from "./catalogue.ts";
 import { readCsv } from "./csv.ts";
 import { writtenDay } from "./days.ts";
-import { hardlyRead } from "./hardly-read.ts";
 import { problemText } from "./problem.ts";
 import { buildCatalogue, readCatalogue, readTable } from "./read.ts";
 import { plainNumber } from "./reading.ts";
 import { columnReading } from "./reading-schema.ts";
 import { suggestReading } from "./suggest-reading.ts";
+import { hardlyRead } from "./unreadable-column.ts";
 import { writeCsv } from "./write-csv.ts";
 
 const bytes = (text: string) => new TextEncoder().encode(text);

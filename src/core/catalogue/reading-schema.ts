@@ -46,8 +46,8 @@ export const rememberedReadings = listOf(rememberedReading, 2000);
 export type DecimalMark = (typeof decimalMarks)[number];
 export type DateOrder = (typeof dateOrders)[number];
 export type Separator = (typeof separators)[number];
-export type ColumnReading = InferType<typeof columnReading>;
+export type ColumnMapping = InferType<typeof columnReading>;
 export type RememberedReading = InferType<typeof rememberedReading>;
 
 /** For each heading of a file, in order. */
-export type Reading = ColumnReading[];
+export type Reading = ColumnMapping[];

@@ -3,12 +3,12 @@ import { writtenDay } from "./days.ts";
 import { type FieldRole, isDerivedRole, isWholeText, knownRole } from "./field.ts";
 import { writtenLevels } from "./levels.ts";
 import { convertMeasure } from "./numbers/units.ts";
-import type { ColumnReading, DecimalMark, Reading } from "./reading-schema.ts";
+import type { ColumnMapping, DecimalMark, Reading } from "./reading-schema.ts";
 
 /** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */
 export function plainReading(header: readonly string[]): Reading {
   const seen = new Set<string>();
-  return header.map((heading): ColumnReading => {
+  return header.map((heading): ColumnMapping => {
     if (heading === "") return { as: "skip" };
     const role = knownRole(heading);
     if (!role || isDerivedRole(role) || seen.has(role)) return { as: "attribute" };
@@ -26,7 +26,7 @@ export function cellReader({
   dates = "ymd",
   unit,
   levels,
-}: ColumnReading): (cell: string) => string {
+}: ColumnMapping): (cell: string) => string {
   const role = as as FieldRole;
   const whole = isWholeText(role);
   const isNumber = mustBeNumber.has(role) || kind === "number" || decimal !== ".";

@@ -1,6 +1,6 @@
 import { crc32 } from "../sanitize/crc32.ts";
 import { identity, spelling } from "./identity.ts";
-import type { ColumnReading, Reading } from "./reading-schema.ts";
+import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
 /** What tells the rows of a file without product ids apart. */
@@ -45,7 +45,7 @@ function idColumn(header: readonly string[], reading: Reading, cells: (at: numbe
     const column = cells(at);
     return !column.includes("") && new Set(column.map(identity)).size === column.length;
   };
-  const places = (fits: (as: ColumnReading["as"], at: number) => boolean) =>
+  const places = (fits: (as: ColumnMapping["as"], at: number) => boolean) =>
     reading.flatMap(({ as }, at) => (as !== "skip" && fits(as, at) ? [at] : []));
   const spoken = (at: number) => idWords.test((header[at] ?? "").replaceAll(/[_-]/g, " "));
   const sku = places((as) => as === "sku");

@@ -8,7 +8,7 @@ import { identity } from "./identity.ts";
 import { guessLevels } from "./levels.ts";
 import { areConvertible, findUnits } from "./numbers/units.ts";
 import { isNumberWith, plainReading } from "./reading.ts";
-import type { ColumnReading, DateOrder, Reading, Separator } from "./reading-schema.ts";
+import type { ColumnMapping, DateOrder, Reading, Separator } from "./reading-schema.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";
@@ -60,7 +60,7 @@ export function suggestReading({ header, records }: Pick<Table, "header" | "reco
   const sample = records.slice(0, looked);
   const cellsAt = (at: number) => sample.map(({ cells }) => cells[at]?.trim() ?? "").filter((cell) => cell !== "");
   const reading = withStock(suggestRoles(header), header, cellsAt).map(
-    (column, at): ColumnReading =>
+    (column, at): ColumnMapping =>
       column.as === "skip"
         ? column
         : {
@@ -96,9 +96,9 @@ export function withTitles(table: Pick<Table, "header" | "records">, reading: Re
   return reading.map((column, place) => (place === at ? { ...column, titles: true } : column));
 }
 
-const whole: readonly ColumnReading["as"][] = ["product_id", "sku", "title", "description", "image"];
+const whole: readonly ColumnMapping["as"][] = ["product_id", "sku", "title", "description", "image"];
 
-function looksLike({ as }: ColumnReading, cells: readonly string[]): Partial<ColumnReading> {
+function looksLike({ as }: ColumnMapping, cells: readonly string[]): Partial<ColumnMapping> {
   if (cells.length === 0 || whole.includes(as)) return {};
   if (as === "category") {
     const levels = guessLevels(cells);

@@ -1,5 +1,5 @@
 import { type Display, listSettings } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 import { tooMany } from "./suits.ts";
 
 /** Boxes to tick, one below the other. */

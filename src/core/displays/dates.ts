@@ -1,5 +1,5 @@
 import { type Display, rangeSettings } from "./display.ts";
-import { typing } from "./hands.ts";
+import { typing } from "./interaction-cost.ts";
 
 /** From one day to another. */
 export const dates: Display = {

@@ -2,7 +2,7 @@ import type { Mode } from "../engine/question.ts";
 import type { FieldProfile } from "../profile/profile.ts";
 import type { SettingName } from "../settings/settings.ts";
 import type { RangeCounting } from "./counted-in.ts";
-import type { Hands, Room } from "./hands.ts";
+import type { InteractionCost, Room } from "./interaction-cost.ts";
 import type { Seeking } from "./seeking.ts";
 
 /** The facts of one way to show a facet. How it looks is the storefront's; a view of the same name stands there. */
@@ -14,7 +14,7 @@ export interface Display {
   /** Settings that it heeds beside those of every facet; see {@link commonSettings}. */
   settings: readonly SettingName[];
   /** What an answer asks of the hands, and how it takes up room; a rehearsal goes by both. */
-  hands: Hands;
+  hands: InteractionCost;
   /** How an option comes in sight. Default: options are read one after the other; see {@link along}. */
   seek?: Seeking;
   room: Room;

@@ -1,5 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
-import { opening } from "./hands.ts";
+import { opening } from "./interaction-cost.ts";
 import { behindButton } from "./seeking.ts";
 import { tooMany } from "./suits.ts";
 

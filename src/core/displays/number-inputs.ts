@@ -1,5 +1,5 @@
 import { type Display, rangeSettings } from "./display.ts";
-import { typing } from "./hands.ts";
+import { typing } from "./interaction-cost.ts";
 import { noNumbers } from "./suits.ts";
 
 /** Two fields to type the ends of a range into. */

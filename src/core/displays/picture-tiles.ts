@@ -1,5 +1,5 @@
 import { type Display, swatchSettings } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 import { isNumberLine, tooMany } from "./suits.ts";
 
 /** Pictures or logos in tiles. */

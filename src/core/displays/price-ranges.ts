@@ -1,6 +1,6 @@
 import { countedIn } from "./counted-in.ts";
 import type { Display } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 import { noNumbers } from "./suits.ts";
 
 /** Ranges of a number line to choose one of. */

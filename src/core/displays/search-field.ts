@@ -1,5 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 import { mostFound, typedInto } from "./seeking.ts";
 import { isNumberLine } from "./suits.ts";
 

@@ -2,7 +2,7 @@ import { fitsWords, words } from "../engine/index/words.ts";
 import type { Mode } from "../engine/question.ts";
 import type { FacetSettings } from "../settings/settings.ts";
 import { denseOf } from "./dense.ts";
-import { clicks, type Operator, typed } from "./hands.ts";
+import { clicks, type Operator, typed } from "./interaction-cost.ts";
 import { ancestors } from "./offers.ts";
 
 /** An option that a shopper looks for among those that a facet shows. */

@@ -1,5 +1,5 @@
 import { type Display, rangeSettings } from "./display.ts";
-import { dragging } from "./hands.ts";
+import { dragging } from "./interaction-cost.ts";
 import { noNumbers } from "./suits.ts";
 
 /** Two handles over a histogram. */

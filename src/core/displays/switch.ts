@@ -1,5 +1,5 @@
 import type { Display } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 
 /** On for yes, off for no choice at all. */
 export const yesNoSwitch: Display = {

@@ -1,5 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 import { tooLong, tooMany } from "./suits.ts";
 
 /** Short texts in boxes. */

@@ -1,5 +1,5 @@
 import { type Display, optionSettings } from "./display.ts";
-import { pointing } from "./hands.ts";
+import { pointing } from "./interaction-cost.ts";
 import { levelByLevel } from "./seeking.ts";
 
 /** Categories that fold. */

@@ -24,7 +24,7 @@ export function differing(a: object, b: object): string[] {
 export const quoted = (text: string): string => `“${text.length > 80 ? `${text.slice(0, 79)}…` : text}”`;
 
 /** A few names, and how many more there are. */
-export function few(names: readonly string[], most = 5): string {
+export function shortenedList(names: readonly string[], most = 5): string {
   const shown = names.slice(0, most).map(quoted).join(", ");
   return names.length > most ? `${shown} and ${names.length - most} more` : shown;
 }

@@ -4,7 +4,7 @@ import { demoPanel } from "../../../demo/panel.ts";
 import { moveRow, removeRow, setLabel, setSetting } from "../panel/edit.ts";
 import { panelKind } from "../panel/kind.ts";
 import { difference } from "./difference.ts";
-import { edited, patched, perform, together } from "./edit.ts";
+import { combineEdits, edited, patched, perform } from "./edit.ts";
 import { checkDocument, upToDate } from "./kind.ts";
 import { stepSchema } from "./patch.ts";
 import { InvalidDocument } from "./schema.ts";
@@ -55,7 +55,7 @@ describe("an edit", () => {
   it("is undone by its inverse and done again by its patches, also as a step that was stored", () => {
     fc.assert(
       fc.property(fc.array(anyEdit, { minLength: 1, maxLength: 6 }), (edits) => {
-        const change = perform(demoPanel, together("Several", edits));
+        const change = perform(demoPanel, combineEdits("Several", edits));
         fc.pre(change !== undefined);
         const stored = stepSchema.validateSync(
           JSON.parse(JSON.stringify({ n: 1, words: "Several", patches: change?.patches, inverse: change?.inverse })),

@@ -39,7 +39,7 @@ export const patched = <D extends object>(document: D, patches: readonly Patch[]
   apply(document, [...patches]) as D;
 
 /** Several edits as one step. */
-export const together = <D extends object>(words: string, edits: readonly Pick<Edit<D>, "change">[]): Edit<D> => ({
+export const combineEdits = <D extends object>(words: string, edits: readonly Pick<Edit<D>, "change">[]): Edit<D> => ({
   words,
   change: (draft) => {
     for (const edit of edits) edit.change(draft);

@@ -31,7 +31,7 @@ function stating(matcher: Matcher, facet: Facet): Bitmap {
 }
 
 /** The products of a page that no option of the facet finds, in rising order. @param page with nothing chosen */
-export const silentProducts = (page: Matcher, facet: Facet): Uint32Array =>
+export const productsWithoutValue = (page: Matcher, facet: Facet): Uint32Array =>
   toIds(intersect(complement(stating(page, facet), page.index.products), page.products()));
 
 /** How many products of a page some option of the facet can find. @param page with nothing chosen */

@@ -9,8 +9,8 @@ import type { Matcher } from "./matcher.ts";
 import { byPlace, byRelevance, sortProducts } from "./order.ts";
 import { PageCounts } from "./page-counts.ts";
 import type { Clause, Facet, Question } from "./question.ts";
+import { relaxations } from "./relaxations.ts";
 import { bestMatch, pickedOrder } from "./sort-keys.ts";
-import { takeBacks } from "./take-back.ts";
 
 /** Pages whose products and counts are kept; those used longest ago go first. */
 const mostPages = 40;
@@ -74,7 +74,7 @@ export class LocalEngine implements Engine {
       facets: answers,
       ...(mends && matched.length === 0
         ? {
-            takeBacks: takeBacks(page, known, selection),
+            takeBacks: relaxations(page, known, selection),
             near: index.text.near(wordsIn(within, selection.text), searching),
           }
         : {}),

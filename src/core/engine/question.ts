@@ -1,6 +1,6 @@
 import { boolean, type InferType, lazy, mixed } from "yup";
+import { partings } from "../catalogue/numbers/binning.ts";
 import { largest } from "../catalogue/numbers/bounds.ts";
-import { partings } from "../catalogue/numbers/parting.ts";
 import { rangeSchema } from "../catalogue/numbers/range-schema.ts";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";

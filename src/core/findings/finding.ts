@@ -4,15 +4,15 @@ import type { LookDocument } from "../look/look-schema.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 import type { Awaitable, Facts } from "../profile/facts.ts";
 import type { Band } from "../settings/band.ts";
+import type { OfferedFix } from "./fix.ts";
 import type { Measures } from "./measure.ts";
-import type { OfferedFix } from "./remedy.ts";
 
 /** How much a finding matters: worth a look, likely to trip shoppers, or broken. */
 export const findingLevels = ["note", "warning", "error"] as const;
 export type FindingLevel = (typeof findingLevels)[number];
 
 /** What one look of a kind has found. */
-export interface Found {
+export interface FindingDraft {
   /** Row that it is about; the whole panel when absent. */
   row?: string;
   band?: Band;
@@ -24,14 +24,14 @@ export interface Found {
 }
 
 /** Something that the tool computed to be wrong or risky in a panel. */
-export interface Finding extends Found {
+export interface Finding extends FindingDraft {
   /** Name of the kind. */
   kind: string;
   level: FindingLevel;
 }
 
 /** One facet of the panel, with its name in sentences and what the page's products say of it. */
-export interface LookedAt {
+export interface FacetUnderTest {
   row: FacetRow;
   title: string;
   found: FacetAnswer | undefined;
@@ -46,7 +46,7 @@ export interface FindingContext {
   selection: Selection;
   /** To the panel's facets on the wide band, with what is chosen. */
   answer: Answer;
-  facets: readonly LookedAt[];
+  facets: readonly FacetUnderTest[];
   /** What a browser has measured; empty where none has. */
   measures: Measures;
   /** What the panel is drawn in, where that is known. */
@@ -62,13 +62,13 @@ export interface FindingKind {
   level: FindingLevel;
   /** What must be there beside a panel and its catalogue. Where it is missing, the kind finds nothing. */
   needs?: "measures" | "look";
-  find(context: FindingContext): Awaitable<readonly Found[]>;
+  find(context: FindingContext): Awaitable<readonly FindingDraft[]>;
 }
 
 /** A kind that looks at one facet after the other. */
 export const inEachFacet = (
   kind: Omit<FindingKind, "find"> & {
-    find(facet: LookedAt, context: FindingContext): Awaitable<Found | readonly Found[] | undefined>;
+    find(facet: FacetUnderTest, context: FindingContext): Awaitable<FindingDraft | readonly FindingDraft[] | undefined>;
   },
 ): FindingKind => ({
   ...kind,

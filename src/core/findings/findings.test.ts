@@ -15,10 +15,10 @@ import { LocalFacts } from "../profile/local-facts.ts";
 import { profileField } from "../profile/profile.ts";
 import type { Finding } from "./finding.ts";
 import { findFindings, findingKinds } from "./findings.ts";
+import { fixEdit } from "./fix.ts";
 import type { Measures } from "./measure.ts";
 import { isPlaceholder } from "./placeholder-text.ts";
 import { looksRaw, readable } from "./raw-labels.ts";
-import { remedyEdit } from "./remedy.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 // 21 products of which 12 state no size: common practice, no source.
@@ -52,7 +52,7 @@ async function mended(
   const finding = (await find(index, panel, selection, measures)).find((one) => one.kind === kind);
   if (!finding) throw new Error(`There is no finding ${kind}.`);
   if (finding.remedy) {
-    const edit = remedyEdit(panel, finding, profileOf(index));
+    const edit = fixEdit(panel, finding, profileOf(index));
     const now = edit ? edited(panel, edit) : panel;
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(now)))).toEqual(now);
     // What was measured before says nothing of what is after it.

@@ -1,24 +1,24 @@
+import { auditLook, type LookIssue } from "../look/audit.ts";
 import { spokenToken } from "../look/edit.ts";
-import { judge, type Miss } from "../look/judge.ts";
 import type { TokenValues } from "../look/resolve.ts";
 import { tokens } from "../look/tokens.ts";
 import { partsOfFacet } from "../panel/look/parts-of.ts";
-import type { DrawnIn, FindingKind, Found } from "./finding.ts";
+import type { DrawnIn, FindingDraft, FindingKind } from "./finding.ts";
 
-const faults = (look: DrawnIn, own: TokenValues = {}): Miss[] =>
-  judge({ values: { ...look.values, ...own }, dark: look.dark }).filter(({ offered }) => !offered);
+const faults = (look: DrawnIn, own: TokenValues = {}): LookIssue[] =>
+  auditLook({ values: { ...look.values, ...own }, dark: look.dark }).filter(({ offered }) => !offered);
 
-const identity = ({ kind, token, state, scheme }: Miss): string => [kind, token, state, scheme].join();
+const identity = ({ kind, token, state, scheme }: LookIssue): string => [kind, token, state, scheme].join();
 
 /** A number as it is told: one decimal, or whole px. */
-function told({ kind, is, needed }: Miss): string {
+function told({ kind, is, needed }: LookIssue): string {
   if (kind === "same picture") return "the same when it is not chosen";
   return kind === "target"
     ? `${is} px where ${needed} px are needed`
     : `${is.toFixed(1)}:1 where ${needed}:1 is needed`;
 }
 
-function words(of: string, misses: readonly Miss[]): string | undefined {
+function words(of: string, misses: readonly LookIssue[]): string | undefined {
   const [worst] = misses;
   if (!worst) return undefined;
   const token = tokens.get(worst.token);
@@ -37,7 +37,7 @@ export const hardToSee: FindingKind = {
     const ofLook = faults(look);
     const known = new Set(ofLook.map(identity));
     const inAll = words("The look", ofLook);
-    const found: Found[] = inAll === undefined ? [] : [{ words: inAll }];
+    const found: FindingDraft[] = inAll === undefined ? [] : [{ words: inAll }];
     for (const { row, title } of facets) {
       const style = look.styles.find(({ id }) => id === row.style);
       const apart = { ...style?.values, ...row.look };

@@ -1,6 +1,6 @@
 import { bands } from "../settings/band.ts";
 import { settingOn } from "../settings/settings.ts";
-import { type Found, inEachFacet } from "./finding.ts";
+import { type FindingDraft, inEachFacet } from "./finding.ts";
 import type { TrialStep } from "./layout-shift.ts";
 
 /** Felt shift from which on a step is worth a word. Source: Core Web Vitals, the limit of a good CLS. */
@@ -18,7 +18,7 @@ export const jumps = inEachFacet({
   level: "warning",
   needs: "measures",
   find: ({ row, title }, { measures }) =>
-    bands.flatMap((band): Found[] => {
+    bands.flatMap((band): FindingDraft[] => {
       const shift = measures[band]?.shifts?.find((one) => one.row === row.id);
       if (!shift || shift.felt <= most || shift.step === "fold" || shift.step === "open") return [];
       const drops = settingOn(row.settings, "deadEnd", band) === "drop";

@@ -9,7 +9,7 @@ import type { FacetRow, PanelDocument, Row } from "../panel/panel-schema.ts";
 import { LocalFacts } from "../profile/local-facts.ts";
 import { profileField } from "../profile/profile.ts";
 import { findFindings } from "./findings.ts";
-import { remedyEdit } from "./remedy.ts";
+import { fixEdit } from "./fix.ts";
 
 const index = new CatalogueIndex(
   readCatalogue(new TextEncoder().encode("product_id,title,size\np1,One,S\np2,Two,M\np3,Three,S\n")).catalogue,
@@ -30,7 +30,7 @@ describe("findings of a panel in its look", () => {
     expect(gone?.words).toBe(
       "size uses the option style “pills”, which its look no longer has. It is shown without it.",
     );
-    const edit = gone && remedyEdit(panelOf(row), gone, profileOf);
+    const edit = gone && fixEdit(panelOf(row), gone, profileOf);
     const now = edit ? edited(panelOf(row), edit) : panelOf(row);
     expect((await asked(now)).filter(({ kind }) => kind === "style-gone")).toEqual([]);
     const there = { ...look, styles: [{ id: "pills", name: "Pills", values: {} }] };

@@ -1,4 +1,4 @@
-import { heeds } from "../panel/choose-display.ts";
+import { supportsSetting } from "../panel/choose-display.ts";
 import { isShown } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
 import { readAtOnce } from "../panel/suggest/suggest.ts";
@@ -10,7 +10,7 @@ export const manyOptions = inEachFacet({
   name: "many-options",
   level: "note",
   find({ row, title, found }) {
-    if (!found || found.range || row.mode === "tree" || !heeds(row, "searchInside", "wide")) return undefined;
+    if (!found || found.range || row.mode === "tree" || !supportsSetting(row, "searchInside", "wide")) return undefined;
     if (settingOn(row.settings, "searchInside", "wide")) return undefined;
     const rules = rulesOf(row);
     const shown = found.options.filter(({ id }, o) => isShown(rules, id) && (found.counts.steady[o] ?? 0) > 0).length;

@@ -1,4 +1,4 @@
-import type { FindingKind, Found } from "./finding.ts";
+import type { FindingDraft, FindingKind } from "./finding.ts";
 import { readable } from "./raw-labels.ts";
 
 /** Texts that were never meant to be read: names of columns, marks, and words that stand in for others. Common practice, no source. */
@@ -15,7 +15,7 @@ export const placeholderText: FindingKind = {
   name: "placeholder-text",
   level: "warning",
   find({ panel, facets }) {
-    const found: Found[] = [];
+    const found: FindingDraft[] = [];
     for (const { row, title } of facets) {
       const raw = /\p{L}_\p{L}/u.test(title);
       if (!raw && !isPlaceholder(title)) continue;

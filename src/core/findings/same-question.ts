@@ -1,4 +1,4 @@
-import type { FindingKind, Found } from "./finding.ts";
+import type { FindingDraft, FindingKind } from "./finding.ts";
 
 /** From which agreement on two fields are one question. Common practice, no source. */
 const same = 0.95;
@@ -8,7 +8,7 @@ export const sameQuestion: FindingKind = {
   name: "same-question",
   level: "note",
   async find({ facets, facts }) {
-    const found: Found[] = [];
+    const found: FindingDraft[] = [];
     const known = facets.filter(({ row }, at) => facets.findIndex((one) => one.row.field === row.field) === at);
     for (const [at, { row, title }] of known.entries()) {
       for (const before of known.slice(0, at)) {

@@ -2,7 +2,7 @@ import { type Band, bands, resolve } from "../settings/band.ts";
 import { type Behaviour, behaviours } from "../settings/behaviour.ts";
 import type { Placement } from "../settings/placement.ts";
 import { type Share, settingOn } from "../settings/settings.ts";
-import { type Found, inEachFacet } from "./finding.ts";
+import { type FindingDraft, inEachFacet } from "./finding.ts";
 
 /** Widths in CSS px of the narrowest page of a band less its margins, and of a column beside the products. Common practice, no source. */
 const pageWidth: Readonly<Record<Band, number>> = { wide: 952, medium: 702, slim: 312 };
@@ -37,7 +37,7 @@ export const squeezed = inEachFacet({
     const longest = words.reduce((long, word) => (word.length > long.length ? word : long), "");
     if (longest === "") return undefined;
     const needed = longest.length * letter + beside;
-    return bands.flatMap((band): Found[] => {
+    return bands.flatMap((band): FindingDraft[] => {
       const share = settingOn(row.settings, "share", band);
       const placement = resolve(panel.placement, band);
       const width = panelWidth(placement, band, behaviours.allOn(panel.behaviour ?? {}, band));

@@ -1,7 +1,7 @@
 import { freeShare, leastFree } from "../page/sticky-row.ts";
 import { bands, resolve } from "../settings/band.ts";
 import { behaviours } from "../settings/behaviour.ts";
-import type { FindingKind, Found } from "./finding.ts";
+import type { FindingDraft, FindingKind } from "./finding.ts";
 
 /** A row above the products that is to stay in sight, but is too high for that, so that it scrolls away. */
 export const stickyRow: FindingKind = {
@@ -9,7 +9,7 @@ export const stickyRow: FindingKind = {
   level: "warning",
   needs: "measures",
   find: ({ panel, measures }) =>
-    bands.flatMap((band): Found[] => {
+    bands.flatMap((band): FindingDraft[] => {
       const measure = measures[band];
       const { sticky, nudge } = behaviours.allOn(panel.behaviour ?? {}, band);
       if (!measure || !sticky || resolve(panel.placement, band) !== "above") return [];

@@ -1,4 +1,4 @@
-import { heeds } from "../panel/choose-display.ts";
+import { supportsSetting } from "../panel/choose-display.ts";
 import { bands } from "../settings/band.ts";
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
@@ -14,7 +14,7 @@ export const stretchedScale = inEachFacet({
     if (
       row.mode !== "range" ||
       settingOn(row.settings, "scale", "wide") !== "even" ||
-      !bands.some((band) => heeds(row, "scale", band))
+      !bands.some((band) => supportsSetting(row, "scale", band))
     )
       return undefined;
     const { field, min, max, middle, skewness } = (await facts.profile(row.field)) ?? {};

@@ -1,7 +1,7 @@
-import { heeds } from "../panel/choose-display.ts";
+import { supportsSetting } from "../panel/choose-display.ts";
 import { bands } from "../settings/band.ts";
 import { settingOn } from "../settings/settings.ts";
-import { type Found, inEachFacet } from "./finding.ts";
+import { type FindingDraft, inEachFacet } from "./finding.ts";
 
 /** Share of the screen that one facet may fill. */
 const most = 0.6;
@@ -12,11 +12,11 @@ export const tooHigh = inEachFacet({
   level: "warning",
   needs: "measures",
   find: ({ row, title }, { measures }) =>
-    bands.flatMap((band): Found[] => {
+    bands.flatMap((band): FindingDraft[] => {
       const measure = measures[band];
       const height = measure?.rows[row.id];
       if (!measure || height === undefined || height <= measure.screen * most) return [];
-      const folds = heeds(row, "foldAfter", band) && settingOn(row.settings, "foldAfter", band) === 0;
+      const folds = supportsSetting(row, "foldAfter", band) && settingOn(row.settings, "foldAfter", band) === 0;
       const words = `${title} is ${Math.round(height)} px high on ${band}, ${Math.round((height / measure.screen) * 100)}% of the screen.`;
       const remedy = folds
         ? ({

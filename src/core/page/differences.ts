@@ -1,4 +1,4 @@
-import { differing, few, listDifferences, quoted, same } from "../document/differences.ts";
+import { differing, listDifferences, quoted, same, shortenedList } from "../document/differences.ts";
 import { banded } from "../settings/banded-words.ts";
 import type { LayoutChanges, PagesDocument } from "./pages-schema.ts";
 
@@ -21,7 +21,7 @@ const layoutNames: Readonly<Record<keyof LayoutChanges, string>> = {
 
 function valueWords(name: string, value: unknown): string | undefined {
   if (name === "panels" && Array.isArray(value))
-    return value.length === 0 ? "none" : few(value.map(({ panel }: { panel: string }) => panel));
+    return value.length === 0 ? "none" : shortenedList(value.map(({ panel }: { panel: string }) => panel));
   if (typeof value === "boolean") return value ? "on" : "off";
   if (typeof value === "number" || (typeof value === "string" && name !== "nothing")) return String(value);
   if (typeof value === "object" && value !== null && "wide" in value)

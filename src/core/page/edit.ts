@@ -6,7 +6,7 @@ import type { Banded } from "../settings/band.ts";
 import type { Placement } from "../settings/placement.ts";
 import { moveAddress } from "./move-address.ts";
 import { articleAddress, collectionAddress } from "./page-list.ts";
-import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument, Standing } from "./pages-schema.ts";
+import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument, PanelOnPage } from "./pages-schema.ts";
 
 /** One step over a shop's pages. */
 export type PagesEdit = Edit<PagesDocument>;
@@ -35,21 +35,26 @@ export const giveBack = (address: string, name: string): PagesEdit => ({
  * @param standing the panels that stand there now
  * @param at undefined where it stands by itself
  */
-export function standPanel(
+export function placePanel(
   scope: Scope,
-  standing: readonly Standing[],
+  standing: readonly PanelOnPage[],
   panel: string,
   at: Banded<Placement> | undefined,
   words: string,
 ): PagesEdit {
   const here = standing.some((one) => one.panel === panel);
-  const placed = (one: Standing): Standing => (one.panel === panel ? { ...one, at } : one);
+  const placed = (one: PanelOnPage): PanelOnPage => (one.panel === panel ? { ...one, at } : one);
   const panels = here ? standing.map(placed) : [...standing, placed({ panel })];
   return setLayout(scope, { panels: panels.map(tidy) }, words);
 }
 
 /** Puts a panel before the one that it stood behind: in a slot that both are in it then comes first. */
-export const movePanelUp = (scope: Scope, standing: readonly Standing[], panel: string, words: string): PagesEdit => {
+export const movePanelUp = (
+  scope: Scope,
+  standing: readonly PanelOnPage[],
+  panel: string,
+  words: string,
+): PagesEdit => {
   const at = standing.findIndex((one) => one.panel === panel);
   const next = [...standing];
   const [own] = at < 0 ? [] : next.splice(at, 1);
@@ -58,10 +63,14 @@ export const movePanelUp = (scope: Scope, standing: readonly Standing[], panel: 
 };
 
 /** Takes a panel off pages. */
-export const liftPanel = (scope: Scope, standing: readonly Standing[], panel: string, words: string): PagesEdit =>
-  setLayout(scope, { panels: standing.filter((one) => one.panel !== panel).map(tidy) }, words);
+export const removePanelFromPage = (
+  scope: Scope,
+  standing: readonly PanelOnPage[],
+  panel: string,
+  words: string,
+): PagesEdit => setLayout(scope, { panels: standing.filter((one) => one.panel !== panel).map(tidy) }, words);
 
-const tidy = ({ panel, at, after }: Standing): Standing => ({
+const tidy = ({ panel, at, after }: PanelOnPage): PanelOnPage => ({
   panel,
   ...(at ? { at } : {}),
   ...(after === undefined ? {} : { after }),

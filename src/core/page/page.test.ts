@@ -7,22 +7,22 @@ import { checkDocument } from "../document/kind.ts";
 import { countsOf } from "../engine/engine.ts";
 import { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { LocalFacts } from "../profile/local-facts.ts";
-import { orderOf } from "./browse-state/place.ts";
+import { orderOf } from "./browse-state/browse-state.ts";
 import {
   addArticle,
   addCollection,
   giveBack,
-  liftPanel,
   movePanelUp,
+  placePanel,
   removeArticle,
   removeCollection,
+  removePanelFromPage,
   setArticle,
   setBars,
   setCollection,
   setLayout,
   setMenu,
   setSearch,
-  standPanel,
 } from "./edit.ts";
 import { pagesKind } from "./kind.ts";
 import { pageList, productAddress, productAt } from "./page-list.ts";
@@ -122,14 +122,19 @@ describe("edits of pages", () => {
 
   it("stand a panel on a kind, or on one page that can be given back", () => {
     const none = panels(demoPages, "/brands/wickwillow") ?? [];
-    const all = edited(demoPages, standPanel({ kind: "brand" }, none, "three-questions", { wide: "above" }, ""));
+    const all = edited(demoPages, placePanel({ kind: "brand" }, none, "three-questions", { wide: "above" }, ""));
     expect(panels(all, "/brands/wickwillow")).toEqual([
       { panel: "climber-finder" },
       { panel: "three-questions", at: { wide: "above" } },
     ]);
     const one = edited(
       all,
-      liftPanel({ address: "/brands/wickwillow" }, panels(all, "/brands/wickwillow") ?? [], "climber-finder", ""),
+      removePanelFromPage(
+        { address: "/brands/wickwillow" },
+        panels(all, "/brands/wickwillow") ?? [],
+        "climber-finder",
+        "",
+      ),
     );
     expect(panels(one, "/brands/wickwillow")).toEqual([{ panel: "three-questions", at: { wide: "above" } }]);
     expect(panels(one, "/brands/brackenrow")).toEqual(panels(all, "/brands/brackenrow"));

@@ -70,7 +70,7 @@ export const layoutAt = (
   { address, kind }: Pick<PageRef, "address" | "kind">,
   pages: PagesDocument,
   first: string | undefined,
-): Layout => laidOver(layoutOfKind(kind, pages, first), exceptionOf(pages, address));
+): Layout => laidOver(layoutOfKind(kind, pages, first), pageOverrides(pages, address));
 
 /** Those of some pages on which the shop's first panel stands because the designer has not said otherwise. */
 export function usualPages<P extends Pick<PageRef, "address" | "kind">>(list: readonly P[], pages: PagesDocument): P[] {
@@ -92,7 +92,7 @@ export function firstPageOf(panel: string, pages: PagesDocument, first: string |
 }
 
 /** What one page has otherwise than its kind; undefined where it has nothing. */
-export const exceptionOf = ({ exceptions }: PagesDocument, address: string) =>
+export const pageOverrides = ({ exceptions }: PagesDocument, address: string) =>
   Object.hasOwn(exceptions, address) ? exceptions[address] : undefined;
 
 function contentAt(address: string, pages: PagesDocument, facts: PageFacts): Content | undefined {

@@ -11,7 +11,7 @@ import type { Facts } from "../profile/facts.ts";
 import { pageKinds } from "../profile/page-kinds.ts";
 import type { PageFacts } from "../profile/value-pages.ts";
 import { toAddress } from "./browse-state/address.ts";
-import { nextPlace, startPlace } from "./browse-state/place.ts";
+import { nextPlace, startPlace } from "./browse-state/browse-state.ts";
 import { pageList, shopAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 

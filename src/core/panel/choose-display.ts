@@ -37,7 +37,7 @@ export function heededSettings({ display }: Pick<FacetRow, "display">): SettingN
 }
 
 /** Whether a display of a facet on some band heeds a setting. */
-export const heeds = (row: Pick<FacetRow, "display">, name: SettingName, band: Band): boolean =>
+export const supportsSetting = (row: Pick<FacetRow, "display">, name: SettingName, band: Band): boolean =>
   displays[resolve(row.display, band)].settings.includes(name);
 
 /** The displays that suit a field, and for the others why not. */

@@ -1,5 +1,5 @@
 import { displays } from "../displays/displays.ts";
-import { differing, few, listDifferences, quoted, same } from "../document/differences.ts";
+import { differing, listDifferences, quoted, same, shortenedList } from "../document/differences.ts";
 import { spokenToken } from "../look/edit.ts";
 import { tokens } from "../look/tokens.ts";
 import { banded } from "../settings/banded-words.ts";
@@ -102,13 +102,15 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   const [old, now] = [names(was), names(is)];
   const more = [...now].filter(([id]) => !old.has(id)).map(([, label]) => label);
   const less = [...old].filter(([id]) => !now.has(id)).map(([, label]) => label);
-  if (more.length > 0) yield `${is.show === "except" ? "leaves out" : "picks"} ${few(more)}`;
-  if (less.length > 0) yield `no longer ${was.show === "except" ? "leaves out" : "picks"} ${few(less)}`;
+  if (more.length > 0) yield `${is.show === "except" ? "leaves out" : "picks"} ${shortenedList(more)}`;
+  if (less.length > 0) yield `no longer ${was.show === "except" ? "leaves out" : "picks"} ${shortenedList(less)}`;
   const renamed = differing(was.labels, is.labels);
-  if (renamed.length > 0) yield `has new labels for ${few(renamed)}`;
+  if (renamed.length > 0) yield `has new labels for ${shortenedList(renamed)}`;
   if (!same(was.merges, is.merges)) {
     const merged = is.merges.filter((one) => !was.merges.some((other) => same(one, other)));
-    yield merged.length > 0 ? `merges options as ${few(merged.map(({ label }) => label))}` : "unmerges options";
+    yield merged.length > 0
+      ? `merges options as ${shortenedList(merged.map(({ label }) => label))}`
+      : "unmerges options";
   }
   if (!same(was.byHand, is.byHand))
     yield is.byHand.length > 0 ? "sorts its options by hand" : "no longer sorts its options by hand";

@@ -242,7 +242,7 @@ export const setOptionStyle = (id: string, style: string | undefined, words: str
   });
 
 /** Sets apart what of the look differs for one facet; nothing where nothing differs any more. */
-export const setApart = (id: string, values: TokenValues, words: string): PanelEdit =>
+export const setOverride = (id: string, values: TokenValues, words: string): PanelEdit =>
   facetEdit(words, id, (row) => {
     if (Object.keys(values).length === 0) delete row.look;
     else row.look = { ...values };

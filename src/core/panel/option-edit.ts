@@ -1,5 +1,5 @@
 import { identity } from "../catalogue/identity.ts";
-import { together } from "../document/edit.ts";
+import { combineEdits } from "../document/edit.ts";
 import type { FacetAnswer } from "../engine/answer.ts";
 import { settingOn } from "../settings/settings.ts";
 import { facetEdit, type PanelEdit, setSetting } from "./edit.ts";
@@ -169,7 +169,7 @@ export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...
   });
 
 /** Parts a merged option into its values again, each shown or left out as it was. */
-export const partOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
+export const unmergeOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
   rulesEdit(of, `unmerge ${option.label}`, (rules) => {
     const merge = mergeFor(rules, option.id);
     if (rules.show !== "all")
@@ -210,7 +210,7 @@ export function placeOptions(
     if (moved.length === 0 || to < 0) return;
     rules.byHand = [...rest.slice(0, at), ...moved, ...rest.slice(at)].map(({ id }) => id);
   });
-  return together(move.words, [move, setSetting(of.id, "order", "hand", of.title)]);
+  return combineEdits(move.words, [move, setSetting(of.id, "order", "hand", of.title)]);
 }
 
 /** Forgets what the rules say of some values. */

@@ -12,7 +12,6 @@ import {
   listOptions,
   mergeOptions,
   moveOption,
-  partOption,
   pickOptions,
   placeOptions,
   renameOption,
@@ -20,6 +19,7 @@ import {
   setShow,
   showOption,
   splitFacet,
+  unmergeOption,
 } from "./option-edit.ts";
 import { allOptions, isShown, labelOf, staleValues, withoutValues, wordsIn } from "./options.ts";
 import { facetRows, isFacet, rulesOf } from "./panel.ts";
@@ -136,7 +136,7 @@ describe("a step over a facet's options", () => {
     expect(rulesOf(rowOf(again)).merges).toMatchObject([
       { label: "Sun", values: [{ id: "sun" }, { id: "shade" }, { id: "half" }] },
     ]);
-    expect(edited(again, partOption(of, sun))).toEqual(twice);
+    expect(edited(again, unmergeOption(of, sun))).toEqual(twice);
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(again)))).toEqual(again);
   });
 
@@ -188,7 +188,11 @@ describe("options picked, merged and put in order", () => {
     for (const pair of [[half, sun] as const, [sun, half] as const]) {
       const merged = rulesAfter(picked, mergeOptions(of, pair));
       expect(isShown(merged, pair[0].id)).toBe(true);
-      const parted = rulesAfter(picked, mergeOptions(of, pair), partOption(of, { ...pair[0], label: pair[0].label }));
+      const parted = rulesAfter(
+        picked,
+        mergeOptions(of, pair),
+        unmergeOption(of, { ...pair[0], label: pair[0].label }),
+      );
       expect(shownOf(parted)).toEqual(["sun", "shade"]);
       expect(parted.merges).toEqual([]);
     }
@@ -196,7 +200,7 @@ describe("options picked, merged and put in order", () => {
     expect(isShown(out, "half")).toBe(false);
     // All but some: the same the other way round.
     const but = showOption(of, half, false);
-    expect(shownOf(rulesAfter(but, mergeOptions(of, [half, sun]), partOption(of, half)))).toEqual([
+    expect(shownOf(rulesAfter(but, mergeOptions(of, [half, sun]), unmergeOption(of, half)))).toEqual([
       "sun",
       "shade",
       "cave",
@@ -208,7 +212,7 @@ describe("options picked, merged and put in order", () => {
       pickOptions(of, 1, all),
       mergeOptions(of, [half, sun]),
       mergeOptions(of, [{ ...half }, shade]),
-      partOption(of, half),
+      unmergeOption(of, half),
     );
     expect(shownOf(twice)).toEqual(["sun"]);
   });

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
-import { type Edit, edited, together } from "../document/edit.ts";
+import { combineEdits, type Edit, edited } from "../document/edit.ts";
 import { checkDocument, upToDate } from "../document/kind.ts";
 import { bands } from "../settings/band.ts";
 import { settingDefinition } from "../settings/setting-definitions.ts";
@@ -103,7 +103,7 @@ describe("settings of a facet", () => {
       "bubbles",
     ]);
     expect(rowOf(copied, "f-category").settings).toEqual({ order: "natural" });
-    const both = together("Both", [
+    const both = combineEdits("Both", [
       setSetting("f-light", "start", "folded", "x"),
       setSetting("f-price", "start", "folded", "y"),
     ]);

@@ -12,7 +12,7 @@ export const unstated = -1;
  * What each product says of a field, as one small number: the code of its first value, or the part of the number line
  * that it lies in; {@link unstated} where it says nothing.
  */
-export function saidOf(catalogue: Catalogue, field: Field): Int32Array {
+export function valueCodes(catalogue: Catalogue, field: Field): Int32Array {
   const products = catalogue.productIds.length;
   const said = new Int32Array(products).fill(unstated);
   const column = catalogue.columns.get(field.key);

@@ -5,7 +5,7 @@ import { type Distribution, describeNumbers } from "../catalogue/numbers/distrib
 import { findUnits, type UnitFinding } from "../catalogue/numbers/units.ts";
 import type { Histogram } from "../engine/answer.ts";
 import { everything } from "../engine/base.ts";
-import { liveCounts, silentProducts } from "../engine/count.ts";
+import { liveCounts, productsWithoutValue } from "../engine/count.ts";
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { Matcher } from "../engine/matcher.ts";
 import type { Facet } from "../engine/question.ts";
@@ -62,7 +62,7 @@ export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
   const matcher = new Matcher(index, everything(index), [], {});
   const { options } = index.options(field.key, tree);
   const values = countValues(matcher, facet);
-  const silent = silentProducts(matcher, facet);
+  const silent = productsWithoutValue(matcher, facet);
   const { productIds, columns } = index.catalogue;
   const numeric = isNumeric(field);
   const distribution = numeric ? describeNumbers([...index.numbers(field.key).values]) : undefined;

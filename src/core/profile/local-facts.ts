@@ -3,7 +3,7 @@ import type { Answer } from "../engine/answer.ts";
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { LocalEngine } from "../engine/local-engine.ts";
 import type { Facet, Question } from "../engine/question.ts";
-import { agreement, saidOf } from "./agreement.ts";
+import { agreement, valueCodes } from "./agreement.ts";
 import type { Facts } from "./facts.ts";
 import { detailField, type FieldDetail } from "./field-detail.ts";
 import { deadPairs, type ModeExample, modeExample, type PairCount } from "./mode-example.ts";
@@ -92,7 +92,7 @@ export class LocalFacts implements Facts {
     if (known) return known;
     const field = this.index.field(key);
     const step = Math.max(1, Math.ceil(this.index.products / mostCompared));
-    const said = field ? saidOf(this.index.catalogue, field).filter((_, p) => p % step === 0) : new Int32Array();
+    const said = field ? valueCodes(this.index.catalogue, field).filter((_, p) => p % step === 0) : new Int32Array();
     this.#said.set(key, said);
     return said;
   }

@@ -1,16 +1,16 @@
 import { holds } from "../catalogue/numbers/range.ts";
 import type { Range } from "../catalogue/numbers/range-schema.ts";
 import { displays } from "../displays/displays.ts";
-import type { Operator } from "../displays/hands.ts";
+import type { Operator } from "../displays/interaction-cost.ts";
 import { along, type Way } from "../displays/seeking.ts";
 import type { Choice } from "../engine/question.ts";
 import { choiceOf, emptySelection, toggle } from "../engine/selection.ts";
 import { labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
 import { rangeAround } from "../profile/answers.ts";
+import type { PageResults, Stand } from "./page-results.ts";
 import type { SceneFacet } from "./scene.ts";
-import type { Thing } from "./shopper.ts";
-import type { Stand, Stands } from "./stand.ts";
+import type { ProductVariant } from "./shopper.ts";
 
 /** How a shopper would answer a facet. */
 export interface Answer {
@@ -38,10 +38,10 @@ export interface Pace {
  * @param near how far, as a share, a number that is known may lie beside the true one
  */
 export function answerOf(
-  stands: Stands,
+  stands: PageResults,
   stand: Stand,
   one: SceneFacet,
-  thing: Thing,
+  thing: ProductVariant,
   near: number,
   pace: Pace,
 ): Answer | "missing" | undefined {
@@ -51,10 +51,10 @@ export function answerOf(
 }
 
 function optionAnswer(
-  stands: Stands,
+  stands: PageResults,
   stand: Stand,
   one: SceneFacet,
-  thing: Thing,
+  thing: ProductVariant,
   pace: Pace,
 ): Answer | "missing" | undefined {
   const { facet, row, settings, display } = one;
@@ -91,7 +91,7 @@ function optionAnswer(
 }
 
 /** The options that a shopper reads, in their order; those without products are left out where the facet hides them. */
-const shownIn = (stands: Stands, one: SceneFacet, counts: ArrayLike<number>, sought: number) =>
+const shownIn = (stands: PageResults, one: SceneFacet, counts: ArrayLike<number>, sought: number) =>
   [...stands.offeredBy(one)]
     .filter((place) => place === sought || one.settings.deadEnd !== "drop" || (counts[place] ?? 0) > 0)
     .flatMap((place) => {
@@ -105,10 +105,10 @@ function quickest(ways: readonly Way[], pace: Pace): Way | undefined {
 }
 
 function rangeAnswer(
-  stands: Stands,
+  stands: PageResults,
   stand: Stand,
   one: SceneFacet,
-  thing: Thing,
+  thing: ProductVariant,
   near: number,
 ): Answer | "missing" | undefined {
   const { facet, display, settings } = one;

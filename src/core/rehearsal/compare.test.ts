@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { chance } from "./chance.ts";
 import { bootstrap, compareWalks, holm } from "./compare.ts";
+import { seededRandom } from "./seeded-random.ts";
 import type { Walk } from "./walk.ts";
 
 /** Walks that differ by known amounts, for trying the comparison. */
@@ -17,7 +17,7 @@ const fake = (seconds: number, n: number, arrived = true): Walk => ({
 });
 /** Sum of twelve draws less six: near enough to a standard normal number. Source: the central limit theorem. */
 const normal = (...names: (string | number)[]) =>
-  Array.from({ length: 12 }, (_, k) => chance(...names, k)).reduce((sum, x) => sum + x, -6);
+  Array.from({ length: 12 }, (_, k) => seededRandom(...names, k)).reduce((sum, x) => sum + x, -6);
 
 describe("a comparison", () => {
   it("has an interval that covers a known difference in 92 to 98% of 500 trials, and cries wolf in at most 7%", () => {

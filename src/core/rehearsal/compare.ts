@@ -1,5 +1,5 @@
 import { quantileSorted } from "d3-array";
-import { chance } from "./chance.ts";
+import { seededRandom } from "./seeded-random.ts";
 import type { Walk } from "./walk.ts";
 
 /** What is compared of two rehearsals with the same shoppers. */
@@ -79,7 +79,7 @@ export function bootstrap(values: readonly number[], name: string): Pick<Differe
   if (values.every((value) => value === values[0]))
     return { mean, low: mean, high: mean, p: mean === 0 ? 1 : 1 / draws };
   const means = new Float64Array(draws);
-  let state = Math.floor(chance("bootstrap", name, n) * 4294967296) >>> 0;
+  let state = Math.floor(seededRandom("bootstrap", name, n) * 4294967296) >>> 0;
   for (let d = 0; d < draws; d++) {
     let sum = 0;
     for (let i = 0; i < n; i++) {

@@ -3,8 +3,8 @@ import type { Range } from "../catalogue/numbers/range-schema.ts";
 import type { LocalEngine } from "../engine/local-engine.ts";
 import type { Choice, Selection } from "../engine/question.ts";
 import { emptySelection, toggle, withChoice } from "../engine/selection.ts";
+import { PageResults, type Stand } from "./page-results.ts";
 import type { Scene, SceneFacet } from "./scene.ts";
-import { type Stand, Stands } from "./stand.ts";
 import type { Walk } from "./walk.ts";
 
 /** Selections that are asked for at most, fewer where each takes longer; a search that wants more is given up, and nothing is said. */
@@ -31,7 +31,7 @@ export function fewestChoices(
   walks: readonly Walk[],
 ): number | undefined {
   const found = walks.filter(({ ending }) => ending === "arrived");
-  const stands = new Stands(engine, scene, first);
+  const stands = new PageResults(engine, scene, first);
   const asked = new Set<string>();
   const limit = Math.min(mostAsked, mostCounted / Math.max(1, stands.products.length));
   const at = (selection: Selection): Stand | undefined => {
@@ -51,7 +51,7 @@ export function fewestChoices(
 
 /** @param most choices with which the product was found, so that no more are tried */
 function fewestFor(
-  stands: Stands,
+  stands: PageResults,
   product: number,
   most: number,
   at: (selection: Selection) => Stand | undefined,
@@ -85,7 +85,7 @@ function withSingle(selection: Selection, { one: { facet }, choice }: Single): S
 }
 
 /** Every choice of one option, or of the narrowest range, that the page offers and some variant of a product fits. */
-function singlesOf(stands: Stands, product: number): Single[] {
+function singlesOf(stands: PageResults, product: number): Single[] {
   const { variantStart } = stands.index.catalogue;
   const start = variantStart[product] ?? 0;
   const variants = Array.from({ length: (variantStart[product + 1] ?? start + 1) - start }, (_, n) => start + n);

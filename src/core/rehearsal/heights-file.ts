@@ -6,7 +6,7 @@ import { type Band, bands } from "../settings/band.ts";
 import { readJsonFile } from "../shop/archive/read-folder.ts";
 import type { ShopFiles } from "../shop/archive/shop-files.ts";
 import { stableJson } from "../shop/archive/stable-json.ts";
-import { chance } from "./chance.ts";
+import { seededRandom } from "./seeded-random.ts";
 
 /** Where heights that a browser has measured stand in a shop's folder. */
 export const heightsName = "heights.json";
@@ -38,7 +38,7 @@ export const heightsSchema = exact({ format: wholeIn(1, 1).required(), heights: 
 export type HeightsFile = InferType<typeof heightsSchema>;
 
 /** A name for a panel as it is: a changed one has another. */
-export const stateOf = (panel: PanelDocument): string => chance(stableJson(panel)).toString(36).slice(2);
+export const stateOf = (panel: PanelDocument): string => seededRandom(stableJson(panel)).toString(36).slice(2);
 
 /** The heights in a shop's folder, where it has any. @throws FolderFault */
 export const readHeights = (files: ShopFiles): HeightsFile | undefined =>

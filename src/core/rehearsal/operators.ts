@@ -1,4 +1,4 @@
-import type { Operator } from "../displays/hands.ts";
+import type { Operator } from "../displays/interaction-cost.ts";
 import type { Band } from "../settings/band.ts";
 
 /**

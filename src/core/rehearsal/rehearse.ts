@@ -1,8 +1,8 @@
 import type { LocalEngine } from "../engine/local-engine.ts";
 import { type Assumptions, assumed, usualAssumptions } from "./assumptions.ts";
+import { PageResults } from "./page-results.ts";
 import type { Scene } from "./scene.ts";
 import { shopperOf, targetsOf, type Weighing } from "./shopper.ts";
-import { Stands } from "./stand.ts";
 import { type Walk, walk } from "./walk.ts";
 
 /** How a page is rehearsed. */
@@ -28,7 +28,7 @@ export function* rehearse(
   { shoppers = 2000, seed = 1, weighing = "even", assumptions = usualAssumptions }: Rehearsing = {},
 ): Generator<Walk[]> {
   const numbers = assumed(assumptions);
-  const stands = new Stands(engine, scene, numbers.first);
+  const stands = new PageResults(engine, scene, numbers.first);
   const targets = targetsOf(engine.index, stands.products, weighing);
   if (targets.products.length === 0) return;
   for (let from = 0; from < shoppers; from += batch) {

@@ -1,7 +1,7 @@
 import type { DisplayName } from "../displays/displays.ts";
 import type { Clause, Facet, Sort } from "../engine/question.ts";
 import type { Measure } from "../findings/measure.ts";
-import type { Standing } from "../page/pages-schema.ts";
+import type { PanelOnPage } from "../page/pages-schema.ts";
 import type { ShownPage } from "../page/shown-page.ts";
 import { engineFacets } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
@@ -62,7 +62,7 @@ export interface SceneCards {
 }
 
 /** A panel that stands on a page, with what a browser has measured of it on the band, where one has. */
-export interface StandingPanel extends Standing {
+export interface StandingPanel extends PanelOnPage {
   document: PanelDocument;
   measure?: Measure | undefined;
 }

@@ -1,9 +1,9 @@
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { type Assumptions, assumed, knownShare } from "./assumptions.ts";
-import { chance, whole } from "./chance.ts";
+import { seededInteger, seededRandom } from "./seeded-random.ts";
 
 /** A product as a shopper has it in mind: one of its variants. Numbers of the catalogue. */
-export interface Thing {
+export interface ProductVariant {
   product: number;
   variant: number;
 }
@@ -12,9 +12,9 @@ export interface Thing {
 export interface Shopper {
   /** From 0; the same number is the same shopper, whatever panel is looked at. */
   n: number;
-  target: Thing;
+  target: ProductVariant;
   /** What the shopper takes the value of a field to be that of: mostly the target; undefined where it is not known. */
-  believes(field: string): Thing | undefined;
+  believes(field: string): ProductVariant | undefined;
 }
 
 /** What products are looked for, by their numbers, with what each weighs. */
@@ -71,22 +71,22 @@ export function shopperOf(
   n: number,
 ): Shopper {
   const total = upTo.at(-1) ?? 0;
-  const thing = (product: number, ...names: readonly (string | number)[]): Thing => {
+  const thing = (product: number, ...names: readonly (string | number)[]): ProductVariant => {
     const { variantStart } = index.catalogue;
     const first = variantStart[product] ?? 0;
     const count = (variantStart[product + 1] ?? first + 1) - first;
-    return { product, variant: first + whole(count, seed, n, ...names) };
+    return { product, variant: first + seededInteger(count, seed, n, ...names) };
   };
-  const target = thing(products[placeOf(upTo, chance(seed, n, "target") * total)] ?? 0, "variant");
+  const target = thing(products[placeOf(upTo, seededRandom(seed, n, "target") * total)] ?? 0, "variant");
   const { mistaken } = assumed(assumptions);
   return {
     n,
     target,
     believes(key) {
       const field = index.field(key);
-      if (!field || chance(seed, n, "knows", key) >= knownShare(field, assumptions)) return undefined;
-      if (chance(seed, n, "mistaken", key) >= mistaken) return target;
-      return thing(products[whole(products.length, seed, n, "instead", key)] ?? 0, "its variant", key);
+      if (!field || seededRandom(seed, n, "knows", key) >= knownShare(field, assumptions)) return undefined;
+      if (seededRandom(seed, n, "mistaken", key) >= mistaken) return target;
+      return thing(products[seededInteger(products.length, seed, n, "instead", key)] ?? 0, "its variant", key);
     },
   };
 }

@@ -1,12 +1,12 @@
-import type { Operator } from "../displays/hands.ts";
+import type { Operator } from "../displays/interaction-cost.ts";
 import type { Selection } from "../engine/question.ts";
 import { emptySelection, withChoice } from "../engine/selection.ts";
 import { type Answer, answerOf, type Pace } from "./answer-of.ts";
 import type { AssumptionName } from "./assumptions.ts";
 import { operatorsOn, secondsOf } from "./operators.ts";
+import type { PageResults } from "./page-results.ts";
 import type { SceneFacet, ScenePanel } from "./scene.ts";
 import type { Shopper } from "./shopper.ts";
-import type { Stands } from "./stand.ts";
 
 /** One choice of a shopper. */
 export interface Move {
@@ -67,7 +67,7 @@ interface Eyes {
  * thought to search by what they take to be worth it, Pirolli and Card (1999), Information Foraging; which facet is
  * taken is Quinlan's (1986) gain of information, with the page's live counts.
  */
-export function walk(stands: Stands, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>): Walk {
+export function walk(stands: PageResults, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>): Walk {
   const { scene } = stands;
   const operators = operatorsOn(scene.band, assumed);
   const pace: Pace = { of: (acts) => secondsOf(acts, operators), read: assumed.read };

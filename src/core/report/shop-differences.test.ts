@@ -8,7 +8,7 @@ import { aLook } from "../../../tests/random-look.ts";
 import * as mendEdits from "../catalogue/mend/edit.ts";
 import { mendsKind } from "../catalogue/mend/kind.ts";
 import { readCatalogue } from "../catalogue/read.ts";
-import { few, listDifferences, same } from "../document/differences.ts";
+import { listDifferences, same, shortenedList } from "../document/differences.ts";
 import { type Edit, edited } from "../document/edit.ts";
 import * as lookEdits from "../look/edit.ts";
 import { tokens } from "../look/tokens.ts";
@@ -74,7 +74,7 @@ const panelCases: Case[] = [
   ["setLook", panelEdits.setLook("house", "")],
   ["setOptionStyle", panelEdits.setOptionStyle(id, "none", "")],
   ["takeAsStyle", panelEdits.takeAsStyle(id, "style", "")],
-  ["setApart", panelEdits.setApart(id, { "tile.radius": { wide: 3 } }, "")],
+  ["setOverride", panelEdits.setOverride(id, { "tile.radius": { wide: 3 } }, "")],
 ] as unknown as Case[];
 const optionCases: Case[] = [
   ["setBelow", optionEdits.setBelow({ id: "f-light", title: "" }, "", "the top level only")],
@@ -90,7 +90,7 @@ const optionCases: Case[] = [
 ] as unknown as Case[];
 const pageCases: Case[] = [
   ["setLayout", pageEdits.setLayout({ kind: "brand" }, { size: 7 }, "")],
-  ["standPanel", pageEdits.standPanel({ kind: "tag" }, [], "finder", { wide: "left" }, "")],
+  ["placePanel", pageEdits.placePanel({ kind: "tag" }, [], "finder", { wide: "left" }, "")],
   ["addCollection", pageEdits.addCollection({ ...collection, id: "new", slug: "new", name: "New" })],
   ["setCollection", pageEdits.setCollection({ ...collection, name: "Renamed" }, "")],
   ["removeCollection", pageEdits.removeCollection(collection)],
@@ -150,10 +150,10 @@ describe("differences in words", () => {
   });
 
   it("know every edit that there is, but for those that lead back", () => {
-    const back = /^(?:follow|reset|giveBack|forget|part[A-Z])/;
+    const back = /^(?:follow|reset|giveBack|forget|unmerge)/;
     const helpers = [
       ...["spoken", "spokenValue", "facetEdit", "withValue", "withoutValue", "spokenToken", "rulesOf"],
-      ...["listOptions", "mergeFor", "movePanelUp", "liftPanel", "setShared", "setMany", "layoutOf"],
+      ...["listOptions", "mergeFor", "movePanelUp", "removePanelFromPage", "setShared", "setMany", "layoutOf"],
     ];
     for (const [edits, cases] of [
       [panelEdits, panelCases],
@@ -202,7 +202,7 @@ describe("differences in words", () => {
     expect(list("abcde", "ebcda")).toHaveLength(2);
     expect(list("abcde", "bcdea")).toEqual(["a was moved"]);
     expect(list("abc", "acx")).toEqual(["x was added", "b was removed"]);
-    expect(few(["a", "b", "c"], 2)).toBe("“a”, “b” and 1 more");
+    expect(shortenedList(["a", "b", "c"], 2)).toBe("“a”, “b” and 1 more");
   });
 
   it("find something exactly where something is another", () => {

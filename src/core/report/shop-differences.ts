@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { compareCatalogues } from "../catalogue/compare.ts";
 import { isWholeText } from "../catalogue/field.ts";
-import { type Difference, few, listDifferences, quoted, same } from "../document/differences.ts";
+import { type Difference, listDifferences, quoted, same, shortenedList } from "../document/differences.ts";
 import type { WholeShop } from "../shop/archive/whole-shop.ts";
 import { documentsOfKind, type PlacedDocument as Placed } from "../shop/documents.ts";
 import { type AnyKind, allKinds } from "../shop/kinds.ts";
@@ -68,16 +68,16 @@ function* headDifferences(before: WholeShop, after: WholeShop): Generator<string
 function* catalogueDifferences(before: Catalogue, after: Catalogue): Generator<string> {
   const { added, gone, changed, fields } = compareCatalogues(before, after);
   const products = (count: number) => (count === 1 ? "one product" : `${count.toLocaleString("en")} products`);
-  if (added.length > 0) yield `${products(added.length)} more: ${few(added.map(({ title }) => title))}`;
-  if (gone.length > 0) yield `${products(gone.length)} removed: ${few(gone.map(({ title }) => title))}`;
+  if (added.length > 0) yield `${products(added.length)} more: ${shortenedList(added.map(({ title }) => title))}`;
+  if (gone.length > 0) yield `${products(gone.length)} removed: ${shortenedList(gone.map(({ title }) => title))}`;
   if (changed.length > 0) yield `${products(changed.length)} changed`;
   for (const { field, state, products: count, newValues, goneValues } of fields) {
     if (state === "added") yield `${quoted(field.name)} is a new field`;
     else if (state === "gone") yield `the field ${quoted(field.name)} was removed`;
     else if (count > 0) yield `${field.name} changed for ${products(count)}`;
     if (state === "kept" && !isWholeText(field.role) && field.kind !== "number") {
-      if (newValues.length > 0) yield `${field.name}: new ${few(newValues)}`;
-      if (goneValues.length > 0) yield `${field.name}: removed ${few(goneValues)}`;
+      if (newValues.length > 0) yield `${field.name}: new ${shortenedList(newValues)}`;
+      if (goneValues.length > 0) yield `${field.name}: removed ${shortenedList(goneValues)}`;
     }
   }
 }

@@ -1,4 +1,4 @@
-import { partings } from "../catalogue/numbers/parting.ts";
+import { partings } from "../catalogue/numbers/binning.ts";
 import type { Band, Banded } from "./band.ts";
 import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
 

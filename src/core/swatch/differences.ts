@@ -1,4 +1,4 @@
-import { differing, few } from "../document/differences.ts";
+import { differing, shortenedList } from "../document/differences.ts";
 import type { SwatchDocument } from "./book-schema.ts";
 
 /** Lists the changes of a swatch book. @param nameOf a field as shoppers read it */
@@ -8,10 +8,10 @@ export function* swatchDifferences(
   nameOf: (field: string) => string,
 ): Generator<string> {
   const shared = differing(was.shared, is.shared);
-  if (shared.length > 0) yield `${few(shared)} ${shared.length === 1 ? "has" : "have"} a different swatch`;
+  if (shared.length > 0) yield `${shortenedList(shared)} ${shared.length === 1 ? "has" : "have"} a different swatch`;
   for (const field of differing(was.own, is.own)) {
     const values = differing(was.own[field] ?? {}, is.own[field] ?? {});
-    yield `${few(values)} ${values.length === 1 ? "has" : "have"} a different swatch in ${nameOf(field)} only`;
+    yield `${shortenedList(values)} ${values.length === 1 ? "has" : "have"} a different swatch in ${nameOf(field)} only`;
   }
   for (const field of differing(was.photos, is.photos)) {
     const values = differing(was.photos[field] ?? {}, is.photos[field] ?? {});

@@ -5,7 +5,7 @@ import { deleteCookie, getCookie, setCookie } from "hono/cookie";
 import { html } from "hono/html";
 import { limits } from "../../core/sanitize/limits.ts";
 import { audienceOf } from "../cache-key.ts";
-import { bare } from "../routes/plain-page.ts";
+import { minimalPage } from "../routes/message-page.ts";
 import { formOf, stateAsked } from "../routes/request.ts";
 import { type Password, passwordFault } from "./password.ts";
 import { Checks, Sessions, sessionSeconds, Tries } from "./sessions.ts";
@@ -145,12 +145,12 @@ const tooMany = "Other people are signing in right now. Wait a few seconds, then
 const tooLong = (c: Context) =>
   c.html(messagePage("Password too long", "Choose a password with at most 1,000 characters."), 413);
 
-const messagePage = (title: string, message: string) => bare(title, html`<p>${message}</p>`);
+const messagePage = (title: string, message: string) => minimalPage(title, html`<p>${message}</p>`);
 
 const alert = (fault: string | undefined) => (fault === undefined ? "" : html`<p role="alert">${fault}</p>`);
 
 const signInPage = (to: string, fault: string | undefined) =>
-  bare(
+  minimalPage(
     "Zany Trellis",
     html`<form method="post" action="/sign-in">
       ${alert(fault)}
@@ -161,7 +161,7 @@ const signInPage = (to: string, fault: string | undefined) =>
   );
 
 const firstPage = (key: string, fault: string | undefined) =>
-  bare(
+  minimalPage(
     "Set a password",
     html`<form method="post" action="/sign-in">
       ${alert(fault)}

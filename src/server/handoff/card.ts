@@ -4,8 +4,8 @@ import { parseDocument } from "htmlparser2";
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { fillings, slotMark } from "../../storefront/handoff/card-values.ts";
 import { escaped } from "../../storefront/handoff/draw.tsx";
-import { productMark } from "../../storefront/handoff/own-list.ts";
-import { Fault } from "../fault.ts";
+import { productMark } from "../../storefront/handoff/site-list.ts";
+import { HttpError } from "../http-error.ts";
 
 /** A card until a site brings its own. */
 export const usualCard = `<li>
@@ -23,7 +23,7 @@ const onlyElement = (document: Document): Element | undefined => {
 export function checkCard(html: string): string {
   const card = onlyElement(parseDocument(html));
   if (!card || card.name === "script")
-    throw new Fault(
+    throw new HttpError(
       422,
       "The card template must be one element, like <li>…</li>, with data-slot on the parts to fill.",
     );

@@ -13,7 +13,7 @@ import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
 import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import { repository } from "../repository.ts";
 import { bootOf, lookCss, type OpenShop, openShop } from "../shop-boot.ts";
 import { Catalogues } from "../store/catalogues.ts";
@@ -151,7 +151,7 @@ async function opened(whole: WholeShop, site: Site, language: string | undefined
   });
   const known = ["en", ...whole.shop.languages];
   if (language !== undefined && !known.includes(language))
-    throw new Fault(422, `The shop is not in the language “${language}”. It is in ${known.join(", ")}.`);
+    throw new HttpError(422, `The shop is not in the language “${language}”. It is in ${known.join(", ")}.`);
   return { ...(await openShop(source, new Catalogues(), "", language)), site };
 }
 
@@ -159,14 +159,14 @@ async function opened(whole: WholeShop, site: Site, language: string | undefined
 async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
   const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
-  if (gone !== undefined) throw new Fault(422, `This shop has no page ${gone}.`, { page: gone, pages: all });
+  if (gone !== undefined) throw new HttpError(422, `This shop has no page ${gone}.`, { page: gone, pages: all });
   const boots: Boot[] = [];
   for (const address of wanted ?? all) {
     const boot = await bootOf(open, address, { panel: undefined, stage: false });
     if (boot && boot.panels.length > 0) boots.push(boot);
   }
   if (boots.length === 0)
-    throw new Fault(
+    throw new HttpError(
       422,
       "None of these pages has a panel, so there is nothing to hand over. Place a panel under Pages first.",
     );
@@ -176,7 +176,7 @@ async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): P
 /** @throws Fault when the panels cannot stand on the site like that */
 function checkSite(site: Site, panels: readonly PagePanel[]): void {
   const fault = siteFault(site, new Set(panels.flatMap(({ panel }) => facetRows(panel).map(({ field }) => field))));
-  if (fault) throw new Fault(422, fault);
+  if (fault) throw new HttpError(422, fault);
 }
 
 /** A page drawn for where the handoff's own files are, and not for the site. */

@@ -15,8 +15,8 @@ import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { fontAddress, fontFolders, withFallbacks } from "../fonts.ts";
 import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
+import { isolateCss, rootClass, withoutUnread } from "./isolate-css.ts";
 import { hashed } from "./names.ts";
-import { rootClass, strongCss, withoutUnread } from "./strong-css.ts";
 
 /** What a site's own rules are undone with: panels begin from what a browser does by itself. */
 const reset = `
@@ -54,7 +54,7 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     looks,
   ].join("\n");
   const resolved = resolveScheme(resolveBands(tool, bandQueries(limits)), "shopper");
-  const strong = withoutUnread(strongCss(resolved, reset));
+  const strong = withoutUnread(isolateCss(resolved, reset));
   const dressed = withFallbacks(strong, "optional");
   const { faces, fonts } = fontFiles(dressed.faces);
   const css = [

@@ -3,7 +3,7 @@ import { shopChange } from "../../core/api/shop.ts";
 import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
 import { limits, quotable } from "../../core/sanitize/limits.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
 import { type CatalogueOptions, catalogueRoutes } from "./catalogue.ts";
@@ -66,7 +66,7 @@ export function api(options: ApiOptions): Hono {
   app.get("/removed", async (c) => c.json(await removedShops(fork())));
 
   app.all("*", (c) => {
-    throw new Fault(404, `There is nothing at ${c.req.path}. Check the address.`);
+    throw new HttpError(404, `There is nothing at ${c.req.path}. Check the address.`);
   });
   app.onError((error, c) => {
     const fault = asFault(error);
@@ -76,11 +76,12 @@ export function api(options: ApiOptions): Hono {
 }
 
 /** Known errors as an answer; anything else is logged and told without its inside. */
-export function asFault(error: Error): Fault {
-  if (error instanceof Fault) return error;
-  if (error instanceof CatalogueError) return new Fault(422, problemText(error.problem), { problem: error.problem });
+export function asFault(error: Error): HttpError {
+  if (error instanceof HttpError) return error;
+  if (error instanceof CatalogueError)
+    return new HttpError(422, problemText(error.problem), { problem: error.problem });
   if (error instanceof InvalidDocument)
-    return new Fault(422, `This is not a valid ${error.what}: ${quotable(error.message)}.`, { path: error.path });
+    return new HttpError(422, `This is not a valid ${error.what}: ${quotable(error.message)}.`, { path: error.path });
   console.error(error);
-  return new Fault(500, "Something went wrong on the server. Nothing was changed; try again.");
+  return new HttpError(500, "Something went wrong on the server. Nothing was changed; try again.");
 }

@@ -12,17 +12,17 @@ import { shownPage } from "../../core/page/shown-page.ts";
 import { suggestionsFor } from "../../core/page/suggestions.ts";
 import { panelKind } from "../../core/panel/kind.ts";
 import { limits } from "../../core/sanitize/limits.ts";
-import type { Readers } from "../brought.ts";
 import { audienceOf, cacheKey } from "../cache-key.ts";
+import { CompressedBody } from "../compressed-body.ts";
 import { hashOf } from "../hash.ts";
-import { KeptAnswers, type Made } from "../kept-answers.ts";
-import { Packed } from "../packed.ts";
+import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
 import type { Catalogues, LoadedCatalogue } from "../store/catalogues.ts";
 import { listImports, replaceCatalogue, takeBack } from "../store/imports.ts";
 import { createShop, loadBytes, shopSummaryOf } from "../store/shops.ts";
 import { draftOf } from "../store/source.ts";
-import { UntilWritten } from "../store/until-written.ts";
-import { type Far, madeOf } from "./far.ts";
+import { WriteScopedCache } from "../store/write-scoped-cache.ts";
+import type { Readers } from "../uploads.ts";
+import { madeOf, type Offload } from "./offload.ts";
 import {
   attachment,
   check,
@@ -53,15 +53,15 @@ export interface CatalogueOptions {
   readers: Readers;
   keeps: boolean;
   /** Who counts; this very thread when absent. */
-  far: Far | undefined;
+  far: Offload | undefined;
 }
 
 /** What comes and goes with a shop's catalogue. */
 export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: CatalogueOptions): Hono {
   const app = new Hono();
-  const kept = new KeptAnswers();
-  const loaded = new UntilWritten<LoadedCatalogue>();
-  const sources = new UntilWritten<string>();
+  const kept = new ResponseCache();
+  const loaded = new WriteScopedCache<LoadedCatalogue>();
+  const sources = new WriteScopedCache<string>();
 
   app.post("/shops", limit(limits.upload), async (c) => {
     const em = fork();
@@ -112,7 +112,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     const state = stateAsked(c);
     const [who, shop] = [audienceOf(state), c.req.param("shop")];
     const of = cacheKey(who, "source", catalogues.forgotten, shop, state);
-    const answer = async (sent: string): Promise<Made> => {
+    const answer = async (sent: string): Promise<RenderedResponse> => {
       const { facts } = await loaded.get(of, async () => catalogues.get(await sourceFor(fork(), c)));
       const { has, ...question } = check(wireQuestion, jsonOf(sent));
       const there = new Set(has);
@@ -124,7 +124,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     // The same question of the same catalogue has the same answer.
     const name = cacheKey(who, "answer", catalogues.stateOf(key), hashOf(new TextEncoder().encode(sent)));
     const taken = await kept.take(name, async () => (far ? madeOf(await far(c)) : answer(sent)));
-    return taken instanceof Packed
+    return taken instanceof CompressedBody
       ? taken.answer(c.req.raw, answerHeaders["content-type"], answerHeaders["cache-control"])
       : c.body(taken.text, taken.status, answerHeaders);
   });

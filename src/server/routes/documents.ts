@@ -6,7 +6,7 @@ import { newDocument, ordering, saving } from "../../core/api/shop.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import { isKind, type KindName, kinds } from "../../core/shop/kinds.ts";
-import { Fault, noDocument } from "../fault.ts";
+import { HttpError, noDocument } from "../http-error.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import {
   createDocument,
@@ -61,7 +61,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));
-    if (!kind.many) throw new Fault(405, `A shop already has its one ${kind.what}. Save that one instead.`);
+    if (!kind.many) throw new HttpError(405, `A shop already has its one ${kind.what}. Save that one instead.`);
     const { name, document } = check(newDocument, await bodyOf(c.req.raw));
     return c.json(await createDocument(em, shop, kind, document ?? kind.fresh(name ?? "")), 201);
   });
@@ -110,7 +110,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
       const now = await readDocument(em, shop, kind, slug);
       // The answer to this very save was lost on its way: it is given again.
       if (now?.version === sent.version + 1 && isDeepStrictEqual(now.document, sent.document)) return now.version;
-      throw new Fault(
+      throw new HttpError(
         409,
         `The ${kind.what} was changed elsewhere since it was opened here. Use the other version, or replace it with yours.`,
         {
@@ -128,14 +128,14 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
 function manyOf(name: string): DocumentKind<object> {
   const kind = kindOf(name);
   if (!kind.many)
-    throw new Fault(405, `A shop always has one ${kind.what}, so it can’t be moved, removed or restored.`);
+    throw new HttpError(405, `A shop always has one ${kind.what}, so it can’t be moved, removed or restored.`);
   return kind;
 }
 
 /** What is the same for every kind. */
 function kindOf(name: string): DocumentKind<object> {
   if (!isKind(name))
-    throw new Fault(
+    throw new HttpError(
       404,
       `There are no documents of the kind “${name}”. Kinds are ${(Object.keys(kinds) as KindName[]).join(", ")}.`,
     );

@@ -1,7 +1,7 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { publishing } from "../../core/api/edition.ts";
-import type { ShopStand } from "../../core/api/shop-stand.ts";
+import type { ShopVersion } from "../../core/api/shop-version.ts";
 import { type Checked, checkPages, checkPanels } from "../../core/report/check-shop.ts";
 import { shopDifferences } from "../../core/report/shop-differences.ts";
 import { limits } from "../../core/sanitize/limits.ts";
@@ -30,7 +30,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const { pages, panels } = await stateOf(em, shop, stateIn(c.req.query("of")));
-    return c.json({ pages, panels } satisfies ShopStand);
+    return c.json({ pages, panels } satisfies ShopVersion);
   });
 
   // Changes between two versions, in words. Before the first edition everything is new.

@@ -3,9 +3,9 @@ import { Hono } from "hono";
 import { limits } from "../../core/sanitize/limits.ts";
 import { writeFolder } from "../../core/shop/archive/write-folder.ts";
 import { zipFolder } from "../../core/shop/archive/zip.ts";
-import type { Readers } from "../brought.ts";
 import { shopSummaryOf } from "../store/shops.ts";
 import { createWhole, wholeShop } from "../store/whole-shops.ts";
+import type { Readers } from "../uploads.ts";
 import { limit, sentOf, shopOf } from "./request.ts";
 
 /** A whole shop as a zip of its folder, out and in. */

@@ -5,7 +5,7 @@ import { type InferType, type ISchema, ValidationError } from "yup";
 import { isTooDeep } from "../../core/document/json-depth.ts";
 import { limits, limitText, quotable } from "../../core/sanitize/limits.ts";
 import type { ShopState } from "../cache-key.ts";
-import { Fault, noShop } from "../fault.ts";
+import { HttpError, noShop } from "../http-error.ts";
 import { editionOf } from "../store/editions.ts";
 import type { Shop } from "../store/entities.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
@@ -16,7 +16,7 @@ export const limit = (most: (typeof limits)["upload" | "document" | "question" |
   bodyLimit({
     maxSize: most.max + 64 * 1024,
     onError: () => {
-      throw new Fault(413, `This is larger than ${limitText(most)}, the limit for one request. Send less.`);
+      throw new HttpError(413, `This is larger than ${limitText(most)}, the limit for one request. Send less.`);
     },
   });
 
@@ -43,7 +43,7 @@ export function stateAsked({ req }: Context): ShopState {
 }
 
 const noSuchEdition = (edition: string) =>
-  new Fault(404, `This shop has no edition “${edition.slice(0, 20)}”. Choose one of those under Editions.`);
+  new HttpError(404, `This shop has no edition “${edition.slice(0, 20)}”. Choose one of those under Editions.`);
 
 /** Where a page's questions are answered from: the draft, or the edition that it was drawn from. @throws Fault */
 export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopSource> {
@@ -57,7 +57,7 @@ export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopS
 
 /** A NUL would end a text in the database, and what stands behind it would be lost. */
 const noNul = () =>
-  new Fault(
+  new HttpError(
     400,
     "The request contains a NUL character (U+0000), which can’t be saved. Remove it and send the request again.",
   );
@@ -65,7 +65,7 @@ const noNul = () =>
 /** The text of the JSON that a request brings. @throws Fault */
 export async function textOf(request: Request): Promise<string> {
   if (!request.headers.get("content-type")?.startsWith("application/json"))
-    throw new Fault(415, "Send JSON, with the content type application/json.");
+    throw new HttpError(415, "Send JSON, with the content type application/json.");
   return request.text();
 }
 
@@ -77,11 +77,11 @@ export function jsonOf(sent: string): unknown {
   // Written out, with any backslashes in front of it that are text themselves.
   if (/(?<!\\)(?:\\\\)*\\u0000/.test(sent)) throw noNul();
   if (isTooDeep(sent))
-    throw new Fault(400, `The request nests brackets more than ${limits.jsonDepth.max} levels deep.`);
+    throw new HttpError(400, `The request nests brackets more than ${limits.jsonDepth.max} levels deep.`);
   try {
     return JSON.parse(sent);
   } catch {
-    throw new Fault(400, "The request is not valid JSON. Check its syntax.");
+    throw new HttpError(400, "The request is not valid JSON. Check its syntax.");
   }
 }
 
@@ -106,8 +106,8 @@ export async function formOf(request: Request): Promise<Record<string, FormDataE
       throw noNul();
     return form;
   } catch (error) {
-    if (error instanceof Fault) throw error;
-    throw new Fault(
+    if (error instanceof HttpError) throw error;
+    throw new HttpError(
       400,
       "The form can’t be read. Send it as multipart/form-data, with the boundary in its content type.",
     );
@@ -123,7 +123,7 @@ export function check<S extends ISchema<unknown> & { validateSync(value: unknown
     return schema.validateSync(value);
   } catch (error) {
     if (error instanceof ValidationError)
-      throw new Fault(400, quotable(asSentence(error.message)), { path: quotable(error.path ?? "") });
+      throw new HttpError(400, quotable(asSentence(error.message)), { path: quotable(error.path ?? "") });
     throw error;
   }
 }
@@ -145,5 +145,8 @@ export const attachment = (body: string | Uint8Array, type: string, name: string
 export function stateIn(text: string | undefined): ShopState {
   if (text === "draft") return text;
   if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);
-  throw new Fault(400, `This shop has no version “${(text ?? "").slice(0, 20)}”. Use “draft” or an edition number.`);
+  throw new HttpError(
+    400,
+    `This shop has no version “${(text ?? "").slice(0, 20)}”. Use “draft” or an edition number.`,
+  );
 }

@@ -11,20 +11,20 @@ import type { Boot } from "../../storefront/shop/boot.ts";
 import { drawNoPage, drawPage, drawProduct } from "../../storefront/shop/draw-page.tsx";
 import { direction } from "../../storefront/words/direction.ts";
 import { cacheKey } from "../cache-key.ts";
-import { Fault } from "../fault.ts";
-import { KeptAnswers, type Made } from "../kept-answers.ts";
-import { Packed } from "../packed.ts";
+import { CompressedBody } from "../compressed-body.ts";
+import { HttpError } from "../http-error.ts";
+import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
 import { bootOf, lookOf, type OpenShop, openShop, type PageLook } from "../shop-boot.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { editionOf } from "../store/editions.ts";
 import { draftOf, type ShopSource } from "../store/source.ts";
-import { UntilWritten } from "../store/until-written.ts";
+import { WriteScopedCache } from "../store/write-scoped-cache.ts";
 import { asFault } from "./api.ts";
-import { type Far, madeOf } from "./far.ts";
-import { plainPage } from "./plain-page.ts";
+import { messagePage } from "./message-page.ts";
+import { madeOf, type Offload } from "./offload.ts";
 import { shopRefOf } from "./request.ts";
-import { type StateMark, stateMark } from "./state-mark.ts";
 import { styleAddress } from "./style.ts";
+import { type StateMark, versionBadge } from "./version-badge.ts";
 
 /** Where the storefront's scripts are. */
 export interface StorefrontAssets {
@@ -66,7 +66,7 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
       const n = Number(number);
       const source = Number.isSafeInteger(n) ? await editionOf(em, shop, n) : undefined;
       if (!source)
-        throw new Fault(
+        throw new HttpError(
           404,
           `${shop.name} has no edition “${number.slice(0, 20)}”. Choose one of those under Editions.`,
         );
@@ -75,7 +75,7 @@ async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number:
     }
     case "shoppers":
       if (!newest)
-        throw new Fault(
+        throw new HttpError(
           404,
           `${shop.name} isn’t published yet, so shoppers see nothing here. Publish it under Editions.`,
         );
@@ -90,7 +90,7 @@ export interface ShopPagesOptions {
   of: PagesOf;
   keeps: boolean;
   /** Who draws; this very thread when absent. */
-  far: Far | undefined;
+  far: Offload | undefined;
 }
 
 /** The shops' own pages, drawn on the server and taken over in the browser. */
@@ -114,8 +114,8 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
     }),
   );
 
-  const kept = new KeptAnswers();
-  const sources = new UntilWritten<PageSource>();
+  const kept = new ResponseCache();
+  const sources = new WriteScopedCache<PageSource>();
   const root = of === "edition" ? "/:shop/:n" : "/:shop";
   app.get(root, (c) => c.redirect(`${c.req.path}/`));
   app.get(`${root}/*`, async (c) => {
@@ -130,7 +130,7 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
       of === "draft" ? await find() : await sources.get(cacheKey("anyone", "source", of, slug, n), find);
     // In a frame of the tool it stands above the frame what this is.
     const mark = c.req.header("sec-fetch-dest") === "iframe" ? undefined : told.mark;
-    const draw = async (): Promise<Made> => {
+    const draw = async (): Promise<RenderedResponse> => {
       const shop = await openShop(source, catalogues, base, c.req.query("lang"));
       const place = pathname.slice(shop.around.base.length);
       const id = productAt(place);
@@ -158,12 +158,14 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
             cacheKey("anyone", "page", source.key, base, JSON.stringify(mark ?? null), pathname, search),
             make,
           );
-    return made instanceof Packed ? made.answer(c.req.raw, htmlType, "no-cache") : c.html(made.text, made.status);
+    return made instanceof CompressedBody
+      ? made.answer(c.req.raw, htmlType, "no-cache")
+      : c.html(made.text, made.status);
   });
   app.onError((error, c) => {
     const fault = asFault(error);
     return c.html(
-      plainPage(fault.status === 404 ? "This page doesn’t exist" : "Something went wrong", fault.message),
+      messagePage(fault.status === 404 ? "This page doesn’t exist" : "Something went wrong", fault.message),
       fault.status,
     );
   });
@@ -250,7 +252,7 @@ function document(
   </head>
   <body>
     <div id="zt-page">${raw(body)}</div>
-    ${mark ? stateMark(mark) : ""} ${foot}
+    ${mark ? versionBadge(mark) : ""} ${foot}
   </body>
 </html>`;
 }

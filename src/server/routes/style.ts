@@ -3,16 +3,16 @@ import { LRUCache } from "lru-cache";
 import { type DisplayName, displayNames } from "../../core/displays/displays.ts";
 import { type BandLimits, bands } from "../../core/settings/band.ts";
 import { bandQueries, fixedQueries } from "../../core/settings/media.ts";
-import { Fault } from "../fault.ts";
-import { forEver } from "../for-ever.ts";
-import { Packed } from "../packed.ts";
+import { immutable } from "../cache-control.ts";
+import { CompressedBody } from "../compressed-body.ts";
+import { HttpError } from "../http-error.ts";
 import { styleSheet, type Wanted } from "../style-sheet.ts";
 
 const made = new LRUCache<string, Sheet>({ max: 100 });
 
 /** A style sheet as it goes over the wire, and what names its content in addresses. */
 interface Sheet {
-  packed: Packed;
+  packed: CompressedBody;
   version: string;
 }
 
@@ -21,7 +21,7 @@ function sheetFor(wanted: Wanted): Sheet {
   const name = JSON.stringify(wanted);
   const known = made.get(name);
   if (known) return known;
-  const packed = new Packed(new TextEncoder().encode(styleSheet(wanted)));
+  const packed = new CompressedBody(new TextEncoder().encode(styleSheet(wanted)));
   const sheet = { packed, version: packed.tag.slice(1, 13) };
   made.set(name, sheet);
   return sheet;
@@ -49,15 +49,15 @@ export function styles(): Hono {
     const band = bands.find((one) => one === c.req.query("band"));
     const limits = { medium: Number(medium), wide: Number(wide) };
     if (!Number.isSafeInteger(limits.medium) || !Number.isSafeInteger(limits.wide) || limits.medium >= limits.wide)
-      throw new Fault(400, "Band limits must be whole numbers, and medium must be less than wide.");
+      throw new HttpError(400, "Band limits must be whole numbers, and medium must be less than wide.");
     const names = displays === undefined ? displayNames : displays.split(",").filter(isDisplay);
     const { packed, version } = sheetFor({
       queries: band ? fixedQueries(band) : bandQueries(limits),
       displays: names,
       stage: stage !== undefined,
     });
-    return packed.answer(c.req.raw, "text/css; charset=utf-8", v === version ? forEver : "no-cache");
+    return packed.answer(c.req.raw, "text/css; charset=utf-8", v === version ? immutable : "no-cache");
   });
-  app.onError((error, c) => c.text(error.message, error instanceof Fault ? error.status : 500));
+  app.onError((error, c) => c.text(error.message, error instanceof HttpError ? error.status : 500));
   return app;
 }

@@ -3,12 +3,12 @@ import { Hono } from "hono";
 import { limits } from "../../core/sanitize/limits.ts";
 import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/formats.ts";
 import { zipLines } from "../../core/swatch/list.ts";
-import type { Readers } from "../brought.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { shopGround } from "../store/looks.ts";
 import { draftOf } from "../store/source.ts";
 import { findPicture, keepPicture } from "../store/swatches.ts";
+import type { Readers } from "../uploads.ts";
 import { attachment, limit, sentOf, shopRefOf } from "./request.ts";
 
 /** What shoppers see of a shop's swatch book, and the pictures in it. */
@@ -65,7 +65,7 @@ export function pictures(fork: () => SqlEntityManager): Hono {
   const app = new Hono();
   app.get("/:shop/:name", async (c) => {
     const picture = await findPicture(fork(), c.req.param("shop"), c.req.param("name"));
-    if (!picture) throw new Fault(404, "This shop doesn’t have this picture. Upload it again.");
+    if (!picture) throw new HttpError(404, "This shop doesn’t have this picture. Upload it again.");
     return new Response(new Uint8Array(picture.bytes), {
       headers: {
         "content-type": picture.type,
@@ -75,6 +75,6 @@ export function pictures(fork: () => SqlEntityManager): Hono {
       },
     });
   });
-  app.onError((error, c) => c.text(error.message, error instanceof Fault ? error.status : 500));
+  app.onError((error, c) => c.text(error.message, error instanceof HttpError ? error.status : 500));
   return app;
 }

@@ -9,7 +9,7 @@ import { pagesKind } from "../../core/page/kind.ts";
 import { withCollections } from "../../core/page/with-collections.ts";
 import { LocalFacts } from "../../core/profile/local-facts.ts";
 import { limits } from "../../core/sanitize/limits.ts";
-import { keepPacked, type Packed } from "../packed.ts";
+import { type CompressedBody, keepPacked } from "../compressed-body.ts";
 import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatches.ts";
@@ -22,14 +22,14 @@ export interface LoadedCatalogue {
    * What pages that count for themselves are sent, in binary form: the fields that panels and cards can need.
    * @param only the keys of those that the page does need
    */
-  data(wanted: { text: boolean; only?: readonly string[] | undefined }): Packed;
+  data(wanted: { text: boolean; only?: readonly string[] | undefined }): CompressedBody;
 }
 
 /** The memory of an indexed catalogue, as a multiple of its own bytes. Measured with 20,000 products. */
 const indexed = 3;
 
 /** Catalogues packed for browsers: pages that need the same fields share one. */
-type Cuts = LRUCache<string, Packed>;
+type Cuts = LRUCache<string, CompressedBody>;
 
 /** Keeps the catalogues that were used last, of drafts and of editions, as far as memory goes. */
 export class Catalogues {

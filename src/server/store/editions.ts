@@ -6,8 +6,8 @@ import { readFolder } from "../../core/shop/archive/read-folder.ts";
 import { type WholeShop, withPlace } from "../../core/shop/archive/whole-shop.ts";
 import { writeDocuments } from "../../core/shop/archive/write-folder.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
-import { Fault } from "../fault.ts";
 import { hashOf } from "../hash.ts";
+import { HttpError } from "../http-error.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { changeWithin } from "./documents.ts";
 import { type Content, ContentSchema, type Edition, EditionSchema, type Shop } from "./entities.ts";
@@ -15,7 +15,7 @@ import { loadBytes } from "./shops.ts";
 import { draftOf, type ShopHead, type ShopSource } from "./source.ts";
 import { shopWithoutCatalogue, wholeShop } from "./whole-shops.ts";
 import { wholeSource } from "./whole-source.ts";
-import { breathe, write } from "./write.ts";
+import { write, yieldToEventLoop } from "./write.ts";
 
 const catalogueFolder = "catalogue/";
 
@@ -55,16 +55,16 @@ export async function publish(em: SqlEntityManager, shop: Shop, note: string): P
     files[path] = hash;
   };
   for (const [path, content] of writeDocuments(whole)) put(path, content);
-  await breathe();
+  await yieldToEventLoop();
   for (const [at, part] of partsOf(bytes).entries()) put(`${catalogueFolder}${String(at).padStart(5, "0")}`, part);
   return write(em, async (tx) => {
     const [last] = await tx.find(EditionSchema, { shop: shop.id }, { orderBy: { n: "desc" }, limit: 1 });
     if (last && JSON.stringify(last.files) === JSON.stringify(files))
-      throw new Fault(409, `Nothing has changed since edition ${last.n}, so there is nothing to publish.`);
+      throw new HttpError(409, `Nothing has changed since edition ${last.n}, so there is nothing to publish.`);
     for (const [hash, content] of contents) {
       if ((await tx.count(ContentSchema, { hash })) === 0)
         await tx.insert<Content>(ContentSchema, { hash, bytes: Buffer.from(content) });
-      await breathe();
+      await yieldToEventLoop();
     }
     const { name, currency, variantCount } = shop;
     const edition = { n: (last?.n ?? 0) + 1, note, createdAt: new Date(), files, name, currency, variantCount };
@@ -97,7 +97,7 @@ async function readEdition(em: SqlEntityManager, { files }: Edition): Promise<Wh
   const contents = new Map(found.map(({ hash, bytes }) => [hash, new Uint8Array(bytes)]));
   const read = Object.entries(files).map(([path, hash]): [string, Uint8Array] => {
     const bytes = contents.get(hash);
-    if (!bytes) throw new Fault(500, `The file “${path}” of the edition is missing. Publish again.`);
+    if (!bytes) throw new HttpError(500, `The file “${path}” of the edition is missing. Publish again.`);
     return [path, bytes];
   });
   const parts = read.filter(([path]) => path.startsWith(catalogueFolder)).map(([, bytes]) => bytes);
@@ -154,8 +154,8 @@ export async function sourceOfState(
   return source;
 }
 
-export const noEdition = (n: number): Fault =>
-  new Fault(404, `This shop has no edition ${n}. Choose one of those under Editions.`);
+export const noEdition = (n: number): HttpError =>
+  new HttpError(404, `This shop has no edition ${n}. Choose one of those under Editions.`);
 
 /**
  * Brings an edition's documents back into the draft, each as a step that can be undone. Panels and looks that are

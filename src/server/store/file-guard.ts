@@ -1,6 +1,6 @@
 import { statSync } from "node:fs";
 import Database from "libsql";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 
 /** How often the files are looked at while nothing is written, in ms. */
 const interval = 500;
@@ -50,7 +50,7 @@ export class FileGuard {
   /** @throws Fault with 503 once the files are not the ones that were opened */
   check(): void {
     const lost = this.#look();
-    if (lost !== undefined) throw new Fault(503, lost, { lost: this.#file });
+    if (lost !== undefined) throw new HttpError(503, lost, { lost: this.#file });
   }
 
   get isLost(): boolean {

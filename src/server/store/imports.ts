@@ -2,7 +2,7 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { PastImport } from "../../core/api/shop.ts";
 import { mendsKind } from "../../core/catalogue/mend/kind.ts";
 import { swatchesKind } from "../../core/swatch/kind.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import { bodyWithin, changeWithin } from "./documents.ts";
 import {
   type CataloguePart,
@@ -64,7 +64,7 @@ export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">):
 export const takeBack = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>
   write(em, async (tx) => {
     const past = Number.isSafeInteger(id) ? await tx.findOne(PastCatalogueSchema, { id, shop: shop.id }) : null;
-    if (!past) throw new Fault(404, "This import can’t be undone any more. Imports can be undone for 30 days.");
+    if (!past) throw new HttpError(404, "This import can’t be undone any more. Imports can be undone for 30 days.");
     const { fields, productCount, variantCount, reading, hash = null } = past;
     const words = `Undo import: ${past.words}`;
     await keepPresent(tx, shop, words, productCount);

@@ -1,7 +1,7 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import type { Removed } from "../../core/api/shop.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { Fault, noDocument, noShop } from "../fault.ts";
+import { HttpError, noDocument, noShop } from "../http-error.ts";
 import type { ShopRef } from "./documents.ts";
 import {
   type Document,
@@ -48,7 +48,7 @@ export const orderDocuments = (
     const found = await tx.find(DocumentSchema, { shop: shop.id, kind: kind.name }, { fields: ["id", "slug"] });
     const known = new Set(found.map(({ slug }) => slug));
     if (slugs.length !== known.size || slugs.some((slug) => !known.has(slug)))
-      throw new Fault(409, `The list of ${kind.what}s has changed. Reload the page and move it again.`);
+      throw new HttpError(409, `The list of ${kind.what}s has changed. Reload the page and move it again.`);
     for (const { id, slug } of found)
       await tx.nativeUpdate<Document>(DocumentSchema, { id }, { position: slugs.indexOf(slug) });
   });

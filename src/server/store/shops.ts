@@ -18,7 +18,7 @@ import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { insertDocument, listDocuments, type ShopRef } from "./documents.ts";
 import { type CataloguePart, CataloguePartSchema, type Shop, ShopSchema } from "./entities.ts";
-import { breathe, write } from "./write.ts";
+import { write, yieldToEventLoop } from "./write.ts";
 
 /** A catalogue to be stored: packed, with what a shop's own row says of it, and how its file was read. */
 export interface Import {
@@ -107,7 +107,7 @@ export async function insertParts(
 ): Promise<void> {
   for (const [position, part] of partsOf(bytes).entries()) {
     await tx.insert<CataloguePart>(CataloguePartSchema, { shop: shop.id, position, bytes: Buffer.from(part) });
-    await breathe();
+    await yieldToEventLoop();
   }
 }
 

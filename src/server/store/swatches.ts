@@ -8,7 +8,7 @@ import { swatchesKind } from "../../core/swatch/kind.ts";
 import { linesOfBook } from "../../core/swatch/list.ts";
 import { guessByName, type NameGuess } from "../../core/swatch/name-guess.ts";
 import { resolveBook, type SwatchBook } from "../../core/swatch/view.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import type { ShopSource } from "./source.ts";
 import { write } from "./write.ts";
@@ -93,10 +93,13 @@ function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Ui
   if (text(0, 4) === "RIFF" && text(8, 12) === "WEBP") return { end: "webp", content: bytes };
   const whole = new TextDecoder().decode(bytes);
   if (!/^\ufeff?\s*(?:<\?xml|<!--|<!DOCTYPE svg|<svg)/i.test(whole))
-    throw new Fault(422, "This is not a PNG, JPEG, WebP or SVG. Save the picture as one of them and upload it again.");
+    throw new HttpError(
+      422,
+      "This is not a PNG, JPEG, WebP or SVG. Save the picture as one of them and upload it again.",
+    );
   const svg = cleanSvg(whole);
   if (svg === undefined)
-    throw new Fault(
+    throw new HttpError(
       422,
       "This SVG can’t be kept: it is damaged, or draws more than 20,000 elements. Simplify it and upload it again.",
     );

@@ -3,12 +3,12 @@ import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { type WholeShop, withoutPlace, withPlace } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument, fetchDocuments, type Named } from "../../core/shop/documents.ts";
 import type { AnyKind } from "../../core/shop/kinds.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import { type Import, insertShop, loadBytes } from "./shops.ts";
 import { type KeptPicture, pictureOf } from "./swatches.ts";
-import { breathe, write } from "./write.ts";
+import { write, yieldToEventLoop } from "./write.ts";
 
 /** All that a shop is now. */
 export const wholeShop = async (em: SqlEntityManager, shop: Shop): Promise<WholeShop> => ({
@@ -44,7 +44,7 @@ export const picturesOf = ({ pictures }: Pick<WholeShop, "pictures">): KeptPictu
   [...pictures].map(([name, bytes]) => {
     const kept = pictureOf(bytes);
     if (kept.name !== name)
-      throw new Fault(422, `The content of pictures/${name} doesn’t match its name. Import the original picture.`);
+      throw new HttpError(422, `The content of pictures/${name} doesn’t match its name. Import the original picture.`);
     return kept;
   });
 
@@ -65,7 +65,7 @@ export async function createWhole(
       await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type, bytes: Buffer.from(bytes) });
     for (const { kind, slug, document } of eachDocument(whole)) {
       await insertDocument(tx, shop, kind, withPlace(document, shop.slug), slug);
-      await breathe();
+      await yieldToEventLoop();
     }
     return shop;
   });

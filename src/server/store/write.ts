@@ -1,11 +1,11 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import { guardOf } from "./file-guard.ts";
 
 let done = 0;
 
 /** How many writes have ended in this process, which holds its file alone: as long as it is the same, so is all that was read. */
-export const writesDone = (): number => done;
+export const writeCount = (): number => done;
 
 /** In a thread, which only reads: how many writes have ended in the one that writes. */
 export function catchUp(writes: number): void {
@@ -13,13 +13,13 @@ export function catchUp(writes: number): void {
 }
 
 /** Lets others in between two parts of a long write: the driver itself never waits. */
-export const breathe = (): Promise<void> => new Promise((done) => setImmediate(done));
+export const yieldToEventLoop = (): Promise<void> => new Promise((done) => setImmediate(done));
 
 let lastTurn: Promise<unknown> = Promise.resolve();
 
 /** Does something that takes a few ms after all that were asked for earlier, and lets other requests in between. */
 export function inTurn<T>(task: () => T): Promise<T> {
-  const own = lastTurn.then(breathe).then(task);
+  const own = lastTurn.then(yieldToEventLoop).then(task);
   lastTurn = own.catch(() => {});
   return own;
 }
@@ -43,7 +43,7 @@ export function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager) => P
   const before = queues.get(connection) ?? Promise.resolve();
   const own = before.then(async () => {
     // The driver never waits by itself, so twenty writers would run as one long task.
-    await breathe();
+    await yieldToEventLoop();
     return writeNow(em, task, until);
   });
   queues.set(
@@ -71,13 +71,13 @@ async function writeNow<T>(
       // Without the lock nothing was begun, and all that was read before still holds.
       if (!isBusy(error)) done++;
       if (isNoRoom(error))
-        throw new Fault(
+        throw new HttpError(
           507,
           "The disk is full or failing, so nothing was saved. Free some space or check the disk, then try again.",
         );
       if (!isBusy(error)) throw error;
       if (performance.now() > until)
-        throw new Fault(
+        throw new HttpError(
           503,
           "Another program is using the database, so nothing was saved. Close it there, and try again.",
         );

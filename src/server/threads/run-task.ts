@@ -1,5 +1,5 @@
 import type { Piscina } from "piscina";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 
 /** How long work that has begun goes on for a client that has gone away, in ms: a new thread costs about as much. */
 const grace = 2000;
@@ -57,7 +57,7 @@ export async function runTask<R>(
     });
   } catch (error) {
     if (!stop.signal.aborted) throw error;
-    throw new Fault(
+    throw new HttpError(
       503,
       `This took longer than ${deadline.max} seconds and was stopped. Try again with fewer products, columns or filters.`,
     );

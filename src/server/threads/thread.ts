@@ -1,13 +1,13 @@
 /** A thread beside the main one: the same server over the same file, for what takes the processor long. It only reads. */
 import { move, transferableSymbol, valueSymbol, workerData } from "piscina";
 import { createApp } from "../app.ts";
-import { type BroughtCatalogue, type BroughtShop, readers } from "../brought.ts";
 import { asFault } from "../routes/api.ts";
 import type { Sent } from "../routes/request.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { openForReading } from "../store/database.ts";
 import type { KeptPicture } from "../store/swatches.ts";
 import { catchUp } from "../store/write.ts";
+import { readers, type UploadedCatalogue, type UploadedShop } from "../uploads.ts";
 import { type SentTask, taken } from "./run-task.ts";
 import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
 
@@ -45,7 +45,7 @@ export const shop = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => r
 export const picture = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.picture(taken(task)));
 
 /** Errors lose their class on the way, so they go as what they say. */
-async function outcomeOf(read: () => Promise<BroughtCatalogue | BroughtShop | KeptPicture>): Promise<object> {
+async function outcomeOf(read: () => Promise<UploadedCatalogue | UploadedShop | KeptPicture>): Promise<object> {
   try {
     const value = await read();
     return handedOver({ value }, "catalogue" in value ? value.catalogue.bytes : value.bytes);

@@ -4,10 +4,10 @@ import { join } from "node:path";
 import { Piscina } from "piscina";
 import type { Field } from "../../core/catalogue/field.ts";
 import { limits } from "../../core/sanitize/limits.ts";
-import type { BroughtCatalogue, BroughtShop, Readers } from "../brought.ts";
-import { Fault } from "../fault.ts";
+import { HttpError } from "../http-error.ts";
 import type { Sent } from "../routes/request.ts";
 import type { KeptPicture } from "../store/swatches.ts";
+import type { Readers, UploadedCatalogue, UploadedShop } from "../uploads.ts";
 import { runTask } from "./run-task.ts";
 import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
 
@@ -64,15 +64,15 @@ export class Threads implements Readers {
     return new Response(bodiless.has(status) ? null : answer.body, { status, headers: answer.headers });
   }
 
-  async catalogue(sent: Sent, known?: readonly Field[]): Promise<BroughtCatalogue> {
+  async catalogue(sent: Sent, known?: readonly Field[]): Promise<UploadedCatalogue> {
     const task: SentCatalogue = { sent, known };
     const given = { name: "catalogue", deadline: limits.longWork, ...handingOver(sent) };
-    return readIn<BroughtCatalogue>(await runTask(this.#forLong(), task, given));
+    return readIn<UploadedCatalogue>(await runTask(this.#forLong(), task, given));
   }
 
-  async shop(sent: Sent): Promise<BroughtShop> {
+  async shop(sent: Sent): Promise<UploadedShop> {
     const given = { name: "shop", deadline: limits.longWork, ...handingOver(sent) };
-    return readIn<BroughtShop>(await runTask(this.#forLong(), sent, given));
+    return readIn<UploadedShop>(await runTask(this.#forLong(), sent, given));
   }
 
   async picture(sent: Sent): Promise<KeptPicture> {
@@ -101,7 +101,7 @@ const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });
 function readIn<T>(outcome: Outcome<T>): T {
   if ("value" in outcome) return outcome.value;
   const { status, message, detail } = outcome.fault;
-  throw new Fault(status, message, detail);
+  throw new HttpError(status, message, detail);
 }
 
 /** Statuses of answers without a body. Source: the Fetch standard, null body status. */

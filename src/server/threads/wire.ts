@@ -14,7 +14,7 @@ export interface ThreadSetting {
 
 /** How far the main thread is, so that a thread forgets what is of earlier. */
 export interface Told {
-  /** See `writesDone`. */
+  /** See `writeCount`. */
   writes: number;
   /** See `Catalogues.forgotten`. */
   forgotten: number;

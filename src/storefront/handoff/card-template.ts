@@ -1,6 +1,6 @@
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { fillings, slotMark } from "./card-values.ts";
-import { productMark } from "./own-list.ts";
+import { productMark } from "./site-list.ts";
 
 /** A card made of a template, with the values of a product in its slots. Values are text: no markup can come of them. */
 export function fillTemplate(

@@ -2,12 +2,12 @@ import { options, type VNode } from "preact";
 import { renderToString } from "preact-render-to-string";
 import type { Engine } from "../../core/engine/engine.ts";
 import { plainCounts } from "../../core/engine/remote-engine.ts";
-import { startPlace } from "../../core/page/browse-state/place.ts";
+import { startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { jsonInMarkup } from "../../core/sanitize/json-in-markup.ts";
 import { sortChoices } from "../listing/sort-box.tsx";
 import { type Drawn, firstAnswers } from "../page/first-answers.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
-import type { Born, PageState } from "../page/page-state.ts";
+import type { InitialState, PageState } from "../page/page-state.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import { Chosen } from "../panel/pieces.tsx";
 import { putAllWords } from "../words/languages.ts";
@@ -21,7 +21,7 @@ const still = () => {};
 
 /** A page with nothing chosen, in every band. */
 export interface StillPage {
-  born: Born;
+  born: InitialState;
   /** The files that it is drawn from, see `wire.ts`. */
   drawn: string;
   answers: readonly Drawn[];
@@ -29,7 +29,7 @@ export interface StillPage {
 }
 
 /** Asks what a page shows while nothing is chosen on it. */
-export async function stillPage(born: Born, from: string, engine: Engine): Promise<StillPage> {
+export async function stillPage(born: InitialState, from: string, engine: Engine): Promise<StillPage> {
   const { drawn, states } = await firstAnswers(born, engine, () => startPlace, "");
   return { born, drawn: from, answers: drawn, states };
 }

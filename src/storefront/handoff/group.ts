@@ -1,8 +1,8 @@
 import { isSameSelection } from "../../core/engine/selection.ts";
 import { fromAddress } from "../../core/page/browse-state/address.ts";
-import { isSamePlace, type Place, startPlace } from "../../core/page/browse-state/place.ts";
+import { type BrowseState, isSamePlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { bandAt } from "../../core/settings/band.ts";
-import { ArrivingEngine } from "../engine/arriving-engine.ts";
+import { DeferredEngine } from "../engine/deferred-engine.ts";
 import { withTouched } from "../page/early-choices.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
 import { answerAt, firstState, type PageState, questionOf } from "../page/page-state.ts";
@@ -13,9 +13,9 @@ import { putWords } from "../words/spoken.ts";
 import { type Told, tell } from "./events.ts";
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
+import { drawnAnswers, initialState, islandFor } from "./hydration.ts";
 import type { OpenGroup } from "./open-group.ts";
 import { SiteMarks } from "./site-marks.tsx";
-import { bornOf, drawnAnswers, islandFor } from "./waking.ts";
 import type { Island } from "./wire.ts";
 
 /** An element of the page that belongs to a group. */
@@ -132,21 +132,21 @@ export class Group {
     files.prepare(cards);
     const [shop, drawn] = await Promise.all([files.shop(), files.drawn()]);
     if (shop.words) putWords(shop.language, shop.words);
-    const born = bornOf(shop, island.page, this.name, this.#panels());
+    const born = initialState(shop, island.page, this.name, this.#panels());
     const { panels, page: shown } = born;
     const fields = new Map(shop.fields.map((field) => [field.key, field]));
     const fieldOf = (key: string) => fields.get(key);
     const band = bandAt(innerWidth, shop.limits);
     const facets = facetsOf(panels, band);
     const asking = { shown, panels, band, fields, shop: born.shop };
-    const engine = new ArrivingEngine(() => files.engine(cards, questionOf(asking, startPlace)));
+    const engine = new DeferredEngine(() => files.engine(cards, questionOf(asking, startPlace)));
     // Markup was drawn with nothing chosen, and is taken over as it is; what the address says follows at once.
     const answers = this.#open ? undefined : drawnAnswers(islands, drawn, band);
     if (!answers) await engine.fetch();
     const before = this.#open?.store.state;
     const found = answers ? { place: startPlace, ...answers } : await answerAt(engine, asking, before ?? startPlace);
     const store = new PageStore(firstState(born, band, found, location.search), engine);
-    const place: Place =
+    const place: BrowseState =
       before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));
     // What was chosen while the page was still asleep counts too.
     const selection = [...this.#members]

@@ -3,7 +3,7 @@ import { cardValues } from "./card-values.ts";
 import { HandoffFault } from "./faults.ts";
 import { MemberElement } from "./member-element.ts";
 import type { OpenGroup } from "./open-group.ts";
-import { productMark } from "./own-list.ts";
+import { productMark } from "./site-list.ts";
 
 /** `<trellis-listing>`: the products that are found, each a card made of the template inside of it. */
 export class TrellisListing extends MemberElement {

@@ -1,4 +1,4 @@
-import type { ArrivingEngine } from "../engine/arriving-engine.ts";
+import type { DeferredEngine } from "../engine/deferred-engine.ts";
 import type { PageStore } from "../page/store.ts";
 import type { ShopFile } from "./wire.ts";
 /** Panels and listings with one selection, as far as the marks of a site need it. */
@@ -16,7 +16,7 @@ export interface OpenGroup {
   shop: ShopFile;
   store: PageStore;
   /** Is on its way while the panels are awake already. */
-  engine: ArrivingEngine;
+  engine: DeferredEngine;
   /** The catalogue has what cards show. */
   cards: boolean;
   /** What markup that can be taken over was drawn from. */

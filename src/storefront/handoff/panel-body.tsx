@@ -1,4 +1,4 @@
-import type { Act } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
 import { DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";

@@ -1,7 +1,7 @@
 import { hydrate, render } from "preact";
 import { useLayoutEffect, useMemo, useRef, useState } from "preact/hooks";
 import type { Choice, Selection } from "../../core/engine/question.ts";
-import { isSamePlace, startPlace } from "../../core/page/browse-state/place.ts";
+import { isSamePlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { Leaving, leaveFor } from "../page/leaving.ts";
 import { behaviourOn, displaysOf, type PagePanel, placeOf } from "../page/page-panel.ts";
 import { keepRow } from "../page/sticky-row.ts";

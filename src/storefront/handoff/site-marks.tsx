@@ -4,7 +4,7 @@ import { sortChoices } from "../listing/sort-box.tsx";
 import { Chosen } from "../panel/pieces.tsx";
 import { HandoffFault } from "./faults.ts";
 import type { OpenGroup } from "./open-group.ts";
-import { type Arranged, listMark, OwnList } from "./own-list.ts";
+import { type Arranged, listMark, SiteList } from "./site-list.ts";
 
 /** Places that a site can mark for a group, by the end of their attribute `data-trellis-…`, whose value is the group's name. */
 export const places = ["count", "chosen", "sort", "more", "pages", "nothing", "list"] as const;
@@ -21,7 +21,7 @@ export const markIn = (group: string, place: SitePlace): HTMLElement | undefined
 
 /** What a site has marked in its own markup: where numbers go, what sorts and shows more, and a list of its own. */
 export class SiteMarks {
-  #list: OwnList | undefined;
+  #list: SiteList | undefined;
   #arranged: Arranged | undefined;
   #told = "";
   #heard = new WeakSet<Element>();
@@ -85,7 +85,7 @@ export class SiteMarks {
     const [marked, another] = marksIn(group.name, "list");
     if (marked !== this.#list?.element) {
       this.leave();
-      this.#list = marked && new OwnList(marked, () => this.show(open));
+      this.#list = marked && new SiteList(marked, () => this.show(open));
       if (another)
         group.fault(
           new HandoffFault(

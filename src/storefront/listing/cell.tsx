@@ -1,5 +1,5 @@
 import type { Card } from "../../core/engine/cards/card-schema.ts";
-import { orderOf } from "../../core/page/browse-state/place.ts";
+import { orderOf } from "../../core/page/browse-state/browse-state.ts";
 import { fieldOfCell } from "../../core/page/layout.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";

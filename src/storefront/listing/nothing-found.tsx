@@ -1,7 +1,7 @@
 import { type ComponentChildren, Fragment } from "preact";
 import type { Part } from "../../core/engine/answer.ts";
 import { emptySelection } from "../../core/engine/selection.ts";
-import { nextPlace } from "../../core/page/browse-state/place.ts";
+import { nextPlace } from "../../core/page/browse-state/browse-state.ts";
 import { type Chip, chipsOf } from "../panel/chips.ts";
 import { type Perform, queryTo } from "../panel/panel-state.ts";
 import { RichText } from "../panel/rich-text.tsx";

@@ -1,9 +1,9 @@
 import type { Engine } from "../../core/engine/engine.ts";
 import type { Facet } from "../../core/engine/question.ts";
-import type { Place } from "../../core/page/browse-state/place.ts";
+import type { BrowseState } from "../../core/page/browse-state/browse-state.ts";
 import { type Band, bands } from "../../core/settings/band.ts";
 import { facetsOf } from "./page-panel.ts";
-import { answerAt, type Born, firstState, type PageState, type PlaceAnswer } from "./page-state.ts";
+import { answerAt, firstState, type InitialState, type PageState, type PlaceAnswer } from "./page-state.ts";
 
 /** What a page was drawn from, on the bands that are asked alike. */
 export interface Drawn extends PlaceAnswer {
@@ -17,9 +17,9 @@ export interface Drawn extends PlaceAnswer {
  * @returns the answers, and the page's first state on each band
  */
 export async function firstAnswers(
-  born: Born,
+  born: InitialState,
   engine: Engine,
-  placeFor: (asked: readonly Facet[]) => Place,
+  placeFor: (asked: readonly Facet[]) => BrowseState,
   query: string,
 ): Promise<{ drawn: Drawn[]; states: PageState[] }> {
   const { page: shown, panels, shop } = born;

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Act } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import { Leaving } from "./leaving.ts";
 import type { PageStore } from "./store.ts";
 

@@ -1,5 +1,5 @@
 import { chosenIn } from "../../core/engine/selection.ts";
-import type { Act } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import type { PageStore } from "./store.ts";
 
 /** A range is done when nothing has been dragged or typed for so many ms. */

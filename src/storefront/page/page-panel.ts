@@ -1,6 +1,6 @@
 import type { DisplayName } from "../../core/displays/displays.ts";
 import type { Clause, Facet } from "../../core/engine/question.ts";
-import type { Standing } from "../../core/page/pages-schema.ts";
+import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import { type BandGroup, bandGroups } from "../../core/panel/band-groups.ts";
 import { engineFacets, facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -9,7 +9,7 @@ import { type Behaviour, behaviours } from "../../core/settings/behaviour.ts";
 import type { Placement } from "../../core/settings/placement.ts";
 
 /** A panel that stands on a page. */
-export interface PagePanel extends Pick<Standing, "at" | "after"> {
+export interface PagePanel extends Pick<PanelOnPage, "at" | "after"> {
   /** Its place in addresses, which ids on the page begin with. */
   slug: string;
   panel: PanelDocument;

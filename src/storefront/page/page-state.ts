@@ -3,7 +3,7 @@ import type { Engine } from "../../core/engine/engine.ts";
 import type { Question, Selection } from "../../core/engine/question.ts";
 import { askedOn } from "../../core/page/asked-on.ts";
 import type { QueryNames } from "../../core/page/browse-state/address.ts";
-import { orderOf, type Place } from "../../core/page/browse-state/place.ts";
+import { type BrowseState, orderOf } from "../../core/page/browse-state/browse-state.ts";
 import { showOf } from "../../core/page/layout.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import { facetRows } from "../../core/panel/panel.ts";
@@ -58,13 +58,13 @@ export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields" | "s
 
 /** A place and the answer to it. */
 export interface PlaceAnswer {
-  place: Place;
+  place: BrowseState;
   answer: Answer;
   elsewhere: Elsewhere;
 }
 
 /** What the engine is asked for a page. */
-export function questionOf({ shown, panels, band, fields, shop }: Asking, place: Place): Question {
+export function questionOf({ shown, panels, band, fields, shop }: Asking, place: BrowseState): Question {
   const { selection, page } = place;
   const { layout, order } = shown;
   const { size, more } = layout;
@@ -104,7 +104,7 @@ function elsewhereAt(engine: Engine, asking: Asking, selection: Selection): Else
 export function answerAt(
   engine: Engine,
   asking: Asking,
-  { selection, sort, page }: Place,
+  { selection, sort, page }: BrowseState,
 ): PlaceAnswer | Promise<PlaceAnswer> {
   const place = { selection, sort, page };
   const take = (answer: Answer): PlaceAnswer | Promise<PlaceAnswer> => {
@@ -120,13 +120,16 @@ export function answerAt(
 }
 
 /** As much of what a page is born with as it is drawn from. */
-export type Born = Pick<Boot, "shop" | "base" | "page" | "panels" | "fields" | "limits" | "swatches" | "language"> & {
+export type InitialState = Pick<
+  Boot,
+  "shop" | "base" | "page" | "panels" | "fields" | "limits" | "swatches" | "language"
+> & {
   /** What queries call things; by their own names where it is absent. */
   names?: QueryNames;
 };
 
 /** The first state of a page, on one of its bands. @param query what stands behind the address, from its `?` on */
-export function firstState(born: Born, band: Band, found: PlaceAnswer, query: string): PageState {
+export function firstState(born: InitialState, band: Band, found: PlaceAnswer, query: string): PageState {
   const { place, answer, elsewhere } = found;
   const { shop, base, page: shown, panels, fields, limits, swatches, language, names = {} } = born;
   return {

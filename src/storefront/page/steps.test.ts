@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import type { Act } from "../../core/page/browse-state/place.ts";
-import { nextPlace, startPlace } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
+import { nextPlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { Steps } from "./steps.ts";
 
 const to = (field: string, max?: number): Act => ({

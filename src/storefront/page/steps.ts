@@ -1,5 +1,5 @@
+import type { BrowseState } from "../../core/page/browse-state/browse-state.ts";
 import { movedBy } from "../../core/page/browse-state/moved.ts";
-import type { Place } from "../../core/page/browse-state/place.ts";
 
 /** A step that moves what the one before has moved goes on with it where at most so many ms are between them. */
 const pause = 1000;
@@ -19,7 +19,7 @@ export class Steps {
    * dragged on, words that are typed on.
    * @param now in ms, since any moment
    */
-  goesOn(before: Place, after: Place, now: number): boolean {
+  goesOn(before: BrowseState, after: BrowseState, now: number): boolean {
     const moved = movedBy(before, after);
     const last = this.#last;
     this.#last = moved === undefined ? undefined : { moved, at: now };

@@ -2,7 +2,7 @@ import type { Answer } from "../../core/engine/answer.ts";
 import type { Engine } from "../../core/engine/engine.ts";
 import type { Selection } from "../../core/engine/question.ts";
 import { fitSelection } from "../../core/engine/selection.ts";
-import { type Act, nextPlace, type Place, startPlace } from "../../core/page/browse-state/place.ts";
+import { type Act, type BrowseState, nextPlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import type { ShownPage } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { type Band, type BandLimits, bandAt } from "../../core/settings/band.ts";
@@ -147,7 +147,7 @@ export class PageStore {
   }
 
   /** Shows another place; `change` is "view" when the place came from the address bar itself. */
-  go({ selection, sort, page }: Place, change: Change = "place"): void {
+  go({ selection, sort, page }: BrowseState, change: Change = "place"): void {
     this.#ask({ ...this.#wanted, selection, sort, page }, change, true);
   }
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { stateFor } from "../../../tests/demo-page.ts";
 import type { Selection } from "../../core/engine/question.ts";
-import { nextPlace, startPlace } from "../../core/page/browse-state/place.ts";
+import { nextPlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { chipsOf } from "./chips.ts";
 
 describe("chips", () => {

@@ -3,7 +3,7 @@ import { pathSeparator } from "../../core/catalogue/path.ts";
 import { affirmative, isYesOrNo } from "../../core/catalogue/yes-no.ts";
 import type { Choice } from "../../core/engine/question.ts";
 import { isRange } from "../../core/engine/selection.ts";
-import type { Act } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import { labelOf } from "../../core/panel/options.ts";
 import { rowLabel, rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";

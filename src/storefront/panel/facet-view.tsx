@@ -15,7 +15,7 @@ import { formatterOf } from "./format.ts";
 import { optionViews, rangeViews } from "./option-views.ts";
 import type { PanelState, Perform } from "./panel-state.ts";
 import { type Peek, PeekContext } from "./peek.ts";
-import { useAhead } from "./use-ahead.ts";
+import { useOptimisticState } from "./use-optimistic-state.ts";
 import { usePainted } from "./use-painted.ts";
 
 interface Props {
@@ -58,7 +58,7 @@ function looksSame({ row, state }: Props, { row: nextRow, state: next }: Props):
 }
 
 function DrawnFacet({ row, state: given, perform: act }: Props) {
-  const { state, perform } = useAhead(row.field, given, act);
+  const { state, perform } = useOptimisticState(row.field, given, act);
   const peek = useContext(PeekContext);
   const settings = settingsOn(row.settings, state.band);
   const { start } = settings;

@@ -2,7 +2,7 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { Answer } from "../../core/engine/answer.ts";
 import type { Facet, Selection } from "../../core/engine/question.ts";
 import { type QueryNames, toAddress } from "../../core/page/browse-state/address.ts";
-import type { Act, Place } from "../../core/page/browse-state/place.ts";
+import type { Act, BrowseState } from "../../core/page/browse-state/browse-state.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { Band } from "../../core/settings/band.ts";
 import type { Behaviour } from "../../core/settings/behaviour.ts";
@@ -34,7 +34,7 @@ export interface Shared {
 }
 
 /** The query that leads to a place of the page, with its `?`; empty where there is nothing to say. */
-export const queryTo = ({ fields, query, asked, names }: Shared, place: Place): string =>
+export const queryTo = ({ fields, query, asked, names }: Shared, place: BrowseState): string =>
   toAddress(place, (key) => fields.get(key), query, asked, names);
 
 /** All that one panel is drawn from. */

@@ -4,7 +4,7 @@ import { facetRows } from "../../core/panel/panel.ts";
 import { FacetView } from "./facet-view.tsx";
 import type { PanelState, Perform } from "./panel-state.ts";
 import { PieceView } from "./pieces.tsx";
-import { useSight } from "./use-sight.ts";
+import { useVisibleRows } from "./use-visible-rows.ts";
 import { WithoutScripts } from "./without-scripts.tsx";
 
 interface Props {
@@ -20,7 +20,7 @@ interface Props {
 export function PanelView({ state, perform, apply, action }: Props) {
   const { panel, slug, say, query, names, waits, leaves, counted, answer, behaviour } = state;
   const form = useRef<HTMLFormElement>(null);
-  const inSight = useSight(form, panel.rows);
+  const inSight = useVisibleRows(form, panel.rows);
   const searches = panel.rows.some((row) => row.kind === "piece" && row.piece === "search");
   return (
     <form

@@ -1,5 +1,5 @@
 import { createContext } from "preact";
-import type { Act } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
 
 /** How many products an act would lead to. @param panel slug of the panel that it would be done in */
 export type Peek = (panel: string, act: Act) => number | Promise<number>;

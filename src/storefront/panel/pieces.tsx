@@ -3,7 +3,7 @@ import { useEffect, useRef } from "preact/hooks";
 import { lastLevelOf } from "../../core/catalogue/path.ts";
 import { isEmpty } from "../../core/engine/selection.ts";
 import { nameIn } from "../../core/page/browse-state/address.ts";
-import { type Act, nextPlace, startPlace } from "../../core/page/browse-state/place.ts";
+import { type Act, nextPlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/panel-schema.ts";
 import { hasLink } from "../../core/panel/pieces.ts";

@@ -3,7 +3,7 @@ import { renderToString } from "preact-render-to-string";
 import type { Product } from "../../core/engine/cards/product.ts";
 import type { Engine } from "../../core/engine/engine.ts";
 import { fromAddress } from "../../core/page/browse-state/address.ts";
-import { startPlace } from "../../core/page/browse-state/place.ts";
+import { startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { type Drawn, firstAnswers } from "../page/first-answers.ts";
 import { putAllViews } from "../panel/displays/all.ts";
 import { putAllWords } from "../words/languages.ts";

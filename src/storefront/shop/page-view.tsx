@@ -1,4 +1,4 @@
-import type { Act } from "../../core/page/browse-state/place.ts";
+import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import { bands } from "../../core/settings/band.ts";
 import type { Placement } from "../../core/settings/placement.ts";

@@ -1,6 +1,6 @@
 import { Command } from "cmdk";
 import { useState } from "react";
-import { together } from "../../core/document/edit.ts";
+import { combineEdits } from "../../core/document/edit.ts";
 import { addRow, moveRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { suggestRow } from "../../core/panel/suggest/suggest.ts";
 import { findByWords } from "../shell/find-actions.ts";
@@ -38,7 +38,7 @@ export function AddHere() {
           <Choices
             asked={asked}
             take={(edit, id, name) => {
-              store.getState().apply(together(`Add ${name}`, [edit, moveRow(id, at, name)]));
+              store.getState().apply(combineEdits(`Add ${name}`, [edit, moveRow(id, at, name)]));
               close();
             }}
           />

@@ -1,5 +1,5 @@
 import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
-import { together } from "../../core/document/edit.ts";
+import { combineEdits } from "../../core/document/edit.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { allOptions } from "../../core/panel/options.ts";
 import { newFacet } from "../../core/panel/panel.ts";
@@ -22,7 +22,7 @@ export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
 export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: number; edit: PanelEdit } {
   const worth = freeFields(shop, panel).filter(({ suggestion }) => suggestion.worth);
   const edits = worth.map(({ profile }) => addRow(suggestRow(profile), profile.field.name));
-  return { count: worth.length, edit: together(`Add ${worth.length} suggested facets`, edits) };
+  return { count: worth.length, edit: combineEdits(`Add ${worth.length} suggested facets`, edits) };
 }
 
 const once = new Set(["search", "chosen", "clear", "count"]);

@@ -2,7 +2,7 @@ import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { isFacetable } from "../../core/catalogue/field.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
-import type { CarryMatch } from "../../core/reconcile/carry-panel.ts";
+import type { CarryMatch } from "../../core/reconcile/import-panel.ts";
 import { Fault } from "../shell/alert.tsx";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";

@@ -2,7 +2,7 @@ import { Fragment } from "react";
 import { toast } from "sonner";
 import { useStore } from "zustand";
 import { type DisplayName, displays } from "../../core/displays/displays.ts";
-import { together } from "../../core/document/edit.ts";
+import { combineEdits } from "../../core/document/edit.ts";
 import { chooseDisplay, displayChoices } from "../../core/panel/choose-display.ts";
 import { followDisplay } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
@@ -79,7 +79,7 @@ function DisplayCards({ row, band, title, profile, close }: CardsProps) {
     const [first] = edits;
     if (!first) return;
     const words = `Show ${edits.length} facets as ${displays[name].label.toLowerCase()} on ${band}`;
-    store.getState().apply(edits.length === 1 ? first : together(words, edits));
+    store.getState().apply(edits.length === 1 ? first : combineEdits(words, edits));
     if (also.length > others.length)
       toast(
         `${also.length - others.length} of the selected rows didn’t change: their fields can’t be shown as ${displays[name].label.toLowerCase()}.`,

@@ -1,4 +1,4 @@
-import { together } from "../../core/document/edit.ts";
+import { combineEdits } from "../../core/document/edit.ts";
 import { removeRow, setSetting } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import { settingDefinition } from "../../core/settings/setting-definitions.ts";
@@ -26,7 +26,7 @@ export function ChosenBar() {
           value=""
           onChange={(event) =>
             apply(
-              together(
+              combineEdits(
                 `Width of ${what}`,
                 there.filter(isFacet).map(({ id }) => setSetting(id, "share", event.target.value as Share, id)),
               ),
@@ -48,7 +48,7 @@ export function ChosenBar() {
         className="btn btn-xs"
         onClick={() => {
           apply(
-            together(
+            combineEdits(
               `Remove ${what}`,
               there.map(({ id }) => removeRow(id, id)),
             ),

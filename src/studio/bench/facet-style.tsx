@@ -6,7 +6,7 @@ import { emptyLook } from "../../core/look/empty-look.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { settingOf, type TokenValues } from "../../core/look/resolve.ts";
 import type { State } from "../../core/look/value.ts";
-import { setApart, setOptionStyle, takeAsStyle } from "../../core/panel/edit.ts";
+import { setOptionStyle, setOverride, takeAsStyle } from "../../core/panel/edit.ts";
 import { partsOfFacet } from "../../core/panel/look/parts-of.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
@@ -81,7 +81,7 @@ function Apart({
   const { apply } = panel.getState();
   const style = look.styles.find(({ id }) => id === row.style);
   const apart: TokenValues = row.look ?? {};
-  const put = (values: TokenValues, words: string) => apply(setApart(row.id, values, words), true);
+  const put = (values: TokenValues, words: string) => apply(setOverride(row.id, values, words), true);
   const ownTarget: Target = {
     look: { ...look, values: { ...look.values, ...style?.values, ...apart } },
     sets: (token) => apart[token.name]?.[band] !== undefined,

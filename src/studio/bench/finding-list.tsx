@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { Finding } from "../../core/findings/finding.ts";
-import { remedyEdit } from "../../core/findings/remedy.ts";
+import { fixEdit } from "../../core/findings/fix.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 
@@ -43,7 +43,7 @@ export function FindingList({ findings, close }: { findings: readonly Finding[];
               type="button"
               className="btn btn-xs flex-none"
               onClick={() => {
-                const edit = remedyEdit(store.getState().document, finding, profileOf);
+                const edit = fixEdit(store.getState().document, finding, profileOf);
                 if (edit) store.getState().apply(edit);
               }}
             >

@@ -1,7 +1,7 @@
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { Scope } from "../../core/page/edit.ts";
-import type { Standing } from "../../core/page/pages-schema.ts";
+import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import { layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
 import { emptyPanel } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -23,7 +23,7 @@ export interface Place {
   /** A page on which it can be seen. */
   address: string;
   /** The panels that stand there already. */
-  standing(): readonly Standing[];
+  standing(): readonly PanelOnPage[];
 }
 
 interface Props {

@@ -11,13 +11,13 @@ import {
   mergeFor,
   mergeOptions,
   moveOption,
-  partOption,
   pickOptions,
   placeOptions,
   renameOption,
   setBelow,
   setShow,
   showOption,
+  unmergeOption,
 } from "../../core/panel/option-edit.ts";
 import { engineMerges, isShown, staleValues } from "../../core/panel/options.ts";
 import { rulesOf } from "../../core/panel/panel.ts";
@@ -175,7 +175,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
               }
               flip={(on) => apply(showOption(of, option, on))}
               rename={(text) => apply(renameOption(of, option, text, language === "" ? undefined : language))}
-              part={() => apply(partOption(of, option))}
+              part={() => apply(unmergeOption(of, option))}
               at={all.indexOf(option)}
               of={all.length}
               place={(to) => place([option.id], to)}

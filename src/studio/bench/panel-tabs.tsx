@@ -2,7 +2,7 @@ import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import { useSWRConfig } from "swr";
 import type { PanelSummary } from "../../core/api/shop.ts";
-import { standPanel } from "../../core/page/edit.ts";
+import { placePanel } from "../../core/page/edit.ts";
 import { usualPages } from "../../core/page/shown-page.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -36,7 +36,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
       const made = await sendJson<PanelSummary>("POST", documentPath(shop, "panel"), { document });
       if (stand) {
         const words = `${document.name} on ${stand.words}`;
-        pages.getState().apply(standPanel(stand.scope, stand.standing(), made.slug, undefined, words));
+        pages.getState().apply(placePanel(stand.scope, stand.standing(), made.slug, undefined, words));
       }
       await mutate(shopPath(shop));
       navigate(`/shops/${shop}/panels/${made.slug}${stand ? `?page=${encodeURIComponent(stand.address)}` : ""}`);

@@ -1,4 +1,4 @@
-import { standPanel } from "../../core/page/edit.ts";
+import { placePanel } from "../../core/page/edit.ts";
 import { followPlacement, setPlacement } from "../../core/panel/edit.ts";
 import { type Band, type Banded, withBand, withoutBand } from "../../core/settings/band.ts";
 import type { Placement } from "../../core/settings/placement.ts";
@@ -31,7 +31,7 @@ function placeHere(
   if (!shown || !here?.at) return false;
   const { address, layout } = shown.page;
   const { name } = panel.getState().document;
-  const edit = standPanel({ address }, layout.panels, slug, change(here.at), `${name} on this page: ${words}`);
+  const edit = placePanel({ address }, layout.panels, slug, change(here.at), `${name} on this page: ${words}`);
   pages.getState().apply(edit);
   return true;
 }

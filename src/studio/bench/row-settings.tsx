@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { displays } from "../../core/displays/displays.ts";
-import { together } from "../../core/document/edit.ts";
+import { combineEdits } from "../../core/document/edit.ts";
 import type { Mode } from "../../core/engine/question.ts";
 import { heededSettings } from "../../core/panel/choose-display.ts";
 import { followSetting, resetSetting, setMode, setSetting, setTranslation } from "../../core/panel/edit.ts";
@@ -150,7 +150,7 @@ function useSetter(row: FacetRow, title: string) {
     const edit = (id: string, called: string) => setSetting(id, name, value as SettingValue, called, band);
     const own = edit(row.id, title);
     const all = [own, ...others.map(({ id }) => edit(id, id))];
-    store.getState().apply(others.length === 0 ? own : together(`${own.words}, and ${others.length} more`, all));
+    store.getState().apply(others.length === 0 ? own : combineEdits(`${own.words}, and ${others.length} more`, all));
   };
 }
 

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { reachesOf } from "../../core/findings/reach.ts";
-import type { Standing } from "../../core/page/pages-schema.ts";
+import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { behaviours } from "../../core/settings/behaviour.ts";
 import type { PagePanel, Target } from "../../storefront/page/page-panel.ts";
@@ -28,7 +28,7 @@ export function StagePageKeeper() {
     if (!page) return;
     let over = false;
     const stands = page.layout.panels.some((one) => one.panel === slug);
-    const standing: Standing[] = stands ? page.layout.panels : [{ panel: slug }];
+    const standing: PanelOnPage[] = stands ? page.layout.panels : [{ panel: slug }];
     const targetOf = (document: PanelDocument) => desk.target({ behaviour: document.behaviour }, pages);
     panelsOf(shop.slug, standing, { panel, slug }, targetOf).then(
       (panels) => {
@@ -71,7 +71,7 @@ function AnswerKeeper() {
 /** The documents of panels, the one that is worked on as it is here; a panel that is gone is left out. */
 async function panelsOf(
   shop: string,
-  standing: readonly Standing[],
+  standing: readonly PanelOnPage[],
   open: Pick<Bench, "panel" | "slug">,
   targetOf: (document: PanelDocument) => Promise<Target | undefined>,
 ): Promise<PagePanel[]> {

@@ -1,4 +1,4 @@
-import { standPanel } from "../../core/page/edit.ts";
+import { placePanel } from "../../core/page/edit.ts";
 import { layoutAt } from "../../core/page/shown-page.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -30,7 +30,7 @@ export function TrialNote() {
         onClick={() =>
           store
             .getState()
-            .apply(standPanel({ address: page.address }, standing, slug, undefined, `Place ${name} on ${page.address}`))
+            .apply(placePanel({ address: page.address }, standing, slug, undefined, `Place ${name} on ${page.address}`))
         }
       >
         Place it here

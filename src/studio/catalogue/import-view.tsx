@@ -6,7 +6,7 @@ import type { PastImport, ShopSummary } from "../../core/api/shop.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { addMend, letGo as letMendsGo } from "../../core/catalogue/mend/edit.ts";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
-import { together } from "../../core/document/edit.ts";
+import { combineEdits } from "../../core/document/edit.ts";
 import type { ChangeSummary } from "../../core/reconcile/change-summary.ts";
 import { request, shopPath } from "../api.ts";
 import { ImportForm } from "../import/import-form.tsx";
@@ -100,7 +100,8 @@ export function ImportView() {
     const cells = hidden.filter((one) => letGo.has(hiddenName(one)));
     if (cells.length > 0) edits.push(letMendsGo(cells.map(({ mend, product }) => ({ mend, product: product.id }))));
     const [first] = edits;
-    if (first) mends.getState().apply(edits.length === 1 ? first : together("Corrections with a newer file", edits));
+    if (first)
+      mends.getState().apply(edits.length === 1 ? first : combineEdits("Corrections with a newer file", edits));
   };
   const write = async () => {
     const done = await sender.send<ShopSummary>(path, "Writing", {});

@@ -23,7 +23,7 @@ import type { FieldDetail } from "../../core/profile/field-detail.ts";
 import { LocalFacts } from "../../core/profile/local-facts.ts";
 import type { ModeExample } from "../../core/profile/mode-example.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
-import { type CarryMatch, type CarryTarget, carryPanel, matchFacets } from "../../core/reconcile/carry-panel.ts";
+import { type CarryMatch, type CarryTarget, importPanel, matchFacets } from "../../core/reconcile/import-panel.ts";
 import { leftOut, waysOfReach } from "../../core/recount/of-facet.ts";
 import {
   type CountedOptions,
@@ -128,8 +128,8 @@ export class Desk {
   }
 
   /** A panel from another shop over this shop's fields. */
-  carryPanel(panel: PanelDocument, to: ReadonlyMap<string, string>): ReturnType<typeof carryPanel> {
-    return carryPanel(panel, to, (field) => {
+  carryPanel(panel: PanelDocument, to: ReadonlyMap<string, string>): ReturnType<typeof importPanel> {
+    return importPanel(panel, to, (field) => {
       const profile = this.#facts.profile(field);
       return profile && this.#target(profile);
     });

@@ -1,7 +1,7 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
 import { fieldKinds, isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
 import { kindNames } from "../../core/catalogue/kind-names.ts";
-import type { ColumnReading, Reading } from "../../core/catalogue/reading-schema.ts";
+import type { ColumnMapping, Reading } from "../../core/catalogue/reading-schema.ts";
 import { dateNames, decimalNames, levelNames, separatorNames } from "../catalogue/writing.tsx";
 import { percent } from "../shell/percent.ts";
 import type { Preview } from "./file-reader.ts";
@@ -19,7 +19,7 @@ export function ColumnTable({ preview, busy, read }: Props) {
   // Fields stand in the order of the columns that are taken.
   const taken = columns.flatMap((_, at) => (reading[at]?.as === "skip" ? [] : [at]));
   const nameOf = (key: string) => profiles.find(({ field }) => field.key === key)?.field.name ?? key;
-  const change = (at: number, next: ColumnReading) =>
+  const change = (at: number, next: ColumnMapping) =>
     read(reading.map((column, place) => (place === at ? next : column)));
   return (
     <div aria-busy={busy}>
@@ -115,9 +115,9 @@ export function ColumnTable({ preview, busy, read }: Props) {
 const goesOn = (field: string): string => `field ${field}`;
 
 /** A choice of what a column is taken for. */
-function takenAs(value: string): ColumnReading {
+function takenAs(value: string): ColumnMapping {
   const field = /^field (.+)$/s.exec(value)?.[1];
-  return field === undefined ? { as: value as ColumnReading["as"] } : { as: "attribute", field };
+  return field === undefined ? { as: value as ColumnMapping["as"] } : { as: "attribute", field };
 }
 
 /** The shop's fields that a column may go on as: those that no column is yet, and what this one is. */
@@ -126,7 +126,7 @@ function GoesOn({
   missing,
   nameOf,
 }: {
-  column: ColumnReading;
+  column: ColumnMapping;
   missing: Preview["missing"];
   nameOf(field: string): string;
 }) {
@@ -150,10 +150,10 @@ const small = "select select-xs w-auto";
 
 interface WritingProps {
   name: string;
-  column: ColumnReading;
+  column: ColumnMapping;
   /** What the values were found to be. */
   kind: (typeof fieldKinds)[number] | undefined;
-  set(column: ColumnReading): void;
+  set(column: ColumnMapping): void;
 }
 
 /** How a column's cells are written: what the values are, how several are parted, and the marks of numbers and days. */
@@ -169,7 +169,7 @@ function Writing({ name, column, kind, set }: WritingProps) {
           className={small}
           aria-label={`Values of ${name} are`}
           value={column.kind ?? ""}
-          onChange={(event) => set({ ...column, kind: (event.target.value || undefined) as ColumnReading["kind"] })}
+          onChange={(event) => set({ ...column, kind: (event.target.value || undefined) as ColumnMapping["kind"] })}
         >
           <option value="">{kind && !column.kind ? `${kindNames[kind]} (found)` : "as found"}</option>
           {fieldKinds.map((one) => (

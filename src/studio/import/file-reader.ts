@@ -2,7 +2,6 @@ import { decodeCatalogue, encodeCatalogue } from "../../core/catalogue/binary.ts
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import { guessCurrency } from "../../core/catalogue/guess-currency.ts";
-import { type HardlyRead, hardlyRead } from "../../core/catalogue/hardly-read.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { type JoinOffer, joinOffer } from "../../core/catalogue/join-rows.ts";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
@@ -11,6 +10,7 @@ import { buildCatalogue, readTable } from "../../core/catalogue/read.ts";
 import type { Reading, RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
+import { hardlyRead, type UnreadableColumn } from "../../core/catalogue/unreadable-column.ts";
 import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import { firstFields, reasonFor } from "../../core/panel/suggest/first-panel.ts";
 import type { Ranked } from "../../core/panel/suggest/rank.ts";
@@ -35,7 +35,7 @@ export interface Preview {
   /** Headings of the columns that tell products apart; none where it is all that a row says. */
   by: string[];
   /** Columns that are taken for what less than half of their cells are. */
-  hardly: HardlyRead[];
+  hardly: UnreadableColumn[];
   /** Offered where rows look like variants of products that share a name. */
   join?: JoinOffer | undefined;
   /** Fields of the shop that no column goes on as. */

@@ -1,7 +1,7 @@
 import { formatHex, oklch } from "culori";
 import { useEffect, useMemo, useState } from "react";
+import { groundsUnder } from "../../core/look/audit.ts";
 import { alphaOf, hexOf, over } from "../../core/look/colour.ts";
-import { groundsUnder } from "../../core/look/judge.ts";
 import { type LookValues, type Scheme, wayOf } from "../../core/look/resolve.ts";
 import { type Token, tokens } from "../../core/look/tokens.ts";
 import { following, type TokenValue } from "../../core/look/value.ts";

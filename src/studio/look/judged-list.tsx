@@ -1,13 +1,13 @@
 import { Wrench } from "lucide-react";
 import { useMemo } from "react";
 import { toast } from "sonner";
+import { auditLook, type LookIssue } from "../../core/look/audit.ts";
+import { fixFor, mendAll } from "../../core/look/contrast-fix.ts";
 import { spokenToken } from "../../core/look/edit.ts";
-import { judge, type Miss } from "../../core/look/judge.ts";
-import { mendAll, mendOf } from "../../core/look/mend.ts";
 import { tokens } from "../../core/look/tokens.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
 
-const words = (miss: Miss): string => {
+const words = (miss: LookIssue): string => {
   const px = (value: number) => `${Math.round(value)} px`;
   if (miss.kind === "target")
     return `${px(miss.is)}, but ${miss.offered ? "touch screens need" : "needs at least"} ${px(miss.needed)}`;
@@ -22,7 +22,7 @@ const words = (miss: Miss): string => {
 export function JudgedList() {
   const { store, session } = useLook();
   const look = useLookDocument();
-  const misses = useMemo(() => judge(look), [look]);
+  const misses = useMemo(() => auditLook(look), [look]);
   const faults = misses.filter(({ offered }) => !offered);
   const { apply } = store.getState();
   const put = (label: string, next: Pick<typeof look, "values" | "dark">) =>
@@ -88,7 +88,7 @@ export function JudgedList() {
                 className="btn btn-xs"
                 aria-label={`Fix ${name}`}
                 onClick={() => {
-                  const mend = mendOf(look, miss);
+                  const mend = fixFor(look, miss);
                   if (mend) put(`Fix ${name}`, mend.look);
                   else if (miss.kind === "same picture") session.setState({ part: miss.part, state: "chosen" });
                   else toast(`No single change fixes “${name}”. Change its background first.`);

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from "react";
-import { judge } from "../../core/look/judge.ts";
+import { auditLook } from "../../core/look/audit.ts";
 import { JudgedList } from "./judged-list.tsx";
 import { targetIn, useLook, useLookDocument, useLookSession } from "./look-context.ts";
 import { PartCard } from "./part-card.tsx";
@@ -15,7 +15,7 @@ const tabs = ["Part", "Findings", "Option styles", "CSS", "Files"] as const;
 export function LookSide() {
   const [tab, setTab] = useState<(typeof tabs)[number]>("Part");
   const look = useLookDocument();
-  const faults = useMemo(() => judge(look).filter(({ offered }) => !offered).length, [look]);
+  const faults = useMemo(() => auditLook(look).filter(({ offered }) => !offered).length, [look]);
   return (
     <aside aria-label="Styling" className="flex w-[340px] flex-none flex-col border-s border-hair">
       <div role="tablist" className="flex h-10 flex-none items-stretch border-b border-hair px-2">

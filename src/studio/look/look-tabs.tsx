@@ -1,8 +1,8 @@
 import { Home, Plus } from "lucide-react";
 import { useMemo } from "react";
 import { Link } from "react-router";
+import { auditLook } from "../../core/look/audit.ts";
 import { setLookName } from "../../core/look/edit.ts";
-import { judge } from "../../core/look/judge.ts";
 import { useDocumentEntries } from "../shell/document-entries.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
 import { LabelField } from "../shell/label-field.tsx";
@@ -20,7 +20,7 @@ export function LookTabs() {
   const look = useLookDocument();
   const ofShop = useShopSettings((document) => document.look);
   const make = useMakeLook();
-  const faults = useMemo(() => judge(look).filter(({ offered }) => !offered).length, [look]);
+  const faults = useMemo(() => auditLook(look).filter(({ offered }) => !offered).length, [look]);
   const entries = useDocumentEntries(
     "look",
     { slug, name: look.name },

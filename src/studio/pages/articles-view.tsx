@@ -3,7 +3,7 @@ import { lazy, Suspense } from "react";
 import { useNavigate, useParams } from "react-router";
 import { addArticle, removeArticle, setArticle, setLayout } from "../../core/page/edit.ts";
 import { articleAddress } from "../../core/page/page-list.ts";
-import type { Article, Standing } from "../../core/page/pages-schema.ts";
+import type { Article, PanelOnPage } from "../../core/page/pages-schema.ts";
 import { layoutAt } from "../../core/page/shown-page.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { blocksOf } from "../../storefront/shop/blocks.ts";
@@ -60,7 +60,7 @@ function ArticleForm({ article }: { article: Article }) {
   const { panels } = layoutAt({ address, kind: "article" }, pages, shop.panels[0]?.slug);
   const blocks = blocksOf(article.html).length;
   const nameOf = (panel: string) => shop.panels.find(({ slug }) => slug === panel)?.name ?? panel;
-  const setPanels = (next: Standing[], words: string) =>
+  const setPanels = (next: PanelOnPage[], words: string) =>
     store.getState().apply(setLayout({ address }, { panels: next }, `${article.title}: ${words}`));
   return (
     <div className="grid max-w-3xl grid-cols-[110px_minmax(0,1fr)] gap-x-4 gap-y-3">

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import type { PageFigures } from "../../core/findings/page/figures.ts";
 import { type PagesEdit, type Scope, setLayout } from "../../core/page/edit.ts";
 import type { PageRef } from "../../core/page/page-list.ts";
-import { exceptionOf, layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
+import { layoutAt, layoutOfKind, pageOverrides } from "../../core/page/shown-page.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
@@ -40,7 +40,7 @@ function DrawnRow({ row, panels, columns, figures, unfolded, fold, isOpen, openL
   const name = page ? pageName(page) : pageKindNames[kind];
   const where = page ? name : `all ${name.toLowerCase()}`;
   const standing = (page ? layoutAt(page, pages, first) : layoutOfKind(kind, pages, first)).panels;
-  const own = page !== undefined && exceptionOf(pages, page.address)?.panels !== undefined;
+  const own = page !== undefined && pageOverrides(pages, page.address)?.panels !== undefined;
   const apply = (edit: PagesEdit) => store.getState().apply(edit);
   const ground = page ? (isOpen ? "bg-plum-soft" : "hover:bg-sand/50") : "bg-sand/70";
   return (

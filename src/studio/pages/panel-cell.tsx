@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { liftPanel, movePanelUp, type PagesEdit, type Scope, standPanel } from "../../core/page/edit.ts";
-import type { Standing } from "../../core/page/pages-schema.ts";
+import { movePanelUp, type PagesEdit, placePanel, removePanelFromPage, type Scope } from "../../core/page/edit.ts";
+import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PageKind } from "../../core/profile/page-kinds.ts";
 import { type Band, type Banded, bands, isOwn, resolve, withBand, withoutBand } from "../../core/settings/band.ts";
@@ -14,7 +14,7 @@ interface Props {
   kind: PageKind;
   scope: Scope;
   /** The panels that stand there. */
-  standing: readonly Standing[];
+  standing: readonly PanelOnPage[];
   slug: string;
   panel: PanelDocument;
   /** The page has panels of its own, and does not follow its kind. */
@@ -93,7 +93,7 @@ const spoken = (at: Banded<Placement>): string =>
 
 interface FormProps extends Props {
   at: Banded<Placement> | undefined;
-  here: Standing | undefined;
+  here: PanelOnPage | undefined;
   close(): void;
 }
 
@@ -101,7 +101,7 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
   const [band, setBand] = useState<Band>("wide");
   const shown = at && resolve(at, band);
   const place = (next: Banded<Placement> | undefined, words: string) =>
-    apply(standPanel(scope, standing, slug, next, `${panel.name} on ${where}: ${words}`));
+    apply(placePanel(scope, standing, slug, next, `${panel.name} on ${where}: ${words}`));
   return (
     <div className="flex flex-col gap-2 text-[13px]">
       <h3 className="text-[15px]">
@@ -161,7 +161,7 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
           <Way
             words={"kind" in scope ? "Not on these pages" : "Not on this page"}
             run={() => {
-              apply(liftPanel(scope, standing, slug, `Remove ${panel.name} from ${where}`));
+              apply(removePanelFromPage(scope, standing, slug, `Remove ${panel.name} from ${where}`));
               close();
             }}
           />

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import type { EditionSummary } from "../../core/api/edition.ts";
-import type { ShopStand } from "../../core/api/shop-stand.ts";
+import type { ShopVersion } from "../../core/api/shop-version.ts";
 import type { Difference, MeasureName } from "../../core/rehearsal/compare.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Fault } from "../shell/alert.tsx";
@@ -142,7 +142,7 @@ interface Side {
   /** The edition whose pages and panels it wants. */
   edition?: number;
   /** Page and panel to rehearse. @param stand that of the edition */
-  order(shop: string, stand: ShopStand | undefined): Order;
+  order(shop: string, stand: ShopVersion | undefined): Order;
 }
 
 /** All that can be compared: states of the shop, other panels in the place of the one that stands there, and the other band. */

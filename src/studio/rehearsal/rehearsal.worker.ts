@@ -1,6 +1,6 @@
 import { expose } from "comlink";
 import { LRUCache } from "lru-cache";
-import type { ShopStand } from "../../core/api/shop-stand.ts";
+import type { ShopVersion } from "../../core/api/shop-version.ts";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { readCsv } from "../../core/catalogue/csv.ts";
 import { edited } from "../../core/document/edit.ts";
@@ -36,7 +36,7 @@ import type { Band } from "../../core/settings/band.ts";
 export interface Order {
   /** Address of the catalogue in binary form. */
   data: string;
-  stand: ShopStand;
+  stand: ShopVersion;
   address: string;
   band: Band;
   /** By panel, what a browser has measured on the band. */

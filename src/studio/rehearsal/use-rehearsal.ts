@@ -1,7 +1,7 @@
 import { proxy, type Remote, wrap } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import useSWR from "swr";
-import type { ShopStand } from "../../core/api/shop-stand.ts";
+import type { ShopVersion } from "../../core/api/shop-version.ts";
 import type { Robust } from "../../core/rehearsal/robust.ts";
 import type { Span } from "../../core/rehearsal/span.ts";
 import type { Walk } from "../../core/rehearsal/walk.ts";
@@ -25,7 +25,7 @@ export function useWorker(): RemoteRehearsal | undefined {
 
 /** Pages and panels of a state of the shop, read anew whenever the view is opened. */
 export const useStand = (shop: string, of: State | undefined) =>
-  useSWR<ShopStand, ApiError>(of === undefined ? null : `${shopPath(shop)}/stand?of=${of}`, request<ShopStand>, {
+  useSWR<ShopVersion, ApiError>(of === undefined ? null : `${shopPath(shop)}/stand?of=${of}`, request<ShopVersion>, {
     revalidateOnMount: true,
     // Whoever comes from the bench has changed something a moment ago.
     dedupingInterval: 0,
@@ -103,7 +103,7 @@ export function useStop(service: RemoteRehearsal | undefined): () => void {
 export function useAgainst(
   service: RemoteRehearsal | undefined,
   run: Run | undefined,
-  edition: { n: State; stand: ShopStand } | undefined,
+  edition: { n: State; stand: ShopVersion } | undefined,
   shop: string,
 ): Robust | undefined {
   const [found, setFound] = useState<{ of: Order; robust: Robust }>();

@@ -12,7 +12,7 @@ import { type Field, isAlwaysVariant, isDerived } from "../field.ts";
 import { identity, spelling } from "../identity.ts";
 import { convertMeasure } from "../numbers/units.ts";
 import { cellReader } from "../reading.ts";
-import type { ColumnReading } from "../reading-schema.ts";
+import type { ColumnMapping } from "../reading-schema.ts";
 import { splitCell } from "../values.ts";
 import type { Mend, MendOf } from "./mend-schema.ts";
 
@@ -99,7 +99,7 @@ function describedAnew(field: Field, { name, values, level, unit, decimal, dates
 function readAnew(catalogue: Catalogue, field: Field, column: Column, mend: MendOf<"field">): Column {
   const { values, separator, decimal, dates, level } = mend;
   const reader = cellReader({
-    as: isDerived(field) ? "attribute" : (field.role as ColumnReading["as"]),
+    as: isDerived(field) ? "attribute" : (field.role as ColumnMapping["as"]),
     ...(values ? { kind: values } : {}),
     ...(separator !== undefined ? { separator } : {}),
     ...(decimal ? { decimal } : {}),

@@ -1,5 +1,5 @@
 import { ticks } from "d3-array";
-import type { Parting } from "./parting.ts";
+import type { Binning } from "./binning.ts";
 import type { Range } from "./range-schema.ts";
 import { roundStep, tidy } from "./ticks.ts";
 
@@ -9,7 +9,7 @@ import { roundStep, tidy } from "./ticks.ts";
  * close together.
  * @param sorted values in rising order; for shares of products, the lowest of each product
  */
-export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Parting): number[] {
+export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Binning): number[] {
   const at = (share: number) =>
     sorted[Math.max(0, Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1))))] ?? 0;
   const [least, most] = [at(0), at(1)];

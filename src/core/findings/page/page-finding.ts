@@ -4,7 +4,7 @@ import type { PagesDocument } from "../../page/pages-schema.ts";
 import type { ShownPage } from "../../page/shown-page.ts";
 import type { PanelDocument } from "../../panel/panel-schema.ts";
 import type { PageFacts } from "../../profile/value-pages.ts";
-import type { FindingLevel, Found } from "../finding.ts";
+import type { FindingDraft, FindingLevel } from "../finding.ts";
 import type { FacetHere } from "./facet-here.ts";
 
 /** What one look at a page has found. */
@@ -16,7 +16,7 @@ export interface PageFound {
   /** What is wrong, with its number, in one or two sentences. */
   words: string;
   /** The step in that panel that solves it. */
-  remedy?: Found["remedy"];
+  remedy?: FindingDraft["remedy"];
 }
 
 /** Something that was computed to be wrong or risky on a page. */

@@ -5,7 +5,7 @@ import { demoAside, demoPanel, demoQuestions } from "../../../../demo/panel.ts";
 import { readCatalogue } from "../../catalogue/read.ts";
 import { edited } from "../../document/edit.ts";
 import { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
-import { setBars, setLayout, standPanel } from "../../page/edit.ts";
+import { placePanel, setBars, setLayout } from "../../page/edit.ts";
 import type { PagesDocument } from "../../page/pages-schema.ts";
 import { setBehaviour, setMode } from "../../panel/edit.ts";
 import { facetRows } from "../../panel/panel.ts";
@@ -106,15 +106,15 @@ describe("findings about pages", () => {
   });
 
   it("tell of panels that are gone, or stand where the page has no place for them", async () => {
-    const missing = edited(demoPages, standPanel({ address: "/" }, [], "none-such", undefined, ""));
+    const missing = edited(demoPages, placePanel({ address: "/" }, [], "none-such", undefined, ""));
     expect(kinds(await found("/", missing))).toContain("panel-gone");
-    const inText = edited(demoPages, standPanel({ address: "/" }, [], "beside-the-text", undefined, ""));
+    const inText = edited(demoPages, placePanel({ address: "/" }, [], "beside-the-text", undefined, ""));
     expect(await found("/", inText)).toContainEqual(
       expect.stringMatching(/^unreached-slot: “Beside the text”.*not an article/),
     );
     const beside = edited(
       demoPages,
-      standPanel({ address: "/articles/plants-and-pets" }, [], "climber-finder", undefined, ""),
+      placePanel({ address: "/articles/plants-and-pets" }, [], "climber-finder", undefined, ""),
     );
     expect(await found("/articles/plants-and-pets", beside)).toContainEqual(
       expect.stringMatching(/^unreached-slot: .*on wide and medium and slim: the article lists no products/),

@@ -7,7 +7,7 @@ import { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
 import type { Selection } from "../../engine/question.ts";
 import { engineFacets } from "../../panel/panel.ts";
 import { fromAddress, heldBack, toAddress } from "./address.ts";
-import { nextPlace, type Place, startPlace } from "./place.ts";
+import { type BrowseState, nextPlace, startPlace } from "./browse-state.ts";
 
 const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const fieldOf = (key: string) => index.field(key);
@@ -15,7 +15,7 @@ const facets = engineFacets(demoPanel, "wide");
 const toggling = (field: string, option: string) => ({ do: "toggle", facet: { field, mode: "any" }, option }) as const;
 
 describe("the address", () => {
-  const place: fc.Arbitrary<Place> = fc
+  const place: fc.Arbitrary<BrowseState> = fc
     .record({
       light: fc.subarray(["full sun", "half shade", "shade"]),
       category: fc.subarray(["plants", "seeds > vegetables"]),

@@ -4,7 +4,7 @@ import { fromNumber, toNumber } from "../../catalogue/values.ts";
 import type { Choice, Facet, Selection } from "../../engine/question.ts";
 import { emptySelection, isRange, withChoice } from "../../engine/selection.ts";
 import { namedSorts, sortKeys } from "../../engine/sort-keys.ts";
-import type { Place } from "./place.ts";
+import type { BrowseState } from "./browse-state.ts";
 
 /** A field by its key, where the catalogue has it. */
 export type FieldOf = (key: string) => Field | undefined;
@@ -37,7 +37,7 @@ const own = ["q", "sort", "page"];
  * @param facets facets of the page, whose parameters are the place's
  */
 export function toAddress(
-  { selection, sort, page }: Place,
+  { selection, sort, page }: BrowseState,
   fieldOf: FieldOf,
   present = "",
   facets: readonly Pick<Facet, "field">[] = [],
@@ -75,7 +75,7 @@ export function fromAddress(
   facets: readonly Pick<Facet, "field" | "mode">[],
   fieldOf: FieldOf,
   names: QueryNames = {},
-): Place {
+): BrowseState {
   const query = new URLSearchParams(search);
   const called = (key: string) => nameIn(names, key);
   let selection: Selection = { ...emptySelection, text: (query.get(called("q")) ?? "").slice(0, 1000) };

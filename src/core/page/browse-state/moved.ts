@@ -1,11 +1,14 @@
 import { choiceOf, isRange, isSameChoice } from "../../engine/selection.ts";
-import type { Place } from "./place.ts";
+import type { BrowseState } from "./browse-state.ts";
 
 /**
  * What a shopper's step moves bit by bit: the ends of one field's range, or the words that are searched for.
  * @returns a name, the same for all steps that move the same; undefined where a step does anything else
  */
-export function movedBy({ selection: before, sort }: Place, { selection: after, ...next }: Place): string | undefined {
+export function movedBy(
+  { selection: before, sort }: BrowseState,
+  { selection: after, ...next }: BrowseState,
+): string | undefined {
   if (sort !== next.sort) return undefined;
   const fields = new Set([...Object.keys(before.choices), ...Object.keys(after.choices)]);
   const changed = [...fields].filter((field) => !isSameChoice(choiceOf(before, field), choiceOf(after, field)));

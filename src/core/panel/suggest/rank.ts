@@ -1,7 +1,7 @@
 import { isFacetable } from "../../catalogue/field.ts";
 import type { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
 import type { Mode } from "../../engine/question.ts";
-import { agreement, saidOf } from "../../profile/agreement.ts";
+import { agreement, valueCodes } from "../../profile/agreement.ts";
 import { answersTo } from "../../profile/answers.ts";
 import { type FieldProfile, profileField } from "../../profile/profile.ts";
 import { likelihood } from "./likely.ts";
@@ -37,7 +37,7 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
     const profile = profileField(index, field);
     const suggestion = suggestFacet(profile);
     if (!suggestion.worth) return [];
-    const said = saidOf(catalogue, field);
+    const said = valueCodes(catalogue, field);
     const { left, bits } = answersTo(index, field);
     return [{ profile, suggestion, said, left, score: worthOf(profile, bits, suggestion.mode) }];
   });

@@ -5,7 +5,7 @@ import { type Field, isDerivedRole } from "../../catalogue/field.ts";
 import { identity } from "../../catalogue/identity.ts";
 import { CatalogueError, problemText } from "../../catalogue/problem.ts";
 import { buildCatalogue, readTable } from "../../catalogue/read.ts";
-import type { ColumnReading } from "../../catalogue/reading-schema.ts";
+import type { ColumnMapping } from "../../catalogue/reading-schema.ts";
 import { suggestReading } from "../../catalogue/suggest-reading.ts";
 import { JsonFault, lineOfPath, parseJsonText } from "../../document/json-text.ts";
 import { checkDocument } from "../../document/kind.ts";
@@ -20,8 +20,8 @@ import {
   fileOf,
   isDocumentName,
   isPictureName,
-  mostBytes,
-  mostFiles,
+  maxBytes,
+  maxFiles,
   type ShopFiles,
 } from "./shop-files.ts";
 import type { WholeShop } from "./whole-shop.ts";
@@ -32,7 +32,7 @@ import type { WholeShop } from "./whole-shop.ts";
  * @throws FolderFault with the file and the line of the first thing that cannot be used
  */
 export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
-  if (files.size > mostFiles)
+  if (files.size > maxFiles)
     throw new FolderFault(
       ".",
       undefined,
@@ -40,7 +40,7 @@ export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
     );
   let bytes = 0;
   for (const one of files.values()) bytes += one.length;
-  if (bytes > mostBytes)
+  if (bytes > maxBytes)
     throw new FolderFault(".", undefined, `The folder has more than ${limitText(limits.folderBytes)}. Split the shop.`);
   const manifest = readJsonFile(files, "shop.json", (value) => checkValue("shop’s folder", manifestSchema(), value));
   const one = (kind: AnyKind): object =>
@@ -165,7 +165,7 @@ function readCatalogueFile(files: ShopFiles, { columns }: Manifest): Catalogue {
     const table = readTable(bytes);
     const guessed = suggestReading(table);
     const known = new Map(columns.map((field) => [identity(headingOf(field)), field]));
-    const reading = table.header.map((heading, at): ColumnReading => {
+    const reading = table.header.map((heading, at): ColumnMapping => {
       const field = known.get(identity(heading));
       if (!field) return heading === "product_id" ? { as: "product_id" } : (guessed[at] ?? { as: "attribute" });
       const { role, given, titles } = field;

@@ -18,8 +18,8 @@ export class FolderFault extends Error {
 }
 
 /** The most files and bytes that a folder may hold. */
-export const mostFiles = limits.folderFiles.max;
-export const mostBytes = limits.folderBytes.max;
+export const maxFiles = limits.folderFiles.max;
+export const maxBytes = limits.folderBytes.max;
 
 /** A name of a document in the folder, as addresses have it: letters, digits, dashes. */
 export const isDocumentName = (name: string): boolean => /^[\p{L}\p{N}_-]{1,200}$/u.test(name);

@@ -1,6 +1,6 @@
 import { zipSync } from "fflate";
 import { unzip, ZipFault } from "../../sanitize/unzip.ts";
-import { FolderFault, isOwnFile, mostBytes, mostFiles, type ShopFiles } from "./shop-files.ts";
+import { FolderFault, isOwnFile, maxBytes, maxFiles, type ShopFiles } from "./shop-files.ts";
 
 /** All files of a zip have this time, so that the same shop is the same zip. It is the first that a zip can say. */
 const mtime = new Date(1980, 0, 1);
@@ -21,7 +21,7 @@ const isWanted = (path: string): boolean =>
 export function unzipFolder(bytes: Uint8Array): ShopFiles {
   let unpacked: Map<string, Uint8Array>;
   try {
-    unpacked = unzip(bytes, isWanted, { maxFiles: mostFiles, maxBytes: mostBytes });
+    unpacked = unzip(bytes, isWanted, { maxFiles: maxFiles, maxBytes: maxBytes });
   } catch (error) {
     if (error instanceof ZipFault) throw new FolderFault(error.file ?? ".", undefined, error.message);
     throw error;

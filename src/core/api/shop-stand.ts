@@ -1,8 +1,0 @@
-import type { PagesDocument } from "../page/pages-schema.ts";
-import type { PanelDocument } from "../panel/panel-schema.ts";
-
-/** What decides how shoppers are led in one state of a shop: its pages, and its panels in their order. */
-export interface ShopStand {
-  pages: PagesDocument;
-  panels: readonly { readonly slug: string; readonly document: PanelDocument }[];
-}

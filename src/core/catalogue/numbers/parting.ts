@@ -1,3 +1,0 @@
-/** How a number line is parted by rule: into ranges of equal width, or with about as many values in each. */
-export const partings = ["width", "products"] as const;
-export type Parting = (typeof partings)[number];

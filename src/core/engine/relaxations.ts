@@ -1,0 +1,56 @@
+import type { Part, TakeBack } from "./answer.ts";
+import { searchedIn } from "./base.ts";
+import { Matcher } from "./matcher.ts";
+import type { PageCounts } from "./page-counts.ts";
+import type { Facet, Selection } from "./question.ts";
+import { optionsOf, without } from "./selection.ts";
+
+/** Pairs are tried up to so many parts, which is far more than a shopper chooses. */
+const mostParts = 14;
+
+/**
+ * What a shopper can take back where nothing was found: each part of the selection without which something is, and
+ * when no single one helps each pair, with the number of products that are found without it, most first and in the
+ * order chosen between equals. What a page asks by itself is never taken back.
+ * @param facets those whose choices hold
+ */
+export function relaxations(
+  { index, base: page, searching }: Pick<PageCounts, "index" | "base" | "searching">,
+  facets: readonly Facet[],
+  selection: Selection,
+): TakeBack[] {
+  const searched = searchedIn(index, page, selection.text, searching);
+  const total = (parts: readonly Part[]) => {
+    const rest = parts.reduce(without, selection);
+    const base = rest.text === "" ? page : searched;
+    return new Matcher(index, base, facets, rest.choices).productIds().length;
+  };
+  const parts = partsOf(selection, facets).slice(0, mostParts);
+  const found = (candidates: readonly Part[][]) =>
+    candidates
+      .map((some) => ({ parts: some, total: total(some) }))
+      .filter((one) => one.total > 0)
+      .sort((a, b) => b.total - a.total);
+  const single = found(parts.map((part) => [part]));
+  // Where one option of several that are all wanted helps, nothing more of that choice need go.
+  const finer = (field: string | undefined) =>
+    single.some(({ parts: [part] }) => part?.field === field && part?.option !== undefined);
+  const least = single.filter(({ parts: [part] }) => part?.option !== undefined || !finer(part?.field));
+  if (least.length > 0) return least;
+  const whole = parts.filter(({ option }) => option === undefined);
+  return found(whole.flatMap((one, at) => whole.slice(at + 1).map((other) => [one, other])));
+}
+
+/** The parts of a selection, in the order chosen, the words first. */
+function partsOf({ choices, text }: Selection, facets: readonly Facet[]): Part[] {
+  const words: Part[] = text.trim() === "" ? [] : [{}];
+  const chosen = Object.keys(choices).flatMap((field): Part[] => {
+    const facet = facets.find((one) => one.field === field);
+    if (!facet) return [];
+    const options = optionsOf(choices[field]);
+    // Taking one back of several that are all wanted helps; of several that any will do it never does.
+    const each = facet.mode === "all" && options.length > 1 ? options.map((option) => ({ field, option })) : [];
+    return [...each, { field }];
+  });
+  return [...words, ...chosen];
+}

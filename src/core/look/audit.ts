@@ -1,0 +1,273 @@
+import { type Band, bands } from "../settings/band.ts";
+import { contrast } from "../swatch/measure.ts";
+import { alphaOf, over } from "./colour.ts";
+import type { Judged, Part } from "./part.ts";
+import { type LookValues, type Scheme, valueOn } from "./resolve.ts";
+import { parts, type Token, tokenName, tokens } from "./tokens.ts";
+import { type State, stateBefore } from "./value.ts";
+
+/** Contrast that is needed. Source: WCAG 2.2, success criteria 1.4.3 and 1.4.11. */
+export const needed = { text: 4.5, "large text": 3, control: 3, focus: 3 } as const;
+
+/** Least size of a target in CSS px, and what a finger wants. Source: WCAG 2.2, 2.5.8; 44 px: common practice, and 2.5.5. */
+export const leastTarget = 24;
+export const fingerTarget = 44;
+
+/** Something of a look that is hard to see or to hit. */
+export interface LookIssue {
+  kind: "contrast" | "alone" | "target" | "same picture";
+  part: string;
+  /** The token that is at fault. */
+  token: string;
+  state: State;
+  /** The bands and the schemes on which it is so. */
+  bands: Band[];
+  scheme: Scheme;
+  /** For a contrast: the two colours as they are seen, with what they are. */
+  seen?: { colour: string; grounds: readonly string[]; as: keyof typeof needed };
+  /** What it is, and what it should be: a ratio, or CSS px. */
+  is: number;
+  needed: number;
+  /** It is no fault by the standard; it would be better otherwise. */
+  offered?: boolean;
+}
+
+/** A look on one band and in one scheme. */
+class Seen {
+  readonly #look: LookValues;
+  readonly band: Band;
+  readonly scheme: Scheme;
+  constructor(look: LookValues, band: Band, scheme: Scheme) {
+    this.#look = look;
+    this.band = band;
+    this.scheme = scheme;
+  }
+
+  /** What a property of a part comes to; in a state that it does not differ by, what it is in the one before. */
+  value(part: string, property: string, state: State): string | number | undefined {
+    for (let at = state; ; at = stateBefore[at as Exclude<State, "rest">]) {
+      const name = tokenName(part, property, at);
+      if (tokens.has(name)) {
+        const value = valueOn(this.#look, name, this.band, this.scheme);
+        return typeof value === "object" ? undefined : value;
+      }
+      if (at === "rest") return undefined;
+    }
+  }
+
+  colour(part: string, property: string, state: State = "rest"): string {
+    return String(this.value(part, property, state) ?? "#00000000");
+  }
+
+  size(part: string, property: string, state: State = "rest"): number {
+    return Number(this.value(part, property, state) ?? 0);
+  }
+
+  /** The grounds that a part can stand on: of the page and of a drawer, and for options those of a dropdown's list. */
+  groundsOf(name: string, { group }: Part): string[] {
+    const page = over(this.colour("ground", "page"), "#ffffff");
+    if (group === "Shop" || group === "Listing") return [page];
+    const panel = this.colour("panel", "ground");
+    const drawer = over(this.colour("drawer", "ground"), page);
+    const inPanel = [over(panel, page), over(panel, drawer)];
+    const list = ["option", "box", "count"].includes(name)
+      ? inPanel.map((ground) => over(this.colour("menu", "ground"), ground))
+      : [];
+    return [...new Set([...inPanel, ...list])];
+  }
+}
+
+/** Whether text counts as large. Source: WCAG 2.2, 1.4.3: 18 pt, or 14 pt and bold. */
+const isLarge = (size: number, weight: number): boolean => size >= 24 || (size >= 18.66 && weight >= 700);
+
+function judgePair(
+  seen: Seen,
+  name: string,
+  part: Part,
+  pair: Judged,
+  state: State,
+): Omit<LookIssue, "bands" | "scheme"> | undefined {
+  const { of, on, as, or, size, weight } = pair;
+  // What cannot be used needs no contrast by the standard; its words are judged all the same, since they are read.
+  if (as === "control" && state === "unavailable") return undefined;
+  // Where a picture takes its place, it is not there.
+  const { under } = part.properties[of] ?? {};
+  if (under && seen.value(name, under, state)) return undefined;
+  const colour = seen.colour(name, of, state);
+  const around = seen.groundsOf(name, part);
+  // What is not there is not to be seen: a mark only has a colour in the states that have the mark.
+  if (as === "control" && alphaOf(colour) === 0 && !or) return undefined;
+  if (of === "ring" && seen.size(name, "ring-width", state) === 0) return undefined;
+  const grounds = around.map((ground) => (on ? over(seen.colour(name, on, state), ground) : ground));
+  const worst = (top: string, against: readonly string[]) =>
+    Math.min(...against.map((ground) => contrast(over(top, ground), ground)));
+  let is = worst(colour, grounds);
+  if (or) is = Math.max(is, worst(seen.colour(name, or, state), around));
+  const kind =
+    as === "text" && isLarge(size ? seen.size(name, size, state) : 0, weight ? seen.size(name, weight, state) : 400)
+      ? "large text"
+      : as;
+  if (is >= needed[kind]) return undefined;
+  return {
+    kind: "contrast",
+    part: name,
+    token: nearestToken(name, of, state),
+    state,
+    seen: { colour: over(colour, grounds[0] ?? "#ffffff"), grounds, as: kind },
+    is,
+    needed: needed[kind],
+  };
+}
+
+/** The token that a property has in a state, or in the one before it. */
+function nearestToken(part: string, property: string, state: State): string {
+  const name = tokenName(part, property, state);
+  return tokens.has(name) || state === "rest" ? name : nearestToken(part, property, stateBefore[state]);
+}
+
+/**
+ * Parts in which chosen must be told from not chosen by themselves, each with the one that has what it does not set
+ * itself: a tag and a toggle are tiles too. The other parts have a mark of their own.
+ */
+const toldBySelf: Readonly<Record<string, string>> = { tile: "tile", tag: "tile", toggle: "tile", picture: "picture" };
+
+/** Whether chosen is told from at rest by colours alone that are too much alike. Source: WCAG 2.2, 1.4.1. */
+function judgeAlone(seen: Seen, name: string, part: Part): Omit<LookIssue, "bands" | "scheme"> | undefined {
+  const like = toldBySelf[name];
+  if (like === undefined) return undefined;
+  const owner = (property: string) => (tokens.has(tokenName(name, property)) ? name : like);
+  const differs = (property: string, by: number) =>
+    Math.abs(seen.size(owner(property), property, "chosen") - seen.size(owner(property), property)) >= by;
+  if (differs("edge-width", 1) || differs("weight", 200)) return undefined;
+  if (seen.value(owner("style"), "style", "chosen") !== seen.value(owner("style"), "style", "rest")) return undefined;
+  const [ground = "#ffffff"] = seen.groundsOf(name, part);
+  const ratio = (property: string) =>
+    contrast(over(seen.colour(name, property, "chosen"), ground), over(seen.colour(name, property), ground));
+  const is = Math.max(ratio("ground"), ratio("edge"));
+  if (is >= needed.control) return undefined;
+  return {
+    kind: "alone",
+    part: name,
+    token: tokenName(owner("edge-width"), "edge-width", "chosen"),
+    state: "chosen",
+    is,
+    needed: needed.control,
+  };
+}
+
+/** Whether a picture stands for an option that is chosen and for one that is not. */
+function judgePicture(seen: Seen, name: string, part: Part): Omit<LookIssue, "bands" | "scheme"> | undefined {
+  if (!part.properties.picture) return undefined;
+  const rest = seen.value(name, "picture", "rest");
+  if (!rest || seen.value(name, "picture", "chosen") !== rest) return undefined;
+  const token = tokenName(name, "picture", "chosen");
+  return { kind: "same picture", part: name, token, state: "chosen", is: 1, needed: needed.control };
+}
+
+/** What is clicked, by the property with its height, and the room around it that counts towards it. */
+const targets: readonly [part: string, property: string, room?: string][] = [
+  ["option", "height"],
+  ["tile", "height", "room"],
+  ["tag", "height", "room"],
+  ["toggle", "height"],
+  ["swatch", "size", "gap"],
+  ["chip", "height"],
+  ["field", "height"],
+  ["button", "height"],
+  ["opener", "height"],
+  ["slider", "handle"],
+  ["switch", "height"],
+];
+
+function* judgeTargets(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme">> {
+  for (const [part, property, room] of targets) {
+    const size = seen.size(part, property);
+    const token = tokenName(part, property);
+    const same = { kind: "target" as const, part, token, state: "rest" as const, is: size };
+    // A small target is enough where its neighbours are far: circles of 24 px around each do not meet. Source: 2.5.8.
+    if (size + (room ? seen.size(part, room) : 0) < leastTarget && size < leastTarget)
+      yield { ...same, needed: leastTarget };
+    else if (seen.band === "slim" && size < fingerTarget && !["slider", "switch", "chip", "swatch"].includes(part))
+      yield { ...same, needed: fingerTarget, offered: true };
+  }
+}
+
+function* judgeOn(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme">> {
+  for (const [name, part] of Object.entries(parts)) {
+    for (const pair of part.judged ?? [])
+      for (const state of Object.keys(part.states ?? { rest: "" }) as State[]) {
+        const miss = judgePair(seen, name, part, pair, state);
+        if (miss) yield miss;
+      }
+    const alone = judgeAlone(seen, name, part);
+    if (alone) yield alone;
+    const same = judgePicture(seen, name, part);
+    if (same) yield same;
+  }
+  const focus = seen.colour("focus", "");
+  const grounds = seen.groundsOf("panel", parts.panel as Part);
+  const is = Math.min(...grounds.map((ground) => contrast(over(focus, ground), ground)));
+  if (is < needed.focus)
+    yield {
+      kind: "contrast",
+      part: "focus",
+      token: "focus",
+      state: "focused",
+      seen: { colour: focus, grounds, as: "focus" },
+      is,
+      needed: needed.focus,
+    };
+  if (seen.scheme === "light") yield* judgeTargets(seen);
+}
+
+/**
+ * Everything of a look that is hard to see or to hit, worst first: by how far it is from what is needed. The same
+ * fault in several states or on several bands is told once for each state, with its bands.
+ */
+export function auditLook(look: LookValues): LookIssue[] {
+  const found = new Map<string, LookIssue>();
+  const schemes: Scheme[] = Object.keys(look.dark).length > 0 ? ["light", "dark"] : ["light"];
+  for (const scheme of schemes)
+    for (const band of bands)
+      for (const miss of judgeOn(new Seen(look, band, scheme))) {
+        const name = [miss.kind, miss.token, miss.state, miss.seen?.as, miss.is, scheme].join();
+        const known = found.get(name);
+        if (known) known.bands.push(band);
+        else found.set(name, { ...miss, bands: [band], scheme });
+      }
+  return [...found.values()].sort(
+    (a, b) => Number(a.offered ?? false) - Number(b.offered ?? false) || a.is / a.needed - b.is / b.needed,
+  );
+}
+
+/**
+ * What a colour must be told from, for a picker that draws the line: the grounds under it, and the contrast needed.
+ * @returns undefined where nothing is judged by it
+ */
+export function groundsUnder(
+  look: LookValues,
+  token: Pick<Token, "part" | "property" | "state">,
+  band: Band,
+  scheme: Scheme,
+): { grounds: string[]; needed: number } | undefined {
+  const part = parts[token.part];
+  const pair = part?.judged?.find(({ of }) => of === token.property);
+  const seen = new Seen(look, band, scheme);
+  // What all others are made from is judged on the panel's own ground.
+  if (
+    part &&
+    !pair &&
+    part.group === "Basics" &&
+    ["ink", "accent", "focus"].includes(token.part) &&
+    token.property !== "ink"
+  )
+    return {
+      grounds: seen.groundsOf("panel", parts.panel as Part),
+      needed: token.part === "ink" ? needed.text : needed.control,
+    };
+  if (!part || !pair) return undefined;
+  const around = seen.groundsOf(token.part, part);
+  const { on } = pair;
+  const grounds = around.map((ground) => (on ? over(seen.colour(token.part, on, token.state), ground) : ground));
+  return { grounds: [...new Set(grounds)], needed: pair.as === "text" ? needed.text : needed.control };
+}

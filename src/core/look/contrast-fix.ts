@@ -1,0 +1,73 @@
+import { withBand } from "../settings/band.ts";
+import { auditLook, type LookIssue } from "./audit.ts";
+import { nearestPassing } from "./colour.ts";
+import { type LookValues, settingOf, wayOf } from "./resolve.ts";
+import { type Token, tokens } from "./tokens.ts";
+import type { TokenValue } from "./value.ts";
+
+/** What mends a miss: a token with another value, on the bands or in the scheme where it is missed. */
+export interface Mend {
+  token: Token;
+  value: TokenValue;
+  look: LookValues;
+}
+
+/** A look with a token at another value where a miss says so. */
+function withMended(look: LookValues, { scheme, bands }: LookIssue, token: Token, value: TokenValue): LookValues {
+  if (scheme === "dark") return { ...look, dark: { ...look.dark, [token.name]: value } };
+  const setting = bands.includes("wide")
+    ? { wide: value }
+    : bands.reduce((now, band) => withBand(now, band, value), settingOf(look, token));
+  return { ...look, values: { ...look.values, [token.name]: setting } };
+}
+
+/** How bad a look is: the misses that are faults, each by how far it is from enough. */
+const badness = (look: LookValues): number =>
+  auditLook(look).reduce((sum, { is, needed, offered }) => sum + (offered ? 0 : 1 + (1 - is / needed)), 0);
+
+/**
+ * What mends a miss with the least change: the nearest passing colour, a wider line, a larger size. Where the token
+ * follows another one, the one that mends most at once is changed.
+ * @returns undefined where nothing was found, as for text between a light and a dark ground
+ */
+export function fixFor(look: LookValues, miss: LookIssue): Mend | undefined {
+  const own = tokens.get(miss.token);
+  if (!own) return undefined;
+  if (miss.kind === "target") return mended(look, miss, own, miss.needed);
+  if (miss.kind === "alone") {
+    const width = Number(look.values[miss.token]?.wide ?? 1);
+    return mended(look, miss, own, (Number.isFinite(width) ? width : 1) + 1);
+  }
+  // Which picture says “chosen” nobody but the designer knows.
+  if (!miss.seen) return undefined;
+  const colour = nearestPassing(miss.seen.colour, miss.seen.grounds, miss.needed);
+  if (colour === undefined) return undefined;
+  const candidates = [own.name, ...wayOf(look, own.name, miss.bands[0], miss.scheme)].flatMap((name) => {
+    const token = tokens.get(name);
+    return token?.type === "colour" ? [mended(look, miss, token, colour)] : [];
+  });
+  const judged = candidates.map((mend) => ({ mend, left: badness(mend.look) }));
+  const before = badness(look);
+  // Of what helps alike, the change nearest to the token at fault, which alters least else.
+  return judged.filter(({ left }) => left < before).sort((a, b) => a.left - b.left)[0]?.mend;
+}
+
+const mended = (look: LookValues, miss: LookIssue, token: Token, value: TokenValue): Mend => ({
+  token,
+  value,
+  look: withMended(look, miss, token, value),
+});
+
+/** A look with everything mended that can be. @param most steps at the most */
+export function mendAll<L extends LookValues>(look: L, most = 200): L {
+  let now: L = look;
+  for (let step = 0; step < most; step++) {
+    const mend = auditLook(now)
+      .filter(({ offered }) => !offered)
+      .map((miss) => fixFor(now, miss))
+      .find((one) => one !== undefined);
+    if (!mend) return now;
+    now = { ...now, values: mend.look.values, dark: mend.look.dark };
+  }
+  return now;
+}

@@ -1,0 +1,19 @@
+/**
+ * A number in [0, 1) that hangs on nothing but what it is drawn for: the same for the same names on every machine, and
+ * as good as independent for others. So a shopper stays the same one whatever panel is looked at.
+ * Source: FNV-1a over the names' UTF-16 units, and the finaliser of MurmurHash3 (both public domain).
+ */
+export function seededRandom(...names: readonly (string | number)[]): number {
+  let hash = 0x811c9dc5;
+  for (const name of names) {
+    const text = `${name}\0`;
+    for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  }
+  hash = Math.imul(hash ^ (hash >>> 16), 0x85ebca6b);
+  hash = Math.imul(hash ^ (hash >>> 13), 0xc2b2ae35);
+  return ((hash ^ (hash >>> 16)) >>> 0) / 4294967296;
+}
+
+/** A whole number from 0 up to, but without, `n`, drawn in the same way. */
+export const seededInteger = (n: number, ...names: readonly (string | number)[]): number =>
+  Math.floor(seededRandom(...names) * n);

@@ -1,5 +1,0 @@
-/** What `Cache-Control` says of an answer whose address names its content. */
-export const forEver = "public, max-age=31536000, immutable";
-
-/** What it says of a file, packed or not, by whether its name carries a hash of its content. */
-export const cacheOf = (path: string): string => (/-[\w-]{8}\.\w+(?:\.(?:br|gz))?$/.test(path) ? forEver : "no-cache");

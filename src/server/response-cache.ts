@@ -1,0 +1,40 @@
+import type { ContentfulStatusCode } from "hono/utils/http-status";
+import { LRUCache } from "lru-cache";
+import { limits } from "../core/sanitize/limits.ts";
+import type { CacheKey } from "./cache-key.ts";
+import { type CompressedBody, keepPacked } from "./compressed-body.ts";
+
+/** What was drawn or answered. */
+export interface RenderedResponse {
+  status: ContentfulStatusCode;
+  text: string;
+}
+
+/** What was drawn or answered, by all that it hangs on, packed once for all who ask. Those used longest ago go first. */
+export class ResponseCache {
+  #kept = new LRUCache<CacheKey, CompressedBody>({
+    maxSize: limits.keptAnswers.max,
+    sizeCalculation: ({ size }) => size,
+  });
+  #underWay = new Map<CacheKey, Promise<CompressedBody | RenderedResponse>>();
+
+  /**
+   * What is kept by a name, or what is made. Who asks for the same meanwhile waits for the same.
+   * @param name names everything that the answer hangs on
+   * @returns what was made as it is where its status is not 200; that is not kept
+   */
+  async take(name: CacheKey, make: () => Promise<RenderedResponse>): Promise<CompressedBody | RenderedResponse> {
+    const known = this.#kept.get(name) ?? this.#underWay.get(name);
+    if (known) return known;
+    const making = make().then((made) => {
+      if (made.status !== 200) return made;
+      return keepPacked(this.#kept, name, new TextEncoder().encode(made.text));
+    });
+    this.#underWay.set(name, making);
+    try {
+      return await making;
+    } finally {
+      this.#underWay.delete(name);
+    }
+  }
+}

@@ -1,0 +1,96 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { extname, join, relative } from "node:path";
+import { serveStatic } from "@hono/node-server/serve-static";
+import type { SqlEntityManager } from "@mikro-orm/libsql";
+import { Hono } from "hono";
+import { compress } from "hono/compress";
+import { getMimeType } from "hono/utils/mime";
+import { siteLook } from "../../demo/look.ts";
+import type { ShopFiles } from "../core/shop/archive/shop-files.ts";
+import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
+import { makeHandoff } from "./handoff/make.ts";
+import { hostGuard } from "./host-guard.ts";
+import { messagePage } from "./routes/message-page.ts";
+import { listEditions, stateOf } from "./store/editions.ts";
+import { findShop } from "./store/shops.ts";
+
+/** The demo shop, whose handoff the stand-in site takes. */
+export const demoShop = "larkmoss-nursery";
+const include = /<!--#include virtual="\/trellis\/([^"]+)" -->\n?/g;
+
+/** The stand-in site with a shop's handoff in it, as files of a plain server. @param root folder of the repository */
+export async function sampleSiteFiles(whole: WholeShop, root: string): Promise<ShopFiles> {
+  const site = join(root, "demo/site");
+  const looked = {
+    ...whole,
+    looks: [...whole.looks, { slug: "tansy-row", document: siteLook }],
+    shop: { ...whole.shop, look: "tansy-row" },
+  };
+  const { files } = await makeHandoff(looked, {
+    site: { at: "/trellis/", action: "/plants.html", link: "/stock.html#{id}" },
+    card: readFileSync(join(site, "card.html"), "utf8"),
+  });
+  const put = (page: string) =>
+    page.replace(include, (_, path: string) => {
+      const piece = files.get(path);
+      return piece
+        ? new TextDecoder().decode(piece)
+        : `<p>The shop’s handoff has no file ${path}. Check the address.</p>\n`;
+    });
+  const own = readdirSync(site)
+    .filter((name) => /\.(?:html|css)$/.test(name) && !/^(?:card|stock\.template)\.html$/.test(name))
+    .map((name): [string, Uint8Array] => {
+      const text = readFileSync(join(site, name), "utf8");
+      return [name, new TextEncoder().encode(name.endsWith(".html") ? put(text) : text)];
+    });
+  return new Map([...own, ...[...files].map(([path, bytes]): [string, Uint8Array] => [`trellis/${path}`, bytes])]);
+}
+
+/** Serves the stand-in site as a plain file server would, under a strict policy, with the newest edition of the demo shop. */
+export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
+  let built: { edition: number; files: Promise<ShopFiles> } | undefined;
+  /** The files of the newest edition; undefined where the demo shop is gone or not published. */
+  async function current(): Promise<ShopFiles | undefined> {
+    const em = fork();
+    const shop = await findShop(em, demoShop);
+    const [newest] = shop ? await listEditions(em, shop) : [];
+    if (!shop || !newest) return undefined;
+    if (built?.edition !== newest.n) {
+      const files = stateOf(em, shop, newest.n).then((whole) => sampleSiteFiles(whole, root));
+      built = { edition: newest.n, files };
+      files.catch(() => {
+        built = undefined;
+      });
+    }
+    return built.files;
+  }
+
+  const app = new Hono();
+  app.use(hostGuard());
+  app.use(compress());
+  app.use("/demo/pictures/*", serveStatic({ root: relative(process.cwd(), root) || "." }));
+  app.get("/*", async (c) => {
+    const files = await current();
+    if (!files)
+      return c.html(
+        messagePage(
+          "Nothing to show",
+          "The demo shop was removed or isn’t published. Start over with npm run demo -- --fresh.",
+        ),
+        404,
+      );
+    const path = decodeURIComponent(new URL(c.req.url).pathname).slice(1) || "index.html";
+    const bytes = files.get(path);
+    if (!bytes)
+      return c.html(messagePage("This page doesn’t exist", `There is nothing at /${path}. Check the address.`), 404);
+    const type =
+      extname(path) === ".html" ? "text/html; charset=utf-8" : (getMimeType(path) ?? "application/octet-stream");
+    return c.body(new Uint8Array(bytes), 200, {
+      "content-type": type,
+      "cache-control": "no-cache",
+      "content-security-policy": "default-src 'self'; img-src 'self' data:",
+    });
+  });
+  app.onError((error, c) => c.html(messagePage("Something went wrong", error.message), 500));
+  return app;
+}

@@ -1,0 +1,120 @@
+import { fileHash } from "../core/api/shop.ts";
+import { BinaryError, decodeCatalogue, looksBinary } from "../core/catalogue/binary.ts";
+import type { Catalogue } from "../core/catalogue/catalogue.ts";
+import type { Field } from "../core/catalogue/field.ts";
+import { fieldSchema } from "../core/catalogue/field-schema.ts";
+import { readCatalogue } from "../core/catalogue/read.ts";
+import { type RememberedReading, rememberedReadings } from "../core/catalogue/reading-schema.ts";
+import { listOf } from "../core/document/schema.ts";
+import { CatalogueIndex } from "../core/engine/index/catalogue-index.ts";
+import type { PanelDocument } from "../core/panel/panel-schema.ts";
+import { firstPanel } from "../core/panel/suggest/first-panel.ts";
+import { readFolder } from "../core/shop/archive/read-folder.ts";
+import { FolderFault } from "../core/shop/archive/shop-files.ts";
+import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
+import { unzipFolder } from "../core/shop/archive/zip.ts";
+import { hashOf } from "./hash.ts";
+import { HttpError } from "./http-error.ts";
+import { check, formOf, type Sent } from "./routes/request.ts";
+import { type Import, importOf } from "./store/shops.ts";
+import { type KeptPicture, pictureOf } from "./store/swatches.ts";
+import { picturesOf } from "./store/whole-shops.ts";
+
+/** A catalogue that somebody brought, ready to be stored. */
+export interface UploadedCatalogue {
+  /** What else the form says, as it was sent. */
+  name: unknown;
+  currency: unknown;
+  catalogue: Import;
+  /** The panel that a new shop begins with; absent where the catalogue is for a shop that is there. */
+  first: PanelDocument | undefined;
+}
+
+/** A whole shop that somebody brought, ready to be stored. */
+export interface UploadedShop {
+  whole: Omit<WholeShop, "catalogue" | "pictures">;
+  catalogue: Import;
+  pictures: KeptPicture[];
+}
+
+/** What reads that which is brought: here, or where it holds up nobody. */
+export interface Readers {
+  catalogue(sent: Sent, known?: readonly Field[]): Promise<UploadedCatalogue>;
+  shop(sent: Sent): Promise<UploadedShop>;
+  picture(sent: Sent): Promise<KeptPicture>;
+}
+
+/** What the fields of a catalogue must be that came packed. */
+const catalogueFields = listOf(fieldSchema, 2000);
+
+/** What a shop begins with that has nothing but a catalogue. */
+export const beginning = (catalogue: Catalogue): PanelDocument =>
+  firstPanel(new CatalogueIndex(catalogue), "First panel");
+
+/**
+ * The catalogue of a form: a file of any known format, or one that the tool has read and packed already.
+ * @param known fields of the shop whose catalogue it replaces; absent for a new shop
+ * @throws Fault, CatalogueError
+ */
+async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promise<UploadedCatalogue> {
+  const form = await formOf(requestOf(sent));
+  const { file, name, currency } = form;
+  if (!(file instanceof File)) throw new HttpError(400, "No file was sent. Choose a catalogue file.");
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const packed = looksBinary(bytes);
+  const reading = readingIn(form.reading);
+  const hash = packed ? check(fileHash, form.hash) : hashOf(bytes);
+  const how = { ...(reading ? { reading } : {}), fileName: file.name.slice(0, 200), ...(hash ? { hash } : {}) };
+  const catalogue = packed ? unpacked(bytes) : readCatalogue(bytes, { ...how, known: known ?? [] }).catalogue;
+  const brought = packed ? importOf(catalogue, bytes) : importOf(catalogue);
+  return { name, currency, catalogue: { ...brought, ...how }, first: known ? undefined : beginning(catalogue) };
+}
+
+/** The whole shop of a form: its folder as a zip. @throws Fault, CatalogueError, InvalidDocument */
+async function readBroughtShop(sent: Sent): Promise<UploadedShop> {
+  const { file } = await formOf(requestOf(sent));
+  if (!(file instanceof File)) throw new HttpError(400, "No file was sent. Choose a shop’s folder as a ZIP.");
+  try {
+    const { catalogue, pictures, ...whole } = readFolder(unzipFolder(new Uint8Array(await file.arrayBuffer())));
+    return { whole, catalogue: importOf(catalogue), pictures: picturesOf({ pictures }) };
+  } catch (error) {
+    if (error instanceof FolderFault) throw new HttpError(422, error.message);
+    throw error;
+  }
+}
+
+/** The picture of a form, cleaned. @throws Fault */
+async function readPicture(sent: Sent): Promise<KeptPicture> {
+  const { file } = await formOf(requestOf(sent));
+  if (!(file instanceof File)) throw new HttpError(400, "No picture was sent. Choose one.");
+  return pictureOf(new Uint8Array(await file.arrayBuffer()));
+}
+
+/** Reads it here. */
+export const readers: Readers = { catalogue: readBroughtCatalogue, shop: readBroughtShop, picture: readPicture };
+
+const requestOf = ({ body, type }: Sent): Request =>
+  new Request("http://localhost/", { method: "POST", body, headers: { "content-type": type } });
+
+/** @throws Fault where the bytes are not what they claim to be */
+function unpacked(bytes: Uint8Array): Catalogue {
+  try {
+    const catalogue = decodeCatalogue(bytes);
+    check(catalogueFields, catalogue.fields);
+    if (new Set(catalogue.productIds).size < catalogue.productIds.length)
+      throw new BinaryError("Two products of the catalogue have the same id. Send the catalogue again.");
+    return catalogue;
+  } catch (error) {
+    if (error instanceof BinaryError) throw new HttpError(422, error.message);
+    throw error;
+  }
+}
+
+function readingIn(text: unknown): RememberedReading[] | undefined {
+  if (text === undefined || text === "") return undefined;
+  try {
+    return rememberedReadings.validateSync(JSON.parse(String(text)));
+  } catch {
+    throw new HttpError(400, "The list of columns is missing or damaged. Reload the page and import the file again.");
+  }
+}

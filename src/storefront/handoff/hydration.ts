@@ -1,0 +1,73 @@
+import type { ShownPage } from "../../core/page/shown-page.ts";
+import type { Band } from "../../core/settings/band.ts";
+import type { PagePanel } from "../page/page-panel.ts";
+import type { InitialState, PlaceAnswer } from "../page/page-state.ts";
+import { HandoffFault } from "./faults.ts";
+import { markIn } from "./site-marks.tsx";
+import type { Island, ShopFile } from "./wire.ts";
+
+/** What the elements of a group say, the first of them. @throws HandoffFault where it is missing or they are for different pages */
+export function islandFor(islands: readonly Island[]): Island {
+  const [island] = islands;
+  if (!island)
+    throw new HandoffFault("markup", "No panel or listing says which page it is for. Paste its whole markup.");
+  if (islands.some(({ page }) => page.address !== island.page.address))
+    throw new HandoffFault(
+      "markup",
+      `Panels and listings of one group are for different pages: ${[...new Set(islands.map(({ page }) => page.address))].join(", ")}. Give the elements of a different page a different group.`,
+    );
+  return island;
+}
+
+/** What the page of a group is drawn from, the answers aside. */
+export const initialState = (shop: ShopFile, page: ShownPage, group: string, panels: PagePanel[]): InitialState => ({
+  shop: {
+    slug: "",
+    name: shop.name,
+    currency: shop.currency,
+    bars: shop.bars,
+    menu: [],
+    search: shop.search,
+    suggest: "",
+  },
+  base: "",
+  page: pagedAs(page, group),
+  panels,
+  fields: shop.fields,
+  limits: shop.limits,
+  swatches: shop.swatches,
+  language: shop.language,
+  names: shop.names,
+});
+
+/** A page with the way to its further products that the site has marked a place for; without one all that was shown stays. */
+const pagedAs = (page: ShownPage, group: string): ShownPage => ({
+  ...page,
+  layout: { ...page.layout, more: markIn(group, "pages") ? "pages" : "button" },
+});
+
+/**
+ * The answers that panels were drawn from while nothing was chosen, without products.
+ * @param drawn the files that are current, see {@link Island.drawn}
+ * @returns undefined where a panel was drawn from others, or does not say it
+ */
+export function drawnAnswers(
+  islands: readonly Island[],
+  drawn: string,
+  band: Band,
+): Pick<PlaceAnswer, "answer" | "elsewhere"> | undefined {
+  const panels = islands.flatMap((island) => (island.panel ? [{ ...island, panel: island.panel }] : []));
+  const answers = panels.flatMap(({ panel, answers: own, drawn: from }) => {
+    const answer = from === drawn ? own?.find(({ bands }) => bands.includes(band))?.answer : undefined;
+    return answer ? [{ panel, answer }] : [];
+  });
+  const [first] = answers;
+  if (!first || answers.length < panels.length) return undefined;
+  const leading = answers.filter(({ panel }) => panel.target);
+  // Only a panel that does not lead elsewhere counts the products of this page.
+  const { answer } = answers.find(({ panel }) => !panel.target) ?? first;
+  return {
+    answer: { ...answer, facets: Object.assign({}, ...answers.map((one) => one.answer.facets)) },
+    elsewhere: Object.fromEntries(leading.map((one) => [one.panel.slug, one.answer])),
+  };
+}
