@@ -6,7 +6,7 @@ import { Worker } from "node:worker_threads";
 import { withServer } from "../tests/browser.ts";
 import { makeShop } from "./made-shop.ts";
 
-/** What a small request waited for, meanwhile. */
+/** Waiting times of a small request, meanwhile. */
 export interface Hold {
   name: string;
   /** How long the large one took. */
@@ -43,7 +43,7 @@ export const benchHolds = (): Promise<Hold[]> =>
       const start = performance.now();
       const value = await task();
       const seconds = (performance.now() - start) / 1000;
-      // What was asked meanwhile may still wait for its answer.
+      // A request sent meanwhile may still wait for its answer.
       await new Promise((done) => setTimeout(done, 300));
       const times = (await waited()).sort((a, b) => a - b);
       holds.push({

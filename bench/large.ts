@@ -1,4 +1,6 @@
-/** What a large catalogue costs the designer: reading it, storing it, opening it, and whether the page stays fluent. */
+/**
+ * The cost of a large catalogue to the designer: reading, storing and opening it, and whether the page stays fluent.
+ */
 import { chromium } from "@playwright/test";
 import Papa from "papaparse";
 import { launch, withServer } from "../tests/browser.ts";

@@ -10,7 +10,7 @@ import { makeShop } from "./made-shop.ts";
 const shoppers = 64;
 const seconds = 8;
 
-/** What a load came to. */
+/** Results of a load. */
 export interface Load {
   name: string;
   per_second: number;

@@ -1,4 +1,4 @@
-/** What looks cost: from a step of one of their numbers until both frames of the stage show it. */
+/** The cost of looks: from a step of one of their numbers until both frames of the live page show it. */
 import { chromium } from "@playwright/test";
 import { launch, withServer } from "../tests/browser.ts";
 import { type Timing, timing } from "./timing.ts";

@@ -9,7 +9,7 @@ import { makeShop } from "./made-shop.ts";
 import { loads, percentile, phone, slowed } from "./phone.ts";
 import { benchVisit, type Visit } from "./visit.ts";
 
-/** What one page was measured at. Times in ms from the start of the navigation, sizes in kB over the wire. */
+/** Measurements of one page. Times in ms from the start of the navigation, sizes in kB over the wire. */
 export interface PageCase {
   name: string;
   awake_ms: number;

@@ -1,4 +1,4 @@
-/** What pages cost: their products and first answer, the table of pages, and another page on the stage. */
+/** The cost of pages: their products and first answer, the table of pages, and a different page on the stage. */
 import { chromium } from "@playwright/test";
 import { countsOf } from "../src/core/engine/engine.ts";
 import { CatalogueIndex } from "../src/core/engine/index/catalogue-index.ts";

@@ -11,7 +11,7 @@ import { rehearsed } from "../src/core/rehearsal/rehearse.ts";
 import { fieldKeys, syntheticCatalogue, syntheticProducts } from "./synthetic.ts";
 import { type Timing, timing } from "./timing.ts";
 
-/** What sending 2,000 trial shoppers takes, on the demo's page and over 20,000 products with three variants each. */
+/** The time that 2,000 trial shoppers take, on the demo's page and over 20,000 products with three variants each. */
 export function benchRehearsal(): Timing[] {
   const demo = new LocalFacts(new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue));
   const rows = fieldKeys.map((key, f) => newFacet(`f${f}`, key, "check-boxes", "any"));

@@ -81,7 +81,7 @@ const lookAtPictures = (): Promise<Timing[]> =>
       await watchTasks(page);
       await page.goto(`${origin}/shops/${slug}/swatches/flower-colour`);
       await page.getByRole("table").waitFor();
-      // What opening the page took is not meant here.
+      // The time to open the page does not count here.
       await page.evaluate("window.tasks.length = 0");
       const start = performance.now();
       await page.getByRole("button", { name: "Look at the pictures" }).click();

@@ -20,7 +20,7 @@ export const demoLook: LookDocument = {
   ],
 };
 
-/** What panels look like on the stand-in site: its colours and corners, and its font as it is there. */
+/** The panels' look on the sample site: its colours and corners, and its own font. */
 export const siteLook: LookDocument = {
   ...lookKind.fresh("Tansy Row"),
   values: {

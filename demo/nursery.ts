@@ -1,6 +1,6 @@
 import { Random } from "./random.ts";
 
-/** What a picture is drawn from. */
+/** The description that a picture is drawn from. */
 export type Motif =
   | "clematis"
   | "honeysuckle"
@@ -428,7 +428,7 @@ function tool(random: Random, id: string, name: (noun: string) => string, i: num
   return { id, motif, packet: false, colours: [colour], rows: [row] };
 }
 
-/** What goes wrong in real catalogues: spellings that clash, and one product that costs a fortune. */
+/** Typical faults of real catalogues: spellings that clash, and one product that costs a fortune. */
 function tangle(random: Random, products: DemoProduct[]): void {
   for (const product of products) {
     for (const row of product.rows) {

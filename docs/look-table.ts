@@ -14,7 +14,7 @@ const groups = [...new Set(Object.values(parts).map(({ group }) => group))];
 /** The selectors of a part, one by one. */
 const namesIn = (at: string): string[] => at.replace(/^:is\((.*)\)$/, "$1").split(/,\s*/);
 
-/** What each type is written like in a look's file. */
+/** The written form of each type in a look's file. */
 const types: Record<TokenType, [unit: string, example: TokenValue]> = {
   colour: ["a CSS colour", "#1f5c46"],
   length: ["a number of CSS px", 12],

@@ -7,7 +7,10 @@ import { join } from "node:path";
 import { parseSync } from "vite";
 import { root } from "./install.mjs";
 
-/** What is ruled out, and what to write instead. @type {readonly (readonly [pattern: RegExp, advice: string])[]} */
+/**
+ * The ruled-out patterns, with what to write instead.
+ * @type {readonly (readonly [pattern: RegExp, advice: string])[]}
+ */
 export const rules = [
   [/[a-z]'(?:s|t|re|ll|ve|d)\b/, "use ’"],
   [/\.\.\.|\p{Ll} …(?!\])/u, "write “Loading…”, with the character and without a space"],

@@ -1,7 +1,7 @@
 import { distance } from "fastest-levenshtein";
 import { UsageError } from "./usage-error.ts";
 
-/** What a command prints, and with what it ends: 0, or 1 for findings or a difference. */
+/** The output of a command and its exit status: 0, or 1 for findings or a difference. */
 export interface Outcome {
   text: string;
   status: 0 | 1;
@@ -12,7 +12,7 @@ export interface Outcome {
 /** A command of the command line, in a file of its own. */
 export interface Command {
   name: string;
-  /** What it does, in a sentence. */
+  /** Its purpose, in a sentence. */
   about: string;
   usage: string;
   /** Each option as it is typed, with what it does and its default where it has one. */
@@ -22,7 +22,7 @@ export interface Command {
   run(args: string[]): Outcome | Promise<Outcome>;
 }
 
-/** What a wrong name probably was; nothing where no known one is near. */
+/** The name that was probably meant; empty where no known one is near. */
 export function didYouMean(name: string, known: Iterable<string>): string {
   const near = [...known]
     .map((one) => ({ one, far: distance(name.toLowerCase(), one.toLowerCase()) }))

@@ -4,7 +4,7 @@ import type { Command } from "./command.ts";
 import { openFolder } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** What changed from one folder to another, in words. */
+/** Lists what changed between two folders, in words. */
 export const diff: Command = {
   name: "diff",
   about: "Lists in plain words what changed between two shop folders.",

@@ -17,7 +17,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
 };
 const names = Object.keys(commands);
 
-/** What a run prints and with what it ends: 0; 1 where something was found or differs; 2 on wrong use or a broken file. */
+/** The output of a run and its exit status: 0; 1 for findings or differences; 2 for wrong usage or a damaged file. */
 export interface Ran {
   status: 0 | 1 | 2;
   out: string;
@@ -88,11 +88,11 @@ function table(rows: readonly (readonly [string, string])[]): string[] {
   return rows.map(([first, second]) => `${first.padEnd(width)}  ${second}`);
 }
 
-/** What is wrong, in one line. */
+/** The error, in one line. */
 function told(error: unknown): string {
   if (error instanceof CatalogueError) return problemText(error.problem);
   const { code, message, name } = error as NodeJS.ErrnoException;
-  // What the reader of options says is a sentence already; the faults of folders and of the store are told as they are.
+  // Messages of the option parser are sentences already; those of folders and of the store are passed on unchanged.
   const known = ["UsageError", "FolderFault", "HttpError"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
   return known ? message : `unexpected error: ${message}`;
 }

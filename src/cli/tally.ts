@@ -20,7 +20,7 @@ import { limits, limitText } from "../core/sanitize/limits.ts";
 import type { Command } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** What `trellis tally` prints. */
+/** The output of `trellis tally`. */
 export interface Tally {
   total: number;
   /** Ids of the matching products, in the catalogue's order. */

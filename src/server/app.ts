@@ -36,9 +36,9 @@ export interface AppOptions {
   standIn?: StandIn;
   /** Names by which it is reached beside those of this machine; none by default. */
   names?: readonly string[];
-  /** What takes the processor long is done there; by default it is done here. */
+  /** Heavy work is done there; by default it is done here. */
   threads?: Pick<Threads, "answer" | keyof Readers>;
-  /** What is kept ready of catalogues; nothing yet by default. */
+  /** The cached catalogues; none by default. */
   catalogues?: Catalogues;
   /** Whether what was drawn and answered is kept; it is by default. A thread need not: the main one does. */
   keeps?: boolean;
@@ -46,7 +46,7 @@ export interface AppOptions {
   gate?: Pick<Gate, "guard" | "routes">;
 }
 
-/** What was built last, by the names that the build wrote down; without a build pages are drawn and nothing wakes them. */
+/** The latest build, by the names that it wrote down; without a build pages are drawn and have no script. */
 function built(root: string): StorefrontAssets {
   const path = join(root, "dist/storefront/names.json");
   const names: Record<string, string> = existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : {};
@@ -58,7 +58,7 @@ const inDevelopment = (root: string): StorefrontAssets => ({
   development: true,
 });
 
-/** What of a shop is answered from its catalogue, and what may take a second or more. */
+/** Routes that read a shop's catalogue, and routes that may take a second or more. */
 const quick = ["data", "suggest", "swatches", "overview", "differences", "stand"];
 const long = [
   ...["new-findings", "handoff", "handoff.zip", "folder.zip", "catalogue.csv", "catalogue.jsonld"],

@@ -17,7 +17,7 @@ import type { ShippedFont } from "../core/look/fonts.ts";
 
 type Metrics = Parameters<typeof createFontStack>[0][number];
 
-/** What most Linux systems have. Source: its files, version 2.37, read with `@capsizecss/unpack`. */
+/** The fonts of most Linux systems. Source: its files, version 2.37, read with `@capsizecss/unpack`. */
 const dejaVu = (name: string, xWidthAvg: number): Metrics => ({
   familyName: name,
   fullName: name,
@@ -54,7 +54,7 @@ export interface Fallback {
   families: string;
 }
 
-/** What stands in for a typeface that ships until it is there, so that nothing moves when it comes. */
+/** The fallback of a shipped typeface until it has loaded, so that nothing moves then. */
 export function fallbackOf(font: ShippedFont): Fallback {
   const own = metrics[font.package];
   const [, others = []] = systems.find(([fallback]) => fallback.test(font.fallback)) ?? [];

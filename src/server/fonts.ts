@@ -10,7 +10,7 @@ export const fontAddress = "/storefront/fonts";
 const { resolve } = createRequire(import.meta.url);
 const folderOf = (font: ShippedFont): string => dirname(resolve(`@fontsource-variable/${font.package}/wght.css`));
 
-/** What addresses call the folder of a typeface: its package and the version of it, so that it is never another. */
+/** The folder of a typeface in addresses: its package and version, so that its content never changes. */
 function placeOf(font: ShippedFont): string {
   const { version } = JSON.parse(readFileSync(join(folderOf(font), "package.json"), "utf8")) as { version: string };
   return `${font.package}-${version.replaceAll(".", "-")}`;
@@ -47,7 +47,7 @@ export const facesOf = (fonts: readonly ShippedFont[], display: FontDisplay): st
     .join("")
     .replaceAll("font-display: swap", `font-display: ${display}`);
 
-/** What stands in for each, worked out once: every page that is drawn asks. */
+/** The fallback of each, computed once: every page that is drawn needs it. */
 const fallbacks = new Map(shippedFonts.map((font) => [font, fallbackOf(font)]));
 
 /**

@@ -4,13 +4,13 @@ import { limits } from "../core/sanitize/limits.ts";
 import type { CacheKey } from "./cache-key.ts";
 import { type CompressedBody, keepPacked } from "./compressed-body.ts";
 
-/** What was drawn or answered. */
+/** A drawn page or an answer. */
 export interface RenderedResponse {
   status: ContentfulStatusCode;
   text: string;
 }
 
-/** What was drawn or answered, by all that it hangs on, packed once for all who ask. Those used longest ago go first. */
+/** Caches responses by everything they depend on, compressed once. Evicts the least recently used. */
 export class ResponseCache {
   #kept = new LRUCache<CacheKey, CompressedBody>({
     maxSize: limits.keptAnswers.max,

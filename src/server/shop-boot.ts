@@ -57,8 +57,8 @@ const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>
   (await source.read(kind))?.document ?? kind.fresh("");
 
 /**
- * What a page is born with; undefined when there is no page at the address.
- * @param panel to be shown whether it stands on the page or not, alone where it does not
+ * The initial data of a page; undefined when there is no page at the address.
+ * @param panel to be shown whether it is on the page or not, alone where it is not
  */
 export async function bootOf(
   { source, shop, settings, pages, facts, swatches, look, around }: OpenShop,
@@ -104,7 +104,7 @@ export async function bootOf(
 
 const apiOf = ({ shop }: ShopSource): string => `/api/shops/${encodeURIComponent(shop.slug)}`;
 
-/** What every question of a page is asked with, so that it is answered from where the page was drawn from. */
+/** The query of every request of a page, so that it is answered from the state that the page was drawn from. */
 const editionQuery = ({ edition }: ShopSource): Record<string, string> =>
   edition === undefined ? {} : { edition: String(edition) };
 
@@ -140,7 +140,7 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
 const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
   asked !== undefined && languages.includes(asked) ? asked : "en";
 
-/** What the looks of some panels make of them. Bands and dark are still to be resolved. */
+/** The rules of some panels' looks. Bands and dark are still to be resolved. */
 export async function lookCss({ source, look: own }: OpenShop, panels: readonly PagePanel[]): Promise<string> {
   const read = async (slug: string | undefined) =>
     slug === undefined ? undefined : (await source.read(lookKind, slug))?.document;
@@ -148,7 +148,7 @@ export async function lookCss({ source, look: own }: OpenShop, panels: readonly 
   return pageLook(own, looked) + pageExtra(own, looked);
 }
 
-/** What a page looks like: its style sheet beside the one that all pages share, and the file of the typeface that is wanted first. */
+/** A page's style: its style sheet beside the shared one, and the file of the typeface that is needed first. */
 export interface PageLook {
   css: string;
   font: string | undefined;

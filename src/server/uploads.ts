@@ -22,7 +22,7 @@ import { picturesOf } from "./store/whole-shops.ts";
 
 /** A catalogue that somebody brought, ready to be stored. */
 export interface UploadedCatalogue {
-  /** What else the form says, as it was sent. */
+  /** The other fields of the form, as sent. */
   name: unknown;
   currency: unknown;
   catalogue: Import;
@@ -37,17 +37,17 @@ export interface UploadedShop {
   pictures: KeptPicture[];
 }
 
-/** What reads that which is brought: here, or where it holds up nobody. */
+/** Reads uploads, in this thread or in a worker. */
 export interface Readers {
   catalogue(sent: Sent, known?: readonly Field[]): Promise<UploadedCatalogue>;
   shop(sent: Sent): Promise<UploadedShop>;
   picture(sent: Sent): Promise<KeptPicture>;
 }
 
-/** What the fields of a catalogue must be that came packed. */
+/** The schema of the fields of a packed catalogue. */
 const catalogueFields = listOf(fieldSchema, 2000);
 
-/** What a shop begins with that has nothing but a catalogue. */
+/** The first panel of a shop with nothing but a catalogue. */
 export const beginning = (catalogue: Catalogue): PanelDocument =>
   firstPanel(new CatalogueIndex(catalogue), "First panel");
 

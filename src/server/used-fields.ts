@@ -11,7 +11,7 @@ import { facetRows } from "../core/panel/panel.ts";
 import type { PanelDocument } from "../core/panel/panel-schema.ts";
 import { isSafePicture } from "../core/sanitize/safe-address.ts";
 
-/** What some fields are worked out from. */
+/** The fields that some fields are computed from. */
 const sources: Partial<Record<Field["role"], readonly Field["role"][]>> = {
   availability: ["stock"],
   on_sale: ["price", "list_price"],

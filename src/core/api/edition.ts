@@ -5,7 +5,7 @@ import { exact, wholeIn } from "../document/schema.ts";
 /** The longest note of an edition, in characters. */
 export const longestNote = 500;
 
-/** What is sent to publish a shop. */
+/** The body of a request to publish a shop. */
 export const publishing = exact({ note: string().strict().max(longestNote).defined() });
 
 /** An edition, as lists show it. */

@@ -5,7 +5,7 @@ import { exact, listOf, oneOf, wholeIn } from "../document/schema.ts";
 
 const size = () => wholeIn(0, largest).required();
 
-/** What a handoff has come to. Sizes are bytes, gzipped as they go over the wire. */
+/** The contents of a handoff. Sizes are bytes, gzipped as they go over the wire. */
 export const handoffReport = exact({
   pages: wholeIn(1, largest).required(),
   panels: wholeIn(1, largest).required(),
@@ -13,7 +13,7 @@ export const handoffReport = exact({
   sizes: exact({ script: size(), engine: size(), style: size(), shop: size(), catalogue: size(), cards: size() }),
 });
 
-/** What a designer is shown of a handoff before it is taken: its report, the tags, and its pieces of markup by path. */
+/** A preview of a handoff: its report, the tags, and its pieces of markup by path. */
 export const handoffPreview = exact({
   report: handoffReport,
   head: string().strict().required(),

@@ -16,7 +16,7 @@ export const shopOverview = exact({
     mends: count(),
   }),
   panels: exact({ count: count(), facets: count() }),
-  /** What is wrong that needs no browser to be found. */
+  /** Findings that need no browser. */
   findings: exact({ error: count(), warning: count(), note: count() }),
   /** Values of facets with swatches or pictures, and those of them that have none yet. */
   swatches: exact({ values: count(), unset: count() }),

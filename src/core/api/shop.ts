@@ -5,7 +5,7 @@ import { rememberedReadings } from "../catalogue/reading-schema.ts";
 import { type Step, stepSchema } from "../document/patch.ts";
 import { exact, listOf, someText, text, wholeIn } from "../document/schema.ts";
 
-/** What the server's routes send and take, once for both sides. */
+/** The requests and responses of the server's routes, defined once for both sides. */
 
 const whole = () => wholeIn(0, largest).required();
 
@@ -20,7 +20,7 @@ export const pastImport = exact({
   id: whole(),
   /** ISO 8601. */
   at: someText(40),
-  /** What was brought. */
+  /** The imported file. */
   words: text(300),
   /** Products before and after. */
   before: whole(),

@@ -1,7 +1,7 @@
 import { boolean, type InferType } from "yup";
 import { exact } from "../document/schema.ts";
 
-/** What the server says of itself as a whole. */
+/** The server's description of itself. */
 export const toolState = exact({
   /** Whether somebody has to sign in, and so can sign out. */
   signedIn: boolean().strict().required(),

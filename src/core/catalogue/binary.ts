@@ -16,7 +16,7 @@ export class BinaryError extends Error {
   override name = "BinaryError";
 }
 
-/** What stands in front of the numbers, as JSON. Widths are bytes a number. */
+/** The header before the numbers, as JSON. Widths are bytes per number. */
 interface Header {
   fields: Field[];
   productIds: string[];

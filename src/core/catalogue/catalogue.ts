@@ -35,7 +35,7 @@ export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | unde
 export const titleField = (catalogue: Catalogue): Field | undefined =>
   fieldOf(catalogue, "title") ?? catalogue.fields.find(({ titles }) => titles);
 
-/** What a product is called. */
+/** The title of a product. */
 export function titleOf(catalogue: Catalogue, product: number): string {
   const field = titleField(catalogue);
   const id = catalogue.productIds[product] ?? "";

@@ -8,13 +8,13 @@ export interface NamedProduct {
   title: string;
 }
 
-/** What a cell said, and what it says now; several values are joined by commas, none is empty. */
+/** The previous and the present text of a cell; several values are joined by commas, none is empty. */
 export interface Move {
   was: string;
   is: string;
 }
 
-/** What one product says otherwise for one field. */
+/** A change of one product in one field. */
 export interface CellChange {
   field: Field;
   /** Each once, in the order of the variants. */
@@ -26,20 +26,20 @@ export interface ChangedProduct extends NamedProduct {
   changes: CellChange[];
 }
 
-/** What became of one field. */
+/** The changes of one field. */
 export interface FieldChange {
   field: Field;
   state: "kept" | "added" | "gone";
   /** Products in both catalogues whose cells differ. */
   products: number;
-  /** What became what, with the number of products, the most frequent first. */
+  /** Pairs of old and new values with their number of products, the most frequent first. */
   moves: (Move & { products: number })[];
   /** Values that only the new, or only the old catalogue states, as they are spelt there. */
   newValues: string[];
   goneValues: string[];
 }
 
-/** What is new, changed and gone from one catalogue to the next, by product and by field. */
+/** The additions, changes and removals between two catalogues, by product and by field. */
 export interface CatalogueChange {
   added: NamedProduct[];
   gone: NamedProduct[];
@@ -150,7 +150,7 @@ function cellText(column: Column, variant: number): string {
   return valuesAt(column, variant).join(", ");
 }
 
-/** What many products do alike is one object, since there can be as many as there are cells. */
+/** Equal changes of many products are one object, since there can be as many as there are cells. */
 function onlyOnce(): (was: string, is: string) => Move {
   const known = new Map<string, Move>();
   return (was, is) => {
@@ -161,7 +161,7 @@ function onlyOnce(): (was: string, is: string) => Move {
   };
 }
 
-/** What differs, variant by variant where there are as many as before; else as all of them together state it. */
+/** The differences, variant by variant where their number is unchanged; otherwise between all of them together. */
 function movesOf(
   was: Column,
   [oldFrom, oldTo]: Variants,

@@ -1,4 +1,4 @@
-/** What a field's values are. `path` is a category whose levels are joined by ` > `; `colour` is text that names colours. */
+/** The kinds of values. `path` is a category whose levels are joined by ` > `; `colour` is text that names colours. */
 export const fieldKinds = ["text", "number", "date", "yes-no", "path", "colour"] as const;
 export type FieldKind = (typeof fieldKinds)[number];
 

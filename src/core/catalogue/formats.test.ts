@@ -10,7 +10,7 @@ import { writeCsv } from "./write-csv.ts";
 const read = (text: string) => readCatalogue(new TextEncoder().encode(text));
 const nursery = readCatalogue(readFileSync("demo/nursery.csv")).catalogue;
 
-/** What a catalogue says, apart from the order of its fields and its dictionaries. */
+/** The content of a catalogue, apart from the order of its fields and its dictionaries. */
 function said(catalogue: Catalogue) {
   const variants = Array.from(catalogue.productIds, (id, p) => [
     id,

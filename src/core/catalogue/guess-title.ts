@@ -5,7 +5,7 @@ import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";
 
-/** What a column can be taken for and still name a product to people. */
+/** The meanings of columns that can still name a product to people. */
 const naming: ReadonlySet<ColumnMapping["as"]> = new Set(["title", "type", "brand", "attribute"]);
 /** Words of headings that names stand under. Common practice, no source. */
 const heads =

@@ -1,7 +1,7 @@
 import { expect, it } from "vitest";
 import { suggestRoles } from "./suggest-reading.ts";
 
-// What shops write above the price of today and the one of before: common practice, no source.
+// Common headings for the present price and the previous one: common practice, no source.
 it.each([
   ["Name", "Price now", "Price before"],
   ["Name", "Our price", "Original price"],

@@ -1,7 +1,7 @@
 import type { KnownColumn } from "./field-names.ts";
 
 /**
- * What shops call the columns that the catalogue format knows, by language; the first that a file has is taken.
+ * Common headings of the columns that the catalogue format knows, by language; the first that a file has is used.
  * Common practice, no source.
  */
 export const headingWords: Readonly<Record<string, Partial<Record<KnownColumn, readonly string[]>>>> = {

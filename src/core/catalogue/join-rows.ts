@@ -3,7 +3,7 @@ import { identity } from "./identity.ts";
 import type { Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
-/** What joining the rows of a file into products would give. */
+/** The result of joining the rows of a file into products. */
 export interface JoinOffer {
   /** Place of the column that the rows of one product share. */
   column: number;

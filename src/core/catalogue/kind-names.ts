@@ -1,6 +1,6 @@
 import type { FieldKind } from "./field.ts";
 
-/** What the designer reads for each kind of values. */
+/** The designer's name for each kind of values. */
 export const kindNames: Record<FieldKind, string> = {
   text: "text",
   number: "number",

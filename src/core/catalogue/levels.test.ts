@@ -6,7 +6,7 @@ import { cellReader } from "./reading.ts";
 import { suggestReading } from "./suggest-reading.ts";
 
 describe("the mark between levels", () => {
-  // What a person would answer, written down by hand; common practice, no source.
+  // Answers as a person would give them, written down by hand; common practice, no source.
   it.each([
     [["Clothing / Hoodies", "Clothing / Shirts", "Shoes / Boots"], " / "],
     [["Clothing/Hoodies", "Clothing/Shirts", "Clothing", "Shoes"], "/"],

@@ -6,7 +6,7 @@ export interface Problem {
   column?: string;
   /** The offending text, shortened. */
   value?: string;
-  /** What is wrong and what to do, in one or two plain sentences. */
+  /** The problem and what to do, in one or two plain sentences. */
   message: string;
 }
 

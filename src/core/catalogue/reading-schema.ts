@@ -8,9 +8,9 @@ import { type LevelMark, levelMarks } from "./levels.ts";
 export const decimalMarks = [".", ","] as const;
 /** The orders in which day, month and year are written. */
 export const dateOrders = ["ymd", "dmy", "mdy"] as const;
-/** What separates several values of one cell; nothing when a cell is one whole text. */
+/** The separator of several values in one cell; none when a cell is one whole text. */
 export const separators = ["|", ";", ",", "/", ""] as const;
-/** What a column can be taken for: a known column, an attribute, or nothing at all. */
+/** The possible meanings of a column: a known column, an attribute, or nothing at all. */
 export const columnUses = [...knownColumns, "attribute", "skip"] as const;
 
 /** The mark between several values; an empty text has a meaning too, so it is not taken for a missing one. */
@@ -19,11 +19,11 @@ export const separatorSchema = () => string<Separator>().strict().oneOf(separato
 /** How one column of a file is read. What is left out is as the catalogue format has it. */
 export const columnReading = exact({
   as: oneOf(columnUses),
-  /** What the values are. Default: what all of them look like. */
+  /** The kind of its values. Default: the kind that all of them look like. */
   kind: oneOf(fieldKinds).optional(),
   /** Default: `|`. */
   separator: separatorSchema().optional(),
-  /** What separates the levels of a path. Default: ` > `. */
+  /** The separator of a path's levels. Default: ` > `. */
   levels: string<LevelMark>().strict().oneOf(levelMarks).optional(),
   /** Default: a point. */
   decimal: oneOf(decimalMarks).optional(),

@@ -46,7 +46,7 @@ export function cellReader({
     if (whole || !(isNumber || isDay || unit !== undefined || levels !== undefined)) return (cell) => cell;
     return (cell) => (cell.includes("|") ? cell.split("|").map(value).join("|") : value(cell));
   }
-  // What stands in a value must not part it once values are joined by “|”.
+  // A `|` within a value must not separate it once values are joined by “|”.
   if (separator === "") return (cell) => value(cell.replaceAll("|", "/"));
   return (cell) =>
     cell
@@ -55,7 +55,7 @@ export function cellReader({
       .join("|");
 }
 
-/** What may stand around a number: a currency by its sign or its code, or a percent sign. */
+/** Symbols that may be around a number: a currency by its sign or its code, or a percent sign. */
 const around = String.raw`(?:\p{Sc}|[A-Z]{3}|%)?`;
 const numberWith = (group: string, mark: string): RegExp =>
   new RegExp(

@@ -3,7 +3,7 @@ import { identity, spelling } from "./identity.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
-/** What tells the rows of a file without product ids apart. */
+/** The columns that distinguish the rows of a file without product ids. */
 export interface RowIds {
   /** One a row, no two alike. */
   ids: string[];

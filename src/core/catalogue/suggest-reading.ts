@@ -13,7 +13,7 @@ import { availabilityOf, stockWord } from "./stock-words.ts";
 import type { Table } from "./table.ts";
 import { parseDay, parseNumber } from "./values.ts";
 
-/** What each heading usually means: the strict guess, and for known columns that it did not find a usual synonym. */
+/** The usual meaning of each heading: the strict guess, and a common synonym for known columns that it did not find. */
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
   const names = header.map((heading) => identity(heading.replaceAll(/[_\-./'’]+/g, " ")));

@@ -14,7 +14,7 @@ const sizes: readonly Series[] = [
   { name: "sizes", words: ["extra small", "small", "medium", "large", "extra large"] },
 ];
 
-/** What {@link calendarOf} gives for English, written down: a page that is drawn first would wait for it. */
+/** The result of {@link calendarOf} for English, written down: a page that is drawn first would wait for it. */
 const english: readonly Series[] = [
   {
     name: "months",
@@ -68,7 +68,7 @@ function seriesOf(names: readonly string[], locale: string): Series | undefined 
   return allSeries(locale).find(({ words }) => keys.filter((key) => words.includes(key)).length * 2 >= keys.length);
 }
 
-/** What series some names are of, in a word, or undefined. */
+/** The name of the series that some names belong to, or undefined. */
 export const seriesName = (names: readonly string[], locale = "en"): Series["name"] | undefined =>
   seriesOf(names, locale)?.name;
 

@@ -16,7 +16,7 @@ export const yesWords = [
 ] as const;
 export const noWords = ["no", "false", "n", "nein", "falsch", "non", "faux", "falso", "nee", "onwaar", "não"] as const;
 
-/** What a switch turned on stands for; “1” and “on” only where there is nothing else to be told by. */
+/** The values that a switch turned on represents; “1” and “on” only where no others tell. */
 export const affirmative: ReadonlySet<string> = new Set([...yesWords, "1", "on", "in stock"]);
 const either: ReadonlySet<string> = new Set([...yesWords, ...noWords]);
 

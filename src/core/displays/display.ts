@@ -7,13 +7,13 @@ import type { Seeking } from "./seeking.ts";
 
 /** The facts of one way to show a facet. How it looks is the storefront's; a view of the same name stands there. */
 export interface Display {
-  /** What the designer reads. */
+  /** The designer's name for it. */
   label: string;
   /** Modes that it can carry; the first is taken when the facet's own is not among them. */
   modes: readonly [Mode, ...Mode[]];
   /** Settings that it heeds beside those of every facet; see {@link commonSettings}. */
   settings: readonly SettingName[];
-  /** What an answer asks of the hands, and how it takes up room; a rehearsal goes by both. */
+  /** The effort and the space of an answer; the rehearsal uses both. */
   hands: InteractionCost;
   /** How an option comes in sight. Default: options are read one after the other; see {@link along}. */
   seek?: Seeking;

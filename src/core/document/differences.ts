@@ -1,6 +1,6 @@
 /** Something that is another in a second state of a shop. */
 export interface Difference {
-  /** What it is in, like “Panel Climber finder”; several differences of one thing stand together. */
+  /** The document it is in, like “Panel Climber finder”; differences with the same place are listed together. */
   where: string;
   /** The change, in one sentence without a full stop. */
   words: string;
@@ -56,7 +56,7 @@ function steady(ids: readonly string[]): (places: ReadonlyMap<string, number>) =
 const mostMoved = 2000;
 
 /**
- * What became of the items of a list: added, removed, moved, and, for those that stayed, what `inside` says of them.
+ * The changes of a list's items: added, removed, moved, and, for those that stayed, the result of `inside`.
  * @param nameOf an item as a sentence calls it
  */
 export function* listDifferences<T>(

@@ -9,7 +9,7 @@ export interface Edit<D extends object> {
   change(draft: D): void;
 }
 
-/** What an edit did: the document after it, and the ways there and back. */
+/** The result of an edit: the document after it, and the patches both ways. */
 export interface Change<D> {
   document: D;
   patches: Patch[];
@@ -23,7 +23,7 @@ export function perform<D extends object>(document: D, edit: Pick<Edit<D>, "chan
   return change.patches.length === 0 ? undefined : change;
 }
 
-/** What leads from one state of a document to another, and back. */
+/** The patches from one state of a document to a different one, and back. */
 export const changeBetween = <D extends object>(before: D, document: D): Change<D> => ({
   document,
   patches: difference(before, document),

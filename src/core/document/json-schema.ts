@@ -3,7 +3,7 @@ import type { ISchema, Schema } from "yup";
 /** A JSON Schema of draft 2020-12. */
 export type JsonSchema = { readonly [keyword: string]: unknown } | boolean;
 
-/** What a JSON Schema says where the schema itself cannot be looked into: which of several it is depends on the value. */
+/** The JSON Schema of a schema that depends on the value: any of several. */
 export interface Said {
   /** It may be absent. */
   optional?: boolean;
@@ -38,7 +38,7 @@ const mayBeAbsent = (schema: ISchema<unknown>): boolean => {
 
 const asNumber = (value: unknown): number | undefined => (typeof value === "number" ? value : undefined);
 
-/** What the tests of a text or a number say, as keywords. Rules that only a program can check are left out. */
+/** The tests of a text or a number as keywords. Rules that only a program can check are left out. */
 function keywordsOf({ type, tests = [] }: Described): Record<string, unknown> {
   const found: Record<string, unknown> = {};
   const patterns: string[] = [];

@@ -1,7 +1,7 @@
 import type { ISchema, Schema } from "yup";
 import { checkValue, InvalidDocument } from "./schema.ts";
 
-/** What is kept of a shop and has to be worked out anew when a document changes. */
+/** Caches of a shop that depend on its documents. */
 export type Kept = "catalogue" | "swatches";
 
 /** A document of an older format: what is known of it is that it says which. */
@@ -36,7 +36,7 @@ export interface DocumentKind<D extends object, Many extends boolean = boolean, 
   migrations: Readonly<Record<number, (old: OldDocument) => OldDocument>>;
   /** A document as it is until it is changed. @param name for a kind of which there are many */
   fresh(name: string): D;
-  /** What must be worked out anew when one of this kind changes. */
+  /** The caches that a change of one of this kind empties. */
   touches: readonly Kept[];
   /** The part of a document that they are worked out of; all of it where this is absent. */
   touching?(document: D): unknown;

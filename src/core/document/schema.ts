@@ -81,7 +81,7 @@ export const byMember = <M extends string, S extends ISchema<unknown>>(
 export class InvalidDocument extends Error {
   override name = "InvalidDocument";
   readonly path: string;
-  /** What it should have been, like “panel”. */
+  /** The expected kind of value, like “panel”. */
   readonly what: string;
   constructor(what: string, path: string, message: string) {
     super(message);

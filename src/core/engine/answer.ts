@@ -25,7 +25,7 @@ const rangeAnswer = exact({
   histogram: histogram.nullable().defined(),
 });
 
-/** What of a facet does not change with the selection. */
+/** The part of a facet's answer that does not change with the selection. */
 const steadyFacet = exact({
   field: fieldSchema,
   level: oneOf(levels),
@@ -92,14 +92,14 @@ export interface RangePair {
   steady: RangeAnswer;
 }
 
-/** What a page is told of one facet. */
+/** A page's data about one facet. */
 export interface FacetAnswer extends Omit<SteadyFacet, "counts" | "range"> {
   counts: CountAnswer;
   /** For a facet whose mode is `range`. */
   range?: RangePair;
 }
 
-/** What a listing page is told. */
+/** The answer for a listing page. */
 export interface Answer extends Omit<WireAnswer, "facets"> {
   /** By field key. */
   facets: Readonly<Record<string, FacetAnswer>>;

@@ -8,8 +8,8 @@ import type { SearchedField } from "./index/search-schema.ts";
 import type { Clause, Condition } from "./question.ts";
 
 /**
- * What a page's standing conditions leave of a catalogue. They act like choices that are always made, so those over
- * variants are kept apart: one and the same variant must satisfy them and what is chosen.
+ * The part of a catalogue that a page's standing conditions leave. They act like choices that are always made, so
+ * those over variants are kept apart: the same variant must satisfy them and the choices.
  */
 export interface Base {
   products: Bitmap;
@@ -26,7 +26,7 @@ interface Records {
 /** The whole catalogue. */
 export const everything = (index: CatalogueIndex): Base => ({ products: index.allProducts(), variants: undefined });
 
-/** What some conditions leave: all clauses hold, and of each clause one condition at least. */
+/** The products that some conditions leave: all clauses are true, and of each clause one condition at least. */
 export function baseOf(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]): Base {
   return within.reduce<Base>((base, clause) => narrowed(base, anyOf(index, clause, searching)), everything(index));
 }
@@ -37,7 +37,7 @@ export function productsWithin(index: CatalogueIndex, within: readonly Clause[])
   return toIds(variants ? intersect(productsOf(index, variants), products) : products);
 }
 
-/** What the words of a search leave of a base. */
+/** The products of a base that match the search words. */
 export function searchedIn(
   index: CatalogueIndex,
   base: Base,

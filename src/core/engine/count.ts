@@ -38,8 +38,8 @@ export const productsWithoutValue = (page: Matcher, facet: Facet): Uint32Array =
 export const reachCount = (page: Matcher, facet: Facet): number => count(stating(page, facet));
 
 /**
- * What a step of each way of counting costs beside comparing two words of bitmaps: walking to a value of
- * a listed record, and finding a record for the list. Measured with `npm run bench`; only speed hangs on them.
+ * The cost of a step of each way of counting, relative to comparing two words of bitmaps: walking to a value of a
+ * listed record, and finding a record for the list. Measured with `npm run bench`; only speed depends on it.
  */
 const walkCost = 2.5;
 const listCost = 2.5;

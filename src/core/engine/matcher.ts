@@ -8,7 +8,7 @@ import { listOf } from "./index/postings.ts";
 import type { Choice, Choices, Facet } from "./question.ts";
 import { optionsOf, rangeOf } from "./selection.ts";
 
-/** What one facet's choice asks of a product or of its variants. */
+/** The records that one facet's choice requires of a product or of its variants. */
 type Condition =
   /** Products or variants that hold it. Those of variants must be held by one and the same variant. */
   | { field: string; level: Level; bits: Bitmap }
@@ -25,7 +25,7 @@ export interface Match {
   each: Uint32Array[];
 }
 
-/** What has been worked out of one match. */
+/** Cached results of one match. */
 interface Kept {
   match: Match;
   products?: Bitmap;

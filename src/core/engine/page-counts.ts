@@ -18,14 +18,14 @@ const mostSteady = 600;
 export class PageCounts {
   readonly index: CatalogueIndex;
   readonly base: Base;
-  /** What the words of fields weigh in a search. */
+  /** The weights of fields' words in a search. */
   readonly searching: readonly SearchedField[] | undefined;
   /** Products of the page before any choice. */
   readonly outOf: number;
   /** The page with nothing chosen, worked out once for all facets. */
   #nothing: Matcher;
   #steady = new Map<string, SteadyFacet>();
-  /** What was counted last, which holds as long as the same is chosen in the same facets. */
+  /** The last counts, valid while the same facets have the same choices. */
   #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
 
   constructor(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]) {
@@ -63,7 +63,7 @@ export class PageCounts {
     return { live: counts, ...(range ? { range } : {}) };
   }
 
-  /** What does not change with the selection; worked out once. The facet's field must be in the catalogue. */
+  /** The part that does not change with the selection; computed once. The facet's field must be in the catalogue. */
   steady(facet: Facet): SteadyFacet {
     return kept(this.#steady, facetName(facet), () => this.#countSteady(facet), mostSteady);
   }

@@ -73,9 +73,9 @@ export const condition = lazy((value: unknown) => {
 /** Conditions of which one must hold. */
 export const clause = listOf(condition, 200);
 
-/** What a listing page asks. */
+/** A question of a listing page. */
 export const question = exact({
-  /** What makes a product one of the page's: all of these hold, beside every choice. Empty for the whole catalogue. */
+  /** The conditions of a page's products: all must be true, beside every choice. Empty for the whole catalogue. */
   within: listOf(clause, 200).test(
     "conditions",
     ({ path }) => `${path} has more than ${limitText(limits.conditions)} conditions`,
@@ -88,7 +88,7 @@ export const question = exact({
    * fall. Empty for the catalogue's own order. It is also what stands in an address.
    */
   sort: text(500),
-  /** What is wanted of each product beside its card. */
+  /** Data wanted of each product beside its card. */
   show: exact({
     /** Fields whose values are shown. */
     fields: listOf(someText(500), 100),
@@ -97,7 +97,7 @@ export const question = exact({
   })
     .optional()
     .default(undefined),
-  /** What the words of fields weigh in a search; what is usual where it is absent. */
+  /** The weights of fields' words in a search; the default ones where it is absent. */
   searching: searching.optional().default(undefined),
   /** Whether, when nothing is found, it is wanted what can be taken back. */
   mends: boolean().strict().optional(),
@@ -112,7 +112,7 @@ export const wireQuestion = question.concat(exact({ has: listOf(text(100_000), 3
 /** Chosen options, or a range. */
 export type Choice = InferType<typeof choice>;
 export type Choices = InferType<typeof selection>["choices"];
-/** What a shopper has chosen on a page. */
+/** A shopper's choices on a page. */
 export type Selection = InferType<typeof selection>;
 /** A facet as the engine sees it: one question over one field. */
 export type Facet = InferType<typeof facet>;

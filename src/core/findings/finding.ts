@@ -11,12 +11,12 @@ import type { Measures } from "./measure.ts";
 export const findingLevels = ["note", "warning", "error"] as const;
 export type FindingLevel = (typeof findingLevels)[number];
 
-/** What one look of a kind has found. */
+/** A finding as its kind returns it. */
 export interface FindingDraft {
   /** Row that it is about; the whole panel when absent. */
   row?: string;
   band?: Band;
-  /** What is wrong, with its number, in one or two sentences. */
+  /** The problem, with its number, in one or two sentences. */
   words: string;
   /** A field of which some products say nothing, so that the catalogue can tell which. */
   silentField?: string;
@@ -39,7 +39,7 @@ export interface FacetUnderTest {
   reach: number;
 }
 
-/** What findings are found in. */
+/** The inputs of a finding kind. */
 export interface FindingContext {
   panel: PanelDocument;
   facts: Facts;
@@ -47,9 +47,9 @@ export interface FindingContext {
   /** To the panel's facets on the wide band, with what is chosen. */
   answer: Answer;
   facets: readonly FacetUnderTest[];
-  /** What a browser has measured; empty where none has. */
+  /** A browser's measurements; empty where there are none. */
   measures: Measures;
-  /** What the panel is drawn in, where that is known. */
+  /** The look of the panel, where it is known. */
   look: DrawnIn | undefined;
 }
 
@@ -60,7 +60,7 @@ export type DrawnIn = Pick<LookDocument, "values" | "dark" | "styles">;
 export interface FindingKind {
   name: string;
   level: FindingLevel;
-  /** What must be there beside a panel and its catalogue. Where it is missing, the kind finds nothing. */
+  /** Required inputs beside a panel and its catalogue. Where they are missing, the kind finds nothing. */
   needs?: "measures" | "look";
   find(context: FindingContext): Awaitable<readonly FindingDraft[]>;
 }

@@ -55,7 +55,7 @@ async function mended(
     const edit = fixEdit(panel, finding, profileOf(index));
     const now = edit ? edited(panel, edit) : panel;
     expect(checkDocument(panelKind, JSON.parse(JSON.stringify(now)))).toEqual(now);
-    // What was measured before says nothing of what is after it.
+    // Earlier measurements say nothing about a later panel.
     expect((await find(index, now, selection)).filter((one) => one.kind === kind)).toEqual([]);
     // History names what was done, not what was wrong.
     expect(edit?.words.toLowerCase()).toContain(finding.remedy.words.toLowerCase());

@@ -61,13 +61,13 @@ export const findingKinds: readonly FindingKind[] = [
   hardToSee,
 ];
 
-/** What findings are found in, beside a panel and its catalogue. */
+/** The inputs of findings beside a panel and its catalogue. */
 export interface Known {
-  /** What a browser has measured. */
+  /** A browser's measurements. */
   measures?: Measures;
-  /** What the page asks of its products; by default nothing, so that all are on it. */
+  /** The page's standing conditions; none by default, so that all products are on it. */
   within?: Clause[];
-  /** What the panel is drawn in. */
+  /** The look of the panel. */
   look?: DrawnIn | undefined;
 }
 

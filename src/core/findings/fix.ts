@@ -38,7 +38,7 @@ export type Fix =
 
 /** A fix as a finding offers it. */
 export interface OfferedFix {
-  /** What it does, on its button. */
+  /** Its effect, on its button. */
   words: string;
   step: Fix;
 }

@@ -1,4 +1,4 @@
-/** What of an element can be seen, in CSS px of the viewport. */
+/** The visible part of an element, in CSS px of the viewport. */
 export interface Box {
   x: number;
   y: number;

@@ -13,11 +13,11 @@ export interface Measure {
   products: number;
   /** How many cards of products stand in a row, and how high a row is with the gap below it, where there are any. */
   cards?: { columns: number; height: number } | undefined;
-  /** What each row's worst step moves, where that was tried. */
+  /** The largest shift of each row's steps, where it was measured. */
   shifts?: readonly RowShift[];
 }
 
-/** What a page can measure by itself: everything but how high somebody's screen is. */
+/** The measurements that a page can make by itself: everything but the height of somebody's screen. */
 export type PageMeasure = Omit<Measure, "screen">;
 
 /** A page's measure against a screen of so many px. */
@@ -26,5 +26,5 @@ export const onScreen = (measure: PageMeasure, height: number): Measure => ({
   screen: height - measure.bars,
 });
 
-/** What a browser has measured on each band, as far as it has. */
+/** A browser's measurements on each band, as far as there are any. */
 export type Measures = Partial<Record<Band, Measure>>;

@@ -25,7 +25,7 @@ export interface LookIssue {
   scheme: Scheme;
   /** For a contrast: the two colours as they are seen, with what they are. */
   seen?: { colour: string; grounds: readonly string[]; as: keyof typeof needed };
-  /** What it is, and what it should be: a ratio, or CSS px. */
+  /** The measured and the required value: a ratio, or CSS px. */
   is: number;
   needed: number;
   /** It is no fault by the standard; it would be better otherwise. */
@@ -43,7 +43,7 @@ class Seen {
     this.scheme = scheme;
   }
 
-  /** What a property of a part comes to; in a state that it does not differ by, what it is in the one before. */
+  /** The value of a property of a part; in a state without its own, that of the state before. */
   value(part: string, property: string, state: State): string | number | undefined {
     for (let at = state; ; at = stateBefore[at as Exclude<State, "rest">]) {
       const name = tokenName(part, property, at);
@@ -88,14 +88,14 @@ function judgePair(
   state: State,
 ): Omit<LookIssue, "bands" | "scheme"> | undefined {
   const { of, on, as, or, size, weight } = pair;
-  // What cannot be used needs no contrast by the standard; its words are judged all the same, since they are read.
+  // Unusable options need no contrast by the standard; their words are audited all the same, since they are read.
   if (as === "control" && state === "unavailable") return undefined;
   // Where a picture takes its place, it is not there.
   const { under } = part.properties[of] ?? {};
   if (under && seen.value(name, under, state)) return undefined;
   const colour = seen.colour(name, of, state);
   const around = seen.groundsOf(name, part);
-  // What is not there is not to be seen: a mark only has a colour in the states that have the mark.
+  // A mark has a colour only in the states that have the mark.
   if (as === "control" && alphaOf(colour) === 0 && !or) return undefined;
   if (of === "ring" && seen.size(name, "ring-width", state) === 0) return undefined;
   const grounds = around.map((ground) => (on ? over(seen.colour(name, on, state), ground) : ground));
@@ -164,7 +164,7 @@ function judgePicture(seen: Seen, name: string, part: Part): Omit<LookIssue, "ba
   return { kind: "same picture", part: name, token, state: "chosen", is: 1, needed: needed.control };
 }
 
-/** What is clicked, by the property with its height, and the room around it that counts towards it. */
+/** Parts that are clicked, by the property with their height, and the space around them that counts towards it. */
 const targets: readonly [part: string, property: string, room?: string][] = [
   ["option", "height"],
   ["tile", "height", "room"],
@@ -241,8 +241,8 @@ export function auditLook(look: LookValues): LookIssue[] {
 }
 
 /**
- * What a colour must be told from, for a picker that draws the line: the grounds under it, and the contrast needed.
- * @returns undefined where nothing is judged by it
+ * The backgrounds under a colour and the contrast it needs, for a picker that draws the limit.
+ * @returns undefined where nothing is audited by it
  */
 export function groundsUnder(
   look: LookValues,
@@ -253,7 +253,7 @@ export function groundsUnder(
   const part = parts[token.part];
   const pair = part?.judged?.find(({ of }) => of === token.property);
   const seen = new Seen(look, band, scheme);
-  // What all others are made from is judged on the panel's own ground.
+  // The basic values are audited on the panel's own background.
   if (
     part &&
     !pair &&

@@ -5,7 +5,7 @@ import { type LookValues, settingOf, wayOf } from "./resolve.ts";
 import { type Token, tokens } from "./tokens.ts";
 import type { TokenValue } from "./value.ts";
 
-/** What mends a miss: a token with another value, on the bands or in the scheme where it is missed. */
+/** A fix: a token with a different value, on the bands or in the scheme of the issue. */
 export interface Mend {
   token: Token;
   value: TokenValue;

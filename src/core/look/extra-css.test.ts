@@ -35,14 +35,14 @@ describe("extra CSS", () => {
     expect(put(".a, .b { top: 0; @media print { & > i { top: 1px } } left: 0 }")).toContain(
       `${root} .a,${root} .b{top:0}@media print{:is(${root} .a,${root} .b)>i{top:1px}}${root} .a,${root} .b{left:0}`,
     );
-    // What the whole document shares has names of its own.
+    // Names shared by the whole document are prefixed.
     expect(put(".a { animation: turn 1s } @keyframes turn { from { top: 0 } to { top: 1px } }")).toContain(
       "animation:custom-turn 1s}@keyframes custom-turn{from{top:0}to{top:1px}}",
     );
     expect(put('.a { font-family: Own, serif } @font-face { font-family: "Own"; src: url(/o.woff2) }')).toContain(
       '.a{font-family:"own (custom)",serif}',
     );
-    // What would be all of a page elsewhere finds nothing inside of a panel.
+    // Selectors that would match the whole page match nothing inside a panel.
     expect(put("html, body, :root { color: red }")).toContain(`${root} html,${root} body,${root} :root{`);
     expect(checkCss("body { color: red }")).toEqual([
       expect.objectContaining({

@@ -37,7 +37,7 @@ export function checkCss(text: string): CssFault[] {
     return faults;
   }
   checkTokens(text, fault);
-  // What stands too deep, or is not closed, is not read any further.
+  // Blocks that are too deep or not closed are not read any further.
   if (faults.some(({ error }) => error)) return faults;
   const tree = parsed(text, (error) =>
     fault(true, error.offset ?? 0, (error.offset ?? 0) + 1, `${sentence(error.message)}`),
@@ -60,7 +60,10 @@ function parsed(text: string, onParseError: (error: { message: string; offset?: 
   }) as csstree.StyleSheet;
 }
 
-/** What can be told without reading the whole: brackets that match, nothing too deep, no escapes, nothing that ends the element. */
+/**
+ * Checks without reading the whole: brackets that match, nothing too deep, no escapes, nothing that ends the
+ * element.
+ */
 function checkTokens(text: string, fault: Report): void {
   const open: { close: string; from: number }[] = [];
   const closers: Record<string, string> = { "{": "}", "(": ")", "[": "]" };

@@ -6,7 +6,7 @@ export interface ShippedFont {
   name: string;
   /** Name of its package, without its scope. */
   package: string;
-  /** What stands in for it until it is there, or where it lacks a letter. */
+  /** The fallback until it has loaded, or where it lacks a letter. */
   fallback: string;
 }
 

@@ -10,7 +10,7 @@ import { tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";
 import { valueFault } from "./value-fault.ts";
 
-/** What is wrong with values of tokens: a path below them, and words. */
+/** An invalid value of a token: a path below the values, and words. */
 function faultIn(values: unknown, banded: boolean): [path: string, words: string] | undefined {
   if (!isPlain(values)) return ["", "must be an object"];
   for (const [name, setting] of Object.entries(values)) {
@@ -80,7 +80,7 @@ export const lookSchema = exact({
     return !fault || context.createError({ message: `${path}: ${fault.reason}` });
   }),
 }).test("loops", (look, context) => {
-  // What is no look at all is another fault, and told as one.
+  // A value that is not a look at all is reported by another check.
   const loop = isPlain(look?.values) && isPlain(look.dark) ? loopIn(look as LookValues) : undefined;
   return (
     loop === undefined ||
@@ -106,7 +106,7 @@ function followsItself(look: LookValues, name: string, band: Band, scheme: Schem
     seen.add(at);
     const token = tokens.get(at);
     const value = token && settingOn(look, token, band, scheme);
-    // What is no value at all is another fault, and told as one.
+    // A value of the wrong type is reported by another check.
     at = value === undefined ? undefined : referenceIn(value);
   }
   return false;

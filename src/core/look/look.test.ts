@@ -24,7 +24,7 @@ const token = (name: string): Token => {
 };
 const plain = { values: {}, dark: {} };
 const resolved = (css: string) => resolveScheme(resolveBands(css, bandQueries(defaultLimits)), "shopper");
-/** What an independent parser makes of some CSS. It throws where that is none. */
+/** An independent parser's reading of some CSS. It throws for invalid CSS. */
 const parsed = (css: string): string =>
   new TextDecoder().decode(transform({ filename: "look.css", code: new TextEncoder().encode(css), minify: true }).code);
 
@@ -81,7 +81,7 @@ describe("a look", () => {
     expect(valueOn(slim, "tile.radius", "slim")).toBe(2);
     expect(edited(slim, giveBackToken(token("radius"), "slim"))).toEqual(wide);
     expect(edited(wide, giveBackToken(token("radius"), "wide"))).toEqual(start);
-    // What has a band of its own from the start keeps it until that is changed.
+    // Values with their own band from the start keep it until that is changed.
     const tall = edited(start, setToken(token("tile.height"), "wide", 60));
     expect(valueOn(tall, "tile.height", "slim")).toBe(44);
   });

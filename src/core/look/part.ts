@@ -10,7 +10,7 @@ export type Effect = readonly [selector: string, property: string, end?: string]
 /** One choice of a token that is one of a few: what it writes, by the end of the custom property's name. */
 export type Choice = Readonly<Record<string, string>>;
 
-/** What can be set of a part: its values by state, as they are until a look changes them, and where they show. */
+/** The settable properties of a part: their default values by state, and where they apply. */
 export interface Property {
   type: TokenType;
   label: string;
@@ -20,7 +20,7 @@ export interface Property {
   min?: number;
   max?: number;
   step?: number;
-  /** What it can be, where that is one of a few, with what each writes. */
+  /** The possible values, where there are only a few, with what each writes. */
   choices?: Readonly<Record<string, Choice>>;
   /** It can differ by the part's states. */
   stated?: boolean;
@@ -38,7 +38,7 @@ export interface Part {
   /** By state, what is put behind the selector; states that are not named do not exist. */
   states?: { readonly [S in State]?: string };
   properties: Readonly<Record<string, Property>>;
-  /** What has to be seen against what, see `judge.ts`. */
+  /** The pairs that must contrast, see `audit.ts`. */
   judged?: readonly Judged[];
 }
 

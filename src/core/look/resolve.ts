@@ -5,7 +5,7 @@ import { referenceIn, type TokenValue } from "./value.ts";
 /** Values of tokens that are set apart from what they are by themselves; each may differ by band. */
 export type TokenValues = Readonly<Record<string, Banded<TokenValue> | undefined>>;
 
-/** What a look sets: values, and colours for shoppers who prefer dark. */
+/** A look's own values: values, and colours for shoppers who prefer dark. */
 export interface LookValues {
   values: TokenValues;
   dark: Readonly<Record<string, TokenValue | undefined>>;
@@ -14,18 +14,18 @@ export interface LookValues {
 /** Light, or dark for shoppers who prefer that. */
 export type Scheme = "light" | "dark";
 
-/** What a token is set to, on all bands: by the look, or by itself. */
+/** The value of a token on all bands: from the look, or its default. */
 export const settingOf = ({ values }: Pick<LookValues, "values">, token: Token): Banded<TokenValue> =>
   (Object.hasOwn(values, token.name) ? values[token.name] : undefined) ?? token.fallback;
 
-/** What a token is set to on a band, before what it follows is looked up. */
+/** The value of a token on a band, before references are resolved. */
 export const settingOn = (look: LookValues, token: Token, band: Band, scheme: Scheme): TokenValue =>
   (scheme === "dark" && Object.hasOwn(look.dark, token.name) ? look.dark[token.name] : undefined) ??
   resolve(settingOf(look, token), band);
 
 /**
- * What a token comes to on a band: what it follows is looked up until there is a value.
- * @returns undefined for a name that is none, or one that follows itself
+ * The value of a token on a band, with references resolved.
+ * @returns undefined for an unknown name, or one that follows itself
  */
 export function valueOn(
   look: LookValues,

@@ -41,7 +41,7 @@ const shadowText = ({ x, y, blur, spread, colour }: Shadow): string =>
   `${x}px ${y}px ${blur}px ${spread}px ${written({ type: "colour" }, colour)[""]}`;
 
 const declared = (token: Token, value: TokenValue): string => {
-  // What follows another token follows each of the properties that it writes.
+  // A following token follows each of the properties that it writes.
   const reference = referenceIn(value);
   const all =
     reference === undefined
@@ -70,7 +70,7 @@ function bandRules(selector: string, settings: readonly (readonly [Token, Banded
 export const lookSheet = (look: LookValues, selector: string): string =>
   settingSheet(look, tokens.keys(), selector) + darkSheet(look.dark, selector);
 
-/** What a look sets, and no more: for where all tokens are there by themselves. */
+/** The values that a look sets, and no others: for places where all tokens are defined already. */
 export const ownSheet = (look: LookValues, selector: string): string =>
   settingSheet(look, Object.keys(look.values), selector) + darkSheet(look.dark, selector);
 

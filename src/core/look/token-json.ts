@@ -14,7 +14,7 @@ const followed = (type: TokenType): JsonSchema => ({
 const colour: JsonSchema = { anyOf: [{ type: "string", pattern: hex.source }, place("follows-colour")] };
 const px = (least: number): JsonSchema => ({ type: "number", minimum: least, maximum: 400 });
 
-/** What the values of tokens are, once for all of them: the `$defs` of a schema in which tokens are set. */
+/** The values of tokens, once for all of them: the `$defs` of a schema in which tokens are set. */
 export const tokenDefinitions = (): Record<string, JsonSchema> => ({
   colour,
   font: { anyOf: [{ type: "string", maxLength: 400, pattern: families.source }, place("follows-font")] },
@@ -63,7 +63,7 @@ function byBand(value: JsonSchema): JsonSchema {
   return type ? place(`${type}-by-band`) : bandedJson(value);
 }
 
-/** What a JSON Schema says of a token's value. */
+/** The JSON Schema of a token's value. */
 function tokenJson({ type, min, max, choices }: Pick<Token, "type" | "min" | "max" | "choices">): JsonSchema {
   if (plainTypes.includes(type)) return place(type);
   if (choices) {

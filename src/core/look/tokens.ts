@@ -23,7 +23,7 @@ export interface Token extends Omit<Property, "at" | "stated"> {
   part: string;
   property: string;
   state: State;
-  /** What it is until a look changes it. */
+  /** Its default value. */
   fallback: Banded<TokenValue>;
 }
 

@@ -1,4 +1,4 @@
-/** What kinds of values tokens have. Lengths are in CSS px, times in ms, colours are `#rrggbb` or `#rrggbbaa`. */
+/** The kinds of token values. Lengths are in CSS px, times in ms, colours are `#rrggbb` or `#rrggbbaa`. */
 export const tokenTypes = [
   "colour",
   "length",

@@ -11,7 +11,7 @@ import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument,
 /** One step over a shop's pages. */
 export type PagesEdit = Edit<PagesDocument>;
 
-/** What a change of a layout is for: all pages of the shop, those of a kind, or the one at an address. */
+/** The scope of a layout change: all pages of the shop, those of a type, or the one at an address. */
 export type Scope = { everywhere: true } | { kind: PageKind } | { address: string };
 
 /** Sets some members of a layout. One that is undefined follows again. */
@@ -76,7 +76,7 @@ const tidy = ({ panel, at, after }: PanelOnPage): PanelOnPage => ({
   ...(after === undefined ? {} : { after }),
 });
 
-/** What is set for a scope itself; undefined where nothing is. */
+/** The settings of a scope itself; undefined where there are none. */
 export function layoutOf({ everywhere, layouts, exceptions }: PagesDocument, scope: Scope): LayoutChanges | undefined {
   if ("everywhere" in scope) return everywhere;
   if ("kind" in scope) return layouts[scope.kind];
@@ -167,7 +167,7 @@ export const setMenu = (menu: readonly MenuEntry[], words: string): PagesEdit =>
   },
 });
 
-/** What the words of fields weigh in a search; undefined for what is usual. */
+/** The weights of fields' words in a search; undefined for the default ones. */
 export const setSearch = (search: SearchedField[] | undefined, words: string): PagesEdit => ({
   words,
   change: (pages) => {

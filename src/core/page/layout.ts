@@ -43,7 +43,10 @@ export function fieldOfCell({ part, field }: Cell, fields: Iterable<Field>): Fie
   return [...fields].find((one) => (role === undefined ? one.key === field : one.role === role));
 }
 
-/** What a page wants of each product beside its card: the fields that any band shows, and whether variants are chosen. */
+/**
+ * Data that a page wants of each product beside its card: the fields that any band shows, and whether variants are
+ * chosen.
+ */
 export function showOf(
   { form, card, table }: Pick<Layout, "form" | "card" | "table">,
   fields: Iterable<Field>,

@@ -8,7 +8,7 @@ export const moreWays = ["pages", "button", "scroll"] as const;
 
 export type MoreWay = (typeof moreWays)[number];
 
-/** What a card or a cell of a table can show. */
+/** The parts that a card or a cell of a table can show. */
 export const cellParts = [
   "picture",
   "title",

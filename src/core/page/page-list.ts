@@ -6,7 +6,7 @@ import type { Collection, PagesDocument } from "./pages-schema.ts";
 export interface PageRef {
   address: string;
   kind: PageKind;
-  /** What it is called; empty where the shop's own words say it. */
+  /** Its name; empty where the shop's own words give it. */
   name: string;
 }
 

@@ -70,7 +70,7 @@ const cell = exact({ part: oneOf(cellParts), field: text(500).optional() });
 /** A column of a table, with one or several things one under the other. */
 const column = exact({ title: text(200), titles: others, cells: listOf(cell, 12) });
 
-/** What a kind of page, or one page, sets; what is absent follows the kind, and the kind what is usual. */
+/** The settings of a page type or of one page; absent ones follow the page type, and that the default. */
 export const layoutChanges = exact({
   /** In order; those in one slot stand one after the other. */
   panels: listOf(standing, 20).optional().default(undefined),
@@ -94,7 +94,7 @@ export const layoutChanges = exact({
   picture: wholeIn(24, 400).optional(),
   /** Whether an article lists products below its text. */
   listing: boolean().strict().optional(),
-  /** What stands there when nothing is found, above what can be taken back. */
+  /** The text shown when nothing matches, above the filters that can be removed. */
   nothing: html(20_000).optional(),
 });
 
@@ -161,7 +161,7 @@ export const pagesSchema = exact({
   format: number<typeof pagesFormat>().strict().oneOf([pagesFormat]).required(),
   collections: apart(collection, 1000),
   articles: apart(article, 500),
-  /** What all pages of the shop have, as far as their kind or they themselves do not have it otherwise. */
+  /** The settings of all pages, unless their type or they themselves have others. */
   everywhere: ownLayout(),
   layouts: exact({
     shop: ownLayout(),
@@ -176,7 +176,7 @@ export const pagesSchema = exact({
   exceptions: record(layoutChanges),
   bars: listOf(bar, 10),
   menu: listOf(menuEntry, 60),
-  /** What the words of fields weigh in a search; those that are not named weigh what is usual. */
+  /** The weights of fields' words in a search; fields that are not named have the default weight. */
   search: searching.optional().default(undefined),
 });
 

@@ -22,14 +22,14 @@ export interface ShownPage extends PageRef {
   html: string;
   /** The pages above it, from the whole shop down, without itself. */
   crumbs: { name: string; to: string }[];
-  /** What makes a product one of the page's. */
+  /** The conditions of the page's products. */
   within: Clause[];
   /** The order of the page until the shopper chooses another. */
   order: string;
   layout: Layout;
 }
 
-/** What a page is, beside its layout. */
+/** A page without its layout. */
 type Content = Pick<ShownPage, "names" | "html" | "crumbs" | "within" | "order"> & PageRef;
 
 const top = { name: "", to: shopAddress };
@@ -72,7 +72,7 @@ export const layoutAt = (
   first: string | undefined,
 ): Layout => laidOver(layoutOfKind(kind, pages, first), pageOverrides(pages, address));
 
-/** Those of some pages on which the shop's first panel stands because the designer has not said otherwise. */
+/** The pages that have the shop's first panel because the designer has set no other. */
 export function usualPages<P extends Pick<PageRef, "address" | "kind">>(list: readonly P[], pages: PagesDocument): P[] {
   const first = "";
   return list.filter((one) => layoutAt(one, pages, first).panels.some(({ panel }) => panel === first));
@@ -91,7 +91,7 @@ export function firstPageOf(panel: string, pages: PagesDocument, first: string |
   return stands?.address ?? shopAddress;
 }
 
-/** What one page has otherwise than its kind; undefined where it has nothing. */
+/** The own settings of one page; undefined where it has none. */
 export const pageOverrides = ({ exceptions }: PagesDocument, address: string) =>
   Object.hasOwn(exceptions, address) ? exceptions[address] : undefined;
 
@@ -124,7 +124,7 @@ function valueContent(address: string, facts: PageFacts): Content | undefined {
   return { ...plain, address, kind, name, crumbs, within: [[{ field, options: [id] }]] };
 }
 
-/** What makes a product one of a collection's. */
+/** The conditions of a collection's products. */
 export function membersOf({ of }: Pick<Collection, "of">, value: string | undefined): Clause[] {
   if (of.by === "hand") return [[{ products: [...of.products] }]];
   if (of.by === "value") return [[{ field: of.field, options: value === undefined ? [] : [value] }]];

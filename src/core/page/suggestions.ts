@@ -15,7 +15,7 @@ import { nextPlace, startPlace } from "./browse-state/browse-state.ts";
 import { pageList, shopAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 
-/** What is offered while somebody types into the search of a shop. */
+/** Suggestions while somebody types into a shop's search. */
 export const suggestionsSchema = exact({
   /** The products that fit best. */
   products: listOf(cardSchema, 10),
@@ -34,8 +34,8 @@ const mostPages = 6;
 const mostValues = 4;
 
 /**
- * What to offer for the beginning of a search; nothing for no words.
- * @param panels those that stand on the page of the whole shop
+ * The suggestions for the beginning of a search; none for no words.
+ * @param panels those on the page of the whole shop
  */
 export async function suggestionsFor(
   facts: Facts,

@@ -4,7 +4,7 @@ import { heededSettings } from "./choose-display.ts";
 import type { PanelEdit } from "./edit.ts";
 import type { FacetRow } from "./panel-schema.ts";
 
-/** What is said in a field's own numbers and words, and would be wrong of another field. */
+/** Settings in a field's own numbers and words, which would be wrong for a different field. */
 const ofItsField: ReadonlySet<SettingName> = new Set([
   ...(["ends", "least", "most", "step", "prefix", "suffix", "decimals"] as const),
   ...(["rangeBy", "rangeCount", "rangeLimits", "hint"] as const),

@@ -114,7 +114,7 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   }
   if (!same(was.byHand, is.byHand))
     yield is.byHand.length > 0 ? "sorts its options by hand" : "no longer sorts its options by hand";
-  // What a named value was stated by when it was picked is no difference that anyone sees.
+  // The number of products that a named value once had is no visible difference.
 }
 
 /** A setting that is another, in words; by band where it differs by band. */

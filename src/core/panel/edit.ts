@@ -72,7 +72,7 @@ export const duplicateRow = (row: Row, name: string): PanelEdit => ({
   },
 });
 
-/** What shoppers read for a row in the shop’s own language; empty for the usual name. */
+/** A row's label in the shop’s own language; empty for the default one. */
 export const setLabel = (id: string, label: string, name: string): PanelEdit =>
   rowEdit(`Rename ${name}`, id, (row) => {
     row.label = label.trim().slice(0, 200);

@@ -133,7 +133,7 @@ export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean):
     if (rules.picked.length === 0 && rules.show === "except") rules.show = "all";
   });
 
-/** What shoppers read for an option, in the shop's own language or another; an empty text leaves the catalogue's. */
+/** An option's label, in the shop's own language or another; an empty text leaves the catalogue's. */
 export const renameOption = (of: OptionsOf, option: ListedOption, text: string, language?: string): PanelEdit =>
   rulesEdit(of, `rename ${option.original} to “${text.trim()}”`, ({ labels }) => {
     const words = labels[option.id] ?? { text: "" };

@@ -27,7 +27,7 @@ export function wordsIn({ text, others = {} }: Words, language: string): string 
   return others[language] ?? others[language.split("-")[0] ?? ""] ?? text;
 }
 
-/** What shoppers read for an option. */
+/** The label of an option. */
 export const labelOf = ({ labels }: OptionRules, { id, label }: Option, language: string): string =>
   (Object.hasOwn(labels, id) && labels[id] ? wordsIn(labels[id], language) : "") || label;
 

@@ -61,7 +61,7 @@ const wordsIn = (longest: number) =>
     )
     .meta(said((of) => of(record(text(longest)))));
 
-/** What a setting's value may be, from its definition. */
+/** The possible values of a setting, from its definition. */
 function settingSchema(definition: SettingDefinition): Schema {
   switch (definition.kind) {
     case "choice":
@@ -121,7 +121,7 @@ const optionRules = exact({
     exact({
       label: string().strict().trim().min(1).max(200).required(),
       values: listOf(namedValue, 1000).min(1),
-      /** Those of the values that shoppers did not get before they were merged, to be left out again when they are parted. */
+      /** Values hidden before the merge; unmerging hides them again. */
       left: listOf(someText(500), 1000).optional().default(undefined),
     }),
     500,
@@ -137,7 +137,7 @@ const facetRow = exact({
   id: id(),
   /** Key of the catalogue's field. Two rows of one field share their choice, mode and merged options. */
   field: someText(200),
-  /** What shoppers read above the options; the field's name when empty. */
+  /** The title above the options; the field's name when empty. */
   label: label(),
   labels: others,
   display: bandedText(displayNames),
@@ -145,7 +145,7 @@ const facetRow = exact({
   settings,
   /** The option style of the panel's look that its options take. */
   style: id().optional().default(undefined),
-  /** What of the look differs for this facet alone. */
+  /** The style values of this facet alone. */
   look: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : tokenValues)).meta(
     said((of) => of(tokenValues), { optional: true }),
   ),
@@ -164,7 +164,7 @@ const allBut = exact({ except: someValues() });
 const pieces = {
   /** A field to search the products by words. */
   search: pieceRow("search"),
-  /** What is chosen, each to be taken back, and a clear all. */
+  /** The chosen filters, each removable, and a clear all. */
   chosen: pieceRow("chosen"),
   /** A button that takes every choice back. */
   clear: pieceRow("clear"),
@@ -245,7 +245,7 @@ const isRow = (value: unknown): value is Row => {
   return value.kind === "piece" || ("display" in value && typeof value.display === "object" && value.display !== null);
 };
 
-/** What is wrong between rows, or between the members of one. */
+/** Errors between rows, or between the members of one. */
 function faultIn(rows: readonly Row[]): { at: number; member: string; words: string } | undefined {
   const ids = new Set<string>();
   const modeOf = new Map<string, Mode>();
@@ -257,7 +257,7 @@ function faultIn(rows: readonly Row[]): { at: number; member: string; words: str
     if (row.kind !== "facet") continue;
     const unfit = bands.find((band) => {
       const name = row.display[band];
-      // What is no display at all is another fault, and told as one.
+      // A value that is not a display at all is reported by another check.
       return name !== undefined && Object.hasOwn(displays, name) && !displays[name].modes.includes(row.mode);
     });
     const name = unfit && row.display[unfit];

@@ -1,7 +1,7 @@
 import { parentOf } from "../catalogue/path.ts";
 import type { LinksPiece, PieceName, PieceRow } from "./panel-schema.ts";
 
-/** What the designer reads for each kind of piece. */
+/** The designer's name for each kind of piece. */
 export const pieceLabels: Record<PieceName, string> = {
   search: "Search field",
   chosen: "Chosen filters",

@@ -87,7 +87,7 @@ describe("settings of a facet", () => {
     const set = edited(demoPanel, setSetting("f-light", "counting", "none", "Light"));
     const copy = copySettings(rowOf(set), [rowOf(set, "f-pot-size"), rowOf(set, "f-price")], "Light");
     const copied = edited(set, copy);
-    // What was set comes along, what the other had stays, and what a slider does not heed is left out.
+    // Own settings are copied, the others' stay, and those that a slider does not support are left out.
     expect(rowOf(copied, "f-pot-size").settings).toEqual({ ...rowOf(set, "f-pot-size").settings, counting: "none" });
     expect(rowOf(copied, "f-price").settings).toEqual(rowOf(set, "f-price").settings);
     expect(copy.words).toBe("Copy from Light to 1 facet: counts");

@@ -5,12 +5,12 @@ import { entropy } from "./entropy.ts";
 
 /** Parts that a number line is cut into, each with about as many products, before two fields are compared. */
 const parts = 8;
-/** What stands for a product that does not state a field. */
+/** The code of a product without a value. */
 export const unstated = -1;
 
 /**
- * What each product says of a field, as one small number: the code of its first value, or the part of the number line
- * that it lies in; {@link unstated} where it says nothing.
+ * One small number for each product's value of a field: the code of its first value, or the part of the number line
+ * that it is in; {@link unstated} where it has none.
  */
 export function valueCodes(catalogue: Catalogue, field: Field): Int32Array {
   const products = catalogue.productIds.length;

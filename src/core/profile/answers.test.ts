@@ -4,7 +4,7 @@ import { factsOf } from "../../../tests/rehearsed.ts";
 import { holds } from "../catalogue/numbers/range.ts";
 import { answersTo, rangeAround, usualNear } from "./answers.ts";
 
-/** What a shopper who looks for a product with one of its values leaves, product by product, straight from the cells. */
+/** The products left after a shopper chooses one of a product's values, counted product by product from the cells. */
 const csvOf = (products: readonly (readonly string[])[]) =>
   `product_id,title,it\n${products.flatMap((values, p) => values.map((value) => `p${p},Product ${p},${value}\n`)).join("")}`;
 const toldOf = (products: readonly (readonly string[])[]) => {

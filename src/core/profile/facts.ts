@@ -10,20 +10,20 @@ import type { PageFacts } from "./value-pages.ts";
 export type Awaitable<T> = T | Promise<T>;
 
 /**
- * What drawing, findings, suggestions and swatches want to know of a catalogue beside its counts. Where it is kept
- * is nobody's affair: here, in a worker, or behind another database.
+ * Data of a catalogue for drawing, findings, suggestions and swatches, beside its counts. It can be kept anywhere:
+ * here, in a worker, or behind another database.
  */
 export interface Facts extends Engine {
   /** All fields with what there is to know of each, in the catalogue's order, computed ones included. */
   profiles(): Awaitable<readonly FieldProfile[]>;
   variantCount(): Awaitable<number>;
-  /** What the shop's pages want to know. The same object as long as the catalogue is the same. */
+  /** The data for a shop's pages. The same object as long as the catalogue is the same. */
   pageFacts(): Awaitable<PageFacts>;
   /** Undefined when the catalogue has no such field. */
   profile(field: string): Awaitable<FieldProfile | undefined>;
   /** All that there is to say about one field. */
   detail(field: string): Awaitable<FieldDetail | undefined>;
-  /** What choosing the same two options finds under each mode; undefined where there are not two. */
+  /** The results of the same two options under each mode; undefined where there are not two. */
   modeExample(facet: Pick<Facet, "field" | "merges">): Awaitable<ModeExample | undefined>;
   /** Of the pairs of a field's most frequent options, how many no product states together. */
   deadPairs(facet: Pick<Facet, "field" | "merges">): Awaitable<PairCount>;

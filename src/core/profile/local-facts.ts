@@ -86,7 +86,7 @@ export class LocalFacts implements Facts {
     return share;
   }
 
-  /** What some of the products say of a field, evenly over the catalogue. */
+  /** The values of some products, evenly over the catalogue. */
   #saidOf(key: string): Int32Array {
     const known = this.#said.get(key);
     if (known) return known;

@@ -4,7 +4,7 @@ import type { Option } from "../engine/index/option-schema.ts";
 import { Matcher } from "../engine/matcher.ts";
 import type { Facet, Mode } from "../engine/question.ts";
 
-/** What choosing the same two options gives under each mode; `one` takes the first of them alone. */
+/** The results of the same two options under each mode; `one` uses the first of them alone. */
 export interface ModeExample {
   /** Labels of the two options. */
   options: [string, string];

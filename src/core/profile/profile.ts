@@ -11,7 +11,7 @@ import { Matcher } from "../engine/matcher.ts";
 import type { Facet } from "../engine/question.ts";
 import { lowestOf } from "../engine/range.ts";
 
-/** What the catalogue says about one field: enough to judge whether it makes a facet, and which display suits. */
+/** The catalogue's data about one field: enough to judge whether it makes a facet, and which display suits. */
 export interface FieldProfile {
   field: Field;
   level: Level;
@@ -40,7 +40,7 @@ export interface FieldProfile {
   middle: number | null;
   /** Limits of round ranges with about as many values in each, for a numeric field. */
   limits: number[];
-  /** What series the values are of: sizes, months or days of the week. */
+  /** The series of the values: sizes, months or days of the week. */
   series: "sizes" | "months" | "days" | undefined;
 }
 
@@ -70,7 +70,7 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   return {
     field,
     level,
-    // What could not be read as a number or a day is not found by one.
+    // Values that could not be read as a number or a day are found by no range.
     reach: reachCount(page, isNumeric(field) ? { field: field.key, mode: "range" } : facet),
     outOf: index.products,
     options: options.length,

@@ -5,7 +5,7 @@ import { pathSeparator } from "../catalogue/path.ts";
 import type { Option } from "../engine/index/option-schema.ts";
 import type { PageKind } from "./page-kinds.ts";
 
-/** What pages want to know of a catalogue. */
+/** Data of a catalogue for pages. */
 export interface PageFacts {
   fields: readonly Field[];
   /** A field's options in the catalogue's order; of a path each level is one, the upper before the lower. */
@@ -19,7 +19,7 @@ export interface ValuePage {
   field: string;
   /** The value's identity. */
   id: string;
-  /** What it is called: of a path the last level. */
+  /** Its name: of a path the last level. */
   label: string;
 }
 

@@ -15,7 +15,7 @@ import { importEffects } from "./import-effects.ts";
 import { renamedFields } from "./renamed-fields.ts";
 import { renamedValues } from "./renamed-values.ts";
 
-/** What hangs on a shop's catalogue. */
+/** The documents that depend on a shop's catalogue. */
 export interface ShopAsIs {
   mends: readonly Mend[];
   panels: readonly PanelDocument[];

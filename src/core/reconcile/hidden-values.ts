@@ -9,11 +9,11 @@ export interface HiddenValue extends Move {
   /** Id of the mend. */
   mend: string;
   product: NamedProduct;
-  /** What a mend calls the variant, where the product has several. */
+  /** The variant in the mend's words, where the product has several. */
   variant: string | undefined;
   /** Name of the field. */
   field: string;
-  /** What the mend says in its place. */
+  /** The value of the mend in its place. */
   shows: string;
 }
 

@@ -10,9 +10,9 @@ import { bands, resolve } from "../settings/band.ts";
 
 /** Something in a panel or on a page that a new catalogue touches. */
 export interface ImportEffect {
-  /** What is touched: a panel's facet, or a page. */
+  /** The affected part: a panel's facet, or a page. */
   place: string;
-  /** What happens to it, in one sentence. */
+  /** The effect, in one sentence. */
   words: string;
 }
 

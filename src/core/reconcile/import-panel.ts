@@ -16,10 +16,10 @@ export interface CarryTarget {
   values: ReadonlySet<string>;
 }
 
-/** What a facet of a panel from another shop is probably over here. */
+/** The probable field here of a facet from a different shop's panel. */
 export interface CarryMatch {
   row: string;
-  /** What the facet asks for there. */
+  /** The facet's field there. */
   field: string;
   title: string;
   /** Key of the field here; undefined where nothing is alike. */

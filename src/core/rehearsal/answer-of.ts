@@ -16,7 +16,7 @@ import type { ProductVariant } from "./shopper.ts";
 export interface Answer {
   facet: SceneFacet;
   choice: Choice;
-  /** What is answered, as shoppers read it. */
+  /** The answer, as shoppers read it. */
   words: string;
   /** Products that would be left. */
   left: number;

@@ -139,17 +139,17 @@ const knowing: Partial<Record<FieldRole | "option" | "number", number>> = {
   number: 0.25,
 };
 
-/** What is taken for granted, as far as it differs from what is usual. */
+/** The assumptions that differ from the default. */
 export interface Assumptions {
   values: Readonly<Partial<Record<AssumptionName, number>>>;
   /** By field key, the share of shoppers who know what their product states of it. */
   knows: Readonly<Record<string, number>>;
 }
 
-/** What is usual. */
+/** The default assumptions. */
 export const usualAssumptions: Assumptions = { values: {}, knows: {} };
 
-/** What is taken for granted, in numbers. */
+/** The assumptions, in numbers. */
 export const assumed = ({ values }: Assumptions): Record<AssumptionName, number> =>
   Object.fromEntries(assumptionNames.map((name) => [name, values[name] ?? assumptionList[name].fallback])) as Record<
     AssumptionName,

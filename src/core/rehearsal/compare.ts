@@ -2,7 +2,7 @@ import { quantileSorted } from "d3-array";
 import { seededRandom } from "./seeded-random.ts";
 import type { Walk } from "./walk.ts";
 
-/** What is compared of two rehearsals with the same shoppers. */
+/** The measures compared between two rehearsals with the same shoppers. */
 export const measures = {
   arrived: "share that finds its product",
   moves: "choices of those who find it both times",
@@ -24,7 +24,7 @@ export interface Difference {
   high: number;
   /** Of a difference as great by chance alone, corrected for all measures at once. */
   p: number;
-  /** What can be said: `p` is below 0.05. */
+  /** A statement can be made: `p` is below 0.05. */
   differs: boolean;
 }
 

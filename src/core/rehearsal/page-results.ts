@@ -12,7 +12,7 @@ import type { ProductVariant } from "./shopper.ts";
 /** Selections whose counts are kept: many shoppers begin in the same way. */
 const mostKept = 4000;
 
-/** What a page shows for a selection. */
+/** A page's results for a selection. */
 export interface Stand {
   total: number;
   /** Numbers of the first products, as many as are looked at. */
@@ -20,7 +20,7 @@ export interface Stand {
   look: Look;
 }
 
-/** What shoppers meet on a page, by what they have chosen; all of it counted by the engine. */
+/** The results of a page by selection; all of them counted by the engine. */
 export class PageResults {
   readonly index: CatalogueIndex;
   readonly scene: Scene;

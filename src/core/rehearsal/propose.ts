@@ -44,7 +44,7 @@ const mostProposals = 5;
 /** Seconds a shopper below which a gain is not worth a change. Common practice, no source. */
 const worthwhile = 0.1;
 
-/** What a shopper's way costs in seconds. */
+/** The cost of a shopper's path in seconds. */
 export const costOf = ({ ending, seconds }: Walk, mostSeconds: number): number =>
   ending === "arrived" ? Math.min(seconds, mostSeconds) : mostSeconds;
 

@@ -7,7 +7,7 @@ import { compareWalks } from "./compare.ts";
 import { robust } from "./robust.ts";
 import { levers, spanOf } from "./span.ts";
 
-/** What a generator returns in the end. */
+/** A generator's final result. */
 function ended<T>(search: Generator<unknown, T>): T {
   for (;;) {
     const step = search.next();

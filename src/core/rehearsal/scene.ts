@@ -28,7 +28,7 @@ export interface ScenePanel {
   slug: string;
   /** It is there at once, or behind a button: in a drawer, or folded where it stands. */
   entry: "open" | "drawer" | "folded";
-  /** What is chosen waits for a button to be pressed. */
+  /** Choices wait for a button to be pressed. */
   waits: boolean;
   /** It, or the button that opens it, stays in sight while the page scrolls. */
   sticky: boolean;
@@ -81,7 +81,7 @@ const usualCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
 const usualLines: Omit<SceneCards, "top"> = { columns: 1, height: 130 };
 /** A folded panel is its button. */
 const foldedHeight = 56;
-/** What of a drawer's height its head and foot take. */
+/** The part of a drawer's height that its head and foot take. */
 const drawerEdges = 130;
 
 /**

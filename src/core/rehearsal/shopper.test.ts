@@ -41,7 +41,7 @@ describe("shoppers", () => {
       expect([field, knowing(field)]).toEqual([field, 0]);
     }
     expect(knowing("category")).toBeGreaterThan(200);
-    // Who sells spare parts says otherwise.
+    // Sellers of spare parts know otherwise.
     expect(knowing("sku", { sku: 1 })).toBe(300);
   });
 

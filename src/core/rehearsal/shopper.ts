@@ -13,11 +13,11 @@ export interface Shopper {
   /** From 0; the same number is the same shopper, whatever panel is looked at. */
   n: number;
   target: ProductVariant;
-  /** What the shopper takes the value of a field to be that of: mostly the target; undefined where it is not known. */
+  /** The variant that a shopper takes the value of a field from: mostly the target; undefined where it is not known. */
   believes(field: string): ProductVariant | undefined;
 }
 
-/** What products are looked for, by their numbers, with what each weighs. */
+/** The products that shoppers look for, by their numbers, with their weights. */
 export interface Targets {
   products: Uint32Array;
   /** Sum of the weights up to and with each product. */

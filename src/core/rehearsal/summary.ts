@@ -7,7 +7,7 @@ export interface Spread {
   p90: number;
 }
 
-/** What a facet is used for. */
+/** The use of a facet. */
 export interface Use {
   row: string;
   /** Share of shoppers who chose in it. */
@@ -19,7 +19,7 @@ export interface Use {
   deadEnds: number;
 }
 
-/** What a rehearsal says. Moves, seconds and px are of those who arrive. */
+/** The results of a rehearsal. Moves, seconds and px are of those who find their product. */
 export interface Summary {
   shoppers: number;
   /** Shares of all shoppers. */
@@ -43,7 +43,7 @@ const spreadOf = (values: readonly number[]): Spread => {
 export const arrivedShare = (walks: readonly Walk[]): number =>
   walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
 
-/** What walks come to. */
+/** The summary of walks. */
 export function summaryOf(walks: readonly Walk[]): Summary {
   const n = Math.max(1, walks.length);
   const there = walks.filter(({ ending }) => ending === "arrived");

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { identity } from "../catalogue/identity.ts";
 
-/** What of a list of visits is a product, and how often. Places of columns. */
+/** The columns of a list of visits with the product and the count. */
 export interface VisitColumns {
   /** Its id, SKU, title, or an address that ends in one of them. */
   product: number;
@@ -52,7 +52,7 @@ function named(names: ReadonlyMap<string, string>, cell: string): string | undef
   }
 }
 
-/** What of a list of choices is the facet chosen in, how often, and by whom. Places of columns. */
+/** The columns of a list of choices with the facet, the count and the visit. */
 export interface ChoiceColumns {
   field: number;
   count?: number;
@@ -60,7 +60,7 @@ export interface ChoiceColumns {
   visit?: number;
 }
 
-/** What real shoppers have chosen in, as what trial shoppers know. */
+/** The choices of real shoppers, as the knowledge of trial shoppers. */
 export interface ChosenFields {
   /** By field key, the share of shoppers who know what their product states of it. */
   knows: Record<string, number>;
@@ -72,7 +72,7 @@ export interface ChosenFields {
 const looksAt = 200;
 const counting = /^(count|visits?|views?|hits|sessions|quantity|anzahl|besuche|nombre|visites)$/i;
 const telling = /^(visit|session|user|visitor)(?:[ _-]?id)?$|^(besuch|sitzung|session)$/i;
-/** What is known by nobody, or by everybody, no list of choices can tell. */
+/** No list of choices can tell what everybody or nobody knows. */
 const bounds = { least: 0.02, most: 0.98 };
 /** The share who know the field that is chosen in most, where the list does not tell visits apart. Common practice, no source. */
 const mostKnown = 0.8;

@@ -13,7 +13,7 @@ export interface Move {
   /** Row of the facet, and its panel. */
   row: string;
   panel: string;
-  /** What was chosen, as shoppers read it, and all that is chosen from then on. */
+  /** The choice, as shoppers read it, and the whole selection from then on. */
   words: string;
   selection: Selection;
   /** Products before and after. */
@@ -29,7 +29,7 @@ export interface DeadEnd {
   row: string;
   /** `missing`: the facet does not offer it. `empty`: it was chosen and found nothing. */
   kind: "missing" | "empty";
-  /** What was chosen when it was met. */
+  /** The selection when it was met. */
   selection: Selection;
 }
 

@@ -29,10 +29,7 @@ export const otherFacets = "";
 /** How few, as a share of all shoppers. */
 const few = 0.03;
 
-/**
- * What ways come to.
- * @param steps columns of choices; of those who choose on only the end is told
- */
+/** The paths of all walks. @param steps columns of choices; of those who choose on, only the end is counted */
 export function waysOf(walks: readonly Walk[], steps = 3): Ways {
   const taken = new Map<string, number>();
   for (const { moves } of walks)

@@ -48,7 +48,7 @@ export function asSarif(found: readonly Checked[]): Log {
   };
 }
 
-/** What XML cannot hold in any way, and what stands for something in it. */
+/** Characters that XML cannot contain in any way, and their replacement. */
 const escaped = (text: string): string =>
   text
     .replaceAll(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, "\ufffd")

@@ -23,7 +23,7 @@ export function shopDifferences(before: WholeShop, after: WholeShop): Difference
   ];
 }
 
-/** What changed in the documents of a kind: in the one that there is, or in each of many. */
+/** The changes in the documents of a kind: in the only one, or in each of many. */
 function kindDifferences(
   kind: AnyKind,
   before: WholeShop,

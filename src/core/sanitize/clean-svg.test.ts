@@ -69,7 +69,7 @@ describe("cleaning an SVG", () => {
     expect(cleanSvg(layers((n) => `<pattern id="p${n}">${filled(n)}</pattern>`))).toBe(undefined);
     expect(cleanSvg(wrap('<g id="a"><use href="#b"></use></g><g id="b"><use href="#a"></use></g>'))).toBe(undefined);
     expect(cleanSvg(wrap("<g>".repeat(5000) + "</g>".repeat(5000)))).toBe(undefined);
-    // What is used a few times stays.
+    // An element that is used a few times stays.
     expect(cleanSvg(wrap(`<path id="leaf" d="M0 0h1"></path>${uses("leaf")}`))).toContain('href="#leaf"');
   });
 });

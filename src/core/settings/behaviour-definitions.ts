@@ -97,7 +97,7 @@ const said: { readonly [K in BehaviourName]: Said } = {
   },
 };
 
-/** What is said of a panel's setting in the tool. */
+/** The words for a panel's setting in the tool. */
 export const behaviourDefinition = (name: BehaviourName): SettingDefinition => ({
   ...said[name],
   fallback: behaviours.fallbackOf(name),

@@ -23,7 +23,7 @@ export const behaviourFacts = {
   sticky: byBand(is(false)),
   /** Fine-tune of a sticky panel's offset below the fixed bars, in CSS px. */
   nudge: byBand(is(0)),
-  /** What the button of a drawer or a folded panel says; the usual word when empty. */
+  /** The text of the button of a drawer or a folded panel; the default word when empty. */
   buttonText: is(""),
   /** By BCP 47 tag, the same in other languages. */
   buttonTexts: is<Readonly<Record<string, string>>>({}),
@@ -33,7 +33,7 @@ export const behaviourFacts = {
   /** Where the button of a drawer stands: at the start or the end above the products, or floating at the foot of the screen. */
   buttonPlace: byBand(oneOf(["start", "end", "float"], "start")),
   drawerFrom: byBand(oneOf(["left", "right", "bottom"], "left")),
-  /** What stands at the head of a drawer, and by BCP 47 tag in other languages; the words on its button when empty. */
+  /** The title of a drawer, and by BCP 47 tag in other languages; the words on its button when empty. */
   drawerTitle: is(""),
   drawerTitles: is<Readonly<Record<string, string>>>({}),
   /** Width of a drawer from a side, in CSS px. */
@@ -45,7 +45,7 @@ export const behaviourFacts = {
   chosen: byBand(oneOf(["panel", "above", "both"], "panel")),
   /** After a choice the page stays where it is, or goes back to the top of the results. */
   back: oneOf(["stay", "top"], "stay"),
-  /** What shows while results are under way. */
+  /** The sign of loading results. */
   busy: oneOf(["fade", "bar", "nothing"], "fade"),
   /** Address of another page of the shop that choices are taken to; empty for this one. */
   sendTo: is(""),
@@ -56,10 +56,10 @@ export type BehaviourName = keyof Facts;
 /** A panel's behaviour on one band. */
 export type Behaviour = ValuesOf<Facts>;
 export type BehaviourValue = Behaviour[BehaviourName];
-/** What of it is not at its default. */
+/** The settings that are not at their default. */
 export type BehaviourValues = SparseOf<Facts>;
 
-/** What can be asked of a panel's behaviour. */
+/** Questions about a panel's behaviour. */
 export const behaviours = settingTable(behaviourFacts);
 
 /** Where a panel can stay in sight while the page scrolls; above the products as far as it leaves enough of the screen. */

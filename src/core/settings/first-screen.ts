@@ -6,7 +6,7 @@ export interface Screen {
   height: number;
 }
 
-/** What most people of a band look at: a small laptop, a tablet upright, a phone. Common practice, no source. */
+/** Common screen sizes of a band: a small laptop, a tablet upright, a phone. Common practice, no source. */
 export const firstScreens: Readonly<Record<Band, Screen>> = {
   wide: { width: 1280, height: 800 },
   medium: { width: 834, height: 1112 },

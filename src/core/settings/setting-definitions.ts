@@ -15,13 +15,13 @@ export type SettingKind =
 /** One setting: what the designer reads, what it is until it is changed, and whether each band can have its own. */
 export type SettingDefinition = SettingKind & {
   label: string;
-  /** What it does, in a few words. */
+  /** Its effect, in a few words. */
   about: string;
   fallback: unknown;
   banded: boolean;
 };
 
-/** What is said of a setting beside its default and whether it is banded, which its name tells. */
+/** The words for a setting, beside its default and whether it is banded, which its name tells. */
 type Said = SettingKind & { label: string; about: string };
 
 const choice = <T extends string>(label: string, about: string, choices: Record<T, string>): Said => ({
@@ -199,7 +199,7 @@ const said: { readonly [K in SettingName]: Said } = {
   },
 };
 
-/** What is said of a setting in the lattice. A display says which of them it heeds. */
+/** The words for a setting in the table of the panel. A display says which settings it supports. */
 export const settingDefinition = (name: SettingName): SettingDefinition => ({
   ...said[name],
   fallback: fallbackOf(name),

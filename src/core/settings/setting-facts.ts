@@ -3,7 +3,7 @@ import { type Band, type Banded, resolve } from "./band.ts";
 /** A fact of a setting: what it is until the designer changes it, what it may be, and whether each band can have its own. */
 export interface Fact<T> {
   fallback: T;
-  /** What it can be, where that is a choice of a few. */
+  /** The possible values, where there are only a few. */
   of?: readonly T[];
   banded: boolean;
 }
@@ -24,10 +24,12 @@ type Facts = Readonly<Record<string, Fact<never> | Fact<unknown>>>;
 /** All settings of a table, as they are on one band. */
 export type ValuesOf<F> = { [K in keyof F]: F[K] extends Fact<infer T> ? T : never };
 
-/** Those that are not at their default. One that can differ by band says so for each band that it is set on. */
+/**
+ * The settings that are not at their default. One that can differ by band is listed for each band that it is set on.
+ */
 export type SparseOf<F> = { [K in keyof F]?: Banded<ValuesOf<F>[K]> | ValuesOf<F>[K] | undefined };
 
-/** What can be asked of a table of settings; written once for all tables. */
+/** Questions about a table of settings; written once for all tables. */
 export interface SettingTable<F extends Facts> {
   /** In the order in which they are shown. */
   names: readonly (keyof F & string)[];

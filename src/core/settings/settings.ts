@@ -14,7 +14,7 @@ export const settingFacts = {
   share: byBand(oneOf(["auto", "full", "half", "third", "quarter"], "auto")),
   /** No counts, counts of the whole page, or counts that follow what is chosen. */
   counting: oneOf(["none", "steady", "live"], "live"),
-  /** What becomes of options that lead nowhere. */
+  /** The treatment of options without products. */
   deadEnd: oneOf(["keep", "fade", "drop"], "fade"),
   /** The order of a facet's options. `natural` puts 9 cm before 10 cm. */
   order: oneOf(["count", "name", "natural", "hand"], "count"),
@@ -58,7 +58,7 @@ export type SettingName = keyof Facts;
 /** All settings of a facet, as they are on one band. */
 export type FacetSettings = ValuesOf<Facts>;
 
-/** What some setting can be. */
+/** The possible values of a setting. */
 export type SettingValue = FacetSettings[SettingName];
 export type OptionOrder = FacetSettings["order"];
 export type Share = FacetSettings["share"];
@@ -74,7 +74,7 @@ export const settingNames: readonly SettingName[] = table.names;
 /** Whether each band can have a value of its own. */
 export const isBanded = (name: SettingName): boolean => table.isBanded(name);
 
-/** What a setting is until the designer changes it. */
+/** The default of a setting. */
 export const fallbackOf = <K extends SettingName>(name: K): FacetSettings[K] => table.fallbackOf(name);
 
 /** The setting that holds on a band. */

@@ -3,7 +3,7 @@ import { defaultLimits } from "../settings/band.ts";
 import { settingDifferences } from "./differences.ts";
 import { type ShopDocument, shopFormat, shopSchema } from "./shop-schema.ts";
 
-/** What holds for all panels and pages of a shop. */
+/** The settings of a whole shop. */
 export const shopKind: DocumentKind<ShopDocument, false, "shop"> = {
   name: "shop",
   what: "shop’s settings",

@@ -37,11 +37,14 @@ const site = exact({
   link: someText(500),
   /** The address that panels send choices to, where they do not find products on their own page; empty for none. */
   action: text(500),
-  /** What the site's queries call fields by key, and `q`, `sort` and `page`, where that is not their own name. */
+  /**
+   * The names of fields in the site's queries by key, and of `q`, `sort` and `page`, where they differ from their
+   * own.
+   */
   names: record(someText(100)),
 });
 
-/** What holds for all panels and pages of a shop. */
+/** The settings of a whole shop. */
 export const shopSchema = exact({
   format: number<typeof shopFormat>().strict().oneOf([shopFormat]).required(),
   /** The page widths in CSS px from which the medium and the wide band hold; below medium is slim. */

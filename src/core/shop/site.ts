@@ -9,8 +9,8 @@ export const usualSite: Site = { at: "/trellis/", link: "/products/{id}?variant=
 export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? usualSite;
 
 /**
- * What is wrong with how panels are to stand on a site, in a sentence; undefined where nothing is.
- * @param keys of the fields that panels ask
+ * The error in the settings of a site, in a sentence; undefined where there is none.
+ * @param keys of the panels' fields
  */
 export function siteFault({ at, link, action, names }: Site, keys: Iterable<string>): string | undefined {
   if (!at.endsWith("/") || !(isSafeAddress(at) || isRelativePlace(at)))

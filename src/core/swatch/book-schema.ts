@@ -19,7 +19,7 @@ const colours = () => listOf(colour, 4).min(1);
 /** Pictures are in the shop's own store, so that none can be put in from elsewhere. */
 export const picturePath = /^\/pictures\/[\p{L}\p{N}-]{1,100}\/[0-9a-f]{64}\.(?:svg|png|webp|jpg)$/u;
 
-/** What the designer has given a value. Absent members are open to guesses. */
+/** The designer's swatch of a value. Absent members are open to guesses. */
 const entry = exact({
   /** One to four, as `#rrggbb`. */
   colours: colours().optional().default(undefined),
@@ -29,7 +29,7 @@ const entry = exact({
     .strict()
     .matches(picturePath, ({ path }) => `${path} is not a picture of this shop`)
     .optional(),
-  /** What those hear who do not see it; the value's name when absent. */
+  /** The alternative text; the value's name when absent. */
   alt: string().strict().max(200).optional(),
 });
 

@@ -53,7 +53,7 @@ export const setPicture = (value: ValueName, picture: string | undefined): Swatc
     ({ picture: _old, ...entry }) => (picture ? { ...entry, picture } : entry),
   );
 
-/** What is read out for a value; an empty text leaves its name. */
+/** The alternative text of a value; an empty text leaves its name. */
 export const setAlt = (value: ValueName, alt: string): SwatchEdit =>
   setEntry(`${value.label}: alternative text`, value, ({ alt: _old, ...entry }) =>
     alt.trim() ? { ...entry, alt: alt.trim().slice(0, 200) } : entry,

@@ -28,14 +28,14 @@ export function linesOfBook(
   );
 }
 
-/** What a list of swatches does to a field's values, and the names in it that no value has. */
+/** The effect of a list of swatches on a field's values, and the names in it that no value has. */
 export function takeLines(
   lines: readonly SwatchLine[],
   field: { key: string; name: string },
   values: readonly ValueName[],
 ): { edit: SwatchEdit | undefined; taken: number; unknown: string[] } {
   const byId = new Map(values.map((value) => [value.id, value]));
-  // What was a guess stays one: the same guess is there already, or a better one.
+  // A guess stays a guess: the same one is there already, or a better one.
   const fitting = lines.filter(
     ({ field: of, from }) =>
       from !== "name" &&

@@ -5,7 +5,7 @@ import { nearName } from "./near-names.ts";
 import { parting } from "./plain-names.ts";
 import { lastHue, tradeGuess } from "./trade-guess.ts";
 
-/** What a value's name says of its colour, why, and how sure that is, from 0 to 1. */
+/** The guess from a value's name: its colour, why, and how sure it is, from 0 to 1. */
 export interface NameGuess {
   colours: string[];
   confidence: number;
@@ -29,7 +29,10 @@ const filler = new Set([
   "heather",
 ]);
 
-/** What a modifier does to lightness and chroma in OKLCH, as factors, and where lightness moves to. Common practice, no source. */
+/**
+ * The effect of a modifier on lightness and chroma in OKLCH, as factors, and where lightness moves to. Common
+ * practice, no source.
+ */
 interface Shift {
   lightness?: (l: number) => number;
   chroma?: number;
@@ -126,7 +129,7 @@ export const otherwise: ReadonlySet<string> = new Set([
   "navy",
 ]);
 
-/** What the words of the trade say, in any of six languages. */
+/** The guess from the words of the trade, in any of six languages. */
 function byTrade(text: string): Single | undefined {
   const guess = tradeGuess(text);
   if (!guess) return undefined;

@@ -116,7 +116,7 @@ export interface LookedAt {
   values: readonly string[];
 }
 
-/** What pictures say of a value. */
+/** The guess from pictures of a value. */
 export interface ValueColours {
   colours: string[];
   agree: number;

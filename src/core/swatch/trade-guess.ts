@@ -1,7 +1,7 @@
 import { formatHex, interpolate, type Oklch, oklch } from "culori";
 import { hues, joining, modifiers, things } from "./trade-words.ts";
 
-/** What the words of the trade say of a colour: a base, and what is done to it, in order. */
+/** The meaning of the words of the trade: a base colour and its modifiers, in order. */
 export interface TradeGuess {
   hex: string;
   /** Names of modifiers, as `name-guess` knows them. */

@@ -121,7 +121,7 @@ const thingLines: Words = {
   "#b9babd": "pearl perl perle perla parel cement zement ciment cemento",
 };
 
-/** What a word does to the colour beside it; each is one of the shifts that modifiers stand for. */
+/** The effect of a word on the colour beside it; each is one of the shifts of modifiers. */
 const modifierLines: Words = {
   dark: "dark dunkel dunkle dunkler dunkles fonce foncee sombre oscuro oscura scuro scura donker donkere",
   deep: "deep tief tiefe profond profonde intenso intensa profondo diep diepe satt",

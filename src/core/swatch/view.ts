@@ -4,7 +4,7 @@ import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
 import { contrast, deltaE, leastTextContrast, needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 
-/** What shoppers see for a value. Without colours and picture it is its name in a tile. */
+/** The swatch of a value. Without colours and picture it is its name in a tile. */
 export interface SwatchView {
   colours?: readonly string[];
   drawing?: Drawing;
@@ -24,7 +24,7 @@ export type SwatchBook = Readonly<Record<string, Readonly<Record<string, SwatchV
 /** From which confidence on a name's guess is shown to shoppers by itself. */
 export const sureEnough = 0.7;
 
-/** What stands for a value and where it comes from, by the field's order of fallback. */
+/** The swatch of a value and its source, by the field's order of colour sources. */
 export function viewOf(
   book: SwatchDocument,
   field: string,

@@ -12,7 +12,7 @@ import { Checks, Sessions, sessionSeconds, Tries } from "./sessions.ts";
 
 const cookie = "zt-session";
 
-/** What shoppers may see without a word: published pages, what they are drawn with, and what these pages ask. */
+/** Paths that shoppers may see without signing in: published pages, their files, and the requests of these pages. */
 const open = /^\/(?:shop|edition|storefront|pictures|demo\/pictures)\//;
 const asked = /^\/api\/shops\/[^/]+\/(?:ask|data|suggest)$/;
 
@@ -31,7 +31,7 @@ export interface Gate {
   guard: MiddlewareHandler;
   /** Where one signs in and out, and sets the password the first time. */
   routes: Hono;
-  /** What the address that sets the password the first time ends in; it stands in the terminal and nowhere else. */
+  /** The secret in the address that sets the password the first time; it is shown in the terminal only. */
   firstKey: string;
 }
 

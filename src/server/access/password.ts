@@ -8,7 +8,7 @@ import { replaceFile } from "../disk/files.ts";
 const cost = { N: 2 ** 16, r: 8, p: 2 };
 const length = 32;
 
-/** What is kept of a password. */
+/** The stored form of a password. */
 const stored = exact({
   salt: string()
     .strict()

@@ -9,7 +9,7 @@ const most = 1000;
 
 const hashed = (token: string): string => hashOf(Buffer.from(token));
 
-/** Who is signed in; only hashes of what they hold are kept, and only as long as the server runs. */
+/** The signed-in sessions; only hashes are kept, and only as long as the server runs. */
 export class Sessions {
   #open = new LRUCache<string, true>({ max: most, ttl: sessionSeconds * 1000 });
 

@@ -111,7 +111,7 @@ describe("a folder that we write", () => {
       expect(() => write(atFolder, { "panels/a.json": "2" }, { into })).toThrow(/panels is a link/);
       expect(() => write(circle, { "panels/a.json": "2" }, { into })).toThrow(/panels is a link|contains files/);
     }
-    // What is not written any more is behind the link now, and stays.
+    // The file that is no longer written is behind the link now, and stays.
     write(atFolder, { "shop.json": "1" });
     expect(treeOf(target)).toEqual({ "precious.json": "precious", "a.json": "precious too" });
   });

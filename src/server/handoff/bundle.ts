@@ -16,7 +16,7 @@ const made = new LRUCache<string, Promise<string>>({ max: 30 });
 export interface Scripts {
   /** Both elements, and the views of the displays that are used and no others. */
   script: string;
-  /** What counts, which the other fetches once it is there. */
+  /** The engine, which the other script loads once it runs. */
   engine: string;
 }
 
@@ -28,7 +28,7 @@ export async function bundle(displays: readonly DisplayName[]): Promise<Scripts>
   return { script: await once(names.join(), () => bundled(scriptCode(names, file), "es")), engine };
 }
 
-/** What the script that counts is called. */
+/** The name of the engine's script. */
 export const engineName = (engine: string | Uint8Array): string => hashed("engine.js", engine);
 
 /** Bytes of a text as it goes over the wire, gzipped. */

@@ -5,7 +5,7 @@ import { wordsOf } from "../../storefront/words/spoken.ts";
 import type { OpenShop } from "../shop-boot.ts";
 import { usedFields } from "../used-fields.ts";
 
-/** What a handoff's script reads beside the markup. */
+/** The data files that a handoff's script reads. */
 export interface DataFiles {
   shop: Uint8Array;
   catalogue: Uint8Array;

@@ -30,11 +30,11 @@ import { headTags, tryPage, tryStyle } from "./tags.ts";
 
 export { manifestName };
 
-/** What is wanted of a handoff. */
+/** The options of a handoff. */
 export interface HandoffWishes {
   /** Addresses of the pages that are drawn; all on which panels stand by default. */
   pages?: readonly string[] | undefined;
-  /** What is otherwise than the shop's own settings have it. */
+  /** Settings that differ from the shop's own. */
   site?: Partial<Site> | undefined;
   /** The card template of the site; a plain one by default. */
   card?: string | undefined;

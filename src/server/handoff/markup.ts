@@ -12,7 +12,7 @@ interface Settings {
   fields: readonly Field[];
 }
 
-/** What one page of the site takes: each panel, the same panels as forms, and a listing. */
+/** The pieces for one page of the site: each panel, the same panels as forms, and a listing. */
 export interface PageMarkup {
   panels: string[];
   listing: string;

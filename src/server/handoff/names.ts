@@ -7,6 +7,6 @@ export function hashed(name: string, bytes: Uint8Array | string): string {
   return `${name.slice(0, end)}.${hash}${name.slice(end)}`;
 }
 
-/** What a tag says so that a browser refuses another file. Source: Subresource Integrity, 3.1. */
+/** The hash by which a browser refuses a different file. Source: Subresource Integrity, 3.1. */
 export const integrityOf = (bytes: Uint8Array | string): string =>
   `sha384-${createHash("sha384").update(bytes).digest("base64")}`;

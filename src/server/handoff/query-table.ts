@@ -11,7 +11,7 @@ const meanings = {
   tree: "this category or one below it, its levels joined by “ > ”",
 } as const;
 
-/** What a site's programmer wants to know of the queries that panels send: a table in Markdown. */
+/** A table of the queries that panels send, in Markdown, for a site's programmer. */
 export function queryTable(
   panels: readonly PagePanel[],
   fields: readonly Field[],

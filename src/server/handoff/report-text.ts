@@ -1,6 +1,6 @@
 import { type HandoffReport, scriptAim } from "../../core/api/handoff.ts";
 
-/** What a handoff has come to, in lines. */
+/** The contents of a handoff, in lines. */
 export function reportText({ pages, panels, displays, sizes }: HandoffReport): string {
   const kB = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
   return [

@@ -18,7 +18,7 @@ import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
 import { isolateCss, rootClass, withoutUnread } from "./isolate-css.ts";
 import { hashed } from "./names.ts";
 
-/** What a site's own rules are undone with: panels begin from what a browser does by itself. */
+/** The reset of a site's own rules: panels begin from the browser's defaults. */
 const reset = `
 .${rootClass} { all: initial; display: block; }
 .${rootClass} :not(svg *), .${rootClass} :not(svg *)::before, .${rootClass} :not(svg *)::after { all: revert; }
@@ -33,9 +33,9 @@ interface Wanted {
   bars: readonly Bar[];
   displays: Iterable<DisplayName>;
   panels: readonly PagePanel[];
-  /** What looks make of it, see `page-look.ts` and `page-extra.ts`; bands and dark are still to be resolved. */
+  /** The rules of looks, see `page-look.ts` and `page-extra.ts`; bands and dark are still to be resolved. */
   looks: string;
-  /** What elements of the markup want of style, which stands here in place of style attributes. */
+  /** The rules in place of style attributes in the markup. */
   parkedStyles: Iterable<string>;
 }
 

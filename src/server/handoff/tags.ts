@@ -15,7 +15,7 @@ export interface Tags {
   bytes: { script: Uint8Array; style: Uint8Array };
 }
 
-/** What stands in the head of each page with panels. A browser refuses a file that is not the one that was handed over. */
+/** The tags in the head of each page with panels. A browser refuses a file with a different hash. */
 export const headTags = ({ at, script, style, shop, font, bytes }: Tags): string =>
   [
     `<link rel="stylesheet" href="${escaped(at + style)}" integrity="${integrityOf(bytes.style)}" crossorigin="anonymous">`,
@@ -57,7 +57,7 @@ ${listing}</div>
 </html>
 `;
 
-/** What the page to try it on looks like around the panels. */
+/** The style of the page for trying, around the panels. */
 export const tryStyle = `body { max-width: 76rem; margin: 0 auto; padding: 1rem; font-family: system-ui, sans-serif; }
 body > div { display: grid; grid-template-columns: 17rem minmax(0, 1fr); gap: 2rem; align-items: start; }
 [data-trellis-above] { display: flex; align-items: center; justify-content: space-between; }

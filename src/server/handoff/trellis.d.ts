@@ -3,13 +3,13 @@ export type TrellisChoice =
   | { options: string[] }
   | { min?: number | undefined; max?: number | undefined; below?: number | undefined };
 
-/** What is chosen: by field key, and the words that are searched for. */
+/** The choices by field key, and the search words. */
 export interface TrellisSelection {
   choices: Record<string, TrellisChoice>;
   text: string;
 }
 
-/** What a trouble is about: a file of the handoff, or the page around it. */
+/** The subject of a trouble: a file of the handoff, or the page around it. */
 export type TrellisTroubleOf =
   | "manifest"
   | "script"
@@ -24,7 +24,7 @@ export type TrellisTroubleOf =
   | "list"
   | "products";
 
-/** What the events tell, by their names. Each is heard on every element of its group, and once on what stands around. */
+/** The details of the events, by their names. Each is sent to every element of its group, and once to the document. */
 export interface TrellisEvents {
   /** The shopper has chosen, taken back or searched. */
   "trellis-change": CustomEvent<{ group: string; selection: TrellisSelection }>;
@@ -54,7 +54,7 @@ export interface TrellisEvents {
  * `history` (`push`, `replace` or `none`: what becomes of the page's address; `push` for the group without a name).
  */
 export interface TrellisPanelElement extends HTMLElement {
-  /** What is chosen; setting it chooses. Undefined until the panel is awake. */
+  /** The selection; setting it chooses. Undefined until the panel is ready. */
   get selection(): TrellisSelection | undefined;
   set selection(selection: TrellisSelection | undefined);
   /** Undefined until the panel is awake; until it is ready of the page with nothing chosen. */

@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 
-/** What was published: each edition names its files by their content, which is kept once however many have it. */
+/** Published editions: each names its files by their content, which is stored once however many have it. */
 export class Editions extends Migration {
   override async up(): Promise<void> {
     await this.execute("create table content (hash text primary key, bytes blob not null)");

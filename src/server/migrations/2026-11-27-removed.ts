@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 
-/** What was removed is kept for a while, so that it can be brought back. */
+/** Removed documents are kept for a while, so that they can be restored. */
 export class Removed extends Migration {
   override async up(): Promise<void> {
     await this.execute("alter table shop add column removed_at datetime");

@@ -1,6 +1,6 @@
 import { Migration } from "@mikro-orm/migrations";
 
-/** What a newer file took the place of is kept for a while; and each shop knows the file that it came from. */
+/** Replaced catalogues are kept for a while; and each shop knows the file that it came from. */
 export class PastCatalogues extends Migration {
   override async up(): Promise<void> {
     await this.execute("alter table shop add column hash text");

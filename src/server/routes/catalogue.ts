@@ -52,11 +52,11 @@ export interface CatalogueOptions {
   catalogues: Catalogues;
   readers: Readers;
   keeps: boolean;
-  /** Who counts; this very thread when absent. */
+  /** The engine; in this very thread when absent. */
   far: Offload | undefined;
 }
 
-/** What comes and goes with a shop's catalogue. */
+/** Imports and downloads of a shop's catalogue. */
 export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: CatalogueOptions): Hono {
   const app = new Hono();
   const kept = new ResponseCache();
@@ -75,14 +75,14 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     return c.json(await shopSummaryOf(em, shop), 201);
   });
 
-  // What storefronts count on: mends done, and only the fields that panels and cards need.
+  // The catalogue for storefronts: with corrections, and only the fields that panels and cards need.
   app.get("/shops/:shop/data", async (c) => {
     const { data } = await catalogues.get(await sourceFor(fork(), c));
     const only = c.req.query("only")?.split(",", 2000);
     return data({ text: c.req.query("text") !== undefined, only }).answer(c.req.raw, binaryType, "no-cache");
   });
 
-  // What is offered while somebody types into the shop's search.
+  // Suggestions while somebody types into the shop's search.
   app.get("/shops/:shop/suggest", async (c) => {
     const source = await sourceFor(fork(), c);
     const { facts } = await catalogues.get(source);
@@ -102,7 +102,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     );
   });
 
-  // What the tool works on: the catalogue as it was imported.
+  // The catalogue for the tool: as it was imported.
   app.get("/shops/:shop/source", async (c) => {
     const em = fork();
     return binary(await loadBytes(em, await shopRefOf(em, c.req.param("shop"))));

@@ -132,7 +132,7 @@ function manyOf(name: string): DocumentKind<object> {
   return kind;
 }
 
-/** What is the same for every kind. */
+/** Any kind, for code that is the same for all. */
 function kindOf(name: string): DocumentKind<object> {
   if (!isKind(name))
     throw new HttpError(

@@ -9,7 +9,7 @@ import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
 import { bodyOf, check, limit, shopOf, stateIn } from "./request.ts";
 
-/** What a shop's shoppers get: publishing, what differs, and bringing back. */
+/** Editions of a shop: publishing, differences, and restoring. */
 export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
   const app = new Hono();
 
@@ -25,7 +25,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
     return c.json(await publish(em, shop, note), 201);
   });
 
-  // What trial shoppers are sent through: pages and panels of a state.
+  // The pages and panels of a state, for rehearsals.
   app.get("/shops/:shop/stand", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

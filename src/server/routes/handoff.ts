@@ -14,10 +14,10 @@ import { shopOf, stateIn } from "./request.ts";
 /** Where a site is on which a shop's handoff stands already; undefined where there is none. */
 export type StandIn = (shop: string) => string | undefined;
 
-/** What leaves the tool for a real site: looked at first, then taken as a zip. */
+/** Handoffs: shown first, then downloaded as a ZIP. */
 export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): Hono {
   const app = new Hono();
-  // What was looked at is what is taken: the same files, made once.
+  // The downloaded files are those that were shown, made once.
   const made = new LRUCache<CacheKey, Promise<Handoff>>({ max: 3 });
 
   async function handoffOf(slug: string, of: string | undefined): Promise<{ slug: string; handoff: Handoff }> {

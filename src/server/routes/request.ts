@@ -72,7 +72,7 @@ export async function textOf(request: Request): Promise<string> {
 /** The JSON that a request brings. @throws Fault */
 export const bodyOf = async (request: Request): Promise<unknown> => jsonOf(await textOf(request));
 
-/** What a text says as JSON. @throws Fault */
+/** The JSON of a text. @throws HttpError */
 export function jsonOf(sent: string): unknown {
   // Written out, with any backslashes in front of it that are text themselves.
   if (/(?<!\\)(?:\\\\)*\\u0000/.test(sent)) throw noNul();
@@ -88,7 +88,7 @@ export function jsonOf(sent: string): unknown {
 /** The body of a request with a form in it. */
 export interface Sent {
   body: Uint8Array<ArrayBuffer>;
-  /** What its content type says, with the boundary. */
+  /** Its content type, with the boundary. */
   type: string;
 }
 

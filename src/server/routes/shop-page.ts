@@ -41,7 +41,7 @@ export type PagesOf = "shoppers" | "draft" | "edition";
 
 interface PageSource {
   source: ShopSource;
-  /** What stands in front of all addresses. */
+  /** The beginning of all addresses. */
   base: string;
   /** Says what it is, where that is not what shoppers get. */
   mark: StateMark | undefined;
@@ -89,7 +89,7 @@ export interface ShopPagesOptions {
   assets: StorefrontAssets;
   of: PagesOf;
   keeps: boolean;
-  /** Who draws; this very thread when absent. */
+  /** The drawing thread; this very one when absent. */
   far: Offload | undefined;
 }
 

@@ -11,7 +11,7 @@ import { findPicture, keepPicture } from "../store/swatches.ts";
 import type { Readers } from "../uploads.ts";
 import { attachment, limit, sentOf, shopRefOf } from "./request.ts";
 
-/** What shoppers see of a shop's swatch book, and the pictures in it. */
+/** The swatches of a shop as shoppers see them, and its pictures. */
 export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, readers: Readers): Hono {
   const app = new Hono();
 

@@ -19,7 +19,7 @@ export interface LoadedCatalogue {
   facts: LocalFacts;
   swatches: SwatchResolver;
   /**
-   * What pages that count for themselves are sent, in binary form: the fields that panels and cards can need.
+   * The catalogue for pages that count for themselves, in binary form: the fields that panels and cards can need.
    * @param only the keys of those that the page does need
    */
   data(wanted: { text: boolean; only?: readonly string[] | undefined }): CompressedBody;

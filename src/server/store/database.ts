@@ -74,7 +74,7 @@ export async function openDatabase(
   }
   const open = checkFile(file, migrationNames);
   if (file !== ":memory:") sayOwner(file);
-  // What a migration does to the tables is not undone by a newer start; a copy of before is.
+  // A newer start does not undo a migration; the copy from before does.
   if (open && open.length > 0 && open.length < migrationNames.length && upTo === undefined)
     backUp(file, freeName(`${file}.before-${open.at(-1)}`));
   const orm = await connect(file, habits);

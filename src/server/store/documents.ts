@@ -148,7 +148,7 @@ export async function insertDocument<D extends object>(
   return { slug, name, version: 1 };
 }
 
-/** What is to be saved over the version that the sender knows. */
+/** A document to save over the version that the sender knows. */
 interface Saved {
   version: number;
   /** Checked before it is stored. */

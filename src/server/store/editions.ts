@@ -130,7 +130,7 @@ const withPlaces = new WeakMap<object, object>();
 function placed<D extends object>(document: D, slug: string): D {
   const known = withPlaces.get(document) ?? withPlace(document, slug);
   withPlaces.set(document, known);
-  // What is kept for a document is that document with other addresses.
+  // The cached value of a document is that document with other addresses.
   return known as D;
 }
 

@@ -36,7 +36,7 @@ export interface PastCatalogue {
   id: number;
   shop: Ref<Shop>;
   replacedAt: Date;
-  /** What took its place. */
+  /** The catalogue after it. */
   words: string;
   /** Products of what took its place. */
   nextCount: number;
@@ -65,7 +65,7 @@ export interface Document {
   kind: string;
   /** Its place in addresses, unique in its kind; the kind's name where there is one of it only. */
   slug: string;
-  /** What it is called; empty where there is one of its kind only. */
+  /** Its name; empty where there is only one of its kind. */
   name: string;
   position: number;
   /** How often it was saved. */
@@ -114,14 +114,14 @@ export interface Edition {
   currency: string;
 }
 
-/** What a file of an edition holds, once however many editions have it. */
+/** The content of an edition's file, stored once however many editions have it. */
 export interface Content {
   /** SHA-256, in hex. */
   hash: string;
   bytes: Uint8Array;
 }
 
-/** What was removed is not there, unless it is looked for. */
+/** Removed documents are hidden, unless they are asked for. */
 const there = { name: "there", cond: { removedAt: null }, default: true };
 
 export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({

@@ -69,7 +69,7 @@ export const restoreShop = (em: SqlEntityManager, slug: string) =>
     await tx.nativeUpdate<Shop>(ShopSchema, { id: found.id }, { removedAt: null }, removedToo);
   });
 
-/** What is told of what was removed, the latest first. */
+/** The removed documents, the latest first. */
 const told = { fields: ["slug", "name", "removedAt"], orderBy: { removedAt: "desc" }, ...removedToo } as const;
 const tell = ({
   slug,

@@ -27,7 +27,7 @@ export interface Import {
   products: number;
   variants: number;
   reading?: readonly RememberedReading[];
-  /** What the file was called, and SHA-256 of it in hex. */
+  /** The name of the file, and its SHA-256 in hex. */
   fileName?: string;
   hash?: string;
 }

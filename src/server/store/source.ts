@@ -6,7 +6,7 @@ import { firstDocument, readDocument, versionOf } from "./documents.ts";
 import type { Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
 
-/** What is known of a shop wherever its pages come from. */
+/** Data of a shop wherever its pages come from. */
 export type ShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;
 
 /** Where a shop's pages come from: the draft that is worked on, or an edition, which never changes. */

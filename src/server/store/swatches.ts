@@ -30,8 +30,8 @@ export class SwatchResolver {
   }
 
   /**
-   * What shoppers see for each value. Worked out anew when the book has another version, which every change gives it.
-   * @param ground that panels stand on, by which outlines are needed
+   * The swatch of each value. Computed again when the book has a new version, which every change gives it.
+   * @param ground the panels' background, by which outlines are needed
    */
   async resolve(source: ShopSource, ground: string): Promise<SwatchBook> {
     const version = await source.version(swatchesKind);

@@ -29,6 +29,6 @@ export const wholeSource = ({ key, edition, shop, open, placed }: Wanted): ShopS
 /** A document of a kind in a whole shop. */
 function documentIn<D extends object>(whole: WholeShop, { name }: DocumentKind<D>, slug?: string): D | undefined {
   const found = eachDocument(whole).find((one) => one.kind.name === name && one.slug === slug);
-  // What stands under a kind's name is that kind's document.
+  // The document under a kind's name is of that kind.
   return found?.document as D | undefined;
 }

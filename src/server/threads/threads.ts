@@ -87,7 +87,7 @@ export class Threads implements Readers {
   }
 }
 
-/** What was built of the thread answers for the first time after 1.8 s, and its sources after 6.4 s on two processors. */
+/** The built thread answers for the first time after 1.8 s, its sources after 6.4 s on two processors. */
 function entryOf({ root, development }: ThreadSetting) {
   const built = join(root, "dist/server/thread.js");
   return !development && existsSync(built)

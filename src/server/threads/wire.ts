@@ -2,7 +2,7 @@ import type { ContentfulStatusCode } from "hono/utils/http-status";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { Sent } from "../routes/request.ts";
 
-/** What every thread must know to open the same shops. */
+/** The data by which every thread opens the same shops. */
 export interface ThreadSetting {
   /** The database's file. */
   data: string;
@@ -44,7 +44,7 @@ export interface SentCatalogue {
   known: readonly Field[] | undefined;
 }
 
-/** What a thread has read, or why it could not. */
+/** A thread's result, or its error. */
 export type Outcome<T> =
   | { value: T }
   | { fault: { status: ContentfulStatusCode; message: string; detail: Record<string, unknown> } };

@@ -26,7 +26,7 @@ export function openEngine(
   return { engine: relay, awake: () => whenIdle(() => relay.fetchOwn()) };
 }
 
-/** What is not in a hurry waits until the browser has nothing else to do. */
+/** Work without hurry waits until the browser is idle. */
 const whenIdle = (run: () => void): void => {
   if ("requestIdleCallback" in window) requestIdleCallback(run, { timeout: 3000 });
   else setTimeout(run, 500);

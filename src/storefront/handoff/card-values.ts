@@ -3,7 +3,7 @@ import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import type { Say } from "../words/say.ts";
 
-/** What cards are written with. */
+/** The inputs of cards. */
 export interface CardWords {
   say: Say;
   language: string;
@@ -13,7 +13,7 @@ export interface CardWords {
   link: string;
 }
 
-/** What the slots of a card template are filled with, by their names; a name that is none is a field's key. */
+/** The values of a card template's slots, by their names; an unknown name is a field's key. */
 export function cardValues(card: Card, words: CardWords): Readonly<Record<string, string>> {
   const { say, language, currency, fields, link } = words;
   const { price, was, from, soldOut, brand, image, title, id, variant } = card;
@@ -48,7 +48,7 @@ function writtenValues(
 /** Names of values that are a place, and so become an attribute of the element that they are for. */
 const placed: Readonly<Record<string, "href" | "src">> = { link: "href", picture: "src" };
 
-/** What one name of a slot makes of its element. */
+/** The effect of one slot name on its element. */
 export type Filling = { text: string } | { attribute: "href" | "src"; value: string } | { drop: true };
 
 /**

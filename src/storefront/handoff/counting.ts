@@ -16,6 +16,6 @@ function joined(counted: Catalogue, shown: Catalogue): Catalogue | undefined {
   });
 }
 
-/** What counts, in a script of its own: panels wake before it is there. */
+/** The engine, in a separate script: panels are ready before it has loaded. */
 export const counting = { read, joined, readyEngine };
 export type Counting = typeof counting;

@@ -34,7 +34,7 @@ export async function stillPage(born: InitialState, from: string, engine: Engine
   return { born, drawn: from, answers: drawn, states };
 }
 
-/** What is drawn, with the styles that its elements want; they stand beside it, since a strict policy has none in markup. */
+/** Drawn markup with the styles of its elements, kept beside it, since a strict policy forbids them in markup. */
 export interface DrawnPiece {
   html: string;
   styles: readonly string[];
@@ -96,14 +96,14 @@ function ownOf({ bands, answer: here, elsewhere }: Drawn, one: PagePanel): BandA
   return { bands, answer: { ...answer, products: [], facets: Object.fromEntries(facets) } };
 }
 
-/** What stands around the cards of a listing: places for numbers, the order, and what is chosen. */
+/** The parts around the cards of a listing: counts, sort order, and chosen filters. */
 export interface ListingParts {
   island: string;
   total: string;
   sorts: string;
   sortName: string;
   nothing: string;
-  /** What the button says that shows more; empty where all are shown. */
+  /** The text of the button for more products; empty where all are shown. */
   more: string;
   /** Chosen filters, where panels want them above the products. */
   chosen: DrawnPiece | undefined;

@@ -1,7 +1,7 @@
 import type { Selection } from "../../core/engine/question.ts";
 import type { TroubleOf } from "./faults.ts";
 
-/** What a site hears about a group of panels and listings: what each event tells, by its name behind `trellis-`. */
+/** The events of a group of panels and listings: the details of each, by its name behind `trellis-`. */
 export interface Told {
   /** The shopper has chosen, taken back or searched. */
   change: { group: string; selection: Selection };

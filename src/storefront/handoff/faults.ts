@@ -1,6 +1,6 @@
 import type { FileRole } from "./wire.ts";
 
-/** What a trouble is about: a file of the handoff, or the page around it. */
+/** The subject of a trouble: a file of the handoff, or the page around it. */
 export type TroubleOf = "manifest" | FileRole | "markup" | "page" | "display" | "list" | "products";
 
 /** Something that keeps a handoff from working, or from working wholly. */

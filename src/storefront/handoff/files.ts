@@ -24,7 +24,7 @@ export class HandoffFiles {
     this.at = at;
   }
 
-  /** Those at a place, as a page names it. */
+  /** The files at a place, as a page names it. */
   static at(place: string): HandoffFiles {
     const at = new URL(place, document.baseURI);
     const files = opened.get(at.href) ?? new HandoffFiles(at);
@@ -41,14 +41,14 @@ export class HandoffFiles {
     });
   }
 
-  /** What markup that is drawn now would be drawn from. @throws HandoffFault */
+  /** The source of markup that is drawn now. @throws HandoffFault */
   async drawn(): Promise<string> {
     return drawnFrom(await this.#current());
   }
 
   /** Begins to fetch what an engine wants, beside what panels wake from. */
   prepare(cards: boolean): void {
-    // Who asks for the engine hears what hinders it.
+    // Callers that need the engine learn why it cannot load.
     this.#catalogue(cards).catch(() => {});
   }
 
@@ -61,7 +61,7 @@ export class HandoffFiles {
     return readyEngine(catalogue, first);
   }
 
-  /** What is counted; with cards also what they show. */
+  /** The catalogue to count; with cards also the data on them. */
   async #catalogue(cards: boolean): Promise<Catalogue> {
     const counts = this.#counts();
     const read = (role: "catalogue" | "cards") =>
@@ -124,7 +124,7 @@ export class HandoffFiles {
   }
 
   async #fetch<T>(of: FileRole | "manifest", name: string, read: (response: Response) => Promise<T>): Promise<T> {
-    // What panels wake from goes before what is counted.
+    // The data that panels start from loads before the catalogue.
     const priority = of === "catalogue" || of === "cards" ? "low" : "auto";
     try {
       const response = await fetch(new URL(name, this.at), { priority });

@@ -21,7 +21,7 @@ import type { Island } from "./wire.ts";
 /** An element of the page that belongs to a group. */
 export interface Member {
   readonly element: HTMLElement;
-  /** What its markup says about itself; undefined where that is missing or damaged. */
+  /** The data in its markup; undefined where it is missing or damaged. */
   readonly island: Island | undefined;
   /** The panel that it is, as the page has it. */
   readonly panel: PagePanel | undefined;
@@ -33,7 +33,7 @@ export interface Member {
   show(open: OpenGroup): void;
 }
 
-/** What becomes of the address of the page with each choice. */
+/** The effect of a choice on the page's address. */
 export type History = "push" | "replace" | "none";
 
 const groups = new Map<string, Group>();
@@ -148,7 +148,7 @@ export class Group {
     const store = new PageStore(firstState(born, band, found, location.search), engine);
     const place: BrowseState =
       before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));
-    // What was chosen while the page was still asleep counts too.
+    // Choices made before the page was ready count too.
     const selection = [...this.#members]
       .flatMap(({ element }) => [...element.querySelectorAll<HTMLFormElement>("form.zt-panel")])
       .reduce((now, form) => withTouched(now, form, facets, fieldOf, shop.names), place.selection);

@@ -17,7 +17,7 @@ const finder: PagePanel = { slug: "finder", panel: demoPanel };
 const questions: PagePanel = { slug: "questions", panel: demoQuestions };
 const bornWith = (panels: PagePanel[]) => bootAt("/", panels, demoPages);
 
-/** What the markup of each panel of a page says about itself, as a browser reads it. */
+/** The data in the markup of each panel of a page, as a browser reads it. */
 async function islandsOf(panels: PagePanel[], drawn = "now"): Promise<Island[]> {
   const still = await stillPage(bornWith(panels), drawn, engine);
   return panels.map((one) => {

@@ -6,7 +6,7 @@ import { HandoffFault } from "./faults.ts";
 import { markIn } from "./site-marks.tsx";
 import type { Island, ShopFile } from "./wire.ts";
 
-/** What the elements of a group say, the first of them. @throws HandoffFault where it is missing or they are for different pages */
+/** The data of a group's first element. @throws HandoffFault where it is missing or they are for different pages */
 export function islandFor(islands: readonly Island[]): Island {
   const [island] = islands;
   if (!island)
@@ -19,7 +19,7 @@ export function islandFor(islands: readonly Island[]): Island {
   return island;
 }
 
-/** What the page of a group is drawn from, the answers aside. */
+/** The source of a group's page, apart from the answers. */
 export const initialState = (shop: ShopFile, page: ShownPage, group: string, panels: PagePanel[]): InitialState => ({
   shop: {
     slug: "",

@@ -19,6 +19,6 @@ export interface OpenGroup {
   engine: DeferredEngine;
   /** The catalogue has what cards show. */
   cards: boolean;
-  /** What markup that can be taken over was drawn from. */
+  /** The source of markup that can be kept. */
   drawn: string;
 }

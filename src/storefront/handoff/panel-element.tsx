@@ -22,7 +22,7 @@ export class TrellisPanel extends MemberElement {
   #unstick: (() => void) | undefined;
   #unfollow: (() => void) | undefined;
 
-  /** What is chosen on the page; setting it chooses. Nothing before the panel is ready. */
+  /** The selection of the page; setting it chooses. Undefined before the panel is ready. */
   get selection(): Selection | undefined {
     return this.group?.open?.store.state.selection;
   }

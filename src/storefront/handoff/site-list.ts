@@ -2,7 +2,7 @@
 export const listMark = "data-trellis-list";
 export const productMark = "data-trellis-product";
 
-/** What a list shows after it was arranged. */
+/** The content of a list after it was arranged. */
 export interface Arranged {
   /** Ids of products that are shown, in their order. */
   shown: string[];
@@ -23,7 +23,7 @@ export type Contest = "no" | "order" | "all";
 const rounds = 30;
 const within = 2000;
 
-/** What a list is to show. */
+/** The wanted content of a list. */
 export interface Wanted {
   /** Ids of all products found, in their order. */
   found: readonly string[];

@@ -48,7 +48,7 @@ export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
     const touched = new Set(cellsOf(catalogue, mend));
     return countProducts(catalogue, (variant) => touched.has(variant));
   }
-  // What a field is called and read as touches every product that states it.
+  // Renaming a field, or reading it differently, touches every product that has a value.
   if (mend.kind === "field") return countProducts(catalogue, (v) => column.starts[v] !== column.starts[v + 1]);
   const rule = mend.kind === "values" ? valueRule(mend) : unitRule(mend);
   const changed = column.spellings.map((text) => {
@@ -62,7 +62,11 @@ export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
   });
 }
 
-/** What a mend calls a variant: its SKU where it has one, else its place among the product's variants, from 1. @param sku the field of SKUs, where it was looked up already */
+/**
+ * The name of a variant in a mend: its SKU where it has one, otherwise its position among the product's variants,
+ * from 1.
+ * @param sku the field of SKUs, where it was looked up already
+ */
 export function variantName(
   catalogue: Catalogue,
   variant: number,

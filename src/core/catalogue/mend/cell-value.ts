@@ -6,7 +6,7 @@ import { isNumberWith, plainNumber } from "../reading.ts";
 import { parseDay, parseNumber, splitCell } from "../values.ts";
 import { isYesOrNo } from "../yes-no.ts";
 
-/** What is typed into a cell, as values that its field can hold, or why it can't. */
+/** Reads the text typed into a cell as values of its field, or says why that fails. */
 export type CellValue = { values: string[] } | { fault: string };
 
 /** Reads what a designer types into a cell: several values are parted by `|`, numbers and days are read as they are usually written. */

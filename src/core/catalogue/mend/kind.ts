@@ -2,7 +2,7 @@ import type { DocumentKind } from "../../document/kind.ts";
 import { mendDifferences } from "./differences.ts";
 import { type MendDocument, mendFormat, mendsSchema } from "./mend-schema.ts";
 
-/** What is put right over a shop's catalogue. */
+/** Corrections over a shop's catalogue. */
 export const mendsKind: DocumentKind<MendDocument, false, "mends"> = {
   name: "mends",
   what: "list of corrections",

@@ -22,11 +22,11 @@ const mends = {
     id: id(),
     kind: oneOf(["field"]),
     field: value(),
-    /** What it is called in the tool and, where a facet has no label of its own, by shoppers. */
+    /** Its name in the tool and, where a facet has no label of its own, for shoppers. */
     name: text(200).optional(),
-    /** What its values are. */
+    /** The kind of its values. */
     values: oneOf(fieldKinds).optional(),
-    /** What parts several values of a cell. */
+    /** The separator of several values in a cell. */
     separator: separatorSchema().optional(),
     decimal: oneOf(decimalMarks).optional(),
     dates: oneOf(dateOrders).optional(),
@@ -39,7 +39,7 @@ const mends = {
   units: exact({ id: id(), kind: oneOf(["units"]), field: value(), unit: someText(20) }),
 };
 
-/** What is put right over a shop's catalogue, in order. The imported catalogue itself is never changed. */
+/** The corrections over a shop's catalogue, in order. The imported catalogue itself is never changed. */
 export const mendsSchema = exact({
   format: number<typeof mendFormat>().strict().oneOf([mendFormat]).required(),
   mends: listOf(byMember("kind", mends), 5000),

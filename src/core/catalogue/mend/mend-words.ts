@@ -1,7 +1,7 @@
 import { kindNames } from "../kind-names.ts";
 import type { MendOf, NewMend } from "./mend-schema.ts";
 
-/** What a mend does, in words. @param name of the mended field */
+/** The effect of a mend, in words. @param name of the mended field */
 export function mendWords(mend: NewMend, name: string): string {
   switch (mend.kind) {
     case "values": {

@@ -56,7 +56,7 @@ function aroundHeaps(sorted: ArrayLike<number>, parts: number): number[] {
   return limits;
 }
 
-/** Those numbers that lie between two ends and above all before them. */
+/** The numbers between two ends and above all before them. */
 function rising(limits: readonly number[], least: number, most: number): number[] {
   const kept: number[] = [];
   for (const limit of limits) if (limit > (kept.at(-1) ?? least) && limit < most) kept.push(limit);

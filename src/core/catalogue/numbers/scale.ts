@@ -12,7 +12,7 @@ export interface Ends {
   step: number;
 }
 
-/** What a scale is made of. */
+/** The inputs of a scale. */
 export interface ScaleWishes {
   /** The smallest and the largest value that there is. */
   least: number;

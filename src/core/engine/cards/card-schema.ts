@@ -9,7 +9,7 @@ const yes = () => boolean().strict().required();
 export const cardVariant = exact({
   /** Its place among the product's variants, from 0. */
   at: wholeIn(0, largest).required(),
-  /** What sets it apart from the others. */
+  /** The values that set it apart from the others. */
   name: text(1000),
   price: amount(),
   was: amount(),
@@ -20,7 +20,7 @@ export const cardVariant = exact({
   matches: yes(),
 });
 
-/** What a listing shows of one product: all of it goes by the variants that satisfy the page and the choices. */
+/** The data of one product in a listing; all of it belongs to the variants that satisfy the page and the choices. */
 export const cardSchema = exact({
   id: someText(10_000),
   title: text(100_000),

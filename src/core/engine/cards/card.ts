@@ -8,7 +8,7 @@ import type { Card, CardVariant } from "./card-schema.ts";
 import { factsOf } from "./facts-of.ts";
 import { variantLabel } from "./variant-label.ts";
 
-/** What is wanted on a card beside what every card has. */
+/** Data wanted on a card beside what every card has. */
 export interface Shown {
   fields: readonly string[];
   variants: boolean;
@@ -17,7 +17,7 @@ export interface Shown {
 const nothingMore: Shown = { fields: [], variants: false };
 
 /**
- * What a listing shows of a product. Picture, price, sale and stock are those of its matching variants.
+ * The listing data of a product. Picture, price, sale and stock are those of its matching variants.
  * @param matches whether a variant satisfies the page and the choices; by default all do
  */
 export function cardOf(

@@ -5,10 +5,10 @@ import type { CatalogueIndex } from "../index/catalogue-index.ts";
 const most = 3;
 /** Longer values are sentences, and a card has no room for them. */
 const longest = 28;
-/** What tells a product apart at a glance comes first; the rest in the catalogue's order. */
+/** Fields that distinguish products at a glance come first; the others follow in the catalogue's order. */
 const first = ["type", "brand"];
 
-/** What stands in the place of a product's picture where it has none: a few short values that it states. */
+/** The replacement for a missing product picture: a few short values of the product. */
 export function factsOf({ catalogue }: CatalogueIndex, variant: number): string[] {
   const place = ({ role, kind }: Field) => (kind === "colour" ? 0 : first.includes(role) ? 1 : 2);
   const fields = catalogue.fields.filter(

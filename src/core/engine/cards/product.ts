@@ -9,7 +9,7 @@ export interface Product {
   card: Card;
   /** Its description; empty where there is none. */
   text: string;
-  /** What it states of each field, over all its variants. */
+  /** Its values of each field, over all its variants. */
   values: { field: Field; values: string[] }[];
 }
 

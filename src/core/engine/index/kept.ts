@@ -1,6 +1,7 @@
 /**
- * What a store has under a key, made where it has none.
- * @param most how many it keeps, for keys that an asker makes up; the one asked for longest ago goes. No bound by default.
+ * The value of a store under a key, created where it is missing.
+ * @param most how many it keeps, for keys that a caller makes up; evicts the least recently used. No bound by
+ * default.
  */
 export function kept<T>(store: Map<string, T>, key: string, make: () => T, most: number = Number.POSITIVE_INFINITY): T {
   const known = store.get(key);

@@ -7,7 +7,7 @@ import { FieldWords } from "./field-words.ts";
 import type { SearchedField } from "./search-schema.ts";
 import { words } from "./words.ts";
 
-/** What the words of known fields weigh until the designer says otherwise; those of other fields with words weigh 1. */
+/** The default weights of the words of known fields; those of other fields with words weigh 1. */
 const usual: Partial<Record<FieldRole, number>> = {
   title: 8,
   sku: 8,

@@ -1,4 +1,4 @@
-/** What one facet of a panel is on a page. */
+/** A facet of a panel on a page. */
 export interface FacetHere {
   panel: string;
   row: string;

@@ -13,7 +13,7 @@ import type { FacetHere } from "./facet-here.ts";
 import type { PageFinding } from "./page-finding.ts";
 import { findPageFindings } from "./page-findings.ts";
 
-/** What there is to say of a page in numbers. */
+/** A page in numbers. */
 export interface PageFigures extends PageRef {
   /** Its standing conditions. */
   within: readonly Clause[];

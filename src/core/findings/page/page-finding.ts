@@ -7,13 +7,13 @@ import type { PageFacts } from "../../profile/value-pages.ts";
 import type { FindingDraft, FindingLevel } from "../finding.ts";
 import type { FacetHere } from "./facet-here.ts";
 
-/** What one look at a page has found. */
+/** A finding about a page as its kind returns it. */
 export interface PageFound {
   /** Panel that it is about; the page itself when absent. */
   panel?: string;
   /** Row of that panel. */
   row?: string;
-  /** What is wrong, with its number, in one or two sentences. */
+  /** The problem, with its number, in one or two sentences. */
   words: string;
   /** The step in that panel that solves it. */
   remedy?: FindingDraft["remedy"];
@@ -26,7 +26,7 @@ export interface PageFinding extends PageFound {
   level: FindingLevel;
 }
 
-/** What findings of a page are found in. */
+/** The inputs of a page finding. */
 export interface PageContext {
   page: ShownPage;
   pages: PagesDocument;

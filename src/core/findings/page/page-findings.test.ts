@@ -20,7 +20,7 @@ const demo = new Map([
   ["beside-the-text", demoAside],
 ]);
 
-/** What is found on a page, as “kind: words”. */
+/** The findings of a page, as “kind: words”. */
 async function found(
   address: string,
   pages: PagesDocument = demoPages,

@@ -12,7 +12,7 @@ import { referenceIn, type TokenType, type TokenValue } from "../value.ts";
 /** The name under which a file keeps what only this tool knows. */
 export const extension = "zany-trellis";
 
-/** What a file keeps of a look beside its tokens. */
+/** The parts of a look that a file keeps beside its tokens. */
 export interface LookExtension {
   name: string;
   styles: LookDocument["styles"];
@@ -97,7 +97,7 @@ export function toDesignTokens(look: LookDocument): Group {
   const file: Group = {};
   const plain: Record<string, Banded<TokenValue>> = {};
   const names = new Set([...Object.keys(look.values), ...Object.keys(look.dark)]);
-  // What a token refers to has to be in the file too; a set that grows while it is gone through is gone through whole.
+  // A token's references must be in the file too; the set may grow while it is walked.
   for (const name of names) {
     const token = tokens.get(name);
     if (!token) continue;
@@ -124,7 +124,7 @@ export function toDesignTokens(look: LookDocument): Group {
   return file;
 }
 
-/** What only this tool knows of a token: narrower bands, the dark, and that the look does not set it. */
+/** The data of a token that only this tool knows: narrower bands, dark mode, and that the look does not set it. */
 function own(look: LookDocument, token: Token, setting: Banded<TokenValue>): { $extensions?: Json } {
   const more: Group = {};
   for (const band of bands.slice(1) as Exclude<Band, "wide">[]) {

@@ -2,7 +2,7 @@ import { words } from "../../engine/index/words.ts";
 import { tokens } from "../tokens.ts";
 import type { ForeignToken } from "./read-tokens.ts";
 
-/** What people call things, by the token of ours that it is. The first that fits is taken. Common practice, no source. */
+/** Common names of things, by our token. The first that fits is used. Common practice, no source. */
 const called: readonly [token: string, all: readonly string[], not?: readonly string[]][] = [
   ["accent.ink", ["on", "primary"]],
   ["accent.ink", ["on", "accent"]],

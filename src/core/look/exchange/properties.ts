@@ -11,7 +11,7 @@ import { endsOf, ownSheet, propertyOf, written } from "../sheet.ts";
 import { type Token, tokens } from "../tokens.ts";
 import { following, type TokenValue } from "../value.ts";
 
-/** What a look sets, as CSS custom properties of the page, with a shop's bands. */
+/** A look's values as CSS custom properties of the page, with a shop's bands. */
 export const toProperties = (look: LookDocument, limits: BandLimits): string =>
   `/* ${look.name.replaceAll("*/", "")} */\n${resolveScheme(resolveBands(ownSheet(look, ":root"), bandQueries(limits)), "shopper")}`;
 
@@ -42,7 +42,10 @@ function placeOf(media: string | undefined): Band | "dark" | undefined {
   return to ? "slim" : from ? "wide" : undefined;
 }
 
-/** What a style sheet says of a token. Media queries hold for one band alone, where a look's bands follow the wider one. */
+/**
+ * The values of a token in a style sheet. Media queries apply to one band only, where a look's bands follow the
+ * wider one.
+ */
 function asBanded({ wide, medium, slim }: { [B in Band]?: TokenValue }, token: Token | undefined): Banded<TokenValue> {
   const usual = wide ?? token?.fallback.wide ?? "";
   const narrow = slim ?? (medium === undefined ? undefined : usual);
@@ -129,7 +132,7 @@ export function fromProperties(css: string, name: string): LookDocument {
       if (!place) throw new PropertyFault("This media query doesn’t match a band of the shop.", line);
       const text = csstree.generate(node.value).trim();
       const followed = referenceOf(text);
-      // What follows another token says so under its own name already, and a picture what it is.
+      // A following token has its own name already, and a picture its address.
       if (other && (text.startsWith("var(") || token.type === "picture")) return;
       const value = followed
         ? following(followed.name)

@@ -11,7 +11,7 @@ export interface BroughtFile {
   text: string;
 }
 
-/** What files make together, and the style sheets that a page names and that were not brought. */
+/** The combined files, and the style sheets that a page uses and that are missing. */
 export interface Together extends Brought {
   missing: string[];
 }

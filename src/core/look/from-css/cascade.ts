@@ -72,7 +72,7 @@ export class Cascade {
     return own;
   }
 
-  /** What one of some properties comes to on an element; of those set the one that is strongest. */
+  /** The winning value of some properties on an element. */
   computed(element: Element, ...properties: readonly string[]): Computed | undefined {
     const variables = this.variablesOf(element);
     for (const from of [...this.declarationsOf(element)].reverse()) {

@@ -54,7 +54,7 @@ function madeUp(rules: readonly SheetRule[]): string {
 const one = (selector: string, page: Document): Element | undefined =>
   (selectOne(selector, page) as Element | null) ?? undefined;
 
-/** What a look is read from: elements of the saved page, where there is one and it has them, or of a made-up one. */
+/** The sources of a look: elements of the saved page, where there is one and it has them, or of a made-up one. */
 export function probeOf(rules: readonly SheetRule[], html: string | undefined): Probe {
   const usual = parseDocument(madeUp(rules));
   const saved = html === undefined ? undefined : parseDocument(html);

@@ -207,7 +207,7 @@ function named(cascade: Cascade, element: Element, pattern: RegExp): Computed | 
   return found && value !== undefined ? { value, from: found } : undefined;
 }
 
-/** What the focus of a field looks like. */
+/** The focus style of a field. */
 function focusOf(cascade: Cascade, element: Element): Computed | undefined {
   const found = cascade.rules
     .filter(({ selector, state }) => state === "focus" && selector !== "" && cascade.matches(element, selector))

@@ -1,6 +1,6 @@
 import { choice, colour, font, length, number, type Part, time, weight } from "../part.ts";
 
-/** What all other parts follow until they are set apart: a look is mostly made here. */
+/** The values that all other parts follow by default: a look is mostly made here. */
 export const basics = {
   ink: part("Text", {
     "": colour("Text", "#16352b"),

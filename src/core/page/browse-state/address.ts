@@ -10,12 +10,12 @@ import type { BrowseState } from "./browse-state.ts";
 export type FieldOf = (key: string) => Field | undefined;
 
 /**
- * What a query calls a field, the words searched for (`q`), the order (`sort`) and the page (`page`), where a site wants
- * other names for them. Whatever is not named is called by its own key.
+ * The names in a query of a field, the search words (`q`), the sort order (`sort`) and the results page (`page`),
+ * where a site wants other names. Everything else is called by its own key.
  */
 export type QueryNames = Readonly<Record<string, string>>;
 
-/** What a query calls a field, or `q`, `sort` or `page`. */
+/** The name in a query of a field, or of `q`, `sort` or `page`. */
 export const nameIn = (names: QueryNames, key: string): string => (Object.hasOwn(names, key) ? names[key] : key) ?? key;
 
 /** Names of a range's ends, in addresses and in the form that works without scripts. @param name of the field in queries */

@@ -26,7 +26,7 @@ interface Choosable {
 export const orderOf = ({ sort }: Pick<BrowseState, "sort">, order: Sort, choices: readonly Choosable[]): Sort =>
   sort !== "" ? sort : choices[0]?.sort || order;
 
-/** What a shopper does to a listing. */
+/** A shopper's act on a listing. */
 export type Act =
   /** Takes an option in or out, as the facet's mode has it. */
   | { do: "toggle"; facet: Pick<Facet, "field" | "mode">; option: string }

@@ -42,7 +42,7 @@ function rowsIn({ colours, sizes, kinds }: (typeof vocabularies)["usual"]): stri
   return [head, ...rows, `p99,Alone,,,,,,,,,yes`].join("\n");
 }
 
-/** What specimens are drawn from: a tiny shop of their own, counted by the real engine. */
+/** The source of specimens: a tiny shop of their own, counted by the real engine. */
 export interface SpecimenShop {
   engine: LocalEngine;
   swatches: SwatchBook;
@@ -113,7 +113,7 @@ export function specimenRow(display: DisplayName): FacetRow {
 export const specimenOptions = (display: DisplayName): number =>
   ({ swatches: 3, toggles: 2, dropdown: 3, "search-field": 3 })[display as string] ?? 1;
 
-/** What is chosen in the specimens' shop so that the first option of a row is in a state. */
+/** The choices in the specimens' shop that put the first option of a row into a state. */
 export function specimenChoices({ field, mode }: FacetRow, state: State, first: string | undefined): Choices {
   if (state === "unavailable") return { alone: { options: ["yes"] } };
   if (state !== "chosen" && state !== "chosen-hovered") return {};

@@ -18,7 +18,7 @@ const byRole: Partial<Record<Field["role"], number>> = {
 
 /** The same by words of a heading, the first that fits. Common practice, no source; English, German, French, Spanish, Italian, Dutch. */
 const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
-  // What numbers rows or places them tells people nothing.
+  // Numbers of rows and places tell people nothing.
   [
     0.05,
     /\b(?:ids?|code|codes|iso|cca\d|ccn\d|cioc|gtin|ean|isbn|url|link|slug|uuid|hash|hex|identification|number|nummer|numéro|número|phone|email|comment|note|notes|official|symbol|zip|postcode|postal|plz|idd|suffix|suffixes|prefix|prefixes)\b/,
@@ -48,7 +48,7 @@ const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
   [1.1, /\b(?:date|datum|fecha|data|year|jahr|année|año|anno|jaar|month|monat|mois|time|discovered)\b/],
 ];
 
-/** What people read of a heading: its words apart, whatever they were joined with. */
+/** A heading as people read it: its words apart, whatever they were joined with. */
 export const headingWords = (name: string): string =>
   name
     .replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2")

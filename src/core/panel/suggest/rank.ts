@@ -63,7 +63,7 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
 
 const isLine = ({ suggestion }: Pick<Ranked, "suggestion">): boolean => suggestion.mode === "range";
 
-/** What a field does for shoppers by itself. */
+/** The use of a field to shoppers, by itself. */
 function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, mode: Mode): number {
   const likely = likelihood(field);
   const read = Math.min(bits, Math.log2(glance));

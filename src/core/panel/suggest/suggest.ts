@@ -24,7 +24,7 @@ export const readAtOnce = 15;
 /** Fields that shoppers seldom choose by, whatever they hold. */
 const seldom: ReadonlySet<FieldRole> = new Set(["list_price", "stock", "reviews", "published"]);
 
-/** What to make of a field. */
+/** A suggestion for a field. */
 export function suggestFacet(profile: FieldProfile): Suggestion {
   const { worth, reason } = judgeWorth(profile);
   const shown = suggestDisplay(profile);

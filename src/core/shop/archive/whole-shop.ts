@@ -2,7 +2,7 @@ import type { Catalogue } from "../../catalogue/catalogue.ts";
 import type { RememberedReading } from "../../catalogue/reading-schema.ts";
 import type { ShopDocuments } from "../documents.ts";
 
-/** What a shop is beside its documents. */
+/** The data of a shop beside its documents. */
 export interface ShopHead {
   name: string;
   /** ISO 4217 code. */
