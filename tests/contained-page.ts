@@ -22,7 +22,7 @@ const properties = [
 ];
 const more = ["cursor", "mask-image", "border-image-source", "filter", "list-style-image", "--x", "--y"];
 
-/** What random style sheets did where they must do nothing. */
+/** The effects of random style sheets where there must be none. */
 export interface Contained {
   sheets: number;
   /** Sheets of which something changed inside of the panel, so that the test can fail. */

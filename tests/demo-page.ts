@@ -32,7 +32,7 @@ export function pageAt(address: string, pages: PagesDocument = pagesKind.fresh("
   return page;
 }
 
-/** What such a page is born with. */
+/** The initial data of such a page. */
 export const bootAt = (address: string, panels: PagePanel[], pages: PagesDocument = pagesKind.fresh("")): Boot => ({
   shop: {
     slug: "n",

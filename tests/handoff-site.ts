@@ -49,7 +49,7 @@ export class HandoffSite {
     put(join(this.root, path), text);
   }
 
-  /** What `trellis tally` finds for a selection, with the modes of the demo shop's panel. */
+  /** The result of `trellis tally` for a selection, with the modes of the demo shop's panel. */
   async tally({ choices }: Selection): Promise<{ total: number; products: string[] }> {
     const picks = Object.entries(choices).flatMap(([field, choice]) => [
       "--pick",

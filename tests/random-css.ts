@@ -147,7 +147,10 @@ export function randomCss(seed: number): string {
   return css;
 }
 
-/** What of a random style sheet comes onto a page: as it is where nothing in it is refused, else rule by rule. */
+/**
+ * The part of a random style sheet that gets onto a page: as it is where nothing in it is refused, otherwise rule by
+ * rule.
+ */
 export function containedOf(seed: number, root: string): string[] {
   const css = randomCss(seed);
   const whole = containedCss(css, root);

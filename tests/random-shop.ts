@@ -45,7 +45,7 @@ const condition: fc.Arbitrary<Condition> = fc.oneof(
   fc.record({ products: fc.subarray(["p0", "p1", "p2", "p3"]) }),
 );
 
-/** What a page asks of its products: up to three clauses of up to two conditions. */
+/** The standing conditions of a page: up to three clauses of up to two conditions. */
 export const standing: fc.Arbitrary<Clause[]> = fc.array(fc.array(condition, { minLength: 1, maxLength: 2 }), {
   maxLength: 3,
 });

@@ -12,7 +12,7 @@ import { resolve } from "../src/core/settings/band.ts";
 import { behaviours } from "../src/core/settings/behaviour.ts";
 import { settingsOn } from "../src/core/settings/settings.ts";
 
-/** What becomes of a shopper. */
+/** A shopper's result. */
 export interface WalkAgain {
   target: number;
   ending: "arrived" | "nothing helps" | "patience";
@@ -126,7 +126,7 @@ export function walkAgain(
   const panelTop = inDrawer ? 0 : 130;
   const window = inDrawer ? screen - 130 : screen;
 
-  // What is so far.
+  // The result so far.
   const result: WalkAgain = { target, ending: "patience", moves: [], deadEnds: [], seconds: 0, px: 0 };
   let choices: Record<string, Choice> = {};
   let inside = false;

@@ -1,10 +1,10 @@
-/** What an attack came to. */
+/** The result of an attack. */
 export interface Attacked {
   /** How often it was tried. */
   tries: number;
-  /** What was lost, wrong or run, in sentences; nothing where all held. */
+  /** The failures, in sentences; none where all was well. */
   failures: string[];
-  /** What was measured beside it. */
+  /** Further measurements. */
   measured: string;
 }
 

@@ -31,7 +31,7 @@ async function killing({ tries, within, task, look }: Killing): Promise<Attacked
   try {
     for (let n = 1; n <= tries; n++) {
       const heard = { last: 0 };
-      // What is done first waits for threads to start; the clock runs from the second on.
+      // The first act waits for threads to start; the clock runs from the second on.
       await task(server.origin, heard);
       const work = (async () => {
         for (;;) await task(server.origin, heard);

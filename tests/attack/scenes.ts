@@ -10,7 +10,7 @@ import type { Attack } from "./attack.ts";
 const port = 4388;
 const shop = "larkmoss-nursery";
 
-/** What a scene is played with: tabs on a panel of its own, and a server that can go and come back. */
+/** The stage of a scene: tabs on a panel of its own, and a server that can stop and start again. */
 interface Stage {
   context: BrowserContext;
   tab(): Promise<Page>;

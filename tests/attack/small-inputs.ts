@@ -158,7 +158,7 @@ export const smallInputsAttack: Attack = {
     let [slowest, most, tries] = [{ ms: 0, name: "" }, { mb: 0, name: "" }, 0];
     try {
       const pid = server.child.pid ?? 0;
-      // What is done for the first time takes threads, code and catalogues along.
+      // The first request loads threads, code and catalogues as well.
       for (const { path, init } of [
         json("", `${shop}/ask`, "POST", JSON.stringify(question)),
         file("warm", "/api/shops", readFileSync("demo/nursery.csv", "utf8")),

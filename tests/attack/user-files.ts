@@ -85,7 +85,7 @@ function makeHome(root: string, precious: string, random: Random): void {
       else if (kind === 2) mkdirSync(path);
       else writeFileSync(path, `mine: ${place}`);
     } catch {
-      // What stands there already stays.
+      // An existing file stays.
     }
   }
   for (const folder of ["panels", "looks", "pictures", "pages"]) {

@@ -162,7 +162,7 @@ test("the tool and its interface say what may run in them, and demand no HTTPS",
   for (const view of ["", "/catalogue", "/panels", "/swatches", "/look", "/pages", "/rehearsal", "/editions"]) {
     await page.goto(`/shops/${demoShop}${view}`);
     await expect(page.locator("main").first()).toBeVisible();
-    // What stands in the view's frames has come too, and so all that could be complained of.
+    // The view's frames have loaded too, and with them everything that could report an error.
     for (const frame of await page.locator("main iframe").all())
       await expect(frame.contentFrame().locator("body")).not.toBeEmpty();
   }

@@ -15,7 +15,7 @@ export async function expectAccessible(page: Page | Frame, part = "html"): Promi
   // The shop's policy lets no foreign script in, so axe is run by the browser's debugger and not as a script element.
   if (!(await page.evaluate(() => "axe" in window))) await page.evaluate(source);
   const violations = await page.evaluate(async (part) => {
-    // What fades in is pale for a moment; what goes round without an end is left out.
+    // Fading elements are pale for a moment; endless animations are left out.
     const ending = document.getAnimations().filter(({ effect }) => effect?.getComputedTiming().endTime !== Infinity);
     await Promise.allSettled(ending.map(({ finished }) => finished));
     const { axe } = window as unknown as {

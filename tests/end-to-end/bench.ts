@@ -4,7 +4,7 @@ import { awake } from "./shop-page.ts";
 import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page } from "./test.ts";
 
 export const demoShop = "larkmoss-nursery";
-/** What a browser says of where a request comes from. */
+/** A browser's headers about the origin of a request. */
 export const origin = { origin: "http://127.0.0.1:4399" };
 
 /** A shop of its own with the demo's catalogue, for what would disturb other tests. @returns its place in addresses */

@@ -176,7 +176,7 @@ test("a server that is killed while it publishes leaves the old edition or the n
     await restart();
     const answered = await publishing;
     const after: { n: number }[] = await get(editions);
-    // What was answered is there; what was not is there whole, or not at all.
+    // Confirmed saves are there; the others are there whole, or not at all.
     expect(after.length - before.length).toBeGreaterThanOrEqual(answered === 201 ? 1 : 0);
     expect(after.length - before.length).toBeLessThanOrEqual(1);
     for (const { n } of after)

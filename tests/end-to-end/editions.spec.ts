@@ -45,7 +45,7 @@ test("shoppers get what was published, and the draft only when it is; the draft 
   expect(await titles(page)).toEqual(before);
   await expect(page.getByRole("complementary", { name: "State of this page" })).toHaveCount(0);
   await expectAccessible(page);
-  // What is chosen there is answered from the edition as well.
+  // Choices there are answered from the edition as well.
   await page.locator(".zt-panel input[type=checkbox]").first().check();
   await expect(page).toHaveURL(new RegExp(`/shop/${shop}/\\?`));
   await page.goto(`/draft/${shop}/`);
@@ -77,7 +77,7 @@ test("a designer reads what is another, sees both pages, publishes, and brings a
   await expect(list).toContainText("has the label “Something else”.");
   await expectAccessible(page);
 
-  // What is chosen on one page is chosen on the other.
+  // A choice on one page is a choice on the other.
   const [before, after] = [page.frameLocator('iframe[title="Edition 1"]'), page.frameLocator('iframe[title="Draft"]')];
   await awake(before);
   await awake(after);

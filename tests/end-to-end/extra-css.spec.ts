@@ -10,7 +10,7 @@ test("a designer’s CSS stays inside the panel: random style sheets change noth
   expect(sheets).toBeGreaterThan(100);
   // They do change the panel itself.
   expect(seen).toBeGreaterThan(15);
-  // What is not contained would be noticed.
+  // Uncontained CSS would be noticed.
   const loose = [
     "#out { color: red }",
     "@font-face { font-family: Outside; src: url(/o) }",

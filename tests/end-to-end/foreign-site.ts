@@ -13,7 +13,7 @@ export interface ForeignSite {
   folder: string;
   /** A piece of markup of the handoff, by its place under `pages`. */
   piece(path: string): string;
-  /** What goes into the head of each page. */
+  /** The tags for the head of each page. */
   head: string;
   /** Opens a page of the site, see {@link openForeign}. */
   open(page: Page, path: string): ReturnType<typeof openForeign>;
@@ -138,7 +138,7 @@ declare global {
   }
 }
 
-/** What the elements have told by one name, in its order. */
+/** The events of one name that the elements have sent, in order. */
 export const told = (page: Page, name: string): Promise<Record<string, unknown>[]> =>
   page.evaluate((wanted) => window.told.filter(([one]) => one === wanted).map(([, detail]) => detail), name);
 

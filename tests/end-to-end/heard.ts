@@ -1,7 +1,10 @@
 import { readFileSync } from "node:fs";
 import type { Locator } from "./test.ts";
 
-/** What a screen reader has of a facet: its roles, names and states, the first of each kind. Source: the browser's own accessibility tree. */
+/**
+ * A screen reader's data of a facet: its roles, names and states, the first of each kind. Source: the browser's own
+ * accessibility tree.
+ */
 export async function heard(facet: Locator): Promise<string> {
   const lines = (await facet.ariaSnapshot()).split("\n");
   const said = new Map<string, string>();

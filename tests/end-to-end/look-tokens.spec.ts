@@ -10,7 +10,7 @@ import { newShop, origin } from "./bench.ts";
 import { awake } from "./shop-page.ts";
 import { expect, type Page, test } from "./test.ts";
 
-/** What is not on a page by itself, or only for a moment: a bubble while dragging, what a search offers. */
+/** Elements that are not on a page by themselves, or only for a moment: a bubble while dragging, search suggestions. */
 const seldom = `
   <div class="zs-offers"></div><div class="zs-nothing"></div><select class="zs-variant"></select>
   <ul class="zs-list"><li class="zs-card"></li></ul><table class="zs-table"><tr><td><p class="zs-title">x</p></td></tr></table>
@@ -119,7 +119,7 @@ const probeOf = (token: Token, effects = token): Probe => ({
   property: propertyOf(token.name),
   values: others(token),
   effects: effects.to
-    // What a choice writes under its own name is enough, where it writes that at all.
+    // A choice that writes under its own name is enough, where it writes that at all.
     .filter((effect) => !effect[2] || effects.to.every(([, , end]) => end))
     .map((effect) => ({
       selector: heldOpen(selectorOf(parts[effects.part] as (typeof parts)[string], effects.state, effect)),
@@ -204,7 +204,7 @@ test("every token that is changed is seen in computed style, in its state", asyn
     ),
   ).toEqual([]);
 
-  // What others are made from is seen where one of them follows it; a few are only in the style sheet itself.
+  // Basic values are seen where other tokens follow them; a few are only in the style sheet itself.
   const onMediumOnly = ["space.5xl"];
   const basics = [...tokens.values()].filter(({ to }) => to.length === 0);
   const followers = new Map(

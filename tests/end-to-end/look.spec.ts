@@ -53,7 +53,7 @@ test("a look is read from the shop's style sheet, shown with where, mended, and 
   await expect(page.getByRole("tab", { name: /^Findings \d/ })).toBeVisible();
   await page.getByRole("button", { name: "Fix all", exact: true }).click();
   await expect(page.getByRole("tab", { name: "Findings", exact: true })).toBeVisible();
-  // What the tool judges to be right is so for an independent judge, in all states that it can see.
+  // The tool's verdict is confirmed by an independent audit, in all states that it can see.
   await expectAccessible(page);
   const use = page.getByRole("button", { name: "Use for the shop" });
   if (await use.isVisible()) await use.click();

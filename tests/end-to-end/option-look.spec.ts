@@ -164,7 +164,7 @@ test("an option style comes from any look, also where there was none, in one act
   ]);
   await page.getByRole("button", { name: "Settings of Light" }).click();
   await page.getByRole("tab", { name: "Style" }).click();
-  // What was set for this facet alone goes into the style with it.
+  // The facet's own values become part of the style.
   const radius = page.getByRole("textbox", { name: "Corner radius", exact: true });
   await radius.fill("17");
   await radius.press("Enter");

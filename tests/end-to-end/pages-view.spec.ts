@@ -118,7 +118,7 @@ test("a panel is put into an article where it is written, and keeps its place th
   await expect(text.getByText(/^Panel: /)).toBeVisible();
   const place = page.getByRole("combobox", { name: /in the text$/ });
   await expect(place).toHaveValue("1");
-  // What is written in front of it moves it along.
+  // Text before it moves it along.
   await text.getByText("First words.").click();
   await page.keyboard.press("Home");
   await page.keyboard.type("Before all.");

@@ -267,7 +267,7 @@ test("a row above the products stays under the bars where it leaves 60% of the s
     await expect(row).toHaveAttribute("data-row-sticky", "kept");
     await page.evaluate(() => scrollTo(0, 700));
     await expect.poll(async () => Math.round((await row.boundingBox())?.y ?? 0)).toBe(92);
-    // What opens is on the screen to its end, and works from there.
+    // An opened part is on the screen to its end, and works from there.
     await row.locator("summary").first().click();
     const menu = row.locator(".zt-menu").first();
     const box = await menu.boundingBox();
@@ -325,7 +325,7 @@ test("on a button nothing changes until it is pressed, and it tells how many the
   await page.getByRole("checkbox", { name: /^Apricot/ }).check();
   await expect(total(page)).toHaveText("240 products");
   expect(page.url()).not.toContain("light");
-  // What the button tells follows what was touched by a frame or more.
+  // The button's count follows a touch by a frame or more.
   const button = page.getByRole("button", { name: /^Show 1?\d products?$/ });
   const told = Number((await button.innerText()).match(/\d+/)?.[0]);
   await button.click();

@@ -302,7 +302,7 @@ test("findings tell what is wrong with its number, and one step mends it", async
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: /^panel \d+ px/ }).click();
   const heights = page.getByRole("dialog", { name: "Row heights" });
-  // What the table says is what the page is: wide as it stands, slim in its closed drawer, medium out of sight.
+  // The table agrees with the page: wide as shown, slim in its closed drawer, medium out of sight.
   const real = await bench.wide
     .locator('[data-row="f-brand"]')
     .evaluate((row) => Math.round(row.getBoundingClientRect().height));

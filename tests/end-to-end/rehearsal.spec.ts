@@ -122,7 +122,7 @@ test("the draft is compared with an edition, pair by pair", async ({ page }) => 
 test("a change that does better with unseen shoppers is proposed, taken as one step, and undone", async ({ page }) => {
   test.setTimeout(90_000);
   const shop = await newShop(page.request, "Improved");
-  // What helps most stands last.
+  // The most helpful option is last.
   const path = `/api/shops/${shop}/documents/panel/first-panel`;
   const stored = async () =>
     (await (await page.request.get(path)).json()) as { version: number; document: PanelDocument };

@@ -82,7 +82,7 @@ test("a panel is moved, removed, and brought back by the offer, among what was r
   await remove.click();
   await expect(page).toHaveURL(/panels\/first-panel$/);
 
-  // Who goes back stands where it was, and may bring it back there.
+  // Going back leads to where it was, and offers to restore it there.
   await page.goBack();
   const gone = page.getByRole("heading", { name: "First panel copy was removed" });
   await expect(gone).toBeVisible();

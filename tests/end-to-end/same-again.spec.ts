@@ -3,7 +3,7 @@ import { demoShop } from "./bench.ts";
 import { answered, awake } from "./shop-page.ts";
 import { expect, type Locator, type Page, test } from "./test.ts";
 
-/** What a shopper reads and finds chosen on a page, line by line. */
+/** The text and the choices of a page, line by line. */
 const shown = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const text = (element: Element | null) => (element?.textContent ?? "").replace(/\s+/g, " ").trim();
@@ -77,7 +77,7 @@ for (const [path, width, seed] of [
     await awake(page);
     for (let i = 0; i < 14; i++) {
       await acts[random.whole(0, acts.length - 1)]?.(page, random);
-      // Who goes back beyond the first page begins anew.
+      // Going back beyond the first page starts again.
       if (!page.url().includes("/draft/")) await page.goto(start);
       await awake(page);
       await answered(page);

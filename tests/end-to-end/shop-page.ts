@@ -8,7 +8,7 @@ export const awake = (page: ShopPage): Promise<void> => expect(page.locator("htm
 
 /** Waits until what a page shows was found for what is chosen, before it is read once. */
 export async function answered(page: ShopPage): Promise<void> {
-  // What was touched is done after the frame that shows it.
+  // A touch takes effect after the frame that shows it.
   await page.locator("html").evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
 }

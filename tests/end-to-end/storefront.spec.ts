@@ -210,7 +210,7 @@ test.describe("without scripts", () => {
     await expect(page).toHaveURL(/light=shade/);
     await expect(page.getByRole("checkbox", { name: /^Apricot/ })).toBeChecked();
     expect(Number((await total(page).textContent())?.match(/^\d+/)?.[0])).toBeLessThan(20);
-    // What was left open is not in the address.
+    // Open parts are not in the address.
     expect(page.url()).not.toMatch(/=(&|$)/);
   });
 

@@ -49,7 +49,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   );
   expect(right.length / drawn.length).toBeGreaterThanOrEqual(0.95);
 
-  // What the pictures say goes in front of the names, and all is taken at once.
+  // Guesses from pictures come before those from names, and all are used at once.
   await page.getByRole("button", { name: "Colour sources" }).click();
   await page.getByRole("button", { name: "Move Colours from product pictures up" }).click();
   await page.keyboard.press("Escape");

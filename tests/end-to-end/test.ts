@@ -22,7 +22,7 @@ export const test =
 function delay(ms: number): void {
   const { fetch } = globalThis;
   globalThis.fetch = (to, how) =>
-    // What is sent while a page is left has no later.
+    // Requests sent while a page is left have no later.
     how?.keepalive ? fetch(to, how) : new Promise((done) => setTimeout(() => done(fetch(to, how)), ms));
   const post = Worker.prototype.postMessage;
   Worker.prototype.postMessage = function (this: Worker, ...sent: Parameters<Worker["postMessage"]>) {

@@ -22,7 +22,7 @@ import { closeDatabase, openDatabase } from "../../src/server/store/database.ts"
 import { lockFile } from "../../src/server/store/lock.ts";
 import { casesOf, type ErrorCase } from "./case.ts";
 
-/** What the command line says, over a database and a folder with the demo shop. Call `close` at the end. */
+/** The cases of the command line, over a database and a folder with the demo shop. Call `close` at the end. */
 export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[]; close(): void }> {
   const here = mkdtempSync(join(tmpdir(), "trellis-said-"));
   const file = (name: string) => join(here, name);
@@ -34,7 +34,7 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
   await runTrellis(["export", "--shop", "larkmoss-nursery", "--out", folder, "--data", database]);
   const catalogue = "demo/nursery.csv";
 
-  /** What a command says on standard error, without the name of the program. */
+  /** A command's standard error, without the name of the program. */
   const run =
     (...args: string[]) =>
     async () =>

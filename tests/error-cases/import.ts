@@ -235,5 +235,5 @@ const folders = casesOf([
   ],
 ]);
 
-/** What the import says of files: tables, catalogues that were packed on their way, folders and ZIPs of them. */
+/** The cases of the import: tables, packed catalogues, folders and ZIPs of them. */
 export const importCases: readonly ErrorCase[] = [...tables, ...packages, ...folders];

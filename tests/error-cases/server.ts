@@ -26,7 +26,7 @@ import { casesOf, type ErrorCase } from "./case.ts";
 const slug = "larkmoss-nursery";
 const shop = `/api/shops/${slug}`;
 
-/** What the server answers, with the demo shop in it. Call `close` at the end. */
+/** The cases of the server, with the demo shop in it. Call `close` at the end. */
 export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; close(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), "trellis-errors-"));
   const orm = await openDatabase(":memory:");

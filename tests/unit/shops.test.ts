@@ -92,7 +92,7 @@ describe("stored shops", () => {
     expect(await saveDocument(em(), shop, mendsKind, undefined, { version: 0, document: mends })).toBeUndefined();
     await replaceCatalogue(em(), shop, importOf(read(small).catalogue));
     expect(await readDocument(em(), shop, mendsKind)).toEqual({ version: 2, document: mends });
-    // What is stored of the catalogue itself is what was brought.
+    // The stored catalogue is the imported one.
     expect(firstValue(await loadCatalogue(em(), shop), "size", 0)).toBe("S");
   });
 

@@ -10,7 +10,7 @@ const file = (name: string, text: string | Uint8Array) => {
   writeFileSync(join(folder, name), text);
   return join(folder, name);
 };
-/** What a run of the command line prints and ends with. */
+/** The output and the exit status of a run of the command line. */
 interface Ran {
   status: number | null;
   // biome-ignore lint/suspicious/noExplicitAny: what is printed is looked at as the JSON that it is

@@ -89,7 +89,7 @@ export class SiteList {
     const seen = new Set(shown.map(({ item }) => item));
     const strangers = items.filter(({ id }) => !isKnown(id));
     if (this.#contest !== "all") for (const { item, id } of items) setHidden(item, isKnown(id) && !seen.has(item));
-    // What is not found stands behind, so that the first of the list is the first that is seen.
+    // Products that do not match move to the end, so the first item is also the first visible one.
     const rest = items.filter(({ item, id }) => isKnown(id) && !place.has(id) && !seen.has(item));
     const byPlace = (a: Marked, b: Marked) => own(a.item) - own(b.item);
     if (this.#contest === "no")

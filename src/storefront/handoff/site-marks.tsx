@@ -19,14 +19,14 @@ export const marksIn = (group: string, place: SitePlace): HTMLElement[] =>
 /** The first of them. */
 export const markIn = (group: string, place: SitePlace): HTMLElement | undefined => marksIn(group, place)[0];
 
-/** What a site has marked in its own markup: where numbers go, what sorts and shows more, and a list of its own. */
+/** The marks of a site in its own markup: for counts, sort order and further products, and a list of its own. */
 export class SiteMarks {
   #list: SiteList | undefined;
   #arranged: Arranged | undefined;
   #told = "";
   #heard = new WeakSet<Element>();
 
-  /** What the site's own list shows; undefined where it has none. */
+  /** The content of the site's own list; undefined where it has none. */
   get arranged(): Arranged | undefined {
     return this.#arranged;
   }

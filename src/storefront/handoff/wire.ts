@@ -25,11 +25,11 @@ export interface Manifest {
 export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards"] as const;
 export type FileRole = (typeof fileRoles)[number];
 
-/** What markup was drawn from, by the names of the files. */
+/** The source of markup, by the names of the files. */
 export const drawnFrom = ({ catalogue, shop }: Pick<Manifest["files"], "catalogue" | "shop">): string =>
   `${catalogue} ${shop}`;
 
-/** What all pages of a shop have in common. */
+/** Data that all pages of a shop have in common. */
 export interface ShopFile {
   format: number;
   /** The fields of both parts of the catalogue, so that pages wake before those are there. */
@@ -41,7 +41,7 @@ export interface ShopFile {
   search: SearchedField[] | undefined;
   /** Colours and pictures of the values that panels show. */
   swatches: SwatchBook;
-  /** What queries call things. */
+  /** The names in queries. */
   names: QueryNames;
   /** Where products are: `{id}` and `{variant}` stand for a product's id and the number of its matching variant. */
   link: string;
@@ -50,7 +50,7 @@ export interface ShopFile {
   words?: Words;
 }
 
-/** What a piece of markup says about itself, as JSON in a script element that nothing runs. */
+/** The data of a piece of markup, as JSON in a script element that is never run. */
 export interface Island {
   /** Where the files of the handoff are, as the page names it. */
   at: string;

@@ -1,7 +1,7 @@
 import { createContext } from "preact";
 import { useContext } from "preact/hooks";
 
-/** What is in the basket of the stand-in shop: a number and no more. */
+/** The basket of the stand-in shop: a number only. */
 export interface Basket {
   count: number;
   add(): void;

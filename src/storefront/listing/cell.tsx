@@ -58,7 +58,7 @@ export function CellView(props: Props) {
   }
 }
 
-/** What the product states of the field that a part shows, as shoppers read it. */
+/** The product's values of the field in a part, as shoppers read them. */
 function valuesOf({ cell, card, state }: Props): string[] {
   const field = fieldOfCell(cell, state.fields.values());
   const values = (field && card.values[field.key]) ?? [];

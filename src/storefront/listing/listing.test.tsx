@@ -20,7 +20,7 @@ const engine = new LocalEngine(index);
 const fields = new Map(index.catalogue.fields.map((field) => [field.key, field]));
 const still = () => {};
 
-/** What a listing is drawn from, with a layout that differs from the usual one. */
+/** The data of a listing, with a layout that differs from the default. */
 function stateOf(changes: Partial<Layout>, more: Partial<ListingState> = {}, choices: Choices = {}): ListingState {
   const layout = { ...usualLayout, ...changes };
   const selection = { ...emptySelection, choices };

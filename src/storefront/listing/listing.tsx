@@ -12,7 +12,7 @@ interface Props<S extends ListingState> {
   /** One for each band before a width is known; afterwards that of the present one. */
   states: readonly S[];
   perform: Perform;
-  /** What the designer has put where nothing is found. */
+  /** The designer's text for no matches. */
   children?: ComponentChildren;
 }
 

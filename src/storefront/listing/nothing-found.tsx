@@ -73,7 +73,7 @@ export function NothingFound({
   );
 }
 
-/** What a part of the selection is called: its chips. */
+/** The name of a part of the selection: its chips. */
 const nameOf = ({ field, option }: Part, chips: readonly Chip[]): string =>
   chips
     .filter(({ key }) =>

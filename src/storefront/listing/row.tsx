@@ -8,7 +8,7 @@ export function Row({ card, state }: { card: Card; state: ListingState }) {
   const matching =
     card.variants?.find(({ at }) => at === card.variant) ?? card.variants?.find(({ matches }) => matches);
   const [taken, take] = useState({ by: matching?.at, at: matching?.at });
-  // What is chosen anew in a panel takes the place of what was taken here before.
+  // A new choice in a panel replaces an earlier one made here.
   const at = taken.by === matching?.at ? taken.at : matching?.at;
   const variant = card.variants?.find((one) => one.at === at);
   const shown: Card = variant

@@ -33,7 +33,7 @@ export function sortChoices({
       label: wordsIn({ text: label, others: labels }, language),
     }));
   return usualSorts([...fields.values()]).flatMap(({ sort, goesBy }) =>
-    // What is searched for stands in the order of how well it fits, and the shop's is one to be chosen.
+    // Search results are sorted by how well they match; the shop's sort order can be chosen.
     goesBy === "shop" && order === bestMatch
       ? [
           { sort: "", label: say("sortBest") },

@@ -5,7 +5,7 @@ import { type Band, bands } from "../../core/settings/band.ts";
 import { facetsOf } from "./page-panel.ts";
 import { answerAt, firstState, type InitialState, type PageState, type PlaceAnswer } from "./page-state.ts";
 
-/** What a page was drawn from, on the bands that are asked alike. */
+/** The answer that a page was drawn from, on the bands with the same question. */
 export interface Drawn extends PlaceAnswer {
   bands: Band[];
 }

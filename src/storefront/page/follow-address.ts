@@ -3,7 +3,7 @@ import type { PageState } from "./page-state.ts";
 import { Steps } from "./steps.ts";
 import type { PageStore } from "./store.ts";
 
-/** What the browser's history keeps of an entry that stands for an open drawer. */
+/** The history entry of an open drawer. */
 const drawerEntry = { drawer: true } as const;
 const isDrawerEntry = (): boolean =>
   typeof history.state === "object" && history.state !== null && "drawer" in history.state;
@@ -22,7 +22,7 @@ export function followAddress(store: PageStore, fieldOf: FieldOf): void {
     if ((state.drawer !== undefined) !== open) {
       open = !open;
       if (open) history.pushState(drawerEntry, "");
-      // What a button has just taken, which closes the drawer too, has the drawer's entry by then.
+      // A button that applies choices has closed the drawer and its entry by then.
       else setTimeout(() => !open && isDrawerEntry() && history.back());
     }
     const was = before;
@@ -38,7 +38,7 @@ export function followAddress(store: PageStore, fieldOf: FieldOf): void {
       open = false;
       store.discard(store.state.drawer);
       store.openDrawer(undefined);
-      // What was chosen stays; only the drawer is gone.
+      // The choices stay; only the drawer is closed.
       if (here !== location.pathname + location.search + location.hash) history.pushState(null, "", here);
       return;
     }

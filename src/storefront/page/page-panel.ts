@@ -20,7 +20,7 @@ export interface PagePanel extends Pick<PanelOnPage, "at" | "after"> {
 /** A page that choices are taken to. */
 export interface Target {
   address: string;
-  /** What makes a product one of that page's. */
+  /** The conditions of that page's products. */
   within: Clause[];
   /** A site has the panel as a form that leads there, which the panel itself does not: it has a button, as forms have. */
   form?: boolean;

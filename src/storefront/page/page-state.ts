@@ -32,7 +32,7 @@ export interface PageState extends ListingState {
   marked: Marked | undefined;
   /** The last question has no answer yet, since the shop does not answer. */
   trouble: boolean;
-  /** What is shown was found for what is chosen, and not still for what was chosen before. */
+  /** The shown results belong to the present choices, and not to earlier ones. */
   answered: boolean;
   /** The last question has no answer yet, and it takes a while. */
   busy: boolean;
@@ -63,7 +63,7 @@ export interface PlaceAnswer {
   elsewhere: Elsewhere;
 }
 
-/** What the engine is asked for a page. */
+/** The question of a page. */
 export function questionOf({ shown, panels, band, fields, shop }: Asking, place: BrowseState): Question {
   const { selection, page } = place;
   const { layout, order } = shown;
@@ -124,7 +124,7 @@ export type InitialState = Pick<
   Boot,
   "shop" | "base" | "page" | "panels" | "fields" | "limits" | "swatches" | "language"
 > & {
-  /** What queries call things; by their own names where it is absent. */
+  /** The names in queries; by their own names where it is absent. */
   names?: QueryNames;
 };
 
@@ -157,7 +157,7 @@ export function firstState(born: InitialState, band: Band, found: PlaceAnswer, q
   };
 }
 
-/** What of a page's state hangs on the page, its panels and the band. */
+/** The part of the state that depends on the page, its panels and the band. */
 export const onPage = (shown: ShownPage, panels: readonly PagePanel[], band: Band) => ({
   shown,
   layout: shown.layout,
@@ -171,7 +171,7 @@ export const onPage = (shown: ShownPage, panels: readonly PagePanel[], band: Ban
 export const keepsDraft = ({ target }: PagePanel, { apply }: Behaviour): boolean =>
   apply === "button" || target !== undefined;
 
-/** What one panel of a page is drawn from. */
+/** The data of one panel of a page. */
 export function panelState(state: PageState, one: PagePanel): PanelState {
   const { slug, panel } = one;
   const behaviour = behaviourOn(panel, state.band);

@@ -35,7 +35,7 @@ const patience = 150;
 /** Holds the state of one shop page and tells listeners when it changes. */
 export class PageStore {
   #state: PageState;
-  /** What was asked for last: an answer may still be under way, and the next step goes on from here. */
+  /** The latest question: an answer may still be under way, and the next step continues from here. */
   #wanted: PageState;
   #engine: Engine;
   #listeners = new Set<Listener>();
@@ -54,7 +54,7 @@ export class PageStore {
     return this.#state;
   }
 
-  /** What was asked for last is what is shown. */
+  /** The shown results belong to the latest question. */
   get settled(): boolean {
     return this.#answered === this.#asked;
   }
@@ -106,7 +106,7 @@ export class PageStore {
       take(answer);
       return;
     }
-    // What was chosen shows at once; its number follows.
+    // A choice shows at once; its count follows.
     take(this.#state.drafts[slug]?.answer ?? this.#state.elsewhere[slug] ?? this.#state.answer, false);
     answer.then(
       (found) => take(found),
@@ -120,7 +120,7 @@ export class PageStore {
     return one?.target && appliesBy(one, behaviourOn(one.panel, this.#wanted.band));
   }
 
-  /** What is chosen in a panel, whether it waits or not. */
+  /** The selection of a panel, whether it waits or not. */
   drafted(slug: string): Selection {
     return this.#wanting[slug] ?? this.#wanted.selection;
   }
@@ -208,7 +208,7 @@ export class PageStore {
     if (marked !== this.#state.marked) this.#put({ ...this.#state, marked }, "view");
   }
 
-  // What is counted can differ by the band, as ranges of a price do.
+  // Counts can differ by band, as ranges of a price do.
   #onBand(state: PageState, band: Band): PageState {
     return { ...state, ...onPage(state.shown, state.panels, band), band, drawer: undefined };
   }
@@ -225,7 +225,7 @@ export class PageStore {
       if (turn !== this.#asked) return;
       this.#answered = turn;
       const { marked, drawer, band } = this.#state;
-      // What does not wait for an answer may have changed meanwhile.
+      // Parts that do not wait for an answer may have changed meanwhile.
       const { language, say, limits, shop } = this.#wanted;
       this.#wanted = {
         ...next,
@@ -244,7 +244,7 @@ export class PageStore {
         drafts: this.#state.drafts,
       };
       this.#put(this.#wanted, told);
-      // What waits stays, as far as it has a meaning, and is counted anew.
+      // Waiting choices stay, as far as they have a meaning, and are counted again.
       for (const one of this.#wanted.panels) {
         const waiting = this.#wanting[one.slug];
         if (waiting) this.#draft(one, fitSelection(waiting, this.#wanted.asked));
@@ -267,10 +267,10 @@ export class PageStore {
       take(answer, change);
       return;
     }
-    // What was chosen shows at once, as a step of its own: the next may come before its result.
+    // A choice shows at once, as a step of its own: the next may come before its result.
     const { selection, sort, page } = next;
     if (goes) this.#put({ ...this.#state, selection, sort, page, answered: false }, change);
-    // What is answered soon shows nothing else in between.
+    // A quick answer shows nothing else in between.
     const slow = setTimeout(() => turn === this.#asked && this.#put({ ...this.#state, busy: true }, "view"), patience);
     answer.then((found) => take(found, later), fail).finally(() => clearTimeout(slow));
   }

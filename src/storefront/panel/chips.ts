@@ -15,7 +15,7 @@ import type { Shared } from "./panel-state.ts";
 /** One chosen filter in words, and what takes it back. */
 export interface Chip {
   key: string;
-  /** What is read on it, which says by itself what is chosen: “Red”, “Height: 20 cm – 40 cm”, “On sale”. */
+  /** Its text, which names the choice by itself: “Red”, “Height: 20 cm – 40 cm”, “On sale”. */
   text: string;
   /** The choice alone, where the facet is named beside it. */
   value: string;
@@ -29,7 +29,7 @@ interface Draft extends Omit<Chip, "text"> {
   says: "alone" | "named" | "name";
 }
 
-/** What is chosen, in the order chosen, so that a new chip moves none of the others. */
+/** The choices in the order in which they were made, so that a new chip moves none of the others. */
 export function chipsOf(state: Shared): Chip[] {
   const { selection, rows, say } = state;
   const byField = new Map(rows.map((row) => [row.field, row]));
@@ -74,7 +74,7 @@ function draftsOf(
   return choice.options.map((id) => {
     const option = known?.find((one) => one.id === id) ?? { id, label: id };
     const label = rules ? labelOf(rules, option, language) : option.label;
-    // What the designer has called it says what it is.
+    // The designer's label says what it is.
     const called = label !== option.label;
     return {
       key: `${key} ${id}`,

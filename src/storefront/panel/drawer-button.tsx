@@ -5,7 +5,7 @@ import { buttonIcons } from "./button-icons.ts";
 import { chipsOf } from "./chips.ts";
 import type { PanelState } from "./panel-state.ts";
 
-/** What stands on the button of a drawer or a folded panel: its picture, its words, and how much is chosen. */
+/** The content of the button of a drawer or a folded panel: its picture, its words, and how much is chosen. */
 export function ButtonText({ state }: { state: PanelState }) {
   const chosen = chipsOf(state).length;
   return (

@@ -8,7 +8,7 @@ interface Props {
   /** Names it on the page, for the link that opens it without scripts. */
   id: string;
   open: boolean;
-  /** What stands at its head. */
+  /** Its title. */
   title: string;
   /** Products found; undefined while nobody knows. */
   total: number | undefined;

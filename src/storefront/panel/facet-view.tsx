@@ -32,7 +32,7 @@ export function FacetView({ inSight, ...now }: Props & { inSight: boolean }) {
   const before = usePainted(now.state);
   const props = inSight ? now : { ...now, state: before };
   const drawn = useRef<{ props: Props; view: VNode } | undefined>(undefined);
-  // What looks the same is not drawn anew: on the stage most changes are of one row among many.
+  // Unchanged facets are not drawn again: on the live page most changes are of one row among many.
   if (!drawn.current || !looksSame(drawn.current.props, props))
     drawn.current = { props, view: <DrawnFacet {...props} /> };
   return drawn.current.view;
@@ -107,7 +107,7 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   );
 }
 
-/** What the facet's display is given. */
+/** The properties of the facet's display. */
 function displayProps(
   { row, state, perform }: Props,
   field: Field,

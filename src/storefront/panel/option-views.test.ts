@@ -31,7 +31,7 @@ describe("options as they are drawn", () => {
     ]);
     expect(views(set("deadEnd", "keep"), pots).map(({ faded }) => faded)).toEqual([false, false, false]);
     expect(views(set("deadEnd", "drop"), pots)).toEqual([]);
-    // What is chosen stays, so that it can be taken back.
+    // Choices stay, so that they can be removed.
     const both = { text: "", choices: { ...pots.choices, light: { options: ["shade"] } } };
     expect(views(set("deadEnd", "drop"), both).map(({ id }) => id)).toEqual(["shade"]);
   });

@@ -9,7 +9,7 @@ import type { Behaviour } from "../../core/settings/behaviour.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Say } from "../words/say.ts";
 
-/** What all panels of a page and its listing are drawn from. Never changed in place. */
+/** The data of all panels of a page and its listing. Never changed in place. */
 export interface Shared {
   band: Band;
   fields: ReadonlyMap<string, Field>;
@@ -23,13 +23,13 @@ export interface Shared {
   say: Say;
   /** The query of the present address, of which links and the plain form keep what is not the place's. */
   query: string;
-  /** What stands in front of every address of the shop, like `/shop/nursery`. */
+  /** The beginning of every address of the shop, like `/shop/nursery`. */
   base: string;
   /** The facet rows of all panels of the page. */
   rows: readonly FacetRow[];
   /** The page's facets as the engine is asked for them. */
   asked: readonly Facet[];
-  /** What queries call things where a site wants other names for them. */
+  /** The names in queries where a site wants other ones. */
   names: QueryNames;
 }
 
@@ -50,7 +50,7 @@ export interface PanelState extends Shared {
   behaviour: Behaviour;
   /** Address of the other page that its choices are taken to, in the shop. */
   leadsTo?: string | undefined;
-  /** What is chosen waits for a button to be pressed. */
+  /** Choices wait for a button to be pressed. */
   waits: boolean;
   /** The first choice takes the shopper to another page. */
   leaves: boolean;

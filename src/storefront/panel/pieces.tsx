@@ -18,7 +18,7 @@ interface Props<R extends PieceRow = PieceRow> {
   row: R;
   state: PanelState;
   perform: Perform;
-  /** What shoppers read or hear, in their language. */
+  /** The text that shoppers read or hear, in their language. */
   label: string;
 }
 

@@ -21,7 +21,7 @@ import { FacetView } from "./facet-view.tsx";
 import { optionViews } from "./option-views.ts";
 import type { PanelState } from "./panel-state.ts";
 
-/** What of a panel is shown beside the displays. */
+/** The parts of a panel shown beside the displays. */
 export const otherSpecimens = ["title", "chips", "links", "button", "opener", "field", "words"] as const;
 export type SpecimenName = DisplayName | (typeof otherSpecimens)[number];
 
@@ -35,7 +35,7 @@ export interface SpecimenWays {
 const still = () => {};
 const isDisplay = (name: SpecimenName): name is DisplayName => (displayNames as readonly string[]).includes(name);
 
-/** What is held open: the first element of a specimen that can be pointed at or focused. */
+/** The element held in a state: the first of a specimen that can be pointed at or focused. */
 const holdable =
   ".zt-box, .zt-tile, .zt-swatch, .zt-picture-tile, .zt-plain-option, .zt-switch, .zt-select, .zt-end, .zt-inside, .zt-track, .zt-title, .zt-chip, .zt-more, .zt-apply, .zt-drawer-button, .zt-search";
 
@@ -57,7 +57,7 @@ export function drawSpecimen(into: Element, name: SpecimenName, state: State, wa
   return drawn !== null;
 }
 
-/** What is focused inside of an option is its input; the option only has something focused in it. */
+/** The focused element of an option is its input; the option only contains it. */
 function hold(first: Element, held: "hovered" | "focused"): void {
   const focusable = first.querySelectorAll("input, button");
   if (held === "hovered" || focusable.length === 0) {
@@ -103,7 +103,7 @@ function panelState(row: FacetRow, state: State, { band, words, language }: Spec
       ? { [row.field]: range }
       : specimenChoices(row, state, row.options?.picked[0]?.id ?? steady?.options[0]?.id);
   const selection = { ...emptySelection, choices };
-  // What makes options unavailable is chosen in a facet that is not shown.
+  // Options are unavailable because of a choice in a facet that is not shown.
   const all = [...asked, { field: "alone", mode: "any" as const }];
   return {
     id: `specimen-${row.display.wide}-${state}`,

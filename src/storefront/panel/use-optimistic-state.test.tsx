@@ -16,7 +16,7 @@ function Facet({ state }: { state: PanelState }) {
   choose = (choice) => ahead.perform({ do: "choose", field: "price", choice });
   return <output>{JSON.stringify(choiceOf(ahead.state.selection, "price") ?? null)}</output>;
 }
-/** What the page has come to. */
+/** The page's final state. */
 const come = (choice?: Choice) =>
   act(() =>
     render(

@@ -1,6 +1,6 @@
 import type { Say } from "../words/say.ts";
 import type { ShopAround } from "./boot.ts";
-/** What every page of the stand-in shop is drawn from. */
+/** The shared data of every page of the stand-in shop. */
 export interface Around {
   shop: ShopAround;
   base: string;

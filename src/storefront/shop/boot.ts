@@ -17,16 +17,16 @@ export interface ShopAround {
   currency: string;
   bars: Bar[];
   menu: MenuEntry[];
-  /** What the words of fields weigh in a search. */
+  /** The weights of fields' words in a search. */
   search: SearchedField[] | undefined;
   /** Where what fits is asked for while somebody types; the words come behind it. */
   suggest: string;
 }
 
-/** What a shop page is born with. */
+/** The initial data of a shop page. */
 export interface Boot {
   shop: ShopAround;
-  /** What stands in front of every address of the shop. */
+  /** The beginning of every address of the shop. */
   base: string;
   page: ShownPage;
   panels: PagePanel[];

@@ -120,7 +120,7 @@ function sidesOf({ panels }: PageState): Record<string, string> {
   return Object.fromEntries(sides);
 }
 
-/** What a page is called, in the shopper's language. */
+/** The name of a page, in the shopper's language. */
 export function titleOf({
   shown,
   say,
@@ -135,7 +135,7 @@ export function titleOf({
   return wordsIn({ text: shown.name, others: shown.names }, language);
 }
 
-/** What shows while results are under way: what the first panel of the page says. */
+/** The sign of loading results: as the first panel of the page has it. */
 const busyOf = ({ busy, panels, band }: PageState): string | undefined => {
   const [first] = panels;
   return busy ? (first ? behaviourOn(first.panel, band).busy : "fade") : undefined;

@@ -39,7 +39,7 @@ async function start(): Promise<void> {
   // The server drew the page for every band; this one's is taken over, and the others were never seen.
   for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
     if (!other.dataset.bands?.split(" ").includes(band)) other.remove();
-  // What was chosen while the page was still asleep counts too: the plain form says it as an address would.
+  // Choices made before the page was ready count too: the plain form says them as an address would.
   const selection = [...root.querySelectorAll<HTMLFormElement>("form.zt-panel")].reduce(
     (now, form) => withTouched(now, form, facets, fieldOf),
     store.state.selection,
@@ -65,7 +65,7 @@ function backToTop({ state }: PageStore, panel: string): void {
   if (results && results.getBoundingClientRect().top < 0) results.scrollIntoView();
 }
 
-/** What only the designer's frames have. */
+/** Parts for the designer's frames only. */
 type Stage = typeof import("../stage/stage.ts");
 
 /** Draws the page anew whenever its store changes. */

@@ -72,7 +72,7 @@ export function ProductView({ around, product, chosen }: Props) {
   );
 }
 
-/** What stands where there is no page: says so, and searches. */
+/** The view for a missing page: says so, and offers the search. */
 export function NoPageView({ around }: { around: Around }) {
   const { base, say } = around;
   return (

@@ -12,7 +12,7 @@ interface Offer {
   key: string;
   to: string;
   text: string;
-  /** What it is, or what it costs. */
+  /** Its kind, or its price. */
   note: string;
   image?: string | undefined;
 }
@@ -119,7 +119,7 @@ function useFetched(
       stop = new AbortController();
       const asked = input.value.trim();
       if (asked === "") return taken.current(undefined);
-      // What is not answered offers nothing, and the form still searches.
+      // Without an answer nothing is suggested, and the form still searches.
       timer = setTimeout(() => ask(asked).catch(() => {}), pause);
     };
     if (document.activeElement === input && input.value.trim() !== "") typed();
@@ -132,7 +132,7 @@ function useFetched(
   }, [input, place]);
 }
 
-/** What is offered, in order: pages, values, products, searches like this one, and the search itself. */
+/** The suggestions in order: pages, values, products, searches like this one, and the search itself. */
 function offersOf(
   { pages, values, products, near }: Suggestions,
   asked: string,

@@ -14,7 +14,7 @@ interface Props {
   around: Around;
   /** Address of the page, which the menu marks. */
   address: string;
-  /** What stands in the search field. */
+  /** The text in the search field. */
   words: string;
   /** The bands that the page is drawn for. */
   on?: readonly Band[];
@@ -42,7 +42,10 @@ export function ShopFrame({ around, address, words, on = bands, header, children
   );
 }
 
-/** What stands in a bar: the greeting in the first usual one, name and menu in the second, its own name in any other. */
+/**
+ * The content of a bar: the greeting in the first default one, name and menu in the second, its own name in any
+ * other.
+ */
 function BarContent({
   bar,
   around,

@@ -18,7 +18,7 @@ export type ToStage =
   /** The page that is shown, with all its panels, and the shop around it. */
   | { zt: "page"; page: ShownPage; panels: readonly PagePanel[]; around: Pick<ShopAround, "bars" | "menu" | "search"> }
   | { zt: "limits"; limits: BandLimits }
-  /** What the looks of the page make of it, as CSS. */
+  /** The rules of the page's looks, as CSS. */
   | { zt: "look"; css: string }
   | { zt: "selection"; selection: Selection }
   | { zt: "mark"; row: string | undefined }
@@ -48,14 +48,14 @@ export type FromStage =
   | { zt: "measured"; band: Band; measure: PageMeasure }
   /** The row that the designer points at on the page. */
   | { zt: "point"; row: string | undefined }
-  /** What the designer has done on the page itself. */
+  /** The designer's act on the page itself. */
   | { zt: "arranged"; act: ArrangeAct }
   /** Where things stand on a page that is arranged. */
   | { zt: "standing"; standing: Standing }
-  /** What each row's worst step moves, after a trial. */
+  /** The largest shift of each row's steps, after a trial. */
   | { zt: "tried"; band: Band; shifts: readonly RowShift[] }
   /** A key of the tool's that was pressed on the page. */
   | { zt: "key"; key: PressedKey };
 
-/** What there is to know of a pressed key, as keyboard events name it. */
+/** The data of a pressed key, as keyboard events name it. */
 export type PressedKey = Pick<KeyboardEvent, "key" | "code" | "ctrlKey" | "metaKey" | "shiftKey" | "altKey">;

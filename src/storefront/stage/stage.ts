@@ -97,7 +97,7 @@ export function connectStage(store: PageStore): void {
 
   let { drawer } = store.state;
   store.subscribe((state, change) => {
-    // What came from the bench is not told back to it: it would come here again, behind the next click.
+    // Changes from the bench are not sent back to it: they would return here behind the next click.
     if (change === "place") tell({ zt: "selection", selection: state.selection });
     if (state.drawer !== drawer) {
       drawer = state.drawer;

@@ -14,7 +14,7 @@ const files = readdirSync(storefront, { recursive: true, encoding: "utf8" }).fil
 const relative = new Set(["%", "fr", "vw", "vh", "dvh", "deg", "lh"]);
 const free = new Set(["transparent", "currentcolor", "inherit", "none"]);
 
-/** What of a style sheet is written out where a token should stand. */
+/** Values written out in a style sheet where a token should be used. */
 function literalsIn(css: string): string[] {
   const found: string[] = [];
   csstree.walk(csstree.parse(css, { positions: true, parseCustomProperty: true }), function visit(node) {

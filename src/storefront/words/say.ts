@@ -13,10 +13,7 @@ export interface Say {
 
 const rules = new Map<string, Intl.PluralRules>();
 
-/**
- * What says the words of a language.
- * @param language BCP 47 tag, by which plurals are chosen
- */
+/** The words of a language. @param language BCP 47 tag, by which plurals are chosen */
 export function sayer(words: Words, language: string): Say {
   const plural = rules.get(language) ?? new Intl.PluralRules(language);
   rules.set(language, plural);

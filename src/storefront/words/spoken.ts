@@ -14,7 +14,7 @@ export function putWords(language: string, words: Words): void {
 export const wordsOf = (language: string): Words =>
   known.get(language) ?? known.get(language.split("-")[0] ?? "") ?? en;
 
-/** What says the words of a language; the same each time, so that nothing is drawn anew for it. */
+/** The words of a language; the same object each time, so that nothing is drawn again for it. */
 export function sayOf(language: string): Say {
   const say = said.get(language) ?? sayer(wordsOf(language), language);
   said.set(language, say);

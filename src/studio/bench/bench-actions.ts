@@ -28,7 +28,7 @@ function showSetting(session: Bench["session"], row: string, label: string): voi
   }, 100);
 }
 
-/** What a behaviour is called where it stands alone: “its width” says nothing there. */
+/** The name of a behaviour by itself: “its width” means nothing there. */
 function behaviourWords(name: BehaviourName): string {
   const { label } = behaviourDefinition(name);
   return label.startsWith("Its ")

@@ -16,7 +16,7 @@ import type { DocumentState, DocumentStore } from "../shell/document-store.ts";
 import type { Stepped } from "../shell/history.ts";
 import type { Kept } from "./bench-memory.ts";
 
-/** What the designer looks at and tries on the bench; never saved. */
+/** The designer's session on the bench; never saved. */
 export interface Session {
   /** Shared by both frames of the stage. */
   selection: Selection;
@@ -53,7 +53,7 @@ export interface Session {
   chosen: readonly string[];
   /** Page width of the wide frame, in CSS px. */
   pageWidth: number;
-  /** What the looks of the page make of it, as CSS; undefined until they are there. */
+  /** The rules of the page's looks, as CSS; undefined until they have loaded. */
   look: string | undefined;
   /** By band, the same for pictures that adopt it, which follow without being drawn anew. */
   pictureLooks: Readonly<Record<Band, CSSStyleSheet>>;

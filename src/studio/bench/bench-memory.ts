@@ -1,6 +1,6 @@
 import { boolean, type InferType, number, object, string } from "yup";
 
-/** What of a bench is found again when it is opened the next time in this browser. */
+/** The part of a session that is restored when the bench is opened the next time in this browser. */
 const kept = object({
   address: string().strict().max(2000),
   frames: string<"both" | "wide" | "phone">().strict().oneOf(["both", "wide", "phone"]),

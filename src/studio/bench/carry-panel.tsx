@@ -23,7 +23,7 @@ async function panelIn(file: File): Promise<PanelDocument> {
   }
   const { $schema: _named, ...own } =
     typeof value === "object" && value !== null ? (value as { $schema?: unknown }) : {};
-  // What checks documents is large, and only fetched where a file is brought.
+  // The checks of documents are large, and only loaded where a file is imported.
   const [{ checkDocument }, { panelKind }] = await Promise.all([
     import("../../core/document/kind.ts"),
     import("../../core/panel/kind.ts"),

@@ -5,7 +5,7 @@ import { settingDefinition } from "../../core/settings/setting-definitions.ts";
 import { type Share, settingFacts } from "../../core/settings/settings.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** What can be done with several rows at once; settings of one of them change all. */
+/** Actions on several rows at once; a setting of one changes all of them. */
 export function ChosenBar() {
   const { panel: store, session } = useBench();
   const rows = usePanel((state) => state.document.rows);

@@ -53,7 +53,7 @@ function usePageFindings(panel: PanelDocument): readonly Finding[] {
   return found ?? none;
 }
 
-/** What the present choices find, what the panel's facets reach, how high they stand, and what is wrong. Each opens its detail. */
+/** The present numbers: products found, the panel's reach, its heights, and findings. Each opens its detail. */
 export function EvidenceLine() {
   const { desk } = useOpenShop();
   const panel = usePanel((state) => state.document);

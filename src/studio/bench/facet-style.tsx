@@ -21,7 +21,7 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookStores } from "../shell/use-looks.ts";
 import { useBench, usePanel } from "./bench-context.ts";
 
-/** What the values of a card are set in. */
+/** The target of a card's values. */
 const whoms = { facet: "This facet only", style: "As an option style", look: "Whole look" } as const;
 type Whom = keyof typeof whoms;
 
@@ -100,7 +100,7 @@ function Apart({
     if (next !== "facet") {
       const set = await lookToSet();
       if (!set) return;
-      // What was set for this facet becomes the style that any facet can take.
+      // The facet's own values become a style that any facet can use.
       if (next === "style" && !style) {
         const id = freeId(set.getState().document.styles, "style");
         set.getState().apply(addStyle(id, title, apart));

@@ -12,7 +12,7 @@ import { Explained } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { useBench } from "./bench-context.ts";
 
-/** What the evidence says of one facet. */
+/** The numbers of one facet. */
 export interface Line {
   id: string;
   title: string;

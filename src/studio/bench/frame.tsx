@@ -91,7 +91,7 @@ export function Frame({
               width,
               height: Math.max(60, height - (edge * 2) / scale),
               transform: `scale(${scale})`,
-              // What is scaled down takes no more room than is seen.
+              // A scaled frame takes no more room than is visible.
               marginInlineEnd: width * (scale - 1),
             }}
           />

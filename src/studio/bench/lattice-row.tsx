@@ -82,7 +82,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
   );
 }
 
-/** What stands beside the handle. Rows that are moved, or that another has left, are not drawn anew for it. */
+/** The parts beside the handle. Rows that are moved, or that another has left, are not drawn again for it. */
 const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; title: string; unfolded: boolean }) {
   const { profileOf } = useOpenShop();
   const { panel, session } = useBench();

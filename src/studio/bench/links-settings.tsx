@@ -21,7 +21,7 @@ const most = 100;
 export function LinksSettings({ row, title, change }: Props) {
   const [asked, setAsked] = useState("");
   const options = useAnswer(countsOf([{ field: row.field, mode: row.mode }]))?.facets[row.field]?.options;
-  // What is picked is picked out of all values, so there is nothing to set before they are known.
+  // Picking needs the full list of values, so nothing is shown until it has loaded.
   if (!options) return <p className="text-[13px] text-quiet">Loading the values…</p>;
   const { values: which } = row;
   const now =

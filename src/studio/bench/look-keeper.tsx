@@ -55,7 +55,7 @@ export function LookKeeper() {
     session.setState({ look: css });
     if (!hasCss) return;
     let over = false;
-    // What reads CSS is only fetched where there is some.
+    // The reader of CSS is only loaded where there is some.
     import("../../core/panel/look/page-extra.ts").then(({ pageExtra }) => {
       if (!over) session.setState({ look: css + pageExtra(own ?? plainLook, looked) });
     }, console.error);

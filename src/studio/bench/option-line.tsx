@@ -10,7 +10,7 @@ import { LabelField } from "../shell/label-field.tsx";
 interface Props {
   option: ListedOption;
   shown: boolean;
-  /** What shoppers read, in the language that is edited. */
+  /** The label in the language that is edited. */
   text: string;
   /** Values that it is made of. */
   merged: string[] | undefined;

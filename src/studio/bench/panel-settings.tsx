@@ -19,7 +19,7 @@ import { usePlacement } from "./use-placement.ts";
 export function PanelSettings() {
   const { behaviour = {}, placement } = usePlacement();
   const on = (name: BehaviourName) => bands.map((band) => behaviourOff(name, resolve(placement, band)));
-  // What means nothing anywhere is told in one line at the end, with its reason.
+  // Settings without meaning here are listed in one line at the end, with the reason.
   const names = behaviours.names.filter((name) => on(name).some((reason) => reason === undefined));
   const off = behaviours.names.filter((name) => !names.includes(name));
   const banded = names.filter((name) => behaviours.isBanded(name));
@@ -99,7 +99,7 @@ function BandedBehaviour({ name }: { name: BehaviourName }) {
       set={(value, band) => store.getState().apply(setBehaviour(name, value as BehaviourValue, band))}
       reset={() => store.getState().apply(resetBehaviour(name))}
       follow={(band) => store.getState().apply(followBehaviour(name, band))}
-      // What is on stays to be turned off.
+      // A setting that is on stays, so that it can be turned off.
       off={(band) =>
         behaviourOff(name, resolve(placement, band)) ??
         (name === "sticky" && !behaviours.on(behaviour, name, band) ? rowOff(band) : undefined)
@@ -114,7 +114,7 @@ function SingleBehaviour({ name }: { name: BehaviourName }) {
   const languages = useShopSettings((settings) => settings.languages);
   const { kind } = behaviourDefinition(name);
   const icon = behaviours.on(behaviour, "buttonIcon", "wide");
-  // What has nothing to set at the moment is not there: no other language, no picture of one's own.
+  // Settings without choices at the moment are hidden: no other language, no custom picture.
   if ((kind === "words" && languages.length === 0) || (name === "buttonPicture" && icon !== "own")) return null;
   if (name === "buttonIcon")
     return (
@@ -218,7 +218,7 @@ function SendTo() {
   );
 }
 
-/** What holds for all panels of the shop: the languages that labels are given in. */
+/** Settings of all panels of the shop: the languages of labels. */
 function Languages() {
   const { settings } = useOpenShop();
   const languages = useShopSettings((document) => document.languages);

@@ -44,7 +44,7 @@ interface OwnProps<R extends PieceRow = PieceRow> {
   change(row: PieceRow, what: string): void;
 }
 
-/** What only this kind of piece has. */
+/** The settings of this kind of piece only. */
 function Own({ row, title, change }: OwnProps) {
   switch (row.piece) {
     case "heading":

@@ -7,7 +7,7 @@ import { type Entry, EntryMenu } from "../shell/entry-menu.tsx";
 import { useBench } from "./bench-context.ts";
 import { choose } from "./chosen-rows.ts";
 
-/** What can be done with a whole row. */
+/** The actions on a whole row. */
 export function RowMenu({ row, title }: { row: Row; title: string }) {
   const { panel: store, session } = useBench();
   const entries = (): Entry[] => {
@@ -17,7 +17,7 @@ export function RowMenu({ row, title }: { row: Row; title: string }) {
     const others = document.rows.filter(isFacet).filter(({ id }) => id !== row.id);
     const picked = others.filter(({ id }) => chosen.includes(id));
     const edit = (label: string, made: PanelEdit): Entry => ({ label, run: () => apply(made) });
-    /** What was taken over differs from facet to facet, so it is told. */
+    /** The copied settings differ from facet to facet, so they are listed. */
     const copy = (label: string, made: PanelEdit): Entry => ({
       label,
       run: () => {

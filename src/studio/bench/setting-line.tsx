@@ -10,7 +10,7 @@ type Value = Parameters<typeof SettingControl>[0]["value"];
 
 interface Line {
   definition: SettingDefinition;
-  /** What the setting is of, in words. */
+  /** The owner of the setting, in words. */
   of: string;
   /** It is not at its default. */
   isSet: boolean;

@@ -4,7 +4,7 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
 import { usePanel } from "./bench-context.ts";
 
-/** What is drawn where neither the panel nor the shop has a look. */
+/** The look where neither the panel nor the shop has one. */
 const noLook = emptyLook("");
 
 /** The look that the open panel is drawn in, its own or the shop's; undefined while it is opened. */

@@ -10,7 +10,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { doArranged } from "./arrange.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
-/** What was done on a page, with the point at which it was done as the window of the tool has it. */
+/** An act on a page, with its point in the tool's window. */
 function inWindow(act: ArrangeAct, frame: HTMLIFrameElement | null): ArrangeAct {
   if (act.do !== "style" || !frame) return act;
   const box = frame.getBoundingClientRect();
@@ -51,7 +51,7 @@ export function useFrame(
     [frame],
   );
 
-  // What is done on the page is done with what is there then; the conversation with it goes on meanwhile.
+  // An act on the page uses the state at that moment; the conversation with the page continues meanwhile.
   const latest = useRef({ band, shop, bench });
   latest.current = { band, shop, bench };
 
@@ -99,7 +99,7 @@ export function useFrame(
         if (!ready || now.document === before.document) return;
         tell({ zt: "patches", patches: difference(before.document, now.document) });
         const { selection, shown } = session.getState();
-        // What other panels of the page ask stays chosen.
+        // Choices of other panels of the page stay.
         const others = (shown?.panels ?? []).filter((one) => one.slug !== slug);
         const rows = [...now.document.rows, ...others.flatMap((one) => one.panel.rows)];
         const still = fitSelection(selection, engineFacets({ rows }, "wide"));

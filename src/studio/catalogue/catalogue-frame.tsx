@@ -9,7 +9,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 const tab = ({ isActive }: { isActive: boolean }) =>
   `border-b-2 px-1 py-1 font-medium ${isActive ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`;
 
-/** What the catalogue's views share: its size, its parts, its mends' history, and how it comes and goes. */
+/** The shared parts of the catalogue's views: its size, its tabs, the history of corrections, import and download. */
 export function CatalogueFrame({ children }: { children: ReactNode }) {
   const { shop: slug = "" } = useParams();
   const { shop, products, variants, mends } = useOpenShop();

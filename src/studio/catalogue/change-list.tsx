@@ -15,7 +15,7 @@ interface Props {
   setLetGo(names: ReadonlySet<string>): void;
 }
 
-/** What a newer catalogue changes: in numbers, in panels and pages, by field, and product by product. */
+/** The changes of a newer catalogue: in numbers, in panels and pages, by field, and product by product. */
 export function ChangeList({
   change: { counts, effects, fields, added, gone, changed, renamed, renamedValues, hidden, hiddenCount },
   goOn,

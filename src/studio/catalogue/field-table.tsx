@@ -16,7 +16,7 @@ const columns = 7;
 export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) {
   const [asked] = useSearchParams();
   const [open, setOpen] = useState<string | undefined>(asked.get("field") ?? undefined);
-  // What is worth a facet is what the designer looks for first.
+  // The designer looks for suggested facets first.
   const inOrder = useMemo(() => {
     const isWorth = (profile: FieldProfile) => suggestFacet(profile).worth;
     return [...profiles.filter(isWorth), ...profiles.filter((profile) => !isWorth(profile))];

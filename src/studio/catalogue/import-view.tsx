@@ -41,7 +41,7 @@ export function ImportView() {
   const [taken, setTaken] = useState<readonly Renamed[]>([]);
   /** Mended cells that are let go with the new file. */
   const [letGo, setLetGo] = useState<ReadonlySet<string>>(none);
-  /** What changes is wanted again, once the columns are read anew. */
+  /** The comparison is wanted again, once the columns are read again. */
   const [again, setAgain] = useState(false);
   const navigate = useNavigate();
   const { preview, busy, file } = reader;
@@ -53,7 +53,7 @@ export function ImportView() {
     setLetGo(none);
     sender.forget();
   };
-  /** What hangs on the catalogue; undefined where it can't be fetched, which is told. */
+  /** The documents that depend on the catalogue; undefined where they can't be loaded, which is reported. */
   const shopAsIs = async () => {
     try {
       return {
@@ -94,7 +94,7 @@ export function ImportView() {
     setTaken(all);
     void compare(all);
   };
-  /** What is done to the mends along with the new file, as one step. */
+  /** The corrections made along with the new file, as one step. */
   const mendAlong = (hidden: ChangeSummary["hidden"]) => {
     const edits = taken.map((one) => addMend(asBefore(one), one.field.name));
     const cells = hidden.filter((one) => letGo.has(hiddenName(one)));

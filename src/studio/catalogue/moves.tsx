@@ -1,6 +1,6 @@
 import type { Move } from "../../core/catalogue/compare.ts";
 
-/** What became what; with how many products where that is known. */
+/** Old and new values; with the number of products where it is known. */
 export function Moves({ moves, more }: { moves: readonly (Move & { products?: number })[]; more: number }) {
   return (
     <>
@@ -21,7 +21,7 @@ export function Moves({ moves, more }: { moves: readonly (Move & { products?: nu
 
 const longest = 60;
 
-/** What a cell says, or that it says nothing. */
+/** The text of a cell, or that it is empty. */
 export function Said({ text }: { text: string }) {
   if (text === "") return <i className="text-quiet">nothing</i>;
   return <span title={text}>{text.length > longest ? `${text.slice(0, longest - 1)}…` : text}</span>;

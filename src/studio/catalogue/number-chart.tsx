@@ -9,7 +9,7 @@ interface Props {
   histogram: Histogram;
   format(value: number): string;
   label: string;
-  /** What is counted. Default: products. */
+  /** The unit of the counts. Default: products. */
   what?: string;
   /** Class of its height. */
   height?: string;

@@ -3,7 +3,7 @@ import { useId } from "react";
 export interface ChoiceOption<T extends string> {
   value: T;
   label: string;
-  /** What choosing it would give, in products. */
+  /** The result of choosing it, in products. */
   number?: number;
   /** Why it cannot be chosen. */
   off?: string | undefined;

@@ -2,7 +2,7 @@ import { ArrowDown, ArrowUp, X } from "lucide-react";
 import type { ReactNode } from "react";
 
 interface Props {
-  /** What the line is called. */
+  /** The name of the line. */
   name: string;
   /** Its place, and how many there are. */
   at: number;

@@ -14,7 +14,7 @@ interface Props {
   label: string;
   html: string;
   save(html: string): void;
-  /** What stands between the blocks of the text, what else can be put there, and what is done then. */
+  /** The items between the blocks of the text, further items that can be inserted, and the callbacks. */
   between?: {
     items: readonly Between[];
     /** By id, the names of what can be put where the cursor is. */

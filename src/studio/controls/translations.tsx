@@ -2,7 +2,7 @@ import { useShopSettings } from "../shell/shop-context.ts";
 import { TextControl } from "./text-control.tsx";
 
 interface Props {
-  /** What is translated, like “Name of the collection”. */
+  /** The translated text, like “Name of the collection”. */
   of: string;
   others: Readonly<Record<string, string>> | undefined;
   set(others: Record<string, string> | undefined, language: string): void;

@@ -4,7 +4,7 @@ import { useSwatchWorker } from "../swatches/use-book.ts";
 import { useUpload } from "../swatches/use-upload.ts";
 
 interface Props {
-  /** What the picture is for, in the button's name. */
+  /** The purpose of the picture, in the button's name. */
   label: string;
   /** The longest side that is kept of a photograph, in px. Default: 256 */
   side?: number;

@@ -34,7 +34,7 @@ import {
 } from "../../core/recount/recount.ts";
 import { isSafePicture } from "../../core/sanitize/safe-address.ts";
 
-/** What there is to know of a catalogue before anything is asked. */
+/** The data of a catalogue before any question. */
 export interface Overview {
   products: number;
   variants: number;
@@ -46,7 +46,7 @@ export interface Overview {
 /** One variant as a table shows it. */
 export interface VariantRow {
   product: string;
-  /** What a mend calls it. */
+  /** The variant in the words of a mend. */
   variant: string;
   /** Values of the asked fields, in their order. */
   cells: string[][];

@@ -13,7 +13,7 @@ import { PublishCard } from "./publish-card.tsx";
 import { TwoPages } from "./two-pages.tsx";
 import { type State, useDifferences, useEditions, useNewFindings } from "./use-editions.ts";
 
-/** What was published, what is another since, and publishing it. */
+/** The editions, what changed since, and publishing. */
 export function EditionsView() {
   const { shop, settings } = useOpenShop();
   const { data: editions, error, mutate } = useEditions(shop.slug);

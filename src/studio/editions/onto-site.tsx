@@ -138,7 +138,7 @@ function named(names: Site["names"], key: string, name: string): Site["names"] {
   return name === "" || name === key ? rest : { ...rest, [key]: name };
 }
 
-/** What the pages of a site take, in three ways, ready to be copied. */
+/** The code for the pages of a site, in three ways, ready to be copied. */
 function Ways({ preview: { head, pieces }, site }: { preview: HandoffPreview; site: Site }) {
   const panels = pieces.filter((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html"));
   const [piece, choose] = useState<string | undefined>(undefined);

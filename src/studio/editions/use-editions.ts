@@ -26,7 +26,7 @@ export const useDifferences = (shop: string, from: State | undefined, to: State)
     request<Difference[]>,
   );
 
-/** What is wrong with panels in one state and was not in the other. */
+/** Findings about panels in one state that the other does not have. */
 export const useNewFindings = (shop: string, from: State | undefined, to: State) =>
   useSWR<Checked[], ApiError>(
     from === undefined ? null : `${shopPath(shop)}/new-findings${between(from, to)}`,
@@ -44,6 +44,6 @@ export const useHandoff = (shop: string, of: State, site: Site | undefined) =>
     { revalidateOnFocus: false, shouldRetryOnError: false },
   );
 
-/** What stands in front of every address of a state's pages. */
+/** The beginning of every address of a state's pages. */
 export const baseOf = (shop: string, state: State): string =>
   state === "draft" ? `/draft/${encodeURIComponent(shop)}` : `/edition/${encodeURIComponent(shop)}/${state}`;

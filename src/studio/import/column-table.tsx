@@ -151,7 +151,7 @@ const small = "select select-xs w-auto";
 interface WritingProps {
   name: string;
   column: ColumnMapping;
-  /** What the values were found to be. */
+  /** The detected kind of the values. */
   kind: (typeof fieldKinds)[number] | undefined;
   set(column: ColumnMapping): void;
 }

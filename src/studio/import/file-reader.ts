@@ -23,7 +23,7 @@ export interface PreviewColumn {
   samples: string[];
 }
 
-/** What a file would become with a reading of its columns. */
+/** The result of a file with a reading of its columns. */
 export interface Preview {
   columns: PreviewColumn[];
   reading: Reading;
@@ -52,7 +52,7 @@ export interface Preview {
   facets: { field: string; name: string; why: string }[];
 }
 
-/** What the shop already knows about its columns. */
+/** The shop's known columns. */
 export interface KnownColumns {
   fields: readonly Field[];
   reading: readonly RememberedReading[];
@@ -105,7 +105,7 @@ export class FileReader {
     return this.preview(this.#remembered(this.#table));
   }
 
-  /** What the file becomes; as far as it goes, so that columns can be chosen even when a required one is missing. */
+  /** The result of the file, as far as it goes, so that columns can be chosen even when a required one is missing. */
   preview(reading: Reading): Preview {
     const table = this.#table;
     if (!table) return nothing;
@@ -149,7 +149,10 @@ export class FileReader {
     return encodeCatalogue(this.#catalogue);
   }
 
-  /** What the catalogue of the last preview would change in a shop. @param source its present one in binary form */
+  /**
+   * The changes that the catalogue of the last preview would make to a shop.
+   * @param source its present one in binary form
+   */
   compare(source: Uint8Array, shop: ShopAsIs, taken: readonly NewMend[]): ChangeSummary {
     if (!this.#catalogue) throw new RangeError("No catalogue has been read yet. Choose a file first.");
     return changeSummary(decodeCatalogue(source), shop, this.#catalogue, taken);

@@ -25,7 +25,7 @@ interface Props {
   foot?: ReactNode;
 }
 
-/** What bringing a file looks like everywhere: the file, its columns, its problems, and what to do with it. */
+/** The common parts of every import: the file, its columns, its problems, and the actions. */
 export function ImportForm({ title, lead, reader, sender, take, main, changed, children, actions, foot }: Props) {
   const { preview, busy, trouble } = reader;
   return (

@@ -14,7 +14,7 @@ const example = ({ row, value }: Problem): string =>
     .filter(Boolean)
     .join(" ");
 
-/** What is wrong in the file, by kind, the most frequent first. The rest of it can be taken all the same. */
+/** The problems of the file, by kind, the most frequent first. The rest of it can be imported anyway. */
 export function ProblemList({ problems }: { problems: readonly Problem[] }) {
   if (problems.length === 0) return <p className="text-[13px] text-success">No problems: every row can be imported.</p>;
   return (

@@ -12,7 +12,7 @@ const served = {
     return reader.open(file, progress, anyway);
   },
   preview: (reading: Reading) => reader?.preview(reading),
-  /** What the file would change in a shop. @param address of its present catalogue in binary form */
+  /** The changes that the file would make to a shop. @param address of its present catalogue in binary form */
   async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]) {
     const response = await fetch(address);
     if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);

@@ -9,7 +9,7 @@ import type { ReaderService } from "./reader.worker.ts";
 interface State {
   file: File | undefined;
   preview: Preview | undefined;
-  /** What is going on, and how far it is from 0 to 1 where that is known. */
+  /** The present task, and its progress from 0 to 1 where it is known. */
   busy: { words: string; share?: number } | undefined;
   /** Why there is no preview at all. */
   trouble: string | undefined;
@@ -79,7 +79,10 @@ export function useReader(known: KnownColumns) {
       }));
       if (worker.current) void show(worker.current.service.preview(reading), mine);
     },
-    /** What the file would change in a shop; undefined where that could not be worked out, and `trouble` says why. */
+    /**
+     * The changes that the file would make to a shop; undefined where they could not be computed, and `trouble`
+     * says why.
+     */
     async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]): Promise<ChangeSummary | undefined> {
       const mine = ++turn.current;
       setState((now) => ({ ...now, busy: { words: "Comparing" }, trouble: undefined }));

@@ -110,7 +110,7 @@ export function ExtraCss() {
   }, [store]);
   useEffect(() => {
     const editor = view.current;
-    // What was undone elsewhere is written over what stands here; what is typed here stands here already.
+    // An undo made elsewhere replaces the editor’s text; text typed here is already in it.
     if (editor && !editor.hasFocus && editor.state.doc.toString() !== look.css)
       editor.dispatch({ changes: { from: 0, to: editor.state.doc.length, insert: look.css } });
   }, [look.css]);

@@ -18,7 +18,7 @@ import type { Band, Banded } from "../../core/settings/band.ts";
 import type { Vision } from "../../core/swatch/measure.ts";
 import type { DocumentStore } from "../shell/document-store.ts";
 
-/** What specimens stand on: the shop's own ground, or another to see them against. */
+/** The background of specimens: the shop's own, or a different one for comparison. */
 export const grounds = ["shop", "white", "dark", "picture"] as const;
 export type Ground = (typeof grounds)[number];
 
@@ -52,7 +52,7 @@ export const createLookSession = (): LookSessionStore =>
     style: undefined,
   }));
 
-/** What tokens are set in: a look, an option style of it, or a facet. */
+/** The target of token values: a look, an option style of it, or a facet. */
 export interface Target {
   /** All that is set, for showing what a token comes to. */
   look: LookValues;

@@ -5,13 +5,13 @@ import { targetIn, useLook, useLookDocument, useLookSession } from "./look-conte
 import { PartCard } from "./part-card.tsx";
 import { StylesList } from "./styles-list.tsx";
 
-// What is large and not always wanted comes when it is.
+// Large parts load when they are needed.
 const ExtraCss = lazy(async () => ({ default: (await import("./extra-css.tsx")).ExtraCss }));
 const LookFiles = lazy(async () => ({ default: (await import("./look-files.tsx")).LookFiles }));
 
 const tabs = ["Part", "Findings", "Option styles", "CSS", "Files"] as const;
 
-/** What can be done to the look: its parts, what was judged, option styles, extra CSS, files. */
+/** The tabs of a look: its parts, findings, option styles, extra CSS, files. */
 export function LookSide() {
   const [tab, setTab] = useState<(typeof tabs)[number]>("Part");
   const look = useLookDocument();

@@ -7,7 +7,7 @@ import { type Reading, readLook } from "../../core/look/from-css/read-look.ts";
 const side = 480;
 
 const served = {
-  /** What style sheets and a saved page say of a shop's look; what cannot be read is told in words. */
+  /** The look in style sheets and a saved page; what cannot be read is reported in words. */
   read(files: readonly BroughtFile[]): { readings: Reading[]; missing: string[] } | { trouble: string } {
     try {
       const { missing, ...brought } = together(files);

@@ -6,7 +6,7 @@ interface Props {
   hue: number;
   l: number;
   c: number;
-  /** What the colour must be told from, and the contrast that is needed. */
+  /** The backgrounds of the colour, and the contrast it needs. */
   grounds: readonly string[];
   needed: number;
   set(hex: string): void;

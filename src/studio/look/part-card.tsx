@@ -79,7 +79,7 @@ export function PartCard({ target, band, scheme, part, state, pick, among }: Pro
       <ul className="flex flex-col">
         {Object.keys(definition.properties).map((property) => {
           const named = tokens.get(tokenName(part, property, state));
-          // What does not differ by state is set for all of them at once.
+          // Values that do not differ by state are set for all states at once.
           const token = named ?? (state === "rest" ? undefined : tokens.get(tokenName(part, property)));
           const shown = token ?? nearest(part, property, state);
           if (shown?.type === "picture")

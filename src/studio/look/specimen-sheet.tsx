@@ -58,7 +58,7 @@ export function SpecimenSheet() {
     void loadFonts(css);
     if (shown.css === "") return;
     let over = false;
-    // What reads CSS is only fetched where there is some.
+    // The reader of CSS is only loaded where there is some.
     import("../../core/look/extra-css.ts").then(({ containedCss }) => {
       if (!over) own.replaceSync(css + heldOpen(containedCss(shown.css, ".zt-panel")));
     }, console.error);

@@ -93,7 +93,7 @@ export function NewShopView() {
   );
 }
 
-/** What the first panel will ask, each with its reasons. */
+/** The facets of the first panel, each with its reasons. */
 function FirstPanel({ facets }: { facets: readonly { field: string; name: string; why: string }[] }) {
   if (facets.length === 0)
     return (

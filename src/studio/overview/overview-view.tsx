@@ -114,7 +114,7 @@ const Done = ({ step: { title, to, says }, base }: { step: WorkStep; base: strin
   </li>
 );
 
-/** What was done since this browser had the shop open the last time, in words that go on a sentence. */
+/** The steps since this browser last opened the shop, in words that continue a sentence. */
 function useSince(shop: string, steps: number | undefined): string {
   const [before, setBefore] = useState<number | undefined>(undefined);
   useEffect(() => {

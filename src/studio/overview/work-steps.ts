@@ -5,7 +5,7 @@ export interface WorkStep {
   title: string;
   /** Address of its view, behind that of the shop. */
   to: string;
-  /** What is there. */
+  /** The present state. */
   says: string;
   /** Open tasks; empty when the step is done. */
   tasks: Task[];

@@ -14,7 +14,7 @@ import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PagesFrame } from "./pages-frame.tsx";
 import { SearchForm } from "./search-form.tsx";
 
-/** What stands on every page: the bars at its top, and the menu. */
+/** The parts of every page: the bars at its top, and the menu. */
 export function AroundView() {
   return (
     <PagesFrame>

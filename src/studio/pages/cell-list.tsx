@@ -19,7 +19,7 @@ const partNames: Record<CellPart, string> = {
 };
 
 interface Props {
-  /** What the parts stand in, for assistive technology. */
+  /** The place of the parts, for assistive technology. */
   of: string;
   cells: readonly Cell[];
   /** Parts that have no place here. */
@@ -27,7 +27,7 @@ interface Props {
   set(cells: Cell[], words: string): void;
 }
 
-/** What a card or a column shows, in order. */
+/** The parts of a card or a column, in order. */
 export function CellList({ of, cells, without = [], set }: Props) {
   const { profiles } = useOpenShop();
   const nameOf = ({ part, field }: Cell) =>

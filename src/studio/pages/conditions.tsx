@@ -11,7 +11,7 @@ import { useAnswer, useOpenShop } from "../shell/shop-context.ts";
 
 interface Props {
   conditions: readonly Condition[];
-  /** What else holds, for the counts beside the values. */
+  /** The other conditions, for the counts beside the values. */
   within: Clause[];
   set(conditions: Condition[], words: string): void;
 }
@@ -69,7 +69,7 @@ export function Conditions({ conditions, within, set }: Props) {
             answer={answer}
             selection={selection}
             select={(next) => set([...conditionsOf(next), ...others], "conditions")}
-            // What a collection is made of can't be which collections there are.
+            // The conditions of a collection can't ask for collections.
             without="collections"
           />
         )}

@@ -20,7 +20,7 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
   const page = "address" in scope ? list.find(({ address }) => address === scope.address) : undefined;
   if ("address" in scope && !page) return null;
   const everywhere = "everywhere" in scope;
-  // What all pages have is told as it is on the page of the whole shop.
+  // The settings of all pages are shown as they are on the page of the whole shop.
   const kind = everywhere ? "shop" : "kind" in scope ? scope.kind : page?.kind;
   if (!kind) return null;
   const name = everywhere ? "All pages" : page ? pageName(page) : `All ${pageKindNames[kind].toLowerCase()}`;

@@ -4,7 +4,7 @@ import type { LayoutFormProps } from "./layout-form-props.ts";
 
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 
-/** What shoppers read where nothing is found, above the choices that they can take back. */
+/** The text for no matches, above the filters that can be removed. */
 export const NothingForm = ({ layout, own, set }: LayoutFormProps) => (
   <FormPart
     title="When no products match"

@@ -11,7 +11,7 @@ interface Props {
   panels: ReadonlyMap<string, PanelDocument>;
 }
 
-/** What a page unfolds to: its facets with what each offers there, and what is wrong. */
+/** The details of a page: its facets with their options there, and its findings. */
 export function PageDetail({ figures, panels }: Props) {
   if (!figures) return <p className="border-b border-hair px-10 py-3 text-quiet">Counting…</p>;
   const { facets, findings } = figures;

@@ -6,7 +6,7 @@ import { useOpenShop, usePages } from "../shell/shop-context.ts";
 const tab = ({ isActive }: { isActive: boolean }) =>
   `border-b-2 px-1 py-1 font-medium ${isActive ? "border-accent" : "border-transparent text-quiet hover:text-base-content"}`;
 
-/** What the views over a shop's pages share: their parts and the history. */
+/** The shared parts of the views over a shop's pages: tabs and history. */
 export function PagesFrame({ children }: { children: ReactNode }) {
   const { shop: slug = "" } = useParams();
   const { pages } = useOpenShop();

@@ -9,7 +9,7 @@ import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 
 interface Props {
-  /** What the cell is about, in words: a page or a kind. */
+  /** The subject of the cell, in words: a page or a page type. */
   where: string;
   kind: PageKind;
   scope: Scope;

@@ -2,7 +2,7 @@ import { Conditions } from "./conditions.tsx";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-form-props.ts";
 
-/** What a page asks of all its products, without showing it. */
+/** The standing conditions of a page, which it always applies and never shows. */
 export function StandingForm({ layout, own, set }: LayoutFormProps) {
   return (
     <FormPart

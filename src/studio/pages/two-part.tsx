@@ -9,12 +9,12 @@ interface Entry {
 }
 
 interface Props {
-  /** What the list is of, like “Collections”. */
+  /** The kind of list, like “Collections”. */
   label: string;
   entries: readonly Entry[];
   current: string | undefined;
   to(id: string): string;
-  /** What is said where there is none yet. */
+  /** The text for an empty list. */
   empty: string;
   addWords: string;
   add(): void;

@@ -46,7 +46,7 @@ export function ProductCell({ field, row, values }: { field: Field; row: Variant
   const save = (now: string) => {
     if (now.trim() === before) return end();
     const read = cellValue(now, field);
-    // What can't be held stays to be put right.
+    // Invalid text stays, so that it can be corrected.
     if ("fault" in read) return setFault(read.fault);
     end();
     mender.setCell(row.product, row.variant, read.values);

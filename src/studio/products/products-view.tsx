@@ -56,7 +56,7 @@ export function ProductsView() {
 
   const columns = useMemo(
     () =>
-      // What a product is called reads best at the start of its row.
+      // The title of a product reads best at the start of its row.
       profiles
         .map(({ field }) => field)
         .toSorted((a, b) => Number(b.role === "title") - Number(a.role === "title"))

@@ -38,7 +38,7 @@ export function SetValues({ query, products }: { query: VariantQuery; products: 
 interface FormProps {
   query: VariantQuery;
   products: number;
-  /** Those that can be set. */
+  /** The fields that can be set. */
   fields: readonly [Field, ...Field[]];
   close(): void;
 }

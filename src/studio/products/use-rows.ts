@@ -17,7 +17,7 @@ export function useRows(query: VariantQuery, keys: readonly string[]) {
     stale: new Map<number, VariantRow[] | "coming">(),
   });
   if (known.current.asked !== asked || known.current.engine !== engine) {
-    // What was there stays in sight until the new rows are.
+    // The old rows stay in sight until the new ones have loaded.
     known.current = { asked, engine, rows: new Map(), stale: known.current.rows };
   }
   const { rows, stale } = known.current;

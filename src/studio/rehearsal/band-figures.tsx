@@ -19,13 +19,13 @@ interface Props {
   choose(): void;
   /** Shows each shopper, and what became of them. */
   showShoppers(): void;
-  /** What the chart tells of, where its axis ends, and how another is chosen. */
+  /** The measure of the chart, the end of its axis, and the callback to choose another. */
   measure: SpreadName;
   end: number;
   showMeasure(measure: SpreadName): void;
 }
 
-/** What a rehearsal says of one band. */
+/** The results of a rehearsal on one band. */
 export function BandFigures({
   band,
   run,

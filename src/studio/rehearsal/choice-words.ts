@@ -1,6 +1,6 @@
 import type { Selection } from "../../core/engine/question.ts";
 
-/** What is chosen, as far as the selection itself says it. */
+/** The choice, as far as the selection itself names it. */
 export const choiceWords = ({ choices }: Selection): string =>
   Object.values(choices)
     .map((choice) =>

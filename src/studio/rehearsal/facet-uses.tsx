@@ -6,7 +6,7 @@ import { percent } from "../shell/percent.ts";
 import { points, seconds, signed } from "./in-words.ts";
 import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
 
-/** What each facet is used for, and what leaving it out would do. */
+/** The use of each facet, and the effect of leaving it out. */
 export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal }) {
   const { walks, stage, order, running } = run;
   const summary = useMemo(() => summaryOf(walks), [walks]);
@@ -73,7 +73,7 @@ export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal
   );
 }
 
-/** What leaving a facet out does, as far as it is not chance. */
+/** The effect of leaving a facet out, as far as it is not chance. */
 function costWords(differences: readonly Difference[]): string {
   const arrived = differences.find(({ measure }) => measure === "arrived");
   const time = differences.find(({ measure }) => measure === "seconds");

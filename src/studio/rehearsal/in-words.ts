@@ -1,6 +1,6 @@
 import { percent } from "../shell/percent.ts";
 
-/** What bands are called where pages are rehearsed on them. */
+/** The names of bands where pages are rehearsed on them. */
 export const bandNames = { wide: "Wide page", medium: "Medium page", slim: "Phone" } as const;
 
 /** Seconds as they are read, to a tenth below ten. */

@@ -150,7 +150,7 @@ export function RehearsalView() {
 
 const keptAt = (shop: string): string => `rehearsal ${shop}`;
 
-/** What is taken for granted, kept in this browser by shop. */
+/** The assumptions, kept in this browser by shop. */
 function useAssumptions(shop: string): [Assumptions, (next: Assumptions) => void] {
   const [assumptions, setAssumptions] = useState<Assumptions>(() => {
     try {

@@ -55,7 +55,7 @@ export interface RehearsedFacet {
   field: string;
 }
 
-/** What there is to say of a page before anybody is sent. */
+/** The data of a page before any shopper is sent. */
 export interface Stage {
   facets: RehearsedFacet[];
   products: number;
@@ -94,7 +94,8 @@ function sceneFor(facts: LocalFacts, order: Order, changed?: { slug: string; doc
   const panels = new Map(
     stand.panels.map(({ slug, document }) => [slug, slug === changed?.slug ? changed.document : document]),
   );
-  // What was measured holds for the panel as it is; a changed one is estimated throughout, and so is what it is compared with.
+  // Measurements apply to the panel as it was; a changed one is estimated throughout, and so is its counterpart in a
+  // comparison.
   const scene = pageScene(facts, address, stand.pages, panels, band, changed ? new Map() : measures);
   if (!scene) throw new Error(`There is no page ${address}.`);
   return scene;
@@ -187,7 +188,7 @@ const service = {
     });
   },
 
-  /** What leaving each of some facets out would do. @param tell hears of one facet after the other */
+  /** The effect of leaving out each of some facets. @param tell is called with one facet after the other */
   async without(
     order: Order,
     facets: readonly RehearsedFacet[],

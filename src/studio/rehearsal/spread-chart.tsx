@@ -2,7 +2,7 @@ import { bin, tickStep } from "d3-array";
 import type { Walk } from "../../core/rehearsal/walk.ts";
 import { NumberChart } from "../catalogue/number-chart.tsx";
 
-/** What the ways of those who find their product are told apart by. */
+/** The measures that distinguish the paths of those who find their product. */
 export const spreads = {
   moves: { name: "choices", of: ({ moves }: Walk) => moves.length },
   seconds: { name: "seconds", of: ({ seconds }: Walk) => seconds },

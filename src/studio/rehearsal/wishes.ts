@@ -5,7 +5,7 @@ export const rehearsedBands = ["wide", "slim"] as const satisfies Band[];
 
 export type RehearsedBand = (typeof rehearsedBands)[number];
 
-/** What is asked of a rehearsal, beside the state of the shop. */
+/** The wishes for a rehearsal, beside the state of the shop. */
 export interface Wishes {
   address: string;
   shoppers: number;

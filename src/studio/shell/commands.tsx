@@ -14,7 +14,7 @@ import { shopViews } from "./views.ts";
 interface Props {
   /** The documents that the view changes. */
   stores?: readonly Stepped[];
-  /** What this view brings along; asked when the list opens. */
+  /** The actions of this view; asked for when the list opens. */
   actions?: () => Action[];
 }
 

@@ -22,11 +22,11 @@ interface Says {
   duplicate(name: string): void;
   /** Why the open one has to stay; undefined where it may be removed. */
   keep: string | undefined;
-  /** What else happens once another is the first. @param name of that one */
+  /** Called once a different one is the first. @param name of that one */
   newFirst?(name: string): string | undefined;
 }
 
-/** What can be done with the open one among its kind, worked out when it is asked for: another of it, moving it, removing it. */
+/** The actions on the open document among its kind, computed when asked for: duplicate, move, remove. */
 export function useDocumentEntries(
   kind: ManyKind,
   open: { slug: string; name: string },

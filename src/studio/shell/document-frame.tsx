@@ -19,7 +19,7 @@ export function DocumentFrame<D extends object>({
 }: {
   store: DocumentStore<D>;
   what: string;
-  /** What the view brings along for the list of all actions. */
+  /** The view's entries in the list of all actions. */
   actions?: () => Action[];
   children: ReactNode;
 }) {

@@ -148,7 +148,7 @@ describe("a document that saves itself", () => {
     store.getState().apply(named("Two"));
     store.getState().undo();
     await rest();
-    // What the server keeps: the steps sent, in the place of those from the first of them on.
+    // The steps on the server: those sent replace the ones from the first of them on.
     let kept: Step[] = [];
     for (const { history } of sent) kept = [...kept.filter(({ n }) => n < history.from), ...history.steps];
     const done = sent.at(-1)?.history.done ?? 0;

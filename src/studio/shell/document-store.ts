@@ -155,7 +155,7 @@ export function createDocumentStore<D extends object>(path: string, stored: Stor
     if (!(error instanceof ApiError)) throw error;
     const { status, detail, message } = error;
     if (status === 409 && detail.version !== undefined && detail.document !== undefined) {
-      // What is stored was checked when it was saved, against the kind of this very document.
+      // The stored document was checked when it was saved, against the kind of this very document.
       store.setState({ saving: "conflict", other: { version: detail.version, document: detail.document as D } });
       return;
     }

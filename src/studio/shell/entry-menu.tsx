@@ -4,13 +4,13 @@ import { Popover } from "./popover.tsx";
 /** One thing that can be done; without a way to do it, it says why not. */
 export interface Entry {
   label: string;
-  /** What else it does. */
+  /** Its further actions. */
   note?: string | undefined;
   run?(): void;
 }
 
 interface Props {
-  /** What it is for, for assistive technology. */
+  /** Its purpose, for assistive technology. */
   title: string;
   /** Worked out when it opens. */
   entries(): readonly Entry[];

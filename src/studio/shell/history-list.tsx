@@ -71,7 +71,7 @@ export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
   );
 }
 
-/** What a step does, whatever the place that it leads to. */
+/** The meaning of a step, whatever position it leads to. */
 const stem = (words: string): string => words.replace(/ to position \d+$/, "");
 
 /** Steps with the same words one after the other as one line. @returns of each the steps that would be taken back to be after its last one */

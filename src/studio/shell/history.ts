@@ -2,7 +2,7 @@ import { useMemo, useSyncExternalStore } from "react";
 import type { Step } from "../../core/document/patch.ts";
 import type { DocumentStore } from "./document-store.ts";
 
-/** What was done in a view, over all documents that it changes, and the ways back and forth. */
+/** The history of a view, over all documents that it changes, and the ways back and forth. */
 export interface History {
   /** The latest last. */
   past: readonly Step[];

@@ -12,6 +12,6 @@ export const pageKindNames: Record<PageKind, string> = {
   article: "Articles",
 };
 
-/** What a page is called in the tool. */
+/** The name of a page in the tool. */
 export const pageName = ({ kind, name }: Pick<PageRef, "kind" | "name">): string =>
   kind === "shop" ? "All products" : kind === "search" ? "Search results" : name || "No name yet";

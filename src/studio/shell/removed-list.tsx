@@ -17,7 +17,7 @@ interface Props {
   className?: string;
 }
 
-/** What was removed and can still be brought back; nothing where there is nothing. */
+/** Removed things that can still be restored; nothing where there are none. */
 export function RemovedList({ path, pathOf, changed, title, className = "" }: Props) {
   const { data: removed } = useRemoved(path);
   if (!removed || removed.length === 0) return null;

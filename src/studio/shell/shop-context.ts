@@ -27,7 +27,7 @@ export interface OpenShop {
   /** Counts for the bench. */
   engine: Engine;
   desk: RemoteDesk;
-  /** What holds for all panels and pages: band limits and languages. */
+  /** The settings of all panels and pages: band limits and languages. */
   settings: DocumentStore<ShopDocument>;
   /** Which pages the shop has, and what stands on them. */
   pages: DocumentStore<PagesDocument>;
@@ -47,7 +47,7 @@ export function useOpenShop(): OpenShop {
   return open;
 }
 
-/** What holds for all panels and pages of the open shop. */
+/** The settings of all panels and pages of the open shop. */
 export const useShopSettings = <T>(read: (settings: ShopDocument) => T): T =>
   useStore(useOpenShop().settings, ({ document }) => read(document));
 
@@ -56,9 +56,9 @@ export const usePages = <T>(read: (pages: PagesDocument) => T): T =>
   useStore(useOpenShop().pages, ({ document }) => read(document));
 
 /**
- * What a worker says, asked anew when the question or the catalogue changes; the last answer stays until the next is there.
- * @param question names what is asked: a text, or an object that is the same as long as the question is
- * @param pause ms to wait for the next question before this one is asked, for what is in no hurry
+ * A worker's answer, asked again when the question or the catalogue changes; the last answer stays until the next is
+ * there.
+ * @param question names the question
  */
 export function useAsked<T>(ask: () => Promise<T>, question: unknown, pause = 0): T | undefined {
   const { engine } = useOpenShop();

@@ -2,7 +2,7 @@ import type { CSSProperties } from "react";
 import type { Vision } from "../../core/swatch/measure.ts";
 import { visionMatrices } from "../../core/swatch/vision-matrices.ts";
 
-/** What each way of seeing colours is called. */
+/** The name of each kind of colour vision. */
 export const visionNames: Record<Vision, string> = {
   usual: "normal vision",
   protan: "without red",

@@ -44,7 +44,7 @@ export function SortableList({ ids, titleOf, move, children }: Props) {
 
 const upAndDown: Modifier = ({ transform }) => ({ ...transform, x: 0 });
 
-/** What those hear who move an entry of a list by keys: which one, and where it is. */
+/** The announcements for moving an entry of a list by keys: which one, and where it is. */
 function announcementsFor(ids: readonly string[], titleOf: (id: string) => string): Announcements {
   const title = (id: UniqueIdentifier) => titleOf(String(id));
   const place = (id: UniqueIdentifier) => `position ${ids.indexOf(String(id)) + 1} of ${ids.length}`;

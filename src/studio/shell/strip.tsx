@@ -5,7 +5,7 @@ import type { View } from "./views.ts";
 interface Props {
   /** Views to go to, when a shop is open. */
   views?: View[];
-  /** What stands at the right. */
+  /** The content at the right. */
   children?: ReactNode;
 }
 

@@ -17,7 +17,7 @@ interface Props {
 const currencies = Intl.supportedValuesOf("currency");
 const currencyNames = new Intl.DisplayNames("en", { type: "currency" });
 
-/** What can be done with a whole shop: its name and currency, and taking it away. */
+/** The actions on a whole shop: its name and currency, and removal. */
 export function ShopMenu({ shop, changed }: Props) {
   const [editing, setEditing] = useState(false);
   const path = shopPath(shop.slug);
@@ -57,7 +57,7 @@ function ShopForm({ shop, close, save }: FormProps) {
   const [name, setName] = useState(shop.name);
   const [currency, setCurrency] = useState(shop.currency);
   const [languages, setLanguagesText] = useState<string | undefined>(undefined);
-  // What stands in the shop's own document is read when it is asked for.
+  // The shop's own document is loaded when it is needed.
   useEffect(() => {
     openDocument(shop.slug, "shop").then(
       (store) => setLanguagesText((now) => now ?? store.getState().document.languages.join(" ")),

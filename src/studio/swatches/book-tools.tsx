@@ -14,7 +14,7 @@ import { LookButton } from "./look-button.tsx";
 import type { ToolProps } from "./tool-props.ts";
 import type { BookValue } from "./value-row.tsx";
 
-/** What can be done for many values at once. */
+/** The actions on many values at once. */
 export function BookTools(props: ToolProps) {
   const { field, values, apply, order, setOrder: sort, sight, setSight } = props;
   const [least, setLeast] = useState(80);
@@ -102,7 +102,7 @@ const sourceNames: Record<Source, string> = {
   text: "Name in a tile",
 };
 
-/** What is shown first, and what when that is missing. Nothing behind the text is ever reached. */
+/** The first source, and the next when that is missing. Nothing behind the text is ever reached. */
 function OrderButton({ field, book, apply }: ToolProps) {
   const order = orderOf(book, field.key);
   const all = [...order, ...sources.filter((source) => !order.includes(source))];

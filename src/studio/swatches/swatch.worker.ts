@@ -8,7 +8,7 @@ import { type LookedAt, mainColours, type Pixels, type ValueColours, valueColour
 const looked: LookedAt[] = [];
 
 const served = {
-  /** What names say, one a name. */
+  /** The guesses from names, one per name. */
   guess: (names: readonly string[]): (NameGuess | undefined)[] => names.map(guessByName),
   forgetPictures() {
     looked.length = 0;
@@ -17,7 +17,7 @@ const served = {
   look(pixels: Pixels, values: readonly string[]) {
     looked.push({ clusters: mainColours(pixels), values });
   },
-  /** What all pictures together say of each value. @param wanted colours that a value's name speaks of */
+  /** The result of all pictures of each value. @param wanted colours that a value's name speaks of */
   colours: (wanted: Readonly<Record<string, number>>): [string, ValueColours][] => [
     ...valueColours(looked, (value) => wanted[value]),
   ],

@@ -26,15 +26,15 @@ export interface RangeView extends Omit<OptionView, "id" | "swatch"> {
   range: Range;
 }
 
-/** What every display is given. */
+/** The properties of every display. */
 export interface DisplayProps {
   row: FacetRow;
   field: Field;
-  /** What a query calls the field, and so its inputs are called. */
+  /** The field's name in queries, and so that of its inputs. */
   name: string;
   /** As they are on the present band. */
   settings: FacetSettings;
-  /** What shoppers read above the facet, for naming controls. */
+  /** The facet's title, for naming controls. */
   label: string;
   /** Unique on the page; prefix of ids. */
   id: string;

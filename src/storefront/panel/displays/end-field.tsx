@@ -11,7 +11,7 @@ interface Props extends Pick<DisplayProps, "say"> {
   /** NaN for what is no number. */
   read(text: string): number;
   set(value: number | undefined): void;
-  /** What stands in the field while somebody types, where it can be read. */
+  /** The value of the field while somebody types, where it can be read. */
   typing(value: number | undefined): void;
   /** The field is left, whether anything was taken or not. */
   leave(): void;
@@ -26,7 +26,7 @@ const writes = /^\d$|^(Backspace|Delete|ArrowUp|ArrowDown)$/;
 export function EndField({ name, label, kind, value, hint, say, read, set, typing, leave }: Props) {
   const shown = value === undefined ? "" : fromNumber(value, kind);
   const field = useRef<HTMLInputElement>(null);
-  // What is typed stays, whatever is counted meanwhile, until it is taken or something else is chosen.
+  // Typed text stays, whatever is counted meanwhile, until it is applied or something else is chosen.
   const [typed, setTyped] = useState<string>();
   const byKeys = useRef(false);
   const judge = (complaint: string) => {

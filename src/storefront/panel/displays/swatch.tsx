@@ -2,7 +2,7 @@ import type { FacetSettings } from "../../../core/settings/settings.ts";
 import type { SwatchView } from "../../../core/swatch/view.ts";
 import type { DisplayProps } from "./display-props.ts";
 
-/** What stands for an option's value: its picture or colours, or a hatched mark where none is known. Never a blank dot. */
+/** The swatch of an option: its picture or colours, or a hatched mark where none is known. Never a blank dot. */
 export function Swatch({ swatch, settings: { shape, edge }, class: name }: SwatchProps) {
   const outlined = edge === "all" || (edge === "auto" && (!swatch?.colours || swatch.outline === true));
   const same = {

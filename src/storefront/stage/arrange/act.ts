@@ -1,7 +1,10 @@
 import type { Placement } from "../../../core/settings/placement.ts";
 import type { Share } from "../../../core/settings/settings.ts";
 
-/** What the designer does while arranging, in the rail or on the page. The bench makes of it the same edit as the lattice would. */
+/**
+ * The designer's acts while arranging, in the rail or on the page. The bench makes the same edits of them as the
+ * lattice would.
+ */
 export type ArrangeAct =
   /** Puts a row in the place of another, or at the end. */
   | { do: "move"; row: string; to: number }

@@ -8,7 +8,7 @@ interface Told {
   standing(standing: Standing): void;
 }
 
-/** What ends arranging on this page. */
+/** Ends arranging on this page. */
 let end: (() => void) | undefined;
 
 /**
@@ -49,7 +49,7 @@ export function arrange(on: boolean, store: PageStore, slug: string, tell: Told)
   };
   const soon = () => {
     cancelAnimationFrame(due);
-    // What is out of sight follows the state by a frame.
+    // Parts out of sight follow the state by a frame.
     due = requestAnimationFrame(() => requestAnimationFrame(measure));
   };
   const watch = new ResizeObserver(soon);

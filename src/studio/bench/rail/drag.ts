@@ -9,7 +9,7 @@ export interface Drag {
 /** Px that a pointer moves before it drags, so that a click stays one. */
 const least = 4;
 
-/** What makes an element one that is dragged: the pointer is held from press to release, and Escape gives up. */
+/** Makes an element draggable: the pointer is held from press to release, and Escape cancels. */
 export function dragged({ move, drop, cancel }: Drag) {
   return {
     onPointerDown(start: React.PointerEvent<HTMLElement>) {

@@ -26,7 +26,7 @@ interface Props {
   write(row: string): void;
 }
 
-/** What is dragged, with where everything stood when that began. */
+/** The dragged element, with all positions at the start. */
 interface Dragged {
   row: string | undefined;
   standing: Standing;
