@@ -1,13 +1,13 @@
 import { closeSync, fstatSync, openSync, readSync, statSync } from "node:fs";
 import { parseArgs } from "node:util";
 import type { Catalogue } from "../core/catalogue/catalogue.ts";
-import { type Field, isNumeric, knownRole } from "../core/catalogue/field.ts";
+import { type Field, knownRole } from "../core/catalogue/field.ts";
+import { fromNumber, isDay, isNested, isNumeric, toNumber } from "../core/catalogue/field-kinds.ts";
 import { identity } from "../core/catalogue/identity.ts";
 import { applyMends } from "../core/catalogue/mend/apply.ts";
 import { CatalogueError } from "../core/catalogue/problem.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
 import { isCalled } from "../core/catalogue/shown-name.ts";
-import { fromNumber, toNumber } from "../core/catalogue/values.ts";
 import { baseOf } from "../core/engine/base.ts";
 import { liveCounts } from "../core/engine/count.ts";
 import { CatalogueIndex } from "../core/engine/index/catalogue-index.ts";
@@ -72,7 +72,7 @@ export async function tally(args: string[]): Promise<Tally> {
     if (facet.mode === "range") {
       const { min, max } = liveRange(matcher, facet);
       const kind = index.field(facet.field)?.kind;
-      const shown = (end: number | null) => (end !== null && kind === "date" ? fromNumber(end, kind) : end);
+      const shown = (end: number | null) => (end !== null && kind && isDay({ kind }) ? fromNumber(end, kind) : end);
       return [name, { level, mode: "range", min: shown(min), max: shown(max) }];
     }
     const counts = liveCounts(matcher, facet);
@@ -211,7 +211,7 @@ function readRange(field: Field, text: string): Choice {
     const value = toNumber(part, field.kind);
     if (Number.isNaN(value)) {
       throw new UsageError(
-        `“${part}” in --pick '${field.name}=${text}' is not a ${field.kind === "date" ? "date like 2026-03-31" : "number"}.`,
+        `“${part}” in --pick '${field.name}=${text}' is not a ${isDay(field) ? "date like 2026-03-31" : "number"}.`,
       );
     }
     return value;
@@ -242,7 +242,7 @@ function readValues(index: CatalogueIndex, { field, mode }: Facet, { name }: Fie
 
 /** Range for numbers and dates, tree for categories, any-of for the rest. */
 export function defaultMode(field: Field): Mode {
-  if (field.kind === "path") return "tree";
+  if (isNested(field)) return "tree";
   return isNumeric(field) ? "range" : "any";
 }
 

@@ -1,4 +1,6 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
+import { fieldKindFacts } from "../../src/core/catalogue/field-kinds.ts";
 import { between, circleIn, type Imports, importsBelow } from "../imports.ts";
 
 const imports = importsBelow("src");
@@ -30,6 +32,14 @@ describe("walls", () => {
       ([file, others]) => file.startsWith("src/core/") && !inside(file) && [...others].some(inside),
     );
     expect(users.map(([file]) => file)).toEqual([]);
+  });
+
+  it("no file but the list of field kinds compares a field's kind with a name", () => {
+    const names = Object.keys(fieldKindFacts).join("|");
+    const comparing = new RegExp(`(?<!definition\\.)\\bkind\\s*[!=]==\\s*"(?:${names})"`);
+    expect(comparing.test('field.kind === "date"')).toBe(true);
+    const files = [...imports.keys()].filter((file) => comparing.test(readFileSync(file, "utf8")));
+    expect(files).toEqual([]);
   });
 
   it("finds circles where there are any", () => {

@@ -1,7 +1,7 @@
 import type { Catalogue, Column } from "./catalogue.ts";
 import { addDerived } from "./derive.ts";
 import { type Field, type FieldRole, isDerived, isWholeText } from "./field.ts";
-import { inferKind, parseNumber } from "./values.ts";
+import { inferKind, parseNumber } from "./field-kinds.ts";
 
 /** Fields whose values are numbers by definition; others are judged by what they hold. */
 export const mustBeNumber: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "rating", "reviews"]);

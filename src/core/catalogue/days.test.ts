@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { dayOrders, writtenDay } from "./days.ts";
+import { inferKind } from "./field-kinds.ts";
 import { readCatalogue } from "./read.ts";
 import { plainNumber } from "./reading.ts";
 import { shownName } from "./shown-name.ts";
 import { suggestRoles } from "./suggest-reading.ts";
-import { inferKind } from "./values.ts";
 
 describe("days", () => {
   it.each([

@@ -1,7 +1,7 @@
 import { type Catalogue, ColumnBuilder, fieldOf, firstValue, variantCount } from "./catalogue.ts";
 import { fieldKey, roleNames } from "./field.ts";
+import { parseNumber } from "./field-kinds.ts";
 import { availabilityOf } from "./stock-words.ts";
-import { parseNumber } from "./values.ts";
 
 /**
  * Adds the computed fields to a catalogue that has the columns for them.

@@ -1,7 +1,3 @@
-/** The kinds of values. `path` is a category whose levels are joined by ` > `; `colour` is text that names colours. */
-export const fieldKinds = ["text", "number", "date", "yes-no", "path", "colour"] as const;
-export type FieldKind = (typeof fieldKinds)[number];
-
 /** Whose a field's values are. */
 export const fieldLevels = ["product", "variant"] as const;
 

@@ -1,7 +1,8 @@
 import { type InferType, mixed } from "yup";
 import { said } from "../document/json-schema.ts";
 import { exact, oneOf, someText, text } from "../document/schema.ts";
-import { fieldKinds, fieldLevels, fieldRoles } from "./field-names.ts";
+import { fieldKinds } from "./field-kind-words.ts";
+import { fieldLevels, fieldRoles } from "./field-names.ts";
 
 /** One column of a catalogue. */
 export const fieldSchema = exact({

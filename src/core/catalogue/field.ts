@@ -2,12 +2,9 @@ import { type DerivedField, derivedFields, type FieldRole } from "./field-names.
 import type { Field } from "./field-schema.ts";
 import { identity } from "./identity.ts";
 
-export type { DerivedField, FieldKind, FieldRole, KnownColumn } from "./field-names.ts";
-export { fieldKinds, knownColumns } from "./field-names.ts";
+export type { DerivedField, FieldRole, KnownColumn } from "./field-names.ts";
+export { knownColumns } from "./field-names.ts";
 export type { Field } from "./field-schema.ts";
-
-/** Whether the field's values have a place on a number line. */
-export const isNumeric = ({ kind }: Pick<Field, "kind">): boolean => kind === "number" || kind === "date";
 
 /** The plain names of known and computed fields. */
 export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {

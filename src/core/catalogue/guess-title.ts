@@ -1,9 +1,9 @@
 import { dayOrders } from "./days.ts";
+import { parseDay, parseNumber } from "./field-kinds.ts";
 import { identity } from "./identity.ts";
 import { isNumberWith } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
-import { parseDay, parseNumber } from "./values.ts";
 
 /** The meanings of columns that can still name a product to people. */
 const naming: ReadonlySet<ColumnMapping["as"]> = new Set(["title", "type", "brand", "attribute"]);

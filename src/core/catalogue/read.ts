@@ -3,6 +3,7 @@ import { completeCatalogue, mustBeNumber } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
 import { type Field, fieldKey, isWholeText, knownColumns, roleNames } from "./field.ts";
+import { parseDay, parseNumber } from "./field-kinds.ts";
 import { spelling } from "./identity.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
@@ -14,7 +15,7 @@ import { availabilityOf } from "./stock-words.ts";
 import { withTitles } from "./suggest-reading.ts";
 import type { Table, TableRecord } from "./table.ts";
 import { checkRowCount } from "./table-limits.ts";
-import { parseDay, parseNumber, splitCell } from "./values.ts";
+import { splitCell } from "./values.ts";
 
 export interface ReadOptions {
   /** Defaults to {@link plainReading}. */

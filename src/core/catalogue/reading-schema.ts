@@ -1,7 +1,8 @@
 import { type InferType, mixed, string } from "yup";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, oneOf, someText, text } from "../document/schema.ts";
-import { fieldKinds, knownColumns } from "./field-names.ts";
+import { fieldKinds } from "./field-kind-words.ts";
+import { knownColumns } from "./field-names.ts";
 import { type LevelMark, levelMarks } from "./levels.ts";
 
 /** The decimal marks that numbers are written with. */

@@ -1,6 +1,7 @@
 import { mustBeNumber } from "./complete.ts";
 import { writtenDay } from "./days.ts";
 import { type FieldRole, isDerivedRole, isWholeText, knownRole } from "./field.ts";
+import { kindFacts } from "./field-kinds.ts";
 import { writtenLevels } from "./levels.ts";
 import { convertMeasure } from "./numbers/units.ts";
 import type { ColumnMapping, DecimalMark, Reading } from "./reading-schema.ts";
@@ -29,8 +30,9 @@ export function cellReader({
 }: ColumnMapping): (cell: string) => string {
   const role = as as FieldRole;
   const whole = isWholeText(role);
-  const isNumber = mustBeNumber.has(role) || kind === "number" || decimal !== ".";
-  const isDay = kind === "date" || dates !== "ymd";
+  const facts = kind && kindFacts({ kind });
+  const isNumber = mustBeNumber.has(role) || facts?.amounts === true || decimal !== ".";
+  const isDay = facts?.days === true || dates !== "ymd";
   const value = (text: string) =>
     levels !== undefined
       ? writtenLevels(text, levels)

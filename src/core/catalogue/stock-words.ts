@@ -1,6 +1,6 @@
 import { type Availability, inStock, outOfStock } from "./availability.ts";
+import { parseNumber } from "./field-kinds.ts";
 import { identity } from "./identity.ts";
-import { parseNumber } from "./values.ts";
 import { noWords, yesWords } from "./yes-no.ts";
 
 /**

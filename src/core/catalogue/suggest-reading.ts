@@ -1,6 +1,7 @@
 import { mustBeNumber } from "./complete.ts";
 import { dayOrders } from "./days.ts";
 import { type FieldRole, knownColumns } from "./field.ts";
+import { parseDay, parseNumber } from "./field-kinds.ts";
 import { withoutCurrency } from "./guess-currency.ts";
 import { guessTitle } from "./guess-title.ts";
 import { headingWords } from "./heading-words.ts";
@@ -11,7 +12,6 @@ import { isNumberWith, plainReading } from "./reading.ts";
 import type { ColumnMapping, DateOrder, Reading, Separator } from "./reading-schema.ts";
 import { availabilityOf, stockWord } from "./stock-words.ts";
 import type { Table } from "./table.ts";
-import { parseDay, parseNumber } from "./values.ts";
 
 /** The usual meaning of each heading: the strict guess, and a common synonym for known columns that it did not find. */
 export function suggestRoles(header: readonly string[]): Reading {

@@ -1,6 +1,6 @@
 import type { Column } from "./catalogue.ts";
-import { type Field, isNumeric } from "./field.ts";
-import { toNumber } from "./values.ts";
+import type { Field } from "./field.ts";
+import { isNumeric, toNumber } from "./field-kinds.ts";
 
 /** Words that have an order of their own. */
 interface Series {

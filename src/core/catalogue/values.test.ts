@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { formatDay, inferKind, parseDay, parseNumber, splitCell } from "./values.ts";
+import { formatDay, inferKind, parseDay, parseNumber } from "./field-kinds.ts";
+import { splitCell } from "./values.ts";
 
 describe("values", () => {
   it("takes plain numbers only", () => {

@@ -1,3 +1,4 @@
+import { isDay } from "../catalogue/field-kinds.ts";
 import { type Display, rangeSettings } from "./display.ts";
 import { typing } from "./interaction-cost.ts";
 
@@ -9,7 +10,7 @@ export const dates: Display = {
   hands: typing,
   room: "control",
   unsuited: ({ field, options }) =>
-    field.kind === "date"
+    isDay(field)
       ? undefined
       : `${options.toLocaleString("en")} values that are not dates. Set the date format in the import, or use a different display.`,
 };

@@ -1,3 +1,4 @@
+import { isDay } from "../catalogue/field-kinds.ts";
 import { countedIn } from "./counted-in.ts";
 import type { Display } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
@@ -15,7 +16,7 @@ export const stars: Display = {
     const fault = noNumbers(profile, "Stars");
     if (fault) return fault;
     const { field, min, max } = profile;
-    if (field.kind === "date") return "The values are dates. A date range suits them.";
+    if (isDay(field)) return "The values are dates. A date range suits them.";
     return (min ?? 0) < 0 || (max ?? 0) > 10
       ? `Stars show ratings up to 5 or 10, but the values go from ${min} to ${max}. A slider or price ranges suit them.`
       : undefined;

@@ -1,4 +1,4 @@
-import { isNumeric } from "../catalogue/field.ts";
+import { isDay, isNumeric } from "../catalogue/field-kinds.ts";
 import type { FieldProfile } from "../profile/profile.ts";
 
 /** Reasons why a field does not suit a display, each with a number and what to do instead. */
@@ -22,4 +22,4 @@ export function noNumbers({ field, options, numbers }: FieldProfile, what: strin
 
 /** For displays of options: numbers and days are better shown as a range. */
 export const isNumberLine = ({ field }: FieldProfile, instead: string): string | undefined =>
-  isNumeric(field) ? `The values are ${field.kind === "date" ? "dates" : "numbers"}. ${instead}` : undefined;
+  isNumeric(field) ? `The values are ${isDay(field) ? "dates" : "numbers"}. ${instead}` : undefined;

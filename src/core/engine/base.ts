@@ -1,3 +1,4 @@
+import { isNested } from "../catalogue/field-kinds.ts";
 import { holds } from "../catalogue/numbers/range.ts";
 import type { Range } from "../catalogue/numbers/range-schema.ts";
 import { type Bitmap, bitmapOf, emptyBitmap, forEach, has, intersect, set, toIds, union } from "./index/bitmap.ts";
@@ -84,7 +85,7 @@ function recordsOf(
     const numbers = index.numbers(field.key);
     return { level: numbers.level, bits: inRange(numbers, condition) };
   }
-  const options = index.options(field.key, field.kind === "path");
+  const options = index.options(field.key, isNested(field));
   const bits = emptyBitmap(options.level === "product" ? index.products : index.variants);
   for (const id of condition.options) {
     const at = options.at.get(id);

@@ -1,3 +1,4 @@
+import { isAmount } from "../catalogue/field-kinds.ts";
 import { supportsSetting } from "../panel/choose-display.ts";
 import { bands } from "../settings/band.ts";
 import { settingOn } from "../settings/settings.ts";
@@ -18,7 +19,7 @@ export const stretchedScale = inEachFacet({
     )
       return undefined;
     const { field, min, max, middle, skewness } = (await facts.profile(row.field)) ?? {};
-    if (field?.kind !== "number" || min == null || max == null || middle == null || skewness === undefined)
+    if (!field || !isAmount(field) || min == null || max == null || middle == null || skewness === undefined)
       return undefined;
     const part = max > min ? (middle - min) / (max - min) : 1;
     if (skewness <= 1 || part >= least || min < 0) return undefined;

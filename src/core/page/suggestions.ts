@@ -1,4 +1,5 @@
 import type { InferType } from "yup";
+import { isTwoValued } from "../catalogue/field-kinds.ts";
 import { exact, listOf, oneOf, text } from "../document/schema.ts";
 import { cardSchema } from "../engine/cards/card-schema.ts";
 import { countsOf } from "../engine/engine.ts";
@@ -68,7 +69,7 @@ function valuesLike(query: readonly string[], panels: readonly PanelDocument[], 
   const rows = panels.flatMap(facetRows).filter(({ mode }) => mode !== "range" && mode !== "tree");
   const found = rows.flatMap((row) => {
     const field = fields.find(({ key }) => key === row.field);
-    if (!field || field.role === "brand" || field.role === "tags" || field.kind === "yes-no") return [];
+    if (!field || field.role === "brand" || field.role === "tags" || isTwoValued(field)) return [];
     const rules = rulesOf(row);
     return optionsOf(field.key)
       .filter(({ id }) => isShown(rules, id))

@@ -22,7 +22,7 @@ export function withCollections(
   const index = new CatalogueIndex(catalogue);
   const facts = {
     fields: catalogue.fields,
-    optionsOf: (key: string) => index.options(key, index.field(key)?.kind === "path").options,
+    optionsOf: (key: string) => index.allOptions(key),
   };
   const made = collectionPages(pages, facts)
     .filter(({ name }) => name.trim() !== "")

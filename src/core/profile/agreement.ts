@@ -1,6 +1,6 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
-import { type Field, isNumeric } from "../catalogue/field.ts";
-import { toNumber } from "../catalogue/values.ts";
+import type { Field } from "../catalogue/field.ts";
+import { isNumeric, toNumber } from "../catalogue/field-kinds.ts";
 import { entropy } from "./entropy.ts";
 
 /** Parts that a number line is cut into, each with about as many products, before two fields are compared. */

@@ -1,4 +1,5 @@
-import { type Field, isNumeric } from "../catalogue/field.ts";
+import type { Field } from "../catalogue/field.ts";
+import { isNested, isNumeric } from "../catalogue/field-kinds.ts";
 import type { Range } from "../catalogue/numbers/range-schema.ts";
 import { everything } from "../engine/base.ts";
 import { liveCounts } from "../engine/count.ts";
@@ -71,7 +72,7 @@ interface Left {
 }
 
 function byOptions(index: CatalogueIndex, { key, kind }: Field): Left {
-  const tree = kind === "path";
+  const tree = isNested({ kind });
   const { level, forward, options } = index.options(key, tree);
   const counts = liveCounts(new Matcher(index, everything(index), [], {}), { field: key, mode: tree ? "tree" : "any" });
   return {

@@ -1,5 +1,6 @@
 import { titleOf } from "../catalogue/catalogue.ts";
-import { type Field, isNumeric } from "../catalogue/field.ts";
+import type { Field } from "../catalogue/field.ts";
+import { isNested, isNumeric } from "../catalogue/field-kinds.ts";
 import { identity } from "../catalogue/identity.ts";
 import { type Distribution, describeNumbers } from "../catalogue/numbers/distribution.ts";
 import { findUnits, type UnitFinding } from "../catalogue/numbers/units.ts";
@@ -51,13 +52,13 @@ function countValues(matcher: Matcher, { field, mode }: Facet): ValueCount[] {
 
 /** Pairs of a field's values that are probably one value; none for numbers, dates and paths. */
 export function clashesOf(index: CatalogueIndex, field: Field): Clash[] {
-  if (isNumeric(field) || field.kind === "path") return [];
+  if (isNumeric(field) || isNested(field)) return [];
   return findClashes(countValues(new Matcher(index, everything(index), [], {}), { field: field.key, mode: "any" }));
 }
 
 /** Looks closely at one field of a catalogue. */
 export function detailField(index: CatalogueIndex, field: Field): FieldDetail {
-  const tree = field.kind === "path";
+  const tree = isNested(field);
   const facet: Facet = { field: field.key, mode: tree ? "tree" : "any" };
   const matcher = new Matcher(index, everything(index), [], {});
   const { options } = index.options(field.key, tree);

@@ -43,7 +43,7 @@ export class LocalFacts implements Facts {
   pageFacts(): PageFacts {
     this.#pageFacts ??= {
       fields: this.index.catalogue.fields,
-      optionsOf: (key) => this.index.options(key, this.index.field(key)?.kind === "path").options,
+      optionsOf: (key) => this.index.allOptions(key),
     };
     return this.#pageFacts;
   }

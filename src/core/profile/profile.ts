@@ -1,8 +1,8 @@
-import { type Field, isNumeric } from "../catalogue/field.ts";
+import type { Field } from "../catalogue/field.ts";
+import { isNested, isNumeric, toNumber } from "../catalogue/field-kinds.ts";
 import { skewness } from "../catalogue/numbers/distribution.ts";
 import { roundLimits } from "../catalogue/numbers/price-ranges.ts";
 import { seriesName } from "../catalogue/value-order.ts";
-import { toNumber } from "../catalogue/values.ts";
 import { everything } from "../engine/base.ts";
 import { liveCounts, reachCount } from "../engine/count.ts";
 import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
@@ -58,7 +58,7 @@ function lowestIn(index: CatalogueIndex, key: string): Float64Array {
 
 /** Looks at one field of a catalogue. */
 export function profileField(index: CatalogueIndex, field: Field): FieldProfile {
-  const tree = field.kind === "path";
+  const tree = isNested(field);
   const { options, level } = index.options(field.key, tree);
   const spellings = index.catalogue.columns.get(field.key)?.spellings ?? [];
   const numbers = spellings.map((text) => toNumber(text, field.kind)).filter((value) => !Number.isNaN(value));

@@ -1,10 +1,10 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { type CatalogueChange, type ChangedProduct, compareCatalogues } from "../catalogue/compare.ts";
-import { type Field, type FieldRole, isNumeric, isWholeText } from "../catalogue/field.ts";
+import { type Field, type FieldRole, isWholeText } from "../catalogue/field.ts";
+import { isNumeric, parseNumber } from "../catalogue/field-kinds.ts";
 import { identity } from "../catalogue/identity.ts";
 import { applyMends } from "../catalogue/mend/apply.ts";
 import type { Mend, NewMend } from "../catalogue/mend/mend-schema.ts";
-import { parseNumber } from "../catalogue/values.ts";
 import type { PagesDocument } from "../page/pages-schema.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 import type { SwatchDocument } from "../swatch/book-schema.ts";

@@ -1,5 +1,5 @@
 import { distance } from "fastest-levenshtein";
-import { isNumeric } from "../catalogue/field.ts";
+import { isNested, isNumeric } from "../catalogue/field-kinds.ts";
 import { identity } from "../catalogue/identity.ts";
 import { type DisplayName, displays } from "../displays/displays.ts";
 import { edited } from "../document/edit.ts";
@@ -58,7 +58,7 @@ function namedValues(row: FacetRow): string[] {
 
 /** Whether a field can carry the way in which a facet's choices combine. */
 const carries = ({ mode }: FacetRow, { field }: FieldProfile): boolean =>
-  mode === "range" ? isNumeric(field) : mode === "tree" ? field.kind === "path" : true;
+  mode === "range" ? isNumeric(field) : mode === "tree" ? isNested(field) : true;
 
 function likeness(row: FacetRow, { profile, values }: CarryTarget): { confidence: number; reasons: string[] } {
   const { field } = profile;

@@ -1,6 +1,7 @@
 import { type Catalogue, type Column, titleField } from "../catalogue/catalogue.ts";
 import type { CatalogueChange } from "../catalogue/compare.ts";
-import { type Field, isFacetable, isNumeric } from "../catalogue/field.ts";
+import { type Field, isFacetable } from "../catalogue/field.ts";
+import { isNumeric } from "../catalogue/field-kinds.ts";
 import { identity } from "../catalogue/identity.ts";
 import { likeness } from "./likeness.ts";
 import { eachOnce, isRenamed } from "./renamed.ts";

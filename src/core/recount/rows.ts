@@ -1,10 +1,10 @@
 import { type Catalogue, firstValue, valuesOf } from "../catalogue/catalogue.ts";
 import { isAlwaysVariant } from "../catalogue/field.ts";
+import { isNested, toNumber } from "../catalogue/field-kinds.ts";
 import type { Field } from "../catalogue/field-schema.ts";
 import { identity, spelling } from "../catalogue/identity.ts";
 import { holds } from "../catalogue/numbers/range.ts";
 import { prefixes } from "../catalogue/path.ts";
-import { toNumber } from "../catalogue/values.ts";
 import type { SearchedField } from "../engine/index/search-schema.ts";
 import { weightOf } from "../engine/index/text-index.ts";
 import { words } from "../engine/index/words.ts";
@@ -77,7 +77,7 @@ export class Rows {
     const field = this.#fields.get(condition.field);
     if (!field) return false;
     const judged = this.#isOfVariants(field.key) ? variant : (this.variantsOf(product)[0] ?? 0);
-    const mode = !("options" in condition) ? "range" : field.kind === "path" ? "tree" : "any";
+    const mode = !("options" in condition) ? "range" : isNested(field) ? "tree" : "any";
     return this.#holds(judged, { field: field.key, mode }, condition);
   }
 

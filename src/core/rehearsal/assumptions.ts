@@ -1,3 +1,4 @@
+import { isNumeric } from "../catalogue/field-kinds.ts";
 import type { FieldRole } from "../catalogue/field-names.ts";
 import type { Field } from "../catalogue/field-schema.ts";
 import { usualNear } from "../profile/answers.ts";
@@ -159,7 +160,7 @@ export const assumed = ({ values }: Assumptions): Record<AssumptionName, number>
 /** The share of shoppers who know what their product states of a field, before all shares are made more or less. */
 export function statedShare({ key, role, kind }: Pick<Field, "key" | "role" | "kind">, { knows }: Assumptions): number {
   const set = Object.hasOwn(knows, key) ? knows[key] : undefined;
-  return set ?? knowing[role] ?? knowing[kind === "number" || kind === "date" ? "number" : "option"] ?? 0;
+  return set ?? knowing[role] ?? knowing[isNumeric({ kind }) ? "number" : "option"] ?? 0;
 }
 
 /** The share of shoppers who know what their product states of a field. */

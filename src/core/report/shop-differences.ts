@@ -1,6 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { compareCatalogues } from "../catalogue/compare.ts";
 import { isWholeText } from "../catalogue/field.ts";
+import { isAmount } from "../catalogue/field-kinds.ts";
 import { type Difference, listDifferences, quoted, same, shortenedList } from "../document/differences.ts";
 import type { WholeShop } from "../shop/archive/whole-shop.ts";
 import { documentsOfKind, type PlacedDocument as Placed } from "../shop/documents.ts";
@@ -75,7 +76,7 @@ function* catalogueDifferences(before: Catalogue, after: Catalogue): Generator<s
     if (state === "added") yield `${quoted(field.name)} is a new field`;
     else if (state === "gone") yield `the field ${quoted(field.name)} was removed`;
     else if (count > 0) yield `${field.name} changed for ${products(count)}`;
-    if (state === "kept" && !isWholeText(field.role) && field.kind !== "number") {
+    if (state === "kept" && !isWholeText(field.role) && !isAmount(field)) {
       if (newValues.length > 0) yield `${field.name}: new ${shortenedList(newValues)}`;
       if (goneValues.length > 0) yield `${field.name}: removed ${shortenedList(goneValues)}`;
     }

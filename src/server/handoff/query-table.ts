@@ -1,4 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
+import { isDay } from "../../core/catalogue/field-kinds.ts";
 import { nameIn, type QueryNames, rangeNames } from "../../core/page/browse-state/address.ts";
 import { facetRows, rowLabel } from "../../core/panel/panel.ts";
 import type { PagePanel } from "../../storefront/page/page-panel.ts";
@@ -27,7 +28,7 @@ export function queryTable(
       const what = rowLabel(row, "en") || field.name;
       if (row.mode !== "range") rows.set(name, `${what}: ${meanings[row.mode]}`);
       else {
-        const kind = field.kind === "date" ? "a date like 2026-05-31, that day included" : "a number, included";
+        const kind = isDay(field) ? "a date like 2026-05-31, that day included" : "a number, included";
         const ends = rangeNames(name);
         rows.set(ends.min, `${what}, at least: ${kind}`);
         rows.set(ends.max, `${what}, at most: ${kind}`);

@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { isFacetable } from "../../core/catalogue/field.ts";
+import { kindFacts } from "../../core/catalogue/field-kinds.ts";
 import type { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import { cleanSvg } from "../../core/sanitize/clean-svg.ts";
 import type { SwatchLine } from "../../core/swatch/formats.ts";
@@ -24,7 +25,7 @@ export class SwatchResolver {
 
   constructor(index: CatalogueIndex) {
     this.#fields = index.catalogue.fields
-      .filter((field) => isFacetable(field) && (field.kind === "text" || field.kind === "colour"))
+      .filter((field) => isFacetable(field) && kindFacts(field).words === true && !kindFacts(field).nested)
       .map(({ key }) => ({ key, options: index.options(key).options }))
       .filter(({ options }) => options.length <= mostValues);
   }

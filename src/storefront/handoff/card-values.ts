@@ -1,4 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
+import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import type { Say } from "../words/say.ts";
@@ -40,7 +41,7 @@ function writtenValues(
   values: readonly string[],
   { currency, language }: Pick<CardWords, "currency" | "language">,
 ): string {
-  if (field?.kind !== "number") return values.join(", ");
+  if (!field || !isAmount(field)) return values.join(", ");
   const format = formatterOf(field, currency, undefined, language);
   return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text)))).join(", ");
 }

@@ -1,3 +1,4 @@
+import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { orderOf } from "../../core/page/browse-state/browse-state.ts";
 import { fieldOfCell } from "../../core/page/layout.ts";
@@ -62,7 +63,7 @@ export function CellView(props: Props) {
 function valuesOf({ cell, card, state }: Props): string[] {
   const field = fieldOfCell(cell, state.fields.values());
   const values = (field && card.values[field.key]) ?? [];
-  if (field?.kind !== "number") return [...values];
+  if (!field || !isAmount(field)) return [...values];
   const format = formatterOf(field, state.currency, undefined, state.language);
   return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text))));
 }

@@ -1,4 +1,5 @@
-import { type Field, isNumeric } from "../../core/catalogue/field.ts";
+import type { Field } from "../../core/catalogue/field.ts";
+import { isNumeric, isTwoValued } from "../../core/catalogue/field-kinds.ts";
 import { pathSeparator } from "../../core/catalogue/path.ts";
 import { affirmative, isYesOrNo } from "../../core/catalogue/yes-no.ts";
 import type { Choice } from "../../core/engine/question.ts";
@@ -88,6 +89,6 @@ function draftsOf(
 
 /** How far a value of a field speaks for itself: “yes” does not, nor does a bare number. */
 function saysOf({ kind }: Field, id: string): Draft["says"] {
-  if (kind === "yes-no" ? affirmative.has(id) : isYesOrNo(id) && affirmative.has(id)) return "name";
+  if (isTwoValued({ kind }) ? affirmative.has(id) : isYesOrNo(id) && affirmative.has(id)) return "name";
   return isYesOrNo(id) || isNumeric({ kind }) || /^[\p{N}\p{P}\s]+$/u.test(id) ? "named" : "alone";
 }

@@ -1,5 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
-import { formatDay } from "../../core/catalogue/values.ts";
+import { formatDay, kindFacts } from "../../core/catalogue/field-kinds.ts";
 import type { FacetSettings } from "../../core/settings/settings.ts";
 
 const kept = new Map<string, Intl.NumberFormat>();
@@ -33,7 +33,8 @@ export function formatterOf(
   { prefix, suffix, decimals }: Affixes = plain,
   locale = "en",
 ): (value: number) => string {
-  if (field.kind === "date") {
+  const { line, days, amounts } = kindFacts(field);
+  if (days) {
     const format = new Intl.DateTimeFormat(locale, {
       day: "numeric",
       month: "short",
@@ -42,6 +43,7 @@ export function formatterOf(
     });
     return (value) => format.format(new Date(formatDay(value)));
   }
+  if (line && !amounts) return (value) => `${prefix}${line.write(value)}${suffix}`;
   // A prefix of its own stands in the currency's place; what is behind the amount leaves it there.
   if ((field.role === "price" || field.role === "list_price") && prefix === "")
     return (value) => `${money(value, currency, locale, decimals)}${suffix}`;

@@ -1,3 +1,4 @@
+import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Product } from "../../core/engine/cards/product.ts";
 import { productAddress, searchAddress, shopAddress } from "../../core/page/page-list.ts";
 import { Price } from "../listing/cell.tsx";
@@ -57,7 +58,7 @@ export function ProductView({ around, product, chosen }: Props) {
           <dl class="zs-details">
             {values.map(({ field, values: stated }) => {
               const format = formatterOf(field, shop.currency, undefined, language);
-              const number = field.kind === "number";
+              const number = isAmount(field);
               return (
                 <div key={field.key}>
                   <dt>{field.name}</dt>

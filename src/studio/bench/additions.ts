@@ -1,4 +1,5 @@
 import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
+import { isNested } from "../../core/catalogue/field-kinds.ts";
 import { combineEdits } from "../../core/document/edit.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { allOptions } from "../../core/panel/options.ts";
@@ -48,7 +49,7 @@ export function freePieces(
       return profiles
         .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
         .flatMap(({ field }) => {
-          const tree = field.kind === "path";
+          const tree = isNested(field);
           const links = (values: LinksPiece["values"]) =>
             newPiece(piece, id, { field: field.key, mode: tree ? "tree" : "any", values });
           const all = add(`Links: ${field.name}`, links("all"));
@@ -61,7 +62,7 @@ export function freePieces(
 /** For each field of paths, its top level as a row of tiles: everything below a category is found by it. */
 function topLevels({ profiles }: Pick<OpenShop, "profiles">, panel: PanelDocument) {
   return profiles
-    .filter(({ field, reach }) => field.kind === "path" && reach > 0)
+    .filter(({ field, reach }) => isNested(field) && reach > 0)
     .map(({ field }) => {
       const name = `${field.name}: top level`;
       const row: FacetRow = {

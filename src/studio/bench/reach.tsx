@@ -1,4 +1,4 @@
-import { isNumeric } from "../../core/catalogue/field.ts";
+import { isNumeric, isTwoValued } from "../../core/catalogue/field-kinds.ts";
 import type { Mode } from "../../core/engine/question.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
 import { formatterOf } from "../../storefront/panel/format.ts";
@@ -14,7 +14,7 @@ export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode })
   const range = (mode ?? (isNumeric(field) ? "range" : "any")) === "range" && min !== null && max !== null;
   const what = range
     ? `${format(min)} – ${format(max)}`
-    : field.kind === "yes-no"
+    : isTwoValued(field)
       ? "yes / no"
       : `${options.toLocaleString("en")} options`;
   return (

@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { isDerived, isNumeric, isWholeText } from "../../core/catalogue/field.ts";
+import { isDerived, isWholeText } from "../../core/catalogue/field.ts";
+import { isNumeric } from "../../core/catalogue/field-kinds.ts";
 import { areConvertible } from "../../core/catalogue/numbers/units.ts";
 import { displays } from "../../core/displays/displays.ts";
 import { suggestFacet } from "../../core/panel/suggest/suggest.ts";

@@ -1,7 +1,8 @@
 import { useStore } from "zustand";
-import { type Field, fieldKinds, isAlwaysVariant, isDerived, isWholeText } from "../../core/catalogue/field.ts";
+import { type Field, isAlwaysVariant, isDerived, isWholeText } from "../../core/catalogue/field.ts";
+import { fieldKinds, fieldKindWords } from "../../core/catalogue/field-kind-words.ts";
+import { isAmount, isDay, isNumeric } from "../../core/catalogue/field-kinds.ts";
 import { fieldLevels } from "../../core/catalogue/field-names.ts";
-import { kindNames } from "../../core/catalogue/kind-names.ts";
 import type { MendOf } from "../../core/catalogue/mend/mend-schema.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -41,12 +42,12 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
         <Pick
           label="Kind of values"
           value={described.values ?? ""}
-          usual={`${kindNames[field.kind]}${described.values ? "" : ", as found"}`}
-          names={Object.fromEntries(fieldKinds.map((kind) => [kind, kindNames[kind]]))}
+          usual={`${fieldKindWords[field.kind].label}${described.values ? "" : ", as found"}`}
+          names={Object.fromEntries(fieldKinds.map((kind) => [kind, fieldKindWords[kind].label]))}
           set={(values) => set({ values: fieldKinds.find((kind) => kind === values) })}
         />
       ) : null}
-      {whole || field.kind === "number" || field.kind === "date" ? null : (
+      {whole || isNumeric(field) ? null : (
         <Pick
           label="Several values are"
           value={described.separator ?? "none"}
@@ -56,7 +57,7 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
           set={(separator) => set({ separator: keyOf(separatorNames, separator) })}
         />
       )}
-      {field.kind === "number" ? (
+      {isAmount(field) ? (
         <>
           <Pick
             label="Format"
@@ -77,7 +78,7 @@ export function FieldReading({ field, level }: { field: Field; level: string }) 
           </span>
         </>
       ) : null}
-      {field.kind === "date" ? (
+      {isDay(field) ? (
         <Pick
           label="Format"
           value={described.dates ?? ""}

@@ -1,7 +1,7 @@
 import { ChevronRight } from "lucide-react";
 import { Fragment, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { kindNames } from "../../core/catalogue/kind-names.ts";
+import { fieldKindWords } from "../../core/catalogue/field-kind-words.ts";
 import { displays } from "../../core/displays/displays.ts";
 import { suggestFacet } from "../../core/panel/suggest/suggest.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
@@ -78,7 +78,7 @@ function FieldRow({ profile, open, flip }: { profile: FieldProfile; open: boolea
           {field.name}
         </button>
       </th>
-      <td className="whitespace-nowrap">{kindNames[field.kind]}</td>
+      <td className="whitespace-nowrap">{fieldKindWords[field.kind].label}</td>
       <td>{level}</td>
       <td>
         <span className="flex items-center gap-2">

@@ -1,4 +1,5 @@
 import type { Field } from "../../core/catalogue/field.ts";
+import { isNested } from "../../core/catalogue/field-kinds.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import type { OpenedNumber } from "../numbers/opened-number.ts";
 
@@ -7,13 +8,13 @@ const whole = { within: [], text: "" };
 /** The products that have one value of a field, to be opened. */
 export const productsWith = ({ key, name, kind }: Field, label: string, told: number): OpenedNumber => ({
   title: `${name}: ${label}`,
-  says: `Products of the whole shop whose ${name} is ${label}, in one variant at least.${kind === "path" ? " Its subcategories count too." : ""}`,
+  says: `Products of the whole shop whose ${name} is ${label}, in one variant at least.${isNested({ kind }) ? " Its subcategories count too." : ""}`,
   told,
   behind: {
     products: [
       {
         ...whole,
-        facets: [{ field: key, mode: kind === "path" ? "tree" : "any" }],
+        facets: [{ field: key, mode: isNested({ kind }) ? "tree" : "any" }],
         ways: [{ [key]: { options: [identity(label)] } }],
       },
     ],

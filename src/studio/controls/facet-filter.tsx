@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { type FieldRole, isFacetable, isNumeric } from "../../core/catalogue/field.ts";
+import { type FieldRole, isFacetable } from "../../core/catalogue/field.ts";
+import { isDay, isNested, isNumeric } from "../../core/catalogue/field-kinds.ts";
 import type { Answer } from "../../core/engine/answer.ts";
 import type { Facet, Selection } from "../../core/engine/question.ts";
 import { isRange, rangeOf, toggle, withChoice } from "../../core/engine/selection.ts";
@@ -12,7 +13,7 @@ const shown = 12;
 /** A field as a facet of the table. */
 export const tableFacet = ({ field }: FieldProfile): Facet => ({
   field: field.key,
-  mode: isNumeric(field) ? "range" : field.kind === "path" ? "tree" : "any",
+  mode: isNumeric(field) ? "range" : isNested(field) ? "tree" : "any",
 });
 
 interface Props {
@@ -110,7 +111,7 @@ function RangeChoice({ profile: { field, min, max }, selection, select }: Choice
   const { shop } = useOpenShop();
   const format = formatterOf(field, shop.currency);
   const chosen = rangeOf(selection.choices[field.key]);
-  const days = field.kind === "date";
+  const days = isDay(field);
   const set = (end: "min" | "max", text: string) => {
     const value =
       text === "" ? undefined : days ? Math.round(Date.parse(`${text}T00:00:00Z`) / 86_400_000) : Number(text);

@@ -1,6 +1,7 @@
 import { LRUCache } from "lru-cache";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { type Catalogue, firstValue, productCount, valuesOf, variantCount } from "../../core/catalogue/catalogue.ts";
+import { isNested } from "../../core/catalogue/field-kinds.ts";
 import { identity } from "../../core/catalogue/identity.ts";
 import { applyMends, mendedProducts, variantName } from "../../core/catalogue/mend/apply.ts";
 import type { Mend } from "../../core/catalogue/mend/mend-schema.ts";
@@ -136,7 +137,7 @@ export class Desk {
   }
 
   #target(profile: FieldProfile): CarryTarget {
-    const { options } = this.#facts.index.options(profile.field.key, profile.field.kind === "path");
+    const { options } = this.#facts.index.options(profile.field.key, isNested(profile.field));
     return { profile, values: new Set(options.map(({ id }) => id)) };
   }
 

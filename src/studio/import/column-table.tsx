@@ -1,6 +1,7 @@
 import { mustBeNumber } from "../../core/catalogue/complete.ts";
-import { fieldKinds, isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
-import { kindNames } from "../../core/catalogue/kind-names.ts";
+import { isWholeText, knownColumns, roleNames } from "../../core/catalogue/field.ts";
+import { fieldKinds, fieldKindWords } from "../../core/catalogue/field-kind-words.ts";
+import { isDay } from "../../core/catalogue/field-kinds.ts";
 import type { ColumnMapping, Reading } from "../../core/catalogue/reading-schema.ts";
 import { dateNames, decimalNames, levelNames, separatorNames } from "../catalogue/writing.tsx";
 import { percent } from "../shell/percent.ts";
@@ -31,8 +32,8 @@ export function ColumnTable({ preview, busy, read }: Props) {
         >
           <p className="flex-1">
             <b>{columns[at]?.heading}</b>: only {readable.toLocaleString("en")} of {stated.toLocaleString("en")} cells
-            can be read as {reading[at]?.kind === "date" ? "dates" : "numbers"}. The others would count as empty. Choose
-            their format, or use the column as text.
+            can be read as {isDay({ kind: reading[at]?.kind ?? "number" }) ? "dates" : "numbers"}. The others would
+            count as empty. Choose their format, or use the column as text.
           </p>
           <button type="button" className="btn btn-sm" onClick={() => change(at, { as: "attribute", kind: "text" })}>
             Use as text
@@ -171,10 +172,10 @@ function Writing({ name, column, kind, set }: WritingProps) {
           value={column.kind ?? ""}
           onChange={(event) => set({ ...column, kind: (event.target.value || undefined) as ColumnMapping["kind"] })}
         >
-          <option value="">{kind && !column.kind ? `${kindNames[kind]} (found)` : "as found"}</option>
+          <option value="">{kind && !column.kind ? `${fieldKindWords[kind].label} (found)` : "as found"}</option>
           {fieldKinds.map((one) => (
             <option key={one} value={one}>
-              {kindNames[one]}
+              {fieldKindWords[one].label}
             </option>
           ))}
         </select>

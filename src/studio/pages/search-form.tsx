@@ -1,4 +1,5 @@
 import { useDeferredValue, useState } from "react";
+import { kindFacts } from "../../core/catalogue/field-kinds.ts";
 import { countsOf } from "../../core/engine/engine.ts";
 import type { SearchedField } from "../../core/engine/index/search-schema.ts";
 import { weightOf } from "../../core/engine/index/text-index.ts";
@@ -25,7 +26,7 @@ export function SearchForm() {
   });
   const fields = profiles
     .map(({ field }) => field)
-    .filter(({ kind }) => kind !== "number" && kind !== "date" && kind !== "yes-no")
+    .filter((field) => kindFacts(field).words)
     .map((field) => ({ field, weight: weightOf(field, search), own: search?.some((one) => one.field === field.key) }))
     .sort((a, b) => b.weight - a.weight);
   const set = (key: string, name: string, weight: number) => {

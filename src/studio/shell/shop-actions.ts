@@ -1,5 +1,6 @@
 import type { NavigateFunction } from "react-router";
-import { isFacetable, isNumeric } from "../../core/catalogue/field.ts";
+import { isFacetable } from "../../core/catalogue/field.ts";
+import { isNumeric } from "../../core/catalogue/field-kinds.ts";
 import { shopPath } from "../api.ts";
 import type { Action } from "./action.ts";
 import type { OpenShop } from "./shop-context.ts";

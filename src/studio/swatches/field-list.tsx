@@ -1,5 +1,6 @@
 import { NavLink } from "react-router";
 import { type Field, isFacetable } from "../../core/catalogue/field.ts";
+import { kindFacts } from "../../core/catalogue/field-kinds.ts";
 import type { FieldProfile } from "../../core/profile/profile.ts";
 import { speaksOfColour } from "../../core/swatch/plain-names.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
@@ -11,13 +12,14 @@ const mostValues = 2000;
 export function bookFields(profiles: readonly FieldProfile[]): Field[] {
   const rank = ({ field, samples }: FieldProfile) => {
     const coloured = samples.filter(speaksOfColour).length / Math.max(1, samples.length);
-    return coloured > 0.3 || field.kind === "colour" ? 2 + coloured : field.role === "brand" ? 1 : 0;
+    return coloured > 0.3 || kindFacts(field).colours ? 2 + coloured : field.role === "brand" ? 1 : 0;
   };
   return profiles
     .filter(
       ({ field, options }) =>
         isFacetable(field) &&
-        (field.kind === "text" || field.kind === "colour") &&
+        kindFacts(field).words &&
+        !kindFacts(field).nested &&
         options > 1 &&
         options <= mostValues,
     )

@@ -1,6 +1,7 @@
 import { type InferType, number } from "yup";
 import { byMember, exact, listOf, oneOf, someText, text } from "../../document/schema.ts";
-import { fieldKinds, fieldLevels } from "../field-names.ts";
+import { fieldKinds } from "../field-kind-words.ts";
+import { fieldLevels } from "../field-names.ts";
 import { dateOrders, decimalMarks, separatorSchema } from "../reading-schema.ts";
 
 /** Version of the mending format that this code writes. */

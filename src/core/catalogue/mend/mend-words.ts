@@ -1,4 +1,4 @@
-import { kindNames } from "../kind-names.ts";
+import { fieldKindWords } from "../field-kind-words.ts";
 import type { MendOf, NewMend } from "./mend-schema.ts";
 
 /** The effect of a mend, in words. @param name of the mended field */
@@ -23,7 +23,7 @@ export function mendWords(mend: NewMend, name: string): string {
 
 function* fieldWordsOf({ name, values, separator, decimal, dates, level, unit }: Omit<MendOf<"field">, "id">) {
   if (name) yield `called ${quoted(name)}`;
-  if (values) yield `read as ${kindNames[values]}`;
+  if (values) yield `read as ${fieldKindWords[values].label}`;
   if (separator !== undefined) yield separator === "" ? "one value per cell" : `separated by ${separator}`;
   if (decimal) yield decimal === "," ? "with a decimal comma" : "with a decimal point";
   if (dates) yield { ymd: "year first", dmy: "day first", mdy: "month first" }[dates];

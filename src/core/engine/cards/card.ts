@@ -1,7 +1,7 @@
 import { inStock, outOfStock } from "../../catalogue/availability.ts";
 import { fieldOf, firstValue, titleOf, valuesOf } from "../../catalogue/catalogue.ts";
 import type { FieldRole } from "../../catalogue/field.ts";
-import { parseNumber } from "../../catalogue/values.ts";
+import { parseNumber } from "../../catalogue/field-kinds.ts";
 import { isSafePicture } from "../../sanitize/safe-address.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 import type { Card, CardVariant } from "./card-schema.ts";

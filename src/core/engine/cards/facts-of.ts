@@ -1,5 +1,6 @@
 import { valuesOf } from "../../catalogue/catalogue.ts";
-import { type Field, isDerivedRole, isFacetable, isNumeric } from "../../catalogue/field.ts";
+import { type Field, isDerivedRole, isFacetable } from "../../catalogue/field.ts";
+import { isNested, isNumeric, isTwoValued, kindFacts } from "../../catalogue/field-kinds.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 
 const most = 3;
@@ -10,16 +11,16 @@ const first = ["type", "brand"];
 
 /** The replacement for a missing product picture: a few short values of the product. */
 export function factsOf({ catalogue }: CatalogueIndex, variant: number): string[] {
-  const place = ({ role, kind }: Field) => (kind === "colour" ? 0 : first.includes(role) ? 1 : 2);
+  const place = (field: Field) => (kindFacts(field).colours ? 0 : first.includes(field.role) ? 1 : 2);
   const fields = catalogue.fields.filter(
-    (field) => isFacetable(field) && !isNumeric(field) && field.kind !== "yes-no" && !field.titles,
+    (field) => isFacetable(field) && !isNumeric(field) && !isTwoValued(field) && !field.titles,
   );
   const facts: string[] = [];
   for (const { key, kind, role } of fields.sort((a, b) => place(a) - place(b))) {
     if (facts.length === most) break;
     if (role === "tags" || isDerivedRole(role)) continue;
     const [value] = valuesOf(catalogue, key, variant);
-    const text = kind === "path" ? value?.split(" > ").at(-1) : value;
+    const text = isNested({ kind }) ? value?.split(" > ").at(-1) : value;
     if (text && text.length <= longest && !facts.includes(text)) facts.push(text);
   }
   return facts;

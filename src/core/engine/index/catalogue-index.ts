@@ -1,10 +1,11 @@
 import { type Catalogue, type Column, productCount, variantCount } from "../../catalogue/catalogue.ts";
 import type { Field } from "../../catalogue/field.ts";
+import { isNested } from "../../catalogue/field-kinds.ts";
 import { valuePlaces } from "../../catalogue/value-order.ts";
 import { type Bitmap, bitmapOf, emptyBitmap, fullBitmap, set } from "./bitmap.ts";
 import { indexNumbers, indexOptions, levelOf, type NumberIndex, type OptionIndex } from "./facet-index.ts";
 import { kept } from "./kept.ts";
-import type { Level, Merge } from "./option-schema.ts";
+import type { Level, Merge, Option } from "./option-schema.ts";
 import { TextIndex } from "./text-index.ts";
 
 /** How a facet's field is read: as separate values, as a tree of paths, or as numbers. */
@@ -56,6 +57,11 @@ export class CatalogueIndex {
     if (merges.length === 0) return kept(this.#options, `${tree} ${key}`, make);
     const name = `${tree} ${key} ${JSON.stringify(merges)}`;
     return kept(this.#merged, name, make, mostMerged);
+  }
+
+  /** All options of a field, upper levels of nested values among them. */
+  allOptions(key: string): readonly Option[] {
+    return this.options(key, isNested(this.#known(key))).options;
   }
 
   numbers(key: string): NumberIndex {

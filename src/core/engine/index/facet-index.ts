@@ -1,9 +1,9 @@
 import { type Catalogue, productCount, variantCount } from "../../catalogue/catalogue.ts";
 import { type Field, isAlwaysVariant } from "../../catalogue/field.ts";
+import { toNumber } from "../../catalogue/field-kinds.ts";
 import { identity, spelling } from "../../catalogue/identity.ts";
 import { addUp, countAt } from "../../catalogue/numbers/tally.ts";
 import { prefixes } from "../../catalogue/path.ts";
-import { toNumber } from "../../catalogue/values.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
 import type { Level, Merge, Option } from "./option-schema.ts";
 import { buildPostings, listOf, type Postings } from "./postings.ts";

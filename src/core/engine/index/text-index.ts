@@ -1,5 +1,6 @@
 import { distance } from "fastest-levenshtein";
 import type { Catalogue } from "../../catalogue/catalogue.ts";
+import { kindFacts } from "../../catalogue/field-kinds.ts";
 import type { FieldRole } from "../../catalogue/field-names.ts";
 import type { Field } from "../../catalogue/field-schema.ts";
 import { type Bitmap, emptyBitmap, insert, intersect } from "./bitmap.ts";
@@ -29,7 +30,7 @@ const offered = 3;
 export const weightOf = (field: Field, given: readonly SearchedField[] = []): number =>
   given.find((one) => one.field === field.key)?.weight ??
   (field.titles ? usual.title : usual[field.role]) ??
-  (field.kind === "text" || field.kind === "colour" || field.kind === "path" ? 1 : 0);
+  (kindFacts(field).words ? 1 : 0);
 
 /** Finds products by words in their fields, and tells how well they fit. A field is indexed with the first search that goes over it. */
 export class TextIndex {

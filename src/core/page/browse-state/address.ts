@@ -1,6 +1,6 @@
 import type { Field } from "../../catalogue/field.ts";
+import { fromNumber, toNumber } from "../../catalogue/field-kinds.ts";
 import { identity } from "../../catalogue/identity.ts";
-import { fromNumber, toNumber } from "../../catalogue/values.ts";
 import type { Choice, Facet, Selection } from "../../engine/question.ts";
 import { emptySelection, isRange, withChoice } from "../../engine/selection.ts";
 import { namedSorts, sortKeys } from "../../engine/sort-keys.ts";

@@ -1,4 +1,5 @@
-import { type FieldRole, isFacetable, isNumeric } from "../../catalogue/field.ts";
+import { type FieldRole, isFacetable } from "../../catalogue/field.ts";
+import { isDay, isNumeric, isTwoValued, kindFacts } from "../../catalogue/field-kinds.ts";
 import { mostStars } from "../../catalogue/numbers/stars.ts";
 import { type DisplayName, displays } from "../../displays/displays.ts";
 import type { Mode } from "../../engine/question.ts";
@@ -53,10 +54,10 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   const { field, options, longest, depth, numbers, samples, skewness, limits, series } = profile;
   const any = (display: DisplayName, reason: string) => ({ display, mode: "any" as const, reason });
   if (depth > 1) return { display: "tree", mode: "tree", reason: `${depth} levels of categories` };
-  if (field.kind === "yes-no" && options === 2) return any("switch", "yes or no");
+  if (isTwoValued(field) && options === 2) return any("switch", "yes or no");
   if (isNumeric(field)) {
     if (numbers <= few) return any(longest <= 6 ? "tiles" : "check-boxes", `only ${options} different values`);
-    if (field.kind === "date") return { display: "dates", mode: "range", reason: `${numbers} different dates` };
+    if (isDay(field)) return { display: "dates", mode: "range", reason: `${numbers} different dates` };
     if (isRating(profile) && !displays.stars.unsuited?.(profile))
       return {
         display: "stars",
@@ -76,10 +77,10 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
     };
   }
   const coloured = samples.filter(speaksOfColour).length;
-  if (field.kind === "colour" || (samples.length > 1 && coloured * 5 >= samples.length * 4))
+  if (kindFacts(field).colours || (samples.length > 1 && coloured * 5 >= samples.length * 4))
     return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
   if (series) return any("tiles", `${options} ${series}, in their own order`);
-  if (options <= 12 && longest <= 8 && field.kind !== "yes-no")
+  if (options <= 12 && longest <= 8 && !isTwoValued(field))
     return any("tiles", `${options} values of at most ${longest} characters`);
   if (options > 60) return any("dropdown", `${options} values are too many to show at once`);
   return any("check-boxes", `${options} values`);

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useRef, useState } from "preact/hooks";
-import { fromNumber, toNumber } from "../../../core/catalogue/values.ts";
+import { fromNumber, kindFacts, toNumber } from "../../../core/catalogue/field-kinds.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 interface Props extends Pick<DisplayProps, "say"> {
@@ -38,7 +38,8 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
     setTyped(undefined);
     if (field.current?.validationMessage) judge("");
   }, [shown]);
-  const valueIn = (text: string) => (kind === "date" ? toNumber(text, kind) : read(text));
+  const { days, amounts } = kindFacts({ kind });
+  const valueIn = (text: string) => (amounts ? read(text) : toNumber(text, kind));
   const take = (input: HTMLInputElement) => {
     const number = valueIn(input.value);
     const odd = Number.isNaN(number) && input.value.trim() !== "";
@@ -62,7 +63,7 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
       typing(Number.isNaN(number) ? undefined : number);
     },
   };
-  if (kind !== "date")
+  if (!days)
     return (
       <input
         type="text"

@@ -1,3 +1,4 @@
+import { isDay } from "../../../core/catalogue/field-kinds.ts";
 import { type Ends, endsOf } from "../../../core/catalogue/numbers/scale.ts";
 import type { DisplayProps } from "./display-props.ts";
 
@@ -15,6 +16,6 @@ export function rangeEnds({
     ...(settings.ends === "typed" ? { typed: { least: settings.least, most: settings.most } } : {}),
     bent: settings.scale === "bent",
     step: settings.step,
-    days: field.kind === "date",
+    days: isDay(field),
   });
 }

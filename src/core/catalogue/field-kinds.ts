@@ -1,0 +1,116 @@
+import { identity } from "./identity.ts";
+import { isCountable } from "./numbers/bounds.ts";
+import { isYesOrNo } from "./yes-no.ts";
+
+/** A number line on which each value of a kind has a place. */
+export interface NumberLine {
+  /** The place of a value; NaN where it has none. */
+  parse(text: string): number;
+  /** The value at a place, as files, addresses and queries write it. */
+  write(place: number): string;
+}
+
+/**
+ * A kind of values: all that the tool must know of it. Nothing else compares a field's kind with a name; a new kind is
+ * a line in {@link fieldKindFacts} and its words in `field-kind-words.ts`.
+ */
+export interface FieldKindFacts {
+  /** Values are counted in ranges and sorted along this line. */
+  line?: NumberLine;
+  /** Places are days: shown as dates and picked in a calendar. */
+  days?: boolean;
+  /** Values are amounts, with decimals, thousands marks and a unit. */
+  amounts?: boolean;
+  /** A value includes its upper levels, so that choices combine as a tree. */
+  nested?: boolean;
+  /** Values are yes or no. */
+  twoValued?: boolean;
+  /** Values are words: they are searched by default. */
+  words?: boolean;
+  /** Values name colours. */
+  colours?: boolean;
+  /** Whether a value can only be of this kind; a field whose values all are has it. Never by default. */
+  isOne?(value: string): boolean;
+}
+
+const number = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?$/i;
+const day = /^(\d{4})-(\d{2})-(\d{2})(?:[T ]\d{2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?:Z|[+-]\d{2}:?\d{2})?)?$/;
+const msPerDay = 86_400_000;
+
+/** A number written with a decimal point and no thousands marks; NaN for anything else, and for one too large to count with. */
+export function parseNumber(text: string): number {
+  const trimmed = text.trim();
+  if (!number.test(trimmed)) return Number.NaN;
+  const value = Number(trimmed);
+  return isCountable(value) ? value : Number.NaN;
+}
+
+/** An ISO 8601 calendar day, a time behind it allowed and left out, as days since 1970-01-01; or NaN. */
+export function parseDay(text: string): number {
+  const parts = day.exec(text.trim());
+  if (!parts) return Number.NaN;
+  const [year, month, date] = [Number(parts[1]), Number(parts[2]), Number(parts[3])];
+  const at = new Date(0);
+  at.setUTCFullYear(year, month - 1, date);
+  const real = at.getUTCFullYear() === year && at.getUTCMonth() === month - 1 && at.getUTCDate() === date;
+  return real ? Math.round(at.getTime() / msPerDay) : Number.NaN;
+}
+
+/** Days since 1970-01-01 as `YYYY-MM-DD`. */
+export function formatDay(days: number): string {
+  return new Date(days * msPerDay).toISOString().slice(0, 10);
+}
+
+const isPlace = (place: number): boolean => !Number.isNaN(place);
+
+/** The kinds of values. Values are taken for the first kind that they can only be, and for text where there is none. */
+export const fieldKindFacts = {
+  text: { words: true },
+  "yes-no": { twoValued: true, isOne: (value) => isYesOrNo(identity(value)) },
+  number: {
+    amounts: true,
+    line: { parse: parseNumber, write: String },
+    isOne: (value) => isPlace(parseNumber(value)),
+  },
+  date: { days: true, line: { parse: parseDay, write: formatDay }, isOne: (value) => isPlace(parseDay(value)) },
+  /** A category whose levels are joined by ` > `. */
+  path: { words: true, nested: true },
+  /** Text that names colours. */
+  colour: { words: true, colours: true },
+} satisfies Record<string, FieldKindFacts>;
+
+export type FieldKind = keyof typeof fieldKindFacts;
+
+/** A field, or whatever else has a kind. */
+type Kinded = { readonly kind: FieldKind };
+
+/** The facts of a field's kind. */
+export const kindFacts = ({ kind }: Kinded): FieldKindFacts => fieldKindFacts[kind];
+
+/** Whether the field's values have a place on a number line. */
+export const isNumeric = (field: Kinded): boolean => kindFacts(field).line !== undefined;
+/** Whether a value includes its upper levels. */
+export const isNested = (field: Kinded): boolean => kindFacts(field).nested === true;
+/** Whether the field's places are days. */
+export const isDay = (field: Kinded): boolean => kindFacts(field).days === true;
+/** Whether the field's values are amounts, with decimals and a unit. */
+export const isAmount = (field: Kinded): boolean => kindFacts(field).amounts === true;
+/** Whether the field's values are yes or no. */
+export const isTwoValued = (field: Kinded): boolean => kindFacts(field).twoValued === true;
+
+/** A value on its kind's number line; NaN when it has no place there. A kind without a line has that of numbers. */
+export const toNumber = (text: string, kind: FieldKind): number =>
+  (kindFacts({ kind }).line?.parse ?? parseNumber)(text);
+/** The other way round of {@link toNumber}, for addresses and the command line. */
+export const fromNumber = (value: number, kind: FieldKind): string =>
+  (kindFacts({ kind }).line?.write ?? String)(value);
+
+/** The kind that all of the distinct values share; text when there are none or they differ. */
+export function inferKind(values: readonly string[]): FieldKind {
+  if (values.length === 0) return "text";
+  const isKind = (name: string): name is FieldKind => Object.hasOwn(fieldKindFacts, name);
+  const found = Object.entries<FieldKindFacts>(fieldKindFacts).find(
+    ([, { isOne }]) => isOne && values.every(isOne),
+  )?.[0];
+  return found !== undefined && isKind(found) ? found : "text";
+}
