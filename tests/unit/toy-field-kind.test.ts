@@ -24,7 +24,6 @@ const version: FieldKindFacts = {
     },
     write: (place) => [Math.floor(place / 1e6), Math.floor(place / 1000) % 1000, place % 1000].join("."),
   },
-  isOne: (text) => /^\d{1,3}(?:\.\d{1,3}){2}$/.test(text),
 };
 const words = { label: "version", one: "a version", example: "1.10.2" };
 

@@ -15,7 +15,7 @@ export interface NumberLine {
  * a line in {@link fieldKindFacts} and its words in `field-kind-words.ts`.
  */
 export interface FieldKindFacts {
-  /** Values are counted in ranges and sorted along this line. */
+  /** Values are counted in ranges and sorted along this line. A field whose values all have a place on it is of this kind. */
   line?: NumberLine;
   /** Places are days: shown as dates and picked in a calendar. */
   days?: boolean;
@@ -23,14 +23,12 @@ export interface FieldKindFacts {
   amounts?: boolean;
   /** A value includes its upper levels, so that choices combine as a tree. */
   nested?: boolean;
-  /** Values are yes or no. */
+  /** Values are yes or no. A field whose values all are is of this kind. */
   twoValued?: boolean;
   /** Values are words: they are searched by default. */
   words?: boolean;
   /** Values name colours. */
   colours?: boolean;
-  /** Whether a value can only be of this kind; a field whose values all are has it. Never by default. */
-  isOne?(value: string): boolean;
 }
 
 const number = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?$/i;
@@ -61,18 +59,12 @@ export function formatDay(days: number): string {
   return new Date(days * msPerDay).toISOString().slice(0, 10);
 }
 
-const isPlace = (place: number): boolean => !Number.isNaN(place);
-
-/** The kinds of values. Values are taken for the first kind that they can only be, and for text where there is none. */
+/** The kinds of values. A field is of the first kind that all its values can be, and of text where there is none. */
 export const fieldKindFacts = {
   text: { words: true },
-  "yes-no": { twoValued: true, isOne: (value) => isYesOrNo(identity(value)) },
-  number: {
-    amounts: true,
-    line: { parse: parseNumber, write: String },
-    isOne: (value) => isPlace(parseNumber(value)),
-  },
-  date: { days: true, line: { parse: parseDay, write: formatDay }, isOne: (value) => isPlace(parseDay(value)) },
+  "yes-no": { twoValued: true },
+  number: { amounts: true, line: { parse: parseNumber, write: String } },
+  date: { days: true, line: { parse: parseDay, write: formatDay } },
   /** A category whose levels are joined by ` > `. */
   path: { words: true, nested: true },
   /** Text that names colours. */
@@ -109,8 +101,10 @@ export const fromNumber = (value: number, kind: FieldKind): string =>
 export function inferKind(values: readonly string[]): FieldKind {
   if (values.length === 0) return "text";
   const isKind = (name: string): name is FieldKind => Object.hasOwn(fieldKindFacts, name);
-  const found = Object.entries<FieldKindFacts>(fieldKindFacts).find(
-    ([, { isOne }]) => isOne && values.every(isOne),
-  )?.[0];
+  const fits = ({ line, twoValued }: FieldKindFacts) =>
+    line
+      ? values.every((value) => !Number.isNaN(line.parse(value)))
+      : twoValued && values.every((value) => isYesOrNo(identity(value)));
+  const found = Object.entries<FieldKindFacts>(fieldKindFacts).find(([, facts]) => fits(facts))?.[0];
   return found !== undefined && isKind(found) ? found : "text";
 }

@@ -2,9 +2,11 @@ import { writtenDay } from "../days.ts";
 import { type Field, isWholeText } from "../field.ts";
 import { fieldKindWords } from "../field-kind-words.ts";
 import { kindFacts } from "../field-kinds.ts";
+import { identity } from "../identity.ts";
 import { convertMeasure } from "../numbers/units.ts";
 import { isNumberWith, plainNumber } from "../reading.ts";
 import { splitCell } from "../values.ts";
+import { isYesOrNo } from "../yes-no.ts";
 
 /** Reads the text typed into a cell as values of its field, or says why that fails. */
 export type CellValue = { values: string[] } | { fault: string };
@@ -25,8 +27,8 @@ function hint({ kind, name, unit }: Pick<Field, "name" | "kind" | "unit">): stri
 }
 
 function readValue(text: string, { kind, unit }: Pick<Field, "kind" | "unit">): string | undefined {
-  const { line, amounts, days, isOne, twoValued } = kindFacts({ kind });
-  if (!line) return twoValued && !isOne?.(text) ? undefined : text;
+  const { line, amounts, days, twoValued } = kindFacts({ kind });
+  if (!line) return twoValued && !isYesOrNo(identity(text)) ? undefined : text;
   const has = (value: string) => (Number.isNaN(line.parse(value)) ? undefined : value);
   if (days) return has(writtenDay(text, "dmy") ?? text);
   if (!amounts || has(text) !== undefined) return has(text);
