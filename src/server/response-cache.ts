@@ -19,9 +19,9 @@ export class ResponseCache {
   #underWay = new Map<CacheKey, Promise<CompressedBody | RenderedResponse>>();
 
   /**
-   * What is kept by a name, or what is made. Who asks for the same meanwhile waits for the same.
-   * @param name names everything that the answer hangs on
-   * @returns what was made as it is where its status is not 200; that is not kept
+   * Returns the cached response or creates it. Concurrent requests for one key share the work.
+   * @param name everything that the answer depends on
+   * @returns an answer of a status other than 200 as it was made; it is not cached
    */
   async take(name: CacheKey, make: () => Promise<RenderedResponse>): Promise<CompressedBody | RenderedResponse> {
     const known = this.#kept.get(name) ?? this.#underWay.get(name);

@@ -155,7 +155,7 @@ export interface PageLook {
 }
 
 /**
- * What the looks of a page make of it, for its shop's bands and a shopper's light or dark.
+ * The rules of a page's looks, for its shop's bands and a shopper's light or dark mode.
  * @param panels that stand on it
  * @param stage whether it stands on the designer's stage, where a typeface shows whenever it comes
  */

@@ -1,9 +1,9 @@
 import { secureHeaders } from "hono/secure-headers";
 
 /**
- * What the tool's own pages and its API say of themselves: no script but their own files, nothing from elsewhere but
- * pictures of catalogues, in no frame of another site, and readable by none. Styles are set by libraries as they run.
- * Without a demand for HTTPS, which a tool on this computer does not have.
+ * The headers of the tool's own pages and its API: scripts from their own files only, nothing from elsewhere but
+ * pictures of catalogues, no framing by other sites, and no reading by them. Styles are set by libraries as they run.
+ * HTTPS is not required, since a tool on this computer does not have it.
  */
 export const toolHeaders = secureHeaders({
   contentSecurityPolicy: {

@@ -1,6 +1,6 @@
 /**
- * What a bundler may leave out of everything that shoppers fetch. Functions of libraries that are called when they are
- * loaded leave with what they make, where nobody uses that.
+ * Code that a bundler may leave out of everything that shoppers load: library functions that are called on loading,
+ * where nobody uses their results.
  */
 export const treeshake = {
   propertyReadSideEffects: false as const,

@@ -33,7 +33,7 @@ describe("an engine elsewhere", () => {
       fc.asyncProperty(shops, questions, standing, async (catalogue, { facets, choices }, within) => {
         const local = new LocalEngine(new CatalogueIndex(catalogue));
         const remote = new RemoteEngine(async (asked: WireQuestion) => {
-          // What travels is what the one schema of both sides takes, and is taken as it comes.
+          // The one schema of both sides accepts everything that is sent, unchanged.
           const wire = wireQuestion.validateSync(JSON.parse(JSON.stringify(asked)), { strict: true });
           const has = new Set(wire.has);
           const answer: unknown = JSON.parse(jsonAnswer(local.answer(wire, (name) => has.has(name))));

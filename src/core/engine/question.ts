@@ -60,7 +60,7 @@ const isOneOf = exact({ products: listOf(someText(10_000), 10_000) });
 const hasWords = exact({ words: text(1000) });
 
 /**
- * What a page asks of its products by itself: one of some values of a field, where a category stands for all below it;
+ * A standing condition of a page: one of some values of a field, where a category includes all below it;
  * a number or a date within two ends; to be one of some products, by their ids; or to have the words of a search.
  */
 export const condition = lazy((value: unknown) => {

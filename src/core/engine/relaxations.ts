@@ -9,9 +9,9 @@ import { optionsOf, without } from "./selection.ts";
 const mostParts = 14;
 
 /**
- * What a shopper can take back where nothing was found: each part of the selection without which something is, and
- * when no single one helps each pair, with the number of products that are found without it, most first and in the
- * order chosen between equals. What a page asks by itself is never taken back.
+ * The filters that a shopper can remove where nothing was found: each part of the selection without which products
+ * match, and when no single one helps each pair, with the number of products found without it, most first and in the
+ * order chosen between equals. Standing conditions are never removed.
  * @param facets those whose choices hold
  */
 export function relaxations(

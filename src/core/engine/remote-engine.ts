@@ -43,7 +43,7 @@ export class RemoteEngine implements Engine {
   }
 }
 
-/** What stands in answers as JSON has it: typed arrays become plain ones. For `JSON.stringify`. */
+/** Turns typed arrays of answers into plain ones. For `JSON.stringify`. */
 export const plainCounts = (_key: string, value: unknown): unknown =>
   ArrayBuffer.isView(value) ? Array.from(value as Uint32Array) : value;
 

@@ -26,9 +26,9 @@ const badness = (look: LookValues): number =>
   auditLook(look).reduce((sum, { is, needed, offered }) => sum + (offered ? 0 : 1 + (1 - is / needed)), 0);
 
 /**
- * What mends a miss with the least change: the nearest passing colour, a wider line, a larger size. Where the token
- * follows another one, the one that mends most at once is changed.
- * @returns undefined where nothing was found, as for text between a light and a dark ground
+ * The fix with the least change: the nearest passing colour, a wider line, a larger size. Where the token follows
+ * another one, the one that fixes most issues at once is changed.
+ * @returns undefined where there is none, as for text between a light and a dark background
  */
 export function fixFor(look: LookValues, miss: LookIssue): Mend | undefined {
   const own = tokens.get(miss.token);

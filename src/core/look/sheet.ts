@@ -75,8 +75,8 @@ export const ownSheet = (look: LookValues, selector: string): string =>
   settingSheet(look, Object.keys(look.values), selector) + darkSheet(look.dark, selector);
 
 /**
- * What is set apart inside of what another look is drawn with: the values, those that they take the place of, and all
- * that follows any of them, since what follows a token follows it where it is written.
+ * The rules of own values within a different look: the values, those that they replace, and all tokens that follow any
+ * of them, since a token is followed where it is written.
  */
 export function apartSheet(around: LookValues, apart: LookValues, selector: string, whole = true): string {
   // A look of its own begins from what is usual; what a facet sets apart begins from its panel's look.

@@ -42,7 +42,7 @@ function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDoc
 
 /**
  * In format 3 a panel that sent its choices on always had a button; now one that acts at once sends them on at once.
- * What a row set apart of its look was as in the first format of looks.
+ * Own style values of a row were as in the first format of looks.
  */
 function fromThird(panel: OldDocument): OldDocument {
   const { behaviour } = panel;

@@ -28,7 +28,7 @@ const namedInChange = 100;
 const movesShown = 3;
 
 /**
- * What another catalogue would change, as shoppers would meet it: what is mended already is no change.
+ * The changes that a new catalogue would make for shoppers: a value that is corrected already is no change.
  * @param source the shop's catalogue as it was imported
  * @param taken mends that would come with the new catalogue
  */

@@ -19,8 +19,8 @@ export interface ImportEffect {
 const named = 3;
 
 /**
- * What a change of the catalogue does to what shoppers get: lost fields, options and products of collections, new
- * values without a colour. A facet that does not show a value is not touched by it.
+ * The effects of a new catalogue on shoppers: lost fields, options and products of collections, new values without a
+ * colour. A facet that does not show a value is not affected by it.
  * @param hasSwatch whether a value would have a colour or picture by the shop's book
  */
 export function importEffects(

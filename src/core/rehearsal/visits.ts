@@ -129,8 +129,8 @@ export function guessChoiceColumns(
 }
 
 /**
- * What real choices say of what shoppers know. Where the list tells visits apart, it is the share of visits in which the
- * field was chosen in; otherwise the field that was chosen in most is known by 80%, and the others in proportion.
+ * The knowledge of shoppers by their real choices. Where the list distinguishes visits, it is the share of visits in
+ * which the field was chosen in; otherwise the field that was chosen in most is known by 80%, and the others in proportion.
  */
 export function countChoices(
   catalogue: Pick<Catalogue, "fields">,

@@ -218,7 +218,7 @@ export async function bodyWithin<D extends object>(
 
 /**
  * Puts another state in a document's place, within a transaction that is under way, as a step that can be undone.
- * What is not there is made, and what was removed is brought back.
+ * A missing document is created, and a removed one restored.
  * @param words of that step
  */
 export async function changeWithin<D extends object>(

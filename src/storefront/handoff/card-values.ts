@@ -53,9 +53,9 @@ const placed: Readonly<Record<string, "href" | "src">> = { link: "href", picture
 export type Filling = { text: string } | { attribute: "href" | "src"; value: string } | { drop: true };
 
 /**
- * What the names of a slot make of its element, in the browser and on the server alike: a link's target, a picture's
- * source or the element's text. An element whose value is empty is left out, so that no empty mark stands on a card.
- * @param names what stands in `data-slot`, like `link title`
+ * The effect of a slot's names on its element, in the browser and on the server alike: a link's target, a picture's
+ * source or the element's text. An element without a value is removed, so that no card has an empty mark.
+ * @param names the value of `data-slot`, like `link title`
  */
 export function fillings(names: string, values: Readonly<Record<string, string>>): Filling[] {
   return names

@@ -21,7 +21,7 @@ export interface Manifest {
   files: Readonly<Record<FileRole, string>>;
 }
 
-/** What a handoff's files are. The engine is the script that counts. The two parts of the catalogue are what is counted, and what cards show beside it. */
+/** The files of a handoff. The engine counts. The catalogue has two parts: the fields to count, and the data on cards. */
 export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards"] as const;
 export type FileRole = (typeof fileRoles)[number];
 

@@ -8,8 +8,8 @@ import { RichText } from "../panel/rich-text.tsx";
 import type { ListingState } from "./listing-state.ts";
 
 /**
- * What stands in the place of products when nothing fits: what the designer has written, and each choice that can be
- * taken back, with the number of products that are found without it.
+ * The content in place of products when nothing matches: the designer's text, and each choice that can be removed,
+ * with the number of products found without it.
  */
 export function NothingFound({
   state,

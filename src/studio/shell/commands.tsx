@@ -91,7 +91,7 @@ function Actions({
   const { shop } = useParams();
   const open = useContext(ShopContext);
   const { data: tool } = useTool();
-  // What there is does not change while it is searched.
+  // The list does not change while it is searched.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the list is made when it opens
   const all = useMemo<Action[]>(
     () =>

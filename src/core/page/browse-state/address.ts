@@ -114,7 +114,7 @@ function readRange(query: URLSearchParams, name: string, { kind }: Field): Choic
 }
 
 /**
- * What stands in the present query and is not about a panel's choices or the page, which a plain form would lose.
+ * The parts of the present query that are not a panel's choices or the results page, which a plain form would lose.
  * @param facets facets that the form has inputs for
  * @param searches whether it has one for the words to search for
  */

@@ -2,7 +2,7 @@ import { choiceOf, isRange, isSameChoice } from "../../engine/selection.ts";
 import type { BrowseState } from "./browse-state.ts";
 
 /**
- * What a shopper's step moves bit by bit: the ends of one field's range, or the words that are searched for.
+ * The part of the state that a shopper's step moves bit by bit: the ends of one field's range, or the search words.
  * @returns a name, the same for all steps that move the same; undefined where a step does anything else
  */
 export function movedBy(

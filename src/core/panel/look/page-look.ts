@@ -24,8 +24,8 @@ export const plainLook: Pick<LookDocument, "values" | "dark" | "styles" | "css">
 export const usualSheet = (): string => lookSheet({ values: {}, dark: {} }, ":root, :host");
 
 /**
- * What a page's looks make of it, in the layer `look`: the shop's for all of it, a panel's own where it differs,
- * and what single facets set apart. `@media (--slim)`, `(--dark)` and so on stand for what holds.
+ * The rules of a page's looks, in the layer `look`: the shop's for all of it, a panel's own where it differs, and the
+ * own values of single facets. `@media (--slim)`, `(--dark)` and so on are still to be resolved.
  */
 export function pageLook(
   shop: Pick<LookDocument, "values" | "dark" | "styles" | "css">,
