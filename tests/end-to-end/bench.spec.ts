@@ -44,7 +44,7 @@ test("a panel of check boxes, swatches, a dropdown and a slider grows from nothi
   await expect(bench.wide.locator(".zt-boxes input[name=light]")).toHaveCount(3);
   await expect(bench.wide.locator(".zt-swatches")).toBeVisible();
   await expect(bench.wide.locator("details.zt-many")).toBeVisible();
-  await expect(bench.wide.getByRole("slider", { name: "Price, least" })).toHaveAttribute("aria-valuetext", "€2");
+  await expect(bench.wide.getByRole("slider", { name: "Price, minimum" })).toHaveAttribute("aria-valuetext", "€2");
   expect(await bench.wide.locator("html").evaluate(() => "stillHere" in window)).toBe(true);
 
   // Another display on slim alone; wide keeps its own, and slim can follow again.

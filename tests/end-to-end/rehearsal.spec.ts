@@ -134,7 +134,7 @@ test("a change that does better with unseen shoppers is proposed, taken as one s
   const before = await rows();
 
   await open(page, shop);
-  await tab(page, "Do better");
+  await tab(page, "Improvements");
   await page.getByRole("button", { name: "Search for a better panel" }).click();
   const take = page.getByRole("button", { name: /^Apply/ }).first();
   await expect(take).toBeVisible({ timeout: 60_000 });

@@ -107,7 +107,7 @@ test("the tree, the slider and folding work with mouse and keyboard", async ({ p
   await expect(item(/^Climbers/)).toHaveAttribute("aria-checked", "false");
   await expect(item(/^Wisteria/)).toHaveAttribute("aria-checked", "true");
 
-  const most = page.getByRole("slider", { name: "Price, most" });
+  const most = page.getByRole("slider", { name: "Price, maximum" });
   await most.focus();
   await most.press("Home");
   await expect(total(page)).toHaveText("0 products of 240");

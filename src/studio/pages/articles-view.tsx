@@ -111,7 +111,7 @@ function ArticleForm({ article }: { article: Article }) {
           }}
         />
       </Suspense>
-      <span className={label}>Panels in it</span>
+      <span className={label}>Panels in this article</span>
       <div className="flex flex-col gap-2 text-[13px]">
         {panels.length === 0 ? (
           <p className="pt-1 text-quiet">None. Place the cursor in the text and choose “Insert panel”.</p>

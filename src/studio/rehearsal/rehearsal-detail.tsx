@@ -15,7 +15,7 @@ const parts = {
   ends: "Dead ends",
   shoppers: "Single shoppers",
   compare: "Compare",
-  better: "Do better",
+  better: "Improvements",
   swings: "Assumptions",
 } as const;
 export type Part = keyof typeof parts;

@@ -31,8 +31,8 @@ describe("slider", () => {
         handle.getAttribute("aria-valuetext"),
       ]),
     ).toEqual([
-      ["Colour, least", "0", "340", "5", "50", "€50"],
-      ["Colour, most", "0", "340", "5", "340", "€340"],
+      ["Colour, minimum", "0", "340", "5", "50", "€50"],
+      ["Colour, maximum", "0", "340", "5", "340", "€340"],
     ]);
     expect(findAll(".zt-bars path")).toHaveLength(4);
     expect(text()).toContain("€50 to €340");
