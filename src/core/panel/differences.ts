@@ -114,7 +114,7 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   }
   if (!same(was.byHand, is.byHand))
     yield is.byHand.length > 0 ? "sorts its options by hand" : "no longer sorts its options by hand";
-  // The number of products that a named value once had is no visible difference.
+  // The number of products that a named value once had is not a visible difference.
 }
 
 /** A setting that is another, in words; by band where it differs by band. */

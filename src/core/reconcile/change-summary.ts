@@ -28,7 +28,7 @@ const namedInChange = 100;
 const movesShown = 3;
 
 /**
- * The changes that a new catalogue would make for shoppers: a value that is corrected already is no change.
+ * The changes that a new catalogue would make for shoppers: a value that is corrected already is not a change.
  * @param source the shop's catalogue as it was imported
  * @param taken mends that would come with the new catalogue
  */

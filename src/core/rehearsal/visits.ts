@@ -72,7 +72,7 @@ export interface ChosenFields {
 const looksAt = 200;
 const counting = /^(count|visits?|views?|hits|sessions|quantity|anzahl|besuche|nombre|visites)$/i;
 const telling = /^(visit|session|user|visitor)(?:[ _-]?id)?$|^(besuch|sitzung|session)$/i;
-/** No list of choices can tell what everybody or nobody knows. */
+/** No list of choices reveals which facts everybody or nobody knows. */
 const bounds = { least: 0.02, most: 0.98 };
 /** The share who know the field that is chosen in most, where the list does not tell visits apart. Common practice, no source. */
 const mostKnown = 0.8;

@@ -27,7 +27,7 @@ export interface LineProblem {
 export function readColour(text: string): string | undefined {
   const colour = parse(text.trim());
   if (!colour) return undefined;
-  // Transparent pixels are no part of a swatch.
+  // Transparent pixels are not part of a swatch.
   delete colour.alpha;
   return formatHex(colour);
 }

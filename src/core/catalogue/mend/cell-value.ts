@@ -11,7 +11,7 @@ import { isYesOrNo } from "../yes-no.ts";
 /** Reads the text typed into a cell as values of its field, or says why that fails. */
 export type CellValue = { values: string[] } | { fault: string };
 
-/** Reads what a designer types into a cell: several values are parted by `|`, numbers and days are read as they are usually written. */
+/** Reads what a designer types into a cell: several values are separated by `|`, numbers and days are read as they are usually written. */
 export function cellValue(text: string, field: Pick<Field, "name" | "kind" | "role" | "unit">): CellValue {
   const typed = splitCell(text, isWholeText(field.role));
   const values = typed.map((value) => readValue(value, field));
@@ -33,6 +33,6 @@ function readValue(text: string, { kind, unit }: Pick<Field, "kind" | "unit">): 
   if (days) return has(writtenDay(text, "dmy") ?? text);
   if (!amounts || has(text) !== undefined) return has(text);
   const measured = unit ? convertMeasure(text, unit) : undefined;
-  // “1,234” has a group where a comma is no decimal mark; “12,50” can only be a decimal comma.
+  // “1,234” has a group where a comma is not a decimal mark; “12,50” can only be a decimal comma.
   return has(measured ?? plainNumber(text, isNumberWith(text, ".") ? "." : ","));
 }

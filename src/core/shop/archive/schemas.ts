@@ -22,7 +22,7 @@ export function folderSchema(name: string): JsonSchema | undefined {
     $schema: "https://json-schema.org/draft/2020-12/schema",
     title: one.title,
     ...body,
-    // A file names its schema, which is no part of what it says.
+    // A file names its schema, which is not part of its content.
     properties: { $schema: { type: "string" }, ...body.properties },
     ...(usesTokens ? { $defs: tokenDefinitions() } : {}),
   };

@@ -15,7 +15,7 @@ export interface ShopHead {
   pictures: ReadonlyMap<string, Uint8Array>;
 }
 
-/** All that a shop is: what its folder holds, what an edition keeps, and what differences are told between. */
+/** All that a shop is: what its folder holds, the content of an edition, and the two sides of a comparison. */
 export type WholeShop = ShopHead & ShopDocuments;
 
 /** Documents call a shop's pictures by addresses in which the shop stands; in a whole shop it does not. */
