@@ -38,8 +38,8 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
     setTyped(undefined);
     if (field.current?.validationMessage) judge("");
   }, [shown]);
-  const { days, amounts } = kindFacts({ kind });
-  const valueIn = (text: string) => (amounts ? read(text) : toNumber(text, kind));
+  const { line, days, amounts } = kindFacts({ kind });
+  const valueIn = (text: string) => (line && !amounts ? line.parse(text) : read(text));
   const take = (input: HTMLInputElement) => {
     const number = valueIn(input.value);
     const odd = Number.isNaN(number) && input.value.trim() !== "";
