@@ -60,7 +60,10 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.screenshot({ path: `${folder}/editions.png` });
   await page.goto(`${origin}/shops/larkmoss-nursery/rehearsal`);
   for (const name of ["Wide page", "Phone"])
-    await page.getByRole("region", { name, exact: true }).getByText("2,000 shoppers, 240 products").waitFor();
+    await page
+      .getByRole("region", { name, exact: true })
+      .getByText(/^2,000 shoppers, 240 products/)
+      .waitFor();
   await settled(page);
   await page.screenshot({ path: `${folder}/rehearsal.png` });
   const parts: string[] = [];
@@ -92,7 +95,7 @@ async function studio(browser: Browser, origin: string): Promise<void> {
   await page.screenshot({ path: `${folder}/pages.png` });
 
   await page.goto(`${origin}/shops/larkmoss-nursery/swatches/flower-colour`);
-  await page.getByRole("button", { name: "Read colours from pictures" }).click();
+  await page.getByRole("button", { name: "Read pictures" }).click();
   await page.getByText(/^Colours for/).waitFor({ timeout: 60_000 });
   await page.getByText(/^Colours for/).waitFor({ state: "hidden" });
   await settled(page);

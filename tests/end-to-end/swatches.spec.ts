@@ -38,7 +38,7 @@ test("a new shop's book fills itself, is corrected by hand, and its panel follow
   await expect(page.getByRole("complementary", { name: "Measured" })).toContainText("Moonlit");
   await expectAccessible(page);
 
-  await page.getByRole("button", { name: "Read colours from pictures" }).click();
+  await page.getByRole("button", { name: "Read pictures" }).click();
   await expect(page.getByText("Colours for 17 of 17 values.")).toBeVisible({ timeout: 120_000 });
   await saved(page);
   // Found against the colours that the pictures are drawn from.

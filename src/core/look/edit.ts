@@ -2,15 +2,15 @@ import type { Edit } from "../document/edit.ts";
 import { type Band, type Banded, withBand, withoutBand } from "../settings/band.ts";
 import type { LookDocument } from "./look-schema.ts";
 import { settingOf, type TokenValues } from "./resolve.ts";
-import { parts, type Token } from "./tokens.ts";
+import { lowered, parts, type Token } from "./tokens.ts";
 import type { TokenValue } from "./value.ts";
 
 /** One step over a look. */
 export type LookEdit = Edit<LookDocument>;
 
-/** A token in words, like “Tile: ground, chosen”. */
+/** A token in words, like “Tile: background, chosen”. */
 export function spokenToken({ part, label, state }: Pick<Token, "part" | "label" | "state">): string {
-  const name = `${parts[part]?.label ?? part}: ${label.toLowerCase()}`;
+  const name = `${parts[part]?.label ?? part}: ${lowered(label)}`;
   return state === "rest" ? name : `${name}, ${state.replace("-", " and ")}`;
 }
 

@@ -55,3 +55,6 @@ function* allTokens(): Generator<Token> {
 
 /** All tokens by name, in the order of their parts. */
 export const tokens: ReadonlyMap<string, Token> = new Map([...allTokens()].map((token) => [token.name, token]));
+
+/** A label within a sentence: in small letters, but for sizes like “XL”. */
+export const lowered = (label: string): string => (/^[\dA-Z]+$/.test(label) ? label : label.toLowerCase());

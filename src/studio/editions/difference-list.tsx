@@ -5,6 +5,8 @@ import type { Difference } from "../../core/document/differences.ts";
 import type { Checked } from "../../core/report/check-shop.ts";
 import type { ApiError } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
+import { pageName } from "../shell/page-names.ts";
+import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { type State, stateName } from "./use-editions.ts";
 
 interface Props {
@@ -24,6 +26,14 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
     for (const { where, words } of differences ?? []) found.set(where, [...(found.get(where) ?? []), words]);
     return [...found];
   }, [differences]);
+  const { shop } = useOpenShop();
+  const pages = useAllPages();
+  /** Where a finding is: in a panel, on a page, or both. */
+  const placeOf = (panel?: string, page?: string): string => {
+    const name = shop.panels.find(({ slug }) => slug === panel)?.name ?? panel;
+    const shown = pages.find(({ address }) => address === page);
+    return [...(name ? [`in “${name}”`] : []), ...(page ? [`on ${shown ? pageName(shown) : page}`] : [])].join(" ");
+  };
   const states: State[] = [...editions.map(({ n }) => n), "draft"];
   const pick = (label: string, value: State, put: (state: State) => void) => (
     <select
@@ -54,11 +64,11 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
       <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-3 text-[13px]">
         {findings?.length ? (
           <ul aria-label="New findings" className="mb-2 flex flex-col gap-1">
-            {findings.map(({ words, panel }) => (
-              <li key={`${panel} ${words}`} className="flex gap-2 rounded-md bg-error/10 px-2 py-1">
+            {findings.map(({ words, panel, page }) => (
+              <li key={`${page} ${panel} ${words}`} className="flex gap-2 rounded-md bg-error/10 px-2 py-1">
                 <TriangleAlert size={14} aria-hidden className="mt-0.5 flex-none text-error" />
                 <span>
-                  <b className="font-medium">New finding</b> in {panel}: {words}
+                  <b className="font-medium">New finding</b> {placeOf(panel, page)}: {words}
                 </span>
               </li>
             ))}

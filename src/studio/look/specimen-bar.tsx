@@ -33,7 +33,7 @@ export function SpecimenBar() {
       />
       <Pick name="Words" of={["usual", "short", "long"] as const} value={now.words} set={(words) => put({ words })} />
       <Pick
-        name="Reading direction"
+        name="Direction"
         of={["ltr", "rtl"] as const}
         value={now.direction}
         set={(direction) => put({ direction })}

@@ -10,8 +10,8 @@ const gap = 6;
 
 const endNames: Record<string, string> = {
   arrived: "Found it",
-  "nothing helps": "Gave up: nothing helped",
-  patience: "Gave up: patience ended",
+  "nothing helps": "Nothing helped",
+  patience: "Out of patience",
 };
 const endColours: Record<string, string> = { arrived: "#4d6b33", "nothing helps": "#a83c25", patience: "#a83c25" };
 

@@ -62,7 +62,7 @@ export function BookTools(props: ToolProps) {
           Use {open.length} {open.length === 1 ? "guess" : "guesses"}
         </button>
         <label className="flex items-center gap-1 text-quiet">
-          from
+          at least
           <input
             type="number"
             className="input input-xs w-14"
@@ -73,7 +73,7 @@ export function BookTools(props: ToolProps) {
             value={least}
             onChange={(event) => setLeast(Number(event.target.value))}
           />
-          % on
+          % sure
         </label>
       </span>
       <PasteButton {...props} />

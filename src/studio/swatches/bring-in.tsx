@@ -5,6 +5,7 @@ import { identity } from "../../core/catalogue/identity.ts";
 import { setPicture } from "../../core/swatch/edit.ts";
 import type { LineProblem, SwatchLine } from "../../core/swatch/formats.ts";
 import { takeLines } from "../../core/swatch/list.ts";
+import { Tip } from "../shell/explained.tsx";
 import { Popover } from "../shell/popover.tsx";
 import type { ToolProps } from "./tool-props.ts";
 
@@ -139,16 +140,18 @@ export function ManyPictures({ values, apply, upload }: ToolProps) {
     );
   };
   return (
-    <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
-      <ImageUp size={15} aria-hidden /> Add pictures by file name
-      <input
-        type="file"
-        multiple
-        className="sr-only"
-        aria-label="Pictures by file name"
-        accept="image/png,image/jpeg,image/webp,image/svg+xml"
-        onChange={(event) => bring([...(event.target.files ?? [])])}
-      />
-    </label>
+    <Tip words="Each is matched to the value with the name of its file.">
+      <label className="btn btn-sm cursor-pointer has-focus-visible:outline-2">
+        <ImageUp size={15} aria-hidden /> Add pictures
+        <input
+          type="file"
+          multiple
+          className="sr-only"
+          aria-label="Pictures by file name"
+          accept="image/png,image/jpeg,image/webp,image/svg+xml"
+          onChange={(event) => bring([...(event.target.files ?? [])])}
+        />
+      </label>
+    </Tip>
   );
 }

@@ -46,7 +46,7 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
     );
   return (
     <button type="button" className="btn btn-sm" onClick={start}>
-      <Images size={15} aria-hidden /> Read colours from pictures
+      <Images size={15} aria-hidden /> Read pictures
     </button>
   );
 }

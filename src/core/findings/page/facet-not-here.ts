@@ -12,6 +12,6 @@ export const facetNotHere: PageFindingKind = {
           .map(({ panel, row, title }) => ({
             panel,
             row,
-            words: `${title}: none of the ${answer.outOf} products of this page has any of its options, so it is not shown here.`,
+            words: `${title}: no product of this page (${answer.outOf} in all) has any of its options, so it is not shown here.`,
           })),
 };

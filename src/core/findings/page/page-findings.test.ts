@@ -55,7 +55,7 @@ describe("findings about pages", () => {
   it("tell of facets that are not there or reach few, with the numbers of the page", async () => {
     const lines = await found("/categories/pots");
     expect(lines).toContain(
-      "facet-not-here: Light: none of the 38 products of this page has any of its options, so it is not shown here.",
+      "facet-not-here: Light: no product of this page (38 in all) has any of its options, so it is not shown here.",
     );
     const reach = (await found("/collections/gifts")).filter((line) => line.startsWith("low-reach-here"));
     // Two panels ask for the flower colour there, and it is told once.

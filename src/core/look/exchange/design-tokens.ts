@@ -1,7 +1,7 @@
 import { type Band, type Banded, bands } from "../../settings/band.ts";
 import type { LookDocument } from "../look-schema.ts";
 import { settingOf } from "../resolve.ts";
-import { parts, statesOf, type Token, tokens } from "../tokens.ts";
+import { lowered, parts, statesOf, type Token, tokens } from "../tokens.ts";
 import { referenceIn, type TokenType, type TokenValue } from "../value.ts";
 
 /**
@@ -115,7 +115,7 @@ export function toDesignTokens(look: LookDocument): Group {
     put(file, pathOf(token), {
       $type: type,
       $value: writtenValue(token.type, setting.wide),
-      $description: `${parts[token.part]?.label}: ${token.label.toLowerCase()}`,
+      $description: `${parts[token.part]?.label}: ${lowered(token.label)}`,
       ...own(look, token, setting),
     });
   }

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useRef, useState } from "preact/hooks";
-import { fromNumber, kindFacts, toNumber } from "../../../core/catalogue/field-kinds.ts";
+import { fromNumber, kindFacts } from "../../../core/catalogue/field-kinds.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 interface Props extends Pick<DisplayProps, "say"> {
