@@ -52,7 +52,7 @@ export function displayStage() {
     show(name: DisplayName, props: Partial<DisplayProps> = {}, mode: Mode = "any", settings: SettingValues = {}) {
       const toggle = vi.fn<(id: string) => void>();
       const choose = vi.fn<(choice: Choice | undefined) => void>();
-      const View = viewOf(name);
+      const View = viewOf(name)?.View;
       if (!View) throw new Error(`There is no view of ${name}.`);
       act(() =>
         render(

@@ -7,7 +7,7 @@ import { partRules } from "../core/look/sheet.ts";
 import { usualSheet } from "../core/panel/look/page-look.ts";
 import type { Band } from "../core/settings/band.ts";
 import { resolveBands } from "../core/settings/media.ts";
-import { sheets } from "../storefront/panel/displays/sheets.ts";
+import { displayViews } from "../storefront/panel/displays/all.ts";
 import { facesOf } from "./fonts.ts";
 import { repository } from "./repository.ts";
 
@@ -42,11 +42,15 @@ export function styleSheet({ queries, displays, stage = false }: Wanted): string
 export const panelSheets = ["style/base.css", "panel/panel.css", "panel/drawer.css", "page/trouble.css"];
 
 /** Display sheets in the order in which they hold, which is the same however many are used. */
-const order = [...new Set(displayNames.flatMap((name) => sheets[name]))].map((name) => `panel/displays/${name}`);
+const order = [...new Set(displayNames.flatMap((name) => displayViews[name].sheets))].map(
+  (name) => `panel/displays/${name}`,
+);
 
 /** The sheets that some displays are drawn with, in the order in which they hold. */
 export function displaySheets(displays: Iterable<DisplayName>): string[] {
-  const names = new Set([...displays].flatMap((name) => sheets[name]).map((name) => `panel/displays/${name}`));
+  const names = new Set(
+    [...displays].flatMap((name) => displayViews[name].sheets).map((name) => `panel/displays/${name}`),
+  );
   return [...names].sort((a, b) => order.indexOf(a) - order.indexOf(b));
 }
 

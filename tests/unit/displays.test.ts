@@ -11,7 +11,7 @@ import type { FacetRow } from "../../src/core/panel/panel-schema.ts";
 import { suggestFacet, suggestRow } from "../../src/core/panel/suggest/suggest.ts";
 import { profileField } from "../../src/core/profile/profile.ts";
 import { bands, resolve } from "../../src/core/settings/band.ts";
-import { folderOf, sheets } from "../../src/storefront/panel/displays/sheets.ts";
+import { displayViews } from "../../src/storefront/panel/displays/all.ts";
 import { carsCsv } from "../open-data.ts";
 
 const catalogues = [readFileSync("demo/nursery.csv"), new TextEncoder().encode(carsCsv)].map(
@@ -25,8 +25,8 @@ describe("displays", () => {
   it("have a view and style sheets, found by their name", () => {
     const folder = "src/storefront/panel/displays";
     for (const name of displayNames) {
-      expect(existsSync(`${folder}/${folderOf(name)}/view.tsx`), name).toBe(true);
-      for (const sheet of sheets[name]) expect(existsSync(`${folder}/${sheet}`), sheet).toBe(true);
+      expect(existsSync(`${folder}/${name}/view.tsx`), name).toBe(true);
+      for (const sheet of displayViews[name].sheets) expect(existsSync(`${folder}/${sheet}`), sheet).toBe(true);
     }
   });
 

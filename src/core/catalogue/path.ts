@@ -21,3 +21,9 @@ export function prefixes(path: string): string[] {
   const levels = levelsOf(path).slice(0, mostLevels);
   return levels.map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
 }
+
+/** The paths above one, the shortest first. */
+export function ancestors(path: string): string[] {
+  const levels = path.split(pathSeparator);
+  return levels.slice(0, -1).map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
+}

@@ -41,8 +41,11 @@ const list = {
   dates,
 };
 
+/** The definitions as they are written, each with the members that it has. */
+export type Displays = typeof list;
+
 /** The name of a display, in documents and as the folder of its view. */
-export type DisplayName = keyof typeof list;
+export type DisplayName = keyof Displays;
 
 /** Every display by its name, in the order in which the designer is offered them. */
 export const displays: Readonly<Record<DisplayName, Display>> = list;

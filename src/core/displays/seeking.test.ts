@@ -2,8 +2,11 @@ import { describe, expect, it } from "vitest";
 import { settingsOn } from "../settings/settings.ts";
 import { type DisplayName, displays } from "./displays.ts";
 import { along, type Sought } from "./seeking.ts";
+import { densityOf } from "./shop-facts.ts";
 
-const sought = (display: DisplayName, labels: readonly string[], at: number, more: Partial<Sought> = {}): Sought => ({
+type Trial = Omit<Sought, "density"> & { display: DisplayName };
+
+const sought = (display: DisplayName, labels: readonly string[], at: number, more: Partial<Sought> = {}): Trial => ({
   display,
   mode: "any",
   settings: settingsOn({}, "wide"),
@@ -11,8 +14,9 @@ const sought = (display: DisplayName, labels: readonly string[], at: number, mor
   at,
   ...more,
 });
-const ways = (one: Sought) => (displays[one.display as DisplayName].seek ?? along)(one);
-const words = (one: Sought) => ways(one).map(({ read, acts }) => `${read} ${acts.join("")}`);
+const ways = ({ display, ...one }: Trial) =>
+  (displays[display].seek ?? along)({ ...one, density: densityOf(display, one.settings) });
+const words = (one: Trial) => ways(one).map(({ read, acts }) => `${read} ${acts.join("")}`);
 const fruit = [
   "Apple",
   "Apricot",

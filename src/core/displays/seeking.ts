@@ -1,13 +1,13 @@
+import { ancestors } from "../catalogue/path.ts";
 import { fitsWords, words } from "../engine/index/words.ts";
 import type { Mode } from "../engine/question.ts";
 import type { FacetSettings } from "../settings/settings.ts";
-import { denseOf } from "./dense.ts";
 import { clicks, type Operator, typed } from "./interaction-cost.ts";
-import { ancestors } from "./offers.ts";
 
 /** An option that a shopper looks for among those that a facet shows. */
 export interface Sought {
-  display: string;
+  /** Options that take the room of one check box. */
+  density: number;
   mode: Mode;
   settings: FacetSettings;
   /** The options shown, in their order. */
@@ -25,17 +25,17 @@ export interface Way {
 /** The ways of a display; whoever is in a hurry takes the quickest. */
 export type Seeking = (sought: Sought) => Way[];
 
-/** How many of a facet's options are seen before a button shows the rest; all where it has no such button. */
-export function shownAtOnce(display: string, settings: FacetSettings, options: number): number {
-  const after = settings.foldAfter * denseOf(display, settings);
+/** How many of a facet's options are seen before a button shows the rest; all where it has no such button. @param density options that take the room of one check box */
+export function shownAtOnce(density: number, settings: FacetSettings, options: number): number {
+  const after = settings.foldAfter * density;
   // One more option takes no more room than the button that would hide it.
   return after > 0 && options > after + 1 ? after : options;
 }
 
 /** Options are read one after the other, and the rest is shown first where a button hides it; or a field inside finds them. */
 export const along: Seeking = (sought) => {
-  const { display, settings, shown, at } = sought;
-  const hidden = at >= shownAtOnce(display, settings, shown.length);
+  const { density, settings, shown, at } = sought;
+  const hidden = at >= shownAtOnce(density, settings, shown.length);
   const reading = { read: at + 1, acts: hidden ? clicks() : [] };
   return settings.searchInside ? [reading, ...typedInto(Number.POSITIVE_INFINITY)(sought)] : [reading];
 };

@@ -1,17 +1,20 @@
 import { isDay } from "../catalogue/field-kinds.ts";
-import { countedIn } from "./counted-in.ts";
-import type { Display } from "./display.ts";
+import { type Display, optionParts, type ShopFacts } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
 import { noNumbers } from "./suits.ts";
 
+export const shopFacts: ShopFacts = { countedIn: () => ({ by: "stars", parts: 4 }) };
+
 /** So many stars and up. */
-export const stars: Display = {
+export const stars = {
   label: "Stars and up",
   modes: ["range"],
   settings: ["counting", "deadEnd"],
   hands: pointing,
   room: "lines",
-  countedIn: countedIn.stars,
+  shop: shopFacts,
+  parts: ["stars", "box", ...optionParts],
+  specimen: { field: "rating" },
   unsuited: (profile) => {
     const fault = noNumbers(profile, "Stars");
     if (fault) return fault;
@@ -21,4 +24,4 @@ export const stars: Display = {
       ? `Stars show ratings up to 5 or 10, but the values go from ${min} to ${max}. A slider or price ranges suit them.`
       : undefined;
   },
-};
+} satisfies Display;

@@ -1,15 +1,28 @@
-import { type Display, optionSettings } from "./display.ts";
+import { ancestors } from "../catalogue/path.ts";
+import { type Display, type Offers, optionParts, optionSettings, type ShopFacts } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
 import { levelByLevel } from "./seeking.ts";
 
+/** Flat, it has no branches: only categories with nothing below them can be chosen. */
+const leaves: Offers = (ids, { nested }) => {
+  if (nested) return ids;
+  const above = new Set(ids.flatMap(ancestors));
+  return ids.filter((id) => !above.has(id));
+};
+
+export const shopFacts: ShopFacts = { offers: leaves, levels: true };
+
 /** Categories that fold. */
-export const tree: Display = {
+export const tree = {
   label: "Tree",
   modes: ["tree"],
   settings: [...optionSettings, "nested", "maxHeight"],
   hands: pointing,
   seek: levelByLevel,
   room: "lines",
+  shop: shopFacts,
+  parts: ["box", "tree", ...optionParts],
+  specimen: { field: "category" },
   unsuited: ({ depth }) =>
     depth > 1 ? undefined : "The values have one level only. Join levels with “ > ” in the catalogue to nest them.",
-};
+} satisfies Display;

@@ -1,4 +1,4 @@
-import { displays } from "../displays/displays.ts";
+import { countingOf } from "../displays/shop-facts.ts";
 import { resolve } from "../settings/band.ts";
 import { inEachFacet } from "./finding.ts";
 
@@ -8,7 +8,7 @@ export const noValues = inEachFacet({
   level: "error",
   find({ row, title, found, reach }) {
     const remedy = { words: "Remove it", step: { do: "remove", row: row.id } } as const;
-    const { countedIn } = displays[resolve(row.display, "wide")];
+    const countedIn = countingOf(resolve(row.display, "wide"));
     if (found && countedIn && found.reach > 0 && found.ranges.length === 0)
       return {
         row: row.id,

@@ -1,4 +1,5 @@
-import { bands, resolve } from "../settings/band.ts";
+import { supportsSetting } from "../panel/choose-display.ts";
+import { bands } from "../settings/band.ts";
 import { inEachFacet } from "./finding.ts";
 
 /** A slider whose products all lie in one place, so that moving it parts nothing. */
@@ -6,7 +7,7 @@ export const oneBar = inEachFacet({
   name: "one-bar",
   level: "warning",
   find({ row, title, found }, { answer: { outOf } }) {
-    const slides = bands.some((band) => resolve(row.display, band).startsWith("slider"));
+    const slides = bands.some((band) => supportsSetting(row, "histogram", band));
     const counts = found?.range?.steady.histogram?.counts.filter((count) => count > 0);
     if (!slides || !found || !counts || counts.length !== 1 || outOf < 2) return undefined;
     return {

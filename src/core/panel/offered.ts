@@ -1,5 +1,5 @@
 import type { Range } from "../catalogue/numbers/range-schema.ts";
-import { displayOffers } from "../displays/offers.ts";
+import { offersOf } from "../displays/shop-facts.ts";
 import type { Option } from "../engine/index/option-schema.ts";
 import { type Band, bands, resolve } from "../settings/band.ts";
 import { type FacetSettings, settingsOn } from "../settings/settings.ts";
@@ -43,7 +43,7 @@ export function offeredOptions(
   const shown = orderOptions(named, counts.steady, settings.order, rules.byHand, language).filter(
     (o) => isShown(rules, named[o]?.id ?? "") && (counts.steady[o] ?? 0) > 0,
   );
-  const offers = Object.hasOwn(displayOffers, display) ? displayOffers[display] : undefined;
+  const offers = offersOf(display);
   if (!offers) return shown;
   const offered = new Set(
     offers(

@@ -1,5 +1,5 @@
-import { countingOf } from "../displays/counted-in.ts";
 import type { DisplayName } from "../displays/displays.ts";
+import { countingOf } from "../displays/shop-facts.ts";
 import type { Facet, Mode, RangeSpec } from "../engine/question.ts";
 import { type Band, resolve } from "../settings/band.ts";
 import { type SettingValues, settingOn, settingsOn } from "../settings/settings.ts";

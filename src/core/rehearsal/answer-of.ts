@@ -3,6 +3,7 @@ import type { Range } from "../catalogue/numbers/range-schema.ts";
 import { displays } from "../displays/displays.ts";
 import type { Operator } from "../displays/interaction-cost.ts";
 import { along, type Way } from "../displays/seeking.ts";
+import { densityOf } from "../displays/shop-facts.ts";
 import type { Choice } from "../engine/question.ts";
 import { choiceOf, emptySelection, toggle } from "../engine/selection.ts";
 import { labelOf } from "../panel/options.ts";
@@ -84,7 +85,8 @@ function optionAnswer(
       const shown = shownIn(stands, one, counts, best.place);
       const at = shown.findIndex(({ id }) => id === best.option.id);
       const { seek = along, hands } = displays[display];
-      const way = quickest(seek({ display, mode: facet.mode, settings, shown, at }), pace);
+      const density = densityOf(display, settings);
+      const way = quickest(seek({ density, mode: facet.mode, settings, shown, at }), pace);
       return { read: way?.read ?? at + 1, acts: [...(way?.acts ?? []), ...hands({ ends: 0, characters: 0 })] };
     },
   };

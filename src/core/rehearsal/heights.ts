@@ -1,5 +1,6 @@
 import { type DisplayName, displays } from "../displays/displays.ts";
 import { shownAtOnce } from "../displays/seeking.ts";
+import { densityOf } from "../displays/shop-facts.ts";
 import type { Band } from "../settings/band.ts";
 import type { FacetSettings } from "../settings/settings.ts";
 
@@ -18,7 +19,7 @@ export function estimatedHeight(display: DisplayName, settings: FacetSettings, o
   const { title, line, control, range } = parts(band);
   const head = settings.title ? title : 12;
   if (settings.title && settings.start === "folded") return head;
-  const shown = shownAtOnce(display, settings, options);
+  const shown = shownAtOnce(densityOf(display, settings), settings, options);
   const more = shown < options ? line : 0;
   switch (room) {
     case "control":

@@ -3,7 +3,6 @@ import { gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import type { CountingFile } from "../../storefront/handoff/fetch-counting.ts";
-import { folderOf } from "../../storefront/panel/displays/sheets.ts";
 import { treeshake } from "../../storefront/treeshake.ts";
 import { repository } from "../repository.ts";
 import { hashed, integrityOf } from "./names.ts";
@@ -49,10 +48,8 @@ const scriptCode = (displays: readonly DisplayName[], counting: CountingFile): s
   [
     `import { putView } from ${path("panel/displays/views.ts")};`,
     `import { defineElements } from ${path("handoff/define.ts")};`,
-    ...displays.map(
-      (name, at) => `import { View as View${at} } from ${path(`panel/displays/${folderOf(name)}/view.tsx`)};`,
-    ),
-    ...displays.map((name, at) => `putView(${JSON.stringify(name)}, View${at});`),
+    ...displays.map((name, at) => `import { view as view${at} } from ${path(`panel/displays/${name}/view.tsx`)};`),
+    ...displays.map((name, at) => `putView(${JSON.stringify(name)}, view${at});`),
     `defineElements(${JSON.stringify(counting)});`,
   ].join("\n");
 

@@ -66,7 +66,7 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   const [fold, setFold] = useState({ start, open: start !== "folded" });
   const field = state.fields.get(row.field);
   const answer = state.answer.facets[row.field];
-  const View = viewOf(resolve(row.display, state.band));
+  const View = viewOf(resolve(row.display, state.band))?.View;
   if (!field || !answer || !View) return null;
   const props = displayProps({ row, state, perform }, field, settings, answer, peek);
   // A facet with nothing left drops out too, and comes back at the same place.

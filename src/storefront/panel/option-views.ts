@@ -1,6 +1,7 @@
 import { isSameRange } from "../../core/catalogue/numbers/range.ts";
 import type { Range } from "../../core/catalogue/numbers/range-schema.ts";
 import { lastLevelOf } from "../../core/catalogue/path.ts";
+import { drawsLevels } from "../../core/displays/shop-facts.ts";
 import type { FacetAnswer } from "../../core/engine/answer.ts";
 import { choiceOf, optionsOf, rangeOf } from "../../core/engine/selection.ts";
 import { offeredOptions } from "../../core/panel/offered.ts";
@@ -11,9 +12,6 @@ import type { FacetSettings } from "../../core/settings/settings.ts";
 import type { Say } from "../words/say.ts";
 import type { OptionView, RangeView } from "./displays/display-props.ts";
 import type { Shared } from "./panel-state.ts";
-
-/** Displays that draw the levels of a path themselves; in all others a category has its own name. */
-const levelled: ReadonlySet<string> = new Set(["tree", "dropdown"]);
 
 type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say">;
 
@@ -43,7 +41,7 @@ export function optionViews(
     if (dead && settings.deadEnd === "drop") return [];
     return {
       id,
-      label: levelled.has(display)
+      label: drawsLevels(display)
         ? labelOf(rules, option, state.language)
         : lastLevelOf(labelOf(rules, option, state.language)),
       count: settings.counting === "none" ? undefined : counts[settings.counting][o],

@@ -1,6 +1,6 @@
 import { render, type VNode } from "preact";
-import type { DisplayName } from "../../core/displays/displays.ts";
-import { displayNames } from "../../core/displays/displays.ts";
+import { type DisplayName, displayNames } from "../../core/displays/displays.ts";
+import { countingOf } from "../../core/displays/shop-facts.ts";
 import { countsOf } from "../../core/engine/engine.ts";
 import { emptySelection } from "../../core/engine/selection.ts";
 import type { State } from "../../core/look/value.ts";
@@ -73,7 +73,7 @@ export const eraseSpecimen = (from: Element): void => render(null, from);
 
 function displayIn(name: DisplayName, state: State, ways: SpecimenWays): VNode | null {
   const whole = specimenRow(name);
-  if (whole.mode === "range" && state === "unavailable" && !["stars", "price-ranges"].includes(name)) return null;
+  if (whole.mode === "range" && state === "unavailable" && !countingOf(name)) return null;
   const row = withFew(whole, name, ways);
   return <FacetView row={row} state={panelState(row, state, ways)} perform={still} inSight />;
 }

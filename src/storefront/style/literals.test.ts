@@ -5,7 +5,7 @@ import { parse as parseColour } from "culori";
 import { describe, expect, it } from "vitest";
 import { propertyOf } from "../../core/look/sheet.ts";
 import { tokens } from "../../core/look/tokens.ts";
-import { sheets } from "../panel/displays/sheets.ts";
+import { displayViews } from "../panel/displays/all.ts";
 
 const storefront = "src/storefront";
 const files = readdirSync(storefront, { recursive: true, encoding: "utf8" }).filter((file) => file.endsWith(".css"));
@@ -73,7 +73,7 @@ describe("the storefront's style sheets", () => {
   });
 
   it("are there for every display", () => {
-    for (const names of Object.values(sheets))
+    for (const { sheets: names } of Object.values(displayViews))
       for (const name of names) expect(files).toContain(`panel/displays/${name}`);
   });
 });

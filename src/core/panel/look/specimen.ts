@@ -1,5 +1,5 @@
 import { readCatalogue } from "../../catalogue/read.ts";
-import type { DisplayName } from "../../displays/displays.ts";
+import { type DisplayName, displays } from "../../displays/displays.ts";
 import { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
 import { LocalEngine } from "../../engine/local-engine.ts";
 import type { Choices } from "../../engine/question.ts";
@@ -71,47 +71,21 @@ export function specimenShop(words: SpecimenWords): SpecimenShop {
   return shop;
 }
 
-const fieldFor: Partial<Record<DisplayName, string>> = {
-  swatches: "colour",
-  "swatch-boxes": "colour",
-  "picture-tiles": "colour",
-  tree: "category",
-  switch: "washable",
-  stars: "rating",
-  "price-ranges": "price",
-  slider: "height",
-  "slider-inputs": "height",
-  "number-inputs": "height",
-  dates: "made",
-};
-const modeFor: Partial<Record<DisplayName, FacetRow["mode"]>> = {
-  tree: "tree",
-  "radio-buttons": "one",
-  dropdown: "any",
-  stars: "range",
-  "price-ranges": "range",
-  slider: "range",
-  "slider-inputs": "range",
-  "number-inputs": "range",
-  dates: "range",
-};
-
 /** A facet in a display, over a field of the specimens' shop that suits it, with few options. */
 export function specimenRow(display: DisplayName): FacetRow {
-  return newFacet("specimen", fieldFor[display] ?? "size", display, modeFor[display] ?? "any", {
+  const { modes, specimen } = displays[display];
+  return newFacet("specimen", specimen?.field ?? "size", display, modes[0], {
     start: "fixed",
     title: false,
     order: "natural",
     rangeBy: "width",
     rangeCount: 3,
-    ...(display === "toggles" ? { counting: "none" as const } : {}),
-    ...(display === "picture-tiles" ? { caption: { wide: "beside" as const } } : {}),
+    ...specimen?.settings,
   });
 }
 
-/** How many options a specimen shows; those that stand beside each other want more than one to be seen for what they are. */
-export const specimenOptions = (display: DisplayName): number =>
-  ({ swatches: 3, toggles: 2, dropdown: 3, "search-field": 3 })[display as string] ?? 1;
+/** How many options a specimen shows. */
+export const specimenOptions = (display: DisplayName): number => displays[display].specimen?.options ?? 1;
 
 /** The choices in the specimens' shop that put the first option of a row into a state. */
 export function specimenChoices({ field, mode }: FacetRow, state: State, first: string | undefined): Choices {

@@ -46,7 +46,7 @@ function ordered(chosen: readonly Ranked[]): Ranked[] {
 function withFewSliders(chosen: readonly Ranked[]): Ranked[] {
   const first: Ranked[] = [];
   const later: Ranked[] = [];
-  const isSlider = ({ suggestion }: Ranked) => suggestion.display.startsWith("slider");
+  const isSlider = ({ suggestion }: Ranked) => displays[suggestion.display].settings.includes("scale");
   for (const one of chosen) {
     const enough = first.length < early && first.filter(isSlider).length >= mostSliders;
     if (isSlider(one) && enough) later.push(one);

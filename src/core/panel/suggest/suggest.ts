@@ -108,7 +108,7 @@ export function suggestRow(profile: FieldProfile): FacetRow {
   if (display === "check-boxes" && profile.options > readAtOnce)
     settings = withSetting(settings, "searchInside", { wide: true });
   // A few values far above the rest would leave the others the first inch of the scale.
-  if (display.startsWith("slider") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
+  if (displays[display].settings.includes("scale") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
     settings = withSetting(settings, "scale", "bent");
   return newFacet(rowId(profile.field.key), profile.field.key, display, mode, settings);
 }

@@ -1,48 +1,50 @@
 import type { DisplayName } from "../../../core/displays/displays.ts";
-import { View as CheckBoxes } from "./check-boxes/view.tsx";
-import { View as Dates } from "./dates/view.tsx";
+import { view as checkBoxes } from "./check-boxes/view.tsx";
+import { view as dates } from "./dates/view.tsx";
 import type { DisplayView } from "./display-props.ts";
-import { View as Dropdown } from "./dropdown/view.tsx";
-import { View as NumberInputs } from "./number-inputs/view.tsx";
-import { View as PictureTiles } from "./picture-tiles/view.tsx";
-import { View as PlainList } from "./plain-list/view.tsx";
-import { View as PriceRanges } from "./price-ranges/view.tsx";
-import { View as SearchField } from "./search-field/view.tsx";
-import { View as Slider } from "./slider/view.tsx";
-import { View as SliderInputs } from "./slider-inputs/view.tsx";
-import { View as Stars } from "./stars/view.tsx";
-import { View as SwatchBoxes } from "./swatch-boxes/view.tsx";
-import { View as Swatches } from "./swatches/view.tsx";
-import { View as Switch } from "./switch/view.tsx";
-import { View as Tags } from "./tags/view.tsx";
-import { View as Tiles } from "./tiles/view.tsx";
-import { View as Toggles } from "./toggles/view.tsx";
-import { View as Tree } from "./tree/view.tsx";
+import { view as dropdown } from "./dropdown/view.tsx";
+import { view as numberInputs } from "./number-inputs/view.tsx";
+import { view as pictureTiles } from "./picture-tiles/view.tsx";
+import { view as plainList } from "./plain-list/view.tsx";
+import { view as priceRanges } from "./price-ranges/view.tsx";
+import { view as radioButtons } from "./radio-buttons/view.tsx";
+import { view as searchField } from "./search-field/view.tsx";
+import { view as slider } from "./slider/view.tsx";
+import { view as sliderInputs } from "./slider-inputs/view.tsx";
+import { view as stars } from "./stars/view.tsx";
+import { view as swatchBoxes } from "./swatch-boxes/view.tsx";
+import { view as swatches } from "./swatches/view.tsx";
+import { view as yesNoSwitch } from "./switch/view.tsx";
+import { view as tags } from "./tags/view.tsx";
+import { view as tiles } from "./tiles/view.tsx";
+import { view as toggles } from "./toggles/view.tsx";
+import { view as tree } from "./tree/view.tsx";
 import { putView } from "./views.ts";
 
-const all: Readonly<Record<DisplayName, DisplayView>> = {
-  "check-boxes": CheckBoxes,
-  "radio-buttons": CheckBoxes,
-  "swatch-boxes": SwatchBoxes,
-  swatches: Swatches,
-  "picture-tiles": PictureTiles,
-  tiles: Tiles,
-  tags: Tags,
-  toggles: Toggles,
-  "plain-list": PlainList,
-  tree: Tree,
-  dropdown: Dropdown,
-  "search-field": SearchField,
-  switch: Switch,
-  slider: Slider,
-  "slider-inputs": SliderInputs,
-  "number-inputs": NumberInputs,
-  "price-ranges": PriceRanges,
-  stars: Stars,
-  dates: Dates,
+/** The view of each display. */
+export const displayViews: Readonly<Record<DisplayName, DisplayView>> = {
+  "check-boxes": checkBoxes,
+  "radio-buttons": radioButtons,
+  "swatch-boxes": swatchBoxes,
+  swatches,
+  "picture-tiles": pictureTiles,
+  tiles,
+  tags,
+  toggles,
+  "plain-list": plainList,
+  tree,
+  dropdown,
+  "search-field": searchField,
+  switch: yesNoSwitch,
+  slider,
+  "slider-inputs": sliderInputs,
+  "number-inputs": numberInputs,
+  "price-ranges": priceRanges,
+  stars,
+  dates,
 };
 
 /** Makes every view known at once: for the server, the studio and the stage, where any of them can be wanted. */
 export function putAllViews(): void {
-  for (const [name, view] of Object.entries(all)) putView(name as DisplayName, view);
+  for (const [name, view] of Object.entries(displayViews)) putView(name as DisplayName, view);
 }

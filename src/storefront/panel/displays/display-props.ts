@@ -57,5 +57,10 @@ export interface DisplayProps {
   language: string;
 }
 
-/** The options of a facet in one display; the facet around it draws the title. */
-export type DisplayView = ComponentType<DisplayProps>;
+/** How one display is drawn. */
+export interface DisplayView {
+  /** Draws the options or the range of a facet; the facet around it draws the title. */
+  View: ComponentType<DisplayProps>;
+  /** Its style sheets, as paths from `displays/`. Of two displays' sheets, those of the display listed first come first. */
+  sheets: readonly string[];
+}

@@ -1,9 +1,9 @@
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 import { RangeInputs } from "../range-inputs.tsx";
 
 /** From one day to another, both included. */
-export function View(props: DisplayProps) {
+function Dates(props: DisplayProps) {
   const ends = rangeEnds(props);
   const { format, say } = props;
   if (!ends) return <p class="zt-hint">{say("notStated")}</p>;
@@ -14,3 +14,5 @@ export function View(props: DisplayProps) {
     </div>
   );
 }
+
+export const view: DisplayView = { View: Dates, sheets: ["range.css"] };

@@ -1,12 +1,12 @@
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../../../core/catalogue/path.ts";
 import { manyInside } from "../../../../core/displays/seeking.ts";
-import type { DisplayProps, OptionView } from "../display-props.ts";
+import type { DisplayProps, DisplayView, OptionView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";
 
 /** A list behind a button: the browser's own select for one option, check boxes for many. Without a title above it, it says itself what it is for. */
-export function View(props: DisplayProps) {
+function Dropdown(props: DisplayProps) {
   return props.row.mode === "one" || props.row.mode === "tree" ? <One {...props} /> : <Many {...props} />;
 }
 
@@ -91,3 +91,5 @@ function Many(props: DisplayProps) {
     </details>
   );
 }
+
+export const view: DisplayView = { View: Dropdown, sheets: ["options.css", "dropdown/dropdown.css"] };

@@ -1,9 +1,9 @@
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 import { RangeInputs } from "../range-inputs.tsx";
 
 /** Two fields to type the ends into. */
-export function View(props: DisplayProps) {
+function NumberInputs(props: DisplayProps) {
   const ends = rangeEnds(props);
   const { format, say, settings } = props;
   if (!ends) return <p class="zt-hint">{say("notStated")}</p>;
@@ -16,3 +16,5 @@ export function View(props: DisplayProps) {
     </div>
   );
 }
+
+export const view: DisplayView = { View: NumberInputs, sheets: ["range.css"] };

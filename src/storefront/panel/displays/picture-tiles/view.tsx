@@ -1,19 +1,19 @@
-import { denseOf } from "../../../../core/displays/dense.ts";
-import type { DisplayProps } from "../display-props.ts";
+import { densityOf } from "../../../../core/displays/shop-facts.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
 /** Pictures or logos in tiles, with or without their text; a value without a picture shows its colours or its name. */
-export function View(props: DisplayProps) {
+function PictureTiles(props: DisplayProps) {
   const beside = props.settings.caption === "beside";
   return (
     <div style={swatchStyle(props.settings)}>
       <OptionList
         {...props}
         class="zt-pictures"
-        dense={denseOf("picture-tiles", props.settings)}
+        dense={densityOf("picture-tiles", props.settings)}
         inRow={!beside}
         Option={PictureTile}
       />
@@ -61,3 +61,8 @@ const initials = (label: string): string =>
     .map((word) => [...word][0] ?? "")
     .join("")
     .toUpperCase();
+
+export const view: DisplayView = {
+  View: PictureTiles,
+  sheets: ["options.css", "swatch.css", "picture-tiles/picture-tiles.css"],
+};

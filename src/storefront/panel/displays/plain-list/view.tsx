@@ -1,10 +1,10 @@
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 
 /** Words alone; what is chosen is set strong and has a mark in front. */
-export const View = (props: DisplayProps) => <OptionList {...props} class="zt-plain" Option={PlainOption} />;
+const PlainList = (props: DisplayProps) => <OptionList {...props} class="zt-plain" Option={PlainOption} />;
 
 function PlainOption({ row, name, option, toggle, say }: OptionProps) {
   return (
@@ -15,3 +15,5 @@ function PlainOption({ row, name, option, toggle, say }: OptionProps) {
     </label>
   );
 }
+
+export const view: DisplayView = { View: PlainList, sheets: ["options.css", "plain-list/plain-list.css"] };

@@ -1,11 +1,11 @@
 import { useState } from "preact/hooks";
 import { mostFound } from "../../../../core/displays/seeking.ts";
 import { fitsWords, words } from "../../../../core/engine/index/words.ts";
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 
 /** A field that finds options by name, for facets with too many to show; what is chosen stays in sight. */
-export function View({ row, name, options, toggle, label, id, say }: DisplayProps) {
+function SearchField({ row, name, options, toggle, label, id, say }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);
   const fitting = query.length === 0 ? [] : options.filter(({ label: one }) => fitsWords(one, query));
@@ -40,3 +40,5 @@ export function View({ row, name, options, toggle, label, id, say }: DisplayProp
     </>
   );
 }
+
+export const view: DisplayView = { View: SearchField, sheets: ["options.css"] };

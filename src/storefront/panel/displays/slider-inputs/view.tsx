@@ -1,10 +1,12 @@
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 import { RangeInputs } from "../range-inputs.tsx";
-import { View as Slider } from "../slider/view.tsx";
+import { Slider } from "../slider/view.tsx";
 
 /** A slider, and two fields for those who know their numbers. */
-export function View(props: DisplayProps) {
+function SliderInputs(props: DisplayProps) {
   const ends = rangeEnds(props);
   return <Slider {...props}>{ends ? <RangeInputs {...props} ends={ends} /> : null}</Slider>;
 }
+
+export const view: DisplayView = { View: SliderInputs, sheets: ["range.css", "slider/slider.css"] };

@@ -3,11 +3,11 @@ import { useState } from "preact/hooks";
 import type { Range } from "../../../../core/catalogue/numbers/range-schema.ts";
 import { placeIn, type Scale, scaleOf } from "../../../../core/catalogue/numbers/scale.ts";
 import { rangeOf } from "../../../../core/engine/selection.ts";
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 
 /** Two handles over a histogram. A handle at its end leaves that end open, so that nothing beyond a typed end is lost. */
-export function View({
+export function Slider({
   settings,
   field,
   label,
@@ -117,3 +117,5 @@ function barPath(start: number, end: number, height: number): string {
 
 const clamp = (value: number, min: number, max: number) => Math.max(min, Math.min(value, max));
 const open = (value: number | undefined, end: number) => (value === end ? undefined : value);
+
+export const view: DisplayView = { View: Slider, sheets: ["range.css", "slider/slider.css"] };

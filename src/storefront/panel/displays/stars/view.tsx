@@ -1,9 +1,9 @@
 import { mostStars, pointsAStar } from "../../../../core/catalogue/numbers/stars.ts";
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { RangeList } from "../range-list.tsx";
 
 /** From four stars and up down to one; of ratings of ten points, two are a star. */
-export function View(props: DisplayProps) {
+function Stars(props: DisplayProps) {
   const { say } = props;
   const points = pointsAStar(Math.max(0, ...props.ranges.map(({ range: { min = 0 } }) => min)));
   return (
@@ -24,3 +24,5 @@ export function View(props: DisplayProps) {
     />
   );
 }
+
+export const view: DisplayView = { View: Stars, sheets: ["options.css", "stars/stars.css"] };

@@ -1,10 +1,10 @@
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { logosOf, Swatch } from "../swatch.tsx";
 
 /** Boxes to tick with a swatch beside the words. */
-export const View = (props: DisplayProps) => (
+const SwatchBoxes = (props: DisplayProps) => (
   <OptionList {...props} class={`zt-boxes${logosOf(props)}`} Option={SwatchBox} />
 );
 
@@ -15,3 +15,8 @@ function SwatchBox(props: OptionProps) {
     </BoxOption>
   );
 }
+
+export const view: DisplayView = {
+  View: SwatchBoxes,
+  sheets: ["options.css", "swatch.css", "swatch-boxes/swatch-boxes.css"],
+};

@@ -1,19 +1,19 @@
-import { denseOf } from "../../../../core/displays/dense.ts";
-import type { DisplayProps } from "../display-props.ts";
+import { densityOf } from "../../../../core/displays/shop-facts.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { logosOf, paint, Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
 /** Swatches; a value without a known colour shows its text, never a blank dot. Three take the room of one check box. */
-export function View(props: DisplayProps) {
+function Swatches(props: DisplayProps) {
   const { caption } = props.settings;
   return (
     <div style={swatchStyle(props.settings)}>
       <OptionList
         {...props}
         class={`zt-swatches${logosOf(props)}`}
-        dense={denseOf("swatches", props.settings)}
+        dense={densityOf("swatches", props.settings)}
         inRow={caption !== "beside"}
         Option={SwatchOption}
       />
@@ -52,3 +52,5 @@ function SwatchOption({ row, name, settings, option, toggle, say }: OptionProps)
     </label>
   );
 }
+
+export const view: DisplayView = { View: Swatches, sheets: ["options.css", "swatch.css", "swatches/swatches.css"] };

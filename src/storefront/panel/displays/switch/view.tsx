@@ -1,9 +1,9 @@
 import { affirmative } from "../../../../core/catalogue/yes-no.ts";
-import type { DisplayProps } from "../display-props.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 
 /** On for the affirmative value, off for no choice at all: “no” is not what shoppers look for. */
-export function View({ name, options, toggle, label, settings, say }: DisplayProps) {
+function Switch({ name, options, toggle, label, settings, say }: DisplayProps) {
   const [option] = options;
   if (!option) return <p class="zt-hint">{say("notStated")}</p>;
   const plain = affirmative.has(option.id) && option.id !== "in stock";
@@ -25,3 +25,5 @@ export function View({ name, options, toggle, label, settings, say }: DisplayPro
     </label>
   );
 }
+
+export const view: DisplayView = { View: Switch, sheets: ["switch/switch.css"] };

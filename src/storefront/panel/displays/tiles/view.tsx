@@ -1,12 +1,12 @@
-import { denseOf } from "../../../../core/displays/dense.ts";
-import type { DisplayProps } from "../display-props.ts";
+import { densityOf } from "../../../../core/displays/shop-facts.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 
 /** Short texts in boxes, such as sizes. Two of them take the room of one check box. */
-export const View = (props: DisplayProps) => (
-  <OptionList {...props} class="zt-tiles" dense={denseOf("tiles", props.settings)} inRow Option={Tile} />
+const Tiles = (props: DisplayProps) => (
+  <OptionList {...props} class="zt-tiles" dense={densityOf("tiles", props.settings)} inRow Option={Tile} />
 );
 
 /** An option as a box of its own, with the input lying over it. */
@@ -19,3 +19,5 @@ export function Tile({ row, name, option, toggle, say }: OptionProps) {
     </label>
   );
 }
+
+export const view: DisplayView = { View: Tiles, sheets: ["options.css", "tiles/tiles.css"] };

@@ -1,5 +1,4 @@
-import { pathSeparator } from "../../../../core/catalogue/path.ts";
-import { ancestors } from "../../../../core/displays/offers.ts";
+import { ancestors, pathSeparator } from "../../../../core/catalogue/path.ts";
 import type { OptionView } from "../display-props.ts";
 
 /** A category with those that stand below it. */

@@ -1,13 +1,13 @@
 import { useEffect, useRef, useState } from "preact/hooks";
-import { ancestors } from "../../../../core/displays/offers.ts";
-import type { DisplayProps } from "../display-props.ts";
+import { ancestors } from "../../../../core/catalogue/path.ts";
+import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 import { BoxOption } from "../option-input.tsx";
 import { limitOf } from "../option-list.tsx";
 import { type Branch, grow, lastLevel } from "./grow.ts";
 
 /** Nested categories; or, flat, those that have none below them. */
-export function View(props: DisplayProps) {
+function Tree(props: DisplayProps) {
   const limit = props.settings.maxHeight > 0 ? limitOf(props.settings) : undefined;
   if (props.settings.nested) return <NestedTree {...props} roots={grow(props.options)} limit={limit} />;
   return (
@@ -168,3 +168,5 @@ function NestedTree({ name: called, options, toggle, label, roots, limit, say }:
     </ul>
   );
 }
+
+export const view: DisplayView = { View: Tree, sheets: ["options.css", "tree/tree.css"] };
