@@ -1,4 +1,5 @@
 import { resolve } from "../settings/band.ts";
+import { placementFacts } from "../settings/placement.ts";
 import type { FindingKind } from "./finding.ts";
 
 /** On a phone all of the panel stands above the products. */
@@ -7,14 +8,8 @@ export const farProducts: FindingKind = {
   level: "warning",
   needs: "measures",
   find({ panel, measures: { slim } }) {
-    const placement = resolve(panel.placement, "slim");
-    if (
-      panel.rows.length === 0 ||
-      placement === "absent" ||
-      placement === "drawer" ||
-      !slim ||
-      slim.products <= slim.screen
-    )
+    const { form } = placementFacts[resolve(panel.placement, "slim")];
+    if (panel.rows.length === 0 || form === "hidden" || form === "drawer" || !slim || slim.products <= slim.screen)
       return [];
     return [
       {

@@ -1,6 +1,6 @@
 import { type Band, bands, resolve } from "../settings/band.ts";
 import { type Behaviour, behaviours } from "../settings/behaviour.ts";
-import type { Placement } from "../settings/placement.ts";
+import { type Placement, placementFacts } from "../settings/placement.ts";
 import { type Share, settingOn } from "../settings/settings.ts";
 import { type FindingDraft, inEachFacet } from "./finding.ts";
 
@@ -15,13 +15,12 @@ const beside = 52;
 const parts: Readonly<Record<Share, number>> = { auto: 1, full: 1, half: 2, third: 3, quarter: 4 };
 
 function panelWidth(placement: Placement, band: Band, { drawerWidth, float, floatWidth }: Behaviour): number {
-  switch (placement) {
-    case "left":
-    case "right":
+  switch (placementFacts[placement].form) {
+    case "column":
       return columnWidth;
     case "drawer":
       return Math.min(drawerWidth, pageWidth[band]) - 2 * between;
-    case "article":
+    case "inset":
       return float === "none" ? Math.min(640, pageWidth[band]) : floatWidth - 2 * between;
     default:
       return pageWidth[band];
@@ -42,7 +41,7 @@ export const squeezed = inEachFacet({
       const placement = resolve(panel.placement, band);
       const width = panelWidth(placement, band, behaviours.allOn(panel.behaviour ?? {}, band));
       const room = Math.round((width - (parts[share] - 1) * between) / parts[share]);
-      if (parts[share] === 1 || room >= needed || placement === "absent") return [];
+      if (parts[share] === 1 || room >= needed || placementFacts[placement].form === "hidden") return [];
       const fraction = { half: "½", third: "⅓", quarter: "¼", auto: "", full: "" }[share];
       const value = { ...(row.settings.share as { wide: Share } | undefined), [band]: "full" } as { wide: Share };
       return [

@@ -1,6 +1,7 @@
 import { freeShare, leastFree } from "../page/sticky-row.ts";
 import { bands, resolve } from "../settings/band.ts";
 import { behaviours } from "../settings/behaviour.ts";
+import { placementFacts } from "../settings/placement.ts";
 import type { FindingDraft, FindingKind } from "./finding.ts";
 
 /** A row above the products that is to stay in sight, but is too high for that, so that it scrolls away. */
@@ -12,7 +13,7 @@ export const stickyRow: FindingKind = {
     bands.flatMap((band): FindingDraft[] => {
       const measure = measures[band];
       const { sticky, nudge } = behaviours.allOn(panel.behaviour ?? {}, band);
-      if (!measure || !sticky || resolve(panel.placement, band) !== "above") return [];
+      if (!measure || !sticky || placementFacts[resolve(panel.placement, band)].sticks !== "row") return [];
       const { bars } = measure;
       const free = freeShare(bars + nudge, measure.panel, measure.screen + bars);
       if (free >= leastFree) return [];

@@ -6,7 +6,8 @@ import type { ShownPage } from "../page/shown-page.ts";
 import { engineFacets } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 import { type Band, resolve } from "../settings/band.ts";
-import { behaviours, canStick } from "../settings/behaviour.ts";
+import { behaviours } from "../settings/behaviour.ts";
+import { placementFacts } from "../settings/placement.ts";
 import { type FacetSettings, settingsOn } from "../settings/settings.ts";
 import { estimatedHeight } from "./heights.ts";
 
@@ -98,8 +99,7 @@ export function sceneOf(
   const screen = panels.find(({ measure }) => measure)?.measure?.screen ?? usualScreen[band];
   const standing = panels.flatMap((one) => {
     const placement = resolve(one.at ?? one.document.placement, band);
-    const hidden = ["absent", "nothing", "article"].includes(placement);
-    return hidden ? [] : [{ ...one, placement }];
+    return placementFacts[placement].apart ? [] : [{ ...one, placement }];
   });
   const rows = standing.flatMap(({ document }) => document.rows);
   const asked = new Map(engineFacets({ rows }, band).map((facet) => [facet.field, facet]));
@@ -108,7 +108,8 @@ export function sceneOf(
   let productsTop = usualTop;
   const scenePanels = standing.map(({ panel: slug, document, placement, measure }): ScenePanel => {
     const behaviour = behaviours.allOn(document.behaviour ?? {}, band);
-    const beside = placement === "left" || placement === "right" || placement === "drawer";
+    const { form, slot, sticks } = placementFacts[placement];
+    const narrow = form === "column" || form === "drawer";
     let top = 0;
     let share = 0;
     for (const row of document.rows) {
@@ -123,25 +124,24 @@ export function sceneOf(
       const facet = asked.get(row.field);
       if (facet) facets.push({ panel: slug, row, facet, display, settings, top, height, folded });
       // Several facets share a line where the designer has set so, and above the products by themselves.
-      share += shareOf(settings.share, beside);
+      share += shareOf(settings.share, narrow);
       if (share > 0.99) {
         top += height;
         share = 0;
       }
     }
-    const above = placement === "above" || placement === "folded";
+    const above = slot === "above";
     const start = measure ? measure.products - (above ? measure.panel : 0) : productsTop;
     if (measure) productsTop = measure.products;
-    else if (above) productsTop += placement === "folded" ? foldedHeight : top;
+    else if (above) productsTop += form === "folded" ? foldedHeight : top;
     return {
       slug,
-      entry: placement === "drawer" ? "drawer" : placement === "folded" ? "folded" : "open",
+      entry: form === "drawer" || form === "folded" ? form : "open",
       waits: behaviour.apply === "button",
-      sticky:
-        placement === "drawer" ? behaviour.buttonPlace === "float" : behaviour.sticky && canStick.includes(placement),
+      sticky: form === "drawer" ? behaviour.buttonPlace === "float" : behaviour.sticky && sticks !== undefined,
       back: behaviour.back === "top",
-      top: placement === "drawer" ? 0 : Math.max(0, start),
-      window: placement === "drawer" ? screen - drawerEdges : screen,
+      top: form === "drawer" ? 0 : Math.max(0, start),
+      window: form === "drawer" ? screen - drawerEdges : screen,
     };
   });
   const { layout, order } = page;

@@ -1,4 +1,4 @@
-import type { Placement } from "./placement.ts";
+import { hasButton, type Placement, placementFacts } from "./placement.ts";
 import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
 
 /** Pictures that a button can have beside its text. */
@@ -62,36 +62,32 @@ export type BehaviourValues = SparseOf<Facts>;
 /** Questions about a panel's behaviour. */
 export const behaviours = settingTable(behaviourFacts);
 
-/** Where a panel can stay in sight while the page scrolls; above the products as far as it leaves enough of the screen. */
-export const canStick: readonly Placement[] = ["left", "right", "above"];
-
 /** Why a setting means nothing for a panel that stands somewhere; undefined where it does. */
 export function behaviourOff(name: BehaviourName, placement: Placement): string | undefined {
+  const { form, sticks } = placementFacts[placement];
   switch (name) {
     case "sticky":
     case "nudge":
-      if (canStick.includes(placement)) return undefined;
-      return placement === "drawer"
+      if (sticks) return undefined;
+      return form === "drawer"
         ? "A drawer covers the page and scrolls by itself, so it can’t be sticky."
         : "Only a panel beside or above the products can be sticky; here it would cover them.";
     case "buttonText":
     case "buttonTexts":
     case "buttonIcon":
     case "buttonPicture":
-      return placement === "drawer" || placement === "folded"
-        ? undefined
-        : "Only a drawer or a folded panel has a button.";
+      return hasButton(placement) ? undefined : "Only a drawer or a folded panel has a button.";
     case "buttonPlace":
-      return placement === "drawer" ? undefined : "Only the button of a drawer can have its own position.";
+      return form === "drawer" ? undefined : "Only the button of a drawer can have its own position.";
     case "drawerTitle":
     case "drawerTitles":
     case "drawerFrom":
     case "drawerWidth":
-      return placement === "drawer" ? undefined : "The panel isn’t in a drawer here.";
+      return form === "drawer" ? undefined : "The panel isn’t in a drawer here.";
     case "float":
     case "floatWidth":
-      return placement === "article" ? undefined : "Applies only inside an article.";
+      return form === "inset" ? undefined : "Applies only inside an article.";
     default:
-      return placement === "absent" ? "The panel is hidden on this band." : undefined;
+      return form === "hidden" ? "The panel is hidden on this band." : undefined;
   }
 }

@@ -8,8 +8,8 @@ import { stayingOn } from "../../core/page/bars.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
 import { usualSheet } from "../../core/panel/look/page-look.ts";
 import { bands } from "../../core/settings/band.ts";
-import { canStick } from "../../core/settings/behaviour.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../../core/settings/media.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
@@ -93,10 +93,10 @@ function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits:
     .flatMap((one) =>
       bands.map((band) => {
         const { sticky, nudge } = behaviourOn(one.panel, band);
-        const place = placeOf(one, band);
-        if (!sticky || !canStick.includes(place)) return "";
+        const { sticks } = placementFacts[placeOf(one, band)];
+        if (!sticky || !sticks) return "";
         const top = stayingOn(bars, band) + nudge;
-        if (place === "above") return `@media ${queries[band]} { ${rowRules(one.slug, top)} }`;
+        if (sticks === "row") return `@media ${queries[band]} { ${rowRules(one.slug, top)} }`;
         return `@media ${queries[band]} { trellis-panel[panel="${one.slug}"] { position: sticky; top: ${top}px; max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; } }`;
       }),
     )

@@ -1,4 +1,5 @@
 import type { Act } from "../../core/page/browse-state/browse-state.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
 import { DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
@@ -22,8 +23,8 @@ export function PanelBody({ one, states, action, perform, apply, openDrawer }: P
   return (
     <>
       {placedOn(one, states).map((placed) => {
-        switch (placed.placement) {
-          case "absent":
+        switch (placementFacts[placed.placement].form) {
+          case "hidden":
             return null;
           case "folded":
             return (

@@ -2,6 +2,7 @@ import { hydrate, render } from "preact";
 import { useLayoutEffect, useMemo, useRef, useState } from "preact/hooks";
 import type { Choice, Selection } from "../../core/engine/question.ts";
 import { isSamePlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import { Leaving, leaveFor } from "../page/leaving.ts";
 import { behaviourOn, displaysOf, type PagePanel, placeOf } from "../page/page-panel.ts";
 import { keepRow } from "../page/sticky-row.ts";
@@ -103,7 +104,7 @@ export class TrellisPanel extends MemberElement {
     const one = this.panel;
     const stays = () =>
       one !== undefined &&
-      placeOf(one, store.state.band) === "above" &&
+      placementFacts[placeOf(one, store.state.band)].sticks === "row" &&
       behaviourOn(one.panel, store.state.band).sticky;
     const follow = () => {
       if (stays() === (this.#unstick !== undefined)) return;

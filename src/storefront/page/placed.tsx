@@ -69,7 +69,7 @@ interface Shown {
 
 /** A panel that is folded behind a button where it stands. */
 export const FoldedPanel = ({ one, children }: Shown) => (
-  <details class="zt-folded" data-bands={one.bands} data-of={one.one.slug} data-placement="folded">
+  <details class="zt-folded" data-bands={one.bands} data-of={one.one.slug} data-placement={one.placement}>
     <summary class="zt-drawer-button">
       <ButtonText state={one.state} />
     </summary>
@@ -79,7 +79,7 @@ export const FoldedPanel = ({ one, children }: Shown) => (
 
 /** A panel in its drawer. @param open opens the drawer of a panel; undefined closes it */
 export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: string | undefined): void }) => (
-  <div data-bands={one.bands} data-of={one.one.slug} data-placement="drawer">
+  <div data-bands={one.bands} data-of={one.one.slug} data-placement={one.placement}>
     <Drawer
       id={drawerId(one)}
       open={one.page.drawer === one.one.slug}

@@ -1,12 +1,12 @@
 import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import { bands } from "../../core/settings/band.ts";
-import type { Placement } from "../../core/settings/placement.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import { Listing } from "../listing/listing.tsx";
 import { SortBox } from "../listing/sort-box.tsx";
 import { behaviourOn, placeOf } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
-import { bandsOf, DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
+import { bandsOf, DrawerButton, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
 import { Trouble } from "../page/trouble.tsx";
 import { Count } from "../panel/count.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
@@ -31,7 +31,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
   if (!state) return null;
   const { say, shown, layout, panels, selection } = state;
   const placed = panels.flatMap((one) => placedOn(one, states));
-  const at = (...places: Placement[]) => placed.filter(({ placement }) => places.includes(placement));
+  const drawers = placed.filter(({ placement }) => placementFacts[placement].form === "drawer");
   const show = ({ state: own, one }: Placed) => (
     <PanelView
       state={own}
@@ -41,8 +41,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
     />
   );
   const above = placed.filter(
-    ({ state: own, placement }) =>
-      own.behaviour.chosen !== "panel" && !["absent", "article", "nothing"].includes(placement),
+    ({ state: own, placement }) => own.behaviour.chosen !== "panel" && !placementFacts[placement].apart,
   );
   const title = titleOf(state);
   const isArticle = shown.kind === "article";
@@ -53,34 +52,29 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
       address={shown.address}
       words={words}
       on={states.map(({ band }) => band)}
-      header={<Slot name="header" placed={at("header")} show={show} />}
+      header={<Slot name="header" placed={placed} show={show} />}
     >
       <Crumbs around={state} page={{ ...shown, title }} />
       <h1>{title}</h1>
       {isArticle ? (
-        <Article html={shown.html} base={state.base} placed={at("article")} show={show} />
+        <Article html={shown.html} base={state.base} placed={placed} show={show} />
       ) : shown.html ? (
         <RichText class="zs-intro zt-text" html={shown.html} base={state.base} />
       ) : null}
       {isArticle && !layout.listing ? null : (
         <div class="zs-layout" {...sidesOf(state)}>
-          <Slot name="left" placed={at("left")} show={show} />
+          <Slot name="left" placed={placed} show={show} />
           <section class="zs-listing" aria-label={say("products")}>
-            <Slot name="above" placed={at("above")} show={show} />
-            {at("folded").map((one) => (
-              <FoldedPanel key={keyOf(one)} one={one}>
-                {show(one)}
-              </FoldedPanel>
-            ))}
+            <Slot name="above" placed={placed} show={show} />
             <div class="zs-tools">
-              {at("drawer")
+              {drawers
                 .filter(({ state: own }) => own.behaviour.buttonPlace !== "end")
                 .map((one) => (
                   <DrawerButton key={keyOf(one)} one={one} open={() => openDrawer(one.one.slug)} />
                 ))}
               <Count state={state} />
               <SortBox state={state} perform={perform} />
-              {at("drawer")
+              {drawers
                 .filter(({ state: own }) => own.behaviour.buttonPlace === "end")
                 .map((one) => (
                   <DrawerButton key={keyOf(one)} one={one} open={() => openDrawer(one.one.slug)} />
@@ -94,14 +88,14 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
             <Trouble state={state} />
             <div class="zs-result" data-busy={busyOf(state)} aria-busy={state.answered ? undefined : true}>
               <Listing states={states} perform={perform}>
-                <Slot name="nothing" placed={at("nothing")} show={show} />
+                <Slot name="nothing" placed={placed} show={show} />
               </Listing>
             </div>
           </section>
-          <Slot name="right" placed={at("right")} show={show} />
+          <Slot name="right" placed={placed} show={show} />
         </div>
       )}
-      {at("drawer").map((one) => (
+      {drawers.map((one) => (
         <PanelDrawer key={keyOf(one)} one={one} open={openDrawer}>
           {show(one)}
         </PanelDrawer>
@@ -113,8 +107,8 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
 /** By band, at which sides of the products panels stand. */
 function sidesOf({ panels }: PageState): Record<string, string> {
   const sides = bands.map((band) => {
-    const places = panels.map((one) => placeOf(one, band));
-    const on = (["left", "right"] as const).filter((side) => places.includes(side));
+    const slots = panels.map((one) => placementFacts[placeOf(one, band)].slot);
+    const on = (["left", "right"] as const).filter((side) => slots.includes(side));
     return [`data-${band}`, on.length === 2 ? "both" : (on[0] ?? "none")];
   });
   return Object.fromEntries(sides);

@@ -1,29 +1,45 @@
 import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 import type { Behaviour } from "../../core/settings/behaviour.ts";
-import type { Placement } from "../../core/settings/placement.ts";
-import { bandsOf, keyOf, type Placed } from "../page/placed.tsx";
+import { placementFacts, type Slot as SlotName } from "../../core/settings/placement.ts";
+import { bandsOf, FoldedPanel, keyOf, type Placed } from "../page/placed.tsx";
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
-/** The panels of a slot, in their order. */
+/** The panels of a slot, in their order; those behind a button come last. */
 export function Slot({
   name,
   placed,
   show,
 }: {
-  name: Placement;
+  name: SlotName;
   placed: readonly Placed[];
   show(one: Placed): ComponentChildren;
 }) {
+  const here = placed.filter(({ placement }) => placementFacts[placement].slot === name);
+  const isFolded = ({ placement }: Placed) => placementFacts[placement].form === "folded";
+  return (
+    <>
+      <OpenPanels name={name} placed={here.filter((one) => !isFolded(one))} show={show} />
+      {here.filter(isFolded).map((one) => (
+        <FoldedPanel key={keyOf(one)} one={one}>
+          {show(one)}
+        </FoldedPanel>
+      ))}
+    </>
+  );
+}
+
+function OpenPanels({ name, placed, show }: Parameters<typeof Slot>[0]) {
   if (placed.length === 0) return null;
-  const Tag = name === "left" || name === "right" ? "aside" : "div";
+  const isColumn = placed.some(({ placement }) => placementFacts[placement].form === "column");
+  const Tag = isColumn ? "aside" : "div";
   // Two rows that stay would lie over each other, so it is the first that does.
   const firstOn = (on: string) => placed.find((one) => one.bands === on && one.state.behaviour.sticky);
   return (
     <Tag class={`zs-slot zs-${name}`} data-bands={bandsOf(placed)}>
       {placed.map((one) =>
-        name === "above" && one === firstOn(one.bands) ? (
+        placementFacts[one.placement].sticks === "row" && one === firstOn(one.bands) ? (
           <StickyRow key={keyOf(one)} one={one}>
             {show(one)}
           </StickyRow>
@@ -32,8 +48,8 @@ export function Slot({
             key={keyOf(one)}
             data-bands={one.bands}
             data-of={one.one.slug}
-            data-placement={name}
-            {...(Tag === "aside" ? stickyOf(one.state.behaviour) : {})}
+            data-placement={one.placement}
+            {...(isColumn ? stickyOf(one.state.behaviour) : {})}
           >
             {show(one)}
           </div>
@@ -56,12 +72,13 @@ export function Article({
   show(one: Placed): ComponentChildren;
 }) {
   const blocks = blocksOf(html);
+  const inText = placed.filter(({ placement }) => placementFacts[placement].slot === "article");
   const after = ({ one }: Placed) => Math.min(one.after ?? 0, blocks.length);
   return (
     <div class="zs-article">
       {[...blocks, ""].map((block, at) => (
         <div key={at} class="zs-block">
-          {placed
+          {inText
             .filter((one) => after(one) === at)
             .map((one) => (
               <div
@@ -69,7 +86,7 @@ export function Article({
                 class="zs-inset"
                 data-bands={one.bands}
                 data-of={one.one.slug}
-                data-placement="article"
+                data-placement={one.placement}
                 data-float={one.state.behaviour.float}
                 style={{ "--zs-float": `${one.state.behaviour.floatWidth}px` }}
               >
@@ -103,7 +120,7 @@ function StickyRow({ one, children }: { one: Placed; children: ComponentChildren
       ref={row}
       data-bands={one.bands}
       data-of={one.one.slug}
-      data-placement="above"
+      data-placement={one.placement}
       data-row-sticky=""
       style={{ "--zt-nudge": `${one.state.behaviour.nudge}px` }}
     >

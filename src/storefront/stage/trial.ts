@@ -4,6 +4,7 @@ import { excused, type RowShift, type TrialStep } from "../../core/findings/layo
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import { placeOf } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { shiftBetween, takeSnapshot } from "./snapshot.ts";
@@ -22,8 +23,10 @@ export async function tryRows(store: PageStore, slug: string, panel: PanelDocume
   await until(() => shown()?.panel === panel);
   const one = shown();
   const root = document.getElementById("zt-page");
-  if (!one || !root || placeOf(one, store.state.band) === "absent") return [];
-  if (placeOf(one, store.state.band) === "drawer") store.openDrawer(slug);
+  if (!one || !root) return [];
+  const { form } = placementFacts[placeOf(one, store.state.band)];
+  if (form === "hidden") return [];
+  if (form === "drawer") store.openDrawer(slug);
   await choose(store, emptySelection);
   const found: RowShift[] = [];
   for (const row of facetRows(one.panel)) {

@@ -1,6 +1,7 @@
 import { Maximize2, Minimize2 } from "lucide-react";
 import { useRef, useState } from "react";
 import { bandAt, resolve } from "../../core/settings/band.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import type { Standing } from "../../storefront/stage/arrange/act.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { seenAs } from "../shell/sight.tsx";
@@ -50,7 +51,7 @@ export function Frame({
   const limits = useShopSettings((settings) => settings.limits);
   const languages = useShopSettings((settings) => settings.languages);
   const band = bandAt(width, limits);
-  const inDrawer = usePanel((state) => resolve(state.document.placement, band) === "drawer");
+  const inDrawer = usePanel((state) => placementFacts[resolve(state.document.placement, band)].form === "drawer");
   const { drawerOpen, openDrawer, awake, standing, act, tell } = useFrame(frame, band);
   const [scrolled, setScrolled] = useState(0);
   const edge = bezel ? 6 : 0;

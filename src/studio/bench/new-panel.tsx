@@ -6,9 +6,15 @@ import { layoutAt, layoutOfKind } from "../../core/page/shown-page.ts";
 import { emptyPanel } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { pageKinds } from "../../core/profile/page-kinds.ts";
-import { type Placement, placements } from "../../core/settings/placement.ts";
+import {
+  fitsPage,
+  type Placement,
+  placementFacts,
+  placementPictures,
+  placements,
+} from "../../core/settings/placement.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
-import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
+import { PlacementGlyph } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { RemovedDocuments } from "../shell/removed-documents.tsx";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
@@ -79,7 +85,8 @@ function Form({ name, make }: Props) {
   const places = usePlaces();
   const place = places.find(({ key }) => key === where);
   const article = place?.isArticle === true;
-  const fitting = article && placement !== "article" && placement !== "header" ? "article" : placement;
+  const fits = (one: Placement) => fitsPage(one, { isArticle: article, listing: !article });
+  const fitting = fits(placement) ? placement : "article";
   const usual = { ...emptyPanel(called.trim() || name), placement: placementOf(fitting) };
   return (
     <form
@@ -114,14 +121,16 @@ function Form({ name, make }: Props) {
         <legend className="mb-0.5">Starting position</legend>
         <div className="flex flex-wrap gap-1">
           {placements
-            .filter((one) => (one === "article" ? article : one !== "absent"))
+            .filter(
+              (one) => placementFacts[one].form !== "hidden" && (article || placementFacts[one].needs !== "article"),
+            )
             .map((one) => (
               <button
                 key={one}
                 type="button"
                 aria-pressed={one === fitting}
-                aria-label={placementWords[one]}
-                title={placementWords[one]}
+                aria-label={placementPictures[one].label}
+                title={placementPictures[one].label}
                 className={`rounded-lg border p-1.5 ${one === fitting ? "border-primary bg-plum-soft" : "border-hair hover:border-secondary"}`}
                 onClick={() => setPlacement(one)}
               >
@@ -139,7 +148,7 @@ function Form({ name, make }: Props) {
 
 /** Beside the products a phone has no room: there it comes in a drawer. */
 const placementOf = (wide: Placement): PanelDocument["placement"] =>
-  wide === "left" || wide === "right" ? { wide, slim: "drawer" } : { wide };
+  placementFacts[wide].form === "column" ? { wide, slim: "drawer" } : { wide };
 
 /** The page that is on the stage, and every kind of page. */
 function usePlaces(): (Place & { key: string; isArticle: boolean })[] {

@@ -5,6 +5,7 @@ import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../co
 import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/settings/behaviour.ts";
 import { behaviourDefinition } from "../../core/settings/behaviour-definitions.ts";
+import { placementFacts } from "../../core/settings/placement.ts";
 import { setLanguages } from "../../core/shop/edit.ts";
 import { readLanguages } from "../../core/shop/languages.ts";
 import { TextControl } from "../controls/text-control.tsx";
@@ -146,7 +147,7 @@ function useRowOff(): (band: Band) => string | undefined {
   const screens = useSession((state) => state.screens);
   return (band) => {
     const measure = measures[band];
-    if (resolve(placement, band) !== "above" || !measure) return undefined;
+    if (placementFacts[resolve(placement, band)].sticks !== "row" || !measure) return undefined;
     const offset = measure.bars + behaviours.on(behaviour, "nudge", band);
     const free = freeShare(offset, measure.panel, screens[band].height);
     return free >= leastFree
@@ -166,7 +167,7 @@ function Offset() {
     if (behaviourOff("sticky", resolve(placement, band)) || !behaviours.on(behaviour, "sticky", band)) return undefined;
     const sum = stayingHeight(bars)[band];
     const nudge = behaviours.on(behaviour, "nudge", band);
-    const measure = resolve(placement, band) === "above" ? measures[band] : undefined;
+    const measure = placementFacts[resolve(placement, band)].sticks === "row" ? measures[band] : undefined;
     const free = measure
       ? `, ${measure.panel} px high: ${Math.floor(freeShare(sum + nudge, measure.panel, screens[band].height) * 100)}% of the screen stays free`
       : "";

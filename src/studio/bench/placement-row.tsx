@@ -1,7 +1,7 @@
 import { ChevronDown } from "lucide-react";
 import { type Band, bands, isOwn, resolve } from "../../core/settings/band.ts";
-import { placements } from "../../core/settings/placement.ts";
-import { PlacementGlyph, placementWords as words } from "../shell/placement-glyph.tsx";
+import { fitsPage, placementPictures, placements } from "../../core/settings/placement.ts";
+import { PlacementGlyph } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { BandCell } from "./band-cell.tsx";
@@ -26,7 +26,7 @@ export function PlacementRow() {
               className="text-[13px] text-quiet"
               title={byPage ? "Set for this page in the table of pages" : undefined}
             >
-              {words[placement.wide]}
+              {placementPictures[placement.wide].label}
               {byPage ? ", set by this page" : ""}
             </span>
           </span>
@@ -57,7 +57,7 @@ function PlacementCell({ band }: { band: Band }) {
   const isArticle = useSession(({ shown }) => shown?.page.kind === "article");
   const shown = resolve(placement, band);
   const own = isOwn(placement, band);
-  const label = `The panel on ${band}: ${words[shown].toLowerCase()}${own ? "" : ", same as the wider band"}`;
+  const label = `The panel on ${band}: ${placementPictures[shown].label.toLowerCase()}${own ? "" : ", same as the wider band"}`;
   return (
     <Popover
       label={`Position of the panel on ${band}`}
@@ -72,8 +72,7 @@ function PlacementCell({ band }: { band: Band }) {
       {(close) => (
         <div className="flex flex-col gap-0.5">
           {placements
-            // In a text there is a place in articles only.
-            .filter((one) => one !== "article" || isArticle || one === shown)
+            .filter((one) => one === shown || fitsPage(one, { isArticle, listing: true }))
             .map((one) => (
               <button
                 key={one}
@@ -86,7 +85,7 @@ function PlacementCell({ band }: { band: Band }) {
                 }}
               >
                 <PlacementGlyph placement={one} />
-                {words[one]}
+                {placementPictures[one].label}
               </button>
             ))}
           {own && band !== "wide" ? (

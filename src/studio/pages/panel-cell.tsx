@@ -4,8 +4,8 @@ import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { PageKind } from "../../core/profile/page-kinds.ts";
 import { type Band, type Banded, bands, isOwn, resolve, withBand, withoutBand } from "../../core/settings/band.ts";
-import { type Placement, placements } from "../../core/settings/placement.ts";
-import { PlacementGlyph, placementWords } from "../shell/placement-glyph.tsx";
+import { fitsPage, type Placement, placementPictures, placements } from "../../core/settings/placement.ts";
+import { PlacementGlyph } from "../shell/placement-glyph.tsx";
 import { Popover } from "../shell/popover.tsx";
 
 interface Props {
@@ -88,7 +88,7 @@ function CellPicture({ at, own }: { at: Banded<Placement> | undefined; own: bool
 const spoken = (at: Banded<Placement>): string =>
   bands
     .filter((band) => isOwn(at, band))
-    .map((band) => `${placementWords[resolve(at, band)].toLowerCase()} on ${band}`)
+    .map((band) => `${placementPictures[resolve(at, band)].label.toLowerCase()} on ${band}`)
     .join(", ");
 
 interface FormProps extends Props {
@@ -123,8 +123,7 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
       </div>
       <div className="flex flex-col">
         {placements
-          // In a text there is a place in articles only.
-          .filter((placement) => placement !== "article" || kind === "article")
+          .filter((placement) => fitsPage(placement, { isArticle: kind === "article", listing: true }))
           .map((placement) => (
             <button
               key={placement}
@@ -134,12 +133,12 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
               onClick={() =>
                 place(
                   withBand(at ?? panel.placement, band, placement),
-                  `${placementWords[placement].toLowerCase()} on ${band}`,
+                  `${placementPictures[placement].label.toLowerCase()} on ${band}`,
                 )
               }
             >
               <PlacementGlyph placement={placement} />
-              {placementWords[placement]}
+              {placementPictures[placement].label}
             </button>
           ))}
       </div>

@@ -1,4 +1,5 @@
 import { resolve } from "../../settings/band.ts";
+import { placementFacts } from "../../settings/placement.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
 /** The phone was forgotten: a page has panels, and none of them on the slim band. */
@@ -10,7 +11,8 @@ export const noPhonePanel: PageFindingKind = {
       const own = panels.get(panel);
       return own && own.rows.length > 0 ? [{ panel, placement: at ?? own.placement, isOwn: at === undefined }] : [];
     });
-    const isThere = (band: "wide" | "slim") => standing.some(({ placement }) => resolve(placement, band) !== "absent");
+    const isThere = (band: "wide" | "slim") =>
+      standing.some(({ placement }) => placementFacts[resolve(placement, band)].form !== "hidden");
     const [first] = standing;
     if (!first || !isThere("wide") || isThere("slim")) return [];
     const words = "On a phone this page has no panel at all.";

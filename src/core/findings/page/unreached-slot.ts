@@ -1,4 +1,5 @@
 import { bands, resolve } from "../../settings/band.ts";
+import { fitsPage } from "../../settings/placement.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
 /** A panel that is to stand where its page has no place for it. */
@@ -11,12 +12,7 @@ export const unreachedSlot: PageFindingKind = {
       const own = panels.get(panel);
       if (!own) return [];
       const lost = bands.filter((band) => {
-        const place = resolve(at ?? own.placement, band);
-        if (place === "article") return !isArticle;
-        // Beside and above the products there is a place only where products are.
-        return (
-          isArticle && !page.layout.listing && ["left", "right", "above", "folded", "drawer", "nothing"].includes(place)
-        );
+        return !fitsPage(resolve(at ?? own.placement, band), { isArticle, listing: !isArticle || page.layout.listing });
       });
       if (lost.length === 0) return [];
       const why = isArticle ? "the article lists no products" : "the page is not an article";

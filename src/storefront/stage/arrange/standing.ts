@@ -1,8 +1,8 @@
-import type { Placement } from "../../../core/settings/placement.ts";
+import { placementFacts, placements, type Slot } from "../../../core/settings/placement.ts";
 import type { Area, Standing } from "./act.ts";
 
-/** Slots that a panel can be dragged to. */
-const slots = ["left", "above", "right", "header"] as const satisfies readonly Placement[];
+/** Placements that a panel can be dragged to: the rows and columns whose slot is known on the page. */
+const targets = placements.filter((one) => ["row", "column"].includes(placementFacts[one].form));
 
 /** Where the rows of a panel, the other panels and the slots are on the page now. @param slug the panel that is worked on */
 export function standingNow(slug: string): Standing {
@@ -19,14 +19,14 @@ export function standingNow(slug: string): Standing {
     panels: panels
       .filter((element) => element !== own)
       .flatMap((element) => laidOut(element).map((area) => ({ ...area, slug: element.dataset.panel ?? "" }))),
-    slots: slots.flatMap((slot) => {
-      const area = areaOf(slot);
-      return area ? [{ ...area, slot }] : [];
+    slots: targets.flatMap((placement) => {
+      const area = areaOf(placementFacts[placement].slot);
+      return area ? [{ ...area, slot: placement }] : [];
     }),
   };
 }
 
-function areaOf(slot: (typeof slots)[number]): Area | undefined {
+function areaOf(slot: Slot | undefined): Area | undefined {
   const layout = document.querySelector(".zs-layout")?.getBoundingClientRect();
   const main = document.querySelector(".zs-main")?.getBoundingClientRect();
   if (!layout || !main) return undefined;
@@ -42,5 +42,7 @@ function areaOf(slot: (typeof slots)[number]): Area | undefined {
       return { left: layout.left + side + 10, right: layout.right - side - 10, top, bottom: top + 120 };
     case "header":
       return { left: main.left, right: main.right, top: Math.max(0, top - 70), bottom: top - 8 };
+    default:
+      return undefined;
   }
 }
