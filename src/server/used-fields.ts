@@ -7,7 +7,6 @@ import { usualSorts } from "../core/engine/sort-keys.ts";
 import { showOf } from "../core/page/layout.ts";
 import type { PagesDocument } from "../core/page/pages-schema.ts";
 import type { ShownPage } from "../core/page/shown-page.ts";
-import { facetRows } from "../core/panel/panel.ts";
 import type { PanelDocument } from "../core/panel/panel-schema.ts";
 import { isSafePicture } from "../core/sanitize/safe-address.ts";
 
@@ -35,8 +34,7 @@ export function usedFields({ fields, panels, pages, search, slots }: Used): {
     fields.filter(({ role }) => roles.includes(role)).map(({ key }) => key);
   const asked = new Set<string>();
   for (const panel of panels) {
-    for (const { field } of facetRows(panel)) asked.add(field);
-    for (const row of panel.rows) if (row.kind === "piece" && row.piece === "links") asked.add(row.field);
+    for (const row of panel.rows) if ("field" in row) asked.add(row.field);
   }
   const searches =
     pages.some(({ kind }) => kind === "search") ||

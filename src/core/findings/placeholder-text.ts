@@ -1,3 +1,4 @@
+import { pieceOf } from "../panel/pieces.ts";
 import type { FindingDraft, FindingKind } from "./finding.ts";
 import { readable } from "./raw-labels.ts";
 
@@ -7,8 +8,6 @@ const standsIn =
 
 /** Whether a text is one that shoppers should never read. */
 export const isPlaceholder = (text: string): boolean => standsIn.test(text.trim());
-
-const plain = (html: string): string => html.replaceAll(/<[^<>]*>/g, " ").replaceAll("&nbsp;", " ");
 
 /** Titles and texts that shoppers would read and that say nothing to them. */
 export const placeholderText: FindingKind = {
@@ -34,8 +33,7 @@ export const placeholderText: FindingKind = {
     }
     for (const row of panel.rows) {
       if (row.kind !== "piece") continue;
-      const texts = row.piece === "text" ? [plain(row.html)] : row.piece === "heading" ? [row.label] : [];
-      for (const text of texts)
+      for (const text of pieceOf(row.piece).texts?.(row) ?? [])
         if (isPlaceholder(text))
           found.push({
             row: row.id,

@@ -9,8 +9,8 @@ import { type SettingDefinition, settingDefinition } from "../settings/setting-d
 import { settingNames } from "../settings/settings.ts";
 import { spoken, spokenValue } from "./edit.ts";
 import { rulesOf } from "./panel.ts";
-import type { FacetRow, PanelDocument, PieceRow, Row } from "./panel-schema.ts";
-import { pieceLabels } from "./pieces.ts";
+import type { FacetRow, PanelDocument, Row } from "./panel-schema.ts";
+import { type PieceRow, pieceOf } from "./pieces.ts";
 
 /** Lists the changes of a panel. @param nameOf a field as shoppers read it */
 export function* panelDifferences(
@@ -18,7 +18,7 @@ export function* panelDifferences(
   after: PanelDocument,
   nameOf: (field: string) => string,
 ): Generator<string> {
-  const title = (row: Row) => row.label || (row.kind === "facet" ? nameOf(row.field) : pieceLabels[row.piece]);
+  const title = (row: Row) => row.label || (row.kind === "facet" ? nameOf(row.field) : pieceOf(row.piece).label);
   if (before.name !== after.name) yield `was renamed from ${quoted(before.name)} to ${quoted(after.name)}`;
   if (!same(before.placement, after.placement))
     yield `is placed ${banded(after.placement, (one) => one)}, before: ${banded(before.placement, (one) => one)}`;
@@ -55,13 +55,7 @@ function* labelDifferences(before: Row, after: Row): Generator<string> {
 
 function* pieceDifferences(before: PieceRow, after: PieceRow): Generator<string> {
   yield* labelDifferences(before, after);
-  const words: Record<string, string> = {
-    html: "has a different text",
-    src: "shows a different picture",
-    href: "has a different link",
-    values: "links to other values",
-    mode: "links by another way of choosing",
-  };
+  const words: Readonly<Record<string, string>> = pieceOf(after.piece).differences ?? {};
   for (const key of differing(before, after)) {
     if (key === "label" || key === "labels") continue;
     const now = (after as Record<string, unknown>)[key];

@@ -3,22 +3,11 @@ import { largest } from "../catalogue/numbers/bounds.ts";
 import { displayNames, displays } from "../displays/displays.ts";
 import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
-import {
-  byMember,
-  exact,
-  listOf,
-  numberIn,
-  oneOf,
-  optionalRecord,
-  record,
-  someText,
-  text,
-  wholeIn,
-} from "../document/schema.ts";
+import { byMember, exact, listOf, numberIn, oneOf, record, someText, text, wholeIn } from "../document/schema.ts";
 import { type Mode, modes } from "../engine/question.ts";
 import { tokenValues } from "../look/look-schema.ts";
-import { cleanHtml } from "../sanitize/clean-html.ts";
-import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
+import { isSafePicture } from "../sanitize/safe-address.ts";
+
 import { type Band, bands } from "../settings/band.ts";
 import { type BehaviourValues, behaviours } from "../settings/behaviour.ts";
 import { behaviourDefinition } from "../settings/behaviour-definitions.ts";
@@ -26,28 +15,14 @@ import { placements } from "../settings/placement.ts";
 import { type SettingDefinition, settingDefinition } from "../settings/setting-definitions.ts";
 import { type SettingValues, settingNames } from "../settings/settings.ts";
 import { panelFormat } from "./panel-format.ts";
+import { type PieceRow, pieceSchemas } from "./pieces.ts";
+import { addressSchema, idSchema, labelSchema, labelsSchema } from "./row-members.ts";
 
 /** One of some texts, for the wide band and for those narrower bands that differ from it. */
 function bandedText<T extends string>(values: readonly T[]) {
   const one = string<T>().strict().oneOf(values);
   return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() });
 }
-
-const id = () =>
-  string()
-    .strict()
-    .matches(/^[\w-]{1,40}$/, ({ path }) => `${path} must be 1 to 40 letters, digits, - or _`)
-    .required();
-const label = () => text(200);
-/** By BCP 47 tag, a text in another language. */
-const others = optionalRecord(text(500));
-
-const safe = (test: (address: string) => boolean, what: string) =>
-  text(2000).test(
-    "safe",
-    ({ path }) => `${path} ${what}`,
-    (address) => !address || test(address),
-  );
 
 /** A text in other languages, by BCP 47 tag. */
 const wordsIn = (longest: number) =>
@@ -75,7 +50,7 @@ function settingSchema(definition: SettingDefinition): Schema {
     case "words":
       return wordsIn(definition.longest);
     case "picture":
-      return safe(isSafePicture, "must begin with https:// or /");
+      return addressSchema(isSafePicture, "must begin with https:// or /");
     case "number": {
       const one = numberIn(definition.min, definition.max);
       return definition.fallback === null ? one.nullable() : one;
@@ -115,7 +90,7 @@ const optionRules = exact({
   /** Of a tree, the category whose own branches alone are shown, as many as there will ever be; empty for the top level. */
   below: text(2000).optional(),
   /** Option identity → what shoppers read in its place, in the panel's own language and in others. */
-  labels: record(exact({ text: text(500), others })),
+  labels: record(exact({ text: text(500), others: labelsSchema })),
   /** Values that are one option. */
   merges: listOf(
     exact({
@@ -134,17 +109,17 @@ const optionRules = exact({
 const facetRow = exact({
   kind: oneOf(["facet"]),
   /** Unique in the panel. */
-  id: id(),
+  id: idSchema(),
   /** Key of the catalogue's field. Two rows of one field share their choice, mode and merged options. */
   field: someText(200),
   /** The title above the options; the field's name when empty. */
-  label: label(),
-  labels: others,
+  label: labelSchema(),
+  labels: labelsSchema,
   display: bandedText(displayNames),
   mode: oneOf(modes),
   settings,
   /** The option style of the panel's look that its options take. */
-  style: id().optional().default(undefined),
+  style: idSchema().optional().default(undefined),
   /** The style values of this facet alone. */
   look: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : tokenValues)).meta(
     said((of) => of(tokenValues), { optional: true }),
@@ -153,57 +128,7 @@ const facetRow = exact({
   options: optionRules.optional().default(undefined),
 });
 
-/** A row of the panel that is not a facet. All share an id and, where shoppers read or hear one, a label. */
-const pieceRow = <P extends string>(piece: P) =>
-  exact({ kind: oneOf(["piece"]), piece: oneOf([piece]), id: id(), label: label(), labels: others });
-
-const someValues = () => listOf(text(2000), 1000);
-const branches = exact({ below: text(2000) });
-const allBut = exact({ except: someValues() });
-
-const pieces = {
-  /** A field to search the products by words. */
-  search: pieceRow("search"),
-  /** The chosen filters, each removable, and a clear all. */
-  chosen: pieceRow("chosen"),
-  /** A button that takes every choice back. */
-  clear: pieceRow("clear"),
-  /** How many products there are. */
-  count: pieceRow("count"),
-  /** A heading of level 2 to 4; its label is the text. */
-  heading: pieceRow("heading").shape({ level: number<2 | 3 | 4>().strict().oneOf([2, 3, 4]).required() }),
-  /** Text with simple markup. */
-  text: pieceRow("text").shape({
-    html: text(20_000).test(
-      "clean",
-      ({ path }) => `${path} contains markup that isn’t allowed`,
-      (html) => html === undefined || cleanHtml(html) === html,
-    ),
-  }),
-  /** A picture; its label is the alternative text. */
-  picture: pieceRow("picture").shape({
-    src: safe(isSafePicture, "must begin with https:// or /"),
-    href: safe(isSafeAddress, "must begin with https://, mailto:, tel:, / or ?"),
-  }),
-  /** Links that each lead to the shop's page with one value of a field chosen. */
-  links: pieceRow("links").shape({
-    field: label(),
-    mode: oneOf(["any", "tree"]),
-    /** All values; some of them; all but some, or the branches of a category, both with what comes later. */
-    values: lazy((values: unknown) =>
-      values === "all"
-        ? oneOf(["all"])
-        : Array.isArray(values)
-          ? someValues()
-          : isPlain(values) && "below" in values
-            ? branches
-            : allBut,
-    ).meta(said((of) => ({ anyOf: [oneOf(["all"]), someValues(), branches, allBut].map(of) }))),
-    counts: boolean().strict().required(),
-  }),
-  /** A line between rows. */
-  divider: pieceRow("divider"),
-};
+const pieces = pieceSchemas();
 
 const anyRow = lazy((given: unknown) =>
   typeof given === "object" && given !== null && "kind" in given && given.kind === "piece"
@@ -232,9 +157,6 @@ export const panelSchema = exact({
 });
 
 export type FacetRow = InferType<typeof facetRow>;
-export type PieceRow = InferType<(typeof pieces)[keyof typeof pieces]>;
-export type PieceName = PieceRow["piece"];
-export type LinksPiece = Extract<PieceRow, { piece: "links" }>;
 export type Row = FacetRow | PieceRow;
 export type OptionRules = InferType<typeof optionRules>;
 export type NamedValue = InferType<typeof namedValue>;

@@ -66,7 +66,7 @@ export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Fa
     });
   }
   for (const row of panel.rows) {
-    if (row.kind === "piece" && row.piece === "links" && !facets.has(row.field))
+    if (row.kind === "piece" && "field" in row && !facets.has(row.field))
       facets.set(row.field, { field: row.field, mode: row.mode });
   }
   return [...facets.values()];

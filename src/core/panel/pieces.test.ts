@@ -5,7 +5,8 @@ import { checkDocument } from "../document/kind.ts";
 import { cleanHtml } from "../sanitize/clean-html.ts";
 import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
 import { panelKind } from "./kind.ts";
-import { hasLink, newPiece, pieceNames } from "./pieces.ts";
+import { hasLink } from "./links.ts";
+import { newPiece, pieceNames } from "./pieces.ts";
 
 describe("pieces", () => {
   it("are valid as they come", () => {

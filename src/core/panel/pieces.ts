@@ -1,40 +1,156 @@
-import { parentOf } from "../catalogue/path.ts";
-import type { LinksPiece, PieceName, PieceRow } from "./panel-schema.ts";
+import { boolean, type InferType, type ISchema, lazy, number } from "yup";
+import { isPlain } from "../document/is-plain.ts";
+import { said } from "../document/json-schema.ts";
+import { exact, listOf, oneOf, text } from "../document/schema.ts";
+import { cleanHtml } from "../sanitize/clean-html.ts";
+import { linksIn, plainText } from "../sanitize/html-text.ts";
+import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
+import { addressSchema, idSchema, labelSchema, labelsSchema } from "./row-members.ts";
 
-/** The designer's name for each kind of piece. */
-export const pieceLabels: Record<PieceName, string> = {
-  search: "Search field",
-  chosen: "Chosen filters",
-  clear: "Clear all",
-  count: "Result count",
-  heading: "Heading",
-  text: "Text",
-  picture: "Picture",
-  links: "Links",
-  divider: "Divider",
+/** The members of every piece: its id, and a label where shoppers read or hear one. */
+const row = <P extends string>(piece: P) =>
+  exact({
+    kind: oneOf(["piece"]),
+    piece: oneOf([piece]),
+    id: idSchema(),
+    label: labelSchema(),
+    labels: labelsSchema,
+  });
+
+type Shared = InferType<ReturnType<typeof row>>;
+
+/** A kind of piece: what it holds, and what follows from it elsewhere. How it is drawn is the storefront's. */
+interface PieceDefinition<R extends Shared = Shared> {
+  /** The designer's name for it. */
+  label: string;
+  schema: ISchema<R>;
+  /** The members that a new one has. */
+  fresh: Omit<R, "kind" | "piece" | "id" | "labels">;
+  /** Whether shoppers read or hear its label. Default: they do. */
+  isLabelled?: false;
+  /** A second one on a panel makes no sense. Default: it does. */
+  once?: true;
+  /** A new one comes first on the panel. Default: last. */
+  first?: true;
+  /** Its title in the tool without a label. @param nameOf the name of a field. Default: the designer's name for it. */
+  title?(row: R, nameOf: (field: string) => string): string;
+  /** Texts of the designer's that shoppers read. Default: none. */
+  texts?(row: R): string[];
+  /** Addresses that it leads to. Default: none. */
+  links?(row: R): string[];
+  /** By member, what its difference is called. Default: the member with its new value. */
+  differences?: { readonly [M in keyof R]?: string };
+}
+
+const define = <R extends Shared>(definition: PieceDefinition<R>): PieceDefinition<R> => definition;
+
+const someValues = () => listOf(text(2000), 1000);
+const branches = exact({ below: text(2000) });
+const allBut = exact({ except: someValues() });
+
+const list = {
+  /** A field to search the products by words. */
+  search: define({ label: "Search field", schema: row("search"), fresh: { label: "Search" }, once: true, first: true }),
+  /** The chosen filters, each removable, and a clear all. */
+  chosen: define({
+    label: "Chosen filters",
+    schema: row("chosen"),
+    fresh: { label: "Chosen filters" },
+    once: true,
+    first: true,
+  }),
+  /** A button that takes every choice back. */
+  clear: define({ label: "Clear all", schema: row("clear"), fresh: { label: "Clear all" }, once: true }),
+  /** How many products there are. */
+  count: define({
+    label: "Result count",
+    schema: row("count"),
+    fresh: { label: "" },
+    isLabelled: false,
+    once: true,
+  }),
+  /** A heading of level 2 to 4; its label is the text. */
+  heading: define({
+    label: "Heading",
+    schema: row("heading").shape({ level: number<2 | 3 | 4>().strict().oneOf([2, 3, 4]).required() }),
+    fresh: { label: "Find your way", level: 3 },
+    texts: ({ label }) => [label],
+  }),
+  /** Text with simple markup. */
+  text: define({
+    label: "Text",
+    schema: row("text").shape({
+      html: text(20_000).test(
+        "clean",
+        ({ path }) => `${path} contains markup that isn’t allowed`,
+        (html) => html === undefined || cleanHtml(html) === html,
+      ),
+    }),
+    fresh: { label: "", html: "<p>A few words for shoppers.</p>" },
+    isLabelled: false,
+    texts: ({ html }) => [plainText(html)],
+    links: ({ html }) => linksIn(html),
+    differences: { html: "has a different text" },
+  }),
+  /** A picture; its label is the alternative text. */
+  picture: define({
+    label: "Picture",
+    schema: row("picture").shape({
+      src: addressSchema(isSafePicture, "must begin with https:// or /"),
+      href: addressSchema(isSafeAddress, "must begin with https://, mailto:, tel:, / or ?"),
+    }),
+    fresh: { label: "", src: "", href: "" },
+    links: ({ href }) => (href === "" ? [] : [href]),
+    differences: { src: "shows a different picture", href: "has a different link" },
+  }),
+  /** Links that each lead to the shop's page with one value of a field chosen. */
+  links: define({
+    label: "Links",
+    schema: row("links").shape({
+      field: labelSchema(),
+      mode: oneOf(["any", "tree"]),
+      /** All values; some of them; all but some, or the branches of a category, both with what comes later. */
+      values: lazy((values: unknown) =>
+        values === "all"
+          ? oneOf(["all"])
+          : Array.isArray(values)
+            ? someValues()
+            : isPlain(values) && "below" in values
+              ? branches
+              : allBut,
+      ).meta(said((of) => ({ anyOf: [oneOf(["all"]), someValues(), branches, allBut].map(of) }))),
+      counts: boolean().strict().required(),
+    }),
+    fresh: { label: "", field: "", mode: "any", values: "all", counts: true },
+    title: ({ field }, nameOf) => `Links: ${nameOf(field)}`,
+    differences: { values: "links to other values", mode: "links by another way of choosing" },
+  }),
+  /** A line between rows. */
+  divider: define({ label: "Divider", schema: row("divider"), fresh: { label: "" }, isLabelled: false }),
 };
 
+type Pieces = typeof list;
+export type PieceName = keyof Pieces;
+export type PieceRow = InferType<Pieces[PieceName]["schema"]>;
+export type LinksPiece = Extract<PieceRow, { piece: "links" }>;
+
 /** The kinds of pieces, in the order in which they are offered. */
-export const pieceNames = Object.keys(pieceLabels) as PieceName[];
+export const pieceNames = Object.keys(list) as PieceName[];
 
-/** Whether a piece of links has one for a value. */
-export function hasLink({ values }: Pick<LinksPiece, "values">, id: string): boolean {
-  if (values === "all") return true;
-  if (Array.isArray(values)) return values.includes(id);
-  return "below" in values ? parentOf(id) === values.below : !values.except.includes(id);
-}
+/** The schemas of all pieces, by their names. */
+export const pieceSchemas = () =>
+  Object.fromEntries(Object.entries(list).map(([name, { schema }]) => [name, schema])) as {
+    [P in PieceName]: Pieces[P]["schema"];
+  };
 
-/** A piece as it is until the designer changes it. @param of for links, the field whose values they are */
-export function newPiece(
-  piece: PieceName,
+/** The definition of a kind of piece. It is asked about rows of that kind only, which the compiler cannot see. */
+export const pieceOf = (piece: PieceName): PieceDefinition<PieceRow> =>
+  list[piece] as unknown as PieceDefinition<PieceRow>;
+
+/** A piece as it is until the designer changes it. @param members those that are known already */
+export const newPiece = <P extends PieceName>(
+  piece: P,
   id: string,
-  of: Pick<LinksPiece, "field" | "mode"> & Partial<Pick<LinksPiece, "values">> = { field: "", mode: "any" },
-): PieceRow {
-  const base = { kind: "piece" as const, id };
-  if (piece === "heading") return { ...base, piece, label: "Find your way", level: 3 };
-  if (piece === "text") return { ...base, piece, label: "", html: "<p>A few words for shoppers.</p>" };
-  if (piece === "picture") return { ...base, piece, label: "", src: "", href: "" };
-  if (piece === "links") return { ...base, piece, label: "", values: "all", ...of, counts: true };
-  if (piece === "divider" || piece === "count") return { ...base, piece, label: "" };
-  return { ...base, piece, label: { search: "Search", chosen: "Chosen filters", clear: "Clear all" }[piece] };
-}
+  members: Partial<Extract<PieceRow, { piece: P }>> = {},
+): Extract<PieceRow, { piece: P }> =>
+  ({ kind: "piece", id, piece, ...pieceOf(piece).fresh, ...members }) as Extract<PieceRow, { piece: P }>;

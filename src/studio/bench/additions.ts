@@ -4,8 +4,8 @@ import { combineEdits } from "../../core/document/edit.ts";
 import { addRow, type PanelEdit } from "../../core/panel/edit.ts";
 import { allOptions } from "../../core/panel/options.ts";
 import { newFacet } from "../../core/panel/panel.ts";
-import type { FacetRow, LinksPiece, PanelDocument, Row } from "../../core/panel/panel-schema.ts";
-import { newPiece, pieceLabels, pieceNames } from "../../core/panel/pieces.ts";
+import type { FacetRow, PanelDocument, Row } from "../../core/panel/panel-schema.ts";
+import { type LinksPiece, newPiece, type PieceRow, pieceNames, pieceOf } from "../../core/panel/pieces.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { suggestFacet, suggestRow } from "../../core/panel/suggest/suggest.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
@@ -26,7 +26,6 @@ export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: num
   return { count: worth.length, edit: combineEdits(`Add ${worth.length} suggested facets`, edits) };
 }
 
-const once = new Set(["search", "chosen", "clear", "count"]);
 const linked: readonly FieldRole[] = ["category", "collections", "brand", "type", "tags"];
 
 /** Pieces that can be added, each as the edit that adds it; some make sense once only. */
@@ -35,17 +34,17 @@ export function freePieces(
   panel: PanelDocument,
 ): { name: string; id: string; row: Row; edit: PanelEdit }[] {
   const has = (piece: string) => panel.rows.some((row) => row.kind === "piece" && row.piece === piece);
-  const add = (name: string, row: ReturnType<typeof newPiece>) => ({
+  const add = (name: string, row: PieceRow) => ({
     name,
     id: row.id,
     row,
-    edit: addRow(row, name, row.piece === "search" || row.piece === "chosen" ? 0 : undefined),
+    edit: addRow(row, name, pieceOf(row.piece).first ? 0 : undefined),
   });
   const pieces = pieceNames
-    .filter((piece) => !(once.has(piece) && has(piece)))
+    .filter((piece) => !(pieceOf(piece).once && has(piece)))
     .flatMap((piece) => {
       const id = freeId(panel.rows, piece);
-      if (piece !== "links") return [add(pieceLabels[piece], newPiece(piece, id))];
+      if (piece !== "links") return [add(pieceOf(piece).label, newPiece(piece, id))];
       return profiles
         .filter(({ field, reach }) => linked.includes(field.role) && reach > 0)
         .flatMap(({ field }) => {

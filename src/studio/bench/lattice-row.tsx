@@ -7,7 +7,7 @@ import { setLabel } from "../../core/panel/edit.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import type { FacetRow, Row } from "../../core/panel/panel-schema.ts";
-import { pieceLabels } from "../../core/panel/pieces.ts";
+import { pieceOf } from "../../core/panel/pieces.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
 import { bands } from "../../core/settings/band.ts";
 import { Opens } from "../numbers/opens.tsx";
@@ -125,7 +125,7 @@ const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; ti
           <FacetLine row={row} profile={profileOf(row.field)} />
         ) : (
           <span className="text-[13px] text-quiet">
-            {title.startsWith(pieceLabels[row.piece]) ? "piece" : pieceLabels[row.piece].toLowerCase()}
+            {title.startsWith(pieceOf(row.piece).label) ? "piece" : pieceOf(row.piece).label.toLowerCase()}
           </span>
         )}
       </div>

@@ -1,6 +1,6 @@
 import { lazy, type ReactNode, Suspense } from "react";
 import { replaceRow, setTranslation } from "../../core/panel/edit.ts";
-import type { PieceRow } from "../../core/panel/panel-schema.ts";
+import { type PieceRow, pieceOf } from "../../core/panel/pieces.ts";
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { Choice } from "../controls/choice.tsx";
 import { TextControl } from "../controls/text-control.tsx";
@@ -18,11 +18,11 @@ export function PieceSettings({ row, title }: { row: PieceRow; title: string }) 
   const store = useBench().panel;
   const languages = useShopSettings((settings) => settings.languages);
   const change = (next: PieceRow, what: string) => store.getState().apply(replaceRow(next, `${title}: ${what}`));
-  const spoken = row.piece !== "divider" && row.piece !== "count" && row.piece !== "text";
+  const isLabelled = pieceOf(row.piece).isLabelled ?? true;
   return (
     <div className="grid gap-2 border-t border-hair/70 px-9 py-2.5">
       <Own row={row} title={title} change={change} />
-      {spoken
+      {isLabelled
         ? languages.map((language) => (
             <PieceLine key={language} label={`Label, ${language}`}>
               <TextControl
@@ -98,9 +98,9 @@ function Own({ row, title, change }: OwnProps) {
     default:
       return (
         <p className="text-[13px] text-quiet">
-          {row.piece === "divider" || row.piece === "count"
-            ? "This piece has no settings."
-            : "Only its label can be changed, above."}
+          {(pieceOf(row.piece).isLabelled ?? true)
+            ? "Only its label can be changed, above."
+            : "This piece has no settings."}
         </p>
       );
   }

@@ -1,13 +1,8 @@
 import { productAt, searchAddress, shopAddress } from "../../page/page-list.ts";
 import type { PanelDocument } from "../../panel/panel-schema.ts";
+import { pieceOf } from "../../panel/pieces.ts";
+import { linksIn } from "../../sanitize/html-text.ts";
 import type { PageFindingKind, PageFound } from "./page-finding.ts";
-
-/** Addresses that a rich text links to. */
-const linksIn = (html: string): string[] =>
-  [...html.matchAll(/<a href="([^"]{1,2000})"/g)].map(([, to]) => decoded(to));
-
-/** An address as it was before it stood in markup. */
-const decoded = (text = ""): string => text.replaceAll("&quot;", '"').replaceAll("&lt;", "<").replaceAll("&amp;", "&");
 
 /** The place of the shop that an address leads to; undefined where it leads elsewhere, or stays on its page. */
 function placeIn(address: string): string | undefined {
@@ -22,11 +17,7 @@ function placeIn(address: string): string | undefined {
 
 /** Links and pictures of a panel that lead to an address. */
 const linksOf = (panel: PanelDocument): string[] =>
-  panel.rows.flatMap((row) => {
-    if (row.kind !== "piece") return [];
-    if (row.piece === "text") return linksIn(row.html);
-    return row.piece === "picture" && row.href !== "" ? [row.href] : [];
-  });
+  panel.rows.flatMap((row) => (row.kind === "piece" ? (pieceOf(row.piece).links?.(row) ?? []) : []));
 
 /** Links in texts, pictures and the menu that lead to a page that the shop does not have. */
 export const linkNowhere: PageFindingKind = {
