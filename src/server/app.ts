@@ -13,6 +13,7 @@ import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
 import { hostGuard } from "./host-guard.ts";
 import { shedLoad } from "./load-shedding.ts";
 import { api, asFault } from "./routes/api.ts";
+import { costsOf } from "./routes/cost.ts";
 import type { StandIn } from "./routes/handoff.ts";
 import { messagePage } from "./routes/message-page.ts";
 import type { Offload } from "./routes/offload.ts";
@@ -58,13 +59,6 @@ const inDevelopment = (root: string): StorefrontAssets => ({
   development: true,
 });
 
-/** Routes that read a shop's catalogue, and routes that may take a second or more. */
-const quick = ["data", "suggest", "swatches", "overview", "differences", "stand"];
-const long = [
-  ...["new-findings", "handoff", "handoff.zip", "folder.zip", "catalogue.csv", "catalogue.jsonld"],
-  ...["swatches.csv", "swatches.tokens.json", "swatches.zip"],
-];
-
 const kept = (path: string, c: Context): void => c.header("cache-control", cacheOf(path));
 
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
@@ -81,13 +75,14 @@ export function createApp({
 }: AppOptions): Hono {
   const fork = () => orm.em.fork();
   /** Hands a request on to the threads, with how far the main one is. */
-  const inThread = (how: Parameters<Threads["answer"]>[2]): Offload | undefined =>
-    threads &&
-    ((c) => {
+  const inThread =
+    (pool: Pick<Threads, "answer">, how: Parameters<Threads["answer"]>[2]): Offload =>
+    (c) => {
       const site = standIn(c.req.param("shop") ?? "");
-      return threads.answer(c.req.raw, { writes: writeCount(), forgotten: catalogues.forgotten, site }, how);
-    });
-  const far = inThread({ plain: true, shared: true });
+      return pool.answer(c.req.raw, { writes: writeCount(), forgotten: catalogues.forgotten, site }, how);
+    };
+  const far = threads && inThread(threads, { plain: true, shared: true });
+  const costs = costsOf(threads && { quick: inThread(threads, {}), long: inThread(threads, { long: true }) });
   const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
   const app = new Hono();
 
@@ -108,12 +103,7 @@ export function createApp({
   app.get("/api/tool", (c) => c.json({ signedIn: gate !== undefined } satisfies ToolState));
   const line = shedLoad();
   for (const heavy of ["/shop/*", "/draft/*", "/edition/*", "/api/shops/:shop/*"]) app.use(heavy, line);
-  for (const [names, answer] of [
-    [quick, inThread({})],
-    [long, inThread({ long: true })],
-  ] as const)
-    if (answer) for (const what of names) app.get(`/api/shops/:shop/${what}`, answer);
-  app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far }));
+  app.route("/api", api({ fork, catalogues, standIn, readers: threads ?? readers, keeps, far, costs }));
   const assets = development ? inDevelopment(root) : built(root);
   const pages = { fork, catalogues, assets, keeps, far };
   app.route("/shop", shopPages({ ...pages, of: "shoppers" }));

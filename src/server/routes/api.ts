@@ -21,15 +21,16 @@ export interface ApiOptions extends CatalogueOptions {
 
 /** Shops, catalogues and documents as JSON. */
 export function api(options: ApiOptions): Hono {
-  const { fork, catalogues, standIn, readers } = options;
+  const { fork, catalogues, standIn, readers, costs } = options;
+  const { light } = costs;
   const app = new Hono();
   app.route("/", catalogueRoutes(options));
-  app.route("/", documentRoutes(fork, catalogues));
-  app.route("/", swatchRoutes(fork, catalogues, readers));
-  app.route("/", editionRoutes(fork, catalogues));
-  app.route("/", folderRoutes(fork, readers));
-  app.route("/", handoffRoutes(fork, standIn));
-  app.route("/", overviewRoutes(fork, catalogues));
+  app.route("/", documentRoutes(fork, catalogues, costs));
+  app.route("/", swatchRoutes(fork, catalogues, readers, costs));
+  app.route("/", editionRoutes(fork, catalogues, costs));
+  app.route("/", folderRoutes(fork, readers, costs));
+  app.route("/", handoffRoutes(fork, standIn, costs));
+  app.route("/", overviewRoutes(fork, catalogues, costs));
 
   app.get("/shops", async (c) => {
     const em = fork();
@@ -37,7 +38,7 @@ export function api(options: ApiOptions): Hono {
     return c.json(await Promise.all(shops.map((shop) => shopSummaryOf(em, shop))));
   });
 
-  app.get("/shops/:shop", async (c) => {
+  app.get("/shops/:shop", light, async (c) => {
     const em = fork();
     return c.json(await shopSummaryOf(em, await shopOf(em, c.req.param("shop"))));
   });

@@ -22,6 +22,7 @@ import { createShop, loadBytes, shopSummaryOf } from "../store/shops.ts";
 import { draftOf } from "../store/source.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
 import type { Readers } from "../uploads.ts";
+import type { Costs } from "./cost.ts";
 import { madeOf, type Offload } from "./offload.ts";
 import {
   attachment,
@@ -52,12 +53,14 @@ export interface CatalogueOptions {
   catalogues: Catalogues;
   readers: Readers;
   keeps: boolean;
+  costs: Costs;
   /** The engine; in this very thread when absent. */
   far: Offload | undefined;
 }
 
 /** Imports and downloads of a shop's catalogue. */
-export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: CatalogueOptions): Hono {
+export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }: CatalogueOptions): Hono {
+  const { light, quick, long } = costs;
   const app = new Hono();
   const kept = new ResponseCache();
   const loaded = new WriteScopedCache<LoadedCatalogue>();
@@ -76,14 +79,14 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
   });
 
   // The catalogue for storefronts: with corrections, and only the fields that panels and cards need.
-  app.get("/shops/:shop/data", async (c) => {
+  app.get("/shops/:shop/data", quick, async (c) => {
     const { data } = await catalogues.get(await sourceFor(fork(), c));
     const only = c.req.query("only")?.split(",", 2000);
     return data({ text: c.req.query("text") !== undefined, only }).answer(c.req.raw, binaryType, "no-cache");
   });
 
   // Suggestions while somebody types into the shop's search.
-  app.get("/shops/:shop/suggest", async (c) => {
+  app.get("/shops/:shop/suggest", quick, async (c) => {
     const source = await sourceFor(fork(), c);
     const { facts } = await catalogues.get(source);
     const pages = (await source.read(pagesKind))?.document ?? pagesKind.fresh("");
@@ -103,7 +106,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
   });
 
   // The catalogue for the tool: as it was imported.
-  app.get("/shops/:shop/source", async (c) => {
+  app.get("/shops/:shop/source", light, async (c) => {
     const em = fork();
     return binary(await loadBytes(em, await shopRefOf(em, c.req.param("shop"))));
   });
@@ -138,7 +141,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
     return c.json(await shopSummaryOf(em, await shopOf(em, shop.slug)));
   });
 
-  app.get("/shops/:shop/imports", async (c) => {
+  app.get("/shops/:shop/imports", light, async (c) => {
     const em = fork();
     return c.json(await listImports(em, await shopRefOf(em, c.req.param("shop"))));
   });
@@ -153,7 +156,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far }: Catal
   });
 
   for (const [format, type, write] of exports) {
-    app.get(`/shops/:shop/${format}`, async (c) => {
+    app.get(`/shops/:shop/${format}`, long, async (c) => {
       const em = fork();
       const shop = await shopRefOf(em, c.req.param("shop") ?? "");
       const { facts } = await catalogues.get(draftOf(em, shop));

@@ -19,14 +19,15 @@ import {
 } from "../store/documents.ts";
 import { keptDays, orderDocuments, removeDocument, removedDocuments, restoreDocument } from "../store/removal.ts";
 import { inTurn } from "../store/write.ts";
+import type { Costs } from "./cost.ts";
 import { bodyOf, check, jsonOf, limit, shopRefOf, textOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
-export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, { light }: Costs): Hono {
   const app = new Hono();
   const address = "/shops/:shop/documents/:kind/:slug?";
 
-  app.get(address, async (c) => {
+  app.get(address, light, async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));
@@ -81,7 +82,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(await listDocuments(em, shop, kind));
   });
 
-  app.get("/shops/:shop/removed/:kind", async (c) => {
+  app.get("/shops/:shop/removed/:kind", light, async (c) => {
     const em = fork();
     return c.json(await removedDocuments(em, await shopRefOf(em, c.req.param("shop")), manyOf(c.req.param("kind"))));
   });

@@ -7,13 +7,18 @@ import { shopDifferences } from "../../core/report/shop-differences.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
+import type { Costs } from "./cost.ts";
 import { bodyOf, check, limit, shopOf, stateIn } from "./request.ts";
 
 /** Editions of a shop: publishing, differences, and restoring. */
-export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+export function editionRoutes(
+  fork: () => SqlEntityManager,
+  catalogues: Catalogues,
+  { light, quick, long }: Costs,
+): Hono {
   const app = new Hono();
 
-  app.get("/shops/:shop/editions", async (c) => {
+  app.get("/shops/:shop/editions", light, async (c) => {
     const em = fork();
     return c.json(await listEditions(em, await shopOf(em, c.req.param("shop"))));
   });
@@ -26,7 +31,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
   });
 
   // The pages and panels of a state, for rehearsals.
-  app.get("/shops/:shop/stand", async (c) => {
+  app.get("/shops/:shop/stand", quick, async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const { pages, panels } = await stateOf(em, shop, stateIn(c.req.query("of")));
@@ -34,7 +39,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
   });
 
   // Changes between two versions, in words. Before the first edition everything is new.
-  app.get("/shops/:shop/differences", async (c) => {
+  app.get("/shops/:shop/differences", quick, async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const [from, to] = [stateIn(c.req.query("from")), stateIn(c.req.query("to"))];
@@ -42,7 +47,7 @@ export function editionRoutes(fork: () => SqlEntityManager, catalogues: Catalogu
   });
 
   // Findings of panels and pages that one state has and the other had not; those that only a browser can measure are left out.
-  app.get("/shops/:shop/new-findings", async (c) => {
+  app.get("/shops/:shop/new-findings", long, async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const [from, to] = [stateIn(c.req.query("from")), stateIn(c.req.query("to"))];

@@ -6,13 +6,14 @@ import { zipFolder } from "../../core/shop/archive/zip.ts";
 import { shopSummaryOf } from "../store/shops.ts";
 import { createWhole, wholeShop } from "../store/whole-shops.ts";
 import type { Readers } from "../uploads.ts";
+import type { Costs } from "./cost.ts";
 import { limit, sentOf, shopOf } from "./request.ts";
 
 /** A whole shop as a zip of its folder, out and in. */
-export function folderRoutes(fork: () => SqlEntityManager, readers: Readers): Hono {
+export function folderRoutes(fork: () => SqlEntityManager, readers: Readers, { long }: Costs): Hono {
   const app = new Hono();
 
-  app.get("/shops/:shop/folder.zip", async (c) => {
+  app.get("/shops/:shop/folder.zip", long, async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     return new Response(zipFolder(writeFolder(await wholeShop(em, shop))), {

@@ -9,13 +9,14 @@ import { type CacheKey, cacheKey } from "../cache-key.ts";
 import { type Handoff, makeHandoff } from "../handoff/make.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
 import { stateOf } from "../store/editions.ts";
+import type { Costs } from "./cost.ts";
 import { shopOf, stateIn } from "./request.ts";
 
 /** Where a site is on which a shop's handoff stands already; undefined where there is none. */
 export type StandIn = (shop: string) => string | undefined;
 
 /** Handoffs: shown first, then downloaded as a ZIP. */
-export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): Hono {
+export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { long }: Costs): Hono {
   const app = new Hono();
   // The downloaded files are those that were shown, made once.
   const made = new LRUCache<CacheKey, Promise<Handoff>>({ max: 3 });
@@ -36,7 +37,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): H
     return { slug: shop.slug, handoff: await handoff };
   }
 
-  app.get("/shops/:shop/handoff", async (c) => {
+  app.get("/shops/:shop/handoff", long, async (c) => {
     const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
     const { files, report } = handoff;
     const seen = standIn(slug);
@@ -48,7 +49,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn): H
     } satisfies HandoffPreview);
   });
 
-  app.get("/shops/:shop/handoff.zip", async (c) => {
+  app.get("/shops/:shop/handoff.zip", long, async (c) => {
     const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
     return new Response(zipFolder(handoff.files), {
       headers: {

@@ -8,12 +8,13 @@ import { stepsDone } from "../store/documents.ts";
 import { listEditions, stateOf } from "../store/editions.ts";
 import { shopGround } from "../store/looks.ts";
 import { draftOf } from "../store/source.ts";
+import type { Costs } from "./cost.ts";
 import { shopOf } from "./request.ts";
 
 /** How far the work on a shop is. */
-export function overviewRoutes(fork: () => SqlEntityManager, catalogues: Catalogues): Hono {
+export function overviewRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, { quick }: Costs): Hono {
   const app = new Hono();
-  app.get("/shops/:shop/overview", async (c) => {
+  app.get("/shops/:shop/overview", quick, async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
     const source = draftOf(em, shop);

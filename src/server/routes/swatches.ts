@@ -9,13 +9,19 @@ import { shopGround } from "../store/looks.ts";
 import { draftOf } from "../store/source.ts";
 import { findPicture, keepPicture } from "../store/swatches.ts";
 import type { Readers } from "../uploads.ts";
+import type { Costs } from "./cost.ts";
 import { attachment, limit, sentOf, shopRefOf } from "./request.ts";
 
 /** The swatches of a shop as shoppers see them, and its pictures. */
-export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, readers: Readers): Hono {
+export function swatchRoutes(
+  fork: () => SqlEntityManager,
+  catalogues: Catalogues,
+  readers: Readers,
+  { quick, long }: Costs,
+): Hono {
   const app = new Hono();
 
-  app.get("/shops/:shop/swatches", async (c) => {
+  app.get("/shops/:shop/swatches", quick, async (c) => {
     const em = fork();
     const source = draftOf(em, await shopRefOf(em, c.req.param("shop")));
     return c.json(await (await catalogues.get(source)).swatches.resolve(source, await shopGround(source)));
@@ -32,14 +38,14 @@ export function swatchRoutes(fork: () => SqlEntityManager, catalogues: Catalogue
     ["swatches.tokens.json", "application/json", (lines) => JSON.stringify(writeTokens(lines), null, 1)],
   ];
   for (const [name, type, write] of exports) {
-    app.get(`/shops/:shop/${name}`, async (c) => {
+    app.get(`/shops/:shop/${name}`, long, async (c) => {
       const { slug, lines } = await listOf(c.req.param("shop") ?? "");
       return attachment(write(lines), type, `${slug}-${name}`);
     });
   }
 
   // With the pictures, each named by its value.
-  app.get("/shops/:shop/swatches.zip", async (c) => {
+  app.get("/shops/:shop/swatches.zip", long, async (c) => {
     const { slug, lines } = await listOf(c.req.param("shop") ?? "");
     const pictures = new Map<string, Uint8Array>();
     for (const { entry } of lines) {
