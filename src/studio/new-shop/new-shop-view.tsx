@@ -1,8 +1,5 @@
-import { yupResolver } from "@hookform/resolvers/yup";
-import { useEffect } from "react";
-import { useForm } from "react-hook-form";
+import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
-import { object, string } from "yup";
 import type { ShopSummary } from "../../core/api/shop.ts";
 import { ImportForm } from "../import/import-form.tsx";
 import { useReader } from "../import/use-reader.ts";
@@ -10,10 +7,6 @@ import { useSender } from "../import/use-sender.ts";
 import { Strip } from "../shell/strip.tsx";
 
 const currencies = Intl.supportedValuesOf("currency");
-const form = object({
-  name: string().trim().required("Enter a name for the shop.").max(100, "The name has more than 100 characters."),
-  currency: string().required().oneOf(currencies, "Choose a currency from the list."),
-});
 const unknown = { fields: [], reading: [] };
 
 /** A new shop from a catalogue file: choose it, see what it holds, create the shop. */
@@ -21,26 +14,25 @@ export function NewShopView() {
   const reader = useReader(unknown);
   const sender = useSender(reader);
   const { preview, busy } = reader;
-  const { register, handleSubmit, setValue, getValues, formState } = useForm({
-    resolver: yupResolver(form),
-    defaultValues: { name: "", currency: "EUR" },
-  });
   const navigate = useNavigate();
-  const isChosen = formState.dirtyFields.currency === true;
-  const said = preview?.currency;
-  useEffect(() => {
-    if (said !== undefined && !isChosen && currencies.includes(said)) setValue("currency", said);
-  }, [said, isChosen, setValue]);
+  const [name, setName] = useState("");
+  const [isUnnamed, setUnnamed] = useState(false);
+  const [chosen, setChosen] = useState<string>();
+  // Until one is chosen the currency is the one that the file's prices are written in.
+  const currency = chosen ?? currencies.find((code) => code === preview?.currency) ?? "EUR";
 
   const take = (file: File) => {
     sender.forget();
-    if (getValues("name") === "") setValue("name", nameFrom(file.name));
+    if (name === "") setName(nameFrom(file.name));
     reader.take(file);
   };
-  const create = handleSubmit(async (values) => {
-    const shop = await sender.send<ShopSummary>("/shops", "Creating the shop", values);
+  const create = async (event: FormEvent) => {
+    event.preventDefault();
+    setUnnamed(name.trim() === "");
+    if (name.trim() === "") return;
+    const shop = await sender.send<ShopSummary>("/shops", "Creating the shop", { name: name.trim(), currency });
     if (shop) navigate(`/shops/${encodeURIComponent(shop.slug)}/panels`);
-  });
+  };
   const ready = preview !== undefined && preview.fault === undefined && !busy;
 
   return (
@@ -66,21 +58,16 @@ export function NewShopView() {
           <input
             type="text"
             className="input w-full"
-            {...register("name")}
-            aria-invalid={formState.errors.name !== undefined}
+            value={name}
+            maxLength={100}
+            onChange={({ target }) => setName(target.value)}
+            aria-invalid={isUnnamed}
           />
-          {formState.errors.name ? (
-            <span className="text-[13px] text-error">{formState.errors.name.message}</span>
-          ) : null}
+          {isUnnamed ? <span className="text-[13px] text-error">Enter a name for the shop.</span> : null}
         </label>
         <label className="grid gap-1">
           <span className="font-medium">Currency of the prices</span>
-          <select
-            className="select w-full"
-            {...register("currency", {
-              onChange: ({ target }) => setValue("currency", target.value, { shouldDirty: true }),
-            })}
-          >
+          <select className="select w-full" value={currency} onChange={({ target }) => setChosen(target.value)}>
             {currencies.map((code) => (
               <option key={code} value={code}>
                 {code}
@@ -124,5 +111,5 @@ function nameFrom(file: string): string {
     .replace(/\.\w+$/, "")
     .replaceAll(/[_-]+/g, " ")
     .trim();
-  return name.slice(0, 1).toUpperCase() + name.slice(1);
+  return (name.slice(0, 1).toUpperCase() + name.slice(1)).slice(0, 100);
 }
