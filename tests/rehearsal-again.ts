@@ -212,10 +212,10 @@ export function walkAgain(
     if (mine.length === 0) return display === "switch" ? undefined : "missing";
     const some = mine.filter((option) => option.left > 0);
     const best = some.reduce((least, option) => (option.left < least.left ? option : least), some[0]) ?? mine[0];
-    if (best.left === 0 && settings.deadEnd !== "keep") return "missing";
+    if (best.left === 0 && settings.emptyOptions !== "keep") return "missing";
     const cost = () => {
       const shown = offered.filter(
-        (id) => id === best.id || settings.deadEnd !== "drop" || finds({ options: [id] }) > 0,
+        (id) => id === best.id || settings.emptyOptions !== "drop" || finds({ options: [id] }) > 0,
       );
       const at = shown.indexOf(best.id);
       if (display === "tree" && settings.nested) {

@@ -130,7 +130,7 @@ async function panelOf(
 ) {
   const row = { kind: "facet", id: "f", field, label: "", display: { wide: display }, mode, settings };
   const document = {
-    format: 4,
+    format: 5,
     name,
     placement: { wide: "left", slim: "above" },
     rows: [row, { kind: "piece", id: "c", piece: "clear", label: "Clear all" }],
@@ -200,7 +200,7 @@ test("faded options and right-to-left pages hold for axe as well", async ({ page
     }),
   );
   const document = {
-    format: 4,
+    format: 5,
     name: "Faded",
     placement: { wide: "left", slim: "above" },
     rows: [

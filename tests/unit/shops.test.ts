@@ -1,14 +1,19 @@
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { decodeCatalogue, encodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { firstValue } from "../../src/core/catalogue/catalogue.ts";
 import { mendsKind } from "../../src/core/catalogue/mend/kind.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
-import { edited, perform } from "../../src/core/document/edit.ts";
+import { changeBetween, edited, patched, perform } from "../../src/core/document/edit.ts";
+import { checkDocument } from "../../src/core/document/kind.ts";
 import { renamePanel } from "../../src/core/panel/edit.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
-import { emptyPanel } from "../../src/core/panel/panel.ts";
+import { emptyPanel, facetRows } from "../../src/core/panel/panel.ts";
+import type { PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { shopKind } from "../../src/core/shop/kind.ts";
-import { openDatabase } from "../../src/server/store/database.ts";
+import { closeDatabase, openDatabase } from "../../src/server/store/database.ts";
 import {
   createDocument,
   listDocuments,
@@ -157,7 +162,7 @@ describe("documents of an older version of the tool", () => {
       ["panel-1", 4],
     ]);
     const first = await readDocument(old.em.fork(), shop, panelKind, "panel-0");
-    expect(first?.document).toMatchObject({ format: 4, name: "First" });
+    expect(first?.document).toMatchObject({ format: 5, name: "First" });
     expect(first?.document).not.toHaveProperty("limits");
     expect(first?.document.rows[0]).toMatchObject({ labels: { de: "Licht’s" } });
     expect(first?.document.rows[1]).toMatchObject({
@@ -165,6 +170,53 @@ describe("documents of an older version of the tool", () => {
       settings: { rangeBy: "typed", rangeCount: 4, rangeLimits: [10, 20] },
     });
     await old.close(true);
+  });
+
+  it("are rewritten with their steps when the file is opened, so that undo brings no older format back", async () => {
+    const file = join(mkdtempSync(join(tmpdir(), "trellis-older-")), "shops.db");
+    const first = await openDatabase(file);
+    const { slug } = await createShop(first.em.fork(), {
+      name: "Old",
+      currency: "EUR",
+      ...newShopOf(read(small).catalogue),
+    });
+    const facet = { kind: "facet", id: "l", field: "light", label: "", display: { wide: "check-boxes" }, mode: "any" };
+    const states = [{ deadEnd: "keep" }, { deadEnd: "keep", least: 1 }, { deadEnd: "drop", least: 1 }].map(
+      (settings) => ({
+        ...emptyPanel("Finder"),
+        format: 4,
+        rows: [{ ...facet, settings }],
+      }),
+    );
+    const [body, done] = [states[1] ?? {}, 1];
+    const steps = [1, 2].map((n) => ({
+      n,
+      at: n,
+      words: `Step ${n}`,
+      ...changeBetween(states[n - 1] ?? {}, states[n] ?? {}),
+    }));
+    const run = (text: string, values: unknown[] = []) => first.em.getConnection().execute(text, values);
+    await run("update document set body = ?, done = ? where kind = 'panel'", [JSON.stringify(body), done]);
+    for (const { n, at, words, patches, inverse } of steps)
+      await run(
+        "insert into step (document_id, n, at, words, patches, inverse) select id, ?, ?, ?, ?, ? from document where kind = 'panel'",
+        [n, at, words, JSON.stringify(patches), JSON.stringify(inverse)],
+      );
+    await closeDatabase(first);
+
+    const again = await openDatabase(file);
+    const shop = await findShop(again.em.fork(), slug);
+    const [panel] = shop ? await listDocuments(again.em.fork(), shop, panelKind) : [];
+    const opened = shop && (await openDocument(again.em.fork(), shop, panelKind, panel?.slug));
+    if (!opened) throw new Error("The panel is gone.");
+    const settingsOf = (document: PanelDocument) => facetRows(document)[0]?.settings;
+    const [undone, redone] = [opened.history.steps[0]?.inverse ?? [], opened.history.steps[1]?.patches ?? []];
+    expect(opened.history.steps.map(({ words }) => words)).toEqual(["Step 1", "Step 2"]);
+    expect(settingsOf(opened.document)).toEqual({ emptyOptions: "keep", min: 1 });
+    expect(settingsOf(patched(opened.document, undone))).toEqual({ emptyOptions: "keep" });
+    expect(settingsOf(patched(opened.document, redone))).toEqual({ emptyOptions: "drop", min: 1 });
+    expect(checkDocument(panelKind, patched(opened.document, redone)).format).toBe(5);
+    await closeDatabase(again);
   });
 });
 

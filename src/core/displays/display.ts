@@ -66,7 +66,7 @@ export const optionParts = ["option", "count"] as const;
 /** Settings of every facet, whatever its display. */
 export const commonSettings: readonly SettingName[] = ["title", "start", "hint", "chosenCount", "clearLink", "share"];
 /** Settings of everything that shows options. */
-export const optionSettings: readonly SettingName[] = ["counting", "deadEnd", "order"];
+export const optionSettings: readonly SettingName[] = ["counting", "emptyOptions", "order"];
 /** Settings of options that lie open in a list. */
 export const listSettings: readonly SettingName[] = [
   ...optionSettings,
@@ -79,4 +79,4 @@ export const listSettings: readonly SettingName[] = [
 /** Settings of swatches and pictures in a list. */
 export const swatchSettings: readonly SettingName[] = [...listSettings, "caption", "shape", "size", "gap", "edge"];
 /** Settings of displays that show a range's ends. */
-export const rangeSettings: readonly SettingName[] = ["ends", "least", "most", "step", "prefix", "suffix", "decimals"];
+export const rangeSettings: readonly SettingName[] = ["ends", "min", "max", "step", "prefix", "suffix", "decimals"];

@@ -11,7 +11,17 @@ export const shopFacts: ShopFacts = {
 export const priceRanges = {
   label: "Price ranges",
   modes: ["range"],
-  settings: ["counting", "deadEnd", "rangeBy", "rangeCount", "rangeLimits", "columns", "prefix", "suffix", "decimals"],
+  settings: [
+    "counting",
+    "emptyOptions",
+    "rangeBy",
+    "rangeCount",
+    "rangeLimits",
+    "columns",
+    "prefix",
+    "suffix",
+    "decimals",
+  ],
   hands: pointing,
   room: "lines",
   shop: shopFacts,

@@ -9,7 +9,7 @@ export const shopFacts: ShopFacts = { countedIn: () => ({ by: "stars", parts: 4 
 export const stars = {
   label: "Stars and up",
   modes: ["range"],
-  settings: ["counting", "deadEnd"],
+  settings: ["counting", "emptyOptions"],
   hands: pointing,
   room: "lines",
   shop: shopFacts,

@@ -14,7 +14,7 @@ export const shopFacts: ShopFacts = { offers: one };
 export const yesNoSwitch = {
   label: "Switch",
   modes: ["any", "one"],
-  settings: ["counting", "deadEnd"],
+  settings: ["counting", "emptyOptions"],
   hands: pointing,
   oneSided: true,
   room: "control",

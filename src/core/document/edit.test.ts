@@ -90,7 +90,7 @@ describe("documents of another format", () => {
   it("newer than this program are refused by name, and never guessed at", () => {
     const newer = { ...demoPanel, format: panelKind.format + 1 };
     expect(() => checkDocument(panelKind, newer)).toThrow(InvalidDocument);
-    expect(() => checkDocument(panelKind, newer)).toThrow(/its format is 5, but this version reads formats up to 4/);
+    expect(() => checkDocument(panelKind, newer)).toThrow(/its format is 6, but this version reads formats up to 5/);
   });
 
   it("of a strange one end in a fault, not in an endless loop", () => {

@@ -110,7 +110,7 @@ describe("findings", () => {
 
   it("options that lead to nothing and look like the others", async () => {
     const panel = panelOf(
-      newFacet("l", "light", "check-boxes", "any", { deadEnd: "keep" }),
+      newFacet("l", "light", "check-boxes", "any", { emptyOptions: "keep" }),
       newFacet("c", "category", "tree", "tree"),
     );
     expect((await find(nursery, panel)).map(({ kind }) => kind)).not.toContain("dead-ends-kept");
@@ -133,16 +133,16 @@ describe("findings", () => {
 
   it("typed ends that leave products out, and a scale that one dear product stretches", async () => {
     const typed = panelOf(
-      newFacet("p", "price", "slider", "range", { ends: "typed", least: 0, most: 1000, scale: "bent" }),
+      newFacet("p", "price", "slider", "range", { ends: "typed", min: 0, max: 1000, scale: "bent" }),
     );
     expect(await mended(twentyOne, typed, "typed-ends")).toBe(
       "Price: 1 product is outside the limits you typed; shoppers reach it only by leaving that end open.",
     );
-    const far = panelOf(newFacet("p", "stock", "slider", "range", { ends: "typed", least: 0, most: 1000 }));
+    const far = panelOf(newFacet("p", "stock", "slider", "range", { ends: "typed", min: 0, max: 1000 }));
     expect(await mended(nursery, far, "typed-ends")).toMatch(
       /^Stock: you typed limits from 0 to 1000, but all values are from 0 to \d+\. \d\d% of the scale has no products\.$/,
     );
-    const near = panelOf(newFacet("p", "stock", "slider", "range", { ends: "typed", least: 0, most: 210 }));
+    const near = panelOf(newFacet("p", "stock", "slider", "range", { ends: "typed", min: 0, max: 210 }));
     const facts = await findFindings(new LocalFacts(nursery), near, emptySelection);
     expect(facts.filter(({ kind }) => kind === "typed-ends")).toEqual([]);
     expect(await mended(twentyOne, panelOf(newFacet("p", "price", "slider", "range")), "stretched-scale")).toBe(
@@ -290,7 +290,7 @@ describe("findings", () => {
 
   it("ends that stand the wrong way round", async () => {
     const panel = panelOf(
-      newFacet("p", "price", "slider", "range", { ends: "typed", least: 5000, most: 0, scale: "bent" }),
+      newFacet("p", "price", "slider", "range", { ends: "typed", min: 5000, max: 0, scale: "bent" }),
     );
     expect(await mended(twentyOne, panel, "swapped-ends")).toBe(
       "Price: its limits are swapped, 5000 before 0. Should they be 0 to 5000?",

@@ -82,11 +82,11 @@ function facetRemedy(row: FacetRow, step: Exclude<Fix, { do: "place" | "add" }>)
       return setLabel(row.id, step.text, "");
     case "swap-ends":
       return facetEdit("", row.id, (one) => {
-        const { least, most } = one.settings;
+        const { min, max } = one.settings;
         one.settings = {
           ...one.settings,
-          ...(most === undefined ? {} : { least: most }),
-          ...(least === undefined ? {} : { most: least }),
+          ...(max === undefined ? {} : { min: max }),
+          ...(min === undefined ? {} : { max: min }),
         };
       });
     case "forget":

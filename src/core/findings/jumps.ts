@@ -21,12 +21,12 @@ export const jumps = inEachFacet({
     bands.flatMap((band): FindingDraft[] => {
       const shift = measures[band]?.shifts?.find((one) => one.row === row.id);
       if (!shift || shift.felt <= most || shift.step === "fold" || shift.step === "open") return [];
-      const drops = settingOn(row.settings, "deadEnd", band) === "drop";
+      const drops = settingOn(row.settings, "emptyOptions", band) === "drop";
       const words = `${title}: ${spoken[shift.step]} makes the page jump by ${shift.felt.toFixed(2)} on ${band}.`;
       const remedy = drops
         ? ({
             words: "Fade empty options",
-            step: { do: "set", row: row.id, setting: "deadEnd", value: "fade" },
+            step: { do: "set", row: row.id, setting: "emptyOptions", value: "fade" },
           } as const)
         : ({
             words: "Limit it to 200 px",

@@ -7,11 +7,11 @@ export const swappedEnds = inEachFacet({
   level: "warning",
   find({ row, title }) {
     if (row.mode !== "range" || settingOn(row.settings, "ends", "wide") !== "typed") return undefined;
-    const [least, most] = [settingOn(row.settings, "least", "wide"), settingOn(row.settings, "most", "wide")];
-    if (least === null || most === null || least <= most) return undefined;
+    const [min, max] = [settingOn(row.settings, "min", "wide"), settingOn(row.settings, "max", "wide")];
+    if (min === null || max === null || min <= max) return undefined;
     return {
       row: row.id,
-      words: `${title}: its limits are swapped, ${least} before ${most}. Should they be ${most} to ${least}?`,
+      words: `${title}: its limits are swapped, ${min} before ${max}. Should they be ${max} to ${min}?`,
       remedy: { words: "Swap the limits", step: { do: "swap-ends", row: row.id } },
     };
   },

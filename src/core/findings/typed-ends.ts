@@ -11,8 +11,8 @@ export const typedEnds = inEachFacet({
   async find({ row, title, found }, { facts }) {
     if (row.mode !== "range" || !found || settingOn(row.settings, "ends", "wide") !== "typed") return undefined;
     const [min, max] = [
-      settingOn(row.settings, "least", "wide") ?? undefined,
-      settingOn(row.settings, "most", "wide") ?? undefined,
+      settingOn(row.settings, "min", "wide") ?? undefined,
+      settingOn(row.settings, "max", "wide") ?? undefined,
     ];
     const remedy = {
       words: "Use the limits of the products on the page",

@@ -6,7 +6,7 @@ import type { FacetRow } from "./panel-schema.ts";
 
 /** Settings in a field's own numbers and words, which would be wrong for a different field. */
 const ofItsField: ReadonlySet<SettingName> = new Set([
-  ...(["ends", "least", "most", "step", "prefix", "suffix", "decimals"] as const),
+  ...(["ends", "min", "max", "step", "prefix", "suffix", "decimals"] as const),
   ...(["rangeBy", "rangeCount", "rangeLimits", "hint"] as const),
 ]);
 

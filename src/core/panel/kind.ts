@@ -29,14 +29,12 @@ function fromFirst(panel: OldDocument): OldDocument {
 
 /** Format 2 called price ranges bands, and each panel had band limits and languages that are the shop's now. */
 function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDocument): OldDocument {
-  const names: Record<string, string> = { banding: "rangeBy", bandCount: "rangeCount", bandLimits: "rangeLimits" };
-  const rows = rowsOf(panel).map((row) => {
-    if (row.kind !== "facet") return row;
-    const settings = isObject(row.settings)
-      ? Object.fromEntries(Object.entries(row.settings).map(([name, value]) => [names[name] ?? name, value]))
-      : row.settings;
-    return { ...row, settings, display: mapped(row.display, (name) => (name === "bands" ? "price-ranges" : name)) };
-  });
+  const names = { banding: "rangeBy", bandCount: "rangeCount", bandLimits: "rangeLimits" };
+  const rows = withSettingsRenamed(panel, names).map((row) =>
+    row.kind === "facet"
+      ? { ...row, display: mapped(row.display, (name) => (name === "bands" ? "price-ranges" : name)) }
+      : row,
+  );
   return { ...panel, format: 3, rows };
 }
 
@@ -56,6 +54,28 @@ function fromThird(panel: OldDocument): OldDocument {
   };
 }
 
+/** In format 4 three settings had other names. */
+function fromFourth(panel: OldDocument): OldDocument {
+  return {
+    ...panel,
+    format: 5,
+    rows: withSettingsRenamed(panel, { deadEnd: "emptyOptions", least: "min", most: "max" }),
+  };
+}
+
+/** The rows of a panel with settings under other names. @param names by the name that a setting had, its new one */
+const withSettingsRenamed = (panel: OldDocument, names: Readonly<Record<string, string>>): OldRow[] =>
+  rowsOf(panel).map((row) =>
+    isObject(row.settings)
+      ? {
+          ...row,
+          settings: Object.fromEntries(
+            Object.entries(row.settings).map(([name, value]) => [names[name] ?? name, value]),
+          ),
+        }
+      : row,
+  );
+
 /** Filter panels. */
 export const panelKind: DocumentKind<PanelDocument, true, "panels"> = {
   name: "panel",
@@ -66,7 +86,7 @@ export const panelKind: DocumentKind<PanelDocument, true, "panels"> = {
   many: true,
   format: panelFormat,
   schema: panelSchema,
-  migrations: { 1: fromFirst, 2: fromSecond, 3: fromThird },
+  migrations: { 1: fromFirst, 2: fromSecond, 3: fromThird, 4: fromFourth },
   fresh: emptyPanel,
   touches: [],
   differences: panelDifferences,

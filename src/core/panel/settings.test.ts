@@ -94,12 +94,12 @@ describe("settings of a facet", () => {
     const height = {
       ...rowOf(set, "f-price"),
       field: "mature-height",
-      settings: { suffix: " cm", most: 340, bubbles: false },
+      settings: { suffix: " cm", max: 340, bubbles: false },
     };
     expect(copiedSettings(height, rowOf(set, "f-price"))).toEqual(["bubbles"]);
     expect(copiedSettings(height, { ...rowOf(set, "f-price"), field: "mature-height" })).toEqual([
       "suffix",
-      "most",
+      "max",
       "bubbles",
     ]);
     expect(rowOf(copied, "f-category").settings).toEqual({ order: "natural" });
@@ -204,7 +204,7 @@ describe("panels of format 1", () => {
       ],
     };
     const now = checkDocument(panelKind, structuredClone(old));
-    expect(now.format).toBe(4);
+    expect(now.format).toBe(5);
     expect(now).not.toHaveProperty("limits");
     expect(facetRows(now).map(({ settings, display }) => [settings, display])).toEqual([
       [{}, { wide: "check-boxes" }],

@@ -26,7 +26,7 @@ const rows: fc.Arbitrary<FacetRow[]> = fc.shuffledSubarray(Object.keys(displaysF
       fc
         .record({
           display: fc.constantFrom(...(displaysFor[field] ?? [])),
-          deadEnd: fc.constantFrom("keep", "fade", "drop"),
+          emptyOptions: fc.constantFrom("keep", "fade", "drop"),
           start: fc.constantFrom("open", "folded"),
           foldAfter: fc.constantFrom(0, 1, 2, 8),
           nested: fc.boolean(),

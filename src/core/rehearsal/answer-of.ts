@@ -72,7 +72,7 @@ function optionAnswer(
   const best = offered.sort((a, b) => a.left - b.left || a.place - b.place).find(({ left }) => left > 0) ?? offered[0];
   if (!best) return displays[display].oneSided ? undefined : "missing";
   // Dropped and faded options cannot be chosen.
-  if (best.left === 0 && settings.deadEnd !== "keep") return "missing";
+  if (best.left === 0 && settings.emptyOptions !== "keep") return "missing";
   const label = labelOf(rules, best.option, "en");
   const choice = choiceOf(toggle(emptySelection, facet, best.option.id), facet.field);
   if (!choice) return undefined;
@@ -95,7 +95,7 @@ function optionAnswer(
 /** The options that a shopper reads, in their order; those without products are left out where the facet hides them. */
 const shownIn = (stands: PageResults, one: SceneFacet, counts: ArrayLike<number>, sought: number) =>
   [...stands.offeredBy(one)]
-    .filter((place) => place === sought || one.settings.deadEnd !== "drop" || (counts[place] ?? 0) > 0)
+    .filter((place) => place === sought || one.settings.emptyOptions !== "drop" || (counts[place] ?? 0) > 0)
     .flatMap((place) => {
       const option = stands.optionAt(one.facet, place);
       return option ? [{ id: option.id, label: labelOf(rulesOf(one.row), option, "en") }] : [];
@@ -125,7 +125,7 @@ function rangeAnswer(
     const range = place === undefined ? undefined : ranges[place];
     if (place === undefined || !range) return "missing";
     const left = counts[place] ?? 0;
-    if (left === 0 && settings.deadEnd !== "keep") return "missing";
+    if (left === 0 && settings.emptyOptions !== "keep") return "missing";
     const words = inWords(range);
     return {
       facet: one,

@@ -104,13 +104,13 @@ describe("shops of a few products, worked by hand", () => {
 
   it("a choice that finds nothing is taken back where the panel keeps such options, and cannot be made where it does not", () => {
     const facts = factsOf("product_id,title,colour,size\np1,a,red,L\np2,b,blue,M\np3,c,red,L\np4,d,blue,M\n");
-    const size = (deadEnd: "keep" | "fade"): FacetRow => ({ ...boxes("size"), settings: { deadEnd } });
+    const size = (emptyOptions: "keep" | "fade"): FacetRow => ({ ...boxes("size"), settings: { emptyOptions } });
     // All that is known of the size is wrong: somebody else's.
     const assumptions = knowing(["colour", "size"], { mistaken: 0.5, first: 1 });
-    const kinds = (deadEnd: "keep" | "fade") =>
+    const kinds = (emptyOptions: "keep" | "fade") =>
       new Set(
-        run(facts, panelOf(boxes("colour"), size(deadEnd)), { shoppers: 400, assumptions }).flatMap(({ deadEnds }) =>
-          deadEnds.map(({ kind }) => kind),
+        run(facts, panelOf(boxes("colour"), size(emptyOptions)), { shoppers: 400, assumptions }).flatMap(
+          ({ deadEnds }) => deadEnds.map(({ kind }) => kind),
         ),
       );
     expect(kinds("keep")).toEqual(new Set(["empty"]));

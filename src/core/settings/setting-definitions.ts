@@ -51,7 +51,7 @@ const said: { readonly [K in SettingName]: Said } = {
     quarter: "¼",
   }),
   counting: choice("Counts", "The number beside an option", { none: "none", steady: "steady", live: "live" }),
-  deadEnd: choice("Empty options", "What happens to options that match no products", {
+  emptyOptions: choice("Empty options", "What happens to options that match no products", {
     keep: "keep",
     fade: "fade",
     drop: "hide",
@@ -131,7 +131,7 @@ const said: { readonly [K in SettingName]: Said } = {
     live: "current results",
     typed: "typed",
   }),
-  least: {
+  min: {
     kind: "number",
     label: "Minimum",
     about: "Where a typed scale starts",
@@ -140,7 +140,7 @@ const said: { readonly [K in SettingName]: Said } = {
     step: 1,
     unit: "",
   },
-  most: {
+  max: {
     kind: "number",
     label: "Maximum",
     about: "Where a typed scale ends",

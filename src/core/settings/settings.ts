@@ -15,7 +15,7 @@ export const settingFacts = {
   /** No counts, counts of the whole page, or counts that follow what is chosen. */
   counting: oneOf(["none", "steady", "live"], "live"),
   /** The treatment of options without products. */
-  deadEnd: oneOf(["keep", "fade", "drop"], "fade"),
+  emptyOptions: oneOf(["keep", "fade", "drop"], "fade"),
   /** The order of a facet's options. `natural` puts 9 cm before 10 cm. */
   order: oneOf(["count", "name", "natural", "hand"], "count"),
   searchInside: byBand(is(false)),
@@ -35,8 +35,8 @@ export const settingFacts = {
   nested: is(true),
   /** Where a range's ends come from: all of the page's products, those that the other choices leave, or the designer. */
   ends: oneOf(["steady", "live", "typed"], "steady"),
-  least: is<number | null>(null),
-  most: is<number | null>(null),
+  min: is<number | null>(null),
+  max: is<number | null>(null),
   step: is(0),
   prefix: is(""),
   suffix: is(""),

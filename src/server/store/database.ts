@@ -27,6 +27,7 @@ import {
   StepSchema,
 } from "./entities.ts";
 import { FileGuard, guardConnection, guardOf } from "./file-guard.ts";
+import { upgradeDocuments } from "./upgrade-documents.ts";
 
 const migrations = [
   { name: "2026-11-24-shops", class: Shops },
@@ -58,7 +59,7 @@ const sayingTo =
   };
 
 /**
- * Opens the SQLite file, made if need be, and brings its tables up to date, after a copy of it was made. `:memory:` keeps nothing.
+ * Opens the SQLite file, made if need be, and brings its tables and documents up to date; before tables change, it is copied. `:memory:` keeps nothing.
  * @param upTo the last migration to do, for looking at older states; all by default
  * @param onLost told once, in a sentence, when the file is moved or removed while it is open; nobody by default
  * @throws UnfitFile where there is something else, or something that this version can't open
@@ -80,6 +81,7 @@ export async function openDatabase(
   const orm = await connect(file, habits);
   await orm.migrator.up(upTo === undefined ? undefined : { to: upTo });
   if (file !== ":memory:") guardConnection(orm.em.getConnection(), new FileGuard(file, onLost));
+  if (upTo === undefined) await upgradeDocuments(orm.em.fork());
   return orm;
 }
 

@@ -74,7 +74,7 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   // Where all values are one number there are no ranges to choose from; a finding says so to the designer.
   const inRanges = state.asked.some(({ field: asked, ranges }) => asked === row.field && ranges !== undefined);
   if (inRanges && answer.ranges.length === 0 && props.choice === undefined) return null;
-  if (!left && (settings.deadEnd === "drop" || answer.reach === 0)) return null;
+  if (!left && (settings.emptyOptions === "drop" || answer.reach === 0)) return null;
 
   const open = fold.start === start ? fold.open : start !== "folded";
   // Without a title nothing could open it again.

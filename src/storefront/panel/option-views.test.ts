@@ -29,11 +29,11 @@ describe("options as they are drawn", () => {
       [true, 0],
       [true, 0],
     ]);
-    expect(views(set("deadEnd", "keep"), pots).map(({ faded }) => faded)).toEqual([false, false, false]);
-    expect(views(set("deadEnd", "drop"), pots)).toEqual([]);
+    expect(views(set("emptyOptions", "keep"), pots).map(({ faded }) => faded)).toEqual([false, false, false]);
+    expect(views(set("emptyOptions", "drop"), pots)).toEqual([]);
     // Choices stay, so that they can be removed.
     const both = { text: "", choices: { ...pots.choices, light: { options: ["shade"] } } };
-    expect(views(set("deadEnd", "drop"), both).map(({ id }) => id)).toEqual(["shade"]);
+    expect(views(set("emptyOptions", "drop"), both).map(({ id }) => id)).toEqual(["shade"]);
   });
 
   it("are counted as the designer wants, and never change their order", () => {

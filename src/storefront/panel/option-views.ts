@@ -38,7 +38,7 @@ export function optionViews(
     if (!option) return [];
     const { id } = option;
     const dead = counts.live[o] === 0 && !chosen.has(id);
-    if (dead && settings.deadEnd === "drop") return [];
+    if (dead && settings.emptyOptions === "drop") return [];
     return {
       id,
       label: drawsLevels(display)
@@ -46,7 +46,7 @@ export function optionViews(
         : lastLevelOf(labelOf(rules, option, state.language)),
       count: settings.counting === "none" ? undefined : counts[settings.counting][o],
       chosen: chosen.has(id),
-      faded: dead && settings.deadEnd === "fade",
+      faded: dead && settings.emptyOptions === "fade",
       swatch: book && Object.hasOwn(book, id) ? book[id] : undefined,
     };
   });
@@ -56,7 +56,7 @@ export function optionViews(
 export function rangeViews(
   { selection, say }: Shown,
   row: FacetRow,
-  { counting, deadEnd }: FacetSettings,
+  { counting, emptyOptions }: FacetSettings,
   { ranges, counts }: FacetAnswer,
   format: (value: number) => string,
 ): RangeView[] {
@@ -65,13 +65,13 @@ export function rangeViews(
   return ranges.flatMap((range, at) => {
     const chosen = given !== undefined && isSameRange(range, choice);
     const dead = counts.live[at] === 0 && !chosen;
-    if (dead && deadEnd === "drop") return [];
+    if (dead && emptyOptions === "drop") return [];
     return {
       range,
       label: rangeText(range, format, say),
       count: counting === "none" ? undefined : counts[counting][at],
       chosen,
-      faded: dead && deadEnd === "fade",
+      faded: dead && emptyOptions === "fade",
     };
   });
 }

@@ -15,7 +15,7 @@ export function pictureRow(row: FacetRow, display: DisplayName): FacetRow {
     ...row.settings,
     start: "fixed",
     title: true,
-    deadEnd: "keep",
+    emptyOptions: "keep",
     clearLink: false,
   };
   return { ...row, display: { wide: display }, mode: modes.includes(row.mode) ? row.mode : modes[0], settings };

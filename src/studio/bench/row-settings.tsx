@@ -94,7 +94,7 @@ function Settings({ row, title }: { row: FacetRow; title: string }) {
 
 /** Some settings only mean something beside another. */
 function isAsked({ settings }: FacetRow, name: SettingName): boolean {
-  if (name === "least" || name === "most") return settingOn(settings, "ends", "wide") === "typed";
+  if (name === "min" || name === "max") return settingOn(settings, "ends", "wide") === "typed";
   if (name === "rangeLimits") return settingOn(settings, "rangeBy", "wide") === "typed";
   if (name === "rangeCount") return settingOn(settings, "rangeBy", "wide") !== "typed";
   return true;

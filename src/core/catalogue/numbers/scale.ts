@@ -18,7 +18,7 @@ export interface ScaleWishes {
   least: number;
   most: number;
   /** Ends that the designer has typed; the values' own where one is null. */
-  typed?: { least: number | null; most: number | null };
+  typed?: { min: number | null; max: number | null };
   /** Equal lengths are about equal ratios. */
   bent: boolean;
   /** From stop to stop; 0 for a round one. */
@@ -29,7 +29,7 @@ export interface ScaleWishes {
 
 /** Where a range's scale begins and stops. */
 export function endsOf({ least, most, typed, bent, step: wanted, days }: ScaleWishes): Ends {
-  const [from, to] = typed ? [typed.least ?? least, typed.most ?? most] : [least, most];
+  const [from, to] = typed ? [typed.min ?? least, typed.max ?? most] : [least, most];
   const given = { least, most, min: Math.min(from, to), max: Math.max(from, to) };
   if (days) return { ...given, step: wanted || 1 };
   const step = wanted || roundStep(given.max - given.min || 1, stops) || 1;

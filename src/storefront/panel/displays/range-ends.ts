@@ -13,7 +13,7 @@ export function rangeEnds({
   return endsOf({
     least: shown.min,
     most: shown.max,
-    ...(settings.ends === "typed" ? { typed: { least: settings.least, most: settings.most } } : {}),
+    ...(settings.ends === "typed" ? { typed: { min: settings.min, max: settings.max } } : {}),
     bent: settings.scale === "bent",
     step: settings.step,
     days: isDay(field),

@@ -69,8 +69,8 @@ describe("slider", () => {
     const { choose } = show("slider", { range: { live: skewed, steady: skewed } }, "range", {
       scale: "bent",
       ends: "typed",
-      least: 1,
-      most: 10_000,
+      min: 1,
+      max: 10_000,
     });
     const [least] = handles();
     const stops = Number(least.max);
@@ -128,7 +128,7 @@ describe("slider", () => {
   });
 
   it("says that there is more beyond a typed end, which the open end still finds", () => {
-    show("slider", { range }, "range", { ends: "typed", least: 10, most: 100 });
+    show("slider", { range }, "range", { ends: "typed", min: 10, max: 100 });
     expect(handles().map((handle) => [handle.min, handle.max])).toEqual([
       ["10", "100"],
       ["10", "100"],
