@@ -1,11 +1,10 @@
-import type { Operator } from "../displays/interaction-cost.ts";
 import type { Selection } from "../engine/question.ts";
 import { emptySelection, withChoice } from "../engine/selection.ts";
-import { type Answer, answerOf, type Pace } from "./answer-of.ts";
+import { type Answer, answerOf } from "./answer-of.ts";
 import type { AssumptionName } from "./assumptions.ts";
-import { operatorsOn, secondsOf } from "./operators.ts";
+import { Attention } from "./attention.ts";
 import type { PageResults } from "./page-results.ts";
-import type { SceneFacet, ScenePanel } from "./scene.ts";
+import type { SceneFacet } from "./scene.ts";
 import type { Shopper } from "./shopper.ts";
 
 /** One choice of a shopper. */
@@ -50,189 +49,155 @@ export interface Walk {
   left: number;
 }
 
-/** Where the shopper's eyes are, and what they have done so far. */
-interface Eyes {
-  seconds: number;
-  px: number;
-  /** How far the page is scrolled, and what scrolls by itself: a drawer, or a panel that stays in sight. */
-  page: number;
-  own: number;
-  /** The panel that has been opened and covers the products. */
-  inside: string | undefined;
-}
-
 /**
  * Sends a shopper through a page: looks at the first products, looks for the facet that narrows most among those that
  * are known and seen, scrolls on where none in sight helps, answers it, and looks again. Source: the way that people are
  * thought to search by what they take to be worth it, Pirolli and Card (1999), Information Foraging; which facet is
  * taken is Quinlan's (1986) gain of information, with the page's live counts.
  */
-export function walk(stands: PageResults, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>): Walk {
-  const { scene } = stands;
-  const operators = operatorsOn(scene.band, assumed);
-  const pace: Pace = { of: (acts) => secondsOf(acts, operators), read: assumed.read };
-  const eyes: Eyes = { seconds: 0, px: 0, page: 0, own: 0, inside: undefined };
-  const spend = (...acts: Operator[]) => {
-    eyes.seconds += pace.of(acts);
-  };
-  const result: Pick<Walk, "moves" | "deadEnds"> = { moves: [], deadEnds: [] };
-  let selection = emptySelection;
-  let stand = stands.at(selection);
-  const tried = new Set<SceneFacet>();
-  let since = { seconds: 0, px: 0 };
-  const done = (ending: Ending): Walk => ({
-    n: shopper.n,
-    target: shopper.target.product,
-    ending,
-    ...result,
-    seconds: eyes.seconds,
-    px: eyes.px,
-    left: stand.total,
-  });
+export const walk = (results: PageResults, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>): Walk =>
+  new Walker(results, shopper, assumed).run();
 
-  for (;;) {
-    if (eyes.inside === undefined && look()) return done("arrived");
-    if (eyes.seconds >= assumed.mostSeconds || result.moves.length >= assumed.mostMoves) {
-      return done(leave() && look() ? "arrived" : "patience");
-    }
-    const answer = seek();
-    if (!answer) {
-      // Nothing helps: whoever is in a drawer closes it and looks once more.
-      return done(leave() && look() ? "arrived" : "nothing helps");
-    }
-    take(answer);
+class Walker {
+  readonly #results: PageResults;
+  readonly #shopper: Shopper;
+  readonly #assumed: Readonly<Record<AssumptionName, number>>;
+  readonly #attention: Attention;
+  /** Facets that were answered, or that do not offer what is known. */
+  readonly #tried = new Set<SceneFacet>();
+  readonly #moves: Move[] = [];
+  readonly #deadEnds: DeadEnd[] = [];
+  #selection = emptySelection;
+  #found: ReturnType<PageResults["at"]>;
+  /** What had been spent at the last move. */
+  #spent = { seconds: 0, px: 0 };
+
+  constructor(results: PageResults, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>) {
+    this.#results = results;
+    this.#shopper = shopper;
+    this.#assumed = assumed;
+    this.#attention = new Attention(results.scene, assumed);
+    this.#found = results.at(this.#selection);
   }
 
-  function rowsOver(field: string): SceneFacet[] {
-    return scene.facets.filter(({ row }) => row.field === field);
+  run(): Walk {
+    const ending = this.#walk();
+    const { n, target } = this.#shopper;
+    const { seconds, px } = this.#attention;
+    const [moves, deadEnds] = [this.#moves, this.#deadEnds];
+    return { n, target: target.product, ending, moves, deadEnds, seconds, px, left: this.#found.total };
   }
 
-  /** Looks at the first cards from their top, one by one, until the product is seen; scrolls on where they end below. */
-  function look(): boolean {
-    const cards = [...stand.first];
-    const at = cards.indexOf(shopper.target.product);
-    const seen = at < 0 ? cards.length : at + 1;
-    eyes.seconds += assumed.look * seen;
-    const end = scene.cards.top + Math.ceil(seen / scene.cards.columns) * scene.cards.height;
-    if (seen > 0) scrollTo(Math.max(eyes.page, end - scene.screen));
+  #walk(): Ending {
+    const { mostSeconds, mostMoves } = this.#assumed;
+    for (;;) {
+      if (!this.#attention.isInside && this.#look()) return "arrived";
+      const isOut = this.#attention.seconds >= mostSeconds || this.#moves.length >= mostMoves;
+      const answer = isOut ? undefined : this.#seek();
+      // Whoever is in a drawer closes it and looks once more.
+      if (!answer) return this.#attention.leave() && this.#look() ? "arrived" : isOut ? "patience" : "nothing helps";
+      this.#take(answer);
+    }
+  }
+
+  /** Looks at the first cards, one by one, until the product is seen. */
+  #look(): boolean {
+    const cards = [...this.#found.first];
+    const at = cards.indexOf(this.#shopper.target.product);
+    this.#attention.lookAtCards(at < 0 ? cards.length : at + 1);
     return at >= 0;
   }
 
-  /** Scrolls the page. */
-  function scrollTo(y: number): void {
-    scrollBy(Math.abs(y - eyes.page));
-    eyes.page = y;
-  }
-
-  function scrollBy(px: number): void {
-    eyes.px += px;
-    eyes.seconds += assumed.scroll * (px / scene.screen);
-  }
-
-  /** Closes what covers the products, by the button that shows them. @returns whether something did */
-  function leave(): boolean {
-    if (eyes.inside === undefined) return false;
-    spend("P", "B");
-    eyes.inside = undefined;
-    eyes.own = 0;
-    return true;
-  }
-
   /** The best answer that can be seen; the page is scrolled on while none in sight helps. */
-  function seek(): Answer | undefined {
-    for (const panel of scene.panels) {
-      const own = scene.facets.filter((one) => one.panel === panel.slug && !tried.has(one));
-      if (own.every(({ row }) => shopper.believes(row.field) === undefined)) continue;
-      enter(panel);
-      const end = Math.max(...own.map(({ top, height }) => top + height), 0);
-      const byItself = panel.entry !== "open" || panel.sticky;
-      let seen = 0;
-      for (;;) {
-        const to = byItself ? eyes.own + panel.window : eyes.page + panel.window - panel.top;
-        const inSight = own.filter(({ top }) => top >= seen && top < to);
-        eyes.seconds += assumed.read * inSight.length;
-        const best = bestOf(inSight);
+  #seek(): Answer | undefined {
+    const { panels, facets } = this.#results.scene;
+    for (const panel of panels) {
+      const own = facets.filter((one) => one.panel === panel.slug && !this.#tried.has(one));
+      if (own.every(({ row }) => this.#shopper.believes(row.field) === undefined)) continue;
+      this.#attention.enter(panel);
+      for (const inSight of this.#attention.scan(panel, own)) {
+        this.#attention.read(inSight.length);
+        const best = this.#bestOf(inSight);
         if (best) return best;
-        seen = to;
-        if (to >= end) break;
-        const step = Math.min(panel.window * 0.8, end - to + 40);
-        scrollBy(step);
-        if (byItself) eyes.own += step;
-        else eyes.page += step;
       }
     }
     return undefined;
   }
 
-  /** Goes to a panel, and opens it where it is behind a button. */
-  function enter(panel: ScenePanel): void {
-    if (eyes.inside === panel.slug) return;
-    leave();
-    if (!panel.sticky) scrollTo(0);
-    eyes.own = 0;
-    if (panel.entry === "open") return;
-    spend("M", "P", "B");
-    eyes.inside = panel.slug;
-  }
-
-  /** Of facets in sight the answer that narrows most. What is known and not offered is a dead end, told once. */
-  function bestOf(inSight: readonly SceneFacet[]): Answer | undefined {
+  /** Of facets in sight the answer that narrows most. */
+  #bestOf(inSight: readonly SceneFacet[]): Answer | undefined {
     let best: Answer | undefined;
     for (const one of inSight) {
-      const thing = shopper.believes(one.row.field);
-      if (!thing) continue;
-      const answer = answerOf(stands, stand, one, thing, assumed.near, pace);
-      if (answer === "missing") {
-        tried.add(one);
-        // Another row over the field may offer it.
-        if (rowsOver(one.row.field).some((other) => !tried.has(other))) continue;
-        result.deadEnds.push({ row: one.row.id, kind: "missing", selection });
-        eyes.seconds += assumed.mind;
-      } else if (answer && answer.left < stand.total && (!best || answer.left < best.left)) best = answer;
+      const answer = this.#answerOf(one);
+      if (answer && answer.left < this.#found.total && (!best || answer.left < best.left)) best = answer;
     }
     return best;
   }
 
-  function take(answer: Answer): void {
+  /** A facet's answer for what the shopper knows. What is known and not offered is a dead end, met once. */
+  #answerOf(one: SceneFacet): Answer | undefined {
+    const known = this.#shopper.believes(one.row.field);
+    if (!known) return undefined;
+    const answer = answerOf(this.#results, this.#found, one, known, this.#assumed.near, this.#attention.pace);
+    if (answer !== "missing") return answer;
+    this.#tried.add(one);
+    // Another row over the field may offer it.
+    if (this.#rowsOver(one.row.field).some((other) => !this.#tried.has(other))) return undefined;
+    this.#deadEnds.push({ row: one.row.id, kind: "missing", selection: this.#selection });
+    this.#attention.seconds += this.#assumed.mind;
+    return undefined;
+  }
+
+  #rowsOver = (field: string): SceneFacet[] => this.#results.scene.facets.filter(({ row }) => row.field === field);
+
+  /** Gives an answer; one that finds nothing is taken back. */
+  #take(answer: Answer): void {
     const { facet, choice } = answer;
-    const panel = scene.panels.find(({ slug }) => slug === facet.panel);
-    for (const one of rowsOver(facet.row.field)) tried.add(one);
-    const { read, acts } = answer.way();
-    eyes.seconds += assumed.read * read;
-    spend("M");
-    if (facet.folded) spend("P", "B");
-    spend(...acts);
-    const before = stand.total;
-    const next = withChoice(selection, facet.row.field, choice);
-    stand = stands.at(next);
-    if (stand.total === 0) {
-      // The way back: the choice is taken out again.
-      result.deadEnds.push({ row: facet.row.id, kind: "empty", selection: next });
-      spend("M", "P", "B");
-      stand = stands.at(selection);
+    for (const one of this.#rowsOver(facet.row.field)) this.#tried.add(one);
+    this.#press(answer);
+    const before = this.#found.total;
+    const next = withChoice(this.#selection, facet.row.field, choice);
+    const found = this.#results.at(next);
+    if (found.total === 0) {
+      this.#deadEnds.push({ row: facet.row.id, kind: "empty", selection: next });
+      this.#attention.act("M", "P", "B");
       return;
     }
-    selection = next;
-    const inDrawer = panel?.entry === "drawer" || panel?.entry === "folded";
-    if (inDrawer) {
-      // A drawer tells how many are left; few enough, and it is closed.
-      if (stand.total <= assumed.first) leave();
-    } else {
-      if (panel?.waits) spend("P", "B");
-      // The products are looked at from their top.
-      if (panel?.back) eyes.page = 0;
-      else scrollTo(0);
-    }
-    result.moves.push({
+    this.#selection = next;
+    this.#found = found;
+    this.#turnToProducts(facet.panel);
+    const { seconds, px } = this.#attention;
+    this.#moves.push({
       row: facet.row.id,
       panel: facet.panel,
       words: answer.words,
-      selection,
+      selection: next,
       before,
-      after: stand.total,
-      seconds: eyes.seconds - since.seconds,
-      px: eyes.px - since.px,
+      after: found.total,
+      seconds: seconds - this.#spent.seconds,
+      px: px - this.#spent.px,
     });
-    since = { seconds: eyes.seconds, px: eyes.px };
+    this.#spent = { seconds, px };
+  }
+
+  /** Finds the option, and the hands give the answer. */
+  #press({ facet, way }: Answer): void {
+    const { read, acts } = way();
+    this.#attention.read(read);
+    this.#attention.act("M");
+    if (facet.folded) this.#attention.act("P", "B");
+    this.#attention.act(...acts);
+  }
+
+  /** After a choice: a drawer tells how many are left, and is closed when they are few; else the products are looked at from their top. */
+  #turnToProducts(slug: string): void {
+    const panel = this.#results.scene.panels.find((one) => one.slug === slug);
+    if (panel && panel.entry !== "open") {
+      if (this.#found.total <= this.#assumed.first) this.#attention.leave();
+      return;
+    }
+    if (panel?.waits) this.#attention.act("P", "B");
+    if (panel?.back) this.#attention.jumpToTop();
+    else this.#attention.scrollTo(0);
   }
 }
