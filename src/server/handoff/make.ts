@@ -7,6 +7,7 @@ import { pageList } from "../../core/page/page-list.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
+import { withPictureFolder, withPicturesAt } from "../../core/shop/pictures.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteFault, siteOf } from "../../core/shop/site.ts";
 import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
@@ -140,14 +141,12 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
 
 /** A whole shop as its pages want it, with its pictures where the handoff has them. */
 async function opened(whole: WholeShop, site: Site, language: string | undefined): Promise<OpenShop> {
-  const placed = <D>(document: D): D =>
-    JSON.parse(JSON.stringify(document).replaceAll("/pictures/shop/", `${site.at}pictures/`));
   const source = wholeSource({
     key: "handoff",
     edition: undefined,
     shop: { id: 0, slug: "shop", name: whole.name, currency: whole.currency, variantCount: 0 },
     open: async () => whole,
-    placed,
+    placed: (document) => withPicturesAt(document, (picture) => `${site.at}pictures/${picture}`),
   });
   const known = ["en", ...whole.shop.languages];
   if (language !== undefined && !known.includes(language))
@@ -181,7 +180,7 @@ function checkSite(site: Site, panels: readonly PagePanel[]): void {
 
 /** A page drawn for where the handoff's own files are, and not for the site. */
 function withPlaces({ born, states, ...still }: StillPage, at: string): StillPage {
-  const moved = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll(`${at}pictures/`, "./pictures/"));
+  const moved = <T>(value: T): T => withPictureFolder(value, `${at}pictures/`, "./pictures/");
   const panels = moved(born.panels);
   const swatches = moved(born.swatches);
   return {

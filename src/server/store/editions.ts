@@ -3,9 +3,10 @@ import { LRUCache } from "lru-cache";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import { readFolder } from "../../core/shop/archive/read-folder.ts";
-import { type WholeShop, withPlace } from "../../core/shop/archive/whole-shop.ts";
+import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { writeDocuments } from "../../core/shop/archive/write-folder.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
+import { shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { hashOf } from "../hash.ts";
 import { HttpError } from "../http-error.ts";
 import { joinParts, partsOf } from "./catalogue-parts.ts";
@@ -128,7 +129,7 @@ const withPlaces = new WeakMap<object, object>();
 
 /** An edition's document with the shop's place in it, worked out once: every page is drawn from several. */
 function placed<D extends object>(document: D, slug: string): D {
-  const known = withPlaces.get(document) ?? withPlace(document, slug);
+  const known = withPlaces.get(document) ?? withPicturesAt(document, shopPictures(slug));
   withPlaces.set(document, known);
   // The cached value of a document is that document with other addresses.
   return known as D;
@@ -166,6 +167,6 @@ export async function bringBack(em: SqlEntityManager, shop: Shop, n: number): Pr
   const words = `Restore edition ${n}`;
   await write(em, async (tx) => {
     for (const { kind, slug, document } of eachDocument(whole))
-      await changeWithin(tx, shop, kind, slug, withPlace(document, shop.slug), words);
+      await changeWithin(tx, shop, kind, slug, withPicturesAt(document, shopPictures(shop.slug)), words);
   });
 }

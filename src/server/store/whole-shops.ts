@@ -1,8 +1,9 @@
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
-import { type WholeShop, withoutPlace, withPlace } from "../../core/shop/archive/whole-shop.ts";
+import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument, fetchDocuments, type Named } from "../../core/shop/documents.ts";
 import type { AnyKind } from "../../core/shop/kinds.ts";
+import { ownPictures, shopPictures, withPicturesAt } from "../../core/shop/pictures.ts";
 import { HttpError } from "../http-error.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
@@ -19,7 +20,7 @@ export const wholeShop = async (em: SqlEntityManager, shop: Shop): Promise<Whole
 /** All that a shop is now but for its catalogue, which is most of it. */
 export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Promise<Omit<WholeShop, "catalogue">> {
   const one = async (kind: AnyKind): Promise<object> =>
-    withoutPlace((await readDocument(em, shop, kind))?.document ?? kind.fresh(""));
+    withPicturesAt((await readDocument(em, shop, kind))?.document ?? kind.fresh(""), ownPictures);
   const many = async (kind: AnyKind): Promise<Named<object>[]> => {
     const found = await Promise.all(
       (await listDocuments(em, shop, kind)).map(async ({ slug }) => ({
@@ -27,7 +28,9 @@ export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Pr
         read: await readDocument(em, shop, kind, slug),
       })),
     );
-    return found.flatMap(({ slug, read }) => (read ? [{ slug, document: withoutPlace(read.document) }] : []));
+    return found.flatMap(({ slug, read }) =>
+      read ? [{ slug, document: withPicturesAt(read.document, ownPictures) }] : [],
+    );
   };
   const pictures = await em.fork().find<Picture>(PictureSchema, { shop: shop.id }, { orderBy: { name: "asc" } });
   return {
@@ -64,7 +67,7 @@ export async function createWhole(
     for (const { name, type, bytes } of pictures)
       await tx.insert<Picture>(PictureSchema, { shop: shop.id, name, type, bytes: Buffer.from(bytes) });
     for (const { kind, slug, document } of eachDocument(whole)) {
-      await insertDocument(tx, shop, kind, withPlace(document, shop.slug), slug);
+      await insertDocument(tx, shop, kind, withPicturesAt(document, shopPictures(shop.slug)), slug);
       await yieldToEventLoop();
     }
     return shop;

@@ -11,10 +11,11 @@ import { mendsKind } from "../../catalogue/mend/kind.ts";
 import { readCatalogue } from "../../catalogue/read.ts";
 import { swatchesKind } from "../../swatch/kind.ts";
 import { shopKind } from "../kind.ts";
+import { ownPictures, shopPictures, withPicturesAt } from "../pictures.ts";
 import { readFolder } from "./read-folder.ts";
 import { FolderFault, type ShopFiles } from "./shop-files.ts";
 import { stableJson } from "./stable-json.ts";
-import { type WholeShop, withoutPlace, withPlace } from "./whole-shop.ts";
+import type { WholeShop } from "./whole-shop.ts";
 import { writeFolder } from "./write-folder.ts";
 import { unzipFolder, zipFolder } from "./zip.ts";
 
@@ -173,7 +174,12 @@ describe("a shop's folder", () => {
 
   it("names pictures without the shop's place, and with it again", () => {
     const document = { html: `<img src="/pictures/a-shop/${picture}">`, other: "/pictures/x.png" };
-    expect(withoutPlace(document).html).toBe(`<img src="/pictures/shop/${picture}">`);
-    expect(withPlace(withoutPlace(document), "b")).toEqual({ ...document, html: `<img src="/pictures/b/${picture}">` });
+    expect(withPicturesAt(document, ownPictures).html).toBe(`<img src="/pictures/shop/${picture}">`);
+    expect(withPicturesAt(withPicturesAt(document, ownPictures), shopPictures("b"))).toEqual({
+      ...document,
+      html: `<img src="/pictures/b/${picture}">`,
+    });
+    const plain = { html: "no picture", rows: [{ src: "/pictures/x.png" }] };
+    expect(withPicturesAt(plain, ownPictures)).toBe(plain);
   });
 });
