@@ -57,5 +57,14 @@ export type FromStage =
   /** A key of the tool's that was pressed on the page. */
   | { zt: "key"; key: PressedKey };
 
+/** A handler for each kind of message; the compiler names one that is missing. */
+export type Handlers<M extends { zt: string }> = { [Z in M["zt"]]: (message: Extract<M, { zt: Z }>) => void };
+
+/** Gives a message to its handler; one without a handler is passed over. */
+export function handle<M extends { zt: string }>(handlers: Partial<Handlers<M>>, message: M): void {
+  const own: unknown = Object.hasOwn(handlers, message.zt) ? handlers[message.zt as M["zt"]] : undefined;
+  if (typeof own === "function") own(message);
+}
+
 /** The data of a pressed key, as keyboard events name it. */
 export type PressedKey = Pick<KeyboardEvent, "key" | "code" | "ctrlKey" | "metaKey" | "shiftKey" | "altKey">;

@@ -11,7 +11,7 @@ import { arrange, openGap, writeText } from "./arrange/arrange.ts";
 import { drawScreen } from "./first-screen.ts";
 import { keepLinks } from "./links.ts";
 import { measurePage } from "./measure.ts";
-import type { FromStage, ToStage } from "./messages.ts";
+import { type FromStage, type Handlers, handle, type ToStage } from "./messages.ts";
 import { drawOffset } from "./offset.ts";
 import { tryRows } from "./trial.ts";
 
@@ -42,57 +42,46 @@ export function connectStage(store: PageStore): void {
   // The panel is drawn a frame later than its state changes.
   store.subscribe(() => requestAnimationFrame(draw));
 
+  const handlers: Handlers<ToStage> = {
+    panel: ({ slug, panel }) => setPanel(slug, panel),
+    patches: ({ patches }) => open && setPanel(open.slug, patched(open.panel, patches)),
+    page: ({ page, panels, around }) => store.setPage(page, withOpen(panels, open), around),
+    limits({ limits }) {
+      styleFor(limits);
+      store.setWidth(innerWidth, limits);
+    },
+    look: ({ css }) => putLook(css),
+    selection: ({ selection }) => store.setSelection(selection),
+    mark: ({ row }) => store.mark(open && row !== undefined ? { panel: open.slug, row } : undefined),
+    language({ language }) {
+      document.documentElement.lang = language;
+      document.documentElement.dir = direction(language);
+      store.setLanguage(language);
+    },
+    drawer: ({ open: opens }) => store.openDrawer(opens ? open?.slug : undefined),
+    offset({ on }) {
+      drawsOffset = on;
+      draw();
+    },
+    arrange({ on }) {
+      if (!open) return;
+      arrange(on, store, open.slug, {
+        act: (act) => tell({ zt: "arranged", act }),
+        standing: (standing) => tell({ zt: "standing", standing }),
+      });
+    },
+    gap: ({ at }) => open && openGap(open.slug, at),
+    write: ({ row }) =>
+      open && writeText(open.slug, row, (html) => tell({ zt: "arranged", act: { do: "html", row, html } })),
+    trial() {
+      if (!open) return;
+      tryRows(store, open.slug, open.panel).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));
+    },
+    screen: ({ height }) => drawScreen(height),
+  };
   addEventListener("message", (event: MessageEvent<ToStage>) => {
     if (event.origin !== location.origin || event.source !== parent) return;
-    const message = event.data;
-    switch (message.zt) {
-      case "panel":
-        return setPanel(message.slug, message.panel);
-      case "patches":
-        return open && setPanel(open.slug, patched(open.panel, message.patches));
-      case "page":
-        return store.setPage(message.page, withOpen(message.panels, open), message.around);
-      case "limits":
-        styleFor(message.limits);
-        return store.setWidth(innerWidth, message.limits);
-      case "look":
-        return putLook(message.css);
-      case "selection":
-        return store.setSelection(message.selection);
-      case "mark":
-        return store.mark(open && message.row !== undefined ? { panel: open.slug, row: message.row } : undefined);
-      case "language":
-        document.documentElement.lang = message.language;
-        document.documentElement.dir = direction(message.language);
-        return store.setLanguage(message.language);
-      case "drawer":
-        return store.openDrawer(message.open ? open?.slug : undefined);
-      case "offset":
-        drawsOffset = message.on;
-        return draw();
-      case "arrange":
-        if (open)
-          arrange(message.on, store, open.slug, {
-            act: (act) => tell({ zt: "arranged", act }),
-            standing: (standing) => tell({ zt: "standing", standing }),
-          });
-        return;
-      case "gap":
-        return open && openGap(open.slug, message.at);
-      case "write":
-        return (
-          open &&
-          writeText(open.slug, message.row, (html) =>
-            tell({ zt: "arranged", act: { do: "html", row: message.row, html } }),
-          )
-        );
-      case "trial":
-        if (open)
-          tryRows(store, open.slug, open.panel).then((shifts) => tell({ zt: "tried", band: store.state.band, shifts }));
-        return;
-      case "screen":
-        return drawScreen(message.height);
-    }
+    handle(handlers, event.data);
   });
 
   let { drawer } = store.state;

@@ -1,10 +1,9 @@
 import { type RefObject, useCallback, useEffect, useRef, useState } from "react";
-import { difference } from "../../core/document/difference.ts";
 import { fitSelection, isEmpty, isSameSelection } from "../../core/engine/selection.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import type { Band } from "../../core/settings/band.ts";
 import type { ArrangeAct, Standing } from "../../storefront/stage/arrange/act.ts";
-import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
+import { type FromStage, type Handlers, handle, type ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { doArranged } from "./arrange.ts";
@@ -71,33 +70,30 @@ export function useFrame(
       setDrawerOpen(false);
       setAwake((times) => times + 1);
     };
+    const handlers = (source: MessageEventSource | null): Partial<Handlers<FromStage>> => ({
+      ready: greet,
+      drawer: ({ open }) => setDrawerOpen(open),
+      measured: ({ band: on, measure }) =>
+        session.setState(({ measures }) => ({ measures: { ...measures, [on]: measure } })),
+      selection: ({ selection }) => session.setState({ selection, chosenBy: source ?? undefined }),
+      arranged({ act }) {
+        const { band: on, shop: now, bench: at } = latest.current;
+        void doArranged(inWindow(act, frame.current), on, now, at);
+      },
+      go: ({ address, selection }) => session.setState({ address, ...(selection ? { selection } : {}) }),
+      standing: (message) => setStanding(message.standing),
+      point: ({ row }) => session.setState({ pointed: row }),
+      key: ({ key }) => pressAgain(key),
+    });
     const hear = (event: MessageEvent<FromStage>) => {
       if (event.origin !== location.origin || event.source !== frame.current?.contentWindow) return;
-      const message = event.data;
-      if (message.zt === "ready") greet();
-      else if (message.zt === "drawer") setDrawerOpen(message.open);
-      else if (message.zt === "measured")
-        session.setState(({ measures }) => ({ measures: { ...measures, [message.band]: message.measure } }));
-      else if (message.zt === "selection")
-        session.setState({ selection: message.selection, chosenBy: event.source ?? undefined });
-      else if (message.zt === "arranged")
-        void doArranged(
-          inWindow(message.act, frame.current),
-          latest.current.band,
-          latest.current.shop,
-          latest.current.bench,
-        );
-      else if (message.zt === "go")
-        session.setState({ address: message.address, ...(message.selection ? { selection: message.selection } : {}) });
-      else if (message.zt === "standing") setStanding(message.standing);
-      else if (message.zt === "point") session.setState({ pointed: message.row });
-      else if (message.zt === "key") pressAgain(message.key);
+      handle(handlers(event.source), event.data);
     };
     addEventListener("message", hear);
     const stops = [
       panel.subscribe((now, before) => {
         if (!ready || now.document === before.document) return;
-        tell({ zt: "patches", patches: difference(before.document, now.document) });
+        tell({ zt: "patches", patches: [...now.patches] });
         const { selection, shown } = session.getState();
         // Choices of other panels of the page stay.
         const others = (shown?.panels ?? []).filter((one) => one.slug !== slug);

@@ -7,6 +7,7 @@ import { setLimits } from "../../core/shop/edit.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { createDocumentStore, isUnsaved } from "./document-store.ts";
 import { historyOf } from "./history.ts";
+import { StepClock } from "./step-clock.ts";
 import { Typing } from "./typing.ts";
 
 const stored = { version: 1, document: demoPanel, history: { steps: [], done: 0 } };
@@ -211,7 +212,8 @@ describe("a document that saves itself", () => {
 
   it("goes back in the order of time over several documents, also after a reload and with a clock put back", async () => {
     vi.setSystemTime(1_000_000);
-    const [panel, other] = [createDocumentStore("/p", stored), createDocumentStore("/q", stored)];
+    const clock = new StepClock();
+    const [panel, other] = [createDocumentStore("/p", stored, clock), createDocumentStore("/q", stored, clock)];
     panel.getState().apply(named("Panel 1"));
     other.getState().apply(named("Other 1"));
     vi.setSystemTime(900_000);

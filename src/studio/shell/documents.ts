@@ -3,17 +3,23 @@ import type { Stored } from "../../core/api/shop.ts";
 import type { DocumentOf, KindName } from "../../core/shop/kinds.ts";
 import { type ApiError, documentPath, request } from "../api.ts";
 import { createDocumentStore, type DocumentStore, isUnsaved } from "./document-store.ts";
+import { StepClock } from "./step-clock.ts";
 import { isTypingUnsaved } from "./typing.ts";
 
-/** Documents that were opened in this tab, so that unsaved work outlives a change of view. */
-const opened: { [K in KindName]: Map<string, DocumentStore<DocumentOf<K>>> } = {
-  shop: new Map(),
-  panel: new Map(),
-  pages: new Map(),
-  swatches: new Map(),
-  mends: new Map(),
-  look: new Map(),
-};
+/** Documents that were opened in this tab, by their addresses, so that unsaved work outlives a change of view. */
+const opened = new Map<string, DocumentStore<never>>();
+/** Their steps have one order. */
+const clock = new StepClock();
+
+/** The open document of a kind at an address; undefined where it is not open. An address leads to documents of one kind. */
+const openAt = <K extends KindName>(_kind: K, path: string) =>
+  opened.get(path) as DocumentStore<DocumentOf<K>> | undefined;
+
+function keep<K extends KindName>(path: string, stored: Stored<DocumentOf<K>>): DocumentStore<DocumentOf<K>> {
+  const store = createDocumentStore(path, stored, clock);
+  opened.set(path, store as unknown as DocumentStore<never>);
+  return store;
+}
 
 /** A document of the shop, opened once in a tab; undefined until it is there. @param slug for a kind of which there are many */
 export function useDocument<K extends KindName>(
@@ -22,15 +28,13 @@ export function useDocument<K extends KindName>(
   slug?: string,
 ): { store: DocumentStore<DocumentOf<K>> | undefined; error: ApiError | undefined } {
   const path = documentPath(shop, kind, slug);
-  const known = opened[kind].get(path);
+  const known = openAt(kind, path);
   const { data, error } = useSWRImmutable<Stored<DocumentOf<K>>, ApiError>(
     known ? null : path,
     request<Stored<DocumentOf<K>>>,
   );
   if (known || !data) return { store: known, error };
-  const store = createDocumentStore(path, data);
-  opened[kind].set(path, store);
-  return { store, error };
+  return { store: keep<K>(path, data), error };
 }
 
 /** The store of a document of the shop, opened once in a tab. @throws ApiError */
@@ -40,19 +44,17 @@ export async function openDocument<K extends KindName>(
   slug?: string,
 ): Promise<DocumentStore<DocumentOf<K>>> {
   const path = documentPath(shop, kind, slug);
-  const known = opened[kind].get(path);
+  const known = openAt(kind, path);
   if (known) return known;
   const stored = await request<Stored<DocumentOf<K>>>(path);
   // Another part of the page may have opened it meanwhile: two stores of one document would not see each other.
-  const store = opened[kind].get(path) ?? createDocumentStore(path, stored);
-  opened[kind].set(path, store);
-  return store;
+  return openAt(kind, path) ?? keep<K>(path, stored);
 }
 
 /** A document as it is in this tab, where it is open; otherwise as it is stored. @throws ApiError */
 export async function readDocument<K extends KindName>(shop: string, kind: K, slug?: string): Promise<DocumentOf<K>> {
   const path = documentPath(shop, kind, slug);
-  const known = opened[kind].get(path);
+  const known = openAt(kind, path);
   return known ? known.getState().document : (await request<Stored<DocumentOf<K>>>(path)).document;
 }
 
@@ -60,8 +62,5 @@ addEventListener("beforeunload", (event) => {
   // A field that is still typed in saves what it has.
   if (isTypingUnsaved() && document.activeElement instanceof HTMLElement) document.activeElement.blur();
   // The browser asks before the page is left while something is not saved.
-  const unsaved = Object.values(opened).some((stores) =>
-    [...stores.values()].some((store) => isUnsaved(store.getState())),
-  );
-  if (unsaved) event.preventDefault();
+  if ([...opened.values()].some((store) => isUnsaved(store.getState()))) event.preventDefault();
 });

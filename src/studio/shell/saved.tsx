@@ -1,7 +1,7 @@
 import { Check, CloudOff, LoaderCircle } from "lucide-react";
 import { useMemo, useSyncExternalStore } from "react";
-import type { SaveState } from "./document-store.ts";
 import type { Stepped } from "./history.ts";
+import type { SaveState } from "./saver.ts";
 import { useTypingUnsaved } from "./typing.ts";
 
 const shown = {
