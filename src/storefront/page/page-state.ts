@@ -13,6 +13,7 @@ import type { ListingState } from "../listing/listing-state.ts";
 import type { PanelState } from "../panel/panel-state.ts";
 import type { Boot, ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
+import type { Draft } from "./drafts.ts";
 import { appliesBy, behaviourOn, facetsOf, groupsOf, type PagePanel } from "./page-panel.ts";
 
 /** A row that the designer points at. */
@@ -44,14 +45,6 @@ export interface PageState extends ListingState {
 
 /** See {@link PageState.elsewhere}. */
 export type Elsewhere = Readonly<Record<string, Answer>>;
-
-/** Choices that wait for a button, and what they would find. */
-export interface Draft {
-  selection: Selection;
-  answer: Answer;
-  /** The answer is to these choices, and not still to those before. */
-  counted: boolean;
-}
 
 /** As much of a page as decides what the engine is asked. */
 export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields" | "shop">;

@@ -1,4 +1,3 @@
-import type { Answer } from "../../core/engine/answer.ts";
 import type { Engine } from "../../core/engine/engine.ts";
 import type { Selection } from "../../core/engine/question.ts";
 import { fitSelection } from "../../core/engine/selection.ts";
@@ -10,6 +9,8 @@ import type { Behaviour } from "../../core/settings/behaviour.ts";
 import { queryTo } from "../panel/panel-state.ts";
 import type { ShopAround } from "../shop/boot.ts";
 import { sayOf } from "../words/spoken.ts";
+import { Drafts } from "./drafts.ts";
+import { LatestQuestion } from "./latest-question.ts";
 import { appliesBy, behaviourOn, type PagePanel } from "./page-panel.ts";
 import {
   answerAt,
@@ -25,13 +26,6 @@ export type Listener = (state: PageState, change: Change) => void;
 /** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
 export type Change = "place" | "panel" | "view" | "stage";
 
-/** After a question that was not answered, it is asked again: first after so many ms, each time twice as long, at most so long. */
-const firstPause = 1000;
-const longestPause = 30_000;
-
-/** An answer that takes longer than so many ms is said to be under way. */
-const patience = 150;
-
 /** Holds the state of one shop page and tells listeners when it changes. */
 export class PageStore {
   #state: PageState;
@@ -39,10 +33,10 @@ export class PageStore {
   #wanted: PageState;
   #engine: Engine;
   #listeners = new Set<Listener>();
-  #asked = 0;
-  #answered = 0;
-  /** By panel, what is chosen in it and waits; an answer to it may be under way. */
-  #wanting: Record<string, Selection> = {};
+  #question = new LatestQuestion();
+  #drafts = new Drafts((slug, draft) =>
+    this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: draft } }, "view"),
+  );
 
   constructor(state: PageState, engine: Engine) {
     this.#state = state;
@@ -56,7 +50,7 @@ export class PageStore {
 
   /** The shown results belong to the latest question. */
   get settled(): boolean {
-    return this.#answered === this.#asked;
+    return this.#question.phase === "answered";
   }
 
   /** @returns what ends it */
@@ -95,23 +89,9 @@ export class PageStore {
   }
 
   #draft(one: PagePanel, selection: Selection): void {
-    const { slug } = one;
-    this.#wanting = { ...this.#wanting, [slug]: selection };
-    const take = (answer: Answer, counted = true) => {
-      if (this.#wanting[slug] !== selection) return;
-      this.#put({ ...this.#state, drafts: { ...this.#state.drafts, [slug]: { selection, answer, counted } } }, "view");
-    };
-    const answer = this.#engine.ask(questionIn(this.#wanted, one, selection));
-    if (!(answer instanceof Promise)) {
-      take(answer);
-      return;
-    }
-    // A choice shows at once; its count follows.
-    take(this.#state.drafts[slug]?.answer ?? this.#state.elsewhere[slug] ?? this.#state.answer, false);
-    answer.then(
-      (found) => take(found),
-      (error) => console.error(error),
-    );
+    const { drafts, elsewhere, answer } = this.#state;
+    const before = drafts[one.slug]?.answer ?? elsewhere[one.slug] ?? answer;
+    this.#drafts.wait(one.slug, selection, this.#engine.ask(questionIn(this.#wanted, one, selection)), before);
   }
 
   /** How a panel takes the shopper to another page: as soon as something is chosen, or with its button; undefined where it does not. */
@@ -122,7 +102,7 @@ export class PageStore {
 
   /** The selection of a panel, whether it waits or not. */
   drafted(slug: string): Selection {
-    return this.#wanting[slug] ?? this.#wanted.selection;
+    return this.#drafts.of(slug) ?? this.#wanted.selection;
   }
 
   /**
@@ -142,7 +122,7 @@ export class PageStore {
   /** Forgets what waits in a panel. */
   discard(slug: string): void {
     const { [slug]: _gone, ...drafts } = this.#state.drafts;
-    delete this.#wanting[slug];
+    this.#drafts.drop(slug);
     if (_gone) this.#put({ ...this.#state, drafts }, "view");
   }
 
@@ -213,66 +193,50 @@ export class PageStore {
     return { ...state, ...onPage(state.shown, state.panels, band), band, drawer: undefined };
   }
 
-  /** @param goes to another place: that shows at once, and takes the place of what waits in panels */
-  #ask(next: PageState, change: Change, goes = false, pause = firstPause): void {
-    const turn = ++this.#asked;
+  /**
+   * Asks for what is shown next.
+   * @param goes to another place: that shows at once, and takes the place of what waits in panels
+   * @param isAgain the last question failed, and is asked once more
+   */
+  #ask(next: PageState, change: Change, goes = false, isAgain = false): void {
     this.#wanted = next;
     if (goes) {
-      this.#wanting = {};
+      this.#drafts.drop();
       this.#state = { ...this.#state, drafts: {} };
     }
-    const take = ({ place, answer, elsewhere }: PlaceAnswer, told: Change) => {
-      if (turn !== this.#asked) return;
-      this.#answered = turn;
-      const { marked, drawer, band } = this.#state;
-      // Parts that do not wait for an answer may have changed meanwhile.
-      const { language, say, limits, shop } = this.#wanted;
-      this.#wanted = {
-        ...next,
-        ...place,
-        answer,
-        elsewhere,
-        language,
-        say,
-        limits,
-        shop,
-        marked,
-        drawer: next.band === band ? drawer : undefined,
-        trouble: false,
-        answered: true,
-        busy: false,
-        drafts: this.#state.drafts,
-      };
-      this.#put(this.#wanted, told);
-      // Waiting choices stay, as far as they have a meaning, and are counted again.
-      for (const one of this.#wanted.panels) {
-        const waiting = this.#wanting[one.slug];
-        if (waiting) this.#draft(one, fitSelection(waiting, this.#wanted.asked));
-      }
-    };
     // A step is told once, when it is asked for.
     const later = change === "place" ? "view" : change;
-    const fail = (error: Error) => {
-      if (turn !== this.#asked) return;
-      console.error(error);
-      // The last result stays, and the shopper is told where the products are.
-      this.#put({ ...this.#state, trouble: true }, "view");
-      setTimeout(
-        () => turn === this.#asked && this.#ask(this.#wanted, later, false, Math.min(2 * pause, longestPause)),
-        pause,
-      );
-    };
-    const answer = answerAt(this.#engine, next, next);
-    if (!(answer instanceof Promise)) {
-      take(answer, change);
-      return;
+    this.#question.ask<PlaceAnswer>(
+      answerAt(this.#engine, next, next),
+      {
+        answered: (found, isAtOnce) => this.#take(next, found, isAtOnce ? change : later),
+        // A choice shows at once, as a step of its own: the next may come before its result.
+        waits: () => {
+          const { selection, sort, page } = next;
+          if (goes) this.#put({ ...this.#state, selection, sort, page, answered: false }, change);
+        },
+        slow: () => this.#put({ ...this.#state, busy: true }, "view"),
+        // The last result stays, and the shopper is told where the products are.
+        failed: () => this.#put({ ...this.#state, trouble: true }, "view"),
+        again: () => this.#ask(this.#wanted, later, false, true),
+      },
+      isAgain,
+    );
+  }
+
+  /** Shows an answer. Parts of the state that do not wait for one may have changed meanwhile. */
+  #take(asked: PageState, { place, answer, elsewhere }: PlaceAnswer, change: Change): void {
+    const { marked, drawer, band, drafts } = this.#state;
+    const { language, say, limits, shop } = this.#wanted;
+    const since = { language, say, limits, shop, marked, drafts, drawer: asked.band === band ? drawer : undefined };
+    const settled = { trouble: false, answered: true, busy: false };
+    this.#wanted = { ...asked, ...place, answer, elsewhere, ...since, ...settled };
+    this.#put(this.#wanted, change);
+    // Waiting choices stay, as far as they have a meaning, and are counted again.
+    for (const one of this.#wanted.panels) {
+      const waiting = this.#drafts.of(one.slug);
+      if (waiting) this.#draft(one, fitSelection(waiting, this.#wanted.asked));
     }
-    // A choice shows at once, as a step of its own: the next may come before its result.
-    const { selection, sort, page } = next;
-    if (goes) this.#put({ ...this.#state, selection, sort, page, answered: false }, change);
-    // A quick answer shows nothing else in between.
-    const slow = setTimeout(() => turn === this.#asked && this.#put({ ...this.#state, busy: true }, "view"), patience);
-    answer.then((found) => take(found, later), fail).finally(() => clearTimeout(slow));
   }
 
   #put(state: PageState, change: Change): void {

@@ -1,0 +1,71 @@
+/** After a failure it is asked again: first after so many ms, each time twice as long, at most so long. */
+const firstPause = 1000;
+const longestPause = 30_000;
+
+/** An answer that takes longer than so many ms is said to be under way. */
+const patience = 150;
+
+/** How far the latest question is: answered, asked, asked for long enough to say so, or failed and to be asked again. */
+export type Phase = "answered" | "asked" | "slow" | "failed";
+
+/** What happens to a question while it is the latest. */
+export interface QuestionListener<A> {
+  /** It has its answer, at once or later. */
+  answered(answer: A, isAtOnce: boolean): void;
+  /** Its answer comes later. */
+  waits(): void;
+  /** Its answer takes long. */
+  slow(): void;
+  /** It was not answered. */
+  failed(): void;
+  /** It is time to ask again, with {@link LatestQuestion.ask}. */
+  again(): void;
+}
+
+/** Follows the latest of several questions; an earlier one that is answered afterwards is passed over. */
+export class LatestQuestion {
+  #turn = 0;
+  #phase: Phase = "answered";
+  #pause = firstPause;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+
+  get phase(): Phase {
+    return this.#phase;
+  }
+
+  /** Asks a new question. @param isAgain whether it is one that failed, so that the next pause is longer */
+  ask<A>(answer: A | Promise<A>, listening: QuestionListener<A>, isAgain = false): void {
+    const turn = ++this.#turn;
+    const isLatest = () => turn === this.#turn;
+    clearTimeout(this.#timer);
+    if (!isAgain) this.#pause = firstPause;
+    if (!(answer instanceof Promise)) {
+      this.#phase = "answered";
+      listening.answered(answer, true);
+      return;
+    }
+    this.#phase = "asked";
+    listening.waits();
+    this.#timer = setTimeout(() => {
+      this.#phase = "slow";
+      listening.slow();
+    }, patience);
+    answer.then(
+      (found) => {
+        if (!isLatest()) return;
+        clearTimeout(this.#timer);
+        this.#phase = "answered";
+        listening.answered(found, false);
+      },
+      (error) => {
+        if (!isLatest()) return;
+        console.error(error);
+        this.#phase = "failed";
+        listening.failed();
+        clearTimeout(this.#timer);
+        this.#timer = setTimeout(() => listening.again(), this.#pause);
+        this.#pause = Math.min(2 * this.#pause, longestPause);
+      },
+    );
+  }
+}
