@@ -1,15 +1,10 @@
 import { existsSync, readFileSync } from "node:fs";
-import { join, relative } from "node:path";
-import { serveStatic } from "@hono/node-server/serve-static";
+import { join } from "node:path";
 import type { MikroORM } from "@mikro-orm/libsql";
-import { type Context, Hono } from "hono";
+import { Hono } from "hono";
 import { compress } from "hono/compress";
-import { secureHeaders } from "hono/secure-headers";
 import type { ToolState } from "../core/api/tool.ts";
-import { shippedFonts } from "../core/look/fonts.ts";
 import type { Gate } from "./access/gate.ts";
-import { cacheOf, immutable } from "./cache-control.ts";
-import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
 import { hostGuard } from "./host-guard.ts";
 import { shedLoad } from "./load-shedding.ts";
 import { api, asFault } from "./routes/api.ts";
@@ -21,6 +16,7 @@ import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
 import { sameOrigin } from "./same-origin.ts";
+import { serveFiles } from "./static-files.ts";
 import { Catalogues } from "./store/catalogues.ts";
 import { writeCount } from "./store/write.ts";
 import type { Threads } from "./threads/threads.ts";
@@ -59,8 +55,6 @@ const inDevelopment = (root: string): StorefrontAssets => ({
   development: true,
 });
 
-const kept = (path: string, c: Context): void => c.header("cache-control", cacheOf(path));
-
 /** The whole server: shops' pages, the tool's pages, and the data behind both. */
 export function createApp({
   orm,
@@ -83,7 +77,6 @@ export function createApp({
     };
   const far = threads && inThread(threads, { plain: true, shared: true });
   const costs = costsOf(threads && { quick: inThread(threads, {}), long: inThread(threads, { long: true }) });
-  const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
   const app = new Hono();
 
   app.use(hostGuard(names));
@@ -110,38 +103,7 @@ export function createApp({
   app.route("/draft", shopPages({ ...pages, of: "draft" }));
   app.route("/edition", shopPages({ ...pages, of: "edition" }));
   app.route("/storefront", styles());
-  app.get(`${fontAddress}/:file{[a-z-]+\\.css}`, (c) => {
-    const font = shippedFonts.find(({ package: name }) => `${name}.css` === c.req.param("file"));
-    if (!font) return c.notFound();
-    return c.body(facesOf([font], "swap"), 200, {
-      "content-type": "text/css; charset=utf-8",
-      "cache-control": "max-age=86400",
-    });
-  });
-  for (const [name, folder] of fontFolders)
-    app.use(
-      `${fontAddress}/${name}/*`,
-      serveStatic({
-        root: relative(process.cwd(), folder),
-        rewriteRequestPath: (path) => path.slice(`${fontAddress}/${name}`.length),
-        onFound: (_path, c) => c.header("cache-control", immutable),
-      }),
-    );
-  app.use(
-    "/demo/pictures/*",
-    secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),
-    serveStatic({ root: here("."), onFound: (_path, c) => c.header("cache-control", "max-age=600") }),
-  );
-  app.route("/pictures", pictures(fork));
-  app.use("/storefront/*", serveStatic({ root: here("dist"), precompressed: true, onFound: kept }));
-  // All that is not a shop's is the tool's own.
-  app.use("/*", toolHeaders);
-  app.use("/*", serveStatic({ root: here("dist/studio"), precompressed: true, onFound: kept }));
-  app.get("*", async (c, next) => {
-    // Addresses of the tool's own views all get its one page; the router in it says when there is no such view.
-    if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
-    return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
-  });
+  serveFiles(app, root, pictures(fork));
   app.onError((error, c) => {
     const { status, message, detail } = asFault(error);
     return c.req.path.startsWith("/api/")

@@ -1,19 +1,19 @@
 import { type Catalogue, ColumnBuilder } from "./catalogue.ts";
-import { completeCatalogue, mustBeNumber } from "./complete.ts";
+import { faultFinder } from "./cell-fault.ts";
+import { checkHeader } from "./check-header.ts";
+import { completeCatalogue } from "./complete.ts";
 import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
-import { type Field, fieldKey, isWholeText, knownColumns, roleNames } from "./field.ts";
-import { parseDay, parseNumber } from "./field-kinds.ts";
-import { spelling } from "./identity.ts";
+import { type Field, isWholeText } from "./field.ts";
+import { fieldsFor } from "./fields-for.ts";
+import { eachAProduct, gathered } from "./gather-rows.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
 import { cellReader, plainReading } from "./reading.ts";
 import type { Reading } from "./reading-schema.ts";
 import { rowIds } from "./row-ids.ts";
-import { isCalled, shownName } from "./shown-name.ts";
-import { availabilityOf } from "./stock-words.ts";
 import { withTitles } from "./suggest-reading.ts";
-import type { Table, TableRecord } from "./table.ts";
+import type { Table } from "./table.ts";
 import { checkRowCount } from "./table-limits.ts";
 import { splitCell } from "./values.ts";
 
@@ -77,28 +77,7 @@ export function buildCatalogue(
   }
 
   const kept = table.header.map((_, at) => at).filter((at) => roles[at] !== "skip");
-  const taken = new Set(known.map(({ key }) => key));
-  const fields = kept.map((at): Field => {
-    const role = roles[at] as Field["role"];
-    const heading = table.header[at] ?? "";
-    const goesOn = reading[at]?.field;
-    const old =
-      known.find((field) => field.key === goesOn && field.role === role) ??
-      known.find((field) => field.role === role && (role !== "attribute" || isCalled(field, heading)));
-    const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
-    taken.add(key);
-    const { kind: wanted, titles, unit } = reading[at] ?? { as: "attribute" };
-    const name = role === "attribute" ? (old?.name ?? shownName(heading)) : roleNames[role];
-    return {
-      key,
-      name,
-      role,
-      kind: "text",
-      ...(wanted ? { given: wanted } : {}),
-      ...(unit ? { unit } : {}),
-      ...(titles ? { titles } : {}),
-    };
-  });
+  const fields = fieldsFor(table.header, reading, kept, known);
   const columns: Catalogue["columns"] = new Map();
   kept.forEach((at, f) => {
     const field = fields[f];
@@ -118,87 +97,4 @@ export function buildCatalogue(
   problems.sort((a, b) => (a.row ?? 0) - (b.row ?? 0));
   const catalogue = completeCatalogue({ fields, columns, productIds: order, variantStart });
   return { catalogue, problems, by: named.by };
-}
-
-/** Rows by products: their ids, the rows of each beside one another, and where those of each begin. */
-interface Gathered {
-  order: string[];
-  records: TableRecord[];
-  variantStart: Uint32Array;
-}
-
-/** Each row as a product of its own. @param ids one a row, no two alike; their numbers where there are none */
-const eachAProduct = ({ records }: Table, ids: readonly string[]): Gathered => ({
-  order: records.map((_, row) => ids[row] ?? String(row + 1)),
-  records,
-  variantStart: Uint32Array.from({ length: records.length + 1 }, (_, row) => row),
-});
-
-/** Rows of one id as one product. @param problems gets the rows without an id, which are left out */
-function gathered({ header, records }: Table, idAt: number, problems: Problem[]): Gathered {
-  const rowsOf = new Map<string, TableRecord[]>();
-  for (const record of records) {
-    const id = record.cells[idAt]?.trim() ?? "";
-    if (id === "") {
-      problems.push({
-        row: record.row,
-        column: header[idAt] ?? "",
-        message: "The product id is empty, so this row was skipped. Fill in the product id.",
-      });
-      continue;
-    }
-    const rows = rowsOf.get(id);
-    if (rows) rows.push(record);
-    else rowsOf.set(id, [record]);
-  }
-  const order = [...rowsOf.keys()];
-  const variantStart = new Uint32Array(order.length + 1);
-  let start = 0;
-  order.forEach((id, p) => {
-    start += rowsOf.get(id)?.length ?? 0;
-    variantStart[p + 1] = start;
-  });
-  return { order, records: [...rowsOf.values()].flat(), variantStart };
-}
-
-const noNumber =
-  "This is not a number, so the cell counts as empty. Write it like 1234.50, or choose the number format of this column.";
-const noStock =
-  "This is neither a number nor a known stock status, so availability is unknown. Write a number, or “in stock” or “out of stock”.";
-const noDay =
-  "This is not a date, so the cell counts as empty. Write it like 2026-03-31, or choose the date format of this column.";
-
-/** For a field whose cells must be numbers or days, what finds a cell that is none and says what is wrong with it. */
-function faultFinder({ role, given }: Field): ((cell: string) => string | undefined) | undefined {
-  const number = mustBeNumber.has(role) || given === "number";
-  if (!number && given !== "date") return undefined;
-  const parse = number ? parseNumber : parseDay;
-  const message = number ? noNumber : noDay;
-  const isKnown = (value: string) =>
-    !Number.isNaN(parse(value)) || (role === "stock" && availabilityOf(value) !== undefined);
-  return (cell) => (splitCell(cell, false).every(isKnown) ? undefined : role === "stock" ? noStock : message);
-}
-
-function checkHeader(header: readonly string[], roles: Reading[number]["as"][]): void {
-  const twice = header.find(
-    (heading, at) =>
-      heading !== "" &&
-      roles[at] !== "skip" &&
-      header.some(
-        (other, before) =>
-          before < at && roles[before] !== "skip" && spelling(other).toLowerCase() === spelling(heading).toLowerCase(),
-      ),
-  );
-  if (twice !== undefined) {
-    throw new CatalogueError({
-      row: 1,
-      column: twice,
-      message: "This heading appears twice. Rename one of the two columns.",
-    });
-  }
-  for (const column of knownColumns) {
-    if (roles.filter((role) => role === column).length > 1) {
-      throw new CatalogueError({ row: 1, message: `Two columns are used as “${column}”. Choose one.` });
-    }
-  }
 }

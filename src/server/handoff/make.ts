@@ -1,29 +1,25 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { HandoffReport } from "../../core/api/handoff.ts";
+import type { DisplayName } from "../../core/displays/displays.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { valueOn } from "../../core/look/resolve.ts";
-import { pageList } from "../../core/page/page-list.ts";
-import { facetRows } from "../../core/panel/panel.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
-import { withPictureFolder, withPicturesAt } from "../../core/shop/pictures.ts";
+import { withPictureFolder } from "../../core/shop/pictures.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
-import { siteFault, siteOf } from "../../core/shop/site.ts";
+import { siteOf } from "../../core/shop/site.ts";
 import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
 import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
-import type { Boot } from "../../storefront/shop/boot.ts";
-import { HttpError } from "../http-error.ts";
 import { repository } from "../repository.ts";
-import { bootOf, lookCss, type OpenShop, openShop } from "../shop-boot.ts";
-import { Catalogues } from "../store/catalogues.ts";
-import { wholeSource } from "../store/whole-source.ts";
+import { lookCss, type OpenShop } from "../shop-boot.ts";
 import { bundle, engineName, gzippedSize } from "./bundle.ts";
 import { checkCard, slotsOf, usualCard } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
 import { Markup } from "./markup.ts";
 import { hashed } from "./names.ts";
+import { bootsOf, checkSite, openWhole } from "./open-whole.ts";
 import { queryTable } from "./query-table.ts";
 import { readme } from "./readme.ts";
 import { handoffSheet } from "./sheet.ts";
@@ -57,7 +53,7 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };
   const card = checkCard(wishes.card ?? usualCard);
-  const open = await opened(whole, site, wishes.language);
+  const open = await openWhole(whole, site, wishes.language);
   const { facts } = open;
   const { fields } = facts.index.catalogue;
   const boots = await bootsOf(open, wishes.pages);
@@ -74,16 +70,8 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   for (const still of stills) markup.addPage(still);
 
   const displays = displaysOf(panels).sort();
-  const { css, fonts } = handoffSheet({
-    limits: open.settings.limits,
-    bars: open.pages.bars,
-    displays,
-    panels,
-    looks: (await lookCss(open, panels)).replaceAll(`${site.at}pictures/`, "pictures/"),
-    parkedStyles: markup.styles,
-  });
-  const { script, engine } = await bundle(displays);
-  const bytes = { ...data, script: encoded(script), engine: encoded(engine), style: encoded(css) };
+  const { code, fonts } = await codeOf(open, panels, displays, markup.styles);
+  const bytes = { ...data, ...code };
   const files = {
     ...named,
     script: hashed("trellis.js", bytes.script),
@@ -139,45 +127,6 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   };
 }
 
-/** A whole shop as its pages want it, with its pictures where the handoff has them. */
-async function opened(whole: WholeShop, site: Site, language: string | undefined): Promise<OpenShop> {
-  const source = wholeSource({
-    key: "handoff",
-    edition: undefined,
-    shop: { id: 0, slug: "shop", name: whole.name, currency: whole.currency, variantCount: 0 },
-    open: async () => whole,
-    placed: (document) => withPicturesAt(document, (picture) => `${site.at}pictures/${picture}`),
-  });
-  const known = ["en", ...whole.shop.languages];
-  if (language !== undefined && !known.includes(language))
-    throw new HttpError(422, `The shop is not in the language “${language}”. It is in ${known.join(", ")}.`);
-  return { ...(await openShop(source, new Catalogues(), "", language)), site };
-}
-
-/** The wanted pages on which panels stand. @throws Fault for a page that is not there, or where there is none with a panel */
-async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
-  const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
-  const gone = wanted?.find((address) => !all.includes(address));
-  if (gone !== undefined) throw new HttpError(422, `This shop has no page ${gone}.`, { page: gone, pages: all });
-  const boots: Boot[] = [];
-  for (const address of wanted ?? all) {
-    const boot = await bootOf(open, address, { panel: undefined, stage: false });
-    if (boot && boot.panels.length > 0) boots.push(boot);
-  }
-  if (boots.length === 0)
-    throw new HttpError(
-      422,
-      "None of these pages has a panel, so there is nothing to hand over. Place a panel under Pages first.",
-    );
-  return boots;
-}
-
-/** @throws Fault when the panels cannot stand on the site like that */
-function checkSite(site: Site, panels: readonly PagePanel[]): void {
-  const fault = siteFault(site, new Set(panels.flatMap(({ panel }) => facetRows(panel).map(({ field }) => field))));
-  if (fault) throw new HttpError(422, fault);
-}
-
 /** A page drawn for where the handoff's own files are, and not for the site. */
 function withPlaces({ born, states, ...still }: StillPage, at: string): StillPage {
   const moved = <T>(value: T): T => withPictureFolder(value, `${at}pictures/`, "./pictures/");
@@ -188,4 +137,23 @@ function withPlaces({ born, states, ...still }: StillPage, at: string): StillPag
     born: { ...born, panels, swatches },
     states: states.map((state) => ({ ...state, panels, swatches })),
   };
+}
+
+/** The script, the engine and the style sheet, with the fonts that the sheet names. */
+async function codeOf(
+  open: OpenShop,
+  panels: readonly PagePanel[],
+  displays: readonly DisplayName[],
+  parkedStyles: Parameters<typeof handoffSheet>[0]["parkedStyles"],
+) {
+  const { css, fonts } = handoffSheet({
+    limits: open.settings.limits,
+    bars: open.pages.bars,
+    displays,
+    panels,
+    looks: (await lookCss(open, panels)).replaceAll(`${open.site.at}pictures/`, "pictures/"),
+    parkedStyles,
+  });
+  const { script, engine } = await bundle(displays);
+  return { code: { script: encoded(script), engine: encoded(engine), style: encoded(css) }, fonts };
 }

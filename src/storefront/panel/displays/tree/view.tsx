@@ -5,6 +5,7 @@ import { OptionCount } from "../option-count.tsx";
 import { BoxOption } from "../option-input.tsx";
 import { limitOf } from "../option-list.tsx";
 import { type Branch, grow, lastLevel } from "./grow.ts";
+import { treeStep } from "./keys.ts";
 
 /** Nested categories; or, flat, those that have none below them. */
 function Tree(props: DisplayProps) {
@@ -68,30 +69,12 @@ function NestedTree({ name: called, options, toggle, label, roots, limit, say }:
     list.current?.querySelector<HTMLElement>(`[data-node="${CSS.escape(branch.option.id)}"]`)?.focus();
   };
   const onKey = (event: KeyboardEvent, branch: Branch) => {
-    const at = inSight.indexOf(branch);
-    const { id, faded } = branch.option;
-    const above = () => inSight.find(({ option }) => option.id === ancestors(id).at(-1));
-    const backwards = list.current && getComputedStyle(list.current).direction === "rtl";
-    const inwards = backwards ? "ArrowLeft" : "ArrowRight";
-    const outwards = backwards ? "ArrowRight" : "ArrowLeft";
-    if (event.key === "ArrowDown") focus(inSight[at + 1]);
-    else if (event.key === "ArrowUp") focus(inSight[at - 1]);
-    else if (event.key === "Home") focus(inSight[0]);
-    else if (event.key === "End") focus(inSight.at(-1));
-    else if (event.key === inwards && branch.children.length > 0) {
-      if (open.has(id)) focus(branch.children[0]);
-      else flip(id);
-    } else if (event.key === outwards) {
-      if (branch.children.length > 0 && open.has(id)) flip(id);
-      else focus(above());
-    } else if (event.key === " " || event.key === "Enter") {
-      if (!faded) toggle(id);
-    } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
-      const letter = event.key.toLowerCase();
-      focus(
-        [...inSight.slice(at + 1), ...inSight.slice(0, at)].find(({ name }) => name.toLowerCase().startsWith(letter)),
-      );
-    } else return;
+    const isBackwards = list.current !== null && getComputedStyle(list.current).direction === "rtl";
+    const step = treeStep(event, branch, inSight, open, isBackwards);
+    if (!step) return;
+    if (step.do === "focus") focus(step.branch);
+    else if (step.do === "flip") flip(branch.option.id);
+    else if (!branch.option.faded) toggle(branch.option.id);
     event.preventDefault();
     event.stopPropagation();
   };

@@ -1,0 +1,51 @@
+import { pageList } from "../../core/page/page-list.ts";
+import { facetRows } from "../../core/panel/panel.ts";
+import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
+import { withPicturesAt } from "../../core/shop/pictures.ts";
+import type { Site } from "../../core/shop/shop-schema.ts";
+import { siteFault } from "../../core/shop/site.ts";
+import type { PagePanel } from "../../storefront/page/page-panel.ts";
+import type { Boot } from "../../storefront/shop/boot.ts";
+import { HttpError } from "../http-error.ts";
+import { bootOf, type OpenShop, openShop } from "../shop-boot.ts";
+import { Catalogues } from "../store/catalogues.ts";
+import { wholeSource } from "../store/whole-source.ts";
+
+/** A whole shop as its pages want it, with its pictures where the handoff has them. */
+export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<OpenShop> {
+  const source = wholeSource({
+    key: "handoff",
+    edition: undefined,
+    shop: { id: 0, slug: "shop", name: whole.name, currency: whole.currency, variantCount: 0 },
+    open: async () => whole,
+    placed: (document) => withPicturesAt(document, (picture) => `${site.at}pictures/${picture}`),
+  });
+  const known = ["en", ...whole.shop.languages];
+  if (language !== undefined && !known.includes(language))
+    throw new HttpError(422, `The shop is not in the language “${language}”. It is in ${known.join(", ")}.`);
+  return { ...(await openShop(source, new Catalogues(), "", language)), site };
+}
+
+/** The wanted pages on which panels stand. @throws Fault for a page that is not there, or where there is none with a panel */
+export async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
+  const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
+  const gone = wanted?.find((address) => !all.includes(address));
+  if (gone !== undefined) throw new HttpError(422, `This shop has no page ${gone}.`, { page: gone, pages: all });
+  const boots: Boot[] = [];
+  for (const address of wanted ?? all) {
+    const boot = await bootOf(open, address, { panel: undefined, stage: false });
+    if (boot && boot.panels.length > 0) boots.push(boot);
+  }
+  if (boots.length === 0)
+    throw new HttpError(
+      422,
+      "None of these pages has a panel, so there is nothing to hand over. Place a panel under Pages first.",
+    );
+  return boots;
+}
+
+/** @throws Fault when the panels cannot stand on the site like that */
+export function checkSite(site: Site, panels: readonly PagePanel[]): void {
+  const fault = siteFault(site, new Set(panels.flatMap(({ panel }) => facetRows(panel).map(({ field }) => field))));
+  if (fault) throw new HttpError(422, fault);
+}

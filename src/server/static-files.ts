@@ -1,0 +1,52 @@
+import { existsSync } from "node:fs";
+import { join, relative } from "node:path";
+import { serveStatic } from "@hono/node-server/serve-static";
+import type { Context, Hono } from "hono";
+import { secureHeaders } from "hono/secure-headers";
+import { shippedFonts } from "../core/look/fonts.ts";
+import { cacheOf, immutable } from "./cache-control.ts";
+import { facesOf, fontAddress, fontFolders } from "./fonts.ts";
+import { toolHeaders } from "./tool-headers.ts";
+
+const kept = (path: string, c: Context): void => c.header("cache-control", cacheOf(path));
+
+/**
+ * Serves files: fonts, pictures, shop pages' scripts, and the tool's own pages at every other address.
+ * @param root folder of the repository
+ * @param pictures the shops' pictures
+ */
+export function serveFiles(app: Hono, root: string, pictures: Hono): void {
+  const here = (folder: string) => relative(process.cwd(), join(root, folder)) || ".";
+  app.get(`${fontAddress}/:file{[a-z-]+\\.css}`, (c) => {
+    const font = shippedFonts.find(({ package: name }) => `${name}.css` === c.req.param("file"));
+    if (!font) return c.notFound();
+    return c.body(facesOf([font], "swap"), 200, {
+      "content-type": "text/css; charset=utf-8",
+      "cache-control": "max-age=86400",
+    });
+  });
+  for (const [name, folder] of fontFolders)
+    app.use(
+      `${fontAddress}/${name}/*`,
+      serveStatic({
+        root: relative(process.cwd(), folder),
+        rewriteRequestPath: (path) => path.slice(`${fontAddress}/${name}`.length),
+        onFound: (_path, c) => c.header("cache-control", immutable),
+      }),
+    );
+  app.use(
+    "/demo/pictures/*",
+    secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"] } }),
+    serveStatic({ root: here("."), onFound: (_path, c) => c.header("cache-control", "max-age=600") }),
+  );
+  app.route("/pictures", pictures);
+  app.use("/storefront/*", serveStatic({ root: here("dist"), precompressed: true, onFound: kept }));
+  // All that is not a shop's is the tool's own.
+  app.use("/*", toolHeaders);
+  app.use("/*", serveStatic({ root: here("dist/studio"), precompressed: true, onFound: kept }));
+  app.get("*", async (c, next) => {
+    // Addresses of the tool's own views all get its one page; the router in it says when there is no such view.
+    if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
+    return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
+  });
+}
