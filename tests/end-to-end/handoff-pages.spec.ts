@@ -4,6 +4,7 @@ import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts"
 import { serveFiles } from "../static-server.ts";
 import { addMarkup, chooseOption, foundBy, openForeign, panelOf, ready, test, told } from "./foreign-site.ts";
 import { expect } from "./test.ts";
+import { textOf } from "./text-of.ts";
 
 test("choices are in the address, as the site wants; back and reload keep them", async ({ page, foreign }) => {
   await foreign.open(page, "ours.html");
@@ -30,10 +31,10 @@ test("panels and listings of one group share a selection, those of another have 
 }) => {
   await foreign.open(page, "twins.html");
   await ready(page, 2);
-  const before = await page.locator("[data-trellis-count]").first().textContent();
+  const before = await textOf(page.locator("[data-trellis-count]").first());
   await chooseOption(page, "light", "shade", 1);
   const counts = page.locator("[data-trellis-count]");
-  await expect(counts.nth(0)).not.toHaveText(before ?? "");
+  await expect(counts.nth(0)).not.toHaveText(before);
   await expect(counts.nth(1)).toHaveText("240 products");
   const chosen = (at: number) =>
     page
@@ -85,9 +86,9 @@ test("a list that the site changes is followed; more comes on a button; an order
   await expect(seen).toHaveCount(48);
   await chooseOption(page, "light", "shade");
   await expect(seen.first()).not.toHaveText("LM240");
-  const first = await seen.first().textContent();
+  const first = await textOf(seen.first());
   await page.getByRole("combobox", { name: "Sort by" }).selectOption("price");
-  await expect(seen.first()).not.toHaveText(first ?? "");
+  await expect(seen.first()).not.toHaveText(first);
   const sorted = await seen.allTextContents();
   const found = await foundBy(page);
   expect(sorted).toEqual(found.slice(0, 24));

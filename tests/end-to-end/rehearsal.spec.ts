@@ -9,6 +9,7 @@ import { readFolder } from "../../src/core/shop/archive/read-folder.ts";
 import { expectAccessible } from "./axe.ts";
 import { newShop, origin } from "./bench.ts";
 import { expect, type Page, test } from "./test.ts";
+import { textOf } from "./text-of.ts";
 
 const band = (page: Page, name: string) => page.getByRole("region", { name, exact: true });
 const open = async (page: Page, shop: string) => {
@@ -45,7 +46,7 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
   );
 
   // Assumptions can be changed, and everything is sent anew.
-  const before = await band(page, "Wide page").locator("dd").first().textContent();
+  const before = await textOf(band(page, "Wide page").locator("dd").first());
   await page.getByText("Assumptions about shoppers").click();
   await page.getByLabel("How many products a shopper looks at first").fill("60");
   await page.getByLabel("How many products a shopper looks at first").blur();
@@ -53,7 +54,7 @@ test("trial shoppers go through the page on both bands; their figures, ways, fac
   await expect(band(page, "Wide page").getByRole("status")).toHaveText("2,000 shoppers, 240 products", {
     timeout: 20_000,
   });
-  await expect(band(page, "Wide page").locator("dd").first()).not.toHaveText(before ?? "");
+  await expect(band(page, "Wide page").locator("dd").first()).not.toHaveText(before);
 });
 
 test("measured heights are handed over, and are of the panels that the shop's folder has", async ({ page }) => {
