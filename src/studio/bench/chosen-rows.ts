@@ -1,4 +1,4 @@
-import type { SessionStore } from "./bench-context.ts";
+import type { SessionStore } from "./session.ts";
 
 /** Takes a row in or out of those that are changed together. */
 export function choose(session: SessionStore, id: string): void {

@@ -2,8 +2,9 @@ import { Moon } from "lucide-react";
 import { useMemo } from "react";
 import { isTyping, useKeys } from "../shell/keys.ts";
 import { SightChoice } from "../shell/sight.tsx";
-import { type Session, useBench, useSession } from "./bench-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
 import { PageChoice } from "./page-choice.tsx";
+import type { Session } from "./session.ts";
 
 type Choice<K extends "frames" | "zoom"> = readonly [value: Session[K], label: string, key: string];
 

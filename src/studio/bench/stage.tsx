@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from "react";
 import { bandAt } from "../../core/settings/band.ts";
 import { useShopSettings } from "../shell/shop-context.ts";
-import { useBench, useSession, type Zoom } from "./bench-context.ts";
+import { useBench, useSession } from "./bench-context.ts";
 import { Frame } from "./frame.tsx";
 import { widthOn } from "./page-width.ts";
 import { Ruler } from "./ruler.tsx";
+import type { Zoom } from "./session.ts";
 import { StageBar } from "./stage-bar.tsx";
 import { TrialNote } from "./trial-note.tsx";
 

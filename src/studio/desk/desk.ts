@@ -58,44 +58,46 @@ const keptOrders = 4;
 
 /** A shop's catalogue in a worker: mended, indexed and asked there, so that the page never waits for it. */
 export class Desk {
-  #source: Catalogue;
-  #facts: LocalFacts;
-  #mends: readonly Mend[] = [];
-  #collections: PagesDocument["collections"];
+  /** The catalogue as it was imported, and the facts of the mended one. */
+  #open: { source: Catalogue; facts: LocalFacts } | undefined;
+  #collections: PagesDocument["collections"] = [];
   #figures: { state: string; pages: Map<string, PageFigures> } = { state: "", pages: new Map() };
   #orders = new LRUCache<string, Uint32Array>({ max: keptOrders });
 
-  constructor(source: Catalogue, mends: readonly Mend[], collections: PagesDocument["collections"] = []) {
-    this.#source = source;
-    this.#mends = mends;
-    this.#collections = collections;
-    this.#facts = this.#factsNow();
+  /** Opens a catalogue in binary form, in the place of one that was open. @throws BinaryError */
+  open(bytes: Uint8Array, mends: readonly Mend[], collections: PagesDocument["collections"]): Overview {
+    return this.#mend(decodeCatalogue(bytes), mends, collections);
   }
 
-  /** Opens a catalogue in binary form. @throws BinaryError */
-  static open(bytes: Uint8Array, mends: readonly Mend[], collections: PagesDocument["collections"]): Desk {
-    return new Desk(decodeCatalogue(bytes), mends, collections);
+  /** @throws Error while no catalogue is open */
+  get #opened(): { source: Catalogue; facts: LocalFacts } {
+    if (!this.#open) throw new Error("The catalogue isn’t loaded yet. Try again in a moment.");
+    return this.#open;
   }
 
-  #factsNow(): LocalFacts {
-    const mended = this.#mends.length > 0 ? applyMends(this.#source, this.#mends) : this.#source;
-    return new LocalFacts(new CatalogueIndex(withCollections(mended, { collections: this.#collections })));
+  get #facts(): LocalFacts {
+    return this.#opened.facts;
   }
 
   /** Does these mends over the imported catalogue, in the place of those done before, with the shop's collections as they are. */
-  mend(mends: readonly Mend[], collections = this.#collections): void {
-    this.#mends = mends;
-    this.#collections = collections;
-    this.#facts = this.#factsNow();
-    this.#orders.clear();
-    this.#figures = { state: "", pages: new Map() };
+  mend(mends: readonly Mend[], collections = this.#collections): Overview {
+    return this.#mend(this.#opened.source, mends, collections);
   }
 
-  overview(): Overview {
+  #mend(source: Catalogue, mends: readonly Mend[], collections: PagesDocument["collections"]): Overview {
+    this.#collections = collections;
+    const mended = mends.length > 0 ? applyMends(source, mends) : source;
+    this.#open = { source, facts: new LocalFacts(new CatalogueIndex(withCollections(mended, { collections }))) };
+    this.#orders.clear();
+    this.#figures = { state: "", pages: new Map() };
+    return this.#overview(source, mends);
+  }
+
+  #overview(source: Catalogue, mends: readonly Mend[]): Overview {
     const { catalogue } = this.#facts.index;
     const mended: Record<string, number> = {};
-    let before = this.#source;
-    for (const mend of this.#mends) {
+    let before = source;
+    for (const mend of mends) {
       mended[mend.id] = mendedProducts(before, mend);
       before = applyMends(before, [mend]);
     }

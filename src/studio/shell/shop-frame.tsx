@@ -109,7 +109,7 @@ function useCatalogue(
     const fail = (error: Error) => over || setTrouble(error.message);
     const mended = () => mends.getState().document.mends;
     const { collections } = pages.getState().document;
-    desk.open(new URL(`/api${path}/source`, location.href).href, mended(), collections).then(take, fail);
+    desk.fetch(new URL(`/api${path}/source`, location.href).href, mended(), collections).then(take, fail);
     const again = () => desk.mend(mended(), pages.getState().document.collections).then(take, fail);
     const stops = [
       mends.subscribe((now, before) => {
