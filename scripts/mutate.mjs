@@ -19,6 +19,7 @@ const others = [
   ...["src/core/recount", "src/core/findings", "src/core/page", "src/core/profile", "src/core/rehearsal/walk.test.ts"],
   ...["src/storefront", "tests/unit/counts", "tests/unit/independent", "tests/unit/pages.test", "tests/unit/page-data"],
 ];
+/** @type {Readonly<Record<string, string>>} */
 const flipped = {
   "<": "<=",
   "<=": "<",
@@ -46,16 +47,23 @@ const flipped = {
   "--": "++",
 };
 
-/** Every operator and boolean of a file that can be changed: where it is, and what takes its place. */
+/**
+ * Every operator and boolean of a file that can be changed: where it is, and what takes its place.
+ *
+ * @param {string} file
+ */
 function mutantsOf(file) {
   const code = readFileSync(file, "utf8");
+  /** @type {{ file: string, from: number, to: number, text: string, line: number }[]} */
   const found = [];
-  const put = (from, to, text) => found.push({ file, from, to, text, line: code.slice(0, from).split("\n").length });
+  const put = (/** @type {number} */ from, /** @type {number} */ to, /** @type {string} */ text) =>
+    found.push({ file, from, to, text, line: code.slice(0, from).split("\n").length });
+  /** @param {any} node of the syntax tree, or a value in one */
   const visit = (node) => {
     if (!node || typeof node !== "object") return;
     if (Array.isArray(node)) return node.forEach(visit);
     if (typeof node.type === "string" && /^TS(?!AsExpression|NonNull|SatisfiesExpression)/.test(node.type)) return;
-    const next = flipped[node.operator];
+    const next = flipped[node.operator] ?? "";
     if (next && node.left && node.right) {
       const between = code.slice(node.left.end, node.right.start);
       const at = node.left.end + between.indexOf(node.operator);
@@ -91,7 +99,7 @@ for (const folder of ["src", "demo", "tests"]) cpSync(folder, join(here, folder)
 for (const file of ["package.json", "tsconfig.json", "tsconfig.base.json", "vitest.config.ts"])
   cpSync(file, join(here, file));
 symlinkSync(resolve("node_modules"), join(here, "node_modules"));
-const run = (tests) =>
+const run = (/** @type {string[]} */ tests) =>
   spawnSync("npx", ["vitest", "run", "--bail=1", ...tests], { cwd: here, timeout: 300_000, encoding: "utf8" });
 
 const { status, stdout } = run([...quick, ...others]);
