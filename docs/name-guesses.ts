@@ -5,10 +5,10 @@ import survey from "color-name-lists/dist/colorlists.json" with { type: "json" }
 import { type ColourLists, colourNames, nameKey } from "../src/core/swatch/colour-names.ts";
 import { deltaE } from "../src/core/swatch/measure.ts";
 import { guessByName } from "../src/core/swatch/name-guess.ts";
-import { sureEnough } from "../src/core/swatch/view.ts";
+import { minConfidence } from "../src/core/swatch/view.ts";
 
 /** Lists of the package color-name-lists that the guesses do not read. */
-const heldBack = [
+const otherParameters = [
   ["nbsIscc", "NBS-ISCC centroids (Kelly and Judd, 1976)"],
   ["werner", "Werner's nomenclature (1821)"],
 ] as const;
@@ -28,11 +28,11 @@ export interface Held {
 export function measureGuesses(): Held[] {
   const ours = colourNames();
   const lists = survey.lists as ColourLists;
-  return heldBack.map(([key, list]) => {
+  return otherParameters.map(([key, list]) => {
     const names = lists[key].filter(({ name }) => !ours.has(nameKey(name)));
     const judged = names.flatMap(({ name, hex }) => {
       const guess = guessByName(name);
-      return guess ? [{ apart: deltaE(guess.colours[0], hex), sure: guess.confidence >= sureEnough }] : [];
+      return guess ? [{ apart: deltaE(guess.colours[0], hex), sure: guess.confidence >= minConfidence }] : [];
     });
     const shares = (of: typeof judged) =>
       limits.map((limit) => Math.round((of.filter(({ apart }) => apart <= limit).length / of.length) * 100));

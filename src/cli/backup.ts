@@ -16,13 +16,13 @@ export const backup: Command = {
   async run(args) {
     const { values } = parseArgs({ args, options: { out: { type: "string" }, data: { type: "string" } } });
     if (values.out === undefined) throw new UsageError(`Name a file to write. Usage: ${backup.usage}`);
-    const [{ usualDatabase }, { backUp }, { checkFile }, { migrationNames }] = await Promise.all([
+    const [{ defaultDatabase }, { backUp }, { checkFile }, { migrationNames }] = await Promise.all([
       import("./database.ts"),
       import("../server/store/backup.ts"),
       import("../server/store/check-file.ts"),
       import("../server/store/database.ts"),
     ]);
-    const file = values.data ?? usualDatabase;
+    const file = values.data ?? defaultDatabase;
     if (!existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
     try {
       checkFile(file, migrationNames);

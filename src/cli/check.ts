@@ -1,7 +1,7 @@
 import { parseArgs } from "node:util";
 import { type FindingLevel, findingLevels } from "../core/findings/finding.ts";
 import { pageList } from "../core/page/page-list.ts";
-import { checkPages, checkPanels, factsOf, isAtLeast } from "../core/report/check-shop.ts";
+import { checkPages, checkPanels, isAtLeast, shopFactsFor } from "../core/report/check-shop.ts";
 import { asJunit, asSarif, asText } from "../core/report/report.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { openFolder } from "./folder.ts";
@@ -44,7 +44,7 @@ export const check: Command = {
     const level: FindingLevel = oneOf(findingLevels, values.level, "level");
     const form: Form = oneOf(forms, values.as, "as");
     const whole = openFolder(onlyOne(positionals, "shop folder", check));
-    const facts = factsOf(whole);
+    const facts = shopFactsFor(whole);
     const addresses = pageList(whole.pages, facts.pageFacts()).map(({ address }) => address);
     const unknown = values.page?.find((page) => !addresses.includes(page));
     if (unknown !== undefined)

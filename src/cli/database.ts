@@ -8,10 +8,10 @@ import { lockFile } from "../server/store/lock.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** Where the tool keeps its shops unless it is told otherwise. */
-export const usualDatabase = join(repository, "data/trellis.db");
+export const defaultDatabase = join(repository, "data/trellis.db");
 
 /** Holds a database file while something is done. @throws UsageError where another process holds it */
-export async function holding<T>(file: string, task: () => Promise<T>): Promise<T> {
+export async function withLockedFile<T>(file: string, task: () => Promise<T>): Promise<T> {
   let release: () => void;
   try {
     mkdirSync(dirname(file), { recursive: true });
@@ -32,12 +32,12 @@ export async function holding<T>(file: string, task: () => Promise<T>): Promise<
  * @throws UsageError where another process holds it, or it can't be opened
  */
 export async function withDatabase<T>(
-  file = usualDatabase,
+  file = defaultDatabase,
   state: "there" | "made",
   task: (em: SqlEntityManager) => Promise<T>,
 ): Promise<T> {
   if (state === "there" && !existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
-  return holding(file, async () => {
+  return withLockedFile(file, async () => {
     const orm = await openDatabase(file).catch((error: Error) => {
       throw error instanceof UnfitFile ? new UsageError(error.message) : error;
     });

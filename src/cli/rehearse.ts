@@ -11,7 +11,7 @@ import { type BandReport, bandReport } from "../core/rehearsal/report.ts";
 import type { Scene } from "../core/rehearsal/scene.ts";
 import { summaryOf } from "../core/rehearsal/summary.ts";
 import type { Walk } from "../core/rehearsal/walk.ts";
-import { factsOf } from "../core/report/check-shop.ts";
+import { shopFactsFor } from "../core/report/check-shop.ts";
 import { type Band, bands } from "../core/settings/band.ts";
 import { readFolder } from "../core/shop/archive/read-folder.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
@@ -43,7 +43,7 @@ function opened(folder: string, address: string): Opened {
   const files = readFiles(folder);
   const whole = readFolder(files);
   const heights = readHeights(files);
-  const facts = factsOf(whole);
+  const facts = shopFactsFor(whole);
   const panels = new Map(whole.panels.map(({ slug, document }) => [slug, document]));
   const addresses = pageList(whole.pages, facts.pageFacts()).map((one) => one.address);
   if (!addresses.includes(address))

@@ -18,14 +18,15 @@ export const restore: Command = {
     const { from } = values;
     if (from === undefined) throw new UsageError(`Name a backup. Usage: ${restore.usage}`);
     if (!existsSync(from)) throw new UsageError(`There is no file ${from}. Check the name.`);
-    const [{ usualDatabase, holding }, { restoreBackup }, { migrationNames }, { realFile }] = await Promise.all([
-      import("./database.ts"),
-      import("../server/store/backup.ts"),
-      import("../server/store/database.ts"),
-      import("../server/disk/files.ts"),
-    ]);
-    const named = values.data ?? usualDatabase;
-    return holding(named, async () => {
+    const [{ defaultDatabase, withLockedFile }, { restoreBackup }, { migrationNames }, { realFile }] =
+      await Promise.all([
+        import("./database.ts"),
+        import("../server/store/backup.ts"),
+        import("../server/store/database.ts"),
+        import("../server/disk/files.ts"),
+      ]);
+    const named = values.data ?? defaultDatabase;
+    return withLockedFile(named, async () => {
       try {
         const file = realFile(named);
         if (realFile(from) === file) throw new UsageError(`${from} is the database itself. Name a backup of it.`);

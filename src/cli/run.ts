@@ -18,14 +18,14 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
 const names = Object.keys(commands);
 
 /** The output of a run and its exit status: 0; 1 for findings or differences; 2 for wrong usage or a damaged file. */
-export interface Ran {
+export interface RunResult {
   status: 0 | 1 | 2;
   out: string;
   err: string;
 }
 
 /** Runs the command line over its arguments. Nothing is thrown: what is wrong is one line of `err`. */
-export async function runTrellis([name, ...rest]: readonly string[]): Promise<Ran> {
+export async function runTrellis([name, ...rest]: readonly string[]): Promise<RunResult> {
   try {
     if (name === undefined) throw new UsageError(`Name a command: ${names.join(", ")}. See trellis --help.`);
     if (["--help", "-h", "help"].includes(name)) return { status: 0, out: await help(), err: "" };

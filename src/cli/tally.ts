@@ -7,7 +7,7 @@ import { identity } from "../core/catalogue/identity.ts";
 import { applyMends } from "../core/catalogue/mend/apply.ts";
 import { CatalogueError } from "../core/catalogue/problem.ts";
 import { readCatalogue } from "../core/catalogue/read.ts";
-import { isCalled } from "../core/catalogue/shown-name.ts";
+import { hasHeading } from "../core/catalogue/shown-name.ts";
 import { baseOf } from "../core/engine/base.ts";
 import { liveCounts } from "../core/engine/count.ts";
 import { CatalogueIndex } from "../core/engine/index/catalogue-index.ts";
@@ -248,7 +248,7 @@ export function defaultMode(field: Field): Mode {
 
 function findField(fields: readonly Field[], name: string): Field | undefined {
   const role = knownRole(name);
-  return fields.find((field) => (role !== undefined && field.role === role) || isCalled(field, name));
+  return fields.find((field) => (role !== undefined && field.role === role) || hasHeading(field, name));
 }
 
 function unknownFacet(fields: readonly Field[], name: string): UsageError {

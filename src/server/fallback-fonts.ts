@@ -55,7 +55,7 @@ export interface Fallback {
 }
 
 /** The fallback of a shipped typeface until it has loaded, so that nothing moves then. */
-export function fallbackOf(font: ShippedFont): Fallback {
+export function fallbackFont(font: ShippedFont): Fallback {
   const own = metrics[font.package];
   const [, others = []] = systems.find(([fallback]) => fallback.test(font.fallback)) ?? [];
   if (!own) return { faces: "", families: "" };

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { fontsNamedIn, type ShippedFont, shippedFonts } from "../core/look/fonts.ts";
-import { fallbackOf } from "./fallback-fonts.ts";
+import { fallbackFont } from "./fallback-fonts.ts";
 
 /** Where the typefaces that ship are served, a folder each. */
 export const fontAddress = "/storefront/fonts";
@@ -48,7 +48,7 @@ export const facesOf = (fonts: readonly ShippedFont[], display: FontDisplay): st
     .replaceAll("font-display: swap", `font-display: ${display}`);
 
 /** The fallback of each, computed once: every page that is drawn needs it. */
-const fallbacks = new Map(shippedFonts.map((font) => [font, fallbackOf(font)]));
+const fallbacks = new Map(shippedFonts.map((font) => [font, fallbackFont(font)]));
 
 /**
  * CSS in which every typeface that ships is followed by what stands in for it until it is there, and the rules that

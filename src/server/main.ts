@@ -13,7 +13,7 @@ import { seedDemo } from "./seed.ts";
 import { checkFile, UnfitFile } from "./store/check-file.ts";
 import { closeDatabase, migrationNames, openDatabase } from "./store/database.ts";
 import { lockFile } from "./store/lock.ts";
-import { forgetRemoved } from "./store/removal.ts";
+import { purgeRemoved } from "./store/removal.ts";
 import { Threads } from "./threads/threads.ts";
 
 const loopback = "127.0.0.1";
@@ -176,7 +176,7 @@ async function open({ port: taken }: { port: number }): Promise<void> {
   try {
     if (fresh) startOver();
     const orm = await openDatabase(data, { onLost: (sentence) => console.error(sentence) });
-    await forgetRemoved(orm.em.fork());
+    await purgeRemoved(orm.em.fork());
     // Made now, nobody who publishes waits for them.
     schemaFiles();
     if (await seedDemo(orm, repository)) console.log("The demo shop is ready.");

@@ -50,7 +50,7 @@ export async function openShop(source: ShopSource, catalogues: Catalogues, base:
 }
 
 /** See {@link openShop}. */
-export type OpenShop = Awaited<ReturnType<typeof openShop>>;
+export type BootShop = Awaited<ReturnType<typeof openShop>>;
 
 /** A document of a kind of which a shop has one. */
 const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>): Promise<D> =>
@@ -61,7 +61,7 @@ const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>
  * @param panel to be shown whether it is on the page or not, alone where it is not
  */
 export async function bootOf(
-  { source, shop, settings, pages, facts, swatches, look, around }: OpenShop,
+  { source, shop, settings, pages, facts, swatches, look, around }: BootShop,
   address: string,
   { panel, stage }: { panel: string | undefined; stage: boolean },
 ): Promise<Boot | undefined> {
@@ -141,7 +141,7 @@ const chosenLanguage = (languages: readonly string[], asked: string | undefined)
   asked !== undefined && languages.includes(asked) ? asked : "en";
 
 /** The rules of some panels' looks. Bands and dark are still to be resolved. */
-export async function lookCss({ source, look: own }: OpenShop, panels: readonly PagePanel[]): Promise<string> {
+export async function lookCss({ source, look: own }: BootShop, panels: readonly PagePanel[]): Promise<string> {
   const read = async (slug: string | undefined) =>
     slug === undefined ? undefined : (await source.read(lookKind, slug))?.document;
   const looked = await Promise.all(panels.map(async (one) => ({ ...one, look: await read(one.panel.look) })));
@@ -159,7 +159,7 @@ export interface PageLook {
  * @param panels that stand on it
  * @param stage whether it stands on the designer's stage, where a typeface shows whenever it comes
  */
-export async function lookOf(open: OpenShop, panels: readonly PagePanel[], stage: boolean): Promise<PageLook> {
+export async function lookOf(open: BootShop, panels: readonly PagePanel[], stage: boolean): Promise<PageLook> {
   const own = await lookCss(open, panels);
   // The usual typeface stands in the sheet that all pages share, which knows no files.
   const text = String(valueOn(open.look, "text.font"));

@@ -4,7 +4,7 @@ import { transform } from "lightningcss";
 import { type DisplayName, displayNames } from "../core/displays/displays.ts";
 import { shippedFonts } from "../core/look/fonts.ts";
 import { partRules } from "../core/look/sheet.ts";
-import { usualSheet } from "../core/panel/look/page-look.ts";
+import { defaultLookSheet } from "../core/panel/look/page-look.ts";
 import type { Band } from "../core/settings/band.ts";
 import { resolveBands } from "../core/settings/media.ts";
 import { displayViews } from "../storefront/panel/displays/all.ts";
@@ -12,7 +12,7 @@ import { facesOf } from "./fonts.ts";
 import { repository } from "./repository.ts";
 
 const storefront = join(repository, "src/storefront");
-export interface Wanted {
+export interface SheetRequest {
   /** The media query of each band. */
   queries: Readonly<Record<Band, string>>;
   displays: Iterable<DisplayName>;
@@ -24,12 +24,12 @@ export interface Wanted {
  * The style sheet of a shop's pages: tokens, the parts of a page, and the displays that are used, in cascade layers.
  * A shop's look comes in the layer behind the displays, what a designer writes by hand in the last.
  */
-export function styleSheet({ queries, displays, stage = false }: Wanted): string {
+export function styleSheet({ queries, displays, stage = false }: SheetRequest): string {
   const shop = ["bars", "page", "phone", "slots"].map((name) => `shop/${name}.css`);
   const parts = [...panelSheets, "listing/listing.css", ...shop];
   const css = [
     "@layer base, parts, displays, look, custom;",
-    `@layer base {\n${usualSheet()}}`,
+    `@layer base {\n${defaultLookSheet()}}`,
     layer("base", parts),
     `@layer parts {\n${partRules()}}`,
     layer("displays", displaySheets(displays)),

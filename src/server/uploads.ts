@@ -15,7 +15,7 @@ import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
 import { unzipFolder } from "../core/shop/archive/zip.ts";
 import { hashOf } from "./hash.ts";
 import { HttpError } from "./http-error.ts";
-import { check, formOf, type Sent } from "./routes/request.ts";
+import { formOf, parsedBody, type Sent } from "./routes/request.ts";
 import { type Import, importOf } from "./store/shops.ts";
 import { type KeptPicture, pictureOf } from "./store/swatches.ts";
 import { picturesOf } from "./store/whole-shops.ts";
@@ -63,7 +63,7 @@ async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promi
   const bytes = new Uint8Array(await file.arrayBuffer());
   const packed = looksBinary(bytes);
   const reading = readingIn(form.reading);
-  const hash = packed ? check(fileHash, form.hash) : hashOf(bytes);
+  const hash = packed ? parsedBody(fileHash, form.hash) : hashOf(bytes);
   const how = { ...(reading ? { reading } : {}), fileName: file.name.slice(0, 200), ...(hash ? { hash } : {}) };
   const catalogue = packed ? unpacked(bytes) : readCatalogue(bytes, { ...how, known: known ?? [] }).catalogue;
   const brought = packed ? importOf(catalogue, bytes) : importOf(catalogue);
@@ -100,7 +100,7 @@ const requestOf = ({ body, type }: Sent): Request =>
 function unpacked(bytes: Uint8Array): Catalogue {
   try {
     const catalogue = decodeCatalogue(bytes);
-    check(catalogueFields, catalogue.fields);
+    parsedBody(catalogueFields, catalogue.fields);
     if (new Set(catalogue.productIds).size < catalogue.productIds.length)
       throw new BinaryError("Two products of the catalogue have the same id. Send the catalogue again.");
     return catalogue;

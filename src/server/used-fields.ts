@@ -3,7 +3,7 @@ import type { Field } from "../core/catalogue/field.ts";
 import type { CatalogueIndex } from "../core/engine/index/catalogue-index.ts";
 import { weightOf } from "../core/engine/index/text-index.ts";
 import type { Clause } from "../core/engine/question.ts";
-import { usualSorts } from "../core/engine/sort-keys.ts";
+import { standardSorts } from "../core/engine/sort-keys.ts";
 import { showOf } from "../core/page/layout.ts";
 import type { PagesDocument } from "../core/page/pages-schema.ts";
 import type { ShownPage } from "../core/page/shown-page.ts";
@@ -41,7 +41,7 @@ export function usedFields({ fields, panels, pages, search, slots }: Used): {
     panels.some(({ rows }) => rows.some((row) => row.kind === "piece" && row.piece === "search"));
   for (const { within, layout, order } of pages) {
     for (const condition of within.flat()) if ("field" in condition) asked.add(condition.field);
-    const sorts = layout.sorts.length > 0 ? layout.sorts : usualSorts(fields);
+    const sorts = layout.sorts.length > 0 ? layout.sorts : standardSorts(fields);
     for (const sort of [order, ...sorts.map((one) => one.sort)])
       for (const key of sort.split(",")) asked.add(key.replace(/^-/, ""));
   }

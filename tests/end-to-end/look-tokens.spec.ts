@@ -1,9 +1,9 @@
 import { type DisplayName, displayNames, displays } from "../../src/core/displays/displays.ts";
-import { heldOpen } from "../../src/core/look/held.ts";
+import { withHeldStates } from "../../src/core/look/held.ts";
 import { dependents } from "../../src/core/look/resolve.ts";
 import { propertyOf, selectorOf } from "../../src/core/look/sheet.ts";
 import { parts, type Token, tokens } from "../../src/core/look/tokens.ts";
-import { usualSheet } from "../../src/core/panel/look/page-look.ts";
+import { defaultLookSheet } from "../../src/core/panel/look/page-look.ts";
 import { emptyPanel, newFacet } from "../../src/core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../src/core/panel/panel-schema.ts";
 import { newShop, origin } from "./bench.ts";
@@ -122,7 +122,7 @@ const probeOf = (token: Token, effects = token): Probe => ({
     // A choice that writes under its own name is enough, where it writes that at all.
     .filter((effect) => !effect[2] || effects.to.every(([, , end]) => end))
     .map((effect) => ({
-      selector: heldOpen(selectorOf(parts[effects.part] as (typeof parts)[string], effects.state, effect)),
+      selector: withHeldStates(selectorOf(parts[effects.part] as (typeof parts)[string], effects.state, effect)),
       property: effect[1],
     })),
 });
@@ -193,7 +193,7 @@ test("every token that is changed is seen in computed style, in its state", asyn
       ))
         one.remove();
     },
-    [heldOpen(css), seldom],
+    [withHeldStates(css), seldom],
   );
   const shown = [...tokens.values()].filter(({ to }) => to.length > 0);
   expect(shown.length).toBeGreaterThan(400);
@@ -230,13 +230,13 @@ test("every token that is changed is seen in computed style, in its state", asyn
   expect(followed.length).toBeGreaterThan(25);
   expect(followed.filter((name) => !seen.includes(name))).toEqual(onMediumOnly);
   const inSheet = basics.filter(({ name }) => !followed.includes(name) || onMediumOnly.includes(name));
-  for (const { name } of inSheet) expect(css + usualSheet(), name).toContain(`var(${propertyOf(name)})`);
+  for (const { name } of inSheet) expect(css + defaultLookSheet(), name).toContain(`var(${propertyOf(name)})`);
 });
 
 test("states held open look as real pointing, focusing and choosing do", async ({ page }) => {
   const shop = await newShop(page.request, "Held");
   await openEverything(page, shop);
-  const css = heldOpen(await (await page.request.get("/storefront/style.css?band=wide")).text());
+  const css = withHeldStates(await (await page.request.get("/storefront/style.css?band=wide")).text());
   await page.evaluate((sheet) => {
     document.querySelector("#zt-style")?.remove();
     const style = document.createElement("style");

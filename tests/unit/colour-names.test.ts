@@ -4,7 +4,7 @@ import type { ColourLists } from "../../src/core/swatch/colour-names.ts";
 import { deltaE } from "../../src/core/swatch/measure.ts";
 import { guessByName } from "../../src/core/swatch/name-guess.ts";
 import { tradeGuess } from "../../src/core/swatch/trade-guess.ts";
-import { sureEnough } from "../../src/core/swatch/view.ts";
+import { minConfidence } from "../../src/core/swatch/view.ts";
 import { type ExpectedColour, expectedColours, firstColours, rarerColours } from "./colour-names.answers.ts";
 
 /** Colour differences (CIEDE2000) up to which a guess is right, and beyond which it is wrong; set before anything was measured. */
@@ -18,7 +18,13 @@ function judged(names: readonly Pick<ExpectedColour, "name" | "hex">[], guess = 
     const [colour] = found?.colours ?? [];
     const apart = colour === undefined ? Number.POSITIVE_INFINITY : deltaE(colour, hex);
     shares[
-      !found || found.confidence < sureEnough ? "unset" : apart <= right ? "right" : apart <= wrong ? "near" : "wrong"
+      !found || found.confidence < minConfidence
+        ? "unset"
+        : apart <= right
+          ? "right"
+          : apart <= wrong
+            ? "near"
+            : "wrong"
     ]++;
   }
   return Object.fromEntries(Object.entries(shares).map(([what, count]) => [what, count / names.length]));

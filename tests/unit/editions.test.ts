@@ -10,8 +10,8 @@ import { panelKind } from "../../src/core/panel/kind.ts";
 import { shopDifferences } from "../../src/core/report/shop-differences.ts";
 import { swatchesKind } from "../../src/core/swatch/kind.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
-import { createDocument, openDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";
-import { bringBack, editionOf, listEditions, publish, stateOf } from "../../src/server/store/editions.ts";
+import { createDocument, loadDocument, readDocument, saveDocument } from "../../src/server/store/documents.ts";
+import { editionOf, listEditions, publish, restoreEdition, stateOf } from "../../src/server/store/editions.ts";
 import { ContentSchema } from "../../src/server/store/entities.ts";
 import { replaceCatalogue } from "../../src/server/store/imports.ts";
 import { createShop, findShop, importOf } from "../../src/server/store/shops.ts";
@@ -40,7 +40,7 @@ const create = async (name: string, csv = small) =>
   shopAt((await createShop(em(), { name, currency: "EUR", ...newShopOf(read(csv)) })).slug);
 const rename = async (slug: string, name: string) => {
   const shop = await shopAt(slug);
-  const now = await openDocument(em(), shop, panelKind, "first-panel");
+  const now = await loadDocument(em(), shop, panelKind, "first-panel");
   if (!now) throw new Error("There is a first panel.");
   const document = edited(now.document, renamePanel(name));
   expect(await saveDocument(em(), shop, panelKind, "first-panel", { version: now.version, document })).toBe(
@@ -111,14 +111,14 @@ describe("editions", () => {
     await createDocument(em(), shop, panelKind, panelKind.fresh("Newer"));
     const book = { ...swatchesKind.fresh(""), limit: 9 };
     await saveDocument(em(), shop, swatchesKind, undefined, { version: 0, document: book });
-    await bringBack(em(), await shopAt("back"), 1);
-    const panel = await openDocument(em(), shop, panelKind, "first-panel");
+    await restoreEdition(em(), await shopAt("back"), 1);
+    const panel = await loadDocument(em(), shop, panelKind, "first-panel");
     expect(panel?.document.name).toBe("First panel");
     expect(panel?.history.steps.map(({ words }) => words)).toEqual(["Restore edition 1"]);
     expect((await readDocument(em(), shop, swatchesKind))?.document.limit).toBe(5);
     expect((await readDocument(em(), shop, panelKind, "newer"))?.document.name).toBe("Newer");
     // Bringing back what is there already is no step.
-    await bringBack(em(), await shopAt("back"), 1);
-    expect((await openDocument(em(), shop, panelKind, "first-panel"))?.history.steps).toHaveLength(1);
+    await restoreEdition(em(), await shopAt("back"), 1);
+    expect((await loadDocument(em(), shop, panelKind, "first-panel"))?.history.steps).toHaveLength(1);
   });
 });

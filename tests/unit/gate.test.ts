@@ -5,7 +5,7 @@ import type { Hono } from "hono";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { gate } from "../../src/server/access/gate.ts";
 import { Password } from "../../src/server/access/password.ts";
-import { Checks, Sessions, Tries } from "../../src/server/access/sessions.ts";
+import { LoginDelays, PasswordQueue, Sessions } from "../../src/server/access/sessions.ts";
 import { createApp } from "../../src/server/app.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
@@ -138,7 +138,7 @@ describe("a server that is open to a network", () => {
     const tries = await Promise.all(Array.from({ length: 24 }, () => signIn({ password: "not this one" })));
     expect(tries.map(({ status }) => status).sort()).toEqual([403, ...Array(23).fill(429)]);
     expect(tries.find(({ status }) => status === 429)?.headers.get("retry-after")).toBe("5");
-    const checks = new Checks();
+    const checks = new PasswordQueue();
     const under = [checks.within(() => new Promise(() => {})), checks.within(() => new Promise(() => {}))];
     expect(under).toHaveLength(2);
     expect(await checks.within(async () => true)).toBeUndefined();
@@ -183,7 +183,7 @@ describe("a password", () => {
   });
 
   it("waits longer after each wrong try, from each place by itself, and no longer than eight seconds", () => {
-    const tries = new Tries();
+    const tries = new LoginDelays();
     const pauses = Array.from({ length: 8 }, () => {
       tries.wrong("a");
       return tries.pauseFor("a");

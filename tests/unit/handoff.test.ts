@@ -13,9 +13,9 @@ import { decodeCatalogue } from "../../src/core/catalogue/binary.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { crc32 } from "../../src/core/sanitize/crc32.ts";
 import type { WholeShop } from "../../src/core/shop/archive/whole-shop.ts";
-import { siteFault, usualSite } from "../../src/core/shop/site.ts";
-import { filledCard, usualCard } from "../../src/server/handoff/card.ts";
-import { isolateCss, withoutUnread } from "../../src/server/handoff/isolate-css.ts";
+import { defaultSite, siteFault } from "../../src/core/shop/site.ts";
+import { defaultCard, filledCard } from "../../src/server/handoff/card.ts";
+import { isolateCss, withoutUnusedProperties } from "../../src/server/handoff/isolate-css.ts";
 import { makeHandoff } from "../../src/server/handoff/make.ts";
 import { integrityOf } from "../../src/server/handoff/names.ts";
 import type { TrellisEvents, TrellisListingElement, TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
@@ -24,11 +24,11 @@ import { openDatabase } from "../../src/server/store/database.ts";
 import { listShops } from "../../src/server/store/shops.ts";
 import { wholeShop } from "../../src/server/store/whole-shops.ts";
 import { fillTemplate } from "../../src/storefront/handoff/card-template.ts";
-import type { Told } from "../../src/storefront/handoff/events.ts";
+import type { EventDetails } from "../../src/storefront/handoff/events.ts";
 import type { TrellisListing } from "../../src/storefront/handoff/listing-element.ts";
 import type { TrellisPanel } from "../../src/storefront/handoff/panel-element.tsx";
 import { SiteList } from "../../src/storefront/handoff/site-list.ts";
-import type { Manifest } from "../../src/storefront/handoff/wire.ts";
+import type { HandoffManifest } from "../../src/storefront/handoff/wire.ts";
 
 const here = mkdtempSync(join(tmpdir(), "trellis-handoff-"));
 const folder = join(here, "shop");
@@ -90,7 +90,7 @@ describe("the files of a handoff", () => {
 
   it("name the current files in one small file, with what a browser checks them by", async () => {
     const { files, report } = await makeHandoff(whole);
-    const manifest: Manifest = JSON.parse(textOf(files, "trellis.json"));
+    const manifest: HandoffManifest = JSON.parse(textOf(files, "trellis.json"));
     for (const name of Object.values(manifest.files)) {
       expect(name).toMatch(/^\w+\.[0-9a-f]{12}\.\w+$/);
       expect(files.has(name)).toBe(true);
@@ -105,7 +105,7 @@ describe("the files of a handoff", () => {
 
   it("hold of the catalogue what is asked and what cards show, each field once", async () => {
     const { files } = await makeHandoff(whole);
-    const manifest: Manifest = JSON.parse(textOf(files, "trellis.json"));
+    const manifest: HandoffManifest = JSON.parse(textOf(files, "trellis.json"));
     const [counted, shown] = [manifest.files.catalogue, manifest.files.cards].map((name) =>
       decodeCatalogue(files.get(name) ?? new Uint8Array())
         .fields.filter(({ role }) => role !== "availability" && role !== "on_sale")
@@ -201,9 +201,9 @@ describe("trellis handoff", () => {
 
 describe("names of queries", () => {
   it("are never two things at once", () => {
-    expect(siteFault({ ...usualSite, names: { a: "page" } }, ["a"])).toMatch(/both have the name “page”/);
-    expect(siteFault({ ...usualSite, names: { a: "b.min" } }, ["a", "b"])).toMatch(/both have the name “b.min”/);
-    expect(siteFault({ ...usualSite, names: { a: "b", b: "a" } }, ["a", "b"])).toBeUndefined();
+    expect(siteFault({ ...defaultSite, names: { a: "page" } }, ["a"])).toMatch(/both have the name “page”/);
+    expect(siteFault({ ...defaultSite, names: { a: "b.min" } }, ["a", "b"])).toMatch(/both have the name “b.min”/);
+    expect(siteFault({ ...defaultSite, names: { a: "b", b: "a" } }, ["a", "b"])).toBeUndefined();
   });
 });
 
@@ -214,10 +214,10 @@ describe("a card template", () => {
     const window = new Window();
     Object.assign(globalThis, { document: window.document });
     const template = window.document.createElement("template");
-    template.innerHTML = usualCard;
+    template.innerHTML = defaultCard;
     const inPage = fillTemplate(template as unknown as HTMLTemplateElement, "x1", values)?.outerHTML ?? "";
     const parsed = window.document.createElement("template");
-    parsed.innerHTML = filledCard(usualCard, "x1", values);
+    parsed.innerHTML = filledCard(defaultCard, "x1", values);
     const tidy = (html: string) => html.replace(/\s+/g, " ");
     expect(tidy(parsed.innerHTML)).toBe(tidy(inPage));
     expect(inPage).toContain("&lt;b&gt;Bold&lt;/b&gt;");
@@ -225,7 +225,7 @@ describe("a card template", () => {
   });
 
   it("takes no address that could run", () => {
-    const card = filledCard(usualCard, "x1", {
+    const card = filledCard(defaultCard, "x1", {
       ...values,
       link: "javascript:alert(1)",
       picture: "javascript:alert(1)",
@@ -309,7 +309,7 @@ describe("a style sheet that holds its own", () => {
   });
 
   it("loses the custom properties that nothing reads", () => {
-    expect(withoutUnread("a{--zt-x:1;--zt-y:var(--zt-z);--zt-z:2;--own:3;color:var(--zt-y)}")).toBe(
+    expect(withoutUnusedProperties("a{--zt-x:1;--zt-y:var(--zt-z);--zt-z:2;--own:3;color:var(--zt-y)}")).toBe(
       "a{--zt-y:var(--zt-z);--zt-z:2;--own:3;color:var(--zt-y)}",
     );
   });
@@ -327,7 +327,7 @@ describe("the types that a site gets", () => {
   it("are those of the elements and of what they tell", () => {
     // Held by the compiler: each way round, for every event and both elements.
     type Both<A, B> = [A] extends [B] ? ([B] extends [A] ? true : never) : never;
-    const events: { [N in keyof Told]: Both<TrellisEvents[`trellis-${N}`]["detail"], Told[N]> } = {
+    const events: { [N in keyof EventDetails]: Both<TrellisEvents[`trellis-${N}`]["detail"], EventDetails[N]> } = {
       change: true,
       results: true,
       ready: true,

@@ -5,9 +5,9 @@ import { mendsKind } from "../../src/core/catalogue/mend/kind.ts";
 import { readCatalogue } from "../../src/core/catalogue/read.ts";
 import { panelKind } from "../../src/core/panel/kind.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
-import { listDocuments, openDocument, saveDocument } from "../../src/server/store/documents.ts";
-import { listImports, replaceCatalogue, takeBack } from "../../src/server/store/imports.ts";
-import { forgetRemoved } from "../../src/server/store/removal.ts";
+import { listDocuments, loadDocument, saveDocument } from "../../src/server/store/documents.ts";
+import { listImports, replaceCatalogue, revertImport } from "../../src/server/store/imports.ts";
+import { purgeRemoved } from "../../src/server/store/removal.ts";
 import { createShop, findShop, importOf, loadBytes } from "../../src/server/store/shops.ts";
 import { newShopOf } from "../new-shop.ts";
 
@@ -29,7 +29,7 @@ const open = async (name: string) => {
     if (!shop) throw new Error("The shop is not there.");
     return shop;
   };
-  const mends = async () => openDocument(em, await present(), mendsKind);
+  const mends = async () => loadDocument(em, await present(), mendsKind);
   return { em, present, mends };
 };
 
@@ -52,7 +52,7 @@ describe("a file that was brought", () => {
 
     const [brought] = await listImports(em, await present());
     expect(brought).toMatchObject({ words: "half.csv", before: 240, after: (await present()).productCount });
-    await takeBack(em, await present(), brought?.id ?? 0);
+    await revertImport(em, await present(), brought?.id ?? 0);
     expect(Buffer.from(await loadBytes(em, await present())).equals(whole)).toBe(true);
     expect(await present()).toMatchObject({ productCount: 240, hash: "a".repeat(64) });
     const after = await mends();
@@ -61,7 +61,7 @@ describe("a file that was brought", () => {
     expect(await listDocuments(em, await present(), panelKind)).toEqual([panel]);
 
     const [again] = await listImports(em, await present());
-    await takeBack(em, await present(), again?.id ?? 0);
+    await revertImport(em, await present(), again?.id ?? 0);
     expect(await present()).toMatchObject({ hash: "b".repeat(64) });
     expect((await mends())?.document.mends).toEqual([units]);
   });
@@ -71,14 +71,16 @@ describe("a file that was brought", () => {
     const other = await open("Other");
     await replaceCatalogue(one.em, await one.present(), importOf(read(half)));
     const [brought] = await listImports(one.em, await one.present());
-    await expect(takeBack(other.em, await other.present(), brought?.id ?? 0)).rejects.toThrow(
+    await expect(revertImport(other.em, await other.present(), brought?.id ?? 0)).rejects.toThrow(
       "can’t be undone any more",
     );
     const day = 86_400_000;
-    await forgetRemoved(one.em, new Date(Date.now() + 29 * day));
+    await purgeRemoved(one.em, new Date(Date.now() + 29 * day));
     expect(await listImports(one.em, await one.present())).toHaveLength(1);
-    await forgetRemoved(one.em, new Date(Date.now() + 31 * day));
+    await purgeRemoved(one.em, new Date(Date.now() + 31 * day));
     expect(await listImports(one.em, await one.present())).toEqual([]);
-    await expect(takeBack(one.em, await one.present(), brought?.id ?? 0)).rejects.toThrow("can’t be undone any more");
+    await expect(revertImport(one.em, await one.present(), brought?.id ?? 0)).rejects.toThrow(
+      "can’t be undone any more",
+    );
   });
 });

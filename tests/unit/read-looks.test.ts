@@ -5,12 +5,12 @@ import { describe, expect, it } from "vitest";
 import { familiesIn } from "../../src/core/look/fonts.ts";
 import { together } from "../../src/core/look/from-css/bring.ts";
 import { readPicture } from "../../src/core/look/from-css/picture-colours.ts";
-import { type Reading, readLook } from "../../src/core/look/from-css/read-look.ts";
+import { type LookReading, readLook } from "../../src/core/look/from-css/read-look.ts";
 import { calculated, readAnyColour, readLength, withVariables } from "../../src/core/look/from-css/values.ts";
 import { type Answer, keptApart, lookedAt } from "./read-looks.answers.ts";
 
 const packages = fileURLToPath(new URL("../../node_modules", import.meta.url));
-const of = (readings: readonly Reading[], token: string) => readings.find((one) => one.token === token)?.value;
+const of = (readings: readonly LookReading[], token: string) => readings.find((one) => one.token === token)?.value;
 const read = (css: string, html?: string) => readLook({ sheets: [{ name: "shop.css", css }], html });
 
 function answersOf({ package: name, file }: Pick<Answer, "package" | "file">) {

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { createApp } from "../../src/server/app.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
-import { forgetRemoved, keptDays } from "../../src/server/store/removal.ts";
+import { purgeRemoved, retentionDays } from "../../src/server/store/removal.ts";
 
 /** The whole server over a database of its own with the demo shop. */
 async function started() {
@@ -31,7 +31,7 @@ describe("panels", () => {
     const before = slugs((await ask("GET", panels)).body);
     expect(before).toHaveLength(3);
     const [, second = ""] = before;
-    expect(await ask("DELETE", `${panels}/${second}`)).toEqual({ status: 200, body: { keptDays } });
+    expect(await ask("DELETE", `${panels}/${second}`)).toEqual({ status: 200, body: { retentionDays } });
     expect(slugs((await ask("GET", panels)).body)).toEqual(before.filter((slug) => slug !== second));
     expect((await ask("GET", `${panels}/${second}`)).status).toBe(404);
     expect((await ask("PUT", `${panels}/${second}`, { version: 1, document: {} })).status).toBe(404);
@@ -98,9 +98,9 @@ describe("shops", () => {
     const { orm, ask } = await started();
     await ask("DELETE", demo);
     const later = (days: number) => new Date(Date.now() + days * 86_400_000);
-    await forgetRemoved(orm.em.fork(), later(keptDays - 1));
+    await purgeRemoved(orm.em.fork(), later(retentionDays - 1));
     expect((await ask("GET", "/api/removed")).body).toHaveLength(1);
-    await forgetRemoved(orm.em.fork(), later(keptDays + 1));
+    await purgeRemoved(orm.em.fork(), later(retentionDays + 1));
     expect((await ask("GET", "/api/removed")).body).toEqual([]);
     expect((await ask("POST", `${demo}/restore`)).status).toBe(404);
     await orm.close(true);

@@ -17,7 +17,7 @@ import { closeDatabase, openDatabase } from "../../src/server/store/database.ts"
 import {
   createDocument,
   listDocuments,
-  openDocument,
+  loadDocument,
   readDocument,
   saveDocument,
 } from "../../src/server/store/documents.ts";
@@ -207,7 +207,7 @@ describe("documents of an older version of the tool", () => {
     const again = await openDatabase(file);
     const shop = await findShop(again.em.fork(), slug);
     const [panel] = shop ? await listDocuments(again.em.fork(), shop, panelKind) : [];
-    const opened = shop && (await openDocument(again.em.fork(), shop, panelKind, panel?.slug));
+    const opened = shop && (await loadDocument(again.em.fork(), shop, panelKind, panel?.slug));
     if (!opened) throw new Error("The panel is gone.");
     const settingsOf = (document: PanelDocument) => facetRows(document)[0]?.settings;
     const [undone, redone] = [opened.history.steps[0]?.inverse ?? [], opened.history.steps[1]?.patches ?? []];
@@ -247,7 +247,7 @@ describe("stored documents", () => {
   it("of which a shop has one are there before they are saved", async () => {
     const shop = await shopAt((await create("Fresh")).slug);
     expect(await readDocument(em(), shop, shopKind)).toEqual({ version: 0, document: shopKind.fresh("") });
-    expect(await openDocument(em(), shop, mendsKind)).toMatchObject({ version: 0, history: { steps: [], done: 0 } });
+    expect(await loadDocument(em(), shop, mendsKind)).toMatchObject({ version: 0, history: { steps: [], done: 0 } });
   });
 
   it("keep their last 200 steps, of which those that were undone give way to new ones", async () => {
@@ -264,10 +264,10 @@ describe("stored documents", () => {
         history,
       });
     expect(await save(1, { from: 1, steps, done: 230 })).toBe(2);
-    const opened = await openDocument(em(), shop, panelKind, "first-panel");
+    const opened = await loadDocument(em(), shop, panelKind, "first-panel");
     expect([opened?.history.steps.length, opened?.history.steps[0]?.n, opened?.history.done]).toEqual([200, 31, 230]);
     expect(await save(2, { from: 229, steps: [{ ...step(229), words: "Another way" }], done: 229 })).toBe(3);
-    const again = await openDocument(em(), shop, panelKind, "first-panel");
+    const again = await loadDocument(em(), shop, panelKind, "first-panel");
     expect(again?.history.steps.slice(-2).map(({ n, words }) => [n, words])).toEqual([
       [228, "Name 228"],
       [229, "Another way"],

@@ -11,13 +11,13 @@ const file = (name: string, text: string | Uint8Array) => {
   return join(folder, name);
 };
 /** The output and the exit status of a run of the command line. */
-interface Ran {
+interface RunResult {
   status: number | null;
   // biome-ignore lint/suspicious/noExplicitAny: what is printed is looked at as the JSON that it is
   out: any;
   lines: string[];
 }
-const ran = (status: number | null, out: string, err: string): Ran => ({
+const ran = (status: number | null, out: string, err: string): RunResult => ({
   status,
   out: out === "" ? undefined : JSON.parse(out),
   lines: err
@@ -25,12 +25,12 @@ const ran = (status: number | null, out: string, err: string): Ran => ({
     .split("\n")
     .filter((line) => !line.startsWith("npm warn")),
 });
-const trellis = async (...args: string[]): Promise<Ran> => {
+const trellis = async (...args: string[]): Promise<RunResult> => {
   const { status, out, err } = await runTrellis(args);
   return ran(status, out, err);
 };
 /** The same as somebody would run it. */
-function typed(...args: string[]): Ran {
+function typed(...args: string[]): RunResult {
   const { status, stdout, stderr } = spawnSync("npm", ["run", "-s", "trellis", "--", ...args], {
     encoding: "utf8",
     env: { ...process.env, INIT_CWD: folder },

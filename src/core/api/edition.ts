@@ -3,15 +3,15 @@ import { largest } from "../catalogue/numbers/bounds.ts";
 import { exact, wholeIn } from "../document/schema.ts";
 
 /** The longest note of an edition, in characters. */
-export const longestNote = 500;
+export const maxNoteLength = 500;
 
 /** The body of a request to publish a shop. */
-export const publishing = exact({ note: string().strict().max(longestNote).defined() });
+export const publishing = exact({ note: string().strict().max(maxNoteLength).defined() });
 
 /** An edition, as lists show it. */
 export const editionSummary = exact({
   n: wholeIn(1, largest).required(),
-  note: string().strict().max(longestNote).defined(),
+  note: string().strict().max(maxNoteLength).defined(),
   /** ISO 8601. */
   createdAt: string().strict().required(),
 });

@@ -9,7 +9,7 @@ export interface NamedProduct {
 }
 
 /** The previous and the present text of a cell; several values are joined by commas, none is empty. */
-export interface Move {
+export interface ValueMove {
   was: string;
   is: string;
 }
@@ -18,7 +18,7 @@ export interface Move {
 export interface CellChange {
   field: Field;
   /** Each once, in the order of the variants. */
-  moves: Move[];
+  moves: ValueMove[];
 }
 
 /** A product of both catalogues whose cells differ. */
@@ -33,7 +33,7 @@ export interface FieldChange {
   /** Products in both catalogues whose cells differ. */
   products: number;
   /** Pairs of old and new values with their number of products, the most frequent first. */
-  moves: (Move & { products: number })[];
+  moves: (ValueMove & { products: number })[];
   /** Values that only the new, or only the old catalogue states, as they are spelt there. */
   newValues: string[];
   goneValues: string[];
@@ -59,7 +59,7 @@ export function compareCatalogues(before: Catalogue, after: Catalogue): Catalogu
   const kept = stored(after).flatMap((field) => {
     const [was, is] = [before.columns.get(field.key), after.columns.get(field.key)];
     if (!was || !is) return [];
-    const counts = new Map<Move, number>();
+    const counts = new Map<ValueMove, number>();
     const change = fieldChange(field, "kept");
     return [{ change, was, is, differs: cellComparer(was, is), once: onlyOnce(), counts }];
   });
@@ -151,8 +151,8 @@ function cellText(column: Column, variant: number): string {
 }
 
 /** Equal changes of many products are one object, since there can be as many as there are cells. */
-function onlyOnce(): (was: string, is: string) => Move {
-  const known = new Map<string, Move>();
+function onlyOnce(): (was: string, is: string) => ValueMove {
+  const known = new Map<string, ValueMove>();
   return (was, is) => {
     const name = `${was}\n${is}`;
     const move = known.get(name) ?? { was, is };
@@ -168,12 +168,12 @@ function movesOf(
   is: Column,
   [from, to]: Variants,
   once: ReturnType<typeof onlyOnce>,
-): Move[] {
+): ValueMove[] {
   if (oldTo - oldFrom !== to - from) {
     const [old, now] = [allText(was, oldFrom, oldTo), allText(is, from, to)];
     return [old === now ? once(`${oldTo - oldFrom} variants`, `${to - from} variants`) : once(old, now)];
   }
-  const moves = new Set<Move>();
+  const moves = new Set<ValueMove>();
   for (let v = from, old = oldFrom; v < to; v++, old++) {
     const [before, now] = [cellText(was, old), cellText(is, v)];
     if (before !== now) moves.add(once(before, now));

@@ -1,6 +1,6 @@
 import { type Field, fieldKey, roleNames } from "./field.ts";
 import type { Reading } from "./reading-schema.ts";
-import { isCalled, shownName } from "./shown-name.ts";
+import { hasHeading, shownName } from "./shown-name.ts";
 
 /**
  * The fields that columns become. A column that is a known field keeps its key and name.
@@ -20,7 +20,7 @@ export function fieldsFor(
     const goesOn = reading[at]?.field;
     const old =
       known.find((field) => field.key === goesOn && field.role === role) ??
-      known.find((field) => field.role === role && (role !== "attribute" || isCalled(field, heading)));
+      known.find((field) => field.role === role && (role !== "attribute" || hasHeading(field, heading)));
     const key = old?.key ?? fieldKey(role === "attribute" ? heading : role, taken);
     taken.add(key);
     const { kind: wanted, titles, unit } = reading[at] ?? { as: "attribute" };

@@ -9,7 +9,7 @@ export interface GatheredRows {
 }
 
 /** Each row as a product of its own. @param ids one a row, no two alike; their numbers where there are none */
-export const eachAProduct = ({ records }: Table, ids: readonly string[]): GatheredRows => ({
+export const rowPerProduct = ({ records }: Table, ids: readonly string[]): GatheredRows => ({
   order: records.map((_, row) => ids[row] ?? String(row + 1)),
   records,
   variantStart: Uint32Array.from({ length: records.length + 1 }, (_, row) => row),

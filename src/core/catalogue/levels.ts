@@ -11,7 +11,7 @@ const plain: readonly LevelMark[] = [">", "»", "›", "→"];
 const mostBoth = 0.1;
 
 /** A path whose levels are separated by a mark, in the catalogue’s own writing: `A / B` is `A > B`. */
-export const writtenLevels = (path: string, mark: LevelMark): string => levelsOf(path, mark).join(pathSeparator);
+export const normalizedPath = (path: string, mark: LevelMark): string => levelsOf(path, mark).join(pathSeparator);
 
 /**
  * Guesses from the cells of a category column which mark separates the levels of its paths.
@@ -22,7 +22,7 @@ export function guessLevels(cells: readonly string[]): LevelMark | undefined {
   const found =
     plain.find((mark) => values.some((value) => levelsOf(value, mark).length > 1)) ??
     levelMarks.find((mark) => !plain.includes(mark) && formsTree(values, mark));
-  const isOwn = found === ">" && values.every((value) => writtenLevels(value, ">") === value);
+  const isOwn = found === ">" && values.every((value) => normalizedPath(value, ">") === value);
   return isOwn ? undefined : found;
 }
 

@@ -1,4 +1,4 @@
-import { mostLevels } from "../sanitize/most-levels.ts";
+import { maxLevels } from "../sanitize/max-levels.ts";
 /** Separates the levels of a category path. */
 export const pathSeparator = " > ";
 
@@ -18,7 +18,7 @@ export const lastLevelOf = (path: string): string => path.split(pathSeparator).a
 /** `a > b > c` gives `a`, `a > b` and `a > b > c`. */
 export function prefixes(path: string): string[] {
   // A path of thousands of levels would make as many options, each as long as all above it.
-  const levels = levelsOf(path).slice(0, mostLevels);
+  const levels = levelsOf(path).slice(0, maxLevels);
   return levels.map((_, depth) => levels.slice(0, depth + 1).join(pathSeparator));
 }
 

@@ -9,7 +9,7 @@ import { buildCatalogue, readCatalogue, readTable } from "./read.ts";
 import { plainNumber } from "./reading.ts";
 import { columnReading } from "./reading-schema.ts";
 import { suggestReading } from "./suggest-reading.ts";
-import { hardlyRead } from "./unreadable-column.ts";
+import { unreadableColumns } from "./unreadable-column.ts";
 import { writeCsv } from "./write-csv.ts";
 
 const bytes = (text: string) => new TextEncoder().encode(text);
@@ -179,10 +179,10 @@ describe("readings", () => {
     const { problems } = buildCatalogue(table, {
       reading: [{ as: "product_id" }, { as: "attribute", kind: "number" }],
     });
-    expect(hardlyRead(table, problems)).toEqual([{ at: 1, stated: 3, read: 1 }]);
+    expect(unreadableColumns(table, problems)).toEqual([{ at: 1, stated: 3, read: 1 }]);
     const half = readTable(new TextEncoder().encode("product_id,size\na,1\nb,two\n"));
     expect(
-      hardlyRead(half, buildCatalogue(half, { reading: [{ as: "product_id" }, { as: "price" }] }).problems),
+      unreadableColumns(half, buildCatalogue(half, { reading: [{ as: "product_id" }, { as: "price" }] }).problems),
     ).toEqual([]);
   });
 });

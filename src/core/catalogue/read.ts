@@ -6,7 +6,7 @@ import { readCsv } from "./csv.ts";
 import { decodeText } from "./decode.ts";
 import { type Field, isWholeText } from "./field.ts";
 import { fieldsFor } from "./fields-for.ts";
-import { eachAProduct, gathered } from "./gather-rows.ts";
+import { gathered, rowPerProduct } from "./gather-rows.ts";
 import { looksLikeJson, readJson } from "./json.ts";
 import { CatalogueError, type Problem } from "./problem.ts";
 import { cellReader, plainReading } from "./reading.ts";
@@ -66,7 +66,7 @@ export function buildCatalogue(
   const problems = [...table.problems];
   const idAt = roles.indexOf("product_id");
   const named = idAt < 0 && !numbered ? rowIds(table, reading) : { ids: [], by: idAt < 0 ? [] : [idAt] };
-  const { order, records, variantStart } = idAt < 0 ? eachAProduct(table, named.ids) : gathered(table, idAt, problems);
+  const { order, records, variantStart } = idAt < 0 ? rowPerProduct(table, named.ids) : gathered(table, idAt, problems);
   if (order.length === 0) {
     throw new CatalogueError(
       problems[0] ?? {

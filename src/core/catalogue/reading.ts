@@ -2,7 +2,7 @@ import { mustBeNumber } from "./complete.ts";
 import { writtenDay } from "./days.ts";
 import { type FieldRole, isDerivedRole, isWholeText, knownRole } from "./field.ts";
 import { kindFacts } from "./field-kinds.ts";
-import { writtenLevels } from "./levels.ts";
+import { normalizedPath } from "./levels.ts";
 import { convertMeasure } from "./numbers/units.ts";
 import type { ColumnMapping, DecimalMark, Reading } from "./reading-schema.ts";
 
@@ -35,7 +35,7 @@ export function cellReader({
   const isDay = facts?.days === true || dates !== "ymd";
   const value = (text: string) =>
     levels !== undefined
-      ? writtenLevels(text, levels)
+      ? normalizedPath(text, levels)
       : unit !== undefined
         ? (convertMeasure(text, unit) ?? plainNumber(text, decimal))
         : isNumber

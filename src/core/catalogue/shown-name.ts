@@ -21,5 +21,5 @@ export function shownName(heading: string): string {
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Whether a field is the one of a heading: it may have come with the heading as it is, or as shoppers read it. */
-export const isCalled = ({ name }: Pick<Field, "name">, heading: string): boolean =>
+export const hasHeading = ({ name }: Pick<Field, "name">, heading: string): boolean =>
   [heading, shownName(heading)].some((one) => identity(one) === identity(name));

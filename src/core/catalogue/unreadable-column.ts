@@ -11,7 +11,7 @@ export interface UnreadableColumn {
 }
 
 /** Columns of which less than half can be read as numbers or days. @param problems of the reading, one a cell that can't be */
-export function hardlyRead({ header, records }: Table, problems: readonly Problem[]): UnreadableColumn[] {
+export function unreadableColumns({ header, records }: Table, problems: readonly Problem[]): UnreadableColumn[] {
   const faults = new Map<string, number>();
   for (const { column, value } of problems)
     if (column !== undefined && value !== undefined) faults.set(column, (faults.get(column) ?? 0) + 1);

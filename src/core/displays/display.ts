@@ -8,7 +8,7 @@ import type { Seeking } from "./seeking.ts";
 export type RangeCounting = (settings: Pick<FacetSettings, "rangeBy" | "rangeCount" | "rangeLimits">) => RangeSpec;
 
 /** Of the options that a panel shows, those that a display lets shoppers choose; by identity, in the order shown. */
-export type Offers = (ids: readonly string[], settings: Pick<FacetSettings, "nested">) => readonly string[];
+export type OfferedOptions = (ids: readonly string[], settings: Pick<FacetSettings, "nested">) => readonly string[];
 
 /**
  * The facts that shop pages need as well. A display file exports them apart from its definition, so that the
@@ -20,7 +20,7 @@ export interface ShopFacts {
   /** How many options take the room of one check box. Default: 1. */
   density?: (settings: Pick<FacetSettings, "caption">) => number;
   /** The options that it offers. Default: all that the panel shows. */
-  offers?: Offers;
+  offers?: OfferedOptions;
   /** It draws the levels of a path itself. Default: a category has its own name only. */
   levels?: true;
 }

@@ -1,6 +1,6 @@
 import { type Display, optionParts, optionSettings } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
-import { mostFound, typedInto } from "./seeking.ts";
+import { maxFound, typedInto } from "./seeking.ts";
 import { isNumberLine } from "./suits.ts";
 
 /** A field that finds options by name. */
@@ -9,7 +9,7 @@ export const searchField = {
   modes: ["any", "all", "one"],
   settings: optionSettings,
   hands: pointing,
-  seek: typedInto(mostFound),
+  seek: typedInto(maxFound),
   room: "control",
   parts: ["field", "box", ...optionParts, "hint"],
   specimen: { options: 3 },

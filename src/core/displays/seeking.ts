@@ -1,5 +1,5 @@
 import { ancestors } from "../catalogue/path.ts";
-import { fitsWords, words } from "../engine/index/words.ts";
+import { matchesWords, words } from "../engine/index/words.ts";
 import type { Mode } from "../engine/question.ts";
 import type { FacetSettings } from "../settings/settings.ts";
 import { clicks, type Operator, typed } from "./interaction-cost.ts";
@@ -41,16 +41,16 @@ export const along: Seeking = (sought) => {
 };
 
 /** Options from which on a list behind a button has a field that finds them. */
-export const manyInside = 15;
+export const innerSearchFrom = 15;
 
 /** As {@link along}, in a list behind a button, which folds nothing. That of one option is the browser's own, without a field. */
 export const behindButton: Seeking = ({ settings, mode, ...sought }) => {
-  const inside = (mode === "any" || mode === "all") && (settings.searchInside || sought.shown.length > manyInside);
+  const inside = (mode === "any" || mode === "all") && (settings.searchInside || sought.shown.length > innerSearchFrom);
   return along({ ...sought, mode, settings: { ...settings, foldAfter: 0, searchInside: inside } });
 };
 
 /** Branches stay folded until they are opened: what is read are the options of each level, down to the one that is sought. */
-export const levelByLevel: Seeking = ({ settings, shown, at, ...rest }) => {
+export const byLevel: Seeking = ({ settings, shown, at, ...rest }) => {
   if (!settings.nested) return along({ settings: { ...settings, foldAfter: 0 }, shown, at, ...rest });
   const id = shown[at]?.id ?? "";
   const path = [...ancestors(id), id];
@@ -72,7 +72,7 @@ export const typedInto =
     const name = shown[at]?.label ?? "";
     for (let characters = Math.min(typedOfName, name.length); characters <= name.length; characters++) {
       const query = words(name.slice(0, characters));
-      const found = shown.filter(({ label }) => fitsWords(label, query));
+      const found = shown.filter(({ label }) => matchesWords(label, query));
       const read = found.findIndex(({ label }) => label === name) + 1;
       if (read > 0 && read <= most) return [{ read, acts: [...typed(characters), "H"] }];
     }
@@ -80,4 +80,4 @@ export const typedInto =
   };
 
 /** How many of those found a search field shows. */
-export const mostFound = 8;
+export const maxFound = 8;

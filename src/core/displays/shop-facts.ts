@@ -1,5 +1,5 @@
 import type { FacetSettings } from "../settings/settings.ts";
-import type { Offers, RangeCounting, ShopFacts } from "./display.ts";
+import type { OfferedOptions, RangeCounting, ShopFacts } from "./display.ts";
 import type { DisplayName, Displays } from "./displays.ts";
 import { shopFacts as dropdown } from "./dropdown.ts";
 import { shopFacts as pictureTiles } from "./picture-tiles.ts";
@@ -38,7 +38,7 @@ export const densityOf = (display: string, settings: Pick<FacetSettings, "captio
   factsOf(display).density?.(settings) ?? 1;
 
 /** Which of the options shown a display offers; undefined when it offers all. */
-export const offersOf = (display: string): Offers | undefined => factsOf(display).offers;
+export const offersOf = (display: string): OfferedOptions | undefined => factsOf(display).offers;
 
 /** Whether a display draws the levels of a path itself. */
 export const drawsLevels = (display: string): boolean => factsOf(display).levels ?? false;

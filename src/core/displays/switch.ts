@@ -1,9 +1,9 @@
 import { affirmative } from "../catalogue/yes-no.ts";
-import { type Display, type Offers, optionParts, type ShopFacts } from "./display.ts";
+import { type Display, type OfferedOptions, optionParts, type ShopFacts } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
 
 /** It offers yes alone; where no product says yes, the first option. */
-const one: Offers = (ids) => {
+const one: OfferedOptions = (ids) => {
   const yes = ids.find((id) => affirmative.has(id)) ?? ids[0];
   return yes === undefined ? [] : [yes];
 };

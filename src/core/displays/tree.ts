@@ -1,10 +1,10 @@
 import { ancestors } from "../catalogue/path.ts";
-import { type Display, type Offers, optionParts, optionSettings, type ShopFacts } from "./display.ts";
+import { type Display, type OfferedOptions, optionParts, optionSettings, type ShopFacts } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
-import { levelByLevel } from "./seeking.ts";
+import { byLevel } from "./seeking.ts";
 
 /** Flat, it has no branches: only categories with nothing below them can be chosen. */
-const leaves: Offers = (ids, { nested }) => {
+const leaves: OfferedOptions = (ids, { nested }) => {
   if (nested) return ids;
   const above = new Set(ids.flatMap(ancestors));
   return ids.filter((id) => !above.has(id));
@@ -18,7 +18,7 @@ export const tree = {
   modes: ["tree"],
   settings: [...optionSettings, "nested", "maxHeight"],
   hands: pointing,
-  seek: levelByLevel,
+  seek: byLevel,
   room: "lines",
   shop: shopFacts,
   parts: ["box", "tree", ...optionParts],

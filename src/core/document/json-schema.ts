@@ -4,18 +4,20 @@ import type { ISchema, Schema } from "yup";
 export type JsonSchema = { readonly [keyword: string]: unknown } | boolean;
 
 /** The JSON Schema of a schema that depends on the value: any of several. */
-export interface Said {
+export interface DescribedSchema {
   /** It may be absent. */
   optional?: boolean;
   json(of: (schema: ISchema<unknown>) => JsonSchema): JsonSchema;
 }
 
 /** The metadata by which a schema says it. */
-export const said = (json: Said["json"], { optional = false } = {}): { said: Said } => ({ said: { json, optional } });
+export const said = (json: DescribedSchema["json"], { optional = false } = {}): { said: DescribedSchema } => ({
+  said: { json, optional },
+});
 
 declare module "yup" {
   interface CustomSchemaMetadata {
-    said?: Said;
+    said?: DescribedSchema;
   }
 }
 
@@ -24,7 +26,7 @@ interface Described {
   optional?: boolean;
   nullable?: boolean;
   oneOf?: readonly unknown[];
-  meta?: { said?: Said };
+  meta?: { said?: DescribedSchema };
   tests?: readonly { name?: string | undefined; params?: Readonly<Record<string, unknown>> | undefined }[];
 }
 

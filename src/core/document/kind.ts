@@ -2,7 +2,7 @@ import type { ISchema, Schema } from "yup";
 import { checkValue, InvalidDocument } from "./schema.ts";
 
 /** Caches of a shop that depend on its documents. */
-export type Kept = "catalogue" | "swatches";
+export type CacheName = "catalogue" | "swatches";
 
 /** A document of an older format: what is known of it is that it says which. */
 export type OldDocument = Record<string, unknown> & { format: number };
@@ -37,7 +37,7 @@ export interface DocumentKind<D extends object, Many extends boolean = boolean, 
   /** A document as it is until it is changed. @param name for a kind of which there are many */
   fresh(name: string): D;
   /** The caches that a change of one of this kind empties. */
-  touches: readonly Kept[];
+  touches: readonly CacheName[];
   /** The part of a document that they are worked out of; all of it where this is absent. */
   touching?(document: D): unknown;
   /** The changes between two documents of it, each in a sentence without a full stop. @param nameOf a field as shoppers read it */

@@ -25,4 +25,4 @@ export const stepSchema = exact({
 export type Step = InferType<typeof stepSchema>;
 
 /** Steps that are kept with a document. */
-export const keptSteps = 200;
+export const maxSteps = 200;

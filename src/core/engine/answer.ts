@@ -76,7 +76,7 @@ export type Histogram = InferType<typeof histogram>;
 export type RangeAnswer = InferType<typeof rangeAnswer>;
 export type SteadyFacet = InferType<typeof steadyFacet>;
 export type TakeBack = InferType<typeof takeBack>;
-export type Part = InferType<typeof part>;
+export type RangeCount = InferType<typeof part>;
 export type WireAnswer = InferType<typeof wireAnswer>;
 export type WireFacet = WireAnswer["facets"][string];
 

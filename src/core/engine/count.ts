@@ -2,7 +2,7 @@ import { countAt } from "../catalogue/numbers/tally.ts";
 import { productsOf } from "./base.ts";
 import { type Bitmap, complement, count, countBoth, emptyBitmap, has, intersect, set, toIds } from "./index/bitmap.ts";
 import type { Forward, OptionIndex } from "./index/facet-index.ts";
-import { listOf } from "./index/postings.ts";
+import { postingsOf } from "./index/postings.ts";
 import { facetOptions, type Matcher, matchedProducts } from "./matcher.ts";
 import type { Facet } from "./question.ts";
 
@@ -114,7 +114,7 @@ function countOneByOne({ options, postings }: OptionIndex, matcher: Matcher, wit
   const base = matcher.match(without);
   return Uint32Array.from(options, (_, o) => {
     const variants = emptyBitmap(index.variants);
-    for (const v of listOf(postings, o)) if (!base.variants || has(base.variants, v)) set(variants, v);
+    for (const v of postingsOf(postings, o)) if (!base.variants || has(base.variants, v)) set(variants, v);
     return count(matchedProducts(index, { ...base, variants }));
   });
 }

@@ -15,7 +15,7 @@ import { sortProducts } from "./order.ts";
 import { type Facet, type Question, type WireQuestion, wireQuestion } from "./question.ts";
 import { rangeCounts } from "./range.ts";
 import { jsonAnswer, RemoteEngine } from "./remote-engine.ts";
-import { usualSorts } from "./sort-keys.ts";
+import { standardSorts } from "./sort-keys.ts";
 
 const nursery = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
 const question = (facets: Facet[], choices: Question["selection"]["choices"] = {}): Question => ({
@@ -181,7 +181,7 @@ describe("orders", () => {
   it("leave the catalogue's own where nothing or nothing known is asked", () => {
     expect([...sortProducts(nursery, all, "")]).toEqual([...all]);
     expect([...sortProducts(nursery, all, "none,-nothing")]).toEqual([...all]);
-    expect(usualSorts(nursery.catalogue.fields).map(({ sort }) => sort)).toEqual([
+    expect(standardSorts(nursery.catalogue.fields).map(({ sort }) => sort)).toEqual([
       "",
       "price",
       "-price",

@@ -4,7 +4,7 @@ import { type Bitmap, complement, count, emptyBitmap, has, intersect, set, toIds
 import type { CatalogueIndex } from "./index/catalogue-index.ts";
 import type { OptionIndex } from "./index/facet-index.ts";
 import type { Level } from "./index/option-schema.ts";
-import { listOf } from "./index/postings.ts";
+import { postingsOf } from "./index/postings.ts";
 import type { Choice, Choices, Facet } from "./question.ts";
 import { optionsOf, rangeOf } from "./selection.ts";
 
@@ -183,7 +183,7 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
   // An option that the catalogue no longer states finds nothing.
   const chosen = optionsOf(choice).map((id) => options.at.get(id));
   if (mode === "all" && options.level === "variant") {
-    return { field, each: chosen.map((o) => (o === undefined ? new Uint32Array() : listOf(options.postings, o))) };
+    return { field, each: chosen.map((o) => (o === undefined ? new Uint32Array() : postingsOf(options.postings, o))) };
   }
   const size = options.level === "product" ? index.products : index.variants;
   const bitmaps = chosen.map((o) => (o === undefined ? emptyBitmap(size) : options.bits(o)));

@@ -1,5 +1,5 @@
 import { boolean, type InferType, lazy, mixed } from "yup";
-import { partings } from "../catalogue/numbers/binning.ts";
+import { binnings } from "../catalogue/numbers/binning.ts";
 import { largest } from "../catalogue/numbers/bounds.ts";
 import { rangeSchema } from "../catalogue/numbers/range-schema.ts";
 import { said } from "../document/json-schema.ts";
@@ -21,7 +21,7 @@ const hasOptions = (value: unknown): boolean => typeof value === "object" && val
 const choice = lazy((value: unknown) => (hasOptions(value) ? chosenOptions : rangeSchema));
 
 /** Stars and up part a rating of five stars, or of ten points. */
-const rules = [...partings, "stars"] as const;
+const rules = [...binnings, "stars"] as const;
 const rangesByRule = exact({ by: oneOf(rules), parts: wholeIn(1, 50).required() });
 const rangesBetween = exact({ limits: listOf(anyNumber().required(), 50) });
 const rangesUpwards = exact({ from: listOf(anyNumber().required(), 50) });

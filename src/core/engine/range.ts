@@ -2,7 +2,7 @@ import { binEdges, binOf } from "../catalogue/numbers/bins.ts";
 import { rangesBetween, roundLimits } from "../catalogue/numbers/price-ranges.ts";
 import { holds } from "../catalogue/numbers/range.ts";
 import type { Range } from "../catalogue/numbers/range-schema.ts";
-import { starsUp } from "../catalogue/numbers/stars.ts";
+import { starRanges } from "../catalogue/numbers/stars.ts";
 import { countAt } from "../catalogue/numbers/tally.ts";
 import type { Histogram, RangeAnswer } from "./answer.ts";
 import type { NumberIndex } from "./index/facet-index.ts";
@@ -60,7 +60,7 @@ export function lowestOf(
 export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   if (!ranges) return [];
   if ("from" in ranges) return ranges.from.map((min) => ({ min }));
-  if ("by" in ranges && ranges.by === "stars") return starsUp(matcher.index.numbers(field).values);
+  if ("by" in ranges && ranges.by === "stars") return starRanges(matcher.index.numbers(field).values);
   if ("limits" in ranges) return rangesBetween([...new Set(ranges.limits)].sort((a, b) => a - b));
   const numbers = matcher.index.numbers(field);
   const { level, starts, values } = numbers;

@@ -1,4 +1,4 @@
-import type { Part, TakeBack } from "./answer.ts";
+import type { RangeCount, TakeBack } from "./answer.ts";
 import { searchedIn } from "./base.ts";
 import { Matcher } from "./matcher.ts";
 import type { PageCounts } from "./page-counts.ts";
@@ -20,13 +20,13 @@ export function relaxations(
   selection: Selection,
 ): TakeBack[] {
   const searched = searchedIn(index, page, selection.text, searching);
-  const total = (parts: readonly Part[]) => {
+  const total = (parts: readonly RangeCount[]) => {
     const rest = parts.reduce(without, selection);
     const base = rest.text === "" ? page : searched;
     return new Matcher(index, base, facets, rest.choices).productIds().length;
   };
   const parts = partsOf(selection, facets).slice(0, mostParts);
-  const found = (candidates: readonly Part[][]) =>
+  const found = (candidates: readonly RangeCount[][]) =>
     candidates
       .map((some) => ({ parts: some, total: total(some) }))
       .filter((one) => one.total > 0)
@@ -42,9 +42,9 @@ export function relaxations(
 }
 
 /** The parts of a selection, in the order chosen, the words first. */
-function partsOf({ choices, text }: Selection, facets: readonly Facet[]): Part[] {
-  const words: Part[] = text.trim() === "" ? [] : [{}];
-  const chosen = Object.keys(choices).flatMap((field): Part[] => {
+function partsOf({ choices, text }: Selection, facets: readonly Facet[]): RangeCount[] {
+  const words: RangeCount[] = text.trim() === "" ? [] : [{}];
+  const chosen = Object.keys(choices).flatMap((field): RangeCount[] => {
     const facet = facets.find((one) => one.field === field);
     if (!facet) return [];
     const options = optionsOf(choices[field]);

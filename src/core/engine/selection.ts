@@ -1,7 +1,7 @@
 import { isOpen, isSameRange } from "../catalogue/numbers/range.ts";
 import type { Range } from "../catalogue/numbers/range-schema.ts";
 import { pathSeparator } from "../catalogue/path.ts";
-import type { Part } from "./answer.ts";
+import type { RangeCount } from "./answer.ts";
 import type { Choice, Facet, Selection } from "./question.ts";
 
 /** Nothing chosen and nothing searched for. */
@@ -92,7 +92,7 @@ export function fitSelection(selection: Selection, facets: readonly Facet[]): Se
 }
 
 /** The selection with a part taken back. */
-export function without(selection: Selection, { field, option }: Part): Selection {
+export function without(selection: Selection, { field, option }: RangeCount): Selection {
   if (field === undefined) return { ...selection, text: "" };
   const rest = optionsOf(choiceOf(selection, field)).filter((id) => id !== option);
   return withChoice(selection, field, option === undefined ? undefined : { options: rest });

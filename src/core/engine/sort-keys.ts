@@ -27,11 +27,11 @@ export const sortKeys = (sort: Sort, known: (field: string) => boolean): SortKey
     .slice(0, mostSortKeys);
 
 /** The orders that a listing can offer, by what they go by; what each is called is the listing's affair. */
-export type UsualSort = "shop" | "cheap" | "dear" | "new" | "rated" | "name";
+export type StandardSort = "shop" | "cheap" | "dear" | "new" | "rated" | "name";
 
 /** The orders that a listing offers until the designer chooses others, as far as the catalogue has the fields. */
-export function usualSorts(fields: readonly Field[]): { sort: Sort; goesBy: UsualSort }[] {
-  const offered: [role: FieldRole, down: boolean, goesBy: UsualSort][] = [
+export function standardSorts(fields: readonly Field[]): { sort: Sort; goesBy: StandardSort }[] {
+  const offered: [role: FieldRole, down: boolean, goesBy: StandardSort][] = [
     ["price", false, "cheap"],
     ["price", true, "dear"],
     ["published", true, "new"],

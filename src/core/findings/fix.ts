@@ -53,7 +53,7 @@ export function fixEdit(
   const { step } = remedy;
   const named = (edit: PanelEdit, facet = ""): PanelEdit => ({
     ...edit,
-    words: facet && !remedy.words.includes(facet) ? `${facet}: ${lowered(remedy.words)}` : remedy.words,
+    words: facet && !remedy.words.includes(facet) ? `${facet}: ${lowercaseLabel(remedy.words)}` : remedy.words,
   });
   if (step.do === "place") return named(setPlacement(step.band, step.placement));
   if (step.do === "add") {
@@ -68,7 +68,7 @@ export function fixEdit(
 
 const listed = (value: NamedValue) => ({ ...value, original: value.label });
 
-const lowered = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
+const lowercaseLabel = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 function facetRemedy(row: FacetRow, step: Exclude<Fix, { do: "place" | "add" }>): PanelEdit {
   switch (step.do) {

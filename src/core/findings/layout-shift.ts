@@ -7,7 +7,7 @@ export interface Box {
 }
 
 /** Where something stood before and after: what of it could be seen, and where it started. */
-export interface Move {
+export interface BoxMove {
   before: Box;
   after: Box;
   /** From start to start, in CSS px. */
@@ -29,7 +29,7 @@ export const isMove = (dx: number, dy: number): boolean => Math.max(Math.abs(dx)
  * Source: W3C Layout Instability specification, sections on impact and distance fraction.
  * @param moves of elements that are there in both frames
  */
-export function layoutShift(moves: readonly Move[], viewport: Viewport): number {
+export function layoutShift(moves: readonly BoxMove[], viewport: Viewport): number {
   const unstable = moves.filter(({ dx, dy }) => isMove(dx, dy));
   if (unstable.length === 0) return 0;
   const seen = unstable.flatMap(({ before, after }) => [before, after]);
@@ -57,7 +57,7 @@ export function unionArea(boxes: readonly Box[]): number {
 }
 
 /** Moves so soon after an input of the shopper's are left out by browsers, in ms. Source: the same specification. */
-export const excused = 500;
+export const afterInput = 500;
 
 /** The steps of a shopper that a row is tried with. */
 export const trialSteps = ["choose", "take back", "fold", "open"] as const;

@@ -1,14 +1,14 @@
 import { inEachFacet } from "./finding.ts";
 
 /** Share of the products below which a facet's reach is worth a word. */
-export const leastReach = 0.6;
+export const minReach = 0.6;
 
 /** A facet whose options find few of the page's products, so that the others disappear with any choice. */
 export const lowReach = inEachFacet({
   name: "low-reach",
   level: "warning",
   find({ row, title, found, reach }, { answer: { outOf } }) {
-    if (!found || found.reach === 0 || reach >= outOf * leastReach) return undefined;
+    if (!found || found.reach === 0 || reach >= outOf * minReach) return undefined;
     if (reach === found.reach)
       return {
         row: row.id,

@@ -1,4 +1,4 @@
-import { freeShare, leastFree } from "../page/sticky-row.ts";
+import { freeScreenShare, minFreeShare } from "../page/sticky-row.ts";
 import { bands, resolve } from "../settings/band.ts";
 import { behaviours } from "../settings/behaviour.ts";
 import { placementFacts } from "../settings/placement.ts";
@@ -15,12 +15,12 @@ export const stickyRow: FindingKind = {
       const { sticky, nudge } = behaviours.allOn(panel.behaviour ?? {}, band);
       if (!measure || !sticky || placementFacts[resolve(panel.placement, band)].sticks !== "row") return [];
       const { bars } = measure;
-      const free = freeShare(bars + nudge, measure.panel, measure.screen + bars);
-      if (free >= leastFree) return [];
+      const free = freeScreenShare(bars + nudge, measure.panel, measure.screen + bars);
+      if (free >= minFreeShare) return [];
       return [
         {
           band,
-          words: `On ${band} the panel is ${measure.panel} px high, which leaves ${Math.floor(free * 100)}% of the screen. It scrolls away, since a sticky row must leave ${leastFree * 100}%.`,
+          words: `On ${band} the panel is ${measure.panel} px high, which leaves ${Math.floor(free * 100)}% of the screen. It scrolls away, since a sticky row must leave ${minFreeShare * 100}%.`,
         },
       ];
     }),

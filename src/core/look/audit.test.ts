@@ -3,9 +3,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { aLook } from "../../../tests/random-look.ts";
 import { contrast } from "../swatch/measure.ts";
-import { auditLook, fingerTarget, groundsUnder, type LookIssue, leastTarget, needed } from "./audit.ts";
+import { auditLook, fingerTarget, groundsUnder, type LookIssue, minTarget, needed } from "./audit.ts";
 import { alphaOf, hexOf, nearestPassing, over } from "./colour.ts";
-import { fixFor, mendAll } from "./contrast-fix.ts";
+import { fixAll, fixFor } from "./contrast-fix.ts";
 import { shippedLooks } from "./looks/looks.ts";
 import type { TokenValues } from "./resolve.ts";
 import { tokens } from "./tokens.ts";
@@ -174,11 +174,11 @@ describe("judging a look", () => {
     // Source: WCAG 2.2, 2.5.8: 24 by 24 CSS px, or as much room between.
     expect(found(auditLook(look({ "option.height": 20 })), "option.height")).toMatchObject({
       is: 20,
-      needed: leastTarget,
+      needed: minTarget,
     });
     expect(found(auditLook(look({ "swatch.size": 16, "swatch.gap": 8 })), "swatch.size")).toBeUndefined();
     expect(found(auditLook(look({ "swatch.size": 16, "swatch.gap": 4 })), "swatch.size")).toMatchObject({
-      needed: leastTarget,
+      needed: minTarget,
     });
     const small = found(auditLook(look({ "option.height": 30 })), "option.height");
     expect(small).toMatchObject({ offered: true, needed: fingerTarget, bands: ["slim"] });
@@ -217,7 +217,7 @@ describe("mending", () => {
     const pale = look({ accent: "#6fbf9a", "accent.ink": "#ffffff" });
     const alone = faults(auditLook(pale)).filter(({ kind }) => kind === "alone");
     expect(new Set(alone.map(({ token }) => token))).toEqual(new Set(["tile.edge-width.chosen"]));
-    expect(faults(auditLook(mendAll(pale)))).toEqual([]);
+    expect(faults(auditLook(fixAll(pale)))).toEqual([]);
   });
 
   it("leaves nothing to mend that can be mended, in any look with opaque grounds", () => {
@@ -232,7 +232,7 @@ describe("mending", () => {
           ),
         );
         const before = { values: opaque, dark: {} };
-        const after = mendAll(before);
+        const after = fixAll(before);
         const left = faults(auditLook(after)).filter((miss) => fixFor(after, miss) !== undefined);
         expect(left).toEqual([]);
         for (const { token } of auditLook(before)) expect(tokens.has(token), token).toBe(true);

@@ -1,16 +1,16 @@
 import { type Band, bands } from "../settings/band.ts";
 import { contrast } from "../swatch/measure.ts";
 import { alphaOf, over } from "./colour.ts";
-import type { Judged, Part } from "./part.ts";
+import type { Judged, LookPart } from "./part.ts";
 import { type LookValues, type Scheme, valueOn } from "./resolve.ts";
 import { parts, type Token, tokenName, tokens } from "./tokens.ts";
-import { type State, stateBefore } from "./value.ts";
+import { stateBefore, type TokenState } from "./value.ts";
 
 /** Contrast that is needed. Source: WCAG 2.2, success criteria 1.4.3 and 1.4.11. */
 export const needed = { text: 4.5, "large text": 3, control: 3, focus: 3 } as const;
 
 /** Least size of a target in CSS px, and what a finger wants. Source: WCAG 2.2, 2.5.8; 44 px: common practice, and 2.5.5. */
-export const leastTarget = 24;
+export const minTarget = 24;
 export const fingerTarget = 44;
 
 /** Something of a look that is hard to see or to hit. */
@@ -19,7 +19,7 @@ export interface LookIssue {
   part: string;
   /** The token that is at fault. */
   token: string;
-  state: State;
+  state: TokenState;
   /** The bands and the schemes on which it is so. */
   bands: Band[];
   scheme: Scheme;
@@ -44,8 +44,8 @@ class Seen {
   }
 
   /** The value of a property of a part; in a state without its own, that of the state before. */
-  value(part: string, property: string, state: State): string | number | undefined {
-    for (let at = state; ; at = stateBefore[at as Exclude<State, "rest">]) {
+  value(part: string, property: string, state: TokenState): string | number | undefined {
+    for (let at = state; ; at = stateBefore[at as Exclude<TokenState, "rest">]) {
       const name = tokenName(part, property, at);
       if (tokens.has(name)) {
         const value = valueOn(this.#look, name, this.band, this.scheme);
@@ -55,16 +55,16 @@ class Seen {
     }
   }
 
-  colour(part: string, property: string, state: State = "rest"): string {
+  colour(part: string, property: string, state: TokenState = "rest"): string {
     return String(this.value(part, property, state) ?? "#00000000");
   }
 
-  size(part: string, property: string, state: State = "rest"): number {
+  size(part: string, property: string, state: TokenState = "rest"): number {
     return Number(this.value(part, property, state) ?? 0);
   }
 
   /** The grounds that a part can stand on: of the page and of a drawer, and for options those of a dropdown's list. */
-  groundsOf(name: string, { group }: Part): string[] {
+  groundsOf(name: string, { group }: LookPart): string[] {
     const page = over(this.colour("ground", "page"), "#ffffff");
     if (group === "Shop" || group === "Listing") return [page];
     const panel = this.colour("panel", "ground");
@@ -83,9 +83,9 @@ const isLarge = (size: number, weight: number): boolean => size >= 24 || (size >
 function judgePair(
   seen: Seen,
   name: string,
-  part: Part,
+  part: LookPart,
   pair: Judged,
-  state: State,
+  state: TokenState,
 ): Omit<LookIssue, "bands" | "scheme"> | undefined {
   const { of, on, as, or, size, weight } = pair;
   // Unusable options need no contrast by the standard; their words are audited all the same, since they are read.
@@ -120,7 +120,7 @@ function judgePair(
 }
 
 /** The token that a property has in a state, or in the one before it. */
-function nearestToken(part: string, property: string, state: State): string {
+function nearestToken(part: string, property: string, state: TokenState): string {
   const name = tokenName(part, property, state);
   return tokens.has(name) || state === "rest" ? name : nearestToken(part, property, stateBefore[state]);
 }
@@ -132,7 +132,7 @@ function nearestToken(part: string, property: string, state: State): string {
 const toldBySelf: Readonly<Record<string, string>> = { tile: "tile", tag: "tile", toggle: "tile", picture: "picture" };
 
 /** Whether chosen is told from at rest by colours alone that are too much alike. Source: WCAG 2.2, 1.4.1. */
-function judgeAlone(seen: Seen, name: string, part: Part): Omit<LookIssue, "bands" | "scheme"> | undefined {
+function judgeAlone(seen: Seen, name: string, part: LookPart): Omit<LookIssue, "bands" | "scheme"> | undefined {
   const like = toldBySelf[name];
   if (like === undefined) return undefined;
   const owner = (property: string) => (tokens.has(tokenName(name, property)) ? name : like);
@@ -156,7 +156,7 @@ function judgeAlone(seen: Seen, name: string, part: Part): Omit<LookIssue, "band
 }
 
 /** Whether a picture stands for an option that is chosen and for one that is not. */
-function judgePicture(seen: Seen, name: string, part: Part): Omit<LookIssue, "bands" | "scheme"> | undefined {
+function judgePicture(seen: Seen, name: string, part: LookPart): Omit<LookIssue, "bands" | "scheme"> | undefined {
   if (!part.properties.picture) return undefined;
   const rest = seen.value(name, "picture", "rest");
   if (!rest || seen.value(name, "picture", "chosen") !== rest) return undefined;
@@ -185,8 +185,7 @@ function* judgeTargets(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme"
     const token = tokenName(part, property);
     const same = { kind: "target" as const, part, token, state: "rest" as const, is: size };
     // A small target is enough where its neighbours are far: circles of 24 px around each do not meet. Source: 2.5.8.
-    if (size + (room ? seen.size(part, room) : 0) < leastTarget && size < leastTarget)
-      yield { ...same, needed: leastTarget };
+    if (size + (room ? seen.size(part, room) : 0) < minTarget && size < minTarget) yield { ...same, needed: minTarget };
     else if (seen.band === "slim" && size < fingerTarget && !["slider", "switch", "chip", "swatch"].includes(part))
       yield { ...same, needed: fingerTarget, offered: true };
   }
@@ -195,7 +194,7 @@ function* judgeTargets(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme"
 function* judgeOn(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme">> {
   for (const [name, part] of Object.entries(parts)) {
     for (const pair of part.judged ?? [])
-      for (const state of Object.keys(part.states ?? { rest: "" }) as State[]) {
+      for (const state of Object.keys(part.states ?? { rest: "" }) as TokenState[]) {
         const miss = judgePair(seen, name, part, pair, state);
         if (miss) yield miss;
       }
@@ -205,7 +204,7 @@ function* judgeOn(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme">> {
     if (same) yield same;
   }
   const focus = seen.colour("focus", "");
-  const grounds = seen.groundsOf("panel", parts.panel as Part);
+  const grounds = seen.groundsOf("panel", parts.panel as LookPart);
   const is = Math.min(...grounds.map((ground) => contrast(over(focus, ground), ground)));
   if (is < needed.focus)
     yield {
@@ -262,7 +261,7 @@ export function groundsUnder(
     token.property !== "ink"
   )
     return {
-      grounds: seen.groundsOf("panel", parts.panel as Part),
+      grounds: seen.groundsOf("panel", parts.panel as LookPart),
       needed: token.part === "ink" ? needed.text : needed.control,
     };
   if (!part || !pair) return undefined;

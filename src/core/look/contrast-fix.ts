@@ -1,12 +1,12 @@
 import { withBand } from "../settings/band.ts";
 import { auditLook, type LookIssue } from "./audit.ts";
 import { nearestPassing } from "./colour.ts";
-import { type LookValues, settingOf, wayOf } from "./resolve.ts";
+import { type LookValues, referencesOf, tokenSettingOf } from "./resolve.ts";
 import { type Token, tokens } from "./tokens.ts";
 import type { TokenValue } from "./value.ts";
 
 /** A fix: a token with a different value, on the bands or in the scheme of the issue. */
-export interface Mend {
+export interface LookFix {
   token: Token;
   value: TokenValue;
   look: LookValues;
@@ -17,7 +17,7 @@ function withMended(look: LookValues, { scheme, bands }: LookIssue, token: Token
   if (scheme === "dark") return { ...look, dark: { ...look.dark, [token.name]: value } };
   const setting = bands.includes("wide")
     ? { wide: value }
-    : bands.reduce((now, band) => withBand(now, band, value), settingOf(look, token));
+    : bands.reduce((now, band) => withBand(now, band, value), tokenSettingOf(look, token));
   return { ...look, values: { ...look.values, [token.name]: setting } };
 }
 
@@ -30,7 +30,7 @@ const badness = (look: LookValues): number =>
  * another one, the one that fixes most issues at once is changed.
  * @returns undefined where there is none, as for text between a light and a dark background
  */
-export function fixFor(look: LookValues, miss: LookIssue): Mend | undefined {
+export function fixFor(look: LookValues, miss: LookIssue): LookFix | undefined {
   const own = tokens.get(miss.token);
   if (!own) return undefined;
   if (miss.kind === "target") return mended(look, miss, own, miss.needed);
@@ -42,7 +42,7 @@ export function fixFor(look: LookValues, miss: LookIssue): Mend | undefined {
   if (!miss.seen) return undefined;
   const colour = nearestPassing(miss.seen.colour, miss.seen.grounds, miss.needed);
   if (colour === undefined) return undefined;
-  const candidates = [own.name, ...wayOf(look, own.name, miss.bands[0], miss.scheme)].flatMap((name) => {
+  const candidates = [own.name, ...referencesOf(look, own.name, miss.bands[0], miss.scheme)].flatMap((name) => {
     const token = tokens.get(name);
     return token?.type === "colour" ? [mended(look, miss, token, colour)] : [];
   });
@@ -52,14 +52,14 @@ export function fixFor(look: LookValues, miss: LookIssue): Mend | undefined {
   return judged.filter(({ left }) => left < before).sort((a, b) => a.left - b.left)[0]?.mend;
 }
 
-const mended = (look: LookValues, miss: LookIssue, token: Token, value: TokenValue): Mend => ({
+const mended = (look: LookValues, miss: LookIssue, token: Token, value: TokenValue): LookFix => ({
   token,
   value,
   look: withMended(look, miss, token, value),
 });
 
 /** A look with everything mended that can be. @param most steps at the most */
-export function mendAll<L extends LookValues>(look: L, most = 200): L {
+export function fixAll<L extends LookValues>(look: L, most = 200): L {
   let now: L = look;
   for (let step = 0; step < most; step++) {
     const mend = auditLook(now)

@@ -1,8 +1,8 @@
 import type { Edit } from "../document/edit.ts";
 import { type Band, type Banded, withBand, withoutBand } from "../settings/band.ts";
 import type { LookDocument } from "./look-schema.ts";
-import { settingOf, type TokenValues } from "./resolve.ts";
-import { lowered, parts, type Token } from "./tokens.ts";
+import { type TokenValues, tokenSettingOf } from "./resolve.ts";
+import { lowercaseLabel, parts, type Token } from "./tokens.ts";
 import type { TokenValue } from "./value.ts";
 
 /** One step over a look. */
@@ -10,13 +10,13 @@ export type LookEdit = Edit<LookDocument>;
 
 /** A token in words, like “Tile: background, chosen”. */
 export function spokenToken({ part, label, state }: Pick<Token, "part" | "label" | "state">): string {
-  const name = `${parts[part]?.label ?? part}: ${lowered(label)}`;
+  const name = `${parts[part]?.label ?? part}: ${lowercaseLabel(label)}`;
   return state === "rest" ? name : `${name}, ${state.replace("-", " and ")}`;
 }
 
 /** Values with one set on a band; a band that is set to what it would follow anyway follows again. */
 export function withValue(values: TokenValues, token: Token, band: Band, value: TokenValue): TokenValues {
-  return { ...values, [token.name]: withBand(settingOf({ values }, token), band, value) };
+  return { ...values, [token.name]: withBand(tokenSettingOf({ values }, token), band, value) };
 }
 
 /** Values with one given back: on a narrower band it follows the wider one, on the wide band what it is by itself. */
@@ -35,7 +35,7 @@ export const setToken = (token: Token, band: Band, value: TokenValue): LookEdit 
 });
 
 /** Gives a token back to what it follows. */
-export const giveBackToken = (token: Token, band: Band): LookEdit => ({
+export const resetToken = (token: Token, band: Band): LookEdit => ({
   words: `${spokenToken(token)} reset`,
   change: (look) => {
     look.values = withoutValue(look.values, token, band);

@@ -16,7 +16,7 @@ export interface CssFault {
 }
 
 /** The longest text that is taken, in characters, and the deepest that blocks and brackets may stand in each other. */
-export const longestCss = 100_000;
+export const maxCssLength = 100_000;
 const deepest = 30;
 
 const allowedRules = new Set(["media", "supports", "container", "keyframes", "font-face"]);
@@ -27,12 +27,12 @@ export function checkCss(text: string): CssFault[] {
   const at = lineFinder(text);
   const fault = (error: boolean, from: number, to: number, reason: string) =>
     faults.push({ error, ...at(from), from, to, reason });
-  if (text.length > longestCss) {
+  if (text.length > maxCssLength) {
     fault(
       true,
-      longestCss,
+      maxCssLength,
       text.length,
-      `This CSS has ${text.length} characters; the limit is ${longestCss}. Shorten it.`,
+      `This CSS has ${text.length} characters; the limit is ${maxCssLength}. Shorten it.`,
     );
     return faults;
   }

@@ -3,9 +3,9 @@ import { isPlain } from "../document/is-plain.ts";
 import { said } from "../document/json-schema.ts";
 import { exact, listOf, text } from "../document/schema.ts";
 import { type Band, bands } from "../settings/band.ts";
-import { checkCss, longestCss } from "./extra-css.ts";
+import { checkCss, maxCssLength } from "./extra-css.ts";
 import { lookFormat } from "./look-format.ts";
-import { type LookValues, type Scheme, settingOn, type TokenValues } from "./resolve.ts";
+import { type LookValues, type Scheme, type TokenValues, tokenSettingOn } from "./resolve.ts";
 import { tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";
 import { valueFault } from "./value-fault.ts";
@@ -74,7 +74,7 @@ export const lookSchema = exact({
     return at < 0 || context.createError({ path, message: `${path} “${ids[at]}” appears twice` });
   }),
   /** The designer's own, applied last. */
-  css: text(longestCss).test("css", (css, context) => {
+  css: text(maxCssLength).test("css", (css, context) => {
     const fault = checkCss(css ?? "").find(({ error }) => error);
     const path = `${context.path}, line ${fault?.line}, column ${fault?.column}`;
     return !fault || context.createError({ message: `${path}: ${fault.reason}` });
@@ -105,7 +105,7 @@ function followsItself(look: LookValues, name: string, band: Band, scheme: Schem
     if (seen.has(at)) return true;
     seen.add(at);
     const token = tokens.get(at);
-    const value = token && settingOn(look, token, band, scheme);
+    const value = token && tokenSettingOn(look, token, band, scheme);
     // A value of the wrong type is reported by another check.
     at = value === undefined ? undefined : referenceIn(value);
   }

@@ -4,15 +4,15 @@ import { describe, expect, it } from "vitest";
 import { aLook } from "../../../tests/random-look.ts";
 import { edited } from "../document/edit.ts";
 import { checkDocument } from "../document/kind.ts";
-import { pageLook, usualSheet } from "../panel/look/page-look.ts";
+import { defaultLookSheet, pageLook } from "../panel/look/page-look.ts";
 import { emptyPanel, newFacet } from "../panel/panel.ts";
 import { defaultLimits } from "../settings/band.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../settings/media.ts";
-import { addStyle, changeStyle, giveBackToken, removeStyle, setDark, setToken, setTokens, takeLook } from "./edit.ts";
+import { addStyle, changeStyle, removeStyle, resetToken, setDark, setToken, setTokens, takeLook } from "./edit.ts";
 import { emptyLook } from "./empty-look.ts";
 import { lookKind } from "./kind.ts";
 import { shippedLooks } from "./looks/looks.ts";
-import { dependents, valueOn, wayOf } from "./resolve.ts";
+import { dependents, referencesOf, valueOn } from "./resolve.ts";
 import { partRules, propertyOf } from "./sheet.ts";
 import { parts, statesOf, type Token, tokens } from "./tokens.ts";
 import { referenceIn } from "./value.ts";
@@ -53,8 +53,8 @@ describe("tokens", () => {
       "unavailable",
     ]);
     expect(statesOf(tile, tile.properties.radius)).toEqual(["rest"]);
-    expect(wayOf(plain, "tile.ground.chosen-hovered")).toEqual(["tile.ground.chosen", "accent"]);
-    expect(wayOf(plain, "tile.ink.focused")).toEqual(["tile.ink", "ink"]);
+    expect(referencesOf(plain, "tile.ground.chosen-hovered")).toEqual(["tile.ground.chosen", "accent"]);
+    expect(referencesOf(plain, "tile.ink.focused")).toEqual(["tile.ink", "ink"]);
   });
 
   it("change with what they follow, by any number of steps", () => {
@@ -79,8 +79,8 @@ describe("a look", () => {
     const slim = edited(wide, setToken(token("radius"), "slim", 2));
     expect(valueOn(slim, "tile.radius", "medium")).toBe(12);
     expect(valueOn(slim, "tile.radius", "slim")).toBe(2);
-    expect(edited(slim, giveBackToken(token("radius"), "slim"))).toEqual(wide);
-    expect(edited(wide, giveBackToken(token("radius"), "wide"))).toEqual(start);
+    expect(edited(slim, resetToken(token("radius"), "slim"))).toEqual(wide);
+    expect(edited(wide, resetToken(token("radius"), "wide"))).toEqual(start);
     // Values with their own band from the start keep it until that is changed.
     const tall = edited(start, setToken(token("tile.height"), "wide", 60));
     expect(valueOn(tall, "tile.height", "slim")).toBe(44);
@@ -131,7 +131,7 @@ describe("a look", () => {
 
 describe("the style sheet of a look", () => {
   it("is CSS to an independent parser, for any look, and every rule and value is still there", () => {
-    expect(() => parsed(usualSheet() + partRules())).not.toThrow();
+    expect(() => parsed(defaultLookSheet() + partRules())).not.toThrow();
     fc.assert(
       fc.property(aLook(), (look) => {
         const css = parsed(resolved(pageLook(look, [])));
@@ -143,7 +143,7 @@ describe("the style sheet of a look", () => {
 
   it("takes every token somewhere, in the state that it is of", () => {
     const rules = partRules();
-    const usual = usualSheet();
+    const usual = defaultLookSheet();
     for (const one of tokens.values()) {
       const used = rules.includes(`var(${propertyOf(one.name)}`) || usual.includes(`var(${propertyOf(one.name)})`);
       expect(used || one.to.length === 0, one.name).toBe(true);

@@ -1,5 +1,5 @@
 import type { Banded } from "../settings/band.ts";
-import type { State, TokenType, TokenValue } from "./value.ts";
+import type { TokenState, TokenType, TokenValue } from "./value.ts";
 
 /**
  * Where a token shows: an element, and a property of its style. `&` is the part's own element in the token's state.
@@ -8,20 +8,20 @@ import type { State, TokenType, TokenValue } from "./value.ts";
 export type Effect = readonly [selector: string, property: string, end?: string];
 
 /** One choice of a token that is one of a few: what it writes, by the end of the custom property's name. */
-export type Choice = Readonly<Record<string, string>>;
+export type TokenChoice = Readonly<Record<string, string>>;
 
 /** The settable properties of a part: their default values by state, and where they apply. */
 export interface Property {
   type: TokenType;
   label: string;
   /** Values of the states that do not follow another one; at rest there always is one. */
-  at: { readonly [S in State]?: TokenValue | Banded<TokenValue> } & { rest: TokenValue | Banded<TokenValue> };
+  at: { readonly [S in TokenState]?: TokenValue | Banded<TokenValue> } & { rest: TokenValue | Banded<TokenValue> };
   to: readonly Effect[];
   min?: number;
   max?: number;
   step?: number;
   /** The possible values, where there are only a few, with what each writes. */
-  choices?: Readonly<Record<string, Choice>>;
+  choices?: Readonly<Record<string, TokenChoice>>;
   /** It can differ by the part's states. */
   stated?: boolean;
   /** The picture of the same part that takes its place: in a state that has one, it is not there. */
@@ -29,14 +29,14 @@ export interface Property {
 }
 
 /** A part of a panel, a listing or the shop around them that can be styled. */
-export interface Part {
+export interface LookPart {
   label: string;
   /** Where in the tool it is listed. */
   group: "Basics" | "Panel" | "Options" | "Controls" | "Listing" | "Shop";
   /** The elements that are the part; empty for what others are made from. */
   at: string;
   /** By state, what is put behind the selector; states that are not named do not exist. */
-  states?: { readonly [S in State]?: string };
+  states?: { readonly [S in TokenState]?: string };
   properties: Readonly<Record<string, Property>>;
   /** The pairs that must contrast, see `audit.ts`. */
   judged?: readonly Judged[];
@@ -121,7 +121,7 @@ export const picture = property("picture");
 export const choice = (
   label: string,
   value: Value | At,
-  choices: Readonly<Record<string, string | Choice>>,
+  choices: Readonly<Record<string, string | TokenChoice>>,
   to: readonly Effect[] = [],
 ): Property => ({
   type: "choice",

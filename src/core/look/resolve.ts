@@ -15,13 +15,13 @@ export interface LookValues {
 export type Scheme = "light" | "dark";
 
 /** The value of a token on all bands: from the look, or its default. */
-export const settingOf = ({ values }: Pick<LookValues, "values">, token: Token): Banded<TokenValue> =>
+export const tokenSettingOf = ({ values }: Pick<LookValues, "values">, token: Token): Banded<TokenValue> =>
   (Object.hasOwn(values, token.name) ? values[token.name] : undefined) ?? token.fallback;
 
 /** The value of a token on a band, before references are resolved. */
-export const settingOn = (look: LookValues, token: Token, band: Band, scheme: Scheme): TokenValue =>
+export const tokenSettingOn = (look: LookValues, token: Token, band: Band, scheme: Scheme): TokenValue =>
   (scheme === "dark" && Object.hasOwn(look.dark, token.name) ? look.dark[token.name] : undefined) ??
-  resolve(settingOf(look, token), band);
+  resolve(tokenSettingOf(look, token), band);
 
 /**
  * The value of a token on a band, with references resolved.
@@ -38,7 +38,7 @@ export function valueOn(
     seen.add(at);
     const token = tokens.get(at);
     if (!token) return undefined;
-    const value = settingOn(look, token, band, scheme);
+    const value = tokenSettingOn(look, token, band, scheme);
     const next = referenceIn(value);
     if (next === undefined) return value;
     at = next;
@@ -47,12 +47,12 @@ export function valueOn(
 }
 
 /** The tokens that a token follows, nearest first. */
-export function wayOf(look: LookValues, name: string, band: Band = "wide", scheme: Scheme = "light"): string[] {
+export function referencesOf(look: LookValues, name: string, band: Band = "wide", scheme: Scheme = "light"): string[] {
   const way: string[] = [];
   for (let at: string | undefined = name; at !== undefined && !way.includes(at); ) {
     way.push(at);
     const token = tokens.get(at);
-    at = token && referenceIn(settingOn(look, token, band, scheme));
+    at = token && referenceIn(tokenSettingOn(look, token, band, scheme));
   }
   return way.slice(1);
 }
@@ -61,7 +61,7 @@ export function wayOf(look: LookValues, name: string, band: Band = "wide", schem
 export function followersOf(look: LookValues): ReadonlyMap<string, readonly string[]> {
   const followers = new Map<string, string[]>();
   for (const token of tokens.values())
-    for (const value of new Set([...Object.values(settingOf(look, token)), look.dark[token.name]])) {
+    for (const value of new Set([...Object.values(tokenSettingOf(look, token)), look.dark[token.name]])) {
       const followed = value === undefined ? undefined : referenceIn(value);
       if (followed !== undefined) followers.set(followed, [...(followers.get(followed) ?? []), token.name]);
     }

@@ -1,8 +1,8 @@
 import { type Banded, bands, resolve } from "../settings/band.ts";
-import type { Effect, Part } from "./part.ts";
-import { dependents, type LookValues, settingOf } from "./resolve.ts";
+import type { Effect, LookPart } from "./part.ts";
+import { dependents, type LookValues, tokenSettingOf } from "./resolve.ts";
 import { parts, statesOf, type Token, tokenName, tokens } from "./tokens.ts";
-import { referenceIn, type Shadow, type State, type TokenValue } from "./value.ts";
+import { referenceIn, type Shadow, type TokenState, type TokenValue } from "./value.ts";
 
 /** The custom property that carries a token, like `--zt-tile-ground-chosen`. */
 export const propertyOf = (name: string): string => `--zt-${name.replaceAll(".", "-")}`;
@@ -11,7 +11,7 @@ export const propertyOf = (name: string): string => `--zt-${name.replaceAll(".",
 const cleared = "-clear";
 
 /** The ends of the properties that a token writes. */
-export const endsOf = ({ type, choices }: Pick<Token, "type" | "choices">): string[] =>
+export const valueEndings = ({ type, choices }: Pick<Token, "type" | "choices">): string[] =>
   choices ? Object.keys(Object.values(choices)[0] ?? { "": "" }) : type === "picture" ? ["", cleared] : [""];
 
 const isShadow = (value: TokenValue): value is Shadow => typeof value === "object";
@@ -46,7 +46,7 @@ const declared = (token: Token, value: TokenValue): string => {
   const all =
     reference === undefined
       ? written(token, value)
-      : Object.fromEntries(endsOf(token).map((end) => [end, `var(${propertyOf(reference)}${end})`]));
+      : Object.fromEntries(valueEndings(token).map((end) => [end, `var(${propertyOf(reference)}${end})`]));
   return Object.entries(all)
     .map(([end, text]) => `${propertyOf(token.name)}${end}: ${text};`)
     .join(" ");
@@ -91,7 +91,7 @@ const settingSheet = (look: LookValues, names: Iterable<string>, selector: strin
     selector,
     [...names].flatMap((name) => {
       const token = tokens.get(name);
-      return token ? [[token, settingOf(look, token)] as const] : [];
+      return token ? [[token, tokenSettingOf(look, token)] as const] : [];
     }),
   );
 
@@ -114,9 +114,9 @@ export function partRules(wanted: Iterable<string> = Object.keys(parts)): string
     .join("");
 }
 
-function rulesOf(name: string, part: Part): string {
+function rulesOf(name: string, part: LookPart): string {
   const rules = new Map<string, string[]>();
-  const states = Object.keys(part.states ?? { rest: "" }) as State[];
+  const states = Object.keys(part.states ?? { rest: "" }) as TokenState[];
   for (const state of states)
     for (const [property, definition] of Object.entries(part.properties)) {
       if (!statesOf(part, definition).includes(state)) continue;
@@ -134,5 +134,5 @@ function rulesOf(name: string, part: Part): string {
 }
 
 /** The elements that show an effect in a state. */
-export const selectorOf = ({ at, states }: Part, state: State, [selector]: Effect): string =>
+export const selectorOf = ({ at, states }: LookPart, state: TokenState, [selector]: Effect): string =>
   selector.replace(/^&/, `${at}${states?.[state] ?? ""}`);

@@ -1,17 +1,17 @@
 import type { Banded } from "../settings/band.ts";
-import type { Part, Property } from "./part.ts";
+import type { LookPart, Property } from "./part.ts";
 import { basics } from "./parts/basics.ts";
 import { controlParts } from "./parts/controls.ts";
 import { listingParts } from "./parts/listing.ts";
-import { optionParts } from "./parts/options.ts";
+import { optionLookParts } from "./parts/options.ts";
 import { panelParts } from "./parts/panel.ts";
-import { following, type State, stateBefore, states, type TokenValue } from "./value.ts";
+import { following, stateBefore, states, type TokenState, type TokenValue } from "./value.ts";
 
 /** Every part that can be styled. A new one is an entry in a file of `parts`, and is drawn, judged and shown at once. */
-export const parts: Readonly<Record<string, Part>> = {
+export const parts: Readonly<Record<string, LookPart>> = {
   ...basics,
   ...panelParts,
-  ...optionParts,
+  ...optionLookParts,
   ...controlParts,
   ...listingParts,
 };
@@ -22,7 +22,7 @@ export interface Token extends Omit<Property, "at" | "stated"> {
   name: string;
   part: string;
   property: string;
-  state: State;
+  state: TokenState;
   /** Its default value. */
   fallback: Banded<TokenValue>;
 }
@@ -33,11 +33,11 @@ const asBanded = (value: TokenValue | Banded<TokenValue>): Banded<TokenValue> =>
   isBanded(value) ? value : { wide: value };
 
 /** The name of a property of a part in a state. */
-export const tokenName = (part: string, property: string, state: State = "rest"): string =>
+export const tokenName = (part: string, property: string, state: TokenState = "rest"): string =>
   [part, property, state === "rest" ? "" : state].filter(Boolean).join(".");
 
 /** The states that a property of a part can differ by. */
-export const statesOf = ({ states: own }: Part, { stated }: Property): State[] =>
+export const statesOf = ({ states: own }: LookPart, { stated }: Property): TokenState[] =>
   stated && own ? states.filter((state) => own[state] !== undefined) : ["rest"];
 
 function* allTokens(): Generator<Token> {
@@ -57,4 +57,4 @@ function* allTokens(): Generator<Token> {
 export const tokens: ReadonlyMap<string, Token> = new Map([...allTokens()].map((token) => [token.name, token]));
 
 /** A label within a sentence: in small letters, but for sizes like “XL”. */
-export const lowered = (label: string): string => (/^[\dA-Z]+$/.test(label) ? label : label.toLowerCase());
+export const lowercaseLabel = (label: string): string => (/^[\dA-Z]+$/.test(label) ? label : label.toLowerCase());

@@ -38,10 +38,10 @@ export const following = (token: string): string => `{${token}}`;
 
 /** The states that parts of a panel can be in. What is said of none follows the one before it, at last the first. */
 export const states = ["rest", "hovered", "focused", "chosen", "chosen-hovered", "unavailable"] as const;
-export type State = (typeof states)[number];
+export type TokenState = (typeof states)[number];
 
 /** The state whose value holds where a state has no colour. */
-export const stateBefore: Readonly<Record<Exclude<State, "rest">, State>> = {
+export const stateBefore: Readonly<Record<Exclude<TokenState, "rest">, TokenState>> = {
   hovered: "rest",
   focused: "rest",
   chosen: "rest",

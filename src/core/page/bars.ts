@@ -2,11 +2,11 @@ import { type Band, bands, resolve } from "../settings/band.ts";
 import type { Bar } from "./pages-schema.ts";
 
 /** Height in CSS px that the bars which stay take from the top on a band: the offset of what sticks below them. */
-export const stayingOn = (bars: readonly Bar[], band: Band): number =>
+export const stickyHeight = (bars: readonly Bar[], band: Band): number =>
   bars.reduce((sum, { height, stays }) => sum + (resolve(stays, band) ? resolve(height, band) : 0), 0);
 
 /** The same on every band. */
-export const stayingHeight = (bars: readonly Bar[]): Record<Band, number> => {
-  const [wide, medium, slim] = bands.map((band) => stayingOn(bars, band));
+export const stickyHeights = (bars: readonly Bar[]): Record<Band, number> => {
+  const [wide, medium, slim] = bands.map((band) => stickyHeight(bars, band));
   return { wide: wide ?? 0, medium: medium ?? 0, slim: slim ?? 0 };
 };

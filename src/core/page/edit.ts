@@ -25,7 +25,7 @@ export const setLayout = (scope: Scope, changes: LayoutChanges, words: string): 
 });
 
 /** Lets one page follow its kind again in everything. */
-export const giveBack = (address: string, name: string): PagesEdit => ({
+export const resetLayout = (address: string, name: string): PagesEdit => ({
   words: `Reset ${name} to its page type`,
   change: (pages) => putLayout(pages, { address }, undefined),
 });

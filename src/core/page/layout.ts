@@ -7,8 +7,8 @@ import type { Cell, LayoutChanges } from "./pages-schema.ts";
 /** A whole layout: everything that {@link LayoutChanges} can say, said. */
 export type Layout = { [K in keyof LayoutChanges]-?: Exclude<LayoutChanges[K], undefined> };
 
-/** A page as it is until the designer changes it. Which panels stand on it the shop must know: {@link usualPanels}. */
-export const usualLayout: Layout = {
+/** A page as it is until the designer changes it. Which panels stand on it the shop must know: {@link defaultPanels}. */
+export const defaultLayout: Layout = {
   panels: [],
   within: [],
   sorts: [],
@@ -30,7 +30,7 @@ export const usualLayout: Layout = {
 };
 
 /** The panels that stand on a kind of page until the designer says otherwise: the shop's first, where products are listed. */
-export const usualPanels = (kind: PageKind, first: string | undefined): Layout["panels"] =>
+export const defaultPanels = (kind: PageKind, first: string | undefined): Layout["panels"] =>
   kind === "article" || first === undefined ? [] : [{ panel: first }];
 
 /** The fields whose values some parts of a card are. */

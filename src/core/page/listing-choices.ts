@@ -1,7 +1,7 @@
 /** How products are shown: as cards side by side, as cards one under the other, or as rows of a table. */
 export const listForms = ["grid", "list", "table"] as const;
 
-export type ListForm = (typeof listForms)[number];
+export type ListingForm = (typeof listForms)[number];
 
 /** How more than a page of products is shown: by links to pages, behind a button, or while scrolling. */
 export const moreWays = ["pages", "button", "scroll"] as const;

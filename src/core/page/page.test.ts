@@ -11,12 +11,12 @@ import { orderOf } from "./browse-state/browse-state.ts";
 import {
   addArticle,
   addCollection,
-  giveBack,
   movePanelUp,
   placePanel,
   removeArticle,
   removeCollection,
   removePanelFromPage,
+  resetLayout,
   setArticle,
   setBars,
   setCollection,
@@ -26,7 +26,7 @@ import {
 } from "./edit.ts";
 import { pagesKind } from "./kind.ts";
 import { pageList, productAddress, productAt } from "./page-list.ts";
-import { firstPageOf, shownPage, usualPages } from "./shown-page.ts";
+import { defaultPages, firstPageOf, shownPage } from "./shown-page.ts";
 
 const facts = new LocalFacts(new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue));
 const at = (address: string, pages = demoPages, first: string | undefined = "climber-finder") =>
@@ -138,7 +138,7 @@ describe("edits of pages", () => {
     );
     expect(panels(one, "/brands/wickwillow")).toEqual([{ panel: "three-questions", at: { wide: "above" } }]);
     expect(panels(one, "/brands/brackenrow")).toEqual(panels(all, "/brands/brackenrow"));
-    expect(edited(one, giveBack("/brands/wickwillow", ""))).toEqual(all);
+    expect(edited(one, resetLayout("/brands/wickwillow", ""))).toEqual(all);
     expect(() => checkDocument(pagesKind, one)).not.toThrow();
   });
 
@@ -190,12 +190,12 @@ describe("edits of pages", () => {
 
   it("know where the shop's first panel stands because nothing else is said", () => {
     const list = pageList(demoPages, facts.pageFacts());
-    const usual = usualPages(list, demoPages).map(({ address }) => address);
+    const usual = defaultPages(list, demoPages).map(({ address }) => address);
     expect(usual).toContain("/");
     // An article has no usual panel, and the gifts have others.
     for (const other of ["/articles/choosing-a-climber", "/collections/gifts"]) expect(usual).not.toContain(other);
     const bare = edited(demoPages, setLayout({ kind: "shop" }, { panels: [] }, "Nothing on the page of all products"));
-    expect(usualPages(list, bare).map(({ address }) => address)).toEqual(usual.filter((one) => one !== "/"));
+    expect(defaultPages(list, bare).map(({ address }) => address)).toEqual(usual.filter((one) => one !== "/"));
   });
 
   it("keep addresses apart", () => {

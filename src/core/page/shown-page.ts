@@ -3,7 +3,7 @@ import type { Clause } from "../engine/question.ts";
 import { bestMatch } from "../engine/sort-keys.ts";
 import type { PageKind } from "../profile/page-kinds.ts";
 import { type PageFacts, valuePages } from "../profile/value-pages.ts";
-import { type Layout, laidOver, usualLayout, usualPanels } from "./layout.ts";
+import { defaultLayout, defaultPanels, type Layout, laidOver } from "./layout.ts";
 import {
   articlePages,
   collectionAddress,
@@ -59,7 +59,7 @@ export function shownPage(
 
 /** The layout of all pages of a kind before the kind changes it: what is usual there, changed for the whole shop. */
 export const layoutEverywhere = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
-  laidOver({ ...usualLayout, panels: usualPanels(kind, first), listing: kind !== "article" }, pages.everywhere);
+  laidOver({ ...defaultLayout, panels: defaultPanels(kind, first), listing: kind !== "article" }, pages.everywhere);
 
 /** The layout of a kind of page: what the whole shop has, changed by the kind. */
 export const layoutOfKind = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
@@ -73,7 +73,10 @@ export const layoutAt = (
 ): Layout => laidOver(layoutOfKind(kind, pages, first), pageOverrides(pages, address));
 
 /** The pages that have the shop's first panel because the designer has set no other. */
-export function usualPages<P extends Pick<PageRef, "address" | "kind">>(list: readonly P[], pages: PagesDocument): P[] {
+export function defaultPages<P extends Pick<PageRef, "address" | "kind">>(
+  list: readonly P[],
+  pages: PagesDocument,
+): P[] {
   const first = "";
   return list.filter((one) => layoutAt(one, pages, first).panels.some(({ panel }) => panel === first));
 }

@@ -1,5 +1,5 @@
 /** Share of the screen that must stay free below a row of facets that stays in sight. */
-export const leastFree = 0.6;
+export const minFreeShare = 0.6;
 
 /**
  * The share of a screen, from 0 to 1, that a row above the products leaves free where it stays in sight.
@@ -7,5 +7,5 @@ export const leastFree = 0.6;
  * @param height of the row, in CSS px
  * @param screen height of the screen, in CSS px
  */
-export const freeShare = (offset: number, height: number, screen: number): number =>
+export const freeScreenShare = (offset: number, height: number, screen: number): number =>
   Math.max(0, screen - Math.max(0, offset) - height) / screen;

@@ -3,7 +3,7 @@ import { isTwoValued } from "../catalogue/field-kinds.ts";
 import { exact, listOf, oneOf, text } from "../document/schema.ts";
 import { cardSchema } from "../engine/cards/card-schema.ts";
 import { countsOf } from "../engine/engine.ts";
-import { fitsWords, words } from "../engine/index/words.ts";
+import { matchesWords, words } from "../engine/index/words.ts";
 import { bestMatch } from "../engine/sort-keys.ts";
 import { isShown, labelOf } from "../panel/options.ts";
 import { facetRows, rulesOf } from "../panel/panel.ts";
@@ -55,7 +55,7 @@ export async function suggestionsFor(
     mends: true,
   });
   const pageFacts = await facts.pageFacts();
-  const named = pageList(pages, pageFacts).filter(({ name }) => name !== "" && fitsWords(name, query));
+  const named = pageList(pages, pageFacts).filter(({ name }) => name !== "" && matchesWords(name, query));
   return {
     products: [...answer.products],
     pages: named.slice(0, mostPages).map(({ address, kind, name }) => ({ address, kind, name })),
@@ -74,7 +74,7 @@ function valuesLike(query: readonly string[], panels: readonly PanelDocument[], 
     return optionsOf(field.key)
       .filter(({ id }) => isShown(rules, id))
       .map((option) => ({ id: option.id, label: labelOf(rules, option, "") }))
-      .filter(({ label }) => fitsWords(label, query))
+      .filter(({ label }) => matchesWords(label, query))
       .map(({ id, label }) => ({
         address: shopAddress + toAddress(withOnly(field.key, id), () => field),
         facet: row.label || field.name,

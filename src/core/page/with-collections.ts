@@ -7,7 +7,7 @@ import type { PagesDocument } from "./pages-schema.ts";
 import { membersOf } from "./shown-page.ts";
 
 /** Collections that shoppers can be asked about, at most: one that is made for each value of a field is as many. */
-export const mostCollections = 2000;
+export const maxCollections = 2000;
 
 /**
  * A catalogue with the shop's collections as a field of its products, worked out like availability is: a product states
@@ -26,7 +26,7 @@ export function withCollections(
   };
   const made = collectionPages(pages, facts)
     .filter(({ name }) => name.trim() !== "")
-    .slice(0, mostCollections);
+    .slice(0, maxCollections);
   const names: string[][] = Array.from({ length: index.products }, () => []);
   for (const { collection, value, name } of made) {
     for (const product of productsWithin(index, membersOf(collection, value?.id))) names[product]?.push(name);

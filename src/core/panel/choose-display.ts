@@ -31,7 +31,7 @@ export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, titl
 }
 
 /** The settings that the displays of a facet heed, on any band, in the order in which they are listed. */
-export function heededSettings({ display }: Pick<FacetRow, "display">): SettingName[] {
+export function supportedSettings({ display }: Pick<FacetRow, "display">): SettingName[] {
   const heeded = new Set([...commonSettings, ...bands.flatMap((band) => displays[resolve(display, band)].settings)]);
   return settingNames.filter((name) => heeded.has(name));
 }

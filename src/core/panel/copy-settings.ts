@@ -1,6 +1,6 @@
 import { settingDefinition } from "../settings/setting-definitions.ts";
 import type { SettingName, SettingValues } from "../settings/settings.ts";
-import { heededSettings } from "./choose-display.ts";
+import { supportedSettings } from "./choose-display.ts";
 import type { PanelEdit } from "./edit.ts";
 import type { FacetRow } from "./panel-schema.ts";
 
@@ -12,7 +12,7 @@ const ofItsField: ReadonlySet<SettingName> = new Set([
 
 /** Settings of one facet that another takes over: those that were set, that its displays heed, and that say nothing of the first one's field. */
 export function copiedSettings(from: FacetRow, to: FacetRow): SettingName[] {
-  const heeded = new Set(heededSettings(to));
+  const heeded = new Set(supportedSettings(to));
   return (Object.keys(from.settings) as SettingName[]).filter(
     (name) =>
       from.settings[name] !== undefined && heeded.has(name) && !(ofItsField.has(name) && from.field !== to.field),

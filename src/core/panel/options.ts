@@ -3,7 +3,7 @@ import type { Merge, Option } from "../engine/index/option-schema.ts";
 import type { NamedValue, OptionRules } from "./panel-schema.ts";
 
 /** Text in the panel's own language, and in others by BCP 47 tag. */
-export interface Words {
+export interface OptionWords {
   text: string;
   others?: Record<string, string> | undefined;
 }
@@ -23,7 +23,7 @@ export function isShown({ show, picked, below }: OptionRules, id: string): boole
 }
 
 /** Text in a language, by its whole tag, else by its first part; the panel's own language where there is none. */
-export function wordsIn({ text, others = {} }: Words, language: string): string {
+export function wordsIn({ text, others = {} }: OptionWords, language: string): string {
   return others[language] ?? others[language.split("-")[0] ?? ""] ?? text;
 }
 

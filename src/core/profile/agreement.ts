@@ -6,7 +6,7 @@ import { entropy } from "./entropy.ts";
 /** Parts that a number line is cut into, each with about as many products, before two fields are compared. */
 const parts = 8;
 /** The code of a product without a value. */
-export const unstated = -1;
+export const noValue = -1;
 
 /**
  * One small number for each product's value of a field: the code of its first value, or the part of the number line
@@ -14,14 +14,14 @@ export const unstated = -1;
  */
 export function valueCodes(catalogue: Catalogue, field: Field): Int32Array {
   const products = catalogue.productIds.length;
-  const said = new Int32Array(products).fill(unstated);
+  const said = new Int32Array(products).fill(noValue);
   const column = catalogue.columns.get(field.key);
   if (!column) return said;
   for (let p = 0; p < products; p++) {
     const [from, to] = [catalogue.variantStart[p] ?? 0, catalogue.variantStart[p + 1] ?? 0];
-    for (let v = from; v < to && said[p] === unstated; v++) {
+    for (let v = from; v < to && said[p] === noValue; v++) {
       const at = column.starts[v] ?? 0;
-      if (at < (column.starts[v + 1] ?? 0)) said[p] = column.codes[at] ?? unstated;
+      if (at < (column.starts[v + 1] ?? 0)) said[p] = column.codes[at] ?? noValue;
     }
   }
   if (!isNumeric(field)) return said;
@@ -36,19 +36,19 @@ function inParts(said: Int32Array, values: readonly number[]): Int32Array {
   const uses = new Uint32Array(values.length);
   let total = 0;
   for (const code of said) {
-    if (code === unstated || Number.isNaN(values[code])) continue;
+    if (code === noValue || Number.isNaN(values[code])) continue;
     uses[code] = (uses[code] ?? 0) + 1;
     total++;
   }
   const order = values.map((_, code) => code).filter((code) => !Number.isNaN(values[code]));
   order.sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0));
-  const partOf = new Int32Array(values.length).fill(unstated);
+  const partOf = new Int32Array(values.length).fill(noValue);
   let before = 0;
   for (const code of order) {
     partOf[code] = Math.min(parts - 1, Math.floor((before * parts) / Math.max(1, total)));
     before += uses[code] ?? 0;
   }
-  return said.map((code) => (code === unstated ? unstated : (partOf[code] ?? unstated)));
+  return said.map((code) => (code === noValue ? noValue : (partOf[code] ?? noValue)));
 }
 
 /**
@@ -62,8 +62,8 @@ export function agreement(a: Int32Array, b: Int32Array): number {
   const width = b.reduce((most, one) => Math.max(most, one), 0) + 1;
   let total = 0;
   for (let p = 0; p < a.length; p++) {
-    const [x = unstated, y = unstated] = [a[p], b[p]];
-    if (x === unstated || y === unstated) continue;
+    const [x = noValue, y = noValue] = [a[p], b[p]];
+    if (x === noValue || y === noValue) continue;
     total++;
     ofA.set(x, (ofA.get(x) ?? 0) + 1);
     ofB.set(y, (ofB.get(y) ?? 0) + 1);

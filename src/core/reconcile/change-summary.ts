@@ -9,7 +9,7 @@ import type { PagesDocument } from "../page/pages-schema.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 import type { SwatchDocument } from "../swatch/book-schema.ts";
 import { guessByName } from "../swatch/name-guess.ts";
-import { viewOf } from "../swatch/view.ts";
+import { swatchViewOf } from "../swatch/view.ts";
 import { hiddenValues } from "./hidden-values.ts";
 import { importEffects } from "./import-effects.ts";
 import { renamedFields } from "./renamed-fields.ts";
@@ -42,7 +42,7 @@ export function changeSummary(
   const after = applyMends(next, [...mends, ...taken.map((mend, at): Mend => ({ ...mend, id: `taken-${at}` }))]);
   const change = compareCatalogues(before, after);
   const hasSwatch = (field: string, value: string) =>
-    viewOf(swatches, field, identity(value), guessByName(value)).source !== "text";
+    swatchViewOf(swatches, field, identity(value), guessByName(value)).source !== "text";
   const hidden = hiddenValues(source, next, mends);
   return {
     ...told(change),

@@ -1,11 +1,11 @@
 import { type Catalogue, fieldOf, titleOf, valuesAt } from "../catalogue/catalogue.ts";
-import type { Move, NamedProduct } from "../catalogue/compare.ts";
+import type { NamedProduct, ValueMove } from "../catalogue/compare.ts";
 import { identity } from "../catalogue/identity.ts";
 import { variantName } from "../catalogue/mend/apply.ts";
 import type { Mend, MendOf } from "../catalogue/mend/mend-schema.ts";
 
 /** A cell that the newer file says otherwise, while a mend goes on saying what was set by hand. */
-export interface HiddenValue extends Move {
+export interface HiddenValue extends ValueMove {
   /** Id of the mend. */
   mend: string;
   product: NamedProduct;

@@ -3,7 +3,7 @@ import { cellsOf } from "../catalogue/compare.ts";
 import { type Field, isDerived } from "../catalogue/field.ts";
 import { identity } from "../catalogue/identity.ts";
 import { likeness } from "./likeness.ts";
-import { eachOnce, isRenamed } from "./renamed.ts";
+import { isRenamed, oneToOne } from "./renamed.ts";
 import { type SharedProducts, sharedProducts } from "./shared-products.ts";
 
 /** A field that is gone and a new one that says the same: probably one under another heading. */
@@ -27,7 +27,7 @@ export function renamedFields(before: Catalogue, after: Catalogue): RenamedField
   const pairs = gone.flatMap((from) => added.map((to) => compared(before, after, from, to, shared)));
   const likely = pairs.filter(({ share, name }) => isRenamed(share, name));
   likely.sort((a, b) => b.share + b.name / 10 - (a.share + a.name / 10));
-  const surest = eachOnce(
+  const surest = oneToOne(
     likely,
     ({ from }) => from.key,
     ({ to }) => to.key,

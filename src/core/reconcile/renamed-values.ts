@@ -4,7 +4,7 @@ import { type Field, isFacetable } from "../catalogue/field.ts";
 import { isNumeric } from "../catalogue/field-kinds.ts";
 import { identity } from "../catalogue/identity.ts";
 import { likeness } from "./likeness.ts";
-import { eachOnce, isRenamed } from "./renamed.ts";
+import { isRenamed, oneToOne } from "./renamed.ts";
 import { type SharedProducts, sharedProducts } from "./shared-products.ts";
 
 /** A value that is gone and a new one of the same field that probably is the same, spelt anew. */
@@ -63,7 +63,7 @@ function renamedIn(
     }),
   );
   pairs.sort((a, b) => b.sure - a.sure);
-  const surest = eachOnce(
+  const surest = oneToOne(
     pairs,
     ({ from }) => from,
     ({ to }) => to,

@@ -12,7 +12,7 @@ export const isRenamed = (share: number, alike: number): boolean =>
   share >= least || (alike >= nearlyAlike && share >= leastAlike) || alike === 1;
 
 /** Of pairs, the surest first, those of which neither side belongs to a surer one. */
-export function eachOnce<P>(pairs: readonly P[], from: (pair: P) => string, to: (pair: P) => string): P[] {
+export function oneToOne<P>(pairs: readonly P[], from: (pair: P) => string, to: (pair: P) => string): P[] {
   const [gone, come] = [new Set<string>(), new Set<string>()];
   return pairs.filter((pair) => {
     if (gone.has(from(pair)) || come.has(to(pair))) return false;

@@ -5,7 +5,7 @@ import { offeredAnywhere, offeredRanges } from "../panel/offered.ts";
 import { isShown, labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
 import type { FacetRow } from "../panel/panel-schema.ts";
-import type { CountedOptions, CountedProducts, NamedOption } from "./recount.ts";
+import type { CountedOptions, CountedProducts, RecountedOption } from "./recount.ts";
 import type { Asked } from "./rows.ts";
 
 /**
@@ -52,7 +52,7 @@ export const leftOut = (
 };
 
 /** Options with the names that the designer has given them. */
-export const namedOptions = (row: Pick<FacetRow, "options">, options: readonly Option[]): NamedOption[] => {
+export const namedOptions = (row: Pick<FacetRow, "options">, options: readonly Option[]): RecountedOption[] => {
   const rules = rulesOf(row);
   return options.map((option) => ({ id: option.id, label: labelOf(rules, option, "en") }));
 };

@@ -10,13 +10,13 @@ export type CountedProducts =
   | (Pick<Asked, "within"> & { field: string; states: boolean });
 
 /** A product as a list names it. */
-export interface NamedProduct {
+export interface RecountedProduct {
   id: string;
   title: string;
 }
 
 /** The products behind a number, in the catalogue's order, found by reading its rows one after the other. */
-export function recountProducts(catalogue: Catalogue, counted: CountedProducts): NamedProduct[] {
+export function recountProducts(catalogue: Catalogue, counted: CountedProducts): RecountedProduct[] {
   const rows = new Rows(catalogue);
   const whole = { within: counted.within, facets: [], choices: {}, text: "" };
   const isCounted = (product: number): boolean =>
@@ -28,7 +28,7 @@ export function recountProducts(catalogue: Catalogue, counted: CountedProducts):
   );
 }
 
-export interface NamedOption {
+export interface RecountedOption {
   id: string;
   label: string;
 }
@@ -37,14 +37,14 @@ export interface NamedOption {
 export interface CountedOptions {
   asked: Asked;
   /** By facet, what it is called and what it offers. */
-  offers: readonly { title: string; facet: Facet; options: readonly NamedOption[] }[];
+  offers: readonly { title: string; facet: Facet; options: readonly RecountedOption[] }[];
 }
 
 /** The options behind a number, each with what its facet is called, found by choosing one after the other. */
 export function recountOptions(
   catalogue: Catalogue,
   { asked, offers }: CountedOptions,
-): (NamedOption & { facet: string })[] {
+): (RecountedOption & { facet: string })[] {
   const rows = new Rows(catalogue);
   const findsNothing = (facet: Facet, option: string): boolean => {
     const chosen = Object.hasOwn(asked.choices, facet.field) ? asked.choices[facet.field] : undefined;

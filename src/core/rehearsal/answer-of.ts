@@ -14,7 +14,7 @@ import type { SceneFacet } from "./scene.ts";
 import type { ProductVariant } from "./shopper.ts";
 
 /** How a shopper would answer a facet. */
-export interface Answer {
+export interface ShopperAnswer {
   facet: SceneFacet;
   choice: Choice;
   /** The answer, as shoppers read it. */
@@ -45,7 +45,7 @@ export function answerOf(
   thing: ProductVariant,
   near: number,
   pace: Pace,
-): Answer | "missing" | undefined {
+): ShopperAnswer | "missing" | undefined {
   return one.facet.mode === "range"
     ? rangeAnswer(stands, stand, one, thing, near)
     : optionAnswer(stands, stand, one, thing, pace);
@@ -57,7 +57,7 @@ function optionAnswer(
   one: SceneFacet,
   thing: ProductVariant,
   pace: Pace,
-): Answer | "missing" | undefined {
+): ShopperAnswer | "missing" | undefined {
   const { facet, row, settings, display } = one;
   const own = stands.optionsOf(facet, thing);
   if (own.length === 0) return undefined;
@@ -112,7 +112,7 @@ function rangeAnswer(
   one: SceneFacet,
   thing: ProductVariant,
   near: number,
-): Answer | "missing" | undefined {
+): ShopperAnswer | "missing" | undefined {
   const { facet, display, settings } = one;
   const value = stands.numberOf(facet.field, thing);
   if (value === undefined) return undefined;

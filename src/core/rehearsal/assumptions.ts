@@ -148,7 +148,7 @@ export interface Assumptions {
 }
 
 /** The default assumptions. */
-export const usualAssumptions: Assumptions = { values: {}, knows: {} };
+export const defaultAssumptions: Assumptions = { values: {}, knows: {} };
 
 /** The assumptions, in numbers. */
 export const assumed = ({ values }: Assumptions): Record<AssumptionName, number> =>

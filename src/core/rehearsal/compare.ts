@@ -12,7 +12,7 @@ export const measures = {
 export type MeasureName = keyof typeof measures;
 
 /** The second rehearsal less the first. */
-export interface Difference {
+export interface MeasureDifference {
   measure: MeasureName;
   /** Pairs of walks that it is of. */
   pairs: number;
@@ -38,7 +38,7 @@ const level = 0.05;
  * Sources: Efron and Tibshirani (1993), An Introduction to the Bootstrap, sections 13.3 and 15.4; Holm (1979).
  * @param before walks by the shopper's number; the walks of both are of the same shoppers in the same order
  */
-export function compareWalks(before: readonly Walk[], after: readonly Walk[]): Difference[] {
+export function compareWalks(before: readonly Walk[], after: readonly Walk[]): MeasureDifference[] {
   const pairs = before.flatMap((one, at) => {
     const other = after[at];
     return other && other.n === one.n ? [[one, other] as const] : [];
@@ -57,7 +57,7 @@ export function compareWalks(before: readonly Walk[], after: readonly Walk[]): D
 
 type Pairs = readonly (readonly [Walk, Walk])[];
 
-function differenceOf(measure: MeasureName, pairs: Pairs, numberOf: (walk: Walk) => number): Difference {
+function differenceOf(measure: MeasureName, pairs: Pairs, numberOf: (walk: Walk) => number): MeasureDifference {
   const values = pairs.map(([one, other]) => numberOf(other) - numberOf(one));
   const meanOf = (side: 0 | 1) =>
     pairs.reduce((sum, pair) => sum + numberOf(pair[side]), 0) / Math.max(1, pairs.length);
@@ -72,7 +72,10 @@ function differenceOf(measure: MeasureName, pairs: Pairs, numberOf: (walk: Walk)
 }
 
 /** Mean of some values, its 95% interval by the percentile bootstrap, and how likely one as far from 0 is by chance. */
-export function bootstrap(values: readonly number[], name: string): Pick<Difference, "mean" | "low" | "high" | "p"> {
+export function bootstrap(
+  values: readonly number[],
+  name: string,
+): Pick<MeasureDifference, "mean" | "low" | "high" | "p"> {
   const n = values.length;
   const mean = values.reduce((sum, value) => sum + value, 0) / Math.max(1, n);
   // Where all are alike there is nothing to draw from.

@@ -38,7 +38,7 @@ export const heightsSchema = exact({ format: wholeIn(1, 1).required(), heights: 
 export type HeightsFile = InferType<typeof heightsSchema>;
 
 /** A name for a panel as it is: a changed one has another. */
-export const stateOf = (panel: PanelDocument): string => seededRandom(stableJson(panel)).toString(36).slice(2);
+export const heightsState = (panel: PanelDocument): string => seededRandom(stableJson(panel)).toString(36).slice(2);
 
 /** The heights in a shop's folder, where it has any. @throws FolderFault */
 export const readHeights = (files: ShopFiles): HeightsFile | undefined =>
@@ -62,7 +62,7 @@ export const writeHeights = (
               page,
               band,
               panel,
-              of: stateOf(document),
+              of: heightsState(document),
               measure: { rows, panel: height, screen, bars, products, cards },
             },
           ]
@@ -81,6 +81,6 @@ export const heightsOf = (
   new Map(
     heights.flatMap(({ page: at, band: on, panel, of, measure }) => {
       const document = panels.get(panel);
-      return at === page && on === band && document && stateOf(document) === of ? [[panel, measure] as const] : [];
+      return at === page && on === band && document && heightsState(document) === of ? [[panel, measure] as const] : [];
     }),
   );

@@ -6,7 +6,7 @@ import { edited } from "../document/edit.ts";
 import { moveRow } from "../panel/edit.ts";
 import type { PanelDocument } from "../panel/panel-schema.ts";
 import { offeredBy } from "./page-scene.ts";
-import { changesOf, costOf, propose } from "./propose.ts";
+import { changesOf, choiceCost, propose } from "./propose.ts";
 
 describe("proposals", () => {
   const nursery = factsOf(readFileSync("demo/nursery.csv"));
@@ -29,7 +29,7 @@ describe("proposals", () => {
     while (!step.done) step = search.next();
     expect(step.value.length).toBeGreaterThan(0);
     const cost = (panel: PanelDocument) =>
-      run(nursery, panel, { shoppers: 2000, seed: 4242 }).reduce((sum, one) => sum + costOf(one, 120), 0);
+      run(nursery, panel, { shoppers: 2000, seed: 4242 }).reduce((sum, one) => sum + choiceCost(one, 120), 0);
     for (const { document, low, p } of step.value) {
       expect(cost(document)).toBeLessThan(cost(worse));
       expect([low > 0, p < 0.05]).toEqual([true, true]);

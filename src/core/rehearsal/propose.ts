@@ -7,7 +7,7 @@ import type { FacetRow, NamedValue, PanelDocument } from "../panel/panel-schema.
 import type { FieldProfile } from "../profile/profile.ts";
 import type { Band } from "../settings/band.ts";
 import { resolve, withBand } from "../settings/band.ts";
-import { bootstrap, compareWalks, type Difference, holm } from "./compare.ts";
+import { bootstrap, compareWalks, holm, type MeasureDifference } from "./compare.ts";
 import type { Walk } from "./walk.ts";
 
 /** A change of a panel that did better with shoppers that the search had not seen. */
@@ -19,7 +19,7 @@ export interface Proposal {
   low: number;
   high: number;
   p: number;
-  differences: Difference[];
+  differences: MeasureDifference[];
 }
 
 /** How a search is made. */
@@ -45,7 +45,7 @@ const mostProposals = 5;
 const worthwhile = 0.1;
 
 /** The cost of a shopper's path in seconds. */
-export const costOf = ({ ending, seconds }: Walk, mostSeconds: number): number =>
+export const choiceCost = ({ ending, seconds }: Walk, mostSeconds: number): number =>
   ending === "arrived" ? Math.min(seconds, mostSeconds) : mostSeconds;
 
 /** A facet is only split where it has at least so many options. Common practice, no source. */
@@ -102,7 +102,7 @@ export function changesOf(
 export function* propose(panel: PanelDocument, given: Proposing): Generator<number, Proposal[]> {
   const { run, seed, mostSeconds, budget = 60 } = given;
   const cost = (walks: readonly Walk[]) =>
-    walks.reduce((sum, one) => sum + costOf(one, mostSeconds), 0) / Math.max(1, walks.length);
+    walks.reduce((sum, one) => sum + choiceCost(one, mostSeconds), 0) / Math.max(1, walks.length);
   const tried = changesOf(panel, given).slice(0, budget);
   const before = cost(run(panel, searchers, seed + 1));
   const found: { edit: PanelEdit; gain: number }[] = [];
@@ -129,7 +129,7 @@ export function* propose(panel: PanelDocument, given: Proposing): Generator<numb
   const judged: Proposal[] = [];
   for (const [at, { words: said, document }] of candidates.entries()) {
     const walks = run(document, judges, seed + 2);
-    const gains = unseen.map((one, n) => costOf(one, mostSeconds) - costOf(walks[n] ?? one, mostSeconds));
+    const gains = unseen.map((one, n) => choiceCost(one, mostSeconds) - choiceCost(walks[n] ?? one, mostSeconds));
     const { mean, low, high, p } = bootstrap(gains, "gain");
     judged.push({ words: said, document, gain: mean, low, high, p, differences: compareWalks(unseen, walks) });
     yield (tried.length + at + 1) / (tried.length + mostProposals + 1);

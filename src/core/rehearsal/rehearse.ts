@@ -1,5 +1,5 @@
 import type { LocalEngine } from "../engine/local-engine.ts";
-import { type Assumptions, assumed, usualAssumptions } from "./assumptions.ts";
+import { type Assumptions, assumed, defaultAssumptions } from "./assumptions.ts";
 import { PageResults } from "./page-results.ts";
 import type { Scene } from "./scene.ts";
 import { shopperOf, targetsOf, type Weighing } from "./shopper.ts";
@@ -22,10 +22,10 @@ export const batch = 50;
  * Sends shoppers through a scene, a batch at a time. The same scene, catalogue, seed and assumptions give the same walks
  * on every machine; no clock is asked.
  */
-export function* rehearse(
+export function* runRehearsal(
   engine: LocalEngine,
   scene: Scene,
-  { shoppers = 2000, seed = 1, weighing = "even", assumptions = usualAssumptions }: Rehearsing = {},
+  { shoppers = 2000, seed = 1, weighing = "even", assumptions = defaultAssumptions }: Rehearsing = {},
 ): Generator<Walk[]> {
   const numbers = assumed(assumptions);
   const stands = new PageResults(engine, scene, numbers.first);
@@ -40,4 +40,4 @@ export function* rehearse(
 }
 
 /** All walks at once. */
-export const rehearsed = (...given: Parameters<typeof rehearse>): Walk[] => [...rehearse(...given)].flat();
+export const rehearsed = (...given: Parameters<typeof runRehearsal>): Walk[] => [...runRehearsal(...given)].flat();

@@ -2,7 +2,7 @@ import type { FacetRow } from "../panel/panel-schema.ts";
 import { rowTitle } from "../panel/row-title.ts";
 import type { LocalFacts } from "../profile/local-facts.ts";
 import type { Band } from "../settings/band.ts";
-import type { Difference } from "./compare.ts";
+import type { MeasureDifference } from "./compare.ts";
 import type { Scene } from "./scene.ts";
 import type { Summary } from "./summary.ts";
 
@@ -25,7 +25,7 @@ export interface BandReport {
   deadEnds: number;
   facets: { row: string; title: string; used: number; before: number; after: number; deadEnds: number }[];
   /** Against the other folder, this one less that. */
-  against?: Difference[];
+  against?: MeasureDifference[];
 }
 
 const short = (value: number): number => Number(value.toPrecision(4));

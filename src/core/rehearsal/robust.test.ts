@@ -2,10 +2,10 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { boxes, factsOf, four, keys4, knowing, panelOf, run, sixteen } from "../../../tests/rehearsed.ts";
-import { usualAssumptions } from "./assumptions.ts";
+import { defaultAssumptions } from "./assumptions.ts";
 import { compareWalks } from "./compare.ts";
 import { robust } from "./robust.ts";
-import { levers, spanOf } from "./span.ts";
+import { outcomeSpan, uncertainties } from "./span.ts";
 
 /** A generator's final result. */
 function ended<T>(search: Generator<unknown, T>): T {
@@ -19,12 +19,14 @@ const nursery = factsOf(readFileSync("demo/nursery.csv"));
 
 describe("how far the share that finds its product can be believed", () => {
   it("a span runs from what is assumed least to what is assumed most, and names what moves it", () => {
-    const found = ended(spanOf(knowing(keys4), (assumptions) => run(sixteen, four, { shoppers: 160, assumptions })));
+    const found = ended(
+      outcomeSpan(knowing(keys4), (assumptions) => run(sixteen, four, { shoppers: 160, assumptions })),
+    );
     // All is known and at most half of it: with four cards to look at nobody is lost, with half the knowledge some are.
     expect(found.most).toBe(1);
     expect(found.least).toBeLessThan(1);
     expect(found.swings[0]?.name).toBe("known");
-    expect(found.swings).toHaveLength(levers.length);
+    expect(found.swings).toHaveLength(uncertainties.length);
     for (const { atLow, atHigh, name } of found.swings)
       if (name === "first") expect(atHigh).toBeGreaterThanOrEqual(atLow);
   });
@@ -47,7 +49,7 @@ describe("how far the share that finds its product can be believed", () => {
   it("two panels that are alike differ, with shoppers of their own, by chance alone: in at most 2 of 40 seeds", () => {
     const told = Array.from({ length: 40 }, (_, seed) => {
       const walks = (own: number) =>
-        run(nursery, demoPanel, { shoppers: 200, seed: own, assumptions: usualAssumptions });
+        run(nursery, demoPanel, { shoppers: 200, seed: own, assumptions: defaultAssumptions });
       return compareWalks(walks(seed + 1), walks(seed + 1001)).some(({ differs }) => differs);
     });
     expect(told.filter(Boolean).length).toBeLessThanOrEqual(2);

@@ -5,7 +5,7 @@ import { factsOf, run, sceneOn } from "../../../tests/rehearsed.ts";
 import { edited } from "../document/edit.ts";
 import { countsOf } from "../engine/engine.ts";
 import { removeRow } from "../panel/edit.ts";
-import { usualAssumptions } from "./assumptions.ts";
+import { defaultAssumptions } from "./assumptions.ts";
 import { rehearsed } from "./rehearse.ts";
 import { seededRandom } from "./seeded-random.ts";
 import { shopperOf, targetsOf } from "./shopper.ts";
@@ -34,7 +34,7 @@ describe("shoppers", () => {
     );
     const knowing = (field: string, knows = {}) =>
       Array.from({ length: 300 }, (_, n) =>
-        shopperOf(index, targets, { ...usualAssumptions, knows }, 1, n).believes(field),
+        shopperOf(index, targets, { ...defaultAssumptions, knows }, 1, n).believes(field),
       ).filter((thing) => thing !== undefined).length;
     for (const field of ["sku", "product-id", "image", "description"]) {
       expect(index.field(field), field).toBeDefined();
@@ -66,7 +66,7 @@ describe("shoppers", () => {
     );
     const drawn = Array.from(
       { length: 4000 },
-      (_, n) => shopperOf(index, targets, usualAssumptions, 5, n).target.product,
+      (_, n) => shopperOf(index, targets, defaultAssumptions, 5, n).target.product,
     );
     expect(new Set(drawn)).toEqual(new Set([3, 7]));
     expect(drawn.filter((p) => p === 3).length / 4000).toBeCloseTo(0.75, 1);

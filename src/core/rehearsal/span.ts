@@ -1,16 +1,16 @@
 import type { AssumptionName, Assumptions } from "./assumptions.ts";
-import { arrivedShare } from "./summary.ts";
+import { successRate } from "./summary.ts";
 import type { Walk } from "./walk.ts";
 
 /** Something that is assumed, with the least and the most that may well be so. All of them by common practice, no source. */
-export interface Lever {
+export interface Uncertainty {
   name: AssumptionName;
   low: number;
   high: number;
 }
 
 /** Assumptions that nobody can know in advance, each with its low and high end. */
-export const levers: readonly Lever[] = [
+export const uncertainties: readonly Uncertainty[] = [
   { name: "known", low: 0.5, high: 1.25 },
   { name: "first", low: 4, high: 24 },
   { name: "mistaken", low: 0.2, high: 0 },
@@ -20,10 +20,10 @@ export const levers: readonly Lever[] = [
 ];
 
 /** The two that the level hangs on most: how much shoppers know, and how many cards they look at. */
-export const mainLevers = levers.filter(({ name }) => name === "known" || name === "first");
+export const mainUncertainties = uncertainties.filter(({ name }) => name === "known" || name === "first");
 
 /** The share that finds its product where a lever is low, and where it is high. */
-export interface Swing extends Lever {
+export interface Swing extends Uncertainty {
   atLow: number;
   atHigh: number;
 }
@@ -38,7 +38,11 @@ export interface Span {
 }
 
 /** Assumptions with some levers moved. */
-export const moved = (assumptions: Assumptions, which: readonly Lever[], end: "low" | "high"): Assumptions => ({
+export const withUncertainties = (
+  assumptions: Assumptions,
+  which: readonly Uncertainty[],
+  end: "low" | "high",
+): Assumptions => ({
   ...assumptions,
   values: { ...assumptions.values, ...Object.fromEntries(which.map((lever) => [lever.name, lever[end]])) },
 });
@@ -48,12 +52,16 @@ export const moved = (assumptions: Assumptions, which: readonly Lever[], end: "l
  * and high, the others as they are.
  * @param run sends them
  */
-export function* spanOf(assumptions: Assumptions, run: (assumptions: Assumptions) => Walk[]): Generator<number, Span> {
-  const arriving = (which: readonly Lever[], end: "low" | "high") => arrivedShare(run(moved(assumptions, which, end)));
-  const [one, other] = [arriving(mainLevers, "low"), arriving(mainLevers, "high")];
+export function* outcomeSpan(
+  assumptions: Assumptions,
+  run: (assumptions: Assumptions) => Walk[],
+): Generator<number, Span> {
+  const arriving = (which: readonly Uncertainty[], end: "low" | "high") =>
+    successRate(run(withUncertainties(assumptions, which, end)));
+  const [one, other] = [arriving(mainUncertainties, "low"), arriving(mainUncertainties, "high")];
   const swings: Swing[] = [];
-  for (const [at, lever] of levers.entries()) {
-    yield at / levers.length;
+  for (const [at, lever] of uncertainties.entries()) {
+    yield at / uncertainties.length;
     swings.push({ ...lever, atLow: arriving([lever], "low"), atHigh: arriving([lever], "high") });
   }
   const size = ({ atLow, atHigh }: Swing) => Math.abs(atHigh - atLow);

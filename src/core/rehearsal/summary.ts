@@ -40,7 +40,7 @@ const spreadOf = (values: readonly number[]): Spread => {
 };
 
 /** The share of walks that arrive; 0 for none. */
-export const arrivedShare = (walks: readonly Walk[]): number =>
+export const successRate = (walks: readonly Walk[]): number =>
   walks.filter(({ ending }) => ending === "arrived").length / Math.max(1, walks.length);
 
 /** The summary of walks. */
@@ -62,7 +62,7 @@ export function summaryOf(walks: readonly Walk[]): Summary {
   return {
     shoppers: walks.length,
     endings: {
-      arrived: arrivedShare(walks),
+      arrived: successRate(walks),
       "nothing helps": share(({ ending }) => ending === "nothing helps"),
       patience: share(({ ending }) => ending === "patience"),
     },

@@ -1,6 +1,6 @@
 import type { Selection } from "../engine/question.ts";
 import { emptySelection, withChoice } from "../engine/selection.ts";
-import { type Answer, answerOf } from "./answer-of.ts";
+import { answerOf, type ShopperAnswer } from "./answer-of.ts";
 import type { AssumptionName } from "./assumptions.ts";
 import { Attention } from "./attention.ts";
 import type { PageResults } from "./page-results.ts";
@@ -8,7 +8,7 @@ import type { SceneFacet } from "./scene.ts";
 import type { Shopper } from "./shopper.ts";
 
 /** One choice of a shopper. */
-export interface Move {
+export interface WalkStep {
   /** Row of the facet, and its panel. */
   row: string;
   panel: string;
@@ -40,7 +40,7 @@ export interface Walk {
   n: number;
   target: number;
   ending: Ending;
-  moves: Move[];
+  moves: WalkStep[];
   deadEnds: DeadEnd[];
   /** All of it, the last look at the products included. */
   seconds: number;
@@ -65,7 +65,7 @@ class Walker {
   readonly #attention: Attention;
   /** Facets that were answered, or that do not offer what is known. */
   readonly #tried = new Set<SceneFacet>();
-  readonly #moves: Move[] = [];
+  readonly #moves: WalkStep[] = [];
   readonly #deadEnds: DeadEnd[] = [];
   #selection = emptySelection;
   #found: ReturnType<PageResults["at"]>;
@@ -109,7 +109,7 @@ class Walker {
   }
 
   /** The best answer that can be seen; the page is scrolled on while none in sight helps. */
-  #seek(): Answer | undefined {
+  #seek(): ShopperAnswer | undefined {
     const { panels, facets } = this.#results.scene;
     for (const panel of panels) {
       const own = facets.filter((one) => one.panel === panel.slug && !this.#tried.has(one));
@@ -125,8 +125,8 @@ class Walker {
   }
 
   /** Of facets in sight the answer that narrows most. */
-  #bestOf(inSight: readonly SceneFacet[]): Answer | undefined {
-    let best: Answer | undefined;
+  #bestOf(inSight: readonly SceneFacet[]): ShopperAnswer | undefined {
+    let best: ShopperAnswer | undefined;
     for (const one of inSight) {
       const answer = this.#answerOf(one);
       if (answer && answer.left < this.#found.total && (!best || answer.left < best.left)) best = answer;
@@ -135,7 +135,7 @@ class Walker {
   }
 
   /** A facet's answer for what the shopper knows. What is known and not offered is a dead end, met once. */
-  #answerOf(one: SceneFacet): Answer | undefined {
+  #answerOf(one: SceneFacet): ShopperAnswer | undefined {
     const known = this.#shopper.believes(one.row.field);
     if (!known) return undefined;
     const answer = answerOf(this.#results, this.#found, one, known, this.#assumed.near, this.#attention.pace);
@@ -151,7 +151,7 @@ class Walker {
   #rowsOver = (field: string): SceneFacet[] => this.#results.scene.facets.filter(({ row }) => row.field === field);
 
   /** Gives an answer; one that finds nothing is taken back. */
-  #take(answer: Answer): void {
+  #take(answer: ShopperAnswer): void {
     const { facet, choice } = answer;
     for (const one of this.#rowsOver(facet.row.field)) this.#tried.add(one);
     this.#press(answer);
@@ -181,7 +181,7 @@ class Walker {
   }
 
   /** Finds the option, and the hands give the answer. */
-  #press({ facet, way }: Answer): void {
+  #press({ facet, way }: ShopperAnswer): void {
     const { read, acts } = way();
     this.#attention.read(read);
     this.#attention.act("M");

@@ -31,11 +31,15 @@ export const isAtLeast = (level: FindingLevel, least: FindingLevel): boolean =>
 const noLook = emptyLook("none");
 
 /** A shop's facts, its mends done and its collections known. */
-export const factsOf = ({ catalogue, mends, pages }: Pick<WholeShop, "catalogue" | "mends" | "pages">): LocalFacts =>
+export const shopFactsFor = ({
+  catalogue,
+  mends,
+  pages,
+}: Pick<WholeShop, "catalogue" | "mends" | "pages">): LocalFacts =>
   new LocalFacts(new CatalogueIndex(withCollections(applyMends(catalogue, mends.mends), pages)));
 
 /** Every finding about the panels of a shop that needs no browser, whichever page they stand on. */
-export async function checkPanels(whole: WholeShop, facts = factsOf(whole)): Promise<Checked[]> {
+export async function checkPanels(whole: WholeShop, facts = shopFactsFor(whole)): Promise<Checked[]> {
   const found = await Promise.all(
     whole.panels.map(async ({ slug, document }) => {
       const name = document.look ?? whole.shop.look;
@@ -57,7 +61,7 @@ export async function checkPanels(whole: WholeShop, facts = factsOf(whole)): Pro
 export async function checkPages(
   whole: WholeShop,
   only?: readonly string[],
-  facts = factsOf(whole),
+  facts = shopFactsFor(whole),
 ): Promise<Checked[]> {
   const panels: ReadonlyMap<string, PanelDocument> = new Map(
     whole.panels.map(({ slug, document }) => [slug, document]),

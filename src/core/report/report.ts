@@ -4,16 +4,17 @@ import { pageFindingKinds } from "../findings/page/page-findings.ts";
 import type { Checked } from "./check-shop.ts";
 
 /** The file of a shop's folder that a finding is about. */
-export const fileOf = ({ panel }: Checked): string => (panel === undefined ? "pages.json" : `panels/${panel}.json`);
+export const findingFile = ({ panel }: Checked): string =>
+  panel === undefined ? "pages.json" : `panels/${panel}.json`;
 
 /** Where a finding is, for reading. */
-export const placeOf = ({ page, panel, row }: Checked): string =>
+export const findingPlace = ({ page, panel, row }: Checked): string =>
   [page, panel && `panel ${panel}`, row && `row ${row}`].filter(Boolean).join(", ");
 
 /** Findings a line each, the file first, as compilers have it. */
 export const asText = (found: readonly Checked[]): string =>
   found
-    .map((one) => `${fileOf(one)}: ${one.level}: ${one.words} [${one.kind}]${one.page ? ` (${one.page})` : ""}`)
+    .map((one) => `${findingFile(one)}: ${one.level}: ${one.words} [${one.kind}]${one.page ? ` (${one.page})` : ""}`)
     .join("\n");
 
 /** Findings as SARIF 2.1.0. Source: OASIS; the types are made from its published schema. */
@@ -38,8 +39,8 @@ export function asSarif(found: readonly Checked[]): Log {
           message: { text: one.words },
           locations: [
             {
-              physicalLocation: { artifactLocation: { uri: fileOf(one) } },
-              ...(placeOf(one) ? { logicalLocations: [{ fullyQualifiedName: placeOf(one) }] } : {}),
+              physicalLocation: { artifactLocation: { uri: findingFile(one) } },
+              ...(findingPlace(one) ? { logicalLocations: [{ fullyQualifiedName: findingPlace(one) }] } : {}),
             },
           ],
         })),
@@ -75,7 +76,7 @@ export function asJunit(found: readonly Checked[], fails: (one: Checked) => bool
   const failures = found.filter(fails).length;
   const body = [...suites].map(([name, list]) => {
     const cases = list.map((one) => {
-      const open = `    <testcase classname="${escaped(fileOf(one))}" name="${escaped(`${one.kind}: ${placeOf(one) || "shop"}`)}" time="0">`;
+      const open = `    <testcase classname="${escaped(findingFile(one))}" name="${escaped(`${one.kind}: ${findingPlace(one) || "shop"}`)}" time="0">`;
       const inside = fails(one)
         ? `<failure type="${one.level}" message="${escaped(one.words)}"></failure>`
         : `<system-out>${escaped(`${one.level}: ${one.words}`)}</system-out>`;

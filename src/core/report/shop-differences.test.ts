@@ -150,7 +150,7 @@ describe("differences in words", () => {
   });
 
   it("know every edit that there is, but for those that lead back", () => {
-    const back = /^(?:follow|reset|giveBack|forget|unmerge)/;
+    const back = /^(?:follow|reset|forget|unmerge)/;
     const helpers = [
       ...["spoken", "spokenValue", "facetEdit", "withValue", "withoutValue", "spokenToken", "rulesOf"],
       ...["listOptions", "mergeFor", "movePanelUp", "removePanelFromPage", "setShared", "setMany", "layoutOf"],

@@ -1,5 +1,5 @@
 import { maxVariants } from "./max-variants.ts";
-import { mostLevels } from "./most-levels.ts";
+import { maxLevels } from "./max-levels.ts";
 
 /** One limit: how much is accepted, in which unit, and of what. */
 interface Limit {
@@ -28,7 +28,7 @@ export const limits = {
   heading: limit(500, "characters", "a heading of a catalogue’s column"),
   cell: limit(200_000, "characters", "a cell of a catalogue"),
   cells: limit(30_000_000, "", "cells of a catalogue, rows times columns"),
-  pathLevels: limit(mostLevels, "levels", "levels of a category path; deeper ones make no options"),
+  pathLevels: limit(maxLevels, "levels", "levels of a category path; deeper ones make no options"),
   conditions: limit(1000, "", "conditions in one request"),
   folderFiles: limit(20_000, "", "files of a shop folder"),
   folderBytes: limit(1024 * MB, "bytes", "a shop folder, unpacked"),

@@ -1,5 +1,5 @@
 import { hasButton, type Placement, placementFacts } from "./placement.ts";
-import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
+import { byBand, choiceOfNames, is, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
 
 /** Pictures that a button can have beside its text. */
 export const buttonIcons = [
@@ -19,7 +19,7 @@ export const buttonIcons = [
 /** Everything that can be set for a panel beside its rows and where it stands. */
 export const behaviourFacts = {
   /** Results follow every choice, or wait for a button that tells how many there would be. */
-  apply: byBand(oneOf(["once", "button"], "once")),
+  apply: byBand(choiceOfNames(["once", "button"], "once")),
   sticky: byBand(is(false)),
   /** Fine-tune of a sticky panel's offset below the fixed bars, in CSS px. */
   nudge: byBand(is(0)),
@@ -27,26 +27,26 @@ export const behaviourFacts = {
   buttonText: is(""),
   /** By BCP 47 tag, the same in other languages. */
   buttonTexts: is<Readonly<Record<string, string>>>({}),
-  buttonIcon: oneOf(buttonIcons, "none"),
+  buttonIcon: choiceOfNames(buttonIcons, "none"),
   /** Address of a picture of the designer's own, where that is chosen. */
   buttonPicture: is(""),
   /** Where the button of a drawer stands: at the start or the end above the products, or floating at the foot of the screen. */
-  buttonPlace: byBand(oneOf(["start", "end", "float"], "start")),
-  drawerFrom: byBand(oneOf(["left", "right", "bottom"], "left")),
+  buttonPlace: byBand(choiceOfNames(["start", "end", "float"], "start")),
+  drawerFrom: byBand(choiceOfNames(["left", "right", "bottom"], "left")),
   /** The title of a drawer, and by BCP 47 tag in other languages; the words on its button when empty. */
   drawerTitle: is(""),
   drawerTitles: is<Readonly<Record<string, string>>>({}),
   /** Width of a drawer from a side, in CSS px. */
   drawerWidth: byBand(is(360)),
   /** How a panel stands in an article: over its full width, or with the text beside it. */
-  float: byBand(oneOf(["none", "left", "right"], "none")),
+  float: byBand(choiceOfNames(["none", "left", "right"], "none")),
   floatWidth: byBand(is(280)),
   /** Where chosen filters and clear all stand: as the panel's rows have it, above the products, or both. */
-  chosen: byBand(oneOf(["panel", "above", "both"], "panel")),
+  chosen: byBand(choiceOfNames(["panel", "above", "both"], "panel")),
   /** After a choice the page stays where it is, or goes back to the top of the results. */
-  back: oneOf(["stay", "top"], "stay"),
+  back: choiceOfNames(["stay", "top"], "stay"),
   /** The sign of loading results. */
-  busy: oneOf(["fade", "bar", "nothing"], "fade"),
+  busy: choiceOfNames(["fade", "bar", "nothing"], "fade"),
   /** Address of another page of the shop that choices are taken to; empty for this one. */
   sendTo: is(""),
 };

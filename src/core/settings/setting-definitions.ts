@@ -1,4 +1,4 @@
-import { fallbackOf, isBanded, type SettingName } from "./settings.ts";
+import { defaultOf, isBanded, type SettingName } from "./settings.ts";
 
 /** How a setting's value is chosen, and what it may be. */
 export type SettingKind =
@@ -202,6 +202,6 @@ const said: { readonly [K in SettingName]: Said } = {
 /** The words for a setting in the table of the panel. A display says which settings it supports. */
 export const settingDefinition = (name: SettingName): SettingDefinition => ({
   ...said[name],
-  fallback: fallbackOf(name),
+  fallback: defaultOf(name),
   banded: isBanded(name),
 });

@@ -11,7 +11,7 @@ export interface Fact<T> {
 /** A setting of any value of a type. */
 export const is = <T>(fallback: T): Fact<T> => ({ fallback, banded: false });
 /** A setting that is one of a few. */
-export const oneOf = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({
+export const choiceOfNames = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({
   fallback,
   of,
   banded: false,

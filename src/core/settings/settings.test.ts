@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { bands } from "./band.ts";
-import { byBand, is, oneOf, settingTable } from "./setting-facts.ts";
+import { byBand, choiceOfNames, is, settingTable } from "./setting-facts.ts";
 import {
   bandedSetting,
-  fallbackOf,
+  defaultOf,
   isBanded,
   type SettingName,
   type SettingValues,
@@ -32,10 +32,10 @@ function another(name: SettingName): never {
 describe("every setting of a facet", () => {
   it.each(settingNames)("%s is at its default until it is set, on every band", (name) => {
     for (const band of bands) {
-      expect(settingOn({}, name, band)).toEqual(fallbackOf(name));
-      expect(settingsOn({}, band)[name]).toEqual(fallbackOf(name));
+      expect(settingOn({}, name, band)).toEqual(defaultOf(name));
+      expect(settingsOn({}, band)[name]).toEqual(defaultOf(name));
     }
-    expect(bandedSetting({}, name)).toEqual({ wide: fallbackOf(name) });
+    expect(bandedSetting({}, name)).toEqual({ wide: defaultOf(name) });
     const { fallback, of } = settingFacts[name] as { fallback: unknown; of?: readonly unknown[] };
     if (of) expect(of).toContain(fallback);
   });
@@ -46,24 +46,20 @@ describe("every setting of a facet", () => {
     const set = withSetting(start, name, (isBanded(name) ? { wide: value } : value) as never);
     for (const band of bands) expect(settingOn(set, name, band)).toEqual(value);
     if (name !== "hint") expect(set.hint).toBe("stays");
-    const back = withSetting(set, name, (isBanded(name) ? { wide: fallbackOf(name) } : fallbackOf(name)) as never);
+    const back = withSetting(set, name, (isBanded(name) ? { wide: defaultOf(name) } : defaultOf(name)) as never);
     expect(Object.keys(back)).toEqual(name === "hint" ? [] : ["hint"]);
     expect(withSetting(set, name, undefined)).toEqual(back);
     expect(start).toEqual({ hint: "stays" });
   });
 
   it.each(settingNames.filter(isBanded))("%s can be otherwise on a narrower band alone", (name) => {
-    const set = withSetting({}, name, { wide: fallbackOf(name), slim: another(name) } as never);
-    expect(bands.map((band) => settingOn(set, name, band))).toEqual([
-      fallbackOf(name),
-      fallbackOf(name),
-      another(name),
-    ]);
+    const set = withSetting({}, name, { wide: defaultOf(name), slim: another(name) } as never);
+    expect(bands.map((band) => settingOn(set, name, band))).toEqual([defaultOf(name), defaultOf(name), another(name)]);
   });
 });
 
 describe("a table of settings", () => {
-  const table = settingTable({ kind: oneOf(["a", "b"], "a"), wideness: byBand(is(3)), list: is<number[]>([]) });
+  const table = settingTable({ kind: choiceOfNames(["a", "b"], "a"), wideness: byBand(is(3)), list: is<number[]>([]) });
 
   it("keeps the order in which its facts are told", () => {
     expect(table.names).toEqual(["kind", "wideness", "list"]);

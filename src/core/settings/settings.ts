@@ -1,40 +1,40 @@
-import { partings } from "../catalogue/numbers/binning.ts";
+import { binnings } from "../catalogue/numbers/binning.ts";
 import type { Band, Banded } from "./band.ts";
-import { byBand, is, oneOf, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
+import { byBand, choiceOfNames, is, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
 
 /** Everything that can be set for one facet beside its field, label, display, mode and options. */
 export const settingFacts = {
   title: is(true),
-  start: oneOf(["open", "folded", "fixed"], "open"),
+  start: choiceOfNames(["open", "folded", "fixed"], "open"),
   hint: is(""),
   clearLink: is(false),
   /** How many of its options are chosen, beside its title. */
   chosenCount: is(false),
   /** How much of the panel's width a facet takes; by itself the whole beside the products, and a part above them. */
-  share: byBand(oneOf(["auto", "full", "half", "third", "quarter"], "auto")),
+  share: byBand(choiceOfNames(["auto", "full", "half", "third", "quarter"], "auto")),
   /** No counts, counts of the whole page, or counts that follow what is chosen. */
-  counting: oneOf(["none", "steady", "live"], "live"),
+  counting: choiceOfNames(["none", "steady", "live"], "live"),
   /** The treatment of options without products. */
-  emptyOptions: oneOf(["keep", "fade", "drop"], "fade"),
+  emptyOptions: choiceOfNames(["keep", "fade", "drop"], "fade"),
   /** The order of a facet's options. `natural` puts 9 cm before 10 cm. */
-  order: oneOf(["count", "name", "natural", "hand"], "count"),
+  order: choiceOfNames(["count", "name", "natural", "hand"], "count"),
   searchInside: byBand(is(false)),
   foldAfter: byBand(is(8)),
   maxHeight: byBand(is(0)),
   columns: byBand(is(1)),
   /** Whether options stand one under the other or one beside the other. */
-  flow: byBand(oneOf(["column", "row"], "column")),
+  flow: byBand(choiceOfNames(["column", "row"], "column")),
   /** Where an option’s text appears at its swatch or picture. */
-  caption: byBand(oneOf(["hint", "on", "beside", "under"], "hint")),
+  caption: byBand(choiceOfNames(["hint", "on", "beside", "under"], "hint")),
   /** Shape, size in px and gap in px of swatches and pictures; by themselves they follow the look. */
-  shape: oneOf(["look", "round", "square"], "look"),
+  shape: choiceOfNames(["look", "round", "square"], "look"),
   size: byBand(is<number | null>(null)),
   gap: byBand(is<number | null>(null)),
   /** Whether swatches have an outline: where they need one to be seen, all, or none. */
-  edge: oneOf(["auto", "all", "none"], "auto"),
+  edge: choiceOfNames(["auto", "all", "none"], "auto"),
   nested: is(true),
   /** Where a range's ends come from: all of the page's products, those that the other choices leave, or the designer. */
-  ends: oneOf(["steady", "live", "typed"], "steady"),
+  ends: choiceOfNames(["steady", "live", "typed"], "steady"),
   min: is<number | null>(null),
   max: is<number | null>(null),
   step: is(0),
@@ -45,9 +45,9 @@ export const settingFacts = {
   values: is(true),
   histogram: byBand(is(true)),
   /** An even scale, or one on which equal lengths are equal ratios, for values of which a few lie far above the rest. */
-  scale: oneOf(["even", "bent"], "even"),
+  scale: choiceOfNames(["even", "bent"], "even"),
   /** How a number line is parted into price ranges. */
-  rangeBy: oneOf([...partings, "typed"], "products"),
+  rangeBy: choiceOfNames([...binnings, "typed"], "products"),
   rangeCount: is(5),
   rangeLimits: is<number[]>([]),
 };
@@ -75,7 +75,7 @@ export const settingNames: readonly SettingName[] = table.names;
 export const isBanded = (name: SettingName): boolean => table.isBanded(name);
 
 /** The default of a setting. */
-export const fallbackOf = <K extends SettingName>(name: K): FacetSettings[K] => table.fallbackOf(name);
+export const defaultOf = <K extends SettingName>(name: K): FacetSettings[K] => table.fallbackOf(name);
 
 /** The setting that holds on a band. */
 export const settingOn = <K extends SettingName>(settings: SettingValues, name: K, band: Band): FacetSettings[K] =>

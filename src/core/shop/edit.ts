@@ -1,7 +1,7 @@
 import type { Edit } from "../document/edit.ts";
 import type { BandLimits } from "../settings/band.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
-import { siteOf, usualSite } from "./site.ts";
+import { defaultSite, siteOf } from "./site.ts";
 
 /** One step over what holds for a whole shop. */
 export type ShopEdit = Edit<ShopDocument>;
@@ -27,7 +27,7 @@ export const setSite = (changes: Partial<Site>): ShopEdit => ({
   words: "Set where the handoff is used",
   change: (shop) => {
     const site = { ...siteOf(shop), ...changes };
-    if (isSame(site, usualSite)) delete shop.site;
+    if (isSame(site, defaultSite)) delete shop.site;
     else shop.site = site;
   },
 });

@@ -5,9 +5,9 @@ import { exact, listOf, record, someText, text, wholeIn } from "../document/sche
 export const shopFormat = 1;
 
 /** Ends that band limits lie between, in CSS px. */
-export const leastLimit = 200;
+export const minLimit = 200;
 /** The upper of these ends. */
-export const mostLimit = 4000;
+export const maxLimit = 4000;
 
 /** A BCP 47 tag that `Intl` knows how to read. */
 const language = () =>
@@ -49,8 +49,8 @@ export const shopSchema = exact({
   format: number<typeof shopFormat>().strict().oneOf([shopFormat]).required(),
   /** The page widths in CSS px from which the medium and the wide band hold; below medium is slim. */
   limits: exact({
-    medium: wholeIn(leastLimit, mostLimit).required(),
-    wide: wholeIn(leastLimit, mostLimit).required(),
+    medium: wholeIn(minLimit, maxLimit).required(),
+    wide: wholeIn(minLimit, maxLimit).required(),
   }).test(
     "limits",
     ({ path }) => `${path}.wide must be greater than ${path}.medium`,

@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
 import type { Site } from "./shop-schema.ts";
-import { siteFault, siteOf, usualSite } from "./site.ts";
+import { defaultSite, siteFault, siteOf } from "./site.ts";
 
 const fault = (change: Partial<Site>, keys: string[] = ["light", "price"]) =>
-  siteFault({ ...usualSite, ...change }, keys);
+  siteFault({ ...defaultSite, ...change }, keys);
 
 describe("how panels stand on a site", () => {
   it("is usual until the designer says otherwise", () => {
-    expect(siteOf({ site: undefined })).toBe(usualSite);
+    expect(siteOf({ site: undefined })).toBe(defaultSite);
     expect(fault({})).toBeUndefined();
   });
 

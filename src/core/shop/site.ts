@@ -3,10 +3,10 @@ import { isRelativePlace, isSafeAddress } from "../sanitize/safe-address.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
 
 /** How panels stand on a site until the designer says otherwise. */
-export const usualSite: Site = { at: "/trellis/", link: "/products/{id}?variant={variant}", action: "", names: {} };
+export const defaultSite: Site = { at: "/trellis/", link: "/products/{id}?variant={variant}", action: "", names: {} };
 
 /** How a shop's panels stand on its site. */
-export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? usualSite;
+export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? defaultSite;
 
 /**
  * The error in the settings of a site, in a sentence; undefined where there is none.

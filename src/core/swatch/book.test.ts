@@ -17,7 +17,7 @@ import {
 } from "./edit.ts";
 import { swatchesKind } from "./kind.ts";
 import { guessByName } from "./name-guess.ts";
-import { resolveBook, viewOf } from "./view.ts";
+import { resolveBook, swatchViewOf } from "./view.ts";
 
 const emptyBook = swatchesKind.fresh("");
 const bookWith = (...edits: SwatchEdit[]): SwatchDocument => edited(emptyBook, ...edits);
@@ -31,29 +31,34 @@ describe("what stands for a value", () => {
 
   it("falls back from picture to colour, name, pictures and text", () => {
     const full = bookWith(setPicture(white, picture), setColours(white, ["#fafafa"]), photos);
-    expect(viewOf(full, "flower", "white", guess)).toMatchObject({ source: "picture", picture });
-    expect(viewOf(bookWith(setColours(white, ["#fafafa"]), photos), "flower", "white", guess)).toEqual({
+    expect(swatchViewOf(full, "flower", "white", guess)).toMatchObject({ source: "picture", picture });
+    expect(swatchViewOf(bookWith(setColours(white, ["#fafafa"]), photos), "flower", "white", guess)).toEqual({
       source: "colour",
       colours: ["#fafafa"],
     });
-    expect(viewOf(bookWith(photos), "flower", "white", guess)).toEqual({ source: "name", colours: ["#ffffff"] });
-    expect(viewOf(bookWith(photos), "flower", "white", undefined)).toEqual({ source: "photos", colours: ["#fbfaf4"] });
-    expect(viewOf(emptyBook, "flower", "white", undefined)).toEqual({ source: "text" });
+    expect(swatchViewOf(bookWith(photos), "flower", "white", guess)).toEqual({ source: "name", colours: ["#ffffff"] });
+    expect(swatchViewOf(bookWith(photos), "flower", "white", undefined)).toEqual({
+      source: "photos",
+      colours: ["#fbfaf4"],
+    });
+    expect(swatchViewOf(emptyBook, "flower", "white", undefined)).toEqual({ source: "text" });
   });
 
   it("follows the field's own order, and ends at the text", () => {
     const order = (...sources: Parameters<typeof setOrder>[1]) =>
       bookWith(photos, setColours(white, ["#fafafa"]), setOrder("flower", sources, "Flower"));
-    expect(viewOf(order("photos", "colour", "name", "picture", "text"), "flower", "white", guess).source).toBe(
+    expect(swatchViewOf(order("photos", "colour", "name", "picture", "text"), "flower", "white", guess).source).toBe(
       "photos",
     );
-    expect(viewOf(order("text", "colour", "name", "picture", "photos"), "flower", "white", guess).source).toBe("text");
+    expect(swatchViewOf(order("text", "colour", "name", "picture", "photos"), "flower", "white", guess).source).toBe(
+      "text",
+    );
     // The usual order is not kept.
     expect(order("picture", "colour", "name", "photos", "text").order).toEqual({});
   });
 
   it("does not show a guess that is not sure", () => {
-    expect(viewOf(emptyBook, "flower", "turqoise", guessByName("turqoise")).source).toBe("text");
+    expect(swatchViewOf(emptyBook, "flower", "turqoise", guessByName("turqoise")).source).toBe("text");
   });
 
   it("is resolved for the shop page without blanks, with outline and mark", () => {

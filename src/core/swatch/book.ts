@@ -12,5 +12,5 @@ export const differs = ({ own }: SwatchDocument, field: string, id: string): boo
   Object.hasOwn(own, field) && Object.hasOwn(own[field] ?? {}, id);
 
 /** The order of fallback of a field. */
-export const orderOf = ({ order }: SwatchDocument, field: string): readonly Source[] =>
+export const swatchOrder = ({ order }: SwatchDocument, field: string): readonly Source[] =>
   (Object.hasOwn(order, field) ? order[field] : undefined) ?? sources;

@@ -42,7 +42,7 @@ const nuances = ["german", "french", "spanish", "hindi"];
 export type ColourLists = Readonly<Record<string, readonly { name: string; hex: string }[]>>;
 
 /** Of a name that a standard defines. Nothing that is guessed is certain: a shop's violet may be another. */
-export const sureName = 0.97;
+export const standardConfidence = 0.97;
 
 let known: Map<string, NamedColour> | undefined;
 
@@ -58,7 +58,8 @@ export function colourNames(): ReadonlyMap<string, NamedColour> {
     const key = nameKey(name);
     if (key !== "" && !names.has(key)) names.set(key, { hex, name, list, confidence });
   };
-  for (const name of Object.keys(colorsNamed)) put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", sureName);
+  for (const name of Object.keys(colorsNamed))
+    put(name, formatHex(parse(name)) ?? "#000000", "a CSS name", standardConfidence);
   for (const [name, hex] of Object.entries(tradeColours)) put(name, hex, "a common colour name of the trade", 0.95);
   const all: ColourLists = survey.lists;
   for (const { name, hex } of all.xkcd ?? []) put(name, hex, "a name from a survey", 0.9);

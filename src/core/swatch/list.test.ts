@@ -6,7 +6,7 @@ import { readSwatchCsv, writeSwatchCsv } from "./formats.ts";
 import { swatchesKind } from "./kind.ts";
 import { linesOfBook, takeLines, unzipLines, zipLines } from "./list.ts";
 import { guessByName } from "./name-guess.ts";
-import { viewOf } from "./view.ts";
+import { swatchViewOf } from "./view.ts";
 
 const value = (field: string, label: string): ValueName => ({ field, label, id: label.toLowerCase() });
 const labels = ["Sage", "Rose / white", "Ardle", "Moosgrün", "Gate song", "Old gate"];
@@ -85,7 +85,7 @@ describe("a name and pictures that say otherwise", () => {
   const violet = guessByName("Violet");
   const seen = (agree: number, of: number, colour = "#f4c430") => {
     const photos = { violet: { colours: [colour], agree, of } };
-    return viewOf({ ...swatchesKind.fresh(""), photos: { flower: photos } }, "flower", "violet", violet);
+    return swatchViewOf({ ...swatchesKind.fresh(""), photos: { flower: photos } }, "flower", "violet", violet);
   };
 
   it("show what nearly all pictures show, and the name where they are few, differ among themselves, or agree with it", () => {

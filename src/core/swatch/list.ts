@@ -7,7 +7,7 @@ import type { SwatchDocument } from "./book-schema.ts";
 import { type SwatchEdit, setWhole, type ValueName } from "./edit.ts";
 import { type LineProblem, readSwatchCsv, type SwatchLine, writeSwatchCsv } from "./formats.ts";
 import type { NameGuess } from "./name-guess.ts";
-import { viewOf } from "./view.ts";
+import { swatchViewOf } from "./view.ts";
 
 /** Every value that has a swatch: what the designer gave it, and else what is guessed, each marked as what it is. */
 export function linesOfBook(
@@ -21,7 +21,7 @@ export function linesOfBook(
       const given = { field: key, name: label };
       if (entry && Object.keys(entry).length > 0)
         return [{ ...given, entry, from: differs(book, key, id) ? "own" : "shared" }];
-      const { source, colours } = viewOf(book, key, id, guess(label));
+      const { source, colours } = swatchViewOf(book, key, id, guess(label));
       if ((source !== "name" && source !== "photos") || !colours) return [];
       return [{ ...given, entry: { colours: [...colours] }, from: source }];
     }),

@@ -76,7 +76,7 @@ export interface ClosePair {
 }
 
 /** How far two swatches are apart: to usual eyes where that is below the limit, else to those that tell them apart least. */
-export function leastDifference(
+export function smallestDifference(
   a: readonly string[],
   b: readonly string[],
   limit: number,
@@ -97,7 +97,7 @@ export function closePairs(
   const pairs: ClosePair[] = [];
   for (const [i, a] of swatches.entries()) {
     for (const b of swatches.slice(i + 1)) {
-      const close = leastDifference(a.colours, b.colours, limit);
+      const close = smallestDifference(a.colours, b.colours, limit);
       if (close.difference < limit) pairs.push({ a: a.id, b: b.id, ...close });
     }
   }
@@ -107,14 +107,14 @@ export function closePairs(
 }
 
 /** The contrast that what is needed to tell a control must have to its ground. Source: WCAG 2.2, success criterion 1.4.11. */
-export const leastContrast = 3;
+export const lowestContrast = 3;
 
 /** The contrast that text must have to what lies under it. Source: WCAG 2.2, success criterion 1.4.3. */
-export const leastTextContrast = 4.5;
+export const lowestTextContrast = 4.5;
 
 /** Whether a swatch needs an outline to be seen on its ground. */
 export const needsOutline = (colours: readonly string[], ground: string): boolean =>
-  colours.some((colour) => contrast(colour, ground) < leastContrast);
+  colours.some((colour) => contrast(colour, ground) < lowestContrast);
 
 /** Black or white, whichever reads better on all of some colours. */
 export function readableOn(colours: readonly string[]): "#000000" | "#ffffff" {

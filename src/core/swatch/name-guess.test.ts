@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { guessTable, measureGuesses } from "../../../docs/name-guesses.ts";
 import { deltaE, lightnessOf } from "./measure.ts";
 import { guessByName, otherwise } from "./name-guess.ts";
-import { speaksOfColour } from "./plain-names.ts";
+import { namesColour } from "./plain-names.ts";
 
 const hexOf = (bytes: readonly number[]) => `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`;
 const first = (name: string): string => guessByName(name)?.colours[0] ?? "";
@@ -106,7 +106,7 @@ describe("guesses by name", () => {
 
 it("tells names of colours from others without the long lists", () => {
   for (const name of ["Sage", "Flame red", "Sea green / white", "dark-slate gray"])
-    expect(speaksOfColour(name), name).toBe(true);
+    expect(namesColour(name), name).toBe(true);
   for (const name of ["Moonlit", "9 cm", "", "White / Moonlit", "constructor"])
-    expect(speaksOfColour(name), name).toBe(false);
+    expect(namesColour(name), name).toBe(false);
 });

@@ -1,9 +1,9 @@
 import { clampChroma, formatHex, interpolate, type Oklch, oklch } from "culori";
 import { spelling } from "../catalogue/identity.ts";
-import { colourNames, type NamedColour, nameKey, sureName } from "./colour-names.ts";
+import { colourNames, type NamedColour, nameKey, standardConfidence } from "./colour-names.ts";
 import { nearName } from "./near-names.ts";
 import { parting } from "./plain-names.ts";
-import { lastHue, tradeGuess } from "./trade-guess.ts";
+import { tradeGuess, trailingHue } from "./trade-guess.ts";
 
 /** The guess from a value's name: its colour, why, and how sure it is, from 0 to 1. */
 export interface NameGuess {
@@ -109,7 +109,7 @@ function onePart(text: string): Single | undefined {
   const names = colourNames();
   const whole = names.get(nameKey(words.join("")));
   // A standard's name is what it says, but for those that the trade uses for something else.
-  if (whole && whole.confidence === sureName && !otherwise.has(whole.name.toLowerCase())) return found(whole);
+  if (whole && whole.confidence === standardConfidence && !otherwise.has(whole.name.toLowerCase())) return found(whole);
   const traded = byTrade(text);
   if (traded) return traded;
   // A fancy name that is made of plain words is worth less than what the words say.
@@ -189,7 +189,7 @@ function likeSpelling(words: readonly string[]): Single | undefined {
 function family(words: readonly string[]): Single | undefined {
   if (words.length < 2) {
     // “Mohnrot” is some red, whatever else it says.
-    const hue = lastHue(words[0] ?? "");
+    const hue = trailingHue(words[0] ?? "");
     return hue && { hex: hue.hex, confidence: 0.45, reason: `some ${hue.word}` };
   }
   const last = plain(words.slice(-1)) ?? modified(words.slice(1));

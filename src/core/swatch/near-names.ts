@@ -2,7 +2,7 @@ import { distance } from "fastest-levenshtein";
 import { colourNames, type NamedColour } from "./colour-names.ts";
 
 /** From which confidence on a name is looked for behind another spelling. */
-const sureEnough = 0.9;
+const minConfidence = 0.9;
 
 interface NearNames {
   /** Names by themselves and by what is left of each without one letter. */
@@ -33,7 +33,7 @@ function nearNames(): NearNames {
   let place = 0;
   for (const [key, colour] of colourNames()) {
     place++;
-    if (colour.confidence < sureEnough) continue;
+    if (colour.confidence < minConfidence) continue;
     longest = Math.max(longest, key.length);
     const name = { key, colour, place };
     for (const part of new Set(withoutOne(key))) {

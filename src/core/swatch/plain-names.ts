@@ -28,7 +28,7 @@ export const parting = / ?(?:\/|&|\+|,|;|\bund\b|\band\b|\bwith\b|\bet\b|\by\b|\
  * Whether a name speaks of colours in plain words: those of the CSS list and of the trade, each alone or at
  * the end. Quick and small, to tell which fields are about colours; what colour it is, {@link guessByName} says.
  */
-export function speaksOfColour(name: string): boolean {
+export function namesColour(name: string): boolean {
   const parts = spelling(name).toLowerCase().split(parting).filter(Boolean);
   return parts.length > 0 && parts.every(isPlain);
 }

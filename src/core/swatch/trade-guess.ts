@@ -1,5 +1,5 @@
 import { formatHex, interpolate, type Oklch, oklch } from "culori";
-import { hues, joining, modifiers, things } from "./trade-words.ts";
+import { connectives, hues, modifiers, things } from "./trade-words.ts";
 
 /** The meaning of the words of the trade: a base colour and its modifiers, in order. */
 export interface TradeGuess {
@@ -32,7 +32,7 @@ const shortestPart = 2;
 export function tradeGuess(name: string): TradeGuess | undefined {
   const words = folded(name)
     .split(/[\s'’,-]+/)
-    .filter((word) => word !== "" && !joining.has(word));
+    .filter((word) => word !== "" && !connectives.has(word));
   if (words.length === 0 || words.length > 4) return undefined;
   const whole = things.get(words.join(""));
   if (whole) return { hex: whole, modifiers: [], said: name };
@@ -107,7 +107,7 @@ const otherHue = 75;
 const between = (one: string, other: string): string => formatHex(interpolate([one, other], "oklab")(0.5));
 
 /** The plain colour that a compound ends with, whatever stands in front. */
-export function lastHue(word: string): { hex: string; word: string } | undefined {
+export function trailingHue(word: string): { hex: string; word: string } | undefined {
   const text = folded(word);
   for (let at = shortestPart; at <= text.length - shortestPart - 1; at++) {
     const hex = hues.get(text.slice(at));

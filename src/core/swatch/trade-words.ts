@@ -144,7 +144,7 @@ export const things = read(thingLines);
 export const modifiers = read(modifierLines);
 
 /** Words that join others and say nothing of a colour. */
-export const joining: ReadonlySet<string> = new Set(
+export const connectives: ReadonlySet<string> = new Set(
   "de d du des della del dell di da en van het color colour farbe farben couleur colore kleur kleurig tono ton tint farbig".split(
     " ",
   ),

@@ -1,7 +1,7 @@
 import type { Option } from "../engine/index/option-schema.ts";
-import { entryOf, orderOf } from "./book.ts";
+import { entryOf, swatchOrder } from "./book.ts";
 import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
-import { contrast, deltaE, leastTextContrast, needsOutline, readableOn } from "./measure.ts";
+import { contrast, deltaE, lowestTextContrast, needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 
 /** The swatch of a value. Without colours and picture it is its name in a tile. */
@@ -22,10 +22,10 @@ export interface SwatchView {
 export type SwatchBook = Readonly<Record<string, Readonly<Record<string, SwatchView>>>>;
 
 /** From which confidence on a name's guess is shown to shoppers by itself. */
-export const sureEnough = 0.7;
+export const minConfidence = 0.7;
 
 /** The swatch of a value and its source, by the field's order of colour sources. */
-export function viewOf(
+export function swatchViewOf(
   book: SwatchDocument,
   field: string,
   id: string,
@@ -35,11 +35,11 @@ export function viewOf(
   const photos = book.photos[field]?.[id];
   const drawn = entry?.drawing ? { drawing: entry.drawing } : {};
   const alt = entry?.alt ? { alt: entry.alt } : {};
-  for (const source of orderOf(book, field)) {
+  for (const source of swatchOrder(book, field)) {
     if (source === "picture" && entry?.picture)
       return { source, picture: entry.picture, ...(entry.colours ? { colours: entry.colours } : {}), ...alt };
     if (source === "colour" && entry?.colours) return { source, colours: entry.colours, ...drawn, ...alt };
-    if (source === "name" && nameGuess && nameGuess.confidence >= sureEnough && !picturesAgainst(nameGuess, photos))
+    if (source === "name" && nameGuess && nameGuess.confidence >= minConfidence && !picturesAgainst(nameGuess, photos))
       return { source, colours: nameGuess.colours, ...drawn, ...alt };
     if (source === "photos" && photos) return { source, colours: photos.colours, ...drawn, ...alt };
     if (source === "text") break;
@@ -71,7 +71,7 @@ function measured(
   return {
     ...(needsOutline(colours, ground) ? { outline: true as const } : {}),
     mark,
-    ...(colours.some((colour) => contrast(mark, colour) < leastTextContrast) ? { plate: true as const } : {}),
+    ...(colours.some((colour) => contrast(mark, colour) < lowestTextContrast) ? { plate: true as const } : {}),
   };
 }
 
@@ -85,7 +85,7 @@ export function resolveBook(
   const resolved: Record<string, Record<string, SwatchView>> = {};
   for (const { key, options } of fields) {
     const views = options.flatMap(({ id, label }) => {
-      const { source, ...view } = viewOf(book, key, id, guess(label));
+      const { source, ...view } = swatchViewOf(book, key, id, guess(label));
       return source === "text" ? [] : [[id, { ...view, ...measured(view.colours, ground) }] as const];
     });
     if (views.length > 0) resolved[key] = Object.fromEntries(views);

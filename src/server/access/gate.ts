@@ -8,7 +8,7 @@ import { audienceOf } from "../cache-key.ts";
 import { minimalPage } from "../routes/message-page.ts";
 import { formOf, stateAsked } from "../routes/request.ts";
 import { type Password, passwordFault } from "./password.ts";
-import { Checks, Sessions, sessionSeconds, Tries } from "./sessions.ts";
+import { LoginDelays, PasswordQueue, Sessions, sessionSeconds } from "./sessions.ts";
 
 const cookie = "zt-session";
 
@@ -43,8 +43,8 @@ export interface GateOptions {
 /** A gate before the tool, for when it is open to a network. */
 export function gate(password: Password, { behindProxy = false }: GateOptions = {}): Gate {
   const sessions = new Sessions();
-  const tries = new Tries();
-  const checks = new Checks();
+  const tries = new LoginDelays();
+  const checks = new PasswordQueue();
   const firstKey = randomBytes(18).toString("base64url");
   const isFirstKey = (given: string) =>
     given.length === firstKey.length && timingSafeEqual(Buffer.from(given), Buffer.from(firstKey));

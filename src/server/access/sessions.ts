@@ -33,7 +33,7 @@ export class Sessions {
  * How many passwords are checked at once. A check takes the processor and one of the few threads that files are read
  * with, so whoever comes beyond the limit is sent away at once.
  */
-export class Checks {
+export class PasswordQueue {
   #places = new Set<string>();
   #underWay = 0;
 
@@ -57,7 +57,7 @@ export class Checks {
 }
 
 /** How long a try waits after wrong ones from the same place, in ms: twice as long each time, at most eight seconds. */
-export class Tries {
+export class LoginDelays {
   #wrong = new LRUCache<string, number>({ max: 10_000, ttl: 3600_000 });
 
   pauseFor(place: string): number {

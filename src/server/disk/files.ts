@@ -69,7 +69,7 @@ export function removeFile(path: string): boolean {
 }
 
 /** Renames a file to a name that must be free. @throws Error with the code EEXIST where it is taken */
-export function moveToFree(from: string, to: string): void {
+export function renameToUnused(from: string, to: string): void {
   try {
     // A hard link, unlike a rename, never replaces what has appeared there meanwhile.
     linkSync(from, to);
@@ -84,7 +84,7 @@ export function moveToFree(from: string, to: string): void {
 }
 
 /** The files that SQLite keeps for one database: the file itself, its write-ahead log and its shared memory. */
-export const databaseEnds = ["", "-wal", "-shm"] as const;
+export const databaseSuffixes = ["", "-wal", "-shm"] as const;
 
 /**
  * Moves a database with its log aside, under a name with the date and time.
@@ -92,11 +92,11 @@ export const databaseEnds = ["", "-wal", "-shm"] as const;
  * @returns the new name of the database file; undefined where nothing was there
  */
 export function moveDatabaseAside(file: string, why: string, now = new Date()): string | undefined {
-  const there = databaseEnds.filter((end) => entryAt(`${file}${end}`));
+  const there = databaseSuffixes.filter((end) => entryAt(`${file}${end}`));
   if (there.length === 0) return undefined;
   const stamp = now.toISOString().slice(0, 19).replace("T", "-").replaceAll(":", "");
   const aside = freeName(`${file}.${why}-${stamp}`);
-  for (const end of there) moveToFree(`${file}${end}`, `${aside}${end}`);
+  for (const end of there) renameToUnused(`${file}${end}`, `${aside}${end}`);
   return aside;
 }
 
@@ -104,7 +104,7 @@ export function moveDatabaseAside(file: string, why: string, now = new Date()): 
 export function freeName(wanted: string): string {
   for (let n = 1; ; n++) {
     const name = n === 1 ? wanted : `${wanted}-${n}`;
-    if (databaseEnds.every((end) => !entryAt(`${name}${end}`))) return name;
+    if (databaseSuffixes.every((end) => !entryAt(`${name}${end}`))) return name;
   }
 }
 

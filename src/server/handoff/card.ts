@@ -8,7 +8,7 @@ import { productMark } from "../../storefront/handoff/site-list.ts";
 import { HttpError } from "../http-error.ts";
 
 /** A card until a site brings its own. */
-export const usualCard = `<li>
+export const defaultCard = `<li>
   <a data-slot="link" tabindex="-1" aria-hidden="true"><img data-slot="picture" alt="" width="400" height="400" loading="lazy"></a>
   <h3><a data-slot="link title"></a></h3>
   <p><span data-slot="price"></span> <s data-slot="was"></s> <em data-slot="stock"></em></p>

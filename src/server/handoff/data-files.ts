@@ -2,7 +2,7 @@ import { encodeCatalogue } from "../../core/catalogue/binary.ts";
 import { handoffFormat, type ShopFile } from "../../storefront/handoff/wire.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { wordsOf } from "../../storefront/words/spoken.ts";
-import type { OpenShop } from "../shop-boot.ts";
+import type { BootShop } from "../shop-boot.ts";
 import { usedFields } from "../used-fields.ts";
 
 /** The data files that a handoff's script reads. */
@@ -14,7 +14,7 @@ export interface DataFiles {
 
 /** The shop, and of its catalogue what the pages count, sort by and show. @param slots names of the card template's slots */
 export function dataFiles(
-  { shop, settings, pages, facts, around, site }: OpenShop,
+  { shop, settings, pages, facts, around, site }: BootShop,
   boots: readonly Boot[],
   slots: readonly string[],
 ): DataFiles {

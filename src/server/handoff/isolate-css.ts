@@ -64,7 +64,7 @@ const placedInside = (selector: string): string => {
 };
 
 /** A style sheet without the custom properties that nothing in it reads. */
-export function withoutUnread(css: string): string {
+export function withoutUnusedProperties(css: string): string {
   const sheet = parse(css, { parseCustomProperty: false });
   const reads = (text: string) => [...text.matchAll(/var\(\s*(--[\w-]+)/g)].map(([, name]) => name ?? "");
   const values = new Map<string, string[]>();

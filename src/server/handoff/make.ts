@@ -10,12 +10,18 @@ import { withPictureFolder } from "../../core/shop/pictures.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
-import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName } from "../../storefront/handoff/wire.ts";
+import {
+  drawnFrom,
+  type FileRole,
+  type HandoffManifest,
+  handoffFormat,
+  manifestName,
+} from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
 import { repository } from "../repository.ts";
-import { lookCss, type OpenShop } from "../shop-boot.ts";
+import { type BootShop, lookCss } from "../shop-boot.ts";
 import { bundle, engineName, gzippedSize } from "./bundle.ts";
-import { checkCard, slotsOf, usualCard } from "./card.ts";
+import { checkCard, defaultCard, slotsOf } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
 import { Markup } from "./markup.ts";
 import { hashed } from "./names.ts";
@@ -52,7 +58,7 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
  */
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };
-  const card = checkCard(wishes.card ?? usualCard);
+  const card = checkCard(wishes.card ?? defaultCard);
   const open = await openWhole(whole, site, wishes.language);
   const { facts } = open;
   const { fields } = facts.index.catalogue;
@@ -79,7 +85,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     style: hashed("trellis.css", bytes.style),
     cards: hashed("cards.bin", bytes.cards),
   };
-  const manifest: Manifest = { format: handoffFormat, files };
+  const manifest: HandoffManifest = { format: handoffFormat, files };
   const report: HandoffReport = {
     pages: boots.length,
     panels: panels.length,
@@ -141,7 +147,7 @@ function withPlaces({ born, states, ...still }: StillPage, at: string): StillPag
 
 /** The script, the engine and the style sheet, with the fonts that the sheet names. */
 async function codeOf(
-  open: OpenShop,
+  open: BootShop,
   panels: readonly PagePanel[],
   displays: readonly DisplayName[],
   parkedStyles: Parameters<typeof handoffSheet>[0]["parkedStyles"],

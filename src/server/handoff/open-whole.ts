@@ -7,12 +7,12 @@ import { siteFault } from "../../core/shop/site.ts";
 import type { PagePanel } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
 import { HttpError } from "../http-error.ts";
-import { bootOf, type OpenShop, openShop } from "../shop-boot.ts";
+import { type BootShop, bootOf, openShop } from "../shop-boot.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { wholeSource } from "../store/whole-source.ts";
 
 /** A whole shop as its pages want it, with its pictures where the handoff has them. */
-export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<OpenShop> {
+export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<BootShop> {
   const source = wholeSource({
     key: "handoff",
     edition: undefined,
@@ -27,7 +27,7 @@ export async function openWhole(whole: WholeShop, site: Site, language: string |
 }
 
 /** The wanted pages on which panels stand. @throws Fault for a page that is not there, or where there is none with a panel */
-export async function bootsOf(open: OpenShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
+export async function bootsOf(open: BootShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
   const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
   if (gone !== undefined) throw new HttpError(422, `This shop has no page ${gone}.`, { page: gone, pages: all });

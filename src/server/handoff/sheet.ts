@@ -4,9 +4,9 @@ import { transform } from "lightningcss";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import { partRules } from "../../core/look/sheet.ts";
 import { parts } from "../../core/look/tokens.ts";
-import { stayingOn } from "../../core/page/bars.ts";
+import { stickyHeight } from "../../core/page/bars.ts";
 import type { Bar } from "../../core/page/pages-schema.ts";
-import { usualSheet } from "../../core/panel/look/page-look.ts";
+import { defaultLookSheet } from "../../core/panel/look/page-look.ts";
 import { bands } from "../../core/settings/band.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../../core/settings/media.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
@@ -15,7 +15,7 @@ import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { fontAddress, fontFolders, withFallbacks } from "../fonts.ts";
 import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
-import { isolateCss, rootClass, withoutUnread } from "./isolate-css.ts";
+import { isolateCss, rootClass, withoutUnusedProperties } from "./isolate-css.ts";
 import { hashed } from "./names.ts";
 
 /** The reset of a site's own rules: panels begin from the browser's defaults. */
@@ -47,14 +47,14 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
   const layer = (name: string, text: string) => `@layer ${name} {\n${text}\n}`;
   const own = Object.entries(parts).filter(([, { group }]) => group !== "Listing" && group !== "Shop");
   const tool = [
-    layer("base", usualSheet()),
+    layer("base", defaultLookSheet()),
     layer("base", panelSheets.map(sheetText).join("\n")),
     layer("parts", partRules(own.map(([name]) => name))),
     layer("displays", displaySheets(displays).map(sheetText).join("\n")),
     looks,
   ].join("\n");
   const resolved = resolveScheme(resolveBands(tool, bandQueries(limits)), "shopper");
-  const strong = withoutUnread(isolateCss(resolved, reset));
+  const strong = withoutUnusedProperties(isolateCss(resolved, reset));
   const dressed = withFallbacks(strong, "optional");
   const { faces, fonts } = fontFiles(dressed.faces);
   const css = [
@@ -95,7 +95,7 @@ function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits:
         const { sticky, nudge } = behaviourOn(one.panel, band);
         const { sticks } = placementFacts[placeOf(one, band)];
         if (!sticky || !sticks) return "";
-        const top = stayingOn(bars, band) + nudge;
+        const top = stickyHeight(bars, band) + nudge;
         if (sticks === "row") return `@media ${queries[band]} { ${rowRules(one.slug, top)} }`;
         return `@media ${queries[band]} { trellis-panel[panel="${one.slug}"] { position: sticky; top: ${top}px; max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; } }`;
       }),

@@ -4,7 +4,7 @@ import { CatalogueError, problemText } from "../../core/catalogue/problem.ts";
 import { InvalidDocument } from "../../core/document/schema.ts";
 import { limits, quotable } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
-import { changeShop, keptDays, removedShops, removeShop, restoreShop } from "../store/removal.ts";
+import { changeShop, removedShops, removeShop, restoreShop, retentionDays } from "../store/removal.ts";
 import { listShops, shopSummaryOf } from "../store/shops.ts";
 import { type CatalogueOptions, catalogueRoutes } from "./catalogue.ts";
 import { documentRoutes } from "./documents.ts";
@@ -12,7 +12,7 @@ import { editionRoutes } from "./editions.ts";
 import { folderRoutes } from "./folders.ts";
 import { handoffRoutes, type StandIn } from "./handoff.ts";
 import { overviewRoutes } from "./overview.ts";
-import { bodyOf, check, limit, shopOf } from "./request.ts";
+import { bodyOf, limit, parsedBody, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
 
 export interface ApiOptions extends CatalogueOptions {
@@ -46,7 +46,7 @@ export function api(options: ApiOptions): Hono {
   app.put("/shops/:shop", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
-    const { name, currency } = check(shopChange, await bodyOf(c.req.raw));
+    const { name, currency } = parsedBody(shopChange, await bodyOf(c.req.raw));
     await changeShop(em, shop, { ...(name ? { name } : {}), ...(currency ? { currency } : {}) });
     catalogues.forget(shop);
     return c.json(await shopSummaryOf(em, await shopOf(em, shop.slug)));
@@ -55,7 +55,7 @@ export function api(options: ApiOptions): Hono {
   app.delete("/shops/:shop", async (c) => {
     const em = fork();
     await removeShop(em, await shopOf(em, c.req.param("shop")));
-    return c.json({ keptDays });
+    return c.json({ retentionDays });
   });
 
   app.post("/shops/:shop/restore", async (c) => {

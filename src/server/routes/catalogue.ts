@@ -17,18 +17,18 @@ import { CompressedBody } from "../compressed-body.ts";
 import { hashOf } from "../hash.ts";
 import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
 import type { Catalogues, LoadedCatalogue } from "../store/catalogues.ts";
-import { listImports, replaceCatalogue, takeBack } from "../store/imports.ts";
+import { listImports, replaceCatalogue, revertImport } from "../store/imports.ts";
 import { createShop, loadBytes, shopSummaryOf } from "../store/shops.ts";
 import { draftOf } from "../store/source.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
 import type { Readers } from "../uploads.ts";
 import type { Costs } from "./cost.ts";
-import { madeOf, type Offload } from "./offload.ts";
+import { type Offload, renderedOf } from "./offload.ts";
 import {
   attachment,
-  check,
   jsonOf,
   limit,
+  parsedBody,
   sentOf,
   shopOf,
   shopRefOf,
@@ -70,8 +70,8 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     const em = fork();
     const { name, currency, catalogue, first } = await readers.catalogue(await sentOf(c.req.raw));
     const shop = await createShop(em, {
-      name: check(shopName, name),
-      currency: check(shopCurrency, currency),
+      name: parsedBody(shopName, name),
+      currency: parsedBody(shopCurrency, currency),
       panels: first ? [first] : [],
       ...catalogue,
     });
@@ -117,7 +117,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     const of = cacheKey(who, "source", catalogues.forgotten, shop, state);
     const answer = async (sent: string): Promise<RenderedResponse> => {
       const { facts } = await loaded.get(of, async () => catalogues.get(await sourceFor(fork(), c)));
-      const { has, ...question } = check(wireQuestion, jsonOf(sent));
+      const { has, ...question } = parsedBody(wireQuestion, jsonOf(sent));
       const there = new Set(has);
       return { status: 200, text: jsonAnswer(facts.engine.answer(question, (one) => there.has(one))) };
     };
@@ -126,7 +126,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     const sent = await textOf(c.req.raw.clone());
     // The same question of the same catalogue has the same answer.
     const name = cacheKey(who, "answer", catalogues.stateOf(key), hashOf(new TextEncoder().encode(sent)));
-    const taken = await kept.take(name, async () => (far ? madeOf(await far(c)) : answer(sent)));
+    const taken = await kept.take(name, async () => (far ? renderedOf(await far(c)) : answer(sent)));
     return taken instanceof CompressedBody
       ? taken.answer(c.req.raw, answerHeaders["content-type"], answerHeaders["cache-control"])
       : c.body(taken.text, taken.status, answerHeaders);
@@ -150,7 +150,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
   app.post("/shops/:shop/imports/:id/take-back", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
-    await takeBack(em, shop, Number(c.req.param("id")));
+    await revertImport(em, shop, Number(c.req.param("id")));
     catalogues.forget(shop);
     return c.json(await shopSummaryOf(em, await shopOf(em, shop.slug)));
   });

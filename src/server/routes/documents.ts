@@ -11,16 +11,16 @@ import type { Catalogues } from "../store/catalogues.ts";
 import {
   createDocument,
   listDocuments,
-  openDocument,
+  loadDocument,
   readDocument,
   type ShopRef,
   saveDocument,
   versionOf,
 } from "../store/documents.ts";
-import { keptDays, orderDocuments, removeDocument, removedDocuments, restoreDocument } from "../store/removal.ts";
-import { inTurn } from "../store/write.ts";
+import { orderDocuments, removeDocument, removedDocuments, restoreDocument, retentionDays } from "../store/removal.ts";
+import { serialized } from "../store/write.ts";
 import type { Costs } from "./cost.ts";
-import { bodyOf, check, jsonOf, limit, shopRefOf, textOf } from "./request.ts";
+import { bodyOf, jsonOf, limit, parsedBody, shopRefOf, textOf } from "./request.ts";
 
 /** A shop's documents of every kind: opened with their history, saved over the version that is known. */
 export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, { light }: Costs): Hono {
@@ -33,7 +33,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const kind = kindOf(c.req.param("kind"));
     const slug = c.req.param("slug");
     if (kind.many && slug === undefined) return c.json(await listDocuments(em, shop, kind));
-    const opened = await openDocument(em, shop, kind, slug);
+    const opened = await loadDocument(em, shop, kind, slug);
     if (!opened) throw noDocument(kind.what, slug);
     return c.json(opened);
   });
@@ -43,7 +43,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = manyOf(c.req.param("kind"));
-    await orderDocuments(em, shop, kind, check(ordering, await bodyOf(c.req.raw)).slugs);
+    await orderDocuments(em, shop, kind, parsedBody(ordering, await bodyOf(c.req.raw)).slugs);
     return c.json(await listDocuments(em, shop, kind));
   });
 
@@ -54,7 +54,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const slug = c.req.param("slug");
     if (kind.many && (await versionOf(em, shop, kind, slug)) === 0) throw noDocument(kind.what, slug);
     const text = await textOf(c.req.raw);
-    const { document, ...sent } = await inTurn(() => check(saving, jsonOf(text)));
+    const { document, ...sent } = await serialized(() => parsedBody(saving, jsonOf(text)));
     return c.json({ version: await save(em, shop, kind, slug, { ...sent, document }) });
   });
 
@@ -63,7 +63,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const shop = await shopRefOf(em, c.req.param("shop"));
     const kind = kindOf(c.req.param("kind"));
     if (!kind.many) throw new HttpError(405, `A shop already has its one ${kind.what}. Save that one instead.`);
-    const { name, document } = check(newDocument, await bodyOf(c.req.raw));
+    const { name, document } = parsedBody(newDocument, await bodyOf(c.req.raw));
     return c.json(await createDocument(em, shop, kind, document ?? kind.fresh(name ?? "")), 201);
   });
 
@@ -71,7 +71,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
     await removeDocument(em, shop, manyOf(c.req.param("kind")), c.req.param("slug"));
-    return c.json({ keptDays });
+    return c.json({ retentionDays });
   });
 
   app.post("/shops/:shop/documents/:kind/:slug/restore", async (c) => {

@@ -6,9 +6,9 @@ import { type Checked, checkPages, checkPanels } from "../../core/report/check-s
 import { shopDifferences } from "../../core/report/shop-differences.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import type { Catalogues } from "../store/catalogues.ts";
-import { bringBack, listEditions, noEdition, publish, sourceOfState, stateOf } from "../store/editions.ts";
+import { listEditions, noEdition, publish, restoreEdition, sourceOfState, stateOf } from "../store/editions.ts";
 import type { Costs } from "./cost.ts";
-import { bodyOf, check, limit, shopOf, stateIn } from "./request.ts";
+import { bodyOf, limit, parsedBody, shopOf, stateIn } from "./request.ts";
 
 /** Editions of a shop: publishing, differences, and restoring. */
 export function editionRoutes(
@@ -26,7 +26,7 @@ export function editionRoutes(
   app.post("/shops/:shop/editions", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));
-    const { note } = check(publishing, await bodyOf(c.req.raw));
+    const { note } = parsedBody(publishing, await bodyOf(c.req.raw));
     return c.json(await publish(em, shop, note), 201);
   });
 
@@ -67,7 +67,7 @@ export function editionRoutes(
     const shop = await shopOf(em, c.req.param("shop"));
     const n = stateIn(c.req.param("n"));
     if (n === "draft") throw noEdition(0);
-    await bringBack(em, shop, n);
+    await restoreEdition(em, shop, n);
     catalogues.forget(shop);
     return c.json(await listEditions(em, shop));
   });

@@ -6,7 +6,7 @@ import type { RenderedResponse } from "../response-cache.ts";
 export type Offload = (c: Context) => Promise<Response>;
 
 /** An answer with a text in it, as it can be kept. */
-export const madeOf = async (response: Response): Promise<RenderedResponse> => ({
+export const renderedOf = async (response: Response): Promise<RenderedResponse> => ({
   // Whatever else it is, it has a text.
   status: response.status as ContentfulStatusCode,
   text: await response.text(),

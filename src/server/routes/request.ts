@@ -115,7 +115,7 @@ export async function formOf(request: Request): Promise<Record<string, FormDataE
 }
 
 /** The value as a schema has it. @throws Fault with the path of what is wrong */
-export function check<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(
+export function parsedBody<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(
   schema: S,
   value: unknown,
 ): InferType<S> {

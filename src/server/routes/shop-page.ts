@@ -14,14 +14,14 @@ import { cacheKey } from "../cache-key.ts";
 import { CompressedBody } from "../compressed-body.ts";
 import { HttpError } from "../http-error.ts";
 import { type RenderedResponse, ResponseCache } from "../response-cache.ts";
-import { bootOf, lookOf, type OpenShop, openShop, type PageLook } from "../shop-boot.ts";
+import { type BootShop, bootOf, lookOf, openShop, type PageLook } from "../shop-boot.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { editionOf } from "../store/editions.ts";
 import { draftOf, type ShopSource } from "../store/source.ts";
 import { WriteScopedCache } from "../store/write-scoped-cache.ts";
 import { asFault } from "./api.ts";
 import { messagePage } from "./message-page.ts";
-import { madeOf, type Offload } from "./offload.ts";
+import { type Offload, renderedOf } from "./offload.ts";
 import { shopRefOf } from "./request.ts";
 import { styleAddress } from "./style.ts";
 import { type StateMark, versionBadge } from "./version-badge.ts";
@@ -149,7 +149,7 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
       const drawn = await drawPage(boot, shop.facts, search);
       return { text: String(await pageAround(drawn, boot, look, assets, boot.stage ? undefined : mark)), status: 200 };
     };
-    const make = async () => (far ? madeOf(await far(c)) : draw());
+    const make = async () => (far ? renderedOf(await far(c)) : draw());
     // An edition never changes, and so neither does what it is drawn as.
     const made =
       of === "draft" || !keeps
@@ -212,7 +212,7 @@ const jsonScript = (id: string, value: unknown) =>
   html`<script type="application/json" id="${id}">${raw(jsonInMarkup(value, plainCounts))}</script>`;
 
 /** A page on which nothing runs. */
-async function stillAround(body: string, shop: OpenShop, mark: StateMark | undefined) {
+async function stillAround(body: string, shop: BootShop, mark: StateMark | undefined) {
   const { around, settings } = shop;
   const style = styleAddress([], settings.limits, false);
   return document(

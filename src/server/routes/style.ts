@@ -6,7 +6,7 @@ import { bandQueries, fixedQueries } from "../../core/settings/media.ts";
 import { immutable } from "../cache-control.ts";
 import { CompressedBody } from "../compressed-body.ts";
 import { HttpError } from "../http-error.ts";
-import { styleSheet, type Wanted } from "../style-sheet.ts";
+import { type SheetRequest, styleSheet } from "../style-sheet.ts";
 
 const made = new LRUCache<string, Sheet>({ max: 100 });
 
@@ -17,7 +17,7 @@ interface Sheet {
 }
 
 /** A style sheet, made once for all that want it. */
-function sheetFor(wanted: Wanted): Sheet {
+function sheetFor(wanted: SheetRequest): Sheet {
   const name = JSON.stringify(wanted);
   const known = made.get(name);
   if (known) return known;

@@ -1,7 +1,7 @@
 import { copyFileSync, constants as fsConstants, mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import Database from "libsql";
-import { entryAt, moveDatabaseAside, moveToFree, removeFile } from "../disk/files.ts";
+import { entryAt, moveDatabaseAside, removeFile, renameToUnused } from "../disk/files.ts";
 import { checkFile } from "./check-file.ts";
 
 /** A database under construction beside the place that it will have. */
@@ -17,7 +17,7 @@ export function backUp(file: string, out: string): void {
   const part = partOf(out);
   removeFile(part);
   vacuumInto(file, part);
-  moveToFree(part, out);
+  renameToUnused(part, out);
 }
 
 /**
@@ -36,7 +36,7 @@ export function restoreBackup(from: string, file: string, known: readonly string
   if (log && log.size > 0) vacuumInto(from, part);
   else copyFileSync(from, part, fsConstants.COPYFILE_EXCL);
   const kept = moveDatabaseAside(file, "before-restore");
-  moveToFree(part, file);
+  renameToUnused(part, file);
   return kept;
 }
 
@@ -57,7 +57,7 @@ function vacuumInto(from: string, part: string): void {
 export function completeRestore(file: string, known: readonly string[]): void {
   const part = partOf(file);
   if (!entryAt(part)?.isFile()) return;
-  if (!entryAt(file) && isWhole(part, known)) moveToFree(part, file);
+  if (!entryAt(file) && isWhole(part, known)) renameToUnused(part, file);
   else removeFile(part);
 }
 

@@ -48,7 +48,7 @@ export class Catalogues {
   }
 
   /** In a thread: lets all drafts' be read anew where some have been forgotten since. @param forgotten how often in all */
-  catchUp(forgotten: number): void {
+  syncWriteCount(forgotten: number): void {
     if (forgotten === this.forgotten) return;
     this.forgotten = forgotten;
     for (const key of this.#loaded.keys()) if (isDraft(key)) this.#loaded.delete(key);

@@ -21,7 +21,7 @@ const headerBytes = 100;
 export const applicationId = 0x5a_54_72_01;
 
 /** Writes our application id into a file that is ours, or creates the file with it, before anything else is written. */
-export function sayOwner(file: string): void {
+export function writeApplicationId(file: string): void {
   const database = new Database(file);
   try {
     database.exec(`pragma application_id = ${applicationId}`);

@@ -13,8 +13,8 @@ import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
 import { StepTimes } from "../migrations/2026-11-30-step-times.ts";
 import { backUp, completeRestore } from "./backup.ts";
-import { checkFile, sayOwner } from "./check-file.ts";
-import { CarefulDialect, type RawConnection, readPatience } from "./dialect.ts";
+import { checkFile, writeApplicationId } from "./check-file.ts";
+import { busyTimeout, CarefulDialect, type RawConnection } from "./dialect.ts";
 import {
   CataloguePartSchema,
   ContentSchema,
@@ -45,7 +45,7 @@ const migrations = [
 export const migrationNames = migrations.map(({ name }) => name);
 
 /** Connections are replaced now and then, so what holds for one is said to each. Reads wait for a short while only; writes ask again. */
-const habits = [readPatience, "pragma foreign_keys = on", "pragma journal_mode = wal"];
+const habits = [busyTimeout, "pragma foreign_keys = on", "pragma journal_mode = wal"];
 
 const sayingTo =
   (habits: readonly string[]) =>
@@ -74,7 +74,7 @@ export async function openDatabase(
     completeRestore(file, migrationNames);
   }
   const open = checkFile(file, migrationNames);
-  if (file !== ":memory:") sayOwner(file);
+  if (file !== ":memory:") writeApplicationId(file);
   // A newer start does not undo a migration; the copy from before does.
   if (open && open.length > 0 && open.length < migrationNames.length && upTo === undefined)
     backUp(file, freeName(`${file}.before-${open.at(-1)}`));

@@ -37,11 +37,11 @@ export class CarefulDialect extends LibSqlKnexDialect {
 function beginAtOnce(connection: RawConnection): void {
   connection.exec("pragma busy_timeout = 0");
   connection.exec("begin immediate");
-  connection.exec(readPatience);
+  connection.exec(busyTimeout);
 }
 
 /** How long a read waits for another program, which hardly ever happens in WAL mode. */
-export const readPatience = "pragma busy_timeout = 250";
+export const busyTimeout = "pragma busy_timeout = 250";
 
 /** Does something on a connection, which is closed afterwards if it failed. */
 async function careful<T>(connection: RawConnection, task: () => T): Promise<Awaited<T>> {

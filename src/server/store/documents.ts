@@ -3,9 +3,9 @@ import type { PanelSummary, SentHistory, Stored } from "../../core/api/shop.ts";
 import { fieldKey } from "../../core/catalogue/field.ts";
 import { changeBetween } from "../../core/document/edit.ts";
 import { checkDocument, type DocumentKind } from "../../core/document/kind.ts";
-import { keptSteps } from "../../core/document/patch.ts";
+import { maxSteps } from "../../core/document/patch.ts";
 import { type Document, DocumentSchema, type Shop, StepSchema, type StoredStep } from "./entities.ts";
-import { inTurn, write } from "./write.ts";
+import { serialized, write } from "./write.ts";
 
 /** A shop that documents are of; its number is all that is needed. */
 export type ShopRef = Pick<Shop, "id">;
@@ -71,7 +71,7 @@ export async function readDocument<D extends object>(
 }
 
 /** {@link readDocument} with its last steps. */
-export async function openDocument<D extends object>(
+export async function loadDocument<D extends object>(
   em: SqlEntityManager,
   shop: ShopRef,
   kind: DocumentKind<D>,
@@ -168,7 +168,7 @@ export const saveDocument = async <D extends object>(
   slug: string | undefined,
   { document, ...saved }: Saved,
 ): Promise<number | undefined> => {
-  const body = await inTurn(() => checkDocument(kind, document));
+  const body = await serialized(() => checkDocument(kind, document));
   return write(em, (tx) => saveWithin(tx, shop, kind, slug, { ...saved, document: body }));
 };
 
@@ -249,5 +249,5 @@ async function saveSteps(tx: SqlEntityManager, document: number, { from, steps }
   for (const { n, at, words, patches, inverse } of steps)
     await tx.insert<StoredStep>(StepSchema, { document, n, at, words, patches, inverse });
   const last = steps.at(-1)?.n ?? from - 1;
-  await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $lte: last - keptSteps } });
+  await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $lte: last - maxSteps } });
 }

@@ -13,7 +13,7 @@ import { joinParts, partsOf } from "./catalogue-parts.ts";
 import { changeWithin } from "./documents.ts";
 import { type Content, ContentSchema, type Edition, EditionSchema, type Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
-import { draftOf, type ShopHead, type ShopSource } from "./source.ts";
+import { draftOf, type ShopSource, type StoredShopHead } from "./source.ts";
 import { shopWithoutCatalogue, wholeShop } from "./whole-shops.ts";
 import { wholeSource } from "./whole-source.ts";
 import { write, yieldToEventLoop } from "./write.ts";
@@ -109,12 +109,16 @@ async function readEdition(em: SqlEntityManager, { files }: Edition): Promise<Wh
 }
 
 /** A shop's edition as where its pages come from. @param n the newest when absent */
-export async function editionOf(em: SqlEntityManager, shop: ShopHead, n?: number): Promise<ShopSource | undefined> {
+export async function editionOf(
+  em: SqlEntityManager,
+  shop: StoredShopHead,
+  n?: number,
+): Promise<ShopSource | undefined> {
   const edition = await findEdition(em, shop, n);
   return edition && sourceOf(em, shop, edition);
 }
 
-function sourceOf(em: SqlEntityManager, shop: ShopHead, edition: Edition): ShopSource {
+function sourceOf(em: SqlEntityManager, shop: StoredShopHead, edition: Edition): ShopSource {
   const { id, n, name, currency, variantCount } = edition;
   return wholeSource({
     key: `edition ${id}`,
@@ -146,7 +150,7 @@ export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | 
 /** Where the pages of a state of a shop come from. @throws Fault when there is no such edition */
 export async function sourceOfState(
   em: SqlEntityManager,
-  shop: ShopHead,
+  shop: StoredShopHead,
   which: number | "draft",
 ): Promise<ShopSource> {
   if (which === "draft") return draftOf(em, shop);
@@ -162,7 +166,7 @@ export const noEdition = (n: number): HttpError =>
  * Brings an edition's documents back into the draft, each as a step that can be undone. Panels and looks that are
  * newer than it stay, and so does the catalogue.
  */
-export async function bringBack(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
+export async function restoreEdition(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
   const whole = await stateOf(em, shop, n);
   const words = `Restore edition ${n}`;
   await write(em, async (tx) => {

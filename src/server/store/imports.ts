@@ -61,7 +61,7 @@ export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">):
  * Puts back what a file took the place of: the catalogue, and as steps that can be undone the mends and swatches of
  * that time. What is taken back is kept in its turn. @throws Fault where there is no such import
  */
-export const takeBack = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>
+export const revertImport = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>
   write(em, async (tx) => {
     const past = Number.isSafeInteger(id) ? await tx.findOne(PastCatalogueSchema, { id, shop: shop.id }) : null;
     if (!past) throw new HttpError(404, "This import can’t be undone any more. Imports can be undone for 30 days.");

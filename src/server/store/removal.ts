@@ -14,7 +14,7 @@ import {
 import { write } from "./write.ts";
 
 /** Days for which what was removed can be brought back. */
-export const keptDays = 30;
+export const retentionDays = 30;
 const msPerDay = 86_400_000;
 
 /** For looking at what was removed as well. */
@@ -96,9 +96,9 @@ export async function removedDocuments(
 }
 
 /** Forgets for good what was removed too long ago to be brought back. */
-export const forgetRemoved = (em: SqlEntityManager, now = new Date()) =>
+export const purgeRemoved = (em: SqlEntityManager, now = new Date()) =>
   write(em, async (tx) => {
-    const before = { removedAt: { $ne: null, $lt: new Date(now.getTime() - keptDays * msPerDay) } };
+    const before = { removedAt: { $ne: null, $lt: new Date(now.getTime() - retentionDays * msPerDay) } };
     const shops = await tx.find(ShopSchema, before, { fields: ["id"], ...removedToo });
     for (const { id } of shops) await tx.nativeDelete<Shop>(ShopSchema, { id }, removedToo);
     await tx.nativeDelete<PastCatalogue>(PastCatalogueSchema, { replacedAt: { $lt: before.removedAt.$lt } });

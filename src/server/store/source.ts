@@ -7,13 +7,13 @@ import type { Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
 
 /** Data of a shop wherever its pages come from. */
-export type ShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;
+export type StoredShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;
 
 /** Where a shop's pages come from: the draft that is worked on, or an edition, which never changes. */
 export interface ShopSource {
   /** Names it among all that are kept ready. */
   readonly key: string;
-  readonly shop: ShopHead;
+  readonly shop: StoredShopHead;
   /** Number of the edition; undefined for the draft. */
   readonly edition: number | undefined;
   /** A document, and how often it was saved; undefined where there is none at this place. */
@@ -31,7 +31,7 @@ export const draftKey = ({ id }: Pick<Shop, "id">): string => `draft ${id}`;
 export const isDraft = (key: string): boolean => key.startsWith("draft ");
 
 /** The shop as it is worked on. */
-export const draftOf = (em: SqlEntityManager, shop: ShopHead): ShopSource => ({
+export const draftOf = (em: SqlEntityManager, shop: StoredShopHead): ShopSource => ({
   key: draftKey(shop),
   shop,
   edition: undefined,

@@ -1,10 +1,10 @@
 import type { DocumentKind } from "../../core/document/kind.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { eachDocument } from "../../core/shop/documents.ts";
-import type { ShopHead, ShopSource } from "./source.ts";
+import type { ShopSource, StoredShopHead } from "./source.ts";
 
 interface Wanted extends Pick<ShopSource, "key" | "edition"> {
-  shop: ShopHead;
+  shop: StoredShopHead;
   open(): Promise<WholeShop>;
   /** Puts into a document where the shop's pictures are. */
   placed<D extends object>(document: D): D;

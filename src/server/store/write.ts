@@ -8,7 +8,7 @@ let done = 0;
 export const writeCount = (): number => done;
 
 /** In a thread, which only reads: how many writes have ended in the one that writes. */
-export function catchUp(writes: number): void {
+export function syncWriteCount(writes: number): void {
   done = writes;
 }
 
@@ -18,7 +18,7 @@ export const yieldToEventLoop = (): Promise<void> => new Promise((done) => setIm
 let lastTurn: Promise<unknown> = Promise.resolve();
 
 /** Does something that takes a few ms after all that were asked for earlier, and lets other requests in between. */
-export function inTurn<T>(task: () => T): Promise<T> {
+export function serialized<T>(task: () => T): Promise<T> {
   const own = lastTurn.then(yieldToEventLoop).then(task);
   lastTurn = own.catch(() => {});
   return own;

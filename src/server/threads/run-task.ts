@@ -6,7 +6,7 @@ const grace = 2000;
 /** How often the clock is looked at, in ms. */
 const tick = 100;
 
-export interface Task {
+export interface ThreadTask {
   name: string;
   /** In s, from when a thread begins with it; what it waits for before that is not its own work. */
   deadline: { max: number };
@@ -35,7 +35,7 @@ export function taken<T>({ task, begun }: SentTask<T>): T {
 export async function runTask<R>(
   pool: Piscina,
   task: unknown,
-  { name, deadline, client, transferList }: Task,
+  { name, deadline, client, transferList }: ThreadTask,
 ): Promise<R> {
   const stop = new AbortController();
   const begun = new Int32Array(new SharedArrayBuffer(4));

@@ -6,42 +6,42 @@ import type { Sent } from "../routes/request.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { openForReading } from "../store/database.ts";
 import type { KeptPicture } from "../store/swatches.ts";
-import { catchUp } from "../store/write.ts";
+import { syncWriteCount } from "../store/write.ts";
 import { readers, type UploadedCatalogue, type UploadedShop } from "../uploads.ts";
 import { type SentTask, taken } from "./run-task.ts";
-import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
+import type { SentAnswer, SentCatalogue, SentRequest, TaskOutcome, ThreadMessage, ThreadSetting } from "./wire.ts";
 
 const { data, ...setting }: ThreadSetting = workerData;
 const orm = await openForReading(data);
 const catalogues = new Catalogues();
-let told: Told | undefined;
+let told: ThreadMessage | undefined;
 const app = createApp({ ...setting, orm, catalogues, standIn: () => told?.site, keeps: false });
 
 /** Hands bytes over and does not copy them. */
-const handedOver = (value: SentAnswer | Outcome<object>, bytes: Uint8Array): object =>
+const handedOver = (value: SentAnswer | TaskOutcome<object>, bytes: Uint8Array): object =>
   move({ [transferableSymbol]: [bytes.buffer], [valueSymbol]: value });
 
 /** Answers a request. @returns a {@link SentAnswer} */
 export async function answer(sent: SentTask<SentRequest>): Promise<object> {
   const { method, url, headers, body, told: now } = taken(sent);
   told = now;
-  catchUp(now.writes);
-  catalogues.catchUp(now.forgotten);
+  syncWriteCount(now.writes);
+  catalogues.syncWriteCount(now.forgotten);
   const response = await app.fetch(new Request(url, { method, headers, ...(body ? { body } : {}) }));
   const bytes = new Uint8Array(await response.arrayBuffer());
   return handedOver({ status: response.status, headers: [...response.headers], body: bytes }, bytes);
 }
 
-/** Reads a catalogue that is brought. @returns an {@link Outcome} */
+/** Reads a catalogue that is brought. @returns an {@link TaskOutcome} */
 export function catalogue(task: SentTask<SentCatalogue>): Promise<object> {
   const { sent, known } = taken(task);
   return outcomeOf(() => readers.catalogue(sent, known));
 }
 
-/** Reads a whole shop that is brought. @returns an {@link Outcome} */
+/** Reads a whole shop that is brought. @returns an {@link TaskOutcome} */
 export const shop = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.shop(taken(task)));
 
-/** Cleans a picture that is uploaded. @returns an {@link Outcome} */
+/** Cleans a picture that is uploaded. @returns an {@link TaskOutcome} */
 export const picture = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.picture(taken(task)));
 
 /** Errors lose their class on the way, so they go as what they say. */
@@ -51,6 +51,6 @@ async function outcomeOf(read: () => Promise<UploadedCatalogue | UploadedShop | 
     return handedOver({ value }, "catalogue" in value ? value.catalogue.bytes : value.bytes);
   } catch (error) {
     const { status, message, detail } = asFault(error as Error);
-    return { fault: { status, message, detail } } satisfies Outcome<object>;
+    return { fault: { status, message, detail } } satisfies TaskOutcome<object>;
   }
 }

@@ -9,7 +9,7 @@ import type { Sent } from "../routes/request.ts";
 import type { KeptPicture } from "../store/swatches.ts";
 import type { Readers, UploadedCatalogue, UploadedShop } from "../uploads.ts";
 import { runTask } from "./run-task.ts";
-import type { Outcome, SentAnswer, SentCatalogue, SentRequest, ThreadSetting, Told } from "./wire.ts";
+import type { SentAnswer, SentCatalogue, SentRequest, TaskOutcome, ThreadMessage, ThreadSetting } from "./wire.ts";
 
 /** Threads that answer shoppers, at most: more than processors only wait for one another. */
 const most = 4;
@@ -50,7 +50,11 @@ export class Threads implements Readers {
    * @param shared whether others may wait for the same answer, so that it is made even if this client goes away
    * @throws Fault with 503 where it takes longer than it may
    */
-  async answer(request: Request, told: Told, { long = false, plain = false, shared = false } = {}): Promise<Response> {
+  async answer(
+    request: Request,
+    told: ThreadMessage,
+    { long = false, plain = false, shared = false } = {},
+  ): Promise<Response> {
     const { method, url } = request;
     const headers = [...request.headers].filter(([name]) => !plain || name !== "accept-encoding");
     const sent: SentRequest = { method, url, headers, told };
@@ -98,7 +102,7 @@ function entryOf({ root, development }: ThreadSetting) {
 const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });
 
 /** @throws Fault as the thread had it */
-function readIn<T>(outcome: Outcome<T>): T {
+function readIn<T>(outcome: TaskOutcome<T>): T {
   if ("value" in outcome) return outcome.value;
   const { status, message, detail } = outcome.fault;
   throw new HttpError(status, message, detail);

@@ -13,7 +13,7 @@ export interface ThreadSetting {
 }
 
 /** How far the main thread is, so that a thread forgets what is of earlier. */
-export interface Told {
+export interface ThreadMessage {
   /** See `writeCount`. */
   writes: number;
   /** See `Catalogues.forgotten`. */
@@ -28,7 +28,7 @@ export interface SentRequest {
   url: string;
   headers: [string, string][];
   body?: Uint8Array<ArrayBuffer>;
-  told: Told;
+  told: ThreadMessage;
 }
 
 /** An answer as it comes from a thread. */
@@ -45,6 +45,6 @@ export interface SentCatalogue {
 }
 
 /** A thread's result, or its error. */
-export type Outcome<T> =
+export type TaskOutcome<T> =
   | { value: T }
   | { fault: { status: ContentfulStatusCode; message: string; detail: Record<string, unknown> } };

@@ -1,7 +1,7 @@
 import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { LocalEngine } from "../../core/engine/local-engine.ts";
 import type { Question } from "../../core/engine/question.ts";
-import { breath, readyEngine } from "./ready-engine.ts";
+import { readyEngine, yieldToPage } from "./ready-engine.ts";
 
 /**
  * Fetches a catalogue in binary form and makes it ready for counting, without holding the page up for long.
@@ -12,6 +12,6 @@ export async function openLocalEngine(address: string, first?: Question): Promis
   const response = await fetch(address, { priority: "low" });
   if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);
   const bytes = new Uint8Array(await response.arrayBuffer());
-  await breath();
+  await yieldToPage();
   return readyEngine(decodeCatalogue(bytes), first);
 }

@@ -8,17 +8,17 @@ import type { Question } from "../../core/engine/question.ts";
  * @param first a question that is answered in vain, so that the next one like it is answered at once
  */
 export async function readyEngine(catalogue: Catalogue, first?: Question): Promise<LocalEngine> {
-  await breath();
+  await yieldToPage();
   const engine = new LocalEngine(new CatalogueIndex(catalogue));
   if (!first) return engine;
   for (const facet of first.facets) {
-    await breath();
+    await yieldToPage();
     engine.answer({ ...first, facets: [facet], size: 0, mends: false });
   }
-  await breath();
+  await yieldToPage();
   engine.answer(first);
   return engine;
 }
 
 /** Lets the page draw and hear before work goes on. */
-export const breath = (): Promise<void> => new Promise((done) => setTimeout(done));
+export const yieldToPage = (): Promise<void> => new Promise((done) => setTimeout(done));

@@ -2,7 +2,7 @@ import type { Selection } from "../../core/engine/question.ts";
 import type { TroubleOf } from "./faults.ts";
 
 /** The events of a group of panels and listings: the details of each, by its name behind `trellis-`. */
-export interface Told {
+export interface EventDetails {
   /** The shopper has chosen, taken back or searched. */
   change: { group: string; selection: Selection };
   /** Other products are found, or stand in another order. */
@@ -24,5 +24,9 @@ export interface Told {
 }
 
 /** Tells an element's page what has happened. @param bubbles it is also heard on what stands around the element */
-export const tell = <N extends keyof Told>(element: Element, name: N, detail: Told[N], bubbles: boolean): boolean =>
-  element.dispatchEvent(new CustomEvent(`trellis-${name}`, { detail, bubbles, composed: true }));
+export const tell = <N extends keyof EventDetails>(
+  element: Element,
+  name: N,
+  detail: EventDetails[N],
+  bubbles: boolean,
+): boolean => element.dispatchEvent(new CustomEvent(`trellis-${name}`, { detail, bubbles, composed: true }));

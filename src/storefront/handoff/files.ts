@@ -4,7 +4,7 @@ import type { Question } from "../../core/engine/question.ts";
 import type { Counting } from "./counting.ts";
 import { HandoffFault } from "./faults.ts";
 import { type CountingFile, fetchCounting } from "./fetch-counting.ts";
-import { drawnFrom, type FileRole, handoffFormat, type Manifest, manifestName, type ShopFile } from "./wire.ts";
+import { drawnFrom, type FileRole, type HandoffManifest, handoffFormat, manifestName, type ShopFile } from "./wire.ts";
 
 let countingFile: CountingFile | undefined;
 /** Tells which script counts. */
@@ -17,7 +17,7 @@ const opened = new Map<string, HandoffFiles>();
 /** The files of one handoff, each fetched once. */
 export class HandoffFiles {
   readonly at: URL;
-  #manifest: Promise<Manifest> | undefined;
+  #manifest: Promise<HandoffManifest> | undefined;
   #parts = new Map<FileRole, Promise<unknown>>();
 
   private constructor(at: URL) {
@@ -95,7 +95,7 @@ export class HandoffFiles {
   }
 
   /** The names of the current files. @throws HandoffFault */
-  async #current(): Promise<Manifest["files"]> {
+  async #current(): Promise<HandoffManifest["files"]> {
     this.#manifest ??= this.#fetch("manifest", manifestName, (response) => readManifest(response, this.at));
     return (await this.#manifest).files;
   }
@@ -142,8 +142,8 @@ export class HandoffFiles {
 }
 
 /** The manifest of a handoff. It names files below its own place only: which host is asked, the page alone says. */
-async function readManifest(response: Response, at: URL): Promise<Manifest> {
-  const manifest: Manifest = await response.json();
+async function readManifest(response: Response, at: URL): Promise<HandoffManifest> {
+  const manifest: HandoffManifest = await response.json();
   if (manifest.format !== handoffFormat) throw new Error(otherVersion(manifest.format));
   const place = new URL(".", at).href;
   const outside = Object.values(manifest.files).find((name) => !new URL(name, at).href.startsWith(place));

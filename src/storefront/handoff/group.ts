@@ -10,7 +10,7 @@ import { Steps } from "../page/steps.ts";
 import { PageStore } from "../page/store.ts";
 import { queryTo } from "../panel/panel-state.ts";
 import { putWords } from "../words/spoken.ts";
-import { type Told, tell } from "./events.ts";
+import { type EventDetails, tell } from "./events.ts";
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
 import { drawnAnswers, initialState, islandFor } from "./hydration.ts";
@@ -34,7 +34,7 @@ export interface Member {
 }
 
 /** The effect of a choice on the page's address. */
-export type History = "push" | "replace" | "none";
+export type HistoryEffect = "push" | "replace" | "none";
 
 const groups = new Map<string, Group>();
 
@@ -87,9 +87,9 @@ export class Group {
   }
 
   /** Tells every member's page; what stands around them hears it once. */
-  tell<N extends keyof Told>(name: N, detail: Omit<Told[N], "group">): void {
+  tell<N extends keyof EventDetails>(name: N, detail: Omit<EventDetails[N], "group">): void {
     [...this.#members].forEach(({ element }, at) => {
-      tell(element, name, { group: this.name, ...detail } as Told[N], at === 0);
+      tell(element, name, { group: this.name, ...detail } as EventDetails[N], at === 0);
     });
   }
 
@@ -214,7 +214,7 @@ export class Group {
     this.tell("results", { selection, total: answer.total, outOf: answer.outOf, shown, missing });
   }
 
-  #history(): History {
+  #history(): HistoryEffect {
     const said = [...this.#members].map(({ element }) => element.getAttribute("history")).find((one) => one !== null);
     return said === "push" || said === "replace" || said === "none" ? said : this.name === "" ? "push" : "none";
   }

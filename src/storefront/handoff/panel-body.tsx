@@ -2,7 +2,7 @@ import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
-import { DrawerButton, FoldedPanel, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
+import { DrawerButton, FoldedPanel, PanelDrawer, type Placed, placedKey, placedOn } from "../page/placed.tsx";
 import { Trouble } from "../page/trouble.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
 
@@ -28,21 +28,26 @@ export function PanelBody({ one, states, action, perform, apply, openDrawer }: P
             return null;
           case "folded":
             return (
-              <FoldedPanel key={keyOf(placed)} one={placed}>
+              <FoldedPanel key={placedKey(placed)} one={placed}>
                 <Trouble state={placed.page} />
                 {view(placed)}
               </FoldedPanel>
             );
           case "drawer":
             return [
-              <DrawerButton key={`button ${keyOf(placed)}`} one={placed} open={() => openDrawer(one.slug)} />,
-              <PanelDrawer key={keyOf(placed)} one={placed} open={openDrawer}>
+              <DrawerButton key={`button ${placedKey(placed)}`} one={placed} open={() => openDrawer(one.slug)} />,
+              <PanelDrawer key={placedKey(placed)} one={placed} open={openDrawer}>
                 {view(placed)}
               </PanelDrawer>,
             ];
           default:
             return (
-              <div key={keyOf(placed)} data-bands={placed.bands} data-of={one.slug} data-placement={placed.placement}>
+              <div
+                key={placedKey(placed)}
+                data-bands={placed.bands}
+                data-of={one.slug}
+                data-placement={placed.placement}
+              >
                 <Trouble state={placed.page} />
                 {view(placed)}
               </div>

@@ -24,7 +24,7 @@ const rounds = 30;
 const within = 2000;
 
 /** The wanted content of a list. */
-export interface Wanted {
+export interface WantedList {
   /** Ids of all products found, in their order. */
   found: readonly string[];
   /** They stand in the order of the site until the shopper chooses one. */
@@ -75,7 +75,7 @@ export class SiteList {
     return now.some((item, at) => item !== before[at]);
   }
 
-  arrange({ found, sorted, part, isKnown }: Wanted): Arranged {
+  arrange({ found, sorted, part, isKnown }: WantedList): Arranged {
     this.#watch.disconnect();
     const items = this.#items();
     for (const { item } of items) if (!this.#places.has(item)) this.#places.set(item, this.#places.size);

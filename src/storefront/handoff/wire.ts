@@ -16,7 +16,7 @@ export const handoffFormat = 1;
 export const manifestName = "trellis.json";
 
 /** The current files of a handoff, by what they are: names beside the manifest. */
-export interface Manifest {
+export interface HandoffManifest {
   format: number;
   files: Readonly<Record<FileRole, string>>;
 }
@@ -26,7 +26,7 @@ export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "car
 export type FileRole = (typeof fileRoles)[number];
 
 /** The source of markup, by the names of the files. */
-export const drawnFrom = ({ catalogue, shop }: Pick<Manifest["files"], "catalogue" | "shop">): string =>
+export const drawnFrom = ({ catalogue, shop }: Pick<HandoffManifest["files"], "catalogue" | "shop">): string =>
   `${catalogue} ${shop}`;
 
 /** Data that all pages of a shop have in common. */

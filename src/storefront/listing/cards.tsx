@@ -1,4 +1,4 @@
-import type { ListForm } from "../../core/page/listing-choices.ts";
+import type { ListingForm } from "../../core/page/listing-choices.ts";
 import { usePainted } from "../panel/use-painted.ts";
 import { CellView } from "./cell.tsx";
 import type { ListingState } from "./listing-state.ts";
@@ -9,7 +9,7 @@ const inSight = 8;
 
 interface Props {
   state: ListingState;
-  form: ListForm;
+  form: ListingForm;
 }
 
 /** The products of the page, as cards or as rows. Places are keyed by number and what is in them by product: a new result moves nothing. */

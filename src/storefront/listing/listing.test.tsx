@@ -7,7 +7,7 @@ import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import { LocalEngine } from "../../core/engine/local-engine.ts";
 import type { Choices } from "../../core/engine/question.ts";
 import { emptySelection } from "../../core/engine/selection.ts";
-import { type Layout, showOf, usualLayout } from "../../core/page/layout.ts";
+import { defaultLayout, type Layout, showOf } from "../../core/page/layout.ts";
 import { type CellPart, cellParts } from "../../core/page/listing-choices.ts";
 import type { Band } from "../../core/settings/band.ts";
 import { sayOf } from "../words/spoken.ts";
@@ -22,7 +22,7 @@ const still = () => {};
 
 /** The data of a listing, with a layout that differs from the default. */
 function stateOf(changes: Partial<Layout>, more: Partial<ListingState> = {}, choices: Choices = {}): ListingState {
-  const layout = { ...usualLayout, ...changes };
+  const layout = { ...defaultLayout, ...changes };
   const selection = { ...emptySelection, choices };
   const facets = Object.keys(choices).map((field) => ({ field, mode: "any" as const }));
   const question = { ...countsOf(facets, selection), show: showOf(layout, fields.values()), mends: true };

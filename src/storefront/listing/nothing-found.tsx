@@ -1,5 +1,5 @@
 import { type ComponentChildren, Fragment } from "preact";
-import type { Part } from "../../core/engine/answer.ts";
+import type { RangeCount } from "../../core/engine/answer.ts";
 import { emptySelection } from "../../core/engine/selection.ts";
 import { nextPlace } from "../../core/page/browse-state/browse-state.ts";
 import { type Chip, chipsOf } from "../panel/chips.ts";
@@ -74,7 +74,7 @@ export function NothingFound({
 }
 
 /** The name of a part of the selection: its chips. */
-const nameOf = ({ field, option }: Part, chips: readonly Chip[]): string =>
+const nameOf = ({ field, option }: RangeCount, chips: readonly Chip[]): string =>
   chips
     .filter(({ key }) =>
       field === undefined ? key === "q" : option === undefined ? isOf(key, field) : key === `${field} ${option}`,

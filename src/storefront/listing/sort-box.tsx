@@ -1,10 +1,10 @@
-import { bestMatch, type UsualSort, usualSorts } from "../../core/engine/sort-keys.ts";
+import { bestMatch, type StandardSort, standardSorts } from "../../core/engine/sort-keys.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import type { Perform } from "../panel/panel-state.ts";
 import type { WordKey } from "../words/say.ts";
 import type { ListingState } from "./listing-state.ts";
 
-const words: Readonly<Record<UsualSort, WordKey>> = {
+const words: Readonly<Record<StandardSort, WordKey>> = {
   shop: "sortShop",
   cheap: "sortCheap",
   dear: "sortDear",
@@ -14,7 +14,7 @@ const words: Readonly<Record<UsualSort, WordKey>> = {
 };
 
 /** An order that can be chosen: as a question has it, and what shoppers read. */
-export interface SortChoice {
+export interface SortOption {
   sort: string;
   label: string;
 }
@@ -26,13 +26,13 @@ export function sortChoices({
   fields,
   layout,
   language,
-}: Pick<ListingState, "say" | "order" | "fields" | "layout" | "language">): SortChoice[] {
+}: Pick<ListingState, "say" | "order" | "fields" | "layout" | "language">): SortOption[] {
   if (layout.sorts.length > 0)
     return layout.sorts.map(({ sort, label, labels }, at) => ({
       sort: at === 0 ? "" : sort,
       label: wordsIn({ text: label, others: labels }, language),
     }));
-  return usualSorts([...fields.values()]).flatMap(({ sort, goesBy }) =>
+  return standardSorts([...fields.values()]).flatMap(({ sort, goesBy }) =>
     // Search results are sorted by how well they match; the shop's sort order can be chosen.
     goesBy === "shop" && order === bestMatch
       ? [

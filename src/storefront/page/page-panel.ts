@@ -14,11 +14,11 @@ export interface PagePanel extends Pick<PanelOnPage, "at" | "after"> {
   slug: string;
   panel: PanelDocument;
   /** The other page that its choices are taken to. */
-  target?: Target | undefined;
+  target?: SendTarget | undefined;
 }
 
 /** A page that choices are taken to. */
-export interface Target {
+export interface SendTarget {
   address: string;
   /** The conditions of that page's products. */
   within: Clause[];

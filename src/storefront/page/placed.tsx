@@ -28,7 +28,7 @@ export const placedOn = (one: PagePanel, states: readonly PageState[]): Placed[]
   });
 
 /** Names a panel on its bands among the others of the page. */
-export const keyOf = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`;
+export const placedKey = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`;
 
 /** The button that opens a panel’s drawer. */
 export function DrawerButton({ one, open }: { one: Placed; open(): void }) {

@@ -1,5 +1,5 @@
 import type { BrowseState } from "../../core/page/browse-state/browse-state.ts";
-import { movedBy } from "../../core/page/browse-state/moved.ts";
+import { continuousPart } from "../../core/page/browse-state/moved.ts";
 
 /** A step that moves what the one before has moved goes on with it where at most so many ms are between them. */
 const pause = 1000;
@@ -20,7 +20,7 @@ export class Steps {
    * @param now in ms, since any moment
    */
   goesOn(before: BrowseState, after: BrowseState, now: number): boolean {
-    const moved = movedBy(before, after);
+    const moved = continuousPart(before, after);
     const last = this.#last;
     this.#last = moved === undefined ? undefined : { moved, at: now };
     if (moved !== undefined) return last?.moved === moved && now - last.at <= pause;

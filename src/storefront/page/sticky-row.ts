@@ -1,4 +1,4 @@
-import { freeShare, leastFree } from "../../core/page/sticky-row.ts";
+import { freeScreenShare, minFreeShare } from "../../core/page/sticky-row.ts";
 
 /** How high the row is that stays in sight, for what scrolls to a place below it. */
 const kept = "--zs-kept";
@@ -20,7 +20,7 @@ export function keepRow(row: HTMLElement): () => void {
     const offset = Number.parseFloat(getComputedStyle(row).top) || 0;
     // The panel is as high as all of it, also where the row scrolls by itself.
     const height = row.querySelector<HTMLElement>(".zt-panel")?.offsetHeight ?? row.offsetHeight;
-    const fits = freeShare(offset, height, innerHeight) >= leastFree;
+    const fits = freeScreenShare(offset, height, innerHeight) >= minFreeShare;
     const { top } = row.getBoundingClientRect();
     const isStuck = row.dataset.rowSticky !== "" && top <= offset + 1;
     put(fits ? "kept" : isStuck ? "tall" : "");

@@ -7,7 +7,7 @@ import type { Engine } from "../../core/engine/engine.ts";
 import { countsOf } from "../../core/engine/engine.ts";
 import type { Question, Selection } from "../../core/engine/question.ts";
 import { emptySelection } from "../../core/engine/selection.ts";
-import { usualLayout } from "../../core/page/layout.ts";
+import { defaultLayout } from "../../core/page/layout.ts";
 import { removeRow, setMode } from "../../core/panel/edit.ts";
 import { engineFacets } from "../../core/panel/panel.ts";
 import { PageStore } from "./store.ts";
@@ -33,7 +33,7 @@ describe("the page's store", () => {
   it("takes a page beyond the last for the last", () => {
     const store = storeFor();
     store.go({ ...store.state, page: 999 });
-    expect(store.state.page).toBe(Math.ceil(240 / usualLayout.size));
+    expect(store.state.page).toBe(Math.ceil(240 / defaultLayout.size));
   });
 
   it("keeps what is chosen when the panel changes, as far as it has a meaning", () => {

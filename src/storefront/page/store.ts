@@ -22,9 +22,9 @@ import {
   questionIn,
 } from "./page-state.ts";
 
-export type Listener = (state: PageState, change: Change) => void;
+export type Listener = (state: PageState, change: StoreChange) => void;
 /** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
-export type Change = "place" | "panel" | "view" | "stage";
+export type StoreChange = "place" | "panel" | "view" | "stage";
 
 /** Holds the state of one shop page and tells listeners when it changes. */
 export class PageStore {
@@ -127,7 +127,7 @@ export class PageStore {
   }
 
   /** Shows another place; `change` is "view" when the place came from the address bar itself. */
-  go({ selection, sort, page }: BrowseState, change: Change = "place"): void {
+  go({ selection, sort, page }: BrowseState, change: StoreChange = "place"): void {
     this.#ask({ ...this.#wanted, selection, sort, page }, change, true);
   }
 
@@ -198,7 +198,7 @@ export class PageStore {
    * @param goes to another place: that shows at once, and takes the place of what waits in panels
    * @param isAgain the last question failed, and is asked once more
    */
-  #ask(next: PageState, change: Change, goes = false, isAgain = false): void {
+  #ask(next: PageState, change: StoreChange, goes = false, isAgain = false): void {
     this.#wanted = next;
     if (goes) {
       this.#drafts.drop();
@@ -225,7 +225,7 @@ export class PageStore {
   }
 
   /** Shows an answer. Parts of the state that do not wait for one may have changed meanwhile. */
-  #take(asked: PageState, { place, answer, elsewhere }: PlaceAnswer, change: Change): void {
+  #take(asked: PageState, { place, answer, elsewhere }: PlaceAnswer, change: StoreChange): void {
     const { marked, drawer, band, drafts } = this.#state;
     const { language, say, limits, shop } = this.#wanted;
     const since = { language, say, limits, shop, marked, drafts, drawer: asked.band === band ? drawer : undefined };
@@ -239,7 +239,7 @@ export class PageStore {
     }
   }
 
-  #put(state: PageState, change: Change): void {
+  #put(state: PageState, change: StoreChange): void {
     this.#state = state;
     for (const listener of this.#listeners) listener(state, change);
   }

@@ -13,7 +13,7 @@ import {
 import type { Behaviour } from "../../core/settings/behaviour.ts";
 
 /** By name, the icons that a panel's button can have, as the shapes of an SVG of 24 by 24. */
-export const buttonIcons: Readonly<Record<Exclude<Behaviour["buttonIcon"], "none" | "own">, IconNode>> = {
+export const buttonIconPaths: Readonly<Record<Exclude<Behaviour["buttonIcon"], "none" | "own">, IconNode>> = {
   lines: ListFilter,
   funnel: Funnel,
   sliders: SlidersHorizontal,

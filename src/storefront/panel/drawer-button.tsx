@@ -1,7 +1,7 @@
 import { h } from "preact";
 import { wordsIn } from "../../core/panel/options.ts";
 import { isSafePicture } from "../../core/sanitize/safe-address.ts";
-import { buttonIcons } from "./button-icons.ts";
+import { buttonIconPaths } from "./button-icons.ts";
 import { chipsOf } from "./chips.ts";
 import type { PanelState } from "./panel-state.ts";
 
@@ -36,7 +36,7 @@ function ButtonIcon({ buttonIcon, buttonPicture }: Pick<PanelState["behaviour"],
   return (
     <svg width="16" height="16" viewBox="0 0 24 24" aria-hidden="true">
       <g fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round">
-        {buttonIcons[buttonIcon].map(([tag, shape], at) => h(tag, { key: at, ...shape }))}
+        {buttonIconPaths[buttonIcon].map(([tag, shape], at) => h(tag, { key: at, ...shape }))}
       </g>
     </svg>
   );

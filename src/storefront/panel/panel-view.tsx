@@ -1,5 +1,5 @@
 import { useRef } from "preact/hooks";
-import { heldBack } from "../../core/page/browse-state/address.ts";
+import { otherParameters } from "../../core/page/browse-state/address.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import { FacetView } from "./facet-view.tsx";
 import type { PanelState, Perform } from "./panel-state.ts";
@@ -38,7 +38,7 @@ export function PanelView({ state, perform, apply, action }: Props) {
         if (waits || leaves) apply();
       }}
     >
-      {heldBack(query, facetRows(panel), searches, names).map(([name, value], at) => (
+      {otherParameters(query, facetRows(panel), searches, names).map(([name, value], at) => (
         <input key={at} type="hidden" name={name} value={value} />
       ))}
       {panel.rows.map((row) =>

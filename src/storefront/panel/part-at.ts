@@ -1,6 +1,6 @@
-import type { Part } from "../../core/look/part.ts";
+import type { LookPart } from "../../core/look/part.ts";
 import { parts } from "../../core/look/tokens.ts";
-import { type State, states } from "../../core/look/value.ts";
+import { states, type TokenState } from "../../core/look/value.ts";
 
 /** Where a part is taken hold of, where that is not all of it. */
 const grips: Readonly<Record<string, string>> = {
@@ -11,7 +11,7 @@ const grips: Readonly<Record<string, string>> = {
   slider: ".zt-track, .zt-track > input, .zt-bars, .zt-bars > path, .zt-bubble",
 };
 
-const matches = (element: Element, name: string, { at }: Part): boolean => {
+const matches = (element: Element, name: string, { at }: LookPart): boolean => {
   const grip = grips[name] ?? at;
   return grip !== "" && element.matches(grip);
 };
@@ -28,7 +28,7 @@ export function partsAt(path: readonly EventTarget[]): string[] {
 }
 
 /** The states that a part can be in. */
-export const statesOfPart = (name: string): State[] => {
+export const statesOfPart = (name: string): TokenState[] => {
   const own = parts[name]?.states;
   return own ? states.filter((state) => own[state] !== undefined) : ["rest"];
 };

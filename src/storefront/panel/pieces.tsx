@@ -12,7 +12,7 @@ import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { Count } from "./count.tsx";
 import { type PanelState, type Perform, queryTo, type Shared } from "./panel-state.ts";
-import { ownPlace, RichText } from "./rich-text.tsx";
+import { placeInShop, RichText } from "./rich-text.tsx";
 
 interface Props<R extends PieceRow = PieceRow> {
   row: R;
@@ -102,7 +102,7 @@ function Search({ state, perform, label }: Props) {
 function Picture({ row: { src, href }, state, label }: Props<Extract<PieceRow, { piece: "picture" }>>) {
   if (!isSafePicture(src)) return <p class="zt-hint zt-unfilled">{state.say("noPicture")}</p>;
   const image = <img class="zt-image" src={src} alt={label} />;
-  return isSafeAddress(href) ? <a href={ownPlace(state.base, href)}>{image}</a> : image;
+  return isSafeAddress(href) ? <a href={placeInShop(state.base, href)}>{image}</a> : image;
 }
 
 /** Links that each lead to the page with one value chosen and nothing else. */

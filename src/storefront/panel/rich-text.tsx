@@ -1,5 +1,5 @@
 /** An address as it is written in the shop: what begins with one slash is a place of the shop itself, wherever that is. */
-export const ownPlace = (base: string, address: string): string =>
+export const placeInShop = (base: string, address: string): string =>
   /^\/(?!\/)/.test(address) ? base + address : address;
 
 interface Props {

@@ -3,7 +3,7 @@ import { type DisplayName, displayNames } from "../../core/displays/displays.ts"
 import { countingOf } from "../../core/displays/shop-facts.ts";
 import { countsOf } from "../../core/engine/engine.ts";
 import { emptySelection } from "../../core/engine/selection.ts";
-import type { State } from "../../core/look/value.ts";
+import type { TokenState } from "../../core/look/value.ts";
 import {
   type SpecimenWords,
   specimenChoices,
@@ -43,7 +43,7 @@ const holdable =
  * Draws a specimen in a state, by the same views as shoppers get, and holds the state open.
  * @returns whether the specimen has the state
  */
-export function drawSpecimen(into: Element, name: SpecimenName, state: State, ways: SpecimenWays): boolean {
+export function drawSpecimen(into: Element, name: SpecimenName, state: TokenState, ways: SpecimenWays): boolean {
   into.setAttribute("data-band", ways.band);
   const drawn = isDisplay(name) ? displayIn(name, state, ways) : others[name](state, ways);
   render(drawn, into);
@@ -71,7 +71,7 @@ function hold(first: Element, held: "hovered" | "focused"): void {
 /** Takes a specimen away again. */
 export const eraseSpecimen = (from: Element): void => render(null, from);
 
-function displayIn(name: DisplayName, state: State, ways: SpecimenWays): VNode | null {
+function displayIn(name: DisplayName, state: TokenState, ways: SpecimenWays): VNode | null {
   const whole = specimenRow(name);
   if (whole.mode === "range" && state === "unavailable" && !countingOf(name)) return null;
   const row = withFew(whole, name, ways);
@@ -92,7 +92,7 @@ function withFew(row: FacetRow, name: DisplayName, ways: SpecimenWays): FacetRow
   return { ...row, options: { show: "only", picked, labels: {}, merges: [], byHand: [] } };
 }
 
-function panelState(row: FacetRow, state: State, { band, words, language }: SpecimenWays): PanelState {
+function panelState(row: FacetRow, state: TokenState, { band, words, language }: SpecimenWays): PanelState {
   const { engine, swatches } = specimenShop(words);
   const panel = { ...emptyPanel("Specimen"), rows: [row] };
   const asked = engineFacets(panel, band);
@@ -133,7 +133,7 @@ function panelState(row: FacetRow, state: State, { band, words, language }: Spec
 const label = ({ words }: SpecimenWays, usual: string): string =>
   words === "short" ? "Go" : words === "long" ? `${usual}, with many more words than usual` : usual;
 
-const others: Record<(typeof otherSpecimens)[number], (state: State, ways: SpecimenWays) => VNode | null> = {
+const others: Record<(typeof otherSpecimens)[number], (state: TokenState, ways: SpecimenWays) => VNode | null> = {
   title: (state, ways) =>
     state === "rest" || state === "hovered" || state === "focused" ? (
       <section class="zt-facet">

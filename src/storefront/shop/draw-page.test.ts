@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { demoPanel } from "../../../demo/panel.ts";
 import { bootAt, engine, panelsOf } from "../../../tests/demo-page.ts";
-import { usualLayout } from "../../core/page/layout.ts";
+import { defaultLayout } from "../../core/page/layout.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { drawPage } from "./draw-page.tsx";
@@ -13,7 +13,7 @@ describe("the page as the server draws it", () => {
   it("holds the answer to the address without any script, once for each kind of band", async () => {
     const page = await draw("?light=shade&lang=en");
     expect(page.replace(/<\/?bdi>/g, "")).toContain(">77 products of 240<");
-    expect(page.match(/class="zs-card"/g)).toHaveLength(usualLayout.size);
+    expect(page.match(/class="zs-card"/g)).toHaveLength(defaultLayout.size);
     expect(page).toMatch(/value="shade"[^>]*checked|checked[^>]*value="shade"/);
     expect(page).toContain("<noscript>");
     // Beside the products on wide and medium, in a drawer on slim: two panels, of which the style sheet shows one.

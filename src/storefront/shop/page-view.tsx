@@ -6,7 +6,7 @@ import { Listing } from "../listing/listing.tsx";
 import { SortBox } from "../listing/sort-box.tsx";
 import { behaviourOn, placeOf } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
-import { bandsOf, DrawerButton, keyOf, PanelDrawer, type Placed, placedOn } from "../page/placed.tsx";
+import { bandsOf, DrawerButton, PanelDrawer, type Placed, placedKey, placedOn } from "../page/placed.tsx";
 import { Trouble } from "../page/trouble.tsx";
 import { Count } from "../panel/count.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
@@ -43,7 +43,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
   const above = placed.filter(
     ({ state: own, placement }) => own.behaviour.chosen !== "panel" && !placementFacts[placement].apart,
   );
-  const title = titleOf(state);
+  const title = pageTitle(state);
   const isArticle = shown.kind === "article";
   const words = shown.kind === "search" ? selection.text : "";
   return (
@@ -70,14 +70,14 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
               {drawers
                 .filter(({ state: own }) => own.behaviour.buttonPlace !== "end")
                 .map((one) => (
-                  <DrawerButton key={keyOf(one)} one={one} open={() => openDrawer(one.one.slug)} />
+                  <DrawerButton key={placedKey(one)} one={one} open={() => openDrawer(one.one.slug)} />
                 ))}
               <Count state={state} />
               <SortBox state={state} perform={perform} />
               {drawers
                 .filter(({ state: own }) => own.behaviour.buttonPlace === "end")
                 .map((one) => (
-                  <DrawerButton key={keyOf(one)} one={one} open={() => openDrawer(one.one.slug)} />
+                  <DrawerButton key={placedKey(one)} one={one} open={() => openDrawer(one.one.slug)} />
                 ))}
             </div>
             {above.slice(0, 1).map((one) => (
@@ -96,7 +96,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
         </div>
       )}
       {drawers.map((one) => (
-        <PanelDrawer key={keyOf(one)} one={one} open={openDrawer}>
+        <PanelDrawer key={placedKey(one)} one={one} open={openDrawer}>
           {show(one)}
         </PanelDrawer>
       ))}
@@ -115,7 +115,7 @@ function sidesOf({ panels }: PageState): Record<string, string> {
 }
 
 /** The name of a page, in the shopper's language. */
-export function titleOf({
+export function pageTitle({
   shown,
   say,
   language,

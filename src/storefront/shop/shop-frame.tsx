@@ -5,7 +5,7 @@ import type { ShownPage } from "../../core/page/shown-page.ts";
 import { wordsIn } from "../../core/panel/options.ts";
 import { type Band, bands } from "../../core/settings/band.ts";
 import { useBasket } from "../listing/basket.ts";
-import { ownPlace } from "../panel/rich-text.tsx";
+import { placeInShop } from "../panel/rich-text.tsx";
 import type { Around } from "./around.ts";
 import { barStyle, barsStyle } from "./bars.ts";
 import { SearchBox } from "./search-box.tsx";
@@ -85,7 +85,7 @@ function MenuLinks({ around, address, bands: on }: Pick<Props, "around" | "addre
   return (
     <nav class="zs-nav" aria-label={say("menu")} data-bands={on}>
       {shop.menu.map(({ id, label, labels, to }) => (
-        <a key={id} href={ownPlace(base, to)} aria-current={to === address ? "page" : undefined}>
+        <a key={id} href={placeInShop(base, to)} aria-current={to === address ? "page" : undefined}>
           {wordsIn({ text: label, others: labels }, language)}
         </a>
       ))}

@@ -2,7 +2,7 @@ import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 import type { Behaviour } from "../../core/settings/behaviour.ts";
 import { placementFacts, type Slot as SlotName } from "../../core/settings/placement.ts";
-import { bandsOf, FoldedPanel, keyOf, type Placed } from "../page/placed.tsx";
+import { bandsOf, FoldedPanel, type Placed, placedKey } from "../page/placed.tsx";
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
@@ -22,7 +22,7 @@ export function Slot({
     <>
       <OpenPanels name={name} placed={here.filter((one) => !isFolded(one))} show={show} />
       {here.filter(isFolded).map((one) => (
-        <FoldedPanel key={keyOf(one)} one={one}>
+        <FoldedPanel key={placedKey(one)} one={one}>
           {show(one)}
         </FoldedPanel>
       ))}
@@ -40,12 +40,12 @@ function OpenPanels({ name, placed, show }: Parameters<typeof Slot>[0]) {
     <Tag class={`zs-slot zs-${name}`} data-bands={bandsOf(placed)}>
       {placed.map((one) =>
         placementFacts[one.placement].sticks === "row" && one === firstOn(one.bands) ? (
-          <StickyRow key={keyOf(one)} one={one}>
+          <StickyRow key={placedKey(one)} one={one}>
             {show(one)}
           </StickyRow>
         ) : (
           <div
-            key={keyOf(one)}
+            key={placedKey(one)}
             data-bands={one.bands}
             data-of={one.one.slug}
             data-placement={one.placement}
@@ -82,7 +82,7 @@ export function Article({
             .filter((one) => after(one) === at)
             .map((one) => (
               <div
-                key={keyOf(one)}
+                key={placedKey(one)}
                 class="zs-inset"
                 data-bands={one.bands}
                 data-of={one.one.slug}

@@ -1,4 +1,4 @@
-import { stayingOn } from "../../core/page/bars.ts";
+import { stickyHeight } from "../../core/page/bars.ts";
 import { behaviourOn } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 
@@ -15,7 +15,7 @@ export function drawOffset(on: boolean, { state }: PageStore, slug: string): voi
     `:is([data-sticky], [data-row-sticky]) > [data-panel="${CSS.escape(slug)}"]`,
   );
   if (!sticky || !panel) return;
-  const bars = stayingOn(state.shop.bars, state.band);
+  const bars = stickyHeight(state.shop.bars, state.band);
   const { left, width } = panel.getBoundingClientRect();
   const line = document.createElement("div");
   line.className = "zt-offset";

@@ -1,4 +1,4 @@
-import { type Box, isMove, layoutShift, type Move } from "../../core/findings/layout-shift.ts";
+import { type Box, type BoxMove, isMove, layoutShift } from "../../core/findings/layout-shift.ts";
 
 interface Way {
   x: number;
@@ -46,7 +46,7 @@ export function takeSnapshot(root: Element): Snapshot {
  * of the rest, the way is measured in what is scrolled, as browsers do.
  */
 export function shiftBetween(before: Snapshot, after: Snapshot): number {
-  const moves = [...after].flatMap(([element, now]): Move[] => {
+  const moves = [...after].flatMap(([element, now]): BoxMove[] => {
     const was = before.get(element);
     if (!was) return [];
     const [x, y] = [was.scrolled.x - now.scrolled.x, was.scrolled.y - now.scrolled.y];

@@ -1,6 +1,6 @@
 import type { Choice, Selection } from "../../core/engine/question.ts";
 import { emptySelection, withChoice } from "../../core/engine/selection.ts";
-import { excused, type RowShift, type TrialStep } from "../../core/findings/layout-shift.ts";
+import { afterInput, type RowShift, type TrialStep } from "../../core/findings/layout-shift.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../../core/panel/panel-schema.ts";
@@ -100,7 +100,7 @@ async function step(root: Element, { id }: FacetRow, name: TrialStep, act: () =>
     const moved = shiftBetween(before, now);
     before = now;
     felt += moved;
-    if (performance.now() - start > excused) counted += moved;
+    if (performance.now() - start > afterInput) counted += moved;
   };
   let over = false;
   const done = act().finally(() => {

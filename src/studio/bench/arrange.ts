@@ -13,7 +13,7 @@ import type { Bench } from "./bench-context.ts";
 import { placeOn } from "./place.ts";
 
 /** Does what was done on the page itself: the same edits as in the lattice. @param band that the page is on */
-export async function doArranged(act: ArrangeAct, band: Band, shop: OpenShop, bench: Bench): Promise<void> {
+export async function applyArrangement(act: ArrangeAct, band: Band, shop: OpenShop, bench: Bench): Promise<void> {
   const { panel: store, session } = bench;
   const { document, apply } = store.getState();
   if (act.do === "add") return session.setState({ adding: act.at });

@@ -1,5 +1,5 @@
 import { emptySelection } from "../../core/engine/selection.ts";
-import { chooseDisplay, displayChoices, heededSettings } from "../../core/panel/choose-display.ts";
+import { chooseDisplay, displayChoices, supportedSettings } from "../../core/panel/choose-display.ts";
 import { addRow, duplicateRow, moveRow, removeRow } from "../../core/panel/edit.ts";
 import { isFacet } from "../../core/panel/panel.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
@@ -62,7 +62,7 @@ export function benchActions(shop: OpenShop, bench: Bench): Action[] {
       return [
         { name: `Settings of ${title}`, run: () => session.setState({ unfolded: row.id }) },
         ...(isFacet(row)
-          ? heededSettings(row).map((setting) => ({
+          ? supportedSettings(row).map((setting) => ({
               name: `${title}: ${settingDefinition(setting).label.toLowerCase()}`,
               run: () => showSetting(session, row.id, settingDefinition(setting).label),
             }))

@@ -12,7 +12,7 @@ const kept = object({
 });
 
 type Raw = InferType<typeof kept>;
-export type Kept = { [K in keyof Raw]-?: Exclude<Raw[K], undefined> };
+export type RememberedBench = { [K in keyof Raw]-?: Exclude<Raw[K], undefined> };
 const names = Object.keys(kept.fields) as (keyof Raw)[];
 
 const panelKey = (shop: string): string => `trellis bench ${shop}`;
@@ -32,13 +32,13 @@ export const lastPanel = (shop: string): string | undefined =>
   tried(() => localStorage.getItem(panelKey(shop))) ?? undefined;
 
 /** How a panel's bench was left. */
-export function lastSession(shop: string, slug: string): Partial<Kept> {
+export function lastSession(shop: string, slug: string): Partial<RememberedBench> {
   const text = tried(() => localStorage.getItem(sessionKey(shop, slug)));
   const found = text ? tried(() => kept.validateSync(JSON.parse(text), { stripUnknown: true })) : undefined;
   return Object.fromEntries(Object.entries(found ?? {}).filter(([, value]) => value !== undefined));
 }
 
-type KeptState = { [K in keyof Kept]: Kept[K] | undefined };
+type KeptState = { [K in keyof RememberedBench]: RememberedBench[K] | undefined };
 
 /** The store of a session, as far as it is remembered. */
 interface KeptStore {

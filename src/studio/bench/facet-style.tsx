@@ -4,15 +4,15 @@ import { useStore } from "zustand";
 import { addStyle, spokenToken, withoutValue, withValue } from "../../core/look/edit.ts";
 import { emptyLook } from "../../core/look/empty-look.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
-import { settingOf, type TokenValues } from "../../core/look/resolve.ts";
-import type { State } from "../../core/look/value.ts";
+import { type TokenValues, tokenSettingOf } from "../../core/look/resolve.ts";
+import type { TokenState } from "../../core/look/value.ts";
 import { setOptionStyle, setOverride, takeAsStyle } from "../../core/panel/edit.ts";
 import { partsOfFacet } from "../../core/panel/look/parts-of.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import type { Band } from "../../core/settings/band.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
-import { type Target, targetIn } from "../look/look-context.ts";
+import { type StyleTarget, targetIn } from "../look/look-context.ts";
 import { useAddLook } from "../look/make-look.ts";
 import { PartCard } from "../look/part-card.tsx";
 import type { DocumentStore } from "../shell/document-store.ts";
@@ -32,7 +32,7 @@ interface Props {
   band: Band;
   /** The part and the state that are shown first. */
   part?: string;
-  state?: State;
+  state?: TokenState;
 }
 
 /** How one facet looks: an option style, and what differs for it alone; or the look, for all that is drawn in it. */
@@ -82,15 +82,15 @@ function Apart({
   const style = look.styles.find(({ id }) => id === row.style);
   const apart: TokenValues = row.look ?? {};
   const put = (values: TokenValues, words: string) => apply(setOverride(row.id, values, words), true);
-  const ownTarget: Target = {
+  const ownTarget: StyleTarget = {
     look: { ...look, values: { ...look.values, ...style?.values, ...apart } },
     sets: (token) => apart[token.name]?.[band] !== undefined,
     set(token, value) {
       const around = { values: { ...look.values, ...style?.values } };
-      const base = { ...apart, [token.name]: apart[token.name] ?? settingOf(around, token) };
+      const base = { ...apart, [token.name]: apart[token.name] ?? tokenSettingOf(around, token) };
       put(withValue(base, token, band, value), `${title}: ${spokenToken(token)}`);
     },
-    giveBack: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} reset`),
+    reset: (token) => put(withoutValue(apart, token, band), `${title}: ${spokenToken(token)} reset`),
   };
   const target =
     whom === "facet" || !store || (whom === "style" && !style)

@@ -4,7 +4,7 @@ import { bandAt, resolve } from "../../core/settings/band.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
 import type { Standing } from "../../storefront/stage/arrange/act.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
-import { seenAs } from "../shell/sight.tsx";
+import { sightFilter } from "../shell/sight.tsx";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { LanguageChoice } from "./language-choice.tsx";
 import { Rail } from "./rail/rail.tsx";
@@ -88,7 +88,7 @@ export function Frame({
             src={`/draft/${encodeURIComponent(shop.slug)}${address}?stage&panel=${encodeURIComponent(slug)}`}
             className="origin-top-left border-0"
             style={{
-              ...seenAs(sight),
+              ...sightFilter(sight),
               width,
               height: Math.max(60, height - (edge * 2) / scale),
               transform: `scale(${scale})`,

@@ -1,6 +1,6 @@
 import { createElement, useId } from "react";
 import { buttonIcons as names } from "../../core/settings/behaviour.ts";
-import { buttonIcons } from "../../storefront/panel/button-icons.ts";
+import { buttonIconPaths } from "../../storefront/panel/button-icons.ts";
 
 type Name = (typeof names)[number];
 
@@ -28,7 +28,7 @@ export function IconChoice({ label, value, set }: { label: string; value: Name; 
           ) : (
             <svg width="15" height="15" viewBox="0 0 24 24" aria-hidden="true">
               <g fill="none" stroke="currentColor" strokeWidth="2" strokeLinecap="round" strokeLinejoin="round">
-                {buttonIcons[name].map(([tag, shape], at) => createElement(tag, { key: at, ...shape }))}
+                {buttonIconPaths[name].map(([tag, shape], at) => createElement(tag, { key: at, ...shape }))}
               </g>
             </svg>
           )}

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { parentOf } from "../../core/catalogue/path.ts";
 import { countsOf } from "../../core/engine/engine.ts";
-import { fitsWords, words } from "../../core/engine/index/words.ts";
+import { matchesWords, words } from "../../core/engine/index/words.ts";
 import { hasLink } from "../../core/panel/links.ts";
 import type { LinksPiece } from "../../core/panel/pieces.ts";
 import { FindField } from "../controls/find-field.tsx";
@@ -31,7 +31,7 @@ export function LinksSettings({ row, title, change }: Props) {
     : now === "except" && which !== "all" && "except" in which
       ? which.except
       : undefined;
-  const fitting = options.filter(({ label }) => fitsWords(label, words(asked)));
+  const fitting = options.filter(({ label }) => matchesWords(label, words(asked)));
   const more = fitting.length - most;
   // Ticked is what is linked: with all but some, those that are not named.
   const put = (id: string, label: string, on: boolean) => {

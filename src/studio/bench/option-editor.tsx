@@ -2,7 +2,7 @@ import { ArrowDownToLine, ArrowUpToLine } from "lucide-react";
 import { useState } from "react";
 import { parentOf } from "../../core/catalogue/path.ts";
 import { countsOf } from "../../core/engine/engine.ts";
-import { fitsWords, words } from "../../core/engine/index/words.ts";
+import { matchesWords, words } from "../../core/engine/index/words.ts";
 import type { PanelEdit } from "../../core/panel/edit.ts";
 import {
   forgetValues,
@@ -67,7 +67,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
 
   const of = { id, title };
   const all = listOptions(row, answer);
-  const shown = all.filter(({ label }) => fitsWords(label, words(asked))).slice(0, most);
+  const shown = all.filter(({ label }) => matchesWords(label, words(asked))).slice(0, most);
   const stated = new Set([...plain.options, ...answer.options].map((option) => option.id));
   const stale = staleValues(rules, (value) => stated.has(value));
   const apply = (edit: PanelEdit) => store.getState().apply(edit);

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import { stayingHeight } from "../../core/page/bars.ts";
-import { freeShare, leastFree } from "../../core/page/sticky-row.ts";
+import { stickyHeights } from "../../core/page/bars.ts";
+import { freeScreenShare, minFreeShare } from "../../core/page/sticky-row.ts";
 import { followBehaviour, resetBehaviour, setBehaviour, setLook } from "../../core/panel/edit.ts";
 import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/settings/behaviour.ts";
@@ -149,10 +149,10 @@ function useRowOff(): (band: Band) => string | undefined {
     const measure = measures[band];
     if (placementFacts[resolve(placement, band)].sticks !== "row" || !measure) return undefined;
     const offset = measure.bars + behaviours.on(behaviour, "nudge", band);
-    const free = freeShare(offset, measure.panel, screens[band].height);
-    return free >= leastFree
+    const free = freeScreenShare(offset, measure.panel, screens[band].height);
+    return free >= minFreeShare
       ? undefined
-      : `The panel is ${measure.panel} px high here, which leaves ${Math.floor(free * 100)}% of the screen. A sticky row must leave ${leastFree * 100}%.`;
+      : `The panel is ${measure.panel} px high here, which leaves ${Math.floor(free * 100)}% of the screen. A sticky row must leave ${minFreeShare * 100}%.`;
   };
 }
 
@@ -165,11 +165,11 @@ function Offset() {
   const screens = useSession((state) => state.screens);
   const words = (band: Band) => {
     if (behaviourOff("sticky", resolve(placement, band)) || !behaviours.on(behaviour, "sticky", band)) return undefined;
-    const sum = stayingHeight(bars)[band];
+    const sum = stickyHeights(bars)[band];
     const nudge = behaviours.on(behaviour, "nudge", band);
     const measure = placementFacts[resolve(placement, band)].sticks === "row" ? measures[band] : undefined;
     const free = measure
-      ? `, ${measure.panel} px high: ${Math.floor(freeShare(sum + nudge, measure.panel, screens[band].height) * 100)}% of the screen stays free`
+      ? `, ${measure.panel} px high: ${Math.floor(freeScreenShare(sum + nudge, measure.panel, screens[band].height) * 100)}% of the screen stays free`
       : "";
     const off = nudge === 0 ? "" : nudge > 0 ? `, a gap of ${nudge} px` : `, ${-nudge} px under the bars`;
     return `${band} ${sum + nudge} px${off}${free}`;

@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { useSWRConfig } from "swr";
 import type { PanelSummary } from "../../core/api/shop.ts";
 import { placePanel } from "../../core/page/edit.ts";
-import { usualPages } from "../../core/page/shown-page.ts";
+import { defaultPages } from "../../core/page/shown-page.ts";
 import { renamePanel } from "../../core/panel/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
@@ -46,7 +46,7 @@ export function PanelTabs({ shop, current }: { shop: string; current: string }) 
   };
   const list = useAllPages();
   const usual = (first: string) => {
-    const on = usualPages(list, pages.getState().document).length;
+    const on = defaultPages(list, pages.getState().document).length;
     return on > 0 ? `${first} then becomes the default panel, on ${on} of ${list.length} pages.` : undefined;
   };
   const entries = useDocumentEntries(

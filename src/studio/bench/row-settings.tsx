@@ -2,7 +2,7 @@ import { useState } from "react";
 import { displays } from "../../core/displays/displays.ts";
 import { combineEdits } from "../../core/document/edit.ts";
 import type { Mode } from "../../core/engine/question.ts";
-import { heededSettings } from "../../core/panel/choose-display.ts";
+import { supportedSettings } from "../../core/panel/choose-display.ts";
 import { followSetting, resetSetting, setMode, setSetting, setTranslation } from "../../core/panel/edit.ts";
 import { engineMerges } from "../../core/panel/options.ts";
 import { isFacet, rulesOf } from "../../core/panel/panel.ts";
@@ -59,7 +59,7 @@ export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
 }
 
 function Settings({ row, title }: { row: FacetRow; title: string }) {
-  const names = heededSettings(row).filter((name) => isAsked(row, name));
+  const names = supportedSettings(row).filter((name) => isAsked(row, name));
   const single = names.filter((name) => !isBanded(name));
   const banded = names.filter((name) => isBanded(name));
   const languages = useShopSettings((settings) => settings.languages);

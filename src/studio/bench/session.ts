@@ -11,7 +11,7 @@ import type { Band } from "../../core/settings/band.ts";
 import { firstScreens, type Screen } from "../../core/settings/first-screen.ts";
 import type { Vision } from "../../core/swatch/measure.ts";
 import type { ToStage } from "../../storefront/stage/messages.ts";
-import type { Kept } from "./bench-memory.ts";
+import type { RememberedBench } from "./bench-memory.ts";
 
 /** The page on the stage, and its products' answer; written by `stage-page.tsx` and `evidence-line.tsx`. */
 interface StageState {
@@ -102,7 +102,7 @@ export type Zoom = "read" | "fit" | "half" | "actual";
 export type SessionStore = StoreApi<Session>;
 
 /** @param address of the page that is on the stage at first @param kept how the bench was left */
-export const createSession = (address: string, kept: Partial<Kept> = {}): SessionStore =>
+export const createSession = (address: string, kept: Partial<RememberedBench> = {}): SessionStore =>
   createStore<Session>(() => ({
     selection: emptySelection,
     chosenBy: undefined,

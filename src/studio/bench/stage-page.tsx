@@ -3,7 +3,7 @@ import { reachesOf } from "../../core/findings/reach.ts";
 import type { PanelOnPage } from "../../core/page/pages-schema.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { behaviours } from "../../core/settings/behaviour.ts";
-import type { PagePanel, Target } from "../../storefront/page/page-panel.ts";
+import type { PagePanel, SendTarget } from "../../storefront/page/page-panel.ts";
 import { readDocument } from "../shell/documents.ts";
 import { useAnswer, useAsked, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";
@@ -73,7 +73,7 @@ async function panelsOf(
   shop: string,
   standing: readonly PanelOnPage[],
   open: Pick<Bench, "panel" | "slug">,
-  targetOf: (document: PanelDocument) => Promise<Target | undefined>,
+  targetOf: (document: PanelDocument) => Promise<SendTarget | undefined>,
 ): Promise<PagePanel[]> {
   const found = await Promise.all(
     standing.map(async ({ panel, at, after }): Promise<PagePanel | undefined> => {

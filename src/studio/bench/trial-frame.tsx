@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Band } from "../../core/settings/band.ts";
 import type { FromStage, ToStage } from "../../storefront/stage/messages.ts";
-import { noteShift } from "../shell/shift-results.ts";
+import { rememberShift } from "../shell/shift-results.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { widthOn } from "./page-width.ts";
@@ -31,7 +31,7 @@ function Trial({ band }: { band: Band }) {
         if (shown) tell({ zt: "page", ...shown });
         tell({ zt: "trial" });
       } else if (data.zt === "tried") {
-        noteShift(shop.slug, address, Math.max(0, ...data.shifts.map(({ felt }) => felt)));
+        rememberShift(shop.slug, address, Math.max(0, ...data.shifts.map(({ felt }) => felt)));
         session.setState(({ shifts, trials }) => ({
           shifts: { ...shifts, [band]: { of: tried, rows: data.shifts } },
           trials: trials.slice(1),

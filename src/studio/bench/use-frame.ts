@@ -6,7 +6,7 @@ import type { ArrangeAct, Standing } from "../../storefront/stage/arrange/act.ts
 import { type FromStage, type Handlers, handle, type ToStage } from "../../storefront/stage/messages.ts";
 import { pressAgain } from "../shell/keys.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
-import { doArranged } from "./arrange.ts";
+import { applyArrangement } from "./arrange.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
 /** An act on a page, with its point in the tool's window. */
@@ -78,7 +78,7 @@ export function useFrame(
       selection: ({ selection }) => session.setState({ selection, chosenBy: source ?? undefined }),
       arranged({ act }) {
         const { band: on, shop: now, bench: at } = latest.current;
-        void doArranged(inWindow(act, frame.current), on, now, at);
+        void applyArrangement(inWindow(act, frame.current), on, now, at);
       },
       go: ({ address, selection }) => session.setState({ address, ...(selection ? { selection } : {}) }),
       standing: (message) => setStanding(message.standing),
@@ -136,7 +136,7 @@ export function useFrame(
     openDrawer: (open) => tell({ zt: "drawer", open }),
     awake: awake > 0,
     standing: arranging ? standing : undefined,
-    act: (act) => void doArranged(act, band, latest.current.shop, latest.current.bench),
+    act: (act) => void applyArrangement(act, band, latest.current.shop, latest.current.bench),
     tell,
   };
 }

@@ -11,8 +11,8 @@ interface Props {
   /** Takes a new value for one that is gone. */
   callAsBefore(renamed: ChangeSummary["renamedValues"][number]): void;
   /** Mended cells that are let go, by {@link HiddenList}'s names. */
-  letGo: ReadonlySet<string>;
-  setLetGo(names: ReadonlySet<string>): void;
+  cleared: ReadonlySet<string>;
+  setCleared(names: ReadonlySet<string>): void;
 }
 
 /** The changes of a newer catalogue: in numbers, in panels and pages, by field, and product by product. */
@@ -20,8 +20,8 @@ export function ChangeList({
   change: { counts, effects, fields, added, gone, changed, renamed, renamedValues, hidden, hiddenCount },
   goOn,
   callAsBefore,
-  letGo,
-  setLetGo,
+  cleared,
+  setCleared,
 }: Props) {
   if (counts.added + counts.changed + counts.gone + fields.length + hidden.length === 0)
     return (
@@ -81,7 +81,7 @@ export function ChangeList({
           ))}
         </Part>
       ) : null}
-      <HiddenList hidden={hidden} count={hiddenCount} letGo={letGo} setLetGo={setLetGo} />
+      <HiddenList hidden={hidden} count={hiddenCount} cleared={cleared} setCleared={setCleared} />
       <Part title={effects.length === 0 ? "No panel or page changes" : "Effects on panels and pages"}>
         {effects.map(({ place, words }) => (
           <li key={place + words} className="py-1.5">

@@ -1,27 +1,27 @@
 import type { ChangeSummary } from "../../core/reconcile/change-summary.ts";
-import { Said } from "./moves.tsx";
+import { CellText } from "./moves.tsx";
 
 type Hidden = ChangeSummary["hidden"][number];
 
 /** Names a mended cell among others. */
-export const hiddenName = ({ mend, product }: Pick<Hidden, "mend" | "product">): string => `${mend}\n${product.id}`;
+export const hiddenKey = ({ mend, product }: Pick<Hidden, "mend" | "product">): string => `${mend}\n${product.id}`;
 
 interface Props {
   hidden: readonly Hidden[];
   /** How many there are, named or not. */
   count: number;
-  letGo: ReadonlySet<string>;
-  setLetGo(names: ReadonlySet<string>): void;
+  cleared: ReadonlySet<string>;
+  setCleared(names: ReadonlySet<string>): void;
 }
 
 /** Cells that were set by hand and that the new file says otherwise: each mend stays, or uses the new file. */
-export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
+export function HiddenList({ hidden, count, cleared, setCleared }: Props) {
   if (hidden.length === 0) return null;
-  const every = hidden.every((one) => letGo.has(hiddenName(one)));
+  const every = hidden.every((one) => cleared.has(hiddenKey(one)));
   const flip = (names: readonly string[], on: boolean) => {
-    const next = new Set(letGo);
+    const next = new Set(cleared);
     for (const name of names) on ? next.add(name) : next.delete(name);
-    setLetGo(next);
+    setCleared(next);
   };
   return (
     <section aria-label="Corrections that hide a newer value">
@@ -31,7 +31,7 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
             ? "One correction hides a newer value"
             : `Corrections hide ${count.toLocaleString("en")} newer values`}
         </h2>
-        <button type="button" className="btn btn-sm bg-base-100" onClick={() => flip(hidden.map(hiddenName), !every)}>
+        <button type="button" className="btn btn-sm bg-base-100" onClick={() => flip(hidden.map(hiddenKey), !every)}>
           {every ? "Keep all" : "Use the new values"}
         </button>
       </div>
@@ -42,28 +42,28 @@ export function HiddenList({ hidden, count, letGo, setLetGo }: Props) {
       <ul tabIndex={0} className="max-h-64 divide-y divide-hair overflow-auto">
         {hidden.map((one) => {
           const { product, variant, field, was, is, shows } = one;
-          const name = hiddenName(one);
+          const name = hiddenKey(one);
           return (
             <li key={name}>
               <label className="flex items-baseline gap-3 py-1.5 text-[13px]">
                 <input
                   type="checkbox"
                   className="checkbox checkbox-xs self-center"
-                  checked={letGo.has(name)}
+                  checked={cleared.has(name)}
                   onChange={(event) => flip([name], event.target.checked)}
                 />
                 <span className="flex-1">
                   <b className="font-semibold">{product.title}</b>
-                  {variant ? ` (${variant})` : ""}, {field}: was <Said text={was} /> in the old file and is{" "}
+                  {variant ? ` (${variant})` : ""}, {field}: was <CellText text={was} /> in the old file and is{" "}
                   <b>
-                    <Said text={is} />
+                    <CellText text={is} />
                   </b>{" "}
                   in the new one; your correction is{" "}
                   <b>
-                    <Said text={shows} />
+                    <CellText text={shows} />
                   </b>
                 </span>
-                <span className="text-quiet">{letGo.has(name) ? "uses the new file" : "Use the new value"}</span>
+                <span className="text-quiet">{cleared.has(name) ? "uses the new file" : "Use the new value"}</span>
               </label>
             </li>
           );

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { useSWRConfig } from "swr";
 import type { PastImport, ShopSummary } from "../../core/api/shop.ts";
 import { identity } from "../../core/catalogue/identity.ts";
-import { addMend, letGo as letMendsGo } from "../../core/catalogue/mend/edit.ts";
+import { addMend, clearSetValues } from "../../core/catalogue/mend/edit.ts";
 import type { NewMend } from "../../core/catalogue/mend/mend-schema.ts";
 import { combineEdits } from "../../core/document/edit.ts";
 import type { ChangeSummary } from "../../core/reconcile/change-summary.ts";
@@ -17,8 +17,8 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { ChangeList } from "./change-list.tsx";
-import { hiddenName } from "./hidden-list.tsx";
-import { importsPath, PastImports, takeBack } from "./past-imports.tsx";
+import { hiddenKey } from "./hidden-list.tsx";
+import { importsPath, PastImports, requestRevert } from "./past-imports.tsx";
 
 type Renamed = ChangeSummary["renamedValues"][number];
 
@@ -40,7 +40,7 @@ export function ImportView() {
   /** Values that are taken for those that they were. */
   const [taken, setTaken] = useState<readonly Renamed[]>([]);
   /** Mended cells that are let go with the new file. */
-  const [letGo, setLetGo] = useState<ReadonlySet<string>>(none);
+  const [cleared, setCleared] = useState<ReadonlySet<string>>(none);
   /** The comparison is wanted again, once the columns are read again. */
   const [again, setAgain] = useState(false);
   const navigate = useNavigate();
@@ -50,7 +50,7 @@ export function ImportView() {
   const restart = () => {
     setChange(undefined);
     setTaken([]);
-    setLetGo(none);
+    setCleared(none);
     sender.forget();
   };
   /** The documents that depend on the catalogue; undefined where they can't be loaded, which is reported. */
@@ -97,8 +97,8 @@ export function ImportView() {
   /** The corrections made along with the new file, as one step. */
   const mendAlong = (hidden: ChangeSummary["hidden"]) => {
     const edits = taken.map((one) => addMend(asBefore(one), one.field.name));
-    const cells = hidden.filter((one) => letGo.has(hiddenName(one)));
-    if (cells.length > 0) edits.push(letMendsGo(cells.map(({ mend, product }) => ({ mend, product: product.id }))));
+    const cells = hidden.filter((one) => cleared.has(hiddenKey(one)));
+    if (cells.length > 0) edits.push(clearSetValues(cells.map(({ mend, product }) => ({ mend, product: product.id }))));
     const [first] = edits;
     if (first)
       mends.getState().apply(edits.length === 1 ? first : combineEdits("Corrections with a newer file", edits));
@@ -112,7 +112,7 @@ export function ImportView() {
     const [latest] = (await mutate<PastImport[]>(importsPath(slug), request<PastImport[]>(importsPath(slug)))) ?? [];
     toast.success(`${done.products.toLocaleString("en")} products are in the catalogue now.`, {
       duration: 10_000,
-      ...(latest ? { action: { label: "Undo", onClick: () => void takeBack(slug, latest.id) } } : {}),
+      ...(latest ? { action: { label: "Undo", onClick: () => void requestRevert(slug, latest.id) } } : {}),
     });
   };
 
@@ -138,7 +138,13 @@ export function ImportView() {
         changed={restart}
         main={
           change ? (
-            <ChangeList change={change} goOn={goOn} callAsBefore={callAsBefore} letGo={letGo} setLetGo={setLetGo} />
+            <ChangeList
+              change={change}
+              goOn={goOn}
+              callAsBefore={callAsBefore}
+              cleared={cleared}
+              setCleared={setCleared}
+            />
           ) : undefined
         }
         foot={

@@ -6,7 +6,7 @@ import { tried } from "../shell/tried.ts";
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** Puts back what a file took the place of, and opens the shop anew: its mends and swatches are others then. */
-export const takeBack = (shop: string, id: number): Promise<boolean> =>
+export const requestRevert = (shop: string, id: number): Promise<boolean> =>
   tried(
     () => sendJson("POST", `${shopPath(shop)}/imports/${id}/take-back`, {}),
     async () => location.assign(`/shops/${encodeURIComponent(shop)}/catalogue`),
@@ -41,7 +41,7 @@ export function PastImports({ shop }: { shop: string }) {
               type="button"
               className="btn btn-sm"
               aria-label={`Undo ${words}`}
-              onClick={() => void takeBack(shop, id)}
+              onClick={() => void requestRevert(shop, id)}
             >
               Undo
             </button>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { fitsWords, words } from "../../core/engine/index/words.ts";
+import { matchesWords, words } from "../../core/engine/index/words.ts";
 import type { FieldDetail } from "../../core/profile/field-detail.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { LabelField } from "../shell/label-field.tsx";
@@ -11,7 +11,7 @@ const shown = 100;
 export function ValueMender({ values, mender }: { values: FieldDetail["values"]; mender: Mender }) {
   const [asked, setAsked] = useState("");
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const fitting = values.filter(({ label }) => fitsWords(label, words(asked)));
+  const fitting = values.filter(({ label }) => matchesWords(label, words(asked)));
   // A value that a mend took away is no longer there to be merged.
   const merging = values.filter(({ label }) => chosen.includes(label));
   const flip = (label: string) =>

@@ -10,4 +10,4 @@ export const replaced = <T>(list: readonly T[], at: number, entry: T): T[] =>
   list.map((old, n) => (n === at ? entry : old));
 
 /** A list without one entry. */
-export const without = <T>(list: readonly T[], at: number): T[] => list.filter((_, n) => n !== at);
+export const withoutEntry = <T>(list: readonly T[], at: number): T[] => list.filter((_, n) => n !== at);

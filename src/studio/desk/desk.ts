@@ -29,7 +29,7 @@ import { leftOut, waysOfReach } from "../../core/recount/of-facet.ts";
 import {
   type CountedOptions,
   type CountedProducts,
-  type NamedProduct,
+  type RecountedProduct,
   recountOptions,
   recountProducts,
 } from "../../core/recount/recount.ts";
@@ -179,7 +179,7 @@ export class Desk {
   }
 
   /** The products behind a number: of several ways that it may be counted, by the one that finds fewest. */
-  recountProducts(ways: readonly CountedProducts[]): NamedProduct[] {
+  recountProducts(ways: readonly CountedProducts[]): RecountedProduct[] {
     const { catalogue } = this.#facts.index;
     return ways
       .map((way) => recountProducts(catalogue, way))

@@ -7,13 +7,13 @@ import type { ApiError } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
-import { type State, stateName } from "./use-editions.ts";
+import { type EditionState, stateName } from "./use-editions.ts";
 
 interface Props {
   editions: readonly EditionSummary[];
-  from: State;
-  to: State;
-  choose(states: { from: State; to: State }): void;
+  from: EditionState;
+  to: EditionState;
+  choose(states: { from: EditionState; to: EditionState }): void;
   differences: readonly Difference[] | undefined;
   findings: readonly Checked[] | undefined;
   error: ApiError | undefined;
@@ -34,8 +34,8 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
     const shown = pages.find(({ address }) => address === page);
     return [...(name ? [`in “${name}”`] : []), ...(page ? [`on ${shown ? pageName(shown) : page}`] : [])].join(" ");
   };
-  const states: State[] = [...editions.map(({ n }) => n), "draft"];
-  const pick = (label: string, value: State, put: (state: State) => void) => (
+  const states: EditionState[] = [...editions.map(({ n }) => n), "draft"];
+  const pick = (label: string, value: EditionState, put: (state: EditionState) => void) => (
     <select
       className="select select-sm w-auto"
       aria-label={label}

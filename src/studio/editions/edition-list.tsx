@@ -3,15 +3,15 @@ import { useState } from "react";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
-import { baseOf, type State } from "./use-editions.ts";
+import { type EditionState, editionBase } from "./use-editions.ts";
 
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 interface Props {
   shop: string;
   editions: readonly EditionSummary[];
-  from: State | undefined;
-  to: State;
+  from: EditionState | undefined;
+  to: EditionState;
   /** Compares an edition with the draft. */
   compare(n: number): void;
   broughtBack(): void;
@@ -52,7 +52,7 @@ export function EditionList({ shop, editions, from, to, compare, broughtBack }: 
               </b>
               <a
                 className={icon}
-                href={`${baseOf(shop, n)}/`}
+                href={`${editionBase(shop, n)}/`}
                 target="_blank"
                 rel="noreferrer"
                 aria-label={`View edition ${n}`}

@@ -11,13 +11,13 @@ import { EditionList } from "./edition-list.tsx";
 import { OntoSite } from "./onto-site.tsx";
 import { PublishCard } from "./publish-card.tsx";
 import { TwoPages } from "./two-pages.tsx";
-import { type State, useDifferences, useEditions, useNewFindings } from "./use-editions.ts";
+import { type EditionState, useDifferences, useEditions, useNewFindings } from "./use-editions.ts";
 
 /** The editions, what changed since, and publishing. */
 export function EditionsView() {
   const { shop, settings } = useOpenShop();
   const { data: editions, error, mutate } = useEditions(shop.slug);
-  const [chosen, choose] = useState<{ from?: State; to?: State }>({});
+  const [chosen, choose] = useState<{ from?: EditionState; to?: EditionState }>({});
   const [shown, show] = useState<"differences" | "site">("differences");
   const stores = useMemo(() => [settings], [settings]);
   const newest = editions?.[0]?.n;

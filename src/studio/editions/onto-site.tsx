@@ -11,14 +11,14 @@ import { shopPath } from "../api.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
-import { type State, stateName, useHandoff } from "./use-editions.ts";
+import { type EditionState, stateName, useHandoff } from "./use-editions.ts";
 
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 
 /** The way onto a real site: how panels stand there, the files, and what a site's pages take. */
 export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) {
   const { shop, settings } = useOpenShop();
-  const [of, choose] = useState<State>(editions[0]?.n ?? "draft");
+  const [of, choose] = useState<EditionState>(editions[0]?.n ?? "draft");
   const site = useShopSettings(siteOf);
   const saved = useStore(settings, ({ saving }) => saving === "saved");
   const { data, error, isLoading } = useHandoff(shop.slug, of, saved ? site : undefined);
@@ -38,7 +38,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
             value={of}
             onChange={(event) => choose(event.target.value === "draft" ? "draft" : Number(event.target.value))}
           >
-            {([...editions.map(({ n }) => n), "draft"] as State[]).map((state) => (
+            {([...editions.map(({ n }) => n), "draft"] as EditionState[]).map((state) => (
               <option key={state} value={state}>
                 {stateName(state)}
               </option>

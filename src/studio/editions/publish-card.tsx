@@ -1,6 +1,6 @@
 import { Send } from "lucide-react";
 import { useState } from "react";
-import { longestNote } from "../../core/api/edition.ts";
+import { maxNoteLength } from "../../core/api/edition.ts";
 import { ApiError, sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 
@@ -57,7 +57,7 @@ export function PublishCard({ shop, next, changes, published }: Props) {
         <textarea
           className="textarea w-full text-[14px] text-base-content"
           rows={2}
-          maxLength={longestNote}
+          maxLength={maxNoteLength}
           value={note}
           placeholder="What this edition is about"
           onChange={(event) => setNote(event.target.value)}

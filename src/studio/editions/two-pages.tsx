@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages } from "../shell/shop-context.ts";
-import { baseOf, type State, stateName } from "./use-editions.ts";
+import { type EditionState, editionBase, stateName } from "./use-editions.ts";
 
 const widths = { wide: 1280, slim: 390 } as const;
 type Width = keyof typeof widths;
@@ -10,13 +10,13 @@ type Width = keyof typeof widths;
 const beat = 300;
 
 /** The same page before and after, live; what is chosen on one is chosen on the other. */
-export function TwoPages({ shop, from, to }: { shop: string; from: State; to: State }) {
+export function TwoPages({ shop, from, to }: { shop: string; from: EditionState; to: EditionState }) {
   const [width, setWidth] = useState<Width>("wide");
   const [address, setAddress] = useState("/");
   const pages = useAllPages();
   const before = useRef<HTMLIFrameElement>(null);
   const after = useRef<HTMLIFrameElement>(null);
-  const bases = [baseOf(shop, from), baseOf(shop, to)] as const;
+  const bases = [editionBase(shop, from), editionBase(shop, to)] as const;
   const [first, second] = bases;
   useEffect(() => {
     let shown = address;

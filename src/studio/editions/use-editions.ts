@@ -7,9 +7,9 @@ import type { Site } from "../../core/shop/shop-schema.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 
 /** A state of the shop: what is worked on, or an edition by its number. */
-export type State = number | "draft";
+export type EditionState = number | "draft";
 
-export const stateName = (state: State): string => (state === "draft" ? "Draft" : `Edition ${state}`);
+export const stateName = (state: EditionState): string => (state === "draft" ? "Draft" : `Edition ${state}`);
 
 /** A shop's editions, the newest first. */
 export const useEditions = (shop: string) =>
@@ -17,17 +17,17 @@ export const useEditions = (shop: string) =>
     revalidateOnMount: true,
   });
 
-const between = (from: State, to: State): string => `?from=${from}&to=${to}`;
+const between = (from: EditionState, to: EditionState): string => `?from=${from}&to=${to}`;
 
 /** Fetches the changes between two versions, in words, each time the view opens. */
-export const useDifferences = (shop: string, from: State | undefined, to: State) =>
+export const useDifferences = (shop: string, from: EditionState | undefined, to: EditionState) =>
   useSWR<Difference[], ApiError>(
     from === undefined ? null : `${shopPath(shop)}/differences${between(from, to)}`,
     request<Difference[]>,
   );
 
 /** Findings about panels in one state that the other does not have. */
-export const useNewFindings = (shop: string, from: State | undefined, to: State) =>
+export const useNewFindings = (shop: string, from: EditionState | undefined, to: EditionState) =>
   useSWR<Checked[], ApiError>(
     from === undefined ? null : `${shopPath(shop)}/new-findings${between(from, to)}`,
     request<Checked[]>,
@@ -37,7 +37,7 @@ export const useNewFindings = (shop: string, from: State | undefined, to: State)
  * The files that a site takes, of a state of the shop; made anew whenever how panels stand there changes.
  * @param site undefined while that is still being saved
  */
-export const useHandoff = (shop: string, of: State, site: Site | undefined) =>
+export const useHandoff = (shop: string, of: EditionState, site: Site | undefined) =>
   useSWR<HandoffPreview, ApiError>(
     site === undefined ? null : [`${shopPath(shop)}/handoff?of=${of}`, site],
     ([path]: [string, Site]) => request<HandoffPreview>(path),
@@ -45,5 +45,5 @@ export const useHandoff = (shop: string, of: State, site: Site | undefined) =>
   );
 
 /** The beginning of every address of a state's pages. */
-export const baseOf = (shop: string, state: State): string =>
+export const editionBase = (shop: string, state: EditionState): string =>
   state === "draft" ? `/draft/${encodeURIComponent(shop)}` : `/edition/${encodeURIComponent(shop)}/${state}`;

@@ -10,7 +10,7 @@ import { buildCatalogue, readTable } from "../../core/catalogue/read.ts";
 import type { Reading, RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import { suggestReading, withTitles } from "../../core/catalogue/suggest-reading.ts";
 import type { Table } from "../../core/catalogue/table.ts";
-import { hardlyRead, type UnreadableColumn } from "../../core/catalogue/unreadable-column.ts";
+import { type UnreadableColumn, unreadableColumns } from "../../core/catalogue/unreadable-column.ts";
 import { CatalogueIndex } from "../../core/engine/index/catalogue-index.ts";
 import { firstFields, reasonFor } from "../../core/panel/suggest/first-panel.ts";
 import type { Ranked } from "../../core/panel/suggest/rank.ts";
@@ -127,7 +127,7 @@ export class FileReader {
         products: index.products,
         variants: index.variants,
         by: by.map((at) => table.header[at] ?? ""),
-        hardly: hardlyRead(table, problems),
+        hardly: unreadableColumns(table, problems),
         join: joinOffer(table, withTitles(table, reading)),
         missing: this.#known.fields.flatMap(({ key, name, role }) =>
           role === "attribute" && !catalogue.columns.has(key) ? [{ key, name }] : [],

@@ -2,7 +2,7 @@ import { formatHex, oklch } from "culori";
 import { useEffect, useMemo, useState } from "react";
 import { groundsUnder } from "../../core/look/audit.ts";
 import { alphaOf, hexOf, over } from "../../core/look/colour.ts";
-import { type LookValues, type Scheme, wayOf } from "../../core/look/resolve.ts";
+import { type LookValues, referencesOf, type Scheme } from "../../core/look/resolve.ts";
 import { type Token, tokens } from "../../core/look/tokens.ts";
 import { following, type TokenValue } from "../../core/look/value.ts";
 import type { Band } from "../../core/settings/band.ts";
@@ -83,7 +83,7 @@ function Picker({ token, look, band, scheme, value, set }: Props) {
   const shownHue = c > 0.002 && h !== undefined ? h : hue;
   const against = useMemo(() => groundsUnder(look, token, band, scheme), [look, token, band, scheme]);
   const take = (hex: string, strength = alpha) => set(strength === 1 ? hex : hex + two(strength));
-  const [follows] = wayOf(look, token.name, band, scheme);
+  const [follows] = referencesOf(look, token.name, band, scheme);
   const worst = against && Math.min(...against.grounds.map((ground) => contrast(over(value, ground), ground)));
   return (
     <div className="grid gap-2.5 text-[13px]">

@@ -3,14 +3,14 @@ import { ArrowLeft, FileUp } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { spokenToken } from "../../core/look/edit.ts";
 import { emptyLook } from "../../core/look/empty-look.ts";
-import { type Reading, valuesOf } from "../../core/look/from-css/read-look.ts";
+import { type LookReading, lookValuesOf } from "../../core/look/from-css/read-look.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
 import { tokens } from "../../core/look/tokens.ts";
 import { Fault } from "../shell/alert.tsx";
 import type { LookService } from "./look.worker.ts";
 import { LookGlyph } from "./look-glyph.tsx";
 
-type Outcome = { readings: Reading[]; missing: string[] } | { trouble: string };
+type Outcome = { readings: LookReading[]; missing: string[] } | { trouble: string };
 
 /** A worker that reads style sheets, as long as someone wants it. */
 function useReader(): Remote<LookService> | undefined {
@@ -64,7 +64,7 @@ export function FromShop({ make, back }: { make(document: LookDocument): void; b
   const look = useMemo(
     () => ({
       ...emptyLook("From the shop"),
-      values: valuesOf(readings.filter(({ token }) => !without.has(token))),
+      values: lookValuesOf(readings.filter(({ token }) => !without.has(token))),
     }),
     [readings, without],
   );
@@ -146,7 +146,7 @@ function ReadingLine({
   taken,
   take,
 }: {
-  reading: Reading;
+  reading: LookReading;
   taken: boolean;
   take(taken: boolean): void;
 }) {

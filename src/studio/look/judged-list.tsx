@@ -2,7 +2,7 @@ import { Wrench } from "lucide-react";
 import { useMemo } from "react";
 import { toast } from "sonner";
 import { auditLook, type LookIssue } from "../../core/look/audit.ts";
-import { fixFor, mendAll } from "../../core/look/contrast-fix.ts";
+import { fixAll, fixFor } from "../../core/look/contrast-fix.ts";
 import { spokenToken } from "../../core/look/edit.ts";
 import { tokens } from "../../core/look/tokens.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
@@ -48,7 +48,7 @@ export function JudgedList() {
           a colour’s hue and only makes it lighter or darker.
         </p>
         {faults.length > 0 ? (
-          <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Fix all", mendAll(look))}>
+          <button type="button" className="btn btn-primary btn-xs" onClick={() => put("Fix all", fixAll(look))}>
             <Wrench size={12} aria-hidden /> Fix all
           </button>
         ) : null}

@@ -2,7 +2,7 @@ import { createContext, useContext } from "react";
 import { createStore, type StoreApi, useStore } from "zustand";
 import {
   changeStyle,
-  giveBackToken,
+  resetToken,
   setDark,
   setToken,
   spokenToken,
@@ -10,9 +10,9 @@ import {
   withValue,
 } from "../../core/look/edit.ts";
 import type { LookDocument } from "../../core/look/look-schema.ts";
-import { type LookValues, type Scheme, settingOf } from "../../core/look/resolve.ts";
+import { type LookValues, type Scheme, tokenSettingOf } from "../../core/look/resolve.ts";
 import type { Token } from "../../core/look/tokens.ts";
-import type { State, TokenValue } from "../../core/look/value.ts";
+import type { TokenState, TokenValue } from "../../core/look/value.ts";
 import type { SpecimenWords } from "../../core/panel/look/specimen.ts";
 import type { Band, Banded } from "../../core/settings/band.ts";
 import type { Vision } from "../../core/swatch/measure.ts";
@@ -32,7 +32,7 @@ export interface LookSession {
   direction: "ltr" | "rtl";
   /** The part that is styled, and the state of it. */
   part: string;
-  state: State;
+  state: TokenState;
   /** The option style that is worked on in the look's place. */
   style: string | undefined;
 }
@@ -53,13 +53,13 @@ export const createLookSession = (): LookSessionStore =>
   }));
 
 /** The target of token values: a look, an option style of it, or a facet. */
-export interface Target {
+export interface StyleTarget {
   /** All that is set, for showing what a token comes to. */
   look: LookValues;
   /** Whether the target itself sets a token. */
   sets(token: Token): boolean;
   set(token: Token, value: TokenValue): void;
-  giveBack(token: Token): void;
+  reset(token: Token): void;
 }
 
 /** Sets tokens in a look, or in one of its option styles, on a band and in a scheme. */
@@ -67,7 +67,7 @@ export function targetIn(
   store: DocumentStore<LookDocument>,
   look: LookDocument,
   { band, scheme, style: id }: Pick<LookSession, "band" | "scheme" | "style">,
-): Target {
+): StyleTarget {
   const { apply } = store.getState();
   const style = look.styles.find((one) => one.id === id);
   if (style) {
@@ -75,13 +75,13 @@ export function targetIn(
       apply(changeStyle(style.id, `${style.name}: ${spokenToken(token)}`, { values }), true);
     const base = (token: Token) => ({
       ...style.values,
-      [token.name]: style.values[token.name] ?? settingOf(look, token),
+      [token.name]: style.values[token.name] ?? tokenSettingOf(look, token),
     });
     return {
       look: { ...look, values: { ...look.values, ...style.values } },
       sets: (token) => Object.hasOwn(style.values, token.name),
       set: (token, value) => put(token, withValue(base(token), token, band, value)),
-      giveBack: (token) => put(token, withoutValue(style.values, token, band)),
+      reset: (token) => put(token, withoutValue(style.values, token, band)),
     };
   }
   const dark = scheme === "dark";
@@ -93,8 +93,7 @@ export function targetIn(
         : look.values[token.name]?.[band] !== undefined,
     set: (token, value) =>
       apply(dark && token.type === "colour" ? setDark(token, value) : setToken(token, band, value), true),
-    giveBack: (token) =>
-      apply(dark && token.type === "colour" ? setDark(token, undefined) : giveBackToken(token, band)),
+    reset: (token) => apply(dark && token.type === "colour" ? setDark(token, undefined) : resetToken(token, band)),
   };
 }
 

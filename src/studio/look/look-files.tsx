@@ -4,7 +4,12 @@ import { setTokens, spokenToken, takeLook } from "../../core/look/edit.ts";
 import { toDesignTokens } from "../../core/look/exchange/design-tokens.ts";
 import { guessAll } from "../../core/look/exchange/match-names.ts";
 import { fromProperties, toProperties } from "../../core/look/exchange/properties.ts";
-import { type ForeignToken, fromDesignTokens, isOwnFile, readForeign } from "../../core/look/exchange/read-tokens.ts";
+import {
+  type ForeignToken,
+  fromDesignTokens,
+  isOwnTokenFile,
+  readForeign,
+} from "../../core/look/exchange/read-tokens.ts";
 import { parts, tokens } from "../../core/look/tokens.ts";
 import type { TokenValue } from "../../core/look/value.ts";
 import { valueFault } from "../../core/look/value-fault.ts";
@@ -34,7 +39,7 @@ export function LookFiles() {
         apply(
           takeLook(`Import ${file.name}`, { ...fromProperties(text, look.name), styles: look.styles, css: look.css }),
         );
-      else if (isOwnFile(text)) apply(takeLook(`Import ${file.name}`, fromDesignTokens(text)));
+      else if (isOwnTokenFile(text)) apply(takeLook(`Import ${file.name}`, fromDesignTokens(text)));
       else {
         setForeign(readForeign(text));
         return;

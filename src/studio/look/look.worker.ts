@@ -1,14 +1,14 @@
 import { expose } from "comlink";
-import { type BroughtFile, together } from "../../core/look/from-css/bring.ts";
+import { type ImportedFile, together } from "../../core/look/from-css/bring.ts";
 import { readPicture } from "../../core/look/from-css/picture-colours.ts";
-import { type Reading, readLook } from "../../core/look/from-css/read-look.ts";
+import { type LookReading, readLook } from "../../core/look/from-css/read-look.ts";
 
 /** Longest side at which a picture is looked at, in px. */
 const side = 480;
 
 const served = {
   /** The look in style sheets and a saved page; what cannot be read is reported in words. */
-  read(files: readonly BroughtFile[]): { readings: Reading[]; missing: string[] } | { trouble: string } {
+  read(files: readonly ImportedFile[]): { readings: LookReading[]; missing: string[] } | { trouble: string } {
     try {
       const { missing, ...brought } = together(files);
       return { readings: readLook(brought), missing };
@@ -17,7 +17,7 @@ const served = {
     }
   },
   /** The colours of a picture of the shop. */
-  async look(name: string, file: Blob): Promise<Reading[]> {
+  async look(name: string, file: Blob): Promise<LookReading[]> {
     const bitmap = await createImageBitmap(file);
     const scale = Math.min(1, side / Math.max(bitmap.width, bitmap.height));
     const canvas = new OffscreenCanvas(

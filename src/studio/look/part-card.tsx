@@ -2,18 +2,18 @@ import { Link2, RotateCcw } from "lucide-react";
 import { useMemo } from "react";
 import { spokenToken } from "../../core/look/edit.ts";
 import type { Scheme } from "../../core/look/resolve.ts";
-import { dependents, followersOf, valueOn, wayOf } from "../../core/look/resolve.ts";
+import { dependents, followersOf, referencesOf, valueOn } from "../../core/look/resolve.ts";
 import { parts, type Token, tokenName, tokens } from "../../core/look/tokens.ts";
-import { type State, stateBefore } from "../../core/look/value.ts";
+import { stateBefore, type TokenState } from "../../core/look/value.ts";
 import type { Band } from "../../core/settings/band.ts";
 import { statesOfPart } from "../../storefront/panel/part-at.ts";
 import { PicturePick } from "../controls/picture-pick.tsx";
-import type { Target } from "./look-context.ts";
+import type { StyleTarget } from "./look-context.ts";
 import { TokenField } from "./token-field.tsx";
 
 const groups = [...new Set(Object.values(parts).map(({ group }) => group))];
 
-const stateWords: Record<State, string> = {
+const stateWords: Record<TokenState, string> = {
   rest: "rest",
   hovered: "hovered",
   focused: "focused",
@@ -23,12 +23,12 @@ const stateWords: Record<State, string> = {
 };
 
 interface Props {
-  target: Target;
+  target: StyleTarget;
   band: Band;
   scheme: Scheme;
   part: string;
-  state: State;
-  pick(part: string, state: State): void;
+  state: TokenState;
+  pick(part: string, state: TokenState): void;
   /** Parts that can be chosen; all where it is absent. */
   among?: readonly string[];
 }
@@ -111,13 +111,13 @@ export function PartCard({ target, band, scheme, part, state, pick, among }: Pro
   );
 }
 
-function nearest(part: string, property: string, state: State): Token | undefined {
+function nearest(part: string, property: string, state: TokenState): Token | undefined {
   const found = tokens.get(tokenName(part, property, state));
   return found ?? (state === "rest" ? undefined : nearest(part, property, stateBefore[state]));
 }
 
 /** States whose pictures stand side by side: what most options need. */
-const pictured: readonly State[] = ["rest", "hovered", "chosen"];
+const pictured: readonly TokenState[] = ["rest", "hovered", "chosen"];
 
 /** The pictures of a part in the states that matter most, and in the one that is open, side by side. */
 function PictureLine({
@@ -143,7 +143,7 @@ function PictureLine({
             caption={one === "rest" ? "unchosen" : stateWords[one]}
             label={`${token.label}, ${one === "rest" ? "unchosen" : stateWords[one]}`}
             value={target.sets(token) ? String(valueOn(target.look, token.name, band, scheme)) : ""}
-            set={(address) => (address === "" ? target.giveBack(token) : target.set(token, address))}
+            set={(address) => (address === "" ? target.reset(token) : target.set(token, address))}
           />
         ))}
       </div>
@@ -165,7 +165,7 @@ function TokenLine({
   followers: ReadonlyMap<string, readonly string[]>;
 }) {
   const set = target.sets(token);
-  const way = wayOf(target.look, token.name, band, scheme);
+  const way = referencesOf(target.look, token.name, band, scheme);
   const users = [...dependents(target.look, [token.name], followers)].slice(1);
   const [follows] = way;
   const followed = follows === undefined ? undefined : tokens.get(follows);
@@ -183,7 +183,7 @@ function TokenLine({
           disabled={!set}
           aria-label={`Reset ${token.label}`}
           title="Reset"
-          onClick={() => target.giveBack(token)}
+          onClick={() => target.reset(token)}
         >
           <RotateCcw size={12} aria-hidden />
         </button>

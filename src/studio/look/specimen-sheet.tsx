@@ -3,15 +3,15 @@ import useSWRImmutable from "swr/immutable";
 import { displayNames, displays } from "../../core/displays/displays.ts";
 import { over } from "../../core/look/colour.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
-import { heldOpen } from "../../core/look/held.ts";
+import { withHeldStates } from "../../core/look/held.ts";
 import { valueOn } from "../../core/look/resolve.ts";
-import { type State, states } from "../../core/look/value.ts";
+import { states, type TokenState } from "../../core/look/value.ts";
 import { pageLook } from "../../core/panel/look/page-look.ts";
 import { fixedQueries, resolveBands, resolveScheme } from "../../core/settings/media.ts";
 import { putAllViews } from "../../storefront/panel/displays/all.ts";
 import { partsAt, statesOfPart } from "../../storefront/panel/part-at.ts";
 import { drawSpecimen, eraseSpecimen, otherSpecimens, type SpecimenName } from "../../storefront/panel/specimen.tsx";
-import { seenAs } from "../shell/sight.tsx";
+import { sightFilter } from "../shell/sight.tsx";
 import { useLook, useLookDocument, useLookSession } from "./look-context.ts";
 
 putAllViews();
@@ -29,7 +29,7 @@ const nameOf = (name: SpecimenName): string =>
   (displays as Partial<Record<SpecimenName, { label: string }>>)[name]?.label ??
   otherNames[name as keyof typeof otherNames];
 
-const stateNames: Record<State, string> = {
+const stateNames: Record<TokenState, string> = {
   rest: "At rest",
   hovered: "Hovered",
   focused: "Focused",
@@ -48,7 +48,7 @@ export function SpecimenSheet() {
   const own = useMemo(() => new CSSStyleSheet(), []);
   const sheets = useMemo(() => [sheet, own], [sheet, own]);
   useEffect(() => {
-    if (base !== undefined) sheet.replaceSync(heldOpen(base) + bare);
+    if (base !== undefined) sheet.replaceSync(withHeldStates(base) + bare);
   }, [base, sheet]);
   useEffect(() => {
     const chosen = look.styles.find(({ id }) => id === style);
@@ -60,7 +60,7 @@ export function SpecimenSheet() {
     let over = false;
     // The reader of CSS is only loaded where there is some.
     import("../../core/look/extra-css.ts").then(({ containedCss }) => {
-      if (!over) own.replaceSync(css + heldOpen(containedCss(shown.css, ".zt-panel")));
+      if (!over) own.replaceSync(css + withHeldStates(containedCss(shown.css, ".zt-panel")));
     }, console.error);
     return () => {
       over = true;
@@ -93,7 +93,7 @@ export function SpecimenSheet() {
           dir={direction}
           style={{
             background: back ?? photo,
-            ...seenAs(vision),
+            ...sightFilter(vision),
           }}
         >
           {[...displayNames, ...otherSpecimens].map((name) => (
@@ -141,7 +141,7 @@ interface RowProps {
   name: SpecimenName;
   sheets: readonly CSSStyleSheet[];
   ready: boolean;
-  pick(part: string, state: State): void;
+  pick(part: string, state: TokenState): void;
 }
 
 function SpecimenRow({ name, sheets, ready, pick }: RowProps) {
@@ -161,7 +161,7 @@ function SpecimenRow({ name, sheets, ready, pick }: RowProps) {
   );
 }
 
-function SpecimenCell({ name, state, sheets, ready, pick }: RowProps & { state: State }) {
+function SpecimenCell({ name, state, sheets, ready, pick }: RowProps & { state: TokenState }) {
   const host = useRef<HTMLDivElement>(null);
   const { band, words, direction } = useLookSession((session) => session);
   const language = direction === "rtl" ? "ar" : "en";

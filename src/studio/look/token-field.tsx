@@ -7,12 +7,12 @@ import { valueFault } from "../../core/look/value-fault.ts";
 import type { Band } from "../../core/settings/band.ts";
 import { PicturePick } from "../controls/picture-pick.tsx";
 import { ColourPick } from "./colour-pick.tsx";
-import type { Target } from "./look-context.ts";
+import type { StyleTarget } from "./look-context.ts";
 import { NumberField } from "./number-field.tsx";
 
 interface Props {
   token: Token;
-  target: Target;
+  target: StyleTarget;
   band: Band;
   scheme: Scheme;
 }

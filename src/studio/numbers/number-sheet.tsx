@@ -2,7 +2,7 @@ import { Check, Copy, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { useStore } from "zustand";
-import { fitsWords, words } from "../../core/engine/index/words.ts";
+import { matchesWords, words } from "../../core/engine/index/words.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { useAsked, useOpenShop } from "../shell/shop-context.ts";
@@ -100,7 +100,7 @@ function Behind({ number }: { number: OpenedNumber }) {
   const [sought, seek] = useState("");
   if (!items) return <p className="text-quiet">Counting again, row by row…</p>;
   const asked = words(sought);
-  const shown = asked.length === 0 ? items : items.filter((one) => fitsWords(`${one.words} ${one.more}`, asked));
+  const shown = asked.length === 0 ? items : items.filter((one) => matchesWords(`${one.words} ${one.more}`, asked));
   const what = "lines" in behind ? "" : "options" in behind ? "options" : "products";
   return (
     <>

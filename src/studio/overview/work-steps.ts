@@ -8,11 +8,11 @@ export interface WorkStep {
   /** The present state. */
   says: string;
   /** Open tasks; empty when the step is done. */
-  tasks: Task[];
+  tasks: WorkTask[];
 }
 
 /** Something to do, and where. */
-export interface Task {
+export interface WorkTask {
   words: string;
   /** Address behind that of the shop. */
   to: string;
@@ -24,7 +24,7 @@ const counted = (n: number, one: string, many = `${one}s`): string =>
   `${n.toLocaleString("en")} ${n === 1 ? one : many}`;
 
 /** A task where there is something to count. */
-const some = (n: number, words: string, to: string): Task[] => (n > 0 ? [{ words, to }] : []);
+const some = (n: number, words: string, to: string): WorkTask[] => (n > 0 ? [{ words, to }] : []);
 
 /** The steps of the work in their order, from the catalogue to the shop's real pages. */
 export function workSteps({ catalogue, panels, findings, swatches, look, pages, edition }: ShopOverview): WorkStep[] {

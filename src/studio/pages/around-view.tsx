@@ -1,5 +1,5 @@
 import { Plus } from "lucide-react";
-import { stayingHeight } from "../../core/page/bars.ts";
+import { stickyHeights } from "../../core/page/bars.ts";
 import { setBars, setMenu } from "../../core/page/edit.ts";
 import type { Bar, MenuEntry } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
@@ -7,7 +7,7 @@ import { isSafeAddress } from "../../core/sanitize/safe-address.ts";
 import { type Band, bands, resolve, withBand } from "../../core/settings/band.ts";
 import { firstScreens } from "../../core/settings/first-screen.ts";
 import { LineTools } from "../controls/line-tools.tsx";
-import { moved, replaced, without } from "../controls/lists.ts";
+import { moved, replaced, withoutEntry } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
@@ -32,7 +32,7 @@ function Bars() {
   const bars = usePages((document) => document.bars);
   const put = (next: readonly Bar[], words: string) => pages.getState().apply(setBars(next, words));
   const replace = (at: number, bar: Bar, words: string) => put(replaced(bars, at, bar), `${bar.name}: ${words}`);
-  const sums = stayingHeight(bars);
+  const sums = stickyHeights(bars);
   return (
     <section aria-label="Bars">
       <h2 className="mb-1 text-lg">Bars</h2>
@@ -76,7 +76,7 @@ function Bars() {
                   at={at}
                   of={bars.length}
                   move={(to) => put(moved(bars, at, to), `Move the bar ${bar.name}`)}
-                  remove={() => put(without(bars, at), `Remove the bar ${bar.name}`)}
+                  remove={() => put(withoutEntry(bars, at), `Remove the bar ${bar.name}`)}
                 />
               </td>
             </tr>
@@ -190,7 +190,7 @@ function Menu() {
               at={at}
               of={menu.length}
               move={(to) => put(moved(menu, at, to), `Menu: move ${entry.label}`)}
-              remove={() => put(without(menu, at), `Menu: remove ${entry.label}`)}
+              remove={() => put(withoutEntry(menu, at), `Menu: remove ${entry.label}`)}
             />
           </li>
         ))}

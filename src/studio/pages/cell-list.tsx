@@ -3,7 +3,7 @@ import { isFacetable } from "../../core/catalogue/field.ts";
 import { type CellPart, cellParts } from "../../core/page/listing-choices.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
 import { LineTools } from "../controls/line-tools.tsx";
-import { without as leftOut, moved } from "../controls/lists.ts";
+import { moved, withoutEntry } from "../controls/lists.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 const partNames: Record<CellPart, string> = {
@@ -52,7 +52,7 @@ export function CellList({ of, cells, without = [], set }: Props) {
               at={at}
               of={cells.length}
               move={(to) => set(moved(cells, at, to), `move ${nameOf(cell)} in ${of}`)}
-              remove={() => set(leftOut(cells, at), `remove ${nameOf(cell)} from ${of}`)}
+              remove={() => set(withoutEntry(cells, at), `remove ${nameOf(cell)} from ${of}`)}
             />
           </li>
         ))}

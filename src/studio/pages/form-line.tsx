@@ -4,23 +4,23 @@ interface Props {
   label: string;
   /** It has a setting of its own, which can be given back. */
   own: boolean;
-  giveBack(): void;
+  reset(): void;
   children: ReactNode;
 }
 
 /** A line of a layout's form: what it is called, its control, and a way back where it is set. */
-export function FormLine({ label, own, giveBack, children }: Props) {
+export function FormLine({ label, own, reset, children }: Props) {
   return (
     <div className="grid grid-cols-[92px_minmax(0,1fr)_20px] items-center gap-2 text-[13px]">
       <span className={own ? "font-medium" : "text-quiet"}>{label}</span>
       <span className="flex min-w-0 items-center gap-1.5">{children}</span>
-      {own ? <GiveBack label={label} run={giveBack} /> : <span />}
+      {own ? <ResetButton label={label} run={reset} /> : <span />}
     </div>
   );
 }
 
 /** Lets a setting follow again. */
-export const GiveBack = ({ label, run }: { label: string; run(): void }) => (
+export const ResetButton = ({ label, run }: { label: string; run(): void }) => (
   <button
     type="button"
     className="grid size-5 place-items-center rounded-full text-[13px] text-quiet hover:bg-sand"
@@ -33,12 +33,12 @@ export const GiveBack = ({ label, run }: { label: string; run(): void }) => (
 );
 
 /** A part of a form, with its heading. */
-export function FormPart({ title, own, giveBack, children }: Omit<Props, "label"> & { title: string }) {
+export function FormPart({ title, own, reset, children }: Omit<Props, "label"> & { title: string }) {
   return (
     <section className="flex flex-col gap-2">
       <h3 className="flex items-center justify-between text-[14px]">
         {title}
-        {own ? <GiveBack label={title} run={giveBack} /> : null}
+        {own ? <ResetButton label={title} run={reset} /> : null}
       </h3>
       {children}
     </section>

@@ -3,7 +3,7 @@ import { useDeferredValue, useState } from "react";
 import { countsOf } from "../../core/engine/engine.ts";
 import { FindField } from "../controls/find-field.tsx";
 import { LineTools } from "../controls/line-tools.tsx";
-import { moved, without } from "../controls/lists.ts";
+import { moved, withoutEntry } from "../controls/lists.ts";
 import { useAnswer } from "../shell/shop-context.ts";
 
 interface Props {
@@ -35,7 +35,7 @@ export function HandPicks({ picked, set }: Props) {
                 at={at}
                 of={picked.length}
                 move={(to) => set(moved(picked, at, to), `move ${titles.get(id) ?? id}`)}
-                remove={() => set(without(picked, at), `remove ${titles.get(id) ?? id}`)}
+                remove={() => set(withoutEntry(picked, at), `remove ${titles.get(id) ?? id}`)}
               />
             </li>
           ))}

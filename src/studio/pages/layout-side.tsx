@@ -1,5 +1,5 @@
 import { X } from "lucide-react";
-import { giveBack, layoutOf, type Scope, setLayout } from "../../core/page/edit.ts";
+import { layoutOf, resetLayout, type Scope, setLayout } from "../../core/page/edit.ts";
 import { layoutAt, layoutEverywhere, layoutOfKind } from "../../core/page/shown-page.ts";
 import { pageKindNames, pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
@@ -53,7 +53,7 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
           <button
             type="button"
             className="link flex-none text-[13px]"
-            onClick={() => store.getState().apply(giveBack(page.address, name))}
+            onClick={() => store.getState().apply(resetLayout(page.address, name))}
           >
             Reset this page
           </button>

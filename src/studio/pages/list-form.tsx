@@ -1,5 +1,5 @@
 import {
-  type ListForm as Form,
+  type ListingForm as Form,
   listForms,
   type MoreWay,
   moreWays,
@@ -19,8 +19,8 @@ const optionsOf = <T extends string>(values: readonly T[], names: Record<T, stri
 
 /** How products are listed on each band, how many at once, and how more come. */
 export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { isArticle: boolean }) {
-  const byBand = (label: string, draw: (band: Band) => React.ReactNode, isOwn: boolean, giveBack: () => void) => (
-    <FormLine label={label} own={isOwn} giveBack={giveBack}>
+  const byBand = (label: string, draw: (band: Band) => React.ReactNode, isOwn: boolean, reset: () => void) => (
+    <FormLine label={label} own={isOwn} reset={reset}>
       {bands.map((band) => (
         <span key={band} className="flex min-w-0 flex-1 flex-col text-[13px] text-quiet">
           {band}
@@ -35,7 +35,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
         <FormLine
           label="Products"
           own={own.listing !== undefined}
-          giveBack={() => set({ listing: undefined }, "reset the product list")}
+          reset={() => set({ listing: undefined }, "reset the product list")}
         >
           <Choice
             label="Products below the text"
@@ -96,7 +96,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="Load more with"
         own={own.more !== undefined}
-        giveBack={() => set({ more: undefined }, "reset how more is loaded")}
+        reset={() => set({ more: undefined }, "reset how more is loaded")}
       >
         <Choice
           label="How more is shown"
@@ -108,7 +108,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="Products at a time"
         own={own.size !== undefined}
-        giveBack={() => set({ size: undefined }, "reset the page size")}
+        reset={() => set({ size: undefined }, "reset the page size")}
       >
         <input
           type="number"
@@ -128,7 +128,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="Pictures"
         own={own.ratio !== undefined}
-        giveBack={() => set({ ratio: undefined }, "reset the pictures")}
+        reset={() => set({ ratio: undefined }, "reset the pictures")}
       >
         <Choice
           label="Shape of pictures"
@@ -140,7 +140,7 @@ export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { is
       <FormLine
         label="Picture width"
         own={own.picture !== undefined}
-        giveBack={() => set({ picture: undefined }, "reset the picture width")}
+        reset={() => set({ picture: undefined }, "reset the picture width")}
       >
         <input
           type="range"

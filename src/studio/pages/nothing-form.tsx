@@ -9,7 +9,7 @@ export const NothingForm = ({ layout, own, set }: LayoutFormProps) => (
   <FormPart
     title="When no products match"
     own={own.nothing !== undefined}
-    giveBack={() => set({ nothing: undefined }, "reset the words for nothing found")}
+    reset={() => set({ nothing: undefined }, "reset the words for nothing found")}
   >
     <Suspense fallback={<p className="text-quiet">Loading…</p>}>
       <RichText

@@ -84,9 +84,7 @@ function DrawnRow({ row, panels, columns, figures, unfolded, fold, isOpen, openL
             panel={panel}
             own={own}
             apply={apply}
-            giveBack={() =>
-              apply(setLayout(scope, { panels: undefined }, `Reset the panels of ${name} to the page type`))
-            }
+            reset={() => apply(setLayout(scope, { panels: undefined }, `Reset the panels of ${name} to the page type`))}
           />
         </span>
       ))}

@@ -2,7 +2,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { LayoutTemplate } from "lucide-react";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
-import { fitsWords, words } from "../../core/engine/index/words.ts";
+import { matchesWords, words } from "../../core/engine/index/words.ts";
 import type { Scope } from "../../core/page/edit.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { FindField } from "../controls/find-field.tsx";
@@ -11,7 +11,7 @@ import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages } from "../shell/shop-context.ts";
 import { PageDetail } from "./page-detail.tsx";
 import { PageRow } from "./page-row.tsx";
-import { keyOf, type TableRow, tableRows } from "./table-rows.ts";
+import { rowKey, type TableRow, tableRows } from "./table-rows.ts";
 import { useFigures } from "./use-figures.ts";
 
 const rowHeight = 40;
@@ -46,14 +46,14 @@ export function PageTable({ panels, open, openLayout }: Props) {
   const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
   const rows = useMemo(() => {
     const query = words(asked);
-    return tableRows(list, (page) => fitsWords(`${pageName(page)} ${page.address}`, query), unfolded);
+    return tableRows(list, (page) => matchesWords(`${pageName(page)} ${page.address}`, query), unfolded);
   }, [list, asked, unfolded]);
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: (at) => (rows[at]?.is === "detail" ? 240 : rowHeight),
-    getItemKey: (at) => (rows[at] ? keyOf(rows[at]) : at),
+    getItemKey: (at) => (rows[at] ? rowKey(rows[at]) : at),
     overscan: 10,
   });
   const columns = useMemo(

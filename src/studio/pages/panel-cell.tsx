@@ -20,7 +20,7 @@ interface Props {
   /** The page has panels of its own, and does not follow its kind. */
   own: boolean;
   apply(edit: PagesEdit): void;
-  giveBack(): void;
+  reset(): void;
 }
 
 /** Where one panel stands on one page, or on all pages of a kind; a click changes it. */
@@ -97,7 +97,7 @@ interface FormProps extends Props {
   close(): void;
 }
 
-function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, apply, giveBack, close }: FormProps) {
+function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, apply, reset, close }: FormProps) {
   const [band, setBand] = useState<Band>("wide");
   const shown = at && resolve(at, band);
   const place = (next: Banded<Placement> | undefined, words: string) =>
@@ -169,7 +169,7 @@ function PlaceForm({ where, kind, scope, standing, slug, panel, own, at, here, a
           <Way
             words="Reset to the page type"
             run={() => {
-              giveBack();
+              reset();
               close();
             }}
           />

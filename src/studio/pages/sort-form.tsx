@@ -1,9 +1,9 @@
 import { Plus } from "lucide-react";
-import { usualSorts } from "../../core/engine/sort-keys.ts";
+import { standardSorts } from "../../core/engine/sort-keys.ts";
 import type { SortChoice } from "../../core/page/pages-schema.ts";
 import { freeId } from "../../core/panel/row-id.ts";
 import { LineTools } from "../controls/line-tools.tsx";
-import { moved, replaced, without } from "../controls/lists.ts";
+import { moved, replaced, withoutEntry } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { FormPart } from "./form-line.tsx";
@@ -26,7 +26,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
   const replace = (at: number, one: SortChoice, words: string) => put(replaced(sorts, at, one), words);
   const start = () =>
     put(
-      usualSorts(profiles.map(({ field }) => field)).map(({ sort, goesBy }) => ({
+      standardSorts(profiles.map(({ field }) => field)).map(({ sort, goesBy }) => ({
         id: goesBy,
         sort,
         label: usualWords[goesBy],
@@ -37,7 +37,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
     <FormPart
       title="Sort options"
       own={own.sorts !== undefined}
-      giveBack={() => set({ sorts: undefined }, "default sort options")}
+      reset={() => set({ sorts: undefined }, "default sort options")}
     >
       {sorts.length === 0 ? (
         <div className="flex items-center gap-3 text-[13px] text-quiet">
@@ -83,7 +83,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
                   at={at}
                   of={sorts.length}
                   move={(to) => put(moved(sorts, at, to), `move ${one.label}`)}
-                  remove={() => put(without(sorts, at), `remove the sort option ${one.label}`)}
+                  remove={() => put(withoutEntry(sorts, at), `remove the sort option ${one.label}`)}
                 />
               </li>
             ))}

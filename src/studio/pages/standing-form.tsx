@@ -8,7 +8,7 @@ export function StandingForm({ layout, own, set }: LayoutFormProps) {
     <FormPart
       title="Only show products where"
       own={own.within !== undefined}
-      giveBack={() => set({ within: undefined }, "reset the standing conditions")}
+      reset={() => set({ within: undefined }, "reset the standing conditions")}
     >
       <Conditions conditions={layout.within} within={[]} set={(within, words) => set({ within }, words)} />
     </FormPart>

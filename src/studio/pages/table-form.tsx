@@ -2,7 +2,7 @@ import { Plus } from "lucide-react";
 import { Fragment } from "react";
 import type { TableColumn } from "../../core/page/pages-schema.ts";
 import { LineTools } from "../controls/line-tools.tsx";
-import { moved, replaced, without } from "../controls/lists.ts";
+import { moved, replaced, withoutEntry } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";
 import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
@@ -18,7 +18,7 @@ export function TableForm({ layout, own, set }: LayoutFormProps) {
     <FormPart
       title="Columns of the table"
       own={own.table !== undefined}
-      giveBack={() => set({ table: undefined }, "reset the columns")}
+      reset={() => set({ table: undefined }, "reset the columns")}
     >
       {table.map((column, at) => {
         const name = column.title || `column ${at + 1}`;
@@ -36,7 +36,7 @@ export function TableForm({ layout, own, set }: LayoutFormProps) {
                 at={at}
                 of={table.length}
                 move={(to) => put(moved(table, at, to), `move ${name}`)}
-                remove={() => put(without(table, at), `remove ${name}`)}
+                remove={() => put(withoutEntry(table, at), `remove ${name}`)}
               />
             </div>
             <div className="ps-3">

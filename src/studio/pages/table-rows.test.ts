@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { PageRef } from "../../core/page/page-list.ts";
-import { moved, replaced, without } from "../controls/lists.ts";
-import { keyOf, tableRows } from "./table-rows.ts";
+import { moved, replaced, withoutEntry } from "../controls/lists.ts";
+import { rowKey, tableRows } from "./table-rows.ts";
 
 const pages: PageRef[] = [
   { address: "/", kind: "shop", name: "" },
@@ -9,7 +9,7 @@ const pages: PageRef[] = [
   { address: "/collections/b", kind: "collection", name: "B" },
   { address: "/search", kind: "search", name: "" },
 ];
-const spoken = (rows: ReturnType<typeof tableRows>) => rows.map(keyOf);
+const spoken = (rows: ReturnType<typeof tableRows>) => rows.map(rowKey);
 
 describe("rows of the table of pages", () => {
   it("are each kind with its pages below it, and below a page what it unfolds to", () => {
@@ -33,14 +33,14 @@ describe("rows of the table of pages", () => {
 });
 
 describe("short lists", () => {
-  it("are moved, changed and shortened without touching the list that was", () => {
+  it("are moved, changed and shortened withoutEntry touching the list that was", () => {
     const list = ["a", "b", "c"];
     expect([moved(list, 0, 2), moved(list, 2, 0), moved(list, 1, 1)]).toEqual([
       ["b", "c", "a"],
       ["c", "a", "b"],
       ["a", "b", "c"],
     ]);
-    expect([replaced(list, 1, "x"), without(list, 0)]).toEqual([
+    expect([replaced(list, 1, "x"), withoutEntry(list, 0)]).toEqual([
       ["a", "x", "c"],
       ["b", "c"],
     ]);

@@ -29,5 +29,5 @@ export function tableRows(
 }
 
 /** Names a row, for the list that draws only what is in sight. */
-export const keyOf = (row: TableRow): string =>
+export const rowKey = (row: TableRow): string =>
   row.is === "kind" ? `kind ${row.kind}` : `${row.is} ${row.page.address}`;

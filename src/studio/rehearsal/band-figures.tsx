@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import type { Difference } from "../../core/rehearsal/compare.ts";
+import type { MeasureDifference } from "../../core/rehearsal/compare.ts";
 import type { Robust } from "../../core/rehearsal/robust.ts";
 import type { Span } from "../../core/rehearsal/span.ts";
 import { summaryOf } from "../../core/rehearsal/summary.ts";
@@ -124,7 +124,7 @@ function againstWords({ base, low, high, whatever }: Robust, edition: string, sh
   if (!base.differs) return `No difference from ${edition} shown by ${shoppers.toLocaleString("en")} shoppers.`;
   const words = `${points(Math.abs(base.mean))} ${base.mean > 0 ? "more" : "fewer"} find it than in ${edition}, of the same shoppers`;
   if (whatever) return `${words}, whatever they know.`;
-  const holds = ({ differs, mean }: Difference) => differs && mean > 0 === base.mean > 0;
+  const holds = ({ differs, mean }: MeasureDifference) => differs && mean > 0 === base.mean > 0;
   const not = [
     ...(holds(low) ? [] : ["know half as much and look at 4 products"]),
     ...(holds(high) ? [] : ["know a quarter more and look at 24"]),

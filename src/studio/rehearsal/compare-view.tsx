@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import type { ShopVersion } from "../../core/api/shop-version.ts";
-import type { Difference, MeasureName } from "../../core/rehearsal/compare.ts";
+import type { MeasureDifference, MeasureName } from "../../core/rehearsal/compare.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Fault } from "../shell/alert.tsx";
 import { bandNames, pixels, points, seconds, signed } from "./in-words.ts";
@@ -39,7 +39,7 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
   const usual = sides.find(({ edition }) => edition !== undefined) ?? sides.at(-1);
   const before = sides.find(({ key }) => key === chosen.before) ?? usual;
   const stands = { before: useStand(shop, before?.edition), after: useStand(shop, after?.edition) };
-  const [found, setFound] = useState<{ of: string; differences: Difference[] }>();
+  const [found, setFound] = useState<{ of: string; differences: MeasureDifference[] }>();
   const [trouble, setTrouble] = useState<string>();
   const asked = `${before?.key} ${after?.key}`;
   const [first, second] = [stands.before.data, stands.after.data];
@@ -96,7 +96,7 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
                   {here}
                 </th>
                 <th scope="col" className="text-end">
-                  Difference
+                  MeasureDifference
                 </th>
                 <th scope="col" className="text-end">
                   95% interval
@@ -210,6 +210,6 @@ function SideChoice({
   );
 }
 
-const isBetter = ({ measure, mean }: Difference): boolean => mean > 0 === moreIsBetter.has(measure);
-const toneOf = (one: Difference): string =>
+const isBetter = ({ measure, mean }: MeasureDifference): boolean => mean > 0 === moreIsBetter.has(measure);
+const toneOf = (one: MeasureDifference): string =>
   !one.differs ? "text-quiet" : isBetter(one) ? "text-success" : "text-error";

@@ -1,6 +1,6 @@
 import { proxy } from "comlink";
 import { useEffect, useMemo, useState } from "react";
-import type { Difference } from "../../core/rehearsal/compare.ts";
+import type { MeasureDifference } from "../../core/rehearsal/compare.ts";
 import { summaryOf } from "../../core/rehearsal/summary.ts";
 import { percent } from "../shell/percent.ts";
 import { points, seconds, signed } from "./in-words.ts";
@@ -10,7 +10,7 @@ import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
 export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal }) {
   const { walks, stage, order, running } = run;
   const summary = useMemo(() => summaryOf(walks), [walks]);
-  const [without, setWithout] = useState<ReadonlyMap<string, readonly Difference[]>>(new Map());
+  const [without, setWithout] = useState<ReadonlyMap<string, readonly MeasureDifference[]>>(new Map());
   useEffect(() => {
     if (running || !stage) return;
     let over = false;
@@ -19,7 +19,7 @@ export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal
       .without(
         order,
         stage.facets,
-        proxy((row: string, differences: Difference[]) => {
+        proxy((row: string, differences: MeasureDifference[]) => {
           if (!over) setWithout((now) => new Map([...now, [row, differences]]));
         }),
       )
@@ -74,7 +74,7 @@ export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal
 }
 
 /** The effect of leaving a facet out, as far as it is not chance. */
-function costWords(differences: readonly Difference[]): string {
+function costWords(differences: readonly MeasureDifference[]): string {
   const arrived = differences.find(({ measure }) => measure === "arrived");
   const time = differences.find(({ measure }) => measure === "seconds");
   const words = [

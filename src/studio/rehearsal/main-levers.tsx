@@ -13,7 +13,7 @@ export function MainLevers({ assumptions, change }: Props) {
     change({ ...assumptions, values: { ...assumptions.values, ...values } });
   return (
     <div className="flex flex-wrap items-center gap-x-8 gap-y-1 border-b border-hair px-4 py-2 text-[13px]">
-      <Lever
+      <Uncertainty
         words="Shoppers know"
         value={Math.round(known * 100)}
         more={(value) => `${value}% of the default`}
@@ -22,7 +22,7 @@ export function MainLevers({ assumptions, change }: Props) {
         step={5}
         set={(value) => set({ known: value / 100 })}
       />
-      <Lever
+      <Uncertainty
         words="They look at"
         value={first}
         more={(value) => (value === 1 ? "the first product" : `the first ${value} products`)}
@@ -46,7 +46,7 @@ interface LeverProps {
 }
 
 /** A number on a line; shoppers are sent anew when it uses the new file. */
-function Lever({ words, value, more, min, max, step, set }: LeverProps) {
+function Uncertainty({ words, value, more, min, max, step, set }: LeverProps) {
   const [drawn, draw] = useState(value);
   useEffect(() => draw(value), [value]);
   const settle = () => {

@@ -1,4 +1,4 @@
-import { arrivedShare } from "../../core/rehearsal/summary.ts";
+import { successRate } from "../../core/rehearsal/summary.ts";
 import { BetterView } from "./better-view.tsx";
 import { CompareView } from "./compare-view.tsx";
 import { DeadEndList } from "./dead-end-list.tsx";
@@ -36,7 +36,7 @@ export function RehearsalDetail({ shop, run, service, part, show }: Props) {
     ends: () => <DeadEndList run={run} />,
     shoppers: () => <ShopperList shop={shop} run={run} />,
     compare: () => <CompareView shop={shop} run={run} service={service} />,
-    swings: () => <SwingPicture span={run.span} arrived={arrivedShare(run.walks)} />,
+    swings: () => <SwingPicture span={run.span} arrived={successRate(run.walks)} />,
     better: () => <BetterView shop={shop} run={run} service={service} />,
   }[part];
   return (

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import type { Measure } from "../../core/findings/measure.ts";
-import { type Assumptions, usualAssumptions } from "../../core/rehearsal/assumptions.ts";
+import { type Assumptions, defaultAssumptions } from "../../core/rehearsal/assumptions.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Alert } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
@@ -15,7 +15,7 @@ import { MeasuringFrame } from "./measuring-frame.tsx";
 import type { Order } from "./rehearsal.worker.ts";
 import { type Part, RehearsalDetail } from "./rehearsal-detail.tsx";
 import { RehearsalForm } from "./rehearsal-form.tsx";
-import { mostOf, type SpreadName } from "./spread-chart.tsx";
+import { maxOf, type SpreadName } from "./spread-chart.tsx";
 import { dataOf, useAgainst, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
 import { type RehearsedBand, rehearsedBands, type Wishes } from "./wishes.ts";
 
@@ -72,7 +72,7 @@ export function RehearsalView() {
   };
   const running = runs.wide?.running || runs.slim?.running;
   const trouble = error?.message ?? runs.wide?.trouble ?? runs.slim?.trouble;
-  const end = Math.max(...rehearsedBands.map((one) => mostOf(runs[one]?.walks ?? [], measure)));
+  const end = Math.max(...rehearsedBands.map((one) => maxOf(runs[one]?.walks ?? [], measure)));
   const [run, worker] = [runs[band], workers[band]];
   return (
     <div className="flex h-full flex-col">
@@ -154,9 +154,9 @@ const keptAt = (shop: string): string => `rehearsal ${shop}`;
 function useAssumptions(shop: string): [Assumptions, (next: Assumptions) => void] {
   const [assumptions, setAssumptions] = useState<Assumptions>(() => {
     try {
-      return { ...usualAssumptions, ...JSON.parse(localStorage.getItem(keptAt(shop)) ?? "{}") };
+      return { ...defaultAssumptions, ...JSON.parse(localStorage.getItem(keptAt(shop)) ?? "{}") };
     } catch {
-      return usualAssumptions;
+      return defaultAssumptions;
     }
   });
   useEffect(() => {

@@ -11,15 +11,15 @@ import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { rowTitle } from "../../core/panel/row-title.ts";
 import { LocalFacts } from "../../core/profile/local-facts.ts";
 import { type Assumptions, assumed } from "../../core/rehearsal/assumptions.ts";
-import { compareWalks, type Difference } from "../../core/rehearsal/compare.ts";
+import { compareWalks, type MeasureDifference } from "../../core/rehearsal/compare.ts";
 import { fewestChoices } from "../../core/rehearsal/fewest-choices.ts";
 import { offeredBy, pageScene } from "../../core/rehearsal/page-scene.ts";
 import { type Proposal, propose } from "../../core/rehearsal/propose.ts";
-import { rehearse, rehearsed } from "../../core/rehearsal/rehearse.ts";
+import { rehearsed, runRehearsal } from "../../core/rehearsal/rehearse.ts";
 import { type Robust, robust } from "../../core/rehearsal/robust.ts";
 import type { Scene } from "../../core/rehearsal/scene.ts";
 import type { Weighing } from "../../core/rehearsal/shopper.ts";
-import { type Span, spanOf } from "../../core/rehearsal/span.ts";
+import { outcomeSpan, type Span } from "../../core/rehearsal/span.ts";
 import {
   type ChosenFields,
   countChoices,
@@ -56,7 +56,7 @@ export interface RehearsedFacet {
 }
 
 /** The data of a page before any shopper is sent. */
-export interface Stage {
+export interface RehearsalStage {
   facets: RehearsedFacet[];
   products: number;
 }
@@ -109,7 +109,7 @@ const service = {
     turn++;
   },
 
-  async open(order: Order): Promise<Stage> {
+  async open(order: Order): Promise<RehearsalStage> {
     const facts = await factsAt(order.data);
     const scene = sceneFor(facts, order);
     return {
@@ -143,7 +143,7 @@ const service = {
   async run(order: Order, tell: (walks: Walk[]) => unknown): Promise<void> {
     const mine = ++turn;
     const facts = await factsAt(order.data);
-    for (const walks of rehearse(facts.engine, sceneFor(facts, order), withOf(order))) {
+    for (const walks of runRehearsal(facts.engine, sceneFor(facts, order), withOf(order))) {
       if (mine !== turn) return;
       // Told before the next are sent, so that none is missing when all are.
       await tell(walks);
@@ -162,7 +162,7 @@ const service = {
     const facts = await factsAt(order.data);
     const scene = sceneFor(facts, order);
     const shoppers = Math.min(spanned, order.shoppers);
-    const search = spanOf(order.assumptions, (assumptions) =>
+    const search = outcomeSpan(order.assumptions, (assumptions) =>
       rehearsed(facts.engine, scene, { ...withOf(order), shoppers, assumptions }),
     );
     for (;;) {
@@ -192,7 +192,7 @@ const service = {
   async without(
     order: Order,
     facets: readonly RehearsedFacet[],
-    tell: (row: string, differences: Difference[]) => void,
+    tell: (row: string, differences: MeasureDifference[]) => void,
   ): Promise<void> {
     const mine = turn;
     const facts = await factsAt(order.data);
@@ -210,7 +210,7 @@ const service = {
   },
 
   /** The second less the first, with the same shoppers. Heights are estimated in both alike. */
-  async compare(before: Order, after: Order): Promise<Difference[]> {
+  async compare(before: Order, after: Order): Promise<MeasureDifference[]> {
     const [one, other] = [await factsAt(before.data), await factsAt(after.data)];
     const walks = (facts: LocalFacts, order: Order) =>
       rehearsed(facts.engine, sceneFor(facts, { ...order, measures: new Map() }), withOf(order));

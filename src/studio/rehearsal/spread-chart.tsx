@@ -14,7 +14,7 @@ export type SpreadName = keyof typeof spreads;
 const bars = 9;
 
 /** The greatest value of those who found their product. */
-export const mostOf = (walks: readonly Walk[], measure: SpreadName): number =>
+export const maxOf = (walks: readonly Walk[], measure: SpreadName): number =>
   walks.reduce((most, one) => (one.ending === "arrived" ? Math.max(most, spreads[measure].of(one)) : most), 0);
 
 interface Props {

@@ -6,8 +6,8 @@ import type { Robust } from "../../core/rehearsal/robust.ts";
 import type { Span } from "../../core/rehearsal/span.ts";
 import type { Walk } from "../../core/rehearsal/walk.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
-import type { State } from "../editions/use-editions.ts";
-import type { Order, RehearsalService, Stage } from "./rehearsal.worker.ts";
+import type { EditionState } from "../editions/use-editions.ts";
+import type { Order, RehearsalService, RehearsalStage } from "./rehearsal.worker.ts";
 
 export type RemoteRehearsal = Remote<RehearsalService>;
 
@@ -24,7 +24,7 @@ export function useWorker(): RemoteRehearsal | undefined {
 }
 
 /** Pages and panels of a state of the shop, read anew whenever the view is opened. */
-export const useStand = (shop: string, of: State | undefined) =>
+export const useStand = (shop: string, of: EditionState | undefined) =>
   useSWR<ShopVersion, ApiError>(of === undefined ? null : `${shopPath(shop)}/stand?of=${of}`, request<ShopVersion>, {
     revalidateOnMount: true,
     // Whoever comes from the bench has changed something a moment ago.
@@ -33,13 +33,13 @@ export const useStand = (shop: string, of: State | undefined) =>
   });
 
 /** Where the catalogue of a state of the shop is, in binary form. */
-export const dataOf = (shop: string, of: State): string =>
+export const dataOf = (shop: string, of: EditionState): string =>
   `/api${shopPath(shop)}/data?text${of === "draft" ? "" : `&edition=${of}`}`;
 
 /** A rehearsal under way or done. */
 export interface Run {
   order: Order;
-  stage: Stage | undefined;
+  stage: RehearsalStage | undefined;
   walks: readonly Walk[];
   running: boolean;
   /** See {@link fewestChoices}; undefined until it is computed, and where it can't be in a reasonable time. */
@@ -103,7 +103,7 @@ export function useStop(service: RemoteRehearsal | undefined): () => void {
 export function useAgainst(
   service: RemoteRehearsal | undefined,
   run: Run | undefined,
-  edition: { n: State; stand: ShopVersion } | undefined,
+  edition: { n: EditionState; stand: ShopVersion } | undefined,
   shop: string,
 ): Robust | undefined {
   const [found, setFound] = useState<{ of: Order; robust: Robust }>();

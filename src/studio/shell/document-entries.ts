@@ -1,10 +1,10 @@
 import { useNavigate } from "react-router";
 import { useSWRConfig } from "swr";
 import { documentPath, orderPath, removedPath, sendJson, shopPath } from "../api.ts";
-import { moved, without } from "../controls/lists.ts";
+import { moved, withoutEntry } from "../controls/lists.ts";
 import type { Entry } from "./entry-menu.tsx";
 import { useOpenShop } from "./shop-context.ts";
-import { removeWithWayBack, tried } from "./tried.ts";
+import { removeWithUndo, tried } from "./tried.ts";
 
 /** Kinds of which a shop has many, and the views that show them. */
 export const manyViews = { panel: "panels", look: "look" } as const;
@@ -48,7 +48,7 @@ export function useDocumentEntries(
   const remove = () => {
     const next = all[at + 1] ?? all[at - 1];
     const leave = () => void navigate(`/shops/${shop.slug}/${manyViews[kind]}/${next?.slug ?? ""}`);
-    return removeWithWayBack(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
+    return removeWithUndo(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
   };
   return () => [
     // A name has 100 characters at most.
@@ -56,7 +56,7 @@ export function useDocumentEntries(
     ...move("Move to the left", -1),
     ...move("Move to the right", 1),
     keep === undefined
-      ? { label: "Remove", run: () => void remove(), note: noteOf(without(all, at)) }
+      ? { label: "Remove", run: () => void remove(), note: noteOf(withoutEntry(all, at)) }
       : { label: `Remove: ${keep}` },
   ];
 }

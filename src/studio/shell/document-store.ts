@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from "zustand";
 import type { Stored } from "../../core/api/shop.ts";
 import { type Change, changeBetween, type Edit, patched, perform } from "../../core/document/edit.ts";
-import { keptSteps, type Patch, type Step } from "../../core/document/patch.ts";
+import { maxSteps, type Patch, type Step } from "../../core/document/patch.ts";
 import { Saver, type SaveState } from "./saver.ts";
 import { StepClock } from "./step-clock.ts";
 import { currentTyping } from "./typing.ts";
@@ -47,7 +47,7 @@ export function createDocumentStore<D extends object>(
 
   const store: DocumentStore<D> = createStore<DocumentState<D>>((set, get) => {
     const put = (change: Pick<Change<D>, "document" | "patches">, past: readonly Step[], future: readonly Step[]) => {
-      const kept = past.slice(-keptSteps);
+      const kept = past.slice(-maxSteps);
       before = (kept[0]?.n ?? future[0]?.n ?? before + 1) - 1;
       set({ document: change.document, patches: change.patches, past: kept, future });
       saver.later();

@@ -4,7 +4,7 @@ import { type ManyKind, manyViews, useListAnew } from "./document-entries.ts";
 import { removalDay } from "./removed-list.tsx";
 import { useOpenShop } from "./shop-context.ts";
 import { Strip } from "./strip.tsx";
-import { bringBack } from "./tried.ts";
+import { restoreRemoved } from "./tried.ts";
 import { shopViews } from "./views.ts";
 
 /** Says that a shop has no such panel or look. One that was removed can be brought back. */
@@ -27,7 +27,7 @@ export function NoDocument({ kind, slug }: { kind: ManyKind; slug: string }) {
             <button
               type="button"
               className="btn btn-primary btn-sm"
-              onClick={() => void bringBack(documentPath(shop.slug, kind, slug), listAnew)}
+              onClick={() => void restoreRemoved(documentPath(shop.slug, kind, slug), listAnew)}
             >
               Restore
             </button>

@@ -1,5 +1,5 @@
 import { useRemoved } from "../api.ts";
-import { bringBack } from "./tried.ts";
+import { restoreRemoved } from "./tried.ts";
 
 const day = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium" });
 
@@ -36,7 +36,7 @@ export function RemovedList({ path, pathOf, changed, title, className = "" }: Pr
               type="button"
               className="btn btn-sm"
               aria-label={`Restore ${name}`}
-              onClick={() => void bringBack(pathOf(slug), changed)}
+              onClick={() => void restoreRemoved(pathOf(slug), changed)}
             >
               Restore
             </button>

@@ -6,7 +6,7 @@ const results = createStore<Readonly<Record<string, number>>>(() => ({}));
 const keyOf = (shop: string, address: string): string => `${shop} ${address}`;
 
 /** Keeps what a trial has found on a page, where it is worse than what is known. */
-export function noteShift(shop: string, address: string, felt: number): void {
+export function rememberShift(shop: string, address: string, felt: number): void {
   const key = keyOf(shop, address);
   results.setState((now) => ({ [key]: Math.max(felt, now[key] ?? 0) }));
 }

@@ -27,7 +27,8 @@ export const SightFilters = () => (
 );
 
 /** Lets something be seen as with a deficiency; a {@link SightFilters} must be on the page. */
-export const seenAs = (sight: Vision): CSSProperties => (sight === "usual" ? {} : { filter: `url(#seen-${sight})` });
+export const sightFilter = (sight: Vision): CSSProperties =>
+  sight === "usual" ? {} : { filter: `url(#seen-${sight})` };
 
 /** Chooses how colours are seen. */
 export function SightChoice({ sight, set }: { sight: Vision; set(sight: Vision): void }) {

@@ -17,14 +17,14 @@ export async function tried(task: () => Promise<unknown>, listAnew: () => Promis
 }
 
 /** Brings back what was removed. @param path of it */
-export const bringBack = (path: string, listAnew: () => Promise<unknown>): Promise<boolean> => {
+export const restoreRemoved = (path: string, listAnew: () => Promise<unknown>): Promise<boolean> => {
   // Wherever it was asked for, the offer to do so is over.
   toast.dismiss(path);
   return tried(() => sendJson("POST", `${path}/restore`, {}), listAnew);
 };
 
 /** Removes something, and offers to bring it back. @param leave goes away from it before it is listed no more */
-export async function removeWithWayBack(
+export async function removeWithUndo(
   path: string,
   name: string,
   listAnew: () => Promise<unknown>,
@@ -41,6 +41,6 @@ export async function removeWithWayBack(
     toast(`${name} was removed. You can restore it for 30 days.`, {
       id: path,
       duration: 10_000,
-      action: { label: "Restore", onClick: () => void bringBack(path, listAnew) },
+      action: { label: "Restore", onClick: () => void restoreRemoved(path, listAnew) },
     });
 }

@@ -6,7 +6,7 @@ import { sendJson, shopPath } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 import { openDocument } from "../shell/documents.ts";
 import { EntryMenu } from "../shell/entry-menu.tsx";
-import { removeWithWayBack, tried } from "../shell/tried.ts";
+import { removeWithUndo, tried } from "../shell/tried.ts";
 
 interface Props {
   shop: Pick<ShopSummary, "slug" | "name" | "currency">;
@@ -41,7 +41,7 @@ export function ShopMenu({ shop, changed }: Props) {
       className="size-8"
       entries={() => [
         { label: "Name, currency and languages", run: () => setEditing(true) },
-        { label: "Remove", run: () => void removeWithWayBack(path, shop.name, changed) },
+        { label: "Remove", run: () => void removeWithUndo(path, shop.name, changed) },
       ]}
     />
   );

@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, Download, ListOrdered } from "lucide-react";
 import { useState } from "react";
-import { orderOf } from "../../core/swatch/book.ts";
+import { swatchOrder } from "../../core/swatch/book.ts";
 import { type Source, sources } from "../../core/swatch/book-schema.ts";
 import { setMany, setOrder } from "../../core/swatch/edit.ts";
 import { type SwatchOrder, swatchOrders } from "../../core/swatch/measure.ts";
@@ -18,7 +18,7 @@ import type { BookValue } from "./value-row.tsx";
 export function BookTools(props: ToolProps) {
   const { field, values, apply, order, setOrder: sort, sight, setSight } = props;
   const [least, setLeast] = useState(80);
-  const first = orderOf(props.book, field.key).find((source) => source === "name" || source === "photos");
+  const first = swatchOrder(props.book, field.key).find((source) => source === "name" || source === "photos");
   const open = values.filter(
     ({ entry, guess, photos }) => !entry?.colours && !entry?.picture && best({ guess, photos }, least / 100, first),
   );
@@ -104,7 +104,7 @@ const sourceNames: Record<Source, string> = {
 
 /** The first source, and the next when that is missing. Nothing behind the text is ever reached. */
 function OrderButton({ field, book, apply }: ToolProps) {
-  const order = orderOf(book, field.key);
+  const order = swatchOrder(book, field.key);
   const all = [...order, ...sources.filter((source) => !order.includes(source))];
   const move = (from: number, to: number) => {
     const next = [...all];

@@ -6,9 +6,9 @@ import { entryOf } from "../../core/swatch/book.ts";
 import type { SwatchEdit } from "../../core/swatch/edit.ts";
 import { huePlace, lightnessOf, type SwatchOrder, type Vision } from "../../core/swatch/measure.ts";
 import type { NameGuess } from "../../core/swatch/name-guess.ts";
-import { viewOf } from "../../core/swatch/view.ts";
+import { swatchViewOf } from "../../core/swatch/view.ts";
 import { useAnswer, useAsked, useOpenShop } from "../shell/shop-context.ts";
-import { seenAs } from "../shell/sight.tsx";
+import { sightFilter } from "../shell/sight.tsx";
 import { BookTools } from "./book-tools.tsx";
 import { MeasurePanel } from "./measure-panel.tsx";
 import type { BookStore, SwatchWorker } from "./use-book.ts";
@@ -59,7 +59,7 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
           role="region"
           aria-label="Values"
           className="min-h-0 flex-1 overflow-auto"
-          style={seenAs(sight)}
+          style={sightFilter(sight)}
         >
           <table className="w-full text-[13px]">
             <thead className="sticky top-0 z-10 bg-sand text-start">
@@ -107,7 +107,7 @@ function useValues(
       id,
       label,
       products: found.counts.steady[o] ?? 0,
-      view: viewOf(book, key, id, known.guesses[o]),
+      view: swatchViewOf(book, key, id, known.guesses[o]),
       entry: entryOf(book, key, id),
       differs: book.own[key] !== undefined && Object.hasOwn(book.own[key], id),
       guess: known.guesses[o],

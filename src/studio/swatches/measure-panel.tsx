@@ -1,9 +1,9 @@
 import { useEffect, useState } from "react";
 import { type SwatchEdit, setLimit } from "../../core/swatch/edit.ts";
-import { type ClosePair, leastContrast, needsOutline } from "../../core/swatch/measure.ts";
+import { type ClosePair, lowestContrast, needsOutline } from "../../core/swatch/measure.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { useShopGround } from "../shell/use-looks.ts";
-import { contrastNumber, leastOn, pairNumber } from "./opened.ts";
+import { contrastNumber, lowestContrastOn, pairNumber } from "./opened.ts";
 import { SwatchDot } from "./swatch-dot.tsx";
 import type { SwatchWorker } from "./use-book.ts";
 import type { BookValue } from "./value-row.tsx";
@@ -81,7 +81,7 @@ export function MeasurePanel({
         {pairs.length > shown ? <li className="text-quiet">and {pairs.length - shown} more</li> : null}
       </ul>
       <h2 className="mb-1 mt-4 text-[15px]">
-        {pale.length} below {leastContrast}:1 on {ground === "#ffffff" ? "white" : ground}
+        {pale.length} below {lowestContrast}:1 on {ground === "#ffffff" ? "white" : ground}
       </h2>
       <p className="text-[13px] text-quiet">
         That is the background of the shop’s look.{pale.length > 0 ? " They get an outline automatically." : ""}
@@ -92,7 +92,7 @@ export function MeasurePanel({
             <SwatchDot view={view} size={20} />
             <span className="min-w-0 flex-1 truncate">{label}</span>
             <Opens number={() => contrastNumber(label, view.colours ?? [], ground)}>
-              {leastOn(view.colours ?? [], ground).toFixed(1)}:1
+              {lowestContrastOn(view.colours ?? [], ground).toFixed(1)}:1
             </Opens>
           </li>
         ))}

@@ -1,9 +1,9 @@
 import { contrastAgain, deltaEAgain } from "../../core/recount/colours.ts";
 import {
   contrast,
-  leastContrast,
-  leastDifference,
+  lowestContrast,
   seenAs,
+  smallestDifference,
   swatchDifference,
   type Vision,
   visions,
@@ -12,14 +12,14 @@ import type { OpenedNumber } from "../numbers/opened-number.ts";
 import type { BookValue } from "./value-row.tsx";
 
 /** The least contrast of a swatch's colours with a ground. */
-export const leastOn = (colours: readonly string[], ground: string): number =>
+export const lowestContrastOn = (colours: readonly string[], ground: string): number =>
   Math.min(...colours.map((colour) => contrast(colour, ground)));
 
 /** The contrast of a swatch with its ground, to be opened. */
 export const contrastNumber = (label: string, colours: readonly string[], ground: string): OpenedNumber => ({
   title: `Contrast of ${label}`,
-  says: `How much lighter or darker ${label} is than the look’s background, ${ground}. Below ${leastContrast}:1 many people can’t see its edge, so it gets an outline.`,
-  told: leastOn(colours, ground),
+  says: `How much lighter or darker ${label} is than the look’s background, ${ground}. Below ${lowestContrast}:1 many people can’t see its edge, so it gets an outline.`,
+  told: lowestContrastOn(colours, ground),
   behind: {
     lines: colours.map((colour) => ({
       words: `${colour} on ${ground}`,
@@ -55,7 +55,7 @@ export function pairNumber(
         words: `${eyes[vision]}: ${a.map((colour) => seenAs(colour, vision)).join(" ")} and ${b.map((colour) => seenAs(colour, vision)).join(" ")}`,
         more: swatchDifference(a, b, vision, deltaEAgain).toFixed(2),
       })),
-      again: leastDifference(a, b, limit, deltaEAgain).difference,
+      again: smallestDifference(a, b, limit, deltaEAgain).difference,
       how: "by the formula of Sharma, Wu and Dalal (2005)",
     },
   };

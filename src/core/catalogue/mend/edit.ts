@@ -26,7 +26,7 @@ export const removeMend = (id: string, words: string): MendEdit => ({
 });
 
 /** Lets go what was set by hand for some products, so that they say what their file says. @param cells by mend and product */
-export const letGo = (cells: readonly { mend: string; product: string }[]): MendEdit => ({
+export const clearSetValues = (cells: readonly { mend: string; product: string }[]): MendEdit => ({
   words: cells.length === 1 ? "Remove a correction" : `Remove ${cells.length.toLocaleString("en")} corrections`,
   change: (document) => {
     const gone = new Map<string, Set<string>>();

@@ -1,4 +1,4 @@
-import { endsOf, scaleOf } from "./scale.ts";
+import { scaleEnds, scaleOf } from "./scale.ts";
 import { roundStep, tidy } from "./ticks.ts";
 
 /**
@@ -6,7 +6,7 @@ import { roundStep, tidy } from "./ticks.ts";
  * the bent scale of those numbers. There are at least two.
  */
 export function binEdges(min: number, max: number, bins: number, bent = false): number[] {
-  const { stops } = bent ? scaleOf(endsOf({ least: min, most: max, bent, step: 0, days: false }), true) : noStops;
+  const { stops } = bent ? scaleOf(scaleEnds({ least: min, most: max, bent, step: 0, days: false }), true) : noStops;
   if (stops) {
     const step = Math.max(1, Math.round((stops.length - 1) / bins));
     const edges = stops.filter((_, at) => at % step === 0);

@@ -4,8 +4,8 @@ import { describe, expect, it } from "vitest";
 import { binEdges, binOf } from "./bins.ts";
 import { rangesBetween, roundLimits } from "./price-ranges.ts";
 import { holds } from "./range.ts";
-import { endsOf, scaleOf } from "./scale.ts";
-import { starsUp } from "./stars.ts";
+import { scaleEnds, scaleOf } from "./scale.ts";
+import { starRanges } from "./stars.ts";
 
 const rising = fc
   .array(fc.integer({ min: 1, max: 100_000 }), { minLength: 2, maxLength: 200 })
@@ -53,7 +53,7 @@ describe("price ranges with round limits", () => {
   });
 
   it("on a bent scale below 0 too, equal lengths are about equal ratios, with a stop at 0", () => {
-    const ends = endsOf({ least: -1000, most: 100_000, bent: true, step: 1, days: false });
+    const ends = scaleEnds({ least: -1000, most: 100_000, bent: true, step: 1, days: false });
     const { stops = [], share } = scaleOf(ends, true);
     expect([stops[0], stops.at(-1)]).toEqual([ends.min, ends.max]);
     expect(stops).toEqual([...stops].sort((a, b) => a - b));
@@ -62,7 +62,7 @@ describe("price ranges with round limits", () => {
     expect(share(0) - share(-100)).toBeCloseTo(share(100) - share(0), 10);
     for (const [at, stop] of stops.entries())
       if (stop > 20 && at + 2 < stops.length) expect((stops[at + 1] ?? 0) / stop).toBeLessThanOrEqual(1.1 + 1e-9);
-    const negative = scaleOf(endsOf({ least: -5000, most: -5, bent: true, step: 1, days: false }), true);
+    const negative = scaleOf(scaleEnds({ least: -5000, most: -5, bent: true, step: 1, days: false }), true);
     expect(negative.stops?.every((stop) => stop < 1)).toBe(true);
     expect(negative.share(-5000)).toBeLessThan(negative.share(-5));
   });
@@ -90,7 +90,7 @@ describe("price ranges with round limits", () => {
     });
     fc.assert(
       fc.property(wishes, fc.boolean(), fc.boolean(), ({ least, most, step }, bent, days) => {
-        const ends = endsOf({ least: Math.min(least, most), most: Math.max(least, most), bent, step, days });
+        const ends = scaleEnds({ least: Math.min(least, most), most: Math.max(least, most), bent, step, days });
         expect(scaleOf(ends, bent).stops?.length ?? 0).toBeLessThanOrEqual(700);
       }),
     );
@@ -126,7 +126,7 @@ describe("bins", () => {
       fc.property(span, ([least, factor]) => {
         const [min, max] = [least, least * factor];
         const edges = binEdges(min, max, 20, true);
-        const scale = scaleOf(endsOf({ least: min, most: max, bent: true, step: 0, days: false }), true);
+        const scale = scaleOf(scaleEnds({ least: min, most: max, bent: true, step: 0, days: false }), true);
         const lengths = edges.slice(1).map((edge, at) => scale.share(edge) - scale.share(edges[at]));
         for (const length of lengths.slice(0, -1)) expect(length).toBeCloseTo(lengths[0], 9);
         expect(lengths.at(-1)).toBeLessThanOrEqual(lengths[0] + 1e-9);
@@ -158,7 +158,7 @@ describe("bins", () => {
 
 describe("stars and up", () => {
   it("are of five, or of ten points with two to a star", () => {
-    expect(starsUp([3.5, 5])).toEqual([{ min: 4 }, { min: 3 }, { min: 2 }, { min: 1 }]);
-    expect(starsUp([7.9, 9.4])).toEqual([{ min: 8 }, { min: 6 }, { min: 4 }, { min: 2 }]);
+    expect(starRanges([3.5, 5])).toEqual([{ min: 4 }, { min: 3 }, { min: 2 }, { min: 1 }]);
+    expect(starRanges([7.9, 9.4])).toEqual([{ min: 8 }, { min: 6 }, { min: 4 }, { min: 2 }]);
   });
 });

@@ -28,7 +28,7 @@ export interface ScaleWishes {
 }
 
 /** Where a range's scale begins and stops. */
-export function endsOf({ least, most, typed, bent, step: wanted, days }: ScaleWishes): Ends {
+export function scaleEnds({ least, most, typed, bent, step: wanted, days }: ScaleWishes): Ends {
   const [from, to] = typed ? [typed.min ?? least, typed.max ?? most] : [least, most];
   const given = { least, most, min: Math.min(from, to), max: Math.max(from, to) };
   if (days) return { ...given, step: wanted || 1 };

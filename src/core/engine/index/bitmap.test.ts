@@ -14,7 +14,7 @@ import {
   toIds,
   union,
 } from "./bitmap.ts";
-import { buildPostings, listOf } from "./postings.ts";
+import { buildPostings, postingsOf } from "./postings.ts";
 
 const size = fc.integer({ min: 1, max: 200 });
 const subset = (n: number) => fc.uniqueArray(fc.integer({ min: 0, max: n - 1 }));
@@ -62,7 +62,7 @@ describe("posting lists", () => {
             for (const option of records[record]) visit(option);
           });
           for (let option = 0; option < 6; option++) {
-            expect([...listOf(postings, option)]).toEqual(
+            expect([...postingsOf(postings, option)]).toEqual(
               records.flatMap((options, record) => (options.includes(option) ? [record] : [])),
             );
           }

@@ -2,11 +2,11 @@ import { type Catalogue, productCount, variantCount } from "../../catalogue/cata
 import { type Field, isAlwaysVariant } from "../../catalogue/field.ts";
 import { toNumber } from "../../catalogue/field-kinds.ts";
 import { identity, spelling } from "../../catalogue/identity.ts";
-import { addUp, countAt } from "../../catalogue/numbers/tally.ts";
+import { countAt, prefixSums } from "../../catalogue/numbers/tally.ts";
 import { prefixes } from "../../catalogue/path.ts";
 import { type Bitmap, bitmapOf } from "./bitmap.ts";
 import type { Level, Merge, Option } from "./option-schema.ts";
-import { buildPostings, listOf, type Postings } from "./postings.ts";
+import { buildPostings, type Postings, postingsOf } from "./postings.ts";
 
 /** A field as discrete options over its records. */
 export interface OptionIndex {
@@ -120,7 +120,7 @@ export function indexOptions(
   });
   const made: Bitmap[] = [];
   const bits = (option: number) => {
-    made[option] ??= bitmapOf(listOf(postings, option), records);
+    made[option] ??= bitmapOf(postingsOf(postings, option), records);
     return made[option];
   };
   return { level, options, at, postings, forward: turnRound(postings, options.length, records), bits };
@@ -134,14 +134,14 @@ function turnRound(postings: Postings, options: number, records: number): Forwar
   const make = (length: number) => (options < 0xffff ? new Uint16Array(length) : new Uint32Array(length));
   if (single) {
     const codes = make(records).fill(options);
-    for (let o = 0; o < options; o++) for (const record of listOf(postings, o)) codes[record] = o;
+    for (let o = 0; o < options; o++) for (const record of postingsOf(postings, o)) codes[record] = o;
     return { codes, starts: undefined };
   }
-  addUp(starts);
+  prefixSums(starts);
   const codes = make(postings.records.length);
   const next = starts.slice(0, records);
   for (let o = 0; o < options; o++) {
-    for (const record of listOf(postings, o)) {
+    for (const record of postingsOf(postings, o)) {
       codes[next[record] ?? 0] = o;
       countAt(next, record);
     }

@@ -1,5 +1,5 @@
 import { type Catalogue, type Column, productCount } from "../../catalogue/catalogue.ts";
-import { buildPostings, listOf, type Postings } from "./postings.ts";
+import { buildPostings, type Postings, postingsOf } from "./postings.ts";
 import { words } from "./words.ts";
 
 /** The words of one field, and the products that state them. */
@@ -27,7 +27,7 @@ export class FieldWords {
     for (let at = this.#from(word); at < this.words.length; at++) {
       const own = this.words[at] ?? "";
       if (prefix ? !own.startsWith(word) : own !== word) break;
-      visit(listOf(this.#postings, at), own === word);
+      visit(postingsOf(this.#postings, at), own === word);
     }
   }
 

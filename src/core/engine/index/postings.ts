@@ -1,4 +1,4 @@
-import { addUp, countAt } from "../../catalogue/numbers/tally.ts";
+import { countAt, prefixSums } from "../../catalogue/numbers/tally.ts";
 
 /**
  * Option → records, as one posting list after another: option `o` is stated by
@@ -10,7 +10,7 @@ export interface Postings {
 }
 
 /** The records of one option, in rising order. */
-export const listOf = ({ starts, records }: Postings, option: number): Uint32Array =>
+export const postingsOf = ({ starts, records }: Postings, option: number): Uint32Array =>
   records.subarray(starts[option], starts[option + 1]);
 
 /**
@@ -33,7 +33,7 @@ export function buildPostings(
       countAt(starts, option + 1);
     });
   }
-  addUp(starts);
+  prefixSums(starts);
   const ids = new Uint32Array(starts[options] ?? 0);
   const next = starts.slice(0, options);
   last.fill(-1);

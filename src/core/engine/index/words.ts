@@ -10,7 +10,7 @@ export function words(text: string): string[] {
 }
 
 /** Whether every word of a query begins a word of a name; an empty query fits all. */
-export function fitsWords(name: string, query: readonly string[]): boolean {
+export function matchesWords(name: string, query: readonly string[]): boolean {
   const own = words(name);
   return query.every((word) => own.some((one) => one.startsWith(word)));
 }

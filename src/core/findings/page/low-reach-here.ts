@@ -1,4 +1,4 @@
-import { leastReach } from "../low-reach.ts";
+import { minReach } from "../low-reach.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
 /** Facets that many products of the page do not state, so that they vanish with any choice. */
@@ -9,7 +9,7 @@ export const lowReachHere: PageFindingKind = {
     facets
       // Two panels that offer the same have the same reach.
       .filter(({ field, reach }, at) => facets.findIndex((one) => one.field === field && one.reach === reach) === at)
-      .filter(({ reach }) => reach > 0 && reach < outOf * leastReach)
+      .filter(({ reach }) => reach > 0 && reach < outOf * minReach)
       .map(({ panel, row, title, reach }) => ({
         panel,
         row,

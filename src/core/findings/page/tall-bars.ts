@@ -1,4 +1,4 @@
-import { stayingOn } from "../../page/bars.ts";
+import { stickyHeight } from "../../page/bars.ts";
 import { bands } from "../../settings/band.ts";
 import { firstScreens } from "../../settings/first-screen.ts";
 import type { PageFindingKind } from "./page-finding.ts";
@@ -14,7 +14,7 @@ export const tallBars: PageFindingKind = {
     // Every page has the same bars: they are told of once.
     if (page.kind !== "shop") return [];
     return bands.flatMap((band) => {
-      const height = stayingOn(pages.bars, band);
+      const height = stickyHeight(pages.bars, band);
       const screen = firstScreens[band].height;
       return height > screen * most
         ? [{ words: `On ${band} the fixed bars cover ${height} of ${screen} px of the screen.` }]

@@ -1,4 +1,4 @@
-import { stayingOn } from "../../page/bars.ts";
+import { stickyHeight } from "../../page/bars.ts";
 import { bands, resolve } from "../../settings/band.ts";
 import { behaviourOff, behaviours } from "../../settings/behaviour.ts";
 import { firstScreens } from "../../settings/first-screen.ts";
@@ -19,7 +19,7 @@ export const tallOffset: PageFindingKind = {
         const values = own.behaviour ?? {};
         if (!behaviours.on(values, "sticky", band) || behaviourOff("sticky", resolve(at ?? own.placement, band)))
           return [];
-        const offset = stayingOn(pages.bars, band) + behaviours.on(values, "nudge", band);
+        const offset = stickyHeight(pages.bars, band) + behaviours.on(values, "nudge", band);
         const { height } = firstScreens[band];
         if (offset >= 0 && height - offset >= height * least) return [];
         const words =

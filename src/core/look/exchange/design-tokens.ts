@@ -1,7 +1,7 @@
 import { type Band, type Banded, bands } from "../../settings/band.ts";
 import type { LookDocument } from "../look-schema.ts";
-import { settingOf } from "../resolve.ts";
-import { lowered, parts, statesOf, type Token, tokens } from "../tokens.ts";
+import { tokenSettingOf } from "../resolve.ts";
+import { lowercaseLabel, parts, statesOf, type Token, tokens } from "../tokens.ts";
 import { referenceIn, type TokenType, type TokenValue } from "../value.ts";
 
 /**
@@ -101,7 +101,7 @@ export function toDesignTokens(look: LookDocument): Group {
   for (const name of names) {
     const token = tokens.get(name);
     if (!token) continue;
-    const setting = settingOf(look, token);
+    const setting = tokenSettingOf(look, token);
     for (const value of [...Object.values(setting), look.dark[name]])
       for (const one of typeof value === "object" ? [value.colour] : [value]) {
         const reference = one === undefined ? undefined : referenceIn(one);
@@ -115,7 +115,7 @@ export function toDesignTokens(look: LookDocument): Group {
     put(file, pathOf(token), {
       $type: type,
       $value: writtenValue(token.type, setting.wide),
-      $description: `${parts[token.part]?.label}: ${lowered(token.label)}`,
+      $description: `${parts[token.part]?.label}: ${lowercaseLabel(token.label)}`,
       ...own(look, token, setting),
     });
   }

@@ -8,7 +8,7 @@ import { shippedLooks } from "../looks/looks.ts";
 import { toDesignTokens } from "./design-tokens.ts";
 import { guessAll } from "./match-names.ts";
 import { fromProperties, toProperties } from "./properties.ts";
-import { fromDesignTokens, isOwnFile, readForeign } from "./read-tokens.ts";
+import { fromDesignTokens, isOwnTokenFile, readForeign } from "./read-tokens.ts";
 
 const written = (file: object) => JSON.stringify(file, null, 2);
 
@@ -17,7 +17,7 @@ describe("design tokens", () => {
     fc.assert(
       fc.property(aLook(), (look) => {
         const text = written(toDesignTokens(look));
-        expect(isOwnFile(text)).toBe(true);
+        expect(isOwnTokenFile(text)).toBe(true);
         expect(fromDesignTokens(text)).toEqual(look);
       }),
       { numRuns: 200 },

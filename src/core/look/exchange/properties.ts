@@ -7,7 +7,7 @@ import { hexOf } from "../colour.ts";
 import { emptyLook } from "../empty-look.ts";
 import { lookKind } from "../kind.ts";
 import type { LookDocument } from "../look-schema.ts";
-import { endsOf, ownSheet, propertyOf, written } from "../sheet.ts";
+import { ownSheet, propertyOf, valueEndings, written } from "../sheet.ts";
 import { type Token, tokens } from "../tokens.ts";
 import { following, type TokenValue } from "../value.ts";
 
@@ -27,7 +27,7 @@ const byProperty = new Map([...tokens.values()].map((token) => [propertyOf(token
 /** Properties that are there beside a token's own, since its value writes several; each with its end. */
 const beside = new Map(
   [...tokens.values()].flatMap((token) =>
-    endsOf(token)
+    valueEndings(token)
       .filter((end) => end !== "")
       .map((end): [string, { token: Token; end: string }] => [propertyOf(token.name) + end, { token, end }]),
   ),

@@ -31,7 +31,7 @@ function jsonOf(text: string): JsonText {
 }
 
 /** Most characters and tokens that are read. */
-export const longestFile = 5_000_000;
+export const maxTokenFile = 5_000_000;
 const mostTokens = 20_000;
 
 /** A token of any tool's file, with what it comes to. */
@@ -58,8 +58,8 @@ interface Raw {
 
 /** The JSON of a file with the lines of its members. @throws TokenFileFault */
 function open(text: string): { root: Node; lineOf(node: Node | undefined): number } {
-  if (text.length > longestFile)
-    throw new TokenFileFault(`The file has ${text.length} characters; the limit is ${longestFile}.`, 1);
+  if (text.length > maxTokenFile)
+    throw new TokenFileFault(`The file has ${text.length} characters; the limit is ${maxTokenFile}.`, 1);
   const { root, lineAt } = jsonOf(text);
   if (root.type !== "object") throw new TokenFileFault("A token file must be one JSON object.", 1);
   return { root, lineOf: (node) => lineAt(node?.offset ?? 0) };
@@ -219,7 +219,7 @@ export function readForeign(text: string): ForeignToken[] {
 }
 
 /** Whether a file was written by this tool. @throws TokenFileFault */
-export function isOwnFile(text: string): boolean {
+export function isOwnTokenFile(text: string): boolean {
   const { root } = open(text);
   return findNodeAtLocation(root, ["$extensions", extension]) !== undefined;
 }

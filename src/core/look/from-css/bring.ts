@@ -6,7 +6,7 @@ import type { Brought } from "./read-look.ts";
 import type { Sheet } from "./sheets.ts";
 
 /** A file as it was brought. */
-export interface BroughtFile {
+export interface ImportedFile {
   name: string;
   text: string;
 }
@@ -16,11 +16,12 @@ export interface Together extends Brought {
   missing: string[];
 }
 
-const isPage = ({ name, text }: BroughtFile): boolean => /\.html?$/i.test(name) || /^\s*<(?:!doctype|html)/i.test(text);
+const isPage = ({ name, text }: ImportedFile): boolean =>
+  /\.html?$/i.test(name) || /^\s*<(?:!doctype|html)/i.test(text);
 const lastPart = (address: string): string => address.split(/[?#]/, 1)[0]?.split("/").at(-1) ?? "";
 
 /** Puts files together: of a saved page its own rules and the style sheets that it names, in its order, then the others. */
-export function together(files: readonly BroughtFile[]): Together {
+export function together(files: readonly ImportedFile[]): Together {
   const page = files.find(isPage);
   const loose = files.filter((file) => !isPage(file));
   const sheets: Sheet[] = [];

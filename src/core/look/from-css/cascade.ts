@@ -1,6 +1,6 @@
 import { is } from "css-select";
 import type { Element } from "domhandler";
-import { type Found, rulesOf, type Sheet, type SheetRule } from "./sheets.ts";
+import { type Found, type Sheet, type SheetRule, sheetRules } from "./sheets.ts";
 import { type Variables, withVariables } from "./values.ts";
 
 /** A property as it comes to on an element, and the declaration that it comes from. */
@@ -33,7 +33,7 @@ export class Cascade {
 
   /** @throws SheetFault */
   constructor(sheets: readonly Sheet[]) {
-    this.rules = rulesOf(sheets);
+    this.rules = sheetRules(sheets);
   }
 
   matches(element: Element, selector: string): boolean {

@@ -1,7 +1,7 @@
 import { oklch } from "culori";
 import { contrast } from "../../swatch/measure.ts";
 import { mainColours, type Pixels } from "../../swatch/photo.ts";
-import type { Reading } from "./read-look.ts";
+import type { LookReading } from "./read-look.ts";
 
 const hexOf = (code: number): string => `#${code.toString(16).padStart(6, "0")}`;
 
@@ -20,10 +20,10 @@ function commonest({ data }: Pixels): { hex: string; share: number } {
  * Colours of a shop from a picture of it: the ground is what most of it has, the text what differs most from that,
  * the accent what is most colourful. Nothing else can be read from a picture.
  */
-export function readPicture(name: string, pixels: Pixels): Reading[] {
+export function readPicture(name: string, pixels: Pixels): LookReading[] {
   const ground = commonest(pixels);
   const clusters = mainColours(pixels).filter(({ hex }) => contrast(hex, ground.hex) > 1.1);
-  const reading = (token: string, hex: string, share: number): Reading => ({
+  const reading = (token: string, hex: string, share: number): LookReading => ({
     token,
     value: hex,
     where: { file: name, line: 0, selector: "", property: `${(share * 100).toFixed(1)}% of it`, value: hex },

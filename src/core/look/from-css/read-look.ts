@@ -12,7 +12,7 @@ import type { Found, Sheet } from "./sheets.ts";
 import { readAnyColour, readLength, withVariables } from "./values.ts";
 
 /** A value that was read for a token, and where it was found. */
-export interface Reading {
+export interface LookReading {
   token: string;
   value: TokenValue;
   where: Pick<Found, "file" | "line" | "selector" | "property" | "value">;
@@ -31,12 +31,12 @@ export interface Brought {
  * its own elements are looked at, otherwise those that the style sheet has names for.
  * @throws SheetFault
  */
-export function readLook({ sheets, html }: Brought): Reading[] {
+export function readLook({ sheets, html }: Brought): LookReading[] {
   const cascade = new Cascade(sheets);
   const probe = probeOf(cascade.rules, html);
   const root = pxOf(cascade, probe.html, 16, 16) ?? 16;
   const text = pxOf(cascade, probe.body, root, root) ?? root;
-  const readings = new Map<string, Reading>();
+  const readings = new Map<string, LookReading>();
   const take = (
     token: string,
     found: Computed | undefined,
@@ -137,7 +137,7 @@ export function readLook({ sheets, html }: Brought): Reading[] {
 const leastChroma = 0.03;
 
 /** A look of what was read. */
-export const valuesOf = (readings: readonly Reading[]): TokenValues =>
+export const lookValuesOf = (readings: readonly LookReading[]): TokenValues =>
   Object.fromEntries(readings.map(({ token, value }) => [token, { wide: value }]));
 
 function pxOf(cascade: Cascade, element: Element, em: number, root: number): number | undefined {

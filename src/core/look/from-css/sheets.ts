@@ -27,7 +27,7 @@ export interface Sheet {
 }
 
 /** Longest style sheet that is read, in characters. */
-export const longestSheet = 5_000_000;
+export const maxSheetLength = 5_000_000;
 /** Width of the page that a shop's style sheet is read for, in CSS px. */
 const width = 1280;
 
@@ -69,12 +69,12 @@ function specificityOf(selector: csstree.CssNode): number {
 const statePattern = /:(hover|focus-visible|focus-within|focus)\b(?![-\w(])/g;
 
 /** The rules of style sheets in their order, as far as they hold on a wide page. @throws SheetFault */
-export function rulesOf(sheets: readonly Sheet[]): SheetRule[] {
+export function sheetRules(sheets: readonly Sheet[]): SheetRule[] {
   const rules: SheetRule[] = [];
   let order = 0;
   for (const { name, css } of sheets) {
-    if (css.length > longestSheet)
-      throw new SheetFault(`${name} has ${css.length} characters; the limit is ${longestSheet}.`);
+    if (css.length > maxSheetLength)
+      throw new SheetFault(`${name} has ${css.length} characters; the limit is ${maxSheetLength}.`);
     if (tooDeep(css))
       throw new SheetFault(`${name} has more than 100 brackets inside each other, which no style sheet needs.`);
     const tree = csstree.parse(css, { positions: true, parseCustomProperty: false });

@@ -1,4 +1,4 @@
-import { choice, colour, font, length, number, type Part, time, weight } from "../part.ts";
+import { choice, colour, font, type LookPart, length, number, time, weight } from "../part.ts";
 
 /** The values that all other parts follow by default: a look is mostly made here. */
 export const basics = {
@@ -89,8 +89,8 @@ export const basics = {
       none: "step-end",
     }),
   }),
-} as const satisfies Record<string, Part>;
+} as const satisfies Record<string, LookPart>;
 
-function part(label: string, properties: Part["properties"], judged: Part["judged"] = []): Part {
+function part(label: string, properties: LookPart["properties"], judged: LookPart["judged"] = []): LookPart {
   return { label, group: "Basics", at: "", properties, judged };
 }

@@ -1,4 +1,4 @@
-import { colour, inner, length, on, optionStates, own, type Part, shadow, weight } from "../part.ts";
+import { colour, inner, type LookPart, length, on, optionStates, own, shadow, weight } from "../part.ts";
 
 /** Fields, dropdowns, sliders, switches and the rest. */
 export const controlParts = {
@@ -119,4 +119,4 @@ export const controlParts = {
     },
     judged: [{ of: "mark", as: "control" }],
   },
-} as const satisfies Record<string, Part>;
+} as const satisfies Record<string, LookPart>;

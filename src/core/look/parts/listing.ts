@@ -1,4 +1,4 @@
-import { colour, font, length, number, on, own, type Part, weight } from "../part.ts";
+import { colour, font, type LookPart, length, number, on, own, weight } from "../part.ts";
 
 /** The products beside the panel, and the stand-in shop around both. */
 export const listingParts = {
@@ -81,4 +81,4 @@ export const listingParts = {
       { of: "menu-ink", on: "menu-ground", as: "text" },
     ],
   },
-} as const satisfies Record<string, Part>;
+} as const satisfies Record<string, LookPart>;

@@ -4,13 +4,13 @@ import {
   decorations,
   type Effect,
   inner,
+  type LookPart,
   length,
   lineStyles,
   number,
   on,
   optionStates,
   own,
-  type Part,
   picture,
   weight,
 } from "../part.ts";
@@ -93,7 +93,7 @@ const swatchCorners = {
 };
 
 /** One option in each of its shapes. */
-export const optionParts = {
+export const optionLookParts = {
   option: {
     label: "Option",
     group: "Options",
@@ -365,4 +365,4 @@ export const optionParts = {
     },
     judged: [{ of: "ink", on: "ground", as: "text", size: "size", weight: "weight" }],
   },
-} as const satisfies Record<string, Part>;
+} as const satisfies Record<string, LookPart>;

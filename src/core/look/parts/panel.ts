@@ -6,12 +6,12 @@ import {
   decorations,
   font,
   inner,
+  type LookPart,
   length,
   linkStates,
   number,
   on,
   own,
-  type Part,
   shadow,
   weight,
 } from "../part.ts";
@@ -244,4 +244,4 @@ export const panelParts = {
       height: length("Bar height", "{space.xs}", on('.zs-result[data-busy="bar"]::before', "height")),
     },
   },
-} as const satisfies Record<string, Part>;
+} as const satisfies Record<string, LookPart>;

@@ -6,7 +6,7 @@ import { readCatalogue } from "../../catalogue/read.ts";
 import { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
 import type { Selection } from "../../engine/question.ts";
 import { engineFacets } from "../../panel/panel.ts";
-import { fromAddress, heldBack, toAddress } from "./address.ts";
+import { fromAddress, otherParameters, toAddress } from "./address.ts";
 import { type BrowseState, nextPlace, startPlace } from "./browse-state.ts";
 
 const index = new CatalogueIndex(readCatalogue(readFileSync("demo/nursery.csv")).catalogue);
@@ -77,8 +77,8 @@ describe("the address", () => {
       "?panel=second&lang=de&utm=x&light=shade&light=full+sun&price.min=4",
     );
     expect(toAddress(startPlace, fieldOf, present, facets)).toBe("?panel=second&lang=de&utm=x");
-    expect(heldBack(present, facets, true).map(([name]) => name)).toEqual(["panel", "lang", "utm"]);
-    expect(heldBack("?q=vine&sort=price", facets, false)).toEqual([
+    expect(otherParameters(present, facets, true).map(([name]) => name)).toEqual(["panel", "lang", "utm"]);
+    expect(otherParameters("?q=vine&sort=price", facets, false)).toEqual([
       ["q", "vine"],
       ["sort", "price"],
     ]);

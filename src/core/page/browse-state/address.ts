@@ -118,7 +118,7 @@ function readRange(query: URLSearchParams, name: string, { kind }: Field): Choic
  * @param facets facets that the form has inputs for
  * @param searches whether it has one for the words to search for
  */
-export function heldBack(
+export function otherParameters(
   present: string,
   facets: readonly Pick<Facet, "field">[],
   searches: boolean,

@@ -1,4 +1,4 @@
-import type { Part } from "../../engine/answer.ts";
+import type { RangeCount } from "../../engine/answer.ts";
 import type { Choice, Facet, Selection, Sort } from "../../engine/question.ts";
 import { emptySelection, isSameSelection, toggle, withChoice, without } from "../../engine/selection.ts";
 
@@ -37,7 +37,7 @@ export type Act =
   | { do: "search"; text: string }
   | { do: "clear" }
   /** Takes parts of the selection back. */
-  | { do: "without"; parts: readonly Part[] }
+  | { do: "without"; parts: readonly RangeCount[] }
   | { do: "sort"; sort: Sort }
   | { do: "turn"; page: number };
 

@@ -21,7 +21,7 @@ export const plainLook: Pick<LookDocument, "values" | "dark" | "styles" | "css">
 };
 
 /** All tokens as they are by themselves, for every page. */
-export const usualSheet = (): string => lookSheet({ values: {}, dark: {} }, ":root, :host");
+export const defaultLookSheet = (): string => lookSheet({ values: {}, dark: {} }, ":root, :host");
 
 /**
  * The rules of a page's looks, in the layer `look`: the shop's for all of it, a panel's own where it differs, and the

@@ -3,7 +3,7 @@ import { type DisplayName, displays } from "../../displays/displays.ts";
 import { CatalogueIndex } from "../../engine/index/catalogue-index.ts";
 import { LocalEngine } from "../../engine/local-engine.ts";
 import type { Choices } from "../../engine/question.ts";
-import type { State } from "../../look/value.ts";
+import type { TokenState } from "../../look/value.ts";
 import type { SwatchBook } from "../../swatch/view.ts";
 import { newFacet } from "../panel.ts";
 import type { FacetRow } from "../panel-schema.ts";
@@ -88,7 +88,7 @@ export function specimenRow(display: DisplayName): FacetRow {
 export const specimenOptions = (display: DisplayName): number => displays[display].specimen?.options ?? 1;
 
 /** The choices in the specimens' shop that put the first option of a row into a state. */
-export function specimenChoices({ field, mode }: FacetRow, state: State, first: string | undefined): Choices {
+export function specimenChoices({ field, mode }: FacetRow, state: TokenState, first: string | undefined): Choices {
   if (state === "unavailable") return { alone: { options: ["yes"] } };
   if (state !== "chosen" && state !== "chosen-hovered") return {};
   if (mode === "range")

@@ -49,7 +49,7 @@ const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
 ];
 
 /** A heading as people read it: its words apart, whatever they were joined with. */
-export const headingWords = (name: string): string =>
+export const facetHeadingWords = (name: string): string =>
   name
     .replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2")
     .replaceAll(/[_\-./]+/g, " ")
@@ -59,6 +59,6 @@ export const headingWords = (name: string): string =>
 export function likelihood({ role, name }: Pick<Field, "role" | "name">): number {
   const known = byRole[role];
   if (known !== undefined) return known;
-  const words = headingWords(name);
+  const words = facetHeadingWords(name);
   return byWord.find(([, pattern]) => pattern.test(words))?.[0] ?? 1;
 }

@@ -1,11 +1,11 @@
 import { type FieldRole, isFacetable } from "../../catalogue/field.ts";
 import { isDay, isNumeric, isTwoValued, kindFacts } from "../../catalogue/field-kinds.ts";
-import { mostStars } from "../../catalogue/numbers/stars.ts";
+import { maxStars } from "../../catalogue/numbers/stars.ts";
 import { type DisplayName, displays } from "../../displays/displays.ts";
 import type { Mode } from "../../engine/question.ts";
 import type { FieldProfile } from "../../profile/profile.ts";
 import { type OptionOrder, type SettingValues, withSetting } from "../../settings/settings.ts";
-import { speaksOfColour } from "../../swatch/plain-names.ts";
+import { namesColour } from "../../swatch/plain-names.ts";
 import { newFacet } from "../panel.ts";
 import type { FacetRow } from "../panel-schema.ts";
 
@@ -63,7 +63,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
         display: "stars",
         mode: "range",
         reason:
-          profile.max !== null && profile.max > mostStars
+          profile.max !== null && profile.max > maxStars
             ? "a rating of up to ten points"
             : "a rating of up to five stars",
       };
@@ -76,7 +76,7 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
         : `${numbers} different numbers`,
     };
   }
-  const coloured = samples.filter(speaksOfColour).length;
+  const coloured = samples.filter(namesColour).length;
   if (kindFacts(field).colours || (samples.length > 1 && coloured * 5 >= samples.length * 4))
     return any("swatches", `${coloured} of the ${samples.length} most frequent values name colours`);
   if (series) return any("tiles", `${options} ${series}, in their own order`);

@@ -1,6 +1,6 @@
 import type { ComponentType } from "preact";
 import { useState } from "preact/hooks";
-import { fitsWords, words } from "../../../core/engine/index/words.ts";
+import { matchesWords, words } from "../../../core/engine/index/words.ts";
 import { isStill, WithoutScripts } from "../without-scripts.tsx";
 import type { DisplayProps, OptionView } from "./display-props.ts";
 
@@ -33,7 +33,7 @@ export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...p
   const [asked, setAsked] = useState("");
   const query = words(asked);
   const found =
-    query.length === 0 ? options : options.filter((option) => option.chosen || fitsWords(option.label, query));
+    query.length === 0 ? options : options.filter((option) => option.chosen || matchesWords(option.label, query));
   const after = settings.foldAfter * dense;
   // One more option takes no more room than the button that would hide it.
   const folds = settings.foldAfter > 0 && query.length === 0 && found.length > after + 1;

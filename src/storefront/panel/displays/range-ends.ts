@@ -1,5 +1,5 @@
 import { isDay } from "../../../core/catalogue/field-kinds.ts";
-import { type Ends, endsOf } from "../../../core/catalogue/numbers/scale.ts";
+import { type Ends, scaleEnds } from "../../../core/catalogue/numbers/scale.ts";
 import type { DisplayProps } from "./display-props.ts";
 
 /** Where a facet's scale begins and stops, as its settings have it; undefined when no product states the field. */
@@ -10,7 +10,7 @@ export function rangeEnds({
 }: Pick<DisplayProps, "range" | "settings" | "field">): Ends | undefined {
   const shown = settings.ends === "live" && range?.live.min !== null ? range?.live : range?.steady;
   if (!shown || shown.min === null || shown.max === null) return undefined;
-  return endsOf({
+  return scaleEnds({
     least: shown.min,
     most: shown.max,
     ...(settings.ends === "typed" ? { typed: { min: settings.min, max: settings.max } } : {}),

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "preact/hooks";
 import { pathSeparator } from "../../../../core/catalogue/path.ts";
-import { manyInside } from "../../../../core/displays/seeking.ts";
+import { innerSearchFrom } from "../../../../core/displays/seeking.ts";
 import type { DisplayProps, DisplayView, OptionView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";
@@ -82,7 +82,7 @@ function Many(props: DisplayProps) {
             maxHeight: 0,
             columns: 1,
             flow: "column",
-            searchInside: settings.searchInside || options.length > manyInside,
+            searchInside: settings.searchInside || options.length > innerSearchFrom,
           }}
           class="zt-boxes"
           Option={BoxOption}

@@ -1,6 +1,6 @@
 import { useState } from "preact/hooks";
-import { mostFound } from "../../../../core/displays/seeking.ts";
-import { fitsWords, words } from "../../../../core/engine/index/words.ts";
+import { maxFound } from "../../../../core/displays/seeking.ts";
+import { matchesWords, words } from "../../../../core/engine/index/words.ts";
 import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 
@@ -8,9 +8,9 @@ import { BoxOption } from "../option-input.tsx";
 function SearchField({ row, name, options, toggle, label, id, say }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);
-  const fitting = query.length === 0 ? [] : options.filter(({ label: one }) => fitsWords(one, query));
+  const fitting = query.length === 0 ? [] : options.filter(({ label: one }) => matchesWords(one, query));
   const found = fitting.filter(({ chosen }) => !chosen);
-  const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, mostFound)];
+  const shown = [...options.filter(({ chosen }) => chosen), ...found.slice(0, maxFound)];
   return (
     <>
       <input
@@ -33,8 +33,8 @@ function SearchField({ row, name, options, toggle, label, id, say }: DisplayProp
           ? ""
           : fitting.length === 0
             ? say("notCalled")
-            : found.length > mostFound
-              ? say("andMore", { n: found.length - mostFound })
+            : found.length > maxFound
+              ? say("andMore", { n: found.length - maxFound })
               : ""}
       </p>
     </>

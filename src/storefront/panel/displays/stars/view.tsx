@@ -1,21 +1,21 @@
-import { mostStars, pointsAStar } from "../../../../core/catalogue/numbers/stars.ts";
+import { maxStars, pointsPerStar } from "../../../../core/catalogue/numbers/stars.ts";
 import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { RangeList } from "../range-list.tsx";
 
 /** From four stars and up down to one; of ratings of ten points, two are a star. */
 function Stars(props: DisplayProps) {
   const { say } = props;
-  const points = pointsAStar(Math.max(0, ...props.ranges.map(({ range: { min = 0 } }) => min)));
+  const points = pointsPerStar(Math.max(0, ...props.ranges.map(({ range: { min = 0 } }) => min)));
   return (
     <RangeList
       {...props}
       draw={({ range: { min = 0 } }) => {
-        const stars = Math.min(mostStars, Math.round(min / points));
+        const stars = Math.min(maxStars, Math.round(min / points));
         return (
           <span class="zt-name">
             <span class="zt-stars" aria-hidden="true">
               {"★".repeat(stars)}
-              <i>{"★".repeat(mostStars - stars)}</i>
+              <i>{"★".repeat(maxStars - stars)}</i>
             </span>
             <span class="zt-unseen">{say("stars", { n: stars })}</span> {say("andUp")}
           </span>

@@ -1,2 +1,2 @@
 /** Levels of a category path that are options; deeper ones are not. By itself, so that pages do not load all limits. */
-export const mostLevels = 50;
+export const maxLevels = 50;
