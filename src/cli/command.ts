@@ -15,14 +15,14 @@ export interface Command {
   /** Its purpose, in a sentence. */
   about: string;
   usage: string;
-  /** Each option as it is typed, with what it does and its default where it has one. */
+  /** Each option as it is typed, what it does, and its default if it has one. */
   options: readonly (readonly [flag: string, words: string, fallback?: string])[];
   example: string;
   /** @throws UsageError, FolderFault, CatalogueError: wrong use or a broken file */
   run(args: string[]): Outcome | Promise<Outcome>;
 }
 
-/** The name that was probably meant; empty where no known one is near. */
+/** The name that was probably meant; empty if no known name is close. */
 export function didYouMean(name: string, known: Iterable<string>): string {
   const near = [...known]
     .map((one) => ({ one, far: distance(name.toLowerCase(), one.toLowerCase()) }))
@@ -31,7 +31,7 @@ export function didYouMean(name: string, known: Iterable<string>): string {
   return near ? ` Did you mean ${near.one}?` : "";
 }
 
-/** The one thing that a command is about. @throws UsageError where there is none, or more */
+/** The single positional argument of a command. @throws UsageError if there are none or several */
 export function onlyOne(positionals: readonly string[], what: string, { usage }: Pick<Command, "usage">): string {
   const [first, ...others] = positionals;
   if (first === undefined || others.length > 0) throw new UsageError(`Name one ${what}. Usage: ${usage}`);

@@ -7,10 +7,10 @@ import { openDatabase } from "../server/store/database.ts";
 import { lockFile } from "../server/store/lock.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** Where the tool keeps its shops unless it is told otherwise. */
+/** Default location of the database. */
 export const defaultDatabase = join(repository, "data/trellis.db");
 
-/** Holds a database file while something is done. @throws UsageError where another process holds it */
+/** Runs a task while the database file is locked. @throws UsageError if another process holds it */
 export async function withLockedFile<T>(file: string, task: () => Promise<T>): Promise<T> {
   let release: () => void;
   try {
@@ -27,9 +27,9 @@ export async function withLockedFile<T>(file: string, task: () => Promise<T>): P
 }
 
 /**
- * Opens the database, does something with it, and closes it whatever happens.
- * @param state whether it must be there already, or is made where it is not
- * @throws UsageError where another process holds it, or it can't be opened
+ * Opens the database, runs a task with it, and always closes it afterwards.
+ * @param state whether the file must exist already, or is created if missing
+ * @throws UsageError if another process holds it, or it can't be opened
  */
 export async function withDatabase<T>(
   file = defaultDatabase,

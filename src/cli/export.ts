@@ -24,7 +24,7 @@ export const exportShop: Command = {
     const { shop: slug, out } = values;
     if (slug === undefined || out === undefined)
       throw new UsageError(`Name a shop and a folder. Usage: ${exportShop.usage}`);
-    // The store is large, and most commands do without it.
+    // The store is a large import, and most commands don't need it.
     const [{ withDatabase }, { findShop, listShops }, { wholeShop }] = await Promise.all([
       import("./database.ts"),
       import("../server/store/shops.ts"),

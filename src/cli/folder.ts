@@ -58,8 +58,8 @@ export function readFiles(folder: string): ShopFiles {
 export const openFolder = (folder: string): WholeShop => readFolder(readFiles(folder));
 
 /**
- * Writes files into a folder of ours: see {@link writeOwnedFolder}.
- * @returns a sentence about files that stay although they are not written any more; undefined where there are none
+ * Writes files into a folder that the tool owns: see {@link writeOwnedFolder}.
+ * @returns a sentence about obsolete files that were kept because somebody changed them; undefined if there are none
  * @throws UsageError
  */
 export function writeFiles(folder: string, files: ShopFiles, wishes: FolderWishes): string | undefined {
@@ -74,7 +74,7 @@ export function writeFiles(folder: string, files: ShopFiles, wishes: FolderWishe
   }
 }
 
-/** The option that agrees to writing into a folder with other files in it. */
+/** The option that allows writing into a folder that contains other files. */
 export const intoOption = { into: { type: "boolean", default: false } } as const;
 
 function reason(error: unknown): string {

@@ -60,7 +60,7 @@ export const handoff: Command = {
     }).catch((error: unknown) => {
       throw error instanceof HttpError ? withHint(error) : error;
     });
-    // Pages that are still open fetch the files of the last handoff, which its manifest names.
+    // Pages that are still open go on fetching the files of the last handoff, as listed in its manifest.
     const last = namedBy(join(out, manifestName));
     const note = writeFiles(out, made.files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
     return { text: reportText(made.report), status: 0, note };
@@ -77,7 +77,7 @@ function namesIn(given: readonly string[]): Record<string, string> {
   );
 }
 
-/** The files that a handoff's manifest names; none where there is no manifest that can be read. */
+/** The files listed in a handoff's manifest; none if there is no readable manifest. */
 function namedBy(manifest: string): ReadonlySet<unknown> {
   try {
     return new Set(Object.values(JSON.parse(readFileSync(manifest, "utf8")).files));
@@ -94,7 +94,7 @@ function readText(file: string): string {
   }
 }
 
-/** A page that is not there with the one that was probably meant. */
+/** Adds the page that was probably meant to the error about a missing page. */
 function withHint(fault: HttpError): Error {
   const { page, pages } = fault.detail;
   return typeof page === "string" && Array.isArray(pages)

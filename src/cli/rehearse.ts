@@ -18,10 +18,10 @@ import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { readFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** The most shoppers that are sent at once. */
+/** Maximum number of shoppers in one run. */
 const mostShoppers = 100_000;
 
-/** A number of an option. @throws UsageError where it is none, or out of bounds */
+/** The number given for an option. @throws UsageError if it isn't a number or is out of bounds */
 function numberOf(given: string, option: string, least: number, most: number, isWhole = true): number {
   const value = Number(given);
   const fits = given.trim() !== "" && value >= least && value <= most && (!isWhole || Number.isInteger(value));
@@ -34,11 +34,11 @@ function numberOf(given: string, option: string, least: number, most: number, is
 
 interface Opened {
   facts: LocalFacts;
-  /** @param byMeasure with the heights that a browser has measured, as far as there are any for the panels as they are */
+  /** @param byMeasure use the heights measured by a browser, where they exist for the panels as they are now */
   scene(band: Band, byMeasure: boolean): Scene;
 }
 
-/** A shop whose page can be rehearsed. @throws UsageError where it has no such page, or no panel is on it; FolderFault */
+/** A shop whose page can be rehearsed. @throws UsageError if it has no such page, or no panel is on it; FolderFault */
 function opened(folder: string, address: string): Opened {
   const files = readFiles(folder);
   const whole = readFolder(files);
@@ -106,7 +106,7 @@ export const rehearse: Command = {
       .map((band): BandReport => {
         const scenes = (byMeasure: boolean) => [own.scene(band, byMeasure), other?.scene(band, byMeasure)] as const;
         let [scene, before] = scenes(true);
-        // Where one side is estimated the other is too: a measured panel against an estimated one says nothing.
+        // If one side has to be estimated, both are: comparing a measured panel with an estimated one says nothing.
         if (!scene.measured || before?.measured === false) [scene, before] = scenes(false);
         const walks = sent(own, scene);
         const fewest = fewestChoices(own.facts.engine, scene, assumptionList.first.fallback, walks);
@@ -120,7 +120,10 @@ export const rehearse: Command = {
   },
 };
 
-/** Whether fewer arrive, or those who arrive take longer, by more than a share of what it was; differences that may be chance do not count. */
+/**
+ * Whether fewer shoppers arrive, or arriving takes longer, by more than a given share; differences that may be chance
+ * don't count.
+ */
 const isWorse =
   (allow: number) =>
   ({ measure, differs, mean, before }: ReturnType<typeof compareWalks>[number]): boolean => {

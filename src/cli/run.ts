@@ -2,7 +2,7 @@ import { CatalogueError, problemText } from "../core/catalogue/problem.ts";
 import { type Command, didYouMean } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** Every command, fetched when it is asked for. A new one is a file and a line here. */
+/** Every command, loaded on demand. A new one is a file and a line here. */
 const commands: Readonly<Record<string, () => Promise<Command>>> = {
   tally: async () => (await import("./tally.ts")).tallyCommand,
   check: async () => (await import("./check.ts")).check,
@@ -24,7 +24,7 @@ export interface RunResult {
   err: string;
 }
 
-/** Runs the command line over its arguments. Nothing is thrown: what is wrong is one line of `err`. */
+/** Runs the command line with its arguments. Never throws: an error is one line of `err`. */
 export async function runTrellis([name, ...rest]: readonly string[]): Promise<RunResult> {
   try {
     if (name === undefined) throw new UsageError(`Name a command: ${names.join(", ")}. See trellis --help.`);
@@ -92,7 +92,7 @@ function table(rows: readonly (readonly [string, string])[]): string[] {
 function told(error: unknown): string {
   if (error instanceof CatalogueError) return problemText(error.problem);
   const { code, message, name } = error as NodeJS.ErrnoException;
-  // Messages of the option parser are sentences already; those of folders and of the store are passed on unchanged.
+  // Messages of the option parser are sentences already; those of folders and the store are passed on unchanged.
   const known = ["UsageError", "FolderFault", "HttpError"].includes(name) || code?.startsWith("ERR_PARSE_ARGS");
   return known ? message : `unexpected error: ${message}`;
 }

@@ -89,9 +89,9 @@ export async function tally(args: string[]): Promise<Tally> {
   };
 }
 
-/** A folder's catalogue, with its mends done and its collections known. */
+/** A folder's catalogue, with its corrections done and its collections known. */
 async function mendedIn(folder: string): Promise<Catalogue> {
-  // Reading folders takes far more than counting does.
+  // Reading folders needs far more code than counting does, so it is loaded on demand.
   const { openFolder } = await import("./folder.ts");
   const { catalogue, mends, pages } = openFolder(folder);
   return withCollections(applyMends(catalogue, mends.mends), pages);
@@ -99,7 +99,7 @@ async function mendedIn(folder: string): Promise<Catalogue> {
 
 function catalogueIn(file: string): Catalogue {
   const { catalogue, problems } = readCatalogue(readBytes(file), { numbered: true });
-  // A single bad value counts as not stated; a row that would be left out would make every count wrong.
+  // A single bad value counts as not stated, but a missing row would make every count wrong.
   const broken = problems.find((problem) => problem.value === undefined);
   if (broken) throw new CatalogueError(broken);
   return catalogue;
@@ -150,7 +150,7 @@ function readBytes(file: string): Uint8Array {
   }
 }
 
-/** A file, or as much of a stream as a catalogue can have. @throws UsageError for more */
+/** A file, or a stream up to the maximum size of a catalogue. @throws UsageError if it is larger */
 function readLimited(file: string): Uint8Array {
   const handle = openSync(file, "r");
   try {
@@ -195,7 +195,7 @@ function readPick(fields: readonly Field[], pick: string, option = "--pick"): { 
   return { field, value: pick.slice(equals + 1) };
 }
 
-/** A standing condition: what a pick of the same words would choose, made always and for every facet. */
+/** A standing condition: the choice that the same words would make, applied always and to every facet. */
 function readCondition(index: CatalogueIndex, text: string): Condition {
   const { field, value } = readPick(index.catalogue.fields, text, "--within");
   const mode = defaultMode(field);

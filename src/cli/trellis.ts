@@ -1,6 +1,6 @@
 import { runTrellis } from "./run.ts";
 
-// Whoever reads the output may stop early, as `head` does: nothing is wrong then.
+// The reader of the output may stop early, as `head` does; that is not an error.
 process.stdout.on("error", (error: NodeJS.ErrnoException) => process.exit(error.code === "EPIPE" ? 0 : 2));
 
 const { status, out, err } = await runTrellis(process.argv.slice(2));

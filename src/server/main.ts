@@ -61,7 +61,7 @@ function readOptions() {
   }
 }
 
-/** @throws Error when a text is no port */
+/** @throws Error if a text is no port */
 function portIn(text: string): number {
   const port = Number(text);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
@@ -161,7 +161,7 @@ async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
   process.exit(0);
 }
 
-/** Moves the shops of before aside. @throws UnfitFile where the file belongs to a different program */
+/** Moves the shops of before aside. @throws UnfitFile if the file belongs to a different program */
 function startOver(): void {
   try {
     checkFile(data, migrationNames);

@@ -49,7 +49,7 @@ export async function sampleSiteFiles(whole: WholeShop, root: string): Promise<S
 /** Serves the stand-in site as a plain file server would, under a strict policy, with the newest edition of the demo shop. */
 export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
   let built: { edition: number; files: Promise<ShopFiles> } | undefined;
-  /** The files of the newest edition; undefined where the demo shop is gone or not published. */
+  /** The files of the newest edition; undefined if the demo shop is gone or not published. */
   async function current(): Promise<ShopFiles | undefined> {
     const em = fork();
     const shop = await findShop(em, demoShop);

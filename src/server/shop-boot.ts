@@ -57,7 +57,7 @@ const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>
   (await source.read(kind))?.document ?? kind.fresh("");
 
 /**
- * The initial data of a page; undefined when there is no page at the address.
+ * The initial data of a page; undefined if there is no page at the address.
  * @param panel to be shown whether it is on the page or not, alone where it is not
  */
 export async function bootOf(

@@ -26,7 +26,7 @@ export interface UploadedCatalogue {
   name: unknown;
   currency: unknown;
   catalogue: Import;
-  /** The panel that a new shop begins with; absent where the catalogue is for a shop that is there. */
+  /** The panel that a new shop begins with; absent if the catalogue is for a shop that is there. */
   first: PanelDocument | undefined;
 }
 
@@ -96,7 +96,7 @@ export const readers: Readers = { catalogue: readBroughtCatalogue, shop: readBro
 const requestOf = ({ body, type }: Sent): Request =>
   new Request("http://localhost/", { method: "POST", body, headers: { "content-type": type } });
 
-/** @throws Fault where the bytes are not what they claim to be */
+/** @throws Fault if the bytes are not what they claim to be */
 function unpacked(bytes: Uint8Array): Catalogue {
   try {
     const catalogue = decodeCatalogue(bytes);

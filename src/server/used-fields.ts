@@ -59,7 +59,7 @@ export function usedFields({ fields, panels, pages, search, slots }: Used): {
 }
 
 /**
- * The fields that a page of the shop counts, sorts by and shows; undefined where it may show any of them, as cards
+ * The fields that a page of the shop counts, sorts by and shows; undefined if it may show any of them, as cards
  * without pictures do, which tell what a product states.
  */
 export function fieldsOfPage(

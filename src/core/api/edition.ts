@@ -2,7 +2,7 @@ import { type InferType, string } from "yup";
 import { largest } from "../catalogue/numbers/bounds.ts";
 import { exact, wholeIn } from "../document/schema.ts";
 
-/** The longest note of an edition, in characters. */
+/** Maximum length of an edition's note, in characters. */
 export const maxNoteLength = 500;
 
 /** The body of a request to publish a shop. */

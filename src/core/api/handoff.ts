@@ -5,7 +5,7 @@ import { exact, listOf, oneOf, wholeIn } from "../document/schema.ts";
 
 const size = () => wholeIn(0, largest).required();
 
-/** The contents of a handoff. Sizes are bytes, gzipped as they go over the wire. */
+/** Contents of a handoff. Sizes are bytes, gzipped as transferred. */
 export const handoffReport = exact({
   pages: wholeIn(1, largest).required(),
   panels: wholeIn(1, largest).required(),
@@ -25,5 +25,5 @@ export const handoffPreview = exact({
 export type HandoffReport = InferType<typeof handoffReport>;
 export type HandoffPreview = InferType<typeof handoffPreview>;
 
-/** The most of script that is aimed at before panels are awake, for six displays, in bytes gzipped. */
+/** Target for the size of the script that runs before panels respond, for six displays, in bytes gzipped. */
 export const scriptAim = 20_000;

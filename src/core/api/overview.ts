@@ -5,9 +5,9 @@ import { editionSummary } from "./edition.ts";
 
 const count = () => wholeIn(0, largest).required();
 
-/** How far the work on a shop is, in numbers. */
+/** Progress of the work on a shop, in numbers. */
 export const shopOverview = exact({
-  /** Its fields whose values are spelt in ways that count apart, by their keys. */
+  /** Fields whose values are spelt in several ways that count separately, by their keys. */
   catalogue: exact({
     products: count(),
     variants: count(),
@@ -20,11 +20,11 @@ export const shopOverview = exact({
   findings: exact({ error: count(), warning: count(), note: count() }),
   /** Values of facets with swatches or pictures, and those of them that have none yet. */
   swatches: exact({ values: count(), unset: count() }),
-  /** Name of the shop's look; empty where it is the usual one. */
+  /** Name of the shop's look; empty for the default one. */
   look: string().strict().defined(),
-  /** Pages, those with an error that needs no browser to be found, and those with a warning and no error. */
+  /** Number of pages, pages with an error found without a browser, and pages with a warning but no error. */
   pages: exact({ count: count(), error: count(), warning: count() }),
-  /** The newest edition and what is another since; absent before the first. */
+  /** The newest edition and what has changed since; absent before the first. */
   edition: editionSummary
     .concat(exact({ differences: count() }))
     .optional()

@@ -15,7 +15,7 @@ export const fileHash = string()
   .matches(/^[0-9a-f]{64}$/)
   .optional();
 
-/** A file that was brought in the place of another, and can be taken back. */
+/** An import that replaced another catalogue and can be reverted. */
 export const pastImport = exact({
   id: whole(),
   /** ISO 8601. */
@@ -39,11 +39,11 @@ export const shopSummary = exact({
   currency: someText(3),
   products: whole(),
   variants: whole(),
-  /** Of the imported catalogue, computed ones left out. */
+  /** Fields of the imported catalogue, without computed ones. */
   fields: listOf(fieldSchema, 10_000),
   /** How the columns of its last file were read. */
   reading: rememberedReadings,
-  /** SHA-256 of the file that it came from, in hex; absent where that is not known. */
+  /** SHA-256 of the imported file, in hex; absent if unknown. */
   hash: fileHash,
   panels: listOf(panelSummary, 10_000),
   looks: listOf(panelSummary, 10_000),
@@ -67,31 +67,34 @@ export const shopCurrency = string()
   )
   .required();
 
-/** Another name or currency for a shop. */
+/** A new name or currency for a shop. */
 export const shopChange = exact({ name: shopName.notRequired(), currency: shopCurrency.notRequired() });
 
-/** A shop, or one of its documents, that was removed and can be brought back. */
+/** A removed shop or document that can be restored. */
 export const removed = exact({ slug: someText(500), name: text(500), removedAt: someText(40) });
 export type Removed = InferType<typeof removed>;
 
-/** All of a shop's documents of a kind, by their places in addresses, in a new order. */
+/** All of a shop's documents of a kind, by their slugs, in a new order. */
 export const ordering = exact({ slugs: listOf(someText(500), 10_000) });
 
-/** Steps since the last save: those from `from` on take the place of what is kept from there on; `done` is the last that is not undone. */
+/**
+ * Steps since the last save: those from `from` on replace the stored ones from there; `done` is the last step that is
+ * not undone.
+ */
 export const sentHistory = exact({
   from: wholeIn(1, largest).required(),
   steps: listOf(stepSchema, 1000),
   done: whole(),
 });
 
-/** A document to be saved over the version that the sender knows. */
+/** A document to be saved over the version known to the sender. */
 export const saving = exact({
   version: number().strict().integer().min(0).required(),
   document: mixed().required(),
   history: sentHistory.optional().default(undefined),
 });
 
-/** A new document of a kind of which there are many: an empty one with a name, or a whole one. */
+/** A new document of a kind that a shop has several of: an empty one with a name, or a complete one. */
 export const newDocument = exact({
   name: string().strict().trim().min(1, "Enter a name.").max(100),
   document: mixed(),
@@ -106,7 +109,7 @@ export type ShopSummary = InferType<typeof shopSummary>;
 export type Saving = InferType<typeof saving>;
 export type SentHistory = InferType<typeof sentHistory>;
 
-/** A document as the server has it, the number of times that it was saved, and its last steps. */
+/** A document as stored on the server, the number of times it was saved, and its last steps. */
 export interface Stored<D> {
   version: number;
   document: D;

@@ -3,7 +3,7 @@ import { exact } from "../document/schema.ts";
 
 /** The server's description of itself. */
 export const toolState = exact({
-  /** Whether somebody has to sign in, and so can sign out. */
+  /** Whether signing in is required, and so signing out is possible. */
   signedIn: boolean().strict().required(),
 });
 export type ToolState = InferType<typeof toolState>;

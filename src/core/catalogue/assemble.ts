@@ -3,15 +3,15 @@ import { completeCatalogue } from "./complete.ts";
 import { type Field, isWholeText } from "./field.ts";
 import { splitCell } from "./values.ts";
 
-/** A product as its source states it: a row of raw cells a variant, one cell a field. */
+/** A product as its source states it: one row of raw cells per variant, one cell per field. */
 export interface SourceProduct {
   id: string;
   rows: string[][];
 }
 
 /**
- * Codes raw cells as columns, judges each field's kind and adds the computed fields.
- * @param fields the cells' fields in order; their `kind` is found anew
+ * Encodes raw cells as columns, infers each field's kind and adds the computed fields.
+ * @param fields the cells' fields in order; their `kind` is inferred anew
  */
 export function assembleCatalogue(fields: readonly Field[], products: readonly SourceProduct[]): Catalogue {
   const variantStart = new Uint32Array(products.length + 1);

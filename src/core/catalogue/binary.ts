@@ -11,12 +11,12 @@ export const binaryFormat = 1;
 const magic = 0x3143_545a; // “ZTC1”, read as a little-endian number
 const headBytes = 16;
 
-/** Bytes that are no catalogue of this version, or a damaged one. */
+/** Bytes that are not a catalogue of this version, or a damaged one. */
 export class BinaryError extends Error {
   override name = "BinaryError";
 }
 
-/** The header before the numbers, as JSON. Widths are bytes per number. */
+/** The JSON header before the numbers. Widths are bytes per number. */
 interface Header {
   fields: Field[];
   productIds: string[];
@@ -28,10 +28,10 @@ type Width = 1 | 2 | 4;
 type Numbers = Uint8Array | Uint16Array | Uint32Array;
 
 /**
- * A catalogue as bytes, for storing and sending: a head of four 32-bit numbers (magic, version, CRC-32 of
- * the rest, length of the JSON header), the header, and dictionary codes in as few bytes as they need.
- * Computed fields are left out; a reader works them out again.
- * @param keep fields that go along; all by default
+ * A catalogue as bytes, for storing and sending: four 32-bit numbers (magic, version, CRC-32 of the rest, length of
+ * the JSON header), the header, then dictionary codes in as few bytes as they need. Computed fields are left out; the
+ * reader computes them again.
+ * @param keep fields to include; all by default
  */
 export function encodeCatalogue(
   catalogue: Catalogue,
@@ -53,7 +53,7 @@ export function encodeCatalogue(
     const { spellings, starts, codes } = columns.get(key) as Column;
     const coded = narrow(codes);
     const counts = differences(starts);
-    // Where every variant states exactly one value, how many it states need not be said.
+    // If every variant states exactly one value, the counts need not be stored.
     const counted = counts.every((count) => count === 1) ? undefined : narrow(counts);
     header.columns.push({
       key,
@@ -87,8 +87,8 @@ export const looksBinary = (bytes: Uint8Array): boolean =>
   bytes.length >= 4 && new DataView(bytes.buffer, bytes.byteOffset, 4).getUint32(0, true) === magic;
 
 /**
- * The catalogue of {@link encodeCatalogue}, with its computed fields.
- * @throws BinaryError when the bytes are of another version, damaged, or hold numbers that make no catalogue
+ * The inverse of {@link encodeCatalogue}, with the computed fields.
+ * @throws BinaryError if the bytes are of another version, damaged, or don't describe a catalogue
  */
 export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   if (bytes.length < headBytes || !looksBinary(bytes))
@@ -120,7 +120,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
   const columns = new Map<string, Column>();
   for (const { key, spellings, codes: count, codeWidth, countWidth } of header.columns) {
     const codes = take(count, codeWidth);
-    // As many variants as are claimed must be there, before room is made for them.
+    // Checks that as many variants exist as claimed before allocating memory for them.
     if (countWidth === 0 && count !== variants)
       throw new BinaryError(`The column “${key}” is damaged. Reload the page.`);
     const starts =
@@ -137,7 +137,7 @@ export function decodeCatalogue(bytes: Uint8Array): Catalogue {
 const widths: readonly unknown[] = [1, 2, 4];
 const isList = (value: unknown): value is unknown[] => Array.isArray(value);
 
-/** The JSON header, as far as the rest depends on it; what its fields are is judged where a file comes in. */
+/** The JSON header, checked as far as the rest depends on it; field definitions are checked on import. */
 function headerOf(text: string): Header {
   let header: unknown;
   try {

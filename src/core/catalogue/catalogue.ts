@@ -5,14 +5,14 @@ import type { Field } from "./field.ts";
  * `spellings[codes[i]]` for `starts[v] ≤ i < starts[v + 1]`.
  */
 export interface Column {
-  /** Distinct tidied spellings in the order in which the catalogue first states them. */
+  /** Distinct normalized spellings, in the order in which the catalogue first states them. */
   spellings: string[];
-  /** One offset a variant and one for the end. */
+  /** One offset per variant and one for the end. */
   starts: Uint32Array;
   codes: Uint32Array;
 }
 
-/** A shop's products, column by column. Variants of one product stand together. */
+/** A shop's products, column by column. Variants of one product are adjacent. */
 export interface Catalogue {
   fields: Field[];
   columns: Map<string, Column>;
@@ -31,7 +31,7 @@ export function fieldOf(catalogue: Catalogue, role: Field["role"]): Field | unde
   return catalogue.fields.find((field) => field.role === role);
 }
 
-/** The field whose values are the products' titles; undefined when there is none, so that ids stand for them. */
+/** The field whose values are the products' titles; undefined if there is none, in which case ids are used. */
 export const titleField = (catalogue: Catalogue): Field | undefined =>
   fieldOf(catalogue, "title") ?? catalogue.fields.find(({ titles }) => titles);
 
@@ -49,13 +49,13 @@ export function firstValue(catalogue: Catalogue, key: string, variant: number): 
   return column.spellings[column.codes[column.starts[variant] ?? 0] ?? 0];
 }
 
-/** All that a variant states for a field, in the order of its cell. */
+/** All values of a variant in a field, in the order of its cell. */
 export function valuesOf(catalogue: Catalogue, key: string, variant: number): string[] {
   const column = catalogue.columns.get(key);
   return column ? valuesAt(column, variant) : [];
 }
 
-/** All that a variant states in a column, in the order of its cell. */
+/** All values of a variant in a column, in the order of its cell. */
 export const valuesAt = ({ spellings, starts, codes }: Column, variant: number): string[] =>
   Array.from(codes.subarray(starts[variant], starts[variant + 1]), (code) => spellings[code] ?? "");
 

@@ -11,7 +11,10 @@ const noStock =
 const noDay =
   "This is not a date, so the cell counts as empty. Write it like 2026-03-31, or choose the date format of this column.";
 
-/** For a field whose cells must be numbers or days, what finds a cell that is none and says what is wrong with it. */
+/**
+ * Returns a check for the cells of a field that must be numbers or days: it says what is wrong with a cell, if
+ * anything.
+ */
 export function faultFinder({ role, given }: Field): ((cell: string) => string | undefined) | undefined {
   const number = mustBeNumber.has(role) || given === "number";
   if (!number && given !== "date") return undefined;

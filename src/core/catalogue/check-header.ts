@@ -3,7 +3,7 @@ import { spelling } from "./identity.ts";
 import { CatalogueError } from "./problem.ts";
 import type { Reading } from "./reading-schema.ts";
 
-/** @throws CatalogueError when a heading stands twice, or two columns have one meaning of which there can be one only */
+/** @throws CatalogueError if a heading occurs twice, or two columns have a role that only one may have */
 export function checkHeader(header: readonly string[], roles: Reading[number]["as"][]): void {
   const twice = header.find(
     (heading, at) =>

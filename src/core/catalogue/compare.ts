@@ -8,7 +8,7 @@ export interface NamedProduct {
   title: string;
 }
 
-/** The previous and the present text of a cell; several values are joined by commas, none is empty. */
+/** The previous and present text of a cell; several values are joined by commas, none is empty. */
 export interface ValueMove {
   was: string;
   is: string;
@@ -17,7 +17,7 @@ export interface ValueMove {
 /** A change of one product in one field. */
 export interface CellChange {
   field: Field;
-  /** Each once, in the order of the variants. */
+  /** Each change once, in the order of the variants. */
   moves: ValueMove[];
 }
 
@@ -32,9 +32,9 @@ export interface FieldChange {
   state: "kept" | "added" | "gone";
   /** Products in both catalogues whose cells differ. */
   products: number;
-  /** Pairs of old and new values with their number of products, the most frequent first. */
+  /** Pairs of old and new values with the number of products, most frequent first. */
   moves: (ValueMove & { products: number })[];
-  /** Values that only the new, or only the old catalogue states, as they are spelt there. */
+  /** Values stated only by the new or only by the old catalogue, in their spelling there. */
   newValues: string[];
   goneValues: string[];
 }
@@ -45,7 +45,7 @@ export interface CatalogueChange {
   gone: NamedProduct[];
   changed: ChangedProduct[];
   same: number;
-  /** Only the fields that have something to tell. */
+  /** Only fields that changed. */
   fields: FieldChange[];
 }
 
@@ -104,7 +104,7 @@ function named(catalogue: Catalogue, product: number): NamedProduct {
   return { id: catalogue.productIds[product] ?? "", title: titleOf(catalogue, product) };
 }
 
-/** The variants of a product: from the first up to the one after the last. */
+/** The variants of a product: the first and the one after the last. */
 type Variants = readonly [from: number, to: number];
 
 const variantsOf = ({ variantStart }: Catalogue, product: number): Variants => [
@@ -112,7 +112,7 @@ const variantsOf = ({ variantStart }: Catalogue, product: number): Variants => [
   variantStart[product + 1] ?? 0,
 ];
 
-/** All that a product states for a field, variant after variant, as one text. */
+/** Everything a product states for a field, variant by variant, as one text. */
 export function cellsOf(catalogue: Catalogue, { key }: Field, product: number): string {
   const column = catalogue.columns.get(key);
   if (!column) return "";
@@ -126,7 +126,7 @@ export function cellsOf(catalogue: Catalogue, { key }: Field, product: number): 
   return text;
 }
 
-/** Whether some variants state otherwise in one column than others in another; no text is touched for that. */
+/** Whether some variants differ between two columns; compares codes without touching any text. */
 function cellComparer(was: Column, is: Column): (old: Variants, now: Variants) => boolean {
   const codeOf = new Map(was.spellings.map((text, code) => [text, code]));
   const before = Int32Array.from(is.spellings, (text) => codeOf.get(text) ?? -1);
@@ -142,15 +142,15 @@ function cellComparer(was: Column, is: Column): (old: Variants, now: Variants) =
   };
 }
 
-/** All that a variant states in a column, for reading. */
+/** Everything a variant states in a column, for display. */
 function cellText(column: Column, variant: number): string {
   const start = column.starts[variant] ?? 0;
-  // Most cells hold one value, and a catalogue has millions of them.
+  // Fast path: most cells hold one value, and a catalogue has millions of them.
   if ((column.starts[variant + 1] ?? 0) - start === 1) return column.spellings[column.codes[start] ?? 0] ?? "";
   return valuesAt(column, variant).join(", ");
 }
 
-/** Equal changes of many products are one object, since there can be as many as there are cells. */
+/** Interns changes, since many products can share the same one. */
 function onlyOnce(): (was: string, is: string) => ValueMove {
   const known = new Map<string, ValueMove>();
   return (was, is) => {
@@ -161,7 +161,7 @@ function onlyOnce(): (was: string, is: string) => ValueMove {
   };
 }
 
-/** The differences, variant by variant where their number is unchanged; otherwise between all of them together. */
+/** The differences variant by variant if their number is unchanged; otherwise between the sets of all their values. */
 function movesOf(
   was: Column,
   [oldFrom, oldTo]: Variants,
@@ -181,7 +181,7 @@ function movesOf(
   return [...moves];
 }
 
-/** All that some variants together state in a column, each value once, for reading. */
+/** All values of a range of variants in a column, each once, for display. */
 function allText(column: Column, from: number, to: number): string {
   const values = new Set<string>();
   for (let v = from; v < to; v++) for (const value of valuesAt(column, v)) values.add(value);

@@ -3,13 +3,16 @@ import { addDerived } from "./derive.ts";
 import { type Field, type FieldRole, isDerived, isWholeText } from "./field.ts";
 import { inferKind, parseNumber } from "./field-kinds.ts";
 
-/** Fields whose values are numbers by definition; others are judged by what they hold. */
+/** Fields whose values are numbers by definition; the kind of others is inferred. */
 export const mustBeNumber: ReadonlySet<FieldRole> = new Set(["price", "list_price", "stock", "rating", "reviews"]);
 
-/** Computed from the catalogue's own columns, whenever it is opened; which collections there are is the pages' affair. */
+/**
+ * Computed from the catalogue's own columns whenever it is opened. Collections are not: they are defined in the pages
+ * document.
+ */
 const isRecomputed = (field: Field): boolean => isDerived(field) && field.role !== "collections";
 
-/** A catalogue with each field's kind judged anew and its computed fields worked out anew, from what its columns hold. */
+/** A catalogue with each field's kind inferred anew and its computed fields computed anew from its columns. */
 export function completeCatalogue(source: Catalogue): Catalogue {
   const fields = source.fields.filter((field) => !isRecomputed(field));
   const catalogue: Catalogue = {
@@ -26,7 +29,7 @@ export function completeCatalogue(source: Catalogue): Catalogue {
   return catalogue;
 }
 
-/** A catalogue without the fields that are computed from it again: what is stored and what leaves the tool. */
+/** A catalogue without the computed fields: the part that is stored and exported. */
 export function storedPart(catalogue: Catalogue): Catalogue {
   const fields = catalogue.fields.filter((field) => !isRecomputed(field));
   const columns = new Map(catalogue.columns);
@@ -35,7 +38,7 @@ export function storedPart(catalogue: Catalogue): Catalogue {
 }
 
 function kindOf({ role, given }: Field, column: Column | undefined): Field["kind"] {
-  // Stock can be said in words alone.
+  // Stock may be given in words alone.
   if (role === "stock" && !column?.spellings.some((value) => !Number.isNaN(parseNumber(value)))) return "text";
   if (mustBeNumber.has(role)) return "number";
   if (given) return given;

@@ -11,9 +11,9 @@ export interface CsvTable extends Table {
 }
 
 /**
- * Reads delimited text (RFC 4180; tab and semicolon are recognised). Rows without any value are passed over.
+ * Reads delimited text (RFC 4180; tab and semicolon are recognised). Empty rows are skipped.
  * @param progress is told the share read so far, from 0 to 1, every few thousand rows
- * @throws CatalogueError when there is no header or a quote is broken.
+ * @throws CatalogueError if there is no header or a quotation mark is never closed.
  */
 export function readCsv(text: string, progress?: (share: number) => void): CsvTable {
   const source = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text;
@@ -70,7 +70,7 @@ export function readCsv(text: string, progress?: (share: number) => void): CsvTa
   return { delimiter, header, records, problems };
 }
 
-/** The separator that the header row holds most of, outside quotes; a comma when it holds none. */
+/** The separator that occurs most often in the header row, outside quotes; a comma if none occurs. */
 function guessDelimiter(text: string): CsvTable["delimiter"] {
   const counts = { ",": 0, ";": 0, "\t": 0 };
   let quoted = false;

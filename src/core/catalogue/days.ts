@@ -1,6 +1,6 @@
 import type { DateOrder } from "./reading-schema.ts";
 
-/** Languages whose names of months are read. */
+/** Languages in which month names are recognised. */
 const languages = ["en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "pl"];
 
 const plain = (text: string): string => text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase().replace(/\.$/, "");
@@ -24,22 +24,22 @@ const months: ReadonlyMap<string, number> = new Map(
   ),
 );
 
-/** The longest text that is still a day with its time: a weekday, a month and a zone by their names. */
+/** Maximum length of a day written with its time: weekday, month and time zone in full. */
 const longest = 80;
-/** A time of day behind a day, with or without a zone; the day is as it is written. */
+/** A time of day after a day, with or without a zone; it is ignored. */
 const time =
   /[T ,]{1,3}(?:at |um |à )?\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d{1,9})?)? ?(?:[ap]\.?m\.?)? ?(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2})?$/i;
 const numbers = /^(\d{1,4})[./\-\s](\d{1,2})[./\-\s](\d{1,4})\.?$/;
 
 interface Parts {
-  /** The three numbers as they stand, or with the month known by its name. */
+  /** The three numbers as written, or with the month recognised by name. */
   first: string;
   second: string;
   third: string;
   month?: number;
 }
 
-/** A text as the parts of a day; undefined where it is none. */
+/** Splits a text into the parts of a day; undefined if it isn't one. */
 function partsOf(text: string): Parts | undefined {
   if (text.length > longest) return undefined;
   const day = text.trim().replace(/\s+/g, " ").replace(time, "").trim();
@@ -49,7 +49,7 @@ function partsOf(text: string): Parts | undefined {
     .split(/[\s,./-]/)
     .map((word) => word.replace(/^(\d{1,4})(?:st|nd|rd|th|er|º)$/u, "$1"))
     .filter((word) => word !== "" && word !== "de" && word !== "of");
-  // A weekday in front says nothing more.
+  // A leading weekday adds nothing.
   if (words.length === 4 && /^\p{L}+$/u.test(words[0] ?? "") && !months.has(plain(words[0] ?? ""))) words.shift();
   if (words.length !== 3) return undefined;
   const at = words.findIndex((word) => months.has(plain(word)));
@@ -60,7 +60,7 @@ function partsOf(text: string): Parts | undefined {
   return { first, second: "", third, month };
 }
 
-/** Two digits of a year: 69 to 99 are of the last century. Source: POSIX, strptime, %y. */
+/** Two-digit years: 69 to 99 are in the last century. Source: POSIX, strptime, %y. */
 const fullYear = (year: string): string =>
   year.length > 2 ? year.padStart(4, "0") : String(Number(year) + (Number(year) < 69 ? 2000 : 1900));
 
@@ -70,30 +70,30 @@ const iso = (year: string, month: number | string, day: string): string | undefi
     : undefined;
 
 /**
- * A day as `YYYY-MM-DD`, however it is written: with the month as a number in the order told, or as a word in any; a
- * time of day, a weekday and a zone are left out. Undefined where the text is no day.
+ * A day as `YYYY-MM-DD`, from any usual notation: with the month as a number in the given order, or as a word in any
+ * order; a time of day, a weekday and a zone are ignored. Undefined if the text is not a day.
  */
 export function writtenDay(text: string, order: DateOrder): string | undefined {
   const parts = partsOf(text);
   if (!parts) return undefined;
   const { first, second, third, month } = parts;
   if (month !== undefined) return first.length > 2 ? iso(first, month, third) : iso(third, month, first);
-  // Four digits in front can only be the year.
+  // A leading four-digit number can only be the year.
   if (first.length > 2) return iso(first, second, third);
   if (order === "ymd") return undefined;
   return order === "dmy" ? iso(third, second, first) : iso(third, first, second);
 }
 
-/** The orders that a text's numbers could be written in; undefined where it is no day that wants one. */
+/** The orders in which a text's numbers could be a day; undefined if it isn't a day or its order is unambiguous. */
 export function dayOrders(text: string): { ymd: boolean; dmy: boolean; mdy: boolean } | undefined {
   const parts = partsOf(text);
   if (!parts) return undefined;
-  // A month by its name, or a year in front, can be read in one way only.
+  // With a month name or a leading year there is only one reading.
   if (parts.month !== undefined || parts.first.length > 2) {
     const read = writtenDay(text, "ymd") !== undefined;
     return read ? { ymd: true, dmy: true, mdy: true } : undefined;
   }
-  // “1.2.3” is as likely a version; a year has two digits or four.
+  // “1.2.3” may just as well be a version; a year has two digits or four.
   if (parts.third.length !== 2 && parts.third.length !== 4) return undefined;
   return { ymd: false, dmy: writtenDay(text, "dmy") !== undefined, mdy: writtenDay(text, "mdy") !== undefined };
 }

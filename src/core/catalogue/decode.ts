@@ -1,7 +1,7 @@
 import { CatalogueError } from "./problem.ts";
 
 /**
- * Bytes of a catalogue file as text. Only UTF-8 is taken, with or without a byte order mark.
+ * Decodes a catalogue file. Only UTF-8 is accepted, with or without a byte order mark.
  * @throws CatalogueError naming the row of the first byte that is not UTF-8, or the other encoding.
  */
 export function decodeText(bytes: Uint8Array): string {
@@ -27,7 +27,7 @@ export function decodeText(bytes: Uint8Array): string {
   return text;
 }
 
-/** Halves the prefix until the first line that does not decode is found. */
+/** Binary search for the first line that does not decode. */
 function rowOfFault(bytes: Uint8Array): number {
   const decodes = (end: number) => {
     try {

@@ -4,9 +4,9 @@ import { parseNumber } from "./field-kinds.ts";
 import { availabilityOf } from "./stock-words.ts";
 
 /**
- * Adds the computed fields to a catalogue that has the columns for them.
- * Availability: in stock when stock is above 0 or says so in words; a variant without a figure or a known word states none.
- * On sale: yes when list price > price; a variant without a list price is not on sale.
+ * Adds the computed fields whose source columns exist. Availability: in stock if stock is above 0 or says so in words;
+ * a variant without a number or a known word states none. On sale: yes if list price > price; a variant without a list
+ * price is not on sale.
  */
 export function addDerived(catalogue: Catalogue): void {
   const taken = new Set(catalogue.fields.map((field) => field.key));

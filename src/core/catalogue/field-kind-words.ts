@@ -1,12 +1,12 @@
 import { type FieldKind, fieldKindFacts } from "./field-kinds.ts";
 
-/** A kind of values in the designer's words. */
+/** A kind of field in the designer's words. */
 interface FieldKindWords {
   /** Its name. */
   label: string;
-  /** One value of it in a sentence, like “a number”. */
+  /** One value of this kind, as used in a sentence, like “a number”. */
   one: string;
-  /** A value as an example, where the format matters. */
+  /** An example value, if the format matters. */
   example?: string;
 }
 
@@ -19,7 +19,7 @@ export const fieldKindWords: Record<FieldKind, FieldKindWords> = {
   colour: { label: "colour", one: "a colour" },
 };
 
-/** The kinds of values, in the order in which a designer chooses among them. */
+/** The field kinds, in the order in which a designer chooses among them. */
 export const fieldKinds = Object.keys(fieldKindWords).filter((name): name is FieldKind =>
   Object.hasOwn(fieldKindFacts, name),
 );

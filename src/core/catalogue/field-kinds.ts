@@ -2,28 +2,31 @@ import { identity } from "./identity.ts";
 import { isCountable } from "./numbers/bounds.ts";
 import { isYesOrNo } from "./yes-no.ts";
 
-/** A number line on which each value of a kind has a place. */
+/** A number line that orders the values of a kind. */
 export interface NumberLine {
-  /** The place of a value; NaN where it has none. */
+  /** The position of a value; NaN if it has none. */
   parse(text: string): number;
-  /** The value at a place, as files, addresses and queries write it. */
+  /** The value at a position, as written in files, addresses and queries. */
   write(place: number): string;
 }
 
 /**
- * A kind of values: all that the tool must know of it. Nothing else compares a field's kind with a name; a new kind is
- * a line in {@link fieldKindFacts} and its words in `field-kind-words.ts`.
+ * Everything the tool needs to know about a kind of field. No other code compares a field's kind with a name; a new
+ * kind is an entry in {@link fieldKindFacts} and its words in `field-kind-words.ts`.
  */
 export interface FieldKindFacts {
-  /** Values are counted in ranges and sorted along this line. A field whose values all have a place on it is of this kind. */
+  /**
+   * If given, values are counted in ranges and sorted along this line. A field all of whose values have a position on
+   * it is of this kind.
+   */
   line?: NumberLine;
-  /** Places are days: shown as dates and picked in a calendar. */
+  /** Positions are days: shown as dates and picked in a calendar. */
   days?: boolean;
   /** Values are amounts, with decimals, thousands marks and a unit. */
   amounts?: boolean;
   /** A value includes its upper levels, so that choices combine as a tree. */
   nested?: boolean;
-  /** Values are yes or no. A field whose values all are is of this kind. */
+  /** Values are yes or no. A field all of whose values are is of this kind. */
   twoValued?: boolean;
   /** Values are words: they are searched by default. */
   words?: boolean;
@@ -35,7 +38,10 @@ const number = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?$/i;
 const day = /^(\d{4})-(\d{2})-(\d{2})(?:[T ]\d{2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?:Z|[+-]\d{2}:?\d{2})?)?$/;
 const msPerDay = 86_400_000;
 
-/** A number written with a decimal point and no thousands marks; NaN for anything else, and for one too large to count with. */
+/**
+ * A number written with a decimal point and no thousands separators; NaN for anything else, and for numbers too large
+ * to count with.
+ */
 export function parseNumber(text: string): number {
   const trimmed = text.trim();
   if (!number.test(trimmed)) return Number.NaN;
@@ -43,7 +49,7 @@ export function parseNumber(text: string): number {
   return isCountable(value) ? value : Number.NaN;
 }
 
-/** An ISO 8601 calendar day, a time behind it allowed and left out, as days since 1970-01-01; or NaN. */
+/** An ISO 8601 calendar day as days since 1970-01-01; a time after it is ignored; NaN for anything else. */
 export function parseDay(text: string): number {
   const parts = day.exec(text.trim());
   if (!parts) return Number.NaN;
@@ -59,7 +65,7 @@ export function formatDay(days: number): string {
   return new Date(days * msPerDay).toISOString().slice(0, 10);
 }
 
-/** The kinds of values. A field is of the first kind that all its values can be, and of text where there is none. */
+/** The field kinds. A field is of the first kind that fits all its values, and text if none does. */
 export const fieldKindFacts = {
   text: { words: true },
   "yes-no": { twoValued: true },
@@ -73,31 +79,31 @@ export const fieldKindFacts = {
 
 export type FieldKind = keyof typeof fieldKindFacts;
 
-/** A field, or whatever else has a kind. */
+/** A field, or anything else that has a kind. */
 type Kinded = { readonly kind: FieldKind };
 
 /** The facts of a field's kind. */
 export const kindFacts = ({ kind }: Kinded): FieldKindFacts => fieldKindFacts[kind];
 
-/** Whether the field's values have a place on a number line. */
+/** Whether the field's values have positions on a number line. */
 export const isNumeric = (field: Kinded): boolean => kindFacts(field).line !== undefined;
 /** Whether a value includes its upper levels. */
 export const isNested = (field: Kinded): boolean => kindFacts(field).nested === true;
-/** Whether the field's places are days. */
+/** Whether the field's values are days. */
 export const isDay = (field: Kinded): boolean => kindFacts(field).days === true;
 /** Whether the field's values are amounts, with decimals and a unit. */
 export const isAmount = (field: Kinded): boolean => kindFacts(field).amounts === true;
 /** Whether the field's values are yes or no. */
 export const isTwoValued = (field: Kinded): boolean => kindFacts(field).twoValued === true;
 
-/** A value on its kind's number line; NaN when it has no place there. A kind without a line has that of numbers. */
+/** A value's position on its kind's number line; NaN if it has none. Kinds without a line use plain numbers. */
 export const toNumber = (text: string, kind: FieldKind): number =>
   (kindFacts({ kind }).line?.parse ?? parseNumber)(text);
-/** The other way round of {@link toNumber}, for addresses and the command line. */
+/** The inverse of {@link toNumber}, for addresses and the command line. */
 export const fromNumber = (value: number, kind: FieldKind): string =>
   (kindFacts({ kind }).line?.write ?? String)(value);
 
-/** The kind that all of the distinct values share; text when there are none or they differ. */
+/** The kind that fits all of the distinct values; text if there are none or they differ. */
 export function inferKind(values: readonly string[]): FieldKind {
   if (values.length === 0) return "text";
   const isKind = (name: string): name is FieldKind => Object.hasOwn(fieldKindFacts, name);

@@ -8,17 +8,17 @@ import { fieldLevels, fieldRoles } from "./field-names.ts";
 export const fieldSchema = exact({
   /** Short and safe for addresses and documents; unique in the catalogue. */
   key: someText(500),
-  /** The heading as the file gives it, tidied; shoppers read it until a facet has a label of its own. */
+  /** The heading in the file, normalized; shown to shoppers until a facet has its own label. */
   name: text(2000),
   role: oneOf(fieldRoles),
   kind: oneOf(fieldKinds),
-  /** The kind that the designer has chosen; what the values look like when absent. */
+  /** The kind chosen by the designer; inferred from the values if absent. */
   given: oneOf(fieldKinds).optional(),
-  /** Whose the designer says that its values are; what they look like when absent. */
+  /** Whether the designer assigned the values to products or to variants; inferred from the values if absent. */
   level: oneOf(fieldLevels).optional(),
-  /** The unit that its numbers are in, such as `cm`, once values with units were made numbers. */
+  /** The unit of its numbers, such as `cm`, once values with units were converted to numbers. */
   unit: text(60).optional(),
-  /** Its values are the products' titles, though it is a field like others and can be a facet too. */
+  /** Its values are used as the products' titles, although it is an ordinary field and can be a facet too. */
   titles: mixed<true>((value): value is true => value === true)
     .optional()
     .meta(said(() => ({ const: true }), { optional: true })),

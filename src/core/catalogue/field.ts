@@ -28,9 +28,9 @@ export const roleNames: Record<Exclude<FieldRole, "attribute">, string> = {
   collections: "Collections",
 };
 
-/** Fields that tell products apart and so never make a facet. */
+/** Fields that identify products and so never make a facet. */
 const naming: ReadonlySet<FieldRole> = new Set(["product_id", "sku", "title", "description", "image"]);
-/** Fields that are judged variant by variant whatever the data say. */
+/** Fields that belong to variants regardless of the data. */
 const alwaysVariant: ReadonlySet<FieldRole> = new Set([
   "price",
   "list_price",
@@ -40,28 +40,28 @@ const alwaysVariant: ReadonlySet<FieldRole> = new Set([
   "on_sale",
 ]);
 
-/** Whether the field's cells hold one whole text, so that a `|` in it separates nothing. */
+/** Whether the field's cells hold one whole text, so that a `|` in it is not a separator. */
 export const isWholeText = (role: FieldRole): boolean => naming.has(role);
-/** Whether shoppers can be asked about a field, and not only be told of it. */
+/** Whether the field can be offered to shoppers as a facet. */
 export const isFacetable = (field: Field): boolean => !naming.has(field.role);
-/** Whether the field is worked out from others, and so neither stored nor written to files. */
+/** Whether the field is computed from others, and so neither stored nor exported. */
 export const isDerived = ({ role }: Field): boolean => isDerivedRole(role);
-/** The same, told from the role alone. */
+/** The same, from the role alone. */
 export const isDerivedRole = (role: FieldRole): role is DerivedField =>
   (derivedFields as readonly string[]).includes(role);
-/** Whether a role is stated by variants even where all of a product agree. */
+/** Whether a role belongs to variants even if all variants of a product agree. */
 export const isAlwaysVariant = (role: FieldRole): boolean => alwaysVariant.has(role);
 
-/** `List Price`, `list_price` and `list price` name one known or computed field. */
+/** The known or computed role that a heading names: `List Price`, `list_price` and `list price` are one. */
 export function knownRole(heading: string): Exclude<FieldRole, "attribute"> | undefined {
   const name = identity(heading.replaceAll("_", " ")).replaceAll(" ", "_");
   return Object.hasOwn(roleNames, name) ? (name as Exclude<FieldRole, "attribute">) : undefined;
 }
 
-/** Names that the address bar of a listing page uses for itself, and one that every JavaScript object has. */
+/** Query parameters that a listing page uses itself, and one name that every JavaScript object has. */
 const reserved = ["q", "sort", "page", "panel", "band", "constructor"];
 
-/** The longest key, in code points: rows and addresses are named by it, with something in front. */
+/** Maximum length of a key, in code points: rows and addresses use it with a prefix. */
 const longestKey = 80;
 
 /** A key for a heading, made of lower-case letters, digits and hyphens, that is not in `taken`. */

@@ -3,8 +3,8 @@ import type { Reading } from "./reading-schema.ts";
 import { hasHeading, shownName } from "./shown-name.ts";
 
 /**
- * The fields that columns become. A column that is a known field keeps its key and name.
- * @param columns places of the columns that are used
+ * The fields for a table's columns. A column of a field that exists already keeps its key and name.
+ * @param columns indices of the columns in use
  * @param known fields of the shop's present catalogue
  */
 export function fieldsFor(

@@ -1,21 +1,23 @@
 import type { Problem } from "./problem.ts";
 import type { Table, TableRecord } from "./table.ts";
 
-/** Rows by products: their ids, the rows of each beside one another, and where those of each begin. */
+/**
+ * Rows grouped by product: product ids, row indices with each product's rows adjacent, and the offset of each product.
+ */
 export interface GatheredRows {
   order: string[];
   records: TableRecord[];
   variantStart: Uint32Array;
 }
 
-/** Each row as a product of its own. @param ids one a row, no two alike; their numbers where there are none */
+/** Each row as a product of its own. @param ids one per row, all different; row numbers if there are none */
 export const rowPerProduct = ({ records }: Table, ids: readonly string[]): GatheredRows => ({
   order: records.map((_, row) => ids[row] ?? String(row + 1)),
   records,
   variantStart: Uint32Array.from({ length: records.length + 1 }, (_, row) => row),
 });
 
-/** Rows of one id as one product. @param problems gets the rows without an id, which are left out */
+/** Groups rows with the same id into one product. @param problems receives the rows without an id, which are skipped */
 export function gathered({ header, records }: Table, idAt: number, problems: Problem[]): GatheredRows {
   const rowsOf = new Map<string, TableRecord[]>();
   for (const record of records) {

@@ -2,8 +2,8 @@ import type { Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
 /**
- * Currencies by the signs that stand for one of them; a sign of several (“kr”) says nothing. The dollar and the yen sign
- * are taken for the currency that is traded most. Source of the codes: ISO 4217; of the signs: CLDR.
+ * Currencies by unambiguous signs; a sign shared by several currencies (“kr”) is left out. The dollar and yen signs
+ * stand for the most traded currency. Sources: codes ISO 4217, signs CLDR.
  */
 const signs: readonly (readonly [sign: string, code: string])[] = [
   ["€", "EUR"],
@@ -23,7 +23,7 @@ const signs: readonly (readonly [sign: string, code: string])[] = [
   ["₴", "UAH"],
   ["₪", "ILS"],
 ];
-/** Codes that are written beside prices; others may be words. */
+/** Codes that occur beside prices; other three-letter words are ignored. */
 const codes = new Set(
   "EUR USD GBP JPY CNY CHF SEK NOK DKK PLN CZK HUF RON AUD CAD NZD BRL MXN INR KRW TRY ZAR SGD HKD AED SAR".split(" "),
 );
@@ -37,7 +37,7 @@ export const withoutCurrency = (heading: string): string =>
     .filter((word) => word !== "" && currencyIn(word) === undefined)
     .join(" ");
 
-/** The currency that a text speaks of; undefined where it speaks of none. */
+/** The currency mentioned in a text; undefined if none is. */
 function currencyIn(text: string): string | undefined {
   if (text.length > longest) return undefined;
   const code = text
@@ -48,8 +48,8 @@ function currencyIn(text: string): string | undefined {
 }
 
 /**
- * The currency that a file's prices are in, by what stands in their cells, else by their headings.
- * @returns ISO 4217 code; undefined where the file does not say it
+ * The currency of a file's prices, from their cells, otherwise from their headings.
+ * @returns ISO 4217 code; undefined if the file does not say
  */
 export function guessCurrency(
   { header, records }: Pick<Table, "header" | "records">,

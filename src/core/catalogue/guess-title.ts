@@ -5,19 +5,19 @@ import { isNumberWith } from "./reading.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
-/** The meanings of columns that can still name a product to people. */
+/** Column roles that may still serve as the title. */
 const naming: ReadonlySet<ColumnMapping["as"]> = new Set(["title", "type", "brand", "attribute"]);
-/** Words of headings that names stand under. Common practice, no source. */
+/** Words in headings of columns with names. Common practice, no source. */
 const heads =
   /\b(?:names?|titles?|titel|bezeichnung|produktname|nom|titre|nombre|título|titulo|naam|nome|titolo|label|model)\b/i;
 const looked = 400;
-/** Length in characters beyond which a text says more than a name. */
+/** Length in characters beyond which a text is more than a name. */
 const longest = 90;
 
 /**
- * The column that names things best: words rather than numbers, days or addresses, on most rows, and different
- * from row to row. A heading that speaks of names counts as much as half of that.
- * @returns its place; -1 when no column holds words
+ * The column most likely to hold product titles: words rather than numbers, days or addresses, in most rows, and
+ * different from row to row. A heading that suggests names counts half as much as that.
+ * @returns its index; -1 if no column holds words
  */
 export function guessTitle({ header, records }: Pick<Table, "header" | "records">, reading: Reading): number {
   const sample = records.slice(0, looked);
@@ -31,7 +31,7 @@ export function guessTitle({ header, records }: Pick<Table, "header" | "records"
     const score =
       (named / sample.length) * (0.2 + 0.8 * distinct) +
       (heads.test((header[at] ?? "").replaceAll(/[_-]/g, " ")) ? 0.5 : 0);
-    // Of two that are as good, the one that stands first.
+    // On a tie the first column wins.
     if (score > best.score + 1e-9) best = { at, score };
   });
   return best.at;

@@ -1,8 +1,8 @@
 import type { KnownColumn } from "./field-names.ts";
 
 /**
- * Common headings of the columns that the catalogue format knows, by language; the first that a file has is used.
- * Common practice, no source.
+ * Common headings of the known columns, by language; the first one that a file has is used. Common practice, no
+ * source.
  */
 export const headingWords: Readonly<Record<string, Partial<Record<KnownColumn, readonly string[]>>>> = {
   en: {

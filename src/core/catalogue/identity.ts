@@ -1,9 +1,9 @@
 /**
- * A value as it is shown: Unicode NFC, trimmed, inner white space folded to one space.
- * Two cells with the same spelling look the same to a reader.
+ * A value for display: Unicode NFC, trimmed, inner white space collapsed. Two cells with the same spelling look the
+ * same to a reader.
  */
 export function spelling(text: string): string {
-  // Most cells are plain and already tidy; the test is far cheaper than the rewriting.
+  // Fast path: most cells are already normalized, and the test is far cheaper than the replacement.
   if (tidy.test(text)) return text;
   return text.normalize("NFC").trim().replace(/\s+/gu, " ");
 }
@@ -11,8 +11,8 @@ export function spelling(text: string): string {
 const tidy = /^(?:[!-~]+(?: [!-~]+)*)?$/;
 
 /**
- * A value's identity: its spelling, lower-cased without a locale.
- * Spellings that differ by case or white space only are one option.
+ * A value's identity: its spelling in lower case, without a locale. Spellings that differ only in case or white space
+ * are one option.
  */
 export function identity(text: string): string {
   return spelling(text).toLowerCase();

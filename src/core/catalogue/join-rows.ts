@@ -3,27 +3,30 @@ import { identity } from "./identity.ts";
 import type { Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
-/** The result of joining the rows of a file into products. */
+/** A proposal to join the rows of a file into products. */
 export interface JoinOffer {
-  /** Place of the column that the rows of one product share. */
+  /** Index of the column that the rows of one product share. */
   column: number;
   rows: number;
   products: number;
   /** Products that would have more than one variant. */
   several: number;
-  /** Places of columns in which the rows of one product differ. */
+  /** Indices of columns in which the rows of one product differ. */
   differing: number[];
 }
 
-/** Share of rows that must share their name with another, and of columns that must agree among those. Common practice, no source. */
+/**
+ * Minimum share of rows that have the same name as another row, and of columns that must agree among those. Common
+ * practice, no source.
+ */
 const leastJoined = 0.3;
 const leastAgreeing = 0.5;
-/** Share of products within which a column must agree to count as agreeing. */
+/** Share of products within which a column must be constant to count as agreeing. */
 const nearlyAll = 0.9;
 
 /**
- * Whether the rows of a file are rather variants of products that share a name: several rows agree on the column of
- * titles and differ in few others, such as size and price. For a file in which nothing says so already.
+ * Checks whether the rows of a file look like variants of products with the same name: several rows share a title and
+ * differ in few other columns, such as size and price. Only for files that don't group their rows already.
  */
 export function joinOffer({ records }: Pick<Table, "records">, reading: Reading): JoinOffer | undefined {
   const column = reading.findIndex(({ as, titles }) => as === "title" || titles);
@@ -47,20 +50,20 @@ export function joinOffer({ records }: Pick<Table, "records">, reading: Reading)
     const agree = several.filter(([first, ...others]) => others.every((row) => row[at] === first?.[at]));
     return agree.length < several.length * nearlyAll;
   });
-  // Prices and stocks are the variants' own in any shop, and say nothing of what the rows are.
+  // Prices and stock always belong to variants, so they say nothing about what the rows are.
   const telling = told.filter((at) => !isAlwaysVariant(reading[at]?.as as FieldRole));
   const agreeing = telling.filter((at) => !differing.includes(at)).length;
   if (agreeing === 0 || agreeing < telling.length * leastAgreeing) return undefined;
   return { column, rows: records.length, products: groups.size, several: several.length, differing };
 }
 
-/** Whether a column of product ids says already which rows are of one product. */
+/** Whether a product id column already groups the rows. */
 function isJoined(records: Table["records"], reading: Reading): boolean {
   const at = reading.findIndex(({ as }) => as === "product_id");
   return at >= 0 && new Set(records.map(({ cells }) => cells[at])).size < records.length;
 }
 
-/** The reading with rows of one title as one product. Ids that stood on every row are those of variants. */
+/** The reading that groups rows with the same title into one product. Ids found on every row become variant ids. */
 export function joined(reading: Reading, { column }: Pick<JoinOffer, "column">): Reading {
   const hasSku = reading.some(({ as }) => as === "sku");
   return reading.map((one, at) => {

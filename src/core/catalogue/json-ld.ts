@@ -8,7 +8,7 @@ import { joinValues, type Table, tableOf } from "./table.ts";
 type Node = Record<string, unknown>;
 type Row = Map<string, string>;
 
-/** Plain properties of schema.org Product that are catalogue columns of their own. */
+/** Properties of schema.org Product that map directly to a catalogue column. */
 const plain: [property: string, column: KnownColumn][] = [
   ["name", "title"],
   ["description", "description"],
@@ -23,10 +23,10 @@ const plain: [property: string, column: KnownColumn][] = [
 const attributes = ["color", "size", "material", "pattern"];
 
 /**
- * Reads schema.org Product and ProductGroup nodes, alone, in a list or in a graph. A group's properties
- * hold for its variants until they state their own. Source: schema.org 29, Product, ProductGroup, Offer,
- * AggregateRating, PropertyValue. Products that nothing tells apart are numbered.
- * @returns undefined when the value holds no such node
+ * Reads schema.org Product and ProductGroup nodes, alone, in a list or in a graph. A group's properties apply to its
+ * variants unless they state their own. Source: schema.org 29, Product, ProductGroup, Offer, AggregateRating,
+ * PropertyValue. Products without any identifier are numbered.
+ * @returns undefined if the value holds no such node
  */
 export function readJsonLd(value: unknown): Table | undefined {
   const nodes = nodesOf(value).filter(
@@ -48,7 +48,7 @@ export function readJsonLd(value: unknown): Table | undefined {
   return tableOf(rows, knownColumns);
 }
 
-/** Writes a catalogue as a schema.org graph; {@link readJsonLd} reads the same catalogue back. */
+/** Writes a catalogue as a schema.org graph, which {@link readJsonLd} reads back unchanged. */
 export function writeJsonLd(catalogue: Catalogue, currency: string): Node {
   const stored = catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
   const graph = Array.from({ length: productCount(catalogue) }, (_, p): Node => {
@@ -83,7 +83,7 @@ const listOf = (value: unknown): unknown[] =>
 const isA = (node: Node, type: string): boolean =>
   listOf(node["@type"]).some((one) => String(one).replace(/^(?:https?:\/\/schema\.org\/|schema:)/, "") === type);
 
-/** The first number that is nobody's id. */
+/** The first number not in use as an id. */
 function freeNumber(taken: ReadonlySet<string>): string {
   let number = taken.size + 1;
   while (taken.has(String(number))) number++;
@@ -95,7 +95,7 @@ function idOf(node: Node): string | undefined {
   return found.find((text) => text !== "");
 }
 
-/** A literal, or what a node is called. */
+/** A literal, or the name of a node. */
 function textOf(value: unknown): string {
   if (Array.isArray(value)) return joinValues(value.map(textOf).filter((text) => text !== ""));
   if (isNode(value))
@@ -139,7 +139,7 @@ function putOffer(put: (heading: string, value: unknown) => void, offer: Node | 
   if (level !== undefined) put("stock", isNode(level) ? level.value : level);
   else if (offer.availability !== undefined) {
     const said = textOf(offer.availability);
-    // Any other availability keeps its own word, which claims nothing.
+    // Any other availability keeps its own word, which makes no claim about stock.
     put("stock", stockWord(said) ?? withoutSchema(said));
   }
 }
@@ -186,7 +186,7 @@ const brandOf = (values: readonly string[]): unknown => {
   return brands.length === 1 ? brands[0] : brands;
 };
 
-/** Offers and ratings are one node each, so that their fields must stand together, on the group or on the variants. */
+/** Offers and ratings are one node each, so all their fields are put on either the group or the variants. */
 function sameOnAll(catalogue: Catalogue, field: Field, first: number, last: number): boolean {
   const together = (["price", "list_price", "stock"] as const).includes(field.role as "price")
     ? ["price", "list_price", "stock"]

@@ -1,21 +1,21 @@
 import { identity } from "./identity.ts";
 import { levelsOf, pathSeparator } from "./path.ts";
 
-/** Marks between the levels of a path, as files write them. Those with spaces leave the same mark within a name alone. */
+/** Level separators in category paths. Those with spaces ignore the same character within a name. */
 export const levelMarks = [">", "»", "›", "→", " / ", "/", ":", " | "] as const;
 export type LevelMark = (typeof levelMarks)[number];
 
-/** Marks that hardly a name holds. */
+/** Separators that hardly ever occur within a name. */
 const plain: readonly LevelMark[] = [">", "»", "›", "→"];
-/** Share of lower levels that may also be a first one; in lists of several values, many are. */
+/** Maximum share of lower levels that also occur as a top level; in lists of several values, many do. */
 const mostBoth = 0.1;
 
-/** A path whose levels are separated by a mark, in the catalogue’s own writing: `A / B` is `A > B`. */
+/** Converts a path to the catalogue's own notation: `A / B` becomes `A > B`. */
 export const normalizedPath = (path: string, mark: LevelMark): string => levelsOf(path, mark).join(pathSeparator);
 
 /**
- * Guesses from the cells of a category column which mark separates the levels of its paths.
- * @returns undefined where they have one level, or are written as the catalogue format has it
+ * Guesses the level separator from the cells of a category column.
+ * @returns undefined if paths have one level or use the catalogue's own separator
  */
 export function guessLevels(cells: readonly string[]): LevelMark | undefined {
   const values = [...new Set(cells.map(identity))];
@@ -27,15 +27,16 @@ export function guessLevels(cells: readonly string[]): LevelMark | undefined {
 }
 
 /**
- * Whether values split at a mark form a tree: most first levels have several below them, and hardly a lower level is
- * also a first one. Where the mark joins several values as well, a lower level must lie below one other.
+ * Whether splitting values at a separator yields a tree: most top levels have several children, and hardly any lower
+ * level is also a top level. If the separator may also join several values, each lower level must have one parent
+ * only.
  */
 function formsTree(values: readonly string[], mark: LevelMark): boolean {
   const paths = values.map((value) => levelsOf(value, mark));
   const deep = paths.filter(({ length }) => length > 1);
   const firsts = new Set(paths.map(([first]) => first));
   const parents = new Set(deep.map(([first]) => first));
-  // A single letter is half of a word, as in “A/C”.
+  // A single letter is part of a word, as in “A/C”.
   const whole = [...parents].every((first = "") => first.length > 1);
   if (!whole || deep.length < 2 || deep.length < parents.size * 1.5) return false;
   const above = new Map<string, Set<string>>();

@@ -1,6 +1,6 @@
 /** One thing wrong with a catalogue file: where it is, what it is, and what to do about it. */
 export interface Problem {
-  /** Row of the record as a spreadsheet numbers it, the header being row 1; absent when the whole file is meant. */
+  /** Row number as in a spreadsheet, the header being row 1; absent if the whole file is meant. */
   row?: number;
   /** Heading of the column. */
   column?: string;
@@ -10,7 +10,7 @@ export interface Problem {
   message: string;
 }
 
-/** A file that cannot be read as a catalogue at all. Nothing of it is taken. */
+/** A file that cannot be read as a catalogue. Nothing of it is imported. */
 export class CatalogueError extends Error {
   override name = "CatalogueError";
   readonly problem: Problem;
@@ -20,14 +20,14 @@ export class CatalogueError extends Error {
   }
 }
 
-/** A problem in one line, for the command line and for messages. */
+/** A problem as one line, for the command line and for messages. */
 export function problemText({ row, column, value, message }: Problem): string {
   const where = [row === undefined ? "" : `row ${row}`, column ? `column "${column}"` : ""].filter(Boolean).join(", ");
   const what = value === undefined ? "" : ` ("${value.length > 60 ? `${value.slice(0, 57)}…` : value}")`;
   return where ? `${where.slice(0, 1).toUpperCase()}${where.slice(1)}${what}: ${message}` : `${message}${what}`;
 }
 
-/** Troubles of one kind: of one column, with one reason. */
+/** Problems with the same reason in the same column. */
 export interface ProblemGroup {
   column: string | undefined;
   message: string;
@@ -38,7 +38,7 @@ export interface ProblemGroup {
 
 const examples = 3;
 
-/** Troubles by kind, the most frequent first. */
+/** Groups problems, most frequent first. */
 export function groupProblems(problems: readonly Problem[]): ProblemGroup[] {
   const groups = new Map<string, ProblemGroup>();
   for (const problem of problems) {

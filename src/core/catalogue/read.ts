@@ -20,9 +20,9 @@ import { splitCell } from "./values.ts";
 export interface ReadOptions {
   /** Defaults to {@link plainReading}. */
   reading?: Reading;
-  /** Fields of the shop's present catalogue: a column that is one of them keeps its key, so that panels keep their facets. */
+  /** Fields of the present catalogue: a column that matches one keeps its key, so that panels keep their facets. */
   known?: readonly Field[];
-  /** Rows without product ids are called by their numbers, for a file that no newer one will follow. */
+  /** Rows without product ids are numbered; for a file that will not be updated. */
   numbered?: boolean;
 }
 
@@ -30,7 +30,7 @@ export interface ReadResult {
   catalogue: Catalogue;
   /** Rows that were left out and values that could not be used, in the file's order. */
   problems: Problem[];
-  /** Places of the columns that tell the products apart; none where it is all that a row says. */
+  /** Indices of the columns that the ids are made of; empty if the whole row is used. */
   by: number[];
 }
 
@@ -40,8 +40,8 @@ export function readCatalogue(bytes: Uint8Array, options: ReadOptions = {}): Rea
 }
 
 /**
- * A file of any known format as a table; which one it is, is told by its text.
- * @param progress is told the share read so far, from 0 to 1, now and then
+ * Reads a file of any supported format as a table; the format is detected from the text.
+ * @param progress receives the share read so far, from 0 to 1, now and then
  * @throws CatalogueError
  */
 export function readTable(bytes: Uint8Array, progress?: (share: number) => void): Table {
@@ -50,9 +50,9 @@ export function readTable(bytes: Uint8Array, progress?: (share: number) => void)
 }
 
 /**
- * Gathers a table's rows into products and codes its columns. Without a column of product ids each row is a product,
- * named by what it says ({@link rowIds}); without a column of titles the one that names things best gives them.
- * @throws CatalogueError when a heading stands twice, there are too many rows, or none can be used.
+ * Groups a table's rows into products and encodes its columns. Without a product id column each row is a product,
+ * named by {@link rowIds}; without a title column the best candidate is used.
+ * @throws CatalogueError if a heading occurs twice, there are too many rows, or none can be used.
  */
 export function buildCatalogue(
   table: Table,

@@ -14,10 +14,10 @@ export const separators = ["|", ";", ",", "/", ""] as const;
 /** The possible meanings of a column: a known column, an attribute, or nothing at all. */
 export const columnUses = [...knownColumns, "attribute", "skip"] as const;
 
-/** The mark between several values; an empty text has a meaning too, so it is not taken for a missing one. */
+/** The separator of several values; an empty text means none, which differs from an absent one. */
 export const separatorSchema = () => string<Separator>().strict().oneOf(separators).defined();
 
-/** How one column of a file is read. What is left out is as the catalogue format has it. */
+/** How one column of a file is read. Defaults follow the catalogue format. */
 export const columnReading = exact({
   as: oneOf(columnUses),
   /** The kind of its values. Default: the kind that all of them look like. */
@@ -30,11 +30,11 @@ export const columnReading = exact({
   decimal: oneOf(decimalMarks).optional(),
   /** Default: year, month, day. */
   dates: oneOf(dateOrders).optional(),
-  /** The unit that its values carry and are made numbers in. */
+  /** The unit that its values carry and are converted to. */
   unit: someText(20).optional(),
-  /** Key of the shop's field that the column goes on as, where its heading is another by now. */
+  /** Key of the shop's field that this column continues, if its heading has changed. */
   field: someText(500).optional(),
-  /** Its values are the products' titles as well. For a file that has no column of titles only. */
+  /** Its values are also the products' titles; for a file without a title column. */
   titles: mixed<true>((value): value is true => value === true)
     .optional()
     .meta(said(() => ({ const: true }), { optional: true })),

@@ -6,7 +6,9 @@ import { normalizedPath } from "./levels.ts";
 import { convertMeasure } from "./numbers/units.ts";
 import type { ColumnMapping, DecimalMark, Reading } from "./reading-schema.ts";
 
-/** Known columns by their own name, whatever the case; everything else is an attribute, unnamed columns are left out. */
+/**
+ * Recognises known columns by name, ignoring case; everything else is an attribute, and unnamed columns are ignored.
+ */
 export function plainReading(header: readonly string[]): Reading {
   const seen = new Set<string>();
   return header.map((heading): ColumnMapping => {
@@ -18,7 +20,10 @@ export function plainReading(header: readonly string[]): Reading {
   });
 }
 
-/** How the cells of a column become cells of the catalogue format: values joined by `|`, plain numbers, ISO days. */
+/**
+ * Returns a function that converts cells of a column to the catalogue format: values joined by `|`, plain numbers, ISO
+ * days.
+ */
 export function cellReader({
   as,
   kind,
@@ -57,7 +62,7 @@ export function cellReader({
       .join("|");
 }
 
-/** Symbols that may be around a number: a currency by its sign or its code, or a percent sign. */
+/** Symbols allowed around a number: a currency sign or code, or a percent sign. */
 const around = String.raw`(?:\p{Sc}|[A-Z]{3}|%)?`;
 const numberWith = (group: string, mark: string): RegExp =>
   new RegExp(
@@ -66,7 +71,10 @@ const numberWith = (group: string, mark: string): RegExp =>
   );
 const grouped: Record<DecimalMark, RegExp> = { ".": numberWith(",", "\\."), ",": numberWith(".", ",") };
 
-/** `1.234,50` with a decimal comma is `1234.50`; a currency or a percent sign is dropped. What is no such number stays as it is. */
+/**
+ * Converts a number with a decimal mark to a plain one: `1.234,50` becomes `1234.50`; a currency or percent sign is
+ * dropped. Any other text is returned unchanged.
+ */
 export function plainNumber(text: string, decimal: DecimalMark): string {
   const parts = grouped[decimal].exec(text.trim());
   if (!parts) return text;
@@ -74,5 +82,5 @@ export function plainNumber(text: string, decimal: DecimalMark): string {
   return `${sign === "-" || inner === "-" ? "-" : ""}${whole.replace(/\D/g, "")}${rest === undefined ? "" : `.${rest}`}`;
 }
 
-/** Whether a text is a number when `decimal` is its mark, and only then. */
+/** Whether a text is a number only if `decimal` is its decimal mark. */
 export const isNumberWith = (text: string, decimal: DecimalMark): boolean => grouped[decimal].test(text.trim());

@@ -3,29 +3,29 @@ import { identity, spelling } from "./identity.ts";
 import type { ColumnMapping, Reading } from "./reading-schema.ts";
 import type { Table } from "./table.ts";
 
-/** The columns that distinguish the rows of a file without product ids. */
+/** The columns that identify the rows of a file without product ids. */
 export interface RowIds {
   /** One a row, no two alike. */
   ids: string[];
-  /** Places of the columns that they are made of; none where it is all that a row says. */
+  /** Indices of the columns that the ids are made of; empty if the whole row is used. */
   by: number[];
 }
 
-/** Words of headings that a thing's own number or address stands under. Common practice, no source. */
+/** Words in headings of ids and addresses. Common practice, no source. */
 const idWords =
   /\b(?:id|ids|uuid|guid|code|key|no|nr|number|nummer|num|número|numero|numéro|sku|ean|gtin|upc|isbn|asin|slug|handle|url|link|permalink|ref|reference|référence|referencia|artikelnr|artikelnummer|bestellnummer)\b/i;
-/** A mark without spaces that has a letter in it: numbers alone may be anything that is counted. */
+/** An id without spaces that contains a letter: numbers alone may be any quantity. */
 const mark = /^(?=.*\p{L})[\p{L}\p{N}._/-]{1,60}$/u;
-/** Share of rows that titles must tell apart, to be taken at all. */
+/** Minimum share of rows that titles must distinguish to be used at all. */
 const fewestDistinct = 0.5;
-/** Columns that rows of one title are told apart by, at most. */
+/** Maximum number of further columns that distinguish rows with the same title. */
 const mostBeside = 3;
 const longest = 160;
 
 /**
- * Names for the rows of a file without a column of product ids, made of what the rows say, so that a row has the
- * same name in a newer file wherever it stands: by a column of ids or marks that are all different; else by the
- * title, with what else tells rows of one title apart; else by all that the row says.
+ * Ids for the rows of a file without a product id column, derived from the rows' content, so that a row keeps its id
+ * in a newer file wherever it stands: a column of distinct ids; otherwise the title, plus other columns where titles
+ * repeat; otherwise the whole row.
  */
 export function rowIds({ header, records }: Pick<Table, "header" | "records">, reading: Reading): RowIds {
   const cells = (at: number): string[] => records.map(({ cells: row }) => spelling(row[at] ?? ""));
@@ -39,7 +39,7 @@ export function rowIds({ header, records }: Pick<Table, "header" | "records">, r
   return byTitle(titles, title, reading, cells);
 }
 
-/** The first column that is there on every row, otherwise on each, and speaks of ids or looks like marks; -1 for none. */
+/** The first column with a distinct value on every row that has an id-like heading or id-like values; -1 for none. */
 function idColumn(header: readonly string[], reading: Reading, cells: (at: number) => string[]): number {
   const allDifferent = (at: number) => {
     const column = cells(at);
@@ -54,7 +54,7 @@ function idColumn(header: readonly string[], reading: Reading, cells: (at: numbe
   return [...sku, ...named, ...marks].find(allDifferent) ?? -1;
 }
 
-/** Rows by their titles; those of one title by what parts them best as well. */
+/** Ids from the titles, extended for equal titles by the columns that distinguish them best. */
 function byTitle(titles: string[], title: number, reading: Reading, cells: (at: number) => string[]): RowIds {
   const by = [title];
   let names = titles;
@@ -81,7 +81,7 @@ function byTitle(titles: string[], title: number, reading: Reading, cells: (at: 
 const distinctOf = (names: readonly string[]): number => new Set(names).size;
 const hasTwins = (names: readonly string[]): boolean => distinctOf(names) < names.length;
 
-/** Rows whose name another has as well. */
+/** Rows whose id another row has as well. */
 function twinsOf(names: readonly string[]): Set<number> {
   const rows = new Map<string, number[]>();
   names.forEach((name, row) => {
@@ -92,12 +92,12 @@ function twinsOf(names: readonly string[]): Set<number> {
   return new Set([...rows.values()].filter((all) => all.length > 1).flat());
 }
 
-/** Names cut to a length that can be an address; rows that say the very same are counted. */
+/** Ids shortened to the length of an address; identical rows are numbered. */
 function told(names: readonly string[]): string[] {
   const shorts = names.map((name) =>
     name.length > longest ? `${name.slice(0, longest)}… ${crc(name)}` : name || "empty",
   );
-  // A row may be called like another with a count: that name is its own.
+  // A row may happen to have the id that numbering would make: it keeps it.
   const own = new Set(shorts);
   const seen = new Map<string, number>();
   return shorts.map((short) => {

@@ -2,8 +2,8 @@ import type { Field } from "./field-schema.ts";
 import { identity, spelling } from "./identity.ts";
 
 /**
- * A heading as shoppers read it: `Miles_per_Gallon` and `milesPerGallon` are “Miles per gallon”. A heading that has
- * spaces, or is one word, was written to be read and stays as it is; so does a word of capitals in it.
+ * A heading for shoppers: `Miles_per_Gallon` and `milesPerGallon` become “Miles per gallon”. A heading with spaces, or
+ * of one word, was written for readers and is kept, as is an all-capitals word.
  */
 export function shownName(heading: string): string {
   const tidy = spelling(heading);
@@ -20,6 +20,6 @@ export function shownName(heading: string): string {
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** Whether a field is the one of a heading: it may have come with the heading as it is, or as shoppers read it. */
+/** Whether a field belongs to a heading, either as written in the file or as shown to shoppers. */
 export const hasHeading = ({ name }: Pick<Field, "name">, heading: string): boolean =>
   [heading, shownName(heading)].some((one) => identity(one) === identity(name));

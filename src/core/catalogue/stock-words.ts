@@ -4,9 +4,9 @@ import { identity } from "./identity.ts";
 import { noWords, yesWords } from "./yes-no.ts";
 
 /**
- * The known words of stock columns, by identity without spaces, dashes and underscores. Any other word says
- * nothing: a pre-order or a back-order is neither in stock nor sold out.
- * Source of the English compounds: schema.org, ItemAvailability; the others: common practice, no source.
+ * Known words of stock columns, by identity without spaces, dashes and underscores. Other words say nothing: a
+ * pre-order or back-order is neither in stock nor sold out. Source of the English compounds: schema.org,
+ * ItemAvailability; the others: common practice, no source.
  */
 const there = [
   ...["instock", "available", "availablenow", "onhand", "readytoship", "limitedavailability", "onlineonly", "lowstock"],
@@ -34,7 +34,7 @@ const ambiguous: ReadonlyMap<string, Availability> = new Map([
 ]);
 const longest = 60;
 
-/** A term of schema.org by its name alone; any other text as it is. */
+/** The bare name of a schema.org term; any other text unchanged. */
 export const withoutSchema = (text: string): string => text.replace(/^(?:https?:\/\/)?schema\.org\//, "");
 
 /** Reads a word that itself means a state of stock; undefined for a number, for yes and no, and for any other text. */

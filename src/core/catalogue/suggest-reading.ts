@@ -13,7 +13,7 @@ import type { ColumnMapping, DateOrder, Reading, Separator } from "./reading-sch
 import { availabilityOf, stockWord } from "./stock-words.ts";
 import type { Table } from "./table.ts";
 
-/** The usual meaning of each heading: the strict guess, and a common synonym for known columns that it did not find. */
+/** The role of each heading: an exact match, or a common synonym for known columns without one. */
 export function suggestRoles(header: readonly string[]): Reading {
   const reading = plainReading(header);
   const names = header.map((heading) => identity(heading.replaceAll(/[_\-./'’]+/g, " ")));
@@ -21,7 +21,7 @@ export function suggestRoles(header: readonly string[]): Reading {
     const rest = withoutCurrency(name);
     return rest === name ? "" : rest;
   });
-  // A language that a file speaks is spoken in most of its headings, and the same word means another thing in another.
+  // A file's language is that of most of its headings; the same word may mean something else in another language.
   const languages = Object.entries(headingWords)
     .filter(([language, words]) => language === "en" || spoken(words, names) >= fewest)
     .map(([, words]) => words)
@@ -39,22 +39,22 @@ export function suggestRoles(header: readonly string[]): Reading {
   return reading;
 }
 
-/** A single word is the same in too many languages to tell one by; “note” is a rating in French alone. */
+/** A single word exists in too many languages to identify one; “note” is a rating in French only. */
 const fewest = 2;
 
-/** How many of a file's headings are words of a language. */
+/** Number of a file's headings that are words of a language. */
 const spoken = (words: (typeof headingWords)[string], names: readonly string[]): number =>
   Object.values(words).filter((list) => list?.some((name) => names.includes(name))).length;
 
 const looked = 400;
-/** A column is of days or numbers where this share of its cells are; the others are told. */
+/** Minimum share of cells that must be days or numbers; the others are reported. */
 const most = 0.9;
-/** A column whose heading speaks of stock is about it where this share of its cells is understood. */
+/** Minimum share of understood cells in a column whose heading suggests stock. */
 const fewestKnown = 0.5;
 
 /**
- * How a table's columns are best read: what they are by their headings, and by their first cells how
- * numbers, dates and several values are written.
+ * Suggests how to read a table's columns: their roles from the headings, and the notation of numbers, dates and lists
+ * from the first cells.
  */
 export function suggestReading({ header, records }: Pick<Table, "header" | "records">): Reading {
   const sample = records.slice(0, looked);
@@ -71,11 +71,14 @@ export function suggestReading({ header, records }: Pick<Table, "header" | "reco
   return withTitles({ header, records }, reading);
 }
 
-/** Headings of columns that say in words whether something is there, in the languages that headings are known in. */
+/** Headings of columns that state availability in words, in the supported languages. */
 const stockHeadings =
   /^(?:availability|stock status|in stock|stock|verfügbarkeit|lagerstatus|disponibilité|état du stock|disponibilidad|estado de stock|disponibilità|beschikbaarheid|voorraadstatus)$/;
 
-/** The reading with a column of words of stock as the stock, where it has none: by its heading, or where it says nothing else. */
+/**
+ * Makes a column of stock words the stock column if the file has none: by its heading, or because it contains nothing
+ * else.
+ */
 function withStock(reading: Reading, header: readonly string[], cellsAt: (at: number) => string[]): Reading {
   if (reading.some(({ as }) => as === "stock")) return reading;
   const share = (at: number, fits: (cell: string) => unknown) => {
@@ -89,7 +92,7 @@ function withStock(reading: Reading, header: readonly string[], cellsAt: (at: nu
   return found === undefined ? reading : reading.map((column, at) => (at === found ? { as: "stock" } : column));
 }
 
-/** The reading with a column that gives the titles, where it has none: the one that names things best. */
+/** Makes the best candidate the title column if the file has none. */
 export function withTitles(table: Pick<Table, "header" | "records">, reading: Reading): Reading {
   if (reading.some(({ as, titles }) => as === "title" || titles)) return reading;
   const at = guessTitle(table, reading);
@@ -107,20 +110,20 @@ function looksLike({ as }: ColumnMapping, cells: readonly string[]): Partial<Col
   const share = (fits: (cell: string) => boolean) => cells.filter(fits).length / cells.length;
   if (share((cell) => !Number.isNaN(parseNumber(cell))) === 1 || share((cell) => !Number.isNaN(parseDay(cell))) === 1)
     return {};
-  // Where some cells are none, the column is told to be of days or numbers, so that those are named.
+  // States the kind explicitly if some cells don't fit it, so that those are reported.
   const told = (kind: "date" | "number", fit: number) => (fit < 1 ? { kind } : {});
   const days = share((cell) => dayOrders(cell) !== undefined);
   if (days >= most) {
     const orders = cells.map(dayOrders);
     const read = (order: DateOrder) => orders.filter((one) => one?.[order]).length;
-    // Where every day could be read both ways, a day first is the more usual.
+    // If every day could be read both ways, day-first is more common.
     const best = (["ymd", "dmy", "mdy"] as const).reduce((a, b) => (read(b) > read(a) ? b : a));
     return best === "ymd" ? { kind: "date" } : { ...told("date", days), dates: best };
   }
   const [point, comma] = [share((cell) => isNumberWith(cell, ".")), share((cell) => isNumberWith(cell, ","))];
   const known = mustBeNumber.has(as as FieldRole);
   if (comma >= most && comma > point) return { ...(known ? {} : told("number", comma)), decimal: "," };
-  // Bare figures are read by themselves; signs and groups only where numbers are looked for.
+  // Plain numbers need no hint; signs and thousands separators are read only if the kind is given.
   const dressed = cells.some((cell) => isNumberWith(cell, ".") && Number.isNaN(parseNumber(cell)));
   if (point >= most && dressed && !known) return { kind: "number" };
   const units = findUnits(cells);
@@ -130,11 +133,11 @@ function looksLike({ as }: ColumnMapping, cells: readonly string[]): Partial<Col
   return separator === undefined ? {} : { separator };
 }
 
-/** Few numbers with units are options to choose among; many are a number line. */
+/** Few distinct measures make options to choose among; many make a number line. */
 const fewOptions = 15;
 const manyDifferent = (cells: readonly string[]): boolean => new Set(cells.map(identity)).size > fewOptions;
 
-/** A mark that parts many cells into pieces that recur, so that it separates values and is no punctuation. */
+/** A separator that splits many cells into recurring parts, so that it separates values and isn't punctuation. */
 function partedBy(cells: readonly string[]): Separator | undefined {
   return ([";", ","] as const).find((mark) => {
     const parted = cells.filter((cell) => cell.includes(mark));

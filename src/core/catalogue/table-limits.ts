@@ -1,7 +1,7 @@
 import { limits, limitText, quotable } from "../sanitize/limits.ts";
 import { CatalogueError } from "./problem.ts";
 
-/** @throws CatalogueError where a file has more columns, or longer headings, than a catalogue can have */
+/** @throws CatalogueError if a file has more columns, or longer headings, than allowed */
 export function checkHeadings(header: readonly string[]): void {
   if (header.length > limits.columns.max)
     throw new CatalogueError({
@@ -16,7 +16,7 @@ export function checkHeadings(header: readonly string[]): void {
     });
 }
 
-/** @throws CatalogueError where a file has more rows, or more cells in all, than a catalogue can have */
+/** @throws CatalogueError if a file has more rows, or more cells in all, than allowed */
 export function checkRowCount(rows: number, columns: number): void {
   const most = Math.min(limits.rows.max, Math.floor(limits.cells.max / Math.max(1, columns)));
   if (rows > most)
@@ -26,7 +26,7 @@ export function checkRowCount(rows: number, columns: number): void {
     });
 }
 
-/** @throws CatalogueError where a cell is longer than any text that shoppers read */
+/** @throws CatalogueError if a cell is longer than allowed */
 export function checkCells(cells: readonly string[], header: readonly string[], row: number): void {
   const at = cells.findIndex((cell) => cell.length > limits.cell.max);
   if (at >= 0)

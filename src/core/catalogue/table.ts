@@ -16,14 +16,11 @@ export interface TableRecord {
   cells: string[];
 }
 
-/** Several values of one cell; what separates them cannot stand within one. */
+/** Joins several values of one cell; the separator is removed from each. */
 export const joinValues = (values: readonly string[]): string =>
   values.map((value) => value.replaceAll("|", "/")).join("|");
 
-/**
- * Rows from objects whose keys are headings. Headings stand in the order in which they first come up;
- * known ones that are passed come first.
- */
+/** Rows from objects whose keys are headings, in order of first occurrence; the given known ones come first. */
 export function tableOf(objects: readonly ReadonlyMap<string, string>[], first: readonly string[] = []): Table {
   const found = new Set<string>();
   for (const object of objects) {

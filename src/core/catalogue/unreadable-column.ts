@@ -1,16 +1,19 @@
 import type { Problem } from "./problem.ts";
 import type { Table } from "./table.ts";
 
-/** A column of which less than half can be read as what it is taken for. */
+/** A column of which less than half can be read as its kind. */
 export interface UnreadableColumn {
   /** Place of the column. */
   at: number;
-  /** Cells that say something, and those of them that can be read. */
+  /** Number of non-empty cells, and of those that can be read. */
   stated: number;
   read: number;
 }
 
-/** Columns of which less than half can be read as numbers or days. @param problems of the reading, one a cell that can't be */
+/**
+ * Columns of which less than half can be read as numbers or days.
+ * @param problems of the reading, one per unreadable cell
+ */
 export function unreadableColumns({ header, records }: Table, problems: readonly Problem[]): UnreadableColumn[] {
   const faults = new Map<string, number>();
   for (const { column, value } of problems)

@@ -14,7 +14,7 @@ const sizes: readonly Series[] = [
   { name: "sizes", words: ["extra small", "small", "medium", "large", "extra large"] },
 ];
 
-/** The result of {@link calendarOf} for English, written down: a page that is drawn first would wait for it. */
+/** The result of {@link calendarOf} for English, precomputed: computing it would delay the first page. */
 const english: readonly Series[] = [
   {
     name: "months",
@@ -25,7 +25,7 @@ const english: readonly Series[] = [
   { name: "days", words: "mon tue wed thu fri sat sun".split(" ") },
 ];
 
-/** A name as it is looked up in a series: short forms end in a dot in some languages. */
+/** A name for lookup in a series: abbreviations end in a dot in some languages. */
 const folded = (name: string): string => name.toLowerCase().replace(/\.$/, "");
 
 /** A language's names of the months and of the days from Monday on, whole and short. Source: CLDR, through Intl. */
@@ -53,7 +53,7 @@ function allSeries(locale: string): readonly Series[] {
 
 const collators = new Map<string, Intl.Collator>();
 
-/** Compares names as readers of a language do; with `numeric` numbers in them by size: 9 cm before 10 cm. */
+/** Compares names by the rules of a language; with `numeric`, numbers within names by value: 9 cm before 10 cm. */
 export function collatorOf(locale: string, numeric: boolean): Intl.Collator {
   const key = `${locale} ${numeric}`;
   const collator = collators.get(key) ?? new Intl.Collator(locale, { numeric, sensitivity: "base" });
@@ -61,7 +61,7 @@ export function collatorOf(locale: string, numeric: boolean): Intl.Collator {
   return collator;
 }
 
-/** The series that at least half of some names belong to. */
+/** The series that at least half of the names belong to. */
 function seriesOf(names: readonly string[], locale: string): Series | undefined {
   if (names.length < 2) return undefined;
   const keys = names.map(folded);
@@ -73,8 +73,8 @@ export const seriesName = (names: readonly string[], locale = "en"): Series["nam
   seriesOf(names, locale)?.name;
 
 /**
- * How names of one list are compared naturally: those of a series that most of them are of by their order
- * in it and in front, the rest by name with numbers in it by size.
+ * A natural comparison of names: members of the dominant series first, in series order, the rest by name with numbers
+ * by value.
  */
 export function naturalOrder(names: readonly string[], locale = "en"): (a: string, b: string) => number {
   const collator = collatorOf(locale, true);
@@ -88,8 +88,8 @@ export function naturalOrder(names: readonly string[], locale = "en"): (a: strin
 }
 
 /**
- * Each spelling's place in order: its number for numbers and dates (NaN for values that are none), its rank
- * by name for the rest. Comparing the few distinct texts once is far cheaper than comparing rows.
+ * Each spelling's sort position: its number for numbers and dates (NaN if it isn't one), its rank by name otherwise.
+ * Comparing the few distinct texts once is far cheaper than comparing rows.
  */
 export function valuePlaces(field: Field, { spellings }: Column, locale = "en"): Float64Array {
   if (isNumeric(field)) return Float64Array.from(spellings, (text) => toNumber(text, field.kind));
@@ -104,7 +104,10 @@ export function valuePlaces(field: Field, { spellings }: Column, locale = "en"):
   return places;
 }
 
-/** Sorts record numbers by keys, rising or falling; records whose key is NaN come last either way, equal ones keep their order. */
+/**
+ * Sorts record indices by keys, ascending or descending; records with a NaN key come last either way, and ties keep
+ * their order.
+ */
 export function orderBy(records: Uint32Array, keys: readonly { of: Float64Array; down: boolean }[]): Uint32Array {
   const order = Uint32Array.from(records.keys());
   order.sort((a, b) => {

@@ -2,8 +2,8 @@ import type { Catalogue } from "./catalogue.ts";
 import { orderBy, valuePlaces } from "./value-order.ts";
 
 /**
- * Variants ordered by the first value that they state for a field: numbers and dates by size, the rest by
- * name with numbers in it by size. Those that state none come last either way; equal ones keep their order.
+ * Sorts variants by the first value that they state for a field: numbers and dates by value, the rest by name with
+ * numbers by value. Those without a value come last either way; ties keep their order.
  */
 export function orderVariants(catalogue: Catalogue, key: string, variants: Uint32Array, down: boolean): Uint32Array {
   const field = catalogue.fields.find((one) => one.key === key);

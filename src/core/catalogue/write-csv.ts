@@ -4,8 +4,8 @@ import { isDerived } from "./field.ts";
 import { joinValues } from "./table.ts";
 
 /**
- * Writes a catalogue as CSV (RFC 4180), one row a variant; reading it gives the same catalogue back.
- * @param units behind the numbers that have one, for whoever reads the file next; without them by default
+ * Writes a catalogue as CSV (RFC 4180), one row per variant; reading it returns the same catalogue.
+ * @param units written after numbers that have one; none by default
  */
 export function writeCsv(catalogue: Catalogue, units = false): string {
   const fields = catalogue.fields.filter((field) => field.role !== "product_id" && !isDerived(field));
@@ -19,7 +19,7 @@ export function writeCsv(catalogue: Catalogue, units = false): string {
         ...fields.map(({ key, unit }) => {
           const stated = valuesOf(catalogue, key, variant);
           const values = units && unit ? stated.map((value) => `${value} ${unit}`) : stated;
-          // A whole text is one value, and what stands in it stays.
+          // A whole text is one value and is not split.
           return values.length === 1 ? values[0] : joinValues(values);
         }),
       ];

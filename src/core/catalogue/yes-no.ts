@@ -16,7 +16,7 @@ export const yesWords = [
 ] as const;
 export const noWords = ["no", "false", "n", "nein", "falsch", "non", "faux", "falso", "nee", "onwaar", "não"] as const;
 
-/** The values that a switch turned on represents; “1” and “on” only where no others tell. */
+/** The values for which a switch is on; “1” and “on” only if no other value qualifies. */
 export const affirmative: ReadonlySet<string> = new Set([...yesWords, "1", "on", "in stock"]);
 const either: ReadonlySet<string> = new Set([...yesWords, ...noWords]);
 

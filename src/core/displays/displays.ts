@@ -41,7 +41,7 @@ const list = {
   dates,
 };
 
-/** The definitions as they are written, each with the members that it has. */
+/** The definitions with their literal types. */
 export type Displays = typeof list;
 
 /** The name of a display, in documents and as the folder of its view. */

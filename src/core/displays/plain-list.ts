@@ -2,7 +2,7 @@ import { type Display, listSettings, optionParts } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
 import { tooMany } from "./suits.ts";
 
-/** Words alone, of which the chosen are set strong. */
+/** Plain words; chosen ones are bold. */
 export const plainList = {
   label: "Plain list",
   modes: ["any", "all", "one", "tree"],

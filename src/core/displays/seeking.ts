@@ -4,35 +4,43 @@ import type { Mode } from "../engine/question.ts";
 import type { FacetSettings } from "../settings/settings.ts";
 import { clicks, type Operator, typed } from "./interaction-cost.ts";
 
-/** An option that a shopper looks for among those that a facet shows. */
+/** An option that a shopper looks for among the options of a facet. */
 export interface Sought {
-  /** Options that take the room of one check box. */
+  /** Number of options in the space of one check box. */
   density: number;
   mode: Mode;
   settings: FacetSettings;
   /** The options shown, in their order. */
   shown: readonly { readonly id: string; readonly label: string }[];
-  /** Its place among them, from 0. */
+  /** Its index among them, from 0. */
   at: number;
 }
 
-/** One way to have an option in sight: options that are read, itself included, and what the hands do before it is pressed. */
+/**
+ * One way to bring an option into view: the number of options read, including itself, and the operators before
+ * pressing it.
+ */
 export interface Way {
   read: number;
   acts: Operator[];
 }
 
-/** The ways of a display; whoever is in a hurry takes the quickest. */
+/** The ways that a display allows; the quickest one counts. */
 export type Seeking = (sought: Sought) => Way[];
 
-/** How many of a facet's options are seen before a button shows the rest; all where it has no such button. @param density options that take the room of one check box */
+/**
+ * Number of a facet's options shown before a button reveals the rest; all without such a button.
+ * @param density number of options in the space of one check box
+ */
 export function shownAtOnce(density: number, settings: FacetSettings, options: number): number {
   const after = settings.foldAfter * density;
-  // One more option takes no more room than the button that would hide it.
+  // A single further option takes no more space than the button that would hide it.
   return after > 0 && options > after + 1 ? after : options;
 }
 
-/** Options are read one after the other, and the rest is shown first where a button hides it; or a field inside finds them. */
+/**
+ * Options are read in order, after a button reveals the rest if needed; or a search field inside the list finds them.
+ */
 export const along: Seeking = (sought) => {
   const { density, settings, shown, at } = sought;
   const hidden = at >= shownAtOnce(density, settings, shown.length);
@@ -40,16 +48,19 @@ export const along: Seeking = (sought) => {
   return settings.searchInside ? [reading, ...typedInto(Number.POSITIVE_INFINITY)(sought)] : [reading];
 };
 
-/** Options from which on a list behind a button has a field that finds them. */
+/** Number of options from which a list behind a button has a search field. */
 export const innerSearchFrom = 15;
 
-/** As {@link along}, in a list behind a button, which folds nothing. That of one option is the browser's own, without a field. */
+/**
+ * As {@link along}, for a list behind a button, which hides nothing. With a single choice it is the browser's own
+ * list, without a search field.
+ */
 export const behindButton: Seeking = ({ settings, mode, ...sought }) => {
   const inside = (mode === "any" || mode === "all") && (settings.searchInside || sought.shown.length > innerSearchFrom);
   return along({ ...sought, mode, settings: { ...settings, foldAfter: 0, searchInside: inside } });
 };
 
-/** Branches stay folded until they are opened: what is read are the options of each level, down to the one that is sought. */
+/** Branches are collapsed until opened: the options of each level down to the sought one are read. */
 export const byLevel: Seeking = ({ settings, shown, at, ...rest }) => {
   if (!settings.nested) return along({ settings: { ...settings, foldAfter: 0 }, shown, at, ...rest });
   const id = shown[at]?.id ?? "";
@@ -62,10 +73,10 @@ export const byLevel: Seeking = ({ settings, shown, at, ...rest }) => {
   return [{ read: read.reduce((sum, one) => sum + one, 0), acts: clicks(path.length - 1) }];
 };
 
-/** Characters of a name that are typed until it is looked for in what they find. Common practice, no source. */
+/** Number of characters typed before looking at the results. Common practice, no source. */
 const typedOfName = 4;
 
-/** The beginning of a name is typed, and what it finds is read. @param most options that are shown of those found */
+/** Typing the beginning of a name and reading the results. @param most number of results shown */
 export const typedInto =
   (most: number): Seeking =>
   ({ shown, at }) => {
@@ -79,5 +90,5 @@ export const typedInto =
     return [];
   };
 
-/** How many of those found a search field shows. */
+/** Number of results that a search field shows. */
 export const maxFound = 8;

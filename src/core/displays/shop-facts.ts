@@ -11,7 +11,7 @@ import { shopFacts as tags } from "./tags.ts";
 import { shopFacts as tiles } from "./tiles.ts";
 import { shopFacts as tree } from "./tree.ts";
 
-/** The displays whose definition has facts for shop pages; one that is missing in the list below does not compile. */
+/** Displays whose definition has facts for shop pages; the compiler rejects the list below if one is missing. */
 type WithShopFacts = { [N in DisplayName]: Displays[N] extends { shop: ShopFacts } ? N : never }[DisplayName];
 
 /** The facts that shop pages need of each display that has any. */
@@ -30,14 +30,16 @@ export const shopFacts: Readonly<Record<WithShopFacts, ShopFacts>> = {
 const factsOf = (display: string): ShopFacts =>
   Object.hasOwn(shopFacts, display) ? shopFacts[display as WithShopFacts] : {};
 
-/** How a display counts in ranges; undefined when it does not. @param display the name of any display */
+/** How a display counts in ranges; undefined if it does not. @param display the name of any display */
 export const countingOf = (display: string): RangeCounting | undefined => factsOf(display).countedIn;
 
-/** How many options of a display take the room of one check box. Shop pages and rehearsals fold by it. */
+/**
+ * Number of options of a display in the space of one check box; used for folding lists in shop pages and rehearsals.
+ */
 export const densityOf = (display: string, settings: Pick<FacetSettings, "caption">): number =>
   factsOf(display).density?.(settings) ?? 1;
 
-/** Which of the options shown a display offers; undefined when it offers all. */
+/** Which of the options shown a display offers; undefined if it offers all. */
 export const offersOf = (display: string): OfferedOptions | undefined => factsOf(display).offers;
 
 /** Whether a display draws the levels of a path itself. */

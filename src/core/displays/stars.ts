@@ -5,7 +5,7 @@ import { noNumbers } from "./suits.ts";
 
 export const shopFacts: ShopFacts = { countedIn: () => ({ by: "stars", parts: 4 }) };
 
-/** So many stars and up. */
+/** This many stars and up. */
 export const stars = {
   label: "Stars and up",
   modes: ["range"],

@@ -2,7 +2,7 @@ import { affirmative } from "../catalogue/yes-no.ts";
 import { type Display, type OfferedOptions, optionParts, type ShopFacts } from "./display.ts";
 import { pointing } from "./interaction-cost.ts";
 
-/** It offers yes alone; where no product says yes, the first option. */
+/** Offers yes only; if no product says yes, the first option. */
 const one: OfferedOptions = (ids) => {
   const yes = ids.find((id) => affirmative.has(id)) ?? ids[0];
   return yes === undefined ? [] : [yes];
@@ -10,7 +10,7 @@ const one: OfferedOptions = (ids) => {
 
 export const shopFacts: ShopFacts = { offers: one };
 
-/** On for yes, off for no choice at all. */
+/** On for yes, off for no choice. */
 export const yesNoSwitch = {
   label: "Switch",
   modes: ["any", "one"],

@@ -3,7 +3,7 @@ import { type Display, type OfferedOptions, optionParts, optionSettings, type Sh
 import { pointing } from "./interaction-cost.ts";
 import { byLevel } from "./seeking.ts";
 
-/** Flat, it has no branches: only categories with nothing below them can be chosen. */
+/** Without nesting: only categories without subcategories can be chosen. */
 const leaves: OfferedOptions = (ids, { nested }) => {
   if (nested) return ids;
   const above = new Set(ids.flatMap(ancestors));

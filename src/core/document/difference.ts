@@ -3,14 +3,13 @@ import type { Patch } from "./patch.ts";
 
 type Path = Patch["path"];
 
-/** Members that patches must not pass through; mutative refuses them. */
+/** Members that patches must not contain; mutative rejects them. */
 const unsafe: ReadonlySet<string> = new Set(["__proto__", "constructor", "prototype"]);
 
 /**
- * The patches that lead from one state of a document to another. States share what did not change, so that whole
- * branches are passed over at one glance. Entries of a list that only moved up or down are left alone:
- * mutative's own patches would put a copy of each in its place, and nothing behind a removed row would be
- * the same object any more.
+ * The patches between two states of a document. Unchanged branches are shared objects and are skipped. Entries of a
+ * list that only moved are left alone: mutative's own patches would copy them, so that nothing after a removed row
+ * would remain the same object.
  */
 export function difference(before: unknown, after: unknown, path: Path = []): Patch[] {
   if (Object.is(before, after)) return [];
@@ -37,7 +36,8 @@ function listDifference(before: readonly unknown[], after: readonly unknown[], p
   let old = 0;
   let now = 0;
   for (const [oldStop, nowStop] of [...kept, [before.length, after.length] as const]) {
-    // Between two entries that stay, what stands at the same place under the same id has changed; the rest comes and goes.
+    // Between two kept entries, an entry at the same index with the same id has changed; the others were added or
+    // removed.
     while (old < oldStop || now < nowStop) {
       const [was, is] = [before[old], after[now]];
       if (old < oldStop && now < nowStop && isSameEntry(was, is)) {
@@ -61,13 +61,13 @@ function listDifference(before: readonly unknown[], after: readonly unknown[], p
   return patches;
 }
 
-/** Whether two entries are the same one, changed: both of one id, or both without. */
+/** Whether two entries are versions of the same one: with the same id, or both without. */
 function isSameEntry(was: unknown, is: unknown): boolean {
   if (!isPlain(was) || !isPlain(is)) return Array.isArray(was) && Array.isArray(is);
   return was.id === is.id;
 }
 
-/** Pairs of places of entries that are the very same in both lists and keep their order: as many as can be. */
+/** Index pairs of entries that are identical in both lists and keep their order: as many as possible. */
 function keptEntries(before: readonly unknown[], after: readonly unknown[]): (readonly [number, number])[] {
   const places = new Map<unknown, number[]>();
   before.forEach((entry, at) => {
@@ -82,7 +82,10 @@ function keptEntries(before: readonly unknown[], after: readonly unknown[]): (re
   return longestRising(pairs);
 }
 
-/** The longest part of some pairs in which their first numbers rise. Source: patience sorting, as for the longest increasing subsequence. */
+/**
+ * The longest subsequence of pairs in which the second numbers increase. Source: patience sorting, as for the longest
+ * increasing subsequence.
+ */
 function longestRising(pairs: readonly (readonly [number, number])[]): (readonly [number, number])[] {
   const tails: number[] = [];
   const before: (number | undefined)[] = [];

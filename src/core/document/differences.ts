@@ -1,4 +1,4 @@
-/** Something that is another in a second state of a shop. */
+/** A difference between two states of a shop. */
 export interface Difference {
   /** The document it is in, like “Panel Climber finder”; differences with the same place are listed together. */
   where: string;
@@ -6,7 +6,7 @@ export interface Difference {
   words: string;
 }
 
-/** Whether two plain values say the same; members that are undefined are as good as absent. */
+/** Deep equality of plain values; undefined members equal absent ones. */
 export function same(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
   if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
@@ -15,7 +15,7 @@ export function same(a: unknown, b: unknown): boolean {
   return [...new Set([...Object.keys(left), ...Object.keys(right)])].every((key) => same(left[key], right[key]));
 }
 
-/** The members by which two objects differ. */
+/** The names of members that differ between two objects. */
 export function differing(a: object, b: object): string[] {
   const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
   return [...new Set([...Object.keys(left), ...Object.keys(right)])].filter((key) => !same(left[key], right[key]));
@@ -23,13 +23,13 @@ export function differing(a: object, b: object): string[] {
 
 export const quoted = (text: string): string => `“${text.length > 80 ? `${text.slice(0, 79)}…` : text}”`;
 
-/** A few names, and how many more there are. */
+/** A few names, and the number of others. */
 export function shortenedList(names: readonly string[], most = 5): string {
   const shown = names.slice(0, most).map(quoted).join(", ");
   return names.length > most ? `${shown} and ${names.length - most} more` : shown;
 }
 
-/** The longest run of items that stand in the same order in both, so that what is told as moved is as little as can be. */
+/** The longest sequence of items in the same order in both lists, so that as few as possible are reported as moved. */
 function steady(ids: readonly string[]): (places: ReadonlyMap<string, number>) => Set<string> {
   return (places) => {
     const best: { id: string; length: number; before: number }[] = [];
@@ -52,12 +52,12 @@ function steady(ids: readonly string[]): (places: ReadonlyMap<string, number>) =
   };
 }
 
-/** Lists beyond this are not looked through for what moved. */
+/** Longer lists are not searched for moved items. */
 const mostMoved = 2000;
 
 /**
- * The changes of a list's items: added, removed, moved, and, for those that stayed, the result of `inside`.
- * @param nameOf an item as a sentence calls it
+ * The changes of a list's items: added, removed, moved, and for kept ones the result of `inside`.
+ * @param nameOf the name of an item in a sentence
  */
 export function* listDifferences<T>(
   before: readonly T[],

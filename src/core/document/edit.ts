@@ -2,21 +2,21 @@ import { apply, create } from "mutative";
 import { difference } from "./difference.ts";
 import type { Patch } from "./patch.ts";
 
-/** One step of the designer: what it does in words, for the history, and how it changes a document. */
+/** One undoable step: its description for the history, and the change it makes. */
 export interface Edit<D extends object> {
   words: string;
-  /** Changes a draft in place; what it leaves alone stays the same object. */
+  /** Changes a draft in place; untouched branches remain the same objects. */
   change(draft: D): void;
 }
 
-/** The result of an edit: the document after it, and the patches both ways. */
+/** The result of an edit: the new document, and the patches in both directions. */
 export interface Change<D> {
   document: D;
   patches: Patch[];
   inverse: Patch[];
 }
 
-/** Does an edit. The document that is passed stays as it is. @returns undefined when it changes nothing */
+/** Applies an edit to a copy. @returns undefined if it changes nothing */
 export function perform<D extends object>(document: D, edit: Pick<Edit<D>, "change">): Change<D> | undefined {
   const next = create(document, (draft) => edit.change(draft as D));
   const change = changeBetween(document, next);
@@ -30,11 +30,11 @@ export const changeBetween = <D extends object>(before: D, document: D): Change<
   inverse: difference(document, before),
 });
 
-/** The document after some edits; the same object when they change nothing. */
+/** The document after some edits; the same object if they change nothing. */
 export const edited = <D extends object>(document: D, ...edits: readonly Pick<Edit<D>, "change">[]): D =>
   edits.reduce((now, edit) => perform(now, edit)?.document ?? now, document);
 
-/** The document with patches done to it; what they do not touch stays the same object. */
+/** The document with patches applied; untouched branches remain the same objects. */
 export const patched = <D extends object>(document: D, patches: readonly Patch[]): D =>
   apply(document, [...patches]) as D;
 

@@ -5,8 +5,8 @@ const opening: ReadonlySet<number> = new Set([91, 123]);
 const closing: ReadonlySet<number> = new Set([93, 125]);
 
 /**
- * Whether brackets in a JSON text stand deeper within each other than anything that we read. Such a text takes far more
- * memory than its length, and overflows what walks through it. Found without reading it as JSON, which need not be sound.
+ * Whether brackets in a JSON text are nested deeper than allowed. Such a text would take far more memory than its
+ * length and overflow recursive code. Works without parsing, so the text need not be valid.
  */
 export function isTooDeep(json: string, most: number = limits.jsonDepth.max): boolean {
   let depth = 0;

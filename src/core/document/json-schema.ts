@@ -10,7 +10,7 @@ export interface DescribedSchema {
   json(of: (schema: ISchema<unknown>) => JsonSchema): JsonSchema;
 }
 
-/** The metadata by which a schema says it. */
+/** Metadata that states a schema's own JSON Schema. */
 export const said = (json: DescribedSchema["json"], { optional = false } = {}): { said: DescribedSchema } => ({
   said: { json, optional },
 });
@@ -40,7 +40,7 @@ const mayBeAbsent = (schema: ISchema<unknown>): boolean => {
 
 const asNumber = (value: unknown): number | undefined => (typeof value === "number" ? value : undefined);
 
-/** The tests of a text or a number as keywords. Rules that only a program can check are left out. */
+/** The tests of a text or number as keywords. Rules that only code can check are left out. */
 function keywordsOf({ type, tests = [] }: Described): Record<string, unknown> {
   const found: Record<string, unknown> = {};
   const patterns: string[] = [];
@@ -62,7 +62,7 @@ function keywordsOf({ type, tests = [] }: Described): Record<string, unknown> {
   return found;
 }
 
-/** A schema as a JSON Schema that takes what it takes, but for rules that only a program can check. */
+/** The JSON Schema equivalent to a schema, except for rules that only code can check. */
 export function jsonSchemaOf(schema: ISchema<unknown>): JsonSchema {
   const about = described(schema);
   const own = about.meta?.said;
@@ -96,7 +96,7 @@ function bare(schema: ISchema<unknown>, about: Described): JsonSchema {
       };
     case "string": {
       const keywords = keywordsOf(about);
-      // A text that must be there must say something, unless the schema only asks for its being defined.
+      // A required text must not be empty, unless the schema only requires it to be defined.
       const empty = (about.tests ?? []).every(({ name }) => name !== "required");
       return { type: "string", ...(empty || keywords.minLength ? {} : { minLength: 1 }), ...keywords, ...chosen };
     }

@@ -13,7 +13,7 @@ export class JsonFault extends Error {
   }
 }
 
-/** JSON that knows on which line each of its values stands. */
+/** Parsed JSON that knows the line of each value. */
 export interface JsonText {
   root: Node;
   lineAt(offset: number): number;
@@ -38,7 +38,7 @@ export function parseJsonText(text: string): JsonText {
   return { root, lineAt };
 }
 
-/** The line of the value at a path such as `rows[2].display.wide`, or of the nearest one around it that is there. */
+/** The line of the value at a path such as `rows[2].display.wide`, or of its nearest existing ancestor. */
 export function lineOfPath({ root, lineAt }: JsonText, path: string): number {
   const parts = [...path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map(([, quoted, index, name]) =>
     index === undefined ? (quoted ?? name ?? "") : Number(index),

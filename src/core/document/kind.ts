@@ -4,47 +4,53 @@ import { checkValue, InvalidDocument } from "./schema.ts";
 /** Caches of a shop that depend on its documents. */
 export type CacheName = "catalogue" | "swatches";
 
-/** A document of an older format: what is known of it is that it says which. */
+/** A document of an older format, of which only the format number is known. */
 export type OldDocument = Record<string, unknown> & { format: number };
 
 /**
- * A kind of document that a shop has. Saving, history, conflicts, opening, a shop's files, editions, backups, JSON
- * Schemas and differences are written once for all kinds, and know of one only what its definition says.
+ * A kind of document in a shop. Saving, history, conflicts, opening, files, editions, backups, JSON Schemas and
+ * differences are written once for all kinds, and rely on this definition only.
  */
 export interface DocumentKind<D extends object, Many extends boolean = boolean, Member extends string = string> {
-  /** In addresses and in the database. */
+  /** Name in addresses and in the database. */
   name: string;
   /** In sentences, like “panel”. */
   what: string;
   /** Title of its JSON Schema. */
   title: string;
-  /** Where its differences are listed under, like “Panel”; of many, followed by the name of one. */
+  /** Heading of its differences, like “Panel”; for kinds with many documents, followed by the document's name. */
   heading: string;
   /**
-   * Its member in a whole shop, and where it is among a shop's files: the folder with a file for each of many, or the
-   * name of its one file.
+   * Its member in a whole shop, and its place among a shop's files: a folder with a file per document, or the name of
+   * the one file.
    */
   member: Member;
-  /** Its one document stands in `shop.json`, and has no file of its own. Not by default. */
+  /** Its one document is part of `shop.json` and has no file of its own. Default: it has. */
   inManifest?: true;
-  /** A shop has any number of them, each with a name and an address of its own, or exactly one. */
+  /** Whether a shop has any number of them, each with a name and an address of its own, or exactly one. */
   many: Many;
   /** The format that this code writes. */
   format: number;
   schema: ISchema<D> & Pick<Schema<D>, "validateSync">;
-  /** By the format that they start from, the steps that lead to the next one. */
+  /** Migrations to the next format, by the format they start from. */
   migrations: Readonly<Record<number, (old: OldDocument) => OldDocument>>;
-  /** A document as it is until it is changed. @param name for a kind of which there are many */
+  /** A new document. @param name for a kind with many documents */
   fresh(name: string): D;
-  /** The caches that a change of one of this kind empties. */
+  /** The caches cleared by a change of one of this kind. */
   touches: readonly CacheName[];
-  /** The part of a document that they are worked out of; all of it where this is absent. */
+  /** The part of a document on which those caches depend; default: all of it. */
   touching?(document: D): unknown;
-  /** The changes between two documents of it, each in a sentence without a full stop. @param nameOf a field as shoppers read it */
+  /**
+   * The changes between two documents, each as a sentence without a full stop.
+   * @param nameOf the label of a field for shoppers
+   */
   differences(before: D, after: D, nameOf: (field: string) => string): Iterable<string>;
 }
 
-/** A document of any older format, in the present one. @throws InvalidDocument when it is of none, or of a newer one */
+/**
+ * Migrates a document of any older format to the present one.
+ * @throws InvalidDocument if its format is unknown or newer
+ */
 export function upToDate<D extends object>(kind: DocumentKind<D>, stored: unknown): unknown {
   let document = stored;
   for (let turns = 0; turns < kind.format && isVersioned(document) && document.format < kind.format; turns++) {
@@ -64,6 +70,9 @@ export function upToDate<D extends object>(kind: DocumentKind<D>, stored: unknow
 const isVersioned = (value: unknown): value is OldDocument =>
   typeof value === "object" && value !== null && "format" in value && typeof value.format === "number";
 
-/** The value as a document of a kind, brought up to date. @throws InvalidDocument with the path of the first fault */
+/**
+ * A value as a valid document of a kind, migrated to the present format.
+ * @throws InvalidDocument with the path of the first fault
+ */
 export const checkDocument = <D extends object>(kind: DocumentKind<D>, value: unknown): D =>
   checkValue(kind.what, kind.schema, upToDate(kind, value));

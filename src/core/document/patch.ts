@@ -5,7 +5,10 @@ const key = mixed<string | number>(
   (value): value is string | number => typeof value === "string" || typeof value === "number",
 ).required();
 
-/** One operation on a place of a document, as mutative applies it. In lists, `add` and `remove` move what stands behind. */
+/**
+ * One operation on a place in a document, as mutative applies it. In lists, `add` and `remove` shift the entries after
+ * it.
+ */
 export const patchSchema = exact({
   op: oneOf(["add", "remove", "replace"]),
   path: listOf(key, 50),
@@ -13,10 +16,16 @@ export const patchSchema = exact({
 });
 export type Patch = InferType<typeof patchSchema>;
 
-/** One step of a document's history: its number, which grows by one, when it was made, what it did, and the ways there and back. */
+/**
+ * One step of a document's history: its increasing number, when it was made, its description, and the patches in both
+ * directions.
+ */
 export const stepSchema = exact({
   n: number().strict().integer().min(1).required(),
-  /** In ms since 1970; later steps of one shop have later times, whatever document they are of. 0 for steps of before times were kept. */
+  /**
+   * In ms since 1970; later steps of one shop have later times, whatever their document. 0 for steps from before times
+   * were recorded.
+   */
   at: wholeIn(0, 2 ** 52).default(0),
   words: string().strict().max(2000).defined(),
   patches: listOf(patchSchema, 20_000),
@@ -24,5 +33,5 @@ export const stepSchema = exact({
 });
 export type Step = InferType<typeof stepSchema>;
 
-/** Steps that are kept with a document. */
+/** Number of steps kept with a document. */
 export const maxSteps = 200;

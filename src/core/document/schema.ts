@@ -15,10 +15,10 @@ import {
 import { isPlain } from "./is-plain.ts";
 import { said } from "./json-schema.ts";
 
-/** One of a list of texts, as it is. */
+/** One of a list of texts, unconverted. */
 export const oneOf = <T extends string>(values: readonly T[]) => string<T>().strict().oneOf(values).required();
 
-/** An object with these members and no others. It has to be there; `.optional().default(undefined)` makes it one that may be absent. */
+/** An object with exactly these members. Required by default; `.optional().default(undefined)` makes it optional. */
 export const exact = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict().required();
 
 /** A list of at most so many. */
@@ -30,7 +30,7 @@ export const text = (longest: number) => string().strict().max(longest).defined(
 /** A text that says something. */
 export const someText = (longest: number) => string().strict().min(1).max(longest).required();
 
-/** A number between two ends; never one that is not finite. */
+/** A finite number between two limits. */
 export const numberIn = (min: number, max: number) =>
   number()
     .strict()
@@ -42,10 +42,10 @@ export const numberIn = (min: number, max: number) =>
       (value) => value === undefined || value === null || Number.isFinite(value),
     );
 
-/** A whole number between two ends. */
+/** A whole number between two limits. */
 export const wholeIn = (min: number, max: number) => numberIn(min, max).integer();
 
-/** Something that may be absent, and where it is absent holds nothing. */
+/** An optional value, undefined if absent. */
 type Maybe<T> = T | undefined;
 
 /** An object with any keys and values of one schema. */
@@ -62,8 +62,8 @@ export const optionalRecord = <S extends ISchema<unknown>>(value: S): Lazy<Maybe
   ).meta(said((of) => ({ type: "object", additionalProperties: of(value) }), { optional: true }));
 
 /**
- * A value of one of several schemas, told apart by a member that each of them has a text of its own for.
- * A value without a known text is held against the first, so that the fault is named there.
+ * A value of one of several schemas, selected by a discriminating member. A value without a known text there is
+ * checked against the first, so that the fault is reported at that member.
  */
 export const byMember = <M extends string, S extends ISchema<unknown>>(
   member: M,
@@ -90,7 +90,7 @@ export class InvalidDocument extends Error {
   }
 }
 
-/** The value as its schema has it. @throws InvalidDocument */
+/** Checks a value against a schema. @throws InvalidDocument */
 export function checkValue<T>(what: string, schema: Pick<Schema<T>, "validateSync"> | Lazy<T>, value: unknown): T {
   try {
     return schema.validateSync(value, { abortEarly: true });

@@ -2,7 +2,7 @@ import { changeBetween, patched } from "./edit.ts";
 import { checkDocument, type DocumentKind } from "./kind.ts";
 import type { Step } from "./patch.ts";
 
-/** A stored document with its steps; `done` is the number of the last step that is done. */
+/** A stored document with its steps; `done` is the number of the last step not undone. */
 export interface WithSteps<D> {
   document: D;
   steps: Step[];
@@ -10,10 +10,10 @@ export interface WithSteps<D> {
 }
 
 /**
- * A document of an older format in the present one, with its steps: each state that a step leads to is migrated, and
- * the step leads between the migrated states, so that undo never brings an older format back. Steps that change
- * nothing any more stay in the history. Where a state cannot be migrated, the steps beyond it are left out.
- * @throws InvalidDocument where the document itself is not valid
+ * Migrates a document and its steps to the present format: each state between steps is migrated and the patches are
+ * computed anew, so that undo never restores an older format. Steps that no longer change anything stay in the
+ * history. If a state cannot be migrated, the steps beyond it are dropped.
+ * @throws InvalidDocument if the document itself is invalid
  */
 export function upgraded<D extends object>(kind: DocumentKind<D>, stored: WithSteps<object>): WithSteps<D> {
   const document = checkDocument(kind, stored.document);

@@ -1,7 +1,7 @@
 /** A message with a full stop at its end, where it has no end of its own. */
 export const sentence = (message: string): string => (/[.!?]$/.test(message) ? message : `${message}.`);
 
-/** Tells lines and columns of places in a text, both from 1. */
+/** Returns a function from an offset in a text to its line and column, both from 1. */
 export function lineFinder(text: string): (offset: number) => { line: number; column: number } {
   const starts = [0];
   for (let at = text.indexOf("\n"); at >= 0; at = text.indexOf("\n", at + 1)) starts.push(at + 1);

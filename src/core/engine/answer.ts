@@ -9,16 +9,19 @@ import { levels, optionSchema } from "./index/option-schema.ts";
 const most = 1_000_000;
 const number = () => numberIn(-largest, largest).required();
 const whole = () => wholeIn(0, largest).required();
-/** Numbers as a list, or as a typed array where nothing lies between asker and engine that knows lists only. */
+/** Numbers as a list, or as a typed array if engine and caller share memory rather than JSON. */
 const counts = () =>
   mixed<ArrayLike<number>>(
     (value): value is ArrayLike<number> => Array.isArray(value) || ArrayBuffer.isView(value),
   ).required();
 
-/** Counts in bins: bin `i` holds values from `edges[i]` up to, but without, the next edge; the last one with. A product counts once in a bin. */
+/**
+ * Counts in bins: bin `i` counts values from `edges[i]` up to but excluding the next edge; the last bin includes it. A
+ * product counts once per bin.
+ */
 const histogram = exact({ edges: listOf(number(), 1001), counts: listOf(whole(), 1000) });
 
-/** A range facet's ends, null when nothing matches, and how the values lie between them. */
+/** A range facet's ends, null if nothing matches, and the distribution of values between them. */
 const rangeAnswer = exact({
   min: numberIn(-largest, largest).nullable().defined(),
   max: numberIn(-largest, largest).nullable().defined(),
@@ -33,9 +36,9 @@ const steadyFacet = exact({
   reach: whole(),
   /** In the order in which the catalogue first states them; none for a range. */
   options: listOf(optionSchema, most),
-  /** Of a range: the ranges that it is counted in. */
+  /** For a range: the ranges in which it is counted. */
   ranges: listOf(rangeSchema, 1000),
-  /** Products of each option, or of each of the ranges. */
+  /** Number of products of each option, or of each range. */
   counts: counts(),
   range: rangeAnswer.optional().default(undefined),
 });
@@ -46,7 +49,10 @@ const wireFacet = exact({
   steady: steadyFacet.optional().default(undefined),
 });
 
-/** A part of a selection that can be taken back by itself: the choice of a field, one option of an all-of choice, or the words. */
+/**
+ * A part of a selection that can be removed on its own: the choice of a field, one option of an all-of choice, or the
+ * search words.
+ */
 const part = exact({
   /** Absent for the words that were searched for. */
   field: someText(500).optional(),
@@ -54,21 +60,24 @@ const part = exact({
   option: someText(2000).optional(),
 });
 
-/** Parts of a selection without which something is found: one, or where no single one helps two, and how much. */
+/**
+ * A smallest set of parts of a selection whose removal finds something: one, or two if no single one helps, and how
+ * many products.
+ */
 const takeBack = exact({ parts: listOf(part, 2), total: whole() });
 
-/** An answer as it travels: parts that do not change with the selection are left out where the asker has them. */
+/** An answer as sent: parts that do not change with the selection are left out if the caller has them. */
 export const wireAnswer = exact({
   /** Products that match, and products on the page before any choice. */
   total: whole(),
   outOf: whole(),
-  /** The wanted stretch of the matching products, in order. */
+  /** The requested section of the matching products, in order. */
   products: listOf(cardSchema, 1000),
   /** By field key. */
   facets: record(wireFacet),
-  /** When nothing was found and it was asked for: what can be taken back, that which finds most first. */
+  /** Only if nothing was found and it was requested: what to remove, most products first. */
   takeBacks: listOf(takeBack, 100).optional().default(undefined),
-  /** And searches like the one that found nothing, which find something. */
+  /** Similar searches that do find something. */
   near: listOf(text(1000), 10).optional().default(undefined),
 });
 
@@ -80,13 +89,15 @@ export type RangeCount = InferType<typeof part>;
 export type WireAnswer = InferType<typeof wireAnswer>;
 export type WireFacet = WireAnswer["facets"][string];
 
-/** Counts one an option, in the order of a facet's options or ranges: following what is chosen, and over the whole page. */
+/**
+ * Counts per option, in the order of a facet's options or ranges: for the current selection, and for the whole page.
+ */
 export interface CountAnswer {
   live: SteadyFacet["counts"];
   steady: SteadyFacet["counts"];
 }
 
-/** A range facet, following what is chosen and over the whole page. */
+/** A range facet, for the current selection and for the whole page. */
 export interface RangePair {
   live: RangeAnswer;
   steady: RangeAnswer;

@@ -9,12 +9,12 @@ import type { SearchedField } from "./index/search-schema.ts";
 import type { Clause, Condition } from "./question.ts";
 
 /**
- * The part of a catalogue that a page's standing conditions leave. They act like choices that are always made, so
- * those over variants are kept apart: the same variant must satisfy them and the choices.
+ * The part of a catalogue that meets a page's standing conditions. They act like permanent choices, so variant-level
+ * ones are kept separate: one and the same variant must meet them and the choices.
  */
 export interface Base {
   products: Bitmap;
-  /** Variants that satisfy the conditions over variants; undefined for all. */
+  /** Variants that meet the variant-level conditions; undefined for all. */
   variants: Bitmap | undefined;
 }
 
@@ -27,12 +27,12 @@ interface Records {
 /** The whole catalogue. */
 export const everything = (index: CatalogueIndex): Base => ({ products: index.allProducts(), variants: undefined });
 
-/** The products that some conditions leave: all clauses are true, and of each clause one condition at least. */
+/** The products that meet a page's conditions: every clause holds, and a clause holds if one of its conditions does. */
 export function baseOf(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]): Base {
   return within.reduce<Base>((base, clause) => narrowed(base, anyOf(index, clause, searching)), everything(index));
 }
 
-/** The products that some conditions leave, in rising order. */
+/** The products that meet some conditions, in ascending order. */
 export function productsWithin(index: CatalogueIndex, within: readonly Clause[]): Uint32Array {
   const { products, variants } = baseOf(index, within);
   return toIds(variants ? intersect(productsOf(index, variants), products) : products);
@@ -49,13 +49,13 @@ export function searchedIn(
   return bits ? narrowed(base, { level: "product", bits }) : base;
 }
 
-/** A base with one more thing asked of it. Neither is changed. */
+/** A base narrowed by one more requirement. Returns a new base. */
 export function narrowed(base: Base, { level, bits }: Records): Base {
   if (level === "product") return { ...base, products: intersect(base.products.slice(), bits) };
   return { ...base, variants: base.variants ? intersect(base.variants.slice(), bits) : bits };
 }
 
-/** The records that satisfy one condition of a clause: variants where any of its conditions is over variants. */
+/** The records that meet any condition of a clause: variants if one of its conditions is at variant level. */
 function anyOf(index: CatalogueIndex, clause: Clause, searching: readonly SearchedField[] | undefined): Records {
   const each = clause.map((condition) => recordsOf(index, condition, searching));
   const level = each.some((one) => one.level === "variant") ? "variant" : "product";
@@ -64,7 +64,7 @@ function anyOf(index: CatalogueIndex, clause: Clause, searching: readonly Search
   return { level, bits };
 }
 
-/** Products or variants that satisfy a condition. A field that the catalogue lacks is stated by none. */
+/** Products or variants that meet a condition. None if the catalogue lacks the field. */
 function recordsOf(
   index: CatalogueIndex,
   condition: Condition,
@@ -125,7 +125,7 @@ function variantsOf(index: CatalogueIndex, products: Bitmap): Bitmap {
   return result;
 }
 
-/** Variants of some products, in rising order: all of them, or those that are also in `variants`. */
+/** Variants of some products, in ascending order: all of them, or those that are also in `variants`. */
 export function variantsWithin(
   index: CatalogueIndex,
   products: Uint32Array,

@@ -7,21 +7,20 @@ import { facetOptions, type Matcher, matchedProducts } from "./matcher.ts";
 import type { Facet } from "./question.ts";
 
 /**
- * Live counts of a discrete facet, one number an option in the index's order: the products that the
- * shopper would get from that option. For any-of, one-of and tree the option takes
- * the place of the facet's choice; for all-of it is added to it.
+ * Live counts of a discrete facet, one per option in the index's order: the number of products after choosing that
+ * option. For any-of, one-of and tree the option replaces the facet's choice; for all-of it is added.
  */
 export function liveCounts(matcher: Matcher, facet: Facet): Uint32Array {
   const options = facetOptions(matcher.index, facet);
   const without = facet.mode === "all" ? undefined : facet.field;
   if (options.level === "product") return countProducts(options, matcher, without);
-  // An all-of choice of another facet must be found in the variants that the counted option leaves.
+  // An all-of choice of another facet must also hold within the variants left by the counted option.
   if (facet.mode !== "all" && matcher.match(without).each.length > 0) return countOneByOne(options, matcher, without);
-  // The facet's own all-of choice binds products only; the option itself needs some variant that fits.
+  // The facet's own all-of choice constrains products only; the option itself needs a matching variant.
   return countVariants(options, matcher.variantIds(without), matcher.index.productOf);
 }
 
-/** Products of the page that some option of the facet finds, however it is chosen: the numerator of reach. */
+/** Products of the page found by any option of the facet: the numerator of reach. */
 function stating(matcher: Matcher, facet: Facet): Bitmap {
   const { level, bits } = matcher.index.stating(facet.field, facet.mode === "range");
   if (level === "product") return intersect(bits.slice(), matcher.products());
@@ -30,7 +29,7 @@ function stating(matcher: Matcher, facet: Facet): Bitmap {
   return intersect(productsOf(matcher.index, found), products);
 }
 
-/** The products of a page that no option of the facet finds, in rising order. @param page with nothing chosen */
+/** The products of a page that no option of the facet finds, in ascending order. @param page with nothing chosen */
 export const productsWithoutValue = (page: Matcher, facet: Facet): Uint32Array =>
   toIds(intersect(complement(stating(page, facet), page.index.products), page.products()));
 
@@ -38,26 +37,26 @@ export const productsWithoutValue = (page: Matcher, facet: Facet): Uint32Array =
 export const reachCount = (page: Matcher, facet: Facet): number => count(stating(page, facet));
 
 /**
- * The cost of a step of each way of counting, relative to comparing two words of bitmaps: walking to a value of a
- * listed record, and finding a record for the list. Measured with `npm run bench`; only speed depends on it.
+ * Relative cost of a step of each way of counting, compared with ANDing two words of bitmaps. Measured with `npm run
+ * bench`; affects speed only.
  */
 const walkCost = 2.5;
 const listCost = 2.5;
 
-/** Bitmaps are compared 32 records at a time, lists walked one by one; whichever is less work. */
+/** Bitmaps compare 32 records at a time, lists one by one; the cheaper is used. */
 function countProducts(index: OptionIndex, matcher: Matcher, without: string | undefined): Uint32Array {
   const { options, postings, forward, bits } = index;
   const products = matcher.products(without);
   const size = matcher.size(without);
   const walked = Math.min(size, matcher.index.products - size);
   const values = Math.max(1, postings.records.length / matcher.index.products);
-  // A list made without a choice of the facet's own serves the other facets too.
+  // A list made without the facet's own choice can be shared with other facets.
   const listed = matcher.isShared(without) ? 0 : listCost;
   if (options.length * products.length < walked * (values * walkCost + listed))
     return Uint32Array.from(options, (_, o) => countBoth(products, bits(o)));
   const { ids, rest } = matcher.fewer(without);
   const counts = tally(forward, ids, options.length);
-  // An option's count is also its total less those that do not match.
+  // An option's count is also its total minus the records that don't match.
   if (rest)
     for (let o = 0; o < options.length; o++)
       counts[o] = (postings.starts[o + 1] ?? 0) - (postings.starts[o] ?? 0) - (counts[o] ?? 0);
@@ -66,7 +65,7 @@ function countProducts(index: OptionIndex, matcher: Matcher, without: string | u
 
 /** How many of the records state each option. */
 function tally({ codes, starts }: Forward, records: Uint32Array, options: number): Uint32Array {
-  // One place more, for records that state nothing.
+  // One extra entry, for records without a value.
   const counts = new Uint32Array(options + 1);
   if (starts) {
     for (let i = 0; i < records.length; i++) {
@@ -75,7 +74,7 @@ function tally({ codes, starts }: Forward, records: Uint32Array, options: number
     }
     return counts.subarray(0, options);
   }
-  // Two tables in turn: a processor waits when it must add to the place that it has just added to.
+  // Alternates between two tables: incrementing the same entry twice in a row stalls the processor.
   const others = new Uint32Array(options + 1);
   let i = 0;
   for (; i + 1 < records.length; i += 2) {

@@ -3,12 +3,12 @@ import type { SearchedField } from "./index/search-schema.ts";
 import type { Clause, Facet, Question, Selection } from "./question.ts";
 import { emptySelection } from "./selection.ts";
 
-/** Answers questions about one page's products. Where the work is done is the engine's own affair. */
+/** Answers questions about one page's products. Where it computes is up to the implementation. */
 export interface Engine {
   ask(question: Question): Answer | Promise<Answer>;
 }
 
-/** The question for counts alone, without products. @param within what the page asks; the whole catalogue by default */
+/** A question for counts only, without products. @param within the page's conditions; the whole catalogue by default */
 export const countsOf = (facets: Facet[], selection: Selection = emptySelection, within: Clause[] = []): Question => ({
   within,
   facets,
@@ -18,7 +18,7 @@ export const countsOf = (facets: Facet[], selection: Selection = emptySelection,
   size: 0,
 });
 
-/** Names a page by what it asks of its products. */
+/** Cache key of a page: its conditions. */
 export const pageKey = ({
   within,
   searching,
@@ -27,13 +27,13 @@ export const pageKey = ({
   searching?: readonly SearchedField[] | undefined;
 }): string => JSON.stringify([within, searching ?? null]);
 
-/** Names what does not change with the selection for one facet. */
+/** Cache key of the part of a facet's answer that does not change with the selection. */
 export const facetName = ({ field, mode, merges, ranges, bent }: Facet): string =>
   JSON.stringify([field, mode, merges ?? null, ranges ?? null, bent ?? false]);
 
 /**
- * Puts an answer together with what does not change. Facets whose field the catalogue lacks have no answer.
- * @param steadyOf what does not change of a facet; undefined when it is not known here
+ * Completes an answer with the parts that do not change. Facets whose field the catalogue lacks have no answer.
+ * @param steadyOf the unchanging part of a facet; undefined if unknown here
  */
 export function completeAnswer(
   wire: WireAnswer,

@@ -91,7 +91,7 @@ export class LocalEngine implements Engine {
   }
 
   /**
-   * A question worked out step by step, for who asks more than once: its counts are those of an answer to it, made only
+   * A question computed step by step, for who asks more than once: its counts are those of an answer to it, made only
    * where they are wanted.
    */
   look(question: Question): Look {

@@ -40,8 +40,8 @@ export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex =
   index.options(facet.field, facet.mode === "tree", facet.merges);
 
 /**
- * One selection on one page, worked out. Counting asks for the match without one
- * facet's own choice; each such match is worked out once and kept, and facets without a choice share one.
+ * One selection on one page, computed. Counting asks for the match without one facet's own choice; each such match is
+ * computed once and kept, and facets without a choice share one.
  */
 export class Matcher {
   readonly index: CatalogueIndex;
@@ -105,14 +105,17 @@ export class Matcher {
     return kept.productIds;
   }
 
-  /** Variants of the matching products that satisfy the variant-level conditions themselves, in rising order. */
+  /** Variants of the matching products that satisfy the variant-level conditions themselves, in ascending order. */
   variantIds(without?: string): Uint32Array {
     const kept = this.#at(without);
     kept.variantIds ??= variantsWithin(this.index, this.productIds(without), kept.match.variants);
     return kept.variantIds;
   }
 
-  /** Whether a variant satisfies all that is chosen of variants and what the page asks of them; undefined where nothing is. */
+  /**
+   * Whether a variant satisfies all that is chosen of variants and what the page asks of them; undefined if nothing
+   * is.
+   */
   get fits(): ((variant: number) => boolean) | undefined {
     const { variants } = this.match();
     return variants && ((variant) => has(variants, variant));

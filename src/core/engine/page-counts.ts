@@ -22,7 +22,7 @@ export class PageCounts {
   readonly searching: readonly SearchedField[] | undefined;
   /** Products of the page before any choice. */
   readonly outOf: number;
-  /** The page with nothing chosen, worked out once for all facets. */
+  /** The page with nothing chosen, computed once for all facets. */
   #nothing: Matcher;
   #steady = new Map<string, SteadyFacet>();
   /** The last counts, valid while the same facets have the same choices. */
@@ -36,7 +36,7 @@ export class PageCounts {
     this.outOf = this.#nothing.size();
   }
 
-  /** A selection on this page, worked out. @param facets those whose choices hold; their fields are in the catalogue */
+  /** A selection on this page, computed. @param facets those whose choices hold; their fields are in the catalogue */
   matcher(facets: readonly Facet[], { text, choices }: Selection): Matcher {
     return new Matcher(this.index, searchedIn(this.index, this.base, text, this.searching), facets, choices);
   }

@@ -97,7 +97,7 @@ export const question = exact({
   })
     .optional()
     .default(undefined),
-  /** The weights of fields' words in a search; the default ones where it is absent. */
+  /** The weights of fields' words in a search; the default ones if absent. */
   searching: searching.optional().default(undefined),
   /** Whether, when nothing is found, it is wanted what can be taken back. */
   mends: boolean().strict().optional(),

@@ -36,9 +36,9 @@ export function liveRange(matcher: Matcher, facet: Facet, bins: number | readonl
 }
 
 /**
- * The lowest number of each product among some records, in rising order: products are split, and one with thirty variants
- * counts once.
- * @param productOf by variant, its product; undefined where the records are products
+ * The lowest number of each product among some records, in ascending order: products are split, and one with thirty
+ * variants counts once.
+ * @param productOf by variant, its product; undefined if the records are products
  */
 export function lowestOf(
   { starts, values }: Pick<NumberIndex, "starts" | "values">,
@@ -56,7 +56,7 @@ export function lowestOf(
   return Float64Array.from(lowest.values()).sort();
 }
 
-/** The ranges that a facet is counted in, worked out over the values of a match where they follow a rule. */
+/** The ranges that a facet is counted in, computed over the values of a match where they follow a rule. */
 export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   if (!ranges) return [];
   if ("from" in ranges) return ranges.from.map((min) => ({ min }));
@@ -75,10 +75,7 @@ export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   return rangesBetween(roundLimits(Float64Array.from(found).sort(), ranges.parts, "width"));
 }
 
-/**
- * Live counts of ranges of a field: for each, the products that match when that range takes the place of
- * the facet's choice.
- */
+/** Live counts of ranges of a field: for each, the products that match when that range replaces the facet's choice. */
 export function rangeCounts(matcher: Matcher, { field }: Facet, ranges: readonly Range[]): Uint32Array {
   const { index } = matcher;
   const counts = new Uint32Array(ranges.length);

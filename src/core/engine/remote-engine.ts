@@ -2,7 +2,7 @@ import type { Answer, SteadyFacet, WireAnswer } from "./answer.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
 import type { Question, WireQuestion } from "./question.ts";
 
-/** The engine of which the work is done elsewhere: in a worker or on the server. */
+/** The engine of which the work happens elsewhere: in a worker or on the server. */
 export class RemoteEngine implements Engine {
   #send: (question: WireQuestion) => Promise<WireAnswer>;
   /** By what a page asks of its products, and by facet. */

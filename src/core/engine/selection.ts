@@ -34,8 +34,8 @@ export function withChoice(selection: Selection, field: string, choice: Choice |
 }
 
 /**
- * Takes an option in or out. In a one-of facet it takes the place of the present one; in a tree it
- * takes the place of the categories above and below it, which would make it mean nothing.
+ * Takes an option in or out. In a one-of facet it replaces the present one; in a tree it replaces the categories above
+ * and below it, which would make it mean nothing.
  */
 export function toggle(
   selection: Selection,
@@ -86,7 +86,7 @@ export function fitSelection(selection: Selection, facets: readonly Facet[]): Se
         ? { options: choice.options.slice(0, 1) }
         : choice;
   }
-  // The same object where nothing changes, so that what hangs on it need not be worked out anew.
+  // The same object where nothing changes, so that what hangs on it need not be recomputed.
   const same = Object.keys(selection.choices).every((key) => choices[key] === selection.choices[key]);
   return same ? selection : { ...selection, choices };
 }

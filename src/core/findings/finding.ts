@@ -47,7 +47,7 @@ export interface FindingContext {
   /** To the panel's facets on the wide band, with what is chosen. */
   answer: Answer;
   facets: readonly FacetUnderTest[];
-  /** A browser's measurements; empty where there are none. */
+  /** A browser's measurements; empty if there are none. */
   measures: Measures;
   /** The look of the panel, where it is known. */
   look: DrawnIn | undefined;

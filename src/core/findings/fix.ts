@@ -43,7 +43,7 @@ export interface OfferedFix {
   step: Fix;
 }
 
-/** The edit that puts a finding right; undefined when what it is about is no longer there. */
+/** The edit that puts a finding right; undefined if what it is about is no longer there. */
 export function fixEdit(
   panel: PanelDocument,
   { remedy }: { remedy?: OfferedFix },

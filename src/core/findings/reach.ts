@@ -58,7 +58,7 @@ async function reachOf(
   return Math.min(...(await Promise.all(ways)));
 }
 
-/** The ends of some ranges together; undefined where there are none, and where they are open at both ends. */
+/** The ends of some ranges together; undefined if there are none, and where they are open at both ends. */
 function endsOf(offered: readonly Range[]): Choice | undefined {
   if (offered.length === 0) return undefined;
   const min = offered.some((one) => one.min === undefined)

@@ -241,7 +241,7 @@ export function auditLook(look: LookValues): LookIssue[] {
 
 /**
  * The backgrounds under a colour and the contrast it needs, for a picker that draws the limit.
- * @returns undefined where nothing is audited by it
+ * @returns undefined if nothing is audited by it
  */
 export function groundsUnder(
   look: LookValues,

@@ -7,7 +7,11 @@ const two = (value: number): string => Math.round(value).toString(16).padStart(2
 /** How much of a colour covers what is under it, from 0 to 1. */
 export const alphaOf = (hex: string): number => (hex.length === 9 ? byte(hex, 7) / 255 : 1);
 
-/** A colour that is written in any way that CSS knows, as a look has it: `#rrggbb`, or `#rrggbbaa` where it covers less than all. @returns undefined where it is none */
+/**
+ * A colour that is written in any way that CSS knows, as a look has it: `#rrggbb`, or `#rrggbbaa` where it covers less
+ * than all.
+ * @returns undefined if it is none
+ */
 export function hexOf(text: string): string | undefined {
   const colour = parse(text);
   return colour && ((colour.alpha ?? 1) < 1 ? formatHex8(colour) : formatHex(colour));
@@ -25,7 +29,7 @@ const distance = differenceEuclidean("oklch");
 /**
  * The nearest colour of the same hue that has a contrast with each of some grounds: lighter or darker, and paler only
  * where the screen has no such colour.
- * @returns undefined where there is none, between a light and a dark ground
+ * @returns undefined if there is none, between a light and a dark ground
  */
 export function nearestPassing(colour: string, grounds: readonly string[], needed: number): string | undefined {
   const start = oklch(colour.slice(0, 7));

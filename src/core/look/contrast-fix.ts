@@ -28,7 +28,7 @@ const badness = (look: LookValues): number =>
 /**
  * The fix with the least change: the nearest passing colour, a wider line, a larger size. Where the token follows
  * another one, the one that fixes most issues at once is changed.
- * @returns undefined where there is none, as for text between a light and a dark background
+ * @returns undefined if there is none, as for text between a light and a dark background
  */
 export function fixFor(look: LookValues, miss: LookIssue): LookFix | undefined {
   const own = tokens.get(miss.token);

@@ -91,7 +91,7 @@ export const lookSchema = exact({
   );
 });
 
-/** A token that follows itself; undefined when none does. */
+/** A token that follows itself; undefined if none does. */
 export function loopIn(look: LookValues): string | undefined {
   const names = [...Object.keys(look.values), ...Object.keys(look.dark)];
   return names.find((name) =>

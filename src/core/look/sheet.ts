@@ -7,7 +7,7 @@ import { referenceIn, type Shadow, type TokenState, type TokenValue } from "./va
 /** The custom property that carries a token, like `--zt-tile-ground-chosen`. */
 export const propertyOf = (name: string): string => `--zt-${name.replaceAll(".", "-")}`;
 
-/** The end of the property by which a picture clears what it takes the place of. */
+/** The end of the property by which a picture clears what it replaces. */
 const cleared = "-clear";
 
 /** The ends of the properties that a token writes. */
@@ -30,7 +30,7 @@ export function written(token: Pick<Token, "type" | "choices">, value: TokenValu
     case "shadow":
       return { "": isShadow(value) ? shadowText(value) : "none" };
     case "picture":
-      // Where there is a picture, what it takes the place of is clear; where there is none, that end says nothing.
+      // Where there is a picture, what it replaces is clear; if there is none, that end says nothing.
       return value === "" ? { "": "none", [cleared]: "initial" } : { "": `url("${value}")`, [cleared]: "transparent" };
     default:
       return { "": String(value) };

@@ -20,7 +20,7 @@ const isLength = (value: unknown): boolean =>
 const isColour = (value: unknown): boolean =>
   typeof value === "string" && (hex.test(value) || tokens.get(referenceIn(value) ?? "")?.type === "colour");
 
-/** The error in the value of a token, in words that follow its name; undefined when there is none. */
+/** The error in the value of a token, in words that follow its name; undefined if there is none. */
 export function valueFault(token: Token, value: unknown): string | undefined {
   const reference = typeof value === "string" ? referenceIn(value) : undefined;
   if (reference !== undefined) {

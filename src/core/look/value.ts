@@ -29,7 +29,7 @@ export type TokenValue = string | number | Shadow;
 
 const reference = /^\{([a-z0-9.-]+)\}$/;
 
-/** The name of the token that a value follows; undefined where it is a value of its own. */
+/** The name of the token that a value follows; undefined if it is a value of its own. */
 export const referenceIn = (value: TokenValue): string | undefined =>
   typeof value === "string" ? reference.exec(value)?.[1] : undefined;
 

@@ -33,7 +33,7 @@ export const resetLayout = (address: string, name: string): PagesEdit => ({
 /**
  * Puts a panel on pages, or places it otherwise there.
  * @param standing the panels that stand there now
- * @param at undefined where it stands by itself
+ * @param at undefined if it stands by itself
  */
 export function placePanel(
   scope: Scope,
@@ -76,7 +76,7 @@ const tidy = ({ panel, at, after }: PanelOnPage): PanelOnPage => ({
   ...(after === undefined ? {} : { after }),
 });
 
-/** The settings of a scope itself; undefined where there are none. */
+/** The settings of a scope itself; undefined if there are none. */
 export function layoutOf({ everywhere, layouts, exceptions }: PagesDocument, scope: Scope): LayoutChanges | undefined {
   if ("everywhere" in scope) return everywhere;
   if ("kind" in scope) return layouts[scope.kind];
@@ -107,7 +107,7 @@ export const addCollection = (collection: Collection): PagesEdit => ({
   },
 });
 
-/** Puts a changed collection in the place of the one with its id. Exceptions and links move along with its address. */
+/** Puts a changed collection in place of the one with its id. Exceptions and links move along with its address. */
 export const setCollection = (collection: Collection, words: string): PagesEdit => ({
   words,
   change: (pages) => {
@@ -134,7 +134,7 @@ export const addArticle = (article: Article): PagesEdit => ({
   },
 });
 
-/** Puts a changed article in the place of the one with its id. Exceptions and links move along with its address. */
+/** Puts a changed article in place of the one with its id. Exceptions and links move along with its address. */
 export const setArticle = (article: Article, words: string): PagesEdit => ({
   words,
   change: (pages) => {
@@ -176,7 +176,10 @@ export const setSearch = (search: SearchedField[] | undefined, words: string): P
   },
 });
 
-/** Puts a changed page in the place of the one with its id, at a free address. @returns the page before, if there was one, and the new slug */
+/**
+ * Puts a changed page in place of the one with its id, at a free address.
+ * @returns the page before, if there was one, and the new slug
+ */
 function putPage<T extends { id: string; slug: string }>(list: T[], page: T): [T | undefined, string] {
   const at = list.findIndex(({ id }) => id === page.id);
   const before = list[at];

@@ -6,7 +6,7 @@ import type { Collection, PagesDocument } from "./pages-schema.ts";
 export interface PageRef {
   address: string;
   kind: PageKind;
-  /** Its name; empty where the shop's own words give it. */
+  /** Its name; empty if the shop's own words give it. */
   name: string;
 }
 
@@ -21,7 +21,7 @@ const articleFolder = "/articles";
 export const productAddress = ({ id, variant }: { id: string; variant?: number | undefined }): string =>
   `${productFolder}/${encodeURIComponent(id)}${variant === undefined ? "" : `?variant=${variant + 1}`}`;
 
-/** The id of the product whose page is at an address; undefined where it is no product's. */
+/** The id of the product whose page is at an address; undefined if it is no product's. */
 export const productAt = (address: string): string | undefined =>
   address.startsWith(`${productFolder}/`) ? safely(address.slice(productFolder.length + 1)) : undefined;
 

@@ -36,9 +36,10 @@ const top = { name: "", to: shopAddress };
 const plain = { html: "", crumbs: [], within: [], order: "" };
 
 /**
- * The page at an address of the shop, with its layout: what is usual, changed for the whole shop, by its kind, by itself.
+ * The page at an address of the shop, with its layout: what is usual, changed for the whole shop, by its kind, by
+ * itself.
  * @param first the shop's first panel, which stands where the designer has not said otherwise
- * @returns undefined when there is no such page
+ * @returns undefined if there is no such page
  */
 export function shownPage(
   address: string,
@@ -94,7 +95,7 @@ export function firstPageOf(panel: string, pages: PagesDocument, first: string |
   return stands?.address ?? shopAddress;
 }
 
-/** The own settings of one page; undefined where it has none. */
+/** The own settings of one page; undefined if it has none. */
 export const pageOverrides = ({ exceptions }: PagesDocument, address: string) =>
   Object.hasOwn(exceptions, address) ? exceptions[address] : undefined;
 

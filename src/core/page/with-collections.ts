@@ -10,9 +10,9 @@ import { membersOf } from "./shown-page.ts";
 export const maxCollections = 2000;
 
 /**
- * A catalogue with the shop's collections as a field of its products, worked out like availability is: a product states
+ * A catalogue with the shop's collections as a field of its products, computed like availability is: a product states
  * each collection that it is in, by its name. The same where the shop has no collections.
- * @param catalogue with its mends done
+ * @param catalogue with its corrections done
  */
 export function withCollections(
   catalogue: Catalogue,

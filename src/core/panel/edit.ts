@@ -89,7 +89,7 @@ export const setTranslation = (id: string, language: string, label: string, name
     }
   });
 
-/** Puts a changed piece in the place of the one with its id. */
+/** Puts a changed piece in place of the one with its id. */
 export const replaceRow = (row: Row, words: string): PanelEdit => ({
   words,
   change: ({ rows }) => {

@@ -68,7 +68,7 @@ function dropIfPlain(row: FacetRow): void {
 
 /**
  * Parts a facet in two rows over its field: the options given, and behind them those that are left, folded. What the
- * catalogue comes to state later stands with the second.
+ * catalogue states later later stands with the second.
  * @param first some of the options that shoppers get
  */
 export const splitFacet = (row: FacetRow, title: string, first: readonly NamedValue[]): PanelEdit => ({

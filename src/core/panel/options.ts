@@ -22,7 +22,7 @@ export function isShown({ show, picked, below }: OptionRules, id: string): boole
   return picked.some((one) => one.id === id) === (show === "only");
 }
 
-/** Text in a language, by its whole tag, else by its first part; the panel's own language where there is none. */
+/** Text in a language, by its whole tag, else by its first part; the panel's own language if there is none. */
 export function wordsIn({ text, others = {} }: OptionWords, language: string): string {
   return others[language] ?? others[language.split("-")[0] ?? ""] ?? text;
 }

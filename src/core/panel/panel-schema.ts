@@ -146,7 +146,7 @@ export const panelSchema = exact({
   behaviour: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : behaviour)).meta(
     said((of) => of(behaviour), { optional: true }),
   ),
-  /** The look that it is drawn in; absent where that is the shop's. */
+  /** The look that it is drawn in; absent if that is the shop's. */
   look: someText(200).optional(),
   rows: listOf(anyRow, 200).test("rows", (rows, context) => {
     const fault = faultIn(rows);

@@ -41,7 +41,7 @@ export const facetRows = (panel: Pick<PanelDocument, "rows">): FacetRow[] => pan
 /** Which of a facet's options shoppers get; all of them until the designer says otherwise. */
 export const rulesOf = ({ options }: Pick<FacetRow, "options">): OptionRules => options ?? allOptions;
 
-/** A row's label in a language; empty where shoppers read the field's name or nothing. */
+/** A row's label in a language; empty if shoppers read the field's name or nothing. */
 export const rowLabel = ({ label, labels }: Pick<Row, "label" | "labels">, language: string): string =>
   wordsIn({ text: label, others: labels }, language);
 

@@ -18,7 +18,7 @@ export const usualNear = 0.25;
  * How shoppers answer a number line who have a number in mind: by the range around it, without an end that would cut
  * nothing off. Suggestions and rehearsals go by this one.
  * @param least of all values that can be chosen
- * @returns undefined where the range would hold them all
+ * @returns undefined if the range would hold them all
  */
 export function rangeAround(value: number, near: number, least: number, most: number): Range | undefined {
   const width = Math.min(Math.abs(value), (most - least) / 2) * near;
@@ -65,7 +65,7 @@ export function answersTo(index: CatalogueIndex, field: Field): Answers {
   return { left: left / products, bits: Math.log2(products) - logs / products };
 }
 
-/** How many products the answer leaves of somebody who looks for a record; undefined where it states nothing. */
+/** How many products the answer leaves of somebody who looks for a record; undefined if it states nothing. */
 interface Left {
   level: Level;
   leftAt(record: number): number | undefined;

@@ -19,11 +19,11 @@ export interface Facts extends Engine {
   variantCount(): Awaitable<number>;
   /** The data for a shop's pages. The same object as long as the catalogue is the same. */
   pageFacts(): Awaitable<PageFacts>;
-  /** Undefined when the catalogue has no such field. */
+  /** Undefined if the catalogue has no such field. */
   profile(field: string): Awaitable<FieldProfile | undefined>;
   /** All that there is to say about one field. */
   detail(field: string): Awaitable<FieldDetail | undefined>;
-  /** The results of the same two options under each mode; undefined where there are not two. */
+  /** The results of the same two options under each mode; undefined if there are not two. */
   modeExample(facet: Pick<Facet, "field" | "merges">): Awaitable<ModeExample | undefined>;
   /** Of the pairs of a field's most frequent options, how many no product states together. */
   deadPairs(facet: Pick<Facet, "field" | "merges">): Awaitable<PairCount>;

@@ -19,7 +19,7 @@ export interface ValueCount {
   products: number;
 }
 
-/** All that there is to say about one field: more than a table of fields needs, so worked out when it is asked for. */
+/** All that there is to say about one field: more than a table of fields needs, so computed when it is asked for. */
 export interface FieldDetail {
   /** Values with the products that state each, the most frequent first. */
   values: ValueCount[];

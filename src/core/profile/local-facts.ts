@@ -13,7 +13,7 @@ import type { PageFacts } from "./value-pages.ts";
 /** Products whose fields are compared with each other, at most. */
 const mostCompared = 5000;
 
-/** The facts of a catalogue that is here, each worked out when it is first asked for. */
+/** The facts of a catalogue that is here, each computed when it is first asked for. */
 export class LocalFacts implements Facts {
   readonly index: CatalogueIndex;
   readonly engine: LocalEngine;

@@ -24,8 +24,8 @@ const looked = 6;
 type Asked = Pick<Facet, "field" | "merges">;
 
 /**
- * A telling pair of a field's frequent options: the one that most products state together, so that
- * any-of and all-of differ by numbers that mean something. Undefined when there are not two options.
+ * A telling pair of a field's frequent options: the one that most products state together, so that any-of and all-of
+ * differ by numbers that mean something. Undefined if there are not two options.
  */
 export function modeExample(index: CatalogueIndex, facet: Asked): ModeExample | undefined {
   const pairs = frequentPairs(index, facet);

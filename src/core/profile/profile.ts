@@ -49,7 +49,7 @@ const sampleCount = 5;
 const rangeCount = 5;
 const mostInSeries = 40;
 
-/** The lowest number of each product of a catalogue, in rising order. */
+/** The lowest number of each product of a catalogue, in ascending order. */
 function lowestIn(index: CatalogueIndex, key: string): Float64Array {
   const numbers = index.numbers(key);
   const records = Array.from({ length: numbers.starts.length - 1 }, (_, record) => record);

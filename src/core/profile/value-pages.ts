@@ -42,7 +42,7 @@ export function slugsOf(texts: readonly string[]): string[] {
 
 const known = new WeakMap<PageFacts, readonly ValuePage[]>();
 
-/** Every page that is there for a value of the catalogue; worked out once for a catalogue. */
+/** Every page that is there for a value of the catalogue; computed once for a catalogue. */
 export function valuePages(facts: PageFacts): readonly ValuePage[] {
   const pages = known.get(facts) ?? makeValuePages(facts);
   known.set(facts, pages);

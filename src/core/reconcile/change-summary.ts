@@ -30,7 +30,7 @@ const movesShown = 3;
 /**
  * The changes that a new catalogue would make for shoppers: a value that is corrected already is not a change.
  * @param source the shop's catalogue as it was imported
- * @param taken mends that would come with the new catalogue
+ * @param taken corrections that would come with the new catalogue
  */
 export function changeSummary(
   source: Catalogue,

@@ -4,7 +4,7 @@ import { identity } from "../catalogue/identity.ts";
 import { variantName } from "../catalogue/mend/apply.ts";
 import type { Mend, MendOf } from "../catalogue/mend/mend-schema.ts";
 
-/** A cell that the newer file says otherwise, while a mend goes on saying what was set by hand. */
+/** A cell that the newer file says otherwise, while a correction goes on saying what was set by hand. */
 export interface HiddenValue extends ValueMove {
   /** Id of the mend. */
   mend: string;

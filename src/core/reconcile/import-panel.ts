@@ -22,7 +22,7 @@ export interface CarryMatch {
   /** The facet's field there. */
   field: string;
   title: string;
-  /** Key of the field here; undefined where nothing is alike. */
+  /** Key of the field here; undefined if nothing is alike. */
   to: string | undefined;
   /** From 0 to 1: 1 where name, kind and values all say so. */
   confidence: number;

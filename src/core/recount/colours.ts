@@ -1,5 +1,5 @@
 /**
- * Colour difference and contrast worked out from the standards' own formulas, with none of the package that the tool's
+ * Colour difference and contrast computed from the standards' own formulas, with none of the package that the tool's
  * numbers come from: the tool's numbers are compared with these.
  */
 

@@ -34,7 +34,7 @@ export interface Pace {
 
 /**
  * How a shopper would answer a facet who takes its value to be that of a thing: the option that narrows most of those
- * that the thing has. `"missing"` where the shopper knows it and the facet does not offer it; undefined where the thing
+ * that the thing has. `"missing"` where the shopper knows it and the facet does not offer it; undefined if the thing
  * states nothing, and where a facet has one side only and the thing is on the other.
  * @param near how far, as a share, a number that is known may lie beside the true one
  */

@@ -19,10 +19,10 @@ interface Single {
 
 /**
  * The fewest choices with which shoppers could have brought what they found among the first cards, averaged over those
- * who found it: found by trying, product by product, all sets of choices that the page offers and the product fits, the
- * smallest first. No walk takes fewer.
+ * who found it: found by trying, product by product, all sets of choices that the page offers and the product fits,
+ * the smallest first. No walk takes fewer.
  * @param first cards among which a product is noticed
- * @returns undefined where nobody found anything, or the search would take too long
+ * @returns undefined if nobody found anything, or the search would take too long
  */
 export function fewestChoices(
   engine: LocalEngine,
@@ -75,7 +75,7 @@ function fewestFor(
   return most;
 }
 
-/** A selection with one choice more; undefined where it would take the place of another or change nothing. */
+/** A selection with one choice more; undefined if it would replace another or change nothing. */
 function withSingle(selection: Selection, { one: { facet }, choice }: Single): Selection | undefined {
   const has = Object.hasOwn(selection.choices, facet.field);
   if (!has) return withChoice(selection, facet.field, choice);

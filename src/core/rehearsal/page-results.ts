@@ -80,7 +80,7 @@ export class PageResults {
     return this.index.options(facet.field, facet.mode === "tree", facet.merges).options[option];
   }
 
-  /** The number that a thing states of a field; undefined where it states none. */
+  /** The number that a thing states of a field; undefined if it states none. */
   numberOf(field: string, { product, variant }: ProductVariant): number | undefined {
     const { level, starts, values } = this.index.numbers(field);
     const record = level === "product" ? product : variant;

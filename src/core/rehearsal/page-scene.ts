@@ -11,7 +11,7 @@ import type { Band } from "../settings/band.ts";
 import { type Scene, sceneOf } from "./scene.ts";
 
 /**
- * The scene of a page of a shop; undefined when there is no such page.
+ * The scene of a page of a shop; undefined if there is no such page.
  * @param panels every panel of the shop by slug, the first first
  * @param measures by panel, what a browser has measured on the band
  */

@@ -13,7 +13,7 @@ export interface Shopper {
   /** From 0; the same number is the same shopper, whatever panel is looked at. */
   n: number;
   target: ProductVariant;
-  /** The variant that a shopper takes the value of a field from: mostly the target; undefined where it is not known. */
+  /** The variant that a shopper takes the value of a field from: mostly the target; undefined if it is not known. */
   believes(field: string): ProductVariant | undefined;
 }
 

@@ -5,7 +5,7 @@ import { identity } from "../catalogue/identity.ts";
 export interface VisitColumns {
   /** Its id, SKU, title, or an address that ends in one of them. */
   product: number;
-  /** How often; each row is one visit where it is absent. */
+  /** How often; each row is one visit if absent. */
   count?: number;
 }
 
@@ -78,9 +78,9 @@ const bounds = { least: 0.02, most: 0.98 };
 const mostKnown = 0.8;
 
 /**
- * Guesses which columns of a table name products and how often: the one of which most rows name a product, and a column
- * of whole numbers called like a count.
- * @returns undefined where no column names products
+ * Guesses which columns of a table name products and how often: the one of which most rows name a product, and a
+ * column of whole numbers called like a count.
+ * @returns undefined if no column names products
  */
 export function guessColumns(
   catalogue: Catalogue,
@@ -97,7 +97,7 @@ export function guessColumns(
   return count < 0 ? { product } : { product, count };
 }
 
-/** The place of a column of whole numbers that is called like a count; -1 where there is none. */
+/** The place of a column of whole numbers that is called like a count; -1 if there is none. */
 const countColumn = (header: readonly string[], rows: readonly string[][], other: number): number =>
   header.findIndex(
     (name, at) =>
@@ -109,8 +109,9 @@ const fieldNames = ({ fields }: Pick<Catalogue, "fields">): Map<string, string> 
   new Map(fields.flatMap(({ key, name }) => [key, name].map((one) => [identity(one), key] as const)));
 
 /**
- * Guesses which columns of a table say in which facet somebody has chosen: the one of which nearly every row names a field.
- * @returns undefined where no column does
+ * Guesses which columns of a table say in which facet somebody has chosen: the one of which nearly every row names a
+ * field.
+ * @returns undefined if no column does
  */
 export function guessChoiceColumns(
   catalogue: Pick<Catalogue, "fields">,

@@ -15,7 +15,7 @@ import type { WholeShop } from "../shop/archive/whole-shop.ts";
 export interface Checked {
   kind: string;
   level: FindingLevel;
-  /** Address of the page; absent where it is about a panel wherever that stands. */
+  /** Address of the page; absent if it is about a panel wherever that stands. */
   page?: string;
   /** The panel's place in addresses. */
   panel?: string;
@@ -30,7 +30,7 @@ export const isAtLeast = (level: FindingLevel, least: FindingLevel): boolean =>
 
 const noLook = emptyLook("none");
 
-/** A shop's facts, its mends done and its collections known. */
+/** A shop's facts, its corrections done and its collections known. */
 export const shopFactsFor = ({
   catalogue,
   mends,

@@ -121,8 +121,8 @@ function isNestedDeeper(text: string, most: number): boolean {
 const mostDrawn = 20_000;
 
 /**
- * An SVG with shapes only: no scripts, no handlers, no style sheets, nothing from elsewhere. Undefined when it is no SVG,
- * or one that draws more than a browser does in a moment.
+ * An SVG with shapes only: no scripts, no handlers, no style sheets, nothing from elsewhere. Undefined if it is no
+ * SVG, or one that draws more than a browser does in a moment.
  */
 export function cleanSvg(text: string): string | undefined {
   if (isNestedDeeper(text, deepest)) return undefined;

@@ -1,5 +1,5 @@
-import { maxVariants } from "./max-variants.ts";
 import { maxLevels } from "./max-levels.ts";
+import { maxVariants } from "./max-variants.ts";
 
 /** One limit: how much is accepted, in which unit, and of what. */
 interface Limit {

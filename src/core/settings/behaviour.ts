@@ -62,7 +62,7 @@ export type BehaviourValues = SparseOf<Facts>;
 /** Questions about a panel's behaviour. */
 export const behaviours = settingTable(behaviourFacts);
 
-/** Why a setting means nothing for a panel that stands somewhere; undefined where it does. */
+/** Why a setting means nothing for a panel that stands somewhere; undefined if it does. */
 export function behaviourOff(name: BehaviourName, placement: Placement): string | undefined {
   const { form, sticks } = placementFacts[placement];
   switch (name) {

@@ -1,6 +1,6 @@
 import { type AnyKind, allKinds, type DocumentOf, type KindName, type kinds } from "./kinds.ts";
 
-/** A document of a kind of which there are many, with its place in addresses. */
+/** A document of a kind of which a shop has many, with its place in addresses. */
 export interface Named<D> {
   slug: string;
   document: D;
@@ -15,7 +15,7 @@ export type ShopDocuments = {
     : DocumentOf<K>;
 };
 
-/** A document with its kind and, of a kind of which there are many, its place in addresses. */
+/** A document with its kind and, of a kind of which a shop has many, its place in addresses. */
 export interface PlacedDocument {
   kind: AnyKind;
   slug: string | undefined;

@@ -58,7 +58,7 @@ export const shopSchema = exact({
   ),
   /** Languages that labels are given in beside the shop's own. */
   languages: listOf(language(), 20),
-  /** The look of the shop's pages, and of panels that have none of their own; absent where it is the usual one. */
+  /** The look of the shop's pages, and of panels that have none of their own; absent if it is the usual one. */
   look: someText(200).optional(),
   /** Absent where everything is as usual. */
   site: site.optional().default(undefined),

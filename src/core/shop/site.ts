@@ -9,7 +9,7 @@ export const defaultSite: Site = { at: "/trellis/", link: "/products/{id}?varian
 export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? defaultSite;
 
 /**
- * The error in the settings of a site, in a sentence; undefined where there is none.
+ * The error in the settings of a site, in a sentence; undefined if there is none.
  * @param keys of the panels' fields
  */
 export function siteFault({ at, link, action, names }: Site, keys: Iterable<string>): string | undefined {

@@ -125,7 +125,7 @@ function tidy(entry: SwatchEntry): SwatchEntry | undefined {
   return Object.keys(kept).length === 0 ? undefined : kept;
 }
 
-/** Sets or takes out a member; the one name that no plain object can hold is passed over. */
+/** Sets or takes out a member; the one name that no plain object can hold is skipped. */
 function put<T>(entries: Record<string, T>, id: string, entry: T | undefined): void {
   if (id === "__proto__") return;
   if (entry === undefined) delete entries[id];

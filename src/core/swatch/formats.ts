@@ -23,7 +23,7 @@ export interface LineProblem {
   message: string;
 }
 
-/** Any CSS colour as `#rrggbb`; undefined when it is none. Source: CSS Color Module Level 4, as culori reads it. */
+/** Any CSS colour as `#rrggbb`; undefined if it is none. Source: CSS Color Module Level 4, as culori reads it. */
 export function readColour(text: string): string | undefined {
   const colour = parse(text.trim());
   if (!colour) return undefined;
@@ -101,7 +101,7 @@ function faultOf(name: string, given: string, colours: string[] | undefined): st
   return colours.length > 4 ? "A value has at most four colours. Remove some." : undefined;
 }
 
-/** Several colours of one cell; undefined when one of them is none. A whole CSS function counts as one. */
+/** Several colours of one cell; undefined if one of them is none. A whole CSS function counts as one. */
 function splitColours(text: string): string[] | undefined {
   if (text === "") return [];
   const whole = readColour(text);
@@ -129,7 +129,9 @@ export function writeTokens(lines: readonly SwatchLine[]): Token {
   return root;
 }
 
-/** Reads design tokens back: groups of fields, in them a token or a numbered group a value. Anything else is passed over. */
+/**
+ * Reads design tokens back: groups of fields, in them a token or a numbered group a value. Anything else is skipped.
+ */
 export function readTokens(root: unknown): SwatchLine[] {
   if (!isGroup(root)) return [];
   return Object.entries(root).flatMap(([field, group]) => {

@@ -75,7 +75,7 @@ export function zipLines(lines: readonly SwatchLine[], pictures: ReadonlyMap<str
   return zipSync({ [listName]: new TextEncoder().encode(writeSwatchCsv(named)), ...files }, { mtime, level: 6 });
 }
 
-/** The list and the pictures of a zip. @throws ZipFault, RangeError where there is no list in it */
+/** The list and the pictures of a zip. @throws ZipFault, RangeError if there is no list in it */
 export function unzipLines(bytes: Uint8Array): {
   lines: SwatchLine[];
   problems: LineProblem[];

@@ -73,7 +73,7 @@ const shifts: Record<string, Shift> = {
   burnt: { lightness: (l) => l * 0.82, chroma: 1 },
 };
 
-/** Guesses the colours of a value by its name; undefined when the name says nothing of a colour. */
+/** Guesses the colours of a value by its name; undefined if the name says nothing of a colour. */
 export function guessByName(name: string): NameGuess | undefined {
   const parts = spelling(name).split(parting).filter(Boolean).slice(0, 4);
   const guesses = parts.map(onePart);

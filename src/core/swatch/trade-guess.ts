@@ -27,7 +27,7 @@ const shortestPart = 2;
 /**
  * Understands a name by the words of the trade in six languages: a thing (`Senf`), a plain colour (`verde`), a thing
  * or modifiers beside a plain colour (`vert bouteille`, `gris clair`), and compounds (`Moosgrün`, `donkerblauw`).
- * @returns undefined where any word of it is not understood
+ * @returns undefined if any word of it is not understood
  */
 export function tradeGuess(name: string): TradeGuess | undefined {
   const words = folded(name)

@@ -28,7 +28,7 @@ type Stored = InferType<typeof stored>;
 export const shortest = 8;
 const longest = 1000;
 
-/** Why a password is not taken; undefined where it is. */
+/** Why a password is not taken; undefined if it is. */
 export function passwordFault(password: string): string | undefined {
   if (password.length < shortest) return `Choose a password with at least ${shortest} characters.`;
   return password.length > longest ? `Choose a password with at most ${longest} characters.` : undefined;
@@ -53,7 +53,7 @@ export class Password {
     return existsSync(this.file);
   }
 
-  /** @throws RangeError where it is too short or too long */
+  /** @throws RangeError if it is too short or too long */
   async set(password: string): Promise<void> {
     const fault = passwordFault(password);
     if (fault) throw new RangeError(fault);
@@ -63,7 +63,7 @@ export class Password {
     replaceFile(this.file, JSON.stringify(kept), { mode: 0o600 });
   }
 
-  /** Whether it is this one. @throws Error where the file is damaged */
+  /** Whether it is this one. @throws Error if the file is damaged */
   async is(password: string): Promise<boolean> {
     if (!this.isSet || password.length > longest) return false;
     const { salt, hash, ...own } = stored.validateSync(JSON.parse(readFileSync(this.file, "utf8")));

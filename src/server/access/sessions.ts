@@ -37,14 +37,14 @@ export class PasswordQueue {
   #places = new Set<string>();
   #underWay = 0;
 
-  /** @returns ends the try; undefined where one from the same place is under way */
+  /** @returns ends the try; undefined if one from the same place is under way */
   enter(place: string): (() => void) | undefined {
     if (this.#places.has(place)) return undefined;
     this.#places.add(place);
     return () => void this.#places.delete(place);
   }
 
-  /** Does a check; undefined where as many as may be are under way. */
+  /** Does a check; undefined if as many as may be are under way. */
   async within<T>(check: () => Promise<T>): Promise<T | undefined> {
     if (this.#underWay >= limits.passwordChecks.max) return undefined;
     this.#underWay++;

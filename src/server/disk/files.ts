@@ -20,7 +20,7 @@ import { basename, dirname, join, resolve } from "node:path";
  * Nothing here follows a link: a link is reported, or replaced as the link that it is.
  */
 
-/** The entry at a path itself, not what a link there points to; undefined where there is none. */
+/** The entry at a path itself, not what a link there points to; undefined if there is none. */
 export const entryAt = (path: string): Stats | undefined => lstatSync(path, { throwIfNoEntry: false });
 
 /** Creates a file that must not exist yet, links included, and writes it to disk before it returns. */
@@ -61,7 +61,7 @@ export function replaceFile(
   }
 }
 
-/** Removes one regular file. Links, folders and missing files stay as they are. @returns whether it was removed */
+/** Removes one regular file. Links, folders and missing files remain unchanged. @returns whether it was removed */
 export function removeFile(path: string): boolean {
   if (!entryAt(path)?.isFile()) return false;
   unlinkSync(path);
@@ -89,7 +89,7 @@ export const databaseSuffixes = ["", "-wal", "-shm"] as const;
 /**
  * Moves a database with its log aside, under a name with the date and time.
  * @param why a word that becomes part of the name, like `before-restore`
- * @returns the new name of the database file; undefined where nothing was there
+ * @returns the new name of the database file; undefined if nothing was there
  */
 export function moveDatabaseAside(file: string, why: string, now = new Date()): string | undefined {
   const there = databaseSuffixes.filter((end) => entryAt(`${file}${end}`));

@@ -134,7 +134,7 @@ function obstacleTo(root: string, path: string): string | undefined {
   return undefined;
 }
 
-/** Hashes of the files that exist already at the paths. @throws FolderRefused where something else is in the way */
+/** Hashes of the files that exist already at the paths. @throws FolderRefused if something else is in the way */
 function presentIn(root: string, paths: readonly string[], folder: string): Map<string, string> {
   const present = new Map<string, string>();
   for (const path of paths) {
@@ -162,7 +162,7 @@ interface Foreign {
   present: ReadonlyMap<string, string>;
 }
 
-/** @throws FolderRefused where the folder is neither empty nor ours, or where files in it were changed by somebody else */
+/** @throws FolderRefused if the folder is neither empty nor ours, or where files in it were changed by somebody else */
 function refuseForeign({ folder, root, content, list, next, present }: Foreign): void {
   const replaced = [...present].filter(([path, hash]) => hash !== next[path] && !isListed(list, path, hash));
   const names = replaced.map(([path]) => path);

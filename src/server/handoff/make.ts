@@ -54,7 +54,7 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
 
 /**
  * The files that a real site takes: see `docs/handoff.md`. The same shop gives the same files.
- * @throws Fault when settings, the card or an address is wrong
+ * @throws Fault if settings, the card or an address is wrong
  */
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };

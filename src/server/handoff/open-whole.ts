@@ -26,7 +26,10 @@ export async function openWhole(whole: WholeShop, site: Site, language: string |
   return { ...(await openShop(source, new Catalogues(), "", language)), site };
 }
 
-/** The wanted pages on which panels stand. @throws Fault for a page that is not there, or where there is none with a panel */
+/**
+ * The wanted pages on which panels stand.
+ * @throws Fault for a page that is not there, or if there is none with a panel
+ */
 export async function bootsOf(open: BootShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
   const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
@@ -44,7 +47,7 @@ export async function bootsOf(open: BootShop, wanted: readonly string[] | undefi
   return boots;
 }
 
-/** @throws Fault when the panels cannot stand on the site like that */
+/** @throws Fault if the panels cannot stand on the site like that */
 export function checkSite(site: Site, panels: readonly PagePanel[]): void {
   const fault = siteFault(site, new Set(panels.flatMap(({ panel }) => facetRows(panel).map(({ field }) => field))));
   if (fault) throw new HttpError(422, fault);

@@ -37,7 +37,7 @@ import {
   textOf,
 } from "./request.ts";
 
-/** The ways a catalogue leaves the tool; with its mends done. */
+/** The ways a catalogue leaves the tool; with its corrections done. */
 const exports: readonly [file: string, type: string, write: (catalogue: Catalogue, currency: string) => string][] = [
   ["catalogue.csv", "text/csv; charset=utf-8", (catalogue) => writeCsv(catalogue, true)],
   [
@@ -146,7 +146,8 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     return c.json(await listImports(em, await shopRefOf(em, c.req.param("shop"))));
   });
 
-  // The catalogue, mends and swatches as they were before a file was brought; panels and pages stay as they are.
+  // The catalogue, corrections and swatches as they were before a file was brought; panels and pages remain
+  // unchanged.
   app.post("/shops/:shop/imports/:id/take-back", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

@@ -87,10 +87,10 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(await removedDocuments(em, await shopRefOf(em, c.req.param("shop")), manyOf(c.req.param("kind"))));
   });
 
-  /** By shop and kind, the part of a document that the catalogue was last worked out of. */
+  /** By shop and kind, the part of a document that the catalogue was last computed of. */
   const parts = new LRUCache<string, string>({ max: 1000 });
 
-  /** Whether a saved document says something else than before where the catalogue is worked out of it. */
+  /** Whether a saved document says something else than before where the catalogue is computed of it. */
   function isAnother(shop: ShopRef, kind: DocumentKind<object>, document: unknown): boolean {
     if (!kind.touching) return true;
     const [name, part] = [`${shop.id} ${kind.name}`, JSON.stringify(kind.touching(document as object))];

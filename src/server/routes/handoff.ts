@@ -12,7 +12,7 @@ import { stateOf } from "../store/editions.ts";
 import type { Costs } from "./cost.ts";
 import { shopOf, stateIn } from "./request.ts";
 
-/** Where a site is on which a shop's handoff stands already; undefined where there is none. */
+/** Where a site is on which a shop's handoff stands already; undefined if there is none. */
 export type StandIn = (shop: string) => string | undefined;
 
 /** Handoffs: shown first, then downloaded as a ZIP. */

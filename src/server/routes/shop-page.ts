@@ -47,7 +47,7 @@ interface PageSource {
   mark: StateMark | undefined;
 }
 
-/** Which state of a shop a page is drawn from. @throws Fault where there is none */
+/** Which state of a shop a page is drawn from. @throws Fault if there is none */
 async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number: string): Promise<PageSource> {
   const shop = await shopRefOf(em, slug);
   const place = encodeURIComponent(shop.slug);

@@ -41,7 +41,10 @@ export function styleAddress(displays: readonly DisplayName[], limits: BandLimit
 const known: ReadonlySet<string> = new Set(displayNames);
 const isDisplay = (name: string): name is DisplayName => known.has(name);
 
-/** The style sheets of shop pages, made to measure: `displays` names those used (all where it is absent), `band` one band that always holds. */
+/**
+ * The style sheets of shop pages, made to measure: `displays` names those used (all if absent), `band` one band that
+ * always holds.
+ */
 export function styles(): Hono {
   const app = new Hono();
   app.get("/style.css", (c) => {

@@ -8,8 +8,9 @@ import { checkFile } from "./check-file.ts";
 const partOf = (file: string): string => `${file}.trellis-part`;
 
 /**
- * Writes all of a database into one other file, while whoever has it open goes on. The file is there whole or not at all.
- * @throws Error where there is a file already, or it can’t be written
+ * Writes all of a database into one other file, while whoever has it open goes on. The file is there whole or not at
+ * all.
+ * @throws Error if there is a file already, or it can’t be written
  */
 export function backUp(file: string, out: string): void {
   if (entryAt(out)) throw new Error(`${out} exists already. Name another file.`);
@@ -24,8 +25,8 @@ export function backUp(file: string, out: string): void {
  * Puts a backup in a database’s place, whatever is there now: that is moved aside under a name with the date, together
  * with its log. The caller holds the lock. After a crash {@link completeRestore} ends it.
  * @param known names of the migrations that this version has
- * @returns where the old file is; undefined where there was none
- * @throws Error where the backup is not one of ours; nothing is changed then
+ * @returns where the old file is; undefined if there was none
+ * @throws Error if the backup is not one of ours; nothing is changed then
  */
 export function restoreBackup(from: string, file: string, known: readonly string[]): string | undefined {
   if (checkFile(from, known) === undefined) throw new Error(`There is no file ${from}. Check the name.`);

@@ -14,7 +14,7 @@ import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatches.ts";
 
-/** A shop's catalogue ready for answering, mends done. */
+/** A shop's catalogue ready for answering, corrections done. */
 export interface LoadedCatalogue {
   facts: LocalFacts;
   swatches: SwatchResolver;

@@ -33,7 +33,7 @@ export function writeApplicationId(file: string): void {
 /**
  * Checks a database file before anything is done with it. The file is only read.
  * @param known names of the migrations that this version has, the oldest first
- * @returns the migrations that are still to be done; undefined where there is no file yet
+ * @returns the migrations that are still to be done; undefined if there is no file yet
  * @throws UnfitFile for a file that is empty, not a SQLite database, another program’s, damaged, not writable, or
  * written by a newer version
  */
@@ -71,7 +71,7 @@ export function checkFile(file: string, known: readonly string[]): string[] | un
   return known.filter((name) => !done.includes(name));
 }
 
-/** The application id in a file’s header; undefined where it is not a SQLite database. */
+/** The application id in a file’s header; undefined if it is not a SQLite database. */
 function ownerOf(file: string): number | undefined {
   const bytes = Buffer.alloc(headerBytes);
   const handle = openSync(file, "r");
@@ -83,7 +83,7 @@ function ownerOf(file: string): number | undefined {
   return bytes.toString("latin1", 0, magic.length) === magic ? bytes.readUInt32BE(idOffset) : undefined;
 }
 
-/** The migrations that were done over a file, and whether it has any table at all; undefined where it is damaged. */
+/** The migrations that were done over a file, and whether it has any table at all; undefined if it is damaged. */
 function contentOf(file: string): { done: string[]; isEmpty: boolean } | undefined {
   let database: Database.Database | undefined;
   try {

@@ -59,10 +59,11 @@ const sayingTo =
   };
 
 /**
- * Opens the SQLite file, made if need be, and brings its tables and documents up to date; before tables change, it is copied. `:memory:` keeps nothing.
+ * Opens the SQLite file, made if need be, and brings its tables and documents up to date; before tables change, it is
+ * copied. `:memory:` keeps nothing.
  * @param upTo the last migration to do, for looking at older states; all by default
  * @param onLost told once, in a sentence, when the file is moved or removed while it is open; nobody by default
- * @throws UnfitFile where there is something else, or something that this version can't open
+ * @throws UnfitFile if there is something else, or something that this version can't open
  */
 export async function openDatabase(
   named: string,

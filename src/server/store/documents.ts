@@ -29,7 +29,7 @@ export async function listDocuments(em: SqlEntityManager, shop: ShopRef, kind: K
   return found.map(({ slug, name, version }) => ({ slug, name, version }));
 }
 
-/** The first of a shop's documents of a kind, by its place in addresses; undefined when there is none. */
+/** The first of a shop's documents of a kind, by its place in addresses; undefined if there is none. */
 export async function firstDocument(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<string | undefined> {
   const [found] = await em
     .fork()
@@ -50,8 +50,9 @@ export async function versionOf(em: SqlEntityManager, shop: ShopRef, kind: Kind,
 }
 
 /**
- * A document in its kind's present format, without its history; one of its kind that was never saved is as it is until it is changed.
- * @returns undefined when there is none at this address
+ * A document in its kind's present format, without its history; one of its kind that was never saved is as it is until
+ * it is changed.
+ * @returns undefined if there is none at this address
  */
 export async function readDocument<D extends object>(
   em: SqlEntityManager,
@@ -100,7 +101,7 @@ export async function stepsDone(em: SqlEntityManager, shop: ShopRef): Promise<nu
 const nameOf = (document: object): string =>
   "name" in document && typeof document.name === "string" ? document.name : "";
 
-/** Adds a document of a kind of which there are many, with a place in addresses that no other has. */
+/** Adds a document of a kind of which a shop has many, with a place in addresses that no other has. */
 export const createDocument = <D extends object>(
   em: SqlEntityManager,
   shop: ShopRef,
@@ -158,7 +159,7 @@ interface Saved {
 
 /**
  * Saves a document and its latest steps if nobody has saved it since `version`; both are on disk when this returns.
- * @returns the new version, or undefined when the stored one is another
+ * @returns the new version, or undefined if the stored one is another
  * @throws InvalidDocument
  */
 export const saveDocument = async <D extends object>(
@@ -199,7 +200,9 @@ async function saveWithin<D extends object>(
   return next.version;
 }
 
-/** A document as it stands within a transaction that is under way; undefined where there is none, removed ones included. */
+/**
+ * A document as it stands within a transaction that is under way; undefined if there is none, removed ones included.
+ */
 export async function bodyWithin<D extends object>(
   tx: SqlEntityManager,
   shop: ShopRef,

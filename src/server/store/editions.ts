@@ -44,7 +44,10 @@ export async function listEditions(em: SqlEntityManager, shop: Pick<Shop, "id">)
   return found.map(summaryOf);
 }
 
-/** Publishes a shop as it is now. What earlier editions hold already is kept once. @throws Fault when nothing is another */
+/**
+ * Publishes a shop as it is now. What earlier editions hold already is kept once.
+ * @throws Fault if nothing is another
+ */
 export async function publish(em: SqlEntityManager, shop: Shop, note: string): Promise<EditionSummary> {
   const bytes = await loadBytes(em, shop);
   const whole = { ...(await shopWithoutCatalogue(em, shop)), catalogue: shop };
@@ -74,7 +77,7 @@ export async function publish(em: SqlEntityManager, shop: Shop, note: string): P
   });
 }
 
-/** An edition by its number, or a shop's newest; undefined when there is none. */
+/** An edition by its number, or a shop's newest; undefined if there is none. */
 async function findEdition(em: SqlEntityManager, shop: Pick<Shop, "id">, n?: number): Promise<Edition | undefined> {
   const where = n === undefined ? { shop: shop.id } : { shop: shop.id, n };
   const [found] = await em.fork().find<Edition>(EditionSchema, where, { orderBy: { n: "desc" }, limit: 1 });
@@ -131,7 +134,7 @@ function sourceOf(em: SqlEntityManager, shop: StoredShopHead, edition: Edition):
 
 const withPlaces = new WeakMap<object, object>();
 
-/** An edition's document with the shop's place in it, worked out once: every page is drawn from several. */
+/** An edition's document with the shop's place in it, computed once: every page is drawn from several. */
 function placed<D extends object>(document: D, slug: string): D {
   const known = withPlaces.get(document) ?? withPicturesAt(document, shopPictures(slug));
   withPlaces.set(document, known);
@@ -139,7 +142,7 @@ function placed<D extends object>(document: D, slug: string): D {
   return known as D;
 }
 
-/** A state of a shop: its draft, or an edition by its number. @throws Fault when there is no such edition */
+/** A state of a shop: its draft, or an edition by its number. @throws Fault if there is no such edition */
 export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | "draft"): Promise<WholeShop> {
   if (which === "draft") return wholeShop(em, shop);
   const edition = await findEdition(em, shop, which);
@@ -147,7 +150,7 @@ export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | 
   return openEdition(em, edition);
 }
 
-/** Where the pages of a state of a shop come from. @throws Fault when there is no such edition */
+/** Where the pages of a state of a shop come from. @throws Fault if there is no such edition */
 export async function sourceOfState(
   em: SqlEntityManager,
   shop: StoredShopHead,

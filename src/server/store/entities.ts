@@ -23,7 +23,7 @@ export interface Shop {
   removedAt?: Date | null;
 }
 
-/** A stretch of a shop's imported catalogue in binary form. A newer file takes the place of all of them at once. */
+/** A stretch of a shop's imported catalogue in binary form. A newer file replaces all of them at once. */
 export interface CataloguePart {
   id: number;
   shop: Ref<Shop>;
@@ -31,7 +31,7 @@ export interface CataloguePart {
   bytes: Uint8Array;
 }
 
-/** A shop's catalogue, mends and swatch book as they were before another file was brought; kept for a while. */
+/** A shop's catalogue, corrections and swatch book as they were before another file was brought; kept for a while. */
 export interface PastCatalogue {
   id: number;
   shop: Ref<Shop>;

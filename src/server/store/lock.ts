@@ -8,11 +8,11 @@ export class InUse extends Error {
 }
 
 /**
- * Holds a database file for this process alone, until it ends in whatever way: the lock is the operating system's,
- * on a file of its own, so that it outlives no crash.
+ * Holds a database file for this process alone, until it ends in whatever way: the lock is the operating system's, on
+ * a file of its own, so that it outlives no crash.
  * @param file by whatever name: links lead to the same lock
  * @returns what gives it back
- * @throws InUse when another process holds it
+ * @throws InUse if another process holds it
  */
 export function lockFile(file: string): () => void {
   if (file === ":memory:") return () => {};

@@ -20,7 +20,7 @@ const msPerDay = 86_400_000;
 /** For looking at what was removed as well. */
 const removedToo = { filters: { there: false } } as const;
 
-/** Removes one of a shop's documents of a kind, until it is brought back. @throws Fault where there is none */
+/** Removes one of a shop's documents of a kind, until it is brought back. @throws Fault if there is none */
 export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
   write(em, async (tx) => {
     const found = await tx.findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug }, { fields: ["id"] });
@@ -28,7 +28,7 @@ export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: Docume
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: new Date() });
   });
 
-/** Brings a removed document back to where it was. @throws Fault where there is none */
+/** Brings a removed document back to where it was. @throws Fault if there is none */
 export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
   write(em, async (tx) => {
     const where = { shop: shop.id, kind: kind.name, slug };
@@ -37,7 +37,11 @@ export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: Docum
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: null }, removedToo);
   });
 
-/** Puts a shop's documents of a kind into an order. @param slugs all of them @throws Fault where one is missing or unknown */
+/**
+ * Puts a shop's documents of a kind into an order.
+ * @param slugs all of them
+ * @throws Fault if one is missing or unknown
+ */
 export const orderDocuments = (
   em: SqlEntityManager,
   shop: ShopRef,
@@ -61,7 +65,7 @@ export const changeShop = (em: SqlEntityManager, shop: ShopRef, changes: Partial
 export const removeShop = (em: SqlEntityManager, shop: ShopRef) =>
   write(em, (tx) => tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, { removedAt: new Date() }));
 
-/** Brings a removed shop back. @throws Fault where there is none */
+/** Brings a removed shop back. @throws Fault if there is none */
 export const restoreShop = (em: SqlEntityManager, slug: string) =>
   write(em, async (tx) => {
     const found = await tx.findOne(ShopSchema, { slug }, { fields: ["id"], ...removedToo });

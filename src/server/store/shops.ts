@@ -87,7 +87,7 @@ export async function insertShop(
 
 const storedFields = listOf(fieldSchema, limits.columns.max);
 
-/** @throws InvalidDocument where fields are not what a shop can be opened with */
+/** @throws InvalidDocument if fields are not what a shop can be opened with */
 const checkFields = (fields: readonly Field[]) => checkValue("catalogue", storedFields, fields);
 
 /** The columns of a shop’s row that describe its catalogue. @throws InvalidDocument */
@@ -111,7 +111,7 @@ export async function insertParts(
   }
 }
 
-/** A shop's imported catalogue in binary form, without mends. */
+/** A shop's imported catalogue in binary form, without corrections. */
 export async function loadBytes(em: SqlEntityManager, shop: ShopRef): Promise<Uint8Array> {
   const parts = await em
     .fork()

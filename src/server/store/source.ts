@@ -16,13 +16,13 @@ export interface ShopSource {
   readonly shop: StoredShopHead;
   /** Number of the edition; undefined for the draft. */
   readonly edition: number | undefined;
-  /** A document, and how often it was saved; undefined where there is none at this place. */
+  /** A document, and how often it was saved; undefined if there is none at this place. */
   read<D extends object>(kind: DocumentKind<D>, slug?: string): Promise<{ version: number; document: D } | undefined>;
   /** How often a document was saved, without reading it; 0 when it never was. */
   version(kind: DocumentKind<object>, slug?: string): Promise<number>;
   /** The first document of a kind, by its place in addresses. */
   first(kind: DocumentKind<object>): Promise<string | undefined>;
-  /** As it was imported, without mends. */
+  /** As it was imported, without corrections. */
   catalogue(): Promise<Catalogue>;
 }
 

@@ -79,7 +79,10 @@ export async function keepPicture(
   return `/pictures/${shop.slug}/${name}`;
 }
 
-/** Turns an upload into the picture that we store. It can take a while: not for the main thread. @throws Fault when the upload is not such a picture */
+/**
+ * Turns an upload into the picture that we store. It can take a while: not for the main thread.
+ * @throws Fault if the upload is not such a picture
+ */
 export function pictureOf(bytes: Uint8Array): KeptPicture {
   const { end, content } = checkPicture(bytes);
   return { name: `${createHash("sha256").update(content).digest("hex")}.${end}`, type: types[end], bytes: content };

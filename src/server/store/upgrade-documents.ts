@@ -10,7 +10,7 @@ const everyOne = { filters: { there: false } } as const;
 
 /**
  * Rewrites stored documents of older formats and their steps in the present one, all or none. One that is not valid
- * stays as it is; opening it says what is wrong.
+ * remains unchanged; opening it says what is wrong.
  */
 export async function upgradeDocuments(em: SqlEntityManager): Promise<void> {
   const older: { kind: AnyKind; id: number }[] = [];

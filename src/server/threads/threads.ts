@@ -13,7 +13,9 @@ import type { SentAnswer, SentCatalogue, SentRequest, TaskOutcome, ThreadMessage
 
 /** Threads that answer shoppers, at most: more than processors only wait for one another. */
 const most = 4;
-/** The thread for long work is started with the first of it, or so many ms after the others, which are wanted sooner. */
+/**
+ * The thread for long work is started with the first of it, or this many ms after the others, which are wanted sooner.
+ */
 const later = 5000;
 
 /**

@@ -7,7 +7,7 @@ import type { EngineReply, EngineRequest } from "./engine.worker.ts";
 /**
  * Opens an engine that a page has for itself, ready to answer a question like the one given at once.
  * @param data where the catalogue is
- * @throws Error where it could not be fetched or read
+ * @throws Error if it could not be fetched or read
  */
 export const openOwn = (place: "page" | "worker", data: string, question: Question): Promise<Engine> =>
   place === "worker" ? openWorker(data, question) : openHere(data, question);

@@ -2,7 +2,10 @@ import type { Answer } from "../../core/engine/answer.ts";
 import type { Engine } from "../../core/engine/engine.ts";
 import type { Question } from "../../core/engine/question.ts";
 
-/** After an engine of the page's own could not be opened or has failed, it is tried again no sooner than so many ms later. */
+/**
+ * After an engine of the page's own could not be opened or has failed, it is tried again no sooner than this many ms
+ * later.
+ */
 const pause = 20_000;
 
 /**

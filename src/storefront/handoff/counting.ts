@@ -6,7 +6,7 @@ import { readyEngine } from "../engine/ready-engine.ts";
 /** A catalogue as its file has it. @throws BinaryError */
 const read = (bytes: ArrayBuffer): Catalogue => decodeCatalogue(new Uint8Array(bytes));
 
-/** The two parts of a catalogue as one; undefined where they are of different handoffs. */
+/** The two parts of a catalogue as one; undefined if they are of different handoffs. */
 function joined(counted: Catalogue, shown: Catalogue): Catalogue | undefined {
   if (shown.productIds.join("\n") !== counted.productIds.join("\n")) return undefined;
   return completeCatalogue({

@@ -103,7 +103,7 @@ export interface ListingParts {
   sorts: string;
   sortName: string;
   nothing: string;
-  /** The text of the button for more products; empty where all are shown. */
+  /** The text of the button for more products; empty if all are shown. */
   more: string;
   /** Chosen filters, where panels want them above the products. */
   chosen: DrawnPiece | undefined;

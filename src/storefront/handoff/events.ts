@@ -19,7 +19,7 @@ export interface EventDetails {
   };
   /** Panels and listings answer from now on. */
   ready: { group: string };
-  /** Something is missing, damaged or of another version; the form stays as it is. */
+  /** Something is missing, damaged or of another version; the form remains unchanged. */
   trouble: { group: string; of: TroubleOf; file: string | undefined; message: string };
 }
 

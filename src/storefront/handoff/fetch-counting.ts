@@ -11,7 +11,7 @@ export interface CountingFile {
   integrity: string;
 }
 
-/** @throws Error where it did not come, or is another than it was */
+/** @throws Error if it did not come, or is another than it was */
 export function fetchCounting({ name, integrity }: CountingFile, at: URL): Promise<Counting> {
   return new Promise((done, failed) => {
     const script = document.createElement("script");

@@ -46,7 +46,7 @@ export class HandoffFiles {
     return drawnFrom(await this.#current());
   }
 
-  /** Begins to fetch what an engine wants, beside what panels wake from. */
+  /** Begins to fetch what an engine wants, besides what panels wake from. */
   prepare(cards: boolean): void {
     // Callers that need the engine learn why it cannot load.
     this.#catalogue(cards).catch(() => {});

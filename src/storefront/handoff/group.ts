@@ -21,7 +21,7 @@ import type { Island } from "./wire.ts";
 /** An element of the page that belongs to a group. */
 export interface Member {
   readonly element: HTMLElement;
-  /** The data in its markup; undefined where it is missing or damaged. */
+  /** The data in its markup; undefined if it is missing or damaged. */
   readonly island: Island | undefined;
   /** The panel that it is, as the page has it. */
   readonly panel: PagePanel | undefined;

@@ -6,7 +6,7 @@ import { HandoffFault } from "./faults.ts";
 import { markIn } from "./site-marks.tsx";
 import type { Island, ShopFile } from "./wire.ts";
 
-/** The data of a group's first element. @throws HandoffFault where it is missing or they are for different pages */
+/** The data of a group's first element. @throws HandoffFault if it is missing or they are for different pages */
 export function islandFor(islands: readonly Island[]): Island {
   const [island] = islands;
   if (!island)
@@ -49,7 +49,7 @@ const pagedAs = (page: ShownPage, group: string): ShownPage => ({
 /**
  * The answers that panels were drawn from while nothing was chosen, without products.
  * @param drawn the files that are current, see {@link Island.drawn}
- * @returns undefined where a panel was drawn from others, or does not say it
+ * @returns undefined if a panel was drawn from others, or does not say it
  */
 export function drawnAnswers(
   islands: readonly Island[],

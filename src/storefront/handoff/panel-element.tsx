@@ -142,7 +142,7 @@ export class TrellisPanel extends MemberElement {
     return this.querySelector<HTMLElement>(":scope > .zt-root");
   }
 
-  /** The site's own address that choices are sent to; undefined where they stay on the page. */
+  /** The site's own address that choices are sent to; undefined if they stay on the page. */
   get #action(): string | undefined {
     return this.getAttribute("action") ?? this.island?.panel?.target?.address;
   }

@@ -19,7 +19,7 @@ export interface Arranged {
 /** How far a site and we disagree about a list: not at all, about its order, or about what is hidden. */
 export type Contest = "no" | "order" | "all";
 
-/** So many changes by the site within so many ms, each after one of ours, and it is not worth to go on. */
+/** This many changes by the site within this many ms, each after one of ours, and it is not worth to go on. */
 const rounds = 30;
 const within = 2000;
 
@@ -29,7 +29,7 @@ export interface WantedList {
   found: readonly string[];
   /** They stand in the order of the site until the shopper chooses one. */
   sorted: boolean;
-  /** The first and the last place, without it, that is shown; all where it is absent. */
+  /** The first and the last place, without it, that is shown; all if absent. */
   part: readonly [from: number, to: number] | undefined;
   isKnown(id: string): boolean;
 }

@@ -26,7 +26,7 @@ export class SiteMarks {
   #told = "";
   #heard = new WeakSet<Element>();
 
-  /** The content of the site's own list; undefined where it has none. */
+  /** The content of the site's own list; undefined if it has none. */
   get arranged(): Arranged | undefined {
     return this.#arranged;
   }

@@ -9,7 +9,7 @@ export interface Draft {
   counted: boolean;
 }
 
-/** By panel, the selections that wait, with their latest answers; an answer to an earlier selection is passed over. */
+/** By panel, the selections that wait, with their latest answers; an answer to an earlier selection is skipped. */
 export class Drafts {
   #wanting: Readonly<Record<string, Selection>> = {};
   readonly #put: (slug: string, draft: Draft) => void;
@@ -19,7 +19,7 @@ export class Drafts {
     this.#put = put;
   }
 
-  /** What waits in a panel; undefined where nothing does. */
+  /** What waits in a panel; undefined if nothing does. */
   of(slug: string): Selection | undefined {
     return this.#wanting[slug];
   }

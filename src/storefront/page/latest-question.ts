@@ -1,8 +1,8 @@
-/** After a failure it is asked again: first after so many ms, each time twice as long, at most so long. */
+/** After a failure it is asked again: first after this many ms, each time twice as long, at most so long. */
 const firstPause = 1000;
 const longestPause = 30_000;
 
-/** An answer that takes longer than so many ms is said to be under way. */
+/** An answer that takes longer than this many ms is said to be under way. */
 const patience = 150;
 
 /** How far the latest question is: answered, asked, asked for long enough to say so, or failed and to be asked again. */
@@ -22,7 +22,7 @@ export interface QuestionListener<A> {
   again(): void;
 }
 
-/** Follows the latest of several questions; an earlier one that is answered afterwards is passed over. */
+/** Follows the latest of several questions; an earlier one that is answered afterwards is skipped. */
 export class LatestQuestion {
   #turn = 0;
   #phase: Phase = "answered";

@@ -2,11 +2,11 @@ import { chosenIn } from "../../core/engine/selection.ts";
 import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import type { PageStore } from "./store.ts";
 
-/** A range is done when nothing has been dragged or typed for so many ms. */
+/** A range is done when nothing has been dragged or typed for this many ms. */
 const rest = 800;
 
 /**
- * How long after an act a panel that sends its choices on at once does so, in ms; undefined where it does not: what is
+ * How long after an act a panel that sends its choices on at once does so, in ms; undefined if it does not: what is
  * taken back is no choice, and words are searched for with Enter.
  */
 export function leavesAfter(act: Act): number | undefined {

@@ -41,7 +41,7 @@ export const placeOf = ({ panel, at }: PagePanel, band: Band): Placement => reso
 
 const known = new WeakMap<PagePanel, BandGroup[]>();
 
-/** The bands of a panel of a page, those together on which it is drawn alike; worked out once for it. */
+/** The bands of a panel of a page, those together on which it is drawn alike; computed once for it. */
 export function groupsOf(one: PagePanel): BandGroup[] {
   const groups = known.get(one) ?? bandGroups({ ...one.panel, placement: one.at ?? one.panel.placement });
   known.set(one, groups);

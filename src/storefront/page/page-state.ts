@@ -117,7 +117,7 @@ export type InitialState = Pick<
   Boot,
   "shop" | "base" | "page" | "panels" | "fields" | "limits" | "swatches" | "language"
 > & {
-  /** The names in queries; by their own names where it is absent. */
+  /** The names in queries; by their own names if absent. */
   names?: QueryNames;
 };
 

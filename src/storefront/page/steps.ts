@@ -1,7 +1,7 @@
 import type { BrowseState } from "../../core/page/browse-state/browse-state.ts";
 import { continuousPart } from "../../core/page/browse-state/moved.ts";
 
-/** A step that moves what the one before has moved goes on with it where at most so many ms are between them. */
+/** A step that moves what the one before has moved goes on with it where at most this many ms are between them. */
 const pause = 1000;
 
 /** Tells which steps of a shopper are entries of their own in the browser's history. One for each page. */

@@ -94,7 +94,10 @@ export class PageStore {
     this.#drafts.wait(one.slug, selection, this.#engine.ask(questionIn(this.#wanted, one, selection)), before);
   }
 
-  /** How a panel takes the shopper to another page: as soon as something is chosen, or with its button; undefined where it does not. */
+  /**
+   * How a panel takes the shopper to another page: as soon as something is chosen, or with its button; undefined if it
+   * does not.
+   */
   leads(slug: string): Behaviour["apply"] | undefined {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     return one?.target && appliesBy(one, behaviourOn(one.panel, this.#wanted.band));
@@ -136,7 +139,7 @@ export class PageStore {
     this.go({ selection, sort: this.#wanted.sort, page: 1 }, "stage");
   }
 
-  /** Puts a changed panel in the place of the one that it was; the selection stays as far as it still has a meaning. */
+  /** Puts a changed panel in place of the one that it was; the selection stays as far as it still has a meaning. */
   setPanel(slug: string, panel: PanelDocument): void {
     const panels = this.#wanted.panels.map((one) => (one.slug === slug ? { ...one, panel } : one));
     this.#refit(this.#wanted.shown, panels);
@@ -195,7 +198,7 @@ export class PageStore {
 
   /**
    * Asks for what is shown next.
-   * @param goes to another place: that shows at once, and takes the place of what waits in panels
+   * @param goes to another place: that shows at once, and replaces what waits in panels
    * @param isAgain the last question failed, and is asked once more
    */
   #ask(next: PageState, change: StoreChange, goes = false, isAgain = false): void {

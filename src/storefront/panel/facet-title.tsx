@@ -3,7 +3,7 @@ import type { DisplayProps } from "./displays/display-props.ts";
 import { SpokenNumber } from "./spoken-number.tsx";
 
 interface Props extends Pick<DisplayProps, "id" | "label" | "settings" | "choice" | "say"> {
-  /** Undefined when the facet does not fold. */
+  /** Undefined if the facet does not fold. */
   open: boolean | undefined;
   fold(open: boolean): void;
 }

@@ -62,7 +62,7 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   const peek = useContext(PeekContext);
   const settings = settingsOn(row.settings, state.band);
   const { start } = settings;
-  // A new setting of the designer's takes the place of what the shopper did before.
+  // A new setting of the designer's replaces what the shopper did before.
   const [fold, setFold] = useState({ start, open: start !== "folded" });
   const field = state.fields.get(row.field);
   const answer = state.answer.facets[row.field];

@@ -4,7 +4,7 @@ import { choiceOf, isSameChoice, withChoice } from "../../core/engine/selection.
 import { type Act, nextPlace, startPlace } from "../../core/page/browse-state/browse-state.ts";
 import type { PanelState } from "./panel-state.ts";
 
-/** A state that the page has not confirmed after so many ms was never requested, or changed otherwise. */
+/** A state that the page has not confirmed after this many ms was never requested, or changed otherwise. */
 const patience = 1000;
 
 /**

@@ -21,7 +21,10 @@ export function measurePage(slug: string): PageMeasure | undefined {
   return { rows, panel: height, bars, products: Math.round(top) - bars, cards: cardsOf(products) };
 }
 
-/** How many cards, or lines of a table, stand in a row, and how high a row is; undefined where there is no more than one row. */
+/**
+ * How many cards, or lines of a table, stand in a row, and how high a row is; undefined if there is no more than one
+ * row.
+ */
 function cardsOf(products: Element | null): PageMeasure["cards"] {
   const all = [...(products?.querySelectorAll(".zs-card, tbody tr") ?? [])]
     .filter((card) => card.getClientRects().length > 0)

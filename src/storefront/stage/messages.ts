@@ -34,7 +34,7 @@ export type ToStage =
   | { zt: "gap"; at: number | undefined }
   /** Lets a text piece be written where it stands. */
   | { zt: "write"; row: string }
-  /** Goes through the panel's rows and says what moves; for a page that nobody looks at. */
+  /** Goes through the panel's rows and says what moves; for a page that is not visible. */
   | { zt: "trial" };
 
 /** From a page on the stage to the bench. */
@@ -60,7 +60,7 @@ export type FromStage =
 /** A handler for each kind of message; the compiler names one that is missing. */
 export type Handlers<M extends { zt: string }> = { [Z in M["zt"]]: (message: Extract<M, { zt: Z }>) => void };
 
-/** Gives a message to its handler; one without a handler is passed over. */
+/** Gives a message to its handler; one without a handler is skipped. */
 export function handle<M extends { zt: string }>(handlers: Partial<Handlers<M>>, message: M): void {
   const own: unknown = Object.hasOwn(handlers, message.zt) ? handlers[message.zt as M["zt"]] : undefined;
   if (typeof own === "function") own(message);

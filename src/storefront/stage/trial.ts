@@ -13,7 +13,7 @@ import { shiftBetween, takeSnapshot } from "./snapshot.ts";
 const patience = 3000;
 
 /**
- * Goes through the rows of a panel as a shopper would, on a page that nobody looks at, and tells for each which step
+ * Goes through the rows of a panel as a shopper would, on a page that is not visible, and tells for each which step
  * moves the page most. What is chosen on the page before is forgotten.
  * @param panel as it is to be tried
  */

@@ -10,7 +10,7 @@ export function putWords(language: string, words: Words): void {
   said.clear();
 }
 
-/** The words of a language, by its whole tag, else by its first part; English where there are none. */
+/** The words of a language, by its whole tag, else by its first part; English if there are none. */
 export const wordsOf = (language: string): Words =>
   known.get(language) ?? known.get(language.split("-")[0] ?? "") ?? en;
 

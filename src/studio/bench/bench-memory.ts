@@ -27,7 +27,7 @@ function tried<T>(task: () => T): T | undefined {
   }
 }
 
-/** The panel that a shop's bench was left with; undefined where that is not known. */
+/** The panel that a shop's bench was left with; undefined if that is not known. */
 export const lastPanel = (shop: string): string | undefined =>
   tried(() => localStorage.getItem(panelKey(shop))) ?? undefined;
 

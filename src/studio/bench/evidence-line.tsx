@@ -65,7 +65,7 @@ export function EvidenceLine() {
   const answer = useSession((state) => state.answer);
   const reaches = useSession((state) => state.reaches);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
-  // Named by what it is made of, which is the same object as long as it says the same.
+  // Named by its parts, which is the same object as long as it says the same.
   const known = useMemo(() => ({ measures, within, look }), [measures, within, look]);
   const question = useMemo(() => ({ panel, selection, known }), [panel, selection, known]);
   const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];

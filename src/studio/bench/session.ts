@@ -17,11 +17,11 @@ import type { RememberedBench } from "./bench-memory.ts";
 interface StageState {
   /** Address of the page that is on the stage. */
   address: string;
-  /** That page with its panels; undefined until it is worked out. */
+  /** That page with its panels; undefined until it is computed. */
   shown: StagePage | undefined;
   /** Shared by both frames of the stage. */
   selection: Selection;
-  /** The page that it was chosen on, which knows it already; undefined when it was chosen elsewhere. */
+  /** The page that it was chosen on, which knows it already; undefined if it was chosen elsewhere. */
   chosenBy: MessageEventSource | undefined;
   /** The answer of that page's products to the panel's facets, with what is chosen. */
   answer: Answer | undefined;

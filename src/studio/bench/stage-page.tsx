@@ -10,7 +10,7 @@ import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";
 import { useQuestion } from "./use-question.ts";
 
 /**
- * Keeps the page of the stage worked out: its layout, the documents of all panels on it, and what its products answer.
+ * Keeps the page of the stage computed: its layout, the documents of all panels on it, and what its products answer.
  * The panel that is worked on is there even where it does not stand, since it is what the designer looks at.
  */
 export function StagePageKeeper() {

@@ -53,7 +53,7 @@ export function ImportView() {
     setCleared(none);
     sender.forget();
   };
-  /** The documents that depend on the catalogue; undefined where they can't be loaded, which is reported. */
+  /** The documents that depend on the catalogue; undefined if they can't be loaded, which is reported. */
   const shopAsIs = async () => {
     try {
       return {

@@ -5,7 +5,7 @@ import { tried } from "../shell/tried.ts";
 
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
-/** Puts back what a file took the place of, and opens the shop anew: its mends and swatches are others then. */
+/** Puts back what a file took the place of, and opens the shop anew: its corrections and swatches are others then. */
 export const requestRevert = (shop: string, id: number): Promise<boolean> =>
   tried(
     () => sendJson("POST", `${shopPath(shop)}/imports/${id}/take-back`, {}),

@@ -12,7 +12,7 @@ export function ValueMender({ values, mender }: { values: FieldDetail["values"];
   const [asked, setAsked] = useState("");
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const fitting = values.filter(({ label }) => matchesWords(label, words(asked)));
-  // A value that a mend took away is no longer there to be merged.
+  // A value that a correction took away is no longer there to be merged.
   const merging = values.filter(({ label }) => chosen.includes(label));
   const flip = (label: string) =>
     setChosen(chosen.includes(label) ? chosen.filter((one) => one !== label) : [...chosen, label]);

@@ -95,7 +95,7 @@ const isWords = (value: SetValue): value is Readonly<Record<string, string>> =>
 const partsOf = (text: string): string[] => text.split(/[\s;]+/).filter(Boolean);
 const numberIn = (part: string): number => Number(part.replace(",", "."));
 
-/** Why a text is no list of numbers; undefined when it is one. */
+/** Why a text is no list of numbers; undefined if it is one. */
 function faultInNumbers(text: string, most: number): string | undefined {
   const parts = partsOf(text);
   const odd = parts.find((part) => !Number.isFinite(numberIn(part)));
@@ -121,7 +121,7 @@ function NumberControl({
   const [fault, setFault] = useState<string | undefined>(undefined);
   useEffect(() => setText(shown), [shown]);
   const save = (now: string, unread = false) => {
-    // The field says nothing of what it can't read; that stays there to be put right.
+    // The field says nothing of what it can't read; that stays there to be corrected.
     setFault(unread ? "Enter a number." : undefined);
     if (unread) return;
     const number = Number(now.replace(",", "."));

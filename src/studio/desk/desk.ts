@@ -47,7 +47,7 @@ export interface Overview {
 /** One variant as a table shows it. */
 export interface VariantRow {
   product: string;
-  /** The variant in the words of a mend. */
+  /** The variant in the words of a correction. */
   variant: string;
   /** Values of the asked fields, in their order. */
   cells: string[][];
@@ -79,7 +79,10 @@ export class Desk {
     return this.#opened.facts;
   }
 
-  /** Does these mends over the imported catalogue, in the place of those done before, with the shop's collections as they are. */
+  /**
+   * Does these corrections over the imported catalogue, in the place of those done before, with the shop's collections
+   * as they are.
+   */
   mend(mends: readonly Mend[], collections = this.#collections): Overview {
     return this.#mend(this.#opened.source, mends, collections);
   }
@@ -109,7 +112,7 @@ export class Desk {
     };
   }
 
-  /** All that there is to say about one field; undefined when there is none with this key. */
+  /** All that there is to say about one field; undefined if there is none with this key. */
   detail(key: string): FieldDetail | undefined {
     return this.#facts.detail(key);
   }
@@ -143,7 +146,7 @@ export class Desk {
     return { profile, values: new Set(options.map(({ id }) => id)) };
   }
 
-  /** The page at an address, with its layout; undefined when there is none. @param first the shop's first panel */
+  /** The page at an address, with its layout; undefined if there is none. @param first the shop's first panel */
   page(address: string, pages: PagesDocument, first: string | undefined): ShownPage | undefined {
     return shownPage(address, pages, this.#facts.pageFacts(), first);
   }
@@ -154,7 +157,7 @@ export class Desk {
   }
 
   /**
-   * Pages in numbers, each worked out once for as long as what it is made of says the same.
+   * Pages in numbers, each computed once for as long as its parts says the same.
    * @param panels every panel of the shop by slug, the first first
    */
   async figures(

@@ -8,7 +8,7 @@ interface Props {
   shop: string;
   /** Number that the next edition has. */
   next: number;
-  /** Differences since the last; undefined where there is none, or they are not counted yet. */
+  /** Differences since the last; undefined if there is none, or they are not counted yet. */
   changes: number | undefined;
   published(): void;
 }

@@ -32,7 +32,7 @@ export interface Preview {
   same?: true;
   /** SHA-256 of the file in hex, where the browser can work it out. */
   hash?: string | undefined;
-  /** Headings of the columns that tell products apart; none where it is all that a row says. */
+  /** Headings of the columns that tell products apart; none if it is all that a row says. */
   by: string[];
   /** Columns that are taken for what less than half of their cells are. */
   hardly: UnreadableColumn[];
@@ -88,7 +88,7 @@ export class FileReader {
 
   /**
    * Takes a file.
-   * @param progress is told the share read so far
+   * @param progress receives the share read so far
    * @param anyway also where it is the very file that the shop has
    */
   async open(file: Blob, progress: (share: number) => void, anyway = false): Promise<Preview> {
@@ -143,7 +143,7 @@ export class FileReader {
     }
   }
 
-  /** The catalogue of the last preview in binary form. @throws RangeError when there is none */
+  /** The catalogue of the last preview in binary form. @throws RangeError if there is none */
   pack(): Uint8Array<ArrayBuffer> {
     if (!this.#catalogue) throw new RangeError("No catalogue has been read yet. Choose a file first.");
     return encodeCatalogue(this.#catalogue);
@@ -172,7 +172,7 @@ const offered = (one: Ranked): Preview["facets"][number] => ({
   why: reasonFor(one),
 });
 
-/** SHA-256 in hex; undefined where the page is not one that a browser lets work it out. */
+/** SHA-256 in hex; undefined if the page is not one that a browser lets work it out. */
 async function hashOf(bytes: Uint8Array<ArrayBuffer>): Promise<string | undefined> {
   if (!globalThis.crypto?.subtle) return undefined;
   const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", bytes));

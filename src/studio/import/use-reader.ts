@@ -17,7 +17,7 @@ interface State {
 
 const idle: State = { file: undefined, preview: undefined, busy: undefined, trouble: undefined };
 
-/** Keeps a preview of a file that a worker reads; a new file takes the place of one under way, and reading can be stopped. */
+/** Keeps a preview of a file that a worker reads; a new file replaces one under way, and reading can be stopped. */
 export function useReader(known: KnownColumns) {
   const worker = useRef<{ thread: Worker; service: Remote<ReaderService> } | undefined>(undefined);
   const turn = useRef(0);
@@ -80,8 +80,7 @@ export function useReader(known: KnownColumns) {
       if (worker.current) void show(worker.current.service.preview(reading), mine);
     },
     /**
-     * The changes that the file would make to a shop; undefined where they could not be computed, and `trouble`
-     * says why.
+     * The changes that the file would make to a shop; undefined if they could not be computed, and `trouble` says why.
      */
     async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]): Promise<ChangeSummary | undefined> {
       const mine = ++turn.current;

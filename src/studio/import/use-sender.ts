@@ -12,7 +12,7 @@ export function useSender(reader: Reader) {
     trouble,
     stop: () => stopper.current?.abort(),
     forget: () => setTrouble(undefined),
-    /** @returns undefined when it did not work; `trouble` then says why */
+    /** @returns undefined if it did not work; `trouble` then says why */
     async send<T>(path: string, words: string, values: Record<string, string>): Promise<T | undefined> {
       const { preview, file } = reader;
       if (!preview || !file) return undefined;

@@ -18,7 +18,7 @@ const words = (miss: LookIssue): string => {
     : `${miss.seen?.as === "text" ? "Text" : miss.seen?.as} at ${ratio}`;
 };
 
-/** Everything that is hard to see or to hit, worst first, each with what mends it; or all at once. */
+/** Everything that is hard to see or to hit, worst first, each with what corrections it; or all at once. */
 export function JudgedList() {
   const { store, session } = useLook();
   const look = useLookDocument();

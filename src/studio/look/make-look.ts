@@ -6,7 +6,10 @@ import type { LookDocument } from "../../core/look/look-schema.ts";
 import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
-/** Adds a look to the shop; the shop's first look becomes the one of its pages. @returns its slug; undefined when it could not be added, which is told */
+/**
+ * Adds a look to the shop; the shop's first look becomes the one of its pages.
+ * @returns its slug; undefined if it could not be added, which is told
+ */
 export function useAddLook(): (document: LookDocument) => Promise<string | undefined> {
   const { shop, settings } = useOpenShop();
   const { mutate } = useSWRConfig();

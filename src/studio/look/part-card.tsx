@@ -29,7 +29,7 @@ interface Props {
   part: string;
   state: TokenState;
   pick(part: string, state: TokenState): void;
-  /** Parts that can be chosen; all where it is absent. */
+  /** Parts that can be chosen; all if absent. */
   among?: readonly string[];
 }
 

@@ -19,7 +19,7 @@ export interface OpenedNumber {
 export interface Measured {
   lines: readonly { words: string; more: string }[];
   again: number;
-  /** How it was worked out again, for example “by the formula of WCAG 2.2”. */
+  /** How it was computed again, for example “by the formula of WCAG 2.2”. */
   how: string;
 }
 

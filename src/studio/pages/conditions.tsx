@@ -16,7 +16,10 @@ interface Props {
   set(conditions: Condition[], words: string): void;
 }
 
-/** Conditions over fields, one a field: values of which any will do, or a range. Chosen the way products are narrowed down. */
+/**
+ * Conditions over fields, one per field: values of which any will do, or a range. Chosen the way products are narrowed
+ * down.
+ */
 export function Conditions({ conditions, within, set }: Props) {
   const { profileOf, fieldOf } = useOpenShop();
   const [open, setOpen] = useState<string[]>([]);

@@ -12,7 +12,7 @@ import type { RehearsedBand } from "./wishes.ts";
 interface Props {
   band: RehearsedBand;
   run: Run | undefined;
-  /** How it differs from the latest edition, and how that is called; undefined where there is none, or not yet. */
+  /** How it differs from the latest edition, and how that is called; undefined if there is none, or not yet. */
   against: Robust | undefined;
   edition: string | undefined;
   chosen: boolean;

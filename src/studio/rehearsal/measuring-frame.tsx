@@ -15,7 +15,7 @@ interface Props {
   measured(measures: ReadonlyMap<string, Measure>): void;
 }
 
-/** After so many ms without a word from the page what is there is told: a panel that stands nowhere has no height. */
+/** After this many ms without a word from the page what is there is told: a panel that stands nowhere has no height. */
 const patience = 2500;
 
 /** The page out of sight, on which the rows of its panels are measured, one panel after the other. */

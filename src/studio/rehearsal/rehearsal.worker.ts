@@ -123,7 +123,7 @@ const service = {
     };
   },
 
-  /** Reads a list of real visits. @throws Error where no column names products */
+  /** Reads a list of real visits. @throws Error if no column names products */
   async visits(data: string, text: string, chosen?: VisitColumns): Promise<VisitsRead> {
     const { catalogue } = (await factsAt(data)).index;
     const { header, records } = readCsv(text);

@@ -20,7 +20,7 @@ export function useListAnew(kind: ManyKind): () => Promise<unknown> {
 interface Says {
   /** Makes another one of it, under a name. */
   duplicate(name: string): void;
-  /** Why the open one has to stay; undefined where it may be removed. */
+  /** Why the open one has to stay; undefined if it may be removed. */
   keep: string | undefined;
   /** Called once a different one is the first. @param name of that one */
   newFirst?(name: string): string | undefined;

@@ -11,7 +11,9 @@ const opened = new Map<string, DocumentStore<never>>();
 /** Their steps have one order. */
 const clock = new StepClock();
 
-/** The open document of a kind at an address; undefined where it is not open. An address leads to documents of one kind. */
+/**
+ * The open document of a kind at an address; undefined if it is not open. An address leads to documents of one kind.
+ */
 const openAt = <K extends KindName>(_kind: K, path: string) =>
   opened.get(path) as DocumentStore<DocumentOf<K>> | undefined;
 
@@ -21,7 +23,10 @@ function keep<K extends KindName>(path: string, stored: Stored<DocumentOf<K>>): 
   return store;
 }
 
-/** A document of the shop, opened once in a tab; undefined until it is there. @param slug for a kind of which there are many */
+/**
+ * A document of the shop, opened once in a tab; undefined until it is there.
+ * @param slug for a kind of which a shop has many
+ */
 export function useDocument<K extends KindName>(
   shop: string,
   kind: K,

@@ -12,7 +12,7 @@ export interface Entry {
 interface Props {
   /** Its purpose, for assistive technology. */
   title: string;
-  /** Worked out when it opens. */
+  /** Computed when it opens. */
   entries(): readonly Entry[];
   className?: string;
 }

@@ -17,7 +17,7 @@ interface Props {
   className?: string;
 }
 
-/** Removed things that can still be restored; nothing where there are none. */
+/** Removed things that can still be restored; nothing if there are none. */
 export function RemovedList({ path, pathOf, changed, title, className = "" }: Props) {
   const { data: removed } = useRemoved(path);
   if (!removed || removed.length === 0) return null;

@@ -11,6 +11,6 @@ export function rememberShift(shop: string, address: string, felt: number): void
   results.setState((now) => ({ [key]: Math.max(felt, now[key] ?? 0) }));
 }
 
-/** The worst shift of a page; undefined where none was tried. */
+/** The worst shift of a page; undefined if none was tried. */
 export const useShift = (shop: string, address: string): number | undefined =>
   useStore(results, (now) => now[keyOf(shop, address)]);

@@ -29,7 +29,7 @@ let current: Typing | undefined;
 /** The typing that saves at this very moment. */
 export const currentTyping = (): Typing | undefined => current;
 
-/** After so many ms without a key what is typed is saved. */
+/** After this many ms without a key what is typed is saved. */
 const pause = 400;
 
 /** How many fields have text in them that is not yet part of a document. */

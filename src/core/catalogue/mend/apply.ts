@@ -17,8 +17,8 @@ import { splitCell } from "../values.ts";
 import type { Mend, MendOf } from "./mend-schema.ts";
 
 /**
- * A catalogue with mends done over it, in their order; the one passed stays as it is. A mend of a field or
- * a product that is not there does nothing.
+ * Applies corrections to a catalogue, in order, and returns a new one. A correction for a missing field or product has
+ * no effect.
  */
 export function applyMends(source: Catalogue, mends: readonly Mend[]): Catalogue {
   if (mends.length === 0) return source;
@@ -40,7 +40,7 @@ export function applyMends(source: Catalogue, mends: readonly Mend[]): Catalogue
   return completeCatalogue(catalogue);
 }
 
-/** How many products a mend changes in the catalogue that it is done over. */
+/** Number of products changed by a correction. */
 export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
   const column = catalogue.columns.get(mend.field);
   if (!column) return 0;
@@ -63,9 +63,9 @@ export function mendedProducts(catalogue: Catalogue, mend: Mend): number {
 }
 
 /**
- * The name of a variant in a mend: its SKU where it has one, otherwise its position among the product's variants,
+ * The name of a variant in a correction: its SKU if it has one, otherwise its position among the product's variants,
  * from 1.
- * @param sku the field of SKUs, where it was looked up already
+ * @param sku the SKU field, if already looked up
  */
 export function variantName(
   catalogue: Catalogue,
@@ -86,7 +86,7 @@ const unitRule =
   ({ unit }: MendOf<"units">) =>
   (text: string): string[] => [convertMeasure(text, unit) ?? text];
 
-/** A field under another name, of another kind, level or unit. */
+/** A field with another name, kind, level or unit. */
 function describedAnew(field: Field, { name, values, level, unit, decimal, dates }: MendOf<"field">): Field {
   const { unit: _old, ...rest } = field;
   const given = values ?? (decimal ? "number" : dates ? "date" : field.given);
@@ -99,7 +99,10 @@ function describedAnew(field: Field, { name, values, level, unit, decimal, dates
   };
 }
 
-/** A field's cells read as the designer says that they are written; at product level each variant states what all of the product's do. */
+/**
+ * Reads a field's cells again as the designer describes them; at product level each variant gets the values of all the
+ * product's variants.
+ */
 function readAnew(catalogue: Catalogue, field: Field, column: Column, mend: MendOf<"field">): Column {
   const { values, separator, decimal, dates, level } = mend;
   const reader = cellReader({
@@ -123,7 +126,7 @@ function withWholeCells(column: Column): Column {
   return builder.build();
 }
 
-/** The column with every variant stating what any of its product's does. */
+/** The column with each variant stating the values of all its product's variants. */
 function sharedByProduct({ variantStart, productIds }: Catalogue, column: Column): Column {
   const builder = new ColumnBuilder();
   for (let p = 0; p < productIds.length; p++) {
@@ -136,7 +139,7 @@ function sharedByProduct({ variantStart, productIds }: Catalogue, column: Column
   return builder.build();
 }
 
-/** The column with every spelling put through a rule; a variant states each value once. */
+/** The column with every spelling mapped by a rule; a variant states each value once. */
 function withValues({ spellings, starts, codes }: Column, rule: (text: string) => string[]): Column {
   const becomes = spellings.map(rule);
   const builder = new ColumnBuilder();
@@ -158,7 +161,7 @@ function withCells(column: Column, variants: Iterable<number>, to: readonly stri
   return builder.build();
 }
 
-/** The variants that a mend of cells names. */
+/** The variants named by a correction of cells. */
 function cellsOf(catalogue: Catalogue, mend: MendOf<"set" | "cell">): number[] {
   const wanted = new Set(mend.kind === "set" ? mend.products : [mend.product]);
   const { productIds, variantStart } = catalogue;

@@ -33,6 +33,6 @@ function readValue(text: string, { kind, unit }: Pick<Field, "kind" | "unit">): 
   if (days) return has(writtenDay(text, "dmy") ?? text);
   if (!amounts || has(text) !== undefined) return has(text);
   const measured = unit ? convertMeasure(text, unit) : undefined;
-  // “1,234” has a group where a comma is not a decimal mark; “12,50” can only be a decimal comma.
+  // In “1,234” the comma may group thousands; in “12,50” it can only be a decimal mark.
   return has(measured ?? plainNumber(text, isNumberWith(text, ".") ? "." : ","));
 }

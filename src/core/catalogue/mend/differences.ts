@@ -2,7 +2,7 @@ import { listDifferences } from "../../document/differences.ts";
 import type { MendDocument } from "./mend-schema.ts";
 import { mendWords } from "./mend-words.ts";
 
-/** Lists the changes of the corrections. @param nameOf a field as shoppers read it */
+/** Lists the changes of the corrections. @param nameOf the label of a field for shoppers */
 export function* mendDifferences(
   before: MendDocument,
   after: MendDocument,

@@ -2,10 +2,10 @@ import type { Edit } from "../../document/edit.ts";
 import type { Mend, MendDocument, NewMend } from "./mend-schema.ts";
 import { mendWords } from "./mend-words.ts";
 
-/** One step over a shop's mends. */
+/** One undoable step over a shop's corrections. */
 export type MendEdit = Edit<MendDocument>;
 
-/** Puts a mend after the others. A cell, or a field's reading, that is set again takes the place of what was set before. */
+/** Appends a correction. One for the same cell, or the same field's reading, replaces the earlier one. */
 export const addMend = (mend: NewMend, fieldName: string): MendEdit => ({
   words: mendWords(mend, fieldName),
   change: ({ mends }) => {
@@ -16,7 +16,7 @@ export const addMend = (mend: NewMend, fieldName: string): MendEdit => ({
   },
 });
 
-/** Takes one mend back and leaves the others. */
+/** Removes one correction and leaves the others. */
 export const removeMend = (id: string, words: string): MendEdit => ({
   words: `Undo: ${words}`,
   change: ({ mends }) => {
@@ -25,7 +25,10 @@ export const removeMend = (id: string, words: string): MendEdit => ({
   },
 });
 
-/** Lets go what was set by hand for some products, so that they say what their file says. @param cells by mend and product */
+/**
+ * Clears values set by hand for some products, so that the file's own values apply again.
+ * @param cells by correction and product
+ */
 export const clearSetValues = (cells: readonly { mend: string; product: string }[]): MendEdit => ({
   words: cells.length === 1 ? "Remove a correction" : `Remove ${cells.length.toLocaleString("en")} corrections`,
   change: (document) => {

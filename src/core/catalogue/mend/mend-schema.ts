@@ -4,7 +4,7 @@ import { fieldKinds } from "../field-kind-words.ts";
 import { fieldLevels } from "../field-names.ts";
 import { dateOrders, decimalMarks, separatorSchema } from "../reading-schema.ts";
 
-/** Version of the mending format that this code writes. */
+/** Version of the corrections format that this code writes. */
 export const mendFormat = 1;
 
 const value = () => someText(500);
@@ -12,18 +12,21 @@ const values = (most: number) => listOf(value(), most);
 const id = () => someText(60);
 
 const mends = {
-  /** Values that become others: one for a rename, several sources for a merge, several targets for a split, none to take them away. */
+  /**
+   * Replaces values: one for a rename, several sources for a merge, several targets for a split, no target to remove
+   * them.
+   */
   values: exact({ id: id(), kind: oneOf(["values"]), field: value(), from: values(2000).min(1), to: values(50) }),
   /** All variants of some products state these values. */
   set: exact({ id: id(), kind: oneOf(["set"]), field: value(), products: values(200_000).min(1), to: values(50) }),
   /** One variant states these values. */
   cell: exact({ id: id(), kind: oneOf(["cell"]), field: value(), product: value(), variant: value(), to: values(50) }),
-  /** How a field is called and read, as far as that is otherwise than the file has it. */
+  /** A field's name and reading, where they differ from the file. */
   field: exact({
     id: id(),
     kind: oneOf(["field"]),
     field: value(),
-    /** Its name in the tool and, where a facet has no label of its own, for shoppers. */
+    /** Its name in the tool, and for shoppers where a facet has no label of its own. */
     name: text(200).optional(),
     /** The kind of its values. */
     values: oneOf(fieldKinds).optional(),
@@ -31,9 +34,9 @@ const mends = {
     separator: separatorSchema().optional(),
     decimal: oneOf(decimalMarks).optional(),
     dates: oneOf(dateOrders).optional(),
-    /** Whose it is: all variants of a product state what one of them does, or each its own. */
+    /** Product level: all variants of a product state the values of any of them. Variant level: each its own. */
     level: oneOf(fieldLevels).optional(),
-    /** Written behind its numbers; none where it is empty. */
+    /** Written after its numbers; none if empty. */
     unit: text(20).optional(),
   }),
   /** Values that are numbers with units become plain numbers in one unit. */
@@ -48,9 +51,12 @@ export const mendsSchema = exact({
 
 export type MendDocument = InferType<typeof mendsSchema>;
 
-/** One thing put right in a catalogue. Values are named by their identities, so that a mend also holds for spellings of later imports. */
+/**
+ * One correction of a catalogue. Values are given by identity, so that a correction also applies to spellings in later
+ * imports.
+ */
 export type Mend = MendDocument["mends"][number];
 export type MendOf<K extends Mend["kind"]> = Extract<Mend, { kind: K }>;
 
-/** A mend that has no id yet. */
+/** A correction that has no id yet. */
 export type NewMend = { [K in Mend["kind"]]: Omit<MendOf<K>, "id"> }[Mend["kind"]];

@@ -1,7 +1,7 @@
 import { fieldKindWords } from "../field-kind-words.ts";
 import type { MendOf, NewMend } from "./mend-schema.ts";
 
-/** The effect of a mend, in words. @param name of the mended field */
+/** A correction in words. @param name of the corrected field */
 export function mendWords(mend: NewMend, name: string): string {
   switch (mend.kind) {
     case "values": {

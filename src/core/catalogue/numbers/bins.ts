@@ -2,8 +2,8 @@ import { scaleEnds, scaleOf } from "./scale.ts";
 import { roundStep, tidy } from "./ticks.ts";
 
 /**
- * Edges of about so many bins between two numbers: of equal width with round edges, or with `bent` of equal length on
- * the bent scale of those numbers. There are at least two.
+ * Edges of about the given number of bins: of equal width with round edges, or, with `bent`, of equal length on a
+ * logarithmic-like scale. At least two edges.
  */
 export function binEdges(min: number, max: number, bins: number, bent = false): number[] {
   const { stops } = bent ? scaleOf(scaleEnds({ least: min, most: max, bent, step: 0, days: false }), true) : noStops;
@@ -13,14 +13,17 @@ export function binEdges(min: number, max: number, bins: number, bent = false): 
     const last = stops.at(-1) ?? max;
     return edges.at(-1) === last ? edges : [...edges, last];
   }
-  // Values too close together for a round width all stand in one bin.
+  // Values too close together for a round width share one bin.
   const width = roundStep(max - min || 1, bins) || max - min || 1;
   const from = Math.floor(min / width) * width;
   const count = Math.max(1, Math.min(bins * 4, Math.ceil((max - from) / width)));
   return Array.from({ length: count + 1 }, (_, at) => tidy(from + at * width));
 }
 
-/** The bin that a number lies in; below all edges the first, above them the last. By halves, since a shop has many numbers; own code, since shoppers fetch it. */
+/**
+ * The bin of a number; numbers outside belong to the first or last bin. A binary search of our own, since shoppers
+ * download it.
+ */
 export function binOf(edges: readonly number[], value: number): number {
   let [low, high] = [0, Math.max(0, edges.length - 2)];
   while (low < high) {

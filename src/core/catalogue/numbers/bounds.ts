@@ -1,8 +1,8 @@
 /**
- * The largest number that is taken from a file, a form or a request, and with a minus the least. Beyond it,
- * numbers that stand side by side can no longer be told apart. Source: IEEE 754, binary64 (2^53 − 1).
+ * The largest number accepted from a file, a form or a request, and negated the smallest. Beyond it adjacent integers
+ * can't be distinguished. Source: IEEE 754, binary64 (2^53 − 1).
  */
 export const largest = Number.MAX_SAFE_INTEGER;
 
-/** Whether a number is one that can be counted with. */
+/** Whether a number is finite and small enough to count with. */
 export const isCountable = (value: number): boolean => Math.abs(value) <= largest;

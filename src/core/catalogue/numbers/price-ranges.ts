@@ -4,17 +4,16 @@ import type { Range } from "./range-schema.ts";
 import { roundStep, tidy } from "./ticks.ts";
 
 /**
- * Limits that part values into about so many ranges with round numbers between them: of equal width, or with
- * about as many values in each; a number that many values are has a range to itself. Fewer where the values lie too
- * close together.
- * @param sorted values in rising order; for shares of products, the lowest of each product
+ * Limits that divide values into about the given number of ranges at round numbers: of equal width, or with about as
+ * many values in each; a very frequent number gets a range of its own. Fewer if the values lie too close together.
+ * @param sorted values in ascending order; for shares of products, the lowest of each product
  */
 export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Binning): number[] {
   const at = (share: number) =>
     sorted[Math.max(0, Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1))))] ?? 0;
   const [least, most] = [at(0), at(1)];
   if (parts < 2 || least === most) return [];
-  // Numbers so small that no step between them can be told have no ticks.
+  // Numbers too small for a distinguishable step have no ticks.
   if (by === "width" && roundStep(most - least, parts) === 0) return [];
   if (by === "width") return rising(ticks(least, most, parts).map(tidy), least, most);
   const slack = 0.3 / parts;
@@ -30,8 +29,8 @@ export function roundLimits(sorted: ArrayLike<number>, parts: number, by: Binnin
 }
 
 /**
- * The same where so many values are one number that equal shares would end on it: that number has a range to itself, and
- * the rest is split evenly.
+ * The same if one number is so frequent that equal shares would end on it: that number gets a range of its own, and
+ * the rest is divided evenly.
  */
 function aroundHeaps(sorted: ArrayLike<number>, parts: number): number[] {
   const n = sorted.length;
@@ -46,7 +45,7 @@ function aroundHeaps(sorted: ArrayLike<number>, parts: number): number[] {
       let next = start;
       while (next < n && at(next) <= floor) next++;
       if (next >= n) break;
-      // Just above the heap, at the roundest number that begins what follows.
+      // Just above the frequent number, at the roundest number that starts the next range.
       limit = roundest(floor + (at(next) - floor) / 100, at(next), at(next));
     }
     if (limit <= floor || limit >= at(n - 1)) break;
@@ -56,7 +55,7 @@ function aroundHeaps(sorted: ArrayLike<number>, parts: number): number[] {
   return limits;
 }
 
-/** The numbers between two ends and above all before them. */
+/** The limits between two ends, in ascending order without repeats. */
 function rising(limits: readonly number[], least: number, most: number): number[] {
   const kept: number[] = [];
   for (const limit of limits) if (limit > (kept.at(-1) ?? least) && limit < most) kept.push(limit);
@@ -64,8 +63,8 @@ function rising(limits: readonly number[], least: number, most: number): number[
 }
 
 /**
- * The ranges between limits: a limit is the first number of the range that it begins. The first and the last are open,
- * so that nothing is left out however the catalogue changes.
+ * The ranges between limits: a limit is the first number of its range. The first and last range are open, so that no
+ * product is left out however the catalogue changes.
  */
 export function rangesBetween(limits: readonly number[]): Range[] {
   const [first] = limits;
@@ -75,10 +74,10 @@ export function rangesBetween(limits: readonly number[]): Range[] {
   return [{ below: first }, ...between, { min: last }];
 }
 
-/** Powers of ten that round numbers are looked for in, below that of the larger end. */
+/** Powers of ten to try for round numbers, below that of the larger end. */
 const powers = 24;
 
-/** The multiple of the largest 1, 2 or 5 × 10^n that lies between two numbers; of several the one nearest to `wanted`. */
+/** The multiple of the largest 1, 2 or 5 × 10^n between two numbers; of several the one nearest to `wanted`. */
 function roundest(low: number, high: number, wanted: number): number {
   if (low === high) return low;
   const top = Math.ceil(Math.log10(Math.max(Math.abs(low), Math.abs(high))));

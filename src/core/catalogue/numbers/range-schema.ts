@@ -5,8 +5,8 @@ import { largest } from "./bounds.ts";
 const end = () => numberIn(-largest, largest);
 
 /**
- * A stretch of a number line; an end that is left out is open. `min` and `max` are in it, `below` is not: so ranges
- * that stand side by side part the numbers between them, and none is in two.
+ * A section of a number line; a missing end is open. `min` and `max` are inclusive and `below` is exclusive, so that
+ * adjacent ranges share no number.
  */
 export const rangeSchema = exact({ min: end(), max: end(), below: end() });
 export type Range = InferType<typeof rangeSchema>;

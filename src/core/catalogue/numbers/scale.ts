@@ -1,9 +1,9 @@
 import { roundEnds, roundStep, tidy } from "./ticks.ts";
 
-/** About how many stops there are between the ends. */
+/** Approximate number of stops between the ends. */
 const stops = 100;
 
-/** A range's scale: the true ends of its products, and where the scale begins, stops and steps. */
+/** A range's scale: the true ends of its products, and where the scale starts, ends and steps. */
 export interface Ends {
   least: number;
   most: number;
@@ -14,16 +14,16 @@ export interface Ends {
 
 /** The inputs of a scale. */
 export interface ScaleWishes {
-  /** The smallest and the largest value that there is. */
+  /** The smallest and largest value that occurs. */
   least: number;
   most: number;
-  /** Ends that the designer has typed; the values' own where one is null. */
+  /** Ends typed by the designer; null uses the values' own end. */
   typed?: { min: number | null; max: number | null };
-  /** Equal lengths are about equal ratios. */
+  /** Equal distances are about equal ratios. */
   bent: boolean;
-  /** From stop to stop; 0 for a round one. */
+  /** Distance between stops; 0 for a round one. */
   step: number;
-  /** Days have no rounder ends than themselves. */
+  /** Days are not rounded. */
   days: boolean;
 }
 
@@ -34,22 +34,22 @@ export function scaleEnds({ least, most, typed, bent, step: wanted, days }: Scal
   if (days) return { ...given, step: wanted || 1 };
   const step = wanted || roundStep(given.max - given.min || 1, stops) || 1;
   if (typed) return { ...given, step };
-  // On a bent scale a round 0 in front of the least value would take most of its length.
+  // On a logarithmic-like scale, rounding down to 0 would waste most of its length.
   if (bent && from > 0)
     return { ...given, min: tidy(floorTo(from, roundBelow(from))), max: roundEnds(0, to, roundBelow(to)).max, step };
   return { ...given, ...roundEnds(from, to, step), step };
 }
 
-/** How values lie along a track of length 1, and where its handles stop. */
+/** Maps values to positions on a track of length 1, and lists where its handles stop. */
 export interface Scale {
   share(value: number): number;
-  /** Values that a handle stops at, from one end to the other; undefined for every step alike. */
+  /** Values at which a handle stops, in ascending order; undefined if the steps are equal. */
   stops: readonly number[] | undefined;
 }
 
 /**
- * An even scale, or a bent one, on which stops stand equally far apart that are round numbers a twentieth
- * to a tenth larger each: equal lengths are about equal ratios.
+ * A linear scale, or a logarithmic-like one with evenly spaced stops at round numbers, each a twentieth to a tenth
+ * larger than the last.
  */
 export function scaleOf({ min, max, step }: Ends, bent: boolean): Scale {
   const span = max - min || 1;
@@ -58,7 +58,7 @@ export function scaleOf({ min, max, step }: Ends, bent: boolean): Scale {
   return { share: (value) => placeIn(list, value) / (list.length - 1), stops: list };
 }
 
-/** The place of a value among rising stops, between two of them where it lies between. */
+/** The fractional index of a value among ascending stops. */
 export function placeIn(list: readonly number[], value: number): number {
   const at = list.findIndex((stop) => stop >= value);
   const [here, before] = [list[at], list[at - 1]];
@@ -66,10 +66,12 @@ export function placeIn(list: readonly number[], value: number): number {
   return before === undefined ? 0 : at - (here - value) / (here - before);
 }
 
-/** Stops on a bent scale; beyond so many it is drawn even. A factor of 10 takes about 27 of them. */
+/**
+ * Maximum number of stops on a logarithmic-like scale; with more, a linear one is used. A factor of 10 takes about 27.
+ */
 const mostStops = 600;
 
-/** Stops from end to end; below 0 they are as above it, mirrored. None where there would be too many. */
+/** Stops between two ends, mirrored below 0. None if there would be too many. */
 function bentStops(min: number, max: number, step: number): number[] {
   if (min >= 0) return stopsAbove(min, max, step);
   const below = stopsAbove(Math.max(0, -max), -min, step)

@@ -1,8 +1,8 @@
 /** Numbers with a unit behind them, such as `40 cm` or `1,5 l`. */
 export interface UnitFinding {
-  /** The unit that most of them carry. */
+  /** The most frequent unit. */
   unit: string;
-  /** How many of the values are numbers with some unit, and how many values there are. */
+  /** Number of values with some unit, and of all values. */
   matching: number;
   outOf: number;
   /** All units found, the most frequent first. */
@@ -18,7 +18,7 @@ export function parseMeasure(text: string): { number: number; unit: string } | u
   return { number: Number(number.replace(",", ".")), unit: unit.toLowerCase() };
 }
 
-/** Looks whether most of a field's values are numbers with units; undefined when fewer than four in five are. */
+/** Checks whether most of a field's values are numbers with units; undefined if fewer than four in five are. */
 export function findUnits(values: readonly string[]): UnitFinding | undefined {
   const uses = new Map<string, number>();
   for (const value of values) {
@@ -32,14 +32,20 @@ export function findUnits(values: readonly string[]): UnitFinding | undefined {
   return unit === undefined ? undefined : { unit, units, matching, outOf: values.length };
 }
 
-/** Units of one quantity, each in the first of its line. SI prefixes and, for volume, the litre. Source: SI Brochure, 9th edition, tables 7 and 8. */
+/**
+ * Units of one quantity per line, each as a multiple of the first. SI prefixes and, for volume, the litre. Source: SI
+ * Brochure, 9th edition, tables 7 and 8.
+ */
 const scales: Record<string, number>[] = [
   { mm: 0.001, cm: 0.01, dm: 0.1, m: 1, km: 1000 },
   { ml: 0.001, cl: 0.01, dl: 0.1, l: 1 },
   { mg: 0.000_001, g: 0.001, kg: 1, t: 1000 },
 ];
 
-/** A value with a unit as a plain number in another unit of the same quantity, as text; undefined when it is none. */
+/**
+ * Converts a value with a unit to a plain number in another unit of the same quantity, as text; undefined if it has
+ * none.
+ */
 export function convertMeasure(text: string, unit: string): string | undefined {
   const measure = parseMeasure(text);
   if (!measure) return undefined;
@@ -50,6 +56,6 @@ export function convertMeasure(text: string, unit: string): string | undefined {
     : undefined;
 }
 
-/** Whether all of some units can be written in one of them. */
+/** Whether all of some units can be converted to one of them. */
 export const areConvertible = (units: readonly string[]): boolean =>
   units.length === 1 || scales.some((scale) => units.every((unit) => Object.hasOwn(scale, unit)));

@@ -7,42 +7,42 @@ const yes = () => boolean().strict().required();
 
 /** One variant of a product, to be chosen in a listing. */
 export const cardVariant = exact({
-  /** Its place among the product's variants, from 0. */
+  /** Its index among the product's variants, from 0. */
   at: wholeIn(0, largest).required(),
   /** The values that set it apart from the others. */
   name: text(1000),
   price: amount(),
   was: amount(),
-  /** It is said to be out of stock, or to be in stock; neither where nothing is known. */
+  /** Out of stock, or in stock; neither if unknown. */
   soldOut: yes(),
   inStock: yes(),
-  /** It satisfies all that is chosen and what the page asks. */
+  /** It meets the selection and the page's conditions. */
   matches: yes(),
 });
 
-/** The data of one product in a listing; all of it belongs to the variants that satisfy the page and the choices. */
+/** A product in a listing; its data come from the variants that meet the page's conditions and the selection. */
 export const cardSchema = exact({
   id: someText(10_000),
   title: text(100_000),
   brand: text(100_000).optional(),
   /** Address of a picture that is safe to load. */
   image: text(10_000).optional(),
-  /** Where there is none: a few values that the product states. */
+  /** If there is none: a few values of the product. */
   facts: listOf(text(100), 3).optional().default(undefined),
-  /** The lowest present price, whether other variants cost more, and then how much at most. */
+  /** The lowest present price, whether other variants cost more, and the highest price. */
   price: amount(),
   from: yes(),
   most: amount(),
   /** The list price of that variant, when it is higher. */
   was: amount(),
-  /** All of it is out of stock, or some of it is in stock; neither where nothing is known. */
+  /** Entirely out of stock, or partly in stock; neither if unknown. */
   soldOut: yes(),
   inStock: yes(),
-  /** Place of the variant that is shown, when not all of the product's match. */
+  /** Index of the variant shown, if not all of the product's match. */
   variant: wholeIn(0, largest).optional(),
-  /** Values by field key, of the fields that were asked for. */
+  /** Values by field key, for the requested fields. */
   values: record(listOf(text(10_000), 1000)),
-  /** All variants, where they were asked for and there are several. */
+  /** All variants, if requested and there are several. */
   variants: listOf(cardVariant, 10_000).optional().default(undefined),
 });
 

@@ -8,7 +8,7 @@ import type { Card, CardVariant } from "./card-schema.ts";
 import { factsOf } from "./facts-of.ts";
 import { variantLabel } from "./variant-label.ts";
 
-/** Data wanted on a card beside what every card has. */
+/** Data wanted on a card besides what every card has. */
 export interface Shown {
   fields: readonly string[];
   variants: boolean;
@@ -17,8 +17,8 @@ export interface Shown {
 const nothingMore: Shown = { fields: [], variants: false };
 
 /**
- * The listing data of a product. Picture, price, sale and stock are those of its matching variants.
- * @param matches whether a variant satisfies the page and the choices; by default all do
+ * The listing data of a product. Picture, price, sale and stock come from its matching variants.
+ * @param matches whether a variant meets the page's conditions and the selection; all by default
  */
 export function cardOf(
   index: CatalogueIndex,
@@ -30,7 +30,7 @@ export function cardOf(
   const [first, last] = [catalogue.variantStart[product] ?? 0, catalogue.variantStart[product + 1] ?? 0];
   const all = Array.from({ length: last - first }, (_, i) => variantOf(index, first, first + i, matches));
   const found = all.filter((one) => one.matches);
-  // A product that is on the page has a variant that matches, but an empty choice of variants shows all.
+  // Every listed product has a matching variant; without any, all are shown.
   const shown = found.length > 0 ? found : all;
   const priced = shown.filter(({ price }) => price !== undefined);
   const cheapest = priced.reduce<CardVariant | undefined>(

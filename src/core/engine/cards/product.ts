@@ -7,13 +7,13 @@ import type { Card } from "./card-schema.ts";
 /** All that a product's own page shows. */
 export interface Product {
   card: Card;
-  /** Its description; empty where there is none. */
+  /** Its description; empty if there is none. */
   text: string;
   /** Its values of each field, over all its variants. */
   values: { field: Field; values: string[] }[];
 }
 
-/** A product by its id; undefined when there is none. */
+/** A product by its id; undefined if there is none. */
 export function productOf(index: CatalogueIndex, id: string): Product | undefined {
   const { catalogue } = index;
   const product = catalogue.productIds.indexOf(id);

@@ -2,7 +2,7 @@ import { valuesOf } from "../../catalogue/catalogue.ts";
 import { isFacetable } from "../../catalogue/field.ts";
 import type { CatalogueIndex } from "../index/catalogue-index.ts";
 
-/** The words that set a variant apart from the others of its product; its SKU or number where there are none. */
+/** The words that set a variant apart from the others of its product; its SKU or number if there are none. */
 export function variantLabel(index: CatalogueIndex, product: number, variant: number): string {
   const { catalogue } = index;
   const words = catalogue.fields

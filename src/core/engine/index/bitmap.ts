@@ -1,10 +1,10 @@
 /**
- * A set of record numbers below a fixed size, one bit each, in 32-bit words.
- * The words behind the last record stay zero, so that counting needs no mask.
+ * A set of record numbers below a fixed size, one bit each, in 32-bit words. Bits after the last record stay zero, so
+ * that counting needs no mask.
  */
 export type Bitmap = Uint32Array;
 
-/** Words of 32 bits that so many bits take. */
+/** Number of 32-bit words for a number of bits. */
 export const wordsFor = (size: number): number => (size + 31) >>> 5;
 
 /** No bit set, of so many. */
@@ -32,19 +32,19 @@ export function set(bits: Bitmap, id: number): void {
 /** Whether a bit is set. */
 export const has = (bits: Bitmap, id: number): boolean => ((bits[id >>> 5] ?? 0) & (1 << (id & 31))) !== 0;
 
-/** Keeps in `target` what is also in `other`. */
+/** Removes from `target` what is not in `other`. */
 export function intersect(target: Bitmap, other: Bitmap): Bitmap {
   for (let i = 0; i < target.length; i++) target[i] = (target[i] ?? 0) & (other[i] ?? 0);
   return target;
 }
 
-/** Puts into `target` what is in `other`. */
+/** Adds to `target` what is in `other`. */
 export function union(target: Bitmap, other: Bitmap): Bitmap {
   for (let i = 0; i < target.length; i++) target[i] = (target[i] ?? 0) | (other[i] ?? 0);
   return target;
 }
 
-/** Puts into `target` the records of a posting list. */
+/** Adds to `target` the records of a posting list. */
 export function insert(target: Bitmap, ids: Uint32Array): Bitmap {
   for (let i = 0; i < ids.length; i++) set(target, ids[i] ?? 0);
   return target;
@@ -57,14 +57,14 @@ export function count(bits: Bitmap): number {
   return total;
 }
 
-/** Calls `visit` for every record of the set, in rising order. */
+/** Calls `visit` for every record of the set, in ascending order. */
 export function forEach(bits: Bitmap, visit: (id: number) => void): void {
   for (let i = 0; i < bits.length; i++) {
     for (let word = bits[i] ?? 0; word !== 0; word &= word - 1) visit((i << 5) + 31 - Math.clz32(word & -word));
   }
 }
 
-/** The records of the set, in rising order. */
+/** The records of the set, in ascending order. */
 export function toIds(bits: Bitmap): Uint32Array {
   const ids = new Uint32Array(count(bits));
   let at = 0;

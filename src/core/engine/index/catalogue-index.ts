@@ -8,17 +8,20 @@ import { kept } from "./kept.ts";
 import type { Level, Merge, Option } from "./option-schema.ts";
 import { TextIndex } from "./text-index.ts";
 
-/** How a facet's field is read: as separate values, as a tree of paths, or as numbers. */
+/** How a facet's field is indexed: as separate values, as a tree of paths, or as numbers. */
 export type Shape = "options" | "tree" | "numbers";
 
 const noColumn: Column = { spellings: [], starts: new Uint32Array(1), codes: new Uint32Array() };
 
-/** Fields with merged options that are kept; merges are the asker's, so there is no end to them. */
+/**
+ * Maximum number of cached fields with merged options; merges are part of a question, so there is no limit to their
+ * variety.
+ */
 const mostMerged = 100;
 
 /**
- * A catalogue made ready for matching and counting. Each field is coded when it is first asked for
- * and kept, so that a shop with many attributes pays only for those that its panels use.
+ * A catalogue indexed for matching and counting. Each field is indexed on first use and cached, so that a shop with
+ * many attributes pays only for those in its panels.
  */
 export class CatalogueIndex {
   readonly catalogue: Catalogue;
@@ -41,7 +44,7 @@ export class CatalogueIndex {
     this.#fields = new Map(catalogue.fields.map((field) => [field.key, field]));
   }
 
-  /** The field with this key, or undefined when the catalogue has none. */
+  /** The field with this key, or undefined if the catalogue has none. */
   field(key: string): Field | undefined {
     return this.#fields.get(key);
   }
@@ -68,7 +71,7 @@ export class CatalogueIndex {
     return kept(this.#numbers, key, () => indexNumbers(this.catalogue, this.#known(key), this.level(key)));
   }
 
-  /** The records that state a field at all. @param numbers only what is a number or a date counts */
+  /** The records that state a field. @param numbers count only numbers and dates */
   stating(key: string, numbers = false): { level: Level; bits: Bitmap } {
     return kept(this.#stating, `${numbers} ${key}`, () => {
       if (!numbers) {
@@ -83,12 +86,12 @@ export class CatalogueIndex {
     });
   }
 
-  /** Each spelling's place in order, worked out once; see {@link valuePlaces}. */
+  /** Each spelling's sort position, cached; see {@link valuePlaces}. */
   places(key: string): Float64Array {
     return kept(this.#places, key, () => valuePlaces(this.#known(key), this.catalogue.columns.get(key) ?? noColumn));
   }
 
-  /** The words of the catalogue; made with the first search, which most visits never come to. */
+  /** Text index, built for the first search: most visits never search. */
   get text(): TextIndex {
     this.#text ??= new TextIndex(this.catalogue);
     return this.#text;

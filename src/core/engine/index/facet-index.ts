@@ -12,25 +12,24 @@ import { buildPostings, type Postings, postingsOf } from "./postings.ts";
 export interface OptionIndex {
   level: Level;
   options: Option[];
-  /** Option identity → place in `options`. */
+  /** Option identity → index in `options`. */
   at: Map<string, number>;
   postings: Postings;
   forward: Forward;
-  /** The records of an option as a bitmap, kept once made. */
+  /** The records of an option as a bitmap, cached. */
   bits(option: number): Bitmap;
 }
 
 /**
- * Record → options. Where no record states two, `codes` holds each record's option and
- * `options.length` for none, so that counting needs no branch; otherwise record `r` states
- * `codes[starts[r]]` up to `codes[starts[r + 1]]`.
+ * Record → options. If no record states two, `codes` holds each record's option, and `options.length` for none, so
+ * that counting needs no branch; otherwise record `r` states `codes[starts[r]]` up to `codes[starts[r + 1]]`.
  */
 export interface Forward {
   codes: Uint16Array | Uint32Array;
   starts: Uint32Array | undefined;
 }
 
-/** The options that a record states, by their places. @param options how many there are */
+/** The indices of the options that a record states. @param options their number */
 export function optionsOfRecord({ codes, starts }: Forward, record: number, options: number): number[] {
   const [from, to] = starts ? [starts[record] ?? 0, starts[record + 1] ?? 0] : [record, record + 1];
   return [...codes.subarray(from, to)].filter((option) => option < options);
@@ -43,7 +42,9 @@ export interface NumberIndex {
   values: Float64Array;
 }
 
-/** Variant-level when any product has variants that disagree; one that states nothing disagrees with one that does. */
+/**
+ * Variant level if any product has variants that disagree; a variant without a value disagrees with one that has one.
+ */
 export function levelOf(catalogue: Catalogue, field: Field): Level {
   if (isAlwaysVariant(field.role)) return "variant";
   if (field.level) return field.level;

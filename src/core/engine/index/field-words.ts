@@ -21,7 +21,7 @@ export class FieldWords {
 
   /**
    * Calls back with the products of every word that is the one asked for, or with `prefix` begins with it.
-   * @param visit products in rising order, and whether the word is the very one
+   * @param visit products in ascending order, and whether the word is the very one
    */
   find(word: string, prefix: boolean, visit: (products: Uint32Array, exact: boolean) => void): void {
     for (let at = this.#from(word); at < this.words.length; at++) {

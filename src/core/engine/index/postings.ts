@@ -1,15 +1,15 @@
 import { countAt, prefixSums } from "../../catalogue/numbers/tally.ts";
 
 /**
- * Option → records, as one posting list after another: option `o` is stated by
- * `records[starts[o]]` up to `records[starts[o + 1]]`, in rising order, each record once.
+ * Option → records, as one posting list after another: option `o` is stated by `records[starts[o]]` up to
+ * `records[starts[o + 1]]`, in ascending order, each record once.
  */
 export interface Postings {
   starts: Uint32Array;
   records: Uint32Array;
 }
 
-/** The records of one option, in rising order. */
+/** The records of one option, in ascending order. */
 export const postingsOf = ({ starts, records }: Postings, option: number): Uint32Array =>
   records.subarray(starts[option], starts[option + 1]);
 

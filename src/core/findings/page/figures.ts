@@ -26,7 +26,7 @@ export interface PageFigures extends PageRef {
 }
 
 /**
- * A page in numbers: what each facet of each panel on it offers there. Undefined when there is no such page.
+ * A page in numbers: what each facet of each panel on it offers there. Undefined if there is no such page.
  * @param panels every panel of the shop by slug, the first first
  */
 export async function pageFigures(

@@ -34,7 +34,7 @@ export interface PageContext {
   panels: ReadonlyMap<string, PanelDocument>;
   /** Every panel of the shop, by slug, the first first. */
   all: ReadonlyMap<string, PanelDocument>;
-  /** The page at an address; undefined when there is none. */
+  /** The page at an address; undefined if there is none. */
   pageAt(address: string): PageRef | undefined;
   /** To all facets on the page, with nothing chosen. */
   answer: Answer;

@@ -45,7 +45,7 @@ const called: readonly [token: string, all: readonly string[], not?: readonly st
   ["panel.shadow", ["shadow"]],
 ];
 
-/** Of ours, the token that another tool's name seems to mean; undefined where none does or its kind is another. */
+/** Of ours, the token that another tool's name seems to mean; undefined if none does or its kind is another. */
 export function guessToken({ path, ours }: Pick<ForeignToken, "path" | "ours">): string | undefined {
   const said = new Set(words(path.replace(/([a-z])([A-Z])/g, "$1 $2")));
   return called.find(

@@ -59,7 +59,7 @@ function asBanded({ wide, medium, slim }: { [B in Band]?: TokenValue }, token: T
 /** The token that a value follows. */
 const referenceOf = (text: string): Token | undefined => byProperty.get(/^var\((--[\w-]+)\)$/.exec(text)?.[1] ?? "");
 
-/** A value of one property as a token has it. @returns undefined where it is none */
+/** A value of one property as a token has it. @returns undefined if it is none */
 function readValue(token: Token, text: string): TokenValue | undefined {
   switch (token.type) {
     case "colour":
@@ -98,7 +98,7 @@ function readShadow(text: string): TokenValue | undefined {
 }
 
 /**
- * The look that custom properties of this tool's names make. Rules of other things and other names are passed over.
+ * The look that custom properties of this tool's names make. Rules of other things and other names are skipped.
  * @throws PropertyFault
  */
 export function fromProperties(css: string, name: string): LookDocument {

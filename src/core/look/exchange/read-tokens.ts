@@ -39,7 +39,7 @@ export interface ForeignToken {
   /** Its groups and its name, joined by dots. */
   path: string;
   type: string;
-  /** Its value as ours has it; undefined where no type of ours has such. */
+  /** Its value as ours has it; undefined if no type of ours has such. */
   value: TokenValue | undefined;
   /** The type that ours has for it. */
   ours: TokenType | undefined;

@@ -28,7 +28,7 @@ export class Cascade {
   readonly rules: readonly SheetRule[];
   #matched = new WeakMap<Element, Found[]>();
   #variables = new WeakMap<Element, Map<string, string>>();
-  /** Selectors that the matcher knows nothing of are passed over after the first try. */
+  /** Selectors that the matcher knows nothing of are skipped after the first try. */
   #odd = new Set<string>();
 
   /** @throws SheetFault */

@@ -15,7 +15,7 @@ export interface Found {
 /** A selector with the declarations of its rule. */
 export interface SheetRule {
   selector: string;
-  /** Without the states of a pointer or a focus; undefined where there is none. */
+  /** Without the states of a pointer or a focus; undefined if there is none. */
   state: "hover" | "focus" | undefined;
   declarations: Found[];
 }

@@ -27,7 +27,7 @@ function atCommas(text: string): string[] {
   return [...parts, text.slice(start)].map((part) => part.trim());
 }
 
-/** A value with its variables put in. @returns undefined where one is not known, or they go round in a circle */
+/** A value with its variables put in. @returns undefined if one is not known, or they go round in a circle */
 export function withVariables(value: string, variables: Variables, depth = 0): string | undefined {
   if (depth > 30 || value.length > 10_000) return undefined;
   const at = value.search(/\bvar\(/);

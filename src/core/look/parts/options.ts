@@ -25,7 +25,7 @@ const ticks = {
   none: "polygon(0 0, 0 0, 0 0)",
 } as const;
 
-/** Of a box: what a picture takes the place of. */
+/** Of a box: what a picture replaces. */
 const underPicture = { under: "picture" } as const;
 const inOption = ":is(.zt-box, .zt-plain-option, .zt-switch) .zt-count";
 

@@ -3,7 +3,7 @@ import type { BrowseState } from "./browse-state.ts";
 
 /**
  * The part of the state that a shopper's step moves bit by bit: the ends of one field's range, or the search words.
- * @returns a name, the same for all steps that move the same; undefined where a step does anything else
+ * @returns a name, the same for all steps that move the same; undefined if a step does anything else
  */
 export function continuousPart(
   { selection: before, sort }: BrowseState,

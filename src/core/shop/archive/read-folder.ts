@@ -27,7 +27,7 @@ import {
 import type { WholeShop } from "./whole-shop.ts";
 
 /**
- * The shop of a folder. Files that are not the shop's own (a README, a hidden folder) are passed over.
+ * The shop of a folder. Files that are not the shop's own (a README, a hidden folder) are skipped.
  * @param known the catalogue, where it does not stand in `catalogue.csv`
  * @throws FolderFault with the file and the line of the first thing that cannot be used
  */

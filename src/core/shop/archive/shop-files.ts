@@ -8,7 +8,7 @@ export type ShopFiles = ReadonlyMap<string, Uint8Array>;
 export class FolderFault extends Error {
   override name = "FolderFault";
   readonly file: string;
-  /** From 1; undefined where it is about the whole file. */
+  /** From 1; undefined if it is about the whole file. */
   readonly line: number | undefined;
   constructor(file: string, line: number | undefined, message: string) {
     super(`${file}${line === undefined ? "" : `, line ${line}`}: ${message}`);
@@ -39,7 +39,7 @@ export const ownFolders = (): string[] => [
   "pictures",
 ];
 
-/** Whether a path is one of a shop's own files. What else is beside them is passed over. */
+/** Whether a path is one of a shop's own files. What else is beside them is skipped. */
 export function isOwnFile(path: string): boolean {
   const [first = "", second, ...deeper] = path.split("/");
   if (deeper.length > 0) return false;

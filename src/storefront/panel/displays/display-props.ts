@@ -12,7 +12,7 @@ import type { Say } from "../../words/say.ts";
 export interface OptionView {
   id: string;
   label: string;
-  /** Products that it leads to, or undefined when the facet shows no counts. */
+  /** Products that it leads to, or undefined if the facet shows no counts. */
   count: number | undefined;
   chosen: boolean;
   /** Leads nowhere and is shown faded; it cannot be chosen. */
@@ -48,7 +48,7 @@ export interface DisplayProps {
   toggle(option: string): void;
   /** Replaces the choice; undefined clears it. */
   choose(choice: Choice | undefined): void;
-  /** How many products a choice would lead to, before it is made; undefined where that cannot be asked. */
+  /** How many products a choice would lead to, before it is made; undefined if that cannot be asked. */
   peek(choice: Choice): number | Promise<number> | undefined;
   /** A number of this field as shoppers read it. */
   format(value: number): string;

@@ -43,7 +43,7 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
   const take = (input: HTMLInputElement) => {
     const number = valueIn(input.value);
     const odd = Number.isNaN(number) && input.value.trim() !== "";
-    // Told by the browser in its own way, and heard; what was typed stays to be put right.
+    // Told by the browser in its own way, and heard; what was typed stays to be corrected.
     judge(odd ? say("notNumber") : "");
     setTyped(odd ? input.value : undefined);
     byKeys.current = false;

@@ -58,7 +58,7 @@ export function RangeInputs({ name, field, settings, label, choice, choose, ends
 const rightWayRound = (min: number | undefined, max: number | undefined): Bounds =>
   min !== undefined && max !== undefined && min > max ? { min: max, max: min } : { min, max };
 
-/** After the last key, so many ms pass before it is asked what a range would find. */
+/** After the last key, this many ms pass before it is asked what a range would find. */
 const typingPause = 150;
 
 /** How many products the range that is being typed would find, while it is typed, and what asks for that. */

@@ -6,7 +6,7 @@ import type { Share } from "../../../core/settings/settings.ts";
  * lattice would.
  */
 export type ArrangeAct =
-  /** Puts a row in the place of another, or at the end. */
+  /** Puts a row in place of another, or at the end. */
   | { do: "move"; row: string; to: number }
   /** Takes a row to another panel of the page. */
   | { do: "carry"; row: string; panel: string }

@@ -5,8 +5,8 @@ import type { Branch } from "./grow.ts";
 export type TreeStep = { do: "focus"; branch: Branch | undefined } | { do: "flip" } | { do: "choose" };
 
 /**
- * The effect of a key that is pressed on a branch; undefined where the key means nothing in a tree.
- * Source: WAI-ARIA Authoring Practices, Tree View.
+ * The effect of a key that is pressed on a branch; undefined if the key means nothing in a tree. Source: WAI-ARIA
+ * Authoring Practices, Tree View.
  * @param inSight the branches that are seen, from the top
  * @param open ids of those that are open
  * @param isBackwards whether text runs from right to left, so that the arrows swap
