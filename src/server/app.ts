@@ -25,25 +25,25 @@ import { type Readers, readers } from "./uploads.ts";
 
 export interface AppOptions {
   orm: MikroORM;
-  /** Folder of the repository, where `dist` and `demo` are. */
+  /** Folder of the repository with `dist` and `demo`. */
   root: string;
   /** Pages take the storefront from Vite's development server instead of `dist`. */
   development?: boolean;
-  /** By default no shop stands on a site yet. */
+  /** Default: no shop is on a site yet. */
   standIn?: StandIn;
-  /** Names by which it is reached beside those of this machine; none by default. */
+  /** Host names besides those of this machine; none by default. */
   names?: readonly string[];
-  /** Heavy work is done there; by default it is done here. */
+  /** Threads for heavy work; by default it runs here. */
   threads?: Pick<Threads, "answer" | keyof Readers>;
   /** The cached catalogues; none by default. */
   catalogues?: Catalogues;
-  /** Whether what was drawn and answered is kept; it is by default. A thread need not: the main one does. */
+  /** Whether responses are cached; default: yes. A thread need not: the main one does. */
   keeps?: boolean;
-  /** Stands before the tool where it is open to a network; by default nothing does. */
+  /** Access control, if the tool is open to a network; none by default. */
   gate?: Pick<Gate, "guard" | "routes">;
 }
 
-/** The latest build, by the names that it wrote down; without a build pages are drawn and have no script. */
+/** The latest build's files, from its manifest; without a build, pages are drawn without a script. */
 function built(root: string): StorefrontAssets {
   const path = join(root, "dist/storefront/names.json");
   const names: Record<string, string> = existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : {};
@@ -68,7 +68,7 @@ export function createApp({
   keeps = true,
 }: AppOptions): Hono {
   const fork = () => orm.em.fork();
-  /** Hands a request on to the threads, with how far the main one is. */
+  /** Hands a request to the threads, with the main one's number of writes. */
   const inThread =
     (pool: Pick<Threads, "answer">, how: Parameters<Threads["answer"]>[2]): Offload =>
     (c) => {

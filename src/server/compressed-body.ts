@@ -6,26 +6,23 @@ import { hashOf } from "./hash.ts";
 const brotli = promisify(brotliCompress);
 const zip = promisify(gzip);
 
-/** Brotli's effort: beyond this a catalogue takes many times as long and is hardly smaller. Common practice, no source. */
+/** Brotli quality: higher values take many times as long for little gain. Common practice, no source. */
 const effort = 5;
 
-/** The cost of an entry in addition to its bytes: keys, promises, the map. Measured with 20,000 of them. */
+/** Memory of a cache entry besides its bytes: keys, promises, the map. Measured with 20,000 entries. */
 const overhead = 2000;
 
-/**
- * Bytes that many ask for: hashed once, packed once for each way that browsers take, and not sent to those who have
- * them already.
- */
+/** Bytes requested by many: hashed once, compressed once per encoding, and not sent again to clients that have them. */
 export class CompressedBody {
   readonly bytes: Uint8Array<ArrayBuffer>;
-  /** Names the content, for `If-None-Match`. */
+  /** Entity tag of the content, for `If-None-Match`. */
   readonly tag: string;
   #packed = new Map<string, Promise<Uint8Array>>();
-  /** How many bytes it holds, compressed forms included. */
+  /** Size in bytes, including compressed forms. */
   size: number;
   readonly #grown: () => void;
 
-  /** @param grown called when a compressed form has been added to what it holds */
+  /** @param grown called after a compressed form was added */
   constructor(bytes: Uint8Array<ArrayBuffer>, grown: () => void = () => {}) {
     this.bytes = bytes;
     this.#grown = grown;
@@ -33,7 +30,7 @@ export class CompressedBody {
     this.tag = `"${hashOf(bytes).slice(0, 32)}"`;
   }
 
-  /** The answer to a request for it. @param cache what `Cache-Control` says */
+  /** The response to a request for it. @param cache value of `Cache-Control` */
   async answer(request: Request, type: string, cache: string): Promise<Response> {
     const headers = { "content-type": type, "cache-control": cache, etag: this.tag, vary: "Accept-Encoding" };
     if (isKnown(request.headers.get("if-none-match"), this.tag)) return new Response(null, { status: 304, headers });
@@ -53,7 +50,7 @@ export class CompressedBody {
             params: { [BROTLI_PARAM_QUALITY]: effort, [BROTLI_PARAM_SIZE_HINT]: this.bytes.length },
           })
         : zip(this.bytes);
-    // The library’s buffers are longer than what is in them.
+    // The library’s buffers are longer than their content.
     const own = made.then((buffer) => {
       const tight = Uint8Array.from(buffer);
       this.size += tight.length;
@@ -67,7 +64,7 @@ export class CompressedBody {
 }
 
 /**
- * Packs bytes and keeps them in a cache that counts sizes: they are counted anew when a compressed form has been added.
+ * Compresses bytes and keeps them in a cache with sizes: the size is updated when a compressed form is added.
  * @param cache with `sizeCalculation` by {@link CompressedBody.size}
  */
 export function keepPacked<K extends string>(
@@ -77,7 +74,7 @@ export function keepPacked<K extends string>(
 ): CompressedBody {
   const packed = new CompressedBody(bytes, () => {
     if (cache.peek(key) !== packed) return;
-    // A cache does not count a value again that it has already.
+    // A cache does not recompute the size of an entry it already has.
     cache.delete(key);
     cache.set(key, packed);
   });
@@ -85,11 +82,11 @@ export function keepPacked<K extends string>(
   return packed;
 }
 
-/** Whether a list of tags names one; a weak tag names the same content here. Source: RFC 9110, section 13.1.2. */
+/** Whether a list of tags contains one; weak tags count as equal here. Source: RFC 9110, section 13.1.2. */
 const isKnown = (list: string | null, tag: string): boolean =>
   (list?.split(",") ?? []).some((one) => one.trim() === "*" || one.trim().replace(/^W\//, "") === tag);
 
-/** The way of packing that a browser takes; undefined for none. Source: RFC 9110, section 12.5.3. */
+/** The content encoding for a browser; undefined for none. Source: RFC 9110, section 12.5.3. */
 function wayFor(accepted: string): "br" | "gzip" | undefined {
   const taken = new Set(
     accepted.split(",").flatMap((one) => {

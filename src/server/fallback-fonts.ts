@@ -17,7 +17,7 @@ import type { ShippedFont } from "../core/look/fonts.ts";
 
 type Metrics = Parameters<typeof createFontStack>[0][number];
 
-/** The fonts of most Linux systems. Source: its files, version 2.37, read with `@capsizecss/unpack`. */
+/** The default fonts of most Linux systems. Source: their files, version 2.37, read with `@capsizecss/unpack`. */
 const dejaVu = (name: string, xWidthAvg: number): Metrics => ({
   familyName: name,
   fullName: name,
@@ -29,7 +29,9 @@ const dejaVu = (name: string, xWidthAvg: number): Metrics => ({
   xWidthAvg,
 });
 
-/** By what a typeface falls back to, what systems have: Windows and macOS, Android, Linux. Common practice, no source. */
+/**
+ * System fonts by the generic fallback of a typeface: Windows and macOS, Android, Linux. Common practice, no source.
+ */
 const systems: readonly [fallback: RegExp, Metrics[]][] = [
   [/monospace$/, [courierNew, dejaVu("DejaVu Sans Mono", 1233)]],
   [/sans-serif$/, [arial, roboto, dejaVu("DejaVu Sans", 1041)]],
@@ -47,14 +49,14 @@ const metrics: Readonly<Record<string, Metrics>> = {
   outfit,
 };
 
-/** Faces of a system's own typefaces, widened and placed so that a line is as long and as high as in the typeface to come. */
+/** Metrics-adjusted system fonts, so that lines have the same length and height as in the typeface that is loading. */
 export interface Fallback {
   faces: string;
-  /** The families in which they are named, in the order in which they are tried; as style sheets name them. */
+  /** The typeface's families in order of preference, as style sheets name them. */
   families: string;
 }
 
-/** The fallback of a shipped typeface until it has loaded, so that nothing moves then. */
+/** The metrics-adjusted fallback of a shipped typeface, so that nothing moves when it loads. */
 export function fallbackFont(font: ShippedFont): Fallback {
   const own = metrics[font.package];
   const [, others = []] = systems.find(([fallback]) => fallback.test(font.fallback)) ?? [];

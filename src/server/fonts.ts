@@ -4,7 +4,7 @@ import { dirname, join } from "node:path";
 import { fontsNamedIn, type ShippedFont, shippedFonts } from "../core/look/fonts.ts";
 import { fallbackFont } from "./fallback-fonts.ts";
 
-/** Where the typefaces that ship are served, a folder each. */
+/** Where the shipped typefaces are served, a folder each. */
 export const fontAddress = "/storefront/fonts";
 
 const { resolve } = createRequire(import.meta.url);
@@ -18,7 +18,7 @@ function placeOf(font: ShippedFont): string {
 
 const places = new Map(shippedFonts.map((font) => [font, placeOf(font)]));
 
-/** By what addresses call it, the folder with the files of a typeface. */
+/** The folder with a typeface's files, by its folder in addresses. */
 export const fontFolders: ReadonlyMap<string, string> = new Map(
   [...places].map(([font, place]) => [place, join(folderOf(font), "files")]),
 );
@@ -35,12 +35,12 @@ const faces = new Map(
 );
 
 /**
- * When a typeface shows: whenever it comes, or where it is there for the first frame and otherwise from the next page on,
- * so that nothing moves once it is read.
+ * When a typeface appears: as soon as it has loaded, or only if it is there for the first frame, otherwise on the next
+ * page, so that nothing moves while reading.
  */
 export type FontDisplay = "swap" | "optional";
 
-/** The rules that name the files of typefaces. A browser fetches those that a page has letters of. */
+/** The `@font-face` rules of typefaces. A browser fetches only files with letters that a page uses. */
 export const facesOf = (fonts: readonly ShippedFont[], display: FontDisplay): string =>
   fonts
     .map((font) => faces.get(font) ?? "")
@@ -50,10 +50,7 @@ export const facesOf = (fonts: readonly ShippedFont[], display: FontDisplay): st
 /** The fallback of each, computed once: every page that is drawn needs it. */
 const fallbacks = new Map(shippedFonts.map((font) => [font, fallbackFont(font)]));
 
-/**
- * CSS in which every typeface that ships is followed by what stands in for it until it is there, and the rules that
- * name the files of all of them.
- */
+/** CSS in which every shipped typeface is followed by its fallback, and the `@font-face` rules of all of them. */
 export function withFallbacks(css: string, display: FontDisplay): { css: string; faces: string } {
   const fonts = fontsNamedIn(css);
   return {
@@ -65,6 +62,6 @@ export function withFallbacks(css: string, display: FontDisplay): { css: string;
   };
 }
 
-/** The file of a typeface that is fetched at once, so that it is mostly there before the first paint. */
+/** The file of a typeface to preload, so that it is usually there before the first paint. */
 export const firstFileOf = (font: ShippedFont): string =>
   `${fontAddress}/${places.get(font)}/${font.package}-latin-wght-normal.woff2`;

@@ -3,9 +3,9 @@ import type { MiddlewareHandler } from "hono";
 const loopback = /^(?:localhost|127(?:\.\d{1,3}){3}|\[::1\])(?::\d{1,5})?$/i;
 
 /**
- * Answers only to names that mean this machine. A foreign site can let its own name point here after its page
- * has been loaded; the browser then takes this server for that site, and only the name tells.
- * @param names by which it is reached beside those, in lower case, without ports
+ * Responds only to host names of this machine. A foreign site could make its own name point here after its page has
+ * loaded (DNS rebinding); the browser would then treat this server as that site, and only the name reveals it.
+ * @param names further host names, in lower case, without ports
  */
 export const hostGuard =
   (names: readonly string[] = []): MiddlewareHandler =>

@@ -1,6 +1,6 @@
 import type { ContentfulStatusCode } from "hono/utils/http-status";
 
-/** An answer that is an error: what is wrong, where, and what to do. */
+/** An error response: what is wrong, where, and what to do. */
 export class HttpError extends Error {
   override name = "HttpError";
   readonly status: ContentfulStatusCode;
@@ -12,9 +12,9 @@ export class HttpError extends Error {
   }
 }
 
-/** There is no shop at an address. */
+/** There is no shop with this slug. */
 export const noShop = (slug: string): HttpError =>
   new HttpError(404, `There is no shop at “${slug}”. Go to all shops and open it from there.`);
-/** There is no document of a kind at an address of a shop. @param what the kind in sentences, like “panel” */
+/** There is no such document. @param what the kind in sentences, like “panel” */
 export const noDocument = (what: string, slug = ""): HttpError =>
   new HttpError(404, `There is no ${what} at “${slug}” in this shop. Open it from the shop’s list of ${what}s.`);

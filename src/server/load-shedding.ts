@@ -1,12 +1,12 @@
 import type { MiddlewareHandler } from "hono";
 import { limits } from "../core/sanitize/limits.ts";
 
-/** After so many seconds it is worth to try again. */
+/** Seconds after which to try again. */
 const again = "1";
 
 /**
- * A short line before heavy work: who would stand beyond its end is told so at once, and when to come again.
- * Source: RFC 9110, sections 10.2.3 and 15.6.4.
+ * A short queue for heavy work: requests beyond its end are rejected at once, with the time to try again. Source: RFC
+ * 9110, sections 10.2.3 and 15.6.4.
  */
 export function shedLoad(longest: number = limits.waiting.max): MiddlewareHandler {
   let under = 0;

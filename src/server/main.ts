@@ -53,7 +53,7 @@ function readOptions() {
       process.exit(0);
     }
     const port = portIn(values.port);
-    // The site stands on the next one, or anywhere where the tool does.
+    // The sample site uses the next port, or any port if the tool does.
     const sitePort = portIn(values["site-port"] ?? (port === 0 ? "0" : String(port + 1)));
     return { ...values, port, sitePort };
   } catch (error) {
@@ -61,7 +61,7 @@ function readOptions() {
   }
 }
 
-/** @throws Error if a text is no port */
+/** @throws Error if a text is not a port */
 function portIn(text: string): number {
   const port = Number(text);
   if (!Number.isInteger(port) || port < 0 || port > 65535)
@@ -69,7 +69,7 @@ function portIn(text: string): number {
   return port;
 }
 
-/** One file has one name, so that a link to it meets the same lock. */
+/** Resolves links, so that every name of a file meets the same lock. */
 function nameOf(file: string): string {
   try {
     return realFile(file);
@@ -91,7 +91,7 @@ if (!isOpen && (passwordFile !== undefined || names.length > 0))
   fail(`--password-file and --name are for a server on a network: add --host ADDRESS too.\n\n${usage}`);
 const password = isOpen ? new Password(`${data}.password`) : undefined;
 const entry = password && gate(password, { behindProxy: options.proxy });
-// The file is held before it is touched: a second start must neither wipe nor write the data of the first.
+// The file is locked before it is used: a second start must not erase or write the data of the first.
 const release = hold(data);
 const reachedBy = isOpen ? [host, ...names].map((name) => name.toLowerCase()) : [];
 let threads: Threads | undefined;
@@ -105,7 +105,7 @@ const server = serve(
   open,
 );
 
-// A browser that asks again after a pause finds its connection still open, and not one that is closing under it.
+// Keeps idle connections open longer than a browser's pause, so that no request meets a closing one.
 if ("keepAliveTimeout" in server) server.keepAliveTimeout = 65_000;
 
 server.on("error", (error: NodeJS.ErrnoException) => {
@@ -127,7 +127,7 @@ function hold(file: string): () => void {
   }
 }
 
-/** Takes the password of a file: its first line. */
+/** Sets the password from the first line of a file. */
 async function takePassword(password: Password, file: string): Promise<void> {
   let text: string;
   try {
@@ -141,10 +141,10 @@ async function takePassword(password: Password, file: string): Promise<void> {
   await password.set(first);
 }
 
-/** How long what is under way may take to be answered before the end, in ms. */
+/** Time to finish requests under way when stopping, in ms. */
 const patience = 10_000;
 
-/** Takes no more, answers what is under way, and leaves the file whole. */
+/** Stops accepting requests, finishes those under way, and closes the file. */
 async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void> {
   const closed = new Promise<void>((done) => server.close(() => done()));
   if ("closeIdleConnections" in server) server.closeIdleConnections();
@@ -161,7 +161,7 @@ async function end(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void>
   process.exit(0);
 }
 
-/** Moves the shops of before aside. @throws UnfitFile if the file belongs to a different program */
+/** Moves the present shops aside. @throws UnfitFile if the file belongs to another program */
 function startOver(): void {
   try {
     checkFile(data, migrationNames);
@@ -177,7 +177,7 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     if (fresh) startOver();
     const orm = await openDatabase(data, { onLost: (sentence) => console.error(sentence) });
     await purgeRemoved(orm.em.fork());
-    // Made now, nobody who publishes waits for them.
+    // Created now, so that publishing need not wait for them.
     schemaFiles();
     if (await seedDemo(orm, repository)) console.log("The demo shop is ready.");
     let site: string | undefined;
@@ -204,12 +204,12 @@ async function open({ port: taken }: { port: number }): Promise<void> {
     console.log(`Zany Trellis is at ${at}/`);
     if (entry && !password?.isSet) console.log(`Set its password at ${at}/sign-in?key=${entry.firstKey}`);
     const fetch = sampleSite(() => orm.em.fork(), repository).fetch;
-    // The stand-in site is for a look, and stays on this machine.
+    // The sample site is for looking only, and is not open to the network.
     const other = serve({ hostname: loopback, port: sitePort, fetch }, ({ port: own }) => {
       site = `http://${loopback}:${own}/`;
       console.log(`A sample site with the demo shop’s panels is at ${site}`);
     });
-    // The tool is whole without it.
+    // The tool works without it.
     other.on("error", ({ message }) =>
       console.log(`The site with the demo shop’s handoff couldn’t be started: ${message}`),
     );

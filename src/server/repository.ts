@@ -2,7 +2,7 @@ import { existsSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
-/** The folder of the repository, from the sources and from what was built of them. */
+/** The folder of the repository, both from the sources and from the build. */
 export const repository: string = rootAbove(dirname(fileURLToPath(import.meta.url)));
 
 function rootAbove(folder: string): string {

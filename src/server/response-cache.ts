@@ -20,8 +20,8 @@ export class ResponseCache {
 
   /**
    * Returns the cached response or creates it. Concurrent requests for one key share the work.
-   * @param name everything that the answer depends on
-   * @returns an answer of a status other than 200 as it was made; it is not cached
+   * @param name everything that the response depends on
+   * @returns responses with a status other than 200 are not cached
    */
   async take(name: CacheKey, make: () => Promise<RenderedResponse>): Promise<CompressedBody | RenderedResponse> {
     const known = this.#kept.get(name) ?? this.#underWay.get(name);

@@ -3,9 +3,8 @@ import type { MiddlewareHandler } from "hono";
 const harmless: ReadonlySet<string> = new Set(["GET", "HEAD", "OPTIONS"]);
 
 /**
- * Lets a request change something only where it comes from a page of this very server, whatever its body is: forms,
- * beacons, reports and scripts of other sites are refused. Browsers say where a request comes from in headers that
- * pages can’t set; who uses another program says it in `Origin`.
+ * Accepts changes only from pages of this server, whatever the body: forms, beacons, reports and scripts of other
+ * sites are rejected. Browsers state the origin in headers that pages can’t set; other programs state it in `Origin`.
  * Source: Fetch standard (Origin), Fetch Metadata Request Headers (Sec-Fetch-Site).
  */
 export const sameOrigin: MiddlewareHandler = async (c, next) => {
@@ -24,7 +23,7 @@ export const sameOrigin: MiddlewareHandler = async (c, next) => {
   );
 };
 
-/** Whether an origin is this server by the name it was asked by. The scheme may differ, where a proxy in front brings HTTPS. */
+/** Whether an origin is this server under the requested name. The scheme may differ behind a proxy with HTTPS. */
 function isOwn(origin: string | undefined, host: string | undefined): boolean {
   if (origin === undefined || host === undefined) return false;
   try {

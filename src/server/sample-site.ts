@@ -14,11 +14,11 @@ import { messagePage } from "./routes/message-page.ts";
 import { listEditions, stateOf } from "./store/editions.ts";
 import { findShop } from "./store/shops.ts";
 
-/** The demo shop, whose handoff the stand-in site takes. */
+/** The demo shop, whose handoff the sample site uses. */
 export const demoShop = "larkmoss-nursery";
 const include = /<!--#include virtual="\/trellis\/([^"]+)" -->\n?/g;
 
-/** The stand-in site with a shop's handoff in it, as files of a plain server. @param root folder of the repository */
+/** The sample site with a shop's handoff in it, as files of a plain server. @param root folder of the repository */
 export async function sampleSiteFiles(whole: WholeShop, root: string): Promise<ShopFiles> {
   const site = join(root, "demo/site");
   const looked = {
@@ -46,7 +46,10 @@ export async function sampleSiteFiles(whole: WholeShop, root: string): Promise<S
   return new Map([...own, ...[...files].map(([path, bytes]): [string, Uint8Array] => [`trellis/${path}`, bytes])]);
 }
 
-/** Serves the stand-in site as a plain file server would, under a strict policy, with the newest edition of the demo shop. */
+/**
+ * Serves the sample site as a plain file server would, under a strict policy, with the newest edition of the demo
+ * shop.
+ */
 export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
   let built: { edition: number; files: Promise<ShopFiles> } | undefined;
   /** The files of the newest edition; undefined if the demo shop is gone or not published. */

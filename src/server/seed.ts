@@ -10,7 +10,7 @@ import { publish } from "./store/editions.ts";
 import { removedShops } from "./store/removal.ts";
 import { createShop, importOf, listShops } from "./store/shops.ts";
 
-/** Creates the demo shop when there is no shop at all. @returns whether it did */
+/** Creates the demo shop if there is no shop at all. @returns whether it did */
 export async function seedDemo(orm: MikroORM, root: string): Promise<boolean> {
   const em = orm.em.fork();
   if ((await listShops(em)).length > 0 || (await removedShops(em)).length > 0) return false;

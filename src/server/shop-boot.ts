@@ -29,7 +29,7 @@ import { shopLook } from "./store/looks.ts";
 import type { ShopSource } from "./store/source.ts";
 import { fieldsOfPage } from "./used-fields.ts";
 
-/** A shop as all its pages want it. @param base what stands in front of all their addresses */
+/** Opens a shop for its pages. @param base prefix of all their addresses */
 export async function openShop(source: ShopSource, catalogues: Catalogues, base: string, asked: string | undefined) {
   const { shop } = source;
   const [settings, pages] = await Promise.all([oneOf(source, shopKind), oneOf(source, pagesKind)]);
@@ -58,7 +58,7 @@ const oneOf = async <D extends object>(source: ShopSource, kind: DocumentKind<D>
 
 /**
  * The initial data of a page; undefined if there is no page at the address.
- * @param panel to be shown whether it is on the page or not, alone where it is not
+ * @param panel to show whether it is on the page or not, alone if it is not
  */
 export async function bootOf(
   { source, shop, settings, pages, facts, swatches, look, around }: BootShop,
@@ -83,7 +83,7 @@ export async function bootOf(
   const words = wordsOf(language);
   const withText = stage || showsText(page.layout) || searchesText(facts.index.catalogue.fields, pages);
   const of = editionQuery(source);
-  // On the stage a facet of any field may be added.
+  // On the stage a facet of any field may be added, so all fields are needed.
   const only = stage ? undefined : fieldsOfPage(facts.index, page, panels, pages.search);
   return {
     shop: around.shop,
@@ -104,7 +104,7 @@ export async function bootOf(
 
 const apiOf = ({ shop }: ShopSource): string => `/api/shops/${encodeURIComponent(shop.slug)}`;
 
-/** The query of every request of a page, so that it is answered from the state that the page was drawn from. */
+/** The query of every request of a page, so that it is answered from the state the page was drawn from. */
 const editionQuery = ({ edition }: ShopSource): Record<string, string> =>
   edition === undefined ? {} : { edition: String(edition) };
 
@@ -113,7 +113,7 @@ const queryOf = (members: Readonly<Record<string, string>>): string => {
   return query && `?${query}`;
 };
 
-/** Whether a search goes over descriptions. */
+/** Whether a search covers descriptions. */
 const searchesText = (fields: readonly Field[], { search }: PagesDocument): boolean =>
   fields.some((field) => field.role === "description" && weightOf(field, search) > 0);
 
@@ -122,11 +122,11 @@ const showsText = ({ card, table }: Layout): boolean =>
   [...card, ...table.flatMap(({ cells }) => cells)].some(({ part }) => part === "text");
 
 /**
- * Variants up to which a page counts for itself, and up to which a worker of its own does. Reading a catalogue of the
- * first size holds a phone up for a tenth of a second (`npm run bench -- --page`).
+ * Maximum number of variants for an engine in the page, and for one in a worker. Reading a catalogue of the first size
+ * blocks a phone for a tenth of a second (`npm run bench -- --page`).
  */
 const mostInPage = 2500;
-/** The same for a page on the stage, which stands in a designer's browser. */
+/** The same on the stage, in a designer's browser. */
 const mostOnStage = 20_000;
 const mostInWorker = 150_000;
 
@@ -136,11 +136,11 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
   return variants <= mostInWorker && !stage ? "worker" : "server";
 }
 
-/** The language asked for, where the shop has it; its own otherwise. */
+/** The requested language if the shop has it; otherwise its own. */
 const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
   asked !== undefined && languages.includes(asked) ? asked : "en";
 
-/** The rules of some panels' looks. Bands and dark are still to be resolved. */
+/** The rules of some panels' looks. Bands and dark mode are not resolved yet. */
 export async function lookCss({ source, look: own }: BootShop, panels: readonly PagePanel[]): Promise<string> {
   const read = async (slug: string | undefined) =>
     slug === undefined ? undefined : (await source.read(lookKind, slug))?.document;
@@ -148,20 +148,20 @@ export async function lookCss({ source, look: own }: BootShop, panels: readonly 
   return pageLook(own, looked) + pageExtra(own, looked);
 }
 
-/** A page's style: its style sheet beside the shared one, and the file of the typeface that is needed first. */
+/** A page's style: its own style sheet besides the shared one, and the font to preload. */
 export interface PageLook {
   css: string;
   font: string | undefined;
 }
 
 /**
- * The rules of a page's looks, for its shop's bands and a shopper's light or dark mode.
- * @param panels that stand on it
- * @param stage whether it stands on the designer's stage, where a typeface shows whenever it comes
+ * The rules of a page's looks, for its shop's bands and color schemes.
+ * @param panels on the page
+ * @param stage on the designer's stage, where a typeface appears whenever it has loaded
  */
 export async function lookOf(open: BootShop, panels: readonly PagePanel[], stage: boolean): Promise<PageLook> {
   const own = await lookCss(open, panels);
-  // The usual typeface stands in the sheet that all pages share, which knows no files.
+  // The default typeface is part of the shared sheet, which contains no font files.
   const text = String(valueOn(open.look, "text.font"));
   const [font] = fontsNamedIn(text);
   const isUsual = font !== undefined && !own.includes(`"${font.family}"`);
@@ -173,7 +173,7 @@ export async function lookOf(open: BootShop, panels: readonly PagePanel[], stage
   };
 }
 
-/** Of the swatch book what panels show. */
+/** The part of the swatch book used by panels. */
 const ofPanels = (swatches: SwatchBook, panels: readonly PagePanel[]): SwatchBook =>
   Object.fromEntries(
     panels.flatMap(({ panel }) =>

@@ -41,11 +41,11 @@ export function serveFiles(app: Hono, root: string, pictures: Hono): void {
   );
   app.route("/pictures", pictures);
   app.use("/storefront/*", serveStatic({ root: here("dist"), precompressed: true, onFound: kept }));
-  // All that is not a shop's is the tool's own.
+  // Everything outside shops belongs to the tool.
   app.use("/*", toolHeaders);
   app.use("/*", serveStatic({ root: here("dist/studio"), precompressed: true, onFound: kept }));
   app.get("*", async (c, next) => {
-    // Addresses of the tool's own views all get its one page; the router in it says when there is no such view.
+    // All of the tool's addresses get its one page; its router reports unknown views.
     if (!existsSync(join(root, "dist/studio/index.html")) || /\.\w+$/.test(c.req.path)) return next();
     return serveStatic({ root: here("dist/studio"), path: "index.html" })(c, next);
   });

@@ -16,13 +16,13 @@ export interface SheetRequest {
   /** The media query of each band. */
   queries: Readonly<Record<Band, string>>;
   displays: Iterable<DisplayName>;
-  /** The page stands on the designer's stage. */
+  /** For a page on the designer's stage. */
   stage?: boolean;
 }
 
 /**
- * The style sheet of a shop's pages: tokens, the parts of a page, and the displays that are used, in cascade layers.
- * A shop's look comes in the layer behind the displays, what a designer writes by hand in the last.
+ * The style sheet of a shop's pages: tokens, page parts, and the displays in use, in cascade layers. The shop's look
+ * goes into the layer after the displays, the designer's own CSS into the last.
  */
 export function styleSheet({ queries, displays, stage = false }: SheetRequest): string {
   const shop = ["bars", "page", "phone", "slots"].map((name) => `shop/${name}.css`);
@@ -38,15 +38,15 @@ export function styleSheet({ queries, displays, stage = false }: SheetRequest): 
   return (stage ? facesOf(shippedFonts, "swap") : "") + minified(resolveBands(css, queries));
 }
 
-/** The sheets that any panel is drawn with, its displays aside. */
+/** The sheets of every panel, without its displays. */
 export const panelSheets = ["style/base.css", "panel/panel.css", "panel/drawer.css", "page/trouble.css"];
 
-/** Display sheets in the order in which they hold, which is the same however many are used. */
+/** Display sheets in cascade order, the same for any selection of them. */
 const order = [...new Set(displayNames.flatMap((name) => displayViews[name].sheets))].map(
   (name) => `panel/displays/${name}`,
 );
 
-/** The sheets that some displays are drawn with, in the order in which they hold. */
+/** The sheets of some displays, in cascade order. */
 export function displaySheets(displays: Iterable<DisplayName>): string[] {
   const names = new Set(
     [...displays].flatMap((name) => displayViews[name].sheets).map((name) => `panel/displays/${name}`),
@@ -54,7 +54,7 @@ export function displaySheets(displays: Iterable<DisplayName>): string[] {
   return [...names].sort((a, b) => order.indexOf(a) - order.indexOf(b));
 }
 
-/** A sheet by its place in the storefront. */
+/** A sheet by its path in the storefront. */
 export const sheetText = (file: string): string => readFileSync(join(storefront, file), "utf8");
 
 const layer = (name: string, files: readonly string[]): string =>

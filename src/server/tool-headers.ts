@@ -1,8 +1,8 @@
 import { secureHeaders } from "hono/secure-headers";
 
 /**
- * The headers of the tool's own pages and its API: scripts from their own files only, nothing from elsewhere but
- * pictures of catalogues, no framing by other sites, and no reading by them. Styles are set by libraries as they run.
+ * The headers of the tool's own pages and its API: scripts only from their own files, nothing from elsewhere except
+ * catalogue pictures, no framing and no reading by other sites. Inline styles are allowed, since libraries set them.
  * HTTPS is not required, since a tool on this computer does not have it.
  */
 export const toolHeaders = secureHeaders({

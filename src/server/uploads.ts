@@ -20,17 +20,17 @@ import { type Import, importOf } from "./store/shops.ts";
 import { type KeptPicture, pictureOf } from "./store/swatches.ts";
 import { picturesOf } from "./store/whole-shops.ts";
 
-/** A catalogue that somebody brought, ready to be stored. */
+/** An uploaded catalogue, ready to store. */
 export interface UploadedCatalogue {
   /** The other fields of the form, as sent. */
   name: unknown;
   currency: unknown;
   catalogue: Import;
-  /** The panel that a new shop begins with; absent if the catalogue is for a shop that is there. */
+  /** The first panel of a new shop; absent if the catalogue is for an existing shop. */
   first: PanelDocument | undefined;
 }
 
-/** A whole shop that somebody brought, ready to be stored. */
+/** An uploaded shop, ready to store. */
 export interface UploadedShop {
   whole: Omit<WholeShop, "catalogue" | "pictures">;
   catalogue: Import;
@@ -44,15 +44,15 @@ export interface Readers {
   picture(sent: Sent): Promise<KeptPicture>;
 }
 
-/** The schema of the fields of a packed catalogue. */
+/** The schema of the fields of a binary catalogue. */
 const catalogueFields = listOf(fieldSchema, 2000);
 
-/** The first panel of a shop with nothing but a catalogue. */
+/** The first panel of a shop created from a catalogue. */
 export const beginning = (catalogue: Catalogue): PanelDocument =>
   firstPanel(new CatalogueIndex(catalogue), "First panel");
 
 /**
- * The catalogue of a form: a file of any known format, or one that the tool has read and packed already.
+ * The catalogue in a form: a file of any supported format, or one that the tool has already read and encoded.
  * @param known fields of the shop whose catalogue it replaces; absent for a new shop
  * @throws Fault, CatalogueError
  */
@@ -70,7 +70,7 @@ async function readBroughtCatalogue(sent: Sent, known?: readonly Field[]): Promi
   return { name, currency, catalogue: { ...brought, ...how }, first: known ? undefined : beginning(catalogue) };
 }
 
-/** The whole shop of a form: its folder as a zip. @throws Fault, CatalogueError, InvalidDocument */
+/** The whole shop in a form: its folder as a zip. @throws Fault, CatalogueError, InvalidDocument */
 async function readBroughtShop(sent: Sent): Promise<UploadedShop> {
   const { file } = await formOf(requestOf(sent));
   if (!(file instanceof File)) throw new HttpError(400, "No file was sent. Choose a shop’s folder as a ZIP.");
@@ -83,7 +83,7 @@ async function readBroughtShop(sent: Sent): Promise<UploadedShop> {
   }
 }
 
-/** The picture of a form, cleaned. @throws Fault */
+/** The picture in a form, sanitized. @throws Fault */
 async function readPicture(sent: Sent): Promise<KeptPicture> {
   const { file } = await formOf(requestOf(sent));
   if (!(file instanceof File)) throw new HttpError(400, "No picture was sent. Choose one.");

@@ -25,7 +25,7 @@ interface Used {
   slots: Iterable<string>;
 }
 
-/** Which fields go along: those that are counted, sorted or searched by, and those that only cards show. */
+/** The fields to include: those that are counted, sorted or searched by, and those shown only on cards. */
 export function usedFields({ fields, panels, pages, search, slots }: Used): {
   counted: ReadonlySet<string>;
   shown: ReadonlySet<string>;
@@ -59,8 +59,8 @@ export function usedFields({ fields, panels, pages, search, slots }: Used): {
 }
 
 /**
- * The fields that a page of the shop counts, sorts by and shows; undefined if it may show any of them, as cards
- * without pictures do, which tell what a product states.
+ * The fields that a page counts, sorts by and shows; undefined if it may show any of them, as cards without pictures
+ * do.
  */
 export function fieldsOfPage(
   { catalogue }: CatalogueIndex,
@@ -73,7 +73,7 @@ export function fieldsOfPage(
   const used = usedFields({
     fields,
     panels: panels.map(({ panel }) => panel),
-    // Words in an address are searched for on any page.
+    // Words in an address are searched on any page.
     pages: [
       page,
       { ...page, kind: "search" },

@@ -1,7 +1,4 @@
-/**
- * Code that a bundler may leave out of everything that shoppers load: library functions that are called on loading,
- * where nobody uses their results.
- */
+/** Code that a bundler may remove from shoppers' scripts: calls of library functions whose results are unused. */
 export const treeshake = {
   propertyReadSideEffects: false as const,
   unknownGlobalSideEffects: false,

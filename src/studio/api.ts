@@ -4,7 +4,7 @@ import type { ToolState } from "../core/api/tool.ts";
 import type { Problem } from "../core/catalogue/problem.ts";
 import type { KindName } from "../core/shop/kinds.ts";
 
-/** An answer of the server that is not a success. */
+/** An unsuccessful response of the server. */
 export class ApiError extends Error {
   override name = "ApiError";
   /** HTTP status; 0 when the server could not be reached. */
@@ -17,7 +17,7 @@ export class ApiError extends Error {
   }
 }
 
-/** Longest that an answer may take, in ms; a server that hangs is told of like one that is away. */
+/** Maximum time for a response, in ms; a server that hangs is reported like one that is unreachable. */
 const longest = 60_000;
 
 /** Sends a request to the server. @throws ApiError */
@@ -45,11 +45,11 @@ export const sendJson = <T>(method: "POST" | "PUT", path: string, value: unknown
 
 export const shopPath = (shop: string): string => `/shops/${encodeURIComponent(shop)}`;
 
-/** Where a document is, or with a kind alone all of that kind. */
+/** Address of a document, or of all documents of a kind. */
 export const documentPath = (shop: string, kind: KindName, slug?: string): string =>
   `${shopPath(shop)}/documents/${kind}${slug === undefined ? "" : `/${encodeURIComponent(slug)}`}`;
 
-/** Where what was removed is listed: shops, or a shop's documents of a kind. */
+/** Address of the order of a shop's documents of a kind. */
 export const orderPath = (shop: string, kind: KindName): string => `${shopPath(shop)}/document-order/${kind}`;
 export const removedPath = (shop?: string, kind?: KindName): string =>
   shop === undefined || kind === undefined ? "/removed" : `${shopPath(shop)}/removed/${kind}`;

@@ -5,7 +5,7 @@ import { Toaster } from "sonner";
 import { SWRConfig } from "swr";
 import { NotHere } from "./shell/not-here.tsx";
 
-// Each view comes when it is gone to; the shell comes with the first of them that stands in a shop.
+// Each view is loaded on demand; the shell comes with the first view inside a shop.
 const router = createBrowserRouter([
   { path: "/", lazy: async () => ({ Component: (await import("./shops/shops-view.tsx")).ShopsView }) },
   { path: "/new", lazy: async () => ({ Component: (await import("./new-shop/new-shop-view.tsx")).NewShopView }) },
@@ -18,7 +18,7 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("./overview/overview-view.tsx")).OverviewView }),
       },
       { path: "panels/:panel?", lazy: async () => ({ Component: (await import("./bench/bench-view.tsx")).BenchView }) },
-      // Addresses from before the view was called Panels.
+      // Addresses from when the view was not yet called Panels.
       { path: "bench/:panel?", loader: ({ request: { url } }) => redirect(url.replace("/bench", "/panels")) },
       {
         path: "swatches/:field?",

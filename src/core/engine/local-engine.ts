@@ -12,10 +12,10 @@ import type { Clause, Facet, Question } from "./question.ts";
 import { relaxations } from "./relaxations.ts";
 import { bestMatch, pickedOrder } from "./sort-keys.ts";
 
-/** Pages whose products and counts are kept; those used longest ago go first. */
+/** Maximum number of cached pages, evicting the least recently used. */
 const mostPages = 40;
 
-/** The words that a page and a shopper search for, together. */
+/** The page's and the shopper's search words together. */
 const wordsIn = (within: readonly Clause[], text: string): string =>
   [...within.flatMap((clause) => clause.flatMap((one) => ("words" in one ? one.words : []))), text].join(" ").trim();
 
@@ -27,11 +27,11 @@ export interface Look {
   found(): Uint32Array;
   /** Live counts of a facet, in the order of its options or ranges. */
   counts(facet: Facet): WireFacet["live"];
-  /** How many products match with a range in the place of one field's choice. */
+  /** Number of products after replacing one field's choice by a range. */
   within(field: string, range: Range): number;
 }
 
-/** The engine that computes where it stands: in the page, in a worker or on the server. */
+/** The engine that computes in place: in the page, in a worker or on the server. */
 export class LocalEngine implements Engine {
   readonly index: CatalogueIndex;
   #pages = new Map<string, PageCounts>();
@@ -47,8 +47,8 @@ export class LocalEngine implements Engine {
   }
 
   /**
-   * The answer as it travels.
-   * @param has whether the asker has the unchanging part of a facet already, by {@link facetName}; by default it has all
+   * The answer as sent.
+   * @param has whether the caller already has the unchanging part of a facet, by {@link facetName}; by default it does
    */
   answer(question: Question, has: (name: string) => boolean = () => true): WireAnswer {
     const { within, facets, selection, show, mends, searching, from, size } = question;
@@ -81,7 +81,7 @@ export class LocalEngine implements Engine {
     };
   }
 
-  /** The ids of all products that a question finds, in its order, however many it wants to see. */
+  /** The ids of all products found by a question, in its order, regardless of its page size. */
   found(question: Question): string[] {
     const { facets, selection, within, searching } = question;
     const known = facets.filter((facet) => this.index.field(facet.field) !== undefined);
@@ -91,8 +91,8 @@ export class LocalEngine implements Engine {
   }
 
   /**
-   * A question computed step by step, for who asks more than once: its counts are those of an answer to it, made only
-   * where they are wanted.
+   * A question evaluated lazily, for callers that need several results: its counts equal those of an answer, but only
+   * requested ones are computed.
    */
   look(question: Question): Look {
     const { facets, selection, within, searching } = question;
@@ -124,7 +124,7 @@ export class LocalEngine implements Engine {
     return byPlace(index, matched, picked);
   }
 
-  /** A page by what it asks of its products, with what was counted on it. */
+  /** The cached page with these conditions. */
   page(within: readonly Clause[], searching?: readonly SearchedField[]): PageCounts {
     const name = pageKey({ within, searching });
     return kept(this.#pages, name, () => new PageCounts(this.index, within, searching), mostPages);

@@ -10,16 +10,19 @@ import { optionsOf, rangeOf } from "./selection.ts";
 
 /** The records that one facet's choice requires of a product or of its variants. */
 type Condition =
-  /** Products or variants that hold it. Those of variants must be held by one and the same variant. */
+  /** Products or variants that meet it. Variant-level conditions must be met by one and the same variant. */
   | { field: string; level: Level; bits: Bitmap }
-  /** A variant-level all-of: for each list, some variant of the product, which holds the other conditions, is in it. */
+  /**
+   * A variant-level all-of choice: for each list, the product must have a variant in it that meets the other
+   * conditions.
+   */
   | { field: string; each: Uint32Array[] };
 
-/** Products and variants that satisfy a selection, kept apart the way the definition of a match needs them. */
+/** Products and variants that match a selection, kept separate as the definition of a match requires. */
 export interface Match {
   /** Products for which every product-level facet holds. */
   products: Bitmap;
-  /** Variants that satisfy all variant-level any-of, one-of, tree and range choices at once; undefined for all. */
+  /** Variants that meet all variant-level any-of, one-of, tree and range choices at once; undefined for all. */
   variants: Bitmap | undefined;
   /** Postings of each option chosen in a variant-level all-of facet. */
   each: Uint32Array[];
@@ -40,8 +43,8 @@ export const facetOptions = (index: CatalogueIndex, facet: Facet): OptionIndex =
   index.options(facet.field, facet.mode === "tree", facet.merges);
 
 /**
- * One selection on one page, computed. Counting asks for the match without one facet's own choice; each such match is
- * computed once and kept, and facets without a choice share one.
+ * A selection evaluated on a page. Counting needs the match without one facet's own choice; each such match is
+ * computed once and cached, and facets without a choice share one.
  */
 export class Matcher {
   readonly index: CatalogueIndex;
@@ -51,8 +54,8 @@ export class Matcher {
   #kept = new Map<string, Kept>();
 
   /**
-   * @param page what the page's standing conditions leave
-   * @param facets facets whose choices hold; a choice of another field has no mode, and so no meaning
+   * @param page the products left by the page's conditions
+   * @param facets facets whose choices apply; a choice of another field is ignored
    */
   constructor(index: CatalogueIndex, page: Base, facets: readonly Facet[], choices: Choices) {
     this.index = index;
@@ -64,12 +67,12 @@ export class Matcher {
     });
   }
 
-  /** The match, with the choice of one field left out when `without` names it. */
+  /** The match; with `without`, ignoring the choice of that field. */
   match(without?: string): Match {
     return this.#at(without).match;
   }
 
-  /** Products of the match, all conditions taken together. */
+  /** Products of the match, with all conditions combined. */
   products(without?: string): Bitmap {
     const kept = this.#at(without);
     kept.products ??= matchedProducts(this.index, kept.match);
@@ -83,12 +86,12 @@ export class Matcher {
     return kept.size;
   }
 
-  /** Whether leaving this field's choice out changes nothing, so that the match is that of the whole selection. */
+  /** Whether ignoring this field's choice makes no difference, so that the match of the whole selection can be used. */
   isShared(without?: string): boolean {
     return this.#at(without) === this.#at(undefined);
   }
 
-  /** The matching products, or all others (`rest`) where those are fewer, for walking over. */
+  /** The matching products, or the others (`rest`) if those are fewer, for iteration. */
   fewer(without?: string): { ids: Uint32Array; rest: boolean } {
     const kept = this.#at(without);
     if (!kept.fewer) {
@@ -105,23 +108,20 @@ export class Matcher {
     return kept.productIds;
   }
 
-  /** Variants of the matching products that satisfy the variant-level conditions themselves, in ascending order. */
+  /** Variants of the matching products that meet the variant-level conditions, in ascending order. */
   variantIds(without?: string): Uint32Array {
     const kept = this.#at(without);
     kept.variantIds ??= variantsWithin(this.index, this.productIds(without), kept.match.variants);
     return kept.variantIds;
   }
 
-  /**
-   * Whether a variant satisfies all that is chosen of variants and what the page asks of them; undefined if nothing
-   * is.
-   */
+  /** Tests whether a variant meets the variant-level choices and conditions; undefined if there are none. */
   get fits(): ((variant: number) => boolean) | undefined {
     const { variants } = this.match();
     return variants && ((variant) => has(variants, variant));
   }
 
-  /** How many products match with a range in the place of one field's choice. */
+  /** Number of products after replacing one field's choice by a range. */
   sizeWith(field: string, range: Range): number {
     const base = this.match(field);
     const { level, bits } = rangeCondition(this.index, field, range);
@@ -168,7 +168,7 @@ export function matchedProducts(index: CatalogueIndex, { products, variants, eac
   return result;
 }
 
-/** Products that have a variant of the posting list which is also in `variants`, when that is given. */
+/** Products with a variant in the posting list and, if given, in `variants`. */
 function productsOfList(index: CatalogueIndex, list: Uint32Array, variants?: Bitmap): Bitmap {
   const { productOf } = index;
   const result = emptyBitmap(index.products);
@@ -183,7 +183,7 @@ function conditionOf(index: CatalogueIndex, facet: Facet, choice: Choice): Condi
   const { field, mode } = facet;
   if (mode === "range") return rangeCondition(index, field, rangeOf(choice));
   const options = facetOptions(index, facet);
-  // An option that the catalogue no longer states finds nothing.
+  // An option that the catalogue no longer contains finds nothing.
   const chosen = optionsOf(choice).map((id) => options.at.get(id));
   if (mode === "all" && options.level === "variant") {
     return { field, each: chosen.map((o) => (o === undefined ? new Uint32Array() : postingsOf(options.postings, o))) };
@@ -202,7 +202,7 @@ function rangeCondition(index: CatalogueIndex, field: string, range: Range) {
   return { field, level: numbers.level, bits: inRange(numbers, range) };
 }
 
-/** A new set of what is in both, without touching either. */
+/** The intersection as a new set. */
 function both(a: Bitmap, b: Bitmap): Bitmap {
   const result = new Uint32Array(a.length);
   for (let i = 0; i < a.length; i++) result[i] = (a[i] ?? 0) & (b[i] ?? 0);

@@ -4,10 +4,9 @@ import type { Sort } from "./question.ts";
 import { type SortKey, sortKeys } from "./sort-keys.ts";
 
 /**
- * Product numbers in an order, the catalogue's own between equals; products that do not state the field
- * come last. A product with several values, such as prices of its variants, stands where its lowest does, and
- * in a falling order where its highest does.
- * @param matches whether a variant counts; by default all do. Values of the others are as if not stated
+ * Product numbers in an order, ties in the catalogue's order, products without a value last. A product with several
+ * values, such as its variants' prices, is placed by its lowest, or in descending order by its highest.
+ * @param matches whether a variant counts; all by default. The values of others are ignored
  */
 export function sortProducts(
   index: CatalogueIndex,
@@ -23,7 +22,7 @@ export function sortProducts(
   );
 }
 
-/** Product numbers from the one that fits best down, the catalogue's own order between equals. @param scores by product */
+/** Product numbers by descending score, ties in the catalogue's order. @param scores by product */
 export const byRelevance = (products: Uint32Array, scores: Float64Array): Uint32Array =>
   orderBy(products, [{ of: Float64Array.from(products, (product) => scores[product] ?? 0), down: true }]);
 

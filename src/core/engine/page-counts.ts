@@ -11,10 +11,10 @@ import type { Clause, Facet, Selection } from "./question.ts";
 import { liveRange, rangeCounts, rangesOf } from "./range.ts";
 
 const histogramBins = 20;
-/** Facets whose unchanging part is kept; merges and limits are the asker's, so there is no end to them. */
+/** Maximum number of cached facets; merges and limits are part of a question, so there is no limit to their variety. */
 const mostSteady = 600;
 
-/** One page's products and what was counted over them, kept as long as the catalogue is the same. */
+/** One page's products and their counts, cached while the catalogue is unchanged. */
 export class PageCounts {
   readonly index: CatalogueIndex;
   readonly base: Base;
@@ -25,7 +25,7 @@ export class PageCounts {
   /** The page with nothing chosen, computed once for all facets. */
   #nothing: Matcher;
   #steady = new Map<string, SteadyFacet>();
-  /** The last counts, valid while the same facets have the same choices. */
+  /** The last live counts, valid while facets and selection are unchanged. */
   #live: { chosen: string; facets: Map<string, WireFacet> } = { chosen: "", facets: new Map() };
 
   constructor(index: CatalogueIndex, within: readonly Clause[], searching?: readonly SearchedField[]) {
@@ -36,12 +36,12 @@ export class PageCounts {
     this.outOf = this.#nothing.size();
   }
 
-  /** A selection on this page, computed. @param facets those whose choices hold; their fields are in the catalogue */
+  /** Evaluates a selection on this page. @param facets those whose choices apply; their fields are in the catalogue */
   matcher(facets: readonly Facet[], { text, choices }: Selection): Matcher {
     return new Matcher(this.index, searchedIn(this.index, this.base, text, this.searching), facets, choices);
   }
 
-  /** The counts of facets that follow a selection. */
+  /** The live counts of facets for a selection. */
   live(matcher: Matcher, facets: readonly Facet[], { text, choices }: Selection): ReadonlyMap<string, WireFacet> {
     const chosen = JSON.stringify([
       text.trim(),
@@ -57,7 +57,7 @@ export class PageCounts {
     return counted;
   }
 
-  /** Nothing chosen is what the steady counts are of. */
+  /** Without a selection, the live counts are the steady ones. */
   #nothingChosen(facet: Facet): WireFacet {
     const { counts, range } = this.steady(facet);
     return { live: counts, ...(range ? { range } : {}) };
@@ -83,12 +83,12 @@ export class PageCounts {
     };
   }
 
-  /** The counts of one facet that follow what is chosen. */
+  /** The live counts of one facet. */
   count(matcher: Matcher, facet: Facet): WireFacet {
     if (facet.mode !== "range") return { live: liveCounts(matcher, facet) };
     return {
       live: rangeCounts(matcher, facet, this.steady(facet).ranges),
-      // The bins of the whole page, so that each can be told to be empty now.
+      // The whole page's bins, so that a bin can be shown as empty now.
       range: liveRange(matcher, facet, this.steady(facet).range?.histogram?.edges ?? 0),
     };
   }

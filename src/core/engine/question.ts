@@ -20,13 +20,13 @@ const hasOptions = (value: unknown): boolean => typeof value === "object" && val
 /** Chosen options by their identities, in the order chosen, or a range. */
 const choice = lazy((value: unknown) => (hasOptions(value) ? chosenOptions : rangeSchema));
 
-/** Stars and up part a rating of five stars, or of ten points. */
+/** “Stars and up” ranges divide a rating out of five or ten. */
 const rules = [...binnings, "stars"] as const;
 const rangesByRule = exact({ by: oneOf(rules), parts: wholeIn(1, 50).required() });
 const rangesBetween = exact({ limits: listOf(anyNumber().required(), 50) });
 const rangesUpwards = exact({ from: listOf(anyNumber().required(), 50) });
 
-/** Ranges of a number line: parted by rule into about so many, between limits, or from each of some numbers up. */
+/** Ranges of a number line: by rule into about the given number, between limits, or from each of some numbers up. */
 const rangeSpec = lazy((value: unknown) => {
   if (typeof value === "object" && value !== null && "limits" in value) return rangesBetween;
   return typeof value === "object" && value !== null && "from" in value ? rangesUpwards : rangesByRule;
@@ -37,9 +37,9 @@ const facet = exact({
   mode: oneOf(modes),
   /** Values that are one option. */
   merges: listOf(mergeSchema, 500).optional().default(undefined),
-  /** Its values lie on a bent scale, and so do the bins that they are counted in. */
+  /** Its scale is logarithmic-like, and so are its bins. */
   bent: boolean().strict().optional(),
-  /** Ranges to be counted, for a facet whose mode is `range`. */
+  /** Ranges to count, for a facet whose mode is `range`. */
   ranges: lazy((value: unknown) => (value === undefined ? mixed<never>().optional() : rangeSpec.resolve({ value }))),
 });
 
@@ -60,8 +60,8 @@ const isOneOf = exact({ products: listOf(someText(10_000), 10_000) });
 const hasWords = exact({ words: text(1000) });
 
 /**
- * A standing condition of a page: one of some values of a field, where a category includes all below it;
- * a number or a date within two ends; to be one of some products, by their ids; or to have the words of a search.
+ * A standing condition of a page: one of some values of a field, where a category includes its subcategories; a number
+ * or date within two ends; one of some product ids; or search words.
  */
 export const condition = lazy((value: unknown) => {
   if (typeof value !== "object" || value === null) return statesValue;
@@ -84,11 +84,11 @@ export const question = exact({
   facets: listOf(facet, 300),
   selection,
   /**
-   * An order of products: field keys joined by commas, the first most important, a `-` in front of those that
-   * fall. Empty for the catalogue's own order. It is also what stands in an address.
+   * An order of products: field keys joined by commas, most important first, with `-` for descending. Empty for the
+   * catalogue's own order. Also used in addresses.
    */
   sort: text(500),
-  /** Data wanted of each product beside its card. */
+  /** Product data requested beside the card. */
   show: exact({
     /** Fields whose values are shown. */
     fields: listOf(someText(500), 100),
@@ -97,16 +97,16 @@ export const question = exact({
   })
     .optional()
     .default(undefined),
-  /** The weights of fields' words in a search; the default ones if absent. */
+  /** The weights of fields in a search; defaults if absent. */
   searching: searching.optional().default(undefined),
-  /** Whether, when nothing is found, it is wanted what can be taken back. */
+  /** Whether to suggest what to remove if nothing is found. */
   mends: boolean().strict().optional(),
-  /** First product wanted, and how many. */
+  /** Index of the first requested product, and their number. */
   from: wholeIn(0, largest).required(),
   size: wholeIn(0, 500).required(),
 });
 
-/** A question as it travels, with the names of the unchanging parts that the asker has. */
+/** A question as sent, with the names of the unchanging parts that the caller already has. */
 export const wireQuestion = question.concat(exact({ has: listOf(text(100_000), 300) }));
 
 /** Chosen options, or a range. */

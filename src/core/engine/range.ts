@@ -10,10 +10,9 @@ import type { Matcher } from "./matcher.ts";
 import type { Facet } from "./question.ts";
 
 /**
- * Live ends and histogram of a range facet: over the values of the products that match the selection
- * without that facet, and for a variant-level field of those of their variants that satisfy the
- * other variant-level any-of, one-of and range choices.
- * @param bins about how many bins the histogram has, or their edges; 0, the default, for none
+ * Live ends and histogram of a range facet, over the values of products that match the selection without that facet;
+ * for a variant-level field only of variants that meet the other variant-level any-of, one-of and range choices.
+ * @param bins approximate number of bins, or their edges; 0, the default, for none
  */
 export function liveRange(matcher: Matcher, facet: Facet, bins: number | readonly number[] = 0): RangeAnswer {
   const { index } = matcher;
@@ -36,9 +35,9 @@ export function liveRange(matcher: Matcher, facet: Facet, bins: number | readonl
 }
 
 /**
- * The lowest number of each product among some records, in ascending order: products are split, and one with thirty
- * variants counts once.
- * @param productOf by variant, its product; undefined if the records are products
+ * The lowest number of each product among some records, in ascending order: ranges divide products, and one with
+ * thirty variants counts once.
+ * @param productOf product of each variant; undefined if the records are products
  */
 export function lowestOf(
   { starts, values }: Pick<NumberIndex, "starts" | "values">,
@@ -56,7 +55,7 @@ export function lowestOf(
   return Float64Array.from(lowest.values()).sort();
 }
 
-/** The ranges that a facet is counted in, computed over the values of a match where they follow a rule. */
+/** The ranges in which a facet is counted, computed over the values of a match if they follow a rule. */
 export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   if (!ranges) return [];
   if ("from" in ranges) return ranges.from.map((min) => ({ min }));
@@ -75,14 +74,14 @@ export function rangesOf(matcher: Matcher, { field, ranges }: Facet): Range[] {
   return rangesBetween(roundLimits(Float64Array.from(found).sort(), ranges.parts, "width"));
 }
 
-/** Live counts of ranges of a field: for each, the products that match when that range replaces the facet's choice. */
+/** Live counts of a field's ranges: the number of products after replacing the facet's choice by each range. */
 export function rangeCounts(matcher: Matcher, { field }: Facet, ranges: readonly Range[]): Uint32Array {
   const { index } = matcher;
   const counts = new Uint32Array(ranges.length);
   if (ranges.length === 0) return counts;
   const { level, starts, values } = index.numbers(field);
   const records = level === "product" ? matcher.productIds(field) : matcher.variantIds(field);
-  // An all-of choice of another facet must be found in the variants that the range leaves.
+  // An all-of choice of another facet must hold within the variants left by the range.
   if (level === "variant" && matcher.match(field).each.length > 0)
     return Uint32Array.from(ranges, (one) => matcher.sizeWith(field, one));
   const last = new Int32Array(ranges.length).fill(-1);
@@ -115,7 +114,7 @@ function histogram(
     const product = productOf ? (productOf[record] ?? 0) : record;
     for (let at = starts[record] ?? 0; at < (starts[record + 1] ?? 0); at++) {
       const bin = binOf(edges, values[at] ?? 0);
-      // Variants of one product stand together, so a repeat is the last one seen.
+      // Variants of one product are adjacent, so a repeat is the last one seen.
       if (last[bin] === product) continue;
       last[bin] = product;
       counts[bin] = (counts[bin] ?? 0) + 1;

@@ -5,14 +5,14 @@ import type { PageCounts } from "./page-counts.ts";
 import type { Facet, Selection } from "./question.ts";
 import { optionsOf, without } from "./selection.ts";
 
-/** Pairs are tried up to so many parts, which is far more than a shopper chooses. */
+/** Pairs are tried up to this number of parts, far more than a shopper chooses. */
 const mostParts = 14;
 
 /**
- * The filters that a shopper can remove where nothing was found: each part of the selection without which products
- * match, and when no single one helps each pair, with the number of products found without it, most first and in the
- * order chosen between equals. Standing conditions are never removed.
- * @param facets those whose choices hold
+ * The filters to remove if nothing is found: each part of the selection without which products match, or each pair if
+ * no single one helps, with the number of products, most first and otherwise in the order chosen. Standing conditions
+ * are never removed.
+ * @param facets those whose choices apply
  */
 export function relaxations(
   { index, base: page, searching }: Pick<PageCounts, "index" | "base" | "searching">,
@@ -32,7 +32,7 @@ export function relaxations(
       .filter((one) => one.total > 0)
       .sort((a, b) => b.total - a.total);
   const single = found(parts.map((part) => [part]));
-  // Where one option of several that are all wanted helps, nothing more of that choice need go.
+  // If removing one of several all-of options helps, the whole choice need not be removed.
   const finer = (field: string | undefined) =>
     single.some(({ parts: [part] }) => part?.field === field && part?.option !== undefined);
   const least = single.filter(({ parts: [part] }) => part?.option !== undefined || !finer(part?.field));
@@ -48,7 +48,7 @@ function partsOf({ choices, text }: Selection, facets: readonly Facet[]): RangeC
     const facet = facets.find((one) => one.field === field);
     if (!facet) return [];
     const options = optionsOf(choices[field]);
-    // Taking one back of several that are all wanted helps; of several that any will do it never does.
+    // Removing one of several all-of options can help; one of several any-of options never does.
     const each = facet.mode === "all" && options.length > 1 ? options.map((option) => ({ field, option })) : [];
     return [...each, { field }];
   });

@@ -2,18 +2,18 @@ import type { Answer, SteadyFacet, WireAnswer } from "./answer.ts";
 import { completeAnswer, type Engine, facetName, pageKey } from "./engine.ts";
 import type { Question, WireQuestion } from "./question.ts";
 
-/** The engine of which the work happens elsewhere: in a worker or on the server. */
+/** An engine that computes elsewhere: in a worker or on the server. */
 export class RemoteEngine implements Engine {
   #send: (question: WireQuestion) => Promise<WireAnswer>;
-  /** By what a page asks of its products, and by facet. */
+  /** Unchanging parts by page and facet. */
   #steady = new Map<string, Map<string, SteadyFacet>>();
 
-  /** @param send takes a question to where the work is done and brings the answer */
+  /** @param send sends a question and returns the answer */
   constructor(send: (question: WireQuestion) => Promise<WireAnswer>) {
     this.#send = send;
   }
 
-  /** Takes over what an answer that was had elsewhere says that does not change, so that it is not sent again. */
+  /** Remembers the unchanging parts of an answer obtained elsewhere, so that they are not sent again. */
   learn(question: Question, { facets }: Answer): void {
     const known = this.#knownOf(question);
     for (const facet of question.facets) {
@@ -43,7 +43,7 @@ export class RemoteEngine implements Engine {
   }
 }
 
-/** Turns typed arrays of answers into plain ones. For `JSON.stringify`. */
+/** A `JSON.stringify` replacer that turns typed arrays into plain ones. */
 export const plainCounts = (_key: string, value: unknown): unknown =>
   ArrayBuffer.isView(value) ? Array.from(value as Uint32Array) : value;
 

@@ -7,7 +7,7 @@ import type { Choice, Facet, Selection } from "./question.ts";
 /** Nothing chosen and nothing searched for. */
 export const emptySelection: Selection = { choices: {}, text: "" };
 
-/** Whether a choice is a range, and not a list of options. */
+/** Whether a choice is a range rather than a list of options. */
 export const isRange = (choice: Choice): choice is Range => !("options" in choice);
 
 /** How many options are chosen in a facet; a range is one. */
@@ -18,14 +18,14 @@ export const chosenIn = (choice: Choice | undefined): number =>
 export const optionsOf = (choice: Choice | undefined): readonly string[] =>
   choice && "options" in choice ? choice.options : [];
 
-/** The range of a choice; one that is open at both ends for options and for no choice. */
+/** The range of a choice; open at both ends for options and for no choice. */
 export const rangeOf = (choice: Choice | undefined): Range => (choice && isRange(choice) ? choice : {});
 
-/** The choice of a field, whatever the field is called. */
+/** The choice of a field; safe for any field key. */
 export const choiceOf = ({ choices }: Pick<Selection, "choices">, field: string): Choice | undefined =>
   Object.hasOwn(choices, field) ? choices[field] : undefined;
 
-/** The selection with one field's choice replaced at its place; an empty choice takes the field out. */
+/** The selection with one field's choice replaced in place; an empty choice removes the field. */
 export function withChoice(selection: Selection, field: string, choice: Choice | undefined): Selection {
   const empty = !choice || (isRange(choice) ? isOpen(choice) : choice.options.length === 0);
   if (!empty) return { ...selection, choices: { ...selection.choices, [field]: choice } };
@@ -34,8 +34,8 @@ export function withChoice(selection: Selection, field: string, choice: Choice |
 }
 
 /**
- * Takes an option in or out. In a one-of facet it replaces the present one; in a tree it replaces the categories above
- * and below it, which would make it mean nothing.
+ * Adds or removes an option. In a one-of facet it replaces the present one; in a tree it replaces its ancestors and
+ * descendants, which would make it redundant.
  */
 export function toggle(
   selection: Selection,
@@ -73,8 +73,8 @@ export function isSameChoice(a: Choice | undefined, b: Choice | undefined): bool
 }
 
 /**
- * The selection as far as it has a meaning for these facets: choices of other fields and choices of
- * the wrong shape are left out, and a one-of facet keeps its first option.
+ * The selection reduced to what these facets allow: choices of other fields or of the wrong shape are dropped, and a
+ * one-of facet keeps its first option.
  */
 export function fitSelection(selection: Selection, facets: readonly Facet[]): Selection {
   const choices: Record<string, Choice> = {};
@@ -86,12 +86,12 @@ export function fitSelection(selection: Selection, facets: readonly Facet[]): Se
         ? { options: choice.options.slice(0, 1) }
         : choice;
   }
-  // The same object where nothing changes, so that what hangs on it need not be recomputed.
+  // Returns the same object if nothing changes, so that dependents need not recompute.
   const same = Object.keys(selection.choices).every((key) => choices[key] === selection.choices[key]);
   return same ? selection : { ...selection, choices };
 }
 
-/** The selection with a part taken back. */
+/** The selection without a part. */
 export function without(selection: Selection, { field, option }: RangeCount): Selection {
   if (field === undefined) return { ...selection, text: "" };
   const rest = optionsOf(choiceOf(selection, field)).filter((id) => id !== option);

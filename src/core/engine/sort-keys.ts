@@ -7,29 +7,29 @@ export interface SortKey {
   down: boolean;
 }
 
-/** The order by how well products fit the words that are searched for. */
+/** Order by relevance to the search words. */
 export const bestMatch = "best";
 /** The order in which a page's products were picked by hand. */
 export const pickedOrder = "picked";
-/** Orders that go by no field: those, and the catalogue's own, where a page is in another. */
+/** Orders that don't refer to fields: these two, and the catalogue's own order for pages with another default. */
 export const namedSorts = ["shop", bestMatch, pickedOrder];
 
-/** Fields that an order goes by at most. */
+/** Maximum number of fields in an order. */
 const mostSortKeys = 8;
 
-/** The keys of an order, those of unknown fields left out. */
+/** The keys of an order, without unknown fields. */
 export const sortKeys = (sort: Sort, known: (field: string) => boolean): SortKey[] =>
   sort
     .split(",")
     .map((part) => (part.startsWith("-") ? { field: part.slice(1), down: true } : { field: part, down: false }))
-    // A field that comes again changes nothing any more.
+    // A repeated field has no effect.
     .filter(({ field }, at, all) => known(field) && all.findIndex((one) => one.field === field) === at)
     .slice(0, mostSortKeys);
 
-/** The orders that a listing can offer, by what they go by; what each is called is the listing's affair. */
+/** The standard orders of a listing; their labels are up to the listing. */
 export type StandardSort = "shop" | "cheap" | "dear" | "new" | "rated" | "name";
 
-/** The orders that a listing offers until the designer chooses others, as far as the catalogue has the fields. */
+/** The orders a listing offers by default, as far as the catalogue has the fields. */
 export function standardSorts(fields: readonly Field[]): { sort: Sort; goesBy: StandardSort }[] {
   const offered: [role: FieldRole, down: boolean, goesBy: StandardSort][] = [
     ["price", false, "cheap"],

@@ -14,7 +14,7 @@ export interface VariantQuery {
   sort?: { field: string; down: boolean };
 }
 
-/** Variants that satisfy the choices themselves, of products that match. */
+/** Variants of matching products that meet the choices themselves. */
 export function findVariants(index: CatalogueIndex, { facets, selection, only, sort }: VariantQuery): Uint32Array {
   const page = searchedIn(index, baseOf(index, only ? [[{ products: [...only] }]] : []), selection.text);
   const variants = new Matcher(index, page, facets, selection.choices).variantIds();

@@ -2,7 +2,7 @@ import { resolve } from "../settings/band.ts";
 import { placementFacts } from "../settings/placement.ts";
 import type { FindingKind } from "./finding.ts";
 
-/** On a phone all of the panel stands above the products. */
+/** A panel on the phone that stands entirely above the products. */
 export const farProducts: FindingKind = {
   name: "far-products",
   level: "warning",

@@ -18,24 +18,24 @@ export interface FindingDraft {
   band?: Band;
   /** The problem, with its number, in one or two sentences. */
   words: string;
-  /** A field of which some products say nothing, so that the catalogue can tell which. */
+  /** A field with missing values, so that the catalogue view can list the products. */
   silentField?: string;
   remedy?: OfferedFix;
 }
 
-/** Something that the tool computed to be wrong or risky in a panel. */
+/** A computed problem or risk of a panel. */
 export interface Finding extends FindingDraft {
   /** Name of the kind. */
   kind: string;
   level: FindingLevel;
 }
 
-/** One facet of the panel, with its name in sentences and what the page's products say of it. */
+/** A facet of the panel, with its name for sentences and the page's answer about it. */
 export interface FacetUnderTest {
   row: FacetRow;
   title: string;
   found: FacetAnswer | undefined;
-  /** Products of the page that some offered option finds. */
+  /** Products of the page found by some offered option. */
   reach: number;
 }
 
@@ -44,7 +44,7 @@ export interface FindingContext {
   panel: PanelDocument;
   facts: Facts;
   selection: Selection;
-  /** To the panel's facets on the wide band, with what is chosen. */
+  /** The answer for the panel's facets on the wide band, with the current selection. */
   answer: Answer;
   facets: readonly FacetUnderTest[];
   /** A browser's measurements; empty if there are none. */
@@ -53,19 +53,19 @@ export interface FindingContext {
   look: DrawnIn | undefined;
 }
 
-/** As much of a look as findings are found in. */
+/** The part of a look that findings need. */
 export type DrawnIn = Pick<LookDocument, "values" | "dark" | "styles">;
 
 /** A kind of finding, in a file of its own. */
 export interface FindingKind {
   name: string;
   level: FindingLevel;
-  /** Required inputs beside a panel and its catalogue. Where they are missing, the kind finds nothing. */
+  /** Required inputs beside a panel and its catalogue. Without them, the kind finds nothing. */
   needs?: "measures" | "look";
   find(context: FindingContext): Awaitable<readonly FindingDraft[]>;
 }
 
-/** A kind that looks at one facet after the other. */
+/** A kind that examines facets one at a time. */
 export const inEachFacet = (
   kind: Omit<FindingKind, "find"> & {
     find(facet: FacetUnderTest, context: FindingContext): Awaitable<FindingDraft | readonly FindingDraft[] | undefined>;

@@ -32,7 +32,7 @@ import { swappedEnds } from "./swapped-ends.ts";
 import { tooHigh } from "./too-high.ts";
 import { typedEnds } from "./typed-ends.ts";
 
-/** Every kind of finding, in the order in which they are told. */
+/** Every kind of finding, in display order. */
 export const findingKinds: readonly FindingKind[] = [
   noValues,
   lowReach,
@@ -72,8 +72,8 @@ export interface Known {
 }
 
 /**
- * All that is wrong or risky in a panel over a catalogue, with what is chosen at the moment.
- * @param known what else is known; kinds that need what is not find nothing
+ * All problems and risks of a panel over a catalogue, with a selection.
+ * @param known other inputs; kinds whose inputs are missing find nothing
  */
 export async function findFindings(
   facts: Facts,

@@ -19,10 +19,10 @@ import type { Placement } from "../settings/placement.ts";
 import type { FacetSettings, SettingName } from "../settings/settings.ts";
 import { withSetting } from "../settings/settings.ts";
 
-/** A setting with the value that puts something right. */
+/** A setting with the value that fixes a problem. */
 type Setting = { [K in SettingName]: { setting: K; value: FacetSettings[K] | Banded<FacetSettings[K]> } }[SettingName];
 
-/** A change that puts a finding right in one step. Plain data, so that it can come from a worker. */
+/** A change that fixes a finding in one step. Plain data, since it may come from a worker. */
 export type Fix =
   | { do: "remove"; row: string }
   | ({ do: "set"; row: string } & Setting)
@@ -36,14 +36,14 @@ export type Fix =
   | { do: "relabel"; row: string; labels: Readonly<Record<string, string>> }
   | { do: "place"; band: Band; placement: Placement };
 
-/** A fix as a finding offers it. */
+/** A fix offered by a finding. */
 export interface OfferedFix {
   /** Its effect, on its button. */
   words: string;
   step: Fix;
 }
 
-/** The edit that puts a finding right; undefined if what it is about is no longer there. */
+/** The edit that applies a fix; undefined if its target no longer exists. */
 export function fixEdit(
   panel: PanelDocument,
   { remedy }: { remedy?: OfferedFix },

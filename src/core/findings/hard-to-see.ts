@@ -10,7 +10,7 @@ const faults = (look: DrawnIn, own: TokenValues = {}): LookIssue[] =>
 
 const identity = ({ kind, token, state, scheme }: LookIssue): string => [kind, token, state, scheme].join();
 
-/** A number as it is told: one decimal, or whole px. */
+/** A number for display: one decimal, or whole px. */
 function told({ kind, is, needed }: LookIssue): string {
   if (kind === "same picture") return "the same when it is not chosen";
   return kind === "target"

@@ -3,7 +3,7 @@ import { settingOn } from "../settings/settings.ts";
 import { type FindingDraft, inEachFacet } from "./finding.ts";
 import type { TrialStep } from "./layout-shift.ts";
 
-/** Felt shift from which on a step is worth a word. Source: Core Web Vitals, the limit of a good CLS. */
+/** Shift score from which a step is reported. Source: Core Web Vitals, the limit of a good CLS. */
 const most = 0.1;
 const spoken: Record<TrialStep, string> = {
   choose: "a choice in it",
@@ -12,7 +12,7 @@ const spoken: Record<TrialStep, string> = {
   open: "opening it",
 };
 
-/** A facet of which a step moves the page. Folding is asked for and expected; the rest comes as a surprise. */
+/** A facet with a step that moves the page. Folding is requested and expected; the rest is a surprise. */
 export const jumps = inEachFacet({
   name: "jumps",
   level: "warning",

@@ -6,11 +6,11 @@ export interface Box {
   height: number;
 }
 
-/** Where something stood before and after: what of it could be seen, and where it started. */
+/** An element's position before and after: its visible part, and where it starts. */
 export interface BoxMove {
   before: Box;
   after: Box;
-  /** From start to start, in CSS px. */
+  /** Horizontal distance between the starts, in CSS px. */
   dx: number;
   dy: number;
 }
@@ -20,7 +20,7 @@ export interface Viewport {
   height: number;
 }
 
-/** Whether a move is seen. Source: Layout Instability specification, “differs by 3 or more CSS pixels”. */
+/** Whether a move counts. Source: Layout Instability specification, “differs by 3 or more CSS pixels”. */
 export const isMove = (dx: number, dy: number): boolean => Math.max(Math.abs(dx), Math.abs(dy)) >= 3;
 
 /**
@@ -38,7 +38,7 @@ export function layoutShift(moves: readonly BoxMove[], viewport: Viewport): numb
   return impact * Math.min(1, farthest / Math.max(viewport.width, viewport.height));
 }
 
-/** The area that some boxes cover together, each place once: a sweep from the left over their edges. */
+/** The area covered by the union of some boxes, by a sweep over their edges from the left. */
 export function unionArea(boxes: readonly Box[]): number {
   const solid = boxes.filter(({ width, height }) => width > 0 && height > 0);
   const edges = [...new Set(solid.flatMap(({ x, width }) => [x, x + width]))].sort((a, b) => a - b);
@@ -56,18 +56,18 @@ export function unionArea(boxes: readonly Box[]): number {
   }, 0);
 }
 
-/** Moves so soon after an input of the shopper's are left out by browsers, in ms. Source: the same specification. */
+/** Browsers ignore moves within this many ms after an input. Source: the same specification. */
 export const afterInput = 500;
 
-/** The steps of a shopper that a row is tried with. */
+/** The shopper's steps tried on each row. */
 export const trialSteps = ["choose", "take back", "fold", "open"] as const;
 export type TrialStep = (typeof trialSteps)[number];
 
-/** The step of a row that moves the page most. */
+/** The step of a row with the largest shift. */
 export interface RowShift {
   row: string;
   step: TrialStep;
-  /** All moves, as a shopper sees them, without those that scrolling causes. */
+  /** All moves as a shopper sees them, except those caused by scrolling. */
   felt: number;
   /** As browsers count: without what moves within {@link excused} ms after the step. */
   counted: number;

@@ -1,6 +1,6 @@
 import { inEachFacet } from "./finding.ts";
 
-/** Share of the products below which a facet's reach is worth a word. */
+/** Share of the page's products below which a facet's reach is reported. */
 export const minReach = 0.6;
 
 /** A facet whose options find few of the page's products, so that the others disappear with any choice. */

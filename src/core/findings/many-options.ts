@@ -5,7 +5,7 @@ import { readAtOnce } from "../panel/suggest/suggest.ts";
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** More options in an open list than a person reads, without a field to find them in. */
+/** More options in an open list than a person would read, without a search field. */
 export const manyOptions = inEachFacet({
   name: "many-options",
   level: "note",

@@ -1,7 +1,7 @@
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Options by name that have an order of their own, so that April stands before January. */
+/** Options sorted by name although they have a natural order, so that April comes before January. */
 export const meaninglessOrder = inEachFacet({
   name: "meaningless-order",
   level: "warning",

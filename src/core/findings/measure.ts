@@ -9,18 +9,18 @@ export interface Measure {
   screen: number;
   /** Height of the shop's fixed bars. */
   bars: number;
-  /** How far below the fixed bars the first product stands. */
+  /** Distance from the fixed bars to the first product. */
   products: number;
-  /** How many cards of products stand in a row, and how high a row is with the gap below it, where there are any. */
+  /** Number of product cards per row, and the row height including the gap, if there are any. */
   cards?: { columns: number; height: number } | undefined;
   /** The largest shift of each row's steps, where it was measured. */
   shifts?: readonly RowShift[];
 }
 
-/** The measurements that a page can make by itself: everything but the height of somebody's screen. */
+/** The measurements a page can make without knowing the visitor's screen height. */
 export type PageMeasure = Omit<Measure, "screen">;
 
-/** A page's measure against a screen of so many px. */
+/** A page's measurements for a screen height in px. */
 export const onScreen = (measure: PageMeasure, height: number): Measure => ({
   ...measure,
   screen: height - measure.bars,

@@ -3,7 +3,7 @@ import { rulesOf } from "../panel/panel.ts";
 import { likelyMisspelt } from "../profile/clashes.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** An option that is most likely a misspelling of another one: it reads like it, and hardly any product has it. */
+/** An option that is probably a misspelling of another: similar, and on hardly any product. */
 export const misspelt = inEachFacet({
   name: "misspelt",
   level: "warning",

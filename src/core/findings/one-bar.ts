@@ -2,7 +2,7 @@ import { supportsSetting } from "../panel/choose-display.ts";
 import { bands } from "../settings/band.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** A slider whose products all lie in one place, so that moving it parts nothing. */
+/** A slider whose products all share one value, so that moving it makes no difference. */
 export const oneBar = inEachFacet({
   name: "one-bar",
   level: "warning",

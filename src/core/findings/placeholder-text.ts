@@ -2,14 +2,14 @@ import { pieceOf } from "../panel/pieces.ts";
 import type { FindingDraft, FindingKind } from "./finding.ts";
 import { readable } from "./raw-labels.ts";
 
-/** Texts that were never meant to be read: names of columns, marks, and words that stand in for others. Common practice, no source. */
+/** Texts that were never meant to be read: column names, placeholders, lone punctuation. Common practice, no source. */
 const standsIn =
   /^(?:[\W_]*|ids?|untitled|unnamed.*|todo\b.*|tbd|tba|test|x{2,}|n\/?a|null|undefined|none|column ?\d+|field ?\d+|new (?:text|heading))$|lorem ipsum|a few words for shoppers/i;
 
 /** Whether a text is one that shoppers should never read. */
 export const isPlaceholder = (text: string): boolean => standsIn.test(text.trim());
 
-/** Titles and texts that shoppers would read and that say nothing to them. */
+/** Titles and texts that say nothing to shoppers. */
 export const placeholderText: FindingKind = {
   name: "placeholder-text",
   level: "warning",

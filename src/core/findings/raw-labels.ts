@@ -2,7 +2,7 @@ import { isShown, labelOf } from "../panel/options.ts";
 import { rulesOf } from "../panel/panel.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Options that read like they were made for programs. */
+/** Options that look like program keys. */
 export const rawLabels = inEachFacet({
   name: "raw-labels",
   level: "warning",
@@ -27,11 +27,11 @@ export const rawLabels = inEachFacet({
   },
 });
 
-/** Texts that were made for programs: keys with a value behind them, underscores, lone digits, true and false. */
+/** Texts meant for programs: keys with a value after them, underscores, lone digits, true and false. */
 export const looksRaw = (text: string): boolean =>
   /^[\w-]+:[\w-]+$/.test(text) || /\w_\w/.test(text) || /^(?:true|false|null|0|1)$/i.test(text);
 
-/** A raw text as people would read it: `pet_safe:1` is “Pet safe”. */
+/** A raw text in readable form: `pet_safe:1` becomes “Pet safe”. */
 export function readable(text: string): string {
   const [, key, value] = /^([\w-]+):([\w-]+)$/.exec(text) ?? [];
   if (key !== undefined && value !== undefined) {

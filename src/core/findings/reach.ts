@@ -7,16 +7,16 @@ import { engineFacets, facetRows } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 import type { Awaitable, Facts } from "../profile/facts.ts";
 
-/** By row, the products of a page that some offered option of its facet finds. */
+/** By row, the number of the page's products found by some offered option of its facet. */
 export type Reaches = ReadonlyMap<string, number>;
 
 type Page = { within: Clause[] } & Partial<Pick<Question, "searching">>;
 
 /**
- * The reach of a panel's facets on a page: products that at least one offered option finds. Where bands offer
- * different options, it is the reach on the band where it is lowest.
- * @param answer to the panel's facets on the wide band
- * @param page what it asks of its products, and the fields that a search goes over
+ * The reach of a panel's facets on a page: products that at least one offered option finds. If bands offer different
+ * options, the lowest reach of all bands.
+ * @param answer for the panel's facets on the wide band
+ * @param page the page's conditions and searched fields
  */
 export async function reachesOf(
   facts: Pick<Facts, "ask">,
@@ -50,7 +50,7 @@ async function reachOf(
   const stated = found.options.filter((_, o) => (found.counts.steady[o] ?? 0) > 0).length;
   const any: Facet = { field, mode: mode === "tree" ? "tree" : "any", ...(merges ? { merges } : {}) };
   const ways = offeredAnywhere(row, found).map((offered): Awaitable<number> => {
-    // All of a page's options find all of its products that state the field.
+    // All of a page's options together find all its products with a value.
     if (offered.length === stated) return found.reach;
     const ids = offered.flatMap((o) => found.options[o]?.id ?? []);
     return ids.length === 0 ? 0 : counted(any, { options: ids });
@@ -58,7 +58,7 @@ async function reachOf(
   return Math.min(...(await Promise.all(ways)));
 }
 
-/** The ends of some ranges together; undefined if there are none, and where they are open at both ends. */
+/** The range that spans some ranges; undefined if there are none, or it is open at both ends. */
 function endsOf(offered: readonly Range[]): Choice | undefined {
   if (offered.length === 0) return undefined;
   const min = offered.some((one) => one.min === undefined)

@@ -1,9 +1,9 @@
 import type { FindingDraft, FindingKind } from "./finding.ts";
 
-/** From which agreement on two fields are one question. Common practice, no source. */
+/** Agreement from which two fields count as one question. Common practice, no source. */
 const same = 0.95;
 
-/** Two facets over fields that say the same, so that one of them is enough. */
+/** Two facets over fields with the same information, so that one is enough. */
 export const sameQuestion: FindingKind = {
   name: "same-question",
   level: "note",

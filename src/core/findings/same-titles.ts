@@ -1,9 +1,9 @@
 import type { FindingKind } from "./finding.ts";
 
-/** Share of products with one title from which on a list of them tells nothing. Common practice, no source. */
+/** Share of products with the same title from which a list of them is useless. Common practice, no source. */
 const most = 0.5;
 
-/** Products that are called the same, so that their cards cannot be told apart. */
+/** Products with the same title, so that their cards cannot be told apart. */
 export const sameTitles: FindingKind = {
   name: "same-titles",
   level: "warning",

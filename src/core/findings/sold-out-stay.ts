@@ -1,7 +1,7 @@
 import { outOfStock } from "../catalogue/availability.ts";
 import type { FindingKind } from "./finding.ts";
 
-/** Sold-out variants that shoppers cannot leave out. */
+/** Sold-out variants that shoppers cannot exclude. */
 export const soldOutStay: FindingKind = {
   name: "sold-out-stay",
   level: "note",

@@ -4,10 +4,16 @@ import { type Placement, placementFacts } from "../settings/placement.ts";
 import { type Share, settingOn } from "../settings/settings.ts";
 import { type FindingDraft, inEachFacet } from "./finding.ts";
 
-/** Widths in CSS px of the narrowest page of a band less its margins, and of a column beside the products. Common practice, no source. */
+/**
+ * Content width of the narrowest page of each band, and of a column beside the products, in CSS px. Common practice,
+ * no source.
+ */
 const pageWidth: Readonly<Record<Band, number>> = { wide: 952, medium: 702, slim: 312 };
 const columnWidth = 240;
-/** Room between facets side by side, and width of a letter and of what stands beside a word, in CSS px at 16 px text. From memory. */
+/**
+ * Gap between adjacent facets, width of a letter, and width of the space beside a word, in CSS px at 16 px text. From
+ * memory.
+ */
 const between = 24;
 const letter = 8;
 const beside = 52;
@@ -27,7 +33,7 @@ function panelWidth(placement: Placement, band: Band, { drawerWidth, float, floa
   }
 }
 
-/** A facet that is given so small a share of the width that its longest word does not fit. */
+/** A facet too narrow for its longest word. */
 export const squeezed = inEachFacet({
   name: "squeezed",
   level: "warning",

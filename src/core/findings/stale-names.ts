@@ -2,7 +2,7 @@ import { countsOf } from "../engine/engine.ts";
 import { engineMerges, staleValues } from "../panel/options.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Options that the designer has named and no product states any more. */
+/** Options named by the designer that no product states any more. */
 export const staleNames = inEachFacet({
   name: "stale-names",
   level: "warning",

@@ -1,7 +1,7 @@
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Counts that ignore what is chosen elsewhere, and so promise more than shoppers get. */
+/** Counts that ignore the other facets' choices, and so promise more than shoppers get. */
 export const steadyCounts = inEachFacet({
   name: "steady-counts",
   level: "warning",

@@ -4,7 +4,7 @@ import { behaviours } from "../settings/behaviour.ts";
 import { placementFacts } from "../settings/placement.ts";
 import type { FindingDraft, FindingKind } from "./finding.ts";
 
-/** A row above the products that is to stay in sight, but is too high for that, so that it scrolls away. */
+/** A sticky row above the products that is too high to stay in sight. */
 export const stickyRow: FindingKind = {
   name: "sticky-row",
   level: "warning",

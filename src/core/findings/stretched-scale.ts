@@ -4,10 +4,10 @@ import { bands } from "../settings/band.ts";
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Share of an even scale that half of the values must have for it to be of use. */
+/** Minimum share of a linear scale taken by half of the values. */
 const least = 0.15;
 
-/** An even scale that a few values far above the others make useless. */
+/** A linear scale made useless by a few very large values. */
 export const stretchedScale = inEachFacet({
   name: "stretched-scale",
   level: "warning",

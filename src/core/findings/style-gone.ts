@@ -1,6 +1,6 @@
 import { inEachFacet } from "./finding.ts";
 
-/** A facet that has an option style which its look no longer has. It is drawn as the look is. */
+/** A facet with an option style that its look no longer has; it uses the look's own style. */
 export const styleGone = inEachFacet({
   name: "style-gone",
   level: "warning",

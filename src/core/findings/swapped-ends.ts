@@ -1,7 +1,7 @@
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Typed ends of a range that stand the wrong way round. */
+/** A range whose typed minimum is above its maximum. */
 export const swappedEnds = inEachFacet({
   name: "swapped-ends",
   level: "warning",

@@ -3,7 +3,7 @@ import { bands } from "../settings/band.ts";
 import { settingOn } from "../settings/settings.ts";
 import { type FindingDraft, inEachFacet } from "./finding.ts";
 
-/** Share of the screen that one facet may fill. */
+/** Maximum share of the screen for one facet. */
 const most = 0.6;
 
 /** A facet that fills most of the screen by itself. */

@@ -1,10 +1,10 @@
 import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
-/** Share of a scale without any value from which on it is worth a word. Common practice, no source. */
+/** Share of a scale without any value from which it is reported. Common practice, no source. */
 const mostEmpty = 0.5;
 
-/** Ends of a range that were typed in, and leave products out or are far from all of them. */
+/** Typed ends of a range that exclude products or are far from all of them. */
 export const typedEnds = inEachFacet({
   name: "typed-ends",
   level: "warning",

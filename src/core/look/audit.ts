@@ -6,29 +6,32 @@ import { type LookValues, type Scheme, valueOn } from "./resolve.ts";
 import { parts, type Token, tokenName, tokens } from "./tokens.ts";
 import { stateBefore, type TokenState } from "./value.ts";
 
-/** Contrast that is needed. Source: WCAG 2.2, success criteria 1.4.3 and 1.4.11. */
+/** Minimum contrast ratios. Source: WCAG 2.2, success criteria 1.4.3 and 1.4.11. */
 export const needed = { text: 4.5, "large text": 3, control: 3, focus: 3 } as const;
 
-/** Least size of a target in CSS px, and what a finger wants. Source: WCAG 2.2, 2.5.8; 44 px: common practice, and 2.5.5. */
+/**
+ * Minimum target size in CSS px, and the recommended one for touch. Source: WCAG 2.2, 2.5.8; 44 px: common practice,
+ * and 2.5.5.
+ */
 export const minTarget = 24;
 export const fingerTarget = 44;
 
-/** Something of a look that is hard to see or to hit. */
+/** A detail of a look that is hard to see or to hit. */
 export interface LookIssue {
   kind: "contrast" | "alone" | "target" | "same picture";
   part: string;
   /** The token that is at fault. */
   token: string;
   state: TokenState;
-  /** The bands and the schemes on which it is so. */
+  /** The affected bands and colour schemes. */
   bands: Band[];
   scheme: Scheme;
-  /** For a contrast: the two colours as they are seen, with what they are. */
+  /** For a contrast: the two colours as seen, and what they are. */
   seen?: { colour: string; grounds: readonly string[]; as: keyof typeof needed };
   /** The measured and the required value: a ratio, or CSS px. */
   is: number;
   needed: number;
-  /** It is no fault by the standard; it would be better otherwise. */
+  /** Not a failure of the standard, only a possible improvement. */
   offered?: boolean;
 }
 
@@ -43,7 +46,7 @@ class Seen {
     this.scheme = scheme;
   }
 
-  /** The value of a property of a part; in a state without its own, that of the state before. */
+  /** The value of a part's property; a state without its own inherits from the state before it. */
   value(part: string, property: string, state: TokenState): string | number | undefined {
     for (let at = state; ; at = stateBefore[at as Exclude<TokenState, "rest">]) {
       const name = tokenName(part, property, at);
@@ -63,7 +66,7 @@ class Seen {
     return Number(this.value(part, property, state) ?? 0);
   }
 
-  /** The grounds that a part can stand on: of the page and of a drawer, and for options those of a dropdown's list. */
+  /** The possible backgrounds of a part: of the page and of a drawer, and for options of a dropdown's list. */
   groundsOf(name: string, { group }: LookPart): string[] {
     const page = over(this.colour("ground", "page"), "#ffffff");
     if (group === "Shop" || group === "Listing") return [page];
@@ -88,14 +91,14 @@ function judgePair(
   state: TokenState,
 ): Omit<LookIssue, "bands" | "scheme"> | undefined {
   const { of, on, as, or, size, weight } = pair;
-  // Unusable options need no contrast by the standard; their words are audited all the same, since they are read.
+  // The standard requires no contrast of disabled options; their words are audited anyway, since people read them.
   if (as === "control" && state === "unavailable") return undefined;
-  // Where a picture takes its place, it is not there.
+  // A picture replaces this property.
   const { under } = part.properties[of] ?? {};
   if (under && seen.value(name, under, state)) return undefined;
   const colour = seen.colour(name, of, state);
   const around = seen.groundsOf(name, part);
-  // A mark has a colour only in the states that have the mark.
+  // A mark has a colour only in states that show it.
   if (as === "control" && alphaOf(colour) === 0 && !or) return undefined;
   if (of === "ring" && seen.size(name, "ring-width", state) === 0) return undefined;
   const grounds = around.map((ground) => (on ? over(seen.colour(name, on, state), ground) : ground));
@@ -119,19 +122,19 @@ function judgePair(
   };
 }
 
-/** The token that a property has in a state, or in the one before it. */
+/** The token of a property in a state, or in the nearest state before it. */
 function nearestToken(part: string, property: string, state: TokenState): string {
   const name = tokenName(part, property, state);
   return tokens.has(name) || state === "rest" ? name : nearestToken(part, property, stateBefore[state]);
 }
 
 /**
- * Parts in which chosen must be told from not chosen by themselves, each with the one that has what it does not set
- * itself: a tag and a toggle are tiles too. The other parts have a mark of their own.
+ * Parts without a mark, in which chosen options must differ visibly, each with the part that they inherit from: a tag
+ * and a toggle are tiles too.
  */
 const toldBySelf: Readonly<Record<string, string>> = { tile: "tile", tag: "tile", toggle: "tile", picture: "picture" };
 
-/** Whether chosen is told from at rest by colours alone that are too much alike. Source: WCAG 2.2, 1.4.1. */
+/** Whether chosen and unchosen differ only by colours that are too similar. Source: WCAG 2.2, 1.4.1. */
 function judgeAlone(seen: Seen, name: string, part: LookPart): Omit<LookIssue, "bands" | "scheme"> | undefined {
   const like = toldBySelf[name];
   if (like === undefined) return undefined;
@@ -155,7 +158,7 @@ function judgeAlone(seen: Seen, name: string, part: LookPart): Omit<LookIssue, "
   };
 }
 
-/** Whether a picture stands for an option that is chosen and for one that is not. */
+/** Whether chosen and unchosen options show the same picture. */
 function judgePicture(seen: Seen, name: string, part: LookPart): Omit<LookIssue, "bands" | "scheme"> | undefined {
   if (!part.properties.picture) return undefined;
   const rest = seen.value(name, "picture", "rest");
@@ -164,7 +167,7 @@ function judgePicture(seen: Seen, name: string, part: LookPart): Omit<LookIssue,
   return { kind: "same picture", part: name, token, state: "chosen", is: 1, needed: needed.control };
 }
 
-/** Parts that are clicked, by the property with their height, and the space around them that counts towards it. */
+/** Clickable parts, with the property of their height and the space around them that counts. */
 const targets: readonly [part: string, property: string, room?: string][] = [
   ["option", "height"],
   ["tile", "height", "room"],
@@ -184,7 +187,8 @@ function* judgeTargets(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme"
     const size = seen.size(part, property);
     const token = tokenName(part, property);
     const same = { kind: "target" as const, part, token, state: "rest" as const, is: size };
-    // A small target is enough where its neighbours are far: circles of 24 px around each do not meet. Source: 2.5.8.
+    // A small target is enough if its neighbours are far away: circles of 24 px around them don't overlap. Source:
+    // 2.5.8.
     if (size + (room ? seen.size(part, room) : 0) < minTarget && size < minTarget) yield { ...same, needed: minTarget };
     else if (seen.band === "slim" && size < fingerTarget && !["slider", "switch", "chip", "swatch"].includes(part))
       yield { ...same, needed: fingerTarget, offered: true };
@@ -220,8 +224,8 @@ function* judgeOn(seen: Seen): Generator<Omit<LookIssue, "bands" | "scheme">> {
 }
 
 /**
- * Everything of a look that is hard to see or to hit, worst first: by how far it is from what is needed. The same
- * fault in several states or on several bands is told once for each state, with its bands.
+ * All contrast and target issues of a look, worst first, by the distance from the requirement. The same issue in
+ * several states is listed once per state, with all its bands.
  */
 export function auditLook(look: LookValues): LookIssue[] {
   const found = new Map<string, LookIssue>();
@@ -240,7 +244,7 @@ export function auditLook(look: LookValues): LookIssue[] {
 }
 
 /**
- * The backgrounds under a colour and the contrast it needs, for a picker that draws the limit.
+ * The backgrounds under a colour and its required contrast, for a picker that draws the limit.
  * @returns undefined if nothing is audited by it
  */
 export function groundsUnder(

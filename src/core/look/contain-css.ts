@@ -2,18 +2,18 @@ import * as csstree from "css-tree";
 import { isOwnAddress } from "./own-address.ts";
 
 /**
- * Writes CSS again so that it holds only below one element. Nothing is passed on as it was typed: every rule, selector,
- * value and address is written from the tree, by a list of what is known. A nested rule becomes a rule of its own whose
- * selectors say where they begin, so that each selector in the result starts with the root.
+ * Rewrites CSS so that it applies only below one element. Nothing is copied as typed: every rule, selector, value and
+ * address is written from the parsed tree, using an allow list. A nested rule becomes a rule of its own with complete
+ * selectors, so that each selector in the result starts with the root.
  */
 
-/** Why something is not written; the node is where it stands. */
+/** Why a node is refused. */
 export interface Refusal {
   node: csstree.CssNode;
   reason: string;
 }
 
-/** Selectors of a rule as they are written, and whether what they find is inside the root and never the root itself. */
+/** Selectors of a rule as written, and whether they match only elements inside the root. */
 interface Scope {
   selectors: readonly string[];
   isInside: boolean;
@@ -24,22 +24,22 @@ interface Written {
   refusals: Refusal[];
 }
 
-/** The longest selectors that are written in all, in characters. */
+/** Maximum total length of the written selectors, in characters. */
 const longestOutput = 1_000_000;
 
 const groups = new Set(["media", "supports", "container"]);
-/** Functions whose texts are addresses, and what else may stand in them. */
+/** Functions that take addresses, and their other possible arguments. */
 const pictures = /^(?:-webkit-)?(?:image-set|image|cross-fade)$/i;
 const inPictures =
   /^(?:type|calc|(?:-webkit-)?(?:repeating-)?(?:linear|radial|conic)-gradient|rgba?|hsla?|oklch|oklab|lab|lch|color)$/i;
 const unknown = /^(?:element|paint|src)$/i;
-/** The kinds of tokens that a value may consist of. */
+/** The allowed kinds of tokens in a value. */
 const known: ReadonlySet<string> = new Set([
   ...["Value", "Identifier", "Number", "Dimension", "Percentage", "Hash", "String", "Url", "Function", "Parentheses"],
   ...["Brackets", "Operator", "UnicodeRange", "Raw", "Ratio", "Comment", "WhiteSpace", "Combinator"],
 ]);
 
-/** @param root a selector for the element; @returns what may be written, and what is refused */
+/** @param root a selector for the element; @returns the allowed CSS, and what is refused */
 export function containCss(tree: csstree.StyleSheet, root: string): Written {
   const refusals: Refusal[] = [];
   const own = namesIn(tree);
@@ -88,7 +88,7 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     return selectors.length === 0 ? [] : writeRules(rule.block.children.toArray(), { selectors, isInside }, false);
   }
 
-  /** A selector that begins with the ones around it. */
+  /** A complete selector, starting with those of the enclosing rules. */
   function writeSelector(
     selector: csstree.Selector,
     scope: Scope,
@@ -107,13 +107,13 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     const combinators = rest.filter((one) => one.type === "Combinator").map(({ name }) => name);
     if (first.type !== "NestingSelector" && leading?.type !== "Combinator") combinators.unshift(" ");
     for (const name of combinators) if (!/^[ >+~]$/.test(name)) return refused(`“${name}” is not a combinator of CSS.`);
-    // Only what is below the root has neighbours that are inside as well.
+    // Sibling combinators are safe only below the root.
     const down = combinators.findIndex((name) => name === " " || name === ">");
     const sideways = combinators.findIndex((name) => name === "+" || name === "~");
     if (!scope.isInside && sideways >= 0 && (down < 0 || sideways < down))
       return refused("This selector reaches elements outside the panel.");
     const [only = ""] = scope.selectors;
-    // Each level repeats the selectors around it.
+    // Each level of nesting repeats the enclosing selectors.
     if (scope.selectors.reduce((sum, { length }) => sum + length, size) > longestOutput)
       return refused("Too many nested rules. Write some of them side by side.");
     const parent = scope.selectors.length === 1 ? only : `:is(${scope.selectors.join(",")})`;
@@ -167,7 +167,7 @@ export function containCss(tree: csstree.StyleSheet, root: string): Written {
     refusals.push(...faults);
     if (faults.length > 0) return undefined;
     const value = csstree.clone(node.value) as csstree.Value | csstree.Raw;
-    // Names that the whole document shares are our own, so that nobody else’s are replaced.
+    // Names shared by the whole document get a prefix, so that they replace nobody else's.
     csstree.walk(value, (inner) => {
       if (inner.type === "Identifier" && /^animation(?:-name)?$/.test(property))
         inner.name = own.animations.get(inner.name) ?? inner.name;
@@ -210,7 +210,7 @@ function valueFaults(node: csstree.Declaration): Refusal[] {
 
 const isTypeName = (text: string): boolean => /^image\/[\w.+-]{1,40}$/.test(text);
 
-/** Whether a text that was not read any further could fetch something, in whatever it is put. */
+/** Whether an unparsed text could make the browser fetch something. */
 const isFetching = (text: string): boolean =>
   /(?:^|[^\w-])(?:url|src|image-set|-webkit-image-set|image|cross-fade|-webkit-cross-fade|element|paint)\s{0,20}\(/i.test(
     text,
@@ -221,7 +221,7 @@ export const ownReason = (address: string): string =>
     ? "An address that runs code isn’t allowed."
     : "Use addresses of the shop itself, beginning with /, or pictures as data:image.";
 
-/** A text without what is in quotes, as browsers tell texts apart. */
+/** A text without its quoted parts, as browsers tokenize it. */
 function withoutStrings(text: string): string {
   let rest = "";
   csstree.tokenize(text, (type, from, to) => {
@@ -230,12 +230,12 @@ function withoutStrings(text: string): string {
   return rest;
 }
 
-/** Whether a condition can be written as it is: words, numbers and comparisons in brackets. */
+/** Whether a condition can be copied: words, numbers and comparisons in brackets. */
 const isPlainPrelude = (text: string): boolean => /^[\w\s().,:<>=/%*+#"'-]*$/.test(text) && !isFetching(text);
 
 const unquoted = (text: string): string => text.replace(/^["']|["']$/g, "");
 
-/** Names that a style sheet gives to things that the whole document shares, each with the name that is written for it. */
+/** Names that a style sheet defines for the whole document, each with its prefixed form. */
 function namesIn(tree: csstree.StyleSheet): { animations: Map<string, string>; families: Map<string, string> } {
   const animations = new Map<string, string>();
   const families = new Map<string, string>();
@@ -254,7 +254,7 @@ function namesIn(tree: csstree.StyleSheet): { animations: Map<string, string>; f
   return { animations, families };
 }
 
-/** The families of a list, each as the nodes that it is written with. */
+/** The families of a list, each as its nodes. */
 function partsOf({ children }: csstree.Value): csstree.CssNode[][] {
   const parts: csstree.CssNode[][] = [[]];
   for (const node of children.toArray())
@@ -263,7 +263,7 @@ function partsOf({ children }: csstree.Value): csstree.CssNode[][] {
   return parts;
 }
 
-/** A family’s name as browsers compare it. */
+/** A family's name as browsers compare it. */
 const familyOf = (part: readonly csstree.CssNode[]): string =>
   part
     .map((node) => (node.type === "String" ? node.value : csstree.generate(node)))

@@ -5,14 +5,14 @@ import { type LookValues, referencesOf, tokenSettingOf } from "./resolve.ts";
 import { type Token, tokens } from "./tokens.ts";
 import type { TokenValue } from "./value.ts";
 
-/** A fix: a token with a different value, on the bands or in the scheme of the issue. */
+/** A fix: another value for a token, on the bands or in the scheme of the issue. */
 export interface LookFix {
   token: Token;
   value: TokenValue;
   look: LookValues;
 }
 
-/** A look with a token at another value where a miss says so. */
+/** A look with a token changed on the bands or in the scheme of an issue. */
 function withMended(look: LookValues, { scheme, bands }: LookIssue, token: Token, value: TokenValue): LookValues {
   if (scheme === "dark") return { ...look, dark: { ...look.dark, [token.name]: value } };
   const setting = bands.includes("wide")
@@ -21,13 +21,13 @@ function withMended(look: LookValues, { scheme, bands }: LookIssue, token: Token
   return { ...look, values: { ...look.values, [token.name]: setting } };
 }
 
-/** How bad a look is: the misses that are faults, each by how far it is from enough. */
+/** Sum of a look's failures, each by its distance from the requirement. */
 const badness = (look: LookValues): number =>
   auditLook(look).reduce((sum, { is, needed, offered }) => sum + (offered ? 0 : 1 + (1 - is / needed)), 0);
 
 /**
- * The fix with the least change: the nearest passing colour, a wider line, a larger size. Where the token follows
- * another one, the one that fixes most issues at once is changed.
+ * The smallest fix: the nearest passing colour, a thicker line, a larger size. If the token follows another, the one
+ * that fixes most issues at once is changed.
  * @returns undefined if there is none, as for text between a light and a dark background
  */
 export function fixFor(look: LookValues, miss: LookIssue): LookFix | undefined {
@@ -38,7 +38,7 @@ export function fixFor(look: LookValues, miss: LookIssue): LookFix | undefined {
     const width = Number(look.values[miss.token]?.wide ?? 1);
     return mended(look, miss, own, (Number.isFinite(width) ? width : 1) + 1);
   }
-  // Which picture says “chosen” nobody but the designer knows.
+  // Only the designer knows which picture says “chosen”.
   if (!miss.seen) return undefined;
   const colour = nearestPassing(miss.seen.colour, miss.seen.grounds, miss.needed);
   if (colour === undefined) return undefined;
@@ -48,7 +48,7 @@ export function fixFor(look: LookValues, miss: LookIssue): LookFix | undefined {
   });
   const judged = candidates.map((mend) => ({ mend, left: badness(mend.look) }));
   const before = badness(look);
-  // Of what helps alike, the change nearest to the token at fault, which alters least else.
+  // Of equally good fixes, the one nearest to the token at fault, which alters least else.
   return judged.filter(({ left }) => left < before).sort((a, b) => a.left - b.left)[0]?.mend;
 }
 
@@ -58,7 +58,7 @@ const mended = (look: LookValues, miss: LookIssue, token: Token, value: TokenVal
   look: withMended(look, miss, token, value),
 });
 
-/** A look with everything mended that can be. @param most steps at the most */
+/** A look with every possible fix applied. @param most maximum number of fixes */
 export function fixAll<L extends LookValues>(look: L, most = 200): L {
   let now: L = look;
   for (let step = 0; step < most; step++) {

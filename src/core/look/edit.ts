@@ -14,12 +14,12 @@ export function spokenToken({ part, label, state }: Pick<Token, "part" | "label"
   return state === "rest" ? name : `${name}, ${state.replace("-", " and ")}`;
 }
 
-/** Values with one set on a band; a band that is set to what it would follow anyway follows again. */
+/** Values with one set on a band; setting what it would follow anyway makes it follow again. */
 export function withValue(values: TokenValues, token: Token, band: Band, value: TokenValue): TokenValues {
   return { ...values, [token.name]: withBand(tokenSettingOf({ values }, token), band, value) };
 }
 
-/** Values with one given back: on a narrower band it follows the wider one, on the wide band what it is by itself. */
+/** Values with one reset: on a narrower band it follows the wider one, on the wide band its default. */
 export function withoutValue(values: TokenValues, token: Token, band: Band): TokenValues {
   const setting = values[token.name];
   const { [token.name]: _old, ...rest } = values;
@@ -34,7 +34,7 @@ export const setToken = (token: Token, band: Band, value: TokenValue): LookEdit 
   },
 });
 
-/** Gives a token back to what it follows. */
+/** Resets a token to what it follows. */
 export const resetToken = (token: Token, band: Band): LookEdit => ({
   words: `${spokenToken(token)} reset`,
   change: (look) => {
@@ -42,7 +42,7 @@ export const resetToken = (token: Token, band: Band): LookEdit => ({
   },
 });
 
-/** Sets the colour of a token for shoppers who prefer dark; undefined gives it back. */
+/** Sets the colour of a token for shoppers who prefer dark; undefined resets it. */
 export const setDark = (token: Token, value: TokenValue | undefined): LookEdit => ({
   words: `${spokenToken(token)} in dark mode`,
   change: (look) => {
@@ -59,7 +59,7 @@ export const setTokens = (words: string, given: Readonly<Record<string, Banded<T
   },
 });
 
-/** Takes another look's values, colours for the dark, option styles and extra CSS. */
+/** Takes over another look's values, dark colours, option styles and extra CSS. */
 export const takeLook = (words: string, from: Omit<LookDocument, "format" | "name">): LookEdit => ({
   words,
   change: (look) => {
@@ -81,7 +81,7 @@ export const setExtraCss = (css: string): LookEdit => ({
   },
 });
 
-/** Makes an option style. @param id unused so far */
+/** Adds an option style. @param id not in use yet */
 export const addStyle = (id: string, name: string, values: TokenValues = {}): LookEdit => ({
   words: `Option style ${name}`,
   change: (look) => {

@@ -2,9 +2,9 @@ import * as csstree from "css-tree";
 import { lineFinder, sentence } from "../document/words.ts";
 import { containCss, ownReason } from "./contain-css.ts";
 
-/** Something in the designer's CSS that is refused, or that browsers will not take. */
+/** Something in the designer's CSS that is refused, or that browsers ignore. */
 export interface CssFault {
-  /** A refusal; without it the rest would be taken. */
+  /** It is refused; otherwise it is only a warning. */
   error: boolean;
   /** From 1. */
   line: number;
@@ -15,13 +15,13 @@ export interface CssFault {
   reason: string;
 }
 
-/** The longest text that is taken, in characters, and the deepest that blocks and brackets may stand in each other. */
+/** Maximum length in characters, and maximum nesting of blocks and brackets. */
 export const maxCssLength = 100_000;
 const deepest = 30;
 
 const allowedRules = new Set(["media", "supports", "container", "keyframes", "font-face"]);
 
-/** Finds out what is wrong with the designer's CSS. What has no error can be put on a page by {@link containedCss}. */
+/** Finds the faults in the designer's CSS. CSS without errors can be used with {@link containedCss}. */
 export function checkCss(text: string): CssFault[] {
   const faults: CssFault[] = [];
   const at = lineFinder(text);
@@ -37,7 +37,7 @@ export function checkCss(text: string): CssFault[] {
     return faults;
   }
   checkTokens(text, fault);
-  // Blocks that are too deep or not closed are not read any further.
+  // Blocks that are too deep or not closed are not examined further.
   if (faults.some(({ error }) => error)) return faults;
   const tree = parsed(text, (error) =>
     fault(true, error.offset ?? 0, (error.offset ?? 0) + 1, `${sentence(error.message)}`),
@@ -60,10 +60,7 @@ function parsed(text: string, onParseError: (error: { message: string; offset?: 
   }) as csstree.StyleSheet;
 }
 
-/**
- * Checks without reading the whole: brackets that match, nothing too deep, no escapes, nothing that ends the
- * element.
- */
+/** Checks tokens without parsing: brackets match, nothing too deep, no escapes, nothing that closes the element. */
 function checkTokens(text: string, fault: Report): void {
   const open: { close: string; from: number }[] = [];
   const closers: Record<string, string> = { "{": "}", "(": ")", "[": "]" };
@@ -172,7 +169,7 @@ function checkDeclaration(
   );
 }
 
-/** Warns of selectors at the outermost that name what is around the panel. */
+/** Warns of top-level selectors that refer to elements around the panel. */
 function findOutside(
   rule: csstree.Rule,
   report: (error: boolean, node: csstree.CssNode, reason: string) => void,
@@ -190,9 +187,9 @@ function findOutside(
 }
 
 /**
- * The designer's CSS for what a selector names and all that stands in it, in the last layer. Every selector begins
- * there, since it is written so from what was read, whatever the text was.
- * @returns nothing where there is an error
+ * The designer's CSS limited to the elements matched by a selector and their contents, in the last layer. Every
+ * selector starts there, since it is written from the parsed tree, whatever the text was.
+ * @returns nothing if there is an error
  */
 export function containedCss(text: string, root: string): string {
   if (text.trim() === "" || checkCss(text).some(({ error }) => error)) return "";

@@ -1,4 +1,4 @@
-/** A typeface that ships with the tool and with what leaves it. */
+/** A typeface shipped with the tool and its handoffs. */
 export interface ShippedFont {
   /** As style sheets name it. */
   family: string;
@@ -6,7 +6,7 @@ export interface ShippedFont {
   name: string;
   /** Name of its package, without its scope. */
   package: string;
-  /** The fallback until it has loaded, or where it lacks a letter. */
+  /** The fallback while it loads, or for missing letters. */
   fallback: string;
 }
 
@@ -27,20 +27,20 @@ export const shippedFonts: readonly ShippedFont[] = [
   { family: "JetBrains Mono Variable", name: "JetBrains Mono", package: "jetbrains-mono", fallback: "monospace" },
 ];
 
-/** Families that every system has one of. */
+/** Generic families, of which every system has one. */
 export const systemFonts: readonly { name: string; stack: string }[] = [
   { name: "System sans", stack: "system-ui, sans-serif" },
   { name: "System serif", stack: "Georgia, serif" },
   { name: "System mono", stack: "ui-monospace, monospace" },
 ];
 
-/** How a look names a typeface that ships. */
+/** The font stack of a shipped typeface in a look. */
 export const stackOf = ({ family, fallback }: ShippedFont): string => `"${family}", ${fallback}`;
 
 /** The families of a stack, without quotes. */
 export const familiesIn = (stack: string): string[] =>
   stack.split(",").map((family) => family.trim().replace(/^"(.*)"$/, "$1"));
 
-/** The typefaces that ship of those that some CSS names. */
+/** The shipped typefaces named in some CSS. */
 export const fontsNamedIn = (css: string): ShippedFont[] =>
   shippedFonts.filter(({ family }) => css.includes(`"${family}"`));

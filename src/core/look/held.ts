@@ -1,6 +1,6 @@
 /**
- * A style sheet in which states can be held open, for showing them side by side: what holds while something is
- * pointed at or focused also holds where an element says so by `data-held`.
+ * A style sheet in which states can be forced, to show them side by side: `:hover` and `:focus` rules also apply to
+ * elements with `data-held`.
  */
 export const withHeldStates = (css: string): string =>
   css

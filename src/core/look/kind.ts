@@ -6,7 +6,7 @@ import { lookFormat } from "./look-format.ts";
 import { type LookDocument, lookSchema } from "./look-schema.ts";
 import { olderValues } from "./older-values.ts";
 
-/** In format 1 a count could stand in one corner only. */
+/** In format 1 a count had one possible corner only. */
 const fromFirst = (look: OldDocument): OldDocument => ({
   ...look,
   format: 2,
@@ -16,7 +16,7 @@ const fromFirst = (look: OldDocument): OldDocument => ({
     : look.styles,
 });
 
-/** How panels look. A shop has any number. */
+/** The styling of panels. A shop has any number. */
 export const lookKind: DocumentKind<LookDocument, true, "looks"> = {
   name: "look",
   what: "look",

@@ -10,7 +10,7 @@ import { tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";
 import { valueFault } from "./value-fault.ts";
 
-/** An invalid value of a token: a path below the values, and words. */
+/** The first invalid token value: its path below the values, and an explanation. */
 function faultIn(values: unknown, banded: boolean): [path: string, words: string] | undefined {
   if (!isPlain(values)) return ["", "must be an object"];
   for (const [name, setting] of Object.entries(values)) {
@@ -32,7 +32,7 @@ function faultIn(values: unknown, banded: boolean): [path: string, words: string
   return undefined;
 }
 
-/** A schema for values of tokens, that differ by band or not. */
+/** A schema for values of tokens, by band or not. */
 const tokenRecord = <T extends object>(banded: boolean) =>
   mixed<T>()
     .test("tokens", (values, context) => {
@@ -45,11 +45,11 @@ const tokenRecord = <T extends object>(banded: boolean) =>
     .required()
     .meta(said(() => ({ $ref: `#/$defs/${banded ? "tokens" : "dark"}` }))) as unknown as ISchema<T>;
 
-/** Values of tokens, each for the wide band and for those narrower ones that differ. */
+/** Values of tokens, each for the wide band and for narrower ones that differ. */
 export const tokenValues = tokenRecord<TokenValues>(true);
 const darkValues = tokenRecord<Readonly<Record<string, TokenValue | undefined>>>(false);
 
-/** A named design of one option, used by any number of facets. */
+/** A named style of one option, for any number of facets. */
 const optionStyle = exact({
   id: string()
     .strict()
@@ -59,7 +59,7 @@ const optionStyle = exact({
   values: tokenValues,
 });
 
-/** The styling of panels and of what stands around them. What is not set is as it is by itself. */
+/** The styling of panels and their surroundings. Tokens that are not set have their defaults. */
 export const lookSchema = exact({
   format: number<typeof lookFormat>().strict().oneOf([lookFormat]).required(),
   name: string().strict().trim().min(1).max(100).required(),
@@ -67,13 +67,13 @@ export const lookSchema = exact({
   /** Colours for shoppers who prefer dark. */
   dark: darkValues,
   styles: listOf(optionStyle, 100).test("styles", (styles, context) => {
-    // Styles that are none are told of by themselves.
+    // Invalid styles are reported by their own schema.
     const ids = ((styles ?? []) as readonly ({ id: string } | null | undefined)[]).map((style) => style?.id);
     const at = ids.findIndex((id, n) => id !== undefined && ids.indexOf(id) !== n);
     const path = `styles[${at}].id`;
     return at < 0 || context.createError({ path, message: `${path} “${ids[at]}” appears twice` });
   }),
-  /** The designer's own, applied last. */
+  /** The designer's own CSS, applied last. */
   css: text(maxCssLength).test("css", (css, context) => {
     const fault = checkCss(css ?? "").find(({ error }) => error);
     const path = `${context.path}, line ${fault?.line}, column ${fault?.column}`;
@@ -91,7 +91,7 @@ export const lookSchema = exact({
   );
 });
 
-/** A token that follows itself; undefined if none does. */
+/** A token that follows itself, directly or indirectly; undefined if there is none. */
 export function loopIn(look: LookValues): string | undefined {
   const names = [...Object.keys(look.values), ...Object.keys(look.dark)];
   return names.find((name) =>

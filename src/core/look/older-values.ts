@@ -1,6 +1,6 @@
 import { isPlain } from "../document/is-plain.ts";
 
-/** Values of tokens as format 1 of looks had them: the one corner that a count could stand in was called “corner”. */
+/** Token values of format 1 in the present format: the one corner for a count was called “corner”. */
 export function olderValues(values: unknown): unknown {
   const place = isPlain(values) ? values["count.place"] : undefined;
   if (!isPlain(values) || !isPlain(place)) return values;

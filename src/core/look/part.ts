@@ -2,29 +2,29 @@ import type { Banded } from "../settings/band.ts";
 import type { TokenState, TokenType, TokenValue } from "./value.ts";
 
 /**
- * Where a token shows: an element, and a property of its style. `&` is the part's own element in the token's state.
- * The end names one of the properties that a choice writes.
+ * Where a token applies: an element, and a property of its style. `&` is the part's own element in the token's state.
+ * The suffix selects one of the properties that a choice writes.
  */
 export type Effect = readonly [selector: string, property: string, end?: string];
 
-/** One choice of a token that is one of a few: what it writes, by the end of the custom property's name. */
+/** One choice of a token with a few possible values: the text it writes, by suffix of the custom property's name. */
 export type TokenChoice = Readonly<Record<string, string>>;
 
 /** The settable properties of a part: their default values by state, and where they apply. */
 export interface Property {
   type: TokenType;
   label: string;
-  /** Values of the states that do not follow another one; at rest there always is one. */
+  /** Values by state; a state without one follows another. There is always one at rest. */
   at: { readonly [S in TokenState]?: TokenValue | Banded<TokenValue> } & { rest: TokenValue | Banded<TokenValue> };
   to: readonly Effect[];
   min?: number;
   max?: number;
   step?: number;
-  /** The possible values, where there are only a few, with what each writes. */
+  /** The possible values, if there are only a few, with what each writes. */
   choices?: Readonly<Record<string, TokenChoice>>;
   /** It can differ by the part's states. */
   stated?: boolean;
-  /** The picture of the same part that takes its place: in a state that has one, it is not there. */
+  /** The picture of the same part that replaces it in states that have one. */
   under?: string;
 }
 
@@ -33,9 +33,9 @@ export interface LookPart {
   label: string;
   /** Where in the tool it is listed. */
   group: "Basics" | "Panel" | "Options" | "Controls" | "Listing" | "Shop";
-  /** The elements that are the part; empty for what others are made from. */
+  /** The part's elements; empty for values shared by other parts. */
   at: string;
-  /** By state, what is put behind the selector; states that are not named do not exist. */
+  /** By state, the suffix of the selector; states that are not listed do not exist. */
   states?: { readonly [S in TokenState]?: string };
   properties: Readonly<Record<string, Property>>;
   /** The pairs that must contrast, see `audit.ts`. */
@@ -46,11 +46,11 @@ export interface LookPart {
 export interface Judged {
   /** Property that must be seen. */
   of: string;
-  /** Property that is the ground under it, over the panel's own; without it the panel's alone. */
+  /** Property with the background under it, over the panel's own; default: the panel's only. */
   on?: string;
-  /** Text has 4.5 or, where it is large, 3; whatever else tells what something is has 3. */
+  /** Required ratio: text 4.5, or 3 if large; other cues 3. */
   as: "text" | "control";
-  /** Another property that tells it as well, so that one of the two suffices. */
+  /** An alternative cue: one of the two suffices. */
   or?: string;
   /** Property with the size of the text in CSS px, and the one with its weight. */
   size?: string;
@@ -84,12 +84,12 @@ type More = Partial<Pick<Property, "min" | "max" | "step" | "under">>;
 const isAt = (value: Value | At): value is At => typeof value === "object" && value !== null && "rest" in value;
 const at = (value: Value | At): At => (isAt(value) ? value : { rest: value });
 
-/** Where something shows: on the part's own element, in one or several properties. */
+/** Applies to the part's own element, in one or several properties. */
 export const own = (...properties: string[]): Effect[] => properties.map((property) => ["&", property]);
-/** On an element inside the part. */
+/** Applies to an element inside the part. */
 export const inner = (selector: string, ...properties: string[]): Effect[] =>
   properties.map((property) => [`& ${selector}`, property]);
-/** On elements of their own, whatever the part's is. */
+/** Applies to other elements, whatever the part's own is. */
 export const on = (selector: string, ...properties: string[]): Effect[] =>
   properties.map((property) => [selector, property]);
 
@@ -117,7 +117,7 @@ export const shadow = property("shadow");
 /** A picture of the shop's, or none. */
 export const picture = property("picture");
 
-/** One of a few, told by what each of them writes. */
+/** One of a few choices, given by what each of them writes. */
 export const choice = (
   label: string,
   value: Value | At,
@@ -134,7 +134,7 @@ export const choice = (
   ...(isAt(value) ? { stated: true } : {}),
 });
 
-/** Lines around something: what most parts have of border and corners. */
+/** Lines around something: the border and corner properties of most parts. */
 export const lineStyles = { solid: "solid", dashed: "dashed", dotted: "dotted", double: "double" } as const;
 /** How letters are set. */
 export const cases = {

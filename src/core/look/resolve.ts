@@ -2,7 +2,7 @@ import { type Band, type Banded, resolve } from "../settings/band.ts";
 import { type Token, tokens } from "./tokens.ts";
 import { referenceIn, type TokenValue } from "./value.ts";
 
-/** Values of tokens that are set apart from what they are by themselves; each may differ by band. */
+/** Values of tokens that differ from their defaults; each may differ by band. */
 export type TokenValues = Readonly<Record<string, Banded<TokenValue> | undefined>>;
 
 /** A look's own values: values, and colours for shoppers who prefer dark. */
@@ -46,7 +46,7 @@ export function valueOn(
   return undefined;
 }
 
-/** The tokens that a token follows, nearest first. */
+/** The chain of tokens that a token follows, nearest first. */
 export function referencesOf(look: LookValues, name: string, band: Band = "wide", scheme: Scheme = "light"): string[] {
   const way: string[] = [];
   for (let at: string | undefined = name; at !== undefined && !way.includes(at); ) {
@@ -69,12 +69,12 @@ export function followersOf(look: LookValues): ReadonlyMap<string, readonly stri
 }
 
 /**
- * The tokens that follow others, by any number of steps, and so change with them; those themselves included.
- * @param followers of the look, where they are known already
+ * The tokens that follow others directly or indirectly, including those themselves.
+ * @param followers of the look, if already computed
  */
 export function dependents(look: LookValues, names: Iterable<string>, followers = followersOf(look)): Set<string> {
   const found = new Set(names);
-  // A set that is walked also gives what is put into it meanwhile.
+  // Iterating a set also visits entries added meanwhile.
   for (const name of found) for (const follower of followers.get(name) ?? []) found.add(follower);
   return found;
 }

@@ -7,16 +7,16 @@ import { referenceIn, type Shadow, type TokenState, type TokenValue } from "./va
 /** The custom property that carries a token, like `--zt-tile-ground-chosen`. */
 export const propertyOf = (name: string): string => `--zt-${name.replaceAll(".", "-")}`;
 
-/** The end of the property by which a picture clears what it replaces. */
+/** Suffix of the property by which a picture removes what it replaces. */
 const cleared = "-clear";
 
-/** The ends of the properties that a token writes. */
+/** The suffixes of the properties that a token writes. */
 export const valueEndings = ({ type, choices }: Pick<Token, "type" | "choices">): string[] =>
   choices ? Object.keys(Object.values(choices)[0] ?? { "": "" }) : type === "picture" ? ["", cleared] : [""];
 
 const isShadow = (value: TokenValue): value is Shadow => typeof value === "object";
 
-/** A value as CSS writes it, by the end of the custom property's name; there is more than one for some choices. */
+/** A value in CSS, by suffix of the custom property's name; some choices have several. */
 export function written(token: Pick<Token, "type" | "choices">, value: TokenValue): Readonly<Record<string, string>> {
   const reference = referenceIn(value);
   if (reference !== undefined) return { "": `var(${propertyOf(reference)})` };
@@ -30,7 +30,7 @@ export function written(token: Pick<Token, "type" | "choices">, value: TokenValu
     case "shadow":
       return { "": isShadow(value) ? shadowText(value) : "none" };
     case "picture":
-      // Where there is a picture, what it replaces is clear; if there is none, that end says nothing.
+      // With a picture, the property it replaces is cleared; without one, that suffix is not set.
       return value === "" ? { "": "none", [cleared]: "initial" } : { "": `url("${value}")`, [cleared]: "transparent" };
     default:
       return { "": String(value) };
@@ -41,7 +41,7 @@ const shadowText = ({ x, y, blur, spread, colour }: Shadow): string =>
   `${x}px ${y}px ${blur}px ${spread}px ${written({ type: "colour" }, colour)[""]}`;
 
 const declared = (token: Token, value: TokenValue): string => {
-  // A following token follows each of the properties that it writes.
+  // A token that follows another follows each of its properties.
   const reference = referenceIn(value);
   const all =
     reference === undefined
@@ -52,7 +52,10 @@ const declared = (token: Token, value: TokenValue): string => {
     .join(" ");
 };
 
-/** A rule for all widths, and one for each narrower band on which something differs; `@media (--slim)` and so on stand for the widths. */
+/**
+ * A rule for all widths, and one for each narrower band with differences; `@media (--slim)` and so on stand for the
+ * widths.
+ */
 function bandRules(selector: string, settings: readonly (readonly [Token, Banded<TokenValue>])[]): string {
   const rule = (lines: string[]) => (lines.length === 0 ? "" : `${selector} {\n${lines.join("\n")}\n}\n`);
   return bands
@@ -66,20 +69,20 @@ function bandRules(selector: string, settings: readonly (readonly [Token, Banded
     .join("");
 }
 
-/** All tokens with what a look makes of them, as custom properties of what a selector names. */
+/** All tokens with their values in a look, as custom properties of a selector. */
 export const lookSheet = (look: LookValues, selector: string): string =>
   settingSheet(look, tokens.keys(), selector) + darkSheet(look.dark, selector);
 
-/** The values that a look sets, and no others: for places where all tokens are defined already. */
+/** Only the values that a look sets, for places where all tokens are already defined. */
 export const ownSheet = (look: LookValues, selector: string): string =>
   settingSheet(look, Object.keys(look.values), selector) + darkSheet(look.dark, selector);
 
 /**
- * The rules of own values within a different look: the values, those that they replace, and all tokens that follow any
- * of them, since a token is followed where it is written.
+ * The rules of a look or override inside another look: its values, those they replace, and all tokens that follow any
+ * of them, since references are resolved where they are declared.
  */
 export function apartSheet(around: LookValues, apart: LookValues, selector: string, whole = true): string {
-  // A look of its own begins from what is usual; what a facet sets apart begins from its panel's look.
+  // A look of its own starts from the defaults; a facet's overrides start from its panel's look.
   const own = whole ? apart : { ...around, values: { ...around.values, ...apart.values } };
   const named = [...Object.keys(apart.values), ...Object.keys(apart.dark)];
   const names = dependents(own, whole ? [...named, ...Object.keys(around.values), ...Object.keys(around.dark)] : named);
@@ -105,7 +108,7 @@ function darkSheet(dark: LookValues["dark"], selector: string, names?: ReadonlyS
   return `@media (--dark) {\n${selector} {\ncolor-scheme: dark;\n${lines.join("\n")}\n}\n}\n`;
 }
 
-/** The rules by which parts take their tokens, in each of their states. @param wanted names of the parts */
+/** The rules that apply tokens to parts, in each of their states. @param wanted names of the parts */
 export function partRules(wanted: Iterable<string> = Object.keys(parts)): string {
   const names = new Set(wanted);
   return Object.entries(parts)

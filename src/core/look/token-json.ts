@@ -6,7 +6,7 @@ import { families, hex, ownPicture } from "./value-fault.ts";
 
 const place = (name: string): JsonSchema => ({ $ref: `#/$defs/${name}` });
 
-/** The tokens of a type, as values that follow one. */
+/** The tokens of a type, as reference values. */
 const followed = (type: TokenType): JsonSchema => ({
   enum: [...tokens.values()].filter((token) => token.type === type).map(({ name }) => following(name)),
 });
@@ -14,7 +14,7 @@ const followed = (type: TokenType): JsonSchema => ({
 const colour: JsonSchema = { anyOf: [{ type: "string", pattern: hex.source }, place("follows-colour")] };
 const px = (least: number): JsonSchema => ({ type: "number", minimum: least, maximum: 400 });
 
-/** The values of tokens, once for all of them: the `$defs` of a schema in which tokens are set. */
+/** The values of tokens, as shared `$defs` of a schema. */
 export const tokenDefinitions = (): Record<string, JsonSchema> => ({
   colour,
   font: { anyOf: [{ type: "string", maxLength: 400, pattern: families.source }, place("follows-font")] },
@@ -43,7 +43,7 @@ export const tokenDefinitions = (): Record<string, JsonSchema> => ({
   ),
 });
 
-/** The types whose values are the same for all tokens of them. */
+/** Types with the same values for all their tokens. */
 const plainTypes: readonly TokenType[] = ["colour", "font", "picture", "shadow"];
 
 const record = (members: readonly (readonly [string, JsonSchema])[]): JsonSchema => ({
@@ -57,7 +57,7 @@ const bandedJson = (value: JsonSchema): JsonSchema => ({
   required: ["wide"],
 });
 
-/** A value by band; for the plain types it is said once. */
+/** A value by band; for the plain types it is defined once. */
 function byBand(value: JsonSchema): JsonSchema {
   const type = plainTypes.find((one) => JSON.stringify(value) === JSON.stringify(place(one)));
   return type ? place(`${type}-by-band`) : bandedJson(value);

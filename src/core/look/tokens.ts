@@ -7,7 +7,10 @@ import { optionLookParts } from "./parts/options.ts";
 import { panelParts } from "./parts/panel.ts";
 import { following, stateBefore, states, type TokenState, type TokenValue } from "./value.ts";
 
-/** Every part that can be styled. A new one is an entry in a file of `parts`, and is drawn, judged and shown at once. */
+/**
+ * Every part that can be styled. A new one is an entry in a file of `parts`: it is then drawn, audited and listed
+ * automatically.
+ */
 export const parts: Readonly<Record<string, LookPart>> = {
   ...basics,
   ...panelParts,
@@ -18,7 +21,7 @@ export const parts: Readonly<Record<string, LookPart>> = {
 
 /** One token: a property of a part in a state. */
 export interface Token extends Omit<Property, "at" | "stated"> {
-  /** Like `tile.ground.chosen`; without a state at its end it is at rest. */
+  /** Like `tile.ground.chosen`; without a state at its end it is the one at rest. */
   name: string;
   part: string;
   property: string;
@@ -56,5 +59,5 @@ function* allTokens(): Generator<Token> {
 /** All tokens by name, in the order of their parts. */
 export const tokens: ReadonlyMap<string, Token> = new Map([...allTokens()].map((token) => [token.name, token]));
 
-/** A label within a sentence: in small letters, but for sizes like “XL”. */
+/** A label within a sentence: in lower case, except for sizes like “XL”. */
 export const lowercaseLabel = (label: string): string => (/^[\dA-Z]+$/.test(label) ? label : label.toLowerCase());

@@ -5,7 +5,7 @@ export const hex = /^#[0-9a-f]{6}(?:[0-9a-f]{2})?$/;
 /** Families, each in quotes or as plain words; nothing that could end a declaration. */
 export const families =
   /^(?:"[^"\\{};<>\n]{1,80}"|-?[A-Za-z][\w-]*(?: [\w-]+)*)(?:\s*,\s*(?:"[^"\\{};<>\n]{1,80}"|-?[A-Za-z][\w-]*(?: [\w-]+)*))*$/;
-/** A picture of the shop's own; nothing that could end the text in which its address stands. */
+/** A picture of the shop itself; contains nothing that could end its CSS string. */
 export const ownPicture = /^\/(?![/\\])[^"'()\\\s<>]*$/;
 
 const isShadow = (value: unknown): value is Shadow =>
@@ -20,7 +20,7 @@ const isLength = (value: unknown): boolean =>
 const isColour = (value: unknown): boolean =>
   typeof value === "string" && (hex.test(value) || tokens.get(referenceIn(value) ?? "")?.type === "colour");
 
-/** The error in the value of a token, in words that follow its name; undefined if there is none. */
+/** The error in a token's value, in words that follow its name; undefined if there is none. */
 export function valueFault(token: Token, value: unknown): string | undefined {
   const reference = typeof value === "string" ? referenceIn(value) : undefined;
   if (reference !== undefined) {

@@ -29,18 +29,18 @@ export type TokenValue = string | number | Shadow;
 
 const reference = /^\{([a-z0-9.-]+)\}$/;
 
-/** The name of the token that a value follows; undefined if it is a value of its own. */
+/** The name of the token that a value follows; undefined for other values. */
 export const referenceIn = (value: TokenValue): string | undefined =>
   typeof value === "string" ? reference.exec(value)?.[1] : undefined;
 
 /** A value that follows another token. */
 export const following = (token: string): string => `{${token}}`;
 
-/** The states that parts of a panel can be in. What is said of none follows the one before it, at last the first. */
+/** The states of parts. A state without a value follows the one before it, and finally the first. */
 export const states = ["rest", "hovered", "focused", "chosen", "chosen-hovered", "unavailable"] as const;
 export type TokenState = (typeof states)[number];
 
-/** The state whose value holds where a state has no colour. */
+/** The state to use for a state without a colour of its own. */
 export const stateBefore: Readonly<Record<Exclude<TokenState, "rest">, TokenState>> = {
   hovered: "rest",
   focused: "rest",

@@ -1,7 +1,7 @@
 import { type Band, bands, resolve } from "../settings/band.ts";
 import type { Bar } from "./pages-schema.ts";
 
-/** Height in CSS px that the bars which stay take from the top on a band: the offset of what sticks below them. */
+/** Height in CSS px of the sticky bars on a band: the offset of sticky elements below them. */
 export const stickyHeight = (bars: readonly Bar[], band: Band): number =>
   bars.reduce((sum, { height, stays }) => sum + (resolve(stays, band) ? resolve(height, band) : 0), 0);
 

@@ -2,7 +2,7 @@ import { differing, listDifferences, quoted, same, shortenedList } from "../docu
 import { banded } from "../settings/banded-words.ts";
 import type { LayoutChanges, PagesDocument } from "./pages-schema.ts";
 
-/** How the members of a layout are called. */
+/** The names of a layout's members. */
 const layoutNames: Readonly<Record<keyof LayoutChanges, string>> = {
   panels: "panels",
   within: "standing conditions",

@@ -8,13 +8,13 @@ import { moveAddress } from "./move-address.ts";
 import { articleAddress, collectionAddress } from "./page-list.ts";
 import type { Article, Bar, Collection, LayoutChanges, MenuEntry, PagesDocument, PanelOnPage } from "./pages-schema.ts";
 
-/** One step over a shop's pages. */
+/** One undoable step over a shop's pages. */
 export type PagesEdit = Edit<PagesDocument>;
 
 /** The scope of a layout change: all pages of the shop, those of a type, or the one at an address. */
 export type Scope = { everywhere: true } | { kind: PageKind } | { address: string };
 
-/** Sets some members of a layout. One that is undefined follows again. */
+/** Sets members of a layout. An undefined one is inherited again. */
 export const setLayout = (scope: Scope, changes: LayoutChanges, words: string): PagesEdit => ({
   words,
   change: (pages) => {
@@ -24,17 +24,13 @@ export const setLayout = (scope: Scope, changes: LayoutChanges, words: string): 
   },
 });
 
-/** Lets one page follow its kind again in everything. */
+/** Makes one page inherit everything from its kind again. */
 export const resetLayout = (address: string, name: string): PagesEdit => ({
   words: `Reset ${name} to its page type`,
   change: (pages) => putLayout(pages, { address }, undefined),
 });
 
-/**
- * Puts a panel on pages, or places it otherwise there.
- * @param standing the panels that stand there now
- * @param at undefined if it stands by itself
- */
+/** Places a panel on pages. @param standing the panels there now @param at undefined for the panel's own placement */
 export function placePanel(
   scope: Scope,
   standing: readonly PanelOnPage[],
@@ -48,7 +44,7 @@ export function placePanel(
   return setLayout(scope, { panels: panels.map(tidy) }, words);
 }
 
-/** Puts a panel before the one that it stood behind: in a slot that both are in it then comes first. */
+/** Moves a panel before the one ahead of it: in a slot that both are in it then comes first. */
 export const movePanelUp = (
   scope: Scope,
   standing: readonly PanelOnPage[],
@@ -76,7 +72,7 @@ const tidy = ({ panel, at, after }: PanelOnPage): PanelOnPage => ({
   ...(after === undefined ? {} : { after }),
 });
 
-/** The settings of a scope itself; undefined if there are none. */
+/** A scope's own settings; undefined if there are none. */
 export function layoutOf({ everywhere, layouts, exceptions }: PagesDocument, scope: Scope): LayoutChanges | undefined {
   if ("everywhere" in scope) return everywhere;
   if ("kind" in scope) return layouts[scope.kind];
@@ -95,7 +91,7 @@ function putLayout(pages: PagesDocument, scope: Scope, layout: LayoutChanges | u
   else delete exceptions[scope.address];
 }
 
-/** Adds a collection at the end. Its id and its place in addresses are made free. */
+/** Adds a collection at the end, with an unused id and address. */
 export const addCollection = (collection: Collection): PagesEdit => ({
   words: `Add the collection ${collection.name}`,
   change: ({ collections }) => {
@@ -107,7 +103,7 @@ export const addCollection = (collection: Collection): PagesEdit => ({
   },
 });
 
-/** Puts a changed collection in place of the one with its id. Exceptions and links move along with its address. */
+/** Replaces the collection with the same id. Exceptions and links follow its address. */
 export const setCollection = (collection: Collection, words: string): PagesEdit => ({
   words,
   change: (pages) => {
@@ -126,7 +122,7 @@ export const removeCollection = ({ id, name }: Collection): PagesEdit => ({
   },
 });
 
-/** Adds an article at the end. Its id and its place in addresses are made free. */
+/** Adds an article at the end, with an unused id and address. */
 export const addArticle = (article: Article): PagesEdit => ({
   words: `Add the article ${article.title}`,
   change: ({ articles }) => {
@@ -134,7 +130,7 @@ export const addArticle = (article: Article): PagesEdit => ({
   },
 });
 
-/** Puts a changed article in place of the one with its id. Exceptions and links move along with its address. */
+/** Replaces the article with the same id. Exceptions and links follow its address. */
 export const setArticle = (article: Article, words: string): PagesEdit => ({
   words,
   change: (pages) => {
@@ -177,7 +173,7 @@ export const setSearch = (search: SearchedField[] | undefined, words: string): P
 });
 
 /**
- * Puts a changed page in place of the one with its id, at a free address.
+ * Replaces the page with the same id, at an unused address.
  * @returns the page before, if there was one, and the new slug
  */
 function putPage<T extends { id: string; slug: string }>(list: T[], page: T): [T | undefined, string] {

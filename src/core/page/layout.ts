@@ -4,10 +4,10 @@ import type { PageKind } from "../profile/page-kinds.ts";
 import type { CellPart } from "./listing-choices.ts";
 import type { Cell, LayoutChanges } from "./pages-schema.ts";
 
-/** A whole layout: everything that {@link LayoutChanges} can say, said. */
+/** A complete layout: every member of {@link LayoutChanges} is set. */
 export type Layout = { [K in keyof LayoutChanges]-?: Exclude<LayoutChanges[K], undefined> };
 
-/** A page as it is until the designer changes it. Which panels stand on it the shop must know: {@link defaultPanels}. */
+/** The default layout. The default panels depend on the shop: {@link defaultPanels}. */
 export const defaultLayout: Layout = {
   panels: [],
   within: [],
@@ -29,14 +29,14 @@ export const defaultLayout: Layout = {
   nothing: "",
 };
 
-/** The panels that stand on a kind of page until the designer says otherwise: the shop's first, where products are listed. */
+/** The default panels of a kind of page: the shop's first one, where products are listed. */
 export const defaultPanels = (kind: PageKind, first: string | undefined): Layout["panels"] =>
   kind === "article" || first === undefined ? [] : [{ panel: first }];
 
 /** The fields whose values some parts of a card are. */
 const roleOf: Partial<Record<CellPart, FieldRole>> = { text: "description", rating: "rating", stock: "stock" };
 
-/** The field whose values a part of a card is made of; undefined for those that are of the card's own. */
+/** The field shown by a part of a card; undefined for the card's built-in parts. */
 export function fieldOfCell({ part, field }: Cell, fields: Iterable<Field>): Field | undefined {
   const role = roleOf[part];
   if (role === undefined && part !== "field") return undefined;
@@ -44,7 +44,7 @@ export function fieldOfCell({ part, field }: Cell, fields: Iterable<Field>): Fie
 }
 
 /**
- * Data that a page wants of each product beside its card: the fields that any band shows, and whether variants are
+ * The product data that a page needs beside the card: the fields shown on any band, and whether variants can be
  * chosen.
  */
 export function showOf(
@@ -61,7 +61,7 @@ export function showOf(
   return { fields: [...new Set(shown)], variants: cells.some(({ part }) => part === "variant") };
 }
 
-/** A layout with changes laid over it. */
+/** A layout with changes applied. */
 export const laidOver = (layout: Layout, changes: LayoutChanges | undefined): Layout => ({
   ...layout,
   ...Object.fromEntries(Object.entries(changes ?? {}).filter(([, value]) => value !== undefined)),

@@ -1,4 +1,4 @@
-/** How products are shown: as cards side by side, as cards one under the other, or as rows of a table. */
+/** How products are shown: as a grid of cards, as a list of cards, or as rows of a table. */
 export const listForms = ["grid", "list", "table"] as const;
 
 export type ListingForm = (typeof listForms)[number];

@@ -2,16 +2,16 @@ import { fieldKey } from "../catalogue/field.ts";
 import { collectionAddress } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 
-/** The last part of the address of a page with a name. */
+/** A slug from a page's name. */
 export const slugOf = (name: string): string => fieldKey(name, new Set());
 
-/** Whether an address is the one that a name gives, or that with a number because another page had it. */
+/** Whether a slug was derived from a name, possibly with a number because another page had it. */
 export const isSlugOf = (slug: string, name: string): boolean =>
   slug === slugOf(name) || slug.replace(/-\d+$/, "") === slugOf(name);
 
 /**
- * Changes the address of a page wherever the shop's pages use it: in exceptions, in the menu and in links of texts.
- * @param perValue whether the address begins those of a collection per value, which change too
+ * Changes a page's address wherever the shop's pages use it: in exceptions, in the menu and in links.
+ * @param perValue whether it is the prefix of a collection's pages per value, which change too
  */
 export function moveAddress(pages: PagesDocument, from: string, to: string, perValue: boolean): void {
   if (from === to) return;

@@ -6,22 +6,22 @@ import type { Collection, PagesDocument } from "./pages-schema.ts";
 export interface PageRef {
   address: string;
   kind: PageKind;
-  /** Its name; empty if the shop's own words give it. */
+  /** Its name; empty if a standard text is used. */
   name: string;
 }
 
-/** Where the page of the whole shop, and the one of search results are. */
+/** The addresses of the page of the whole shop and of the search results. */
 export const shopAddress = "/";
 export const searchAddress = "/search";
 const productFolder = "/products";
 const collectionFolder = "/collections";
 const articleFolder = "/articles";
 
-/** Where a product's page is, with a variant of it chosen. @param variant its place among the variants, from 0 */
+/** The address of a product's page, with a variant selected. @param variant index among the variants, from 0 */
 export const productAddress = ({ id, variant }: { id: string; variant?: number | undefined }): string =>
   `${productFolder}/${encodeURIComponent(id)}${variant === undefined ? "" : `?variant=${variant + 1}`}`;
 
-/** The id of the product whose page is at an address; undefined if it is no product's. */
+/** The id of the product at an address; undefined for other pages. */
 export const productAt = (address: string): string | undefined =>
   address.startsWith(`${productFolder}/`) ? safely(address.slice(productFolder.length + 1)) : undefined;
 
@@ -33,14 +33,14 @@ function safely(text: string): string {
   }
 }
 
-/** A collection as a page: one that is made for each value of a field is as many. */
+/** A page of a collection: a collection per value of a field has several. */
 export interface CollectionPage extends PageRef {
   collection: Collection;
-  /** The value that it is made for. */
+  /** The value it is for. */
   value?: { id: string; label: string };
 }
 
-/** Every page of a shop: the whole shop, collections, what its catalogue's values make, search results, articles. */
+/** Every page of a shop: the whole shop, collections, pages for values of the catalogue, search results, articles. */
 export function pageList(pages: PagesDocument, facts: PageFacts): PageRef[] {
   return [
     { address: shopAddress, kind: "shop", name: "" },
@@ -71,7 +71,7 @@ export const collectionPages = (pages: Pick<PagesDocument, "collections">, facts
     }));
   });
 
-/** The collection that a page is of; undefined for every other kind of page. */
+/** The collection of a page; undefined for other kinds of page. */
 export function collectionAt(
   { address, kind }: Pick<PageRef, "address" | "kind">,
   pages: PagesDocument,

@@ -18,7 +18,7 @@ const id = () =>
     .matches(/^[\w-]{1,60}$/, ({ path }) => `${path} must be 1 to 60 letters, digits, - or _`)
     .required();
 
-/** A place in addresses: letters of any script, digits and hyphens. */
+/** A part of an address: letters of any script, digits and hyphens. */
 const slug = () =>
   string()
     .strict()
@@ -33,7 +33,7 @@ const html = (longest: number) =>
     (given) => given === undefined || cleanHtml(given) === given,
   );
 
-/** Something for the wide band, and for those narrower bands that differ from it. */
+/** A text for the wide band, and for narrower bands that differ. */
 const bandedText = <T extends string>(values: readonly T[]) => {
   const one = string<T>().strict().oneOf(values);
   return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() });
@@ -51,38 +51,38 @@ const bandedYes = () => {
 const standing = exact({
   /** Its place in addresses. */
   panel: someText(500),
-  /** Where it stands here, when that is not where it stands by itself. */
+  /** Its placement here, if it differs from the panel's own. */
   at: bandedText(placements).optional().default(undefined),
-  /** In an article: after how many blocks of the text. */
+  /** In an article: after this many blocks of the text. */
   after: wholeIn(0, 1000).optional(),
 });
 
-/** An order that shoppers can choose. */
+/** An order offered to shoppers. */
 const sortChoice = exact({
   id: id(),
-  /** As a question has it: field keys joined by commas, a `-` in front of those that fall; `best` for best match. */
+  /** As in a question: field keys joined by commas, with `-` for descending; `best` for relevance. */
   sort: text(500),
   label: text(200),
   labels: others,
 });
 
 const cell = exact({ part: oneOf(cellParts), field: text(500).optional() });
-/** A column of a table, with one or several things one under the other. */
+/** A column of a table, with one or several parts below one another. */
 const column = exact({ title: text(200), titles: others, cells: listOf(cell, 12) });
 
-/** The settings of a page type or of one page; absent ones follow the page type, and that the default. */
+/** The settings of a page type or of one page; absent ones are inherited from the page type, then from the default. */
 export const layoutChanges = exact({
-  /** In order; those in one slot stand one after the other. */
+  /** In order; panels in one slot follow one another. */
   panels: listOf(standing, 20).optional().default(undefined),
-  /** Asked of every product of the page, and never shown. */
+  /** Conditions on every product of the page, not visible to shoppers. */
   within: listOf(condition, 50).optional().default(undefined),
-  /** None for the usual ones. The first is the order of the page. */
+  /** Empty for the defaults. The first is the page's order. */
   sorts: listOf(sortChoice, 30).optional().default(undefined),
   /** Products of one page. */
   size: wholeIn(1, 200).optional(),
   more: string().strict().oneOf(moreWays).optional(),
   form: bandedText(listForms).optional().default(undefined),
-  /** Of the grid; 0 for as many as there is room for. */
+  /** Number of columns of the grid; 0 for as many as fit. */
   columns: bandedWhole(0, 8).optional().default(undefined),
   card: listOf(cell, 20).optional().default(undefined),
   table: listOf(column, 20).optional().default(undefined),
@@ -100,7 +100,7 @@ export const layoutChanges = exact({
 
 const byConditions = exact({
   by: oneOf(["conditions"]),
-  /** All of them, one and the same variant where they are over variants, or any. */
+  /** All of them, by one and the same variant where they are variant-level, or any. */
   join: oneOf(["all", "any"]),
   conditions: listOf(condition, 50),
 });
@@ -114,9 +114,9 @@ const collection = exact({
   names: others,
   /** Stands above the products. */
   html: html(20_000),
-  /** Which products: those that hold conditions, those picked, or for each value of a field one collection. */
+  /** Its products: those that meet conditions, those picked, or one collection for each value of a field. */
   of: byMember("by", { conditions: byConditions, hand: byHand, value: byValue }),
-  /** An order of its own, as a question has it; empty for the catalogue's. */
+  /** Its own order, as in a question; empty for the catalogue's. */
   order: text(500),
 });
 
@@ -145,10 +145,10 @@ const menuEntry = exact({
 
 const ownLayout = () => layoutChanges.optional().default(undefined);
 
-/** A list in which no two pages have one address. */
+/** A list of pages with distinct addresses. */
 const apart = <T extends { slug: string }>(item: ISchema<T>, most: number) =>
   listOf(item, most).test("apart", (list, context) => {
-    // Items that are none are told of by themselves.
+    // Invalid items are reported by their own schema.
     const slugs = (list as readonly ({ slug: string } | null | undefined)[]).map((one) => one?.slug);
     const at = slugs.findIndex((own, i) => own !== undefined && slugs.indexOf(own) < i);
     if (at < 0) return true;
@@ -156,12 +156,12 @@ const apart = <T extends { slug: string }>(item: ISchema<T>, most: number) =>
     return context.createError({ path, message: `${path} is already used by a different page: “${list[at]?.slug}”` });
   });
 
-/** A shop's pages: which there are, what each kind and single ones show, and the bars and menu that all have. */
+/** A shop's pages: collections, articles, settings by kind and page, and the shared bars and menu. */
 export const pagesSchema = exact({
   format: number<typeof pagesFormat>().strict().oneOf([pagesFormat]).required(),
   collections: apart(collection, 1000),
   articles: apart(article, 500),
-  /** The settings of all pages, unless their type or they themselves have others. */
+  /** The settings of all pages, unless their type or they themselves override them. */
   everywhere: ownLayout(),
   layouts: exact({
     shop: ownLayout(),
@@ -172,7 +172,7 @@ export const pagesSchema = exact({
     search: ownLayout(),
     article: ownLayout(),
   } satisfies Record<PageKind, unknown>),
-  /** By address, what one page has otherwise than its kind. */
+  /** By address, the settings in which one page differs from its kind. */
   exceptions: record(layoutChanges),
   bars: listOf(bar, 10),
   menu: listOf(menuEntry, 60),

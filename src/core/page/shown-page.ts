@@ -14,17 +14,17 @@ import {
 } from "./page-list.ts";
 import type { Collection, PagesDocument } from "./pages-schema.ts";
 
-/** A page as it is shown: everything about it but its panels' documents and its products. */
+/** A page as shown, without its panels' documents and its products. */
 export interface ShownPage extends PageRef {
   /** By BCP 47 tag, its name in other languages. */
   names?: Record<string, string> | undefined;
-  /** Text of the designer's: above the products, or the article. */
+  /** The designer's text: above the products, or the article. */
   html: string;
-  /** The pages above it, from the whole shop down, without itself. */
+  /** The page's ancestors, from the whole shop down. */
   crumbs: { name: string; to: string }[];
   /** The conditions of the page's products. */
   within: Clause[];
-  /** The order of the page until the shopper chooses another. */
+  /** The page's order until the shopper chooses another. */
   order: string;
   layout: Layout;
 }
@@ -36,9 +36,8 @@ const top = { name: "", to: shopAddress };
 const plain = { html: "", crumbs: [], within: [], order: "" };
 
 /**
- * The page at an address of the shop, with its layout: what is usual, changed for the whole shop, by its kind, by
- * itself.
- * @param first the shop's first panel, which stands where the designer has not said otherwise
+ * The page at an address, with its layout: the default, changed for the whole shop, its kind, and itself.
+ * @param first the shop's first panel, used where the designer has placed none
  * @returns undefined if there is no such page
  */
 export function shownPage(
@@ -51,18 +50,18 @@ export function shownPage(
   if (!content) return undefined;
   const { within } = content;
   const layout = layoutAt(content, pages, first);
-  // A condition over a field that a newer file lacks would empty every page of the kind; a finding tells of it.
+  // A condition over a missing field would empty every page of the kind; a finding reports it.
   const standing = layout.within.filter(
     (one) => !("field" in one) || facts.fields.some(({ key }) => key === one.field),
   );
   return { ...content, within: [...within, ...standing.map((one) => [one])], layout };
 }
 
-/** The layout of all pages of a kind before the kind changes it: what is usual there, changed for the whole shop. */
+/** The layout inherited by a kind of page: the default, changed for the whole shop. */
 export const layoutEverywhere = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
   laidOver({ ...defaultLayout, panels: defaultPanels(kind, first), listing: kind !== "article" }, pages.everywhere);
 
-/** The layout of a kind of page: what the whole shop has, changed by the kind. */
+/** The layout of a kind of page: that of the whole shop, changed by the kind. */
 export const layoutOfKind = (kind: PageKind, pages: PagesDocument, first: string | undefined): Layout =>
   laidOver(layoutEverywhere(kind, pages, first), pages.layouts[kind]);
 
@@ -73,7 +72,7 @@ export const layoutAt = (
   first: string | undefined,
 ): Layout => laidOver(layoutOfKind(kind, pages, first), pageOverrides(pages, address));
 
-/** The pages that have the shop's first panel because the designer has set no other. */
+/** The pages with the shop's first panel by default. */
 export function defaultPages<P extends Pick<PageRef, "address" | "kind">>(
   list: readonly P[],
   pages: PagesDocument,
@@ -82,7 +81,7 @@ export function defaultPages<P extends Pick<PageRef, "address" | "kind">>(
   return list.filter((one) => layoutAt(one, pages, first).panels.some(({ panel }) => panel === first));
 }
 
-/** The first page on which a panel stands, of those that can be told without the catalogue; the whole shop's where it stands on none. */
+/** The first page with a panel, among those known without the catalogue; the whole shop's page if it is on none. */
 export function firstPageOf(panel: string, pages: PagesDocument, first: string | undefined): string {
   const told: Pick<PageRef, "address" | "kind">[] = [
     { address: shopAddress, kind: "shop" },
@@ -95,7 +94,7 @@ export function firstPageOf(panel: string, pages: PagesDocument, first: string |
   return stands?.address ?? shopAddress;
 }
 
-/** The own settings of one page; undefined if it has none. */
+/** One page's own settings; undefined if it has none. */
 export const pageOverrides = ({ exceptions }: PagesDocument, address: string) =>
   Object.hasOwn(exceptions, address) ? exceptions[address] : undefined;
 

@@ -20,11 +20,11 @@ import type { PagesDocument } from "./pages-schema.ts";
 export const suggestionsSchema = exact({
   /** The products that fit best. */
   products: listOf(cardSchema, 10),
-  /** Pages whose names begin so: collections, categories, brands, tags, articles. */
+  /** Pages with matching names: collections, categories, brands, tags, articles. */
   pages: listOf(exact({ address: text(2000), kind: oneOf(pageKinds), name: text(500) }), 10),
-  /** Values that can be chosen on the page of the whole shop: the facet and the option, and where that leads. */
+  /** Values to choose on the page of the whole shop: the facet, the option, and the resulting address. */
   values: listOf(exact({ address: text(4000), facet: text(500), label: text(10_000) }), 10),
-  /** Searches like this one that find something, where it finds nothing. */
+  /** Similar searches that find something, if this one finds nothing. */
   near: listOf(text(1000), 10),
 });
 
@@ -64,7 +64,10 @@ export async function suggestionsFor(
   };
 }
 
-/** Options of panels whose names fit, as shoppers read them; those of fields that have pages of their own are offered as pages. */
+/**
+ * Options of panels with matching names, as shown to shoppers; values with pages of their own are offered as pages
+ * instead.
+ */
 function valuesLike(query: readonly string[], panels: readonly PanelDocument[], { fields, optionsOf }: PageFacts) {
   const rows = panels.flatMap(facetRows).filter(({ mode }) => mode !== "range" && mode !== "tree");
   const found = rows.flatMap((row) => {

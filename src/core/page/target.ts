@@ -5,7 +5,7 @@ import { behaviours } from "../settings/behaviour.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 import { shownPage } from "./shown-page.ts";
 
-/** Where a panel takes its choices to; undefined if they stay on the page, or there is no such page. */
+/** The page to which a panel sends its choices; undefined if they stay on the page, or it doesn't exist. */
 export function targetOf(
   { behaviour }: Pick<PanelDocument, "behaviour">,
   pages: PagesDocument,

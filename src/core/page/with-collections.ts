@@ -6,13 +6,13 @@ import { collectionPages } from "./page-list.ts";
 import type { PagesDocument } from "./pages-schema.ts";
 import { membersOf } from "./shown-page.ts";
 
-/** Collections that shoppers can be asked about, at most: one that is made for each value of a field is as many. */
+/** Maximum number of collections offered as options: a collection per value counts as many. */
 export const maxCollections = 2000;
 
 /**
- * A catalogue with the shop's collections as a field of its products, computed like availability is: a product states
- * each collection that it is in, by its name. The same where the shop has no collections.
- * @param catalogue with its corrections done
+ * Adds the shop's collections to a catalogue as a computed field: a product states the name of each collection that
+ * contains it. Unchanged if the shop has no collections.
+ * @param catalogue with its corrections applied
  */
 export function withCollections(
   catalogue: Catalogue,

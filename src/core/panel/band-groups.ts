@@ -8,8 +8,8 @@ import type { PanelDocument } from "./panel-schema.ts";
 export type BandGroup = readonly [Band, ...Band[]];
 
 /**
- * The bands of a panel, those together on which it is drawn alike: in the same place, with the same displays and
- * settings, and the same behaviour. A page that knows no width yet is drawn once for each group.
+ * Groups the bands on which a panel is drawn alike: same placement, displays, settings and behaviour. A page drawn
+ * before the width is known is drawn once per group.
  */
 export function bandGroups(panel: Pick<PanelDocument, "placement" | "rows" | "behaviour">): BandGroup[] {
   const groups = new Map<string, [Band, ...Band[]]>();

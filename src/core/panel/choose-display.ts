@@ -8,9 +8,9 @@ import { isFacet } from "./panel.ts";
 import type { FacetRow } from "./panel-schema.ts";
 
 /**
- * Shows a facet differently on one band. When the display cannot carry the facet's mode, the mode
- * changes to one that it can, and bands whose display cannot carry that one are changed with it:
- * a facet asks one question, whatever the width. Other rows over the same field follow in both.
+ * Changes a facet's display on one band. If the display does not support the facet's mode, the mode changes to one it
+ * supports, and bands whose display doesn't support that one change too: a facet has one mode at every width. Other
+ * rows over the same field follow in both.
  */
 export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, title: string): PanelEdit {
   const { label, modes } = displays[name];
@@ -30,17 +30,17 @@ export function chooseDisplay(row: FacetRow, band: Band, name: DisplayName, titl
   };
 }
 
-/** The settings that the displays of a facet heed, on any band, in the order in which they are listed. */
+/** The settings supported by a facet's displays on any band, in listed order. */
 export function supportedSettings({ display }: Pick<FacetRow, "display">): SettingName[] {
   const heeded = new Set([...commonSettings, ...bands.flatMap((band) => displays[resolve(display, band)].settings)]);
   return settingNames.filter((name) => heeded.has(name));
 }
 
-/** Whether a display of a facet on some band heeds a setting. */
+/** Whether a display of the facet on some band supports a setting. */
 export const supportsSetting = (row: Pick<FacetRow, "display">, name: SettingName, band: Band): boolean =>
   displays[resolve(row.display, band)].settings.includes(name);
 
-/** The displays that suit a field, and for the others why not. */
+/** The displays that suit a field, and the reasons against the others. */
 export const displayChoices = (
   profile: FieldProfile,
 ): { name: DisplayName; label: string; unsuited: string | undefined }[] =>

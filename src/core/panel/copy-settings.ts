@@ -4,13 +4,16 @@ import { supportedSettings } from "./choose-display.ts";
 import type { PanelEdit } from "./edit.ts";
 import type { FacetRow } from "./panel-schema.ts";
 
-/** Settings in a field's own numbers and words, which would be wrong for a different field. */
+/** Settings in a field's own numbers and values, which would be wrong for another field. */
 const ofItsField: ReadonlySet<SettingName> = new Set([
   ...(["ends", "min", "max", "step", "prefix", "suffix", "decimals"] as const),
   ...(["rangeBy", "rangeCount", "rangeLimits", "hint"] as const),
 ]);
 
-/** Settings of one facet that another takes over: those that were set, that its displays heed, and that say nothing of the first one's field. */
+/**
+ * Settings to copy to another facet: those that were set, that its displays support, and that don't depend on the
+ * first one's field.
+ */
 export function copiedSettings(from: FacetRow, to: FacetRow): SettingName[] {
   const heeded = new Set(supportedSettings(to));
   return (Object.keys(from.settings) as SettingName[]).filter(
@@ -19,7 +22,10 @@ export function copiedSettings(from: FacetRow, to: FacetRow): SettingName[] {
   );
 }
 
-/** Gives other facets what was set for one, as far as it fits each; what they have beside that stays. @param title of the first one, in sentences */
+/**
+ * Copies one facet's settings to others, as far as they fit; other settings are kept.
+ * @param title of the first one, in sentences
+ */
 export function copySettings(from: FacetRow, to: readonly FacetRow[], title: string): PanelEdit {
   const names = new Map(to.map((row) => [row.id, copiedSettings(from, row)]));
   const all = [...new Set([...names.values()].flat())].map((name) => settingDefinition(name).label.toLowerCase());

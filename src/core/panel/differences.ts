@@ -111,7 +111,7 @@ function* optionDifferences(before: FacetRow, after: FacetRow): Generator<string
   // The number of products that a named value once had is not a visible difference.
 }
 
-/** A setting that is another, in words; by band where it differs by band. */
+/** A changed setting in words, by band if it differs by band. */
 function settingWords(
   definition: SettingDefinition,
   before: unknown,

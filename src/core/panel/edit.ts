@@ -53,7 +53,7 @@ export const removeRow = (id: string, name: string): PanelEdit => ({
   },
 });
 
-/** Takes the row out and puts it back so that it stands at place `to`, held within the list. */
+/** Moves a row to index `to`, clamped to the list. */
 export const moveRow = (id: string, to: number, name: string): PanelEdit => ({
   words: `Move ${name} to position ${Math.max(0, to) + 1}`,
   change: ({ rows }) => {
@@ -63,7 +63,7 @@ export const moveRow = (id: string, to: number, name: string): PanelEdit => ({
   },
 });
 
-/** Puts a copy of a row behind it. */
+/** Inserts a copy of a row after it. */
 export const duplicateRow = (row: Row, name: string): PanelEdit => ({
   words: `Duplicate ${name}`,
   change: ({ rows }) => {
@@ -72,13 +72,13 @@ export const duplicateRow = (row: Row, name: string): PanelEdit => ({
   },
 });
 
-/** A row's label in the shop’s own language; empty for the default one. */
+/** A row's label in the shop’s own language; empty for the default. */
 export const setLabel = (id: string, label: string, name: string): PanelEdit =>
   rowEdit(`Rename ${name}`, id, (row) => {
     row.label = label.trim().slice(0, 200);
   });
 
-/** The label in another language; an empty one is taken away. */
+/** The label in another language; an empty one is removed. */
 export const setTranslation = (id: string, language: string, label: string, name: string): PanelEdit =>
   rowEdit(`${name} in ${language}`, id, (row) => {
     const words = label.trim().slice(0, 200);
@@ -89,7 +89,7 @@ export const setTranslation = (id: string, language: string, label: string, name
     }
   });
 
-/** Puts a changed piece in place of the one with its id. */
+/** Replaces the piece with the same id. */
 export const replaceRow = (row: Row, words: string): PanelEdit => ({
   words,
   change: ({ rows }) => {
@@ -106,13 +106,13 @@ export const setMode = (row: FacetRow, mode: Mode, words: string): PanelEdit => 
   },
 });
 
-/** Lets a narrower band show a facet as the wider one does. */
+/** Makes a narrower band follow the wider one's display. */
 export const followDisplay = (id: string, band: Band, name: string): PanelEdit =>
   facetEdit(`Reset ${name} on ${band} to the wider band’s`, id, (row) => {
     row.display = withoutBand(row.display, band);
   });
 
-/** Sets one setting, on every band alike unless a band is named. */
+/** Sets one setting, on every band unless one is given. */
 export function setSetting<K extends SettingName>(
   id: string,
   name: K,
@@ -138,7 +138,7 @@ const labelOfSetting = (name: SettingName): string => settingDefinition(name).la
 /** A setting's value in words. */
 export const spoken = (name: SettingName, value: unknown): string => spokenValue(settingDefinition(name), value);
 
-/** A value in words, by what its setting is. */
+/** A value in words, by its setting's definition. */
 export function spokenValue(definition: SettingDefinition, value: unknown): string {
   if (definition.kind === "choice") return definition.choices[String(value)] ?? String(value);
   if (definition.kind === "yes-no") return value ? "on" : "off";
@@ -150,20 +150,20 @@ export function spokenValue(definition: SettingDefinition, value: unknown): stri
   return `${value}${definition.unit ? ` ${definition.unit}` : ""}`;
 }
 
-/** Lets a narrower band follow the wider one in one setting. */
+/** Makes a narrower band follow the wider one in one setting. */
 export const followSetting = (id: string, name: SettingName, band: Band, title: string): PanelEdit =>
   facetEdit(`${title}: ${labelOfSetting(name)} on ${band} same as on the wider band`, id, (row) => {
     const settings = row.settings;
     row.settings = withSetting(settings, name, withoutBand(bandedSetting(settings, name), band));
   });
 
-/** Puts one setting back to its default. */
+/** Resets one setting to its default. */
 export const resetSetting = (id: string, name: SettingName, title: string): PanelEdit =>
   facetEdit(`${title}: ${labelOfSetting(name)} back to its default`, id, (row) => {
     delete row.settings[name];
   });
 
-/** Where the panel stands on a band, and on those that follow it. */
+/** Places the panel on a band, and on those that follow it. */
 export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({
   words: `Place the panel on ${band}: ${placement}`,
   change: (panel) => {
@@ -171,7 +171,7 @@ export const setPlacement = (band: Band, placement: Placement): PanelEdit => ({
   },
 });
 
-/** Lets the panel on a narrower band stand where it does on the wider one. */
+/** Makes a narrower band follow the wider one's placement. */
 export const followPlacement = (band: Band): PanelEdit => ({
   words: `Reset the panel on ${band} to the wider band’s`,
   change: (panel) => {
@@ -187,7 +187,7 @@ export const renamePanel = (name: string): PanelEdit => ({
   },
 });
 
-/** Sets how the panel behaves, on every band alike unless a band is named. */
+/** Sets one behaviour of the panel, on every band unless one is given. */
 export function setBehaviour<K extends BehaviourName>(name: K, value: Behaviour[K], band?: Band): PanelEdit {
   const definition = behaviourDefinition(name);
   const where = band && definition.banded ? ` on ${band}` : "";
@@ -205,7 +205,7 @@ export function setBehaviour<K extends BehaviourName>(name: K, value: Behaviour[
   };
 }
 
-/** Lets a narrower band behave as the wider one in one setting. */
+/** Makes a narrower band follow the wider one in one behaviour. */
 export const followBehaviour = (name: BehaviourName, band: Band): PanelEdit => ({
   words: `The panel: ${behaviourDefinition(name).label.toLowerCase()} on ${band} same as on the wider band`,
   change: (panel) => {
@@ -214,7 +214,7 @@ export const followBehaviour = (name: BehaviourName, band: Band): PanelEdit => (
   },
 });
 
-/** Puts one setting of the panel back to its default. */
+/** Resets one behaviour of the panel to its default. */
 export const resetBehaviour = (name: BehaviourName): PanelEdit => ({
   words: `The panel: ${behaviourDefinition(name).label.toLowerCase()} back to its default`,
   change: (panel) => putBehaviour(panel, behaviours.with(panel.behaviour ?? {}, name, undefined)),
@@ -225,7 +225,7 @@ function putBehaviour(panel: PanelDocument, behaviour: BehaviourValues): void {
   else panel.behaviour = behaviour;
 }
 
-/** Draws the panel in a look of its own; undefined in the shop's. */
+/** Gives the panel a look of its own; undefined for the shop's. */
 export const setLook = (look: string | undefined, name: string): PanelEdit => ({
   words: `Look: ${name}`,
   change: (panel) => {
@@ -234,21 +234,21 @@ export const setLook = (look: string | undefined, name: string): PanelEdit => ({
   },
 });
 
-/** Gives a facet's options an option style of the look; undefined takes it away. */
+/** Gives a facet's options an option style of the look; undefined removes it. */
 export const setOptionStyle = (id: string, style: string | undefined, words: string): PanelEdit =>
   facetEdit(words, id, (row) => {
     if (style === undefined) delete row.style;
     else row.style = style;
   });
 
-/** Sets apart what of the look differs for one facet; nothing where nothing differs any more. */
+/** Sets a facet's overrides of the look; none if nothing differs any more. */
 export const setOverride = (id: string, values: TokenValues, words: string): PanelEdit =>
   facetEdit(words, id, (row) => {
     if (Object.keys(values).length === 0) delete row.look;
     else row.look = { ...values };
   });
 
-/** Gives a facet an option style that says what it has set apart so far. */
+/** Turns a facet's overrides into an option style. */
 export const takeAsStyle = (id: string, style: string, words: string): PanelEdit =>
   facetEdit(words, id, (row) => {
     row.style = style;

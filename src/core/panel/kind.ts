@@ -11,7 +11,7 @@ const isObject = (value: unknown): value is Record<string, unknown> => typeof va
 const mapped = (value: unknown, change: (one: unknown) => unknown) =>
   isObject(value) ? Object.fromEntries(Object.entries(value).map(([key, one]) => [key, change(one)])) : value;
 
-/** Format 1 had five settings beside the facet's own members, and one display called “slider” that had inputs. */
+/** Format 1 had five settings outside `settings`, and one display called “slider” that had inputs. */
 function fromFirst(panel: OldDocument): OldDocument {
   const usual: Record<string, unknown> = { start: "open", counting: "live", deadEnd: "fade", order: "count" };
   const rows = rowsOf(panel).map((row) => {
@@ -27,7 +27,7 @@ function fromFirst(panel: OldDocument): OldDocument {
   return { ...panel, format: 2, languages: [], rows };
 }
 
-/** Format 2 called price ranges bands, and each panel had band limits and languages that are the shop's now. */
+/** Format 2 called price ranges bands, and each panel had band limits and languages, which now belong to the shop. */
 function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDocument): OldDocument {
   const names = { banding: "rangeBy", bandCount: "rangeCount", bandLimits: "rangeLimits" };
   const rows = withSettingsRenamed(panel, names).map((row) =>
@@ -39,8 +39,8 @@ function fromSecond({ limits: _limits, languages: _languages, ...panel }: OldDoc
 }
 
 /**
- * In format 3 a panel that sent its choices on always had a button; now one that acts at once sends them on at once.
- * Own style values of a row were as in the first format of looks.
+ * In format 3 a panel that sent choices to another page always had a button; one without a button now sends them at
+ * once. A row's overrides were as in the first format of looks.
  */
 function fromThird(panel: OldDocument): OldDocument {
   const { behaviour } = panel;
@@ -63,7 +63,7 @@ function fromFourth(panel: OldDocument): OldDocument {
   };
 }
 
-/** The rows of a panel with settings under other names. @param names by the name that a setting had, its new one */
+/** A panel's rows with settings renamed. @param names new names by old name */
 const withSettingsRenamed = (panel: OldDocument, names: Readonly<Record<string, string>>): OldRow[] =>
   rowsOf(panel).map((row) =>
     isObject(row.settings)

@@ -8,13 +8,13 @@ import { isShown, labelOf } from "./options.ts";
 import { rulesOf } from "./panel.ts";
 import type { FacetRow } from "./panel-schema.ts";
 
-/** A facet's answer, as far as it decides what is offered. */
+/** The part of a facet's answer that determines what is offered. */
 export interface Counted {
   options: readonly Option[];
   counts: { steady: ArrayLike<number> };
 }
 
-/** How a facet is shown: by which display, with which settings. */
+/** A facet's display and settings. */
 export interface ShownAs {
   display: string;
   settings: Pick<FacetSettings, "order" | "nested">;
@@ -27,10 +27,10 @@ export const shownOn = ({ display, settings }: Pick<FacetRow, "display" | "setti
 });
 
 /**
- * Lists the options that a facet offers on a page, at a band: the places of those that a shopper can choose there,
- * in the order in which they are shown. They are those that the designer shows, that some product of the page states, and that the
- * display has a place for. Everything that speaks of a facet's options goes by this.
- * @param language BCP 47 tag of what shoppers read
+ * The options that a facet offers on a page, on a band: indices of those that a shopper can choose there, in display
+ * order. They are the ones included by the designer, stated by some product of the page, and supported by the display.
+ * Everything about a facet's options uses this definition.
+ * @param language BCP 47 tag of the shopper's language
  */
 export function offeredOptions(
   row: Pick<FacetRow, "options">,
@@ -54,7 +54,7 @@ export function offeredOptions(
   return shown.filter((o) => offered.has(named[o]?.id ?? ""));
 }
 
-/** The ranges that a facet offers on a page: those that hold some product of it. */
+/** The ranges that a facet offers on a page: those with a product of the page. */
 export const offeredRanges = ({
   ranges,
   counts,
@@ -63,7 +63,7 @@ export const offeredRanges = ({
   counts: { steady: ArrayLike<number> };
 }): Range[] => ranges.filter((_, at) => (counts.steady[at] ?? 0) > 0);
 
-/** The options that a facet offers on each band; bands that offer the same share one entry. */
+/** The options that a facet offers on each band; bands with the same options share one entry. */
 export function offeredAnywhere(row: FacetRow, found: Counted): number[][] {
   const ways = new Map(
     bands.map((band) => offeredOptions(row, shownOn(row, band), found)).map((way) => [way.join(), way]),

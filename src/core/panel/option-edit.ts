@@ -9,12 +9,14 @@ import { isFacet, rulesOf } from "./panel.ts";
 import type { FacetRow, NamedValue, OptionRules } from "./panel-schema.ts";
 import { freeId } from "./row-id.ts";
 
-/** An option as the designer sees it: its identity, what shoppers read, what the catalogue calls it, and the products that state it. */
+/**
+ * An option for the designer: its identity, its label for shoppers and in the catalogue, and its number of products.
+ */
 export interface ListedOption extends NamedValue {
   original: string;
 }
 
-/** A facet's options in its order on the wide band, under the names given, as the designer edits them. */
+/** A facet's options for editing, in its order on the wide band, with their labels. */
 export function listOptions(
   row: FacetRow,
   { options, counts }: Pick<FacetAnswer, "options" | "counts">,
@@ -27,7 +29,7 @@ export function listOptions(
   });
 }
 
-/** The facet whose options are edited, and its name in sentences. */
+/** The facet being edited, and its name in sentences. */
 export interface OptionsOf {
   id: string;
   title: string;
@@ -35,7 +37,7 @@ export interface OptionsOf {
 
 const namedValue = ({ id, original, products }: ListedOption): NamedValue => ({ id, label: original, products });
 
-/** Changes a facet's rules in place; rules that say nothing are taken out. Merged options are shared by all rows over the field. */
+/** Changes a facet's rules in place; empty rules are removed. Merged options are shared by all rows over the field. */
 function rulesEdit({ id, title }: OptionsOf, what: string, change: (rules: OptionRules) => void): PanelEdit {
   return facetEdit(`${title}: ${what}`, id, (row, { rows }) => {
     row.options ??= structuredClone(allOptions);
@@ -51,7 +53,7 @@ function rulesEdit({ id, title }: OptionsOf, what: string, change: (rules: Optio
   });
 }
 
-/** A copy of its own, without the draft around it. */
+/** A copy that is independent of the draft. */
 const copied = (merges: OptionRules["merges"]): OptionRules["merges"] =>
   merges.map(({ label, values }) => ({ label, values: values.map((value) => ({ ...value })) }));
 
@@ -67,9 +69,9 @@ function dropIfPlain(row: FacetRow): void {
 }
 
 /**
- * Parts a facet in two rows over its field: the options given, and behind them those that are left, folded. What the
- * catalogue states later later stands with the second.
- * @param first some of the options that shoppers get
+ * Splits a facet into two rows over its field: one with the given options, and after it one with the rest, collapsed.
+ * Values added later belong to the second.
+ * @param first some of the offered options
  */
 export const splitFacet = (row: FacetRow, title: string, first: readonly NamedValue[]): PanelEdit => ({
   words: `Split ${title}: its ${first.length} most frequent options, the rest folded`,
@@ -91,7 +93,10 @@ export const splitFacet = (row: FacetRow, title: string, first: readonly NamedVa
   },
 });
 
-/** Which options shoppers get. What is in sight stays in sight when the rule is turned round. @param all all options of the facet */
+/**
+ * Changes the rule for which options are shown. Visible options stay visible when the rule is inverted.
+ * @param all all options of the facet
+ */
 export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly ListedOption[]): PanelEdit =>
   rulesEdit(of, { all: "all options", only: "only picked options", except: "all options but some" }[show], (rules) => {
     rules.picked =
@@ -99,20 +104,20 @@ export const setShow = (of: OptionsOf, show: OptionRules["show"], all: readonly 
     rules.show = show;
   });
 
-/** Of a tree, the category whose own branches alone are shown; empty for the top level, undefined for all levels. */
+/** Limits a tree to the branches of one category; empty for the top level, undefined for all levels. */
 export const setBelow = (of: OptionsOf, below: string | undefined, words: string): PanelEdit =>
   rulesEdit(of, words, (rules) => {
     if (below === undefined) delete rules.below;
     else rules.below = below;
   });
 
-/** Puts an option among those that shoppers get, or takes it from them; the rule itself stays. */
+/** Shows or hides an option; the rule itself stays. */
 function setShown(rules: OptionRules, { id, label, products }: NamedValue, shown: boolean): void {
   rules.picked = rules.picked.filter((one) => one.id !== id);
   if (shown === (rules.show === "only")) rules.picked.push({ id, label, products });
 }
 
-/** Which options are picked where only picked ones are shown: all, none, or so many of the most frequent. */
+/** Picks all options, none, or the given number of most frequent ones, where only picked ones are shown. */
 export const pickOptions = (of: OptionsOf, which: "all" | "none" | number, all: readonly ListedOption[]): PanelEdit =>
   rulesEdit(
     of,
@@ -125,7 +130,7 @@ export const pickOptions = (of: OptionsOf, which: "all" | "none" | number, all: 
     },
   );
 
-/** Shows an option or leaves it out. Taking the first one out of all of them makes it “all but”. */
+/** Shows or hides an option. Hiding the first of all options changes the rule to “all but”. */
 export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean): PanelEdit =>
   rulesEdit(of, `${shown ? "show" : "leave out"} ${option.label}`, (rules) => {
     if (rules.show === "all") rules.show = "except";
@@ -133,7 +138,7 @@ export const showOption = (of: OptionsOf, option: ListedOption, shown: boolean):
     if (rules.picked.length === 0 && rules.show === "except") rules.show = "all";
   });
 
-/** An option's label, in the shop's own language or another; an empty text leaves the catalogue's. */
+/** Sets an option's label, in the shop's own language or another; an empty text restores the catalogue's. */
 export const renameOption = (of: OptionsOf, option: ListedOption, text: string, language?: string): PanelEdit =>
   rulesEdit(of, `rename ${option.original} to “${text.trim()}”`, ({ labels }) => {
     const words = labels[option.id] ?? { text: "" };
@@ -148,7 +153,7 @@ export const renameOption = (of: OptionsOf, option: ListedOption, text: string, 
     else labels[option.id] = words;
   });
 
-/** Makes several options one, under the first one's name. Options that were merged themselves bring their values along. */
+/** Merges several options under the first one's label. Options that are merged already bring their values. */
 export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...ListedOption[]]): PanelEdit =>
   rulesEdit(of, `merge ${options.map(({ label }) => label).join(", ")}`, (rules) => {
     const values = options.flatMap(
@@ -163,12 +168,12 @@ export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...
       ...rules.merges.filter((merge) => !before.includes(merge)),
       { label, values, ...(left.length > 0 ? { left } : {}) },
     ];
-    // It is there for shoppers where one of them was.
+    // The merged option is shown if one of its options was.
     if (options.some(({ id }) => isShown(rules, id)) && !isShown(rules, identity(label)))
       setShown(rules, { id: identity(label), label, products: options[0].products }, true);
   });
 
-/** Parts a merged option into its values again, each shown or left out as it was. */
+/** Splits a merged option into its values, each shown or hidden as before. */
 export const unmergeOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
   rulesEdit(of, `unmerge ${option.label}`, (rules) => {
     const merge = mergeFor(rules, option.id);
@@ -177,11 +182,14 @@ export const unmergeOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
     rules.merges = rules.merges.filter(({ label }) => identity(label) !== option.id);
   });
 
-/** The merge that an option is made by; undefined for a plain one. */
+/** The merge behind an option; undefined for a plain one. */
 export const mergeFor = ({ merges }: OptionRules, id: string): OptionRules["merges"][number] | undefined =>
   merges.find(({ label }) => identity(label) === id);
 
-/** Puts an option where another stands, and lets the facet's order be the one by hand. @param all all options in their present order */
+/**
+ * Moves an option to another's position, and makes the facet use the order by hand.
+ * @param all all options in their present order
+ */
 export function moveOption(of: OptionsOf, id: string, onto: string, all: readonly ListedOption[]): PanelEdit {
   return placeOptions(
     of,
@@ -192,8 +200,8 @@ export function moveOption(of: OptionsOf, id: string, onto: string, all: readonl
 }
 
 /**
- * Puts options at a place, one behind the other in their order, and lets the facet's order be the one by hand.
- * @param to place of the first of them in the new order, from 0; held within the list
+ * Moves options to a position, keeping their order, and makes the facet use the order by hand.
+ * @param to index of the first of them in the new order, clamped to the list
  * @param all all options in their present order
  */
 export function placeOptions(
@@ -213,13 +221,13 @@ export function placeOptions(
   return combineEdits(move.words, [move, setSetting(of.id, "order", "hand", of.title)]);
 }
 
-/** Forgets what the rules say of some values. */
+/** Removes some values from the rules. */
 export const forgetValues = (of: OptionsOf, gone: ReadonlySet<string>): PanelEdit =>
   rulesEdit(of, "remove settings of values that no longer exist", (rules) => {
     Object.assign(rules, withoutValues(rules, gone));
   });
 
-/** Gives several options the names that shoppers read. */
+/** Sets the labels of several options. */
 export const relabelOptions = (of: OptionsOf, labels: Readonly<Record<string, string>>): PanelEdit =>
   rulesEdit(of, "readable names", (rules) => {
     for (const [id, text] of Object.entries(labels)) rules.labels[id] = { ...rules.labels[id], text };

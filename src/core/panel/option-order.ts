@@ -3,10 +3,10 @@ import type { Option } from "../engine/index/option-schema.ts";
 import type { OptionOrder } from "../settings/settings.ts";
 
 /**
- * Places of the options in the order in which shoppers read them.
- * @param counts what `count` goes by, an option each; equal ones keep the natural order
- * @param byHand identities in the order by hand; others come behind them, by count
- * @param language BCP 47 tag of what they read; names are ordered as its readers do
+ * Indices of the options in display order.
+ * @param counts of each option, for the order by count; ties keep the natural order
+ * @param byHand identities in the order by hand; others follow by count
+ * @param language BCP 47 tag of the shopper's language, for comparing names
  */
 export function orderOptions(
   options: readonly Option[],

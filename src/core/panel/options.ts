@@ -8,21 +8,21 @@ export interface OptionWords {
   others?: Record<string, string> | undefined;
 }
 
-/** The rules of a facet that the designer has not touched. */
+/** The rules of an unedited facet. */
 export const allOptions: OptionRules = { show: "all", picked: [], labels: {}, merges: [], byHand: [] };
 
-/** The merges as the engine takes them; undefined for none. */
+/** The merges in the engine's form; undefined for none. */
 export const engineMerges = ({ merges }: OptionRules): Merge[] | undefined =>
   merges.length === 0 ? undefined : merges.map(({ label, values }) => ({ label, values: values.map(({ id }) => id) }));
 
-/** Whether an option is one that shoppers get. */
+/** Whether an option is shown to shoppers. */
 export function isShown({ show, picked, below }: OptionRules, id: string): boolean {
   if (below !== undefined && parentOf(id) !== below) return false;
   if (show === "all") return true;
   return picked.some((one) => one.id === id) === (show === "only");
 }
 
-/** Text in a language, by its whole tag, else by its first part; the panel's own language if there is none. */
+/** Text in a language, by its whole tag, otherwise by its first part; the panel's own language if missing. */
 export function wordsIn({ text, others = {} }: OptionWords, language: string): string {
   return others[language] ?? others[language.split("-")[0] ?? ""] ?? text;
 }
@@ -31,7 +31,7 @@ export function wordsIn({ text, others = {} }: OptionWords, language: string): s
 export const labelOf = ({ labels }: OptionRules, { id, label }: Option, language: string): string =>
   (Object.hasOwn(labels, id) && labels[id] ? wordsIn(labels[id], language) : "") || label;
 
-/** Values that a facet's rules name and the catalogue no longer states. */
+/** Values in a facet's rules that the catalogue no longer states. */
 export function staleValues(
   { picked, merges, labels, byHand, below }: OptionRules,
   isStated: (id: string) => boolean,
@@ -45,7 +45,7 @@ export function staleValues(
   return [...known.values()].filter(({ id }) => !merged.has(id) && !isStated(id));
 }
 
-/** The rules without what they say of some values. */
+/** The rules without some values. */
 export function withoutValues(rules: OptionRules, gone: ReadonlySet<string>): OptionRules {
   const { below, ...others } = rules;
   const stay = <T extends { id: string }>(values: readonly T[]) => values.filter(({ id }) => !gone.has(id));

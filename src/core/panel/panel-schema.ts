@@ -18,7 +18,7 @@ import { panelFormat } from "./panel-format.ts";
 import { type PieceRow, pieceSchemas } from "./pieces.ts";
 import { addressSchema, idSchema, labelSchema, labelsSchema } from "./row-members.ts";
 
-/** One of some texts, for the wide band and for those narrower bands that differ from it. */
+/** One of some texts, for the wide band and for narrower bands that differ. */
 function bandedText<T extends string>(values: readonly T[]) {
   const one = string<T>().strict().oneOf(values);
   return exact({ wide: one.required(), medium: one.optional(), slim: one.optional() });
@@ -79,17 +79,20 @@ const behaviour: ISchema<BehaviourValues> = sparse(
   Object.fromEntries(behaviours.names.map((name) => [name, behaviourDefinition(name)])),
 );
 
-/** A value that the designer has named, with the products that stated it then: it may be gone from the catalogue later. */
+/**
+ * A value edited by the designer, with the number of products that stated it then: it may disappear from the catalogue
+ * later.
+ */
 const namedValue = exact({ id: someText(500), label: text(500), products: wholeIn(0, largest).required() });
 
-/** Which of a facet's options shoppers get, what they are called, and how they stand by hand. */
+/** Which of a facet's options are shown to shoppers, their labels, and their order by hand. */
 const optionRules = exact({
-  /** All options, only those picked, or all but those picked. New values show up with all and with all but some. */
+  /** All options, only those picked, or all but those picked. New values are shown unless only picked ones are. */
   show: oneOf(["all", "only", "except"]),
   picked: listOf(namedValue, 5000),
-  /** Of a tree, the category whose own branches alone are shown, as many as there will ever be; empty for the top level. */
+  /** For a tree, the category whose subcategories alone are shown, including later ones; empty for the top level. */
   below: text(2000).optional(),
-  /** Option identity → what shoppers read in its place, in the panel's own language and in others. */
+  /** Option identity → label for shoppers, in the panel's own language and in others. */
   labels: record(exact({ text: text(500), others: labelsSchema })),
   /** Values that are one option. */
   merges: listOf(
@@ -101,11 +104,11 @@ const optionRules = exact({
     }),
     500,
   ),
-  /** Option identities in the order by hand; others come behind them. */
+  /** Option identities in the order by hand; others follow. */
   byHand: listOf(someText(500), 5000),
 });
 
-/** A row of the panel that asks shoppers one question over one field. */
+/** A row of the panel with one facet over one field. */
 const facetRow = exact({
   kind: oneOf(["facet"]),
   /** Unique in the panel. */
@@ -118,13 +121,13 @@ const facetRow = exact({
   display: bandedText(displayNames),
   mode: oneOf(modes),
   settings,
-  /** The option style of the panel's look that its options take. */
+  /** The option style of the panel's look used for its options. */
   style: idSchema().optional().default(undefined),
-  /** The style values of this facet alone. */
+  /** Look values for this facet only. */
   look: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : tokenValues)).meta(
     said((of) => of(tokenValues), { optional: true }),
   ),
-  /** Absent where shoppers get all options as the catalogue spells them. */
+  /** Absent if shoppers get all options as spelt in the catalogue. */
   options: optionRules.optional().default(undefined),
 });
 
@@ -136,17 +139,17 @@ const anyRow = lazy((given: unknown) =>
     : facetRow,
 ).meta(said((of) => ({ anyOf: [facetRow, ...Object.values(pieces)].map(of) })));
 
-/** A filter panel: an ordered list of facets and pieces, and where it stands. */
+/** A filter panel: an ordered list of facets and pieces, and its placement. */
 export const panelSchema = exact({
   format: number<typeof panelFormat>().strict().oneOf([panelFormat]).required(),
   /** For the designer only. */
   name: string().strict().trim().min(1).max(100).required(),
   placement: bandedText(placements),
-  /** How it behaves, as far as that is not as usual. */
+  /** Its behaviour, where it differs from the default. */
   behaviour: lazy((given: unknown) => (given === undefined ? mixed<never>().optional() : behaviour)).meta(
     said((of) => of(behaviour), { optional: true }),
   ),
-  /** The look that it is drawn in; absent if that is the shop's. */
+  /** The look it is drawn in; absent for the shop's. */
   look: someText(200).optional(),
   rows: listOf(anyRow, 200).test("rows", (rows, context) => {
     const fault = faultIn(rows);
@@ -167,12 +170,12 @@ const isRow = (value: unknown): value is Row => {
   return value.kind === "piece" || ("display" in value && typeof value.display === "object" && value.display !== null);
 };
 
-/** Errors between rows, or between the members of one. */
+/** Errors between rows, or between members of a row. */
 function faultIn(rows: readonly Row[]): { at: number; member: string; words: string } | undefined {
   const ids = new Set<string>();
   const modeOf = new Map<string, Mode>();
   for (const [at, row] of rows.entries()) {
-    // Rows that are none are told of by themselves; this looks at what stands between rows.
+    // Invalid rows are reported by their own schema; this checks relations between rows.
     if (!isRow(row)) continue;
     if (ids.has(row.id)) return { at, member: "id", words: `“${row.id}” appears in the panel twice` };
     ids.add(row.id);

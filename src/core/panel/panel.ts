@@ -7,7 +7,7 @@ import { allOptions, engineMerges, wordsIn } from "./options.ts";
 import { panelFormat } from "./panel-format.ts";
 import type { FacetRow, OptionRules, PanelDocument, Row } from "./panel-schema.ts";
 
-/** A facet as it is until the designer changes it. */
+/** A new facet with defaults. */
 export const newFacet = (
   id: string,
   field: string,
@@ -24,7 +24,7 @@ export const newFacet = (
   settings,
 });
 
-/** A panel without rows: beside the products, and on a phone in a drawer. */
+/** A new panel without rows: beside the products, and on phones in a drawer. */
 export const emptyPanel = (name: string): PanelDocument => ({
   format: panelFormat,
   name,
@@ -38,14 +38,14 @@ export const isFacet = (row: Row): row is FacetRow => row.kind === "facet";
 /** The rows of a panel that are facets, in order. */
 export const facetRows = (panel: Pick<PanelDocument, "rows">): FacetRow[] => panel.rows.filter(isFacet);
 
-/** Which of a facet's options shoppers get; all of them until the designer says otherwise. */
+/** The rules for a facet's options; by default all are shown. */
 export const rulesOf = ({ options }: Pick<FacetRow, "options">): OptionRules => options ?? allOptions;
 
 /** A row's label in a language; empty if shoppers read the field's name or nothing. */
 export const rowLabel = ({ label, labels }: Pick<Row, "label" | "labels">, language: string): string =>
   wordsIn({ text: label, others: labels }, language);
 
-/** The facets of a panel as the engine asks for them on a band, a field once; fields of link lists are counted too. */
+/** A panel's facets for the engine on a band, each field once; fields of link lists are included. */
 export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Facet[] {
   const facets = new Map<string, Facet>();
   for (const row of facetRows(panel)) {
@@ -72,7 +72,7 @@ export function engineFacets(panel: Pick<PanelDocument, "rows">, band: Band): Fa
   return [...facets.values()];
 }
 
-/** The ranges that a facet is to be counted in, when its display on this band shows some. */
+/** The ranges in which a facet is counted, if its display on this band shows ranges. */
 function rangesOn({ display, mode, settings }: FacetRow, band: Band): RangeSpec | undefined {
   return mode === "range" ? countingOf(resolve(display, band))?.(settingsOn(settings, band)) : undefined;
 }

@@ -7,7 +7,7 @@ import { linksIn, plainText } from "../sanitize/html-text.ts";
 import { isSafeAddress, isSafePicture } from "../sanitize/safe-address.ts";
 import { addressSchema, idSchema, labelSchema, labelsSchema } from "./row-members.ts";
 
-/** The members of every piece: its id, and a label where shoppers read or hear one. */
+/** The members of every piece: its id, and its label if it has one. */
 const row = <P extends string>(piece: P) =>
   exact({
     kind: oneOf(["piece"]),
@@ -19,26 +19,26 @@ const row = <P extends string>(piece: P) =>
 
 type Shared = InferType<ReturnType<typeof row>>;
 
-/** A kind of piece: what it holds, and what follows from it elsewhere. How it is drawn is the storefront's. */
+/** A kind of piece: its data, and everything derived from it except its view, which belongs to the storefront. */
 interface PieceDefinition<R extends Shared = Shared> {
   /** The designer's name for it. */
   label: string;
   schema: ISchema<R>;
-  /** The members that a new one has. */
+  /** The members of a new one. */
   fresh: Omit<R, "kind" | "piece" | "id" | "labels">;
-  /** Whether shoppers read or hear its label. Default: they do. */
+  /** It has no label. Default: it has one. */
   isLabelled?: false;
-  /** A second one on a panel makes no sense. Default: it does. */
+  /** A panel can have one only. Default: any number. */
   once?: true;
-  /** A new one comes first on the panel. Default: last. */
+  /** A new one is put first on the panel. Default: last. */
   first?: true;
-  /** Its title in the tool without a label. @param nameOf the name of a field. Default: the designer's name for it. */
+  /** Its title in the tool without a label. @param nameOf the name of a field. Default: the definition's own label. */
   title?(row: R, nameOf: (field: string) => string): string;
-  /** Texts of the designer's that shoppers read. Default: none. */
+  /** The designer's texts in it. Default: none. */
   texts?(row: R): string[];
-  /** Addresses that it leads to. Default: none. */
+  /** Addresses it links to. Default: none. */
   links?(row: R): string[];
-  /** By member, what its difference is called. Default: the member with its new value. */
+  /** Descriptions of differences, by member. Default: the member with its new value. */
   differences?: { readonly [M in keyof R]?: string };
 }
 
@@ -59,9 +59,9 @@ const list = {
     once: true,
     first: true,
   }),
-  /** A button that takes every choice back. */
+  /** A button that clears all choices. */
   clear: define({ label: "Clear all", schema: row("clear"), fresh: { label: "Clear all" }, once: true }),
-  /** How many products there are. */
+  /** The number of products found. */
   count: define({
     label: "Result count",
     schema: row("count"),
@@ -109,7 +109,7 @@ const list = {
     schema: row("links").shape({
       field: labelSchema(),
       mode: oneOf(["any", "tree"]),
-      /** All values; some of them; all but some, or the branches of a category, both with what comes later. */
+      /** All values; some of them; or all but some, or the branches of a category, both including later values. */
       values: lazy((values: unknown) =>
         values === "all"
           ? oneOf(["all"])
@@ -143,11 +143,11 @@ export const pieceSchemas = () =>
     [P in PieceName]: Pieces[P]["schema"];
   };
 
-/** The definition of a kind of piece. It is asked about rows of that kind only, which the compiler cannot see. */
+/** The definition of a kind of piece. The compiler can't see that it is only used for rows of that kind. */
 export const pieceOf = (piece: PieceName): PieceDefinition<PieceRow> =>
   list[piece] as unknown as PieceDefinition<PieceRow>;
 
-/** A piece as it is until the designer changes it. @param members those that are known already */
+/** A new piece with defaults. @param members given ones */
 export const newPiece = <P extends PieceName>(
   piece: P,
   id: string,

@@ -1,4 +1,4 @@
-/** An id like `id` that no row of the panel has. */
+/** An id based on `id` that no row of the panel has. */
 export function freeId(rows: readonly { id: string }[], id: string): string {
   const taken = new Set(rows.map((row) => row.id));
   for (let n = 1; ; n++) {

@@ -3,14 +3,14 @@ import type { Field } from "../catalogue/field.ts";
 import { isNumeric, toNumber } from "../catalogue/field-kinds.ts";
 import { entropy } from "./entropy.ts";
 
-/** Parts that a number line is cut into, each with about as many products, before two fields are compared. */
+/** Number of parts, each with about as many products, into which numbers are divided before comparing fields. */
 const parts = 8;
 /** The code of a product without a value. */
 export const noValue = -1;
 
 /**
- * One small number for each product's value of a field: the code of its first value, or the part of the number line
- * that it is in; {@link unstated} where it has none.
+ * A small code for each product's value of a field: the code of its first value, or of its part of the number line;
+ * {@link noValue} if it has none.
  */
 export function valueCodes(catalogue: Catalogue, field: Field): Int32Array {
   const products = catalogue.productIds.length;
@@ -31,7 +31,7 @@ export function valueCodes(catalogue: Catalogue, field: Field): Int32Array {
   );
 }
 
-/** Codes of numbers as the parts of their line; what is no number says nothing. */
+/** Codes of numbers by their part of the number line; other values have none. */
 function inParts(said: Int32Array, values: readonly number[]): Int32Array {
   const uses = new Uint32Array(values.length);
   let total = 0;
@@ -52,10 +52,10 @@ function inParts(said: Int32Array, values: readonly number[]): Int32Array {
 }
 
 /**
- * How much two fields say the same, from 0 for nothing to 1 where each tells the other: their mutual information, less
- * what chance alone would give, ÷ the larger of their entropies, over the products that state both.
- * Source: Cover and Thomas, Elements of Information Theory, 2.3; for the bias, Miller (1955). Its share of the larger
- * entropy is common practice, no source.
+ * How much two fields agree, from 0 for nothing to 1 if each determines the other: their mutual information, minus
+ * what chance alone would give, divided by the larger entropy, over the products that state both. Source: Cover and
+ * Thomas, Elements of Information Theory, 2.3; for the bias, Miller (1955). Dividing by the larger entropy is common
+ * practice, no source.
  */
 export function agreement(a: Int32Array, b: Int32Array): number {
   const [ofA, ofB, ofBoth] = [new Map<number, number>(), new Map<number, number>(), new Map<number, number>()];

@@ -9,16 +9,16 @@ import type { Level } from "../engine/index/option-schema.ts";
 import { Matcher } from "../engine/matcher.ts";
 
 /**
- * How far, as a share, a number that a shopper has in mind may lie beside the true one: of itself, and in all of no more
- * than that share of the whole line, since nobody is a quarter of 1970 wrong about a year. Common practice, no source.
+ * How far, as a share, a number that a shopper has in mind may deviate from the true one: at most this share of the
+ * number, and of the whole scale, since nobody misjudges a year by a quarter of 1970. Common practice, no source.
  */
 export const usualNear = 0.25;
 
 /**
- * How shoppers answer a number line who have a number in mind: by the range around it, without an end that would cut
- * nothing off. Suggestions and rehearsals go by this one.
- * @param least of all values that can be chosen
- * @returns undefined if the range would hold them all
+ * The range chosen by shoppers with a number in mind: around it, without an end that would exclude nothing. Used by
+ * suggestions and rehearsals.
+ * @param least the lowest selectable value
+ * @returns undefined if the range would include every value
  */
 export function rangeAround(value: number, near: number, least: number, most: number): Range | undefined {
   const width = Math.min(Math.abs(value), (most - least) / 2) * near;
@@ -29,18 +29,18 @@ export function rangeAround(value: number, near: number, least: number, most: nu
   return range.min === undefined && range.max === undefined ? undefined : range;
 }
 
-/** Effect of one answer, averaged over the products with a value, each equally likely to be wanted. */
+/** The effect of one answer, averaged over the products with a value, each equally likely to be wanted. */
 export interface Answers {
-  /** Products that are left. 0 where none states it. */
+  /** Number of products left; 0 if none states the field. */
   left: number;
-  /** By how many bits it narrows those that state the field: log2 of them less the mean log2 of what is left. */
+  /** Bits by which it narrows the products with a value: log2 of their number minus the mean log2 of those left. */
   bits: number;
 }
 
 /**
- * Computes the effect of an answer for a shopper who wants a product with a value and knows that value: of its
- * options the one with the fewest products is chosen, of a number line the {@link rangeAround} it. A product of several
- * variants is looked for as each of them alike.
+ * Computes the effect of an answer for a shopper who wants a product and knows its value: the option with the fewest
+ * products is chosen, or on a number line the {@link rangeAround} it. Each variant of a product is equally likely to
+ * be sought.
  */
 export function answersTo(index: CatalogueIndex, field: Field): Answers {
   const { level, leftAt } = isNumeric(field) ? aroundNumbers(index, field) : byOptions(index, field);
@@ -65,7 +65,7 @@ export function answersTo(index: CatalogueIndex, field: Field): Answers {
   return { left: left / products, bits: Math.log2(products) - logs / products };
 }
 
-/** How many products the answer leaves of somebody who looks for a record; undefined if it states nothing. */
+/** Number of products left for somebody who looks for a record; undefined if it states nothing. */
 interface Left {
   level: Level;
   leftAt(record: number): number | undefined;
@@ -93,7 +93,8 @@ function aroundNumbers(index: CatalogueIndex, { key }: Field): Left {
       pairs.push({ value: values[at] ?? 0, product: product?.[record] ?? record });
   pairs.sort((a, b) => a.value - b.value);
   const [least, most] = [pairs[0]?.value ?? 0, pairs.at(-1)?.value ?? 0];
-  // Both ends of the range rise with the number, so that one pass over the rising numbers counts the products of each.
+  // Both ends of the range increase with the number, so that one pass over the sorted numbers counts the products of
+  // each.
   const found = new Map<number, number>();
   const inside = new Map<number, number>();
   let [from, to] = [0, 0];

@@ -1,27 +1,27 @@
 import { distance } from "fastest-levenshtein";
 
-/** Why two values look like one: the same but for accents, but for a plural ending, or but for a letter or two. */
+/** Why two values look like one: they differ only in accents, in a plural ending, or in a letter or two. */
 export type ClashKind = "accents" | "plural" | "near miss";
 
-/** A value as it is spelt, and the products that state it. */
+/** A spelling, and the number of products that state it. */
 interface Spelt {
   label: string;
   products: number;
 }
 
-/** Values that are probably meant to be one. */
+/** Two values that probably mean the same. */
 export interface Clash {
   kind: ClashKind;
-  /** The more frequent one, which the other could join, first. */
+  /** The more frequent one first; the other could be merged into it. */
   values: [Spelt, Spelt];
 }
 
-/** Pairs of more values than this are not compared by letters; it would take too long and find chance likenesses. */
+/** With more values, they are not compared by letters: it would take too long and find chance similarities. */
 const mostCompared = 1000;
 
 /**
- * Finds pairs of a field's values that are probably one value spelt two ways. Values that differ in case
- * or white space are one option already and do not come here. Two that differ in a digit are never one.
+ * Finds pairs of a field's values that are probably one value in two spellings. Values that differ only in case or
+ * white space are one option already. Two that differ in a digit are never the same.
  */
 export function findClashes(values: readonly { label: string; products: number }[]): Clash[] {
   const clashes: Clash[] = [];
@@ -49,23 +49,27 @@ export function findClashes(values: readonly { label: string; products: number }
       if (shorter < 3 || Math.abs(one.length - other.length) > 2 || digits[a] !== digits[b] || one === other) continue;
       if (isPlural(one, other) || isPlural(other, one)) continue;
       const near = shorter >= 5 && distance(one, other) <= (shorter < 9 ? 1 : 2);
-      // A short word is often one letter from another real one; a slip of the fingers in a rare one is told all the same.
+      // A short word is often one letter from another real one; a rare one that looks like a typing error is reported
+      // anyway.
       if (near || (isRare(values[a], values[b]) && isSlip(one, other))) pair("near miss", a, b);
     }
   }
   return clashes;
 }
 
-/** How many times as many products the right spelling has as the wrong one, at least. Common practice, no source. */
+/** Minimum ratio of products between the right and the wrong spelling. Common practice, no source. */
 const timesRarer = 8;
 
-/** Whether one of two values is stated by so few products beside the other that it can be a slip. */
+/** Whether one of two values is so much rarer that it may be a typing error. */
 const isRare = (one: Spelt | undefined, other: Spelt | undefined): boolean =>
   one !== undefined &&
   other !== undefined &&
   Math.max(one.products, other.products) >= timesRarer * Math.min(one.products, other.products);
 
-/** Whether two words differ by a letter that was left out or doubled, or by two that changed places. The first letter is hardly ever wrong. */
+/**
+ * Whether two words differ by one omitted, added or doubled letter, or by two swapped ones. The first letter is hardly
+ * ever wrong.
+ */
 function isSlip(one: string, other: string): boolean {
   if (one.charAt(0) !== other.charAt(0)) return false;
   const [short, long] = one.length < other.length ? [one, other] : [other, one];
@@ -78,7 +82,7 @@ function isSlip(one: string, other: string): boolean {
   return false;
 }
 
-/** Whether two texts differ in one word alone, long enough to be told from an abbreviation. Those with digits are codes. */
+/** Whether two texts differ in one word only, long enough not to be an abbreviation. Texts with digits are codes. */
 function isOneWordOff(one: string, other: string): boolean {
   if (/\d/.test(one + other)) return false;
   const [a, b] = [one, other].map((text) => text.toLowerCase().split(/[^\p{L}\p{M}]+/u));
@@ -88,7 +92,7 @@ function isOneWordOff(one: string, other: string): boolean {
   return off.length === 1 && first !== undefined && Math.min(first[0].length, first[1].length) >= 4;
 }
 
-/** Pairs of which the rarer one is most likely a misspelling of the other: it reads like it, and hardly any product has it. */
+/** Pairs in which the rarer one is probably a misspelling of the other: similar, and on hardly any product. */
 export const likelyMisspelt = (values: readonly Spelt[]): [right: Spelt, wrong: Spelt][] =>
   findClashes(values)
     .filter(

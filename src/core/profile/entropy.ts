@@ -9,8 +9,8 @@ export function entropy(counts: Iterable<number>): number {
 }
 
 /**
- * By how many bits knowing a value lowers the uncertainty about the class: the class's entropy less its
- * mean entropy within each value. Source: Quinlan (1986), Induction of Decision Trees, section 4.
+ * Information gain in bits: the entropy of the class minus its mean entropy within each value. Source: Quinlan (1986),
+ * Induction of Decision Trees, section 4.
  * @param values the value of each example; undefined (not stated) is a value of its own
  * @param classes the class of each example
  */

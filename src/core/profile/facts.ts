@@ -6,31 +6,31 @@ import type { ModeExample, PairCount } from "./mode-example.ts";
 import type { FieldProfile } from "./profile.ts";
 import type { PageFacts } from "./value-pages.ts";
 
-/** A value, or the promise of one where it has to be fetched. */
+/** A value, or a promise of one if it has to be fetched. */
 export type Awaitable<T> = T | Promise<T>;
 
 /**
- * Data of a catalogue for drawing, findings, suggestions and swatches, beside its counts. It can be kept anywhere:
- * here, in a worker, or behind another database.
+ * Data of a catalogue for drawing, findings, suggestions and swatches, besides its counts. The implementation may be
+ * local, in a worker, or behind another database.
  */
 export interface Facts extends Engine {
-  /** All fields with what there is to know of each, in the catalogue's order, computed ones included. */
+  /** The profiles of all fields, in the catalogue's order, computed ones included. */
   profiles(): Awaitable<readonly FieldProfile[]>;
   variantCount(): Awaitable<number>;
-  /** The data for a shop's pages. The same object as long as the catalogue is the same. */
+  /** The data for a shop's pages. The same object while the catalogue is unchanged. */
   pageFacts(): Awaitable<PageFacts>;
   /** Undefined if the catalogue has no such field. */
   profile(field: string): Awaitable<FieldProfile | undefined>;
-  /** All that there is to say about one field. */
+  /** Everything about one field. */
   detail(field: string): Awaitable<FieldDetail | undefined>;
-  /** The results of the same two options under each mode; undefined if there are not two. */
+  /** The number of products for the same two options in each mode; undefined if there are fewer than two options. */
   modeExample(facet: Pick<Facet, "field" | "merges">): Awaitable<ModeExample | undefined>;
-  /** Of the pairs of a field's most frequent options, how many no product states together. */
+  /** Of the pairs of a field's most frequent options, the number that no product states together. */
   deadPairs(facet: Pick<Facet, "field" | "merges">): Awaitable<PairCount>;
-  /** How much two fields say the same, from 0 to 1; see {@link agreement}. */
+  /** The agreement of two fields, from 0 to 1; see {@link agreement}. */
   agreement(field: string, other: string): Awaitable<number>;
-  /** How many products state a number of a field outside of a range. */
+  /** Number of products with a number of a field outside a range. */
   outside(field: string, range: Range): Awaitable<number>;
-  /** How many variants state an option of a variant-level field; 0 for a product-level one. */
+  /** Number of variants that state an option of a variant-level field; 0 for a product-level one. */
   variantsStating(field: string, option: string): Awaitable<number>;
 }

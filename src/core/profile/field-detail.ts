@@ -19,21 +19,21 @@ export interface ValueCount {
   products: number;
 }
 
-/** All that there is to say about one field: more than a table of fields needs, so computed when it is asked for. */
+/** Everything about one field: more than a table of fields needs, so computed on request. */
 export interface FieldDetail {
-  /** Values with the products that state each, the most frequent first. */
+  /** Values with their number of products, most frequent first. */
   values: ValueCount[];
-  /** How many values only one product states. */
+  /** Number of values stated by one product only. */
   singles: number;
   /** Effect of one answer. */
   answers: Answers;
-  /** Values that were written in more than one way and count as one. */
+  /** Values written in several ways that count as one. */
   spellings: { label: string; written: string[] }[];
   clashes: Clash[];
   units: UnitFinding | undefined;
   /** For numbers and dates. */
   numbers: { distribution: Distribution; histogram: Histogram | null } | undefined;
-  /** Products without a value for the field: how many, and the first of them. */
+  /** Products without a value: their number, and the first of them. */
   silent: number;
   silentProducts: { id: string; title: string }[];
 }

@@ -10,10 +10,10 @@ import { deadPairs, type ModeExample, modeExample, type PairCount } from "./mode
 import { type FieldProfile, profileField } from "./profile.ts";
 import type { PageFacts } from "./value-pages.ts";
 
-/** Products whose fields are compared with each other, at most. */
+/** Maximum number of products used to compare fields. */
 const mostCompared = 5000;
 
-/** The facts of a catalogue that is here, each computed when it is first asked for. */
+/** The facts of a local catalogue, each computed on first use. */
 export class LocalFacts implements Facts {
   readonly index: CatalogueIndex;
   readonly engine: LocalEngine;
@@ -86,7 +86,7 @@ export class LocalFacts implements Facts {
     return share;
   }
 
-  /** The values of some products, evenly over the catalogue. */
+  /** The values of a sample of products, spread evenly over the catalogue. */
   #saidOf(key: string): Int32Array {
     const known = this.#said.get(key);
     if (known) return known;

@@ -4,7 +4,7 @@ import type { Option } from "../engine/index/option-schema.ts";
 import { Matcher } from "../engine/matcher.ts";
 import type { Facet, Mode } from "../engine/question.ts";
 
-/** The results of the same two options under each mode; `one` uses the first of them alone. */
+/** The number of products for the same two options in each mode; `one` uses the first option only. */
 export interface ModeExample {
   /** Labels of the two options. */
   options: [string, string];
@@ -13,7 +13,7 @@ export interface ModeExample {
   one: number;
 }
 
-/** How many pairs there are, and how many of them no product states together. */
+/** Number of pairs, and number of those that no product states together. */
 export interface PairCount {
   pairs: number;
   dead: number;
@@ -24,8 +24,8 @@ const looked = 6;
 type Asked = Pick<Facet, "field" | "merges">;
 
 /**
- * A telling pair of a field's frequent options: the one that most products state together, so that any-of and all-of
- * differ by numbers that mean something. Undefined if there are not two options.
+ * A meaningful pair of a field's frequent options: the one that most products state together, so that any-of and
+ * all-of differ clearly. Undefined if there are fewer than two options.
  */
 export function modeExample(index: CatalogueIndex, facet: Asked): ModeExample | undefined {
   const pairs = frequentPairs(index, facet);
@@ -40,7 +40,7 @@ export function modeExample(index: CatalogueIndex, facet: Asked): ModeExample | 
   };
 }
 
-/** Of the pairs of a field's most frequent options, how many no product states together. */
+/** Of the pairs of a field's most frequent options, the number that no product states together. */
 export function deadPairs(index: CatalogueIndex, facet: Asked): PairCount {
   const pairs = frequentPairs(index, facet);
   return { pairs: pairs.length, dead: pairs.filter(({ all }) => all === 0).length };

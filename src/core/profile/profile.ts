@@ -11,7 +11,7 @@ import { Matcher } from "../engine/matcher.ts";
 import type { Facet } from "../engine/question.ts";
 import { lowestOf } from "../engine/range.ts";
 
-/** The catalogue's data about one field: enough to judge whether it makes a facet, and which display suits. */
+/** The data about one field needed to judge whether it makes a facet, and which display suits. */
 export interface FieldProfile {
   field: Field;
   level: Level;
@@ -20,7 +20,7 @@ export interface FieldProfile {
   outOf: number;
   /** Distinct values; for a path, categories at all levels. */
   options: number;
-  /** Distinct values that are numbers or dates, and their ends. */
+  /** Number of distinct values that are numbers or dates, with the lowest and highest. */
   numbers: number;
   min: number | null;
   max: number | null;
@@ -28,15 +28,15 @@ export interface FieldProfile {
   depth: number;
   /** Length in characters of the longest value. */
   longest: number;
-  /** Distinct values that are the same but for case or white space. */
+  /** Distinct values that differ only in case or white space. */
   clashes: number;
   /** The most frequent values. */
   samples: string[];
   /** Products that state the most frequent value. */
   commonest: number;
-  /** Third standardised moment of the values of a numeric field; above 1 a few large values stretch the scale. */
+  /** Third standardised moment of a numeric field's values; above 1 a few large values stretch the scale. */
   skewness: number;
-  /** The value that half of the others lie below, for a numeric field. */
+  /** The median of a numeric field. */
   middle: number | null;
   /** Limits of round ranges with about as many values in each, for a numeric field. */
   limits: number[];
@@ -45,11 +45,11 @@ export interface FieldProfile {
 }
 
 const sampleCount = 5;
-/** Price ranges that a shopper takes in at a glance. Common practice, no source. */
+/** Number of price ranges that a shopper takes in at a glance. Common practice, no source. */
 const rangeCount = 5;
 const mostInSeries = 40;
 
-/** The lowest number of each product of a catalogue, in ascending order. */
+/** The lowest number of each product, in ascending order. */
 function lowestIn(index: CatalogueIndex, key: string): Float64Array {
   const numbers = index.numbers(key);
   const records = Array.from({ length: numbers.starts.length - 1 }, (_, record) => record);
@@ -70,7 +70,7 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
   return {
     field,
     level,
-    // Values that could not be read as a number or a day are found by no range.
+    // Values that could not be read as numbers or days are in no range.
     reach: reachCount(page, isNumeric(field) ? { field: field.key, mode: "range" } : facet),
     outOf: index.products,
     options: options.length,

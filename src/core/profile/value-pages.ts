@@ -5,32 +5,32 @@ import { pathSeparator } from "../catalogue/path.ts";
 import type { Option } from "../engine/index/option-schema.ts";
 import type { PageKind } from "./page-kinds.ts";
 
-/** Data of a catalogue for pages. */
+/** Data of a catalogue for its pages. */
 export interface PageFacts {
   fields: readonly Field[];
-  /** A field's options in the catalogue's order; of a path each level is one, the upper before the lower. */
+  /** A field's options in the catalogue's order; each level of a path is one, parents before children. */
   optionsOf(field: string): readonly Option[];
 }
 
-/** A page that is there because the catalogue has a value. */
+/** A page for a value of the catalogue. */
 export interface ValuePage {
   address: string;
   kind: PageKind;
   field: string;
   /** The value's identity. */
   id: string;
-  /** Its name: of a path the last level. */
+  /** Its name; for a path, its last level. */
   label: string;
 }
 
-/** The kinds of pages that are there for every value of a field. */
+/** The kinds of pages that exist for every value of a field. */
 const byRole: readonly [kind: PageKind, role: FieldRole, folder: string][] = [
   ["category", "category", "/categories"],
   ["brand", "brand", "/brands"],
   ["tag", "tags", "/tags"],
 ];
 
-/** Texts as parts of addresses, no two alike. */
+/** Distinct slugs for texts. */
 export function slugsOf(texts: readonly string[]): string[] {
   const taken = new Set<string>();
   return texts.map((text) => {
@@ -42,7 +42,7 @@ export function slugsOf(texts: readonly string[]): string[] {
 
 const known = new WeakMap<PageFacts, readonly ValuePage[]>();
 
-/** Every page that is there for a value of the catalogue; computed once for a catalogue. */
+/** Every page for a value of the catalogue; computed once per catalogue. */
 export function valuePages(facts: PageFacts): readonly ValuePage[] {
   const pages = known.get(facts) ?? makeValuePages(facts);
   known.set(facts, pages);

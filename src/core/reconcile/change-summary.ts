@@ -23,13 +23,13 @@ export interface ShopAsIs {
   swatches: SwatchDocument;
 }
 
-/** Most products, values and cells that a change names one by one; the numbers are always whole. */
+/** Maximum number of products, values and cells listed individually; counts are always complete. */
 const namedInChange = 100;
 const movesShown = 3;
 
 /**
- * The changes that a new catalogue would make for shoppers: a value that is corrected already is not a change.
- * @param source the shop's catalogue as it was imported
+ * The changes a new catalogue would make for shoppers: a value that is corrected already doesn't count.
+ * @param source the imported catalogue
  * @param taken corrections that would come with the new catalogue
  */
 export function changeSummary(
@@ -56,7 +56,7 @@ export function changeSummary(
 
 export type ChangeSummary = ReturnType<typeof changeSummary>;
 
-/** A change, short enough to be sent and read; what matters most first. */
+/** A change shortened for sending, most important first. */
 function told({ added, gone, changed, same, fields }: CatalogueChange) {
   const weighed = changed.map((product) => ({ product, weight: weightOf(product) }));
   weighed.sort((a, b) => b.weight - a.weight);
@@ -70,7 +70,7 @@ function told({ added, gone, changed, same, fields }: CatalogueChange) {
         .sort((a, b) => roleWeight(b.field.role) - roleWeight(a.field.role))
         .map(({ field, moves }) => ({ field: field.name, moves: moves.slice(0, movesShown), more: more(moves) })),
     })),
-    // Titles and numbers come and go with their products; that is told by product already.
+    // Titles and unique numbers change with their products, which are listed already.
     fields: fields
       .map((change) => (change.state === "kept" && isMany(change.field) ? { ...change, ...noValues } : change))
       .filter(
@@ -94,16 +94,19 @@ function told({ added, gone, changed, same, fields }: CatalogueChange) {
 
 const noValues = { newValues: [], goneValues: [] };
 
-/** Whether a field has about as many values as there are products, so that single ones say nothing. */
+/** Whether a field has about as many values as there are products, so that single values mean nothing. */
 const isMany = (field: Field): boolean => isWholeText(field.role) || isNumeric(field);
 
 const more = (moves: readonly unknown[]): number => Math.max(0, moves.length - movesShown);
 
-/** How much a change of a field matters to a shop. Common practice, no source: what is paid, then what can be had, then the rest. */
+/** Importance of a change of a field. Common practice, no source: prices, then availability, then the rest. */
 const roleWeight = (role: FieldRole): number =>
   role === "price" ? 4 : role === "list_price" ? 3 : role === "stock" ? 2 : isWholeText(role) ? 0 : 1;
 
-/** How much a product's changes matter: by the weightiest field, a price by how far it moves, a stock by whether it ran out or came back. */
+/**
+ * Importance of a product's changes: by the most important field, for a price by its relative change, for stock by
+ * whether it ran out or came back.
+ */
 function weightOf({ changes }: ChangedProduct): number {
   return Math.max(
     ...changes.map(({ field: { role }, moves }) => {
@@ -116,7 +119,7 @@ function weightOf({ changes }: ChangedProduct): number {
   );
 }
 
-/** How far one number is from another, from 0 to 1; what is none is as far as can be. */
+/** Relative difference of two numbers, from 0 to 1; 1 if one isn't a number. */
 const share = (one: number, other: number): number => {
   const largest = Math.max(Math.abs(one), Math.abs(other));
   return Number.isNaN(largest) ? 1 : largest === 0 ? 0 : Math.min(1, Math.abs(one - other) / largest) * 0.99;

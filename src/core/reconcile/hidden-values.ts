@@ -4,20 +4,23 @@ import { identity } from "../catalogue/identity.ts";
 import { variantName } from "../catalogue/mend/apply.ts";
 import type { Mend, MendOf } from "../catalogue/mend/mend-schema.ts";
 
-/** A cell that the newer file says otherwise, while a correction goes on saying what was set by hand. */
+/** A cell that differs in the newer file while a correction keeps the value set by hand. */
 export interface HiddenValue extends ValueMove {
   /** Id of the mend. */
   mend: string;
   product: NamedProduct;
-  /** The variant in the mend's words, where the product has several. */
+  /** The variant's name in the correction, if the product has several. */
   variant: string | undefined;
   /** Name of the field. */
   field: string;
-  /** The value of the mend in its place. */
+  /** The correction's value. */
   shows: string;
 }
 
-/** Mends of cells that hide something newer: their cells say another thing in the new file than in the old, and not what the mend says. */
+/**
+ * Corrections of cells that hide something newer: the new file differs from the old one in their cells, and from the
+ * correction.
+ */
 export function hiddenValues(before: Catalogue, after: Catalogue, mends: readonly Mend[]): HiddenValue[] {
   const cells = mends.filter((mend): mend is MendOf<"set" | "cell"> => mend.kind === "set" || mend.kind === "cell");
   if (cells.length === 0) return [];

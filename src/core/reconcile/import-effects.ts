@@ -8,7 +8,7 @@ import { facetRows, rulesOf } from "../panel/panel.ts";
 import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
 import { bands, resolve } from "../settings/band.ts";
 
-/** Something in a panel or on a page that a new catalogue touches. */
+/** A part of a panel or page affected by a new catalogue. */
 export interface ImportEffect {
   /** The affected part: a panel's facet, or a page. */
   place: string;
@@ -20,8 +20,8 @@ const named = 3;
 
 /**
  * The effects of a new catalogue on shoppers: lost fields, options and products of collections, new values without a
- * colour. A facet that does not show a value is not affected by it.
- * @param hasSwatch whether a value would have a colour or picture by the shop's book
+ * colour. A facet is only affected by values it shows.
+ * @param hasSwatch whether a value would have a colour or picture in the swatch book
  */
 export function importEffects(
   change: CatalogueChange,
@@ -97,7 +97,7 @@ function pageEffects(
   ];
 }
 
-/** The first few by name, the rest by number. */
+/** The first few by name, and the number of the rest. */
 function listed(values: readonly string[]): string {
   const shown = values.slice(0, named).join(", ");
   return values.length > named ? `${shown} and ${values.length - named} more` : shown;

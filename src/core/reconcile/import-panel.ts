@@ -10,7 +10,7 @@ import type { FacetRow, PanelDocument, Row } from "../panel/panel-schema.ts";
 import { suggestFacet } from "../panel/suggest/suggest.ts";
 import type { FieldProfile } from "../profile/profile.ts";
 
-/** A field of the shop that a panel comes to: what is known of it, and the identities of its values. */
+/** A field of the receiving shop: its profile, and the identities of its values. */
 export interface CarryTarget {
   profile: FieldProfile;
   values: ReadonlySet<string>;
@@ -22,18 +22,18 @@ export interface CarryMatch {
   /** The facet's field there. */
   field: string;
   title: string;
-  /** Key of the field here; undefined if nothing is alike. */
+  /** Key of the field here; undefined if none is similar. */
   to: string | undefined;
-  /** From 0 to 1: 1 where name, kind and values all say so. */
+  /** From 0 to 1; 1 if name, kind and values all agree. */
   confidence: number;
   /** Why, each in a few words. */
   reasons: string[];
 }
 
-/** Below this a match is a guess that does more harm than good. Tried on two made-up shops; no source. */
+/** Below this confidence a match does more harm than good. Tried on two made-up shops; no source. */
 const least = 0.5;
 
-/** How alike two names are, from 0 to 1: the same words, or nearly the same letters. */
+/** Similarity of two names, from 0 to 1: the same words, or nearly the same letters. */
 function nameLikeness(a: string, b: string): number {
   const [one, other] = [identity(a.replaceAll(/[-_]/g, " ")), identity(b.replaceAll(/[-_]/g, " "))];
   if (one === other) return 1;
@@ -43,7 +43,7 @@ function nameLikeness(a: string, b: string): number {
   return Math.max(shared / Math.max(left.size, right.size, 1), letters > 0.7 ? letters : 0);
 }
 
-/** The values that a facet names: picked ones, merged ones, those with words of their own. */
+/** The values named in a facet: picked ones, merged ones, those with labels. */
 function namedValues(row: FacetRow): string[] {
   const { picked, labels, merges, byHand } = rulesOf(row);
   return [
@@ -56,7 +56,7 @@ function namedValues(row: FacetRow): string[] {
   ];
 }
 
-/** Whether a field can carry the way in which a facet's choices combine. */
+/** Whether a field supports a facet's mode. */
 const carries = ({ mode }: FacetRow, { field }: FieldProfile): boolean =>
   mode === "range" ? isNumeric(field) : mode === "tree" ? isNested(field) : true;
 
@@ -74,12 +74,12 @@ function likeness(row: FacetRow, { profile, values }: CarryTarget): { confidence
   if (share !== undefined) reasons.push(`${found} of ${named.length} named values`);
   if (row.mode === "range") reasons.push("numbers");
   if (row.mode === "tree") reasons.push("categories");
-  // A name says most; where values are named they say as much. Common practice, no source.
+  // The name counts most; if values are named, they count as much. Common practice, no source.
   const confidence = share === undefined ? name : name === 1 ? 0.6 + 0.4 * share : 0.5 * name + 0.5 * share;
   return { confidence, reasons };
 }
 
-/** For each facet of a panel the field here that is most like its own, the surest first; a field is taken once. */
+/** For each facet of a panel the most similar field here, most confident first; each field is used once. */
 export function matchFacets(panel: PanelDocument, targets: readonly CarryTarget[]): CarryMatch[] {
   const rows = panel.rows.filter(isFacet);
   const pairs = rows
@@ -90,7 +90,7 @@ export function matchFacets(panel: PanelDocument, targets: readonly CarryTarget[
   const taken = new Map<string, string>();
   for (const pair of pairs) {
     const key = pair.target.profile.field.key;
-    // Two rows over one field stay two rows over one field.
+    // Two rows over one field remain two rows over one field.
     const owner = taken.get(key);
     if (matched.has(pair.row.id) || (owner !== undefined && owner !== pair.row.field)) continue;
     matched.set(pair.row.id, pair);
@@ -110,10 +110,10 @@ export function matchFacets(panel: PanelDocument, targets: readonly CarryTarget[
 }
 
 /**
- * A panel as it is in another shop: each facet over the field that was chosen for it, without values that no product
- * states there; facets without a field are left out, and so is a look that is the other shop's own.
- * @param to by row, the field's key
- * @returns with the document, what did not come along, in words
+ * A panel adapted to another shop: each facet over its matched field, without values that no product states here;
+ * facets without a field are left out, and so is a look of the other shop.
+ * @param to field key by row
+ * @returns the document, and what was left out, in words
  */
 export function importPanel(
   panel: PanelDocument,
@@ -151,7 +151,7 @@ export function importPanel(
   return { document: edited<PanelDocument>({ ...rest, rows }, ...forgotten), left };
 }
 
-/** A row's displays, with those replaced that a field does not suit; the same object where all suit. */
+/** A row's displays, with unsuitable ones replaced; the same object if all suit the field. */
 function fitted({ display, mode }: FacetRow, profile: FieldProfile): FacetRow["display"] {
   const suits = (name: DisplayName | undefined) => name === undefined || displays[name].unsuited(profile) === undefined;
   if (Object.values(display).every(suits)) return display;

@@ -6,19 +6,19 @@ import { likeness } from "./likeness.ts";
 import { isRenamed, oneToOne } from "./renamed.ts";
 import { type SharedProducts, sharedProducts } from "./shared-products.ts";
 
-/** A field that is gone and a new one that says the same: probably one under another heading. */
+/** A removed field and an added one with the same values: probably renamed. */
 export interface RenamedField {
   from: Pick<Field, "key" | "name">;
   to: Pick<Field, "key" | "name">;
-  /** Products of both files that say the same in the two, out of those that say anything. */
+  /** Products with the same value in both, out of those with any. */
   same: number;
   of: number;
 }
 
-/** Products that are looked at, about. */
+/** Approximate number of products to compare. */
 const looked = 4000;
 
-/** Which of the fields that are gone are probably still there under another heading, the surest first. */
+/** Removed fields that were probably renamed, most certain first. */
 export function renamedFields(before: Catalogue, after: Catalogue): RenamedField[] {
   const own = ({ fields }: Catalogue) => fields.filter((field) => field.role === "attribute" && !isDerived(field));
   const gone = own(before).filter(({ key }) => !after.columns.has(key));

@@ -7,20 +7,20 @@ import { likeness } from "./likeness.ts";
 import { isRenamed, oneToOne } from "./renamed.ts";
 import { type SharedProducts, sharedProducts } from "./shared-products.ts";
 
-/** A value that is gone and a new one of the same field that probably is the same, spelt anew. */
+/** A removed value and an added one of the same field that are probably the same. */
 export interface RenamedValue {
   field: Pick<Field, "key" | "name">;
   from: string;
   to: string;
-  /** Products that stated the old value and state the new one now, out of those that stated the old one and are still there. */
+  /** Products that changed from the old value to the new one, out of those that had the old one and still exist. */
   same: number;
   of: number;
 }
 
-/** Most values of a field that are compared; where more come and go, the field is another. */
+/** Maximum number of values to compare; beyond that the field is a different one. */
 const compared = 500;
 
-/** Which of the values that are gone are probably still there, spelt anew; the surest first, each value once. */
+/** Removed values that were probably renamed; most certain first, each value once. */
 export function renamedValues(before: Catalogue, after: Catalogue, { fields }: CatalogueChange): RenamedValue[] {
   const shared = sharedProducts(before, after);
   const title = titleField(after)?.key;

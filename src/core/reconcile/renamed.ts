@@ -1,17 +1,20 @@
-/** Share of products that must have gone along; where the two are spelt nearly alike, fewer must. Common practice, no source. */
+/**
+ * Minimum share of products that must have moved from one name to the other; fewer if the spellings are similar.
+ * Common practice, no source.
+ */
 const least = 0.6;
 const leastAlike = 0.3;
 const nearlyAlike = 0.75;
 
 /**
- * Whether what is gone probably is what came, under another name.
- * @param share of the products that could have gone along, those that did
- * @param alike how nearly the two are spelt alike, 0 to 1
+ * Whether something removed was probably renamed to something added.
+ * @param share of the products that could have moved, those that did
+ * @param alike similarity of the spellings, 0 to 1
  */
 export const isRenamed = (share: number, alike: number): boolean =>
   share >= least || (alike >= nearlyAlike && share >= leastAlike) || alike === 1;
 
-/** Of pairs, the surest first, those of which neither side belongs to a surer one. */
+/** Selects pairs in order, skipping those with a side that an earlier pair already uses. */
 export function oneToOne<P>(pairs: readonly P[], from: (pair: P) => string, to: (pair: P) => string): P[] {
   const [gone, come] = [new Set<string>(), new Set<string>()];
   return pairs.filter((pair) => {

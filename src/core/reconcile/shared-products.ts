@@ -1,12 +1,15 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 
-/** Places of products that two states of a catalogue both have. */
+/** Index pairs of products that two states of a catalogue share. */
 export type SharedProducts = readonly (readonly [before: number, after: number])[];
 
-/** Of the golden ratio: its multiples fall evenly between whole numbers, and in step with nothing that a file repeats. */
+/** The golden ratio's fraction: its multiples are evenly spread and in step with no pattern in a file. */
 const evenly = (Math.sqrt(5) - 1) / 2;
 
-/** Products that both catalogues have, by id. @param most where there are more, about so many of them, evenly over the file */
+/**
+ * Products in both catalogues, by id.
+ * @param most maximum number, approximately; a sample spread evenly over the file
+ */
 export function sharedProducts(before: Catalogue, after: Catalogue, most = Number.POSITIVE_INFINITY): SharedProducts {
   const places = new Map(before.productIds.map((id, p) => [id, p]));
   const both = after.productIds.flatMap((id, p) => {

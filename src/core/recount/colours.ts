@@ -1,6 +1,6 @@
 /**
- * Colour difference and contrast computed from the standards' own formulas, with none of the package that the tool's
- * numbers come from: the tool's numbers are compared with these.
+ * Colour difference and contrast computed from the standards' own formulas, without the package that the tool's
+ * numbers come from: an independent check of those.
  */
 
 const channels = (hex: string): [number, number, number] => {

@@ -9,10 +9,10 @@ import type { CountedOptions, CountedProducts, RecountedOption } from "./recount
 import type { Asked } from "./rows.ts";
 
 /**
- * The products that the reach of a facet counts: those that at least one offered option finds. One way to count for each
- * choice of options that some band offers; the reach is the least of them.
- * @param facet as the engine is asked, with its merges
- * @param found the answer to it on the page
+ * The products counted in a facet's reach: those found by at least one offered option. One selection per set of
+ * options that some band offers; the reach is the smallest result.
+ * @param facet for the engine, with its merges
+ * @param found its answer on the page
  */
 export function waysOfReach(
   row: FacetRow,
@@ -22,7 +22,7 @@ export function waysOfReach(
 ): CountedProducts[] {
   const page = { within, searching, text: "" };
   if (mode === "range") {
-    // Without ranges to choose from, a range of all numbers is offered.
+    // Without ranges to choose from, the range of all numbers is offered.
     const ways = found.ranges.length > 0 ? offeredRanges(found) : [{}];
     return [{ ...page, facets: [{ field, mode }], ways: ways.map((range) => ({ [field]: range })) }];
   }
@@ -37,7 +37,7 @@ export function waysOfReach(
   }));
 }
 
-/** The options that a facet shows somewhere in the shop and that find nothing on a page. */
+/** The options that a facet shows somewhere in the shop but that find nothing on a page. */
 export const leftOut = (
   row: FacetRow,
   facet: Facet,
@@ -51,7 +51,7 @@ export const leftOut = (
   };
 };
 
-/** Options with the names that the designer has given them. */
+/** Options with the designer's labels. */
 export const namedOptions = (row: Pick<FacetRow, "options">, options: readonly Option[]): RecountedOption[] => {
   const rules = rulesOf(row);
   return options.map((option) => ({ id: option.id, label: labelOf(rules, option, "en") }));

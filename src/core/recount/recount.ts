@@ -2,20 +2,20 @@ import { type Catalogue, titleOf } from "../catalogue/catalogue.ts";
 import type { Choice, Facet } from "../engine/question.ts";
 import { type Asked, Rows } from "./rows.ts";
 
-/** Products that a number of the tool counts. */
+/** Products counted by a number in the tool. */
 export type CountedProducts =
   /** Matched by at least one of several selections, with the page’s conditions and the words. */
   | (Omit<Asked, "choices"> & { ways: readonly Asked["choices"][] })
   /** On a page, with a value for a field or without one. */
   | (Pick<Asked, "within"> & { field: string; states: boolean });
 
-/** A product as a list names it. */
+/** A product in a list. */
 export interface RecountedProduct {
   id: string;
   title: string;
 }
 
-/** The products behind a number, in the catalogue's order, found by reading its rows one after the other. */
+/** The products behind a number, in the catalogue's order, found by reading every row. */
 export function recountProducts(catalogue: Catalogue, counted: CountedProducts): RecountedProduct[] {
   const rows = new Rows(catalogue);
   const whole = { within: counted.within, facets: [], choices: {}, text: "" };
@@ -33,14 +33,14 @@ export interface RecountedOption {
   label: string;
 }
 
-/** Options that a number of the tool counts: the empty ones of some facets, with the current choices. */
+/** Options counted by a number in the tool: the empty ones of some facets, for the current selection. */
 export interface CountedOptions {
   asked: Asked;
-  /** By facet, what it is called and what it offers. */
+  /** By facet, its title and its offered options. */
   offers: readonly { title: string; facet: Facet; options: readonly RecountedOption[] }[];
 }
 
-/** The options behind a number, each with what its facet is called, found by choosing one after the other. */
+/** The options behind a number, each with its facet's title, found by trying one after another. */
 export function recountOptions(
   catalogue: Catalogue,
   { asked, offers }: CountedOptions,

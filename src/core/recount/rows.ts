@@ -21,8 +21,8 @@ export interface Asked {
 }
 
 /**
- * The rows of a catalogue, read one after the other with none of the engine's code: no index, no bitmap, no posting
- * list. Slow and plain, it is what the engine's numbers are held against.
+ * The rows of a catalogue, read one by one without any of the engine's code: no index, bitmap or posting list. Slow
+ * but simple, so that the engine's numbers can be checked against it.
  */
 export class Rows {
   #catalogue: Catalogue;
@@ -34,7 +34,7 @@ export class Rows {
     this.#fields = new Map(catalogue.fields.map((field) => [field.key, field]));
   }
 
-  /** Whether a product is one of those that are asked for. */
+  /** Whether a product meets the conditions. */
   matches(product: number, { within, facets, choices, text, searching }: Asked): boolean {
     const chosen = facets.flatMap((facet) => {
       const choice = Object.hasOwn(choices, facet.field) ? choices[facet.field] : undefined;
@@ -52,7 +52,7 @@ export class Rows {
       within.every((clause) => clause.some((condition) => this.#satisfies(product, variant, condition, searching)));
     const fitting = variants.filter(fits);
     if (fitting.length === 0) return false;
-    // All of several options may be stated by several variants.
+    // Several all-of options may be stated by different variants.
     return ofVariants
       .filter(({ facet }) => facet.mode === "all")
       .every(({ facet, choice }) =>
@@ -81,7 +81,7 @@ export class Rows {
     return this.#holds(judged, { field: field.key, mode }, condition);
   }
 
-  /** Whether one variant satisfies a choice. */
+  /** Whether one variant meets a choice. */
   #holds(variant: number, facet: Facet, choice: Choice): boolean {
     if (!("options" in choice)) {
       const { kind = "text" } = this.#fields.get(facet.field) ?? {};
@@ -94,7 +94,7 @@ export class Rows {
       : choice.options.some((option) => stated.has(option));
   }
 
-  /** The options that a variant states; of a tree, all that stand above a category too. */
+  /** The options that a variant states; in a tree including all ancestors. */
   #stated(variant: number, { field, mode, merges = [] }: Facet): Set<string> {
     return new Set(
       valuesOf(this.#catalogue, field, variant).flatMap((text) => {
@@ -106,7 +106,7 @@ export class Rows {
     );
   }
 
-  /** Whether a product has every word of a search in a field that is searched; the last may be the beginning of one. */
+  /** Whether a product has every search word in a searched field; the last word may be a prefix. */
   #hasWords(product: number, text: string, searching: Asked["searching"]): boolean {
     const asked = words(text);
     if (asked.length === 0) return true;
@@ -120,7 +120,7 @@ export class Rows {
     );
   }
 
-  /** Whether a field is judged variant by variant: some product's variants differ in it, or it says so itself. */
+  /** Whether a field is variant-level: some product's variants differ, or its definition says so. */
   #isOfVariants(key: string): boolean {
     const known = this.#isVariant.get(key);
     if (known !== undefined) return known;

@@ -13,30 +13,30 @@ import type { PageResults, Stand } from "./page-results.ts";
 import type { SceneFacet } from "./scene.ts";
 import type { ProductVariant } from "./shopper.ts";
 
-/** How a shopper would answer a facet. */
+/** A shopper's answer to a facet. */
 export interface ShopperAnswer {
   facet: SceneFacet;
   choice: Choice;
-  /** The answer, as shoppers read it. */
+  /** The answer in words. */
   words: string;
-  /** Products that would be left. */
+  /** Number of products left. */
   left: number;
-  /** The quickest way to give it: what is read until it is found, and all that the hands do. */
+  /** The quickest way to give it: what is read first, and the operators. */
   way(): Way;
 }
 
-/** How quick a shopper is, in seconds. */
+/** A shopper's speed, in seconds. */
 export interface Pace {
   of(acts: readonly Operator[]): number;
-  /** A title or an option is read. */
+  /** Time to read a title or option. */
   read: number;
 }
 
 /**
- * How a shopper would answer a facet who takes its value to be that of a thing: the option that narrows most of those
- * that the thing has. `"missing"` where the shopper knows it and the facet does not offer it; undefined if the thing
- * states nothing, and where a facet has one side only and the thing is on the other.
- * @param near how far, as a share, a number that is known may lie beside the true one
+ * The answer of a shopper who believes that a facet has a certain product's value: the product's option that narrows
+ * the results most. `"missing"` if the shopper knows the value and the facet doesn't offer it; undefined if the
+ * product has no value, or the facet offers one side only and the product is on the other.
+ * @param near how far, as a share, a remembered number may deviate from the true one
  */
 export function answerOf(
   stands: PageResults,
@@ -68,10 +68,10 @@ function optionAnswer(
     const option = stands.optionAt(facet, place);
     return option && here.has(place) ? [{ place, option, left: counts[place] ?? 0 }] : [];
   });
-  // A tree is gone down as far as it is known; its deepest level narrows most.
+  // A tree is opened as deep as the value is known; the deepest level narrows most.
   const best = offered.sort((a, b) => a.left - b.left || a.place - b.place).find(({ left }) => left > 0) ?? offered[0];
   if (!best) return displays[display].oneSided ? undefined : "missing";
-  // Dropped and faded options cannot be chosen.
+  // Hidden and disabled options cannot be chosen.
   if (best.left === 0 && settings.emptyOptions !== "keep") return "missing";
   const label = labelOf(rules, best.option, "en");
   const choice = choiceOf(toggle(emptySelection, facet, best.option.id), facet.field);
@@ -92,7 +92,7 @@ function optionAnswer(
   };
 }
 
-/** The options that a shopper reads, in their order; those without products are left out where the facet hides them. */
+/** The options visible to a shopper, in order, without empty ones if the facet hides those. */
 const shownIn = (stands: PageResults, one: SceneFacet, counts: ArrayLike<number>, sought: number) =>
   [...stands.offeredBy(one)]
     .filter((place) => place === sought || one.settings.emptyOptions !== "drop" || (counts[place] ?? 0) > 0)

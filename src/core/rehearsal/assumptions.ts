@@ -4,10 +4,10 @@ import type { Field } from "../catalogue/field-schema.ts";
 import { usualNear } from "../profile/answers.ts";
 import { operatorSeconds } from "./operators.ts";
 
-/** Something that is taken for granted of shoppers, which the designer can read and change. */
+/** Something assumed about shoppers, which the designer can read and change. */
 export interface Assumption {
   words: string;
-  /** Where its default comes from. */
+  /** Reason for its default. */
   why: string;
   fallback: number;
   min: number;
@@ -20,7 +20,7 @@ const practice = "Common practice, no source.";
 const paper = "Card, Moran and Newell (1980).";
 const eye = "Card, Moran and Newell (1983): one movement of the eye takes 0.23 s.";
 
-/** Everything that is taken for granted of all shoppers. */
+/** Everything assumed about shoppers. */
 export const assumptionList = {
   known: {
     words: "How much shoppers know, compared with the default",
@@ -119,7 +119,7 @@ export const assumptionList = {
 export type AssumptionName = keyof typeof assumptionList;
 export const assumptionNames = Object.keys(assumptionList) as AssumptionName[];
 
-/** Shares of shoppers who know what their product states of a field, by the field's role. Common practice, no source. */
+/** Shares of shoppers who know the value of the product they want, by the field's role. Common practice, no source. */
 const knowing: Partial<Record<FieldRole | "option" | "number", number>> = {
   category: 0.8,
   type: 0.7,
@@ -131,7 +131,7 @@ const knowing: Partial<Record<FieldRole | "option" | "number", number>> = {
   availability: 0.4,
   on_sale: 0.15,
   published: 0.05,
-  // Nobody has these in mind before they see the product.
+  // Nobody knows these before seeing the product.
   product_id: 0,
   sku: 0,
   image: 0,
@@ -143,26 +143,26 @@ const knowing: Partial<Record<FieldRole | "option" | "number", number>> = {
 /** The assumptions that differ from the default. */
 export interface Assumptions {
   values: Readonly<Partial<Record<AssumptionName, number>>>;
-  /** By field key, the share of shoppers who know what their product states of it. */
+  /** By field key, the share of shoppers who know the value of the product they want. */
   knows: Readonly<Record<string, number>>;
 }
 
 /** The default assumptions. */
 export const defaultAssumptions: Assumptions = { values: {}, knows: {} };
 
-/** The assumptions, in numbers. */
+/** The assumptions as numbers. */
 export const assumed = ({ values }: Assumptions): Record<AssumptionName, number> =>
   Object.fromEntries(assumptionNames.map((name) => [name, values[name] ?? assumptionList[name].fallback])) as Record<
     AssumptionName,
     number
   >;
 
-/** The share of shoppers who know what their product states of a field, before all shares are made more or less. */
+/** The share of shoppers who know a field's value of the product they want, before the overall adjustment. */
 export function statedShare({ key, role, kind }: Pick<Field, "key" | "role" | "kind">, { knows }: Assumptions): number {
   const set = Object.hasOwn(knows, key) ? knows[key] : undefined;
   return set ?? knowing[role] ?? knowing[isNumeric({ kind }) ? "number" : "option"] ?? 0;
 }
 
-/** The share of shoppers who know what their product states of a field. */
+/** The share of shoppers who know a field's value of the product they want. */
 export const knownShare = (field: Pick<Field, "key" | "role" | "kind">, assumptions: Assumptions): number =>
   Math.min(1, statedShare(field, assumptions) * (assumptions.values.known ?? assumptionList.known.fallback));

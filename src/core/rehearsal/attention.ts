@@ -4,21 +4,21 @@ import type { AssumptionName } from "./assumptions.ts";
 import { operatorsOn, secondsOf } from "./operators.ts";
 import type { Scene, SceneFacet, ScenePanel } from "./scene.ts";
 
-/** A share of what is in sight that is scrolled on at once, and px of the next that are then seen. From memory. */
+/** Share of the visible area scrolled at once, and px of the next item that are then visible. From memory. */
 const scrolledAtOnce = 0.8;
 const seenOfNext = 40;
 
-/** What a shopper looks at on a page: how far it is scrolled, which panel is open, and the seconds and px spent so far. */
+/** A shopper's view of a page: scroll positions, the open panel, and the seconds and px spent so far. */
 export class Attention {
   readonly pace: Pace;
   seconds = 0;
   px = 0;
   readonly #scene: Scene;
   readonly #assumed: Readonly<Record<AssumptionName, number>>;
-  /** How far the page is scrolled, and what scrolls by itself: a drawer, or a panel that stays in sight. */
+  /** Scroll position of the page, and of anything that scrolls separately: a drawer, or a sticky panel. */
   #page = 0;
   #own = 0;
-  /** The panel that has been opened and covers the products. */
+  /** The open panel that covers the products. */
   #inside: string | undefined;
 
   constructor(scene: Scene, assumed: Readonly<Record<AssumptionName, number>>) {
@@ -38,12 +38,12 @@ export class Attention {
     this.seconds += this.pace.of(acts);
   }
 
-  /** Spends the time to read so many options or titles. */
+  /** Spends the time to read a number of options or titles. */
   read(count: number): void {
     this.seconds += this.#assumed.read * count;
   }
 
-  /** Looks at so many cards, from the first, and scrolls on where they end below the screen. */
+  /** Looks at a number of cards from the first, scrolling if they extend below the screen. */
   lookAtCards(count: number): void {
     const { cards, screen } = this.#scene;
     this.seconds += this.#assumed.look * count;
@@ -51,13 +51,13 @@ export class Attention {
     if (count > 0) this.scrollTo(Math.max(this.#page, end - screen));
   }
 
-  /** Scrolls the page to a height in px. */
+  /** Scrolls the page to a position in px. */
   scrollTo(y: number): void {
     this.#scroll(Math.abs(y - this.#page));
     this.#page = y;
   }
 
-  /** The page goes to its top by itself, which costs nothing. */
+  /** The page scrolls to its top, without effort by the shopper. */
   jumpToTop(): void {
     this.#page = 0;
   }
@@ -67,7 +67,7 @@ export class Attention {
     this.seconds += this.#assumed.scroll * (px / this.#scene.screen);
   }
 
-  /** Goes to a panel, and opens it where it is behind a button. */
+  /** Goes to a panel, opening it if it is behind a button. */
   enter(panel: ScenePanel): void {
     if (this.#inside === panel.slug) return;
     this.leave();
@@ -78,7 +78,7 @@ export class Attention {
     this.#inside = panel.slug;
   }
 
-  /** Closes what covers the products, by the button that shows them. @returns whether something did */
+  /** Closes whatever covers the products, by its button. @returns whether anything did */
   leave(): boolean {
     if (this.#inside === undefined) return false;
     this.act("P", "B");
@@ -87,7 +87,7 @@ export class Attention {
     return true;
   }
 
-  /** The facets of a panel as they come in sight, screen by screen; asking for the next scrolls on. */
+  /** The facets of a panel in order of appearance, screen by screen; requesting the next may scroll. */
   *scan(panel: ScenePanel, facets: readonly SceneFacet[]): Generator<SceneFacet[]> {
     const end = Math.max(...facets.map(({ top, height }) => top + height), 0);
     const scrollsItself = panel.entry !== "open" || panel.sticky;

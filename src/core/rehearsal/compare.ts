@@ -11,10 +11,10 @@ export const measures = {
 } as const;
 export type MeasureName = keyof typeof measures;
 
-/** The second rehearsal less the first. */
+/** The second rehearsal minus the first. */
 export interface MeasureDifference {
   measure: MeasureName;
-  /** Pairs of walks that it is of. */
+  /** Number of pairs. */
   pairs: number;
   before: number;
   after: number;
@@ -22,9 +22,9 @@ export interface MeasureDifference {
   mean: number;
   low: number;
   high: number;
-  /** Of a difference as great by chance alone, corrected for all measures at once. */
+  /** Probability of a difference at least as large by chance, corrected for all measures together. */
   p: number;
-  /** A statement can be made: `p` is below 0.05. */
+  /** Statistically significant: `p` is below 0.05. */
   differs: boolean;
 }
 
@@ -32,10 +32,10 @@ const draws = 2000;
 const level = 0.05;
 
 /**
- * Compares two rehearsals of the same shoppers, pair by pair. The interval is the percentile bootstrap's over the
- * pairs; the chance is that of a mean as far from 0 if the signs of the differences were arbitrary, by the bootstrap
- * turned round, and is corrected by Holm's way for the measures asked at once.
- * Sources: Efron and Tibshirani (1993), An Introduction to the Bootstrap, sections 13.3 and 15.4; Holm (1979).
+ * Compares two rehearsals of the same shoppers in pairs. The interval is the percentile bootstrap's over the pairs;
+ * `p` is the probability of a mean at least as far from 0 under the null hypothesis, by a bootstrap of the centred
+ * differences, with Holm's correction for all measures together. Sources: Efron and Tibshirani (1993), An Introduction
+ * to the Bootstrap, sections 13.3 and 15.4; Holm (1979).
  * @param before walks by the shopper's number; the walks of both are of the same shoppers in the same order
  */
 export function compareWalks(before: readonly Walk[], after: readonly Walk[]): MeasureDifference[] {
@@ -71,14 +71,17 @@ function differenceOf(measure: MeasureName, pairs: Pairs, numberOf: (walk: Walk)
   };
 }
 
-/** Mean of some values, its 95% interval by the percentile bootstrap, and how likely one as far from 0 is by chance. */
+/**
+ * Mean of some values, its 95% interval by the percentile bootstrap, and the probability of one at least as far from 0
+ * by chance.
+ */
 export function bootstrap(
   values: readonly number[],
   name: string,
 ): Pick<MeasureDifference, "mean" | "low" | "high" | "p"> {
   const n = values.length;
   const mean = values.reduce((sum, value) => sum + value, 0) / Math.max(1, n);
-  // Where all are alike there is nothing to draw from.
+  // Equal values leave nothing to resample.
   if (values.every((value) => value === values[0]))
     return { mean, low: mean, high: mean, p: mean === 0 ? 1 : 1 / draws };
   const means = new Float64Array(draws);
@@ -86,14 +89,14 @@ export function bootstrap(
   for (let d = 0; d < draws; d++) {
     let sum = 0;
     for (let i = 0; i < n; i++) {
-      // A linear congruential generator is enough to draw places. Source: Press and others (1992), section 7.1.
+      // A linear congruential generator is good enough to resample. Source: Press and others (1992), section 7.1.
       state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
       sum += values[Math.floor((state / 4294967296) * n)] ?? 0;
     }
     means[d] = sum / n;
   }
   const sorted = [...means].sort((a, b) => a - b);
-  // Turned round: how often a mean that is moved to 0 lies as far off as the one that was seen.
+  // Null distribution: how often the centred mean is at least as far from 0 as the observed one.
   let beyond = 0;
   for (const one of means) if (Math.abs(one - mean) >= Math.abs(mean)) beyond++;
   return {
@@ -104,7 +107,9 @@ export function bootstrap(
   };
 }
 
-/** Chances corrected for being several, in the same order. Source: Holm (1979), A simple sequentially rejective multiple test procedure. */
+/**
+ * Holm's correction, in the same order. Source: Holm (1979), A simple sequentially rejective multiple test procedure.
+ */
 export function holm(chances: readonly number[]): number[] {
   const order = chances.map((_, at) => at).sort((a, b) => (chances[a] ?? 1) - (chances[b] ?? 1));
   const corrected = new Array<number>(chances.length).fill(1);

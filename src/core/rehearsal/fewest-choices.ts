@@ -7,21 +7,23 @@ import { PageResults, type Stand } from "./page-results.ts";
 import type { Scene, SceneFacet } from "./scene.ts";
 import type { Walk } from "./walk.ts";
 
-/** Selections that are asked for at most, fewer where each takes longer; a search that wants more is given up, and nothing is said. */
+/**
+ * Maximum number of selections to evaluate, fewer if each takes longer; a longer search is abandoned without a result.
+ */
 const mostAsked = 6000;
 const mostCounted = 3_000_000;
 
-/** One choice in a facet that a product fits. */
+/** One choice in a facet that a product meets. */
 interface Single {
   one: SceneFacet;
   choice: Choice;
 }
 
 /**
- * The fewest choices with which shoppers could have brought what they found among the first cards, averaged over those
- * who found it: found by trying, product by product, all sets of choices that the page offers and the product fits,
- * the smallest first. No walk takes fewer.
- * @param first cards among which a product is noticed
+ * The minimum number of choices with which shoppers could have brought their product among the first cards, averaged
+ * over those who found it: by trying, for each product, all sets of offered choices that it meets, smallest first. No
+ * walk takes fewer.
+ * @param first number of cards in which a product is noticed
  * @returns undefined if nobody found anything, or the search would take too long
  */
 export function fewestChoices(
@@ -49,7 +51,7 @@ export function fewestChoices(
   return found.reduce((sum, { target }) => sum + (fewest.get(target) ?? 0), 0) / found.length;
 }
 
-/** @param most choices with which the product was found, so that no more are tried */
+/** @param most number of choices with which the product was found, so that no more are tried */
 function fewestFor(
   stands: PageResults,
   product: number,
@@ -75,7 +77,7 @@ function fewestFor(
   return most;
 }
 
-/** A selection with one choice more; undefined if it would replace another or change nothing. */
+/** A selection with one more choice; undefined if that would replace another or change nothing. */
 function withSingle(selection: Selection, { one: { facet }, choice }: Single): Selection | undefined {
   const has = Object.hasOwn(selection.choices, facet.field);
   if (!has) return withChoice(selection, facet.field, choice);
@@ -84,7 +86,7 @@ function withSingle(selection: Selection, { one: { facet }, choice }: Single): S
   return option === undefined ? undefined : toggle(selection, facet, option);
 }
 
-/** Every choice of one option, or of the narrowest range, that the page offers and some variant of a product fits. */
+/** Every offered choice of one option, or of the narrowest range, that some variant of a product meets. */
 function singlesOf(stands: PageResults, product: number): Single[] {
   const { variantStart } = stands.index.catalogue;
   const start = variantStart[product] ?? 0;

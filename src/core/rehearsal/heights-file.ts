@@ -8,7 +8,7 @@ import type { ShopFiles } from "../shop/archive/shop-files.ts";
 import { stableJson } from "../shop/archive/stable-json.ts";
 import { seededRandom } from "./seeded-random.ts";
 
-/** Where heights that a browser has measured stand in a shop's folder. */
+/** Path of measured heights in a shop's folder. */
 export const heightsName = "heights.json";
 
 const px = () => numberIn(0, 1_000_000).required();
@@ -27,26 +27,26 @@ const line = exact({
   page: someText(2000),
   band: oneOf(bands),
   panel: someText(500),
-  /** Names the panel as it was measured. */
+  /** Fingerprint of the measured panel. */
   of: someText(40),
   measure,
 });
 
-/** Heights of panels as a browser has measured them: for the command line, which has no browser. */
+/** Heights of panels measured by a browser, for the command line, which has none. */
 export const heightsSchema = exact({ format: wholeIn(1, 1).required(), heights: listOf(line, 100_000) });
 
 export type HeightsFile = InferType<typeof heightsSchema>;
 
-/** A name for a panel as it is: a changed one has another. */
+/** Fingerprint of a panel: a changed one has another. */
 export const heightsState = (panel: PanelDocument): string => seededRandom(stableJson(panel)).toString(36).slice(2);
 
-/** The heights in a shop's folder, where it has any. @throws FolderFault */
+/** The measured heights in a shop's folder, if any. @throws FolderFault */
 export const readHeights = (files: ShopFiles): HeightsFile | undefined =>
   files.has(heightsName)
     ? readJsonFile(files, heightsName, (value) => checkValue("file of heights", heightsSchema, value))
     : undefined;
 
-/** Collects the measured heights of a page, to be kept in the shop's folder. */
+/** Collects a page's measured heights for the shop's folder. */
 export const writeHeights = (
   page: string,
   panels: ReadonlyMap<string, PanelDocument>,
@@ -71,7 +71,7 @@ export const writeHeights = (
   ),
 });
 
-/** By panel, what was measured of a page on a band. A panel that has changed since is left out. */
+/** A page's measurements on a band, by panel. Panels changed since are left out. */
 export const heightsOf = (
   { heights }: HeightsFile,
   page: string,

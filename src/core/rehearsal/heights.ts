@@ -4,15 +4,15 @@ import { densityOf } from "../displays/shop-facts.ts";
 import type { Band } from "../settings/band.ts";
 import type { FacetSettings } from "../settings/settings.ts";
 
-/** Heights in CSS px of the parts of a facet in the usual look, on narrow screens with room for a thumb. */
+/** Heights in CSS px of the parts of a facet in the default look, larger on narrow screens for touch. */
 const parts = (band: Band) =>
   band === "slim" ? { title: 56, line: 44, control: 52, range: 150 } : { title: 48, line: 30, control: 44, range: 140 };
-/** Options beside one another in a row of swatches or tiles. */
+/** Number of options in a row of swatches or tiles. */
 const aRow = 5;
 
 /**
- * About how high a facet stands, where no browser has measured it, in CSS px. Good enough to tell what is below the
- * first screen; not a measurement.
+ * Estimated height of a facet that no browser has measured, in CSS px. Good enough to tell what is below the first
+ * screen; not a measurement.
  */
 export function estimatedHeight(display: DisplayName, settings: FacetSettings, options: number, band: Band): number {
   const { room } = displays[display];

@@ -8,13 +8,13 @@ import type { Band } from "../settings/band.ts";
  */
 export const operatorSeconds: Readonly<Record<Operator, number>> = { K: 0.28, B: 0.28, P: 1.1, H: 0.4, M: 1.35 };
 
-/** Seconds that a sequence of operators takes. @param seconds of each; those of the paper by default */
+/** Seconds for a sequence of operators. @param seconds of each; those of the paper by default */
 export const secondsOf = (acts: readonly Operator[], seconds = operatorSeconds): number =>
   acts.reduce((sum, act) => sum + seconds[act], 0);
 
 /**
- * Seconds of each operator on a band: with mouse and keyboard on wide, by the thumb on narrower screens, whose way to a
- * target ends with its press and which types where it is.
+ * Seconds of each operator on a band: with mouse and keyboard on wide, by thumb on narrower screens, where pointing
+ * includes the press and typing needs no hand movement.
  */
 export const operatorsOn = (
   band: Band,

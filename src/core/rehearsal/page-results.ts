@@ -9,13 +9,13 @@ import { offeredOptions } from "../panel/offered.ts";
 import type { Scene, SceneFacet } from "./scene.ts";
 import type { ProductVariant } from "./shopper.ts";
 
-/** Selections whose counts are kept: many shoppers begin in the same way. */
+/** Maximum number of cached selections: many shoppers begin in the same way. */
 const mostKept = 4000;
 
 /** A page's results for a selection. */
 export interface Stand {
   total: number;
-  /** Numbers of the first products, as many as are looked at. */
+  /** Product numbers of the first cards. */
   first: ReadonlySet<number>;
   look: Look;
 }
@@ -29,7 +29,7 @@ export class PageResults {
   #kept = new Map<string, Stand>();
   #offered = new Map<string, ReadonlySet<number>>();
 
-  /** @param first how many products are looked at */
+  /** @param first number of cards looked at */
   constructor(engine: LocalEngine, scene: Scene, first: number) {
     this.#engine = engine;
     this.index = engine.index;
@@ -57,13 +57,13 @@ export class PageResults {
     return kept(this.#kept, JSON.stringify(selection), make, mostKept);
   }
 
-  /** The options of a facet that a thing has, by their places among its options. */
+  /** The options of a facet that a variant has, as indices among its options. */
   optionsOf(facet: Facet, { product, variant }: ProductVariant): number[] {
     const { level, forward, options } = this.index.options(facet.field, facet.mode === "tree", facet.merges);
     return optionsOfRecord(forward, level === "product" ? product : variant, options.length);
   }
 
-  /** The places of the options that a facet offers on the page, in the order in which they are shown. */
+  /** The indices of the options that a facet offers on the page, in display order. */
   offeredBy({ panel, row, facet, display, settings }: SceneFacet): ReadonlySet<number> {
     return kept(
       this.#offered,
@@ -80,7 +80,7 @@ export class PageResults {
     return this.index.options(facet.field, facet.mode === "tree", facet.merges).options[option];
   }
 
-  /** The number that a thing states of a field; undefined if it states none. */
+  /** The number that a variant states for a field; undefined if none. */
   numberOf(field: string, { product, variant }: ProductVariant): number | undefined {
     const { level, starts, values } = this.index.numbers(field);
     const record = level === "product" ? product : variant;
@@ -88,7 +88,7 @@ export class PageResults {
     return at < (starts[record + 1] ?? 0) ? values[at] : undefined;
   }
 
-  /** The ranges that a facet is counted in, and its ends over the whole page; see {@link SteadyFacet}. */
+  /** The ranges in which a facet is counted, and its ends over the whole page; see {@link SteadyFacet}. */
   rangesOf(facet: Facet): { ranges: readonly Range[]; least: number | undefined; most: number | undefined } {
     const { ranges, range } = this.#engine.page(this.scene.within).steady(facet);
     return { ranges, least: range?.min ?? undefined, most: range?.max ?? undefined };

@@ -11,9 +11,9 @@ import type { Band } from "../settings/band.ts";
 import { type Scene, sceneOf } from "./scene.ts";
 
 /**
- * The scene of a page of a shop; undefined if there is no such page.
- * @param panels every panel of the shop by slug, the first first
- * @param measures by panel, what a browser has measured on the band
+ * The scene of a page; undefined if there is no such page.
+ * @param panels every panel of the shop by slug, in order
+ * @param measures by panel, a browser's measurements on the band
  */
 export function pageScene(
   facts: LocalFacts,
@@ -35,7 +35,7 @@ export function pageScene(
   return sceneOf(page, standing, band, (row) => offered(row).length);
 }
 
-/** Tells the options that shoppers get of facets, the most frequent first. @param within what the page asks of its products */
+/** The options offered by facets, most frequent first. @param within the page's conditions */
 export function offeredBy(
   facts: LocalFacts,
   rows: readonly Row[],

@@ -10,11 +10,11 @@ import { resolve, withBand } from "../settings/band.ts";
 import { bootstrap, compareWalks, holm, type MeasureDifference } from "./compare.ts";
 import type { Walk } from "./walk.ts";
 
-/** A change of a panel that did better with shoppers that the search had not seen. */
+/** A change of a panel that proved better with new shoppers. */
 export interface Proposal {
   words: string;
   document: PanelDocument;
-  /** Seconds that a shopper is sooner on the mean, those who never arrive counted with all their patience. */
+  /** Mean seconds saved per shopper, counting those who never arrive with their full patience. */
   gain: number;
   low: number;
   high: number;
@@ -24,36 +24,36 @@ export interface Proposal {
 
 /** How a search is made. */
 export interface Proposing {
-  /** Walks of so many shoppers through a panel; the shoppers of one seed are the same ones each time. */
+  /** Walks of a number of shoppers through a panel; the same seed sends the same shoppers. */
   run(panel: PanelDocument, shoppers: number, seed: number): Walk[];
   profileOf(field: string): FieldProfile | undefined;
   titleOf(row: string): string;
-  /** The options that shoppers get of a facet, the most frequent first. */
+  /** The options that a facet offers, most frequent first. */
   optionsOf(row: FacetRow): readonly NamedValue[];
   band: Band;
   seed: number;
-  /** Seconds that count for those who never arrive. */
+  /** Seconds counted for a shopper who never arrives. */
   mostSeconds: number;
-  /** Panels that are tried at most. Default: 60. */
+  /** Maximum number of panels to try. Default: 60. */
   budget?: number;
 }
 
 const searchers = 300;
 const judges = 2000;
 const mostProposals = 5;
-/** Seconds a shopper below which a gain is not worth a change. Common practice, no source. */
+/** Minimum gain worth a change, in seconds per shopper. Common practice, no source. */
 const worthwhile = 0.1;
 
-/** The cost of a shopper's path in seconds. */
+/** The cost of a shopper's walk in seconds. */
 export const choiceCost = ({ ending, seconds }: Walk, mostSeconds: number): number =>
   ending === "arrived" ? Math.min(seconds, mostSeconds) : mostSeconds;
 
-/** A facet is only split where it has at least so many options. Common practice, no source. */
+/** Minimum number of options of a facet to split. Common practice, no source. */
 const manyOptions = 8;
 
 /**
- * Every single change that is tried: each facet first, open or folded, left out, split in two, and in another display that
- * suits it.
+ * Every single change to try: each facet moved to the front, opened or collapsed, left out, split in two, or in
+ * another suitable display.
  */
 export function changesOf(
   panel: PanelDocument,
@@ -63,7 +63,7 @@ export function changesOf(
   const first = panel.rows.findIndex(isFacet);
   const at = (id: string) => panel.rows.findIndex((row) => row.id === id);
   const startOf = (row: FacetRow) => row.settings.start ?? "open";
-  // By kind of change, so that a small budget still tries every kind of the likeliest.
+  // Alternates between kinds of change, so that a small budget still tries the most promising of each.
   return [
     ...rows
       .filter(({ id }) => at(id) > first)
@@ -94,10 +94,10 @@ export function changesOf(
 }
 
 /**
- * Searches for changes of a panel that lead shoppers sooner to what they look for. Each change is tried on some shoppers;
- * those that helped them most, and all of them one after the other, are judged on others. Only what is better there is
- * told, by the bootstrap of the paired differences, corrected by Holm's way for all that were judged.
- * @returns best first; nothing where nothing is better
+ * Searches for changes of a panel that lead shoppers to their product sooner. Each change is tried with some shoppers;
+ * the most helpful ones, and all of them combined, are judged with others. Only significant improvements there are
+ * reported, by the bootstrap of the paired differences with Holm's correction.
+ * @returns best first; empty if nothing is better
  */
 export function* propose(panel: PanelDocument, given: Proposing): Generator<number, Proposal[]> {
   const { run, seed, mostSeconds, budget = 60 } = given;
@@ -113,7 +113,7 @@ export function* propose(panel: PanelDocument, given: Proposing): Generator<numb
   }
   const best = found.sort((a, b) => b.gain - a.gain).slice(0, mostProposals);
   const candidates = best.map(({ edit }) => ({ words: edit.words, document: edited(panel, edit) }));
-  // All that helps, as far as each goes on helping after those before it.
+  // Combines all helpful changes that still help after those before them.
   let together = panel;
   let least = before;
   const words: string[] = [];

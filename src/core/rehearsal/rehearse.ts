@@ -7,20 +7,20 @@ import { type Walk, walk } from "./walk.ts";
 
 /** How a page is rehearsed. */
 export interface Rehearsing {
-  /** How many shoppers are sent. Default: 2,000. */
+  /** Number of shoppers. Default: 2,000. */
   shoppers?: number;
-  /** The same seed sends the same shoppers. Default: 1. */
+  /** The same seed gives the same shoppers. Default: 1. */
   seed?: number;
   weighing?: Weighing;
   assumptions?: Assumptions;
 }
 
-/** Shoppers that are sent at a time, before somebody else may do something. */
+/** Number of shoppers per batch, between which others may run. */
 export const batch = 50;
 
 /**
- * Sends shoppers through a scene, a batch at a time. The same scene, catalogue, seed and assumptions give the same walks
- * on every machine; no clock is asked.
+ * Sends shoppers through a scene in batches. The same scene, catalogue, seed and assumptions give the same walks on
+ * every machine; no clock is involved.
  */
 export function* runRehearsal(
   engine: LocalEngine,

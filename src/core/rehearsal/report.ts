@@ -6,11 +6,11 @@ import type { MeasureDifference } from "./compare.ts";
 import type { Scene } from "./scene.ts";
 import type { Summary } from "./summary.ts";
 
-/** A page's rehearsal on a band, for machines to read. */
+/** A page's rehearsal on a band, as data. */
 export interface BandReport {
   band: Band;
   shoppers: number;
-  /** Whether how high panels and cards stand was measured by a browser, or is about so. */
+  /** Whether the heights of panels and cards were measured by a browser or estimated. */
   heights: "measured" | "estimated";
   /** Shares of all shoppers. */
   arrived: number;
@@ -24,14 +24,14 @@ export interface BandReport {
   /** Share of shoppers who met a dead end. */
   deadEnds: number;
   facets: { row: string; title: string; used: number; before: number; after: number; deadEnds: number }[];
-  /** Against the other folder, this one less that. */
+  /** Compared with the other folder: this one minus that. */
   against?: MeasureDifference[];
 }
 
 const short = (value: number): number => Number(value.toPrecision(4));
 const spread = ({ median, p90 }: Summary["moves"]) => ({ median: short(median), p90: short(p90) });
 
-/** A summary as the command line prints it, numbers to four digits. Every facet of the page is in it, used or not. */
+/** A summary for the command line, numbers to four digits. It includes every facet of the page, used or not. */
 export function bandReport(facts: LocalFacts, scene: Scene, summary: Summary, fewest: number | undefined): BandReport {
   const uses = new Map(summary.uses.map((use) => [use.row, use]));
   const title = (row: FacetRow) => rowTitle(row, (key) => facts.index.field(key));

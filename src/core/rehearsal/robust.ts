@@ -3,20 +3,20 @@ import { compareWalks, type MeasureDifference } from "./compare.ts";
 import { mainUncertainties, withUncertainties } from "./span.ts";
 import type { Walk } from "./walk.ts";
 
-/** How the share that finds its product differs between two sides, whatever is assumed of shoppers. */
+/** The difference between two sides in the share that finds its product, under varied assumptions. */
 export interface Robust {
   /** As assumed. */
   base: MeasureDifference;
-  /** Where shoppers know less and look less far, and where they know more and look farther. */
+  /** With shoppers who know less and look less far, and with those who know more and look farther. */
   low: MeasureDifference;
   high: MeasureDifference;
-  /** It differs in the same direction at both ends as well. */
+  /** The difference has the same sign at both extremes. */
   whatever: boolean;
 }
 
 /**
- * Compares the shares that arrive of two sides, as assumed and at both ends of what may be so as well.
- * @param run sends the same shoppers through both, first through the one that is there before
+ * Compares the success rates of two sides under the given assumptions and at both extremes.
+ * @param run sends the same shoppers through both, first through the present one
  */
 export function robust(assumptions: Assumptions, run: (assumptions: Assumptions) => readonly [Walk[], Walk[]]): Robust {
   const differenceUnder = (given: Assumptions): MeasureDifference => {

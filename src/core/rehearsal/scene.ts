@@ -11,36 +11,36 @@ import { placementFacts } from "../settings/placement.ts";
 import { type FacetSettings, settingsOn } from "../settings/settings.ts";
 import { estimatedHeight } from "./heights.ts";
 
-/** A facet as it stands on a page on one band. */
+/** A facet on a page on one band. */
 export interface SceneFacet {
   panel: string;
   row: FacetRow;
   facet: Facet;
   display: DisplayName;
   settings: FacetSettings;
-  /** How far below the beginning of its panel it starts, and how high it is, in CSS px. */
+  /** Its distance from the start of its panel, and its height, in CSS px. */
   top: number;
   height: number;
   folded: boolean;
 }
 
-/** A panel as it stands on a page on one band. */
+/** A panel on a page on one band. */
 export interface ScenePanel {
   slug: string;
-  /** It is there at once, or behind a button: in a drawer, or folded where it stands. */
+  /** Visible at once, or behind a button: in a drawer, or collapsed in place. */
   entry: "open" | "drawer" | "folded";
-  /** Choices wait for a button to be pressed. */
+  /** Choices take effect only when a button is pressed. */
   waits: boolean;
   /** It, or the button that opens it, stays in sight while the page scrolls. */
   sticky: boolean;
   /** After a choice the page goes back to the top of the results. */
   back: boolean;
-  /** How far below the first screen's top it starts, and how much of it is seen at once, in CSS px. */
+  /** Its distance from the first screen's top, and the height visible at once, in CSS px. */
   top: number;
   window: number;
 }
 
-/** All of a page that decides what shoppers do on it, on one band. */
+/** Everything about a page that determines what shoppers do on it, on one band. */
 export interface Scene {
   band: Band;
   within: Clause[];
@@ -50,11 +50,11 @@ export interface Scene {
   cards: SceneCards;
   /** Height of the first screen less the fixed bars, in CSS px. */
   screen: number;
-  /** Every height is a browser's; where it isn't, some or all are estimated. */
+  /** Every height was measured by a browser; otherwise some or all are estimated. */
   measured: boolean;
 }
 
-/** Where the products' cards stand: so many in a row, whose height has the gap below it, in CSS px. */
+/** The grid of product cards: number per row, and row height including the gap, in CSS px. */
 export interface SceneCards {
   /** Below the first screen's top. */
   top: number;
@@ -62,17 +62,17 @@ export interface SceneCards {
   height: number;
 }
 
-/** A panel that stands on a page, with what a browser has measured of it on the band, where one has. */
+/** A panel on a page, with a browser's measurements on the band, if any. */
 export interface StandingPanel extends PanelOnPage {
   document: PanelDocument;
   measure?: Measure | undefined;
 }
 
-/** The height of the first screen until something else is known: 1280 × 800, 834 × 1112 and 390 × 844 less usual bars. */
+/** Height of the first screen if unknown: 1280 × 800, 834 × 1112 and 390 × 844 minus usual bars. */
 const usualScreen: Readonly<Record<Band, number>> = { wide: 700, medium: 1010, slim: 740 };
-/** Where the first product stands, below the page's name. Common practice, no source. */
+/** Position of the first product, below the page's name. Common practice, no source. */
 const usualTop = 130;
-/** Cards of products until something is measured: as the stand-in shop has them. */
+/** Product cards if not measured: those of the stand-in shop. */
 const usualCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
   wide: { columns: 4, height: 300 },
   medium: { columns: 3, height: 320 },
@@ -80,15 +80,15 @@ const usualCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
 };
 /** A line of a list or a table. */
 const usualLines: Omit<SceneCards, "top"> = { columns: 1, height: 130 };
-/** A folded panel is its button. */
+/** Height of a collapsed panel: its button. */
 const foldedHeight = 56;
-/** The part of a drawer's height that its head and foot take. */
+/** Height of a drawer's header and footer. */
 const drawerEdges = 130;
 
 /**
  * The scene of a page.
- * @param panels those that stand on it, in order
- * @param optionsOf how many options a facet offers on the page; for heights that nothing has measured
+ * @param panels on the page, in order
+ * @param optionsOf number of options that a facet offers on the page; for estimated heights
  */
 export function sceneOf(
   page: Pick<ShownPage, "within" | "order" | "layout">,
@@ -104,7 +104,7 @@ export function sceneOf(
   const rows = standing.flatMap(({ document }) => document.rows);
   const asked = new Map(engineFacets({ rows }, band).map((facet) => [facet.field, facet]));
   const facets: SceneFacet[] = [];
-  /** Where the products begin, as far as it is known: below the panels that stand above them. */
+  /** Start of the products as far as known: below the panels above them. */
   let productsTop = usualTop;
   const scenePanels = standing.map(({ panel: slug, document, placement, measure }): ScenePanel => {
     const behaviour = behaviours.allOn(document.behaviour ?? {}, band);
@@ -123,7 +123,7 @@ export function sceneOf(
       const height = measure?.rows[row.id] ?? estimatedHeight(display, settings, optionsOf(row), band);
       const facet = asked.get(row.field);
       if (facet) facets.push({ panel: slug, row, facet, display, settings, top, height, folded });
-      // Several facets share a line where the designer has set so, and above the products by themselves.
+      // Several facets share a line if the designer has set so, or by default above the products.
       share += shareOf(settings.share, narrow);
       if (share > 0.99) {
         top += height;

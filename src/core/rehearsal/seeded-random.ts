@@ -1,7 +1,7 @@
 /**
- * A number in [0, 1) that hangs on nothing but what it is drawn for: the same for the same names on every machine, and
- * as good as independent for others. So a shopper stays the same one whatever panel is looked at.
- * Source: FNV-1a over the names' UTF-16 units, and the finaliser of MurmurHash3 (both public domain).
+ * A number in [0, 1) that depends only on the given names: the same on every machine, and practically independent for
+ * other names. So a shopper remains the same whatever panel is tested. Source: FNV-1a over the names' UTF-16 units,
+ * and the finaliser of MurmurHash3 (both public domain).
  */
 export function seededRandom(...names: readonly (string | number)[]): number {
   let hash = 0x811c9dc5;
@@ -14,6 +14,6 @@ export function seededRandom(...names: readonly (string | number)[]): number {
   return ((hash ^ (hash >>> 16)) >>> 0) / 4294967296;
 }
 
-/** A whole number from 0 up to, but without, `n`, drawn in the same way. */
+/** A whole number from 0 up to but excluding `n`, drawn in the same way. */
 export const seededInteger = (n: number, ...names: readonly (string | number)[]): number =>
   Math.floor(seededRandom(...names) * n);

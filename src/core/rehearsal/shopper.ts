@@ -2,35 +2,35 @@ import type { CatalogueIndex } from "../engine/index/catalogue-index.ts";
 import { type Assumptions, assumed, knownShare } from "./assumptions.ts";
 import { seededInteger, seededRandom } from "./seeded-random.ts";
 
-/** A product as a shopper has it in mind: one of its variants. Numbers of the catalogue. */
+/** The product that a shopper wants: one of its variants, by catalogue numbers. */
 export interface ProductVariant {
   product: number;
   variant: number;
 }
 
-/** A trial shopper: what is looked for, and what of it is known. */
+/** A trial shopper: the wanted product, and what is known of it. */
 export interface Shopper {
-  /** From 0; the same number is the same shopper, whatever panel is looked at. */
+  /** From 0; the same number is the same shopper, whatever panel is tested. */
   n: number;
   target: ProductVariant;
-  /** The variant that a shopper takes the value of a field from: mostly the target; undefined if it is not known. */
+  /** The variant whose value of a field the shopper believes in: usually the target's; undefined if unknown. */
   believes(field: string): ProductVariant | undefined;
 }
 
-/** The products that shoppers look for, by their numbers, with their weights. */
+/** The products that shoppers want, by number, with their weights. */
 export interface Targets {
   products: Uint32Array;
-  /** Sum of the weights up to and with each product. */
+  /** Cumulative weights of the products. */
   upTo: Float64Array;
 }
 
-/** How targets are weighed: all alike, by their reviews, or by the visits that real shoppers made. */
+/** Weights of targets: equal, by number of reviews, or by real visits. */
 export type Weighing = "even" | "reviews" | ReadonlyMap<string, number>;
 
 /**
- * Weighs the products of a page. Where a weight is 0 for all of them they are weighed alike.
+ * Weighs the products of a page; equally if all weights are 0.
  * @param products their numbers
- * @param weighing a map gives the weight by product id; products that are not in it weigh nothing
+ * @param weighing a map gives the weight by product id; other products weigh nothing
  */
 export function targetsOf(index: CatalogueIndex, products: Uint32Array, weighing: Weighing): Targets {
   const weightOf = weightsOf(index, weighing);
@@ -53,15 +53,15 @@ function weightsOf(index: CatalogueIndex, weighing: Weighing): (product: number)
   return (product) => {
     const record = level === "product" ? product : (catalogue.variantStart[product] ?? 0);
     const at = starts[record] ?? 0;
-    // A product that nobody has reviewed is looked for too.
+    // A product without reviews is wanted too.
     return 1 + (at < (starts[record + 1] ?? 0) ? Math.max(0, values[at] ?? 0) : 0);
   };
 }
 
 /**
- * One shopper. Everything is drawn from the seed, the shopper's number and the field's name alone, so that the same
- * shopper can be sent through two panels.
- * @param products of the page, for what is believed wrongly
+ * Creates one shopper. Everything is drawn from the seed, the shopper's number and the field's name alone, so that the
+ * same shopper can be sent through two panels.
+ * @param products of the page, for mistaken beliefs
  */
 export function shopperOf(
   index: CatalogueIndex,
@@ -91,7 +91,7 @@ export function shopperOf(
   };
 }
 
-/** The first place at which the running sum is above a number. */
+/** The first index at which the cumulative sum exceeds a number. */
 function placeOf(upTo: Float64Array, sum: number): number {
   let [low, high] = [0, Math.max(0, upTo.length - 1)];
   while (low < high) {

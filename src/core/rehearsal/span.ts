@@ -2,7 +2,7 @@ import type { AssumptionName, Assumptions } from "./assumptions.ts";
 import { successRate } from "./summary.ts";
 import type { Walk } from "./walk.ts";
 
-/** Something that is assumed, with the least and the most that may well be so. All of them by common practice, no source. */
+/** An uncertain assumption, with its lowest and highest plausible value. All by common practice, no source. */
 export interface Uncertainty {
   name: AssumptionName;
   low: number;
@@ -19,25 +19,25 @@ export const uncertainties: readonly Uncertainty[] = [
   { name: "mostSeconds", low: 45, high: 300 },
 ];
 
-/** The two that the level hangs on most: how much shoppers know, and how many cards they look at. */
+/** The two with the most influence: how much shoppers know, and how many cards they look at. */
 export const mainUncertainties = uncertainties.filter(({ name }) => name === "known" || name === "first");
 
-/** The share that finds its product where a lever is low, and where it is high. */
+/** The success rate with an assumption at its low and at its high end. */
 export interface Swing extends Uncertainty {
   atLow: number;
   atHigh: number;
 }
 
-/** Range of the share that finds its product under different assumptions. */
+/** Range of the success rate under different assumptions. */
 export interface Span {
-  /** With both main levers low, and with both high. */
+  /** With both main uncertainties low, and with both high. */
   least: number;
   most: number;
-  /** Each lever by itself, what moves most first. */
+  /** Each uncertainty alone, most influential first. */
   swings: Swing[];
 }
 
-/** Assumptions with some levers moved. */
+/** Assumptions with some uncertainties at one end. */
 export const withUncertainties = (
   assumptions: Assumptions,
   which: readonly Uncertainty[],
@@ -48,8 +48,8 @@ export const withUncertainties = (
 });
 
 /**
- * Finds how far the share that finds its product moves with what is assumed: the same shoppers are sent again with each lever low
- * and high, the others as they are.
+ * Computes how the success rate depends on the assumptions: the same shoppers are sent again with each uncertain
+ * assumption low and high, the others unchanged.
  * @param run sends them
  */
 export function* outcomeSpan(

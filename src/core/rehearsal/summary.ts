@@ -12,14 +12,14 @@ export interface Use {
   row: string;
   /** Share of shoppers who chose in it. */
   share: number;
-  /** Products before and after, on the median over those choices. */
+  /** Median number of products before and after those choices. */
   before: number;
   after: number;
   /** Share of shoppers who met a dead end in it. */
   deadEnds: number;
 }
 
-/** The results of a rehearsal. Moves, seconds and px are of those who find their product. */
+/** The results of a rehearsal. Moves, seconds and px count only shoppers who find their product. */
 export interface Summary {
   shoppers: number;
   /** Shares of all shoppers. */
@@ -27,7 +27,7 @@ export interface Summary {
   moves: Spread;
   seconds: Spread;
   px: Spread;
-  /** Share of shoppers who met a dead end, and dead ends a shopper. */
+  /** Share of shoppers who met a dead end, and dead ends per shopper. */
   stuck: number;
   deadEnds: number;
   /** Most used first. */

@@ -1,25 +1,25 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { identity } from "../catalogue/identity.ts";
 
-/** The columns of a list of visits with the product and the count. */
+/** The columns of a visit list with the product and the count. */
 export interface VisitColumns {
-  /** Its id, SKU, title, or an address that ends in one of them. */
+  /** Its id, SKU, title, or an address ending in one of them. */
   product: number;
-  /** How often; each row is one visit if absent. */
+  /** Number of visits; if absent, each row is one visit. */
   count?: number;
 }
 
-/** Visits by product, and what could not be used. Nothing of the visitors themselves is kept. */
+/** Visits by product, and unusable rows. Nothing about the visitors is kept. */
 export interface Visits {
   /** By product id. */
   counts: Map<string, number>;
   used: number;
-  /** Rows that name no product of the catalogue, with up to three examples. */
+  /** Number of rows without a known product, with up to three examples. */
   unknown: number;
   examples: string[];
 }
 
-/** By any of its names, the id of a product. */
+/** Product ids by any of their names. */
 function productNames({ productIds, variantStart, fields, columns }: Catalogue): Map<string, string> {
   const names = new Map<string, string>();
   const naming = fields.filter(({ role }) => role === "sku" || role === "title");
@@ -34,12 +34,12 @@ function productNames({ productIds, variantStart, fields, columns }: Catalogue):
       }
     }
   });
-  // An id is what it says, whatever a title says.
+  // Ids take precedence over titles.
   for (const id of productIds) names.set(identity(id), id);
   return names;
 }
 
-/** The product that a cell names, by itself or as the last part of an address. */
+/** The product named by a cell, directly or as the last part of an address. */
 function named(names: ReadonlyMap<string, string>, cell: string): string | undefined {
   const whole = names.get(identity(cell));
   if (whole !== undefined) return whole;
@@ -52,7 +52,7 @@ function named(names: ReadonlyMap<string, string>, cell: string): string | undef
   }
 }
 
-/** The columns of a list of choices with the facet, the count and the visit. */
+/** The columns of a choice list with the facet, the count and the visit. */
 export interface ChoiceColumns {
   field: number;
   count?: number;
@@ -60,7 +60,7 @@ export interface ChoiceColumns {
   visit?: number;
 }
 
-/** The choices of real shoppers, as the knowledge of trial shoppers. */
+/** Real shoppers' choices, as assumptions about what shoppers know. */
 export interface ChosenFields {
   /** By field key, the share of shoppers who know what their product states of it. */
   knows: Record<string, number>;
@@ -72,14 +72,17 @@ export interface ChosenFields {
 const looksAt = 200;
 const counting = /^(count|visits?|views?|hits|sessions|quantity|anzahl|besuche|nombre|visites)$/i;
 const telling = /^(visit|session|user|visitor)(?:[ _-]?id)?$|^(besuch|sitzung|session)$/i;
-/** No list of choices reveals which facts everybody or nobody knows. */
+/** A list of choices cannot reveal facts that everybody or nobody knows. */
 const bounds = { least: 0.02, most: 0.98 };
-/** The share who know the field that is chosen in most, where the list does not tell visits apart. Common practice, no source. */
+/**
+ * The share who know the most frequently chosen field, if the list does not distinguish visits. Common practice, no
+ * source.
+ */
 const mostKnown = 0.8;
 
 /**
- * Guesses which columns of a table name products and how often: the one of which most rows name a product, and a
- * column of whole numbers called like a count.
+ * Guesses the columns of a table with products and counts: the one in which most rows name a product, and a column of
+ * whole numbers with a count's heading.
  * @returns undefined if no column names products
  */
 export function guessColumns(
@@ -97,21 +100,20 @@ export function guessColumns(
   return count < 0 ? { product } : { product, count };
 }
 
-/** The place of a column of whole numbers that is called like a count; -1 if there is none. */
+/** Index of a column of whole numbers with a count's heading; -1 if there is none. */
 const countColumn = (header: readonly string[], rows: readonly string[][], other: number): number =>
   header.findIndex(
     (name, at) =>
       at !== other && counting.test(name.trim()) && rows.every((row) => /^\d+$/.test((row[at] ?? "").trim())),
   );
 
-/** By any of its names, the key of a field. */
+/** Field keys by any of their names. */
 const fieldNames = ({ fields }: Pick<Catalogue, "fields">): Map<string, string> =>
   new Map(fields.flatMap(({ key, name }) => [key, name].map((one) => [identity(one), key] as const)));
 
 /**
- * Guesses which columns of a table say in which facet somebody has chosen: the one of which nearly every row names a
- * field.
- * @returns undefined if no column does
+ * Guesses the column of a table with the facets of choices: the one in which nearly every row names a field.
+ * @returns undefined if there is none
  */
 export function guessChoiceColumns(
   catalogue: Pick<Catalogue, "fields">,
@@ -130,8 +132,8 @@ export function guessChoiceColumns(
 }
 
 /**
- * The knowledge of shoppers by their real choices. Where the list distinguishes visits, it is the share of visits in
- * which the field was chosen in; otherwise the field that was chosen in most is known by 80%, and the others in proportion.
+ * Estimates shoppers' knowledge from real choices. If the list distinguishes visits, it is the share of visits with a
+ * choice in the field; otherwise the most frequent field is assumed known by 80%, and the others in proportion.
  */
 export function countChoices(
   catalogue: Pick<Catalogue, "fields">,

@@ -12,18 +12,18 @@ export interface WalkStep {
   /** Row of the facet, and its panel. */
   row: string;
   panel: string;
-  /** The choice, as shoppers read it, and the whole selection from then on. */
+  /** The choice in words, and the whole selection after it. */
   words: string;
   selection: Selection;
   /** Products before and after. */
   before: number;
   after: number;
-  /** Seconds and px scrolled since the move before. */
+  /** Seconds and px scrolled since the previous move. */
   seconds: number;
   px: number;
 }
 
-/** Where a shopper knew an answer that could not be given, or that found nothing. */
+/** A place where a shopper knew an answer that was not offered, or that found nothing. */
 export interface DeadEnd {
   row: string;
   /** `missing`: the facet does not offer it. `empty`: it was chosen and found nothing. */
@@ -32,7 +32,7 @@ export interface DeadEnd {
   selection: Selection;
 }
 
-/** Why a shopper has stopped: the product was seen, nothing that was known helped any more, or patience was at its end. */
+/** Why a shopper stopped: the product was seen, nothing known helped any more, or patience ran out. */
 export type Ending = "arrived" | "nothing helps" | "patience";
 
 /** The way of one shopper. */
@@ -42,18 +42,18 @@ export interface Walk {
   ending: Ending;
   moves: WalkStep[];
   deadEnds: DeadEnd[];
-  /** All of it, the last look at the products included. */
+  /** In total, including the last look at the products. */
   seconds: number;
   px: number;
-  /** Products that were left at the end. */
+  /** Number of products left at the end. */
   left: number;
 }
 
 /**
- * Sends a shopper through a page: looks at the first products, looks for the facet that narrows most among those that
- * are known and seen, scrolls on where none in sight helps, answers it, and looks again. Source: the way that people are
- * thought to search by what they take to be worth it, Pirolli and Card (1999), Information Foraging; which facet is
- * taken is Quinlan's (1986) gain of information, with the page's live counts.
+ * Sends a shopper through a page: look at the first products; find the facet that narrows most among those known and
+ * seen, scrolling on if none in sight helps; answer it; look again. Source: people follow information scent, Pirolli
+ * and Card (1999), Information Foraging; facets are chosen by Quinlan's (1986) information gain, with the page's live
+ * counts.
  */
 export const walk = (results: PageResults, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>): Walk =>
   new Walker(results, shopper, assumed).run();
@@ -63,13 +63,13 @@ class Walker {
   readonly #shopper: Shopper;
   readonly #assumed: Readonly<Record<AssumptionName, number>>;
   readonly #attention: Attention;
-  /** Facets that were answered, or that do not offer what is known. */
+  /** Facets that were answered, or that do not offer the known value. */
   readonly #tried = new Set<SceneFacet>();
   readonly #moves: WalkStep[] = [];
   readonly #deadEnds: DeadEnd[] = [];
   #selection = emptySelection;
   #found: ReturnType<PageResults["at"]>;
-  /** What had been spent at the last move. */
+  /** Spent at the time of the last move. */
   #spent = { seconds: 0, px: 0 };
 
   constructor(results: PageResults, shopper: Shopper, assumed: Readonly<Record<AssumptionName, number>>) {
@@ -94,7 +94,7 @@ class Walker {
       if (!this.#attention.isInside && this.#look()) return "arrived";
       const isOut = this.#attention.seconds >= mostSeconds || this.#moves.length >= mostMoves;
       const answer = isOut ? undefined : this.#seek();
-      // Whoever is in a drawer closes it and looks once more.
+      // A shopper in a drawer closes it and looks once more.
       if (!answer) return this.#attention.leave() && this.#look() ? "arrived" : isOut ? "patience" : "nothing helps";
       this.#take(answer);
     }
@@ -108,7 +108,7 @@ class Walker {
     return at >= 0;
   }
 
-  /** The best answer that can be seen; the page is scrolled on while none in sight helps. */
+  /** The best visible answer; scrolls on while no visible facet helps. */
   #seek(): ShopperAnswer | undefined {
     const { panels, facets } = this.#results.scene;
     for (const panel of panels) {
@@ -124,7 +124,7 @@ class Walker {
     return undefined;
   }
 
-  /** Of facets in sight the answer that narrows most. */
+  /** Of the visible facets, the answer that narrows most. */
   #bestOf(inSight: readonly SceneFacet[]): ShopperAnswer | undefined {
     let best: ShopperAnswer | undefined;
     for (const one of inSight) {
@@ -134,7 +134,7 @@ class Walker {
     return best;
   }
 
-  /** A facet's answer for what the shopper knows. What is known and not offered is a dead end, met once. */
+  /** A facet's answer for what the shopper knows. A known value that is not offered is a dead end, counted once. */
   #answerOf(one: SceneFacet): ShopperAnswer | undefined {
     const known = this.#shopper.believes(one.row.field);
     if (!known) return undefined;
@@ -180,7 +180,7 @@ class Walker {
     this.#spent = { seconds, px };
   }
 
-  /** Finds the option, and the hands give the answer. */
+  /** Finds the option and performs the operators. */
   #press({ facet, way }: ShopperAnswer): void {
     const { read, acts } = way();
     this.#attention.read(read);
@@ -189,7 +189,10 @@ class Walker {
     this.#attention.act(...acts);
   }
 
-  /** After a choice: a drawer tells how many are left, and is closed when they are few; else the products are looked at from their top. */
+  /**
+   * After a choice: a drawer shows how many products are left and is closed if they are few; otherwise the shopper
+   * looks at the products from the top.
+   */
   #turnToProducts(slug: string): void {
     const panel = this.#results.scene.panels.find((one) => one.slug === slug);
     if (panel && panel.entry !== "open") {

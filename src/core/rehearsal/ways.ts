@@ -1,14 +1,14 @@
 import type { Walk } from "./walk.ts";
 
-/** Shoppers who are at one point of their way: at a facet as their first, second, … choice, or at their end. */
+/** Shoppers at the same point: at a facet as their first, second, … choice, or at their end. */
 export interface WayNode {
   /** From 0. */
   step: number;
-  /** Row of a facet, or how it ended. */
+  /** Row of a facet, or the ending. */
   at: string;
   ends: boolean;
   shoppers: number;
-  /** Products that are left there on the mean. */
+  /** Mean number of products left there. */
   left: number;
 }
 
@@ -18,18 +18,18 @@ export interface WayLink {
   shoppers: number;
 }
 
-/** The ways of shoppers from facet to facet, for a picture. */
+/** Flows of shoppers from facet to facet, for a diagram. */
 export interface Ways {
   nodes: WayNode[];
   links: WayLink[];
 }
 
-/** Facets that few take at a step stand together under this name. */
+/** Rarely used facets of a step are combined under this name. */
 export const otherFacets = "";
-/** How few, as a share of all shoppers. */
+/** Share of all shoppers below which a facet is combined with others. */
 const few = 0.03;
 
-/** The paths of all walks. @param steps columns of choices; of those who choose on, only the end is counted */
+/** The paths of all walks. @param steps number of choices shown; of longer walks only the end is counted */
 export function waysOf(walks: readonly Walk[], steps = 3): Ways {
   const taken = new Map<string, number>();
   for (const { moves } of walks)

@@ -11,13 +11,13 @@ import type { PanelDocument } from "../panel/panel-schema.ts";
 import { LocalFacts } from "../profile/local-facts.ts";
 import type { WholeShop } from "../shop/archive/whole-shop.ts";
 
-/** A finding of a whole shop, with the page or the panel that it is about. */
+/** A finding in a whole shop, with its page or panel. */
 export interface Checked {
   kind: string;
   level: FindingLevel;
-  /** Address of the page; absent if it is about a panel wherever that stands. */
+  /** Address of the page; absent if it concerns a panel wherever it is placed. */
   page?: string;
-  /** The panel's place in addresses. */
+  /** Slug of the panel. */
   panel?: string;
   /** Row of that panel. */
   row?: string;
@@ -30,7 +30,7 @@ export const isAtLeast = (level: FindingLevel, least: FindingLevel): boolean =>
 
 const noLook = emptyLook("none");
 
-/** A shop's facts, its corrections done and its collections known. */
+/** A shop's facts, with its corrections applied and its collections added. */
 export const shopFactsFor = ({
   catalogue,
   mends,
@@ -38,7 +38,7 @@ export const shopFactsFor = ({
 }: Pick<WholeShop, "catalogue" | "mends" | "pages">): LocalFacts =>
   new LocalFacts(new CatalogueIndex(withCollections(applyMends(catalogue, mends.mends), pages)));
 
-/** Every finding about the panels of a shop that needs no browser, whichever page they stand on. */
+/** Every finding about a shop's panels that needs no browser, whatever their pages. */
 export async function checkPanels(whole: WholeShop, facts = shopFactsFor(whole)): Promise<Checked[]> {
   const found = await Promise.all(
     whole.panels.map(async ({ slug, document }) => {
@@ -55,8 +55,8 @@ export async function checkPanels(whole: WholeShop, facts = shopFactsFor(whole))
 
 /**
  * Every finding about pages that needs no browser.
- * @param only addresses of the pages that are wanted; all by default
- * @throws RangeError with the address that is no page of the shop
+ * @param only addresses of the pages to check; all by default
+ * @throws RangeError with the address of an unknown page
  */
 export async function checkPages(
   whole: WholeShop,

@@ -11,7 +11,7 @@ import type { WholeShop } from "../shop/archive/whole-shop.ts";
 import type { SwatchBook } from "../swatch/view.ts";
 import { checkPages, checkPanels } from "./check-shop.ts";
 
-/** How far the work on a shop is, as far as its documents and its catalogue tell. @param book what stands for each value */
+/** Progress of the work on a shop, from its documents and catalogue. @param book the swatch of each value */
 export async function overviewOf(
   whole: WholeShop,
   facts: LocalFacts,
@@ -48,11 +48,11 @@ export async function overviewOf(
   };
 }
 
-/** Whether a field has values that probably mean the same and count apart. */
+/** Whether a field has values that probably mean the same but count separately. */
 const hasClashes = ({ index }: LocalFacts, field: Field): boolean =>
   isFacetable(field) && clashesOf(index, field).length > 0;
 
-/** Values that panels show with colours or pictures, each once, and those without any. */
+/** Values shown by panels with colours or pictures, each once, and those without any. */
 function swatchesIn({ panels }: WholeShop, { index }: LocalFacts, book: SwatchBook): ShopOverview["swatches"] {
   const shown = new Set(
     panels.flatMap(({ document }) =>

@@ -3,15 +3,15 @@ import { findingKinds } from "../findings/findings.ts";
 import { pageFindingKinds } from "../findings/page/page-findings.ts";
 import type { Checked } from "./check-shop.ts";
 
-/** The file of a shop's folder that a finding is about. */
+/** The file of a finding in a shop's folder. */
 export const findingFile = ({ panel }: Checked): string =>
   panel === undefined ? "pages.json" : `panels/${panel}.json`;
 
-/** Where a finding is, for reading. */
+/** The place of a finding, in words. */
 export const findingPlace = ({ page, panel, row }: Checked): string =>
   [page, panel && `panel ${panel}`, row && `row ${row}`].filter(Boolean).join(", ");
 
-/** Findings a line each, the file first, as compilers have it. */
+/** Findings one per line, starting with the file, as compilers print them. */
 export const asText = (found: readonly Checked[]): string =>
   found
     .map((one) => `${findingFile(one)}: ${one.level}: ${one.words} [${one.kind}]${one.page ? ` (${one.page})` : ""}`)
@@ -49,7 +49,7 @@ export function asSarif(found: readonly Checked[]): Log {
   };
 }
 
-/** Characters that XML cannot contain in any way, and their replacement. */
+/** Replaces characters that XML cannot contain at all. */
 const escaped = (text: string): string =>
   text
     .replaceAll(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, "\ufffd")
@@ -63,8 +63,8 @@ const escaped = (text: string): string =>
 
 /**
  * Findings as JUnit XML: a suite for panels and one for each page, a case for each finding. Those at or above a level
- * fail; the others are told and pass.
- * @param fails whether a finding is to fail
+ * fail; the others pass with a message.
+ * @param fails whether a finding fails
  */
 export function asJunit(found: readonly Checked[], fails: (one: Checked) => boolean): string {
   const suites = new Map<string, Checked[]>();

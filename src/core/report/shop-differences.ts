@@ -24,7 +24,7 @@ export function shopDifferences(before: WholeShop, after: WholeShop): Difference
   ];
 }
 
-/** The changes in the documents of a kind: in the only one, or in each of many. */
+/** The changes in the documents of a kind. */
 function kindDifferences(
   kind: AnyKind,
   before: WholeShop,
@@ -38,7 +38,7 @@ function kindDifferences(
   return old && now && !same(old, now) ? told(kind.heading, inside(old, now)) : [];
 }
 
-/** Documents of a kind, by their places in addresses. */
+/** Documents of a kind, by slug. */
 function many(
   what: string,
   before: readonly Placed[],

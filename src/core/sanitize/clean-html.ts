@@ -1,10 +1,7 @@
 import sanitizeHtml from "sanitize-html";
 import { isSafeAddress } from "./safe-address.ts";
 
-/**
- * Rich text with nothing in it that could run: paragraphs, lists, emphasis, and links to safe addresses.
- * The same text comes out again when it is cleaned twice.
- */
+/** Sanitizes rich text: paragraphs, lists, emphasis, and links to safe addresses remain. Idempotent. */
 export function cleanHtml(html: string): string {
   return sanitizeHtml(html, {
     allowedTags: ["p", "br", "strong", "em", "u", "s", "a", "ul", "ol", "li", "h2", "h3", "h4", "blockquote", "code"],

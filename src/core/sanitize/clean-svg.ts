@@ -72,31 +72,34 @@ const attributes = [
   "font-weight",
   "text-anchor",
 ];
-/** Addresses may only point inside the picture itself. */
+/** References outside the picture. */
 const foreign = /url\(\s*['"]?(?!#)|javascript:|data:/i;
-/** Functions that a value may call. Whatever fetches by another name than `url` is none of them. */
+/** Functions allowed in a value. Any other function that fetches is excluded. */
 const functions = /^(?:url|rgba?|hsla?|hwb|lab|lch|oklab|oklch|translate|scale|rotate|matrix|skewX|skewY)$/i;
 
-/** Whether a value can lead nowhere: spelled out, since an escape or a comment can hide what it calls, and with known functions alone. */
+/**
+ * Whether a value can fetch nothing: it has no escapes or comments that could hide a function, and calls only allowed
+ * ones.
+ */
 const isPlain = (value: string): boolean =>
   !/\\|\/\*/.test(value) && !foreign.test(value) && calledIn(value).every((name) => functions.test(name));
 
-/** The names in front of each opening bracket of a value. */
+/** The names before each opening bracket of a value. */
 function calledIn(value: string): string[] {
   const names: string[] = [];
   for (let end = value.indexOf("("); end >= 0; end = value.indexOf("(", end + 1)) {
     let start = end;
-    // No known function has a longer name, and reading all of it each time would take long.
+    // No allowed function has a longer name, and reading further back would take quadratic time.
     while (start > 0 && end - start < 40 && /[\w-]/.test(value[start - 1] ?? "")) start--;
     names.push(value.slice(start, end));
   }
   return names;
 }
 
-/** How deep groups of a picture may stand within each other. */
+/** Maximum nesting of elements in a picture. */
 const deepest = 100;
 
-/** Whether elements stand deeper within each other than anything that is drawn: cleaning them would take the square of it. */
+/** Whether elements are nested deeper than allowed: sanitizing them would take quadratic time. */
 function isNestedDeeper(text: string, most: number): boolean {
   let [depth, isDeeper] = [0, false];
   const parser = new Parser(
@@ -112,17 +115,17 @@ function isNestedDeeper(text: string, most: number): boolean {
     },
     { xmlMode: true },
   );
-  // In pieces, since a parser that is paused still goes through what it was given.
+  // In pieces, since a paused parser still processes the whole chunk it was given.
   for (let from = 0; from < text.length && !isDeeper; from += 4096) parser.write(text.slice(from, from + 4096));
   return isDeeper;
 }
 
-/** Elements that a picture may draw, those that it uses again counted each time. */
+/** Maximum number of drawn elements, counting reused ones each time. */
 const mostDrawn = 20_000;
 
 /**
- * An SVG with shapes only: no scripts, no handlers, no style sheets, nothing from elsewhere. Undefined if it is no
- * SVG, or one that draws more than a browser does in a moment.
+ * Sanitizes an SVG: shapes only, without scripts, handlers, style sheets or external references. Undefined if it isn't
+ * an SVG, or would take a browser too long to draw.
  */
 export function cleanSvg(text: string): string | undefined {
   if (isNestedDeeper(text, deepest)) return undefined;

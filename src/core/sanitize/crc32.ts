@@ -5,8 +5,8 @@ const table = Int32Array.from({ length: 256 }, (_, byte) => {
 });
 
 /**
- * The CRC-32 of bytes, as a signed number. Own code, since shoppers fetch it: the usual package is ten times as large.
- * Source of the polynomial: IEEE 802.3; held against that package in a test.
+ * The CRC-32 of bytes, as a signed number. Our own code, since shoppers download it: the usual package is ten times as
+ * large. Source of the polynomial: IEEE 802.3; checked against that package in a test.
  */
 export function crc32(bytes: Uint8Array): number {
   let sum = -1;

@@ -1,6 +1,6 @@
 /**
- * A value as JSON that can stand in a script element: a “<” inside could close it; escaped, it is the same JSON.
- * @param as how values are written, as `JSON.stringify` takes it
+ * A value as JSON for a script element: “<” is escaped, since it could close the element.
+ * @param as a replacer for `JSON.stringify`
  */
 export const jsonInMarkup = (value: unknown, as?: (key: string, value: unknown) => unknown): string =>
   JSON.stringify(value, as).replaceAll("<", "\\u003c");

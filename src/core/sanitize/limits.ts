@@ -1,11 +1,11 @@
 import { maxLevels } from "./max-levels.ts";
 import { maxVariants } from "./max-variants.ts";
 
-/** One limit: how much is accepted, in which unit, and of what. */
+/** One limit: the maximum, its unit, and what it applies to. */
 interface Limit {
   max: number;
   unit: "bytes" | "characters" | "levels" | "s" | "";
-  /** The limited thing in words, for `docs/running.md`. */
+  /** What is limited, in words, for `docs/running.md`. */
   of: string;
 }
 
@@ -13,8 +13,8 @@ const limit = (max: number, unit: Limit["unit"], of: string): Limit => ({ max, u
 const MB = 1024 * 1024;
 
 /**
- * How much one caller may ask for. Everything that comes from outside is held to one of these before it is read any
- * further, so that a small input never means large work. `npm run docs` writes the table into `docs/running.md`.
+ * Limits on what one caller may request. All external input is checked against one of these first, so that a small
+ * input never causes large work. `npm run docs` writes the table in `docs/running.md`.
  */
 export const limits = {
   upload: limit(256 * MB, "bytes", "a catalogue file, or a shop folder as a zip"),
@@ -44,7 +44,7 @@ export const limits = {
   keptCatalogues: limit(1024 * MB, "bytes", "catalogues cached for counting, in each thread"),
 } as const satisfies Readonly<Record<string, Limit>>;
 
-/** A limit as people write it, like “256 MB” or “2,000”. */
+/** A limit for display, like “256 MB” or “2,000”. */
 export function limitText({ max, unit }: Limit): string {
   if (unit === "bytes") {
     const [size, name] = max >= 1_000_000 ? [max / MB, "MB"] : [max / 1024, "kB"];
@@ -53,6 +53,6 @@ export function limitText({ max, unit }: Limit): string {
   return `${max.toLocaleString("en")}${unit === "" ? "" : ` ${unit}`}`;
 }
 
-/** A text that an error may quote: cut where it is longer than anybody reads. */
+/** A text shortened for quoting in an error. */
 export const quotable = (text: string, most: number = limits.message.max): string =>
   text.length > most ? `${text.slice(0, most)}…` : text;

@@ -1,2 +1,5 @@
-/** Levels of a category path that are options; deeper ones are not. By itself, so that pages do not load all limits. */
+/**
+ * Maximum number of levels of a category path; deeper ones are ignored. In its own file, so that pages need not load
+ * all limits.
+ */
 export const maxLevels = 50;

@@ -1,2 +1,5 @@
-/** Most variants of a catalogue, and so rows of a file. By itself, so that pages do not load all limits. */
+/**
+ * Maximum number of variants in a catalogue, and so of rows in a file. In its own file, so that pages need not load
+ * all limits.
+ */
 export const maxVariants = 500_000;

@@ -2,12 +2,12 @@ import { parseDocument } from "htmlparser2";
 
 type Node = ReturnType<typeof parseDocument>["children"][number];
 
-/** Levels of elements in elements, used ones included, beyond which no picture is taken apart. */
+/** Maximum nesting of elements, including used ones. */
 const deepest = 500;
 
 /**
- * How many elements a browser draws for an SVG when everything that is used, filled with, masked or clipped by is drawn
- * where it is named: a few nested uses of uses make millions. Infinity where something is made of itself.
+ * Number of elements a browser draws for an SVG, counting everything used, filled, masked or clipped by reference each
+ * time: a few nested uses can make millions. Infinity for circular references.
  */
 export function drawnElements(svg: string): number {
   const { children } = parseDocument(svg, { xmlMode: true });
@@ -24,7 +24,7 @@ export function drawnElements(svg: string): number {
     if (depth > deepest) return Number.POSITIVE_INFINITY;
     const known = sizes.get(node);
     if (known !== undefined) return known;
-    // Whoever meets it again on the way down goes in a circle.
+    // An element found again further down refers to itself.
     sizes.set(node, Number.POSITIVE_INFINITY);
     const meant = Object.values(node.attribs).flatMap((value) => {
       const id = /^\s*(?:url\(\s*['"]?)?#([^'")\s]+)/i.exec(value)?.[1];

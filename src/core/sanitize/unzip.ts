@@ -8,7 +8,7 @@ export type ZipFaultKind = "not a zip" | "damaged" | "bomb" | "too large" | "bad
 export class ZipFault extends Error {
   override name = "ZipFault";
   readonly kind: ZipFaultKind;
-  /** The file in the zip that it is about, where it is about one. */
+  /** The file in the zip concerned, if any. */
   readonly file: string | undefined;
   constructor(kind: ZipFaultKind, message: string, file?: string) {
     super(message);
@@ -19,19 +19,19 @@ export class ZipFault extends Error {
 
 export interface UnzipLimits {
   maxFiles: number;
-  /** Bytes of all wanted files, unpacked. */
+  /** Total size of the wanted files, unpacked, in bytes. */
   maxBytes: number;
 }
 
-/** Text hardly shrinks to a hundredth; what grows more than this, and is large, is made to fill a memory. */
+/** Text is rarely compressed below a hundredth; a large file with a higher ratio is an attack on memory. */
 const mostGrowth = 250;
 const smallBomb = 32 * 1024 * 1024;
 const leadsOut = /(?:^|[/\\])\.\.(?:[/\\]|$)|^[/\\]|^[a-z]:|\\|\0/i;
 
 /**
- * Unpacks the wanted files of a zip, and compares each with the length and the checksum that the zip has of it.
- * Nothing is unpacked beyond the lengths that the zip says, and nothing at all beyond the limits.
- * @param isWanted by name; the names of others are checked as well
+ * Unpacks the wanted files of a zip, and checks each against the length and checksum in the zip. Nothing is unpacked
+ * beyond its declared length or beyond the limits.
+ * @param isWanted by name; other names are checked too
  * @throws ZipFault
  */
 export function unzip(
@@ -83,8 +83,8 @@ export function unzip(
 const megabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(bytes < 10_000_000 ? 1 : 0)} MB`;
 
 /**
- * The CRC-32 of each entry, in the order of the central directory; none where there is no directory.
- * Source: PKWARE, APPNOTE.TXT, sections 4.3.12, 4.3.14 and 4.3.16.
+ * The CRC-32 of each entry, in the order of the central directory; none if there is no directory. Source: PKWARE,
+ * APPNOTE.TXT, sections 4.3.12, 4.3.14 and 4.3.16.
  */
 function checksumsIn(bytes: Uint8Array): number[] {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);

@@ -1,7 +1,7 @@
 import { hasButton, type Placement, placementFacts } from "./placement.ts";
 import { byBand, choiceOfNames, is, type SparseOf, settingTable, type ValuesOf } from "./setting-facts.ts";
 
-/** Pictures that a button can have beside its text. */
+/** Icons for a button. */
 export const buttonIcons = [
   "none",
   "lines",
@@ -16,9 +16,9 @@ export const buttonIcons = [
   "own",
 ] as const;
 
-/** Everything that can be set for a panel beside its rows and where it stands. */
+/** Every setting of a panel besides its rows and placement. */
 export const behaviourFacts = {
-  /** Results follow every choice, or wait for a button that tells how many there would be. */
+  /** Results follow every choice, or wait for a button that shows how many there would be. */
   apply: byBand(choiceOfNames(["once", "button"], "once")),
   sticky: byBand(is(false)),
   /** Fine-tune of a sticky panel's offset below the fixed bars, in CSS px. */
@@ -28,9 +28,9 @@ export const behaviourFacts = {
   /** By BCP 47 tag, the same in other languages. */
   buttonTexts: is<Readonly<Record<string, string>>>({}),
   buttonIcon: choiceOfNames(buttonIcons, "none"),
-  /** Address of a picture of the designer's own, where that is chosen. */
+  /** Address of the designer's own icon, if that is chosen. */
   buttonPicture: is(""),
-  /** Where the button of a drawer stands: at the start or the end above the products, or floating at the foot of the screen. */
+  /** Place of a drawer's button: at the start or end above the products, or floating at the bottom of the screen. */
   buttonPlace: byBand(choiceOfNames(["start", "end", "float"], "start")),
   drawerFrom: byBand(choiceOfNames(["left", "right", "bottom"], "left")),
   /** The title of a drawer, and by BCP 47 tag in other languages; the words on its button when empty. */
@@ -38,16 +38,16 @@ export const behaviourFacts = {
   drawerTitles: is<Readonly<Record<string, string>>>({}),
   /** Width of a drawer from a side, in CSS px. */
   drawerWidth: byBand(is(360)),
-  /** How a panel stands in an article: over its full width, or with the text beside it. */
+  /** Layout of a panel in an article: at full width, or with the text beside it. */
   float: byBand(choiceOfNames(["none", "left", "right"], "none")),
   floatWidth: byBand(is(280)),
-  /** Where chosen filters and clear all stand: as the panel's rows have it, above the products, or both. */
+  /** Place of the chosen filters and “clear all”: where the panel's rows have them, above the products, or both. */
   chosen: byBand(choiceOfNames(["panel", "above", "both"], "panel")),
   /** After a choice the page stays where it is, or goes back to the top of the results. */
   back: choiceOfNames(["stay", "top"], "stay"),
-  /** The sign of loading results. */
+  /** Indicator of loading results. */
   busy: choiceOfNames(["fade", "bar", "nothing"], "fade"),
-  /** Address of another page of the shop that choices are taken to; empty for this one. */
+  /** Address of another page of the shop to which choices are sent; empty for this one. */
   sendTo: is(""),
 };
 
@@ -56,13 +56,13 @@ export type BehaviourName = keyof Facts;
 /** A panel's behaviour on one band. */
 export type Behaviour = ValuesOf<Facts>;
 export type BehaviourValue = Behaviour[BehaviourName];
-/** The settings that are not at their default. */
+/** Settings that differ from their default. */
 export type BehaviourValues = SparseOf<Facts>;
 
-/** Questions about a panel's behaviour. */
+/** Functions on a panel's behaviour. */
 export const behaviours = settingTable(behaviourFacts);
 
-/** Why a setting means nothing for a panel that stands somewhere; undefined if it does. */
+/** Why a setting has no effect for a placement; undefined if it has. */
 export function behaviourOff(name: BehaviourName, placement: Placement): string | undefined {
   const { form, sticks } = placementFacts[placement];
   switch (name) {

@@ -1,17 +1,17 @@
-/** Where a panel can be on a page, and what follows from it. */
+/** Where a panel can be on a page, and what follows from that. */
 interface PlacementFacts {
   /**
-   * What the panel is there: a column or a row of the page, a box in a text, behind a button in its place or in a drawer
-   * over the page, or nothing at all.
+   * Its form there: a column or row of the page, a box in a text, collapsed behind a button in place, a drawer over
+   * the page, or not shown.
    */
   form: "column" | "row" | "inset" | "folded" | "drawer" | "hidden";
-  /** The slot of the page that it is in. Default: none, as a drawer is over the page. */
+  /** Its slot on the page. Default: none, as a drawer is over the page. */
   slot?: Slot;
-  /** What a page must have for it. Default: nothing, any page has the slot. */
+  /** What the page must have. Default: nothing, any page has the slot. */
   needs?: "products" | "article";
-  /** Shoppers who look through the products do not see it. Default: they do. */
+  /** Out of sight for shoppers looking through the products. Default: in sight. */
   apart?: true;
-  /** How it stays in sight while the page scrolls, where it can: a column beside the products, or a row above them. */
+  /** How it can stay in sight while the page scrolls: as a column beside the products, or as a row above them. */
   sticks?: "column" | "row";
 }
 
@@ -35,10 +35,10 @@ export type Placement = keyof typeof facts;
 /** The facts of each placement. */
 export const placementFacts: Readonly<Record<Placement, PlacementFacts>> = facts;
 
-/** The placements, in the order in which they are offered. */
+/** The placements, in menu order. */
 export const placements = Object.keys(facts) as Placement[];
 
-/** Whether a page has room for a panel there. @param page whether it is an article, and whether it lists products */
+/** Whether a page has a place for a placement. @param page whether it is an article, and whether it lists products */
 export const fitsPage = (placement: Placement, page: { isArticle: boolean; listing: boolean }): boolean => {
   const { needs } = placementFacts[placement];
   return needs === undefined || (needs === "article" ? page.isArticle : page.listing);
@@ -50,17 +50,17 @@ export const hasButton = (placement: Placement): boolean =>
 
 type Box = readonly [x: number, y: number, width: number, height: number];
 
-/** The designer's words and picture of a placement. */
+/** The label and icon of a placement. */
 export interface PlacementPicture {
   label: string;
-  /** The products on a page of 40 by 24, and the panel, if there is any. */
+  /** The products on a page of 40 by 24, and the panel, if shown. */
   products: Box;
   panel?: Box;
-  /** Strokes beside them, as an SVG path. */
+  /** Additional strokes, as an SVG path. */
   mark?: string;
 }
 
-/** Apart from the facts, so that shoppers' scripts do not contain it. */
+/** Separate from the facts, so that shoppers' scripts do not contain it. */
 export const placementPictures: Readonly<Record<Placement, PlacementPicture>> = {
   left: { label: "Left of the products", panel: [1, 1, 11, 22], products: [15, 1, 24, 22] },
   right: { label: "Right of the products", panel: [28, 1, 11, 22], products: [1, 1, 24, 22] },

@@ -1,6 +1,6 @@
 import { defaultOf, isBanded, type SettingName } from "./settings.ts";
 
-/** How a setting's value is chosen, and what it may be. */
+/** How a setting's value is chosen, and its possible values. */
 export type SettingKind =
   | { kind: "choice"; choices: Readonly<Record<string, string>> }
   | { kind: "yes-no" }
@@ -12,7 +12,7 @@ export type SettingKind =
   /** Address of a picture. */
   | { kind: "picture" };
 
-/** One setting: what the designer reads, what it is until it is changed, and whether each band can have its own. */
+/** A setting: its label, its default, and whether it differs by band. */
 export type SettingDefinition = SettingKind & {
   label: string;
   /** Its effect, in a few words. */
@@ -21,7 +21,7 @@ export type SettingDefinition = SettingKind & {
   banded: boolean;
 };
 
-/** The words for a setting, beside its default and whether it is banded, which its name tells. */
+/** A setting's words, without its default and banding, which are looked up by name. */
 type Said = SettingKind & { label: string; about: string };
 
 const choice = <T extends string>(label: string, about: string, choices: Record<T, string>): Said => ({
@@ -199,7 +199,7 @@ const said: { readonly [K in SettingName]: Said } = {
   },
 };
 
-/** The words for a setting in the table of the panel. A display says which settings it supports. */
+/** The definition of a facet's setting. A display lists the settings it supports. */
 export const settingDefinition = (name: SettingName): SettingDefinition => ({
   ...said[name],
   fallback: defaultOf(name),

@@ -1,47 +1,45 @@
 import { type Band, type Banded, resolve } from "./band.ts";
 
-/** A fact of a setting: what it is until the designer changes it, what it may be, and whether each band can have its own. */
+/** A setting's default, possible values, and whether it differs by band. */
 export interface Fact<T> {
   fallback: T;
-  /** The possible values, where there are only a few. */
+  /** The possible values, if there are only a few. */
   of?: readonly T[];
   banded: boolean;
 }
 
-/** A setting of any value of a type. */
+/** A setting with any value of a type. */
 export const is = <T>(fallback: T): Fact<T> => ({ fallback, banded: false });
-/** A setting that is one of a few. */
+/** A setting with one of a few values. */
 export const choiceOfNames = <const T extends readonly string[]>(of: T, fallback: T[number]): Fact<T[number]> => ({
   fallback,
   of,
   banded: false,
 });
-/** A setting that each band can have for itself. */
+/** A setting that differs by band. */
 export const byBand = <T>(fact: Fact<T>): Fact<T> => ({ ...fact, banded: true });
 
 type Facts = Readonly<Record<string, Fact<never> | Fact<unknown>>>;
 
-/** All settings of a table, as they are on one band. */
+/** All settings of a table on one band. */
 export type ValuesOf<F> = { [K in keyof F]: F[K] extends Fact<infer T> ? T : never };
 
-/**
- * The settings that are not at their default. One that can differ by band is listed for each band that it is set on.
- */
+/** Settings that differ from their default. One that differs by band is given for each band with a value. */
 export type SparseOf<F> = { [K in keyof F]?: Banded<ValuesOf<F>[K]> | ValuesOf<F>[K] | undefined };
 
-/** Questions about a table of settings; written once for all tables. */
+/** Functions on a table of settings, shared by all tables. */
 export interface SettingTable<F extends Facts> {
-  /** In the order in which they are shown. */
+  /** In display order. */
   names: readonly (keyof F & string)[];
   isBanded(name: keyof F): boolean;
   fallbackOf<K extends keyof F>(name: K): ValuesOf<F>[K];
-  /** The setting that holds on a band. */
+  /** The setting on a band. */
   on<K extends keyof F>(values: SparseOf<F>, name: K, band: Band): ValuesOf<F>[K];
-  /** A setting as it is on every band, at its default where it is not set. */
+  /** A setting with its value on every band, the default if not set. */
   banded<K extends keyof F>(values: SparseOf<F>, name: K): Banded<ValuesOf<F>[K]>;
-  /** All settings as they are on a band. */
+  /** All settings on a band. */
   allOn(values: SparseOf<F>, band: Band): ValuesOf<F>;
-  /** The settings with one changed; one that is at its default again is left out. */
+  /** The settings with one changed; values equal to the default are removed. */
   with<K extends keyof F>(
     values: SparseOf<F>,
     name: K,
@@ -49,7 +47,7 @@ export interface SettingTable<F extends Facts> {
   ): SparseOf<F>;
 }
 
-/** A table of settings over their facts. */
+/** Functions on a table of settings with these facts. */
 export function settingTable<F extends Facts>(facts: F): SettingTable<F> {
   const names = Object.keys(facts) as (keyof F & string)[];
   const isBanded = (name: keyof F) => facts[name]?.banded === true;

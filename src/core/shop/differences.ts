@@ -2,7 +2,7 @@ import { differing, quoted, same } from "../document/differences.ts";
 import type { ShopDocument } from "./shop-schema.ts";
 import { siteOf } from "./site.ts";
 
-/** Lists the changes of a shop's settings. @param nameOf a field as shoppers read it */
+/** Lists the changes of a shop's settings. @param nameOf the label of a field for shoppers */
 export function* settingDifferences(
   before: ShopDocument,
   after: ShopDocument,

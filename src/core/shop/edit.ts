@@ -3,17 +3,17 @@ import type { BandLimits } from "../settings/band.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
 import { defaultSite, siteOf } from "./site.ts";
 
-/** One step over what holds for a whole shop. */
+/** One undoable step over a shop's settings. */
 export type ShopEdit = Edit<ShopDocument>;
 
 const isSame = (a: Site, b: Site): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** Least px between the two limits, and the ends of the ruler. */
+/** Minimum distance in px between the two limits, and from the ends of the ruler. */
 const apart = 100;
 const least = 320;
 const most = 1600;
 
-/** Moves the band limits. They keep 100 px between them and stay on the ruler. */
+/** Moves the band limits, keeping their minimum distance and staying on the ruler. */
 export const setLimits = (limits: BandLimits): ShopEdit => ({
   words: "Move a band limit",
   change: (shop) => {
@@ -22,7 +22,7 @@ export const setLimits = (limits: BandLimits): ShopEdit => ({
   },
 });
 
-/** Says how panels stand on the shop's own site. What is as usual is left out. */
+/** Changes the settings of the shop's own site. Defaults are left out. */
 export const setSite = (changes: Partial<Site>): ShopEdit => ({
   words: "Set where the handoff is used",
   change: (shop) => {
@@ -32,7 +32,7 @@ export const setSite = (changes: Partial<Site>): ShopEdit => ({
   },
 });
 
-/** The languages that labels are given in beside the shop's own. */
+/** Sets the languages of labels besides the shop's own. */
 export const setLanguages = (languages: readonly string[]): ShopEdit => ({
   words: languages.length === 0 ? "One language only" : `Languages: ${languages.join(", ")}`,
   change: (shop) => {

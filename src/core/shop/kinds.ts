@@ -6,7 +6,7 @@ import { panelKind } from "../panel/kind.ts";
 import { swatchesKind } from "../swatch/kind.ts";
 import { shopKind } from "./kind.ts";
 
-/** Every kind of document that a shop has. A new one is a line here, and has everything else by its definition. */
+/** Every kind of document in a shop. A new kind is a line here; everything else follows from its definition. */
 export const kinds = {
   shop: shopKind,
   panel: panelKind,

@@ -1,9 +1,9 @@
-/** Language tags as somebody types them, or why they are none. */
+/** Language tags typed by somebody, or why they are invalid. */
 export type TypedLanguages = { tags: string[] } | { fault: string };
 
 /**
- * Reads BCP 47 tags parted by spaces or commas, each once and in its usual form. A tag of a language that CLDR has no
- * name for is none, so that “german” is told and not taken.
+ * Reads BCP 47 tags separated by spaces or commas, each once and in canonical form. A tag for which CLDR has no name
+ * is rejected, so that “german” is reported.
  */
 export function readLanguages(text: string): TypedLanguages {
   const typed = text.split(/[\s,;]+/).filter((tag) => tag !== "");

@@ -1,25 +1,25 @@
-/** Addresses of a shop's pictures within its documents: in a member of their own, in markup or in CSS. */
+/** Addresses of a shop's pictures in its documents: in members of their own, in markup or in CSS. */
 
-/** A picture of any shop at its place in addresses; the group is its name, which is its content's hash and its kind. */
+/** The address of any shop's picture; the group is its name, the hash of its content and its type. */
 const anyShop = /\/pictures\/[\p{L}\p{N}_%-]+\/([0-9a-f]{64}\.(?:svg|png|jpg|webp))/gu;
 
-/** Where a picture is, by its name. */
+/** The address of a picture, by its name. */
 type PicturePlace = (picture: string) => string;
 
-/** Pictures of a shop at its place in addresses. */
+/** Addresses of a shop's pictures, by its slug. */
 export const shopPictures =
   (slug: string): PicturePlace =>
   (picture) =>
     `/pictures/${slug}/${picture}`;
 
-/** Pictures where the shop is not in addresses, as in a folder or an edition. */
+/** Addresses of pictures in a folder or an edition, which don't contain the shop's slug. */
 export const ownPictures = shopPictures("shop");
 
-/** A document with its pictures elsewhere; what has none stays the same object. */
+/** A document with its pictures at other addresses; the same object if it has none. */
 export const withPicturesAt = <D>(document: D, to: PicturePlace): D =>
   mapTexts(document, (text) => text.replaceAll(anyShop, (_, picture: string) => to(picture))) as D;
 
-/** A document with all pictures of a folder in a different one. @param from address of the folder, with its slash */
+/** A document with all pictures of one folder moved to another. @param from address of the folder, with its slash */
 export const withPictureFolder = <D>(document: D, from: string, to: string): D =>
   mapTexts(document, (text) => text.replaceAll(from, to)) as D;
 

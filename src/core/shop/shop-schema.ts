@@ -4,7 +4,7 @@ import { exact, listOf, record, someText, text, wholeIn } from "../document/sche
 /** Version of the format of a shop's own settings that this code writes. */
 export const shopFormat = 1;
 
-/** Ends that band limits lie between, in CSS px. */
+/** Limits of the band limits, in CSS px. */
 export const minLimit = 200;
 /** The upper of these ends. */
 export const maxLimit = 4000;
@@ -29,25 +29,25 @@ export function isLanguage(tag: string): boolean {
   }
 }
 
-/** How a shop's panels stand on the site that they are handed to. */
+/** The settings of the site that receives the panels. */
 const site = exact({
-  /** Where the handed files are, as pages of the site name it; it ends with a slash. */
+  /** Place of the handoff's files, as the site's pages refer to it; ends with a slash. */
   at: someText(500),
-  /** Where products are: `{id}` and `{variant}` stand for a product's id and the number of its matching variant, from 1. */
-  link: someText(500),
-  /** The address that panels send choices to, where they do not find products on their own page; empty for none. */
-  action: text(500),
   /**
-   * The names of fields in the site's queries by key, and of `q`, `sort` and `page`, where they differ from their
-   * own.
+   * Address of products: `{id}` and `{variant}` are replaced by a product's id and the number of its matching variant,
+   * from 1.
    */
+  link: someText(500),
+  /** The address to which panels send choices instead of filtering their own page; empty for none. */
+  action: text(500),
+  /** The names of fields in the site's queries by key, and of `q`, `sort` and `page`, where they differ. */
   names: record(someText(100)),
 });
 
 /** The settings of a whole shop. */
 export const shopSchema = exact({
   format: number<typeof shopFormat>().strict().oneOf([shopFormat]).required(),
-  /** The page widths in CSS px from which the medium and the wide band hold; below medium is slim. */
+  /** Minimum page widths of the medium and the wide band, in CSS px; below medium is slim. */
   limits: exact({
     medium: wholeIn(minLimit, maxLimit).required(),
     wide: wholeIn(minLimit, maxLimit).required(),
@@ -56,11 +56,11 @@ export const shopSchema = exact({
     ({ path }) => `${path}.wide must be greater than ${path}.medium`,
     ({ medium, wide }) => wide > medium,
   ),
-  /** Languages that labels are given in beside the shop's own. */
+  /** Languages of labels besides the shop's own. */
   languages: listOf(language(), 20),
-  /** The look of the shop's pages, and of panels that have none of their own; absent if it is the usual one. */
+  /** The look of the shop's pages, and of panels without their own; absent for the default one. */
   look: someText(200).optional(),
-  /** Absent where everything is as usual. */
+  /** Absent if all defaults apply. */
   site: site.optional().default(undefined),
 });
 

@@ -2,16 +2,13 @@ import { nameIn, namesOf } from "../page/browse-state/address.ts";
 import { isRelativePlace, isSafeAddress } from "../sanitize/safe-address.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
 
-/** How panels stand on a site until the designer says otherwise. */
+/** The default site settings. */
 export const defaultSite: Site = { at: "/trellis/", link: "/products/{id}?variant={variant}", action: "", names: {} };
 
-/** How a shop's panels stand on its site. */
+/** The settings of a shop's site. */
 export const siteOf = ({ site }: Pick<ShopDocument, "site">): Site => site ?? defaultSite;
 
-/**
- * The error in the settings of a site, in a sentence; undefined if there is none.
- * @param keys of the panels' fields
- */
+/** The fault in a site's settings, in a sentence; undefined if there is none. @param keys of the panels' fields */
 export function siteFault({ at, link, action, names }: Site, keys: Iterable<string>): string | undefined {
   if (!at.endsWith("/") || !(isSafeAddress(at) || isRelativePlace(at)))
     return `The files can’t be at “${at}”. Use a path like /trellis/, ./trellis/ or https://files.example/trellis/, with a slash at its end.`;

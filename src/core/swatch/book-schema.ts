@@ -4,7 +4,7 @@ import { exact, listOf, numberIn, oneOf, record } from "../document/schema.ts";
 /** Version of the swatch book's format that this code writes. */
 export const bookFormat = 1;
 
-/** Where a value's swatch can come from. `text` is its name in a tile, and always the last resort. */
+/** Possible sources of a value's swatch. `text` is its name in a tile, the last resort. */
 export const sources = ["picture", "colour", "name", "photos", "text"] as const;
 
 /** How several colours are drawn. */
@@ -19,7 +19,7 @@ const colours = () => listOf(colour, 4).min(1);
 /** Pictures are in the shop's own store, so that none can be put in from elsewhere. */
 export const picturePath = /^\/pictures\/[\p{L}\p{N}-]{1,100}\/[0-9a-f]{64}\.(?:svg|png|webp|jpg)$/u;
 
-/** The designer's swatch of a value. Absent members are open to guesses. */
+/** The designer's swatch of a value. Absent members are guessed. */
 const entry = exact({
   /** One to four, as `#rrggbb`. */
   colours: colours().optional().default(undefined),
@@ -33,24 +33,24 @@ const entry = exact({
   alt: string().strict().max(200).optional(),
 });
 
-/** Colours that were found in the pictures of the products that state a value. */
+/** Colours found in the pictures of the products with a value. */
 const photoGuess = exact({
   colours: colours(),
-  /** Pictures in which the first colour was found, and pictures looked at. */
+  /** Number of pictures with the first colour, and of all examined pictures. */
   agree: number().strict().integer().min(0).required(),
   of: number().strict().integer().min(0).required(),
 });
 
-/** The shop's colours and pictures of values, for all panels. */
+/** The shop's swatches of values, for all panels. */
 export const bookSchema = exact({
   format: number<typeof bookFormat>().strict().oneOf([bookFormat]).required(),
-  /** Value identity → what holds for it in whichever field it stands. */
+  /** Value identity → its swatch in every field. */
   shared: record(entry),
-  /** By field key, what holds in that field only. */
+  /** By field key, swatches for that field only. */
   own: record(record(entry)),
-  /** By field key, what was found in product pictures. */
+  /** By field key, colours found in product pictures. */
   photos: record(record(photoGuess)),
-  /** By field key, the order of fallback where it is not the usual one. */
+  /** By field key, the order of sources if it isn't the default. */
   order: record(listOf(oneOf(sources), sources.length)),
   /** Colour difference (CIEDE2000) below which two swatches count as too close. */
   limit: numberIn(0, 50).required(),

@@ -3,7 +3,7 @@ import survey from "color-name-lists/dist/colorlists.json" with { type: "json" }
 import { colorsNamed, formatHex, parse } from "culori";
 import { tradeColours } from "./plain-names.ts";
 
-/** Where a name is from, and how far it is to be trusted. */
+/** The source of a name, and the confidence in it. */
 export interface NamedColour {
   hex: string;
   name: string;
@@ -11,7 +11,7 @@ export interface NamedColour {
   confidence: number;
 }
 
-/** A name as it is looked up: case, accents, spaces and hyphens folded away. */
+/** A name for lookup, without case, accents, spaces and hyphens. */
 export const nameKey = (text: string): string =>
   text
     .normalize("NFD")
@@ -20,7 +20,7 @@ export const nameKey = (text: string): string =>
     .replaceAll("grey", "gray")
     .replace(/[^\p{L}\p{N}]+/gu, "");
 
-/** Languages of which there is a list of the names that people give to colours, beside lists of named shades. */
+/** Languages with a list of popular colour names, besides lists of named shades. */
 const languages = [
   "german",
   "dutch",
@@ -38,18 +38,18 @@ const languages = [
 ];
 const nuances = ["german", "french", "spanish", "hindi"];
 
-/** The survey's lists by name, each of names with their colours. */
+/** The survey's lists by language, each of names with their colours. */
 export type ColourLists = Readonly<Record<string, readonly { name: string; hex: string }[]>>;
 
-/** Of a name that a standard defines. Nothing that is guessed is certain: a shop's violet may be another. */
+/** Confidence in a name defined by a standard. Nothing guessed is certain: a shop's violet may be another. */
 export const standardConfidence = 0.97;
 
 let known: Map<string, NamedColour> | undefined;
 
 /**
- * All colour names that are known, by {@link nameKey}; the first list that has a name counts. Sources: CSS
- * Color Module Level 4; the open lists of the packages color-name-lists (a survey of English names, and
- * of thirteen other languages) and color-name-list.
+ * All known colour names, by {@link nameKey}; the first list with a name counts. Sources: CSS Color Module Level 4;
+ * the open lists of the packages color-name-lists (a survey of English names, and of thirteen other languages) and
+ * color-name-list.
  */
 export function colourNames(): ReadonlyMap<string, NamedColour> {
   if (known) return known;

@@ -1,7 +1,7 @@
 import { differing, shortenedList } from "../document/differences.ts";
 import type { SwatchDocument } from "./book-schema.ts";
 
-/** Lists the changes of a swatch book. @param nameOf a field as shoppers read it */
+/** Lists the changes of a swatch book. @param nameOf the label of a field for shoppers */
 export function* swatchDifferences(
   was: SwatchDocument,
   is: SwatchDocument,

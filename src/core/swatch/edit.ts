@@ -9,7 +9,7 @@ import {
   sources,
 } from "./book-schema.ts";
 
-/** One step over a swatch book. */
+/** One undoable step over a swatch book. */
 export type SwatchEdit = Edit<SwatchDocument>;
 
 /** One value of one field. */
@@ -19,7 +19,7 @@ export interface ValueName {
   label: string;
 }
 
-/** Changes a value's entry: its own in its field where it has one, the shared one otherwise. An empty entry is taken out. */
+/** Changes a value's entry: the field's own if it has one, otherwise the shared one. An empty entry is removed. */
 const setEntry = (
   words: string,
   { field, id }: ValueName,
@@ -33,7 +33,7 @@ const setEntry = (
   },
 });
 
-/** Gives a value up to four colours; none leaves it to guesses again. */
+/** Sets up to four colours for a value; none restores the guess. */
 export const setColours = (value: ValueName, colours: readonly string[]): SwatchEdit =>
   setEntry(
     colours.length === 0 ? `${value.label}: no colour` : `${value.label}: ${colours.join(", ")}`,
@@ -41,11 +41,11 @@ export const setColours = (value: ValueName, colours: readonly string[]): Swatch
     ({ colours: _old, ...entry }) => (colours.length === 0 ? entry : { ...entry, colours: colours.slice(0, 4) }),
   );
 
-/** How several colours of a value are drawn. */
+/** Sets how several colours of a value are drawn. */
 export const setDrawing = (value: ValueName, drawing: Drawing): SwatchEdit =>
   setEntry(`${value.label}: shown as ${drawing}`, value, (entry) => ({ ...entry, drawing }));
 
-/** The picture of a value; undefined takes it away. */
+/** Sets the picture of a value; undefined removes it. */
 export const setPicture = (value: ValueName, picture: string | undefined): SwatchEdit =>
   setEntry(
     picture ? `${value.label}: a picture` : `${value.label}: no picture`,
@@ -53,13 +53,13 @@ export const setPicture = (value: ValueName, picture: string | undefined): Swatc
     ({ picture: _old, ...entry }) => (picture ? { ...entry, picture } : entry),
   );
 
-/** The alternative text of a value; an empty text leaves its name. */
+/** Sets the alternative text of a value; an empty text restores its name. */
 export const setAlt = (value: ValueName, alt: string): SwatchEdit =>
   setEntry(`${value.label}: alternative text`, value, ({ alt: _old, ...entry }) =>
     alt.trim() ? { ...entry, alt: alt.trim().slice(0, 200) } : entry,
   );
 
-/** Lets a value differ in this field from what it is elsewhere, or share again. */
+/** Gives a value its own entry in this field, or shares the entry again. */
 export const setShared = ({ field, id, label }: ValueName, shared: boolean): SwatchEdit => ({
   words: shared ? `${label}: the same in every field` : `${label}: different in this field`,
   change: (book) => {
@@ -73,7 +73,7 @@ export const setShared = ({ field, id, label }: ValueName, shared: boolean): Swa
   },
 });
 
-/** Gives several values their colours in one step. */
+/** Sets the colours of several values in one step. */
 export const setMany = (
   values: readonly { value: ValueName; colours: readonly string[] }[],
   words: string,
@@ -84,7 +84,7 @@ export const setMany = (
   },
 });
 
-/** Gives several values all that a list says of them. `own` says whether it holds in this field only; undefined leaves that. */
+/** Sets several values from a list. `own` says whether it applies to this field only; undefined keeps that. */
 export const setWhole = (
   given: readonly { value: ValueName; entry: SwatchEntry; own: boolean | undefined }[],
   words: string,
@@ -98,13 +98,13 @@ export const setWhole = (
   },
 });
 
-/** Keeps what was found in product pictures. */
+/** Stores colours found in product pictures. */
 export const setPhotos = (field: string, photos: Readonly<Record<string, PhotoGuess>>, words: string): SwatchEdit => ({
   words,
   change: (book) => put(book.photos, field, { ...photos }),
 });
 
-/** The colour difference below which two swatches count as alike. */
+/** Sets the colour difference below which two swatches count as too similar. */
 export const setLimit = (limit: number): SwatchEdit => ({
   words: `Too close is below ${limit}`,
   change: (book) => {
@@ -112,20 +112,20 @@ export const setLimit = (limit: number): SwatchEdit => ({
   },
 });
 
-/** The order of fallback of a field; the usual one is left out. */
+/** Sets a field's order of sources; the default is left out. */
 export const setOrder = (field: string, order: readonly Source[], name: string): SwatchEdit => ({
   words: `${name}: ${order.join(", then ")}`,
   change: (book) => put(book.order, field, order.join() === sources.join() ? undefined : [...order]),
 });
 
-/** A drawing alone says nothing without colours to draw. */
+/** A drawing without colours is removed. */
 function tidy(entry: SwatchEntry): SwatchEntry | undefined {
   const { drawing, ...rest } = entry;
   const kept = drawing === "stripes" ? entry : rest;
   return Object.keys(kept).length === 0 ? undefined : kept;
 }
 
-/** Sets or takes out a member; the one name that no plain object can hold is skipped. */
+/** Sets or removes a member; ignores the one name that a plain object cannot hold. */
 function put<T>(entries: Record<string, T>, id: string, entry: T | undefined): void {
   if (id === "__proto__") return;
   if (entry === undefined) delete entries[id];

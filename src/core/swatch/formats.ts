@@ -3,27 +3,32 @@ import Papa from "papaparse";
 import { identity } from "../catalogue/identity.ts";
 import type { Drawing, SwatchEntry } from "./book-schema.ts";
 
-/** One line of a list of swatches: a value's name and what it is given. */
+/** One line of a list of swatches: a value's name and its swatch. */
 export interface SwatchLine {
-  /** Key of the field; absent for whichever field has the value. */
+  /** Key of the field; absent for any field with the value. */
   field?: string;
   name: string;
   entry: SwatchEntry;
-  /** Given for this field only, or for every field that has the value; or guessed, by the name or by pictures. Default: given */
+  /**
+   * Given for this field only, or for every field with the value; or guessed, from the name or from pictures. Default:
+   * given
+   */
   from?: LineSource;
 }
 
 export const lineSources = ["own", "shared", "name", "photos"] as const;
 export type LineSource = (typeof lineSources)[number];
 
-/** A line that could not be taken, and why. */
+/** A line that could not be read, and why. */
 export interface LineProblem {
   row: number;
   text: string;
   message: string;
 }
 
-/** Any CSS colour as `#rrggbb`; undefined if it is none. Source: CSS Color Module Level 4, as culori reads it. */
+/**
+ * Any CSS colour as `#rrggbb`; undefined for other texts. Source: CSS Color Module Level 4, as implemented by culori.
+ */
 export function readColour(text: string): string | undefined {
   const colour = parse(text.trim());
   if (!colour) return undefined;
@@ -32,7 +37,10 @@ export function readColour(text: string): string | undefined {
   return formatHex(colour);
 }
 
-/** Writes swatches as CSV: field, value, up to four colours, drawing, picture, alternative text, and whether that is given or guessed. */
+/**
+ * Writes swatches as CSV: field, value, up to four colours, drawing, picture, alternative text, and whether it is
+ * given or guessed.
+ */
 export const writeSwatchCsv = (lines: readonly SwatchLine[]): string =>
   `${Papa.unparse([
     ["field", "value", "colours", "drawing", "picture", "alt", "from"],
@@ -50,8 +58,9 @@ export const writeSwatchCsv = (lines: readonly SwatchLine[]): string =>
 const header = /^(?:field|value|name)$/i;
 
 /**
- * Reads swatches from CSV with a header as {@link writeSwatchCsv} writes it, or from lines of a name and its
- * colours, in any separator, a colon or a space among them. Colours are any that CSS knows, several parted by spaces, slashes or commas.
+ * Reads swatches from CSV with the header of {@link writeSwatchCsv}, or from lines of a name and its colours,
+ * separated by any separator, a colon or a space. Colours are any CSS colours, several separated by spaces, slashes or
+ * commas.
  */
 export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: LineProblem[] } {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimitersToGuess: [",", "\t", ";"] });
@@ -85,7 +94,7 @@ export function readSwatchCsv(text: string): { lines: SwatchLine[]; problems: Li
   return { lines, problems };
 }
 
-/** A name and the colours behind it; a line of one cell is split at a colon, or where the first colour begins. */
+/** A name and its colours; a single cell is split at a colon, or before the first colour. */
 function inOneCell(cells: readonly string[]): [name: string, given: string] {
   const [first = "", ...others] = cells;
   if (others.join("").trim() !== "") return [first.trim().replace(/[:=]$/, "").trim(), others.join(",").trim()];
@@ -101,7 +110,7 @@ function faultOf(name: string, given: string, colours: string[] | undefined): st
   return colours.length > 4 ? "A value has at most four colours. Remove some." : undefined;
 }
 
-/** Several colours of one cell; undefined if one of them is none. A whole CSS function counts as one. */
+/** The colours in one cell; undefined if one of them is invalid. A whole CSS function is one colour. */
 function splitColours(text: string): string[] | undefined {
   if (text === "") return [];
   const whole = readColour(text);
@@ -130,7 +139,8 @@ export function writeTokens(lines: readonly SwatchLine[]): Token {
 }
 
 /**
- * Reads design tokens back: groups of fields, in them a token or a numbered group a value. Anything else is skipped.
+ * Reads design tokens: groups are fields, and a token or a numbered group in them is a value. Anything else is
+ * skipped.
  */
 export function readTokens(root: unknown): SwatchLine[] {
   if (!isGroup(root)) return [];

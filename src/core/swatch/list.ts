@@ -9,7 +9,7 @@ import { type LineProblem, readSwatchCsv, type SwatchLine, writeSwatchCsv } from
 import type { NameGuess } from "./name-guess.ts";
 import { swatchViewOf } from "./view.ts";
 
-/** Every value that has a swatch: what the designer gave it, and else what is guessed, each marked as what it is. */
+/** Every value with a swatch: given by the designer, or guessed, marked accordingly. */
 export function linesOfBook(
   book: SwatchDocument,
   fields: readonly { key: string; options: readonly Option[] }[],
@@ -28,14 +28,14 @@ export function linesOfBook(
   );
 }
 
-/** The effect of a list of swatches on a field's values, and the names in it that no value has. */
+/** The effect of a list of swatches on a field's values, and its names that no value has. */
 export function takeLines(
   lines: readonly SwatchLine[],
   field: { key: string; name: string },
   values: readonly ValueName[],
 ): { edit: SwatchEdit | undefined; taken: number; unknown: string[] } {
   const byId = new Map(values.map((value) => [value.id, value]));
-  // A guess stays a guess: the same one is there already, or a better one.
+  // A guess remains a guess: skips it if the same or a better one exists already.
   const fitting = lines.filter(
     ({ field: of, from }) =>
       from !== "name" &&
@@ -55,13 +55,16 @@ export function takeLines(
 
 const listName = "swatches.csv";
 const folder = "pictures/";
-/** All files of a zip have this time, so that the same book is the same zip. It is the first that a zip can say. */
+/**
+ * All files in a zip have the same time, so that the same book gives the same bytes: the earliest time a zip can
+ * express.
+ */
 const mtime = new Date(1980, 0, 1);
-/** Most files and bytes that are unpacked of a zip. */
+/** Maximum number and total size of files in a zip. */
 const mostFiles = 5000;
 const mostBytes = 256 * 1024 * 1024;
 
-/** A book with its pictures as one file: the list names each by its file. @param pictures by their addresses */
+/** A book and its pictures as one file; the list names each picture's file. @param pictures by address */
 export function zipLines(lines: readonly SwatchLine[], pictures: ReadonlyMap<string, Uint8Array>): Uint8Array {
   const files: Record<string, Uint8Array> = {};
   const named = lines.map((line): SwatchLine => {
@@ -75,11 +78,11 @@ export function zipLines(lines: readonly SwatchLine[], pictures: ReadonlyMap<str
   return zipSync({ [listName]: new TextEncoder().encode(writeSwatchCsv(named)), ...files }, { mtime, level: 6 });
 }
 
-/** The list and the pictures of a zip. @throws ZipFault, RangeError if there is no list in it */
+/** The list and the pictures in a zip. @throws ZipFault, RangeError if it contains no list */
 export function unzipLines(bytes: Uint8Array): {
   lines: SwatchLine[];
   problems: LineProblem[];
-  /** By the names that the list calls them. */
+  /** By their names in the list. */
   pictures: Map<string, Uint8Array>;
 } {
   const isOurs = (name: string) =>
@@ -97,7 +100,7 @@ export function unzipLines(bytes: Uint8Array): {
   };
 }
 
-/** A file name for a value that no other has. */
+/** An unused file name for a value. */
 function freeName(files: Readonly<Record<string, unknown>>, label: string, end: string): string {
   const plain = label.replaceAll(/[^\p{L}\p{N} _-]+/gu, "-").slice(0, 80) || "picture";
   for (let n = 1; ; n++) {

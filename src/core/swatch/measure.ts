@@ -21,13 +21,13 @@ export const deltaE: (a: Color | string, b: Color | string) => number = differen
 /** Contrast ratio. Source: WCAG 2.2, relative luminance and contrast ratio, from the package culori. */
 export const contrast = (a: string, b: string): number => wcagContrast(a, b);
 
-/** Ways to see colours: as most people do, and with each of the three deficiencies in full. */
+/** Ways to see colours: normal vision, and each of the three complete deficiencies. */
 export const visions = ["usual", "protan", "deutan", "tritan"] as const;
 export type Vision = (typeof visions)[number];
 
 /**
- * How a colour looks with a deficiency in full. Source: Machado, Oliveira and Fernandes (2009), the matrices of
- * the package culori. They hold for linear light; the package would put them on encoded bytes.
+ * The appearance of a colour with a complete deficiency. Source: Machado, Oliveira and Fernandes (2009), the matrices
+ * of the package culori. They apply to linear light; the package would apply them to encoded values.
  */
 const seen: Record<Vision, (colour: string) => string> = {
   usual: (colour) => colour,
@@ -47,8 +47,8 @@ function filterOf(filter: (colour: Rgb) => Rgb): (colour: string) => string {
 export const seenAs = (colour: string, vision: Vision): string => seen[vision](colour);
 
 /**
- * How far two swatches are apart: the colour difference of the pair of colours that differ most, in the
- * order of sectors that makes that least. Swatches of different numbers of colours are told apart by that.
+ * The difference of two swatches: the largest colour difference of their colours, paired in the order that makes it
+ * smallest. Swatches with different numbers of colours are always distinguishable.
  * @param difference of two colours. Default: {@link deltaE}
  */
 export function swatchDifference(
@@ -66,16 +66,19 @@ export function swatchDifference(
   return Math.min(...turns);
 }
 
-/** Two values whose swatches could be taken for each other. */
+/** Two values whose swatches could be confused. */
 export interface ClosePair {
   a: string;
   b: string;
-  /** The smallest difference, and the vision that it was found with: the usual one where that is too close already. */
+  /** The smallest difference, and the vision with which it occurs: normal vision if that is below the limit already. */
   difference: number;
   vision: Vision;
 }
 
-/** How far two swatches are apart: to usual eyes where that is below the limit, else to those that tell them apart least. */
+/**
+ * The difference of two swatches: for normal vision if that is below the limit, otherwise for the vision that
+ * distinguishes them least.
+ */
 export function smallestDifference(
   a: readonly string[],
   b: readonly string[],
@@ -89,7 +92,7 @@ export function smallestDifference(
     : visions.map(seen).reduce((least, one) => (one.difference < least.difference ? one : least), usual);
 }
 
-/** Pairs of swatches that are closer than the limit, the closest first; those close to usual eyes before the others. */
+/** Pairs of swatches below the limit, closest first; those too close for normal vision come before the others. */
 export function closePairs(
   swatches: readonly { id: string; colours: readonly string[] }[],
   limit: number,
@@ -106,13 +109,13 @@ export function closePairs(
   );
 }
 
-/** The contrast that what is needed to tell a control must have to its ground. Source: WCAG 2.2, success criterion 1.4.11. */
+/** Minimum contrast of a control with its background. Source: WCAG 2.2, success criterion 1.4.11. */
 export const lowestContrast = 3;
 
-/** The contrast that text must have to what lies under it. Source: WCAG 2.2, success criterion 1.4.3. */
+/** Minimum contrast of text with its background. Source: WCAG 2.2, success criterion 1.4.3. */
 export const lowestTextContrast = 4.5;
 
-/** Whether a swatch needs an outline to be seen on its ground. */
+/** Whether a swatch needs an outline to be visible on its background. */
 export const needsOutline = (colours: readonly string[], ground: string): boolean =>
   colours.some((colour) => contrast(colour, ground) < lowestContrast);
 
@@ -122,15 +125,15 @@ export function readableOn(colours: readonly string[]): "#000000" | "#ffffff" {
   return least("#000000") >= least("#ffffff") ? "#000000" : "#ffffff";
 }
 
-/** Orders of swatches that follow the eye. */
+/** Visual orders of swatches. */
 export const swatchOrders = ["name", "count", "hue", "lightness"] as const;
 export type SwatchOrder = (typeof swatchOrders)[number];
 
-/** Where a colour stands on the circle of hues, greys in front; in degrees of OKLCH. */
+/** Position of a colour on the hue circle, greys first; in degrees of OKLCH. */
 export function huePlace(colour: string): number {
   const { c = 0, h = 0 } = oklch(colour) ?? {};
   return c < 0.03 ? -1 : h;
 }
 
-/** Lightness of a colour from 0 to 100. Source: CIE L* as culori has it. */
+/** Lightness of a colour from 0 to 100. Source: CIE L*, from culori. */
 export const lightnessOf = (colour: string): number => oklch(colour)?.l ?? 0;

@@ -5,7 +5,7 @@ import { nearName } from "./near-names.ts";
 import { parting } from "./plain-names.ts";
 import { tradeGuess, trailingHue } from "./trade-guess.ts";
 
-/** The guess from a value's name: its colour, why, and how sure it is, from 0 to 1. */
+/** The guess from a value's name: its colour, the reason, and its confidence, from 0 to 1. */
 export interface NameGuess {
   colours: string[];
   confidence: number;
@@ -30,7 +30,7 @@ const filler = new Set([
 ]);
 
 /**
- * The effect of a modifier on lightness and chroma in OKLCH, as factors, and where lightness moves to. Common
+ * The effect of a modifier on lightness and chroma in OKLCH, as factors, and the lightness it tends towards. Common
  * practice, no source.
  */
 interface Shift {
@@ -73,7 +73,7 @@ const shifts: Record<string, Shift> = {
   burnt: { lightness: (l) => l * 0.82, chroma: 1 },
 };
 
-/** Guesses the colours of a value by its name; undefined if the name says nothing of a colour. */
+/** Guesses the colours of a value from its name; undefined if the name suggests none. */
 export function guessByName(name: string): NameGuess | undefined {
   const parts = spelling(name).split(parting).filter(Boolean).slice(0, 4);
   const guesses = parts.map(onePart);
@@ -108,11 +108,11 @@ function onePart(text: string): Single | undefined {
   if (words.length === 0) return undefined;
   const names = colourNames();
   const whole = names.get(nameKey(words.join("")));
-  // A standard's name is what it says, but for those that the trade uses for something else.
+  // A standard name is used as defined, unless the trade uses it for something else.
   if (whole && whole.confidence === standardConfidence && !otherwise.has(whole.name.toLowerCase())) return found(whole);
   const traded = byTrade(text);
   if (traded) return traded;
-  // A fancy name that is made of plain words is worth less than what the words say.
+  // A fancy name made of plain words counts less than the words themselves.
   if (whole && whole.confidence > 0.6) return found(whole);
   return modified(words) ?? (whole && found(whole)) ?? likeSpelling(words) ?? family(words);
 }
@@ -129,7 +129,7 @@ export const otherwise: ReadonlySet<string> = new Set([
   "navy",
 ]);
 
-/** The guess from the words of the trade, in any of six languages. */
+/** The guess from trade words in any of six languages. */
 function byTrade(text: string): Single | undefined {
   const guess = tradeGuess(text);
   if (!guess) return undefined;
@@ -141,7 +141,7 @@ function byTrade(text: string): Single | undefined {
   };
 }
 
-/** “Dark slate blue” is slate blue made darker; “yellowish brown” is brown with some yellow in it. */
+/** “Dark slate blue” is slate blue made darker; “yellowish brown” is brown mixed with some yellow. */
 function modified(words: readonly string[]): Single | undefined {
   if (words.length < 2) return undefined;
   const [first = "", ...rest] = words;
@@ -162,13 +162,13 @@ function modified(words: readonly string[]): Single | undefined {
   return { hex, confidence: base.confidence * 0.85, reason: `“${first}” of ${base.reason}` };
 }
 
-/** A name of several words that is known for certain, or one word. */
+/** A standard name of several words, or a single word. */
 function plain(words: readonly string[]): Single | undefined {
   const named = colourNames().get(nameKey(words.join("")));
   return named && named.confidence > 0.6 ? found(named) : undefined;
 }
 
-/** The colour that “reddish” or “bluish” speaks of. */
+/** The colour in “reddish” or “bluish”. */
 function tintOf(word: string): string | undefined {
   const stem = /^(.+?)(?:ish|y)$/.exec(word)?.[1];
   if (!stem) return undefined;
@@ -178,17 +178,17 @@ function tintOf(word: string): string | undefined {
   return base?.hex;
 }
 
-/** A letter too many, too few or other: only for words long enough, and names that are sure. */
+/** One letter added, left out or replaced: only for long words and confident names. */
 function likeSpelling(words: readonly string[]): Single | undefined {
   const key = nameKey(words.join(""));
   const near = key.length < 5 ? undefined : nearName(key);
   return near && { hex: near.hex, confidence: 0.5, reason: `spelt like “${near.name}”` };
 }
 
-/** “Flame red” is some red: the last word names the family, in some languages the first. */
+/** “Flame red” is a kind of red: the last word names the family, in some languages the first. */
 function family(words: readonly string[]): Single | undefined {
   if (words.length < 2) {
-    // “Mohnrot” is some red, whatever else it says.
+    // “Mohnrot” is a kind of red, whatever the rest means.
     const hue = trailingHue(words[0] ?? "");
     return hue && { hex: hue.hex, confidence: 0.45, reason: `some ${hue.word}` };
   }

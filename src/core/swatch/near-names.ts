@@ -1,11 +1,11 @@
 import { distance } from "fastest-levenshtein";
 import { colourNames, type NamedColour } from "./colour-names.ts";
 
-/** From which confidence on a name is looked for behind another spelling. */
+/** Minimum confidence of names offered for another spelling. */
 const minConfidence = 0.9;
 
 interface NearNames {
-  /** Names by themselves and by what is left of each without one letter. */
+  /** Names by themselves and by each form without one letter. */
   parts: ReadonlyMap<string, readonly NearName[]>;
   /** Letters of the longest. */
   longest: number;
@@ -16,11 +16,11 @@ let index: NearNames | undefined;
 interface NearName {
   key: string;
   colour: NamedColour;
-  /** Its place among the names; the first that fits counts. */
+  /** Index of the name; the first match counts. */
   place: number;
 }
 
-/** A word and what is left of it without one of its letters. */
+/** A word and its forms without one letter. */
 function* withoutOne(word: string): Generator<string> {
   yield word;
   for (let at = 0; at < word.length; at++) yield word.slice(0, at) + word.slice(at + 1);
@@ -47,9 +47,9 @@ function nearNames(): NearNames {
 }
 
 /**
- * The first sure name that is one letter too many, too few or other away from a key. Two such words have themselves or
- * what is left of them without one letter in common, so only those are compared. Source: symmetric delete spelling
- * correction, common practice.
+ * The first confident name that differs from a key by one letter added, left out or replaced. Two such words share a
+ * form with at most one letter removed, so only those are compared. Source: symmetric delete spelling correction,
+ * common practice.
  */
 export function nearName(key: string): NamedColour | undefined {
   const { parts, longest } = nearNames();

@@ -7,7 +7,7 @@ export interface Pixels {
   height: number;
 }
 
-/** A colour that a picture holds much of, its place in OKLab, and its share of the picture's foreground. */
+/** A main colour of a picture, its position in OKLab, and its share of the foreground. */
 export interface Cluster {
   hex: string;
   lab: Lab;
@@ -15,14 +15,17 @@ export interface Cluster {
 }
 type Lab = readonly [number, number, number];
 
-/** Distances in OKLab: within one a picture's pixels are one colour; within the other, two pictures show the same. */
+/**
+ * Distances in OKLab: within the first, pixels of a picture are one colour; within the second, two pictures show the
+ * same colour.
+ */
 const sameInPicture = 0.045;
 const sameAcross = 0.035;
 const mostClusters = 12;
 
 /**
- * The main colours of a picture, its background left out: the colour that most of the border has, and what
- * differs from it no more than the border does within itself.
+ * The main colours of a picture without its background: the most frequent colour of the border, and colours that
+ * differ from it no more than the border varies itself.
  */
 export function mainColours({ data, width, height }: Pixels): Cluster[] {
   const counts = new Map<number, number>();
@@ -53,7 +56,7 @@ function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: numbe
   const list = [...border].map(([code, count]) => ({ lab: labOf(code), count }));
   const total = list.reduce((sum, { count }) => sum + count, 0);
   if (total === 0) return undefined;
-  // The commonest border colours are tried; a ground that none of them is near has no colour.
+  // Tries the most frequent border colours; a background far from all of them has no single colour.
   const tried = list.toSorted((a, b) => b.count - a.count).slice(0, 24);
   const weights = tried.map(({ lab }) =>
     list.reduce((sum, one) => sum + (apart(lab, one.lab) < sameInPicture / 2 ? one.count : 0), 0),
@@ -73,7 +76,10 @@ interface Counted {
   lab: Lab;
 }
 
-/** Gathers pixels around the most frequent colours. A colour that holds a good part of its cluster speaks for it, else its mean does. */
+/**
+ * Clusters pixels around the most frequent colours. A cluster is represented by a colour that makes up a good part of
+ * it, otherwise by its mean.
+ */
 function gather(colours: Counted[]): { hex: string; lab: Lab; count: number }[] {
   const seeds: { members: Counted[]; count: number; lab: Lab }[] = [];
   for (const one of coarse(colours)) {
@@ -94,7 +100,7 @@ function gather(colours: Counted[]): { hex: string; lab: Lab; count: number }[] 
     });
 }
 
-/** Colours put into small boxes first, the fullest in front, so that gathering stays quick for photographs. */
+/** Groups colours into coarse boxes first, fullest first, so that clustering stays fast for photographs. */
 function coarse(colours: readonly Counted[]): { members: Counted[]; count: number; lab: Lab }[] {
   const boxes = new Map<number, { members: Counted[]; count: number }>();
   for (const one of colours) {
@@ -110,13 +116,13 @@ function coarse(colours: readonly Counted[]): { members: Counted[]; count: numbe
     .map((box) => ({ ...box, lab: box.members.reduce((best, one) => (one.count > best.count ? one : best)).lab }));
 }
 
-/** A picture's main colours, and the values that its product states. */
+/** A picture's main colours, and the values of its product. */
 export interface LookedAt {
   clusters: readonly Cluster[];
   values: readonly string[];
 }
 
-/** The guess from pictures of a value. */
+/** The guess from a value's pictures. */
 export interface ValueColours {
   colours: string[];
   agree: number;
@@ -126,9 +132,9 @@ export interface ValueColours {
 const mostColours = 4;
 
 /**
- * The colours of each value: those that many of its pictures show and that pictures without it show less
- * often, so that leaves and tables that are on every picture speak for none.
- * @param wanted how many colours a value's name speaks of, where it does; one or two by what is found otherwise
+ * The colours of each value: those that many of its pictures show and other pictures show less often, so that leaves
+ * and tables in every picture are ignored.
+ * @param wanted number of colours suggested by a value's name, if any; otherwise one or two
  */
 export function valueColours(
   pictures: readonly LookedAt[],
@@ -146,7 +152,7 @@ export function valueColours(
   const result = new Map<string, ValueColours>();
   for (const [value, mine] of byValue) {
     const others = pictures.filter(({ values }) => !values.includes(value));
-    // A picture whose product states one value only speaks for it alone.
+    // A picture of a product with a single value says most about that value.
     const telling = mine.some(({ values }) => values.length === 1)
       ? mine.filter(({ values }) => values.length === 1)
       : mine;
@@ -176,7 +182,7 @@ export function valueColours(
   return result;
 }
 
-/** Clusters of several pictures that are one colour, with their mean share. */
+/** Merges clusters of several pictures that are the same colour, with their mean share. */
 function merge(pictures: readonly LookedAt[]): { cluster: Cluster; weight: number }[] {
   const merged: { cluster: Cluster; hexes: Map<string, number>; weight: number }[] = [];
   for (const { clusters } of pictures) {
@@ -201,15 +207,15 @@ function apart(a: Lab, b: Lab): number {
 }
 const hexOf = (code: number): string => `#${code.toString(16).padStart(6, "0")}`;
 
-/** sRGB bytes made linear. Source: IEC 61966-2-1. */
+/** Converts sRGB bytes to linear light. Source: IEC 61966-2-1. */
 const linear = Float64Array.from({ length: 256 }, (_, byte) => {
   const part = byte / 255;
   return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
 });
 
 /**
- * A 24-bit colour in OKLab. Written out, since a picture asks for thousands. Source: B. Ottosson (2020),
- * A perceptual color space for image processing; held against the package culori in a test.
+ * A 24-bit colour in OKLab. Our own code for speed: a picture needs thousands. Source: B. Ottosson (2020), A
+ * perceptual color space for image processing; checked against the package culori in a test.
  */
 export function labOf(code: number): Lab {
   const [r, g, b] = [linear[code >> 16] ?? 0, linear[(code >> 8) & 255] ?? 0, linear[code & 255] ?? 0];

@@ -1,7 +1,7 @@
 import { colorsNamed } from "culori";
 import { spelling } from "../catalogue/identity.ts";
 
-/** Names that shops use and the CSS list lacks; values are CSS colours. Common practice, no source. */
+/** Names used by shops that the CSS list lacks, with their CSS colours. Common practice, no source. */
 export const tradeColours: Record<string, string> = {
   cream: "#f6ecd2",
   burgundy: "#6d1a33",
@@ -21,12 +21,12 @@ export const tradeColours: Record<string, string> = {
   grey: "#808080",
 };
 
-/** Between the colours of a name that speaks of several. */
+/** Separators between the colours of a multicolour name. */
 export const parting = / ?(?:\/|&|\+|,|;|\bund\b|\band\b|\bwith\b|\bet\b|\by\b|\ben\b|\bmit\b) ?/i;
 
 /**
- * Whether a name speaks of colours in plain words: those of the CSS list and of the trade, each alone or at
- * the end. Quick and small, to tell which fields are about colours; what colour it is, {@link guessByName} says.
+ * Whether a name contains plain colour words: of the CSS list or the trade, alone or at the end. Small and fast, to
+ * detect colour fields; {@link guessByName} finds the actual colour.
  */
 export function namesColour(name: string): boolean {
   const parts = spelling(name).toLowerCase().split(parting).filter(Boolean);

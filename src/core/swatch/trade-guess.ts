@@ -1,16 +1,16 @@
 import { formatHex, interpolate, type Oklch, oklch } from "culori";
 import { connectives, hues, modifiers, things } from "./trade-words.ts";
 
-/** The meaning of the words of the trade: a base colour and its modifiers, in order. */
+/** The meaning of trade words: a base colour and its modifiers, in order. */
 export interface TradeGuess {
   hex: string;
-  /** Names of modifiers, as `name-guess` knows them. */
+  /** Names of modifiers defined in `name-guess`. */
   modifiers: string[];
-  /** The words that were understood, for the reason. */
+  /** The recognised words, for the reason. */
   said: string;
 }
 
-/** A word as it is looked up: case, accents and ß folded away. */
+/** A word for lookup, without case, accents and ß. */
 export const folded = (text: string): string =>
   text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase().replaceAll("ß", "ss");
 
@@ -20,14 +20,14 @@ interface Understood {
   modifiers: string[];
 }
 
-/** Letters that join the parts of a compound in German and Dutch. */
+/** Linking letters in German and Dutch compounds. */
 const joints = ["", "s", "n", "en", "e", "er", "-"];
 const shortestPart = 2;
 
 /**
- * Understands a name by the words of the trade in six languages: a thing (`Senf`), a plain colour (`verde`), a thing
- * or modifiers beside a plain colour (`vert bouteille`, `gris clair`), and compounds (`Moosgrün`, `donkerblauw`).
- * @returns undefined if any word of it is not understood
+ * Recognises trade words for colours in six languages: a thing (`Senf`), a plain colour (`verde`), a thing or
+ * modifiers beside a plain colour (`vert bouteille`, `gris clair`), and compounds (`Moosgrün`, `donkerblauw`).
+ * @returns undefined if any word is unknown
  */
 export function tradeGuess(name: string): TradeGuess | undefined {
   const words = folded(name)
@@ -41,7 +41,7 @@ export function tradeGuess(name: string): TradeGuess | undefined {
     const one = wordOf(word);
     if (!one) return undefined;
     understood.modifiers.push(...one.modifiers);
-    // Of two things the first speaks; two plain colours are one between them.
+    // Of two things the first counts; two plain colours are mixed.
     if (one.thing && !understood.thing) understood.thing = one.thing;
     if (one.hue) understood.hue = understood.hue ? between(understood.hue, one.hue) : one.hue;
   }
@@ -51,14 +51,14 @@ export function tradeGuess(name: string): TradeGuess | undefined {
 
 function wordOf(word: string): Understood | undefined {
   const [hue, thing, modifier] = [hues.get(word), things.get(word), modifiers.get(word)];
-  // A word that is both, such as “lila” or “rosa”, is the plain colour.
+  // A word that is both, such as “lila” or “rosa”, counts as the plain colour.
   if (hue) return { hue, modifiers: [] };
   if (modifier) return { modifiers: [modifier] };
   if (thing) return { thing, modifiers: [] };
   return compound(word);
 }
 
-/** A compound of which the last part is a plain colour or a thing, and the first a thing or a modifier. */
+/** A compound whose last part is a plain colour or a thing, and whose first is a thing or a modifier. */
 function compound(word: string): Understood | undefined {
   for (let at = shortestPart; at <= word.length - shortestPart; at++) {
     const last = word.slice(at);
@@ -66,7 +66,7 @@ function compound(word: string): Understood | undefined {
     if (!hue && !thing) continue;
     const first = partBefore(word.slice(0, at));
     if (!first) continue;
-    // “Blauwgrijs” lies between the two.
+    // “Blauwgrijs” is a mixture of the two.
     if (hue && first.hue) return { hue: between(first.hue, hue), modifiers: [] };
     return { ...(hue ? { hue } : { thing: thing as string }), ...first };
   }
@@ -86,7 +86,7 @@ function partBefore(text: string): Understood | undefined {
   return undefined;
 }
 
-/** Between what a thing looks like and the plain colour that it is said with. */
+/** A mixture of a thing's colour and the plain colour named with it. */
 function baseOf({ hue, thing }: Understood): string | undefined {
   if (!hue || !thing) return thing ?? hue;
   const [a, b] = [oklch(thing) as Oklch, oklch(hue) as Oklch];
@@ -98,7 +98,10 @@ function baseOf({ hue, thing }: Understood): string | undefined {
   return a.c > coloured && apart > otherHue ? hue : thing;
 }
 
-/** In OKLCH: lightness below which a colour is black, chroma below which it is a gray and above which its hue says something, and degrees from which on it is another hue. Common practice, no source. */
+/**
+ * In OKLCH: lightness below which a colour is black, chroma below which it is grey and above which its hue matters,
+ * and degrees from which hues differ. Common practice, no source.
+ */
 const black = 0.2;
 const gray = 0.02;
 const coloured = 0.05;
@@ -106,7 +109,7 @@ const otherHue = 75;
 
 const between = (one: string, other: string): string => formatHex(interpolate([one, other], "oklab")(0.5));
 
-/** The plain colour that a compound ends with, whatever stands in front. */
+/** The plain colour at the end of a compound, whatever precedes it. */
 export function trailingHue(word: string): { hex: string; word: string } | undefined {
   const text = folded(word);
   for (let at = shortestPart; at <= text.length - shortestPart - 1; at++) {

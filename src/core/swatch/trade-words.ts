@@ -1,13 +1,13 @@
 /**
- * Words of the trade for colours in English, German, French, Spanish, Italian and Dutch; accents and case are folded
- * away. Common practice, no source. Of one line all say the same.
+ * Trade words for colours in English, German, French, Spanish, Italian and Dutch, without accents and case. Common
+ * practice, no source. The words of one line mean the same.
  */
 type Words = Readonly<Record<string, string>>;
 
 const read = (lines: Words): ReadonlyMap<string, string> =>
   new Map(Object.entries(lines).flatMap(([said, words]) => words.split(" ").map((word) => [word, said] as const)));
 
-/** The plain colours, from which others are made by a word beside them. */
+/** The plain colours, which other words modify. */
 const hueLines: Words = {
   "#0b0b0b": "black schwarz schwarze schwarzer schwarzes noir noire negro negra nero nera zwart zwarte",
   "#ffffff": "white weiss weisse weisser weisses blanc blanche blanco blanca bianco bianca wit witte",
@@ -25,7 +25,7 @@ const hueLines: Words = {
   "#dccbaa": "beige beis",
 };
 
-/** Things whose colour everybody knows, alone or in front of or behind a plain colour: bottle green, bleu nuit, Senfgelb. */
+/** Things with a well-known colour, alone or beside a plain colour: bottle green, bleu nuit, Senfgelb. */
 const thingLines: Words = {
   // Greens
   "#5e6b34": "moss moos mousse musgo muschio mos",
@@ -121,7 +121,7 @@ const thingLines: Words = {
   "#b9babd": "pearl perl perle perla parel cement zement ciment cemento",
 };
 
-/** The effect of a word on the colour beside it; each is one of the shifts of modifiers. */
+/** The effect of a word on the colour beside it, by the name of its modifier. */
 const modifierLines: Words = {
   dark: "dark dunkel dunkle dunkler dunkles fonce foncee sombre oscuro oscura scuro scura donker donkere",
   deep: "deep tief tiefe profond profonde intenso intensa profondo diep diepe satt",
@@ -143,7 +143,7 @@ export const hues = read(hueLines);
 export const things = read(thingLines);
 export const modifiers = read(modifierLines);
 
-/** Words that join others and say nothing of a colour. */
+/** Connecting words without a colour. */
 export const connectives: ReadonlySet<string> = new Set(
   "de d du des della del dell di da en van het color colour farbe farben couleur colore kleur kleurig tono ton tint farbig".split(
     " ",

@@ -4,27 +4,27 @@ import type { Drawing, Source, SwatchDocument } from "./book-schema.ts";
 import { contrast, deltaE, lowestTextContrast, needsOutline, readableOn } from "./measure.ts";
 import type { NameGuess } from "./name-guess.ts";
 
-/** The swatch of a value. Without colours and picture it is its name in a tile. */
+/** The swatch of a value. Without colours and picture it shows its name in a tile. */
 export interface SwatchView {
   colours?: readonly string[];
   drawing?: Drawing;
   picture?: string;
   alt?: string;
-  /** It would vanish on its ground without an outline. */
+  /** It needs an outline to be visible on its background. */
   outline?: true;
-  /** Colour of a tick or a text on it that reads best. */
+  /** Colour of a tick or text on it with the best contrast. */
   mark?: "#000000" | "#ffffff";
-  /** No mark reads on all of its colours: a text on it needs a ground of its own. */
+  /** No mark is readable on all of its colours: a text on it needs its own background. */
   plate?: true;
 }
 
-/** Field key → value identity → what stands for it. Values whose name must do are left out. */
+/** Field key → value identity → its swatch. Values without one are left out. */
 export type SwatchBook = Readonly<Record<string, Readonly<Record<string, SwatchView>>>>;
 
-/** From which confidence on a name's guess is shown to shoppers by itself. */
+/** Minimum confidence of a guess from a name to be shown to shoppers. */
 export const minConfidence = 0.7;
 
-/** The swatch of a value and its source, by the field's order of colour sources. */
+/** The swatch of a value and its source, by the field's order of sources. */
 export function swatchViewOf(
   book: SwatchDocument,
   field: string,
@@ -47,12 +47,15 @@ export function swatchViewOf(
   return { source: "text", ...alt };
 }
 
-/** Pictures that must have been looked at, and the share of them that must agree, to be believed over a name; and how far apart the two must be. Common practice, no source. */
+/**
+ * Minimum number of pictures, minimum share that must agree, and minimum colour difference to overrule a name. Common
+ * practice, no source.
+ */
 const fewestPictures = 3;
 const nearlyAll = 0.8;
 const otherColour = 20;
 
-/** Whether the pictures of nearly all products show another colour than a value's name speaks of; they are believed then. */
+/** Whether the pictures of nearly all products contradict the colour in a value's name; then the pictures are used. */
 export function picturesAgainst(
   { colours }: Pick<NameGuess, "colours">,
   photos: SwatchDocument["photos"][string][string] | undefined,
@@ -75,7 +78,10 @@ function measured(
   };
 }
 
-/** The whole book as shoppers see it, for the options of some fields. @param ground that swatches stand on. Default: white */
+/**
+ * The whole book for shoppers, for the options of some fields.
+ * @param ground background of the swatches. Default: white
+ */
 export function resolveBook(
   book: SwatchDocument,
   fields: readonly { key: string; options: readonly Option[] }[],

@@ -1,6 +1,9 @@
 import type { Vision } from "./measure.ts";
 
-/** How colours look with each deficiency in full, in linear light, row by row, for filters of pictures and pages. Source: Machado, Oliveira and Fernandes (2009). */
+/**
+ * Matrices for each complete deficiency, in linear light, row by row, for filters on pictures and pages. Source:
+ * Machado, Oliveira and Fernandes (2009).
+ */
 export const visionMatrices: Readonly<Record<Exclude<Vision, "usual">, readonly number[]>> = {
   protan: [0.152286, 1.052583, -0.204868, 0.114503, 0.786281, 0.099216, -0.003882, -0.048116, 1.051998],
   deutan: [0.367322, 0.860646, -0.227968, 0.280085, 0.672501, 0.047413, -0.01182, 0.04294, 0.968881],

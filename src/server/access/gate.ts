@@ -12,11 +12,14 @@ import { LoginDelays, PasswordQueue, Sessions, sessionSeconds } from "./sessions
 
 const cookie = "zt-session";
 
-/** Paths that shoppers may see without signing in: published pages, their files, and the requests of these pages. */
+/** Paths that shoppers may see without signing in: published pages, their files, and their requests. */
 const open = /^\/(?:shop|edition|storefront|pictures|demo\/pictures)\//;
 const asked = /^\/api\/shops\/[^/]+\/(?:ask|data|suggest)$/;
 
-/** Whether a question is about an edition, which anybody may ask; one about the draft, or about nothing sound, is not. */
+/**
+ * Whether a request is about an edition, which anybody may read; requests about the draft, or invalid ones, are not
+ * public.
+ */
 function isPublic(c: Context): boolean {
   if (!asked.test(c.req.path)) return false;
   try {
@@ -27,20 +30,20 @@ function isPublic(c: Context): boolean {
 }
 
 export interface Gate {
-  /** Lets in who is signed in; everybody else sees what shoppers see. */
+  /** Lets signed-in people pass; everybody else sees only what shoppers see. */
   guard: MiddlewareHandler;
-  /** Where one signs in and out, and sets the password the first time. */
+  /** Routes to sign in and out, and to set the password the first time. */
   routes: Hono;
-  /** The secret in the address that sets the password the first time; it is shown in the terminal only. */
+  /** The secret in the address for setting the first password; shown in the terminal only. */
   firstKey: string;
 }
 
 export interface GateOptions {
-  /** Whether a proxy in front says in `X-Forwarded-For` where somebody comes from; anybody can say so without one. Not by default. */
+  /** A proxy sets `X-Forwarded-For`, which anybody could forge without one. Default: no. */
   behindProxy?: boolean;
 }
 
-/** A gate before the tool, for when it is open to a network. */
+/** Access control for a tool that is open to a network. */
 export function gate(password: Password, { behindProxy = false }: GateOptions = {}): Gate {
   const sessions = new Sessions();
   const tries = new LoginDelays();
@@ -127,13 +130,13 @@ export function gate(password: Password, { behindProxy = false }: GateOptions = 
   return { guard, routes, firstKey };
 }
 
-/** A path of this server, and never another site. */
+/** A path on this server, never another site. */
 const ownPath = (to: string): string => (/^\/(?![/\\])[^\s\\]*$/.test(to) ? to : "/");
 
 const isSecure = (url: string, forwarded: string | undefined): boolean =>
   url.startsWith("https:") || forwarded === "https";
 
-/** Where somebody comes from: what a proxy in front says last, else the address of the connection. */
+/** The client's address: the last one reported by a proxy, otherwise that of the connection. */
 function placeOf(forwarded: string | undefined, env: unknown): string {
   const last = forwarded?.split(",").at(-1)?.trim();
   if (last) return last;

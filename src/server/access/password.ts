@@ -24,11 +24,11 @@ const stored = exact({
 });
 type Stored = InferType<typeof stored>;
 
-/** The shortest password that is taken, in characters. Source: NIST SP 800-63B, section 5.1.1.1. */
+/** Minimum length of a password, in characters. Source: NIST SP 800-63B, section 5.1.1.1. */
 export const shortest = 8;
 const longest = 1000;
 
-/** Why a password is not taken; undefined if it is. */
+/** Why a password is rejected; undefined if it isn't. */
 export function passwordFault(password: string): string | undefined {
   if (password.length < shortest) return `Choose a password with at least ${shortest} characters.`;
   return password.length > longest ? `Choose a password with at most ${longest} characters.` : undefined;
@@ -41,7 +41,7 @@ const derive = (password: string, salt: Buffer, options: ScryptOptions): Promise
     ),
   );
 
-/** The one password of a server, kept as a salted hash in a file that only its account may read. */
+/** The server's one password, stored as a salted hash in a file that only its account may read. */
 export class Password {
   readonly file: string;
 
@@ -63,7 +63,7 @@ export class Password {
     replaceFile(this.file, JSON.stringify(kept), { mode: 0o600 });
   }
 
-  /** Whether it is this one. @throws Error if the file is damaged */
+  /** Whether a text is the password. @throws Error if the file is damaged */
   async is(password: string): Promise<boolean> {
     if (!this.isSet || password.length > longest) return false;
     const { salt, hash, ...own } = stored.validateSync(JSON.parse(readFileSync(this.file, "utf8")));

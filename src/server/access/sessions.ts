@@ -3,17 +3,17 @@ import { LRUCache } from "lru-cache";
 import { limits } from "../../core/sanitize/limits.ts";
 import { hashOf } from "../hash.ts";
 
-/** How long somebody stays signed in, in seconds. Common practice, no source. */
+/** Duration of a session, in seconds. Common practice, no source. */
 export const sessionSeconds = 30 * 24 * 3600;
 const most = 1000;
 
 const hashed = (token: string): string => hashOf(Buffer.from(token));
 
-/** The signed-in sessions; only hashes are kept, and only as long as the server runs. */
+/** The signed-in sessions; only hashes are kept, in memory. */
 export class Sessions {
   #open = new LRUCache<string, true>({ max: most, ttl: sessionSeconds * 1000 });
 
-  /** @returns what the browser holds from now on */
+  /** @returns the token for the browser */
   begin(): string {
     const token = randomBytes(32).toString("base64url");
     this.#open.set(hashed(token), true);
@@ -30,21 +30,21 @@ export class Sessions {
 }
 
 /**
- * How many passwords are checked at once. A check takes the processor and one of the few threads that files are read
- * with, so whoever comes beyond the limit is sent away at once.
+ * Limits concurrent password checks. A check uses the processor and one of the few threads for reading files, so that
+ * requests beyond the limit are rejected at once.
  */
 export class PasswordQueue {
   #places = new Set<string>();
   #underWay = 0;
 
-  /** @returns ends the try; undefined if one from the same place is under way */
+  /** @returns ends the attempt; undefined if one from the same address is under way */
   enter(place: string): (() => void) | undefined {
     if (this.#places.has(place)) return undefined;
     this.#places.add(place);
     return () => void this.#places.delete(place);
   }
 
-  /** Does a check; undefined if as many as may be are under way. */
+  /** Runs a check; undefined if the maximum number is under way. */
   async within<T>(check: () => Promise<T>): Promise<T | undefined> {
     if (this.#underWay >= limits.passwordChecks.max) return undefined;
     this.#underWay++;
@@ -56,7 +56,7 @@ export class PasswordQueue {
   }
 }
 
-/** How long a try waits after wrong ones from the same place, in ms: twice as long each time, at most eight seconds. */
+/** Delay of an attempt after failed ones from the same address, in ms: doubled each time, at most eight seconds. */
 export class LoginDelays {
   #wrong = new LRUCache<string, number>({ max: 10_000, ttl: 3600_000 });
 

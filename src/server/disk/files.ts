@@ -16,14 +16,14 @@ import {
 import { basename, dirname, join, resolve } from "node:path";
 
 /**
- * The one place that replaces, moves or removes files; the linter keeps these calls out of every other file.
- * Nothing here follows a link: a link is reported, or replaced as the link that it is.
+ * The only module that replaces, moves or removes files; the linter forbids these calls elsewhere. Links are never
+ * followed: a link is reported, or replaced itself.
  */
 
-/** The entry at a path itself, not what a link there points to; undefined if there is none. */
+/** The entry at a path itself rather than a link's target; undefined if there is none. */
 export const entryAt = (path: string): Stats | undefined => lstatSync(path, { throwIfNoEntry: false });
 
-/** Creates a file that must not exist yet, links included, and writes it to disk before it returns. */
+/** Creates a file that must not exist, not even as a link, and flushes it to disk. */
 function createFile(path: string, bytes: Uint8Array | string, mode = 0o666): void {
   const { O_WRONLY, O_CREAT, O_EXCL, O_NOFOLLOW } = constants;
   const handle = openSync(path, O_WRONLY | O_CREAT | O_EXCL | O_NOFOLLOW, mode);
@@ -35,16 +35,16 @@ function createFile(path: string, bytes: Uint8Array | string, mode = 0o666): voi
   }
 }
 
-/** The name of a file under construction beside its final place. @param token makes it unique, and recognisable later */
+/** The temporary name of a file beside its final place. @param token makes it unique, and recognisable later */
 export const partPath = (path: string, token: string): string =>
   join(dirname(path), `.${basename(path).slice(0, 200)}.${token}.part`);
 
 export const newToken = (): string => randomBytes(8).toString("hex");
 
 /**
- * Replaces a file, or creates it: complete content is written beside it and renamed, so that a reader, or a crash,
- * finds the old content or the new.
- * @param token names the file under construction; a random one by default
+ * Replaces or creates a file: the complete content is written beside it and renamed, so that a reader, or a crash,
+ * finds either the old content or the new.
+ * @param token for the temporary name; random by default
  */
 export function replaceFile(
   path: string,
@@ -61,17 +61,17 @@ export function replaceFile(
   }
 }
 
-/** Removes one regular file. Links, folders and missing files remain unchanged. @returns whether it was removed */
+/** Removes one regular file. Links, folders and missing files are left alone. @returns whether it was removed */
 export function removeFile(path: string): boolean {
   if (!entryAt(path)?.isFile()) return false;
   unlinkSync(path);
   return true;
 }
 
-/** Renames a file to a name that must be free. @throws Error with the code EEXIST where it is taken */
+/** Renames a file to an unused name. @throws Error with the code EEXIST if it exists */
 export function renameToUnused(from: string, to: string): void {
   try {
-    // A hard link, unlike a rename, never replaces what has appeared there meanwhile.
+    // Unlike a rename, a hard link never replaces a file that has appeared meanwhile.
     linkSync(from, to);
     unlinkSync(from);
   } catch (error) {
@@ -87,9 +87,9 @@ export function renameToUnused(from: string, to: string): void {
 export const databaseSuffixes = ["", "-wal", "-shm"] as const;
 
 /**
- * Moves a database with its log aside, under a name with the date and time.
+ * Moves a database and its log aside, under a name with the date and time.
  * @param why a word that becomes part of the name, like `before-restore`
- * @returns the new name of the database file; undefined if nothing was there
+ * @returns the new name of the database file; undefined if there was none
  */
 export function moveDatabaseAside(file: string, why: string, now = new Date()): string | undefined {
   const there = databaseSuffixes.filter((end) => entryAt(`${file}${end}`));
@@ -100,7 +100,7 @@ export function moveDatabaseAside(file: string, why: string, now = new Date()): 
   return aside;
 }
 
-/** A name that no file has: the wanted one, or the wanted one with a number. */
+/** An unused file name: the wanted one, or the wanted one with a number. */
 export function freeName(wanted: string): string {
   for (let n = 1; ; n++) {
     const name = n === 1 ? wanted : `${wanted}-${n}`;
@@ -110,7 +110,7 @@ export function freeName(wanted: string): string {
 
 /**
  * The path of a file with every link in it resolved, so that one file has one name. A file that does not exist yet
- * has the name that it will get.
+ * gets its future name.
  * @throws Error for a link that points to nothing
  */
 export function realFile(path: string): string {

@@ -7,10 +7,10 @@ import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import { hashOf } from "../hash.ts";
 import { entryAt, newToken, partPath, removeFile, replaceFile } from "./files.ts";
 
-/** The kinds of folders that we write; each kind has its own list in the folder. */
+/** The kinds of folders that the tool writes; each has its own list of files. */
 export type FolderContent = "shop" | "handoff";
 
-/** Our list of what we wrote into a folder. Nothing else there is ever removed. */
+/** The list of files that the tool wrote into a folder. Nothing else there is ever removed. */
 const listName = (content: FolderContent) => `.trellis-${content}-files.json`;
 const longestList = 64 * 1024 * 1024;
 
@@ -24,7 +24,7 @@ const hashes = record(hexOf(64));
 const listSchema = exact({
   tool: oneOf(["zany-trellis"]),
   files: hashes,
-  /** While files are being written: what they will be, and the token in the names of files under construction. */
+  /** While files are being written: their future hashes, and the token in their temporary names. */
   writing: exact({ token: hexOf(16), files: hashes })
     .optional()
     .default(undefined),
@@ -32,24 +32,24 @@ const listSchema = exact({
 type FileList = InferType<typeof listSchema>;
 type Hashes = Readonly<Record<string, string>>;
 
-/** A folder that can't be written as asked. Nothing in it has been changed. */
+/** A folder that can't be written as requested. Nothing in it has been changed. */
 export class FolderRefused extends Error {
   override name = "FolderRefused";
 }
 
 export interface FolderWishes {
   content: FolderContent;
-  /** Whether files may be written into a folder that has others in it, replacing files of the same names. Not by default. */
+  /** Whether a folder may contain other files, which are replaced if they have the same names. Default: no. */
   into?: boolean;
-  /** Files of an earlier time that stay although they are not among those written now; none by default. */
+  /** Obsolete files to keep; none by default. */
   keep?: (path: string) => boolean;
 }
 
 /**
- * Writes files into a folder, which is created where it doesn't exist. Only files that we wrote, and that nobody has
- * changed since, are replaced or removed; a folder with other files in it must be agreed to. Links are never followed.
- * Everything that can be refused is refused before the first change; after a crash the next call completes the work.
- * @returns paths of files that are not written any more but stay, because somebody changed them
+ * Writes files into a folder, creating it if needed. Replaces or removes only files that the tool wrote and nobody has
+ * changed since; a folder with other files must be allowed explicitly. Links are never followed. All checks come
+ * before the first change; after a crash the next call completes the work.
+ * @returns paths of obsolete files that were kept, because somebody changed them
  * @throws FolderRefused, and the errors of the file system
  */
 export function writeOwnedFolder(folder: string, files: ShopFiles, wishes: FolderWishes): string[] {
@@ -89,7 +89,7 @@ export function writeOwnedFolder(folder: string, files: ShopFiles, wishes: Folde
 const sorted = (value: Hashes): Record<string, string> =>
   Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
 
-/** Whether a path names a file below the folder, spelled in the one way that we write. */
+/** Whether a path names a file below the folder, in the one notation that the tool writes. */
 function isInside(path: string): boolean {
   return (
     path.length <= 1000 &&
@@ -98,11 +98,11 @@ function isInside(path: string): boolean {
   );
 }
 
-/** Whether the list has this very content at a path, before or after a writing that was interrupted. */
+/** Whether the list contains this content for a path, before or after an interrupted write. */
 const isListed = (list: FileList | undefined, path: string, hash: string): boolean =>
   list?.files[path] === hash || list?.writing?.files[path] === hash;
 
-/** The folder itself, created if need be; a link that the user named is resolved once. */
+/** The folder itself, created if needed; a link given by the user is resolved once. */
 function openRoot(folder: string): string {
   const root = resolve(folder);
   if (!entryAt(root)) mkdirSync(root, { recursive: true });
@@ -120,7 +120,7 @@ function readList(path: string): FileList | undefined {
   }
 }
 
-/** Names the obstacle to writing a file at a path: a link, a folder, or a file where a folder should be. */
+/** The obstacle to writing a file at a path: a link, a folder, or a file where a folder should be. */
 function obstacleTo(root: string, path: string): string | undefined {
   const steps = path.split("/");
   for (let depth = 1; depth <= steps.length; depth++) {
@@ -134,7 +134,7 @@ function obstacleTo(root: string, path: string): string | undefined {
   return undefined;
 }
 
-/** Hashes of the files that exist already at the paths. @throws FolderRefused if something else is in the way */
+/** Hashes of existing files at the paths. @throws FolderRefused if something else is in the way */
 function presentIn(root: string, paths: readonly string[], folder: string): Map<string, string> {
   const present = new Map<string, string>();
   for (const path of paths) {
@@ -162,7 +162,10 @@ interface Foreign {
   present: ReadonlyMap<string, string>;
 }
 
-/** @throws FolderRefused if the folder is neither empty nor ours, or where files in it were changed by somebody else */
+/**
+ * @throws FolderRefused if the folder is neither empty nor the tool's own, or files in it were changed by somebody
+ * else
+ */
 function refuseForeign({ folder, root, content, list, next, present }: Foreign): void {
   const replaced = [...present].filter(([path, hash]) => hash !== next[path] && !isListed(list, path, hash));
   const names = replaced.map(([path]) => path);
@@ -183,7 +186,7 @@ function refuseForeign({ folder, root, content, list, next, present }: Foreign):
 const shortened = (names: readonly string[]): string =>
   names.length > 3 ? `${names.slice(0, 3).join(", ")} and ${names.length - 3} more` : names.join(", ");
 
-/** Removes files under construction that an interrupted call has left. */
+/** Removes temporary files left by an interrupted call. */
 function removeParts(root: string, paths: readonly string[], token: string): void {
   for (const path of paths) {
     const part = partPath(path, token);

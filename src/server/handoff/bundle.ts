@@ -13,13 +13,13 @@ const made = new LRUCache<string, Promise<string>>({ max: 30 });
 
 /** The scripts of a handoff. */
 export interface Scripts {
-  /** Both elements, and the views of the displays that are used and no others. */
+  /** Both elements, and the views of the displays in use. */
   script: string;
-  /** The engine, which the other script loads once it runs. */
+  /** The engine, loaded by the other script. */
   engine: string;
 }
 
-/** Puts the scripts of a handoff together, each kind once. */
+/** Bundles the scripts of a handoff, each variant once. */
 export async function bundle(displays: readonly DisplayName[]): Promise<Scripts> {
   const engine = await once("engine", () => bundled(engineCode, "iife"));
   const names = [...new Set(displays)].sort();
@@ -30,7 +30,7 @@ export async function bundle(displays: readonly DisplayName[]): Promise<Scripts>
 /** The name of the engine's script. */
 export const engineName = (engine: string | Uint8Array): string => hashed("engine.js", engine);
 
-/** Bytes of a text as it goes over the wire, gzipped. */
+/** Size of a text in bytes, gzipped. */
 export const gzippedSize = (text: string | Uint8Array): number => gzipSync(text, { level: 9 }).length;
 
 function once(key: string, make: () => Promise<string>): Promise<string> {
@@ -54,7 +54,7 @@ const scriptCode = (displays: readonly DisplayName[], counting: CountingFile): s
   ].join("\n");
 
 async function bundled(code: string, format: "es" | "iife"): Promise<string> {
-  // It is large, and most servers never put a script together.
+  // Loaded on demand: it is large, and most servers never bundle a script.
   const { build } = await import("vite");
   const output = await build({
     configFile: false,

@@ -7,7 +7,7 @@ import { escaped } from "../../storefront/handoff/draw.tsx";
 import { productMark } from "../../storefront/handoff/site-list.ts";
 import { HttpError } from "../http-error.ts";
 
-/** A card until a site brings its own. */
+/** The card until a site brings its own. */
 export const defaultCard = `<li>
   <a data-slot="link" tabindex="-1" aria-hidden="true"><img data-slot="picture" alt="" width="400" height="400" loading="lazy"></a>
   <h3><a data-slot="link title"></a></h3>
@@ -19,7 +19,7 @@ const onlyElement = (document: Document): Element | undefined => {
   return elements.length === 1 ? elements[0] : undefined;
 };
 
-/** A card template as it stands in markup. @throws Fault if it is not one element */
+/** Checks a card template. @throws Fault if it is not one element */
 export function checkCard(html: string): string {
   const card = onlyElement(parseDocument(html));
   if (!card || card.name === "script")
@@ -36,7 +36,7 @@ export const slotsOf = (template: string): string[] =>
     (attribs[slotMark] ?? "").split(/\s+/).filter(Boolean),
   );
 
-/** A card of a template with a product's values in it, as the element in the page would make it. */
+/** A card from a template with a product's values, as the element in the page would make it. */
 export function filledCard(template: string, id: string, values: Readonly<Record<string, string>>): string {
   const document = parseDocument(template);
   const card = onlyElement(document);

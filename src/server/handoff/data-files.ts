@@ -12,7 +12,10 @@ export interface DataFiles {
   cards: Uint8Array;
 }
 
-/** The shop, and of its catalogue what the pages count, sort by and show. @param slots names of the card template's slots */
+/**
+ * The shop data, and the fields of its catalogue that pages count, sort by and show.
+ * @param slots names of the card template's slots
+ */
 export function dataFiles(
   { shop, settings, pages, facts, around, site }: BootShop,
   boots: readonly Boot[],

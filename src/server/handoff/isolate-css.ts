@@ -1,17 +1,16 @@
 import { type Atrule, type CssNode, generate, List, parse, type Rule, walk } from "css-tree";
 
-/** The element that everything of a handoff's panels stands in. */
+/** The root element of everything in a handoff's panel. */
 export const rootClass = "zt-root";
 const inside = `:where(.${rootClass})`;
 
-/** The layers of the tool's own style sheets, from the weakest to the strongest. */
+/** The layers of the tool's own style sheets, weakest first. */
 const layers = ["base", "parts", "displays", "look", "custom"];
 
 /**
- * A style sheet that holds its own on a site: kept inside of {@link rootClass}, in layers of its own name, and every
- * declaration important, since only that outweighs a site's own `!important` on `label` or `*`. Among important
- * declarations the layer that comes first is the strongest, so their order is the other way round.
- * Source: CSS Cascading and Inheritance Level 5, 6.4.4.
+ * Makes a style sheet robust on a site: limited to {@link rootClass}, in layers of its own, and every declaration
+ * important, since only that outweighs a site's own `!important` on `label` or `*`. Among important declarations the
+ * first layer is the strongest, so the layers are reversed. Source: CSS Cascading and Inheritance Level 5, 6.4.4.
  * @param css with the tool's layers
  * @param reset rules that undo the site's, weaker than all others
  */
@@ -47,7 +46,7 @@ export function isolateCss(css: string, reset: string): string {
   return `@layer ${order.map((name) => `trellis.${name}`).join(", ")};\n${generate(sheet)}`;
 }
 
-/** The sheet's own order of layers gives way to the one that holds here. */
+/** The sheet's own order of layers is replaced. */
 function dropLayerLists(sheet: CssNode): void {
   if (sheet.type !== "StyleSheet") return;
   sheet.children = sheet.children.filter(
@@ -55,7 +54,7 @@ function dropLayerLists(sheet: CssNode): void {
   );
 }
 
-/** A selector that names nothing outside of the panels. */
+/** A selector that matches only inside panels. */
 const placedInside = (selector: string): string => {
   const root = /^(?::where\((?::root,? ?:host|:root)\)|:root|:host)/.exec(selector)?.[0];
   if (root !== undefined) return inside + selector.slice(root.length);
@@ -63,7 +62,7 @@ const placedInside = (selector: string): string => {
   return starts.some((start) => selector.startsWith(start)) ? selector : `${inside} ${selector}`;
 };
 
-/** A style sheet without the custom properties that nothing in it reads. */
+/** A style sheet without custom properties that are never used. */
 export function withoutUnusedProperties(css: string): string {
   const sheet = parse(css, { parseCustomProperty: false });
   const reads = (text: string) => [...text.matchAll(/var\(\s*(--[\w-]+)/g)].map(([, name]) => name ?? "");

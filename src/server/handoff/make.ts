@@ -35,13 +35,13 @@ export { manifestName };
 
 /** The options of a handoff. */
 export interface HandoffWishes {
-  /** Addresses of the pages that are drawn; all on which panels stand by default. */
+  /** Addresses of the pages to draw; by default all pages with a panel. */
   pages?: readonly string[] | undefined;
-  /** Settings that differ from the shop's own. */
+  /** Settings of the site that differ from the shop's. */
   site?: Partial<Site> | undefined;
-  /** The card template of the site; a plain one by default. */
+  /** The site's card template; a plain one by default. */
   card?: string | undefined;
-  /** BCP 47 tag of what shoppers read, one of the shop's; its own by default. */
+  /** BCP 47 tag of the language, one of the shop's; its own by default. */
   language?: string | undefined;
 }
 
@@ -53,7 +53,7 @@ export interface Handoff {
 const encoded = (content: string): Uint8Array => new TextEncoder().encode(content);
 
 /**
- * The files that a real site takes: see `docs/handoff.md`. The same shop gives the same files.
+ * The files for a real site: see `docs/handoff.md`. The same shop gives the same files.
  * @throws Fault if settings, the card or an address is wrong
  */
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
@@ -133,7 +133,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   };
 }
 
-/** A page drawn for where the handoff's own files are, and not for the site. */
+/** A page drawn for the handoff's own folder rather than for the site. */
 function withPlaces({ born, states, ...still }: StillPage, at: string): StillPage {
   const moved = <T>(value: T): T => withPictureFolder(value, `${at}pictures/`, "./pictures/");
   const panels = moved(born.panels);
@@ -145,7 +145,7 @@ function withPlaces({ born, states, ...still }: StillPage, at: string): StillPag
   };
 }
 
-/** The script, the engine and the style sheet, with the fonts that the sheet names. */
+/** The script, the engine and the style sheet, with the font files it uses. */
 async function codeOf(
   open: BootShop,
   panels: readonly PagePanel[],

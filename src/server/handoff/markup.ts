@@ -12,13 +12,13 @@ interface Settings {
   fields: readonly Field[];
 }
 
-/** The pieces for one page of the site: each panel, the same panels as forms, and a listing. */
+/** The pieces of one page: each panel, the same panels as forms, and a listing. */
 export interface PageMarkup {
   panels: string[];
   listing: string;
 }
 
-/** All markup of a handoff, a file for each piece, and the styles that its elements want. */
+/** All markup of a handoff, a file for each piece, and the styles of its elements. */
 export class Markup {
   readonly files = new Map<string, string>();
   readonly styles = new Set<string>();
@@ -83,7 +83,7 @@ export class Markup {
   }
 }
 
-/** Where choices go that a panel takes to another page of the shop: to the site's own address for them, or that page's. */
+/** Target of choices for another page of the shop: the site's own address for them, or that page's. */
 const sentTo = (address: string, { action }: Site): string => action || address;
 
 /** The folder of a page's markup. */

@@ -1,12 +1,12 @@
 import { createHash } from "node:crypto";
 
-/** A file's name with a hash of what is in it before its end, so that another content is another file. */
+/** A file's name with a hash of its content before the extension, so that other content has another name. */
 export function hashed(name: string, bytes: Uint8Array | string): string {
   const hash = createHash("sha256").update(bytes).digest("hex").slice(0, 12);
   const end = name.lastIndexOf(".");
   return `${name.slice(0, end)}.${hash}${name.slice(end)}`;
 }
 
-/** The hash by which a browser refuses a different file. Source: Subresource Integrity, 3.1. */
+/** The integrity hash, by which a browser rejects other content. Source: Subresource Integrity, 3.1. */
 export const integrityOf = (bytes: Uint8Array | string): string =>
   `sha384-${createHash("sha384").update(bytes).digest("base64")}`;

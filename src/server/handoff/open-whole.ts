@@ -11,7 +11,7 @@ import { type BootShop, bootOf, openShop } from "../shop-boot.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { wholeSource } from "../store/whole-source.ts";
 
-/** A whole shop as its pages want it, with its pictures where the handoff has them. */
+/** Opens a whole shop for drawing, with pictures at the handoff's addresses. */
 export async function openWhole(whole: WholeShop, site: Site, language: string | undefined): Promise<BootShop> {
   const source = wholeSource({
     key: "handoff",
@@ -26,10 +26,7 @@ export async function openWhole(whole: WholeShop, site: Site, language: string |
   return { ...(await openShop(source, new Catalogues(), "", language)), site };
 }
 
-/**
- * The wanted pages on which panels stand.
- * @throws Fault for a page that is not there, or if there is none with a panel
- */
+/** The requested pages with panels. @throws Fault for an unknown page, or if none has a panel */
 export async function bootsOf(open: BootShop, wanted: readonly string[] | undefined): Promise<Boot[]> {
   const all = pageList(open.pages, open.facts.pageFacts()).map(({ address }) => address);
   const gone = wanted?.find((address) => !all.includes(address));
@@ -47,7 +44,7 @@ export async function bootsOf(open: BootShop, wanted: readonly string[] | undefi
   return boots;
 }
 
-/** @throws Fault if the panels cannot stand on the site like that */
+/** @throws Fault if the panels' fields and the site's settings don't fit */
 export function checkSite(site: Site, panels: readonly PagePanel[]): void {
   const fault = siteFault(site, new Set(panels.flatMap(({ panel }) => facetRows(panel).map(({ field }) => field))));
   if (fault) throw new HttpError(422, fault);

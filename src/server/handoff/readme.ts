@@ -15,7 +15,7 @@ interface Said {
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 const block = (language: string, text: string): string => `\`\`\`${language}\n${text.trim()}\n\`\`\``;
 
-/** All that a site's programmer has to know, on a page. */
+/** All instructions for a site's programmer, on one page. */
 export function readme({ shop, site, report, tags, pieces, table, card }: Said): string {
   const { script, engine, style, shop: facts, catalogue, cards } = report.sizes;
   const panel = pieces.find((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html")) ?? "";

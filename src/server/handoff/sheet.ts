@@ -18,7 +18,7 @@ import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
 import { isolateCss, rootClass, withoutUnusedProperties } from "./isolate-css.ts";
 import { hashed } from "./names.ts";
 
-/** The reset of a site's own rules: panels begin from the browser's defaults. */
+/** Resets a site's own rules: panels start from the browser's defaults. */
 const reset = `
 .${rootClass} { all: initial; display: block; }
 .${rootClass} :not(svg *), .${rootClass} :not(svg *)::before, .${rootClass} :not(svg *)::after { all: revert; }
@@ -33,13 +33,13 @@ interface Wanted {
   bars: readonly Bar[];
   displays: Iterable<DisplayName>;
   panels: readonly PagePanel[];
-  /** The rules of looks, see `page-look.ts` and `page-extra.ts`; bands and dark are still to be resolved. */
+  /** The rules of looks, see `page-look.ts` and `page-extra.ts`; bands and dark mode are not resolved yet. */
   looks: string;
-  /** The rules in place of style attributes in the markup. */
+  /** The rules that replace style attributes in the markup. */
   parkedStyles: Iterable<string>;
 }
 
-/** The style sheet of a handoff, with the files of typefaces that it names. Pictures are called as documents call them. */
+/** The style sheet of a handoff, with the font files it uses. Pictures have the addresses used in documents. */
 export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyles }: Wanted): {
   css: string;
   fonts: Map<string, Uint8Array>;
@@ -62,7 +62,7 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     dressed.css,
     "trellis-panel, trellis-listing { display: block; }",
     "[data-trellis-list] > [hidden], [data-trellis-more][hidden], [data-trellis-nothing][hidden] { display: none !important; }",
-    // A number that is still to come has its line, so that nothing moves when it does.
+    // A missing number reserves its line, so that nothing moves when it appears.
     '[data-trellis-count]:empty::before { content: "\\a0"; }',
     "@media (scripting: none) { [data-trellis-more], [data-trellis-sort] { display: none !important; } }",
     stickyRules(panels, bars, limits),
@@ -71,7 +71,7 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
   return { css: minified(css), fonts };
 }
 
-/** The files that rules for typefaces name, as files of the handoff. */
+/** Makes the files in `@font-face` rules files of the handoff. */
 function fontFiles(rules: string): { faces: string; fonts: Map<string, Uint8Array> } {
   const fonts = new Map<string, Uint8Array>();
   const faces = rules.replace(
@@ -86,7 +86,7 @@ function fontFiles(rules: string): { faces: string; fonts: Map<string, Uint8Arra
   return { faces, fonts };
 }
 
-/** Panels that stay in sight, below the site's bars; the site decides what they stand beside. */
+/** Sticky panels, below the site's bars; the site decides what is beside them. */
 function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits: ShopDocument["limits"]): string {
   const queries = bandQueries(limits);
   return panels
@@ -103,13 +103,13 @@ function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits:
     .join("\n");
 }
 
-/** The same for a row above the site's list, which a script lets stay as far as it leaves enough of the screen. */
+/** The same for a row above the site's list, which a script makes sticky if enough of the screen stays free. */
 const rowRules = (slug: string, top: number): string => {
   const row = `trellis-panel[panel="${slug}"]`;
   return `${row} { top: ${top}px; } ${row}[data-row-sticky="kept"], ${row}[data-row-sticky="tall"] { position: sticky; z-index: 2; } ${row} > .${rootClass} { background: var(--zt-ground-page); } ${row}[data-row-sticky="tall"] { max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; }`;
 };
 
-/** Whether a style can stand in a rule as it is: custom properties only, and nothing that would end the rule. */
+/** Whether a style can be used in a rule as it is: custom properties only, and nothing that could end the rule. */
 const isPlainStyle = (style: string): boolean =>
   style !== "" && style.split(";").every((one) => one === "" || /^\s*--[\w-]+:[\w\s.,%#()/+*-]*$/.test(one));
 

@@ -3,14 +3,14 @@ import { manifestName } from "../../storefront/handoff/wire.ts";
 import type { PageMarkup } from "./markup.ts";
 import { integrityOf } from "./names.ts";
 
-/** The files that a page's head names. */
+/** The files referenced in a page's head. */
 export interface Tags {
   at: string;
   script: string;
   style: string;
-  /** Is fetched with the manifest that will name it. Where that has come to name another, little is fetched in vain. */
+  /** Preloaded together with the manifest that names it. If the manifest has changed, little was fetched in vain. */
   shop: string;
-  /** The typeface that is fetched at once, so that no text changes its width after the first paint. */
+  /** The preloaded font, so that no text changes its width after the first paint. */
   font: string | undefined;
   bytes: { script: Uint8Array; style: Uint8Array };
 }
@@ -29,7 +29,7 @@ export const headTags = ({ at, script, style, shop, font, bytes }: Tags): string
     "",
   ].join("\n");
 
-/** A page of the handoff's own to try it on. It asks for nothing that a page opened from a disk may not have. */
+/** The handoff's own test page. It requests nothing that a page opened from a disk can't have. */
 export const tryPage = (
   shop: string,
   { script, style }: Tags,
@@ -57,7 +57,7 @@ ${listing}</div>
 </html>
 `;
 
-/** The style of the page for trying, around the panels. */
+/** The style of the test page around the panels. */
 export const tryStyle = `body { max-width: 76rem; margin: 0 auto; padding: 1rem; font-family: system-ui, sans-serif; }
 body > div { display: grid; grid-template-columns: 17rem minmax(0, 1fr); gap: 2rem; align-items: start; }
 [data-trellis-above] { display: flex; align-items: center; justify-content: space-between; }

@@ -26,42 +26,43 @@ export type TrellisTroubleOf =
 
 /** The details of the events, by their names. Each is sent to every element of its group, and once to the document. */
 export interface TrellisEvents {
-  /** The shopper has chosen, taken back or searched. */
+  /** The selection or the search words have changed. */
   "trellis-change": CustomEvent<{ group: string; selection: TrellisSelection }>;
-  /** Other products are found, or stand in another order. */
+  /** The found products or their order have changed. */
   "trellis-results": CustomEvent<{
     group: string;
     selection: TrellisSelection;
-    /** Products found, out of all on the page. */
+    /** Number of products found, out of all on the page. */
     total: number;
     outOf: number;
-    /** Ids of those that are shown now, in their order. */
+    /** Ids of the visible products, in order. */
     shown: string[];
-    /** Found products that a list of the site's own does not have. */
+    /** Number of found products that are missing from the site's own list. */
     missing: number;
   }>;
-  /** Products can be counted from now on. Panels are awake before: what is chosen until then is counted then. */
+  /** Products can be counted from now on. Panels respond before that, and choices made until then are counted now. */
   "trellis-ready": CustomEvent<{ group: string }>;
   /**
-   * Something is missing, damaged or of another version. The form stays. Where only what is counted is missing, panels
-   * keep what is chosen, say that there is no result, and ask again.
+   * Something is missing, damaged or of another version. The form remains. If only the catalogue is missing, panels
+   * keep the choices, report that there is no result, and try again.
    */
   "trellis-trouble": CustomEvent<{ group: string; of: TrellisTroubleOf; file: string | undefined; message: string }>;
 }
 
 /**
- * `<trellis-panel>`. Attributes: `group` (elements of one group share a selection), `action` (choices are sent there),
- * `history` (`push`, `replace` or `none`: what becomes of the page's address; `push` for the group without a name).
+ * `<trellis-panel>`. Attributes: `group` (elements of one group share a selection), `action` (address that choices are
+ * sent to), `history` (`push`, `replace` or `none`: how the page's address changes; `push` for the group without a
+ * name).
  */
 export interface TrellisPanelElement extends HTMLElement {
-  /** The selection; setting it chooses. Undefined until the panel is ready. */
+  /** The selection; can be set. Undefined until the panel is ready. */
   get selection(): TrellisSelection | undefined;
   set selection(selection: TrellisSelection | undefined);
-  /** Undefined until the panel is awake; until it is ready of the page with nothing chosen. */
+  /** Undefined until the panel responds; until it is ready, those with nothing chosen. */
   readonly results: { total: number; outOf: number } | undefined;
-  /** The ids of all products that are found, in their order; none until the panel is ready. */
+  /** The ids of all products found, in order; none until the panel is ready. */
   found(): string[];
-  /** Chooses in one field; without a choice it is taken back. */
+  /** Sets the choice of one field; without a choice it is cleared. */
   choose(field: string, choice?: TrellisChoice): void;
   clear(): void;
   openDrawer(): void;
@@ -70,9 +71,9 @@ export interface TrellisPanelElement extends HTMLElement {
 
 /** `<trellis-listing>`. Attribute: `group`. Inside: a template with one card, and an element with `data-trellis-cards`. */
 export interface TrellisListingElement extends HTMLElement {
-  /** Shows a page of the products, from 1. */
+  /** Shows a results page, from 1. */
   turn(page: number): void;
-  /** Field keys joined by commas, a `-` in front of those that fall; empty for the page's own order. */
+  /** Sets the order: field keys joined by commas, with `-` for descending; empty for the page's own order. */
   sort(sort: string): void;
 }
 

@@ -76,7 +76,7 @@ export function api(options: ApiOptions): Hono {
   return app;
 }
 
-/** Known errors as an answer; anything else is logged and told without its inside. */
+/** Converts known errors to a response; others are logged and reported without details. */
 export function asFault(error: Error): HttpError {
   if (error instanceof HttpError) return error;
   if (error instanceof CatalogueError)

@@ -37,7 +37,7 @@ import {
   textOf,
 } from "./request.ts";
 
-/** The ways a catalogue leaves the tool; with its corrections done. */
+/** The download formats of a catalogue, with its corrections applied. */
 const exports: readonly [file: string, type: string, write: (catalogue: Catalogue, currency: string) => string][] = [
   ["catalogue.csv", "text/csv; charset=utf-8", (catalogue) => writeCsv(catalogue, true)],
   [
@@ -54,7 +54,7 @@ export interface CatalogueOptions {
   readers: Readers;
   keeps: boolean;
   costs: Costs;
-  /** The engine; in this very thread when absent. */
+  /** Threads for the engine; in this thread if absent. */
   far: Offload | undefined;
 }
 
@@ -105,7 +105,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     );
   });
 
-  // The catalogue for the tool: as it was imported.
+  // The catalogue for the tool, as imported.
   app.get("/shops/:shop/source", light, async (c) => {
     const em = fork();
     return binary(await loadBytes(em, await shopRefOf(em, c.req.param("shop"))));
@@ -124,7 +124,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     if (!keeps) return c.body((await answer(await textOf(c.req.raw))).text, 200, answerHeaders);
     const key = await sources.get(of, async () => (await sourceFor(fork(), c)).key);
     const sent = await textOf(c.req.raw.clone());
-    // The same question of the same catalogue has the same answer.
+    // The same question about the same catalogue has the same answer.
     const name = cacheKey(who, "answer", catalogues.stateOf(key), hashOf(new TextEncoder().encode(sent)));
     const taken = await kept.take(name, async () => (far ? renderedOf(await far(c)) : answer(sent)));
     return taken instanceof CompressedBody
@@ -146,8 +146,7 @@ export function catalogueRoutes({ fork, catalogues, readers, keeps, far, costs }
     return c.json(await listImports(em, await shopRefOf(em, c.req.param("shop"))));
   });
 
-  // The catalogue, corrections and swatches as they were before a file was brought; panels and pages remain
-  // unchanged.
+  // Restores the catalogue, corrections and swatches from before an import; panels and pages stay as they are.
   app.post("/shops/:shop/imports/:id/take-back", async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

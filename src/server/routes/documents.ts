@@ -22,7 +22,7 @@ import { serialized } from "../store/write.ts";
 import type { Costs } from "./cost.ts";
 import { bodyOf, jsonOf, limit, parsedBody, shopRefOf, textOf } from "./request.ts";
 
-/** A shop's documents of every kind: opened with their history, saved over the version that is known. */
+/** A shop's documents of every kind: opened with their history, and saved over a known version. */
 export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, { light }: Costs): Hono {
   const app = new Hono();
   const address = "/shops/:shop/documents/:kind/:slug?";
@@ -38,7 +38,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(opened);
   });
 
-  // Not below the documents: one of them can have any name.
+  // Not below the documents' path: a document can have any name.
   app.put("/shops/:shop/document-order/:kind", limit(limits.document), async (c) => {
     const em = fork();
     const shop = await shopRefOf(em, c.req.param("shop"));
@@ -87,10 +87,10 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     return c.json(await removedDocuments(em, await shopRefOf(em, c.req.param("shop")), manyOf(c.req.param("kind"))));
   });
 
-  /** By shop and kind, the part of a document that the catalogue was last computed of. */
+  /** By shop and kind, the part of a document that the cached catalogue was computed from. */
   const parts = new LRUCache<string, string>({ max: 1000 });
 
-  /** Whether a saved document says something else than before where the catalogue is computed of it. */
+  /** Whether a saved document differs in the part that the catalogue depends on. */
   function isAnother(shop: ShopRef, kind: DocumentKind<object>, document: unknown): boolean {
     if (!kind.touching) return true;
     const [name, part] = [`${shop.id} ${kind.name}`, JSON.stringify(kind.touching(document as object))];
@@ -109,7 +109,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
     const saved = await saveDocument(em, shop, kind, slug, sent);
     if (saved === undefined) {
       const now = await readDocument(em, shop, kind, slug);
-      // The answer to this very save was lost on its way: it is given again.
+      // The response to this save was lost on its way, so it is sent again.
       if (now?.version === sent.version + 1 && isDeepStrictEqual(now.document, sent.document)) return now.version;
       throw new HttpError(
         409,
@@ -125,7 +125,7 @@ export function documentRoutes(fork: () => SqlEntityManager, catalogues: Catalog
   return app;
 }
 
-/** A kind of which a shop has many. @throws Fault for one of which it has one */
+/** A kind of which a shop has many. @throws Fault for other kinds */
 function manyOf(name: string): DocumentKind<object> {
   const kind = kindOf(name);
   if (!kind.many)
@@ -133,7 +133,7 @@ function manyOf(name: string): DocumentKind<object> {
   return kind;
 }
 
-/** Any kind, for code that is the same for all. */
+/** Any kind, typed for code that is the same for all. */
 function kindOf(name: string): DocumentKind<object> {
   if (!isKind(name))
     throw new HttpError(

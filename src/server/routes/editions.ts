@@ -46,7 +46,7 @@ export function editionRoutes(
     return c.json(shopDifferences(await stateOf(em, shop, from), await stateOf(em, shop, to)));
   });
 
-  // Findings of panels and pages that one state has and the other had not; those that only a browser can measure are left out.
+  // Findings of panels and pages that one state has and the other doesn't, except those that need a browser.
   app.get("/shops/:shop/new-findings", long, async (c) => {
     const em = fork();
     const shop = await shopOf(em, c.req.param("shop"));

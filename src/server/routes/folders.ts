@@ -9,7 +9,7 @@ import type { Readers } from "../uploads.ts";
 import type { Costs } from "./cost.ts";
 import { limit, sentOf, shopOf } from "./request.ts";
 
-/** A whole shop as a zip of its folder, out and in. */
+/** Export and import of a whole shop as a zip of its folder. */
 export function folderRoutes(fork: () => SqlEntityManager, readers: Readers, { long }: Costs): Hono {
   const app = new Hono();
 

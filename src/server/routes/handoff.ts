@@ -12,20 +12,20 @@ import { stateOf } from "../store/editions.ts";
 import type { Costs } from "./cost.ts";
 import { shopOf, stateIn } from "./request.ts";
 
-/** Where a site is on which a shop's handoff stands already; undefined if there is none. */
+/** Address of a site that already has a shop's handoff; undefined if there is none. */
 export type StandIn = (shop: string) => string | undefined;
 
-/** Handoffs: shown first, then downloaded as a ZIP. */
+/** Handoffs: a preview, and a ZIP to download. */
 export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { long }: Costs): Hono {
   const app = new Hono();
-  // The downloaded files are those that were shown, made once.
+  // Cached, so that the downloaded files are those in the preview.
   const made = new LRUCache<CacheKey, Promise<Handoff>>({ max: 3 });
 
   async function handoffOf(slug: string, of: string | undefined): Promise<{ slug: string; handoff: Handoff }> {
     const em = fork();
     const shop = await shopOf(em, slug);
     const which = stateIn(of);
-    // How panels stand on the site is asked now, whichever edition is taken there.
+    // The site's settings are the present ones, whatever the edition.
     const site = siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
     const key = cacheKey("designers", "handoff", shop.id, which, await versionOf(em, shop, shopKind));
     const known = which === "draft" ? undefined : made.get(key);

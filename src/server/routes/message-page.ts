@@ -1,6 +1,6 @@
 import { html } from "hono/html";
 
-/** A page of the server's own, on which nothing runs. @param body markup */
+/** A static page of the server's own. @param body markup */
 export const minimalPage = (title: string, body: unknown) => html`<!doctype html>
 <html lang="en">
   <head>
@@ -25,7 +25,7 @@ export const minimalPage = (title: string, body: unknown) => html`<!doctype html
   </body>
 </html>`;
 
-/** A page that says what is wrong and leads back. */
+/** A page that says what is wrong and links back. */
 export const messagePage = (title: string, message: string) =>
   minimalPage(
     title,

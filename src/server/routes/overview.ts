@@ -11,7 +11,7 @@ import { draftOf } from "../store/source.ts";
 import type { Costs } from "./cost.ts";
 import { shopOf } from "./request.ts";
 
-/** How far the work on a shop is. */
+/** Progress of the work on a shop. */
 export function overviewRoutes(fork: () => SqlEntityManager, catalogues: Catalogues, { quick }: Costs): Hono {
   const app = new Hono();
   app.get("/shops/:shop/overview", quick, async (c) => {

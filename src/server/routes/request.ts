@@ -11,7 +11,7 @@ import type { Shop } from "../store/entities.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
 import { draftOf, type ShopSource } from "../store/source.ts";
 
-/** Refuses bodies that are larger than a limit, with room for what a form puts around a file. */
+/** Rejects bodies above a limit, with room for a form's overhead. */
 export const limit = (most: (typeof limits)["upload" | "document" | "question" | "picture"]) =>
   bodyLimit({
     maxSize: most.max + 64 * 1024,
@@ -20,21 +20,24 @@ export const limit = (most: (typeof limits)["upload" | "document" | "question" |
     },
   });
 
-/** The shop at an address, with all that its row says. @throws Fault */
+/** The shop with a slug, with its complete row. @throws Fault */
 export async function shopOf(em: SqlEntityManager, slug: string): Promise<Shop> {
   const shop = await findShop(em, slug);
   if (!shop) throw noShop(slug);
   return shop;
 }
 
-/** The shop at an address, as far as most answers need it. @throws Fault */
+/** The shop with a slug, with only what most responses need. @throws Fault */
 export async function shopRefOf(em: SqlEntityManager, slug: string) {
   const shop = await findShopRef(em, slug);
   if (!shop) throw noShop(slug);
   return shop;
 }
 
-/** Which state of a shop a page’s question is about: `?edition=` with a number, or the draft without it. @throws Fault */
+/**
+ * The state of a shop that a page's request is about: `?edition=` with a number, or the draft without it.
+ * @throws Fault
+ */
 export function stateAsked({ req }: Context): ShopState {
   const edition = req.query("edition");
   if (edition === undefined) return "draft";
@@ -45,7 +48,7 @@ export function stateAsked({ req }: Context): ShopState {
 const noSuchEdition = (edition: string) =>
   new HttpError(404, `This shop has no edition “${edition.slice(0, 20)}”. Choose one of those under Editions.`);
 
-/** Where a page's questions are answered from: the draft, or the edition that it was drawn from. @throws Fault */
+/** The source for a page's requests: the draft, or the edition it was drawn from. @throws Fault */
 export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopSource> {
   const state = stateAsked(c);
   const shop = await shopRefOf(em, c.req.param("shop") ?? "");
@@ -55,26 +58,26 @@ export async function sourceFor(em: SqlEntityManager, c: Context): Promise<ShopS
   return source;
 }
 
-/** A NUL would end a text in the database, and what stands behind it would be lost. */
+/** A NUL would end a text in the database and lose the rest. */
 const noNul = () =>
   new HttpError(
     400,
     "The request contains a NUL character (U+0000), which can’t be saved. Remove it and send the request again.",
   );
 
-/** The text of the JSON that a request brings. @throws Fault */
+/** The text of a request's JSON. @throws Fault */
 export async function textOf(request: Request): Promise<string> {
   if (!request.headers.get("content-type")?.startsWith("application/json"))
     throw new HttpError(415, "Send JSON, with the content type application/json.");
   return request.text();
 }
 
-/** The JSON that a request brings. @throws Fault */
+/** A request's JSON. @throws Fault */
 export const bodyOf = async (request: Request): Promise<unknown> => jsonOf(await textOf(request));
 
 /** The JSON of a text. @throws HttpError */
 export function jsonOf(sent: string): unknown {
-  // Written out, with any backslashes in front of it that are text themselves.
+  // Escaped, after any number of escaped backslashes.
   if (/(?<!\\)(?:\\\\)*\\u0000/.test(sent)) throw noNul();
   if (isTooDeep(sent))
     throw new HttpError(400, `The request nests brackets more than ${limits.jsonDepth.max} levels deep.`);
@@ -85,20 +88,20 @@ export function jsonOf(sent: string): unknown {
   }
 }
 
-/** The body of a request with a form in it. */
+/** The body of a form request. */
 export interface Sent {
   body: Uint8Array<ArrayBuffer>;
   /** Its content type, with the boundary. */
   type: string;
 }
 
-/** The form that a request brings, not yet read. */
+/** A request's form, not parsed yet. */
 export const sentOf = async (request: Request): Promise<Sent> => ({
   body: new Uint8Array(await request.arrayBuffer()),
   type: request.headers.get("content-type") ?? "",
 });
 
-/** The form that a request brings: of each name what was said last. @throws Fault */
+/** A request's form: the last value of each name. @throws Fault */
 export async function formOf(request: Request): Promise<Record<string, FormDataEntryValue>> {
   try {
     const form = Object.fromEntries(await request.formData());
@@ -114,7 +117,7 @@ export async function formOf(request: Request): Promise<Record<string, FormDataE
   }
 }
 
-/** The value as a schema has it. @throws Fault with the path of what is wrong */
+/** A value checked against a schema. @throws Fault with the path of the fault */
 export function parsedBody<S extends ISchema<unknown> & { validateSync(value: unknown): unknown }>(
   schema: S,
   value: unknown,
@@ -128,11 +131,11 @@ export function parsedBody<S extends ISchema<unknown> & { validateSync(value: un
   }
 }
 
-/** A schema's own sentence as it is; what the library says, like “choices must be an object”, in one. */
+/** A schema's own sentence unchanged; the library's phrases, like “choices must be an object”, as a sentence. */
 const asSentence = (message: string): string =>
   /^[^a-z].*\.$/s.test(message) ? message : `The request isn’t valid: ${message}.`;
 
-/** A file that is handed out under a name. */
+/** A file to download under a name. */
 export const attachment = (body: string | Uint8Array, type: string, name: string): Response =>
   new Response(typeof body === "string" ? body : new Uint8Array(body), {
     headers: {
@@ -141,7 +144,7 @@ export const attachment = (body: string | Uint8Array, type: string, name: string
     },
   });
 
-/** A state of a shop as an address names it. @throws Fault */
+/** A state of a shop from an address. @throws Fault */
 export function stateIn(text: string | undefined): ShopState {
   if (text === "draft") return text;
   if (text !== undefined && /^[1-9]\d{0,8}$/.test(text)) return Number(text);

@@ -26,28 +26,28 @@ import { shopRefOf } from "./request.ts";
 import { styleAddress } from "./style.ts";
 import { type StateMark, versionBadge } from "./version-badge.ts";
 
-/** Where the storefront's scripts are. */
+/** Addresses of the storefront's scripts. */
 export interface StorefrontAssets {
   script: string;
-  /** Where what the script is built upon is, and the further script of the designer's stage is, when it is built. */
+  /** The shared chunk, and the additional script of the designer's stage, if built. */
   shared?: string;
   stage?: string;
-  /** They come from Vite's development server, which tells pages by a socket what has changed. */
+  /** They come from Vite's development server, which notifies pages of changes by a socket. */
   development?: boolean;
 }
 
-/** The states of a shop that pages are drawn from: what shoppers get, what is worked on, or an edition by its number. */
+/** The state that pages are drawn from: the one for shoppers, the draft, or an edition by its number. */
 export type PagesOf = "shoppers" | "draft" | "edition";
 
 interface PageSource {
   source: ShopSource;
-  /** The beginning of all addresses. */
+  /** Prefix of all addresses. */
   base: string;
-  /** Says what it is, where that is not what shoppers get. */
+  /** Label of the state, if it isn't the one for shoppers. */
   mark: StateMark | undefined;
 }
 
-/** Which state of a shop a page is drawn from. @throws Fault if there is none */
+/** The source of a page. @throws Fault if there is none */
 async function sourceAt(em: SqlEntityManager, of: PagesOf, slug: string, number: string): Promise<PageSource> {
   const shop = await shopRefOf(em, slug);
   const place = encodeURIComponent(shop.slug);
@@ -89,14 +89,14 @@ export interface ShopPagesOptions {
   assets: StorefrontAssets;
   of: PagesOf;
   keeps: boolean;
-  /** The drawing thread; this very one when absent. */
+  /** Threads for drawing; in this thread if absent. */
   far: Offload | undefined;
 }
 
-/** The shops' own pages, drawn on the server and taken over in the browser. */
+/** The shops' own pages, drawn on the server and hydrated in the browser. */
 export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPagesOptions): Hono {
   const app = new Hono();
-  // Nothing that a catalogue or a designer brings along may run: scripts come from the shop itself only.
+  // Nothing in a catalogue or a designer's text may run: scripts come only from the server's own files.
   app.use(
     secureHeaders({
       contentSecurityPolicy: {
@@ -120,15 +120,15 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
   app.get(root, (c) => c.redirect(`${c.req.path}/`));
   app.get(`${root}/*`, async (c) => {
     const { search, searchParams, pathname } = new URL(c.req.url);
-    // A form that is sent without scripts names every field; the address keeps those that say something.
+    // A form sent without scripts includes every field; the address keeps only those with a value.
     const said = new URLSearchParams([...searchParams].filter(([name, value]) => value !== "" || name === "stage"));
     if (said.size < searchParams.size) return c.redirect(pathname + (said.size > 0 ? `?${said}` : ""));
     const [slug, n] = [c.req.param("shop") ?? "", c.req.param("n") ?? ""];
     const find = () => sourceAt(fork(), of, slug, n);
-    // A draft is read with every page, an edition only once.
+    // A draft is read for every page, an edition only once.
     const { source, base, ...told } =
       of === "draft" ? await find() : await sources.get(cacheKey("anyone", "source", of, slug, n), find);
-    // In a frame of the tool it stands above the frame what this is.
+    // In a frame of the tool, the label is above the frame.
     const mark = c.req.header("sec-fetch-dest") === "iframe" ? undefined : told.mark;
     const draw = async (): Promise<RenderedResponse> => {
       const shop = await openShop(source, catalogues, base, c.req.query("lang"));
@@ -150,7 +150,7 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
       return { text: String(await pageAround(drawn, boot, look, assets, boot.stage ? undefined : mark)), status: 200 };
     };
     const make = async () => (far ? renderedOf(await far(c)) : draw());
-    // An edition never changes, and so neither does what it is drawn as.
+    // An edition never changes, and so neither does its drawn page.
     const made =
       of === "draft" || !keeps
         ? await make()
@@ -174,7 +174,7 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
 
 const htmlType = "text/html; charset=UTF-8";
 
-/** A place of the shop as its pages are addressed: decoded, and without a slash at its end. */
+/** A place of the shop, decoded and without a trailing slash. */
 const addressIn = (place: string): string => `/${safelyDecoded(place).split("/").filter(Boolean).join("/")}`;
 
 function safelyDecoded(text: string): string {
@@ -203,7 +203,7 @@ function pageAround(
         href === undefined ? "" : html`<link rel="modulepreload" href="${href}" />`,
       ),
     ],
-    // Behind what is seen, so that it is seen first.
+    // After the visible content, so that it appears first.
     [jsonScript("zt-boot", boot), jsonScript("zt-drawn", drawn)],
   );
 }
@@ -211,7 +211,7 @@ function pageAround(
 const jsonScript = (id: string, value: unknown) =>
   html`<script type="application/json" id="${id}">${raw(jsonInMarkup(value, plainCounts))}</script>`;
 
-/** A page on which nothing runs. */
+/** A static page. */
 async function stillAround(body: string, shop: BootShop, mark: StateMark | undefined) {
   const { around, settings } = shop;
   const style = styleAddress([], settings.limits, false);

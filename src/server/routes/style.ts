@@ -10,13 +10,13 @@ import { type SheetRequest, styleSheet } from "../style-sheet.ts";
 
 const made = new LRUCache<string, Sheet>({ max: 100 });
 
-/** A style sheet as it goes over the wire, and what names its content in addresses. */
+/** A compressed style sheet, and the hash of its content for addresses. */
 interface Sheet {
   packed: CompressedBody;
   version: string;
 }
 
-/** A style sheet, made once for all that want it. */
+/** A style sheet, cached for everybody who requests it. */
 function sheetFor(wanted: SheetRequest): Sheet {
   const name = JSON.stringify(wanted);
   const known = made.get(name);
@@ -28,8 +28,8 @@ function sheetFor(wanted: SheetRequest): Sheet {
 }
 
 /**
- * Where the style sheet for some displays is, with bands from these limits on; on the stage, where every display is at
- * hand, with more. The address names the content too, so that it can be kept for ever.
+ * The address of the style sheet for some displays and band limits; on the stage with rules for every display. It
+ * contains a hash of the content, so that it can be cached for ever.
  */
 export function styleAddress(displays: readonly DisplayName[], limits: BandLimits, stage: boolean): string {
   const names = stage ? displayNames : [...displays].sort();
@@ -42,8 +42,8 @@ const known: ReadonlySet<string> = new Set(displayNames);
 const isDisplay = (name: string): name is DisplayName => known.has(name);
 
 /**
- * The style sheets of shop pages, made to measure: `displays` names those used (all if absent), `band` one band that
- * always holds.
+ * The style sheets of shop pages on request: `displays` lists the displays (all if absent), `band` one band that
+ * always applies.
  */
 export function styles(): Hono {
   const app = new Hono();

@@ -12,7 +12,7 @@ import type { Readers } from "../uploads.ts";
 import type { Costs } from "./cost.ts";
 import { attachment, limit, sentOf, shopRefOf } from "./request.ts";
 
-/** The swatches of a shop as shoppers see them, and its pictures. */
+/** The swatches of a shop for shoppers, and its pictures. */
 export function swatchRoutes(
   fork: () => SqlEntityManager,
   catalogues: Catalogues,
@@ -56,7 +56,7 @@ export function swatchRoutes(
   });
   return app;
 
-  /** Every value of a shop that has a swatch, given or guessed. */
+  /** Every swatch of a shop, given or guessed. */
   async function listOf(slug: string): Promise<{ slug: string; lines: SwatchLine[] }> {
     const em = fork();
     const shop = await shopRefOf(em, slug);
@@ -66,7 +66,7 @@ export function swatchRoutes(
   }
 }
 
-/** The pictures themselves: nothing in them may run, wherever they are opened. */
+/** Pictures: served so that nothing in them can run, however they are opened. */
 export function pictures(fork: () => SqlEntityManager): Hono {
   const app = new Hono();
   app.get("/:shop/:name", async (c) => {

@@ -1,13 +1,13 @@
 import { html } from "hono/html";
 
-/** Which state of a shop a page shows that shoppers do not get, with a way to what they do. */
+/** Label of a page that shows another state than shoppers get, with a link to theirs. */
 export interface StateMark {
   words: string;
   href: string;
   link: string;
 }
 
-/** Told in the corner of the page's first bar, where it scrolls away and nothing that a shopper uses is under it. */
+/** Shown in the corner of the page's first bar, where it scrolls away and covers nothing. */
 export const versionBadge = ({ words, href, link }: StateMark) => html`<style>
     .tool-state { position: absolute; top: 7px; right: 7px; z-index: 9; display: flex; gap: 8px; padding: 4px 10px; border-radius: 7px; font: 13px/1.6 system-ui, sans-serif; color: #fff; background: #34203f; pointer-events: none; }
     .tool-state a { color: #ffc59a; pointer-events: auto; }

@@ -4,13 +4,12 @@ import Database from "libsql";
 import { entryAt, moveDatabaseAside, removeFile, renameToUnused } from "../disk/files.ts";
 import { checkFile } from "./check-file.ts";
 
-/** A database under construction beside the place that it will have. */
+/** Temporary name of a database beside its final place. */
 const partOf = (file: string): string => `${file}.trellis-part`;
 
 /**
- * Writes all of a database into one other file, while whoever has it open goes on. The file is there whole or not at
- * all.
- * @throws Error if there is a file already, or it can’t be written
+ * Copies a database in use into another file, completely or not at all.
+ * @throws Error if the file exists, or can’t be written
  */
 export function backUp(file: string, out: string): void {
   if (entryAt(out)) throw new Error(`${out} exists already. Name another file.`);
@@ -22,10 +21,10 @@ export function backUp(file: string, out: string): void {
 }
 
 /**
- * Puts a backup in a database’s place, whatever is there now: that is moved aside under a name with the date, together
- * with its log. The caller holds the lock. After a crash {@link completeRestore} ends it.
- * @param known names of the migrations that this version has
- * @returns where the old file is; undefined if there was none
+ * Replaces a database by a backup; the present one is moved aside with its log, under a name with the date. The caller
+ * holds the lock. After a crash {@link completeRestore} finishes it.
+ * @param known names of this version's migrations
+ * @returns the old file's new place; undefined if there was none
  * @throws Error if the backup is not one of ours; nothing is changed then
  */
 export function restoreBackup(from: string, file: string, known: readonly string[]): string | undefined {
@@ -52,8 +51,8 @@ function vacuumInto(from: string, part: string): void {
 }
 
 /**
- * Ends a restore or a backup that was interrupted: a whole file whose place is still free takes it, and a part that is
- * of no use is removed. The caller holds the lock.
+ * Finishes an interrupted restore or backup: a complete file is moved to its place if that is still free, and useless
+ * temporary files are removed. The caller holds the lock.
  */
 export function completeRestore(file: string, known: readonly string[]): void {
   const part = partOf(file);

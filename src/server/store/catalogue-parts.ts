@@ -1,13 +1,13 @@
 const partBytes = 1024 * 1024;
 
-/** Bytes as stretches that SQLite keeps and reads well, in order. */
+/** Splits bytes into parts of a size that SQLite stores and reads well. */
 export function partsOf(bytes: Uint8Array): Uint8Array[] {
   const parts: Uint8Array[] = [];
   for (let from = 0; from < bytes.length; from += partBytes) parts.push(bytes.subarray(from, from + partBytes));
   return parts;
 }
 
-/** The other way round of {@link partsOf}. */
+/** The inverse of {@link partsOf}. */
 export function joinParts(parts: readonly Uint8Array[]): Uint8Array {
   const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
   let at = 0;

@@ -14,47 +14,47 @@ import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
 import { SwatchResolver } from "./swatches.ts";
 
-/** A shop's catalogue ready for answering, corrections done. */
+/** A shop's catalogue ready for answering, with corrections applied. */
 export interface LoadedCatalogue {
   facts: LocalFacts;
   swatches: SwatchResolver;
   /**
-   * The catalogue for pages that count for themselves, in binary form: the fields that panels and cards can need.
-   * @param only the keys of those that the page does need
+   * The catalogue for pages with their own engine, in binary form: the fields that panels and cards can need.
+   * @param only keys of the fields that the page does need
    */
   data(wanted: { text: boolean; only?: readonly string[] | undefined }): CompressedBody;
 }
 
-/** The memory of an indexed catalogue, as a multiple of its own bytes. Measured with 20,000 products. */
+/** Memory of an indexed catalogue, as a multiple of its own bytes. Measured with 20,000 products. */
 const indexed = 3;
 
-/** Catalogues packed for browsers: pages that need the same fields share one. */
+/** Catalogues reduced and compressed for browsers: pages that need the same fields share one. */
 type Cuts = LRUCache<string, CompressedBody>;
 
-/** Keeps the catalogues that were used last, of drafts and of editions, as far as memory goes. */
+/** Caches the most recently used catalogues, of drafts and editions, within a memory limit. */
 export class Catalogues {
   #loaded = new LRUCache<string, Promise<LoadedCatalogue>>({
     maxSize: limits.keptCatalogues.max,
     sizeCalculation: () => 1,
   });
   #cuts: Cuts = new LRUCache({ maxSize: limits.keptCuts.max, sizeCalculation: ({ size }) => size });
-  /** How often a draft's was forgotten. */
+  /** Number of times a draft's was evicted. */
   forgotten = 0;
 
-  /** Lets a draft's catalogue be read anew, after it was changed. */
+  /** Evicts a draft's catalogue after a change. */
   forget(shop: Pick<Shop, "id">): void {
     this.forgotten++;
     this.#loaded.delete(draftKey(shop));
   }
 
-  /** In a thread: lets all drafts' be read anew where some have been forgotten since. @param forgotten how often in all */
+  /** In a thread: evicts all drafts' if any has been evicted since. @param forgotten total number of evictions */
   syncWriteCount(forgotten: number): void {
     if (forgotten === this.forgotten) return;
     this.forgotten = forgotten;
     for (const key of this.#loaded.keys()) if (isDraft(key)) this.#loaded.delete(key);
   }
 
-  /** Names what a source's catalogue is now; an edition's never changes. */
+  /** Names the state of a source's catalogue; an edition's never changes. */
   stateOf(key: string): string {
     return isDraft(key) ? `${key} ${this.forgotten}` : key;
   }
@@ -66,7 +66,7 @@ export class Catalogues {
     const loaded = load(source, this.#cuts, `${this.stateOf(key)} `);
     this.#loaded.set(key, loaded);
     loaded.then(
-      // Its size is known once it is there; others go to make room for it.
+      // Its size is known once it is loaded; others are evicted to make room.
       ({ facts }) => {
         if (this.#loaded.peek(key) === loaded) {
           this.#loaded.delete(key);
@@ -79,7 +79,7 @@ export class Catalogues {
   }
 }
 
-/** Bytes of a catalogue's columns: codes, and spellings with what an engine spends on a text. */
+/** Bytes of a catalogue's columns: codes, and spellings with the overhead of a text in an engine. */
 function sizeOf({ index }: LocalFacts): number {
   let bytes = 0;
   for (const { spellings, starts, codes } of index.catalogue.columns.values()) {
@@ -89,7 +89,7 @@ function sizeOf({ index }: LocalFacts): number {
   return Math.max(1, bytes + 100 * index.catalogue.productIds.length);
 }
 
-/** @param prefix of this catalogue's names among the cuts */
+/** @param prefix of this catalogue's names among the reduced ones */
 async function load(source: ShopSource, cuts: Cuts, prefix: string): Promise<LoadedCatalogue> {
   const [imported, mends] = [await source.catalogue(), await source.read(mendsKind)];
   const pages = await source.read(pagesKind);

@@ -1,10 +1,10 @@
 import { accessSync, closeSync, constants, existsSync, openSync, readSync, statSync } from "node:fs";
 import Database from "libsql";
 
-/** A database file that can't be opened, and why; the file itself is not touched. */
+/** A database file that can't be opened, and why; the file itself is not changed. */
 export class UnfitFile extends Error {
   override name = "UnfitFile";
-  /** Whether it is a database of another program. */
+  /** Whether it is another program's database. */
   readonly isForeign: boolean;
   constructor(message: string, isForeign = false) {
     super(message);
@@ -17,10 +17,13 @@ const magic = "SQLite format 3\0";
 const idOffset = 68;
 const headerBytes = 100;
 
-/** `pragma application_id` of our databases: “ZTr” and 1. */
+/** `pragma application_id` of the tool's databases: “ZTr” and 1. */
 export const applicationId = 0x5a_54_72_01;
 
-/** Writes our application id into a file that is ours, or creates the file with it, before anything else is written. */
+/**
+ * Writes the application id into a database file of the tool, or creates the file with it, before anything else is
+ * written.
+ */
 export function writeApplicationId(file: string): void {
   const database = new Database(file);
   try {
@@ -31,9 +34,9 @@ export function writeApplicationId(file: string): void {
 }
 
 /**
- * Checks a database file before anything is done with it. The file is only read.
- * @param known names of the migrations that this version has, the oldest first
- * @returns the migrations that are still to be done; undefined if there is no file yet
+ * Checks a database file before it is used. The file is only read.
+ * @param known names of this version's migrations, oldest first
+ * @returns the migrations still to run; undefined if there is no file yet
  * @throws UnfitFile for a file that is empty, not a SQLite database, another program’s, damaged, not writable, or
  * written by a newer version
  */
@@ -61,7 +64,7 @@ export function checkFile(file: string, known: readonly string[]): string[] | un
   if (!content)
     return refuse("is damaged. Restore a backup: npm run -s trellis -- restore --from FILE. The file stays as it is.");
   const { done, isEmpty } = content;
-  // Files of before we said whose they are have our first migration.
+  // Files from before the application id existed contain our first migration.
   if (owner === 0 && !isEmpty && !done.includes(known[0] ?? "")) refuse(foreign, true);
   const newer = done.filter((name) => !known.includes(name));
   if (newer.length > 0)
@@ -83,7 +86,7 @@ function ownerOf(file: string): number | undefined {
   return bytes.toString("latin1", 0, magic.length) === magic ? bytes.readUInt32BE(idOffset) : undefined;
 }
 
-/** The migrations that were done over a file, and whether it has any table at all; undefined if it is damaged. */
+/** The migrations run on a file, and whether it contains any table; undefined if it is damaged. */
 function contentOf(file: string): { done: string[]; isEmpty: boolean } | undefined {
   let database: Database.Database | undefined;
   try {

@@ -44,7 +44,10 @@ const migrations = [
 /** Names of all migrations, the oldest first. */
 export const migrationNames = migrations.map(({ name }) => name);
 
-/** Connections are replaced now and then, so what holds for one is said to each. Reads wait for a short while only; writes ask again. */
+/**
+ * The pool replaces connections now and then, so each new one gets these settings. Reads wait only briefly; writes
+ * retry.
+ */
 const habits = [busyTimeout, "pragma foreign_keys = on", "pragma journal_mode = wal"];
 
 const sayingTo =
@@ -59,11 +62,11 @@ const sayingTo =
   };
 
 /**
- * Opens the SQLite file, made if need be, and brings its tables and documents up to date; before tables change, it is
- * copied. `:memory:` keeps nothing.
- * @param upTo the last migration to do, for looking at older states; all by default
- * @param onLost told once, in a sentence, when the file is moved or removed while it is open; nobody by default
- * @throws UnfitFile if there is something else, or something that this version can't open
+ * Opens the SQLite file, creating it if needed, and migrates its tables and documents; it is copied before tables
+ * change. `:memory:` stores nothing.
+ * @param upTo the last migration to run, for testing older states; all by default
+ * @param onLost called once, with a sentence, if the file is moved or removed while open
+ * @throws UnfitFile if the file can't be opened by this version
  */
 export async function openDatabase(
   named: string,
@@ -76,7 +79,7 @@ export async function openDatabase(
   }
   const open = checkFile(file, migrationNames);
   if (file !== ":memory:") writeApplicationId(file);
-  // A newer start does not undo a migration; the copy from before does.
+  // A newer version's migration can't be undone; the copy made before it can be used.
   if (open && open.length > 0 && open.length < migrationNames.length && upTo === undefined)
     backUp(file, freeName(`${file}.before-${open.at(-1)}`));
   const orm = await connect(file, habits);
@@ -86,7 +89,7 @@ export async function openDatabase(
   return orm;
 }
 
-/** Opens a file that {@link openDatabase} has opened already, in another thread and for reading alone. */
+/** Opens a file that {@link openDatabase} has opened already, in another thread and read-only. */
 export const openForReading = (file: string): Promise<MikroORM> => connect(file, [...habits, "pragma query_only = on"]);
 
 const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
@@ -103,7 +106,7 @@ const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
     driverOptions: { client: CarefulDialect },
   });
 
-/** Closes a database so that its file alone is the whole of it: what stands in the log beside it is written into it. */
+/** Closes a database and merges its log, so that the one file is complete. */
 export async function closeDatabase(orm: MikroORM): Promise<void> {
   const connection = orm.em.getConnection();
   const guard = guardOf(connection);

@@ -1,11 +1,11 @@
 import { LibSqlKnexDialect } from "@mikro-orm/knex";
 
-/** A connection of the pool, as far as it matters here. */
+/** The relevant members of a pooled connection. */
 export interface RawConnection {
-  /** It holds the whole database, which would be gone with it. */
+  /** An in-memory database, which would be lost with its connection. */
   memory: boolean;
   exec(sql: string): unknown;
-  /** Set, the pool closes the connection instead of handing it out again. */
+  /** If set, the pool closes the connection instead of reusing it. */
   __knex__disposed?: unknown;
 }
 
@@ -14,14 +14,15 @@ interface RawTransaction {
 }
 
 /**
- * The driver with two habits of its own. Transactions take the write lock at once, since one that has read first
- * cannot be given it later when somebody else wrote meanwhile. And a connection on which a statement has failed
- * is closed: it can keep that statement open, and then answers well to everything and commits nothing.
+ * The driver with two changes. Transactions take the write lock at once, since one that has only read can't get it
+ * later if somebody else wrote meanwhile. And a connection with a failed statement is closed: it may keep that
+ * statement open, and then seem to work but commit nothing.
  */
 export class CarefulDialect extends LibSqlKnexDialect {
   transaction(...given: unknown[]): RawTransaction {
     const transaction: RawTransaction = super.transaction(...given);
-    // Said to the connection itself: the transaction's own way would take a refusal for an end and go on without one.
+    // Sent on the connection itself: the transaction's own method would take a refusal for an end and continue
+    // without one.
     transaction.begin = async (connection) => {
       await careful(connection, () => beginAtOnce(connection));
     };
@@ -33,17 +34,17 @@ export class CarefulDialect extends LibSqlKnexDialect {
   }
 }
 
-/** Takes the write lock or fails at once: the driver would hold up the whole thread while it waits. */
+/** Takes the write lock or fails at once: waiting in the driver would block the whole thread. */
 function beginAtOnce(connection: RawConnection): void {
   connection.exec("pragma busy_timeout = 0");
   connection.exec("begin immediate");
   connection.exec(busyTimeout);
 }
 
-/** How long a read waits for another program, which hardly ever happens in WAL mode. */
+/** Time that a read waits for another program, which is rare in WAL mode. */
 export const busyTimeout = "pragma busy_timeout = 250";
 
-/** Does something on a connection, which is closed afterwards if it failed. */
+/** Uses a connection, and closes it if that fails. */
 async function careful<T>(connection: RawConnection, task: () => T): Promise<Awaited<T>> {
   try {
     return await task();

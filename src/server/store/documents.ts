@@ -7,17 +7,17 @@ import { maxSteps } from "../../core/document/patch.ts";
 import { type Document, DocumentSchema, type Shop, StepSchema, type StoredStep } from "./entities.ts";
 import { serialized, write } from "./write.ts";
 
-/** A shop that documents are of; its number is all that is needed. */
+/** The shop of a document; only its id is needed. */
 export type ShopRef = Pick<Shop, "id">;
 
 type Kind = Pick<DocumentKind<object>, "name" | "many">;
 
-/** For looking at what was removed as well. */
+/** Includes removed documents. */
 const everyOne = { filters: { there: false } } as const;
 
 const slugOf = ({ name, many }: Kind, slug: string | undefined): string => (many ? (slug ?? "") : name);
 
-/** The names of a shop's documents of a kind, in their order. */
+/** The names of a shop's documents of a kind, in order. */
 export async function listDocuments(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<PanelSummary[]> {
   const found = await em
     .fork()
@@ -29,7 +29,7 @@ export async function listDocuments(em: SqlEntityManager, shop: ShopRef, kind: K
   return found.map(({ slug, name, version }) => ({ slug, name, version }));
 }
 
-/** The first of a shop's documents of a kind, by its place in addresses; undefined if there is none. */
+/** The slug of the shop's first document of a kind; undefined if there is none. */
 export async function firstDocument(em: SqlEntityManager, shop: ShopRef, kind: Kind): Promise<string | undefined> {
   const [found] = await em
     .fork()
@@ -41,7 +41,7 @@ export async function firstDocument(em: SqlEntityManager, shop: ShopRef, kind: K
   return found?.slug;
 }
 
-/** How often a document was saved; 0 when it never was. */
+/** Version of a document: the number of times it was saved. */
 export async function versionOf(em: SqlEntityManager, shop: ShopRef, kind: Kind, slug?: string): Promise<number> {
   const found = await em
     .fork()
@@ -50,9 +50,9 @@ export async function versionOf(em: SqlEntityManager, shop: ShopRef, kind: Kind,
 }
 
 /**
- * A document in its kind's present format, without its history; one of its kind that was never saved is as it is until
- * it is changed.
- * @returns undefined if there is none at this address
+ * A document in its kind's present format, without its history; the only document of a kind has defaults if never
+ * saved.
+ * @returns undefined if there is none with this slug
  */
 export async function readDocument<D extends object>(
   em: SqlEntityManager,
@@ -92,7 +92,7 @@ export async function loadDocument<D extends object>(
   };
 }
 
-/** Steps that are done in all of a shop's documents. */
+/** Total number of steps in a shop's documents. */
 export async function stepsDone(em: SqlEntityManager, shop: ShopRef): Promise<number> {
   const found = await em.fork().find(DocumentSchema, { shop: shop.id }, { fields: ["done"] });
   return found.reduce((sum, { done }) => sum + done, 0);
@@ -101,7 +101,7 @@ export async function stepsDone(em: SqlEntityManager, shop: ShopRef): Promise<nu
 const nameOf = (document: object): string =>
   "name" in document && typeof document.name === "string" ? document.name : "";
 
-/** Adds a document of a kind of which a shop has many, with a place in addresses that no other has. */
+/** Adds a document of a kind with many, with an unused slug. */
 export const createDocument = <D extends object>(
   em: SqlEntityManager,
   shop: ShopRef,
@@ -110,9 +110,9 @@ export const createDocument = <D extends object>(
 ): Promise<PanelSummary> => write(em, (tx) => insertDocument(tx, shop, kind, document));
 
 /**
- * {@link createDocument} within a transaction that is under way.
- * @param document checked here, wherever it comes from
- * @param place in addresses, where it is known and free
+ * {@link createDocument} within an open transaction.
+ * @param document checked here
+ * @param place its slug, if known and unused
  * @throws InvalidDocument
  */
 export async function insertDocument<D extends object>(
@@ -123,7 +123,7 @@ export async function insertDocument<D extends object>(
   place?: string,
 ): Promise<PanelSummary> {
   const body = checkDocument(kind, document);
-  // A place in addresses stays taken while what has it can be brought back.
+  // A slug stays reserved while its removed document can be restored.
   const others = await tx.find(
     DocumentSchema,
     { shop: shop.id, kind: kind.name },
@@ -149,7 +149,7 @@ export async function insertDocument<D extends object>(
   return { slug, name, version: 1 };
 }
 
-/** A document to save over the version that the sender knows. */
+/** A document to save over the version known to the sender. */
 interface Saved {
   version: number;
   /** Checked before it is stored. */
@@ -158,8 +158,9 @@ interface Saved {
 }
 
 /**
- * Saves a document and its latest steps if nobody has saved it since `version`; both are on disk when this returns.
- * @returns the new version, or undefined if the stored one is another
+ * Saves a document and its latest steps unless somebody has saved it since `version`; both are on disk when this
+ * returns.
+ * @returns the new version, or undefined if the stored one differs
  * @throws InvalidDocument
  */
 export const saveDocument = async <D extends object>(
@@ -173,7 +174,7 @@ export const saveDocument = async <D extends object>(
   return write(em, (tx) => saveWithin(tx, shop, kind, slug, { ...saved, document: body }));
 };
 
-/** {@link saveDocument} within a transaction that is under way, of a document that has been checked. */
+/** {@link saveDocument} within an open transaction, for a checked document. */
 async function saveWithin<D extends object>(
   tx: SqlEntityManager,
   shop: ShopRef,
@@ -200,9 +201,7 @@ async function saveWithin<D extends object>(
   return next.version;
 }
 
-/**
- * A document as it stands within a transaction that is under way; undefined if there is none, removed ones included.
- */
+/** A document within an open transaction; undefined if there is none, including removed ones. */
 export async function bodyWithin<D extends object>(
   tx: SqlEntityManager,
   shop: ShopRef,
@@ -220,8 +219,8 @@ export async function bodyWithin<D extends object>(
 }
 
 /**
- * Puts another state in a document's place, within a transaction that is under way, as a step that can be undone.
- * A missing document is created, and a removed one restored.
+ * Replaces a document within an open transaction, as a step that can be undone. A missing document is created, and a
+ * removed one restored.
  * @param words of that step
  */
 export async function changeWithin<D extends object>(
@@ -246,7 +245,7 @@ export async function changeWithin<D extends object>(
   await saveWithin(tx, shop, kind, slug, { version: now?.version ?? 0, document: checked, history });
 }
 
-/** Puts the steps that were sent in the place of those from the first of them on, and forgets the oldest. */
+/** Replaces the stored steps from the first sent one on, and drops the oldest. */
 async function saveSteps(tx: SqlEntityManager, document: number, { from, steps }: SentHistory): Promise<void> {
   await tx.nativeDelete<StoredStep>(StepSchema, { document, n: { $gte: from } });
   for (const { n, at, words, patches, inverse } of steps)

@@ -20,7 +20,7 @@ import { write, yieldToEventLoop } from "./write.ts";
 
 const catalogueFolder = "catalogue/";
 
-/** By the connection to a database, whole editions of it that are kept ready; they never change. */
+/** By database connection, cached editions; they never change. */
 const openedBy = new WeakMap<object, LRUCache<number, Promise<WholeShop>>>();
 
 function openedIn(em: SqlEntityManager): LRUCache<number, Promise<WholeShop>> {
@@ -36,7 +36,7 @@ const summaryOf = ({ n, note, createdAt }: Pick<Edition, "n" | "note" | "created
   createdAt: createdAt.toISOString(),
 });
 
-/** A shop's editions, the newest first. */
+/** A shop's editions, newest first. */
 export async function listEditions(em: SqlEntityManager, shop: Pick<Shop, "id">): Promise<EditionSummary[]> {
   const found = await em
     .fork()
@@ -45,8 +45,8 @@ export async function listEditions(em: SqlEntityManager, shop: Pick<Shop, "id">)
 }
 
 /**
- * Publishes a shop as it is now. What earlier editions hold already is kept once.
- * @throws Fault if nothing is another
+ * Publishes the shop's present state. Content of earlier editions is stored once.
+ * @throws Fault if nothing has changed
  */
 export async function publish(em: SqlEntityManager, shop: Shop, note: string): Promise<EditionSummary> {
   const bytes = await loadBytes(em, shop);
@@ -84,7 +84,7 @@ async function findEdition(em: SqlEntityManager, shop: Pick<Shop, "id">, n?: num
   return found;
 }
 
-/** The whole shop as an edition has it. */
+/** The whole shop of an edition. */
 function openEdition(em: SqlEntityManager, edition: Edition): Promise<WholeShop> {
   const opened = openedIn(em);
   const known = opened.get(edition.id);
@@ -111,7 +111,7 @@ async function readEdition(em: SqlEntityManager, { files }: Edition): Promise<Wh
   );
 }
 
-/** A shop's edition as where its pages come from. @param n the newest when absent */
+/** The source of an edition's pages. @param n the newest if absent */
 export async function editionOf(
   em: SqlEntityManager,
   shop: StoredShopHead,
@@ -134,11 +134,11 @@ function sourceOf(em: SqlEntityManager, shop: StoredShopHead, edition: Edition):
 
 const withPlaces = new WeakMap<object, object>();
 
-/** An edition's document with the shop's place in it, computed once: every page is drawn from several. */
+/** An edition's document with the shop's addresses, cached: every page is drawn from several. */
 function placed<D extends object>(document: D, slug: string): D {
   const known = withPlaces.get(document) ?? withPicturesAt(document, shopPictures(slug));
   withPlaces.set(document, known);
-  // The cached value of a document is that document with other addresses.
+  // The cached value is the same document with other addresses.
   return known as D;
 }
 
@@ -150,7 +150,7 @@ export async function stateOf(em: SqlEntityManager, shop: Shop, which: number | 
   return openEdition(em, edition);
 }
 
-/** Where the pages of a state of a shop come from. @throws Fault if there is no such edition */
+/** The source of the pages of a shop's state. @throws Fault if there is no such edition */
 export async function sourceOfState(
   em: SqlEntityManager,
   shop: StoredShopHead,
@@ -166,8 +166,8 @@ export const noEdition = (n: number): HttpError =>
   new HttpError(404, `This shop has no edition ${n}. Choose one of those under Editions.`);
 
 /**
- * Brings an edition's documents back into the draft, each as a step that can be undone. Panels and looks that are
- * newer than it stay, and so does the catalogue.
+ * Restores an edition's documents in the draft, each as a step that can be undone. Newer panels and looks stay, as
+ * does the catalogue.
  */
 export async function restoreEdition(em: SqlEntityManager, shop: Shop, n: number): Promise<void> {
   const whole = await stateOf(em, shop, n);

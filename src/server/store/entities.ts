@@ -3,13 +3,13 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import type { Patch } from "../../core/document/patch.ts";
 
-/** One shop: a catalogue with a name and a currency. All else that it has is a document. */
+/** A shop: a catalogue with a name and a currency. Everything else is a document. */
 export interface Shop {
   id: number;
   /** Its place in addresses. */
   slug: string;
   name: string;
-  /** ISO 4217 code that prices are written in. */
+  /** ISO 4217 code of its prices. */
   currency: string;
   /** The imported catalogue's fields, without computed ones. */
   fields: Field[];
@@ -17,13 +17,13 @@ export interface Shop {
   variantCount: number;
   createdAt: Date;
   reading: RememberedReading[];
-  /** SHA-256 of the file that its catalogue came from, in hex. */
+  /** SHA-256 of the imported file, in hex. */
   hash?: string | null;
-  /** When it was removed; it can be brought back for a while. */
+  /** Time of removal; it can be restored for a while. */
   removedAt?: Date | null;
 }
 
-/** A stretch of a shop's imported catalogue in binary form. A newer file replaces all of them at once. */
+/** A part of a shop's imported catalogue in binary form. A newer file replaces all parts at once. */
 export interface CataloguePart {
   id: number;
   shop: Ref<Shop>;
@@ -31,14 +31,14 @@ export interface CataloguePart {
   bytes: Uint8Array;
 }
 
-/** A shop's catalogue, corrections and swatch book as they were before another file was brought; kept for a while. */
+/** A shop's catalogue, corrections and swatch book before an import; kept for a while. */
 export interface PastCatalogue {
   id: number;
   shop: Ref<Shop>;
   replacedAt: Date;
   /** The catalogue after it. */
   words: string;
-  /** Products of what took its place. */
+  /** Number of products in its successor. */
   nextCount: number;
   fields: Field[];
   productCount: number;
@@ -49,7 +49,7 @@ export interface PastCatalogue {
   swatches: object;
 }
 
-/** A stretch of a past catalogue in binary form. */
+/** A part of a past catalogue in binary form. */
 export interface PastPart {
   id: number;
   past: Ref<PastCatalogue>;
@@ -57,24 +57,24 @@ export interface PastPart {
   bytes: Uint8Array;
 }
 
-/** A saved document of any kind. */
+/** A stored document of any kind. */
 export interface Document {
   id: number;
   shop: Ref<Shop>;
   /** Name of its kind. */
   kind: string;
-  /** Its place in addresses, unique in its kind; the kind's name where there is one of it only. */
+  /** Its slug, unique in its kind; the kind's name if there is only one. */
   slug: string;
-  /** Its name; empty where there is only one of its kind. */
+  /** Its name; empty if there is only one of its kind. */
   name: string;
   position: number;
   /** How often it was saved. */
   version: number;
   body: object;
-  /** Number of the last step that is done and not undone. */
+  /** Number of the last step that is not undone. */
   done: number;
   updatedAt: Date;
-  /** When it was removed; it can be brought back for a while. */
+  /** Time of removal; it can be restored for a while. */
   removedAt?: Date | null;
 }
 
@@ -99,29 +99,29 @@ export interface Picture {
   bytes: Uint8Array;
 }
 
-/** An unchangeable copy of all that a shop's pages are made of. */
+/** An unchangeable copy of everything in a shop's pages. */
 export interface Edition {
   id: number;
   shop: Ref<Shop>;
-  /** From 1, in the order in which a shop's were published. */
+  /** From 1, in order of publication. */
   n: number;
   note: string;
   createdAt: Date;
-  /** By path in the edition, the hash of what is there. */
+  /** By path in the edition, the hash of the content. */
   files: Record<string, string>;
   variantCount: number;
   name: string;
   currency: string;
 }
 
-/** The content of an edition's file, stored once however many editions have it. */
+/** The content of an edition's file, stored once for all editions. */
 export interface Content {
   /** SHA-256, in hex. */
   hash: string;
   bytes: Uint8Array;
 }
 
-/** Removed documents are hidden, unless they are asked for. */
+/** Hides removed documents unless requested. */
 const there = { name: "there", cond: { removedAt: null }, default: true };
 
 export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({

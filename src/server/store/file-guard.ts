@@ -2,7 +2,7 @@ import { statSync } from "node:fs";
 import Database from "libsql";
 import { HttpError } from "../http-error.ts";
 
-/** How often the files are looked at while nothing is written, in ms. */
+/** Interval between checks while nothing is written, in ms. */
 const interval = 500;
 
 const inodeOf = (path: string): string | undefined => {
@@ -11,8 +11,8 @@ const inodeOf = (path: string): string | undefined => {
 };
 
 /**
- * Notices when a database’s file or its log is moved, removed or replaced while it is open: what is written after
- * that would be lost, or would damage the file that came in its place. From then on every write is refused.
+ * Notices if an open database’s file or its log is moved, removed or replaced: later writes would be lost, or would
+ * damage the file in its place. From then on every write is refused.
  */
 export class FileGuard {
   readonly #file: string;
@@ -28,7 +28,7 @@ export class FileGuard {
    */
   constructor(file: string, onLost: (sentence: string) => void = () => {}) {
     this.#file = file;
-    // As long as one connection is open SQLite keeps the same log, so a different one is somebody else’s doing.
+    // While one connection is open SQLite keeps the same log, so a different log was put there by somebody else.
     this.#own = new Database(file);
     this.#own.exec("pragma query_only = on");
     this.#own.prepare("select count(*) from sqlite_master").all();
@@ -47,7 +47,7 @@ export class FileGuard {
     return this.#lost;
   }
 
-  /** @throws Fault with 503 once the files are not the ones that were opened */
+  /** @throws Fault with 503 if the files have been replaced */
   check(): void {
     const lost = this.#look();
     if (lost !== undefined) throw new HttpError(503, lost, { lost: this.#file });
@@ -65,10 +65,10 @@ export class FileGuard {
 
 const guards = new WeakMap<object, FileGuard>();
 
-/** Puts a guard beside a connection. @param connection as entity managers name it */
+/** Attaches a guard to a connection. @param connection of the entity managers */
 export const guardConnection = (connection: object, guard: FileGuard): void => {
   guards.set(connection, guard);
 };
 
-/** The guard of a connection; undefined for a database in memory. */
+/** The guard of a connection; undefined for an in-memory database. */
 export const guardOf = (connection: object): FileGuard | undefined => guards.get(connection);

@@ -16,8 +16,8 @@ import { catalogueOf, type Import, insertParts } from "./shops.ts";
 import { write } from "./write.ts";
 
 /**
- * Puts another catalogue in place of a shop's present one, whole or not at all, and keeps that for a while. Documents
- * remain unchanged.
+ * Replaces a shop's catalogue completely or not at all, and keeps the present one for a while. Documents stay as they
+ * are.
  */
 export const replaceCatalogue = (em: SqlEntityManager, shop: Shop, brought: Import): Promise<void> =>
   write(em, async (tx) => {
@@ -28,7 +28,7 @@ export const replaceCatalogue = (em: SqlEntityManager, shop: Shop, brought: Impo
     await tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, next);
   });
 
-/** Keeps what a shop's catalogue, corrections and swatch book are now, before something takes the catalogue's place. */
+/** Stores a shop's present catalogue, corrections and swatch book before the catalogue is replaced. */
 async function keepPresent(tx: SqlEntityManager, { id }: Pick<Shop, "id">, words: string, nextCount: number) {
   const shop = await tx.findOneOrFail(ShopSchema, { id });
   const { fields, productCount, variantCount, reading, hash = null } = shop;
@@ -43,7 +43,7 @@ async function keepPresent(tx: SqlEntityManager, { id }: Pick<Shop, "id">, words
   );
 }
 
-/** Files that were brought and can be taken back, the latest first. */
+/** Imports that can be reverted, latest first. */
 export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">): Promise<PastImport[]> {
   const found = await em
     .fork()
@@ -58,8 +58,8 @@ export async function listImports(em: SqlEntityManager, shop: Pick<Shop, "id">):
 }
 
 /**
- * Puts back what a file took the place of: the catalogue, and as steps that can be undone the corrections and swatches
- * of that time. What is taken back is kept in its turn.
+ * Reverts an import: restores the catalogue, and as steps that can be undone its corrections and swatches. The
+ * replaced state is kept in turn.
  * @throws Fault if there is no such import
  */
 export const revertImport = (em: SqlEntityManager, shop: Shop, id: number): Promise<void> =>

@@ -8,16 +8,17 @@ export class InUse extends Error {
 }
 
 /**
- * Holds a database file for this process alone, until it ends in whatever way: the lock is the operating system's, on
- * a file of its own, so that it outlives no crash.
- * @param file by whatever name: links lead to the same lock
- * @returns what gives it back
+ * Locks a database file for this process, until it ends in whatever way: an operating system's lock on a separate
+ * file, so that it doesn't outlive a crash.
+ * @param file by any name: links lead to the same lock
+ * @returns releases it
  * @throws InUse if another process holds it
  */
 export function lockFile(file: string): () => void {
   if (file === ":memory:") return () => {};
   const real = realFile(file);
-  // Under a second name the same file has a second lock, and a log of its own. Source: SQLite, How To Corrupt, 2.5.
+  // Under a second name (hard link) the same file would have a second lock and log. Source: SQLite, How To Corrupt,
+  // 2.5.
   if (entryAt(real)?.isFile() && statSync(real).nlink > 1)
     throw new InUse(`${file} has a second name (a hard link). Copy it, and use the copy: --data FILE`);
   const lock = new Database(`${real}.lock`);

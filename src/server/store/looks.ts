@@ -6,7 +6,7 @@ import { shopKind } from "../../core/shop/kind.ts";
 import type { ShopDocument } from "../../core/shop/shop-schema.ts";
 import type { ShopSource } from "./source.ts";
 
-/** The look of a shop's pages; one that sets nothing where it has none, or it is gone. */
+/** The look of a shop's pages; an empty one if it has none, or it is gone. */
 export async function shopLook(
   source: ShopSource,
   { look }: Pick<ShopDocument, "look">,
@@ -14,7 +14,7 @@ export async function shopLook(
   return (look === undefined ? undefined : (await source.read(lookKind, look))?.document) ?? plainLook;
 }
 
-/** The ground that the shop's panels stand on. */
+/** The background of the shop's panels. */
 export async function shopGround(source: ShopSource): Promise<string> {
   const settings = (await source.read(shopKind))?.document;
   return groundOf(await shopLook(source, settings ?? {}));

@@ -13,14 +13,14 @@ import {
 } from "./entities.ts";
 import { write } from "./write.ts";
 
-/** Days for which what was removed can be brought back. */
+/** Days for which removed things can be restored. */
 export const retentionDays = 30;
 const msPerDay = 86_400_000;
 
-/** For looking at what was removed as well. */
+/** Includes removed documents. */
 const removedToo = { filters: { there: false } } as const;
 
-/** Removes one of a shop's documents of a kind, until it is brought back. @throws Fault if there is none */
+/** Removes a shop's document; it can be restored. @throws Fault if there is none */
 export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
   write(em, async (tx) => {
     const found = await tx.findOne(DocumentSchema, { shop: shop.id, kind: kind.name, slug }, { fields: ["id"] });
@@ -28,7 +28,7 @@ export const removeDocument = (em: SqlEntityManager, shop: ShopRef, kind: Docume
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: new Date() });
   });
 
-/** Brings a removed document back to where it was. @throws Fault if there is none */
+/** Restores a removed document at its place. @throws Fault if there is none */
 export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: DocumentKind<object>, slug: string) =>
   write(em, async (tx) => {
     const where = { shop: shop.id, kind: kind.name, slug };
@@ -37,11 +37,7 @@ export const restoreDocument = (em: SqlEntityManager, shop: ShopRef, kind: Docum
     await tx.nativeUpdate<Document>(DocumentSchema, { id: found.id }, { removedAt: null }, removedToo);
   });
 
-/**
- * Puts a shop's documents of a kind into an order.
- * @param slugs all of them
- * @throws Fault if one is missing or unknown
- */
+/** Reorders a shop's documents of a kind. @param slugs all of them @throws Fault if one is missing or unknown */
 export const orderDocuments = (
   em: SqlEntityManager,
   shop: ShopRef,
@@ -57,15 +53,15 @@ export const orderDocuments = (
       await tx.nativeUpdate<Document>(DocumentSchema, { id }, { position: slugs.indexOf(slug) });
   });
 
-/** Another name or currency for a shop. Its place in addresses stays. */
+/** Changes a shop's name or currency. Its slug stays. */
 export const changeShop = (em: SqlEntityManager, shop: ShopRef, changes: Partial<Pick<Shop, "name" | "currency">>) =>
   write(em, (tx) => tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, changes));
 
-/** Removes a shop, until it is brought back. Shoppers find nothing meanwhile. */
+/** Removes a shop; it can be restored. Its pages are gone meanwhile. */
 export const removeShop = (em: SqlEntityManager, shop: ShopRef) =>
   write(em, (tx) => tx.nativeUpdate<Shop>(ShopSchema, { id: shop.id }, { removedAt: new Date() }));
 
-/** Brings a removed shop back. @throws Fault if there is none */
+/** Restores a removed shop. @throws Fault if there is none */
 export const restoreShop = (em: SqlEntityManager, slug: string) =>
   write(em, async (tx) => {
     const found = await tx.findOne(ShopSchema, { slug }, { fields: ["id"], ...removedToo });
@@ -73,7 +69,7 @@ export const restoreShop = (em: SqlEntityManager, slug: string) =>
     await tx.nativeUpdate<Shop>(ShopSchema, { id: found.id }, { removedAt: null }, removedToo);
   });
 
-/** The removed documents, the latest first. */
+/** The removed documents, latest first. */
 const told = { fields: ["slug", "name", "removedAt"], orderBy: { removedAt: "desc" }, ...removedToo } as const;
 const tell = ({
   slug,
@@ -85,11 +81,11 @@ const tell = ({
   removedAt: removedAt?.toISOString() ?? "",
 });
 
-/** Shops that were removed and can be brought back, the latest first. */
+/** Removed shops that can be restored, latest first. */
 export const removedShops = async (em: SqlEntityManager): Promise<Removed[]> =>
   (await em.fork().find(ShopSchema, { removedAt: { $ne: null } }, told)).map(tell);
 
-/** A shop's documents of a kind that were removed and can be brought back, the latest first. */
+/** A shop's removed documents of a kind that can be restored, latest first. */
 export async function removedDocuments(
   em: SqlEntityManager,
   shop: ShopRef,
@@ -99,7 +95,7 @@ export async function removedDocuments(
   return (await em.fork().find(DocumentSchema, where, told)).map(tell);
 }
 
-/** Forgets for good what was removed too long ago to be brought back. */
+/** Deletes permanently what was removed too long ago. */
 export const purgeRemoved = (em: SqlEntityManager, now = new Date()) =>
   write(em, async (tx) => {
     const before = { removedAt: { $ne: null, $lt: new Date(now.getTime() - retentionDays * msPerDay) } };

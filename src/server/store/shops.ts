@@ -20,19 +20,19 @@ import { insertDocument, listDocuments, type ShopRef } from "./documents.ts";
 import { type CataloguePart, CataloguePartSchema, type Shop, ShopSchema } from "./entities.ts";
 import { write, yieldToEventLoop } from "./write.ts";
 
-/** A catalogue to be stored: packed, with what a shop's own row says of it, and how its file was read. */
+/** A catalogue to store: compressed, with the columns of the shop's row, and how its file was read. */
 export interface Import {
   bytes: Uint8Array;
   fields: Field[];
   products: number;
   variants: number;
   reading?: readonly RememberedReading[];
-  /** The name of the file, and its SHA-256 in hex. */
+  /** The file's name, and its SHA-256 in hex. */
   fileName?: string;
   hash?: string;
 }
 
-/** A catalogue as it is stored. @param bytes it in binary form, where it came so */
+/** A catalogue in stored form. @param bytes its binary form, if already available */
 export const importOf = (catalogue: Catalogue, bytes: Uint8Array = encodeCatalogue(catalogue)): Import => ({
   bytes,
   fields: catalogue.fields.filter((field) => !isDerived(field)),
@@ -49,7 +49,7 @@ export interface NewShop extends Import {
   settings?: ShopDocument;
 }
 
-/** Stores a shop with its catalogue and its first documents, whole or not at all. */
+/** Stores a shop with its catalogue and first documents, completely or not at all. */
 export function createShop(
   em: SqlEntityManager,
   { name, currency, panels, pages, looks = [], settings, ...brought }: NewShop,
@@ -64,7 +64,7 @@ export function createShop(
   });
 }
 
-/** A shop's own row and its catalogue, within a transaction that is under way; its place in addresses is one that no other has. */
+/** Inserts a shop's row and its catalogue within an open transaction, with an unused slug. */
 export async function insertShop(
   tx: SqlEntityManager,
   { name, currency, ...brought }: Pick<NewShop, "name" | "currency"> & Readonly<Import>,
@@ -87,7 +87,7 @@ export async function insertShop(
 
 const storedFields = listOf(fieldSchema, limits.columns.max);
 
-/** @throws InvalidDocument if fields are not what a shop can be opened with */
+/** @throws InvalidDocument if a shop can't be opened with these fields */
 const checkFields = (fields: readonly Field[]) => checkValue("catalogue", storedFields, fields);
 
 /** The columns of a shop’s row that describe its catalogue. @throws InvalidDocument */
@@ -99,7 +99,7 @@ export const catalogueOf = ({ fields, products, variants, reading = [], hash }: 
   hash: hash ?? null,
 });
 
-/** Stores a catalogue's bytes, within a transaction that is under way. */
+/** Stores a catalogue's bytes within an open transaction. */
 export async function insertParts(
   tx: SqlEntityManager,
   shop: ShopRef,
@@ -116,26 +116,26 @@ export async function loadBytes(em: SqlEntityManager, shop: ShopRef): Promise<Ui
   const parts = await em
     .fork()
     .find(CataloguePartSchema, { shop: shop.id }, { fields: ["bytes"], orderBy: { position: "asc" } });
-  // The driver gives bytes back as a bare buffer.
+  // The driver returns bytes as a plain buffer.
   return joinParts(parts.map(({ bytes }) => new Uint8Array(bytes)));
 }
 
-/** All shops, the oldest first. */
+/** All shops, oldest first. */
 export const listShops = (em: SqlEntityManager): Promise<Shop[]> =>
   em.fork().findAll(ShopSchema, { orderBy: { createdAt: "asc", id: "asc" } });
 
-/** A shop with all that its row says. */
+/** A shop with its complete row. */
 export const findShop = (em: SqlEntityManager, slug: string): Promise<Shop | null> =>
   em.fork().findOne(ShopSchema, { slug });
 
-/** A shop as the answers on the way of every shopper need it: without its fields and how its file was read. */
+/** A shop without its fields and reading, as needed by the responses to shoppers. */
 export const findShopRef = (
   em: SqlEntityManager,
   slug: string,
 ): Promise<Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount"> | null> =>
   em.fork().findOne(ShopSchema, { slug }, { fields: ["id", "slug", "name", "currency", "variantCount"] });
 
-/** A shop as the tool's views take it. */
+/** A shop for the tool's views. */
 export async function shopSummaryOf(em: SqlEntityManager, shop: Shop): Promise<ShopSummary> {
   const { slug, name, currency, productCount: products, variantCount: variants, reading, fields, hash } = shop;
   return {

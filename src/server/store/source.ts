@@ -6,31 +6,31 @@ import { firstDocument, readDocument, versionOf } from "./documents.ts";
 import type { Shop } from "./entities.ts";
 import { loadBytes } from "./shops.ts";
 
-/** Data of a shop wherever its pages come from. */
+/** A shop's data, whatever the source of its pages. */
 export type StoredShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;
 
-/** Where a shop's pages come from: the draft that is worked on, or an edition, which never changes. */
+/** The source of a shop's pages: the draft, or an edition, which never changes. */
 export interface ShopSource {
-  /** Names it among all that are kept ready. */
+  /** Its name in caches. */
   readonly key: string;
   readonly shop: StoredShopHead;
   /** Number of the edition; undefined for the draft. */
   readonly edition: number | undefined;
-  /** A document, and how often it was saved; undefined if there is none at this place. */
+  /** A document and its version; undefined if there is none with this slug. */
   read<D extends object>(kind: DocumentKind<D>, slug?: string): Promise<{ version: number; document: D } | undefined>;
-  /** How often a document was saved, without reading it; 0 when it never was. */
+  /** Version of a document, without reading it; 0 if never saved. */
   version(kind: DocumentKind<object>, slug?: string): Promise<number>;
-  /** The first document of a kind, by its place in addresses. */
+  /** The slug of the first document of a kind. */
   first(kind: DocumentKind<object>): Promise<string | undefined>;
-  /** As it was imported, without corrections. */
+  /** As imported, without corrections. */
   catalogue(): Promise<Catalogue>;
 }
 
-/** The name of a shop's draft among sources. */
+/** The cache name of a shop's draft. */
 export const draftKey = ({ id }: Pick<Shop, "id">): string => `draft ${id}`;
 export const isDraft = (key: string): boolean => key.startsWith("draft ");
 
-/** The shop as it is worked on. */
+/** The draft of a shop. */
 export const draftOf = (em: SqlEntityManager, shop: StoredShopHead): ShopSource => ({
   key: draftKey(shop),
   shop,

@@ -14,10 +14,10 @@ import { type Picture, PictureSchema, type Shop } from "./entities.ts";
 import type { ShopSource } from "./source.ts";
 import { write } from "./write.ts";
 
-/** Values from which on a field is no list of colours or brands. */
+/** Maximum number of values of a field with colours or brands. */
 const mostValues = 2000;
 
-/** Resolves a shop's swatch book against its catalogue, and keeps what names say. */
+/** Resolves a shop's swatch book against its catalogue, and caches guesses from names. */
 export class SwatchResolver {
   #fields: { key: string; options: readonly { id: string; label: string }[] }[];
   #guesses = new Map<string, NameGuess | undefined>();
@@ -31,8 +31,8 @@ export class SwatchResolver {
   }
 
   /**
-   * The swatch of each value. Computed again when the book has a new version, which every change gives it.
-   * @param ground the panels' background, by which outlines are needed
+   * The swatch of each value. Recomputed when the book has a new version.
+   * @param ground the panels' background, which decides where outlines are needed
    */
   async resolve(source: ShopSource, ground: string): Promise<SwatchBook> {
     const version = await source.version(swatchesKind);
@@ -44,7 +44,7 @@ export class SwatchResolver {
     return this.#last.resolved;
   }
 
-  /** Every value that has a swatch, given or guessed, as a list that can be read back. */
+  /** Every swatch, given or guessed, as a list that can be imported again. */
   async lines(source: ShopSource): Promise<SwatchLine[]> {
     const book = (await source.read(swatchesKind))?.document ?? swatchesKind.fresh("");
     return linesOfBook(book, this.#fields, (label) => this.#guess(label));
@@ -58,14 +58,14 @@ export class SwatchResolver {
 
 const types = { svg: "image/svg+xml", png: "image/png", jpg: "image/jpeg", webp: "image/webp" } as const;
 
-/** A picture as it is kept: cleaned, and named by its content. */
+/** A stored picture: sanitized, and named by its content. */
 export interface KeptPicture {
   name: string;
   type: string;
   bytes: Uint8Array;
 }
 
-/** Keeps a picture in the shop's store, and says where it is. */
+/** Stores a picture and returns its address. */
 export async function keepPicture(
   em: SqlEntityManager,
   shop: Pick<Shop, "id" | "slug">,
@@ -80,15 +80,15 @@ export async function keepPicture(
 }
 
 /**
- * Turns an upload into the picture that we store. It can take a while: not for the main thread.
- * @throws Fault if the upload is not such a picture
+ * Converts an upload to a stored picture. Slow: not for the main thread.
+ * @throws Fault if the upload is not a supported picture
  */
 export function pictureOf(bytes: Uint8Array): KeptPicture {
   const { end, content } = checkPicture(bytes);
   return { name: `${createHash("sha256").update(content).digest("hex")}.${end}`, type: types[end], bytes: content };
 }
 
-/** Judges a picture by its first bytes, whatever its name; an SVG is cleaned. */
+/** Detects a picture's type from its first bytes, whatever its name; an SVG is sanitized. */
 function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Uint8Array } {
   const starts = (...head: number[]) => head.every((byte, i) => bytes[i] === byte);
   const text = (from: number, to: number) => String.fromCharCode(...bytes.subarray(from, to));
@@ -110,6 +110,6 @@ function checkPicture(bytes: Uint8Array): { end: keyof typeof types; content: Ui
   return { end: "svg", content: new TextEncoder().encode(svg) };
 }
 
-/** A picture by its shop's place in addresses and its own name. */
+/** A picture by its shop's slug and its own name. */
 export const findPicture = (em: SqlEntityManager, shop: string, name: string): Promise<Picture | null> =>
   em.fork().findOne<Picture>(PictureSchema, { shop: { slug: shop }, name });

@@ -5,12 +5,12 @@ import { type AnyKind, allKinds } from "../../core/shop/kinds.ts";
 import { type Document, DocumentSchema, StepSchema, type StoredStep } from "./entities.ts";
 import { write } from "./write.ts";
 
-/** Removed documents too, as they can be restored. */
+/** Includes removed documents, since they can be restored. */
 const everyOne = { filters: { there: false } } as const;
 
 /**
- * Rewrites stored documents of older formats and their steps in the present one, all or none. One that is not valid
- * remains unchanged; opening it says what is wrong.
+ * Migrates stored documents and their steps to the present format, all or none. An invalid one stays as it is; opening
+ * it reports the fault.
  */
 export async function upgradeDocuments(em: SqlEntityManager): Promise<void> {
   const older: { kind: AnyKind; id: number }[] = [];

@@ -17,7 +17,7 @@ export const wholeShop = async (em: SqlEntityManager, shop: Shop): Promise<Whole
   catalogue: decodeCatalogue(await loadBytes(em, shop)),
 });
 
-/** All that a shop is now but for its catalogue, which is most of it. */
+/** A shop's present state without its catalogue, which is most of it. */
 export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Promise<Omit<WholeShop, "catalogue">> {
   const one = async (kind: AnyKind): Promise<object> =>
     withPicturesAt((await readDocument(em, shop, kind))?.document ?? kind.fresh(""), ownPictures);
@@ -42,7 +42,10 @@ export async function shopWithoutCatalogue(em: SqlEntityManager, shop: Shop): Pr
   };
 }
 
-/** The pictures of a whole shop as they are kept. @throws Fault for one that is not a picture, or not what its name says */
+/**
+ * The pictures of a whole shop in stored form.
+ * @throws Fault for one that is not a picture, or doesn't match its name
+ */
 export const picturesOf = ({ pictures }: Pick<WholeShop, "pictures">): KeptPicture[] =>
   [...pictures].map(([name, bytes]) => {
     const kept = pictureOf(bytes);
@@ -52,8 +55,8 @@ export const picturesOf = ({ pictures }: Pick<WholeShop, "pictures">): KeptPictu
   });
 
 /**
- * A new shop from a whole one, whole or not at all. Its documents keep their places in addresses.
- * @param pictures of it, see {@link picturesOf}
+ * Creates a shop from a whole one, completely or not at all. Its documents keep their slugs.
+ * @param pictures see {@link picturesOf}
  */
 export async function createWhole(
   em: SqlEntityManager,

@@ -6,11 +6,11 @@ import type { ShopSource, StoredShopHead } from "./source.ts";
 interface Wanted extends Pick<ShopSource, "key" | "edition"> {
   shop: StoredShopHead;
   open(): Promise<WholeShop>;
-  /** Puts into a document where the shop's pictures are. */
+  /** Sets the addresses of the shop's pictures in a document. */
   placed<D extends object>(document: D): D;
 }
 
-/** A whole shop, which does not change, as where pages come from. */
+/** A whole, unchanging shop as a source of pages. */
 export const wholeSource = ({ key, edition, shop, open, placed }: Wanted): ShopSource => ({
   key,
   shop,
@@ -29,6 +29,6 @@ export const wholeSource = ({ key, edition, shop, open, placed }: Wanted): ShopS
 /** A document of a kind in a whole shop. */
 function documentIn<D extends object>(whole: WholeShop, { name }: DocumentKind<D>, slug?: string): D | undefined {
   const found = eachDocument(whole).find((one) => one.kind.name === name && one.slug === slug);
-  // The document under a kind's name is of that kind.
+  // A kind's name determines its document's type.
   return found?.document as D | undefined;
 }

@@ -2,11 +2,11 @@ import { LRUCache } from "lru-cache";
 import type { CacheKey } from "../cache-key.ts";
 import { writeCount } from "./write.ts";
 
-/** Remembers what was read, for as long as nothing is written at all. */
+/** Caches what was read until anything is written. */
 export class WriteScopedCache<T> {
   #kept = new LRUCache<CacheKey, { at: number; value: Promise<T> }>({ max: 200 });
 
-  /** @param read reads it anew; where it fails nothing is remembered */
+  /** @param read reads it again; a failure is not cached */
   get(key: CacheKey, read: () => Promise<T>): Promise<T> {
     const at = writeCount();
     const known = this.#kept.get(key);

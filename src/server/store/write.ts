@@ -4,45 +4,52 @@ import { guardOf } from "./file-guard.ts";
 
 let done = 0;
 
-/** How many writes have ended in this process, which holds its file alone: as long as it is the same, so is all that was read. */
+/**
+ * Number of finished writes in this process, which holds its file alone: while it is unchanged, everything read stays
+ * valid.
+ */
 export const writeCount = (): number => done;
 
-/** In a thread, which only reads: how many writes have ended in the one that writes. */
+/** In a reading thread: sets the number of finished writes of the writing one. */
 export function syncWriteCount(writes: number): void {
   done = writes;
 }
 
-/** Lets others in between two parts of a long write: the driver itself never waits. */
+/** Lets others run between two parts of a long write: the driver itself never waits. */
 export const yieldToEventLoop = (): Promise<void> => new Promise((done) => setImmediate(done));
 
 let lastTurn: Promise<unknown> = Promise.resolve();
 
-/** Does something that takes a few ms after all that were asked for earlier, and lets other requests in between. */
+/** Runs a task of a few ms after all earlier ones, letting other requests run in between. */
 export function serialized<T>(task: () => T): Promise<T> {
   const own = lastTurn.then(yieldToEventLoop).then(task);
   lastTurn = own.catch(() => {});
   return own;
 }
 
-/** How long a write waits for another program that holds the database, and how often it asks, in ms. */
+/** Time that a write waits for another program that holds the database, and the interval between attempts, in ms. */
 const patience = 5000;
 const between = 25;
 
-/** By the connection to a database, the end of its queue of writers: one asks for the lock, the others wait without a timer. */
+/**
+ * By database connection, the end of its queue of writers: the first one tries to get the lock, the others wait
+ * without a timer.
+ */
 const queues = new WeakMap<object, Promise<unknown>>();
 
 /**
- * The only way in which anything is written: one transaction, committed before this returns and rolled back on
- * any error. Writers of one database queue up; while another program holds the write lock the first of them asks again
- * by timer, which holds up nobody who only reads.
- * @throws Fault with 503 when the lock is held for too long or the file is gone, with 507 when there is no room; nothing is written then
+ * The only way to write: one transaction, committed before this returns and rolled back on any error. Writers of one
+ * database queue up; while another program holds the write lock, the first of them retries by a timer, without
+ * blocking readers.
+ * @throws Fault with 503 if the lock is held for too long or the file is gone, with 507 if the disk is full; nothing
+ * is written then
  */
 export function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager) => Promise<T>): Promise<T> {
   const connection = em.getConnection();
   const until = performance.now() + patience;
   const before = queues.get(connection) ?? Promise.resolve();
   const own = before.then(async () => {
-    // The driver never waits by itself, so twenty writers would run as one long task.
+    // The driver never yields, so twenty writers would run as one long task.
     await yieldToEventLoop();
     return writeNow(em, task, until);
   });
@@ -64,11 +71,11 @@ async function writeNow<T>(
       guard?.check();
       const written = await em.fork().transactional(task);
       done++;
-      // A commit into a file that is gone is lost.
+      // A commit into a removed file is lost.
       guard?.check();
       return written;
     } catch (error) {
-      // Without the lock nothing was begun, and all that was read before still holds.
+      // Without the lock nothing was begun, and everything read before stays valid.
       if (!isBusy(error)) done++;
       if (isNoRoom(error))
         throw new HttpError(

@@ -1,35 +1,38 @@
 import type { Piscina } from "piscina";
 import { HttpError } from "../http-error.ts";
 
-/** How long work that has begun goes on for a client that has gone away, in ms: a new thread costs about as much. */
+/**
+ * Time for which started work continues after its client has disconnected, in ms: starting a new thread costs about as
+ * much.
+ */
 const grace = 2000;
-/** How often the clock is looked at, in ms. */
+/** Interval of checking the clock, in ms. */
 const tick = 100;
 
 export interface ThreadTask {
   name: string;
-  /** In s, from when a thread begins with it; what it waits for before that is not its own work. */
+  /** In s, from when a thread starts with it; waiting before that does not count. */
   deadline: { max: number };
-  /** Tells when whoever asked has gone away; they are waited for when absent. */
+  /** Aborted when the client disconnects; if absent, it is always waited for. */
   client?: AbortSignal | undefined;
   transferList?: ArrayBuffer[];
 }
 
-/** A task as a thread gets it, with a mark that it sets as it begins. */
+/** A task for a thread, with a flag that it sets when it starts. */
 export interface SentTask<T> {
   task: T;
   begun: Int32Array<SharedArrayBuffer>;
 }
 
-/** Takes a task up in a thread. @returns the task itself */
+/** Starts a task in a thread. @returns the task itself */
 export function taken<T>({ task, begun }: SentTask<T>): T {
   Atomics.store(begun, 0, 1);
   return task;
 }
 
 /**
- * Has a task done by a pool. One that takes longer than it may is ended together with its thread, and another thread
- * comes in its place; one that nobody waits for any more is not begun, or ended a moment later.
+ * Runs a task in a pool. One that exceeds its time is ended together with its thread, which is replaced; one that
+ * nobody waits for any more is not started, or ended a moment later.
  * @throws Fault with 503
  */
 export async function runTask<R>(

@@ -1,4 +1,4 @@
-/** A thread beside the main one: the same server over the same file, for what takes the processor long. It only reads. */
+/** A worker thread: the same server over the same file, read-only, for work that takes the processor long. */
 import { move, transferableSymbol, valueSymbol, workerData } from "piscina";
 import { createApp } from "../app.ts";
 import { asFault } from "../routes/api.ts";
@@ -17,7 +17,7 @@ const catalogues = new Catalogues();
 let told: ThreadMessage | undefined;
 const app = createApp({ ...setting, orm, catalogues, standIn: () => told?.site, keeps: false });
 
-/** Hands bytes over and does not copy them. */
+/** Transfers bytes instead of copying them. */
 const handedOver = (value: SentAnswer | TaskOutcome<object>, bytes: Uint8Array): object =>
   move({ [transferableSymbol]: [bytes.buffer], [valueSymbol]: value });
 
@@ -32,19 +32,19 @@ export async function answer(sent: SentTask<SentRequest>): Promise<object> {
   return handedOver({ status: response.status, headers: [...response.headers], body: bytes }, bytes);
 }
 
-/** Reads a catalogue that is brought. @returns an {@link TaskOutcome} */
+/** Reads an uploaded catalogue. @returns a {@link TaskOutcome} */
 export function catalogue(task: SentTask<SentCatalogue>): Promise<object> {
   const { sent, known } = taken(task);
   return outcomeOf(() => readers.catalogue(sent, known));
 }
 
-/** Reads a whole shop that is brought. @returns an {@link TaskOutcome} */
+/** Reads an uploaded shop. @returns a {@link TaskOutcome} */
 export const shop = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.shop(taken(task)));
 
-/** Cleans a picture that is uploaded. @returns an {@link TaskOutcome} */
+/** Sanitizes an uploaded picture. @returns a {@link TaskOutcome} */
 export const picture = (task: SentTask<Sent>): Promise<object> => outcomeOf(() => readers.picture(taken(task)));
 
-/** Errors lose their class on the way, so they go as what they say. */
+/** Errors lose their class between threads, so they are sent as data. */
 async function outcomeOf(read: () => Promise<UploadedCatalogue | UploadedShop | KeptPicture>): Promise<object> {
   try {
     const value = await read();

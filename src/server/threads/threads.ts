@@ -11,16 +11,16 @@ import type { Readers, UploadedCatalogue, UploadedShop } from "../uploads.ts";
 import { runTask } from "./run-task.ts";
 import type { SentAnswer, SentCatalogue, SentRequest, TaskOutcome, ThreadMessage, ThreadSetting } from "./wire.ts";
 
-/** Threads that answer shoppers, at most: more than processors only wait for one another. */
+/** Maximum number of threads for shoppers: more than processors would only wait for one another. */
 const most = 4;
 /**
- * The thread for long work is started with the first of it, or this many ms after the others, which are wanted sooner.
+ * The thread for long work starts with the first such task, or this many ms after the others, which are needed sooner.
  */
 const later = 5000;
 
 /**
- * Threads for what takes the processor longer than a moment, so that nobody waits for another's work: as many as there
- * are processors for shoppers and small answers, and one more for long work, which nobody who shops stands behind.
+ * Threads for work longer than a moment, so that nobody waits for another's: one per processor for shoppers and short
+ * requests, and one more for long work.
  */
 export class Threads implements Readers {
   #quick: Piscina;
@@ -32,7 +32,7 @@ export class Threads implements Readers {
     const own = { ...entryOf(setting), workerData: setting };
     this.#open = (threads) => {
       const pool = new Piscina({ ...own, minThreads: threads, maxThreads: threads });
-      // A thread that ends takes what it was asked along, and nothing else: another comes in its place.
+      // A thread that ends loses only its own task: another one replaces it.
       pool.on("error", (error: unknown) => console.error(error));
       return pool;
     };
@@ -48,9 +48,10 @@ export class Threads implements Readers {
   /**
    * A request answered by a thread.
    * @param long whether it may take a second or more
-   * @param plain whether its text is wanted as it is, and not packed
-   * @param shared whether others may wait for the same answer, so that it is made even if this client goes away
-   * @throws Fault with 503 where it takes longer than it may
+   * @param plain whether its text is wanted uncompressed
+   * @param shared whether others may wait for the same response, so that it is completed even if this client
+   * disconnects
+   * @throws Fault with 503 if it takes too long
    */
   async answer(
     request: Request,
@@ -86,14 +87,14 @@ export class Threads implements Readers {
     return readIn<KeptPicture>(await runTask(this.#quick, sent, given));
   }
 
-  /** Ends them all; what is under way is not waited for. */
+  /** Ends all threads, without waiting for work under way. */
   async close(): Promise<void> {
     clearTimeout(this.#timer);
     await Promise.all([this.#quick.destroy(), this.#long?.destroy()]);
   }
 }
 
-/** The built thread answers for the first time after 1.8 s, its sources after 6.4 s on two processors. */
+/** The built thread first responds after 1.8 s, its sources after 6.4 s, on two processors. */
 function entryOf({ root, development }: ThreadSetting) {
   const built = join(root, "dist/server/thread.js");
   return !development && existsSync(built)
@@ -103,7 +104,7 @@ function entryOf({ root, development }: ThreadSetting) {
 
 const handingOver = ({ body }: Sent) => ({ transferList: [body.buffer] });
 
-/** @throws Fault as the thread had it */
+/** @throws Fault as reported by the thread */
 function readIn<T>(outcome: TaskOutcome<T>): T {
   if ("value" in outcome) return outcome.value;
   const { status, message, detail } = outcome.fault;

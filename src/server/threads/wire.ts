@@ -2,7 +2,7 @@ import type { ContentfulStatusCode } from "hono/utils/http-status";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { Sent } from "../routes/request.ts";
 
-/** The data by which every thread opens the same shops. */
+/** The data with which every thread opens the same shops. */
 export interface ThreadSetting {
   /** The database's file. */
   data: string;
@@ -12,17 +12,17 @@ export interface ThreadSetting {
   names: readonly string[];
 }
 
-/** How far the main thread is, so that a thread forgets what is of earlier. */
+/** The main thread's counters, so that a thread drops outdated caches. */
 export interface ThreadMessage {
   /** See `writeCount`. */
   writes: number;
   /** See `Catalogues.forgotten`. */
   forgotten: number;
-  /** Where the site stands on which the shop's handoff is, where there is one. */
+  /** Address of the sample site, if there is one. */
   site: string | undefined;
 }
 
-/** A request as it goes to a thread. */
+/** A request as sent to a thread. */
 export interface SentRequest {
   method: string;
   url: string;
@@ -31,14 +31,14 @@ export interface SentRequest {
   told: ThreadMessage;
 }
 
-/** An answer as it comes from a thread. */
+/** A response as sent by a thread. */
 export interface SentAnswer {
   status: number;
   headers: [string, string][];
   body: Uint8Array<ArrayBuffer>;
 }
 
-/** A catalogue that is brought, and the fields of the shop that it is for; absent for a new one. */
+/** An uploaded catalogue, and the fields of its shop; absent for a new one. */
 export interface SentCatalogue {
   sent: Sent;
   known: readonly Field[] | undefined;

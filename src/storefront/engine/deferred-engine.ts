@@ -3,18 +3,18 @@ import type { Engine } from "../../core/engine/engine.ts";
 import type { LocalEngine } from "../../core/engine/local-engine.ts";
 import type { Question } from "../../core/engine/question.ts";
 
-/** An engine that is on its way: what is asked before it is there is answered when it is. */
+/** An engine that is still loading: earlier questions are answered when it is there. */
 export class DeferredEngine implements Engine {
   #open: () => Promise<LocalEngine>;
   #here: LocalEngine | undefined;
   #coming: Promise<LocalEngine> | undefined;
   #arrive: () => void = () => {};
-  /** Ends when it is there. A failure on the way does not end it, since that may be tried again. */
+  /** Resolves when it is there. A failure does not settle it, since loading may be tried again. */
   readonly arrival = new Promise<void>((done) => {
     this.#arrive = done;
   });
 
-  /** @param open brings it; called again by who asks next after it has failed */
+  /** @param open loads it; called again by the next caller after a failure */
   constructor(open: () => Promise<LocalEngine>) {
     this.#open = open;
   }
@@ -24,7 +24,7 @@ export class DeferredEngine implements Engine {
     return this.#here;
   }
 
-  /** Sends for it. @throws what hinders it */
+  /** Starts loading it. @throws the reason for a failure */
   fetch(): Promise<LocalEngine> {
     this.#coming ??= this.#open().then(
       (engine) => {

@@ -5,7 +5,7 @@ import { openLocalEngine } from "./fetch-engine.ts";
 
 export interface EngineRequest {
   id: number;
-  /** Where the catalogue is; fetched with the first question. */
+  /** Address of the catalogue; fetched with the first question. */
   data: string;
   question: WireQuestion;
 }
@@ -13,7 +13,7 @@ export type EngineReply = { id: number; answer: WireAnswer } | { id: number; tro
 
 let engine: Promise<LocalEngine> | undefined;
 
-/** Counts away from the page, so that a large catalogue never holds up a scroll or a click. */
+/** Counts in a worker, so that a large catalogue never blocks a scroll or a click. */
 addEventListener("message", async ({ data: { id, data, question } }: MessageEvent<EngineRequest>) => {
   try {
     engine ??= openLocalEngine(data);

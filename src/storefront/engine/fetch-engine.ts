@@ -4,8 +4,8 @@ import type { Question } from "../../core/engine/question.ts";
 import { readyEngine, yieldToPage } from "./ready-engine.ts";
 
 /**
- * Fetches a catalogue in binary form and makes it ready for counting, without holding the page up for long.
- * @param first a question that is answered in vain, so that the next one like it is answered at once
+ * Fetches a catalogue in binary form and prepares it for counting in small steps.
+ * @param first a question to warm up with, so that the next one like it is answered at once
  * @throws Error, BinaryError
  */
 export async function openLocalEngine(address: string, first?: Question): Promise<LocalEngine> {

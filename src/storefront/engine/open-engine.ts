@@ -6,10 +6,10 @@ import type { Boot } from "../shop/boot.ts";
 import { RelayEngine } from "./relay-engine.ts";
 
 /**
- * Opens the engine of a page; the rest of the page does not know where its work is done. The server answers first. A
- * page that counts for itself fetches the catalogue once it is awake, and goes on by itself when that is there.
- * @param asked what the page was drawn from
- * @returns the engine, and what is to be done once the page is awake
+ * Opens the engine of a page; the rest of the page does not know where it computes. The server answers first. A page
+ * with its own engine fetches the catalogue once it is hydrated, and switches to it.
+ * @param asked the question the page was drawn from
+ * @returns the engine, and what to do once the page is hydrated
  */
 export function openEngine(
   { engine, data, ask }: Pick<Boot, "engine" | "data" | "ask">,
@@ -26,7 +26,7 @@ export function openEngine(
   return { engine: relay, awake: () => whenIdle(() => relay.fetchOwn()) };
 }
 
-/** Work without hurry waits until the browser is idle. */
+/** Runs work when the browser is idle. */
 const whenIdle = (run: () => void): void => {
   if ("requestIdleCallback" in window) requestIdleCallback(run, { timeout: 3000 });
   else setTimeout(run, 500);

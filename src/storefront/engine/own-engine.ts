@@ -5,14 +5,14 @@ import { RemoteEngine } from "../../core/engine/remote-engine.ts";
 import type { EngineReply, EngineRequest } from "./engine.worker.ts";
 
 /**
- * Opens an engine that a page has for itself, ready to answer a question like the one given at once.
- * @param data where the catalogue is
+ * Opens an engine in the page or in a worker, warmed up for a question like the given one.
+ * @param data address of the catalogue
  * @throws Error if it could not be fetched or read
  */
 export const openOwn = (place: "page" | "worker", data: string, question: Question): Promise<Engine> =>
   place === "worker" ? openWorker(data, question) : openHere(data, question);
 
-// Only where the page itself counts it fetches the code that counts.
+// Only a page that counts in itself loads the engine's code.
 const openHere = async (data: string, question: Question): Promise<Engine> =>
   (await import("./fetch-engine.ts")).openLocalEngine(data, question);
 

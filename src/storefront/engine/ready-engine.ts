@@ -4,8 +4,8 @@ import { LocalEngine } from "../../core/engine/local-engine.ts";
 import type { Question } from "../../core/engine/question.ts";
 
 /**
- * An engine that counts here, made without holding the page up for long.
- * @param first a question that is answered in vain, so that the next one like it is answered at once
+ * An engine in this thread, prepared in small steps.
+ * @param first a question to warm up with, so that the next one like it is answered at once
  */
 export async function readyEngine(catalogue: Catalogue, first?: Question): Promise<LocalEngine> {
   await yieldToPage();
@@ -20,5 +20,5 @@ export async function readyEngine(catalogue: Catalogue, first?: Question): Promi
   return engine;
 }
 
-/** Lets the page draw and hear before work goes on. */
+/** Lets the page render and handle input before work continues. */
 export const yieldToPage = (): Promise<void> => new Promise((done) => setTimeout(done));

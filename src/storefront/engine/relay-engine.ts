@@ -2,28 +2,25 @@ import type { Answer } from "../../core/engine/answer.ts";
 import type { Engine } from "../../core/engine/engine.ts";
 import type { Question } from "../../core/engine/question.ts";
 
-/**
- * After an engine of the page's own could not be opened or has failed, it is tried again no sooner than this many ms
- * later.
- */
+/** After opening its own engine has failed, a page waits this many ms before the next attempt. */
 const pause = 20_000;
 
 /**
- * Answers by one engine until the page's own is there, and by that from then on. Both give the same answers, so nobody
- * sees the change. Where its own fails, the first one answers again.
+ * Answers with one engine until the page's own is there, and with that from then on. Both give the same answers. If
+ * its own fails, the first one answers again.
  */
 export class RelayEngine implements Engine {
   #first: Engine;
   #own: Engine | undefined;
   #openOwn: (asked: Question) => Promise<Engine>;
   #asked: Question;
-  /** Since when an own engine is being opened, or was tried in vain. */
+  /** Time of the last attempt to open its own engine. */
   #triedAt = Number.NEGATIVE_INFINITY;
 
   /**
    * @param first answers from the start
-   * @param openOwn brings the page's own engine, ready to answer a question like the one given at once
-   * @param asked what is asked on the page at first
+   * @param openOwn opens the page's own engine, warmed up for a question like the given one
+   * @param asked the page's first question
    */
   constructor(first: Engine, openOwn: (asked: Question) => Promise<Engine>, asked: Question) {
     this.#first = first;
@@ -34,7 +31,7 @@ export class RelayEngine implements Engine {
   ask(question: Question): Answer | Promise<Answer> {
     this.#asked = question;
     if (!this.#own) {
-      // Once the page has begun to fetch its own engine, every question is also an occasion to try that again.
+      // Once the page has begun to fetch its own engine, every question is also an occasion to try again.
       if (Number.isFinite(this.#triedAt)) this.fetchOwn();
       return this.#first.ask(question);
     }

@@ -2,7 +2,10 @@ import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.t
 import { fillings, slotMark } from "./card-values.ts";
 import { productMark } from "./site-list.ts";
 
-/** A card made of a template, with the values of a product in its slots. Values are text: no markup can come of them. */
+/**
+ * A card made from a template, with a product's values in its slots. Values are inserted as text, so they can't add
+ * markup.
+ */
 export function fillTemplate(
   template: HTMLTemplateElement,
   id: string,

@@ -10,11 +10,11 @@ export interface CardWords {
   language: string;
   currency: string;
   fields: ReadonlyMap<string, Field>;
-  /** Where products are, see {@link ./wire.ts}. */
+  /** Address of products, see {@link ./wire.ts}. */
   link: string;
 }
 
-/** The values of a card template's slots, by their names; an unknown name is a field's key. */
+/** The values of a card template's slots, by name; an unknown name is a field's key. */
 export function cardValues(card: Card, words: CardWords): Readonly<Record<string, string>> {
   const { say, language, currency, fields, link } = words;
   const { price, was, from, soldOut, brand, image, title, id, variant } = card;
@@ -46,15 +46,15 @@ function writtenValues(
   return values.map((text) => (Number.isNaN(Number(text)) ? text : format(Number(text)))).join(", ");
 }
 
-/** Names of values that are a place, and so become an attribute of the element that they are for. */
+/** Slots whose value is an address, with the attribute they set. */
 const placed: Readonly<Record<string, "href" | "src">> = { link: "href", picture: "src" };
 
-/** The effect of one slot name on its element. */
+/** The effect of one slot on its element. */
 export type Filling = { text: string } | { attribute: "href" | "src"; value: string } | { drop: true };
 
 /**
- * The effect of a slot's names on its element, in the browser and on the server alike: a link's target, a picture's
- * source or the element's text. An element without a value is removed, so that no card has an empty mark.
+ * The effect of slots on their element, the same in the browser and on the server: a link's target, a picture's source
+ * or the element's text. An element without a value is removed, so that no card has an empty one.
  * @param names the value of `data-slot`, like `link title`
  */
 export function fillings(names: string, values: Readonly<Record<string, string>>): Filling[] {
@@ -69,5 +69,5 @@ export function fillings(names: string, values: Readonly<Record<string, string>>
     });
 }
 
-/** The attribute that names what fills an element of a card template. */
+/** The attribute of a card template's elements that names their content. */
 export const slotMark = "data-slot";

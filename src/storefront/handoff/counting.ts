@@ -3,10 +3,10 @@ import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import { completeCatalogue } from "../../core/catalogue/complete.ts";
 import { readyEngine } from "../engine/ready-engine.ts";
 
-/** A catalogue as its file has it. @throws BinaryError */
+/** Decodes a catalogue file. @throws BinaryError */
 const read = (bytes: ArrayBuffer): Catalogue => decodeCatalogue(new Uint8Array(bytes));
 
-/** The two parts of a catalogue as one; undefined if they are of different handoffs. */
+/** The two parts of a catalogue combined; undefined if they come from different handoffs. */
 function joined(counted: Catalogue, shown: Catalogue): Catalogue | undefined {
   if (shown.productIds.join("\n") !== counted.productIds.join("\n")) return undefined;
   return completeCatalogue({
@@ -16,6 +16,6 @@ function joined(counted: Catalogue, shown: Catalogue): Catalogue | undefined {
   });
 }
 
-/** The engine, in a separate script: panels are ready before it has loaded. */
+/** The engine, in a separate script: panels respond before it has loaded. */
 export const counting = { read, joined, readyEngine };
 export type Counting = typeof counting;

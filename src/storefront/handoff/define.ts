@@ -3,7 +3,7 @@ import { putCountingFile } from "./files.ts";
 import { TrellisListing } from "./listing-element.ts";
 import { TrellisPanel } from "./panel-element.tsx";
 
-/** Makes the two elements known to the page, once: a script that comes twice finds them there already. @param counting the script that counts for them */
+/** Defines the two elements once, even if the script is loaded twice. @param counting the engine's script */
 export function defineElements(counting: CountingFile): void {
   putCountingFile(counting);
   const { customElements } = globalThis;

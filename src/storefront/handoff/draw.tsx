@@ -19,22 +19,22 @@ putAllViews();
 putAllWords();
 const still = () => {};
 
-/** A page with nothing chosen, in every band. */
+/** A page without a selection, on every band. */
 export interface StillPage {
   born: InitialState;
-  /** The files that it is drawn from, see `wire.ts`. */
+  /** The files it is drawn from, see `wire.ts`. */
   drawn: string;
   answers: readonly Drawn[];
   states: readonly PageState[];
 }
 
-/** Asks what a page shows while nothing is chosen on it. */
+/** Computes a page without a selection. */
 export async function stillPage(born: InitialState, from: string, engine: Engine): Promise<StillPage> {
   const { drawn, states } = await firstAnswers(born, engine, () => startPlace, "");
   return { born, drawn: from, answers: drawn, states };
 }
 
-/** Drawn markup with the styles of its elements, kept beside it, since a strict policy forbids them in markup. */
+/** Drawn markup, with the styles of its elements separate, since a strict policy forbids style attributes. */
 export interface DrawnPiece {
   html: string;
   styles: readonly string[];
@@ -42,8 +42,8 @@ export interface DrawnPiece {
 
 /**
  * A panel as markup, for every band.
- * @param at where the files of the handoff are
- * @param action where its form leads, when choices are sent elsewhere
+ * @param at address of the handoff's files
+ * @param action target of its form, if choices are sent elsewhere
  */
 export function drawPanel(
   { born, drawn: from, answers, states }: StillPage,
@@ -51,7 +51,7 @@ export function drawPanel(
   at: string,
   action: string | undefined,
 ): DrawnPiece {
-  // A panel that sends its choices elsewhere has a button for it.
+  // A panel that sends its choices elsewhere has a button.
   const sent =
     action === undefined
       ? one
@@ -84,7 +84,7 @@ export function drawPanel(
   };
 }
 
-/** A page's answer as one of its panels says it: its own facets, without products. */
+/** The part of a page's answer for one panel: its own facets, without products. */
 function ownOf({ bands, answer: here, elsewhere }: Drawn, one: PagePanel): BandAnswer {
   const answer = (one.target && elsewhere[one.slug]) ?? here;
   const facets = bands
@@ -105,7 +105,7 @@ export interface ListingParts {
   nothing: string;
   /** The text of the button for more products; empty if all are shown. */
   more: string;
-  /** Chosen filters, where panels want them above the products. */
+  /** Chosen filters, if panels want them above the products. */
   chosen: DrawnPiece | undefined;
 }
 
@@ -133,7 +133,7 @@ export function drawListing({ born, drawn, states }: StillPage, at: string, chos
   };
 }
 
-/** Draws with styles apart from the markup. */
+/** Renders with style attributes separated from the markup. */
 function drawApart(view: () => VNode): DrawnPiece {
   const styles = new Set<string>();
   const before = options.vnode;
@@ -160,10 +160,10 @@ const styleText = (style: unknown): string =>
     .map(([name, value]) => `${name}:${String(value)}`)
     .join(";");
 
-/** JSON in an element that nothing runs. */
+/** JSON in an inert script element. */
 const scriptOf = (island: Island): string =>
   `<script type="application/json">${jsonInMarkup(island, plainCounts)}</script>`;
 
-/** A text as it stands in markup. */
+/** A text escaped for markup. */
 export const escaped = (text: string): string =>
   text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;").replaceAll('"', "&quot;");

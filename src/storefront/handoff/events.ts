@@ -1,29 +1,29 @@
 import type { Selection } from "../../core/engine/question.ts";
 import type { TroubleOf } from "./faults.ts";
 
-/** The events of a group of panels and listings: the details of each, by its name behind `trellis-`. */
+/** The events of a group of panels and listings: their details, by name without `trellis-`. */
 export interface EventDetails {
-  /** The shopper has chosen, taken back or searched. */
+  /** The selection or the search words have changed. */
   change: { group: string; selection: Selection };
-  /** Other products are found, or stand in another order. */
+  /** The found products or their order have changed. */
   results: {
     group: string;
     selection: Selection;
-    /** Products found, out of all on the page. */
+    /** Number of products found, out of all on the page. */
     total: number;
     outOf: number;
-    /** Ids of those that are shown now, in their order. */
+    /** Ids of the visible products, in order. */
     shown: string[];
-    /** Found products that a list of the site's own does not have. */
+    /** Number of found products that are missing from the site's own list. */
     missing: number;
   };
-  /** Panels and listings answer from now on. */
+  /** Products can be counted from now on. */
   ready: { group: string };
-  /** Something is missing, damaged or of another version; the form remains unchanged. */
+  /** Something is missing, damaged or of another version; the form remains. */
   trouble: { group: string; of: TroubleOf; file: string | undefined; message: string };
 }
 
-/** Tells an element's page what has happened. @param bubbles it is also heard on what stands around the element */
+/** Dispatches an event on an element. @param bubbles whether it bubbles to its ancestors */
 export const tell = <N extends keyof EventDetails>(
   element: Element,
   name: N,

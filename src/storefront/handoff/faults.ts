@@ -1,13 +1,13 @@
 import type { FileRole } from "./wire.ts";
 
-/** The subject of a trouble: a file of the handoff, or the page around it. */
+/** The subject of a fault: a file of the handoff, or the page around it. */
 export type TroubleOf = "manifest" | FileRole | "markup" | "page" | "display" | "list" | "products";
 
-/** Something that keeps a handoff from working, or from working wholly. */
+/** Something that keeps a handoff from working completely. */
 export class HandoffFault extends Error {
   override name = "HandoffFault";
   readonly of: TroubleOf;
-  /** Address of the file that it is about. */
+  /** Address of the file concerned. */
   readonly file: string | undefined;
 
   constructor(of: TroubleOf, message: string, file?: string) {

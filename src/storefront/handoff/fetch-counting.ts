@@ -1,17 +1,17 @@
 import type { Counting } from "./counting.ts";
 
 declare global {
-  /** Where the script that counts puts itself. */
+  /** Set by the engine's script. */
   var trellisCounting: Counting | undefined;
 }
 
-/** The script that counts: its name beside the other files, and what a browser is to refuse another by. */
+/** The engine's script: its file name, and its integrity hash. */
 export interface CountingFile {
   name: string;
   integrity: string;
 }
 
-/** @throws Error if it did not come, or is another than it was */
+/** @throws Error if it is missing or differs from its integrity hash */
 export function fetchCounting({ name, integrity }: CountingFile, at: URL): Promise<Counting> {
   return new Promise((done, failed) => {
     const script = document.createElement("script");

@@ -24,7 +24,7 @@ export class HandoffFiles {
     this.at = at;
   }
 
-  /** The files at a place, as a page names it. */
+  /** The files at an address given by a page. */
   static at(place: string): HandoffFiles {
     const at = new URL(place, document.baseURI);
     const files = opened.get(at.href) ?? new HandoffFiles(at);
@@ -41,19 +41,19 @@ export class HandoffFiles {
     });
   }
 
-  /** The source of markup that is drawn now. @throws HandoffFault */
+  /** Identifies the files that current markup is drawn from. @throws HandoffFault */
   async drawn(): Promise<string> {
     return drawnFrom(await this.#current());
   }
 
-  /** Begins to fetch what an engine wants, besides what panels wake from. */
+  /** Starts fetching what the engine needs, in parallel to what panels need. */
   prepare(cards: boolean): void {
-    // Callers that need the engine learn why it cannot load.
+    // Callers that need the engine get the error themselves.
     this.#catalogue(cards).catch(() => {});
   }
 
   /**
-   * An engine over what is counted, ready for a question like the one given; with cards it knows what they show.
+   * An engine, warmed up for a question like the given one; with `cards` it includes card data.
    * @throws HandoffFault
    */
   async engine(cards: boolean, first: Question): Promise<LocalEngine> {
@@ -61,7 +61,7 @@ export class HandoffFiles {
     return readyEngine(catalogue, first);
   }
 
-  /** The catalogue to count; with cards also the data on them. */
+  /** The catalogue to count; with `cards` also their data. */
   async #catalogue(cards: boolean): Promise<Catalogue> {
     const counts = this.#counts();
     const read = (role: "catalogue" | "cards") =>
@@ -81,7 +81,7 @@ export class HandoffFiles {
     return both;
   }
 
-  /** The script that counts. @throws HandoffFault */
+  /** The engine's script. @throws HandoffFault */
   #counts(): Promise<Counting> {
     return this.#once("engine", async () => {
       if (!countingFile)
@@ -100,7 +100,10 @@ export class HandoffFiles {
     return (await this.#manifest).files;
   }
 
-  /** Reads a file that the manifest names. After a failure another manifest may name another. */
+  /**
+   * Reads a file listed in the manifest. After a failure the manifest is fetched again, since it may list another
+   * file.
+   */
   #part<T>(role: FileRole, read: (response: Response) => Promise<T>): Promise<T> {
     return this.#once(role, async () => {
       try {
@@ -113,7 +116,7 @@ export class HandoffFiles {
     });
   }
 
-  /** Fetches something once; after a failure it is tried again by who asks next. */
+  /** Fetches something once; after a failure the next caller tries again. */
   #once<T>(role: FileRole, get: () => Promise<T>): Promise<T> {
     const known = this.#parts.get(role) as Promise<T> | undefined;
     if (known) return known;
@@ -124,7 +127,7 @@ export class HandoffFiles {
   }
 
   async #fetch<T>(of: FileRole | "manifest", name: string, read: (response: Response) => Promise<T>): Promise<T> {
-    // The data that panels start from loads before the catalogue.
+    // Panels need the shop's data before the catalogue.
     const priority = of === "catalogue" || of === "cards" ? "low" : "auto";
     try {
       const response = await fetch(new URL(name, this.at), { priority });
@@ -141,7 +144,7 @@ export class HandoffFiles {
   }
 }
 
-/** The manifest of a handoff. It names files below its own place only: which host is asked, the page alone says. */
+/** The manifest of a handoff. It may list only files below its own place: the page alone decides which host to use. */
 async function readManifest(response: Response, at: URL): Promise<HandoffManifest> {
   const manifest: HandoffManifest = await response.json();
   if (manifest.format !== handoffFormat) throw new Error(otherVersion(manifest.format));

@@ -18,14 +18,14 @@ import type { OpenGroup } from "./open-group.ts";
 import { SiteMarks } from "./site-marks.tsx";
 import type { Island } from "./wire.ts";
 
-/** An element of the page that belongs to a group. */
+/** An element that belongs to a group. */
 export interface Member {
   readonly element: HTMLElement;
-  /** The data in its markup; undefined if it is missing or damaged. */
+  /** The data in its markup; undefined if missing or damaged. */
   readonly island: Island | undefined;
-  /** The panel that it is, as the page has it. */
+  /** Its panel on the page. */
   readonly panel: PagePanel | undefined;
-  /** It shows cards, which want more of the catalogue. */
+  /** It shows cards, which need more of the catalogue. */
   readonly cards: boolean;
   /** Takes over what was drawn. */
   wake(open: OpenGroup): void;
@@ -38,7 +38,7 @@ export type HistoryEffect = "push" | "replace" | "none";
 
 const groups = new Map<string, Group>();
 
-/** All panels and listings of a page that share one selection. They wake together, and stay a plain form until then. */
+/** All panels and listings of a page that share one selection. They start together, and are a plain form until then. */
 export class Group {
   readonly name: string;
   #members = new Set<Member>();
@@ -52,7 +52,7 @@ export class Group {
     this.name = name;
   }
 
-  /** The group of a name, empty for the usual one. */
+  /** The group with a name; the default one has an empty name. */
   static named(name: string): Group {
     const group = groups.get(name) ?? new Group(name);
     groups.set(name, group);
@@ -63,7 +63,7 @@ export class Group {
     return this.#open;
   }
 
-  /** Takes a member in; the group wakes once the whole page is there. */
+  /** Adds a member; the group starts when the whole page has loaded. */
   join(member: Member): void {
     this.#members.add(member);
     const open = this.#open;
@@ -86,14 +86,14 @@ export class Group {
     groups.delete(this.name);
   }
 
-  /** Tells every member's page; what stands around them hears it once. */
+  /** Dispatches an event on every member; it bubbles once. */
   tell<N extends keyof EventDetails>(name: N, detail: Omit<EventDetails[N], "group">): void {
     [...this.#members].forEach(({ element }, at) => {
       tell(element, name, { group: this.name, ...detail } as EventDetails[N], at === 0);
     });
   }
 
-  /** Tells what is wrong, to the site and to who looks into the console. */
+  /** Reports an error to the site and in the console. */
   fault(error: unknown): void {
     const { of, file, message } =
       error instanceof HandoffFault ? error : new HandoffFault("page", (error as Error).message);
@@ -101,7 +101,7 @@ export class Group {
     this.tell("trouble", { of, file, message });
   }
 
-  /** The ids of all products that are found, in their order. */
+  /** The ids of all products found, in order. */
   found(): string[] {
     if (!this.#open) return [];
     const { engine, store } = this.#open;
@@ -119,7 +119,7 @@ export class Group {
           // A listing may have joined meanwhile.
           if (this.#open && !this.#open.cards && [...this.#members].some(({ cards }) => cards)) this.#wake();
         });
-    // All that stands on the page joins first.
+    // Waits until all elements of the page have joined.
     if (document.readyState === "loading") document.addEventListener("DOMContentLoaded", open, { once: true });
     else queueMicrotask(open);
   }
@@ -140,7 +140,7 @@ export class Group {
     const facets = facetsOf(panels, band);
     const asking = { shown, panels, band, fields, shop: born.shop };
     const engine = new DeferredEngine(() => files.engine(cards, questionOf(asking, startPlace)));
-    // Markup was drawn with nothing chosen, and is taken over as it is; what the address says follows at once.
+    // Markup without a selection is hydrated as it is; the selection in the address is applied right after.
     const answers = this.#open ? undefined : drawnAnswers(islands, drawn, band);
     if (!answers) await engine.fetch();
     const before = this.#open?.store.state;
@@ -148,7 +148,7 @@ export class Group {
     const store = new PageStore(firstState(born, band, found, location.search), engine);
     const place: BrowseState =
       before ?? (this.#history() === "none" ? startPlace : fromAddress(location.search, facets, fieldOf, shop.names));
-    // Choices made before the page was ready count too.
+    // Includes choices made before the page was ready.
     const selection = [...this.#members]
       .flatMap(({ element }) => [...element.querySelectorAll<HTMLFormElement>("form.zt-panel")])
       .reduce((now, form) => withTouched(now, form, facets, fieldOf, shop.names), place.selection);
@@ -168,11 +168,11 @@ export class Group {
     if (!isSameSelection(selection, place.selection)) store.go({ ...place, selection, page: 1 });
     else if (!isSamePlace(place, store.state)) store.go(place, "view");
     else if (engine.here) this.#tellResults(open);
-    // Panels are awake without it; who chooses sends for it again.
+    // Panels respond without it; the next choice tries to load it again.
     engine.fetch().catch((error: unknown) => this.fault(error));
   }
 
-  /** Follows the page's address and width, and tells what changes. */
+  /** Follows the page's address and width, and dispatches events for changes. */
   #follow(open: OpenGroup): void {
     this.#ends.abort();
     this.#ends = new AbortController();

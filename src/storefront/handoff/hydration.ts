@@ -6,7 +6,7 @@ import { HandoffFault } from "./faults.ts";
 import { markIn } from "./site-marks.tsx";
 import type { Island, ShopFile } from "./wire.ts";
 
-/** The data of a group's first element. @throws HandoffFault if it is missing or they are for different pages */
+/** The data of a group's first element. @throws HandoffFault if missing, or elements are for different pages */
 export function islandFor(islands: readonly Island[]): Island {
   const [island] = islands;
   if (!island)
@@ -19,7 +19,7 @@ export function islandFor(islands: readonly Island[]): Island {
   return island;
 }
 
-/** The source of a group's page, apart from the answers. */
+/** The initial state of a group's page, without answers. */
 export const initialState = (shop: ShopFile, page: ShownPage, group: string, panels: PagePanel[]): InitialState => ({
   shop: {
     slug: "",
@@ -40,16 +40,19 @@ export const initialState = (shop: ShopFile, page: ShownPage, group: string, pan
   names: shop.names,
 });
 
-/** A page with the way to its further products that the site has marked a place for; without one all that was shown stays. */
+/**
+ * Sets how the page shows further results, according to the site's marked elements; by default the shown products
+ * stay.
+ */
 const pagedAs = (page: ShownPage, group: string): ShownPage => ({
   ...page,
   layout: { ...page.layout, more: markIn(group, "pages") ? "pages" : "button" },
 });
 
 /**
- * The answers that panels were drawn from while nothing was chosen, without products.
- * @param drawn the files that are current, see {@link Island.drawn}
- * @returns undefined if a panel was drawn from others, or does not say it
+ * The answers that panels were drawn from without a selection, without products.
+ * @param drawn identifies the current files, see {@link Island.drawn}
+ * @returns undefined if a panel was drawn from other files, or has no answers
  */
 export function drawnAnswers(
   islands: readonly Island[],
@@ -64,7 +67,7 @@ export function drawnAnswers(
   const [first] = answers;
   if (!first || answers.length < panels.length) return undefined;
   const leading = answers.filter(({ panel }) => panel.target);
-  // Only a panel that does not lead elsewhere counts the products of this page.
+  // Only panels that filter this page have its number of products.
   const { answer } = answers.find(({ panel }) => !panel.target) ?? first;
   return {
     answer: { ...answer, facets: Object.assign({}, ...answers.map((one) => one.answer.facets)) },

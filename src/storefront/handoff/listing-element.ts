@@ -5,14 +5,14 @@ import { MemberElement } from "./member-element.ts";
 import type { OpenGroup } from "./open-group.ts";
 import { productMark } from "./site-list.ts";
 
-/** `<trellis-listing>`: the products that are found, each a card made of the template inside of it. */
+/** `<trellis-listing>`: the products found, each as a card from its template. */
 export class TrellisListing extends MemberElement {
-  /** Shows a page of the products; the first is 1. */
+  /** Shows a results page, from 1. */
   turn(page: number): void {
     this.group?.open?.store.perform({ do: "turn", page });
   }
 
-  /** Puts the products into another order, like `price` or `-rating`; empty for the page's own. */
+  /** Sets the order, like `price` or `-rating`; empty for the page's own. */
   sort(sort: string): void {
     this.group?.open?.store.perform({ do: "sort", sort });
   }
@@ -29,9 +29,9 @@ export class TrellisListing extends MemberElement {
     this.show(open);
   }
 
-  /** Draws the cards anew, and leaves those alone that are the same. */
+  /** Redraws the cards, leaving unchanged ones alone. */
   show({ group, store, shop, engine }: OpenGroup): void {
-    // Until products can be counted those stand that were drawn.
+    // The drawn cards stay until products can be counted.
     if (!engine.here) return;
     const template = this.querySelector("template");
     const list = this.querySelector("[data-trellis-cards]");
@@ -57,7 +57,7 @@ export class TrellisListing extends MemberElement {
   }
 }
 
-/** Whether two cards say the same. What stands between their elements is the author's way of indenting. */
+/** Whether two cards are equal, ignoring the author's indentation. */
 const isSame = (a: Element, b: Element): boolean =>
   a.getAttribute(productMark) === b.getAttribute(productMark) &&
   a.outerHTML.replace(/\s+/g, " ") === b.outerHTML.replace(/\s+/g, " ");

@@ -4,7 +4,7 @@ import { islandOf } from "./island-of.ts";
 import type { OpenGroup } from "./open-group.ts";
 import type { Island } from "./wire.ts";
 
-/** An element that joins its group while it stands on the page. */
+/** An element that joins its group while it is connected. */
 export abstract class MemberElement extends HTMLElement implements Member {
   #group: Group | undefined;
   #island: Island | undefined;
@@ -15,7 +15,7 @@ export abstract class MemberElement extends HTMLElement implements Member {
   abstract show(open: OpenGroup): void;
 
   connectedCallback(): void {
-    // An element that was only moved keeps what it has.
+    // An element that was only moved keeps its state.
     if (this.#group) return;
     this.#group = Group.named(this.getAttribute("group") ?? "");
     this.#group.join(this);
@@ -30,12 +30,12 @@ export abstract class MemberElement extends HTMLElement implements Member {
     });
   }
 
-  /** The group that it stands in, while it does. */
+  /** Its group, while connected. */
   protected get group(): Group | undefined {
     return this.#group;
   }
 
-  /** Lets go of what it has drawn. */
+  /** Removes its rendered content. */
   protected sleep(): void {}
 
   get element(): HTMLElement {

@@ -1,10 +1,10 @@
 import type { DeferredEngine } from "../engine/deferred-engine.ts";
 import type { PageStore } from "../page/store.ts";
 import type { ShopFile } from "./wire.ts";
-/** Panels and listings with one selection, as far as the marks of a site need it. */
+/** The part of a group used by a site's marked elements. */
 export interface SharedGroup {
   readonly name: string;
-  /** The ids of all products that are found, in their order. */
+  /** The ids of all products found, in order. */
   found(): string[];
   /** Reports an error to the site and to the console. */
   fault(error: unknown): void;
@@ -15,10 +15,10 @@ export interface OpenGroup {
   group: SharedGroup;
   shop: ShopFile;
   store: PageStore;
-  /** Is on its way while the panels are awake already. */
+  /** May still be loading while panels already respond. */
   engine: DeferredEngine;
-  /** The catalogue has what cards show. */
+  /** The catalogue includes card data. */
   cards: boolean;
-  /** The source of markup that can be kept. */
+  /** Identifies the files that current markup is drawn from. */
   drawn: string;
 }

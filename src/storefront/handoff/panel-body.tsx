@@ -8,16 +8,16 @@ import { PanelView } from "../panel/panel-view.tsx";
 
 interface Props {
   one: PagePanel;
-  /** One for each band before a width is known; afterwards that of the present one. */
+  /** One for each band before the width is known; afterwards only the present band's. */
   states: readonly PageState[];
-  /** Where the plain form leads to, when that is another page. */
+  /** Target of the plain form, if it is another page. */
   action: string | undefined;
   perform(act: Act): void;
   apply(): void;
   openDrawer(panel: string | undefined): void;
 }
 
-/** A panel where the site has put it: open, behind a button or in a drawer, as it is placed on each band. */
+/** A panel in its place on the site: open, behind a button or in a drawer, according to its placement on each band. */
 export function PanelBody({ one, states, action, perform, apply, openDrawer }: Props) {
   const view = ({ state }: Placed) => <PanelView state={state} perform={perform} apply={apply} action={action} />;
   return (

@@ -16,14 +16,14 @@ import { PanelBody } from "./panel-body.tsx";
 import { unparkStyles } from "./parked-styles.ts";
 import { markIn } from "./site-marks.tsx";
 
-/** `<trellis-panel>`: a panel of filters. Its markup is drawn already; the element takes it over. */
+/** `<trellis-panel>`: a panel of filters. Hydrates its drawn markup. */
 export class TrellisPanel extends MemberElement {
   #woken = false;
-  /** Ends that it stays in sight, while it does, and that this follows the band. */
+  /** Ends being sticky, while it is, and ends following the band. */
   #unstick: (() => void) | undefined;
   #unfollow: (() => void) | undefined;
 
-  /** The selection of the page; setting it chooses. Undefined before the panel is ready. */
+  /** The selection of the page; can be set. Undefined before the panel is ready. */
   get selection(): Selection | undefined {
     return this.group?.open?.store.state.selection;
   }
@@ -32,18 +32,18 @@ export class TrellisPanel extends MemberElement {
     if (store) store.go({ ...store.state, selection: selection ?? { choices: {}, text: "" }, page: 1 });
   }
 
-  /** Products found, out of all on the page; undefined before the panel is ready. */
+  /** Number of products found, out of all on the page; undefined before the panel is ready. */
   get results(): { total: number; outOf: number } | undefined {
     const answer = this.group?.open?.store.state.answer;
     return answer && { total: answer.total, outOf: answer.outOf };
   }
 
-  /** The ids of all products that are found, in their order. */
+  /** The ids of all products found, in order. */
   found(): string[] {
     return this.group?.found() ?? [];
   }
 
-  /** Chooses in one field: `{ options: […] }` or `{ min, max }`; nothing takes the choice back. */
+  /** Sets the choice of one field: `{ options: […] }` or `{ min, max }`; undefined clears it. */
   choose(field: string, choice?: Choice): void {
     this.group?.open?.store.perform({ do: "choose", field, choice });
   }
@@ -53,7 +53,7 @@ export class TrellisPanel extends MemberElement {
     this.group?.open?.store.perform({ do: "clear" });
   }
 
-  /** Opens the panel's drawer, where it has one on this width. */
+  /** Opens the panel's drawer, if it has one at this width. */
   openDrawer(): void {
     this.group?.open?.store.openDrawer(this.panel?.slug);
   }
@@ -99,7 +99,7 @@ export class TrellisPanel extends MemberElement {
     this.#stay(open);
   }
 
-  /** Lets it stay in sight above the list, on the bands on which it does. */
+  /** Makes it sticky above the list, on the bands with that setting. */
   #stay({ store }: OpenGroup): void {
     const one = this.panel;
     const stays = () =>
@@ -116,18 +116,18 @@ export class TrellisPanel extends MemberElement {
     follow();
   }
 
-  /** Makes what was drawn ahead ready to be taken over. @returns whether it can be; where not, nothing of it is left */
+  /** Prepares drawn markup for hydration. @returns whether it can be hydrated; if not, it is removed */
   #readyMarkup(root: HTMLElement, { store, drawn }: OpenGroup): boolean {
-    // Markup was drawn with nothing chosen. A panel that joins where something is says so from the start.
+    // Markup is drawn without a selection, so a panel that joins a group with one is drawn anew.
     if (this.island?.drawn !== drawn || !isSamePlace(store.state, startPlace)) root.replaceChildren();
-    // It was drawn for every band; this one's is taken over, and the others were never seen.
+    // It is drawn for every band; this one's is hydrated, and the others were never visible.
     for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
       if (!other.dataset.bands?.split(" ").includes(store.state.band)) other.remove();
     unparkStyles(root);
     return root.hasChildNodes();
   }
 
-  /** A panel draws itself whenever its store changes. */
+  /** A panel rerenders itself when its store changes. */
   show(): void {}
 
   protected override sleep(): void {
@@ -142,12 +142,12 @@ export class TrellisPanel extends MemberElement {
     return this.querySelector<HTMLElement>(":scope > .zt-root");
   }
 
-  /** The site's own address that choices are sent to; undefined if they stay on the page. */
+  /** The site's own target of choices; undefined if they stay on the page. */
   get #action(): string | undefined {
     return this.getAttribute("action") ?? this.island?.panel?.target?.address;
   }
 
-  /** Where the panel wants it, a choice leads back to the top of the results, as far as that is out of sight. */
+  /** After a choice, scrolls to the top of the results if the panel wants it and they are out of sight. */
   #backToTop({ group, store }: OpenGroup): void {
     const one = this.panel;
     if (!one || behaviourOn(one.panel, store.state.band).back !== "top") return;
@@ -195,7 +195,7 @@ function LivePanel({ store, slug, action, back }: LiveProps) {
         }}
         apply={apply}
         openDrawer={(panel) => {
-          // A drawer that is left without its button forgets what was chosen in it.
+          // Closing a drawer without its button discards the choices made in it.
           if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
           store.openDrawer(panel);
         }}
@@ -204,6 +204,6 @@ function LivePanel({ store, slug, action, back }: LiveProps) {
   );
 }
 
-/** An address with a query behind what it asks already. */
+/** An address with a query appended to its own. */
 const joined = (action: string, query: string): string =>
   action.includes("?") ? `${action}&${query.slice(1)}` : action + query;

@@ -1,7 +1,7 @@
-/** The attribute in which drawn markup keeps what a style attribute would say: a strict policy forbids those. */
+/** The attribute with the styles of an element in drawn markup: a strict policy forbids style attributes. */
 export const parked = "data-s";
 
-/** Gives elements of drawn markup their styles, as scripts may, once what draws them anew takes over. */
+/** Turns the attribute into real styles, which scripts may set, before hydration. */
 export function unparkStyles(root: Element): void {
   for (const element of root.querySelectorAll<HTMLElement>(`[${parked}]`)) {
     element.style.cssText = element.getAttribute(parked) ?? "";

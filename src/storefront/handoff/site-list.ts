@@ -1,51 +1,51 @@
-/** The attributes by which a site marks a list of its own and the products in it. */
+/** The attributes by which a site marks its own list and the products in it. */
 export const listMark = "data-trellis-list";
 export const productMark = "data-trellis-product";
 
-/** The content of a list after it was arranged. */
+/** The state of a list after arranging it. */
 export interface Arranged {
-  /** Ids of products that are shown, in their order. */
+  /** Ids of the visible products, in order. */
   shown: string[];
-  /** Found products that the list does not have. */
+  /** Number of found products that the list does not contain. */
   missing: number;
-  /** Marked products that the catalogue does not know; they stay. */
+  /** Marked products that the catalogue does not contain; they stay visible. */
   unknown: string[];
-  /** Ids that more than one product of the list has. */
+  /** Ids of several products in the list. */
   twice: string[];
-  /** Whether the site undid each order at once, so that the list is only filtered now, or left alone altogether. */
+  /** Whether the site reverted each change of the order, so that the list is now only filtered, or left alone. */
   contested: Contest;
 }
 
-/** How far a site and we disagree about a list: not at all, about its order, or about what is hidden. */
+/** The extent of a conflict with a site's own script: none, about the order, or about hidden products. */
 export type Contest = "no" | "order" | "all";
 
-/** This many changes by the site within this many ms, each after one of ours, and it is not worth to go on. */
+/** Number of reverted changes within a number of ms from which a conflict is assumed. */
 const rounds = 30;
 const within = 2000;
 
-/** The wanted content of a list. */
+/** The desired content of a list. */
 export interface WantedList {
-  /** Ids of all products found, in their order. */
+  /** Ids of all products found, in order. */
   found: readonly string[];
-  /** They stand in the order of the site until the shopper chooses one. */
+  /** Whether the shopper has chosen an order; otherwise the site's own order stays. */
   sorted: boolean;
-  /** The first and the last place, without it, that is shown; all if absent. */
+  /** Start (inclusive) and end (exclusive) of the visible part; all if absent. */
   part: readonly [from: number, to: number] | undefined;
   isKnown(id: string): boolean;
 }
 
-/** A list in a site's own markup: what is in it is hidden and ordered in place, and never made or removed. */
+/** A site's own list: products are hidden and reordered in place, and never created or removed. */
 export class SiteList {
   readonly element: Element;
   #places = new Map<Element, number>();
   #watch: MutationObserver;
   #contest: Contest = "no";
-  /** When the site undid what we had done, lately. */
+  /** Times of recent reversals by the site. */
   #undone: number[] = [];
-  /** The items as they stood after the last arrangement. */
+  /** The items after the last arrangement. */
   #last: readonly Element[] = [];
 
-  /** @param changed is called when the site changes the list by itself */
+  /** @param changed called when the site itself changes the list */
   constructor(element: Element, changed: () => void) {
     this.element = element;
     this.#watch = new MutationObserver(() => {
@@ -55,7 +55,7 @@ export class SiteList {
     this.#observe();
   }
 
-  /** A site that answers each arrangement with a change would go on for ever, and the page would hang. */
+  /** A site that reverts each arrangement would loop for ever, and the page would hang. */
   #count(): void {
     if (!this.#isUndone()) return;
     const now = performance.now();
@@ -65,7 +65,9 @@ export class SiteList {
     this.#undone = [];
   }
 
-  /** Whether the order of the items has changed since we wrote it, or most of them are gone. Added items do not count. */
+  /**
+   * Whether the order of the items has changed since the last arrangement, or most are gone. Added items do not count.
+   */
   #isUndone(): boolean {
     const last = new Set(this.#last);
     const now = this.#items().flatMap(({ item }) => (last.has(item) ? [item] : []));
@@ -89,7 +91,7 @@ export class SiteList {
     const seen = new Set(shown.map(({ item }) => item));
     const strangers = items.filter(({ id }) => !isKnown(id));
     if (this.#contest !== "all") for (const { item, id } of items) setHidden(item, isKnown(id) && !seen.has(item));
-    // Products that do not match move to the end, so the first item is also the first visible one.
+    // Products that do not match move to the end, so that the first item is also the first visible one.
     const rest = items.filter(({ item, id }) => isKnown(id) && !place.has(id) && !seen.has(item));
     const byPlace = (a: Marked, b: Marked) => own(a.item) - own(b.item);
     if (this.#contest === "no")
@@ -107,7 +109,7 @@ export class SiteList {
     };
   }
 
-  /** Shows everything again, in the site's own order, and follows the list no longer. */
+  /** Shows all products in the site's own order again, and stops observing the list. */
   leave(): void {
     this.#watch.disconnect();
     const items = this.#items();
@@ -124,7 +126,7 @@ export class SiteList {
     });
   }
 
-  /** The list's own children that hold a product. */
+  /** The list's children that contain a product. */
   #items(): Marked[] {
     return [...this.element.children].flatMap((item) => {
       const marked = item.hasAttribute(productMark) ? item : item.querySelector(`[${productMark}]`);
@@ -133,7 +135,7 @@ export class SiteList {
     });
   }
 
-  /** Puts items into an order, and touches nothing where they stand in it already. */
+  /** Reorders items, without touching them if they are in order already. */
   #put(items: readonly Marked[]): void {
     const now = this.#items();
     if (now.every(({ item }, at) => item === items[at]?.item)) return;

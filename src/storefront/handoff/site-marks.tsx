@@ -6,11 +6,14 @@ import { HandoffFault } from "./faults.ts";
 import type { OpenGroup } from "./open-group.ts";
 import { type Arranged, listMark, SiteList } from "./site-list.ts";
 
-/** Places that a site can mark for a group, by the end of their attribute `data-trellis-…`, whose value is the group's name. */
+/**
+ * Kinds of elements that a site can mark for a group, by the suffix of the attribute `data-trellis-…`, whose value is
+ * the group's name.
+ */
 export const places = ["count", "chosen", "sort", "more", "pages", "nothing", "list"] as const;
 export type SitePlace = (typeof places)[number];
 
-/** The places of one kind that a page has marked for a group. */
+/** The elements of one kind that a page has marked for a group. */
 export const marksIn = (group: string, place: SitePlace): HTMLElement[] =>
   [...document.querySelectorAll<HTMLElement>(`[data-trellis-${place}]`)].filter(
     (element) => element.getAttribute(`data-trellis-${place}`) === group,
@@ -19,19 +22,19 @@ export const marksIn = (group: string, place: SitePlace): HTMLElement[] =>
 /** The first of them. */
 export const markIn = (group: string, place: SitePlace): HTMLElement | undefined => marksIn(group, place)[0];
 
-/** The marks of a site in its own markup: for counts, sort order and further products, and a list of its own. */
+/** The marked elements of a site: counts, sort order, further products, and its own list. */
 export class SiteMarks {
   #list: SiteList | undefined;
   #arranged: Arranged | undefined;
   #told = "";
   #heard = new WeakSet<Element>();
 
-  /** The content of the site's own list; undefined if it has none. */
+  /** The state of the site's own list; undefined if it has none. */
   get arranged(): Arranged | undefined {
     return this.#arranged;
   }
 
-  /** Shows the group's state wherever the page has a place for it; places that came meanwhile are found. */
+  /** Updates all marked elements with the group's state, including elements added meanwhile. */
   show(open: OpenGroup): void {
     const { group, store, engine } = open;
     const { state } = store;
@@ -42,7 +45,7 @@ export class SiteMarks {
     const left = answer.total - shown;
     for (const element of of("count")) setText(element, say("found", { n: answer.total }));
     for (const element of of("nothing")) element.hidden = answer.total > 0;
-    // Before it can be counted what was drawn stands.
+    // The drawn content stays until products can be counted.
     for (const element of engine.here ? of("more") : []) {
       this.#hear(element, "click", (event) => {
         event.preventDefault();
@@ -105,14 +108,14 @@ export class SiteMarks {
     this.#arranged = this.#list.arrange({
       found: group.found(),
       sorted: sort !== "",
-      // Without a way to more, whatever was hidden could not be reached.
+      // Without an element for further products, hidden ones could not be reached.
       part: paged ? [more === "pages" ? (page - 1) * size : 0, page * size] : undefined,
       isKnown: (id) => counting.hasProduct(id),
     });
     this.#tellTrouble(this.#arranged, open);
   }
 
-  /** Says once what of the list the catalogue does not know, or what it has twice. */
+  /** Reports once which products of the list the catalogue does not contain, or that occur twice. */
   #tellTrouble({ unknown, twice, contested }: Arranged, { group }: OpenGroup): void {
     const said = [
       ...(unknown.length > 0
@@ -137,7 +140,7 @@ export class SiteMarks {
 
 const some = (ids: readonly string[]): string => ids.slice(0, 3).join(", ") + (ids.length > 3 ? ", …" : "");
 
-/** Writes a text only where it is another, so that nothing is read out twice. */
+/** Writes a text only if it differs, so that screen readers don't announce it twice. */
 function setText(element: HTMLElement, text: string): void {
   if (element.textContent !== text) element.textContent = text;
 }

@@ -9,59 +9,61 @@ import type { Drawn } from "../page/first-answers.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { Words } from "../words/say.ts";
 
-/** Version of what a handoff's files say to its script. */
+/** Version of the format of a handoff's files. */
 export const handoffFormat = 1;
 
-/** The small file that names the current ones; its own name never changes. */
+/** The file that lists the current ones; its own name never changes. */
 export const manifestName = "trellis.json";
 
-/** The current files of a handoff, by what they are: names beside the manifest. */
+/** The current files of a handoff by role, relative to the manifest. */
 export interface HandoffManifest {
   format: number;
   files: Readonly<Record<FileRole, string>>;
 }
 
-/** The files of a handoff. The engine counts. The catalogue has two parts: the fields to count, and the data on cards. */
+/** The roles of a handoff's files. The catalogue has two parts: fields to count, and data on cards. */
 export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards"] as const;
 export type FileRole = (typeof fileRoles)[number];
 
-/** The source of markup, by the names of the files. */
+/** Identifies what markup is drawn from, by file names. */
 export const drawnFrom = ({ catalogue, shop }: Pick<HandoffManifest["files"], "catalogue" | "shop">): string =>
   `${catalogue} ${shop}`;
 
-/** Data that all pages of a shop have in common. */
+/** Data shared by all pages of a shop. */
 export interface ShopFile {
   format: number;
-  /** The fields of both parts of the catalogue, so that pages wake before those are there. */
+  /** The fields of both parts of the catalogue, so that panels can start before those have loaded. */
   fields: Field[];
   name: string;
   currency: string;
   limits: BandLimits;
   bars: Bar[];
   search: SearchedField[] | undefined;
-  /** Colours and pictures of the values that panels show. */
+  /** Swatches of the values in panels. */
   swatches: SwatchBook;
   /** The names in queries. */
   names: QueryNames;
-  /** Where products are: `{id}` and `{variant}` stand for a product's id and the number of its matching variant. */
+  /**
+   * Address of products: `{id}` and `{variant}` are replaced by a product's id and the number of its matching variant.
+   */
   link: string;
   language: string;
-  /** Its words; absent where they are those that the script has. */
+  /** Its words; absent if the script contains them. */
   words?: Words;
 }
 
-/** The data of a piece of markup, as JSON in a script element that is never run. */
+/** The data of a piece of markup, as JSON in an inert script element. */
 export interface Island {
-  /** Where the files of the handoff are, as the page names it. */
+  /** Address of the handoff's files. */
   at: string;
   page: ShownPage;
-  /** The files that it was drawn from; where others are current it is drawn anew. */
+  /** Identifies the files it was drawn from; if others are current, it is drawn anew. */
   drawn: string;
   /** Absent in a listing. */
   panel?: PagePanel;
-  /** The answer that the panel was drawn from while nothing was chosen: its own facets, without products. */
+  /** The answers that the panel was drawn from without a selection: its own facets, without products. */
   answers?: BandAnswer[];
 }
 
-/** An answer that holds on some bands, of the page that the panel's choices find products on. */
+/** An answer for some bands, about the page filtered by the panel. */
 export type BandAnswer = Pick<Drawn, "bands" | "answer">;

@@ -1,13 +1,13 @@
 import { createContext } from "preact";
 import { useContext } from "preact/hooks";
 
-/** The basket of the stand-in shop: a number only. */
+/** The basket of the stand-in shop: only a number. */
 export interface Basket {
   count: number;
   add(): void;
 }
 
-/** Where the parts of a page find the basket. */
+/** Provides the basket. */
 export const BasketContext = createContext<Basket>({ count: 0, add: () => {} });
 
 /** The basket of the shop around. */

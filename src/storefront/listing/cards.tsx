@@ -4,7 +4,7 @@ import { CellView } from "./cell.tsx";
 import type { ListingState } from "./listing-state.ts";
 import { Row } from "./row.tsx";
 
-/** Cards that a window holds, more or less. */
+/** Approximate number of cards that fit a window. */
 const inSight = 8;
 
 interface Props {
@@ -12,16 +12,19 @@ interface Props {
   form: ListingForm;
 }
 
-/** The products of the page, as cards or as rows. Places are keyed by number and what is in them by product: a new result moves nothing. */
+/**
+ * The products of the page, as cards or rows. Places are keyed by number and their content by product, so that a new
+ * result moves nothing.
+ */
 export function Cards({ state, form }: Props) {
   const { products } = state.answer;
   const before = usePainted(products);
-  // Cards below the window follow a frame later, so that a click is answered sooner.
+  // Cards below the window follow a frame later, so that a click responds sooner.
   const drawn = [...products.slice(0, inSight), ...before.slice(inSight)];
   if (form === "table") return <Table state={state} />;
   const { card: cells } = state.layout;
   const [first, ...rest] = cells;
-  // A picture that comes first stands beside the words in a list.
+  // In a list, a picture that comes first is placed beside the text.
   const apart = first?.part === "picture" ? first : undefined;
   return (
     <ul class={form === "grid" ? "zs-grid" : "zs-list"}>
@@ -39,7 +42,7 @@ export function Cards({ state, form }: Props) {
   );
 }
 
-/** A row for each product; it scrolls sideways in its own box where it is too wide. */
+/** A table with a row per product; scrolls horizontally in its own box if too wide. */
 function Table({ state }: { state: ListingState }) {
   const { layout, say, answer, language } = state;
   return (

@@ -12,9 +12,9 @@ interface Props {
   cell: Cell;
   card: Card;
   state: ListingState;
-  /** The picture is fetched when it comes near. */
+  /** The picture is loaded when it comes near the viewport. */
   lazy: boolean;
-  /** Takes another variant, where the listing can show it. */
+  /** Selects another variant, if the listing can show it. */
   take?(variant: number): void;
 }
 
@@ -59,7 +59,7 @@ export function CellView(props: Props) {
   }
 }
 
-/** The product's values of the field in a part, as shoppers read them. */
+/** The product's values of a part's field, for display. */
 function valuesOf({ cell, card, state }: Props): string[] {
   const field = fieldOfCell(cell, state.fields.values());
   const values = (field && card.values[field.key]) ?? [];
@@ -99,13 +99,13 @@ function Picture({ card: { image, title, facts }, lazy }: { card: Card; lazy: bo
   );
 }
 
-/** Whether the products stand from the dearest down. */
+/** Whether the products are sorted by descending price. */
 function isFalling({ sort, order, layout, fields }: ListingState): boolean {
   const [first] = orderOf({ sort }, order, layout.sorts).split(",");
   return first?.startsWith("-") === true && fields.get(first.slice(1))?.role === "price";
 }
 
-/** Present and former price, as shoppers read them. */
+/** Present and former price, for display. */
 export function Price({
   card: { price, was, from, most, soldOut },
   state: { say, currency, language },
@@ -113,7 +113,7 @@ export function Price({
 }: {
   card: Pick<Card, "price" | "was" | "from" | "most" | "soldOut">;
   state: Pick<ListingState, "say" | "currency" | "language">;
-  /** The dearest stand first, so the highest price is told. */
+  /** Most expensive first, so the highest price is shown. */
   falling?: boolean;
 }) {
   if (falling && most !== undefined)

@@ -9,14 +9,14 @@ import { NothingFound } from "./nothing-found.tsx";
 import { Pages } from "./pages.tsx";
 
 interface Props<S extends ListingState> {
-  /** One for each band before a width is known; afterwards that of the present one. */
+  /** One for each band before the width is known; afterwards only the present band's. */
   states: readonly S[];
   perform: Perform;
   /** The designer's text for no matches. */
   children?: ComponentChildren;
 }
 
-/** The products that were found, as the page lists them on each band, or what to do when there are none. */
+/** The found products in the page's layout on each band, or what to do if there are none. */
 export function Listing<S extends ListingState>({ states, perform, children }: Props<S>) {
   const [state] = states;
   if (!state) return null;
@@ -47,7 +47,7 @@ export function Listing<S extends ListingState>({ states, perform, children }: P
   );
 }
 
-/** How a layout's numbers reach the style sheet. */
+/** A layout's numbers as custom properties. */
 function styleOf({ columns, ratio, picture }: ListingState["layout"]): Record<string, string> {
   const template = (band: Band) => {
     const n = resolve(columns, band);

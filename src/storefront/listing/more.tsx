@@ -5,11 +5,11 @@ import type { ListingState } from "./listing-state.ts";
 interface Props {
   state: ListingState;
   perform: Perform;
-  /** More comes by itself when the end is near. */
+  /** More products load automatically near the end. */
   scroll: boolean;
 }
 
-/** A link that shows more products below those that are there; without scripts it is a link as well. */
+/** A link that shows more products below the present ones; works without scripts too. */
 export function More({ state, perform, scroll }: Props) {
   const { answer, page, say, layout } = state;
   const link = useRef<HTMLAnchorElement>(null);

@@ -8,8 +8,8 @@ import { RichText } from "../panel/rich-text.tsx";
 import type { ListingState } from "./listing-state.ts";
 
 /**
- * The content in place of products when nothing matches: the designer's text, and each choice that can be removed,
- * with the number of products found without it.
+ * Shown if nothing matches: the designer's text, and each choice that can be removed, with the number of products
+ * found without it.
  */
 export function NothingFound({
   state,

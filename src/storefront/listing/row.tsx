@@ -3,7 +3,7 @@ import type { Card } from "../../core/engine/cards/card-schema.ts";
 import { CellView } from "./cell.tsx";
 import type { ListingState } from "./listing-state.ts";
 
-/** A product as a row of the table, with the variant that matches chosen until the shopper takes another. */
+/** A product as a row of the table, with its matching variant selected until the shopper selects another. */
 export function Row({ card, state }: { card: Card; state: ListingState }) {
   const matching =
     card.variants?.find(({ at }) => at === card.variant) ?? card.variants?.find(({ matches }) => matches);

@@ -13,13 +13,13 @@ const words: Readonly<Record<StandardSort, WordKey>> = {
   name: "sortName",
 };
 
-/** An order that can be chosen: as a question has it, and what shoppers read. */
+/** A selectable order: its keys, and its label for shoppers. */
 export interface SortOption {
   sort: string;
   label: string;
 }
 
-/** The orders that can be chosen: the designer's, or the usual ones. The first is what the page is in by itself. */
+/** The selectable orders: the designer's, or the standard ones. The first is the page's default. */
 export function sortChoices({
   say,
   order,
@@ -33,7 +33,7 @@ export function sortChoices({
       label: wordsIn({ text: label, others: labels }, language),
     }));
   return standardSorts([...fields.values()]).flatMap(({ sort, goesBy }) =>
-    // Search results are sorted by how well they match; the shop's sort order can be chosen.
+    // Search results are sorted by relevance by default; the shop's order can be chosen.
     goesBy === "shop" && order === bestMatch
       ? [
           { sort: "", label: say("sortBest") },

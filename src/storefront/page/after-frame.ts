@@ -1,6 +1,6 @@
 /**
- * Does something once the frame is on the screen that shows what the finger has touched: a box is ticked at once, and
- * what it leads to follows. In the order in which it was asked for; in a tab that nobody sees, at once.
+ * Runs something after the frame that shows the input's direct effect: a box is ticked at once, and the consequences
+ * follow. In order; at once in a hidden tab.
  */
 export function afterFrame(run: () => void): void {
   if (document.hidden) run();

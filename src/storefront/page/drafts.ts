@@ -1,15 +1,15 @@
 import type { Answer } from "../../core/engine/answer.ts";
 import type { Selection } from "../../core/engine/question.ts";
 
-/** What is chosen in a panel and waits for its button. */
+/** Choices in a panel that wait for its button. */
 export interface Draft {
   selection: Selection;
-  /** The answer to it; that of before while it is not counted yet. */
+  /** The answer to them; the previous one until it is counted. */
   answer: Answer;
   counted: boolean;
 }
 
-/** By panel, the selections that wait, with their latest answers; an answer to an earlier selection is skipped. */
+/** By panel, the waiting selections with their latest answers; an answer to an earlier selection is ignored. */
 export class Drafts {
   #wanting: Readonly<Record<string, Selection>> = {};
   readonly #put: (slug: string, draft: Draft) => void;
@@ -19,12 +19,12 @@ export class Drafts {
     this.#put = put;
   }
 
-  /** What waits in a panel; undefined if nothing does. */
+  /** A panel's waiting selection; undefined if there is none. */
   of(slug: string): Selection | undefined {
     return this.#wanting[slug];
   }
 
-  /** Lets a selection wait. @param before the answer to show until its own is there */
+  /** Sets a waiting selection. @param before the answer to show until its own is there */
   wait(slug: string, selection: Selection, answer: Answer | Promise<Answer>, before: Answer): void {
     this.#wanting = { ...this.#wanting, [slug]: selection };
     const put = (found: Answer, counted: boolean) => {
@@ -42,7 +42,7 @@ export class Drafts {
     );
   }
 
-  /** Drops what waits, in one panel or in all. */
+  /** Discards waiting selections, in one panel or in all. */
   drop(slug?: string): void {
     const { [slug ?? ""]: _gone, ...others } = this.#wanting;
     this.#wanting = slug === undefined ? {} : others;

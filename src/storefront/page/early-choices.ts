@@ -4,8 +4,8 @@ import { choiceOf, withChoice } from "../../core/engine/selection.ts";
 import { fromAddress, nameIn, namesOf, type QueryNames } from "../../core/page/browse-state/address.ts";
 
 /**
- * A selection with what was changed in the plain form before the page woke. Only inputs that are no longer as they
- * were drawn say something: a slider has no input that a form would send.
+ * A selection with changes made in the plain form before hydration. Only inputs that differ from their drawn state
+ * count.
  */
 export function withTouched(
   selection: Selection,

@@ -11,9 +11,9 @@ export interface Drawn extends PlaceAnswer {
 }
 
 /**
- * Asks for a page on all bands before its width is known, once for those that ask alike.
- * @param placeFor where the shopper is, given the facets that are asked
- * @param query what stands behind the address, from its `?` on
+ * Computes a page on all bands before its width is known, once for bands with the same question.
+ * @param placeFor the place, given the facets
+ * @param query the address's query, with its `?`
  * @returns the answers, and the page's first state on each band
  */
 export async function firstAnswers(

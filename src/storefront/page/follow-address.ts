@@ -9,8 +9,8 @@ const isDrawerEntry = (): boolean =>
   typeof history.state === "object" && history.state !== null && "drawer" in history.state;
 
 /**
- * Keeps the address bar and a page in step: a choice is an entry of the browser's history, and going back takes it
- * back. An open drawer has an entry too, so that going back closes it first, whatever was chosen in it.
+ * Keeps the address bar and a page in step: a choice is an entry of the browser's history, and going back reverts it.
+ * An open drawer has an entry too, so that going back closes it first, whatever was chosen in it.
  */
 export function followAddress(store: PageStore, fieldOf: FieldOf): void {
   const steps = new Steps(() => store.state.layout.more === "pages");
@@ -22,14 +22,14 @@ export function followAddress(store: PageStore, fieldOf: FieldOf): void {
     if ((state.drawer !== undefined) !== open) {
       open = !open;
       if (open) history.pushState(drawerEntry, "");
-      // A button that applies choices has closed the drawer and its entry by then.
+      // By then, a button that applies choices has closed the drawer and removed its entry.
       else setTimeout(() => !open && isDrawerEntry() && history.back());
     }
     const was = before;
     before = state;
     if (change !== "place") return;
     const goesOn = steps.goesOn(was, state, performance.now());
-    // The address is not in a hurry; the frame with the result goes first. The first choice in a drawer takes its entry.
+    // The address can wait; the frame with the result comes first. The first choice in a drawer reuses its entry.
     setTimeout(() => history[goesOn || isDrawerEntry() ? "replaceState" : "pushState"](null, "", address(state)));
   });
   addEventListener("popstate", () => {

@@ -1,16 +1,16 @@
-/** After a failure it is asked again: first after this many ms, each time twice as long, at most so long. */
+/** After a failure it is asked again: first after this many ms, then after twice as long each time, up to a maximum. */
 const firstPause = 1000;
 const longestPause = 30_000;
 
-/** An answer that takes longer than this many ms is said to be under way. */
+/** An answer that takes longer than this many ms is shown as loading. */
 const patience = 150;
 
-/** How far the latest question is: answered, asked, asked for long enough to say so, or failed and to be asked again. */
+/** The state of the latest question: answered, asked, asked long ago, or failed and to be asked again. */
 export type Phase = "answered" | "asked" | "slow" | "failed";
 
-/** What happens to a question while it is the latest. */
+/** Callbacks of a question while it is the latest. */
 export interface QuestionListener<A> {
-  /** It has its answer, at once or later. */
+  /** It is answered, synchronously or later. */
   answered(answer: A, isAtOnce: boolean): void;
   /** Its answer comes later. */
   waits(): void;
@@ -22,7 +22,7 @@ export interface QuestionListener<A> {
   again(): void;
 }
 
-/** Follows the latest of several questions; an earlier one that is answered afterwards is skipped. */
+/** Follows the latest of several questions; late answers to earlier ones are ignored. */
 export class LatestQuestion {
   #turn = 0;
   #phase: Phase = "answered";
@@ -33,7 +33,7 @@ export class LatestQuestion {
     return this.#phase;
   }
 
-  /** Asks a new question. @param isAgain whether it is one that failed, so that the next pause is longer */
+  /** Asks a new question. @param isAgain whether it is a retry, so that the next pause is longer */
   ask<A>(answer: A | Promise<A>, listening: QuestionListener<A>, isAgain = false): void {
     const turn = ++this.#turn;
     const isLatest = () => turn === this.#turn;

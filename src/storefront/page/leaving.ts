@@ -2,12 +2,12 @@ import { chosenIn } from "../../core/engine/selection.ts";
 import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import type { PageStore } from "./store.ts";
 
-/** A range is done when nothing has been dragged or typed for this many ms. */
+/** A range is complete when nothing was dragged or typed for this many ms. */
 const rest = 800;
 
 /**
- * How long after an act a panel that sends its choices on at once does so, in ms; undefined if it does not: what is
- * taken back is no choice, and words are searched for with Enter.
+ * Delay in ms after an act before a panel without a button sends its choices on; undefined if it doesn't: removing a
+ * choice is not a choice, and searches are sent by Enter.
  */
 export function leavesAfter(act: Act): number | undefined {
   switch (act.do) {
@@ -22,23 +22,23 @@ export function leavesAfter(act: Act): number | undefined {
   }
 }
 
-/** Sends the shopper on from a page's panels, once what is under way is done. */
+/** Sends the shopper to another page, once the present act is complete. */
 export class Leaving {
   #store: PageStore;
   #go: (panel: string) => void;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
-  /** @param go takes the shopper to the page that a panel's choices are sent to */
+  /** @param go opens the page that a panel's choices are sent to */
   constructor(store: PageStore, go: (panel: string) => void) {
     this.#store = store;
     this.#go = go;
   }
 
-  /** Tells it of an act in a panel; an earlier departure that has not begun is put off. */
+  /** Notes an act in a panel; a departure not yet begun is postponed. */
   after(act: Act, panel: string): void {
     clearTimeout(this.#timer);
     const leads = this.#store.leads(panel);
-    // A link leads where it says, whatever waits beside it.
+    // A link opens its own target, whatever else is waiting.
     const pause = leads === "once" || (leads && act.do === "only") ? leavesAfter(act) : undefined;
     if (pause !== undefined) this.#timer = setTimeout(() => this.#leave(panel, pause), pause);
   }
@@ -51,7 +51,7 @@ export class Leaving {
   }
 }
 
-/** Takes the shopper to another page. Whoever comes back to a panel that leaves at once finds nothing chosen in it. */
+/** Opens another page. A shopper who comes back to such a panel finds nothing chosen in it. */
 export function leaveFor(store: PageStore, panel: string, address: string): void {
   if (store.leads(panel) === "once") addEventListener("pageshow", () => store.discard(panel), { once: true });
   location.assign(address);

@@ -8,47 +8,47 @@ import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import { type Behaviour, behaviours } from "../../core/settings/behaviour.ts";
 import type { Placement } from "../../core/settings/placement.ts";
 
-/** A panel that stands on a page. */
+/** A panel on a page. */
 export interface PagePanel extends Pick<PanelOnPage, "at" | "after"> {
-  /** Its place in addresses, which ids on the page begin with. */
+  /** Its slug, which prefixes ids on the page. */
   slug: string;
   panel: PanelDocument;
-  /** The other page that its choices are taken to. */
+  /** The other page to which its choices are sent. */
   target?: SendTarget | undefined;
 }
 
-/** A page that choices are taken to. */
+/** A page that receives choices. */
 export interface SendTarget {
   address: string;
   /** The conditions of that page's products. */
   within: Clause[];
-  /** A site has the panel as a form that leads there, which the panel itself does not: it has a button, as forms have. */
+  /** The site uses the panel as a form that leads there: it has a button, as forms have. */
   form?: boolean;
 }
 
-/** How a panel's choices take hold: at once, or with a button. */
+/** How a panel's choices take effect: at once, or with a button. */
 export const appliesBy = (
   { target }: Pick<PagePanel, "target">,
   { apply }: Pick<Behaviour, "apply">,
 ): Behaviour["apply"] => (target?.form ? "button" : apply);
 
-/** How a panel behaves on a band. */
+/** A panel's behaviour on a band. */
 export const behaviourOn = ({ behaviour }: PanelDocument, band: Band): Behaviour =>
   behaviours.allOn(behaviour ?? {}, band);
 
-/** Where a panel of a page stands on a band. */
+/** The placement of a page's panel on a band. */
 export const placeOf = ({ panel, at }: PagePanel, band: Band): Placement => resolve(at ?? panel.placement, band);
 
 const known = new WeakMap<PagePanel, BandGroup[]>();
 
-/** The bands of a panel of a page, those together on which it is drawn alike; computed once for it. */
+/** The groups of bands on which a page's panel is drawn alike; cached. */
 export function groupsOf(one: PagePanel): BandGroup[] {
   const groups = known.get(one) ?? bandGroups({ ...one.panel, placement: one.at ?? one.panel.placement });
   known.set(one, groups);
   return groups;
 }
 
-/** The facets of all panels of a page on a band. Where two ask one field differently, the first holds. */
+/** The facets of all panels of a page on a band. If two panels have one field in different modes, the first applies. */
 export const facetsOf = (panels: readonly PagePanel[], band: Band): Facet[] =>
   engineFacets({ rows: panels.flatMap(({ panel }) => panel.rows) }, band);
 

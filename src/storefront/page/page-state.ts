@@ -22,7 +22,7 @@ export interface Marked {
   row: string;
 }
 
-/** All that a shop's page is drawn from. Never changed in place. */
+/** Everything a shop's page is drawn from. Immutable. */
 export interface PageState extends ListingState {
   shop: ShopAround;
   shown: ShownPage;
@@ -31,22 +31,22 @@ export interface PageState extends ListingState {
   /** The panel whose drawer is open. */
   drawer: string | undefined;
   marked: Marked | undefined;
-  /** The last question has no answer yet, since the shop does not answer. */
+  /** The last question has no answer, since the shop does not respond. */
   trouble: boolean;
-  /** The shown results belong to the present choices, and not to earlier ones. */
+  /** The shown results belong to the present choices rather than earlier ones. */
   answered: boolean;
-  /** The last question has no answer yet, and it takes a while. */
+  /** The last question has no answer yet, and is taking a while. */
   busy: boolean;
-  /** By panel that takes its choices to another page, what these choices find there. */
+  /** By panel that sends its choices to another page, the results there. */
   elsewhere: Elsewhere;
-  /** By panel, what is chosen in it and waits for its button. */
+  /** By panel, its waiting choices. */
   drafts: Readonly<Record<string, Draft>>;
 }
 
 /** See {@link PageState.elsewhere}. */
 export type Elsewhere = Readonly<Record<string, Answer>>;
 
-/** As much of a page as decides what the engine is asked. */
+/** The part of a page that determines the engine's question. */
 export type Asking = Pick<PageState, "shown" | "panels" | "band" | "fields" | "shop">;
 
 /** A place and the answer to it. */
@@ -68,19 +68,19 @@ export function questionOf({ shown, panels, band, fields, shop }: Asking, place:
     show: showOf(layout, fields.values()),
     mends: true,
     searching: shop.search,
-    // Behind a button and while scrolling all that was shown before stays.
+    // With a button or scrolling, all products shown before stay.
     ...(more === "pages" ? { from: (page - 1) * size, size } : { from: 0, size: page * size }),
   };
 }
 
-/** Builds the engine’s question for a selection in a panel, on the page that its choices lead to. */
+/** The engine’s question for a selection in a panel, about the page that receives its choices. */
 export function questionIn(asking: Asking, { target }: PagePanel, selection: Selection): Question {
   const { shown } = asking;
   const page = target ? { ...shown, kind: "shop" as const, within: target.within } : shown;
   return { ...questionOf({ ...asking, shown: page }, { selection, sort: "", page: 1 }), size: 0 };
 }
 
-/** Counts what the choices find on the pages that panels lead to; asks nothing where no panel leads elsewhere. */
+/** Counts the results on other pages that panels lead to; asks nothing if there are none. */
 function elsewhereAt(engine: Engine, asking: Asking, selection: Selection): Elsewhere | Promise<Elsewhere> {
   const leading = asking.panels.filter(({ target }) => target !== undefined);
   const asked = leading.map((one) => engine.ask(questionIn(asking, one, selection)));
@@ -91,8 +91,8 @@ function elsewhereAt(engine: Engine, asking: Asking, selection: Selection): Else
 }
 
 /**
- * Asks for a place on a page. A place beyond the last is the last: a shared link may be older than
- * the catalogue. An engine that answers at once is answered for at once.
+ * Computes a place on a page. A results page beyond the last becomes the last: a shared link may be older than the
+ * catalogue. Synchronous if the engine is.
  */
 export function answerAt(
   engine: Engine,
@@ -112,16 +112,16 @@ export function answerAt(
   return answer instanceof Promise ? answer.then(take) : take(answer);
 }
 
-/** As much of what a page is born with as it is drawn from. */
+/** The part of a page's boot data needed to draw it. */
 export type InitialState = Pick<
   Boot,
   "shop" | "base" | "page" | "panels" | "fields" | "limits" | "swatches" | "language"
 > & {
-  /** The names in queries; by their own names if absent. */
+  /** The names in queries; the fields' keys if absent. */
   names?: QueryNames;
 };
 
-/** The first state of a page, on one of its bands. @param query what stands behind the address, from its `?` on */
+/** The first state of a page, on one band. @param query the address's query, with its `?` */
 export function firstState(born: InitialState, band: Band, found: PlaceAnswer, query: string): PageState {
   const { place, answer, elsewhere } = found;
   const { shop, base, page: shown, panels, fields, limits, swatches, language, names = {} } = born;
@@ -160,11 +160,11 @@ export const onPage = (shown: ShownPage, panels: readonly PagePanel[], band: Ban
   asked: facetsOf(panels, band),
 });
 
-/** Whether what is chosen in a panel does not change the page that it is on: it waits for a button, or is taken elsewhere. */
+/** Whether choices in a panel do not change its own page: they wait for a button, or are sent elsewhere. */
 export const keepsDraft = ({ target }: PagePanel, { apply }: Behaviour): boolean =>
   apply === "button" || target !== undefined;
 
-/** The data of one panel of a page. */
+/** The state of one panel of a page. */
 export function panelState(state: PageState, one: PagePanel): PanelState {
   const { slug, panel } = one;
   const behaviour = behaviourOn(panel, state.band);
@@ -174,7 +174,7 @@ export function panelState(state: PageState, one: PagePanel): PanelState {
   return {
     ...state,
     ...(there ? { answer: there } : {}),
-    // On a site the panel's own element knows where choices are taken.
+    // On a site the panel's own element knows the target of choices.
     leadsTo: state.base === "" ? undefined : one.target?.address,
     id: `zt-${slug}-${group?.[0] ?? state.band}`,
     panel,

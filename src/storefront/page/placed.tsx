@@ -10,7 +10,7 @@ import { groupsOf, type PagePanel, placeOf } from "./page-panel.ts";
 import { type PageState, panelState } from "./page-state.ts";
 import { Trouble } from "./trouble.tsx";
 
-/** A panel as it stands on some bands on which it is drawn alike. */
+/** A panel on bands on which it is drawn alike. */
 export interface Placed {
   one: PagePanel;
   bands: string;
@@ -19,7 +19,7 @@ export interface Placed {
   state: PanelState;
 }
 
-/** A panel once for each group of bands on which it is drawn alike, as far as there are states of them. */
+/** A panel once for each group of bands on which it is drawn alike and that has a state. */
 export const placedOn = (one: PagePanel, states: readonly PageState[]): Placed[] =>
   groupsOf(one).flatMap((group): Placed[] => {
     const page = states.find(({ band }) => group.includes(band));
@@ -27,7 +27,7 @@ export const placedOn = (one: PagePanel, states: readonly PageState[]): Placed[]
     return [{ one, bands: group.join(" "), placement: placeOf(one, group[0]), page, state: panelState(page, one) }];
   });
 
-/** Names a panel on its bands among the others of the page. */
+/** The key of a panel on its bands among the others of the page. */
 export const placedKey = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`;
 
 /** The button that opens a panel’s drawer. */
@@ -57,7 +57,7 @@ export function DrawerButton({ one, open }: { one: Placed; open(): void }) {
 
 const drawerId = ({ state }: Placed): string => `${state.id}-drawer`;
 
-/** The bands that some panels are on. */
+/** The bands of some panels. */
 export const bandsOf = (placed: readonly Placed[]): string =>
   bands.filter((band) => placed.some((one) => one.bands.split(" ").includes(band))).join(" ");
 
@@ -67,7 +67,7 @@ interface Shown {
   children: ComponentChildren;
 }
 
-/** A panel that is folded behind a button where it stands. */
+/** A panel collapsed behind a button in its place. */
 export const FoldedPanel = ({ one, children }: Shown) => (
   <details class="zt-folded" data-bands={one.bands} data-of={one.one.slug} data-placement={one.placement}>
     <summary class="zt-drawer-button">
@@ -77,7 +77,7 @@ export const FoldedPanel = ({ one, children }: Shown) => (
   </details>
 );
 
-/** A panel in its drawer. @param open opens the drawer of a panel; undefined closes it */
+/** A panel in its drawer. @param open opens a panel's drawer; undefined closes it */
 export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: string | undefined): void }) => (
   <div data-bands={one.bands} data-of={one.one.slug} data-placement={one.placement}>
     <Drawer

@@ -1,12 +1,12 @@
 import type { BrowseState } from "../../core/page/browse-state/browse-state.ts";
 import { continuousPart } from "../../core/page/browse-state/moved.ts";
 
-/** A step that moves what the one before has moved goes on with it where at most this many ms are between them. */
+/** A step that continues the previous one's change within this many ms is merged with it. */
 const pause = 1000;
 
-/** Tells which steps of a shopper are entries of their own in the browser's history. One for each page. */
+/** Decides which of a shopper's steps are separate entries of the browser's history. One per page. */
 export class Steps {
-  /** Pages come one by one, with a way to each; otherwise more of the same follows below. */
+  /** Whether results are on numbered pages; otherwise more of them are appended below. */
   #paged: () => boolean;
   #last: { moved: string; at: number } | undefined;
 
@@ -15,9 +15,9 @@ export class Steps {
   }
 
   /**
-   * Whether a step goes on with the one before, so that going back takes both: more of the same list, a handle that is
-   * dragged on, words that are typed on.
-   * @param now in ms, since any moment
+   * Whether a step continues the previous one, so that going back reverts both: more of the same list, a handle
+   * dragged on, words typed on.
+   * @param now in ms, from any origin
    */
   goesOn(before: BrowseState, after: BrowseState, now: number): boolean {
     const moved = continuousPart(before, after);
@@ -27,7 +27,7 @@ export class Steps {
     return !this.#paged() && after.page === before.page + 1;
   }
 
-  /** The next step goes on with none: the shopper has gone back or forth. */
+  /** The next step continues none: the shopper has gone back or forward. */
   rest(): void {
     this.#last = undefined;
   }

@@ -1,13 +1,13 @@
 import { freeScreenShare, minFreeShare } from "../../core/page/sticky-row.ts";
 
-/** How high the row is that stays in sight, for what scrolls to a place below it. */
+/** Height of the sticky row, for scrolling to a place below it. */
 const kept = "--zs-kept";
 
 /**
- * Lets a row above the products stay in sight as long as it leaves enough of the screen. One that grows while it is
- * stuck, as when a facet is opened, stays and scrolls by itself, so that all of it can be reached. Its style sheet says
- * how far below the top it sticks.
- * @returns what ends it
+ * Makes a row above the products sticky as long as it leaves enough of the screen free. One that grows while it is
+ * stuck, as when a facet is opened, stays and scrolls separately, so that all of it can be reached. Its style sheet
+ * sets its offset.
+ * @returns ends it
  */
 export function keepRow(row: HTMLElement): () => void {
   const put = (state: "kept" | "tall" | "") => {
@@ -18,7 +18,7 @@ export function keepRow(row: HTMLElement): () => void {
   };
   const judge = () => {
     const offset = Number.parseFloat(getComputedStyle(row).top) || 0;
-    // The panel is as high as all of it, also where the row scrolls by itself.
+    // The panel's full height, even if the row scrolls.
     const height = row.querySelector<HTMLElement>(".zt-panel")?.offsetHeight ?? row.offsetHeight;
     const fits = freeScreenShare(offset, height, innerHeight) >= minFreeShare;
     const { top } = row.getBoundingClientRect();

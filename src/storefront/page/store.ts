@@ -23,13 +23,13 @@ import {
 } from "./page-state.ts";
 
 export type Listener = (state: PageState, change: StoreChange) => void;
-/** Why the state changed: `place` is a shopper's step that belongs in the address bar, `stage` one that came from another page. */
+/** Why the state changed: `place` is a shopper's step for the address bar, `stage` one from another page. */
 export type StoreChange = "place" | "panel" | "view" | "stage";
 
-/** Holds the state of one shop page and tells listeners when it changes. */
+/** Holds the state of one shop page and notifies listeners of changes. */
 export class PageStore {
   #state: PageState;
-  /** The latest question: an answer may still be under way, and the next step continues from here. */
+  /** The state of the latest question, possibly unanswered, from which the next step continues. */
   #wanted: PageState;
   #engine: Engine;
   #listeners = new Set<Listener>();
@@ -48,7 +48,7 @@ export class PageStore {
     return this.#state;
   }
 
-  /** The shown results belong to the latest question. */
+  /** Whether the shown results belong to the latest question. */
   get settled(): boolean {
     return this.#question.phase === "answered";
   }
@@ -59,15 +59,15 @@ export class PageStore {
     return () => this.#listeners.delete(listener);
   }
 
-  /** Does what a shopper has asked for, going on from what was asked for last. */
+  /** Performs a shopper's act, continuing from the latest question. */
   perform(act: Act): void {
     this.go(nextPlace(this.#wanted, act));
   }
 
   /**
-   * Does in a panel what a shopper has asked for: on the page, or as a draft that waits for the panel's button or is
-   * taken to another page.
-   * @param slug the panel's place in addresses
+   * Performs a shopper's act in a panel: on the page, or in its waiting selection if the panel has a button or leads
+   * to another page.
+   * @param slug of the panel
    */
   performIn(slug: string, act: Act): void {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
@@ -79,7 +79,7 @@ export class PageStore {
     this.#draft(one, place.selection);
   }
 
-  /** How many products an act in a panel would lead to; nothing changes. */
+  /** The number of products after an act in a panel; nothing changes. */
   peek(slug: string, act: Act): number | Promise<number> {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     if (!one) return this.#state.answer.total;
@@ -94,23 +94,20 @@ export class PageStore {
     this.#drafts.wait(one.slug, selection, this.#engine.ask(questionIn(this.#wanted, one, selection)), before);
   }
 
-  /**
-   * How a panel takes the shopper to another page: as soon as something is chosen, or with its button; undefined if it
-   * does not.
-   */
+  /** When a panel leads to another page: with the first choice, or with its button; undefined if it doesn't. */
   leads(slug: string): Behaviour["apply"] | undefined {
     const one = this.#wanted.panels.find((panel) => panel.slug === slug);
     return one?.target && appliesBy(one, behaviourOn(one.panel, this.#wanted.band));
   }
 
-  /** The selection of a panel, whether it waits or not. */
+  /** The selection of a panel, waiting or not. */
   drafted(slug: string): Selection {
     return this.#drafts.of(slug) ?? this.#wanted.selection;
   }
 
   /**
-   * Presses the button of a panel: what waits becomes what is chosen.
-   * @returns the query that leads to the panel's other page, where it has one
+   * Presses a panel's button: its waiting selection takes effect.
+   * @returns the query for the panel's other page, if it has one
    */
   apply(slug: string): string | undefined {
     const selection = this.drafted(slug);
@@ -122,30 +119,30 @@ export class PageStore {
     return undefined;
   }
 
-  /** Forgets what waits in a panel. */
+  /** Discards a panel's waiting selection. */
   discard(slug: string): void {
     const { [slug]: _gone, ...drafts } = this.#state.drafts;
     this.#drafts.drop(slug);
     if (_gone) this.#put({ ...this.#state, drafts }, "view");
   }
 
-  /** Shows another place; `change` is "view" when the place came from the address bar itself. */
+  /** Goes to another place; `change` is "view" if the place came from the address bar. */
   go({ selection, sort, page }: BrowseState, change: StoreChange = "place"): void {
     this.#ask({ ...this.#wanted, selection, sort, page }, change, true);
   }
 
-  /** Shows what was chosen on another page. */
+  /** Applies a selection made on another page. */
   setSelection(selection: Selection): void {
     this.go({ selection, sort: this.#wanted.sort, page: 1 }, "stage");
   }
 
-  /** Puts a changed panel in place of the one that it was; the selection stays as far as it still has a meaning. */
+  /** Replaces a panel with a changed one; the selection stays as far as it remains valid. */
   setPanel(slug: string, panel: PanelDocument): void {
     const panels = this.#wanted.panels.map((one) => (one.slug === slug ? { ...one, panel } : one));
     this.#refit(this.#wanted.shown, panels);
   }
 
-  /** Shows another page, or the same one laid out otherwise. What is chosen stays as far as it has a meaning there. */
+  /** Shows another page or layout. The selection stays as far as it is valid there. */
   setPage(shown: ShownPage, panels: readonly PagePanel[], around: Pick<ShopAround, "bars" | "menu" | "search">): void {
     this.#wanted = { ...this.#wanted, shop: { ...this.#wanted.shop, ...around } };
     this.#refit(shown, panels);
@@ -158,12 +155,12 @@ export class PageStore {
     this.#ask({ ...this.#wanted, ...laid, ...place, selection: fitSelection(selection, laid.asked) }, "panel");
   }
 
-  /** Asks again for what is shown, where more is known now than before; nothing that was chosen changes. */
+  /** Asks again for the present place, when more is known than before; the selection stays. */
   refresh(): void {
     this.#ask(this.#wanted, "view");
   }
 
-  /** Tells the page its width in CSS px, and from which widths bands hold when that has changed. */
+  /** Sets the page's width in CSS px, and optionally new band limits. */
   setWidth(width: number, limits: BandLimits = this.#wanted.limits): void {
     const band = bandAt(width, limits);
     if (band !== this.#wanted.band) this.#ask({ ...this.#onBand(this.#wanted, band), limits }, "view");
@@ -173,7 +170,7 @@ export class PageStore {
     }
   }
 
-  /** Shows the page in another of the shop's languages. */
+  /** Changes the page's language. */
   setLanguage(language: string): void {
     if (language === this.#wanted.language) return;
     const spoken = { language, say: sayOf(language) };
@@ -181,7 +178,7 @@ export class PageStore {
     this.#put({ ...this.#state, ...spoken }, "view");
   }
 
-  /** Opens the drawer of a panel; undefined closes it. */
+  /** Opens a panel's drawer; undefined closes it. */
   openDrawer(drawer: string | undefined): void {
     if (drawer !== this.#state.drawer) this.#put({ ...this.#state, drawer }, "view");
   }
@@ -191,15 +188,15 @@ export class PageStore {
     if (marked !== this.#state.marked) this.#put({ ...this.#state, marked }, "view");
   }
 
-  // Counts can differ by band, as ranges of a price do.
+  // Counts can differ by band, since price ranges can.
   #onBand(state: PageState, band: Band): PageState {
     return { ...state, ...onPage(state.shown, state.panels, band), band, drawer: undefined };
   }
 
   /**
-   * Asks for what is shown next.
-   * @param goes to another place: that shows at once, and replaces what waits in panels
-   * @param isAgain the last question failed, and is asked once more
+   * Asks for the next state.
+   * @param goes to another place: that shows at once, and replaces waiting selections
+   * @param isAgain retries a failed question
    */
   #ask(next: PageState, change: StoreChange, goes = false, isAgain = false): void {
     this.#wanted = next;
@@ -207,19 +204,19 @@ export class PageStore {
       this.#drafts.drop();
       this.#state = { ...this.#state, drafts: {} };
     }
-    // A step is told once, when it is asked for.
+    // A step is notified once, when it is asked for.
     const later = change === "place" ? "view" : change;
     this.#question.ask<PlaceAnswer>(
       answerAt(this.#engine, next, next),
       {
         answered: (found, isAtOnce) => this.#take(next, found, isAtOnce ? change : later),
-        // A choice shows at once, as a step of its own: the next may come before its result.
+        // A choice shows at once, as a separate change: the next may come before its result.
         waits: () => {
           const { selection, sort, page } = next;
           if (goes) this.#put({ ...this.#state, selection, sort, page, answered: false }, change);
         },
         slow: () => this.#put({ ...this.#state, busy: true }, "view"),
-        // The last result stays, and the shopper is told where the products are.
+        // The last results stay, and the problem is shown beside the products.
         failed: () => this.#put({ ...this.#state, trouble: true }, "view"),
         again: () => this.#ask(this.#wanted, later, false, true),
       },
@@ -227,7 +224,7 @@ export class PageStore {
     );
   }
 
-  /** Shows an answer. Parts of the state that do not wait for one may have changed meanwhile. */
+  /** Shows an answer. Parts of the state that don't depend on it may have changed meanwhile. */
   #take(asked: PageState, { place, answer, elsewhere }: PlaceAnswer, change: StoreChange): void {
     const { marked, drawer, band, drafts } = this.#state;
     const { language, say, limits, shop } = this.#wanted;
@@ -235,7 +232,7 @@ export class PageStore {
     const settled = { trouble: false, answered: true, busy: false };
     this.#wanted = { ...asked, ...place, answer, elsewhere, ...since, ...settled };
     this.#put(this.#wanted, change);
-    // Waiting choices stay, as far as they have a meaning, and are counted again.
+    // Waiting selections stay, as far as they are valid, and are counted again.
     for (const one of this.#wanted.panels) {
       const waiting = this.#drafts.of(one.slug);
       if (waiting) this.#draft(one, fitSelection(waiting, this.#wanted.asked));

@@ -12,7 +12,7 @@ import {
 } from "lucide";
 import type { Behaviour } from "../../core/settings/behaviour.ts";
 
-/** By name, the icons that a panel's button can have, as the shapes of an SVG of 24 by 24. */
+/** The icons for a panel's button, by name, as SVG shapes in a box of 24 by 24. */
 export const buttonIconPaths: Readonly<Record<Exclude<Behaviour["buttonIcon"], "none" | "own">, IconNode>> = {
   lines: ListFilter,
   funnel: Funnel,

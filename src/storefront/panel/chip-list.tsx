@@ -11,9 +11,11 @@ interface Props {
   children?: ComponentChildren;
 }
 
-/** Chosen filters, each a button that takes it back; what else belongs to the list comes after them. A new one moves none. */
+/**
+ * Chosen filters, each a button that removes it, followed by other content of the list. A new one moves none of them.
+ */
 export function ChipList({ chips: given, say, perform, children }: Props) {
-  // An address keeps what is chosen by facet; whoever chooses sees it in the order of their choices.
+  // An address lists choices by facet; the shopper who makes them sees them in order of choice.
   const order = useRef<readonly string[]>([]);
   const keys = given.map(({ key }) => key);
   const kept = order.current.filter((key) => keys.includes(key));

@@ -13,24 +13,24 @@ import { formatterOf } from "./format.ts";
 import { rangeText } from "./option-views.ts";
 import type { Shared } from "./panel-state.ts";
 
-/** One chosen filter in words, and what takes it back. */
+/** A chosen filter in words, and the act that removes it. */
 export interface Chip {
   key: string;
-  /** Its text, which names the choice by itself: “Red”, “Height: 20 cm – 40 cm”, “On sale”. */
+  /** Its text, which is understandable alone: “Red”, “Height: 20 cm – 40 cm”, “On sale”. */
   text: string;
-  /** The choice alone, where the facet is named beside it. */
+  /** The choice alone, for use beside the facet's name. */
   value: string;
   facet: string;
   takeBack: Act;
 }
 
-/** A chip before its words are settled, with how far its value speaks for itself. */
+/** A chip without its final text, and how well its value is understood alone. */
 interface Draft extends Omit<Chip, "text"> {
-  /** `alone`: it says what it is. `named`: it needs the facet's name. `name`: the name alone says it. */
+  /** `alone`: it is understood alone. `named`: it needs the facet's name. `name`: the name alone is enough. */
   says: "alone" | "named" | "name";
 }
 
-/** The choices in the order in which they were made, so that a new chip moves none of the others. */
+/** The chips in order of choice, so that a new one moves none of the others. */
 export function chipsOf(state: Shared): Chip[] {
   const { selection, rows, say } = state;
   const byField = new Map(rows.map((row) => [row.field, row]));
@@ -48,7 +48,7 @@ export function chipsOf(state: Shared): Chip[] {
   ];
   return drafts.map(({ says, ...one }) => {
     const { facet, value } = one;
-    // “Green” says nothing where flowers and pots can both be green.
+    // “Green” is ambiguous if both flowers and pots can be green.
     const shared = drafts.some((other) => other.value === value && other.facet !== facet);
     const alone = says === "alone" && !shared;
     return { ...one, text: says === "name" ? facet : alone ? value : say("named", { facet, text: value }) };
@@ -75,7 +75,7 @@ function draftsOf(
   return choice.options.map((id) => {
     const option = known?.find((one) => one.id === id) ?? { id, label: id };
     const label = rules ? labelOf(rules, option, language) : option.label;
-    // The designer's label says what it is.
+    // The designer's label is understood alone.
     const called = label !== option.label;
     return {
       key: `${key} ${id}`,
@@ -87,7 +87,7 @@ function draftsOf(
   });
 }
 
-/** How far a value of a field speaks for itself: “yes” does not, nor does a bare number. */
+/** How well a value is understood alone: “yes” is not, nor is a bare number. */
 function saysOf({ kind }: Field, id: string): Draft["says"] {
   if (isTwoValued({ kind }) ? affirmative.has(id) : isYesOrNo(id) && affirmative.has(id)) return "name";
   return isYesOrNo(id) || isNumeric({ kind }) || /^[\p{N}\p{P}\s]+$/u.test(id) ? "named" : "alone";

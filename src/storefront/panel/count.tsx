@@ -1,6 +1,6 @@
 import type { Shared } from "./panel-state.ts";
 
-/** How many products there are. Drawn anew with every number, since a number that grows would push its neighbours. */
+/** The number of products. Replaced with every number, since a growing text would count as a shift. */
 export function Count({ state: { answer, say } }: { state: Pick<Shared, "answer" | "say"> }) {
   const { total, outOf } = answer;
   return (

@@ -5,7 +5,7 @@ import { buttonIconPaths } from "./button-icons.ts";
 import { chipsOf } from "./chips.ts";
 import type { PanelState } from "./panel-state.ts";
 
-/** The content of the button of a drawer or a folded panel: its picture, its words, and how much is chosen. */
+/** The content of the button of a drawer or collapsed panel: icon, text, and number of chosen filters. */
 export function ButtonText({ state }: { state: PanelState }) {
   const chosen = chipsOf(state).length;
   return (
@@ -17,11 +17,11 @@ export function ButtonText({ state }: { state: PanelState }) {
   );
 }
 
-/** The words on a panel's button, in the shopper's language. */
+/** The text of a panel's button, in the shopper's language. */
 const buttonWords = ({ behaviour: { buttonText, buttonTexts }, language, say }: PanelState): string =>
   wordsIn({ text: buttonText, others: buttonTexts }, language) || say("filters");
 
-/** The words at the head of a drawer: its own, or those of its button. */
+/** The title of a drawer: its own, or the text of its button. */
 export const drawerWords = (state: PanelState): string => {
   const { drawerTitle, drawerTitles } = state.behaviour;
   return wordsIn({ text: drawerTitle, others: drawerTitles }, state.language) || buttonWords(state);

@@ -5,24 +5,24 @@ import type { Say } from "../words/say.ts";
 import { WithoutScripts } from "./without-scripts.tsx";
 
 interface Props {
-  /** Names it on the page, for the link that opens it without scripts. */
+  /** Its id, for the link that opens it without scripts. */
   id: string;
   open: boolean;
   /** Its title. */
   title: string;
-  /** Products found; undefined while nobody knows. */
+  /** Number of products found; undefined if unknown. */
   total: number | undefined;
   say: Say;
-  /** The side that it comes in from, and its width in CSS px. */
+  /** The side it opens from, and its width in CSS px. */
   from: Behaviour["drawerFrom"];
   width: number;
-  /** Its panel has a button of its own, which closes it too, or leads on by itself. */
+  /** Its panel has its own button, which closes the drawer too or leads to another page. */
   ownButton: boolean;
   close(): void;
   children: ComponentChildren;
 }
 
-/** Off-canvas at a side or at the foot. The browser's modal dialog keeps focus inside and gives it back to the button. */
+/** A drawer at a side or at the bottom. The browser's modal dialog traps focus and returns it to the button. */
 export function Drawer({ id, open, title, total, say, from, width, ownButton, close, children }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {

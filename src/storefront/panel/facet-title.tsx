@@ -3,12 +3,12 @@ import type { DisplayProps } from "./displays/display-props.ts";
 import { SpokenNumber } from "./spoken-number.tsx";
 
 interface Props extends Pick<DisplayProps, "id" | "label" | "settings" | "choice" | "say"> {
-  /** Undefined if the facet does not fold. */
+  /** Undefined if the facet can't be collapsed. */
   open: boolean | undefined;
   fold(open: boolean): void;
 }
 
-/** A facet's title, a button where it folds, how many of its options are chosen, and the designer's hint. */
+/** A facet's title, as a button if it can be collapsed, with the number of chosen options, and the designer's hint. */
 export function FacetTitle({ id, label, settings: { title, hint, chosenCount }, choice, say, open, fold }: Props) {
   const tip = hint ? `${id}-hint` : undefined;
   const chosen = chosenCount ? chosenIn(choice) : 0;

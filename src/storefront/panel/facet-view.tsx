@@ -25,20 +25,20 @@ interface Props {
 }
 
 /**
- * One facet: its title, which folds it, and its options in the display of the present band. One that cannot be seen
- * follows a frame later, so that a click is answered sooner.
+ * One facet: its title, which collapses it, and its options in the present band's display. Facets out of sight are
+ * updated a frame later, so that a click responds sooner.
  */
 export function FacetView({ inSight, ...now }: Props & { inSight: boolean }) {
   const before = usePainted(now.state);
   const props = inSight ? now : { ...now, state: before };
   const drawn = useRef<{ props: Props; view: VNode } | undefined>(undefined);
-  // Unchanged facets are not drawn again: on the live page most changes are of one row among many.
+  // Unchanged facets are not rendered again: most changes concern one row of many.
   if (!drawn.current || !looksSame(drawn.current.props, props))
     drawn.current = { props, view: <DrawnFacet {...props} /> };
   return drawn.current.view;
 }
 
-/** Whether everything that a facet is drawn from is the same. */
+/** Whether everything a facet depends on is the same. */
 function looksSame({ row, state }: Props, { row: nextRow, state: next }: Props): boolean {
   const [before, after] = [state.answer.facets[row.field], next.answer.facets[row.field]];
   return (
@@ -62,22 +62,22 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   const peek = useContext(PeekContext);
   const settings = settingsOn(row.settings, state.band);
   const { start } = settings;
-  // A new setting of the designer's replaces what the shopper did before.
+  // A changed setting of the designer's resets what the shopper did.
   const [fold, setFold] = useState({ start, open: start !== "folded" });
   const field = state.fields.get(row.field);
   const answer = state.answer.facets[row.field];
   const View = viewOf(resolve(row.display, state.band))?.View;
   if (!field || !answer || !View) return null;
   const props = displayProps({ row, state, perform }, field, settings, answer, peek);
-  // A facet with nothing left drops out too, and comes back at the same place.
+  // A facet without any option is hidden too, and comes back in the same place.
   const left = answer.range ? answer.range.live.min !== null || props.choice !== undefined : props.options.length > 0;
-  // Where all values are one number there are no ranges to choose from; a finding says so to the designer.
+  // If all values are equal there are no ranges to choose from; a finding tells the designer.
   const inRanges = state.asked.some(({ field: asked, ranges }) => asked === row.field && ranges !== undefined);
   if (inRanges && answer.ranges.length === 0 && props.choice === undefined) return null;
   if (!left && (settings.emptyOptions === "drop" || answer.reach === 0)) return null;
 
   const open = fold.start === start ? fold.open : start !== "folded";
-  // Without a title nothing could open it again.
+  // Without a title it could not be opened again.
   const folds = settings.title && start !== "fixed";
   const { id, label } = props;
   return (
@@ -107,7 +107,7 @@ function DrawnFacet({ row, state: given, perform: act }: Props) {
   );
 }
 
-/** The properties of the facet's display. */
+/** The props of the facet's display. */
 function displayProps(
   { row, state, perform }: Props,
   field: Field,

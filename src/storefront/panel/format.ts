@@ -14,7 +14,7 @@ function numberFormat(locale: string, options: Intl.NumberFormatOptions): Intl.N
   return format;
 }
 
-/** An amount in a currency, with its own number of decimals unless the amount is whole or `decimals` says how many. */
+/** An amount in a currency, with the currency's decimals unless it is whole or `decimals` is given. */
 export function money(amount: number, currency: string, locale = "en", decimals: number | null = null): string {
   const digits =
     decimals === null
@@ -26,7 +26,10 @@ export function money(amount: number, currency: string, locale = "en", decimals:
 type Affixes = Pick<FacetSettings, "prefix" | "suffix" | "decimals">;
 const plain: Affixes = { prefix: "", suffix: "", decimals: null };
 
-/** How shoppers read numbers of a field: money, a day, or a plain number with its unit; with a facet's own prefix, suffix and decimals. */
+/**
+ * A formatter for a field's numbers: money, a day, or a plain number with its unit; with a facet's own prefix, suffix
+ * and decimals.
+ */
 export function formatterOf(
   field: Field,
   currency: string,
@@ -44,7 +47,7 @@ export function formatterOf(
     return (value) => format.format(new Date(formatDay(value)));
   }
   if (line && !amounts) return (value) => `${prefix}${line.write(value)}${suffix}`;
-  // A prefix of its own stands in the currency's place; what is behind the amount leaves it there.
+  // A prefix replaces the currency; a suffix doesn't.
   if ((field.role === "price" || field.role === "list_price") && prefix === "")
     return (value) => `${money(value, currency, locale, decimals)}${suffix}`;
   const digits =

@@ -16,9 +16,9 @@ import type { Shared } from "./panel-state.ts";
 type Shown = Pick<Shared, "selection" | "swatches" | "language" | "say">;
 
 /**
- * A facet's options as its display draws them: those that the designer shows, under the names given, in the
- * row's order, counted as the row says, dead ends kept, faded or dropped. The order goes by the whole page's
- * counts, so that it never changes under a finger.
+ * A facet's options for its display: those offered by the designer, with their labels, in the row's order, counted
+ * according to its settings, empty ones kept, faded or dropped. The order uses the whole page's counts, so that it
+ * never changes while choosing.
  */
 export function optionViews(
   state: Shown,
@@ -31,7 +31,7 @@ export function optionViews(
   const rules = rulesOf(row);
   const offered = offeredOptions(row, { display, settings }, { options, counts }, state.language);
   const known = new Set(offered);
-  // An option chosen by an address is shown even if the panel does not offer it, so that it can be removed.
+  // An option chosen in the address is shown even if the panel does not offer it, so that it can be removed.
   const others = options.flatMap(({ id }, o) => (chosen.has(id) && !known.has(o) ? [o] : []));
   return [...offered, ...others].flatMap((o) => {
     const option = options[o];
@@ -52,7 +52,7 @@ export function optionViews(
   });
 }
 
-/** A facet's ranges as its display draws them. */
+/** A facet's ranges for its display. */
 export function rangeViews(
   { selection, say }: Shown,
   row: FacetRow,

@@ -9,37 +9,37 @@ import type { Behaviour } from "../../core/settings/behaviour.ts";
 import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { Say } from "../words/say.ts";
 
-/** The data of all panels of a page and its listing. Never changed in place. */
+/** The state shared by all panels of a page and its listing. Immutable. */
 export interface Shared {
   band: Band;
   fields: ReadonlyMap<string, Field>;
   swatches: SwatchBook;
-  /** ISO 4217 code that prices are in. */
+  /** ISO 4217 code of prices. */
   currency: string;
   selection: Selection;
   answer: Answer;
-  /** BCP 47 tag of what shoppers read. */
+  /** BCP 47 tag of the shopper's language. */
   language: string;
   say: Say;
-  /** The query of the present address, of which links and the plain form keep what is not the place's. */
+  /** The present address's query; links and the plain form keep the parameters that don't belong to the place. */
   query: string;
-  /** The beginning of every address of the shop, like `/shop/nursery`. */
+  /** Prefix of every address of the shop, like `/shop/nursery`. */
   base: string;
   /** The facet rows of all panels of the page. */
   rows: readonly FacetRow[];
-  /** The page's facets as the engine is asked for them. */
+  /** The page's facets in the engine's form. */
   asked: readonly Facet[];
-  /** The names in queries where a site wants other ones. */
+  /** The site's names in queries, where they differ. */
   names: QueryNames;
 }
 
-/** The query that leads to a place of the page, with its `?`; empty where there is nothing to say. */
+/** The query of a place, with its `?`; empty if there is nothing to express. */
 export const queryTo = ({ fields, query, asked, names }: Shared, place: BrowseState): string =>
   toAddress(place, (key) => fields.get(key), query, asked, names);
 
-/** All that one panel is drawn from. */
+/** Everything a panel is rendered from. */
 export interface PanelState extends Shared {
-  /** Prefix of ids, so that several panels can stand on one page. */
+  /** Prefix of ids, since a page may have several panels. */
   id: string;
   panel: PanelDocument;
   /** Its place in addresses. */
@@ -48,15 +48,15 @@ export interface PanelState extends Shared {
   marked: string | undefined;
   /** How the panel behaves on this band. */
   behaviour: Behaviour;
-  /** Address of the other page that its choices are taken to, in the shop. */
+  /** Address of the other page of the shop that receives its choices. */
   leadsTo?: string | undefined;
-  /** Choices wait for a button to be pressed. */
+  /** Choices wait for a button. */
   waits: boolean;
-  /** The first choice takes the shopper to another page. */
+  /** The first choice leads to another page. */
   leaves: boolean;
-  /** The answer is to what is chosen, and not still to what was before. */
+  /** The answer belongs to the present selection rather than an earlier one. */
   counted: boolean;
 }
 
-/** Does what a shopper has asked for. */
+/** Performs a shopper's act. */
 export type Perform = (act: Act) => void;

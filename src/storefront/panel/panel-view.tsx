@@ -10,13 +10,13 @@ import { WithoutScripts } from "./without-scripts.tsx";
 interface Props {
   state: PanelState;
   perform: Perform;
-  /** Presses the panel's button, where what is chosen waits for one. */
+  /** Presses the panel's button, if choices wait for one. */
   apply(): void;
-  /** Where the plain form leads to, when that is another page. */
+  /** Target of the plain form, if it is another page. */
   action?: string | undefined;
 }
 
-/** A panel's rows in order. It is a form, so that it also works without scripts. */
+/** A panel's rows in order. A form, so that it also works without scripts. */
 export function PanelView({ state, perform, apply, action }: Props) {
   const { panel, slug, say, query, names, waits, leaves, counted, answer, behaviour } = state;
   const form = useRef<HTMLFormElement>(null);
@@ -28,10 +28,10 @@ export function PanelView({ state, perform, apply, action }: Props) {
       class="zt-panel"
       data-panel={slug}
       method="get"
-      // Whoever comes back finds nothing ticked that does nothing.
+      // A shopper who comes back must not find boxes ticked by the browser that have no effect.
       autocomplete={leaves ? "off" : undefined}
       aria-label={say("filters")}
-      // The page itself, without what stands behind “#”: that has opened the drawer, and would again.
+      // The page without its fragment, which opened the drawer and would open it again.
       action={action ?? "?"}
       onSubmit={(event) => {
         event.preventDefault();
@@ -42,7 +42,7 @@ export function PanelView({ state, perform, apply, action }: Props) {
         <input key={at} type="hidden" name={name} value={value} />
       ))}
       {panel.rows.map((row) =>
-        // Chosen filters that stand above the products are not said twice.
+        // Chosen filters shown above the products are not repeated.
         row.kind === "piece" && row.piece === "chosen" && behaviour.chosen === "above" ? null : row.kind === "facet" ? (
           <FacetView key={row.id} row={row} state={state} perform={perform} inSight={inSight(row.id)} />
         ) : (
@@ -50,7 +50,7 @@ export function PanelView({ state, perform, apply, action }: Props) {
         ),
       )}
       {waits ? (
-        // Its number keeps it honest: it tells what it would find before it is pressed.
+        // It shows the number of products before it is pressed.
         <div class="zt-apply-row">
           <button type="submit" class="zt-apply">
             {counted ? say("showFound", { n: answer.total }) : say("show")}

@@ -2,7 +2,7 @@ import type { LookPart } from "../../core/look/part.ts";
 import { parts } from "../../core/look/tokens.ts";
 import { states, type TokenState } from "../../core/look/value.ts";
 
-/** Where a part is taken hold of, where that is not all of it. */
+/** The part's handle, if it isn't the whole element. */
 const grips: Readonly<Record<string, string>> = {
   box: ".zt-box > input",
   switch: ".zt-switch > input, .zt-knob",
@@ -16,7 +16,9 @@ const matches = (element: Element, name: string, { at }: LookPart): boolean => {
   return grip !== "" && element.matches(grip);
 };
 
-/** The parts that an element belongs to, the nearest first; of several at one element the one that is told most exactly. */
+/**
+ * The parts that an element belongs to, nearest first; if an element belongs to several, the most specific selector.
+ */
 export function partsAt(path: readonly EventTarget[]): string[] {
   const elements = path.filter((one): one is Element => one instanceof Element);
   return elements.flatMap((element) =>
@@ -27,7 +29,7 @@ export function partsAt(path: readonly EventTarget[]): string[] {
   );
 }
 
-/** The states that a part can be in. */
+/** The states of a part. */
 export const statesOfPart = (name: string): TokenState[] => {
   const own = parts[name]?.states;
   return own ? states.filter((state) => own[state] !== undefined) : ["rest"];

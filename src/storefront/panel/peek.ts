@@ -1,8 +1,8 @@
 import { createContext } from "preact";
 import type { Act } from "../../core/page/browse-state/browse-state.ts";
 
-/** How many products an act would lead to. @param panel slug of the panel that it would be done in */
+/** The number of products after an act. @param panel slug of the panel in which it would be performed */
 export type Peek = (panel: string, act: Act) => number | Promise<number>;
 
-/** Where displays find it; absent if nobody asks, as while a page is drawn on the server. */
+/** Provides the function to displays; absent while rendering on the server. */
 export const PeekContext = createContext<Peek | undefined>(undefined);

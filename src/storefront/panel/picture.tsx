@@ -8,7 +8,7 @@ import { PieceView } from "./pieces.tsx";
 
 const still = () => {};
 
-/** A facet as it would be in another display: in a mode that it can carry, laid open, with every option. */
+/** A facet with another display: in a mode that it supports, expanded, with every option. */
 export function pictureRow(row: FacetRow, display: DisplayName): FacetRow {
   const { modes } = displays[display];
   const settings: FacetRow["settings"] = {
@@ -21,7 +21,7 @@ export function pictureRow(row: FacetRow, display: DisplayName): FacetRow {
   return { ...row, display: { wide: display }, mode: modes.includes(row.mode) ? row.mode : modes[0], settings };
 }
 
-/** Draws one row into an element, as shoppers would see it and without a life of its own. */
+/** Renders one row into an element as shoppers see it, but inert. */
 export function drawRow(into: Element, state: PanelState, row: Row): void {
   into.setAttribute("data-band", state.band);
   const alone = { ...state, marked: undefined };
@@ -34,5 +34,5 @@ export function drawRow(into: Element, state: PanelState, row: Row): void {
   render(drawn, into);
 }
 
-/** Takes a drawn row away again. */
+/** Removes a rendered row. */
 export const eraseRow = (from: Element): void => render(null, from);

@@ -18,11 +18,11 @@ interface Props<R extends PieceRow = PieceRow> {
   row: R;
   state: PanelState;
   perform: Perform;
-  /** The text that shoppers read or hear, in their language. */
+  /** Its label in the shopper's language. */
   label: string;
 }
 
-/** Everything in a panel that is not a facet. */
+/** Any row of a panel that is not a facet. */
 export function PieceView({ row, state, perform }: Omit<Props, "label">) {
   const View = views[row.piece] as ComponentType<Props>;
   return (
@@ -62,7 +62,7 @@ function Clear({ state, perform, label }: Props) {
   return <ClearButton state={state} perform={perform} text={label || state.say("clearAll")} />;
 }
 
-/** Keeps its room when there is nothing to clear, so that nothing below moves when it comes. */
+/** Keeps its space when there is nothing to clear, so that nothing below moves. */
 const ClearButton = ({ state, perform, text }: Pick<Props, "perform"> & { state: Shared; text: string }) => (
   <button type="button" class="zt-clear" disabled={isEmpty(state.selection)} onClick={() => perform({ do: "clear" })}>
     {text}
@@ -77,7 +77,7 @@ function Search({ state, perform, label }: Props) {
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const { text } = state.selection;
   useEffect(() => {
-    // Only what comes from elsewhere (a chip, the address bar) is written over what stands in the field.
+    // Only changes from elsewhere (a chip, the address bar) overwrite the field.
     if (input.current && input.current.value.trim() !== text.trim()) input.current.value = text;
   }, [text]);
   useEffect(() => () => clearTimeout(timer.current), []);
@@ -105,7 +105,7 @@ function Picture({ row: { src, href }, state, label }: Props<Extract<PieceRow, {
   return isSafeAddress(href) ? <a href={placeInShop(state.base, href)}>{image}</a> : image;
 }
 
-/** Links that each lead to the page with one value chosen and nothing else. */
+/** Links that each select one value and nothing else. */
 function Links({ row, state, perform, label }: Props<LinksPiece>) {
   const answer = state.answer.facets[row.field];
   const field = state.fields.get(row.field);
@@ -117,7 +117,7 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
       <ul class="zt-links">
         {answer.options.map((option, o) => {
           const { id } = option;
-          // Where nothing is found there is nothing to lead to.
+          // Without products there is nothing to link to.
           if (!hasLink(row, id) || !answer.counts.steady[o]) return null;
           const only: Act = { do: "only", field: row.field, choice: { options: [id] } };
           const query = queryTo(state, nextPlace(startPlace, only));

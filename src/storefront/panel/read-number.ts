@@ -1,4 +1,4 @@
-/** The marks that a language writes numbers with. Source: CLDR, through `Intl`. */
+/** The separators of numbers in a language. Source: CLDR, through `Intl`. */
 function marksOf(language: string): { group: string; decimal: string } {
   const parts = new Intl.NumberFormat(language).formatToParts(12_345.6);
   const mark = (type: string) => parts.find((part) => part.type === type)?.value ?? "";
@@ -6,24 +6,25 @@ function marksOf(language: string): { group: string; decimal: string } {
 }
 
 /**
- * A number as a shopper types it, or copies it from what stands beside the field: with the language's marks, a
- * currency, and the field's own words around it. NaN for anything else, such as another unit.
- * @param around words that may stand in front of or behind it: a unit, a prefix, a suffix
+ * A number as a shopper types or copies it: with the language's separators, a currency, and the field's own words
+ * around it. NaN for anything else, such as another unit.
+ * @param around words allowed before or after it: a unit, a prefix, a suffix
  */
 export function readNumber(text: string, language: string, around: readonly string[] = []): number {
   const { group, decimal } = marksOf(language);
   let bare = text.normalize("NFKC").trim();
   for (const word of around) if (word.trim() !== "") bare = bare.replace(word.trim(), "");
   bare = bare.replace(/\p{Sc}|\b[A-Z]{3}\b/gu, "").replace(/[\s\u200e\u200f]/g, "");
-  // Digits of another script are digits too.
+  // Converts digits of other scripts.
   bare = bare.replace(/\p{Nd}/gu, (digit) => String(digitOf(digit)));
-  // A mark with three digits behind it is a group where the language has it so; else it is the decimal mark.
+  // A separator followed by three digits groups thousands if the language uses it so; otherwise it is the decimal
+  // mark.
   if (group.trim() !== "") bare = bare.replace(new RegExp(`\\${group}(?=\\d{3}(?:\\D|$))`, "g"), "");
   bare = bare.replace(decimal, ".").replace(",", ".");
   return /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
 }
 
-/** Digits of a script stand in a row of ten. Source: The Unicode Standard, 4.6. */
+/** Digits of a script are consecutive. Source: The Unicode Standard, 4.6. */
 function digitOf(digit: string): number {
   const code = digit.codePointAt(0) ?? 0;
   let zero = code;

@@ -1,16 +1,16 @@
-/** An address as it is written in the shop: what begins with one slash is a place of the shop itself, wherever that is. */
+/** An address within the shop, with the shop's prefix: those that begin with one slash. */
 export const placeInShop = (base: string, address: string): string =>
   /^\/(?!\/)/.test(address) ? base + address : address;
 
 interface Props {
-  /** Cleaned when it was saved, and refused where it was not. */
+  /** Sanitized and checked when it was saved. */
   html: string;
-  /** The prefix of every address of the shop. */
+  /** Prefix of every address of the shop. */
   base: string;
   class?: string;
 }
 
-/** Rich text of the designer's, whose links lead to places of the shop. */
+/** The designer's rich text, with links to places of the shop. */
 export function RichText({ html, base, class: name = "zt-text" }: Props) {
   const inner = { __html: html.replaceAll(/<a href="(?=\/(?!\/))/g, `<a href="${base}`) };
   // biome-ignore lint/security/noDangerouslySetInnerHtml: the text was cleaned before it was saved, and is refused when it was not

@@ -21,7 +21,7 @@ import { FacetView } from "./facet-view.tsx";
 import { optionViews } from "./option-views.ts";
 import type { PanelState } from "./panel-state.ts";
 
-/** The parts of a panel shown beside the displays. */
+/** Parts of a panel shown beside the displays. */
 export const otherSpecimens = ["title", "chips", "links", "button", "opener", "field", "words"] as const;
 export type SpecimenName = DisplayName | (typeof otherSpecimens)[number];
 
@@ -35,12 +35,12 @@ export interface SpecimenWays {
 const still = () => {};
 const isDisplay = (name: SpecimenName): name is DisplayName => (displayNames as readonly string[]).includes(name);
 
-/** The element held in a state: the first of a specimen that can be pointed at or focused. */
+/** The element in which a state is held: the first one of a specimen that can be hovered or focused. */
 const holdable =
   ".zt-box, .zt-tile, .zt-swatch, .zt-picture-tile, .zt-plain-option, .zt-switch, .zt-select, .zt-end, .zt-inside, .zt-track, .zt-title, .zt-chip, .zt-more, .zt-apply, .zt-drawer-button, .zt-search";
 
 /**
- * Draws a specimen in a state, by the same views as shoppers get, and holds the state open.
+ * Renders a specimen in a state, with the same views as for shoppers, and holds the state.
  * @returns whether the specimen has the state
  */
 export function drawSpecimen(into: Element, name: SpecimenName, state: TokenState, ways: SpecimenWays): boolean {
@@ -49,7 +49,7 @@ export function drawSpecimen(into: Element, name: SpecimenName, state: TokenStat
   render(drawn, into);
   const [first] = into.querySelectorAll<HTMLElement>(holdable);
   for (const held of into.querySelectorAll("[data-held]")) held.removeAttribute("data-held");
-  // A tool for looking: nothing in it is to be tabbed through.
+  // For looking only: nothing in it can be focused.
   for (const one of into.querySelectorAll<HTMLElement>("input, button, select, summary, a, [tabindex]"))
     one.tabIndex = -1;
   const held = state === "chosen-hovered" ? "hovered" : state;
@@ -68,7 +68,7 @@ function hold(first: Element, held: "hovered" | "focused"): void {
   for (const one of focusable) one.setAttribute("data-held", "focused");
 }
 
-/** Takes a specimen away again. */
+/** Removes a specimen. */
 export const eraseSpecimen = (from: Element): void => render(null, from);
 
 function displayIn(name: DisplayName, state: TokenState, ways: SpecimenWays): VNode | null {
@@ -78,7 +78,7 @@ function displayIn(name: DisplayName, state: TokenState, ways: SpecimenWays): VN
   return <FacetView row={row} state={panelState(row, state, ways)} perform={still} inSight />;
 }
 
-/** A row that shows its first options only, in the order in which they stand. */
+/** A row limited to its first options. */
 function withFew(row: FacetRow, name: DisplayName, ways: SpecimenWays): FacetRow {
   if (row.mode === "range" || row.mode === "tree" || name === "switch") return row;
   const state = panelState(row, "rest", ways);
@@ -103,7 +103,7 @@ function panelState(row: FacetRow, state: TokenState, { band, words, language }:
       ? { [row.field]: range }
       : specimenChoices(row, state, row.options?.picked[0]?.id ?? steady?.options[0]?.id);
   const selection = { ...emptySelection, choices };
-  // Options are unavailable because of a choice in a facet that is not shown.
+  // Options are disabled by a choice in a facet that is not shown.
   const all = [...asked, { field: "alone", mode: "any" as const }];
   return {
     id: `specimen-${row.display.wide}-${state}`,

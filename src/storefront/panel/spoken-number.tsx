@@ -2,15 +2,15 @@ import type { Say, WordKey } from "../words/say.ts";
 
 interface Props {
   n: number;
-  /** The phrase that it is read out with, such as “12 products”. */
+  /** The phrase read out, such as “12 products”. */
   as: WordKey;
   class: string;
   say: Say;
 }
 
-/** A number that is seen alone and read out in a phrase. Drawn anew when it changes, so that it never counts as moved. */
+/** A visible number with a phrase for screen readers. Replaced when it changes, so that it never counts as moved. */
 export function SpokenNumber({ n, as, class: name, say }: Props) {
-  // Where the number stands among the words differs by language.
+  // The position of the number in the phrase depends on the language.
   const number = say.number(n);
   const [before, after] = say(as, { n }).split(number);
   return (

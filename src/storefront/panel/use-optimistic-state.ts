@@ -8,8 +8,8 @@ import type { PanelState } from "./panel-state.ts";
 const patience = 1000;
 
 /**
- * The state with what was just chosen in a facet, before the page has caught up: what was touched shows at once, and
- * nothing that is drawn in between puts it back, an older place of a handle that is dragged least of all.
+ * The state with a facet's latest choice before the page has caught up: the touched control changes at once, and no
+ * intermediate rendering reverts it, least of all a dragged handle.
  */
 export function useOptimisticState(
   field: string,
@@ -17,14 +17,14 @@ export function useOptimisticState(
   perform: (act: Act) => void,
 ): { state: PanelState; perform(act: Act): void } {
   const given = choiceOf(state.selection, field);
-  /** Choices that the page has been asked for and has not shown yet. */
+  /** Choices that were requested and not confirmed yet. */
   const under = useRef<readonly (Choice | undefined)[]>([]);
   const last = useRef(given);
   const [drawn, draw] = useState(0);
   if (!isSameChoice(last.current, given)) {
     last.current = given;
     const at = under.current.findIndex((one) => isSameChoice(one, given));
-    // Another choice than those was made elsewhere, and holds.
+    // Any other choice was made elsewhere, and takes precedence.
     under.current = at < 0 ? [] : under.current.slice(at + 1);
   }
   // biome-ignore lint/correctness/useExhaustiveDependencies: each act has its time, and each choice that is shown

@@ -2,9 +2,9 @@ import type { RefObject } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 
 /**
- * Which rows of a panel can be seen at the moment. A row counts as seen until the browser has said otherwise.
- * @param panel the element that the rows stand in
- * @param rows changes when rows come or go
+ * The rows of a panel that are currently visible. A row counts as visible until the browser reports otherwise.
+ * @param panel the rows' container
+ * @param rows changes when rows are added or removed
  */
 export function useVisibleRows(panel: RefObject<HTMLElement | null>, rows: unknown): (row: string) => boolean {
   const hidden = useRef(new Set<string>());

@@ -1,8 +1,8 @@
 import type { ComponentChildren } from "preact";
 
-/** The page is drawn where no script of it runs yet. */
+/** Rendering where no scripts run yet. */
 export const isStill = typeof document === "undefined";
 
-/** Parts for shoppers without scripts. Where scripts run they are not even drawn. */
+/** Content for shoppers without scripts. Not rendered where scripts run. */
 export const WithoutScripts = ({ children }: { children: ComponentChildren }) =>
   isStill ? <noscript>{children}</noscript> : null;

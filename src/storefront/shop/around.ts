@@ -1,6 +1,6 @@
 import type { Say } from "../words/say.ts";
 import type { ShopAround } from "./boot.ts";
-/** The shared data of every page of the stand-in shop. */
+/** The data shared by all pages of the stand-in shop. */
 export interface Around {
   shop: ShopAround;
   base: string;

@@ -8,7 +8,7 @@ export const barsStyle = (bars: readonly Bar[]): Record<string, string> => {
   return Object.fromEntries(bands.map((band) => [`--zs-bars-${band}`, `${sums[band]}px`]));
 };
 
-/** The same for one bar: its own height, and where it stays below those before it. */
+/** The same for one bar: its own height, and its offset below the sticky bars before it. */
 export function barStyle(bars: readonly Bar[], at: number): Record<string, string> {
   const above = stickyHeights(bars.slice(0, at));
   const bar = bars[at];

@@ -2,8 +2,8 @@
 const single = new Set(["br"]);
 
 /**
- * The blocks of a cleaned text, one after the other: paragraphs, headings, lists. Text that stands outside of any is a
- * block with what follows it.
+ * The blocks of a sanitized text in order: paragraphs, headings, lists. Text outside of any belongs to the following
+ * block.
  */
 export function blocksOf(html: string): string[] {
   const blocks: string[] = [];

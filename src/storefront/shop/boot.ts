@@ -7,7 +7,10 @@ import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { Words } from "../words/say.ts";
 
-/** Where a page's questions are answered once it is awake and has its catalogue: in the page itself, in a worker of its own, or on the server as before. */
+/**
+ * Where a page's questions are answered once it is hydrated and has its catalogue: in the page itself, in a worker, or
+ * on the server.
+ */
 export type EnginePlace = "page" | "worker" | "server";
 
 /** The stand-in shop around every page. */
@@ -19,31 +22,31 @@ export interface ShopAround {
   menu: MenuEntry[];
   /** The weights of fields' words in a search. */
   search: SearchedField[] | undefined;
-  /** Where what fits is asked for while somebody types; the words come behind it. */
+  /** Address of search suggestions; the words are appended. */
   suggest: string;
 }
 
 /** The initial data of a shop page. */
 export interface Boot {
   shop: ShopAround;
-  /** The beginning of every address of the shop. */
+  /** Prefix of every address of the shop. */
   base: string;
   page: ShownPage;
   panels: PagePanel[];
-  /** The catalogue's fields, so that addresses can be read before the catalogue is there. */
+  /** The catalogue's fields, so that addresses can be read before the catalogue has loaded. */
   fields: Field[];
-  /** Page widths that bands hold from. */
+  /** Minimum page widths of bands. */
   limits: BandLimits;
-  /** Colours of the values that the panels show; of all values on the stage. */
+  /** Swatches of the values in the panels; on the stage of all values. */
   swatches: SwatchBook;
   engine: EnginePlace;
-  /** Where the catalogue in binary form is, and where questions are sent. */
+  /** Addresses of the catalogue in binary form, and of questions. */
   data: string;
   ask: string;
-  /** BCP 47 tag of what shoppers read. */
+  /** BCP 47 tag of the shopper's language. */
   language: string;
-  /** Its words; absent where they are those that every page has. */
+  /** Its words; absent if every page has them. */
   words?: Words;
-  /** The page stands on the designer's stage and takes its panels and selection from there. */
+  /** The page is on the designer's stage and receives its panels and selection from there. */
   stage: boolean;
 }

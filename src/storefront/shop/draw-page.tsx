@@ -17,9 +17,9 @@ putAllWords();
 const still = () => {};
 
 /**
- * Draws a page as markup, for the address's selection; the browser takes it over. No width is known here, so what
- * differs by band stands in it once for each group of bands, and the style sheet shows one of them.
- * @returns the markup, and what it was drawn from
+ * Renders a page as markup for the address's selection, to be hydrated in the browser. The width is unknown here, so
+ * whatever differs by band is rendered once per group of bands, and the style sheet shows one of them.
+ * @returns the markup, and the data it was rendered from
  */
 export async function drawPage(
   boot: Boot,
@@ -37,11 +37,11 @@ export async function drawPage(
   return { markup, drawn };
 }
 
-/** Draws a product's own page. @param chosen place of the variant that is chosen, from 0 */
+/** Renders a product's own page. @param chosen index of the selected variant, from 0 */
 export const drawProduct = (around: Around, product: Product, chosen: number): string =>
   drawn(<ProductView around={around} product={product} chosen={chosen} />);
 
-/** Draws what stands where there is no page: says so, and searches. */
+/** Renders the page for an unknown address, with a message and a search. */
 export const drawNoPage = (around: Around): string => drawn(<NoPageView around={around} />);
 
 const drawn = (view: VNode): string => renderToString(view);

@@ -16,16 +16,16 @@ import { Crumbs, ShopFrame } from "./shop-frame.tsx";
 import { Article, Slot } from "./slots.tsx";
 
 interface Props {
-  /** One for each band before a width is known; afterwards that of the present one. */
+  /** One for each band before the width is known; afterwards only the present band's. */
   states: readonly PageState[];
-  /** Does what a shopper has asked for. @param panel slug of the panel that it was asked in */
+  /** Performs a shopper's act. @param panel slug of the panel in which it was performed */
   perform(act: Act, panel?: string): void;
   /** Presses a panel's button. */
   apply(panel: string): void;
   openDrawer(panel: string | undefined): void;
 }
 
-/** A page of the stand-in shop: its name and text, its panels where they stand, and the products. */
+/** A page of the stand-in shop: its name and text, its panels, and the products. */
 export function PageView({ states, perform, apply, openDrawer }: Props) {
   const [state] = states;
   if (!state) return null;
@@ -104,7 +104,7 @@ export function PageView({ states, perform, apply, openDrawer }: Props) {
   );
 }
 
-/** By band, at which sides of the products panels stand. */
+/** By band, the sides of the products with panels. */
 function sidesOf({ panels }: PageState): Record<string, string> {
   const sides = bands.map((band) => {
     const slots = panels.map((one) => placementFacts[placeOf(one, band)].slot);
@@ -129,7 +129,7 @@ export function pageTitle({
   return wordsIn({ text: shown.name, others: shown.names }, language);
 }
 
-/** The sign of loading results: as the first panel of the page has it. */
+/** The loading indicator: that of the page's first panel. */
 const busyOf = ({ busy, panels, band }: PageState): string | undefined => {
   const [first] = panels;
   return busy ? (first ? behaviourOn(first.panel, band).busy : "fade") : undefined;

@@ -18,7 +18,7 @@ import { putWords } from "../words/spoken.ts";
 import type { Boot } from "./boot.ts";
 import { PageView } from "./page-view.tsx";
 
-/** Wakes the page that the server drew: takes over the markup with the answer that it was drawn from, and follows the address bar. */
+/** Hydrates the page drawn by the server, with the answer it was drawn from, and follows the address bar. */
 async function start(): Promise<void> {
   putAllViews();
   const boot: Boot = readJson("zt-boot");
@@ -36,15 +36,15 @@ async function start(): Promise<void> {
   const stage = boot.stage ? await import("../stage/stage.ts") : undefined;
   const store = new PageStore(firstState(boot, band, drawn, location.search), engine);
 
-  // The server drew the page for every band; this one's is taken over, and the others were never seen.
+  // The server drew the page for every band; this one's is hydrated, and the others were never visible.
   for (const other of root.querySelectorAll<HTMLElement>("[data-bands]"))
     if (!other.dataset.bands?.split(" ").includes(band)) other.remove();
-  // Choices made before the page was ready count too: the plain form says them as an address would.
+  // Includes choices made before the page was ready, read from the plain form.
   const selection = [...root.querySelectorAll<HTMLFormElement>("form.zt-panel")].reduce(
     (now, form) => withTouched(now, form, facets, fieldOf),
     store.state.selection,
   );
-  // From here on nothing is waited for: a click in between would find half a page.
+  // Synchronous from here: a click in between would meet half a page.
   hydrate(<Page store={store} stage={stage} />, root);
   addEventListener("resize", () => store.setWidth(innerWidth));
 
@@ -57,7 +57,7 @@ async function start(): Promise<void> {
 
 const readJson = <T,>(id: string): T => JSON.parse(document.getElementById(id)?.textContent ?? "");
 
-/** Where a panel wants it, a choice leads back to the top of the results, as far as that is out of sight. */
+/** After a choice, scrolls to the top of the results if the panel wants it and they are out of sight. */
 function backToTop({ state }: PageStore, panel: string): void {
   const one = state.panels.find(({ slug }) => slug === panel);
   if (!one || behaviourOn(one.panel, state.band).back !== "top") return;
@@ -65,10 +65,10 @@ function backToTop({ state }: PageStore, panel: string): void {
   if (results && results.getBoundingClientRect().top < 0) results.scrollIntoView();
 }
 
-/** Parts for the designer's frames only. */
+/** Only for the designer's frames. */
 type Stage = typeof import("../stage/stage.ts");
 
-/** Draws the page anew whenever its store changes. */
+/** Rerenders the page when its store changes. */
 function Page({ store, stage }: { store: PageStore; stage: Stage | undefined }) {
   const [state, setState] = useState(store.state);
   useLayoutEffect(() => {
@@ -104,10 +104,10 @@ function Page({ store, stage }: { store: PageStore; stage: Stage | undefined }) 
               else if (panel !== undefined) backToTop(store, panel);
             })
           }
-          // After what was done before it: Enter in a field is a choice and presses the button.
+          // After earlier acts: Enter in a field is a choice and presses the button.
           apply={(panel) => afterFrame(() => apply(panel))}
           openDrawer={(panel) => {
-            // A drawer that is left without its button forgets what was chosen in it.
+            // Closing a drawer without its button discards the choices made in it.
             if (panel === undefined && store.state.drawer !== undefined) store.discard(store.state.drawer);
             store.openDrawer(panel);
           }}
@@ -118,6 +118,6 @@ function Page({ store, stage }: { store: PageStore; stage: Stage | undefined }) 
 }
 
 start().catch((error: Error) => {
-  // The page that the server drew stays usable as a plain form.
+  // The page drawn by the server remains usable as a plain form.
   console.error(error);
 });

@@ -11,11 +11,11 @@ const top = { name: "", to: shopAddress };
 interface Props {
   around: Around;
   product: Product;
-  /** Place of the variant that is chosen, from 0. */
+  /** Index of the selected variant, from 0. */
   chosen: number;
 }
 
-/** A product's own page: what it states, and its variants with one of them chosen. */
+/** A product's own page: its values, and its variants with one selected. */
 export function ProductView({ around, product, chosen }: Props) {
   const { shop, base, say, language } = around;
   const { card, text, values } = product;
@@ -73,7 +73,7 @@ export function ProductView({ around, product, chosen }: Props) {
   );
 }
 
-/** The view for a missing page: says so, and offers the search. */
+/** The view for an unknown address: a message, and the search. */
 export function NoPageView({ around }: { around: Around }) {
   const { base, say } = around;
   return (

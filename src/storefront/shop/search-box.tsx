@@ -4,7 +4,7 @@ import { searchAddress } from "../../core/page/page-list.ts";
 import type { Around } from "./around.ts";
 import type { OffersProps } from "./search-offers.tsx";
 
-/** The shop's search: a plain form. What offers something while it is typed into comes with the first focus. */
+/** The shop's search: a plain form. Suggestions are loaded with the first focus. */
 export function SearchBox({ around, words }: { around: Around; words: string }) {
   const { base, say } = around;
   const [offers, setOffers] = useState<{ View: ComponentType<OffersProps> } | undefined>(undefined);
@@ -23,7 +23,7 @@ export function SearchBox({ around, words }: { around: Around; words: string }) 
         placeholder={say("searchShop")}
         defaultValue={words}
         onFocus={() => {
-          // Where it does not come the form still searches.
+          // Without suggestions the form still searches.
           if (!offers)
             import("./search-offers.tsx").then(
               ({ Offers: View }) => setOffers({ View }),

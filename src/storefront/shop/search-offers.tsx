@@ -7,7 +7,7 @@ import type { Around } from "./around.ts";
 const pause = 120;
 const list = "zs-offers";
 
-/** One thing that is offered, and where it leads. */
+/** A suggestion and its target. */
 interface Offer {
   key: string;
   to: string;
@@ -19,13 +19,13 @@ interface Offer {
 
 export interface OffersProps {
   around: Around;
-  /** The field that is typed into. */
+  /** The search field. */
   input: HTMLInputElement;
 }
 
 /**
- * Below the search field what fits while it is typed into, as in the combobox pattern with a list box of the ARIA
- * Authoring Practices: the arrows move, Enter goes, Escape closes, and the field keeps the focus.
+ * Suggestions below the search field, as in the combobox pattern with a list box of the ARIA Authoring Practices:
+ * arrow keys move, Enter opens, Escape closes, and the field keeps the focus.
  */
 export function Offers({ around, input }: OffersProps) {
   const { say, shop } = around;
@@ -52,7 +52,7 @@ export function Offers({ around, input }: OffersProps) {
     const press = (event: KeyboardEvent) => {
       const { offers: all, at: place } = now.current;
       const ways: Record<string, () => void> = {
-        // The field itself is one more place, between the last and the first.
+        // The field itself is one more position, between the last and the first.
         ArrowDown: () => setAt(((place + 2) % (all.length + 1)) - 1),
         ArrowUp: () => setAt(((place + 1 + all.length) % (all.length + 1)) - 1),
         Escape: () => setFound(undefined),
@@ -98,7 +98,7 @@ export function Offers({ around, input }: OffersProps) {
   );
 }
 
-/** Asks for what fits, a moment after each change of the field. */
+/** Fetches suggestions a moment after each change of the field. */
 function useFetched(
   input: HTMLInputElement,
   place: string,

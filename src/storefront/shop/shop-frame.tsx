@@ -12,11 +12,11 @@ import { SearchBox } from "./search-box.tsx";
 
 interface Props {
   around: Around;
-  /** Address of the page, which the menu marks. */
+  /** Address of the page, for marking it in the menu. */
   address: string;
   /** The text in the search field. */
   words: string;
-  /** The bands that the page is drawn for. */
+  /** The bands the page is drawn for. */
   on?: readonly Band[];
   /** Below the bars, on every page. */
   header?: ComponentChildren;

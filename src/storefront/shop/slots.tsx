@@ -6,7 +6,7 @@ import { bandsOf, FoldedPanel, type Placed, placedKey } from "../page/placed.tsx
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
-/** The panels of a slot, in their order; those behind a button come last. */
+/** The panels of a slot, in order; those behind a button come last. */
 export function Slot({
   name,
   placed,
@@ -34,7 +34,7 @@ function OpenPanels({ name, placed, show }: Parameters<typeof Slot>[0]) {
   if (placed.length === 0) return null;
   const isColumn = placed.some(({ placement }) => placementFacts[placement].form === "column");
   const Tag = isColumn ? "aside" : "div";
-  // Two rows that stay would lie over each other, so it is the first that does.
+  // Two sticky rows would overlap, so only the first is sticky.
   const firstOn = (on: string) => placed.find((one) => one.bands === on && one.state.behaviour.sticky);
   return (
     <Tag class={`zs-slot zs-${name}`} data-bands={bandsOf(placed)}>
@@ -59,7 +59,7 @@ function OpenPanels({ name, placed, show }: Parameters<typeof Slot>[0]) {
   );
 }
 
-/** The text of an article, with the panels that stand in it after the blocks that they stand after. */
+/** The text of an article, with its panels after the blocks they belong to. */
 export function Article({
   html,
   base,
@@ -100,7 +100,7 @@ export function Article({
   );
 }
 
-/** A row above the products that stays in sight once there are scripts, as far as it leaves enough of the screen. */
+/** A row above the products that is sticky once scripts run, if it leaves enough of the screen free. */
 function StickyRow({ one, children }: { one: Placed; children: ComponentChildren }) {
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -129,6 +129,6 @@ function StickyRow({ one, children }: { one: Placed; children: ComponentChildren
   );
 }
 
-/** How a sticky panel is told to the style sheet. */
+/** Marks a sticky panel for the style sheet. */
 const stickyOf = ({ sticky, nudge }: Behaviour) =>
   sticky ? { "data-sticky": "", style: { "--zt-nudge": `${nudge}px` } } : {};

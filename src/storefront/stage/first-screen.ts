@@ -1,4 +1,4 @@
-/** Draws a line on the page where the first screen ends, so many CSS px from the top. */
+/** Draws a line at the end of the first screen. @param height in CSS px from the top */
 export function drawScreen(height: number): void {
   const line = document.querySelector<HTMLElement>(".zt-screen-end") ?? document.createElement("div");
   line.className = "zt-screen-end";

@@ -2,8 +2,8 @@ import type { PageStore } from "../page/store.ts";
 import type { FromStage } from "./messages.ts";
 
 /**
- * Keeps the page in its frame: a link to another page of the shop shows that one on the stage, by the bench, and every
- * other link opens beside the tool.
+ * Keeps the page in its frame: links to other pages of the shop open on the stage, through the bench, and all others
+ * beside the tool.
  */
 export function keepLinks(store: PageStore, tell: (message: FromStage) => void): void {
   document.addEventListener("click", (event) => {
@@ -20,7 +20,7 @@ export function keepLinks(store: PageStore, tell: (message: FromStage) => void):
   });
 }
 
-/** The address in the shop of one of its pages; undefined for what is no page of it that lists products or is an article. */
+/** The address within the shop of a page with products or an article; undefined for other addresses. */
 export function addressIn(href: string, base: string): string | undefined {
   const { origin, pathname } = new URL(href, location.href);
   if (origin !== location.origin || !pathname.startsWith(`${base}/`)) return undefined;

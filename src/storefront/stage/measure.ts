@@ -1,8 +1,8 @@
 import type { PageMeasure } from "../../core/findings/measure.ts";
 
 /**
- * How high the rows of one of its panels stand on the present page, in CSS px. A panel in a closed drawer is laid out
- * nowhere, so a copy of it is measured at the drawer's width, out of sight.
+ * Heights of a panel's rows on the present page, in CSS px. A panel in a closed drawer is not laid out, so a copy of
+ * it is measured at the drawer's width, out of sight.
  */
 export function measurePage(slug: string): PageMeasure | undefined {
   const panel = document.querySelector<HTMLElement>(`.zt-panel[data-panel="${CSS.escape(slug)}"]`);
@@ -21,10 +21,7 @@ export function measurePage(slug: string): PageMeasure | undefined {
   return { rows, panel: height, bars, products: Math.round(top) - bars, cards: cardsOf(products) };
 }
 
-/**
- * How many cards, or lines of a table, stand in a row, and how high a row is; undefined if there is no more than one
- * row.
- */
+/** Number of cards or table lines per row, and the height of a row; undefined if there is only one row. */
 function cardsOf(products: Element | null): PageMeasure["cards"] {
   const all = [...(products?.querySelectorAll(".zs-card, tbody tr") ?? [])]
     .filter((card) => card.getClientRects().length > 0)
@@ -50,7 +47,7 @@ function copyOutOfSight(panel: HTMLElement): HTMLElement {
   const copy = panel.cloneNode(true);
   if (!(copy instanceof HTMLElement)) throw new TypeError("A copy of an element is one.");
   box.append(copy);
-  // In the shop, since the look of everything hangs on it.
+  // Inside the shop, whose custom properties it needs.
   (drawer?.parentElement ?? document.body).append(box);
   return copy;
 }

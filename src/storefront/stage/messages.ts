@@ -12,10 +12,10 @@ import type { ArrangeAct, Standing } from "./arrange/act.ts";
 
 /** From the bench to a page on its stage. */
 export type ToStage =
-  /** The panel that is worked on whole, once; later what has changed of it. */
+  /** The open panel as a whole, once; later only its patches. */
   | { zt: "panel"; slug: string; panel: PanelDocument }
   | { zt: "patches"; patches: readonly Patch[] }
-  /** The page that is shown, with all its panels, and the shop around it. */
+  /** The page to show, with all its panels, and the shop around it. */
   | { zt: "page"; page: ShownPage; panels: readonly PagePanel[]; around: Pick<ShopAround, "bars" | "menu" | "search"> }
   | { zt: "limits"; limits: BandLimits }
   /** The rules of the page's looks, as CSS. */
@@ -24,17 +24,17 @@ export type ToStage =
   | { zt: "mark"; row: string | undefined }
   | { zt: "language"; language: string }
   | { zt: "drawer"; open: boolean }
-  /** How high the first screen is, in CSS px. */
+  /** Height of the first screen, in CSS px. */
   | { zt: "screen"; height: number }
-  /** Whether the offset of a sticky panel is drawn. */
+  /** Whether to draw the offset of a sticky panel. */
   | { zt: "offset"; on: boolean }
   /** Whether the page is for arranging, or for trying as a shopper would. */
   | { zt: "arrange"; on: boolean }
-  /** Opens a gap before a row of the panel, where something could be put. */
+  /** Opens a gap before a row of the panel. */
   | { zt: "gap"; at: number | undefined }
-  /** Lets a text piece be written where it stands. */
+  /** Makes a text piece editable in place. */
   | { zt: "write"; row: string }
-  /** Goes through the panel's rows and says what moves; for a page that is not visible. */
+  /** Tries each of the panel's rows and reports what moves; for a hidden page. */
   | { zt: "trial" };
 
 /** From a page on the stage to the bench. */
@@ -42,25 +42,25 @@ export type FromStage =
   | { zt: "ready" }
   | { zt: "selection"; selection: Selection }
   | { zt: "drawer"; open: boolean }
-  /** A link or a panel leads to another page of the shop, with what is chosen where a panel does. */
+  /** A link or a panel leads to another page of the shop, a panel with its choices. */
   | { zt: "go"; address: string; selection?: Selection }
-  /** Row heights, a moment after each change. */
+  /** Row heights, sent a moment after each change. */
   | { zt: "measured"; band: Band; measure: PageMeasure }
-  /** The row that the designer points at on the page. */
+  /** The row pointed at on the page. */
   | { zt: "point"; row: string | undefined }
-  /** The designer's act on the page itself. */
+  /** The designer's act on the page. */
   | { zt: "arranged"; act: ArrangeAct }
-  /** Where things stand on a page that is arranged. */
+  /** Positions of elements on a page being arranged. */
   | { zt: "standing"; standing: Standing }
-  /** The largest shift of each row's steps, after a trial. */
+  /** The largest shift of each row, after a trial. */
   | { zt: "tried"; band: Band; shifts: readonly RowShift[] }
-  /** A key of the tool's that was pressed on the page. */
+  /** A keyboard shortcut of the tool pressed on the page. */
   | { zt: "key"; key: PressedKey };
 
-/** A handler for each kind of message; the compiler names one that is missing. */
+/** A handler for each kind of message; the compiler reports missing ones. */
 export type Handlers<M extends { zt: string }> = { [Z in M["zt"]]: (message: Extract<M, { zt: Z }>) => void };
 
-/** Gives a message to its handler; one without a handler is skipped. */
+/** Passes a message to its handler; one without a handler is ignored. */
 export function handle<M extends { zt: string }>(handlers: Partial<Handlers<M>>, message: M): void {
   const own: unknown = Object.hasOwn(handlers, message.zt) ? handlers[message.zt as M["zt"]] : undefined;
   if (typeof own === "function") own(message);

@@ -2,10 +2,7 @@ import { stickyHeight } from "../../core/page/bars.ts";
 import { behaviourOn } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 
-/**
- * Draws, or takes away, how far below the top the sticky panel that is worked on stays: the bars that stay, and the
- * gap or the overlap that the fine-tune makes of it.
- */
+/** Draws or removes the offset of the open sticky panel: the sticky bars, and the gap or overlap from the fine-tune. */
 export function drawOffset(on: boolean, { state }: PageStore, slug: string): void {
   document.querySelector(".zt-offset")?.remove();
   const one = state.panels.find((panel) => panel.slug === slug);

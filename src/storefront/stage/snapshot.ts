@@ -12,17 +12,20 @@ interface Area {
   bottom: number;
 }
 
-/** Where an element is, within what it can be seen, and how far scrolling and sticking have moved it; in CSS px. */
+/** An element's position, its visible part, and its displacement by scrolling and sticking; in CSS px. */
 interface Spot {
   own: Area;
   clip: Area;
   scrolled: Way;
 }
 
-/** The elements of a page that take room, those out of sight too: browsers count what comes into sight or leaves it. */
+/**
+ * The elements of a page that take space, including those out of sight: browsers count elements that enter or leave
+ * the viewport.
+ */
 export type Snapshot = ReadonlyMap<Element, Spot>;
 
-/** Where the elements of the page are in this frame. What scrolls by itself shows no more than its own box. */
+/** Positions of the page's elements in this frame. The content of a scroll container is clipped to its box. */
 export function takeSnapshot(root: Element): Snapshot {
   const found = new Map<Element, Spot>();
   const walk = (element: Element, clip: Area, scrolled: Way) => {
@@ -42,8 +45,8 @@ export function takeSnapshot(root: Element): Snapshot {
 }
 
 /**
- * The layout shift between two frames. What scrolling alone has moved is left out, and what it has held in its place;
- * of the rest, the way is measured in what is scrolled, as browsers do.
+ * The layout shift between two frames. Moves by scrolling alone are excluded, as are elements held in place by it; the
+ * others are measured relative to their scroll container, as browsers do.
  */
 export function shiftBetween(before: Snapshot, after: Snapshot): number {
   const moves = [...after].flatMap(([element, now]): BoxMove[] => {
@@ -62,7 +65,7 @@ export function shiftBetween(before: Snapshot, after: Snapshot): number {
   return layoutShift(moves, { width: innerWidth, height: innerHeight });
 }
 
-/** How far sticking has moved an element that is sticky from where it stands else. */
+/** Displacement of a sticky element from its static position. */
 function stuckBy(element: Element): Way {
   if (!(element instanceof HTMLElement)) return { x: 0, y: 0 };
   const now = element.getBoundingClientRect();

@@ -15,22 +15,25 @@ import { type FromStage, type Handlers, handle, type ToStage } from "./messages.
 import { drawOffset } from "./offset.ts";
 import { tryRows } from "./trial.ts";
 
-/** Layout settles before it is measured; many changes at once are measured once. */
+/** Delay before measuring after a change, in ms, so that several changes are measured once. */
 const settle = 250;
 
-/** Tells the bench that what is chosen in a panel leads to another page. @param address in the shop, with its query */
+/** Tells the bench that a panel's choices lead to another page. @param address within the shop, with its query */
 export const leaveOnStage = (address: string, selection: Selection): void =>
   parent.postMessage(
     { zt: "go", address: address.split("?")[0] ?? address, selection } satisfies FromStage,
     location.origin,
   );
 
-/** Lets the bench that holds this page in a frame set its panel and share its selection with other frames. */
+/**
+ * Connects the page to the bench that holds it in a frame: the bench sets its panel and shares its selection with
+ * other frames.
+ */
 export function connectStage(store: PageStore): void {
   putAllViews();
   putAllWords();
   const tell = (message: FromStage) => parent.postMessage(message, location.origin);
-  /** The panel that is worked on; its slug is told with the panel itself. */
+  /** The open panel; its slug is sent with the panel itself. */
   let open: { slug: string; panel: PanelDocument } | undefined;
   const setPanel = (slug: string, panel: PanelDocument) => {
     open = { slug, panel };
@@ -39,7 +42,7 @@ export function connectStage(store: PageStore): void {
 
   let drawsOffset = false;
   const draw = () => drawOffset(drawsOffset, store, open?.slug ?? "");
-  // The panel is drawn a frame later than its state changes.
+  // The panel is rendered a frame after its state changes.
   store.subscribe(() => requestAnimationFrame(draw));
 
   const handlers: Handlers<ToStage> = {
@@ -86,7 +89,7 @@ export function connectStage(store: PageStore): void {
 
   let { drawer } = store.state;
   store.subscribe((state, change) => {
-    // Changes from the bench are not sent back to it: they would return here behind the next click.
+    // Changes from the bench are not sent back to it: they would return after the next click.
     if (change === "place") tell({ zt: "selection", selection: state.selection });
     if (state.drawer !== drawer) {
       drawer = state.drawer;
@@ -100,11 +103,11 @@ export function connectStage(store: PageStore): void {
   tell({ zt: "ready" });
 }
 
-/** The panels of a page, the one that is worked on as it is here: what changes it goes this way alone. */
+/** A page's panels, with the open one in its local state: it is changed by patches only. */
 const withOpen = (panels: readonly PagePanel[], open: { slug: string; panel: PanelDocument } | undefined) =>
   panels.map((one) => (open && one.slug === open.slug ? { ...one, panel: open.panel } : one));
 
-/** Fetches the style sheet in which bands hold from these widths on. */
+/** Fetches the style sheet for these band limits. */
 function styleFor({ medium, wide }: BandLimits): void {
   const link = document.querySelector<HTMLLinkElement>("#zt-style");
   if (!link) return;
@@ -114,7 +117,7 @@ function styleFor({ medium, wide }: BandLimits): void {
   if (address.href !== link.href) link.href = address.href;
 }
 
-/** Puts another look on the page, without fetching anything. */
+/** Applies another look to the page, without fetching anything. */
 function putLook(css: string): void {
   const style = document.querySelector("#zt-look");
   if (style && style.textContent !== css) style.textContent = css;
@@ -150,7 +153,7 @@ function tellPointed(tell: Tell, slug: () => string | undefined): void {
   document.documentElement.addEventListener("pointerleave", () => point(undefined));
 }
 
-/** Shortcuts of the tool hold here too. What a field does with a key by itself stays with the field. */
+/** The tool's keyboard shortcuts also work here. Keys used by a field stay with the field. */
 function tellKeys(tell: Tell): void {
   addEventListener("keydown", (event) => {
     const { key, code, ctrlKey, metaKey, shiftKey, altKey } = event;

@@ -9,17 +9,17 @@ import { placeOf } from "../page/page-panel.ts";
 import type { PageStore } from "../page/store.ts";
 import { shiftBetween, takeSnapshot } from "./snapshot.ts";
 
-/** Longest that an answer is waited for, in ms. */
+/** Maximum time to wait for an answer, in ms. */
 const patience = 3000;
 
 /**
- * Goes through the rows of a panel as a shopper would, on a page that is not visible, and tells for each which step
- * moves the page most. What is chosen on the page before is forgotten.
- * @param panel as it is to be tried
+ * Tries the rows of a panel as a shopper would, on a hidden page, and finds for each the step that moves the page
+ * most. Discards the page's selection.
+ * @param panel to try
  */
 export async function tryRows(store: PageStore, slug: string, panel: PanelDocument): Promise<RowShift[]> {
   const shown = () => store.state.panels.find((one) => one.slug === slug);
-  // The page may still show the panel as it was drawn, until its changes are answered.
+  // The page may still show the previous panel, until the change is answered.
   await until(() => shown()?.panel === panel);
   const one = shown();
   const root = document.getElementById("zt-page");
@@ -48,7 +48,7 @@ export async function tryRows(store: PageStore, slug: string, panel: PanelDocume
 
 type Shift = Omit<RowShift, "row">;
 
-/** Folds a row and opens it again, where it can be. */
+/** Collapses and expands a row, if it can be collapsed. */
 async function tryFold(root: Element, row: FacetRow, element: Element): Promise<Shift[]> {
   const button = element.querySelector<HTMLButtonElement>(".zt-fold");
   if (!button) return [];
@@ -57,7 +57,7 @@ async function tryFold(root: Element, row: FacetRow, element: Element): Promise<
   return [await step(root, row, first, press), await step(root, row, first === "fold" ? "open" : "fold", press)];
 }
 
-/** Chooses in a row and takes it back: what is found most, least and in between. */
+/** Makes choices in a row and removes them: the options with the most, the fewest and a medium number of products. */
 async function tryChoice(store: PageStore, root: Element, row: FacetRow): Promise<Shift[]> {
   const steps: Shift[] = [];
   for (const choice of choicesFor(store, row)) {
@@ -70,7 +70,7 @@ async function tryChoice(store: PageStore, root: Element, row: FacetRow): Promis
   return steps;
 }
 
-/** Of the options that a row offers, the one with most products, the one with fewest and one in the middle; of a range, halves. */
+/** Of a row's options, those with the most, fewest and a medium number of products; of a range, its halves. */
 function choicesFor({ state }: PageStore, row: FacetRow): Choice[] {
   const found = state.answer.facets[row.field];
   if (!found) return [];
@@ -90,7 +90,7 @@ function choicesFor({ state }: PageStore, row: FacetRow): Choice[] {
 const thirds = <T>(list: readonly T[]): T[] =>
   [...new Set([0, list.length - 1, list.length >> 1])].flatMap((at) => list[at] ?? []);
 
-/** Does something and sums what it moved, frame by frame as browsers do, until the page has settled. */
+/** Performs a step and sums what it moved, frame by frame as browsers do, until the page has settled. */
 async function step(root: Element, { id }: FacetRow, name: TrialStep, act: () => Promise<void>): Promise<Shift> {
   const start = performance.now();
   const scrolled = scrollY;
@@ -111,12 +111,12 @@ async function step(root: Element, { id }: FacetRow, name: TrialStep, act: () =>
     look();
   }
   await done;
-  // Elements out of view follow the rest by one frame.
+  // Elements out of view follow one frame later.
   for (let i = 0; i < 3; i++) {
     await frame();
     look();
   }
-  // Stands in the browser's own record of the page, beside its entries.
+  // Recorded in the browser's own performance timeline, beside its layout shifts.
   performance.measure("trial", {
     start,
     end: performance.now(),
@@ -125,30 +125,30 @@ async function step(root: Element, { id }: FacetRow, name: TrialStep, act: () =>
   return { step: name, felt, counted };
 }
 
-/** Shows what is chosen and its result, told as coming from the stage so that nobody else follows. */
+/** Applies a selection as if from the stage, so that no other frame follows. */
 async function choose(store: PageStore, selection: Selection): Promise<void> {
   store.setSelection(selection);
   await until(() => store.settled);
 }
 
-/** An element, once it is drawn: rows that have just come follow what changed them by some frames. */
+/** An element, once it is rendered: new rows follow a change by some frames. */
 async function drawn(root: Element, selector: string): Promise<Element | null> {
   await until(() => root.querySelector(selector) !== null, 1000);
   return root.querySelector(selector);
 }
 
-/** Waits, by frames, until something is so. @param most how long, in ms */
+/** Waits, frame by frame, until a condition holds. @param most maximum time, in ms */
 async function until(isSo: () => boolean, most = patience): Promise<void> {
   const start = performance.now();
   while (!isSo() && performance.now() - start < most) await frame();
 }
 
-/** A few frames: what is out of sight follows the rest by one. */
+/** A few frames: parts out of sight follow one frame later. */
 async function painted(): Promise<void> {
   for (let i = 0; i < 3; i++) await frame();
 }
 
-/** The end of the next frame, as it is about to be painted, or a moment where a hidden page paints none. */
+/** The end of the next frame, just before painting, or a short time on a hidden page, which paints none. */
 const frame = (): Promise<void> =>
   new Promise((done) => {
     const over = () => {
@@ -157,7 +157,7 @@ const frame = (): Promise<void> =>
       done();
     };
     const timer = setTimeout(over, 50);
-    // An observer tells first when all that runs in a frame has run.
+    // An observer runs after all callbacks of a frame.
     const observer = new ResizeObserver(over);
     observer.observe(document.documentElement);
   });

@@ -1,6 +1,6 @@
 import type { Words } from "./say.ts";
 
-/** Every word that shoppers read or hear, in German. */
+/** All words for shoppers, in German. */
 export const de: Words = {
   filters: "Filter",
   closeFilters: "Filter schließen",

@@ -1,7 +1,7 @@
 /**
- * Every word that shoppers read or hear, in English. `{name}` stands for a value that is put in; a phrase that
- * speaks of a number has a form for each plural category of its language (CLDR). Another language is another file
- * of the same members, and the compiler names what it lacks.
+ * All words for shoppers, in English. `{name}` is a placeholder; a phrase with a number has a form for each plural
+ * category of its language (CLDR). Another language is another file with the same members, and the compiler reports
+ * missing ones.
  */
 export const en = {
   filters: "Filters",

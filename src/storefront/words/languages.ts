@@ -8,10 +8,10 @@ import { nl } from "./nl.ts";
 import type { Words } from "./say.ts";
 import { putWords } from "./spoken.ts";
 
-/** Every language that there are words of. Another one is a file beside these, and the compiler names what it lacks. */
+/** Every language with words. Another one is a file beside these, and the compiler reports missing words. */
 export const languages: Readonly<Record<string, Words>> = { en, de, fr, es, nl, ar, ja };
 
-/** Makes all languages known: for the server, the studio and the stage, where any of them can be wanted. */
+/** Registers all languages: for the server, the studio and the stage, where any may be needed. */
 export function putAllWords(): void {
   for (const [language, words] of Object.entries(languages)) putWords(language, words);
 }

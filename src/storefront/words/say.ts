@@ -1,11 +1,11 @@
 import type { en } from "./en.ts";
 
-/** Text with places for values, or one such text for each plural category of its language. */
+/** A text with placeholders, or one for each plural category of its language. */
 export type Phrase = string | Readonly<Partial<Record<Intl.LDMLPluralRule, string>> & { other: string }>;
 export type WordKey = keyof typeof en;
 /** All words of one language. */
 export type Words = Readonly<{ [K in WordKey]: Phrase }>;
-/** Says a phrase with its values put in, numbers as the language writes them; `n` chooses the plural. */
+/** A phrase with its placeholders filled, numbers formatted for the language; `n` selects the plural. */
 export interface Say {
   (key: WordKey, values?: Readonly<Record<string, string | number>>): string;
   number(n: number): string;
@@ -13,7 +13,7 @@ export interface Say {
 
 const rules = new Map<string, Intl.PluralRules>();
 
-/** The words of a language. @param language BCP 47 tag, by which plurals are chosen */
+/** The phrases of a language. @param language BCP 47 tag, which determines plurals */
 export function sayer(words: Words, language: string): Say {
   const plural = rules.get(language) ?? new Intl.PluralRules(language);
   rules.set(language, plural);

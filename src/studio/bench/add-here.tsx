@@ -8,7 +8,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { freeFields, freePieces } from "./additions.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** Every field and piece that is not in the panel yet, to be added at a place that was pointed at. */
+/** Every field and piece not in the panel yet, to add at the position pointed at. */
 export function AddHere() {
   const { panel: store, session } = useBench();
   const at = useSession((state) => state.adding);

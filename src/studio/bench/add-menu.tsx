@@ -12,7 +12,7 @@ import { useBench, usePanel } from "./bench-context.ts";
 import { RowPicture } from "./live-picture.tsx";
 import { Reach } from "./reach.tsx";
 
-/** Offers every field and piece that the panel does not have yet. */
+/** Every field and piece not in the panel yet. */
 export function AddMenu() {
   const shop = useOpenShop();
   const panel = usePanel((state) => state.document);
@@ -42,7 +42,7 @@ const entry = "w-full rounded-lg px-2.5 py-1.5 text-start hover:bg-sand";
 /** Marks what Enter takes. */
 const best = "bg-plum-soft";
 
-/** The list that adds one after the other until it is closed; fields added meanwhile stay in it, ticked. */
+/** The list to add from, until it is closed; added fields stay in it, ticked. */
 function Additions({ close }: { close(): void }) {
   const shop = useOpenShop();
   const store = useBench().panel;

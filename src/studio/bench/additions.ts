@@ -10,7 +10,7 @@ import { freeId } from "../../core/panel/row-id.ts";
 import { suggestFacet, suggestRow } from "../../core/panel/suggest/suggest.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
 
-/** Fields that the panel has no facet for yet: those worth one first, then by reach. */
+/** Fields without a facet in the panel: those worth one first, then by reach. */
 export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
   const used = new Set(panel.rows.flatMap((row) => (row.kind === "facet" ? [row.field] : [])));
   return profiles
@@ -19,7 +19,7 @@ export function freeFields({ profiles }: OpenShop, panel: PanelDocument) {
     .sort((a, b) => Number(b.suggestion.worth) - Number(a.suggestion.worth) || b.profile.reach - a.profile.reach);
 }
 
-/** Adds every field that is worth a facet, as one step. */
+/** Adds every field worth a facet, as one step. */
 export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: number; edit: PanelEdit } {
   const worth = freeFields(shop, panel).filter(({ suggestion }) => suggestion.worth);
   const edits = worth.map(({ profile }) => addRow(suggestRow(profile), profile.field.name));
@@ -28,7 +28,7 @@ export function addSuggested(shop: OpenShop, panel: PanelDocument): { count: num
 
 const linked: readonly FieldRole[] = ["category", "collections", "brand", "type", "tags"];
 
-/** Pieces that can be added, each as the edit that adds it; some make sense once only. */
+/** Pieces that can be added, each with its edit; some only once. */
 export function freePieces(
   { profiles }: OpenShop,
   panel: PanelDocument,
@@ -58,7 +58,7 @@ export function freePieces(
   return [...topLevels({ profiles }, panel), ...pieces];
 }
 
-/** For each field of paths, its top level as a row of tiles: everything below a category is found by it. */
+/** For each category field, its top level as a row of tiles: an option includes its subcategories. */
 function topLevels({ profiles }: Pick<OpenShop, "profiles">, panel: PanelDocument) {
   return profiles
     .filter(({ field, reach }) => isNested(field) && reach > 0)

@@ -12,7 +12,7 @@ import type { OpenShop } from "../shell/shop-context.ts";
 import type { Bench } from "./bench-context.ts";
 import { placeOn } from "./place.ts";
 
-/** Does what was done on the page itself: the same edits as in the lattice. @param band that the page is on */
+/** Applies an act on the page itself, with the same edits as in the lattice. @param band of the page */
 export async function applyArrangement(act: ArrangeAct, band: Band, shop: OpenShop, bench: Bench): Promise<void> {
   const { panel: store, session } = bench;
   const { document, apply } = store.getState();
@@ -50,7 +50,7 @@ export async function applyArrangement(act: ArrangeAct, band: Band, shop: OpenSh
   }
 }
 
-/** Takes a row to another panel. It is added there before it is taken away here, so that nothing is lost on the way. */
+/** Moves a row to another panel. It is added there before it is removed here, so that it can't be lost. */
 async function carry(
   row: Row,
   title: string,

@@ -2,17 +2,17 @@ import type { ReactNode } from "react";
 import type { Band } from "../../core/settings/band.ts";
 
 interface Props {
-  /** From the popover that the cell opens. */
+  /** Props of the popover's trigger. */
   props: Record<string, unknown>;
   open: boolean;
-  /** The band has a setting of its own; otherwise it follows the wider one. */
+  /** The band has its own setting; otherwise it follows the wider one. */
   own: boolean;
   band: Band;
   label: string;
   children: ReactNode;
 }
 
-/** A cell of the lattice: a picture where the band has its own setting, a quiet mark where it follows. */
+/** A cell of the lattice: a picture if the band has its own setting, otherwise a subtle mark. */
 export function BandCell({ props, open, own, band, label, children }: Props) {
   const edge = own ? "border-hair bg-white" : "border-transparent hover:border-hair hover:bg-white";
   return (

@@ -15,10 +15,10 @@ import { addSuggested, freeFields, freePieces } from "./additions.ts";
 import type { Bench } from "./bench-context.ts";
 import { placeOn } from "./place.ts";
 
-/** Unfolds a row and puts the focus on one of its settings. */
+/** Opens a row's settings and focuses one of them. */
 function showSetting(session: Bench["session"], row: string, label: string): void {
   session.setState({ unfolded: row });
-  // The settings are drawn after this.
+  // The settings are rendered after this.
   setTimeout(() => {
     const control = document.querySelector<HTMLElement>(
       `[data-settings-of="${CSS.escape(row)}"] [aria-label^="${CSS.escape(label)}"]`,
@@ -28,7 +28,7 @@ function showSetting(session: Bench["session"], row: string, label: string): voi
   }, 100);
 }
 
-/** The name of a behaviour by itself: “its width” means nothing there. */
+/** The name of a behaviour on its own: “its width” would be unclear. */
 function behaviourWords(name: BehaviourName): string {
   const { label } = behaviourDefinition(name);
   return label.startsWith("Its ")
@@ -36,7 +36,7 @@ function behaviourWords(name: BehaviourName): string {
     : label.toLowerCase();
 }
 
-/** Everything that can be done on the bench, by name. */
+/** All actions of the bench, by name. */
 export function benchActions(shop: OpenShop, bench: Bench): Action[] {
   const { panel: store, session } = bench;
   const { apply, document: panel } = store.getState();

@@ -8,13 +8,13 @@ import type { Session, SessionStore } from "./session.ts";
 export type PanelStore = DocumentStore<PanelDocument>;
 
 export interface Bench {
-  /** The panel that is worked on, and its place in addresses. */
+  /** The open panel, and its slug. */
   panel: PanelStore;
   slug: string;
   session: SessionStore;
-  /** All documents that the bench changes. */
+  /** All documents changed by the bench. */
   stores: readonly Stepped[];
-  /** Takes one more document into the bench's history. */
+  /** Adds a document to the bench's history. */
   include(store: Stepped): void;
 }
 

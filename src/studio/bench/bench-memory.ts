@@ -1,6 +1,6 @@
 import { boolean, type InferType, number, object, string } from "yup";
 
-/** The part of a session that is restored when the bench is opened the next time in this browser. */
+/** The part of a session that is restored when the bench is opened again in this browser. */
 const kept = object({
   address: string().strict().max(2000),
   frames: string<"both" | "wide" | "phone">().strict().oneOf(["both", "wide", "phone"]),
@@ -18,7 +18,7 @@ const names = Object.keys(kept.fields) as (keyof Raw)[];
 const panelKey = (shop: string): string => `trellis bench ${shop}`;
 const sessionKey = (shop: string, slug: string): string => `${panelKey(shop)} ${slug}`;
 
-/** Browsers may refuse to keep anything; nothing is found again then. */
+/** Browsers may refuse storage; nothing is restored then. */
 function tried<T>(task: () => T): T | undefined {
   try {
     return task();
@@ -27,11 +27,11 @@ function tried<T>(task: () => T): T | undefined {
   }
 }
 
-/** The panel that a shop's bench was left with; undefined if that is not known. */
+/** The panel last open in a shop's bench; undefined if unknown. */
 export const lastPanel = (shop: string): string | undefined =>
   tried(() => localStorage.getItem(panelKey(shop))) ?? undefined;
 
-/** How a panel's bench was left. */
+/** The remembered session of a panel. */
 export function lastSession(shop: string, slug: string): Partial<RememberedBench> {
   const text = tried(() => localStorage.getItem(sessionKey(shop, slug)));
   const found = text ? tried(() => kept.validateSync(JSON.parse(text), { stripUnknown: true })) : undefined;
@@ -40,13 +40,13 @@ export function lastSession(shop: string, slug: string): Partial<RememberedBench
 
 type KeptState = { [K in keyof RememberedBench]: RememberedBench[K] | undefined };
 
-/** The store of a session, as far as it is remembered. */
+/** The remembered part of a session's store. */
 interface KeptStore {
   getState(): KeptState;
   subscribe(listener: (now: KeptState, before: KeptState) => void): () => void;
 }
 
-/** Keeps how a bench is left, until this is ended. */
+/** Remembers a session until the returned function is called. */
 export function remember(shop: string, slug: string, session: KeptStore): () => void {
   const keep = () => {
     const state = session.getState();

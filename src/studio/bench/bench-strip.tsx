@@ -7,7 +7,7 @@ import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
-/** The strip of the bench: undo and redo, whether all is saved, and the shop as shoppers see it. */
+/** The bar of the bench: undo and redo, whether everything is saved, and a link to the shop. */
 export function BenchStrip() {
   const { shop = "" } = useParams();
   const address = useSession((state) => state.address);

@@ -23,13 +23,13 @@ import { StagePageKeeper } from "./stage-page.tsx";
 import { StyleCard } from "./style-card.tsx";
 import { TrialFrame } from "./trial-frame.tsx";
 
-/** The bench of the address's panel; the shop's first when it names none. */
+/** The bench of the address's panel; the shop's first if none is given. */
 export function BenchView() {
   const { shop, pages } = useOpenShop();
   const { panel: slug } = useParams();
   const [query] = useSearchParams();
   const [first] = shop.panels;
-  // Only the page that is asked for at first matters: others are chosen on the bench.
+  // Only the initial page matters: others are chosen on the bench.
   const [usual] = useState(() => firstPageOf(slug ?? "", pages.getState().document, first?.slug));
   const asked = query.get("page");
   const [left] = useState(() => (asked === null && slug ? lastSession(shop.slug, slug) : {}));
@@ -42,7 +42,7 @@ export function BenchView() {
   return <OpenBench key={`${slug} ${address}`} shop={shop.slug} slug={slug ?? ""} address={address} />;
 }
 
-/** The lattice with the panels' tabs, at its width or folded to the names of its rows. */
+/** The lattice with the panels' tabs, in full width or reduced to the names of its rows. */
 function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
   const folded = useSession((state) => state.folded);
   return (

@@ -12,7 +12,7 @@ interface Brought {
   matches: readonly CarryMatch[];
 }
 
-/** The panel of a file. What names its schema is no part of it. @throws Error with what is wrong */
+/** The panel in a file, without the name of its schema. @throws Error with the reason */
 async function panelIn(file: File): Promise<PanelDocument> {
   const text = await file.text();
   let value: unknown;
@@ -23,7 +23,7 @@ async function panelIn(file: File): Promise<PanelDocument> {
   }
   const { $schema: _named, ...own } =
     typeof value === "object" && value !== null ? (value as { $schema?: unknown }) : {};
-  // The checks of documents are large, and only loaded where a file is imported.
+  // Document checks are large, so they are loaded only when a file is imported.
   const [{ checkDocument }, { panelKind }] = await Promise.all([
     import("../../core/document/kind.ts"),
     import("../../core/panel/kind.ts"),
@@ -35,7 +35,9 @@ async function panelIn(file: File): Promise<PanelDocument> {
   }
 }
 
-/** Brings a panel of another shop: its facets are matched with the fields here, and the designer corrects. */
+/**
+ * Imports a panel of another shop: its facets are matched with the fields here, and the designer corrects the matches.
+ */
 export function CarryPanel({ make }: { make(document: PanelDocument): void }) {
   const { desk } = useOpenShop();
   const [brought, setBrought] = useState<Brought | undefined>(undefined);

@@ -21,7 +21,7 @@ interface Props {
   title: string;
 }
 
-/** How a facet shows on one band; opens the displays as small live pictures of its own options. */
+/** A facet's display on one band; opens the displays as small live pictures of its own options. */
 export function Cell({ row, band, title }: Props) {
   const { profileOf } = useOpenShop();
   const shown = resolve(row.display, band);
@@ -56,13 +56,13 @@ interface CardsProps extends Props {
   close(): void;
 }
 
-/** The displays as small live pictures of the facet's own options, and why the others do not suit it. */
+/** The displays as small live pictures of the facet's own options, and why the others don't suit it. */
 function DisplayCards({ row, band, title, profile, close }: CardsProps) {
   const { panel: store, session } = useBench();
   const { profileOf } = useOpenShop();
   const chosen = useStore(session, (state) => state.chosen);
   const rows = useStore(store, ({ document }) => document.rows);
-  /** With several rows chosen, all of them whose field a display suits show so. */
+  /** If several rows are selected, all of them that a display suits get it. */
   const also = chosen.includes(row.id)
     ? rows.filter(isFacet).filter(({ id }) => id !== row.id && chosen.includes(id))
     : [];

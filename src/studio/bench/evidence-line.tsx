@@ -16,18 +16,18 @@ import { HeightTable, useMeasures } from "./height-table.tsx";
 import { ShiftTable } from "./shift-table.tsx";
 import { useDrawnIn } from "./use-drawn-in.ts";
 
-/** Findings wait until the pages have shown a change. */
+/** Findings are computed when the pages have shown a change. */
 const findingPause = 250;
 
 const whole: Clause[] = [];
 
 const part = "rounded-md px-1.5 py-1 hover:bg-sand";
 
-/** Findings that panels and pages share; the panel’s own are about this very page already. */
+/** Findings shared by panels and pages; the panel’s own already refer to this page. */
 const toldOfPanels = new Set(["low-reach-here", "facet-not-here"]);
 const none: readonly Finding[] = [];
 
-/** The findings of the page on the stage that concern this panel or no panel at all: the same as in the table of pages. */
+/** The findings of the stage's page that concern this panel or no panel: the same as in the table of pages. */
 function usePageFindings(panel: PanelDocument): readonly Finding[] {
   const { desk } = useOpenShop();
   const { slug } = useBench();
@@ -65,7 +65,7 @@ export function EvidenceLine() {
   const answer = useSession((state) => state.answer);
   const reaches = useSession((state) => state.reaches);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
-  // Named by its parts, which is the same object as long as it says the same.
+  // Memoized by its parts, which are the same objects while unchanged.
   const known = useMemo(() => ({ measures, within, look }), [measures, within, look]);
   const question = useMemo(() => ({ panel, selection, known }), [panel, selection, known]);
   const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];

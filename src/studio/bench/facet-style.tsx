@@ -21,27 +21,27 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookStores } from "../shell/use-looks.ts";
 import { useBench, usePanel } from "./bench-context.ts";
 
-/** The target of a card's values. */
+/** The scopes of a card's values. */
 const whoms = { facet: "This facet only", style: "As an option style", look: "Whole look" } as const;
 type Whom = keyof typeof whoms;
 
 interface Props {
   row: FacetRow;
   title: string;
-  /** The band on which it is styled. */
+  /** The band to style. */
   band: Band;
-  /** The part and the state that are shown first. */
+  /** The part and state shown first. */
   part?: string;
   state?: TokenState;
 }
 
-/** How one facet looks: an option style, and what differs for it alone; or the look, for all that is drawn in it. */
+/** The look of one facet: an option style, and its own overrides; or the look itself, for everything drawn in it. */
 export function FacetStyle(props: Props) {
   const { shop } = useOpenShop();
   const ofShop = useShopSettings((settings) => settings.look);
   const slug = usePanel((state) => state.document.look) ?? ofShop;
   const stores = useLookStores(shop.slug, slug === undefined ? [] : [slug]);
-  // It outlives the making of a first look, which changes what the card is drawn from.
+  // Survives the creation of a first look, which changes the card's data.
   const [whom, setWhom] = useState<Whom>("facet");
   if (!stores) return <p className="px-9 py-2 text-quiet">Loading the look…</p>;
   const store = slug === undefined ? undefined : stores[slug];
@@ -100,7 +100,7 @@ function Apart({
     if (next !== "facet") {
       const set = await lookToSet();
       if (!set) return;
-      // The facet's own values become a style that any facet can use.
+      // The facet's overrides become a style that any facet can use.
       if (next === "style" && !style) {
         const id = freeId(set.getState().document.styles, "style");
         set.getState().apply(addStyle(id, title, apart));
@@ -173,7 +173,7 @@ function Apart({
   );
 }
 
-/** The look that a style or a value for all goes into: the panel's, or a first one, which is made on the way. */
+/** The look that a style or shared value is written to: the panel's, or a first one, created now. */
 function useLookToSet(
   store: DocumentStore<LookDocument> | undefined,
 ): () => Promise<DocumentStore<LookDocument> | undefined> {

@@ -19,13 +19,13 @@ export interface Line {
   reach: number;
   options: number;
   dead: number;
-  /** How its reach is counted again; asked when it is opened. */
+  /** How to recount its reach; called when it is opened. */
   ways(): readonly CountedProducts[];
   /** Its options on the wide band. */
   offers(): CountedOptions["offers"];
 }
 
-/** A line for each facet of a panel that the catalogue has. */
+/** A line for each facet of a panel whose field exists. */
 export function linesOf(
   panel: Pick<PanelDocument, "rows">,
   { facets }: Answer,
@@ -106,7 +106,7 @@ export function FacetTable({ lines, outOf, asked }: { lines: readonly Line[]; ou
   );
 }
 
-/** The reach of a facet, to be opened. */
+/** The reach of a facet, as a number that opens. */
 export const reachOf = (
   title: string,
   reach: number,
@@ -119,7 +119,7 @@ export const reachOf = (
   behind: { products: ways },
 });
 
-/** Options that find nothing, to be opened. */
+/** The number of options that find nothing, which opens. */
 export const deadOptions = (title: string, told: number, options: CountedOptions): OpenedNumber => ({
   title,
   says: "Options on the wide page that match no products with the current choices. A shopper who chooses one sees an empty page, unless the panel fades or hides them.",

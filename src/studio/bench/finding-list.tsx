@@ -4,7 +4,7 @@ import { fixEdit } from "../../core/findings/fix.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench } from "./bench-context.ts";
 
-/** Everything that is wrong or risky, each with the step that puts it right where there is one. */
+/** All problems and risks, each with its fix if there is one. */
 export function FindingList({ findings, close }: { findings: readonly Finding[]; close(): void }) {
   const { shop, profileOf } = useOpenShop();
   const { panel: store, session } = useBench();

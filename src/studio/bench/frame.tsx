@@ -12,24 +12,24 @@ import { useFrame } from "./use-frame.ts";
 
 interface Props {
   title: string;
-  /** Size of the page in CSS px, and the scale at which it is shown. */
+  /** Size of the page in CSS px, and its scale. */
   width: number;
   height: number;
   scale: number;
-  /** Width in px that there is for it; what is wider scrolls. */
+  /** Available width in px; a wider page scrolls. */
   room?: number;
   caption: string;
   large: boolean;
   enlarge(): void;
   bezel?: boolean;
-  /** Width in px of the rail beside it, while the page is arranged; 0 for none. */
+  /** Width in px of the rail beside it while arranging; 0 for none. */
   rail?: number;
 }
 
-/** Before a page has said where things stand on it. */
+/** Before a page has sent positions. */
 const nothing: Standing = { rows: [], panels: [], slots: [] };
 
-/** One page of the stage, with what can be done to it below. */
+/** One page of the stage, with its controls below. */
 export function Frame({
   title,
   width,
@@ -44,7 +44,7 @@ export function Frame({
 }: Props) {
   const { shop } = useOpenShop();
   const { slug, session } = useBench();
-  // Where the frame begins; it is told of other pages from then on.
+  // The frame's initial page; later ones are sent by messages.
   const [address] = useState(() => session.getState().address);
   const frame = useRef<HTMLIFrameElement>(null);
   const sight = useSession((state) => state.sight);
@@ -92,7 +92,7 @@ export function Frame({
               width,
               height: Math.max(60, height - (edge * 2) / scale),
               transform: `scale(${scale})`,
-              // A scaled frame takes no more room than is visible.
+              // A scaled frame takes only its visible space.
               marginInlineEnd: width * (scale - 1),
             }}
           />
@@ -128,7 +128,7 @@ export function Frame({
   );
 }
 
-/** The shape of a page, until it is there: bars, a panel at the side, products. */
+/** A placeholder with a page's outline: bars, a panel at the side, products. */
 const PageShape = ({ width }: { width: number }) => (
   <div className="pointer-events-none absolute inset-0 flex flex-col gap-3 bg-white" style={{ width }} aria-hidden>
     <div className="h-7 bg-base-300" />

@@ -5,7 +5,7 @@ import { type Band, bands } from "../../core/settings/band.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** Row heights on each band, against the screen that most people have. */
+/** Row heights on each band, relative to the usual screen. */
 export function useMeasures(): Measures {
   const measures = useSession((state) => state.measures);
   const screens = useSession((state) => state.screens);
@@ -21,7 +21,7 @@ export function useMeasures(): Measures {
   }, [measures, screens, shifts]);
 }
 
-/** How high each row stands on each band; the first screen can be changed. */
+/** The height of each row on each band; the first screen can be changed. */
 export function HeightTable() {
   const { session } = useBench();
   const { fieldOf } = useOpenShop();
@@ -91,7 +91,7 @@ export function HeightTable() {
   );
 }
 
-/** A height; red when it alone is higher than the screen. */
+/** A height; red if it alone exceeds the screen. */
 function HeightCell({
   value,
   screen = Number.POSITIVE_INFINITY,
@@ -102,7 +102,7 @@ function HeightCell({
   return <td className={`text-end ${value !== undefined && value > screen ? "text-error" : ""}`}>{value ?? "–"}</td>;
 }
 
-/** The height of a band's screen, in CSS px, as it is typed. */
+/** The height of a band's screen, in CSS px, as typed. */
 function ScreenHeight({ band }: { band: Band }) {
   const { session } = useBench();
   const { width, height } = useSession((state) => state.screens[band]);

@@ -4,7 +4,7 @@ import { buttonIconPaths } from "../../storefront/panel/button-icons.ts";
 
 type Name = (typeof names)[number];
 
-/** The icon of a panel's button: one of a set, drawn as shoppers see it, a picture of one's own, or none. */
+/** The icon of a panel's button: from a set, the designer's own picture, or none. */
 export function IconChoice({ label, value, set }: { label: string; value: Name; set(name: Name): void }) {
   const group = useId();
   return (

@@ -1,6 +1,6 @@
 import { useBench, useSession } from "./bench-context.ts";
 
-/** The language that both pages are shown in. */
+/** The language of both pages. */
 export function LanguageChoice({ languages }: { languages: readonly string[] }) {
   const { session } = useBench();
   const language = useSession((state) => state.language);

@@ -23,7 +23,7 @@ import { Reach } from "./reach.tsx";
 import { RowMenu } from "./row-menu.tsx";
 import { RowSettings } from "./row-settings.tsx";
 
-/** One facet or piece: handle, label, reach, and how it shows on each band. Drawn anew only when it itself changes. */
+/** One facet or piece: handle, label, reach, and its display on each band. Rerendered only when it changes itself. */
 export const LatticeRow = memo(DrawnRow);
 
 function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
@@ -82,7 +82,7 @@ function DrawnRow({ row, pointed }: { row: Row; pointed: boolean }) {
   );
 }
 
-/** The parts beside the handle. Rows that are moved, or that another has left, are not drawn again for it. */
+/** Everything except the handle. Not rerendered while rows are dragged. */
 const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; title: string; unfolded: boolean }) {
   const { profileOf } = useOpenShop();
   const { panel, session } = useBench();
@@ -138,7 +138,7 @@ const RowParts = memo(function RowParts({ row, title, unfolded }: { row: Row; ti
   );
 });
 
-/** A facet's reach on the page that is on the stage. */
+/** A facet's reach on the stage's page. */
 function FacetLine({
   row,
   profile,
@@ -176,9 +176,9 @@ function FacetLine({
   );
 }
 
-/** How many options a facet offers on the page; undefined for a range. */
+/** Number of options that a facet offers on the page; undefined for a range. */
 const offeredIn = (row: FacetRow, found: FacetAnswer | undefined): number | undefined =>
   found && !found.range ? offeredOptions(row, shownOn(row, "wide"), found).length : undefined;
 
-/** How much of a facet differs from its panel’s look. */
+/** Number of a facet's overrides of its panel’s look. */
 const apartOf = ({ style, look }: FacetRow): number => (style ? 1 : 0) + Object.keys(look ?? {}).length;

@@ -12,7 +12,7 @@ import { columns } from "./columns.ts";
 import { LatticeRow } from "./lattice-row.tsx";
 import { PlacementRow } from "./placement-row.tsx";
 
-/** The panel as a table: its rows against the bands. */
+/** The panel as a table of rows and bands. */
 export function Lattice() {
   const { products, fieldOf } = useOpenShop();
   const { panel: store, session } = useBench();
@@ -25,7 +25,7 @@ export function Lattice() {
     const row = panel.rows.find((one) => one.id === id);
     return row ? rowTitle(row, fieldOf) : id;
   };
-  // The same list as long as it says the same, since every row hangs on it.
+  // The same list while it has the same content, since every row depends on it.
   const order = panel.rows.map(({ id }) => id).join(" ");
   const ids = useMemo(() => (order === "" ? [] : order.split(" ")), [order]);
   const move = (id: string, onto: string) =>

@@ -14,10 +14,10 @@ interface Props {
   change(row: LinksPiece, what: string): void;
 }
 
-/** Values that are listed at once. */
+/** Number of values listed at once. */
 const most = 100;
 
-/** Which values of its field a piece of links leads to, and whether it says their counts. */
+/** The values that a piece of links leads to, and whether it shows their counts. */
 export function LinksSettings({ row, title, change }: Props) {
   const [asked, setAsked] = useState("");
   const options = useAnswer(countsOf([{ field: row.field, mode: row.mode }]))?.facets[row.field]?.options;
@@ -33,7 +33,7 @@ export function LinksSettings({ row, title, change }: Props) {
       : undefined;
   const fitting = options.filter(({ label }) => matchesWords(label, words(asked)));
   const more = fitting.length - most;
-  // Ticked is what is linked: with all but some, those that are not named.
+  // A tick means linked: with all but some, every value that is not listed.
   const put = (id: string, label: string, on: boolean) => {
     const named = on === (now === "picked");
     const next = named ? [...(picked ?? []), id] : (picked ?? []).filter((one) => one !== id);

@@ -17,11 +17,11 @@ import { useBench, useSession } from "./bench-context.ts";
 
 putAllViews();
 const around = emptyPanel("Picture");
-/** Of a facet in a picture only the body is wanted. */
+/** A facet's picture shows only its body. */
 const bare =
   "@layer custom { .zt-facet { padding: 0; border: 0 } .zt-title { display: none } .zt-body { padding: 0 } .zt-unfilled { display: block } }";
 
-/** The storefront's own style sheet for one band, to be adopted by pictures. */
+/** The storefront's style sheet for one band, adopted by pictures. */
 async function fetchSheet(address: string): Promise<CSSStyleSheet> {
   const response = await fetch(address);
   if (!response.ok) throw new Error(`The style sheet could not be fetched (${response.status}).`);
@@ -29,7 +29,7 @@ async function fetchSheet(address: string): Promise<CSSStyleSheet> {
 }
 
 interface Size {
-  /** Width in CSS px that the row is laid out in, and the scale at which that is shown. */
+  /** Width in CSS px at which the row is laid out, and its scale. */
   width: number;
   scale: number;
   height: number;
@@ -41,19 +41,19 @@ interface Props extends Size {
   band: Band;
 }
 
-/** A facet as shoppers would see it, drawn small by the storefront itself from the shop's own values. */
+/** A small picture of a facet as for shoppers, rendered by the storefront itself from the shop's own values. */
 export function LivePicture({ row, display, band, ...size }: Props) {
   const shown = useMemo(() => pictureRow(row, display), [row, display]);
   return <RowPicture row={shown} band={band} {...size} />;
 }
 
-/** Any row of a panel as shoppers would see it, drawn small. */
+/** A small picture of any row of a panel, as for shoppers. */
 export function RowPicture({ row, band, width, scale, height }: Size & { row: Row; band: Band }) {
   const shop = useOpenShop();
   const { slug } = useBench();
   const look = useSession((session) => session.pictureLooks[band]);
   const host = useRef<HTMLSpanElement>(null);
-  // A panel of this row alone, so that a change of any other row draws nothing anew.
+  // A panel with this row only, so that changes of other rows cause no rerendering.
   const alone = useMemo(() => ({ ...around, rows: [row] }), [row]);
   const answer = useAnswer(countsOf(engineFacets(alone, band)));
   const { data: sheet } = useSWRImmutable(`/storefront/style.css?band=${band}`, fetchSheet);

@@ -6,7 +6,7 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** Keeps what the looks make of the page on the stage; a change of one is on both frames without a reload. */
+/** Applies looks to the page on the stage; a change shows in both frames without a reload. */
 export function LookKeeper() {
   const { shop } = useOpenShop();
   const { session, slug, include } = useBench();
@@ -22,7 +22,7 @@ export function LookKeeper() {
   const stores = useLookStores(shop.slug, names);
   const looks = useLookDocuments(stores);
   useEffect(() => {
-    // Changes of style made on the stage are undone with all others.
+    // Changes of style made on the stage are undone together with all others.
     for (const store of Object.values(stores ?? {})) include(store);
   }, [stores, include]);
 
@@ -55,7 +55,7 @@ export function LookKeeper() {
     session.setState({ look: css });
     if (!hasCss) return;
     let over = false;
-    // The reader of CSS is only loaded where there is some.
+    // The CSS parser is loaded only if there is extra CSS.
     import("../../core/panel/look/page-extra.ts").then(({ pageExtra }) => {
       if (!over) session.setState({ look: css + pageExtra(own ?? plainLook, looked) });
     }, console.error);

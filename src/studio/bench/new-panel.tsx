@@ -21,14 +21,14 @@ import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useSession } from "./bench-context.ts";
 import { CarryPanel } from "./carry-panel.tsx";
 
-/** Where a new panel is to stand. */
+/** Where a new panel can be placed. */
 export interface Place {
   scope: Scope;
   /** In words, like “Collections”. */
   words: string;
-  /** A page on which it can be seen. */
+  /** A page on which it is visible. */
   address: string;
-  /** The panels that stand there already. */
+  /** The panels there already. */
   standing(): readonly PanelOnPage[];
 }
 
@@ -38,7 +38,7 @@ interface Props {
   make(document: PanelDocument, place: Place | undefined): void;
 }
 
-/** Makes a panel: what it is called, on which pages it stands, and where on them. */
+/** Creates a panel: its name, its pages, and its placement. */
 export function NewPanel({ name, make }: Props) {
   return (
     <Popover
@@ -146,11 +146,11 @@ function Form({ name, make }: Props) {
   );
 }
 
-/** Beside the products a phone has no room: there it comes in a drawer. */
+/** Phones have no space beside the products: there it goes into a drawer. */
 const placementOf = (wide: Placement): PanelDocument["placement"] =>
   placementFacts[wide].form === "column" ? { wide, slim: "drawer" } : { wide };
 
-/** The page that is on the stage, and every kind of page. */
+/** The stage's page, and every kind of page. */
 function usePlaces(): (Place & { key: string; isArticle: boolean })[] {
   const { pages, shop } = useOpenShop();
   const list = useAllPages();

@@ -30,7 +30,7 @@ import { SortableList } from "../shell/sortable-list.tsx";
 import { useBench } from "./bench-context.ts";
 import { OptionLine } from "./option-line.tsx";
 
-/** Options that are listed at once. */
+/** Number of options listed at once. */
 const most = 200;
 const news: Record<OptionRules["show"], string> = {
   all: "New values appear automatically.",
@@ -38,7 +38,7 @@ const news: Record<OptionRules["show"], string> = {
   except: "New values appear automatically.",
 };
 
-/** Categories that have others below them. */
+/** Categories with subcategories. */
 function branchesIn(options: readonly { id: string; label: string }[]) {
   const above = new Set(options.map(({ id }) => parentOf(id)));
   return options.filter(({ id }) => above.has(id));
@@ -51,7 +51,7 @@ const levelWords = (below: string | undefined, all: readonly ListedOption[]): st
       ? "the top level only"
       : `only direct subcategories of ${all.find(({ id }) => id === below)?.label ?? below}`;
 
-/** Which options shoppers get, what they are called, which are one, and in what order they stand. */
+/** Which options are shown to shoppers, their labels, merges and order. */
 export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
   const store = useBench().panel;
   const languages = useShopSettings((settings) => settings.languages);
@@ -210,7 +210,7 @@ export function OptionEditor({ row, title }: { row: FacetRow; title: string }) {
 
 const someMost = 10;
 
-/** Where only picked options are shown: quick ways to begin. */
+/** Quick ways to begin where only picked options are shown. */
 function PickTools({ all, pick }: { all: readonly ListedOption[]; pick(which: "all" | "none" | number): void }) {
   const [count, setCount] = useState(someMost);
   return (
@@ -237,7 +237,7 @@ function PickTools({ all, pick }: { all: readonly ListedOption[]; pick(which: "a
   );
 }
 
-/** Values that the rules name and no product states any more. */
+/** Values in the rules that no product states any more. */
 function Stale({ values, forget }: { values: readonly Pick<ListedOption, "label" | "products">[]; forget(): void }) {
   if (values.length === 0) return null;
   return (

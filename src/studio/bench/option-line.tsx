@@ -10,7 +10,7 @@ import { LabelField } from "../shell/label-field.tsx";
 interface Props {
   option: ListedOption;
   shown: boolean;
-  /** The label in the language that is edited. */
+  /** The label in the language being edited. */
   text: string;
   /** Values that it is made of. */
   merged: string[] | undefined;
@@ -19,7 +19,7 @@ interface Props {
   flip(on: boolean): void;
   rename(text: string): void;
   part(): void;
-  /** Its place among all options, from 0, and how many there are. */
+  /** Its index among all options, from 0, and their number. */
   at: number;
   of: number;
   place(to: number): void;
@@ -27,7 +27,7 @@ interface Props {
   opened(): OpenedNumber;
 }
 
-/** One option of a facet: its place, whether it is shown, its name, and what it is merged of. */
+/** One option of a facet: its position, visibility, label and merged values. */
 export function OptionLine({
   option,
   shown,
@@ -113,7 +113,7 @@ export function OptionLine({
   );
 }
 
-/** An option's place as a number, typed to put it elsewhere. */
+/** An option's position as a number, which can be typed to move it. */
 function PlaceField({ label, at, of, place }: Pick<Props, "at" | "of" | "place"> & { label: string }) {
   const [text, setText] = useState<string | undefined>(undefined);
   const save = () => {

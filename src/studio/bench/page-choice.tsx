@@ -9,7 +9,7 @@ import { Popover } from "../shell/popover.tsx";
 import { useAllPages } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
-/** Chooses the page that is on the stage, by name and by keyboard. */
+/** Selects the stage's page, by name and keyboard. */
 export function PageChoice() {
   const { session } = useBench();
   const address = useSession((state) => state.address);
@@ -51,7 +51,7 @@ interface FoundProps {
   choose(address: string): void;
 }
 
-/** All pages by their kinds; those that fit some words in one list, the best first. */
+/** All pages by kind; for a search in one list, best match first. */
 function FoundPages({ pages, current, choose }: FoundProps) {
   const [asked, setAsked] = useState("");
   const itemOf = (one: PageRef) => (
@@ -94,7 +94,7 @@ function FoundPages({ pages, current, choose }: FoundProps) {
   );
 }
 
-/** Pages that are listed for some words. */
+/** Number of pages listed for a search. */
 const most = 100;
 
 function groupsOf(pages: readonly PageRef[]): [PageKind, PageRef[]][] {

@@ -1,6 +1,6 @@
 import { type Band, type BandLimits, bandAt } from "../../core/settings/band.ts";
 
-/** A width that is on a band: the usual screen's, or where the limits have moved past it one within them. */
+/** A page width on a band: the usual screen's, or one within the limits if those have moved past it. */
 export function widthOn(band: Band, usual: number, limits: BandLimits): number {
   if (bandAt(usual, limits) === band) return usual;
   if (band === "wide") return limits.wide + 80;

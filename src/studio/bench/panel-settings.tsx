@@ -16,11 +16,11 @@ import { IconChoice } from "./icon-choice.tsx";
 import { BandedLine, SingleLine } from "./setting-line.tsx";
 import { usePlacement } from "./use-placement.ts";
 
-/** How the panel behaves, and the languages that labels are given in. */
+/** The panel's behaviour, and the languages of labels. */
 export function PanelSettings() {
   const { behaviour = {}, placement } = usePlacement();
   const on = (name: BehaviourName) => bands.map((band) => behaviourOff(name, resolve(placement, band)));
-  // Settings without meaning here are listed in one line at the end, with the reason.
+  // Settings without an effect here are listed in one line at the end, with the reason.
   const names = behaviours.names.filter((name) => on(name).some((reason) => reason === undefined));
   const off = behaviours.names.filter((name) => !names.includes(name));
   const banded = names.filter((name) => behaviours.isBanded(name));
@@ -51,7 +51,7 @@ export function PanelSettings() {
   );
 }
 
-/** The look that the panel is drawn in: the shop's, or one of its own. */
+/** The panel's look: the shop's, or its own. */
 function LookChoice() {
   const { shop } = useOpenShop();
   const store = useBench().panel;
@@ -100,7 +100,7 @@ function BandedBehaviour({ name }: { name: BehaviourName }) {
       set={(value, band) => store.getState().apply(setBehaviour(name, value as BehaviourValue, band))}
       reset={() => store.getState().apply(resetBehaviour(name))}
       follow={(band) => store.getState().apply(followBehaviour(name, band))}
-      // A setting that is on stays, so that it can be turned off.
+      // A setting that is on stays available, so that it can be turned off.
       off={(band) =>
         behaviourOff(name, resolve(placement, band)) ??
         (name === "sticky" && !behaviours.on(behaviour, name, band) ? rowOff(band) : undefined)
@@ -115,7 +115,7 @@ function SingleBehaviour({ name }: { name: BehaviourName }) {
   const languages = useShopSettings((settings) => settings.languages);
   const { kind } = behaviourDefinition(name);
   const icon = behaviours.on(behaviour, "buttonIcon", "wide");
-  // Settings without choices at the moment are hidden: no other language, no custom picture.
+  // Hides settings without choices at the moment: no other language, no custom picture.
   if ((kind === "words" && languages.length === 0) || (name === "buttonPicture" && icon !== "own")) return null;
   if (name === "buttonIcon")
     return (
@@ -140,7 +140,9 @@ function SingleBehaviour({ name }: { name: BehaviourName }) {
   );
 }
 
-/** Why a row above the products cannot stay in sight on a band: as it was measured, it would leave too little of the screen. */
+/**
+ * Why a row above the products cannot be sticky on a band: as measured, it would leave too little of the screen free.
+ */
 function useRowOff(): (band: Band) => string | undefined {
   const { behaviour = {}, placement } = usePlacement();
   const measures = useSession((state) => state.measures);
@@ -156,7 +158,7 @@ function useRowOff(): (band: Band) => string | undefined {
   };
 }
 
-/** A sticky panel's offset: the bars that stay on each band, and the fine-tune. */
+/** A sticky panel's offset: the sticky bars on each band, and the fine-tune. */
 function Offset() {
   const bars = usePages((pages) => pages.bars);
   const behaviour = usePanel((state) => state.document.behaviour) ?? {};
@@ -182,7 +184,7 @@ function Offset() {
   ) : null;
 }
 
-/** The page that choices are taken to: chosen among the shop's. */
+/** The page that receives the choices, selected from the shop's. */
 function SendTo() {
   const store = useBench().panel;
   const list = useAllPages();
@@ -219,7 +221,7 @@ function SendTo() {
   );
 }
 
-/** Settings of all panels of the shop: the languages of labels. */
+/** A setting for all panels of the shop: the languages of labels. */
 function Languages() {
   const { settings } = useOpenShop();
   const languages = useShopSettings((document) => document.languages);

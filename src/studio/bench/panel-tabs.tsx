@@ -14,14 +14,14 @@ import { useAllPages, useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 import { NewPanel, type Place } from "./new-panel.tsx";
 
-/** Marks a panel that stands on the page of the stage. */
+/** Marks a panel on the stage's page. */
 const Here = () => (
   <span className="me-1.5 size-1.5 rounded-full bg-success" title="On this page">
     <span className="sr-only">On this page: </span>
   </span>
 );
 
-/** The shop's panels as tabs; the open one's name is edited in place. */
+/** The shop's panels as tabs; the open one's name can be edited. */
 export function PanelTabs({ shop, current }: { shop: string; current: string }) {
   const { shop: open, pages } = useOpenShop();
   const { panels } = open;

@@ -1,4 +1,4 @@
-/** A setting of a piece: what it is called, then its control. */
+/** A setting of a piece: its label and its control. */
 export function PieceLine({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <div className="flex items-center gap-2">

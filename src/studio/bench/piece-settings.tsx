@@ -13,7 +13,7 @@ import { PieceLine } from "./piece-line.tsx";
 // The editor is large and seldom needed.
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 
-/** A piece's settings, unfolded under its row. */
+/** A piece's settings, opened below its row. */
 export function PieceSettings({ row, title }: { row: PieceRow; title: string }) {
   const store = useBench().panel;
   const languages = useShopSettings((settings) => settings.languages);
@@ -44,7 +44,7 @@ interface OwnProps<R extends PieceRow = PieceRow> {
   change(row: PieceRow, what: string): void;
 }
 
-/** The settings of this kind of piece only. */
+/** The settings specific to this kind of piece. */
 function Own({ row, title, change }: OwnProps) {
   switch (row.piece) {
     case "heading":
@@ -113,11 +113,11 @@ interface AddressProps {
   isSafe(address: string): boolean;
   wanted: string;
   set(address: string): void;
-  /** Another way to the address, beside the field. */
+  /** Another way to set the address, beside the field. */
   more?: ReactNode;
 }
 
-/** An address that is taken when it is safe; otherwise it says what is wrong and nothing is changed. */
+/** An address that is saved if it is safe; otherwise the fault is shown and nothing changes. */
 function AddressLine({ label, name, value, isSafe, wanted, set, more }: AddressProps) {
   return (
     <PieceLine label={label}>

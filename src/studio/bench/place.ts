@@ -5,21 +5,21 @@ import type { Placement } from "../../core/settings/placement.ts";
 import type { OpenShop } from "../shell/shop-context.ts";
 import type { Bench } from "./bench-context.ts";
 
-/** Puts the panel somewhere else on a band: on the page of the stage alone, where that has it otherwise than the panel by itself. */
+/** Moves the panel on a band: only on the stage's page, if that overrides the panel's own placement. */
 export function placeOn(band: Band, placement: Placement, shop: OpenShop, bench: Bench): void {
   const own = (at: Banded<Placement>) => withBand(at, band, placement);
   if (!placeHere(own, `${placement} on ${band}`, shop, bench))
     bench.panel.getState().apply(setPlacement(band, placement));
 }
 
-/** Lets the panel on a narrower band stand as on the wider one, on the page of the stage or by itself. */
+/** Makes the panel on a narrower band follow the wider one, on the stage's page or in general. */
 export function followOn(band: Band, shop: OpenShop, bench: Bench): void {
   const own = (at: Banded<Placement>) => withoutBand(at, band);
   if (!placeHere(own, `${band}: same as the wider band`, shop, bench))
     bench.panel.getState().apply(followPlacement(band));
 }
 
-/** @returns whether the page has a placement of its own, so that it was the one to change */
+/** @returns whether the page overrides the panel's placement, so that it was changed there */
 function placeHere(
   change: (at: Banded<Placement>) => Banded<Placement>,
   words: string,

@@ -11,7 +11,7 @@ import { PanelSettings } from "./panel-settings.tsx";
 import { followOn, placeOn } from "./place.ts";
 import { usePlacement } from "./use-placement.ts";
 
-/** The panel's own row: where it stands on each band. */
+/** The panel's own row: its placement on each band. */
 export function PlacementRow() {
   const { session } = useBench();
   const { placement, byPage } = usePlacement();

@@ -5,7 +5,7 @@ import { formatterOf } from "../../storefront/panel/format.ts";
 import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
-/** How many products a field or a facet reaches, as a bar and in words, with what there is to choose. */
+/** The reach of a field or facet, as a bar and in words, and the number of its options. */
 export function Reach({ profile, mode }: { profile: FieldProfile; mode?: Mode }) {
   const { shop } = useOpenShop();
   const { field, reach, outOf, level, options, min, max } = profile;

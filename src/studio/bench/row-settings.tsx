@@ -25,7 +25,7 @@ import { FacetStyle } from "./facet-style.tsx";
 import { OptionEditor } from "./option-editor.tsx";
 import { BandedLine, SingleLine } from "./setting-line.tsx";
 
-/** A facet's settings and options, unfolded under its row. */
+/** A facet's settings and options, opened below its row. */
 export function RowSettings({ row, title }: { row: FacetRow; title: string }) {
   const [part, setPart] = useState<"settings" | "options" | "style">("settings");
   const discrete = row.mode !== "range";
@@ -92,7 +92,7 @@ function Settings({ row, title }: { row: FacetRow; title: string }) {
   );
 }
 
-/** Some settings only mean something beside another. */
+/** Some settings have an effect only together with another. */
 function isAsked({ settings }: FacetRow, name: SettingName): boolean {
   if (name === "min" || name === "max") return settingOn(settings, "ends", "wide") === "typed";
   if (name === "rangeLimits") return settingOn(settings, "rangeBy", "wide") === "typed";
@@ -100,7 +100,7 @@ function isAsked({ settings }: FacetRow, name: SettingName): boolean {
   return true;
 }
 
-/** Any-of, all-of or only one, each with the products that it would find in a telling example. */
+/** Any-of, all-of or only one, each with the number of products for an example. */
 function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
   const store = useBench().panel;
   const { desk } = useOpenShop();
@@ -140,7 +140,7 @@ function ModeSetting({ row, title }: { row: FacetRow; title: string }) {
   );
 }
 
-/** Sets one setting: of all rows that are chosen when this one is among them. */
+/** Sets one setting: of all selected rows if this is one of them. */
 function useSetter(row: FacetRow, title: string) {
   const { panel: store, session } = useBench();
   return (name: SettingName, value: SetValue, band?: Band) => {

@@ -10,7 +10,7 @@ const marks = [400, 600, 800, 1000, 1200, 1400, 1600];
 const step = 10;
 const share = (px: number) => `${((px - least) / (most - least)) * 100}%`;
 
-/** Page widths in px, with the band limits and the width of the wide page as stops to drag. */
+/** Page widths in px, with the band limits and the wide page's width as draggable handles. */
 export function Ruler() {
   const { session } = useBench();
   const { settings } = useOpenShop();

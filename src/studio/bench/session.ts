@@ -15,93 +15,93 @@ import type { RememberedBench } from "./bench-memory.ts";
 
 /** The page on the stage, and its products' answer; written by `stage-page.tsx` and `evidence-line.tsx`. */
 interface StageState {
-  /** Address of the page that is on the stage. */
+  /** Address of the stage's page. */
   address: string;
   /** That page with its panels; undefined until it is computed. */
   shown: StagePage | undefined;
   /** Shared by both frames of the stage. */
   selection: Selection;
-  /** The page that it was chosen on, which knows it already; undefined if it was chosen elsewhere. */
+  /** The frame in which it was chosen, which already shows it; undefined if it was chosen elsewhere. */
   chosenBy: MessageEventSource | undefined;
-  /** The answer of that page's products to the panel's facets, with what is chosen. */
+  /** The answer of that page's products for the panel's facets, with the selection. */
   answer: Answer | undefined;
   /** The question that it answers. */
   asked: Asked | undefined;
-  /** The products of that page that each facet’s offered options find, by row. */
+  /** By row, the number of that page's products found by some offered option. */
   reaches: Reaches;
 }
 
-/** How the pages are shown; kept for the next visit. */
+/** How the pages are shown; remembered for the next visit. */
 interface ViewState {
-  /** Which of the two frames are shown, and how large. */
+  /** The visible frames. */
   frames: "both" | "wide" | "phone";
   zoom: Zoom;
-  /** The lattice shows names only, so that the stage has more room. */
+  /** The lattice is reduced to names, so that the stage has more space. */
   folded: boolean;
   /** Page width of the wide frame, in CSS px. */
   pageWidth: number;
-  /** How colours on the pages are seen. */
+  /** The simulated colour vision. */
   sight: Vision;
-  /** The pages are shown as to shoppers who prefer dark. */
+  /** The pages are shown in dark mode. */
   dark: boolean;
-  /** BCP 47 tag of the language that the pages are shown in. */
+  /** BCP 47 tag of the pages' language. */
   language: string;
-  /** By band, the size of the screen that most people have. */
+  /** By band, the usual screen size. */
   screens: Readonly<Record<Band, Screen>>;
 }
 
-/** The rows that the designer works on, in the lattice or on a page. */
+/** The rows being worked on, in the lattice or on a page. */
 interface WorkState {
-  /** The pages are for arranging, and not for trying. */
+  /** The pages are in arranging mode rather than trying mode. */
   arranging: boolean;
-  /** Where a facet or a piece is to be added, while one is chosen. */
+  /** The index at which a facet or piece is being added. */
   adding: number | undefined;
-  /** The row that is styled on the page itself, the part of it that was pointed at, and its position in the window. */
+  /** The row being styled on the page, the part pointed at, and its position in the window. */
   styling: { row: string; part: string | undefined; band: Band; left: number; right: number; y: number } | undefined;
-  /** Row pointed at in the lattice, shown on the pages. */
+  /** Row pointed at in the lattice, highlighted on the pages. */
   marked: string | undefined;
-  /** Row pointed at on a page, shown in the lattice. */
+  /** Row pointed at on a page, highlighted in the lattice. */
   pointed: string | undefined;
-  /** Row whose settings are unfolded, or “panel” for the panel's own. */
+  /** Row with open settings, or “panel” for the panel's own. */
   unfolded: string | undefined;
-  /** Rows that are changed together. */
+  /** Rows selected to be changed together. */
   chosen: readonly string[];
 }
 
-/** The looks of the page, as `use-look.ts` has worked them out. */
+/** The looks of the page, computed by `look-keeper.tsx`. */
 interface LookState {
   /** The rules of the page's looks, as CSS; undefined until they have loaded. */
   look: string | undefined;
-  /** By band, the same for pictures that adopt it, which follow without being drawn anew. */
+  /** By band, the same for pictures, which adopt it without rerendering. */
   pictureLooks: Readonly<Record<Band, CSSStyleSheet>>;
-  /** A look of the page has colours for shoppers who prefer dark. */
+  /** A look of the page has dark colours. */
   hasDark: boolean;
 }
 
-/** What the frames have measured. */
+/** Measurements from the frames. */
 interface MeasuredState {
-  /** By band, how high the rows stand, as the pages have measured them. */
+  /** By band, the row heights measured on the pages. */
   measures: Readonly<Partial<Record<Band, PageMeasure>>>;
-  /** The bands on which the rows are still to be tried for what they move; the first is under way. */
+  /** The bands still to be tried for layout shift; the first is under way. */
   trials: readonly Band[];
-  /** By band, what each row's worst step moves, and the panel that was tried. */
+  /** By band, each row's largest shift, and the panel that was tried. */
   shifts: Readonly<Partial<Record<Band, { of: PanelDocument; rows: readonly RowShift[] }>>>;
-  /** Someone looks at the heights, so the medium band is measured too. */
+  /** The heights are being viewed, so the medium band is measured too. */
   measuring: boolean;
 }
 
-/** The designer's session on the bench; never saved with a document. */
+/** The designer's session on the bench; never saved in a document. */
 export type Session = StageState & ViewState & WorkState & LookState & MeasuredState;
 
-/** The page on the stage, as its frames are told. */
+/** The stage's page, in the form sent to its frames. */
 export type StagePage = Pick<Extract<ToStage, { zt: "page" }>, "page" | "panels" | "around">;
 
-/** How large pages are shown: so that their text can be read, so that they fit, at half or at their own size. */
+/** The scale of pages: readable, fitting, half or full size. */
 export type Zoom = "read" | "fit" | "half" | "actual";
 
 export type SessionStore = StoreApi<Session>;
 
-/** @param address of the page that is on the stage at first @param kept how the bench was left */
+/** @param address of the initial page @param kept the remembered session */
 export const createSession = (address: string, kept: Partial<RememberedBench> = {}): SessionStore =>
   createStore<Session>(() => ({
     selection: emptySelection,

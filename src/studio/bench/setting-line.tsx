@@ -20,11 +20,11 @@ interface Line {
 interface SingleProps extends Line {
   value: Value;
   set(value: Value): void;
-  /** Why it means nothing at the moment. */
+  /** Why it has no effect at the moment. */
   off?: string | undefined;
 }
 
-/** A setting that is the same on every band. */
+/** A setting with one value for every band. */
 export function SingleLine({ definition, of, value, isSet, set, reset, off }: SingleProps) {
   return (
     <div className="px-9 pb-1">
@@ -52,11 +52,11 @@ interface BandedProps extends Line {
   setting: Banded<Value>;
   set(value: Value, band: Band): void;
   follow(band: Band): void;
-  /** Why it means nothing on a band. */
+  /** Why it has no effect on a band. */
   off?(band: Band): string | undefined;
 }
 
-/** A setting with a cell a band, in the lattice's own columns. */
+/** A setting with one cell per band, in the lattice's columns. */
 export function BandedLine({ definition, of, setting, isSet, set, reset, follow, off = () => undefined }: BandedProps) {
   const reasons = [...new Set(bands.flatMap((band) => off(band) ?? []))];
   return (
@@ -107,7 +107,7 @@ export function BandedLine({ definition, of, setting, isSet, set, reset, follow,
   );
 }
 
-/** Explains a setting in small print, and why it has no effect here if it has none. */
+/** A setting's explanation, and why it has no effect here, if so. */
 const About = ({ definition: { about }, more = "" }: { definition: SettingDefinition; more?: string }) =>
   about === "" && more === "" ? null : (
     <p className="text-[12px] leading-tight text-quiet">
@@ -117,7 +117,7 @@ const About = ({ definition: { about }, more = "" }: { definition: SettingDefini
     </p>
   );
 
-/** A setting's name; what is not at its default has a mark that sets it back. */
+/** A setting's label; one that differs from its default has a mark that resets it. */
 function SettingLabel({ definition, of, isSet, reset, className }: Line & { className: string }) {
   const { label, fallback } = definition;
   return (

@@ -3,7 +3,7 @@ import { bands } from "../../core/settings/band.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** The worst step of each row on each band: what it moves as felt, and as browsers count. */
+/** The largest shift of each row on each band, as felt and as counted by browsers. */
 export function ShiftTable() {
   const { session } = useBench();
   const { fieldOf } = useOpenShop();

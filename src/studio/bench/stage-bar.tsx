@@ -20,7 +20,7 @@ const zooms: readonly Choice<"zoom">[] = [
   ["actual", "Actual", "7"],
 ];
 
-/** Above the stage: which page, which frames of it, and how large. */
+/** Above the stage: the page, the frames, and their scale. */
 export function StageBar() {
   const { session } = useBench();
   useKeys(
@@ -52,13 +52,13 @@ export function StageBar() {
   );
 }
 
-/** How colours on the pages are seen. */
+/** The simulated colour vision. */
 function Sight() {
   const { session } = useBench();
   return <SightChoice sight={useSession((state) => state.sight)} set={(sight) => session.setState({ sight })} />;
 }
 
-/** Whether the pages are shown as to shoppers who prefer dark; only where a look has colours for them. */
+/** Light or dark mode; only if a look has dark colours. */
 function LightOrDark() {
   const { session } = useBench();
   const dark = useSession((state) => state.dark);
@@ -78,7 +78,7 @@ function LightOrDark() {
   );
 }
 
-/** Whether the pages are tried as a shopper would, or arranged by hand. */
+/** Whether the pages are for trying or for arranging. */
 function TryOrArrange() {
   const { session } = useBench();
   const arranging = useSession((state) => state.arranging);

@@ -10,8 +10,8 @@ import { type Bench, useBench, usePanel, useSession } from "./bench-context.ts";
 import { useQuestion } from "./use-question.ts";
 
 /**
- * Keeps the page of the stage computed: its layout, the documents of all panels on it, and what its products answer.
- * The panel that is worked on is there even where it does not stand, since it is what the designer looks at.
+ * Computes the stage's page: its layout, the documents of all panels on it, and its products' answer. The open panel
+ * is included even if it isn't placed there.
  */
 export function StagePageKeeper() {
   const { shop, desk } = useOpenShop();
@@ -19,7 +19,7 @@ export function StagePageKeeper() {
   const address = useSession((state) => state.address);
   const pages = usePages((document) => document);
   const first = shop.panels[0]?.slug;
-  // The page is told anew where the panel takes its choices to.
+  // The page is sent again when the panel's target changes.
   const sendTo = usePanel((state) => behaviours.on(state.document.behaviour ?? {}, "sendTo", "wide"));
   const page = useAsked(() => desk.page(address, pages, first), `${address} ${JSON.stringify([pages, first])}`);
 
@@ -46,7 +46,7 @@ export function StagePageKeeper() {
   return <AnswerKeeper />;
 }
 
-/** Keeps what the page's products answer to the panel's facets, and what these reach. */
+/** Computes the answer of the page's products for the panel's facets, and their reach. */
 function AnswerKeeper() {
   const { engine } = useOpenShop();
   const { session } = useBench();
@@ -57,7 +57,7 @@ function AnswerKeeper() {
   useEffect(() => {
     if (!answer) return session.setState({ answer });
     let over = false;
-    // Told together: a reach that is corrected a moment later would be a false one until then.
+    // Updated together: showing a reach before it is corrected would be a false claim.
     reachesOf(engine, panel, answer, question).then((reaches) => {
       if (!over) session.setState({ answer, asked: { ...question, ...question.selection }, reaches });
     }, console.error);
@@ -68,7 +68,7 @@ function AnswerKeeper() {
   return null;
 }
 
-/** The documents of panels, the one that is worked on as it is here; a panel that is gone is left out. */
+/** The documents of panels, the open one in its local state; missing ones are left out. */
 async function panelsOf(
   shop: string,
   standing: readonly PanelOnPage[],

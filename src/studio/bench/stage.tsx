@@ -10,15 +10,15 @@ import { StageBar } from "./stage-bar.tsx";
 import { TrialNote } from "./trial-note.tsx";
 
 const gap = 20;
-/** Widths of the rails beside the pages while they are arranged; that of a phone has room for grips only. */
+/** Widths of the rails beside the pages while arranging; the phone's has space for handles only. */
 const railWidth = 112;
 const slimRailWidth = 26;
 const caption = 26;
 
-/** Least scale at which the text of a page can be read. */
+/** Minimum scale at which a page's text is readable. */
 const readable = 0.62;
 
-/** The shop's real page, wide and on a phone side by side, fed with every change. */
+/** The shop's real page, wide and on a phone side by side, updated with every change. */
 export function Stage() {
   const { box, room } = useRoom();
   const { session } = useBench();
@@ -81,14 +81,14 @@ export function Stage() {
   );
 }
 
-/** The scale of a page. @param fits the one at which all of its width is seen */
+/** The scale of a page. @param fits the scale at which its whole width is visible */
 function scaleOf(zoom: Zoom, fits: number): number {
   if (zoom === "half") return 0.5;
   if (zoom === "actual") return 1;
   return zoom === "read" ? Math.max(readable, fits) : fits;
 }
 
-/** The size in px of an element, as it comes and goes. */
+/** The size of an element in px, updated when it changes. */
 function useRoom() {
   const box = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 760, height: 600 });
@@ -103,7 +103,7 @@ function useRoom() {
   return { box, room };
 }
 
-/** A page of medium width out of sight, only to be measured while someone wants to know. */
+/** A hidden page of medium width, only while its heights are viewed. */
 function MediumFrame() {
   const wanted = useSession((state) => state.measuring);
   const { width, height } = useSession((state) => state.screens.medium);

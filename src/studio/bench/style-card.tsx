@@ -10,11 +10,11 @@ import { FacetStyle } from "./facet-style.tsx";
 const width = 350;
 const height = 460;
 
-/** The styling of a part that was pointed at on a page, at that part. */
+/** Styles the part pointed at on a page, next to it. */
 export function StyleCard() {
   const { session } = useBench();
   const { fieldOf } = useOpenShop();
-  // A card stays only for as long as the page is for arranging.
+  // A card stays only in arranging mode.
   const styling = useSession((state) => (state.arranging ? state.styling : undefined));
   const arranging = useSession((state) => state.arranging);
   const row = usePanel((state) => state.document.rows.find(({ id }) => id === styling?.row));
@@ -32,7 +32,7 @@ export function StyleCard() {
   }, [styling, session]);
   if (!styling || !row || !isFacet(row)) return null;
   const title = rowTitle(row, fieldOf);
-  // Beside the row, so that what is styled is seen; where the window has no room, over its other end.
+  // Beside the row, so that the styled part is visible; if there is no space, over its other end.
   const after = styling.right + 16;
   const left = after + width <= innerWidth - 8 ? after : Math.max(8, styling.left - width - 16);
   const top = Math.max(52, Math.min(styling.y - 40, innerHeight - height - 8));

@@ -6,7 +6,7 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { widthOn } from "./page-width.ts";
 
-/** A page out of sight on which the panel's rows are tried, one band after the other. */
+/** A hidden page on which the panel's rows are tried, band by band. */
 export function TrialFrame() {
   const [band] = useSession((state) => state.trials);
   return band ? <Trial key={band} band={band} /> : null;
@@ -42,7 +42,7 @@ function Trial({ band }: { band: Band }) {
     return () => removeEventListener("message", hear);
   }, [band, limits, panel, slug, session, shop.slug, address]);
   return (
-    // Laid out and painted, since only what is painted can be seen to move, and out of everybody's way.
+    // Laid out and painted, since browsers count only painted moves, but out of the way.
     <div className="pointer-events-none fixed start-0 top-0 -z-10 size-px overflow-hidden opacity-0" aria-hidden inert>
       <iframe
         ref={frame}

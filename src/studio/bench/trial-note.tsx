@@ -3,7 +3,7 @@ import { layoutAt } from "../../core/page/shown-page.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** Says when the stage shows the panel on a page that it is not on, and which panels shoppers see there; one click places it. */
+/** A note that the stage's page doesn't have the panel, and which panels it has; one click places it. */
 export function TrialNote() {
   const { shop, pages: store } = useOpenShop();
   const { slug } = useBench();

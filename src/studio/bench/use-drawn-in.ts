@@ -4,10 +4,10 @@ import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { useLookDocuments, useLookStores } from "../shell/use-looks.ts";
 import { usePanel } from "./bench-context.ts";
 
-/** The look where neither the panel nor the shop has one. */
+/** Used if neither the panel nor the shop has a look. */
 const noLook = emptyLook("");
 
-/** The look that the open panel is drawn in, its own or the shop's; undefined while it is opened. */
+/** The look of the open panel, its own or the shop's; undefined while loading. */
 export function useDrawnIn(): LookDocument | undefined {
   const { shop } = useOpenShop();
   const ofShop = useShopSettings((settings) => settings.look);

@@ -9,7 +9,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { applyArrangement } from "./arrange.ts";
 import { useBench, useSession } from "./bench-context.ts";
 
-/** An act on a page, with its point in the tool's window. */
+/** An act on a page, with its position in the tool's window. */
 function inWindow(act: ArrangeAct, frame: HTMLIFrameElement | null): ArrangeAct {
   if (act.do !== "style" || !frame) return act;
   const box = frame.getBoundingClientRect();
@@ -19,9 +19,9 @@ function inWindow(act: ArrangeAct, frame: HTMLIFrameElement | null): ArrangeAct 
 }
 
 /**
- * Keeps a page on the stage up to date: it is sent the panel whole when it wakes and what changes from then on, and
- * says what is chosen, pointed at and measured on it.
- * @param band that the page is on
+ * Keeps a page on the stage up to date: sends it the complete panel when it loads and the changes afterwards, and
+ * receives selections, pointing and measurements.
+ * @param band of the page
  */
 export function useFrame(
   frame: RefObject<HTMLIFrameElement | null>,
@@ -30,7 +30,7 @@ export function useFrame(
   drawerOpen: boolean;
   openDrawer(open: boolean): void;
   awake: boolean;
-  /** Where things stand on the page while it is arranged. */
+  /** Positions of elements while arranging. */
   standing: Standing | undefined;
   act(act: ArrangeAct): void;
   tell(message: ToStage): void;
@@ -50,7 +50,7 @@ export function useFrame(
     [frame],
   );
 
-  // An act on the page uses the state at that moment; the conversation with the page continues meanwhile.
+  // An act on the page uses the present state; the connection to the page stays open.
   const latest = useRef({ band, shop, bench });
   latest.current = { band, shop, bench };
 
@@ -63,7 +63,7 @@ export function useFrame(
       tell({ zt: "limits", limits: settings.getState().document.limits });
       const { look } = session.getState();
       if (look !== undefined) tell({ zt: "look", css: look });
-      // A page may have been clicked before it woke; what it says next must not be wiped by nothing.
+      // A page may have been clicked before hydration; an empty selection must not overwrite that.
       if (!isEmpty(selection)) tell({ zt: "selection", selection });
       if (language !== "en") tell({ zt: "language", language });
       ready = true;
@@ -95,7 +95,7 @@ export function useFrame(
         if (!ready || now.document === before.document) return;
         tell({ zt: "patches", patches: [...now.patches] });
         const { selection, shown } = session.getState();
-        // Choices of other panels of the page stay.
+        // Choices in other panels of the page stay.
         const others = (shown?.panels ?? []).filter((one) => one.slug !== slug);
         const rows = [...now.document.rows, ...others.flatMap((one) => one.panel.rows)];
         const still = fitSelection(selection, engineFacets({ rows }, "wide"));
@@ -107,7 +107,7 @@ export function useFrame(
       }),
       session.subscribe((now, before) => {
         if (ready && now.shown && now.shown !== before.shown) tell({ zt: "page", ...now.shown });
-        // The page on which something was chosen knows it already, and may be a click further.
+        // The page where something was chosen already shows it, and may be one click ahead.
         if (now.selection !== before.selection && now.chosenBy !== frame.current?.contentWindow)
           tell({ zt: "selection", selection: now.selection });
         if (ready && now.look !== undefined && now.look !== before.look) tell({ zt: "look", css: now.look });

@@ -3,10 +3,10 @@ import type { Banded } from "../../core/settings/band.ts";
 import type { Placement } from "../../core/settings/placement.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
 
-/** Where the panel stands on the page that is on the stage: as that page has it, or by itself. */
+/** The panel's placement on the stage's page: the page's override, or its own. */
 export function usePlacement(): Pick<PanelDocument, "behaviour"> & {
   placement: Banded<Placement>;
-  /** The page has it otherwise than the panel. */
+  /** The page overrides the panel's placement. */
   byPage: boolean;
 } {
   const { slug } = useBench();

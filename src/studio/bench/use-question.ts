@@ -6,7 +6,7 @@ import { engineFacets } from "../../core/panel/panel.ts";
 import { usePages } from "../shell/shop-context.ts";
 import { usePanel, useSession } from "./bench-context.ts";
 
-/** Question of the live page to the catalogue: its conditions, the current choices and the panel's facets. */
+/** The live page's question: its conditions, the selection and the panel's facets. */
 export function useQuestion(): Question {
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);

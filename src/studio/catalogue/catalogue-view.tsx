@@ -2,7 +2,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { CatalogueFrame } from "./catalogue-frame.tsx";
 import { FieldTable } from "./field-table.tsx";
 
-/** The catalogue: its fields, how many products have a value, and their values. */
+/** The catalogue: its fields, their reach, and their values. */
 export function CatalogueView() {
   const { profiles } = useOpenShop();
   return (

@@ -6,11 +6,11 @@ const shown = 6;
 
 interface Props {
   change: ChangeSummary;
-  /** Takes a new field for one that is gone. */
+  /** Treats an added field as the continuation of a removed one. */
   goOn(renamed: ChangeSummary["renamed"][number]): void;
-  /** Takes a new value for one that is gone. */
+  /** Treats an added value as the continuation of a removed one. */
   callAsBefore(renamed: ChangeSummary["renamedValues"][number]): void;
-  /** Mended cells that are let go, by {@link HiddenList}'s names. */
+  /** Corrected cells to clear, by {@link hiddenKey}. */
   cleared: ReadonlySet<string>;
   setCleared(names: ReadonlySet<string>): void;
 }

@@ -18,7 +18,7 @@ import { type Mender, useMender } from "./use-mender.ts";
 import { ValueBars } from "./value-bars.tsx";
 import { ValueMender } from "./value-mender.tsx";
 
-/** One field seen closely: how its values lie, what is doubtful about them, and which products say nothing. */
+/** Details of a field: the distribution of its values, doubtful ones, and products without a value. */
 export function FieldDetail({ profile }: { profile: FieldProfile }) {
   const { shop, desk } = useOpenShop();
   const detail = useAsked(() => desk.detail(profile.field.key), profile.field.key);

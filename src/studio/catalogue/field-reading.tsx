@@ -9,7 +9,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { type FieldMend, useMender } from "./use-mender.ts";
 import { dateNames, decimalNames, Pick, separatorNames } from "./writing.tsx";
 
-/** How a field is called and read, changed as a correction that holds for newer files too. */
+/** A field's name and reading, changed by a correction that also applies to newer files. */
 export function FieldReading({ field, level }: { field: Field; level: string }) {
   const { mends } = useOpenShop();
   const mender = useMender(field);

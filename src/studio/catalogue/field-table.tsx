@@ -12,11 +12,11 @@ import { productsStating } from "./opened.ts";
 
 const columns = 7;
 
-/** Fields with reach, values and what they are good for; a row unfolds to all that there is to say. */
+/** Fields with reach, values and suitable displays; a row opens its details. */
 export function FieldTable({ profiles }: { profiles: readonly FieldProfile[] }) {
   const [asked] = useSearchParams();
   const [open, setOpen] = useState<string | undefined>(asked.get("field") ?? undefined);
-  // The designer looks for suggested facets first.
+  // Suggested facets come first.
   const inOrder = useMemo(() => {
     const isWorth = (profile: FieldProfile) => suggestFacet(profile).worth;
     return [...profiles.filter(isWorth), ...profiles.filter((profile) => !isWorth(profile))];

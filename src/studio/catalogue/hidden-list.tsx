@@ -3,18 +3,18 @@ import { CellText } from "./moves.tsx";
 
 type Hidden = ChangeSummary["hidden"][number];
 
-/** Names a mended cell among others. */
+/** The key of a corrected cell. */
 export const hiddenKey = ({ mend, product }: Pick<Hidden, "mend" | "product">): string => `${mend}\n${product.id}`;
 
 interface Props {
   hidden: readonly Hidden[];
-  /** How many there are, named or not. */
+  /** Their total number. */
   count: number;
   cleared: ReadonlySet<string>;
   setCleared(names: ReadonlySet<string>): void;
 }
 
-/** Cells that were set by hand and that the new file says otherwise: each mend stays, or uses the new file. */
+/** Cells that were set by hand and differ in the new file: each correction stays, or the new value is used. */
 export function HiddenList({ hidden, count, cleared, setCleared }: Props) {
   if (hidden.length === 0) return null;
   const every = hidden.every((one) => cleared.has(hiddenKey(one)));

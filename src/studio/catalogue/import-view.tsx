@@ -22,14 +22,14 @@ import { importsPath, PastImports, requestRevert } from "./past-imports.tsx";
 
 type Renamed = ChangeSummary["renamedValues"][number];
 
-/** A value that is spelt anew goes on as what it was. */
+/** A renamed value keeps its former name. */
 const asBefore = ({ field, from, to }: Renamed): NewMend => ({
   ...{ kind: "values", field: field.key, from: [identity(to)], to: [from] },
 });
 
 const none: ReadonlySet<string> = new Set();
 
-/** A newer catalogue for a shop that is there: what it changes and touches, and only then the write. */
+/** A newer catalogue for an existing shop: shows its changes and effects before writing. */
 export function ImportView() {
   const { shop: slug = "" } = useParams();
   const { shop, mends, pages, reopen } = useOpenShop();
@@ -37,11 +37,11 @@ export function ImportView() {
   const reader = useReader(shop);
   const sender = useSender(reader);
   const [change, setChange] = useState<ChangeSummary | undefined>(undefined);
-  /** Values that are taken for those that they were. */
+  /** Values treated as continuations. */
   const [taken, setTaken] = useState<readonly Renamed[]>([]);
-  /** Mended cells that are let go with the new file. */
+  /** Corrected cells to clear with the new file. */
   const [cleared, setCleared] = useState<ReadonlySet<string>>(none);
-  /** The comparison is wanted again, once the columns are read again. */
+  /** Compare again after the columns have been read again. */
   const [again, setAgain] = useState(false);
   const navigate = useNavigate();
   const { preview, busy, file } = reader;
@@ -80,7 +80,7 @@ export function ImportView() {
     setAgain(false);
     void compare([]);
   }, [again, busy, preview]);
-  /** Takes the column that has become a new field for the field that is gone. */
+  /** Makes a column continue a removed field. */
   const goOn = ({ from, to }: ChangeSummary["renamed"][number]) => {
     if (!preview) return;
     const columns = preview.reading.flatMap(({ as }, at) => (as === "skip" ? [] : [at]));
@@ -94,7 +94,7 @@ export function ImportView() {
     setTaken(all);
     void compare(all);
   };
-  /** The corrections made along with the new file, as one step. */
+  /** The corrections made together with the new file, as one step. */
   const mendAlong = (hidden: ChangeSummary["hidden"]) => {
     const edits = taken.map((one) => addMend(asBefore(one), one.field.name));
     const cells = hidden.filter((one) => cleared.has(hiddenKey(one)));
@@ -182,7 +182,7 @@ export function ImportView() {
   );
 }
 
-/** Said of the very file that the shop has. */
+/** Shown if the file is the one the shop already has. */
 function SameFile({ read }: { read(): void }) {
   return (
     <p className="mx-auto flex w-full max-w-2xl items-center gap-4 px-6" role="status">

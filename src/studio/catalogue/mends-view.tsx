@@ -5,7 +5,7 @@ import { mendWords } from "../../core/catalogue/mend/mend-words.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { CatalogueFrame } from "./catalogue-frame.tsx";
 
-/** Everything that is corrected over the imported catalogue, each to be taken back by itself. */
+/** All corrections of the imported catalogue, each removable. */
 export function MendsView() {
   const { mends: store, mended, fieldOf } = useOpenShop();
   const mends = useStore(store, (state) => state.document.mends);

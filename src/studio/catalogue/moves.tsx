@@ -1,6 +1,6 @@
 import type { ValueMove } from "../../core/catalogue/compare.ts";
 
-/** Old and new values; with the number of products where it is known. */
+/** Old and new values, with the number of products if known. */
 export function Moves({ moves, more }: { moves: readonly (ValueMove & { products?: number })[]; more: number }) {
   return (
     <>

@@ -9,13 +9,13 @@ interface Props {
   histogram: Histogram;
   format(value: number): string;
   label: string;
-  /** The unit of the counts. Default: products. */
+  /** Unit of the counts. Default: products. */
   what?: string;
   /** Class of its height. */
   height?: string;
 }
 
-/** A histogram with round bins; products count once a bin. */
+/** A histogram with round bins; a product counts once per bin. */
 export function NumberChart({
   histogram: { edges, counts },
   format,

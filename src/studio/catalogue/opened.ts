@@ -5,7 +5,7 @@ import type { OpenedNumber } from "../numbers/opened-number.ts";
 
 const whole = { within: [], text: "" };
 
-/** The products that have one value of a field, to be opened. */
+/** The products with a value of a field, as a number that opens. */
 export const productsWith = ({ key, name, kind }: Field, label: string, told: number): OpenedNumber => ({
   title: `${name}: ${label}`,
   says: `Products of the whole shop whose ${name} is ${label}, in one variant at least.${isNested({ kind }) ? " Its subcategories count too." : ""}`,
@@ -21,7 +21,7 @@ export const productsWith = ({ key, name, kind }: Field, label: string, told: nu
   },
 });
 
-/** The products that have any value of a field, to be opened. */
+/** The products with any value of a field, as a number that opens. */
 export const productsStating = ({ key, name }: Field, told: number, outOf: number): OpenedNumber => ({
   title: `Reach of ${name}`,
   says: `Products of the whole shop that have a value for ${name}, in one variant at least. A facet over it can find no more than these, of ${outOf.toLocaleString("en")}.`,
@@ -29,7 +29,7 @@ export const productsStating = ({ key, name }: Field, told: number, outOf: numbe
   behind: { products: [{ within: [], field: key, states: true }] },
 });
 
-/** The products that have no value of a field, to be opened. */
+/** The products without a value of a field, as a number that opens. */
 export const productsWithout = ({ key, name }: Field, told: number): OpenedNumber => ({
   title: `No ${name}`,
   says: `Products of the whole shop that have no value for ${name}. They disappear as soon as a shopper uses a facet over it.`,

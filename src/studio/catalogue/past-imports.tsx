@@ -5,7 +5,7 @@ import { tried } from "../shell/tried.ts";
 
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
-/** Puts back what a file took the place of, and opens the shop anew: its corrections and swatches are others then. */
+/** Reverts an import and reloads the shop, since its corrections and swatches change too. */
 export const requestRevert = (shop: string, id: number): Promise<boolean> =>
   tried(
     () => sendJson("POST", `${shopPath(shop)}/imports/${id}/take-back`, {}),
@@ -14,7 +14,7 @@ export const requestRevert = (shop: string, id: number): Promise<boolean> =>
 
 export const importsPath = (shop: string): string => `${shopPath(shop)}/imports`;
 
-/** Files that were brought in the last 30 days, each to be taken back. */
+/** Imports of the last 30 days, each revertible. */
 export function PastImports({ shop }: { shop: string }) {
   const { data: imports } = useSWR<PastImport[], ApiError>(importsPath(shop), request<PastImport[]>);
   if (!imports || imports.length === 0) return null;

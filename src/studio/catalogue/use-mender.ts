@@ -6,10 +6,10 @@ import { mendWords } from "../../core/catalogue/mend/mend-words.ts";
 import { splitCell } from "../../core/catalogue/values.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
-/** How a field is called and read, as far as that is otherwise than the file has it. */
+/** A field's name and reading, where they differ from the file. */
 export type FieldMend = Omit<MendOf<"field">, "id" | "kind" | "field">;
 
-/** The ways to put a field's values right, each one step that can be undone. */
+/** Corrections of a field's values, each one step that can be undone. */
 export function useMender({ key, name }: Field) {
   const { mends } = useOpenShop();
   const add = (mend: NewMend) => mends.getState().apply(addMend(mend, name));
@@ -17,7 +17,7 @@ export function useMender({ key, name }: Field) {
     add({ kind: "values", field: key, from: from.map(identity), to });
   return {
     merge: (from: readonly string[], into: string) => values(from, [into]),
-    /** An empty text changes nothing; a `|` in it splits. */
+    /** An empty text changes nothing; `|` splits. */
     rename(from: string, text: string) {
       const to = splitCell(text, false);
       if (to.length > 0) values([from], to);
@@ -27,7 +27,7 @@ export function useMender({ key, name }: Field) {
     setCell: (product: string, variant: string, to: string[]) =>
       add({ kind: "cell", field: key, product, variant, to }),
     setProducts: (products: string[], to: string[]) => add({ kind: "set", field: key, products, to }),
-    /** Says how the field is called and read; nothing is as in the file. */
+    /** Sets the field's name and reading; an empty description restores the file's. */
     describe(described: FieldMend) {
       const store = mends.getState();
       const known = store.document.mends.find((mend) => mend.kind === "field" && mend.field === key);

@@ -5,7 +5,7 @@ import { productsWith } from "./opened.ts";
 
 const shown = 12;
 
-/** The most frequent values as bars, with the rarest named below. */
+/** The most frequent values as bars, with the rarest listed below. */
 export function ValueBars({ field, values }: { field: Field; values: readonly ValueCount[] }) {
   const most = values[0]?.products ?? 1;
   const rare = values.slice(shown).slice(-3);

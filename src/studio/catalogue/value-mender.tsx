@@ -7,12 +7,12 @@ import type { Mender } from "./use-mender.ts";
 
 const shown = 100;
 
-/** A field's values, each to be renamed or split where it stands, and several to be merged. */
+/** A field's values, to rename or split in place, or merge. */
 export function ValueMender({ values, mender }: { values: FieldDetail["values"]; mender: Mender }) {
   const [asked, setAsked] = useState("");
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const fitting = values.filter(({ label }) => matchesWords(label, words(asked)));
-  // A value that a correction took away is no longer there to be merged.
+  // A value removed by a correction can no longer be merged.
   const merging = values.filter(({ label }) => chosen.includes(label));
   const flip = (label: string) =>
     setChosen(chosen.includes(label) ? chosen.filter((one) => one !== label) : [...chosen, label]);

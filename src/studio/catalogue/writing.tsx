@@ -1,7 +1,7 @@
 import type { LevelMark } from "../../core/catalogue/levels.ts";
 import type { DateOrder, DecimalMark, Separator } from "../../core/catalogue/reading-schema.ts";
 
-/** How cells are written, each way by an example or in words. */
+/** Notations of cells, each with an example or in words. */
 export const separatorNames: Record<Separator, string> = {
   "|": "separated by |",
   ";": "separated by ;",
@@ -25,14 +25,14 @@ export const dateNames: Record<DateOrder, string> = { ymd: "2026-03-31", dmy: "3
 interface Props {
   label: string;
   value: string;
-  /** Value that stands for what is usual. Default: the empty one */
+  /** Value for the default. Default: the empty one */
   none?: string;
   usual: string;
   names: Readonly<Record<string, string>>;
   set(value: string): void;
 }
 
-/** A small choice among ways of reading, with what is usual first. */
+/** A select for a notation, with the default first. */
 export function Pick({ label, value, none = "", usual, names, set }: Props) {
   return (
     <label className="flex items-center gap-2">

@@ -2,17 +2,17 @@ import { type EditorState, Plugin, PluginKey } from "@tiptap/pm/state";
 import { Decoration, DecorationSet } from "@tiptap/pm/view";
 import { Extension } from "@tiptap/react";
 
-/** Something that stands between the blocks of a text without being a part of it, such as a panel in an article. */
+/** Something between the blocks of a text that isn't part of it, such as a panel in an article. */
 export interface Between {
   id: string;
   name: string;
-  /** After how many blocks of the text. */
+  /** Number of blocks before it. */
   after: number;
 }
 
 const key = new PluginKey<DecorationSet>("between-blocks");
 
-/** The place in a text behind so many of its blocks. */
+/** The position in a text after a number of blocks. */
 function placeAfter({ doc }: EditorState, blocks: number): number {
   let place = 0;
   for (let at = 0; at < Math.min(blocks, doc.childCount); at++) place += doc.child(at).nodeSize;
@@ -38,7 +38,7 @@ function drawn(state: EditorState, items: readonly Between[]): DecorationSet {
   );
 }
 
-/** Shows things between the blocks of a text, which keep their neighbours while it is written. */
+/** Shows items between the blocks of a text, which keep their neighbours during editing. */
 export const betweenBlocks = (items: readonly Between[]) =>
   Extension.create({
     name: "betweenBlocks",
@@ -57,10 +57,10 @@ export const betweenBlocks = (items: readonly Between[]) =>
     ],
   });
 
-/** Puts other things between the blocks. */
+/** Replaces the items between the blocks. */
 export const setBetween = (state: EditorState, items: readonly Between[]) => state.tr.setMeta(key, items);
 
-/** By id, after how many blocks each thing is now. */
+/** By id, the present number of blocks before each item. */
 export function placesNow(state: EditorState): Map<string, number> {
   const found = key.getState(state)?.find() ?? [];
   return new Map(

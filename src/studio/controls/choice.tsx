@@ -3,7 +3,7 @@ import { useId } from "react";
 export interface ChoiceOption<T extends string> {
   value: T;
   label: string;
-  /** The result of choosing it, in products. */
+  /** The resulting number of products. */
   number?: number;
   /** Why it cannot be chosen. */
   off?: string | undefined;
@@ -16,7 +16,7 @@ interface Props<T extends string> {
   set(value: T): void;
 }
 
-/** One of a few, side by side. The browser's own radio buttons bring the keyboard's ways. */
+/** A few choices side by side, as native radio buttons with their keyboard behaviour. */
 export function Choice<T extends string>({ label, value, options, set }: Props<T>) {
   const name = useId();
   const reasons = [...new Set(options.flatMap(({ off }) => off ?? []))];

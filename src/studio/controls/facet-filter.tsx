@@ -10,24 +10,24 @@ import { useOpenShop } from "../shell/shop-context.ts";
 
 const shown = 12;
 
-/** A field as a facet of the table. */
+/** A field as a facet for filtering a table. */
 export const tableFacet = ({ field }: FieldProfile): Facet => ({
   field: field.key,
   mode: isNumeric(field) ? "range" : isNested(field) ? "tree" : "any",
 });
 
 interface Props {
-  /** Keys of the fields that are unfolded. */
+  /** Keys of the expanded fields. */
   open: readonly string[];
   setOpen(open: string[]): void;
   answer: Answer | undefined;
   selection: Selection;
   select(selection: Selection): void;
-  /** A field that cannot be chosen by here. */
+  /** A field to leave out. */
   without?: FieldRole;
 }
 
-/** Every field that can be chosen by, folded; unfolded it shows its values with live counts. */
+/** Every facetable field, collapsed; expanded it shows its values with live counts. */
 export function FacetFilter({ open, setOpen, answer, selection, select, without }: Props) {
   const { profiles } = useOpenShop();
   return (

@@ -1,5 +1,5 @@
 interface Props {
-  /** For assistive technology, and in the empty field where there is no `hint`. */
+  /** For assistive technology, and as placeholder without a `hint`. */
   label: string;
   hint?: string;
   value: string;
@@ -10,7 +10,7 @@ interface Props {
   className: string;
 }
 
-/** A field for words by which something is found, while they are typed. */
+/** A search field that filters while typing. */
 export function FindField({ label, hint = label, value, set, enter, className }: Props) {
   return (
     <input

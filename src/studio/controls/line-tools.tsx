@@ -4,14 +4,14 @@ import type { ReactNode } from "react";
 interface Props {
   /** The name of the line. */
   name: string;
-  /** Its place, and how many there are. */
+  /** Its index, and the number of lines. */
   at: number;
   of: number;
   move(to: number): void;
   remove(): void;
 }
 
-/** Up, down and away, at the end of a line of a short list. */
+/** Buttons to move up, down and remove a line of a short list. */
 export const LineTools = ({ name, at, of, move, remove }: Props) => (
   <>
     <IconButton label={`Move ${name} up`} off={at === 0} run={() => move(at - 1)}>
@@ -26,7 +26,7 @@ export const LineTools = ({ name, at, of, move, remove }: Props) => (
   </>
 );
 
-/** A small button with a picture. */
+/** A small icon button. */
 export const IconButton = ({
   label,
   off = false,
@@ -50,7 +50,7 @@ export const IconButton = ({
   </button>
 );
 
-/** Takes what a form is about away. */
+/** A link that removes the subject of a form. */
 export const RemoveLink = ({ words, run }: { words: string; run(): void }) => (
   <button type="button" className="link justify-self-start text-[13px]" onClick={run}>
     {words}

@@ -10,7 +10,7 @@ interface Props {
   set(value: string): void;
 }
 
-/** A picture of the shop's own, uploaded as all pictures are; or none. */
+/** A picture of the shop, uploaded like all pictures; or none. */
 export const PicturePick = ({ label, caption, value, set }: Props) => (
   <span className="flex flex-wrap items-center gap-1">
     {caption ? <span className="text-[13px] text-quiet">{caption}</span> : null}

@@ -14,18 +14,18 @@ interface Props {
   label: string;
   html: string;
   save(html: string): void;
-  /** The items between the blocks of the text, further items that can be inserted, and the callbacks. */
+  /** Items between the blocks of the text, items that can be inserted, and callbacks. */
   between?: {
     items: readonly Between[];
-    /** By id, the names of what can be put where the cursor is. */
+    /** By id, the names of items that can be inserted at the cursor. */
     more: readonly Pick<Between, "id" | "name">[];
     put(id: string, after: number): void;
-    /** After the text around them has changed. */
+    /** Called after the surrounding text has changed. */
     moved(places: ReadonlyMap<string, number>): void;
   };
 }
 
-/** A small editor for a few words: emphasis, lists and links. What is saved is cleaned of all else. */
+/** A small editor for a few words: emphasis, lists and links. Everything else is removed when saving. */
 export default function RichText({ label, html, save, between }: Props) {
   const { type, leave } = useTypedText(html, save, { canSave: () => true });
   const editor = useEditor({

@@ -6,7 +6,7 @@ import { PicturePick } from "./picture-pick.tsx";
 import { TextControl } from "./text-control.tsx";
 import { Translations } from "./translations.tsx";
 
-/** Value of a setting of a facet or a panel, or words by language. */
+/** Value of a setting, or words by language. */
 export type SetValue = SettingValue | Readonly<Record<string, string>>;
 
 interface Props {
@@ -21,7 +21,7 @@ interface Props {
 
 const input = "input input-xs w-full min-w-0 tabular-nums";
 
-/** The control of one setting, by its kind. A choice that stands alone is drawn as {@link Choice} instead. */
+/** The control of a setting, by its kind. A standalone choice uses {@link Choice} instead. */
 export function SettingControl({ name, definition, value, set, small = false }: Props) {
   switch (definition.kind) {
     case "choice":
@@ -95,7 +95,7 @@ const isWords = (value: SetValue): value is Readonly<Record<string, string>> =>
 const partsOf = (text: string): string[] => text.split(/[\s;]+/).filter(Boolean);
 const numberIn = (part: string): number => Number(part.replace(",", "."));
 
-/** Why a text is no list of numbers; undefined if it is one. */
+/** Why a text isn't a list of numbers; undefined if it is. */
 function faultInNumbers(text: string, most: number): string | undefined {
   const parts = partsOf(text);
   const odd = parts.find((part) => !Number.isFinite(numberIn(part)));
@@ -108,7 +108,7 @@ interface NumberProps extends Pick<Props, "name" | "set" | "small"> {
   value: number | null;
 }
 
-/** A number that is taken when it is whole: with Enter, an arrow, or leaving. An empty field is the default. */
+/** A whole number, saved on Enter, arrow keys or blur. An empty field means the default. */
 function NumberControl({
   name,
   definition: { min, max, step, unit, none, unset, fallback },
@@ -121,7 +121,7 @@ function NumberControl({
   const [fault, setFault] = useState<string | undefined>(undefined);
   useEffect(() => setText(shown), [shown]);
   const save = (now: string, unread = false) => {
-    // The field says nothing of what it can't read; that stays there to be corrected.
+    // A field does not expose invalid text; it stays there for correction.
     setFault(unread ? "Enter a number." : undefined);
     if (unread) return;
     const number = Number(now.replace(",", "."));
@@ -143,7 +143,7 @@ function NumberControl({
         placeholder={none ?? unset ?? "auto"}
         onChange={(event) => {
           setText(event.target.value);
-          // The field's own arrows and the arrow keys take hold at once; typing does when it is done.
+          // Arrow buttons and keys save at once; typing saves when it is finished.
           if (!(event.nativeEvent instanceof InputEvent) || !event.nativeEvent.inputType) save(event.target.value);
         }}
         onBlur={(event) => save(event.target.value, event.target.validity.badInput)}

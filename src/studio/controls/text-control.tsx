@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Fault } from "../shell/alert.tsx";
 import { useTypedText } from "../shell/typing.ts";
 
-/** A text that is taken with Enter or leaving. */
+/** A text saved on Enter or blur. */
 export function TextControl({
   name,
   value,
@@ -14,10 +14,10 @@ export function TextControl({
   name: string;
   value: string;
   longest: number;
-  /** Whether it is saved while it is typed; it is by default. */
+  /** Whether it is also saved during pauses in typing; default: yes. */
   whilePaused?: boolean;
   set(text: string): void;
-  /** Why a text can't be taken; it stays in the field then. Default: any can */
+  /** Why a text is rejected; it stays in the field then. Default: none is */
   faultIn?: (text: string) => string | undefined;
 }) {
   const [fault, setFault] = useState<string | undefined>(undefined);

@@ -2,15 +2,15 @@ import { useShopSettings } from "../shell/shop-context.ts";
 import { TextControl } from "./text-control.tsx";
 
 interface Props {
-  /** The translated text, like “Name of the collection”. */
+  /** The translated thing, like “Name of the collection”. */
   of: string;
   others: Readonly<Record<string, string>> | undefined;
   set(others: Record<string, string> | undefined, language: string): void;
-  /** Letters of one at most. Default: 500 */
+  /** Maximum length of one. Default: 500 */
   longest?: number;
 }
 
-/** A text in the shop's other languages; nothing where it has none. */
+/** A text in the shop's other languages; nothing if it has none. */
 export function Translations({ of, others = {}, set, longest = 500 }: Props) {
   const languages = useShopSettings((settings) => settings.languages);
   return languages.map((language) => (

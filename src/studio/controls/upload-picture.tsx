@@ -6,13 +6,13 @@ import { useUpload } from "../swatches/use-upload.ts";
 interface Props {
   /** The purpose of the picture, in the button's name. */
   label: string;
-  /** The longest side that is kept of a photograph, in px. Default: 256 */
+  /** Maximum side of a photograph, in px; larger ones are reduced. Default: 256 */
   side?: number;
-  /** Takes the address that the picture has from then on. */
+  /** Receives the picture's address. */
   set(address: string): void;
 }
 
-/** Uploads a picture from the computer, wherever an address of one is wanted. */
+/** Uploads a picture from the computer. */
 export function UploadPicture({ label, side, set }: Props) {
   const upload = useUpload(useSwatchWorker(), side);
   const input = useRef<HTMLInputElement>(null);

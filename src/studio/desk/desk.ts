@@ -35,36 +35,36 @@ import {
 } from "../../core/recount/recount.ts";
 import { isSafePicture } from "../../core/sanitize/safe-address.ts";
 
-/** The data of a catalogue before any question. */
+/** Data about a catalogue before any question. */
 export interface Overview {
   products: number;
   variants: number;
   profiles: readonly FieldProfile[];
-  /** By mend id, the products that it changes. */
+  /** By correction id, the number of products it changes. */
   mended: Record<string, number>;
 }
 
-/** One variant as a table shows it. */
+/** One variant for a table. */
 export interface VariantRow {
   product: string;
-  /** The variant in the words of a correction. */
+  /** The variant's name in corrections. */
   variant: string;
-  /** Values of the asked fields, in their order. */
+  /** Values of the requested fields, in order. */
   cells: string[][];
 }
 
-/** Orders of variants that are kept, by their query. */
+/** Number of cached orders of variants, by query. */
 const keptOrders = 4;
 
-/** A shop's catalogue in a worker: mended, indexed and asked there, so that the page never waits for it. */
+/** A shop's catalogue in a worker: corrected, indexed and queried there, so that the page never waits for it. */
 export class Desk {
-  /** The catalogue as it was imported, and the facts of the mended one. */
+  /** The imported catalogue, and the facts of the corrected one. */
   #open: { source: Catalogue; facts: LocalFacts } | undefined;
   #collections: PagesDocument["collections"] = [];
   #figures: { state: string; pages: Map<string, PageFigures> } = { state: "", pages: new Map() };
   #orders = new LRUCache<string, Uint32Array>({ max: keptOrders });
 
-  /** Opens a catalogue in binary form, in the place of one that was open. @throws BinaryError */
+  /** Opens a catalogue in binary form, replacing an open one. @throws BinaryError */
   open(bytes: Uint8Array, mends: readonly Mend[], collections: PagesDocument["collections"]): Overview {
     return this.#mend(decodeCatalogue(bytes), mends, collections);
   }
@@ -80,8 +80,8 @@ export class Desk {
   }
 
   /**
-   * Does these corrections over the imported catalogue, in the place of those done before, with the shop's collections
-   * as they are.
+   * Applies these corrections to the imported catalogue, replacing the previous ones, with the shop's present
+   * collections.
    */
   mend(mends: readonly Mend[], collections = this.#collections): Overview {
     return this.#mend(this.#opened.source, mends, collections);
@@ -112,7 +112,7 @@ export class Desk {
     };
   }
 
-  /** All that there is to say about one field; undefined if there is none with this key. */
+  /** Everything about one field; undefined if there is none with this key. */
   detail(key: string): FieldDetail | undefined {
     return this.#facts.detail(key);
   }
@@ -125,7 +125,7 @@ export class Desk {
     return findFindings(this.#facts, panel, selection, known);
   }
 
-  /** For each facet of a panel from another shop, the field here that is most like its own. */
+  /** For each facet of a panel from another shop, the most similar field here. */
   matchFacets(panel: PanelDocument): CarryMatch[] {
     return matchFacets(
       panel,
@@ -133,7 +133,7 @@ export class Desk {
     );
   }
 
-  /** A panel from another shop over this shop's fields. */
+  /** A panel from another shop adapted to this shop's fields. */
   carryPanel(panel: PanelDocument, to: ReadonlyMap<string, string>): ReturnType<typeof importPanel> {
     return importPanel(panel, to, (field) => {
       const profile = this.#facts.profile(field);
@@ -151,14 +151,14 @@ export class Desk {
     return shownPage(address, pages, this.#facts.pageFacts(), first);
   }
 
-  /** Where a panel takes its choices to. */
+  /** The page that receives a panel's choices. */
   target(panel: Pick<PanelDocument, "behaviour">, pages: PagesDocument): ReturnType<typeof targetOf> {
     return targetOf(panel, pages, this.#facts.pageFacts());
   }
 
   /**
-   * Pages in numbers, each computed once for as long as its parts says the same.
-   * @param panels every panel of the shop by slug, the first first
+   * Figures of pages, cached while their inputs are unchanged.
+   * @param panels every panel of the shop by slug, in order
    */
   async figures(
     addresses: readonly string[],
@@ -181,7 +181,7 @@ export class Desk {
     return pageList(pages, this.#facts.pageFacts());
   }
 
-  /** The products behind a number: of several ways that it may be counted, by the one that finds fewest. */
+  /** The products behind a number: of several ways to count it, the one that finds the fewest. */
   recountProducts(ways: readonly CountedProducts[]): RecountedProduct[] {
     const { catalogue } = this.#facts.index;
     return ways
@@ -189,7 +189,7 @@ export class Desk {
       .reduce((fewest, one) => (one.length < fewest.length ? one : fewest));
   }
 
-  /** Describes how a facet's figures on a page are counted again: its reach, and the options left out there. */
+  /** How to recount a facet's figures on a page: its reach, and its missing options. */
   async countedOnPage(
     address: string,
     pages: PagesDocument,
@@ -213,14 +213,14 @@ export class Desk {
     return this.#facts.engine.answer(question, (name) => has.has(name));
   }
 
-  /** How many variants a query finds, and how many products they are of. */
+  /** Number of variants found by a query, and of their products. */
   count(query: VariantQuery): { variants: number; products: number } {
     const variants = this.#variants(query);
     const { productOf } = this.#facts.index;
     return { variants: variants.length, products: new Set(variants.map((variant) => productOf[variant] ?? 0)).size };
   }
 
-  /** A stretch of the variants that a query finds. */
+  /** A section of the variants found by a query. */
   rows(query: VariantQuery, from: number, size: number, keys: readonly string[]): VariantRow[] {
     const { catalogue, productOf } = this.#facts.index;
     return Array.from(this.#variants(query).subarray(from, from + size), (variant) => {
@@ -233,7 +233,7 @@ export class Desk {
     });
   }
 
-  /** Ids of the products that a query finds. */
+  /** Ids of the products found by a query. */
   products(query: VariantQuery): string[] {
     const { catalogue, productOf } = this.#facts.index;
     const products = new Set(Array.from(this.#variants(query), (variant) => productOf[variant] ?? 0));
@@ -247,7 +247,7 @@ export class Desk {
     return order;
   }
 
-  /** Pictures of the products that state a field, with the identities of the values that each states; at most so many. */
+  /** Pictures of products that state a field, with the identities of their values. @param most maximum number */
   pictures(key: string, most: number): { address: string; values: string[] }[] {
     const { catalogue } = this.#facts.index;
     const image = catalogue.fields.find(({ role }) => role === "image");

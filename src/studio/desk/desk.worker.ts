@@ -5,7 +5,7 @@ import { Desk, type Overview } from "./desk.ts";
 
 /** A desk that fetches its catalogue. */
 class FetchingDesk extends Desk {
-  /** Fetches a catalogue and opens it. @throws Error with what went wrong */
+  /** Fetches and opens a catalogue. @throws Error with the reason */
   async fetch(address: string, mends: readonly Mend[], collections: PagesDocument["collections"]): Promise<Overview> {
     const response = await fetch(address);
     if (!response.ok)

@@ -3,7 +3,7 @@ import type { DeskService } from "./desk.worker.ts";
 
 export type RemoteDesk = Remote<DeskService>;
 
-/** A worker for one shop's catalogue. End it with `close`. */
+/** Starts a worker for one shop's catalogue. End it with `close`. */
 export function startDesk(): { desk: RemoteDesk; close(): void } {
   const worker = new Worker(new URL("./desk.worker.ts", import.meta.url), { type: "module" });
   return { desk: wrap<DeskService>(worker), close: () => worker.terminate() };

@@ -28,7 +28,7 @@ export function DifferenceList({ editions, from, to, choose, differences, findin
   }, [differences]);
   const { shop } = useOpenShop();
   const pages = useAllPages();
-  /** Where a finding is: in a panel, on a page, or both. */
+  /** The place of a finding: in a panel, on a page, or both. */
   const placeOf = (panel?: string, page?: string): string => {
     const name = shop.panels.find(({ slug }) => slug === panel)?.name ?? panel;
     const shown = pages.find(({ address }) => address === page);

@@ -19,7 +19,7 @@ interface Props {
 
 const icon = "grid size-7 place-items-center rounded-md text-quiet hover:bg-sand hover:text-base-content";
 
-/** Every edition, the newest first: looked at, compared with the draft, or brought back into it. */
+/** Every edition, newest first: to view, compare with the draft, or restore. */
 export function EditionList({ shop, editions, from, to, compare, broughtBack }: Props) {
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const bringBack = async (n: number) => {

@@ -15,7 +15,7 @@ import { type EditionState, stateName, useHandoff } from "./use-editions.ts";
 
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 
-/** The way onto a real site: how panels stand there, the files, and what a site's pages take. */
+/** The handoff view: the site's settings, the files, and the code for the site's pages. */
 export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) {
   const { shop, settings } = useOpenShop();
   const [of, choose] = useState<EditionState>(editions[0]?.n ?? "draft");
@@ -81,7 +81,7 @@ function Sizes({ report: { panels, pages, displays, sizes } }: Pick<HandoffPrevi
   );
 }
 
-/** How panels stand on the site. */
+/** The settings of the site. */
 function SiteSettings({ site }: { site: Site }) {
   const { settings, profiles } = useOpenShop();
   const set = (changes: Partial<Site>) => settings.getState().apply(setSite(changes));
@@ -132,13 +132,13 @@ function SiteSettings({ site }: { site: Site }) {
   );
 }
 
-/** Names with one of them changed; what is called by its own key is left out. */
+/** Names with one changed; names equal to their key are left out. */
 function named(names: Site["names"], key: string, name: string): Site["names"] {
   const { [key]: _before, ...rest } = names;
   return name === "" || name === key ? rest : { ...rest, [key]: name };
 }
 
-/** The code for the pages of a site, in three ways, ready to be copied. */
+/** The code for a site's pages, in three ways, to copy. */
 function Ways({ preview: { head, pieces }, site }: { preview: HandoffPreview; site: Site }) {
   const panels = pieces.filter((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html"));
   const [piece, choose] = useState<string | undefined>(undefined);

@@ -6,14 +6,14 @@ import { Fault } from "../shell/alert.tsx";
 
 interface Props {
   shop: string;
-  /** Number that the next edition has. */
+  /** Number of the next edition. */
   next: number;
-  /** Differences since the last; undefined if there is none, or they are not counted yet. */
+  /** Number of differences since the last edition; undefined if there is none, or they are not counted yet. */
   changes: number | undefined;
   published(): void;
 }
 
-/** Publishing what is worked on, with a note for the team. */
+/** Publishes the draft, with a note for the team. */
 export function PublishCard({ shop, next, changes, published }: Props) {
   const [note, setNote] = useState("");
   const [busy, setBusy] = useState(false);

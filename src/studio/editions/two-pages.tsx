@@ -6,10 +6,10 @@ import { type EditionState, editionBase, stateName } from "./use-editions.ts";
 const widths = { wide: 1280, slim: 390 } as const;
 type Width = keyof typeof widths;
 
-/** How often the two pages are looked at for what was chosen, in ms. */
+/** Interval of checking the two pages for new choices, in ms. */
 const beat = 300;
 
-/** The same page before and after, live; what is chosen on one is chosen on the other. */
+/** The same page before and after, live; a choice on one is made on the other too. */
 export function TwoPages({ shop, from, to }: { shop: string; from: EditionState; to: EditionState }) {
   const [width, setWidth] = useState<Width>("wide");
   const [address, setAddress] = useState("/");
@@ -20,7 +20,7 @@ export function TwoPages({ shop, from, to }: { shop: string; from: EditionState;
   const [first, second] = bases;
   useEffect(() => {
     let shown = address;
-    // A page that is on its way still says where it was: only what it has left itself is a change.
+    // A page that is still loading reports its previous place: only changes it made itself count.
     const seen = new Map<string, string>();
     const timer = setInterval(() => {
       const frames = [
@@ -85,13 +85,13 @@ export function TwoPages({ shop, from, to }: { shop: string; from: EditionState;
   );
 }
 
-/** Where a page is within its state: its address and what is chosen. Undefined while it is elsewhere. */
+/** A page's place within its state: its address and selection. Undefined while it is elsewhere. */
 function placeIn(frame: HTMLIFrameElement | null, base: string): string | undefined {
   const at = frame?.contentWindow?.location;
   return at?.pathname.startsWith(base) ? at.pathname.slice(base.length) + at.search : undefined;
 }
 
-/** A page at its own width, made as small as there is room for. */
+/** A page at its own width, scaled down to fit. */
 function Framed({
   frame,
   title,

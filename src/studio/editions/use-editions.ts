@@ -6,12 +6,12 @@ import type { Checked } from "../../core/report/check-shop.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
 
-/** A state of the shop: what is worked on, or an edition by its number. */
+/** A state of the shop: the draft, or an edition by its number. */
 export type EditionState = number | "draft";
 
 export const stateName = (state: EditionState): string => (state === "draft" ? "Draft" : `Edition ${state}`);
 
-/** A shop's editions, the newest first. */
+/** A shop's editions, newest first. */
 export const useEditions = (shop: string) =>
   useSWR<EditionSummary[], ApiError>(`${shopPath(shop)}/editions`, request<EditionSummary[]>, {
     revalidateOnMount: true,
@@ -34,8 +34,8 @@ export const useNewFindings = (shop: string, from: EditionState | undefined, to:
   );
 
 /**
- * The files that a site takes, of a state of the shop; made anew whenever how panels stand there changes.
- * @param site undefined while that is still being saved
+ * The handoff of a state of the shop; made again when the site's settings change.
+ * @param site undefined while it is being saved
  */
 export const useHandoff = (shop: string, of: EditionState, site: Site | undefined) =>
   useSWR<HandoffPreview, ApiError>(
@@ -44,6 +44,6 @@ export const useHandoff = (shop: string, of: EditionState, site: Site | undefine
     { revalidateOnFocus: false, shouldRetryOnError: false },
   );
 
-/** The beginning of every address of a state's pages. */
+/** Prefix of the addresses of a state's pages. */
 export const editionBase = (shop: string, state: EditionState): string =>
   state === "draft" ? `/draft/${encodeURIComponent(shop)}` : `/edition/${encodeURIComponent(shop)}/${state}`;

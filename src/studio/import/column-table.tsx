@@ -14,10 +14,10 @@ interface Props {
   read(reading: Reading): void;
 }
 
-/** The file's columns: what each is taken for, how its cells are written, what it holds, and how many products have a value. */
+/** The file's columns: role, notation, values and reach of each. */
 export function ColumnTable({ preview, busy, read }: Props) {
   const { columns, reading, profiles, fault } = preview;
-  // Fields stand in the order of the columns that are taken.
+  // Fields are in the order of the columns in use.
   const taken = columns.flatMap((_, at) => (reading[at]?.as === "skip" ? [] : [at]));
   const nameOf = (key: string) => profiles.find(({ field }) => field.key === key)?.field.name ?? key;
   const change = (at: number, next: ColumnMapping) =>
@@ -115,13 +115,13 @@ export function ColumnTable({ preview, busy, read }: Props) {
 
 const goesOn = (field: string): string => `field ${field}`;
 
-/** A choice of what a column is taken for. */
+/** Parses a selected column role. */
 function takenAs(value: string): ColumnMapping {
   const field = /^field (.+)$/s.exec(value)?.[1];
   return field === undefined ? { as: value as ColumnMapping["as"] } : { as: "attribute", field };
 }
 
-/** The shop's fields that a column may go on as: those that no column is yet, and what this one is. */
+/** The existing fields that a column may continue: those without a column, and its own. */
 function GoesOn({
   column,
   missing,
@@ -157,7 +157,7 @@ interface WritingProps {
   set(column: ColumnMapping): void;
 }
 
-/** How a column's cells are written: what the values are, how several are parted, and the marks of numbers and days. */
+/** A column's notation: the kind of its values, their separator, and the format of numbers and days. */
 function Writing({ name, column, kind, set }: WritingProps) {
   const number = mustBeNumber.has(column.as as "price");
   if (!number && isWholeText(column.as as "title"))
@@ -221,7 +221,7 @@ interface MarksProps<T extends string> {
   set(value: T): void;
 }
 
-/** A small choice among the ways in which something is written. */
+/** A select for a notation. */
 const Marks = <T extends string>({ label, value, names, set }: MarksProps<T>) => (
   <select className={small} aria-label={label} value={value} onChange={(event) => set(event.target.value as T)}>
     {Object.entries<string>(names).map(([mark, words]) => (

@@ -2,7 +2,7 @@ import { FileUp } from "lucide-react";
 import { useState } from "react";
 import type { Reader } from "./use-reader.ts";
 
-/** Takes a catalogue file, chosen or dropped, and shows how far its reading is. */
+/** Accepts a catalogue file, chosen or dropped, and shows the progress of reading it. */
 export function DropZone({ reader: { file, busy, stop }, take }: { reader: Reader; take(file: File): void }) {
   const [over, setOver] = useState(false);
   const chosen = (files: FileList | null) => {
@@ -48,7 +48,7 @@ export function DropZone({ reader: { file, busy, stop }, take }: { reader: Reade
   );
 }
 
-/** How far a piece of work is, with a button that stops it. */
+/** Progress of a task, with a button that stops it. */
 export function Progress({
   words,
   share,

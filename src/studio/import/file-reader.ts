@@ -17,38 +17,38 @@ import type { Ranked } from "../../core/panel/suggest/rank.ts";
 import { type FieldProfile, profileField } from "../../core/profile/profile.ts";
 import { type ChangeSummary, changeSummary, type ShopAsIs } from "../../core/reconcile/change-summary.ts";
 
-/** One column of the file, before it means anything. */
+/** One column of the file, before it has a role. */
 export interface PreviewColumn {
   heading: string;
   samples: string[];
 }
 
-/** The result of a file with a reading of its columns. */
+/** The result of reading a file with a reading of its columns. */
 export interface Preview {
   columns: PreviewColumn[];
   reading: Reading;
   rows: number;
-  /** It is the very file that the shop's catalogue came from; nothing else is there then. */
+  /** The file is identical to the shop's last one; there is no other data then. */
   same?: true;
-  /** SHA-256 of the file in hex, where the browser can work it out. */
+  /** SHA-256 of the file in hex, if the browser can compute it. */
   hash?: string | undefined;
-  /** Headings of the columns that tell products apart; none if it is all that a row says. */
+  /** Headings of the columns used as ids; empty if the whole row is used. */
   by: string[];
-  /** Columns that are taken for what less than half of their cells are. */
+  /** Columns of which less than half of the cells fit their kind. */
   hardly: UnreadableColumn[];
-  /** Offered where rows look like variants of products that share a name. */
+  /** Present if rows look like variants of products with the same name. */
   join?: JoinOffer | undefined;
-  /** Fields of the shop that no column goes on as. */
+  /** Existing fields that no column continues. */
   missing: { key: string; name: string }[];
-  /** The currency that its prices are in, where the file says it. */
+  /** The currency of its prices, if the file says so. */
   currency?: string | undefined;
-  /** Why the file cannot be taken; nothing below is there then. */
+  /** Why the file can't be read; there is no other data then. */
   fault?: Problem;
   products: number;
   variants: number;
   profiles: FieldProfile[];
   problems: Problem[];
-  /** Facets of the first panel: field key, name, and why. */
+  /** Facets of the first panel: field key, name, and reason. */
   facets: { field: string; name: string; why: string }[];
 }
 
@@ -56,7 +56,7 @@ export interface Preview {
 export interface KnownColumns {
   fields: readonly Field[];
   reading: readonly RememberedReading[];
-  /** SHA-256 of its last file, in hex. */
+  /** SHA-256 of the shop's last file, in hex. */
   hash?: string | undefined;
 }
 
@@ -75,7 +75,7 @@ const nothing: Preview = {
   facets: [],
 };
 
-/** Reads one file: its table once, and its catalogue anew with every reading of the columns. */
+/** Reads one file: its table once, and its catalogue for each reading of the columns. */
 export class FileReader {
   #table: Table | undefined;
   #catalogue: Catalogue | undefined;
@@ -87,9 +87,9 @@ export class FileReader {
   }
 
   /**
-   * Takes a file.
+   * Opens a file.
    * @param progress receives the share read so far
-   * @param anyway also where it is the very file that the shop has
+   * @param anyway even if it is identical to the shop's last file
    */
   async open(file: Blob, progress: (share: number) => void, anyway = false): Promise<Preview> {
     try {
@@ -105,7 +105,7 @@ export class FileReader {
     return this.preview(this.#remembered(this.#table));
   }
 
-  /** The result of the file, as far as it goes, so that columns can be chosen even when a required one is missing. */
+  /** The result as far as possible, so that columns can be chosen even if a required one is missing. */
   preview(reading: Reading): Preview {
     const table = this.#table;
     if (!table) return nothing;
@@ -134,7 +134,7 @@ export class FileReader {
         ),
         profiles: catalogue.fields.map((field) => profileField(index, field)),
         problems,
-        // A shop that is there has its panels.
+        // An existing shop has panels already.
         facets: this.#known.fields.length > 0 ? [] : firstFields(index).map(offered),
       };
     } catch (error) {
@@ -149,16 +149,13 @@ export class FileReader {
     return encodeCatalogue(this.#catalogue);
   }
 
-  /**
-   * The changes that the catalogue of the last preview would make to a shop.
-   * @param source its present one in binary form
-   */
+  /** The changes to a shop by the catalogue of the last preview. @param source its present one in binary form */
   compare(source: Uint8Array, shop: ShopAsIs, taken: readonly NewMend[]): ChangeSummary {
     if (!this.#catalogue) throw new RangeError("No catalogue has been read yet. Choose a file first.");
     return changeSummary(decodeCatalogue(source), shop, this.#catalogue, taken);
   }
 
-  /** As the shop's last file was read, where it had the same headings; guessed otherwise. */
+  /** The reading of the shop's last file if the headings are the same; otherwise a guess. */
   #remembered(table: Table): Reading {
     const last = new Map(this.#known.reading.map(({ heading, ...column }) => [identity(heading), column]));
     const reading = suggestReading(table).map((column, at) => last.get(identity(table.header[at] ?? "")) ?? column);
@@ -172,7 +169,7 @@ const offered = (one: Ranked): Preview["facets"][number] => ({
   why: reasonFor(one),
 });
 
-/** SHA-256 in hex; undefined if the page is not one that a browser lets work it out. */
+/** SHA-256 in hex; undefined if the browser doesn't allow computing it on this page. */
 async function hashOf(bytes: Uint8Array<ArrayBuffer>): Promise<string | undefined> {
   if (!globalThis.crypto?.subtle) return undefined;
   const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", bytes));

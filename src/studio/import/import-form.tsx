@@ -12,16 +12,16 @@ interface Props {
   lead: ReactNode;
   reader: Reader;
   sender: ReturnType<typeof useSender>;
-  /** Called with a new file, before it is read. */
+  /** Called with a new file before it is read. */
   take(file: File): void;
-  /** In the place of the columns, when there is something more to look at. */
+  /** Replaces the columns, if there is something else to show. */
   main?: ReactNode;
   /** Called when a column is read differently. */
   changed?(): void;
-  /** Above and below the size of what was read. */
+  /** Shown above and below the size of the file. */
   children: ReactNode;
   actions: ReactNode;
-  /** Under everything, over the view's whole width. */
+  /** At the bottom, over the view's whole width. */
   foot?: ReactNode;
 }
 

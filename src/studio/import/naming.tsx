@@ -7,7 +7,7 @@ interface Props {
   read(reading: Reading): void;
 }
 
-/** Where the products' titles come from, and which rows are variants of one product. */
+/** The source of the products' titles, and the column that groups rows into products. */
 export function Naming({ preview: { columns, reading, by, join, fault }, read }: Props) {
   const titled = reading.findIndex(({ as, titles }) => as === "title" || titles);
   const grouped = reading.findIndex(({ as }) => as === "product_id");
@@ -62,7 +62,7 @@ export function Naming({ preview: { columns, reading, by, join, fault }, read }:
 const listed = (names: readonly string[]): string =>
   new Intl.ListFormat("en", { type: "conjunction" }).format(names.map((name) => name || "a column without heading"));
 
-/** Offers to make one product of the rows that share a name. */
+/** Offers to join rows with the same name into one product. */
 function JoinRows({ join, name, take }: { join: JoinOffer; name(at: number): string; take(): void }) {
   const { column, rows, products, differing } = join;
   return (
@@ -79,7 +79,7 @@ function JoinRows({ join, name, take }: { join: JoinOffer; name(at: number): str
   );
 }
 
-/** The reading with the titles taken from one column, which stays what else it is. */
+/** The reading with the titles from one column, which keeps its other role. */
 function titledBy(reading: Reading, at: number): Reading {
   return reading.map(({ titles: _old, ...column }, place) => {
     if (place === at) return column.as === "title" ? column : { ...column, titles: true as const };
@@ -87,7 +87,7 @@ function titledBy(reading: Reading, at: number): Reading {
   });
 }
 
-/** The reading with rows that agree in one column as one product; none for a row each. */
+/** The reading with rows grouped by one column; without a column each row is a product. */
 function groupedBy(reading: Reading, at: number): Reading {
   return reading.map((column, place) => {
     if (place === at) return { as: "product_id" as const };

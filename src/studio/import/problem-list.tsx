@@ -5,7 +5,7 @@ import { saveFile } from "../shell/save-file.ts";
 
 const longest = 40;
 
-/** One trouble, by its row and what stands there. */
+/** A problem, by its row and value. */
 const example = ({ row, value }: Problem): string =>
   [
     row === undefined ? "" : `row ${row.toLocaleString("en")}`,
@@ -14,7 +14,7 @@ const example = ({ row, value }: Problem): string =>
     .filter(Boolean)
     .join(" ");
 
-/** The problems of the file, by kind, the most frequent first. The rest of it can be imported anyway. */
+/** The problems of the file by kind, most frequent first. The rest can be imported anyway. */
 export function ProblemList({ problems }: { problems: readonly Problem[] }) {
   if (problems.length === 0) return <p className="text-[13px] text-success">No problems: every row can be imported.</p>;
   return (
@@ -44,7 +44,7 @@ export function ProblemList({ problems }: { problems: readonly Problem[] }) {
   );
 }
 
-/** Hands all problems over as a table, for working through them beside the file. */
+/** Downloads all problems as a table, to work through them beside the file. */
 function download(problems: readonly Problem[]): void {
   const text = Papa.unparse({
     fields: ["row", "column", "value", "message"],

@@ -12,7 +12,7 @@ const served = {
     return reader.open(file, progress, anyway);
   },
   preview: (reading: Reading) => reader?.preview(reading),
-  /** The changes that the file would make to a shop. @param address of its present catalogue in binary form */
+  /** The changes to a shop by the file. @param address of its present catalogue in binary form */
   async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]) {
     const response = await fetch(address);
     if (!response.ok) throw new Error(`The catalogue could not be fetched (${response.status}).`);
@@ -25,5 +25,5 @@ const served = {
 };
 export type ReaderService = typeof served;
 
-/** Reads files away from the page, so that it stays fluent; ended to cancel. */
+/** Reads files in a worker, so that the page stays responsive; terminated to cancel. */
 expose(served);

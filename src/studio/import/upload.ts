@@ -1,9 +1,9 @@
 import { ApiError } from "../api.ts";
 
 /**
- * Sends a form and tells how far it is.
- * @param progress share sent so far; 1 while the server works on it
- * @throws ApiError; with the status 0 when it was stopped or the server could not be reached
+ * Sends a form with progress.
+ * @param progress share sent so far; 1 while the server processes it
+ * @throws ApiError; with status 0 if it was cancelled or the server is unreachable
  */
 export function upload<T>(
   path: string,
@@ -12,7 +12,7 @@ export function upload<T>(
   stop: AbortSignal,
 ): Promise<T> {
   return new Promise((done, failed) => {
-    // fetch cannot tell how much of a body has been sent.
+    // fetch cannot report upload progress.
     const request = new XMLHttpRequest();
     request.open("POST", `/api${path}`);
     request.responseType = "json";

@@ -9,15 +9,15 @@ import type { ReaderService } from "./reader.worker.ts";
 interface State {
   file: File | undefined;
   preview: Preview | undefined;
-  /** The present task, and its progress from 0 to 1 where it is known. */
+  /** The present task, and its progress from 0 to 1 if known. */
   busy: { words: string; share?: number } | undefined;
-  /** Why there is no preview at all. */
+  /** Why there is no preview. */
   trouble: string | undefined;
 }
 
 const idle: State = { file: undefined, preview: undefined, busy: undefined, trouble: undefined };
 
-/** Keeps a preview of a file that a worker reads; a new file replaces one under way, and reading can be stopped. */
+/** Keeps the preview of a file that is read in a worker; a new file replaces it, and reading can be cancelled. */
 export function useReader(known: KnownColumns) {
   const worker = useRef<{ thread: Worker; service: Remote<ReaderService> } | undefined>(undefined);
   const turn = useRef(0);
@@ -34,7 +34,7 @@ export function useReader(known: KnownColumns) {
     return worker.current;
   };
 
-  /** Shows what a task of the worker gives, unless something newer has begun. */
+  /** Shows a task's result, unless a newer one has started. */
   const show = async (task: Promise<Preview | undefined>, mine: number) => {
     try {
       const preview = await task;
@@ -51,7 +51,7 @@ export function useReader(known: KnownColumns) {
 
   return {
     ...state,
-    /** Takes a file. @param anyway also where it is the very file that the shop has */
+    /** Opens a file. @param anyway even if it is identical to the shop's last file */
     take(file: File, anyway = false) {
       end();
       const mine = ++turn.current;
@@ -79,9 +79,7 @@ export function useReader(known: KnownColumns) {
       }));
       if (worker.current) void show(worker.current.service.preview(reading), mine);
     },
-    /**
-     * The changes that the file would make to a shop; undefined if they could not be computed, and `trouble` says why.
-     */
+    /** The changes to a shop by the file; undefined if they could not be computed, and `trouble` says why. */
     async compare(address: string, shop: ShopAsIs, taken: readonly NewMend[]): Promise<ChangeSummary | undefined> {
       const mine = ++turn.current;
       setState((now) => ({ ...now, busy: { words: "Comparing" }, trouble: undefined }));

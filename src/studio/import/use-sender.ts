@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 import { upload } from "./upload.ts";
 import type { Reader } from "./use-reader.ts";
 
-/** Sends what a reader has read, with progress; a second sending waits for the first to be stopped or done. */
+/** Sends what a reader has read, with progress; only one at a time. */
 export function useSender(reader: Reader) {
   const [busy, setBusy] = useState<{ words: string; share?: number } | undefined>(undefined);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
@@ -12,7 +12,7 @@ export function useSender(reader: Reader) {
     trouble,
     stop: () => stopper.current?.abort(),
     forget: () => setTrouble(undefined),
-    /** @returns undefined if it did not work; `trouble` then says why */
+    /** @returns undefined if it failed; `trouble` then says why */
     async send<T>(path: string, words: string, values: Record<string, string>): Promise<T | undefined> {
       const { preview, file } = reader;
       if (!preview || !file) return undefined;

@@ -21,7 +21,7 @@ interface Props {
   set(value: TokenValue): void;
 }
 
-/** A colour: seen, typed, picked in OKLCH against what it must be told from, or following another. */
+/** A colour: shown, typed, picked in OKLCH with its required contrasts, or following another. */
 export function ColourPick({ token, look, band, scheme, value, set }: Props) {
   const [text, setText] = useState(value);
   const [wrong, setWrong] = useState(false);
@@ -77,7 +77,7 @@ const two = (share: number): string =>
 function Picker({ token, look, band, scheme, value, set }: Props) {
   const own = value.slice(0, 7);
   const alpha = alphaOf(value);
-  // A grey has no hue of its own; the last one that there was is kept.
+  // A grey has no hue; the previous one is kept.
   const [hue, setHue] = useState(() => oklch(own)?.h ?? 0);
   const { l = 0, c = 0, h } = oklch(own) ?? {};
   const shownHue = c > 0.002 && h !== undefined ? h : hue;

@@ -12,7 +12,7 @@ import { propertyOf } from "../../core/look/sheet.ts";
 import { parts, tokens } from "../../core/look/tokens.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
 
-/** Typing rests so long before what was typed is taken, in ms. */
+/** Delay after typing before the text is applied, in ms. */
 const rest = 300;
 
 const classes = [...new Set(Object.values(parts).flatMap(({ at }) => at.match(/\.z[ts]-[\w-]+/g) ?? []))].sort();
@@ -25,7 +25,7 @@ const options = [
   })),
 ];
 
-/** Names of parts behind a dot, tokens behind a dash or `var`. */
+/** Completes part names after a dot, tokens after a dash or `var`. */
 function complete(context: CompletionContext) {
   const before = context.state.sliceDoc(Math.max(0, context.pos - 80), context.pos);
   let start = before.length;
@@ -47,7 +47,7 @@ const theme = EditorView.theme({
   ".cm-gutters": { background: "transparent", border: "0" },
 });
 
-/** CSS of the designer's own, checked while it is typed. What has an error is not taken; the last that had none holds. */
+/** The designer's own CSS, checked while typing. CSS with an error is not applied; the last correct version stays. */
 export function ExtraCss() {
   const { store } = useLook();
   const look = useLookDocument();
@@ -88,7 +88,7 @@ export function ExtraCss() {
               })),
             { delay: rest },
           ),
-          // Tab leaves the editor after Escape, as the library has it.
+          // After Escape, Tab leaves the editor, as in the library's default.
           keymap.of([...defaultKeymap, ...historyKeymap, indentWithTab]),
           EditorView.lineWrapping,
           EditorView.contentAttributes.of({ "aria-label": "Extra CSS" }),

@@ -12,7 +12,7 @@ import { LookGlyph } from "./look-glyph.tsx";
 
 type Outcome = { readings: LookReading[]; missing: string[] } | { trouble: string };
 
-/** A worker that reads style sheets, as long as someone wants it. */
+/** A worker that reads style sheets, while the component is mounted. */
 function useReader(): Remote<LookService> | undefined {
   const [reader, setReader] = useState<Remote<LookService> | undefined>(undefined);
   useEffect(() => {
@@ -27,7 +27,7 @@ function useReader(): Remote<LookService> | undefined {
 const isPicture = (file: File): boolean => /^image\//.test(file.type) && !/svg/.test(file.type);
 const most = 5_000_000;
 
-/** Reads a shop's look from its own style sheets, a saved page or a picture, and shows where each value was found. */
+/** Reads a shop's look from its own style sheets, a saved page or a picture, and shows the source of each value. */
 export function FromShop({ make, back }: { make(document: LookDocument): void; back(): void }) {
   const reader = useReader();
   const [busy, setBusy] = useState(false);

@@ -18,7 +18,7 @@ const words = (miss: LookIssue): string => {
     : `${miss.seen?.as === "text" ? "Text" : miss.seen?.as} at ${ratio}`;
 };
 
-/** Everything that is hard to see or to hit, worst first, each with what corrections it; or all at once. */
+/** Contrast and target issues, worst first, each with its fix; or all at once. */
 export function JudgedList() {
   const { store, session } = useLook();
   const look = useLookDocument();

@@ -22,7 +22,7 @@ import type { DocumentStore } from "../shell/document-store.ts";
 export const grounds = ["shop", "white", "dark", "picture"] as const;
 export type Ground = (typeof grounds)[number];
 
-/** How a look is looked at; never saved. */
+/** View state of a look; never saved. */
 export interface LookSession {
   band: Band;
   scheme: Scheme;
@@ -30,10 +30,10 @@ export interface LookSession {
   vision: Vision;
   words: SpecimenWords;
   direction: "ltr" | "rtl";
-  /** The part that is styled, and the state of it. */
+  /** The part being styled, and its state. */
   part: string;
   state: TokenState;
-  /** The option style that is worked on in the look's place. */
+  /** The option style being edited instead of the look. */
   style: string | undefined;
 }
 
@@ -54,7 +54,7 @@ export const createLookSession = (): LookSessionStore =>
 
 /** The target of token values: a look, an option style of it, or a facet. */
 export interface StyleTarget {
-  /** All that is set, for showing what a token comes to. */
+  /** All values in effect, for showing resolved tokens. */
   look: LookValues;
   /** Whether the target itself sets a token. */
   sets(token: Token): boolean;
@@ -62,7 +62,7 @@ export interface StyleTarget {
   reset(token: Token): void;
 }
 
-/** Sets tokens in a look, or in one of its option styles, on a band and in a scheme. */
+/** A target that sets tokens in a look, or in one of its option styles, on a band and in a scheme. */
 export function targetIn(
   store: DocumentStore<LookDocument>,
   look: LookDocument,

@@ -19,7 +19,7 @@ import { saveFile } from "../shell/save-file.ts";
 import { useShopSettings } from "../shell/shop-context.ts";
 import { useLook, useLookDocument } from "./look-context.ts";
 
-/** A look as a file of design tokens or of custom properties, out and in again; another tool's tokens, matched by name. */
+/** Exports and imports a look as design tokens or custom properties; another tool's tokens are matched by name. */
 export function LookFiles() {
   const { store, slug } = useLook();
   const look = useLookDocument();
@@ -103,7 +103,7 @@ export function LookFiles() {
   );
 }
 
-/** Tokens from a different tool, each beside the one of ours that it seems to be. */
+/** Tokens from another tool, each with our probable equivalent. */
 function Matching({
   found,
   take,

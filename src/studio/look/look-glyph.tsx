@@ -1,6 +1,6 @@
 import { type LookValues, valueOn } from "../../core/look/resolve.ts";
 
-/** A look in a glance: its ground, a box, a line of text and its accent. */
+/** A thumbnail of a look: its background, a box, a line of text and its accent. */
 export function LookGlyph({ look }: { look: LookValues }) {
   const colour = (name: string) => String(valueOn(look, name) ?? "#888888");
   const length = (name: string) => Number(valueOn(look, name) ?? 0);

@@ -5,7 +5,7 @@ import { targetIn, useLook, useLookDocument, useLookSession } from "./look-conte
 import { PartCard } from "./part-card.tsx";
 import { StylesList } from "./styles-list.tsx";
 
-// Large parts load when they are needed.
+// Large parts are loaded on demand.
 const ExtraCss = lazy(async () => ({ default: (await import("./extra-css.tsx")).ExtraCss }));
 const LookFiles = lazy(async () => ({ default: (await import("./look-files.tsx")).LookFiles }));
 

@@ -5,7 +5,7 @@ import { shippedLooks } from "../../core/look/looks/looks.ts";
 import { FromShop } from "./from-shop.tsx";
 import { LookGlyph } from "./look-glyph.tsx";
 
-/** Looks to start from: the shop's own style sheet, or one that ships. */
+/** Looks to start from: the shop's own style sheet, or a shipped look. */
 export function LookStarts({ make }: { make(document: LookDocument): void }) {
   const [reading, setReading] = useState(false);
   if (reading) return <FromShop make={make} back={() => setReading(false)} />;

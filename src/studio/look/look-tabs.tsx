@@ -13,7 +13,7 @@ import { useLook, useLookDocument } from "./look-context.ts";
 import { LookStarts } from "./look-starts.tsx";
 import { useMakeLook } from "./make-look.ts";
 
-/** The shop's looks as tabs; the open one's name is edited in place. */
+/** The shop's looks as tabs; the open one's name can be edited. */
 export function LookTabs() {
   const { shop, settings } = useOpenShop();
   const { slug, store } = useLook();

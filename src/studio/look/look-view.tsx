@@ -14,7 +14,7 @@ import { NoLook } from "./no-look.tsx";
 import { SpecimenBar } from "./specimen-bar.tsx";
 import { SpecimenSheet } from "./specimen-sheet.tsx";
 
-/** The look of the address; the shop's own, or its first, when it names none. */
+/** The look in the address; by default the shop's own, or its first. */
 export function LookView() {
   const { shop } = useOpenShop();
   const { look } = useParams();
@@ -26,7 +26,7 @@ export function LookView() {
   return <OneLook key={look} shop={shop.slug} slug={look} />;
 }
 
-/** Every setting of a look by its words: its part opens in the state that it is of. */
+/** Every setting of a look by name; selecting one opens its part and state. */
 const lookActions = (session: LookSessionStore) =>
   [...tokens.values()].map((token) => ({
     name: `Style ${spokenToken(token)}`,

@@ -3,11 +3,11 @@ import { type ImportedFile, together } from "../../core/look/from-css/bring.ts";
 import { readPicture } from "../../core/look/from-css/picture-colours.ts";
 import { type LookReading, readLook } from "../../core/look/from-css/read-look.ts";
 
-/** Longest side at which a picture is looked at, in px. */
+/** Maximum side of the examined picture, in px. */
 const side = 480;
 
 const served = {
-  /** The look in style sheets and a saved page; what cannot be read is reported in words. */
+  /** The look in style sheets and a saved page; unreadable ones are reported in words. */
   read(files: readonly ImportedFile[]): { readings: LookReading[]; missing: string[] } | { trouble: string } {
     try {
       const { missing, ...brought } = together(files);
@@ -16,7 +16,7 @@ const served = {
       return { trouble: (error as Error).message };
     }
   },
-  /** The colours of a picture of the shop. */
+  /** The colours of a screenshot of the shop. */
   async look(name: string, file: Blob): Promise<LookReading[]> {
     const bitmap = await createImageBitmap(file);
     const scale = Math.min(1, side / Math.max(bitmap.width, bitmap.height));

@@ -7,8 +7,8 @@ import { documentPath, sendJson, shopPath } from "../api.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 
 /**
- * Adds a look to the shop; the shop's first look becomes the one of its pages.
- * @returns its slug; undefined if it could not be added, which is told
+ * Adds a look to the shop; the first one becomes the look of its pages.
+ * @returns its slug; undefined if that failed, which is reported
  */
 export function useAddLook(): (document: LookDocument) => Promise<string | undefined> {
   const { shop, settings } = useOpenShop();

@@ -5,7 +5,7 @@ import { shopViews } from "../shell/views.ts";
 import { LookStarts } from "./look-starts.tsx";
 import { useMakeLook } from "./make-look.ts";
 
-/** A shop without a look: what one is, and six to start from. */
+/** Shown if the shop has no look: an explanation, and six to start from. */
 export function NoLook() {
   const { shop } = useOpenShop();
   const make = useMakeLook();

@@ -3,7 +3,7 @@ import type { Token } from "../../core/look/tokens.ts";
 
 const units: Partial<Record<Token["type"], string>> = { length: "px", time: "ms" };
 
-/** A number: typed, stepped with the arrows, or drawn to the side on its unit. */
+/** A number: typed, stepped with the arrow keys, or dragged on its unit. */
 export function NumberField({
   token,
   value,

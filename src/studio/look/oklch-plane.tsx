@@ -14,14 +14,17 @@ interface Props {
 
 const width = 250;
 const height = 150;
-/** The most chroma that a screen's colours have, rounded up. */
+/** Maximum chroma of screen colours, rounded up. */
 const mostChroma = 0.34;
 const columns = 50;
 const rows = 60;
 
 const colourAt = (l: number, c: number, h: number) => ({ mode: "oklch" as const, l, c, h });
 
-/** All colours of a hue that a screen has: chroma to the side, lightness up; lines where the contrast is enough. */
+/**
+ * All displayable colours of a hue: chroma horizontally, lightness vertically; lines where the contrast becomes
+ * sufficient.
+ */
 export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const names = grounds.join();
@@ -47,7 +50,7 @@ export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
       }
       passes.push(line);
     }
-    // A line wherever one side is enough and the other is not, light on dark so that it is seen on any colour.
+    // A line along the boundary of sufficient contrast, light on dark so that it is visible on any colour.
     for (const [style, thick] of [
       ["#000000", 3],
       ["#ffffff", 1.2],

@@ -116,10 +116,10 @@ function nearest(part: string, property: string, state: TokenState): Token | und
   return found ?? (state === "rest" ? undefined : nearest(part, property, stateBefore[state]));
 }
 
-/** States whose pictures stand side by side: what most options need. */
+/** States shown side by side: those that most options need. */
 const pictured: readonly TokenState[] = ["rest", "hovered", "chosen"];
 
-/** The pictures of a part in the states that matter most, and in the one that is open, side by side. */
+/** Pictures of a part in the most important states, and in the open one, side by side. */
 function PictureLine({
   part,
   property,
@@ -151,7 +151,7 @@ function PictureLine({
   ) : null;
 }
 
-/** One token: its name, its value, and where the value comes from. */
+/** One token: its name, its value, and the source of the value. */
 function TokenLine({
   token,
   target,

@@ -4,7 +4,7 @@ import { visions } from "../../core/swatch/measure.ts";
 import { visionNames } from "../shell/sight.tsx";
 import { grounds, type LookSession, useLook, useLookSession } from "./look-context.ts";
 
-/** How the specimens are shown: on which band, ground and with what words and eyes. */
+/** Display options of the specimens: band, background, words and colour vision. */
 export function SpecimenBar() {
   const { session } = useLook();
   const now = useLookSession((state) => state);

@@ -38,7 +38,7 @@ const stateNames: Record<TokenState, string> = {
   unavailable: "Unavailable",
 };
 
-/** Every display in every state. What specimens stand in has no look of its own. */
+/** Every display in every state. The specimens' surroundings are unstyled. */
 export function SpecimenSheet() {
   const look = useLookDocument();
   const { session } = useLook();
@@ -111,11 +111,11 @@ export function SpecimenSheet() {
   );
 }
 
-/** A picture such as shops put behind things: light, dark and full of edges. */
+/** A synthetic photo as a background: light, dark and full of edges. */
 const photo =
   "repeating-linear-gradient(115deg, #2f4a3a 0 26px, #8fae7f 26px 44px, #e9dfc6 44px 60px, #6d4b35 60px 82px)";
 
-/** A specimen's facet has no title and no room around it: the table has. */
+/** A specimen's facet has no title and no margin: the table provides them. */
 const bare =
   "@layer custom { .zt-panel { display: block; padding: 0; border: 0; background: none; box-shadow: none } .zt-facet { padding: 0; border: 0 } .zt-body { padding: 0 } .zt-tip { top: 100% } }";
 
@@ -125,7 +125,7 @@ const fetchText = async (address: string): Promise<string> => {
   return response.text();
 };
 
-/** Faces in a shadow tree are not loaded, so those that a look names are put where the whole document has them. */
+/** Font faces in a shadow tree are not loaded, so a look's are added to the document. */
 async function loadFonts(css: string): Promise<void> {
   for (const { package: name } of fontsNamedIn(css)) {
     if (document.querySelector(`link[data-font="${name}"]`)) continue;

@@ -4,7 +4,7 @@ import { freeId } from "../../core/panel/row-id.ts";
 import { LabelField } from "../shell/label-field.tsx";
 import { useLook, useLookDocument, useLookSession } from "./look-context.ts";
 
-/** The look's option styles: made once, seen on the sheet, given to facets on the bench. */
+/** The look's option styles: created once, shown on the sheet, assigned to facets on the bench. */
 export function StylesList() {
   const { store, session } = useLook();
   const look = useLookDocument();

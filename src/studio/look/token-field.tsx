@@ -50,7 +50,7 @@ export function TokenField({ token, target, band, scheme }: Props) {
   }
 }
 
-/** A typeface: one that ships, one of the system's, or the shop's own by name. */
+/** A typeface: shipped, a system font, or the shop's own by name. */
 function FontField({ token, value, set }: { token: Token; value: string; set(value: TokenValue): void }) {
   const known = [...shippedFonts.map((font) => ({ name: font.name, stack: stackOf(font) })), ...systemFonts];
   const chosen = known.find(({ stack }) => stack === value);
@@ -107,7 +107,7 @@ function FontField({ token, value, set }: { token: Token; value: string; set(val
   );
 }
 
-/** Whether a family can be drawn here. Unknown names change nothing about how a text is measured. */
+/** Whether a font family is available: an unknown one doesn't change a text's measured width. */
 function isThere(family: string): boolean {
   if (/^(?:serif|sans-serif|monospace|system-ui|ui-\w+|cursive|inherit)$/.test(family)) return true;
   const context = document.createElement("canvas").getContext("2d");

@@ -18,7 +18,7 @@ export function NewShopView() {
   const [name, setName] = useState("");
   const [isUnnamed, setUnnamed] = useState(false);
   const [chosen, setChosen] = useState<string>();
-  // Until one is chosen the currency is the one that the file's prices are written in.
+  // The default currency is the one detected in the file.
   const currency = chosen ?? currencies.find((code) => code === preview?.currency) ?? "EUR";
 
   const take = (file: File) => {
@@ -105,7 +105,7 @@ function FirstPanel({ facets }: { facets: readonly { field: string; name: string
   );
 }
 
-/** `autumn-range_2026.csv` reads “Autumn range 2026”. */
+/** `autumn-range_2026.csv` becomes “Autumn range 2026”. */
 function nameFrom(file: string): string {
   const name = file
     .replace(/\.\w+$/, "")

@@ -3,7 +3,7 @@ import { type ReactNode, useRef } from "react";
 
 const lineHeight = 28;
 
-/** A list of any length, of which only what is in sight is drawn. */
+/** A virtualized list of any length. */
 export function LongList({
   label,
   count,

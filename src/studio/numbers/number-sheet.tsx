@@ -10,7 +10,7 @@ import { CountedAgain } from "./counted-again.tsx";
 import { LongList } from "./long-list.tsx";
 import { type OpenedNumber, openedNumber } from "./opened-number.ts";
 
-/** The sheet at the side in which a number opens. */
+/** The side panel that shows an opened number. */
 export function NumberSheet() {
   const open = useStore(openedNumber, (state) => state.open);
   return open ? <Sheet number={open} /> : null;
@@ -48,7 +48,7 @@ function Sheet({ number }: { number: OpenedNumber }) {
   );
 }
 
-/** Leads to where a number is changed. */
+/** A link to where a number can be changed. */
 function Change({ change }: { change: NonNullable<OpenedNumber["change"]> }) {
   if ("to" in change)
     return (
@@ -67,13 +67,13 @@ function Change({ change }: { change: NonNullable<OpenedNumber["change"]> }) {
   );
 }
 
-/** One line of what is behind a number. */
+/** One line of a number's details. */
 interface Item {
   id: string;
   words: string;
   /** Small print beside it. */
   more: string;
-  /** Where a product's page in the shop is, and where its row in the table of products. */
+  /** Address of a product's page in the shop, and of its row in the table of products. */
   page?: string;
   row?: string;
 }
@@ -163,7 +163,7 @@ const Line = ({ item: { words, more, page, row } }: { item: Item }) => (
   </span>
 );
 
-/** Puts the lines in sight on the clipboard, a line each, with a tab between. */
+/** Copies the visible lines, tab-separated. */
 function CopyButton({ items }: { items: readonly Item[] }) {
   const [copied, setCopied] = useState<readonly Item[] | undefined>(undefined);
   const done = copied === items;

@@ -2,7 +2,7 @@ import { createStore } from "zustand";
 import type { Awaitable } from "../../core/profile/facts.ts";
 import type { CountedOptions, CountedProducts } from "../../core/recount/recount.ts";
 
-/** A number of the tool that somebody has opened. */
+/** A number that somebody has opened. */
 export interface OpenedNumber {
   /** Title, for example “Reach of Colour”. */
   title: string;
@@ -11,7 +11,7 @@ export interface OpenedNumber {
   told: number;
   /** Counted products (of several ways to count, the fewest), counted options, or the parts of a measure. */
   behind: { products: Awaitable<readonly CountedProducts[]> } | { options: Awaitable<CountedOptions> } | Measured;
-  /** Where what it counts is changed. */
+  /** A link to where its subject can be changed. */
   change?: { words: string; to: string } | { words: string; act(): void } | undefined;
 }
 
@@ -19,9 +19,9 @@ export interface OpenedNumber {
 export interface Measured {
   lines: readonly { words: string; more: string }[];
   again: number;
-  /** How it was computed again, for example “by the formula of WCAG 2.2”. */
+  /** How it was recomputed, for example “by the formula of WCAG 2.2”. */
   how: string;
 }
 
-/** The one number that is open; undefined for none. */
+/** The opened number; undefined for none. */
 export const openedNumber = createStore<{ open: OpenedNumber | undefined }>(() => ({ open: undefined }));

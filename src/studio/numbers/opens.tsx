@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { type OpenedNumber, openedNumber } from "./opened-number.ts";
 
-/** A number that can be opened: what it counts, what is behind it, and where that is changed. */
+/** A number that can be opened: what it counts, its details, and where it can be changed. */
 export const Opens = ({
   number,
   className = "",

@@ -13,12 +13,12 @@ import { type WorkStep, workSteps } from "./work-steps.ts";
 
 const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
-/** A shop at a glance: what to do next in each step of the work; finished steps are folded away. */
+/** Overview of a shop: what to do next in each step of the work; finished steps are collapsed. */
 export function OverviewView() {
   const { shop } = useOpenShop();
   const { data, error } = useSWR<ShopOverview, ApiError>(`${shopPath(shop.slug)}/overview`, request<ShopOverview>, {
     revalidateOnMount: true,
-    // Whoever comes back within a moment has done something meanwhile.
+    // Coming back within a moment must still refetch.
     dedupingInterval: 0,
   });
   const since = useSince(shop.slug, data?.steps);
@@ -73,7 +73,7 @@ export function OverviewView() {
 const list = "divide-y divide-hair overflow-hidden rounded-box border border-hair bg-base-100";
 const name = "w-28 flex-none font-display text-lg font-semibold";
 
-/** A step with its tasks, each a link to where it is done. */
+/** A step with its tasks, each a link. */
 const Todo = ({ step: { title, says, tasks }, base }: { step: WorkStep; base: string }) => (
   <li className="flex items-baseline gap-4 px-5 py-3">
     <span className={name}>{title}</span>
@@ -102,7 +102,7 @@ const Todo = ({ step: { title, says, tasks }, base }: { step: WorkStep; base: st
   </li>
 );
 
-/** A step in which nothing is left to do. */
+/** A finished step. */
 const Done = ({ step: { title, to, says }, base }: { step: WorkStep; base: string }) => (
   <li>
     <Link to={base + to} className="group flex items-center gap-4 px-5 py-3 hover:bg-sand">
@@ -114,7 +114,7 @@ const Done = ({ step: { title, to, says }, base }: { step: WorkStep; base: strin
   </li>
 );
 
-/** The steps since this browser last opened the shop, in words that continue a sentence. */
+/** The number of steps since this browser last opened the shop, as part of a sentence. */
 function useSince(shop: string, steps: number | undefined): string {
   const [before, setBefore] = useState<number | undefined>(undefined);
   useEffect(() => {

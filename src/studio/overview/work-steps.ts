@@ -3,7 +3,7 @@ import type { ShopOverview } from "../../core/api/overview.ts";
 /** A step of the work: its numbers, and what is to be done in it. */
 export interface WorkStep {
   title: string;
-  /** Address of its view, behind that of the shop. */
+  /** Address of its view, below the shop's. */
   to: string;
   /** The present state. */
   says: string;
@@ -14,19 +14,19 @@ export interface WorkStep {
 /** Something to do, and where. */
 export interface WorkTask {
   words: string;
-  /** Address behind that of the shop. */
+  /** Address below the shop's. */
   to: string;
-  /** It has not been begun, so nothing is wrong yet. */
+  /** Not begun yet, so nothing is wrong. */
   isNew?: true;
 }
 
 const counted = (n: number, one: string, many = `${one}s`): string =>
   `${n.toLocaleString("en")} ${n === 1 ? one : many}`;
 
-/** A task where there is something to count. */
+/** A task, if there is anything to count. */
 const some = (n: number, words: string, to: string): WorkTask[] => (n > 0 ? [{ words, to }] : []);
 
-/** The steps of the work in their order, from the catalogue to the shop's real pages. */
+/** The steps of the work in order, from the catalogue to the shop's real pages. */
 export function workSteps({ catalogue, panels, findings, swatches, look, pages, edition }: ShopOverview): WorkStep[] {
   const wrong = findings.error + findings.warning;
   return [

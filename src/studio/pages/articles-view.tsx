@@ -18,7 +18,7 @@ import { TwoPart } from "./two-part.tsx";
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 const label = "pt-1 text-[13px] text-quiet";
 
-/** The shop's articles, and where panels stand in their text. */
+/** The shop's articles, and the panels in their text. */
 export function ArticlesView() {
   const { shop: slug = "", article: asked } = useParams();
   const { pages } = useOpenShop();

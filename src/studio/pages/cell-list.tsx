@@ -19,10 +19,10 @@ const partNames: Record<CellPart, string> = {
 };
 
 interface Props {
-  /** The place of the parts, for assistive technology. */
+  /** The owner of the parts, for assistive technology. */
   of: string;
   cells: readonly Cell[];
-  /** Parts that have no place here. */
+  /** Parts to leave out. */
   without?: readonly CellPart[];
   set(cells: Cell[], words: string): void;
 }

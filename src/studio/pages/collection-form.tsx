@@ -17,7 +17,7 @@ import { SlugField, useFollowingSlug } from "./slug-field.tsx";
 const RichText = lazy(() => import("../controls/rich-text.tsx"));
 const label = "pt-1 text-[13px] text-quiet";
 
-/** One collection: its name and place, its text, and which products are in it. */
+/** One collection: its name and address, its text, and its products. */
 /** Whether collections can be made of a field: which collections there are can't be what one is made of. */
 const isOwn = (field: Field): boolean => isFacetable(field) && field.role !== "collections";
 

@@ -10,7 +10,7 @@ import { PagesFrame } from "./pages-frame.tsx";
 import { justCreated } from "./slug-field.tsx";
 import { TwoPart } from "./two-part.tsx";
 
-/** The shop's collections, and what makes a product one of each. */
+/** The shop's collections, and their conditions. */
 export function CollectionsView() {
   const { shop: slug = "", collection: asked } = useParams();
   const { pages } = useOpenShop();

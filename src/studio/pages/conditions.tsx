@@ -16,10 +16,7 @@ interface Props {
   set(conditions: Condition[], words: string): void;
 }
 
-/**
- * Conditions over fields, one per field: values of which any will do, or a range. Chosen the way products are narrowed
- * down.
- */
+/** Conditions over fields, one per field: any of some values, or a range. Chosen with the same controls as filters. */
 export function Conditions({ conditions, within, set }: Props) {
   const { profileOf, fieldOf } = useOpenShop();
   const [open, setOpen] = useState<string[]>([]);
@@ -72,7 +69,7 @@ export function Conditions({ conditions, within, set }: Props) {
             answer={answer}
             selection={selection}
             select={(next) => set([...conditionsOf(next), ...others], "conditions")}
-            // The conditions of a collection can't ask for collections.
+            // A collection's conditions can't refer to collections.
             without="collections"
           />
         )}
@@ -81,7 +78,7 @@ export function Conditions({ conditions, within, set }: Props) {
   );
 }
 
-/** A condition as people read it. */
+/** A condition in words. */
 export function ConditionWords({ condition }: { condition: Condition }) {
   const { fieldOf, shop } = useOpenShop();
   if ("products" in condition) return `${condition.products.length} products picked by hand`;

@@ -2,13 +2,13 @@ import type { ReactNode } from "react";
 
 interface Props {
   label: string;
-  /** It has a setting of its own, which can be given back. */
+  /** It has its own setting, which can be reset. */
   own: boolean;
   reset(): void;
   children: ReactNode;
 }
 
-/** A line of a layout's form: what it is called, its control, and a way back where it is set. */
+/** A line of a layout's form: label, control, and a reset button if it is set. */
 export function FormLine({ label, own, reset, children }: Props) {
   return (
     <div className="grid grid-cols-[92px_minmax(0,1fr)_20px] items-center gap-2 text-[13px]">
@@ -19,7 +19,7 @@ export function FormLine({ label, own, reset, children }: Props) {
   );
 }
 
-/** Lets a setting follow again. */
+/** Makes a setting inherited again. */
 export const ResetButton = ({ label, run }: { label: string; run(): void }) => (
   <button
     type="button"

@@ -12,7 +12,7 @@ interface Props {
   set(products: string[], words: string): void;
 }
 
-/** Products that are picked by hand: found by words, taken out one by one. */
+/** Products picked by hand: added by search, removed one by one. */
 export function HandPicks({ picked, set }: Props) {
   const [asked, setAsked] = useState("");
   const text = useDeferredValue(asked);

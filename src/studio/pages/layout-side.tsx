@@ -11,7 +11,7 @@ import { SortForm } from "./sort-form.tsx";
 import { StandingForm } from "./standing-form.tsx";
 import { TableForm } from "./table-form.tsx";
 
-/** The layout of a kind of page or of one page: everything but where panels stand. */
+/** The layout of a kind of page or of one page, without its panels. */
 export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
   const { pages: store, shop } = useOpenShop();
   const pages = usePages((document) => document);
@@ -20,7 +20,7 @@ export function LayoutSide({ scope, close }: { scope: Scope; close(): void }) {
   const page = "address" in scope ? list.find(({ address }) => address === scope.address) : undefined;
   if ("address" in scope && !page) return null;
   const everywhere = "everywhere" in scope;
-  // The settings of all pages are shown as they are on the page of the whole shop.
+  // The settings of all pages are shown as for the page of the whole shop.
   const kind = everywhere ? "shop" : "kind" in scope ? scope.kind : page?.kind;
   if (!kind) return null;
   const name = everywhere ? "All pages" : page ? pageName(page) : `All ${pageKindNames[kind].toLowerCase()}`;

@@ -17,7 +17,7 @@ const ratioNames: Record<Ratio, string> = { square: "square", wide: "4 : 3", tal
 const optionsOf = <T extends string>(values: readonly T[], names: Record<T, string>) =>
   values.map((value) => ({ value, label: names[value] }));
 
-/** How products are listed on each band, how many at once, and how more come. */
+/** How products are listed on each band, how many at once, and how to show more. */
 export function ListForm({ layout, own, set, isArticle }: LayoutFormProps & { isArticle: boolean }) {
   const byBand = (label: string, draw: (band: Band) => React.ReactNode, isOwn: boolean, reset: () => void) => (
     <FormLine label={label} own={isOwn} reset={reset}>

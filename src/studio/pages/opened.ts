@@ -4,7 +4,7 @@ import type { OpenedNumber } from "../numbers/opened-number.ts";
 import { pageName } from "../shell/page-names.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 
-/** The products of a page, to be opened. */
+/** The products of a page, as a number that opens. */
 export const productsOn = (figures: PageFigures): OpenedNumber => ({
   title: `Products on ${pageName(figures)}`,
   says: "Products that the page shows before a shopper chooses anything.",
@@ -12,7 +12,7 @@ export const productsOn = (figures: PageFigures): OpenedNumber => ({
   behind: { products: [{ within: figures.within, facets: [], text: "", ways: [{}] }] },
 });
 
-/** Numbers of a panel’s facet on a page, ready to be opened. */
+/** Numbers of a panel’s facet on a page, which open. */
 export function useOpenedFacet(figures: PageFigures, panels: ReadonlyMap<string, PanelDocument>) {
   const { desk, shop } = useOpenShop();
   const pages = usePages((document) => document);

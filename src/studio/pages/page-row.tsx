@@ -27,7 +27,7 @@ interface Props {
   openLayout(scope: Scope | undefined): void;
 }
 
-/** A page or a kind of pages: where each panel stands on it, and what it shows in numbers. Drawn anew only when it itself changes. */
+/** A page or kind of pages: the placement of each panel, and its figures. Rerendered only when it changes itself. */
 export const PageRow = memo(DrawnRow);
 
 function DrawnRow({ row, panels, columns, figures, unfolded, fold, isOpen, openLayout }: Props) {
@@ -105,7 +105,7 @@ function DrawnRow({ row, panels, columns, figures, unfolded, fold, isOpen, openL
   );
 }
 
-/** Leads to the bench with the page on its stage. */
+/** A link to the bench with the page on its stage. */
 function PageLink({ page, panel = "" }: { page: PageRef; panel: string | undefined }) {
   const { shop } = useOpenShop();
   const depth = page.kind === "category" ? page.address.split("/").length - 3 : 0;

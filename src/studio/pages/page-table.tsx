@@ -16,7 +16,7 @@ import { useFigures } from "./use-figures.ts";
 
 const rowHeight = 40;
 const panelWidth = 104;
-/** The numbers of a page, with what the less plain ones mean. */
+/** The figures of a page, with explanations. */
 const numbers: readonly (readonly [name: string, meaning?: string])[] = [
   ["Products"],
   ["Facets shown", "Facets with at least one option that matches a product of the page, of all facets on it."],
@@ -31,12 +31,12 @@ const numbers: readonly (readonly [name: string, meaning?: string])[] = [
 
 interface Props {
   panels: ReadonlyMap<string, PanelDocument>;
-  /** The page or kind whose layout is open at the side. */
+  /** The page or kind with its layout open at the side. */
   open: Scope | undefined;
   openLayout(scope: Scope | undefined): void;
 }
 
-/** Pages down, panels across, then what each page shows in numbers. Only what is in sight is drawn. */
+/** Pages as rows, panels as columns, then each page's figures. Virtualized. */
 export function PageTable({ panels, open, openLayout }: Props) {
   const { shop } = useOpenShop();
   const list = useAllPages();
@@ -135,7 +135,7 @@ export function PageTable({ panels, open, openLayout }: Props) {
               return row ? (
                 <div
                   key={key}
-                  // Rows are of one height; only what they unfold to is measured.
+                  // Rows have a fixed height; only opened details are measured.
                   ref={row.is === "detail" ? virtual.measureElement : undefined}
                   data-index={index}
                   role="presentation"

@@ -5,7 +5,7 @@ import { LayoutSide } from "./layout-side.tsx";
 import { PageTable } from "./page-table.tsx";
 import { PagesFrame } from "./pages-frame.tsx";
 
-/** Every page against every panel, and at the side the layout of one of them. */
+/** Every page and panel in a table, and the layout of one of them at the side. */
 export function PagesView() {
   const panels = usePanels();
   const [open, setOpen] = useState<Scope | undefined>(undefined);

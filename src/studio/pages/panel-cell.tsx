@@ -13,17 +13,17 @@ interface Props {
   where: string;
   kind: PageKind;
   scope: Scope;
-  /** The panels that stand there. */
+  /** The panels there. */
   standing: readonly PanelOnPage[];
   slug: string;
   panel: PanelDocument;
-  /** The page has panels of its own, and does not follow its kind. */
+  /** The page has its own panels rather than its kind's. */
   own: boolean;
   apply(edit: PagesEdit): void;
   reset(): void;
 }
 
-/** Where one panel stands on one page, or on all pages of a kind; a click changes it. */
+/** The placement of one panel on one page, or on all pages of a kind; a click changes it. */
 export function PanelCell(props: Props) {
   const { where, standing, slug, panel, own } = props;
   const [wanted, setWanted] = useState(false);
@@ -37,7 +37,7 @@ export function PanelCell(props: Props) {
     className: `relative flex h-8 w-full items-center gap-1 rounded-md border px-1.5 hover:border-secondary ${open ? "border-accent ring-2 ring-accent" : "border-transparent"}`,
   });
   const picture = <CellPicture at={at} own={own} />;
-  // A table has hundreds of these, and few are ever opened: the card is made when it is wanted.
+  // A table has hundreds of these, and few are ever opened: the card is created on demand.
   if (!wanted)
     return (
       <button type="button" aria-haspopup="dialog" {...look(false)} onClick={() => setWanted(true)}>
@@ -61,7 +61,7 @@ export function PanelCell(props: Props) {
   );
 }
 
-/** Where a panel stands, in small; a second picture where a phone has it otherwise. */
+/** A small picture of a panel's placement; a second one if it differs on phones. */
 function CellPicture({ at, own }: { at: Banded<Placement> | undefined; own: boolean }) {
   return (
     <>
@@ -84,7 +84,7 @@ function CellPicture({ at, own }: { at: Banded<Placement> | undefined; own: bool
   );
 }
 
-/** A placement in words, for the bands that have one of their own. */
+/** A placement in words, for bands with their own. */
 const spoken = (at: Banded<Placement>): string =>
   bands
     .filter((band) => isOwn(at, band))

@@ -10,7 +10,7 @@ import { useAnswer, useOpenShop, usePages } from "../shell/shop-context.ts";
 
 const weights = [0, 1, 2, 3, 4, 6, 8, 12, 16, 20];
 
-/** Which fields a search goes over and how much each weighs, with a trial beside it. */
+/** The searched fields and their weights, with a trial search. */
 export function SearchForm() {
   const { pages, profiles } = useOpenShop();
   const search = usePages((document) => document.search);

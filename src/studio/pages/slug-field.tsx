@@ -8,7 +8,7 @@ interface Props {
   set(slug: string): void;
 }
 
-/** The last part of a page's address; what has no place in one becomes a hyphen. */
+/** The last part of a page's address; unsuitable characters become hyphens. */
 export const SlugField = ({ folder, slug, set }: Props) => (
   <span className="flex items-center gap-1 text-[13px]">
     <span className="flex-none text-quiet">{folder}</span>
@@ -27,7 +27,10 @@ export const SlugField = ({ folder, slug, set }: Props) => (
 /** State of a navigation to a page that was just created. */
 export const justCreated = { created: true };
 
-/** Gives the new slug when a page is renamed: the address of a page just created follows its name until it is typed. Older pages keep theirs, because others may link to them. */
+/**
+ * The new slug when a page is renamed: the address of a page just created follows its name until it is typed. Older
+ * pages keep theirs, because others may link to them.
+ */
 export function useFollowingSlug(): (page: { slug: string }, before: string, name: string) => { slug?: string } {
   const created = (useLocation().state as Partial<typeof justCreated> | null)?.created === true;
   return ({ slug }, before, name) => (created && name !== "" && isSlugOf(slug, before) ? { slug: slugOf(name) } : {});

@@ -18,7 +18,7 @@ const usualWords = {
   name: "Name, A to Z",
 } as const;
 
-/** The orders that shoppers can choose: which, with what words, and which comes first. */
+/** The selectable orders: their keys, labels and sequence. */
 export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isSearch: boolean }) {
   const { profiles } = useOpenShop();
   const { sorts } = layout;

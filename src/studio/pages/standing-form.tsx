@@ -2,7 +2,7 @@ import { Conditions } from "./conditions.tsx";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-form-props.ts";
 
-/** The standing conditions of a page, which it always applies and never shows. */
+/** The standing conditions of a page, which always apply and are not shown to shoppers. */
 export function StandingForm({ layout, own, set }: LayoutFormProps) {
   return (
     <FormPart

@@ -8,7 +8,7 @@ import { CellList } from "./cell-list.tsx";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-form-props.ts";
 
-/** The columns of the table, each with one or several things one under the other. */
+/** The columns of the table, each with one or several parts below one another. */
 export function TableForm({ layout, own, set }: LayoutFormProps) {
   const { table, form } = layout;
   if (!Object.values(form).includes("table")) return null;

@@ -1,13 +1,13 @@
 import type { PageRef } from "../../core/page/page-list.ts";
 import type { PageKind } from "../../core/profile/page-kinds.ts";
 
-/** A row of the table of pages: a kind with its layout, a page, or what a page unfolds to. */
+/** A row of the table of pages: a kind with its layout, a page, or a page's details. */
 export type TableRow =
   | { is: "kind"; kind: PageKind; pages: number }
   | { is: "page"; page: PageRef }
   | { is: "detail"; page: PageRef };
 
-/** The rows of the table: each kind, and below it its pages as far as they fit a search. */
+/** The rows of the table: each kind, followed by its pages that match a search. */
 export function tableRows(
   pages: readonly PageRef[],
   fits: (page: PageRef) => boolean,
@@ -28,6 +28,6 @@ export function tableRows(
   });
 }
 
-/** Names a row, for the list that draws only what is in sight. */
+/** The key of a row in the virtualized list. */
 export const rowKey = (row: TableRow): string =>
   row.is === "kind" ? `kind ${row.kind}` : `${row.is} ${row.page.address}`;

@@ -21,7 +21,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** A list at the left, and what is chosen in it beside. */
+/** A list at the left, and the selected entry beside it. */
 export function TwoPart({ label, entries, current, to, empty, addWords, add, children }: Props) {
   return (
     <div className="flex min-h-0 flex-1 gap-5">

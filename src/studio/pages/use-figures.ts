@@ -4,10 +4,10 @@ import type { PageRef } from "../../core/page/page-list.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { useOpenShop, usePages } from "../shell/shop-context.ts";
 
-/** Pages that are asked for at once: few enough that the first figures come soon. */
+/** Number of pages requested at once: few enough for the first figures to come soon. */
 const atOnce = 12;
 
-/** The figures of pages, a few at a time as the worker has them; those of the state before stay until then. */
+/** The figures of pages, a few at a time; previous ones stay until then. */
 export function useFigures(
   list: readonly PageRef[],
   panels: ReadonlyMap<string, PanelDocument>,

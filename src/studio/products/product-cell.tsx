@@ -5,7 +5,7 @@ import { useMender } from "../catalogue/use-mender.ts";
 import { UploadPicture } from "../controls/upload-picture.tsx";
 import type { VariantRow } from "../desk/desk.ts";
 
-/** A cell that is edited where it stands: by a double click or Enter; Enter saves and Escape takes it back. */
+/** A cell edited in place: by double click or Enter; Enter saves and Escape cancels. */
 export function ProductCell({ field, row, values }: { field: Field; row: VariantRow; values: readonly string[] }) {
   const [editing, setEditing] = useState(false);
   const [fault, setFault] = useState<string | undefined>(undefined);
@@ -46,7 +46,7 @@ export function ProductCell({ field, row, values }: { field: Field; row: Variant
   const save = (now: string) => {
     if (now.trim() === before) return end();
     const read = cellValue(now, field);
-    // Invalid text stays, so that it can be corrected.
+    // Invalid text stays for correction.
     if ("fault" in read) return setFault(read.fault);
     end();
     mender.setCell(row.product, row.variant, read.values);

@@ -28,7 +28,7 @@ const rowHeight = 34;
 const columnWidth = 150;
 const shownAtFirst: readonly FieldRole[] = ["title", "sku", "category", "brand", "price", "stock"];
 
-/** Every variant in a table that draws only what is in sight; narrowed down, sorted, and edited where it stands. */
+/** Every variant in a virtualized table: filtered, sorted, and edited in place. */
 export function ProductsView() {
   const { profiles, profileOf, variants, desk } = useOpenShop();
   const [selection, setSelection] = useState<Selection>(emptySelection);
@@ -56,7 +56,7 @@ export function ProductsView() {
 
   const columns = useMemo(
     () =>
-      // The title of a product reads best at the start of its row.
+      // A product's title comes first in its row.
       profiles
         .map(({ field }) => field)
         .toSorted((a, b) => Number(b.role === "title") - Number(a.role === "title"))
@@ -197,7 +197,7 @@ export function ProductsView() {
   );
 }
 
-/** Rows live in the worker; the table only keeps columns. */
+/** Rows live in the worker; the table only knows the columns. */
 const noRows: never[] = [];
 
 function Heading({ column }: { column: Column<never> }) {

@@ -10,7 +10,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 
 const most = 200_000;
 
-/** Sets one field for all products that are found. */
+/** Sets one field for all found products. */
 export function SetValues({ query, products }: { query: VariantQuery; products: number }) {
   const { profiles } = useOpenShop();
   const [first, ...others] = profiles

@@ -5,7 +5,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 
 const chunk = 100;
 
-/** Rows of a table that are fetched from the worker when they come into sight, a hundred at a time. */
+/** Rows fetched from the worker as they come into view, a hundred at a time. */
 export function useRows(query: VariantQuery, keys: readonly string[]) {
   const { desk, engine } = useOpenShop();
   const asked = JSON.stringify([query, keys]);
@@ -17,7 +17,7 @@ export function useRows(query: VariantQuery, keys: readonly string[]) {
     stale: new Map<number, VariantRow[] | "coming">(),
   });
   if (known.current.asked !== asked || known.current.engine !== engine) {
-    // The old rows stay in sight until the new ones have loaded.
+    // The old rows stay visible until the new ones have loaded.
     known.current = { asked, engine, rows: new Map(), stale: known.current.rows };
   }
   const { rows, stale } = known.current;

@@ -8,7 +8,7 @@ interface Props {
   facets: readonly RehearsedFacet[];
 }
 
-/** All that is taken for granted of shoppers, to be read and changed. */
+/** All assumptions about shoppers, which can be changed. */
 export function AssumptionList({ assumptions, change, facets }: Props) {
   const { fieldOf } = useOpenShop();
   const { values, knows } = assumptions;
@@ -74,7 +74,7 @@ interface LineProps {
   own: boolean;
   min: number;
   max: number;
-  /** Undefined gives it back to what is usual. */
+  /** Undefined restores the default. */
   set(value: number | undefined): void;
 }
 

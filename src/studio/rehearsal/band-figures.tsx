@@ -12,14 +12,14 @@ import type { RehearsedBand } from "./wishes.ts";
 interface Props {
   band: RehearsedBand;
   run: Run | undefined;
-  /** How it differs from the latest edition, and how that is called; undefined if there is none, or not yet. */
+  /** The difference from the latest edition, and its name; undefined if there is none, or not yet. */
   against: Robust | undefined;
   edition: string | undefined;
   chosen: boolean;
   choose(): void;
-  /** Shows each shopper, and what became of them. */
+  /** Shows each shopper with the outcome. */
   showShoppers(): void;
-  /** The measure of the chart, the end of its axis, and the callback to choose another. */
+  /** The measure of the chart, the end of its axis, and the callback to select another. */
   measure: SpreadName;
   end: number;
   showMeasure(measure: SpreadName): void;
@@ -113,7 +113,7 @@ export function BandFigures({
   );
 }
 
-/** From the least to the most, or the one that both come to. */
+/** From the lowest to the highest, or the one value if they are equal. */
 function spanWords({ least, most }: Span): string {
   const [from, to] = [least, most].map(inPercent);
   return from === to ? `${to}` : `${from?.replace("%", "")} to ${to}`;
@@ -143,7 +143,7 @@ interface FigureProps {
   name: string;
   value: string;
   more?: string | undefined;
-  /** Whether the chart shows how it is spread. */
+  /** Whether the chart shows its distribution. */
   pressed?: boolean;
   press?(): void;
   /** Shows what is behind it. */

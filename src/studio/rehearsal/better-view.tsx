@@ -9,7 +9,7 @@ import { HistoryButtons } from "../shell/history-buttons.tsx";
 import { seconds } from "./in-words.ts";
 import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
 
-/** Changes of the first panel of the page that lead shoppers sooner to what they look for. */
+/** Changes of the page's first panel that lead shoppers to their product sooner. */
 export function BetterView({ shop, run, service }: { shop: string; run: Run; service: RemoteRehearsal }) {
   const [share, setShare] = useState<number>();
   const [found, setFound] = useState<Proposal[]>();

@@ -1,6 +1,6 @@
 import type { Selection } from "../../core/engine/question.ts";
 
-/** The choice, as far as the selection itself names it. */
+/** The choice in words, as far as the selection contains its label. */
 export const choiceWords = ({ choices }: Selection): string =>
   Object.values(choices)
     .map((choice) =>

@@ -23,13 +23,13 @@ const inWords: Record<MeasureName, (value: number) => string> = {
 const change: Record<MeasureName, (value: number) => string> = {
   ...inWords,
   arrived: points,
-  // A difference of less than a tenth is none of nothing.
+  // Differences below a tenth of a second are shown as none.
   seconds: (value) => (value < 1 ? value.toFixed(2) : seconds(value)),
 };
-/** For which measures more is better. */
+/** The measures of which more is better. */
 const moreIsBetter: ReadonlySet<MeasureName> = new Set(["arrived"]);
 
-/** The draft beside an edition, two editions, two panels in one place, or one band beside the other: the same shoppers. */
+/** Compares the draft with an edition, two editions, two panels, or two bands, with the same shoppers. */
 export function CompareView({ shop, run, service }: { shop: string; run: Run; service: RemoteRehearsal }) {
   const { data: editions } = useEditions(shop);
   const { order, stage } = run;
@@ -139,13 +139,15 @@ export function CompareView({ shop, run, service }: { shop: string; run: Run; se
 interface Side {
   key: string;
   name: string;
-  /** The edition whose pages and panels it wants. */
+  /** The edition with its pages and panels. */
   edition?: number;
   /** Page and panel to rehearse. @param stand that of the edition */
   order(shop: string, stand: ShopVersion | undefined): Order;
 }
 
-/** All that can be compared: states of the shop, other panels in the place of the one that stands there, and the other band. */
+/**
+ * Everything that can be compared: states of the shop, other panels in place of the present one, and the other band.
+ */
 function sidesOf(order: Order, editions: readonly EditionSummary[], standing: string | undefined): Side[] {
   const { stand, band } = order;
   const otherBand = band === "wide" ? "slim" : "wide";
@@ -169,7 +171,7 @@ function sidesOf(order: Order, editions: readonly EditionSummary[], standing: st
             ...order,
             stand: {
               ...stand,
-              // As it is, where the other one stands.
+              // The present panel, replaced by the other one.
               panels: stand.panels.map((one) =>
                 one.slug === standing
                   ? { slug: standing, document: { ...document, placement: one.document.placement } }

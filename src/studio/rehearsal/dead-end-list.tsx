@@ -5,7 +5,7 @@ import type { Run } from "./use-rehearsal.ts";
 
 const most = 30;
 
-/** Where shoppers knew an answer that could not be given, with what they had chosen before. */
+/** Places where shoppers knew an answer that was not available, with their previous choices. */
 export function DeadEndList({ run: { walks, stage } }: { run: Run }) {
   const ends = useMemo(() => {
     const found = new Map<string, { row: string; kind: string; words: string; times: number }>();

@@ -6,7 +6,7 @@ import { percent } from "../shell/percent.ts";
 import { points, seconds, signed } from "./in-words.ts";
 import type { RemoteRehearsal, Run } from "./use-rehearsal.ts";
 
-/** The use of each facet, and the effect of leaving it out. */
+/** The use of each facet, and the effect of removing it. */
 export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal }) {
   const { walks, stage, order, running } = run;
   const summary = useMemo(() => summaryOf(walks), [walks]);
@@ -73,7 +73,7 @@ export function FacetUses({ run, service }: { run: Run; service: RemoteRehearsal
   );
 }
 
-/** The effect of leaving a facet out, as far as it is not chance. */
+/** The significant effects of removing a facet. */
 function costWords(differences: readonly MeasureDifference[]): string {
   const arrived = differences.find(({ measure }) => measure === "arrived");
   const time = differences.find(({ measure }) => measure === "seconds");

@@ -3,7 +3,7 @@ import { stableJson } from "../../core/shop/archive/stable-json.ts";
 import { saveFile } from "../shell/save-file.ts";
 import type { Order } from "./rehearsal.worker.ts";
 
-/** Hands over the measured heights, for a rehearsal on the command line. */
+/** Downloads the measured heights, for rehearsals on the command line. */
 export function HeightsFile({ orders }: { orders: readonly Order[] }) {
   const save = () => {
     const [order] = orders;

@@ -1,9 +1,9 @@
 import { percent } from "../shell/percent.ts";
 
-/** The names of bands where pages are rehearsed on them. */
+/** The names of bands in rehearsals. */
 export const bandNames = { wide: "Wide page", medium: "Medium page", slim: "Phone" } as const;
 
-/** Seconds as they are read, to a tenth below ten. */
+/** Seconds for display; with one decimal below ten. */
 export const seconds = (value: number): string => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
 
 /** CSS px as they are read. */
@@ -16,5 +16,5 @@ export const signed = (value: number, inWords: (value: number) => string): strin
 /** A share in whole percent. */
 export const inPercent = (share: number): string => percent(Math.round(share * 1000), 1000);
 
-/** A share in points of percent. */
+/** A share in percentage points. */
 export const points = (share: number): string => `${(share * 100).toFixed(1)} points`;

@@ -6,7 +6,7 @@ interface Props {
   change(next: Assumptions): void;
 }
 
-/** The two assumptions that the share who find their product hangs on most, beside it. */
+/** The two most influential assumptions, beside the success rate. */
 export function MainLevers({ assumptions, change }: Props) {
   const { known, first } = assumed(assumptions);
   const set = (values: Assumptions["values"]) =>
@@ -45,7 +45,7 @@ interface LeverProps {
   set(value: number): void;
 }
 
-/** A number on a line; shoppers are sent anew when it uses the new file. */
+/** A number on a line; a change sends the shoppers again. */
 function Uncertainty({ words, value, more, min, max, step, set }: LeverProps) {
   const [drawn, draw] = useState(value);
   useEffect(() => draw(value), [value]);

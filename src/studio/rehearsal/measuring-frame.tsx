@@ -9,16 +9,19 @@ interface Props {
   shop: string;
   address: string;
   band: Band;
-  /** Panels that stand on the page. */
+  /** Panels of the page. */
   panels: readonly { readonly slug: string; readonly document: PanelDocument }[];
-  /** Told once, by panel, as far as they stand on this band. */
+  /** Called once with the measurements by panel, for those on this band. */
   measured(measures: ReadonlyMap<string, Measure>): void;
 }
 
-/** After this many ms without a word from the page what is there is told: a panel that stands nowhere has no height. */
+/**
+ * If the page reports nothing for this many ms, the present measurements are used: a panel that isn't placed has no
+ * height.
+ */
 const patience = 2500;
 
-/** The page out of sight, on which the rows of its panels are measured, one panel after the other. */
+/** A hidden page on which the rows of its panels are measured, one panel after another. */
 export function MeasuringFrame({ shop, address, band, panels, measured }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const screen = firstScreens[band];

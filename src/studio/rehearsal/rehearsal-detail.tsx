@@ -28,7 +28,7 @@ interface Props {
   show(part: Part): void;
 }
 
-/** All that there is to say of a rehearsal on one band. */
+/** All results of a rehearsal on one band. */
 export function RehearsalDetail({ shop, run, service, part, show }: Props) {
   const view = {
     ways: () => <WaysPicture run={run} />,

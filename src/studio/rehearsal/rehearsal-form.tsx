@@ -13,13 +13,13 @@ interface Props {
   change(next: Wishes): void;
   running: boolean;
   stop(): void;
-  /** Takes shares for what shoppers know, by field. */
+  /** Applies shares of shoppers who know a field. */
   know(shares: Readonly<Record<string, number>>): void;
   /** Reads a list of real visits or choices. */
   readVisits(text: string, columns?: VisitColumns): Promise<VisitsRead>;
 }
 
-/** Which page, how many shoppers, and what they look for. */
+/** The page, the number of shoppers, and what they look for. */
 export function RehearsalForm({ wishes, change, running, stop, know, readVisits }: Props) {
   const pages = useAllPages().filter(({ kind }) => kind !== "article" && kind !== "search");
   const { profiles } = useOpenShop();

@@ -19,10 +19,10 @@ import { maxOf, type SpreadName } from "./spread-chart.tsx";
 import { dataOf, useAgainst, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
 import { type RehearsedBand, rehearsedBands, type Wishes } from "./wishes.ts";
 
-/** By band, how high the rows of the standing panels are, and of which state of them. */
+/** By band, the row heights of the placed panels, and of which state. */
 type Measured = Partial<Record<RehearsedBand, { of: unknown; found: ReadonlyMap<string, Measure> }>>;
 
-/** Trial shoppers are sent through a page, on the wide page and the phone side by side. */
+/** Sends trial shoppers through a page, on wide screens and phones side by side. */
 export function RehearsalView() {
   const { shop, engine, desk } = useOpenShop();
   const { data: stand, error } = useStand(shop.slug, "draft");

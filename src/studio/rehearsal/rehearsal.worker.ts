@@ -32,14 +32,14 @@ import {
 import type { Walk } from "../../core/rehearsal/walk.ts";
 import type { Band } from "../../core/settings/band.ts";
 
-/** Page and panel to rehearse, and with whom. */
+/** The page and panel to rehearse, and the shoppers. */
 export interface Order {
   /** Address of the catalogue in binary form. */
   data: string;
   stand: ShopVersion;
   address: string;
   band: Band;
-  /** By panel, what a browser has measured on the band. */
+  /** By panel, a browser's measurements on the band. */
   measures: ReadonlyMap<string, Measure>;
   shoppers: number;
   seed: number;
@@ -47,7 +47,7 @@ export interface Order {
   assumptions: Assumptions;
 }
 
-/** A facet of the page that is rehearsed. */
+/** A facet of the rehearsed page. */
 export interface RehearsedFacet {
   row: string;
   panel: string;
@@ -66,14 +66,14 @@ export type VisitsRead =
   | { header: string[]; columns: VisitColumns; visits: Visits; choices?: undefined }
   | { choices: ChosenFields };
 
-/** Catalogues that are kept: the draft's and those of editions that it is compared with. */
+/** Cached catalogues: the draft's and those of compared editions. */
 const catalogues = new LRUCache<string, Promise<LocalFacts>>({ max: 3 });
 let turn = 0;
 
-/** Shoppers that are sent again under each other assumption. */
+/** Number of shoppers sent again under each varied assumption. */
 const spanned = 500;
 
-/** Lets messages in: a stop comes while shoppers are on their way. */
+/** Lets messages in, such as a stop during a run. */
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
 
 function factsAt(data: string): Promise<LocalFacts> {
@@ -94,7 +94,7 @@ function sceneFor(facts: LocalFacts, order: Order, changed?: { slug: string; doc
   const panels = new Map(
     stand.panels.map(({ slug, document }) => [slug, slug === changed?.slug ? changed.document : document]),
   );
-  // Measurements apply to the panel as it was; a changed one is estimated throughout, and so is its counterpart in a
+  // Measurements apply to the panel as it was; a changed one is estimated throughout, as is its counterpart in a
   // comparison.
   const scene = pageScene(facts, address, stand.pages, panels, band, changed ? new Map() : measures);
   if (!scene) throw new Error(`There is no page ${address}.`);
@@ -103,7 +103,7 @@ function sceneFor(facts: LocalFacts, order: Order, changed?: { slug: string; doc
 
 const withOf = ({ shoppers, seed, weighing, assumptions }: Order) => ({ shoppers, seed, weighing, assumptions });
 
-/** Sends trial shoppers, away from the page. Whatever is begun ends what was under way. */
+/** Sends trial shoppers in a worker. A new task cancels the one under way. */
 const service = {
   stop(): void {
     turn++;
@@ -130,7 +130,7 @@ const service = {
     const rows = records.map(({ cells }) => cells);
     const columns = chosen ?? guessColumns(catalogue, header, rows);
     const choices = chosen ? undefined : guessChoiceColumns(catalogue, header, rows);
-    // Where every row names a field, that a value is called like a product too is chance.
+    // If every row names a field, a match with a product's name is chance.
     if (choices) return { choices: countChoices(catalogue, rows, choices) };
     if (!columns)
       throw new Error(
@@ -139,13 +139,13 @@ const service = {
     return { header: [...header], columns, visits: countVisits(catalogue, rows, columns) };
   },
 
-  /** @param tell hears of walks as they come */
+  /** @param tell receives walks as they finish */
   async run(order: Order, tell: (walks: Walk[]) => unknown): Promise<void> {
     const mine = ++turn;
     const facts = await factsAt(order.data);
     for (const walks of runRehearsal(facts.engine, sceneFor(facts, order), withOf(order))) {
       if (mine !== turn) return;
-      // Told before the next are sent, so that none is missing when all are.
+      // Awaited, so that none is missing at the end.
       await tell(walks);
     }
   },
@@ -156,7 +156,7 @@ const service = {
     return fewestChoices(facts.engine, sceneFor(facts, order), assumed(order.assumptions).first, walks);
   },
 
-  /** How far the share that arrives moves with what is assumed; undefined once something else is begun. */
+  /** How the success rate depends on the assumptions; undefined if another task was started. */
   async span(order: Order): Promise<Span | undefined> {
     const mine = turn;
     const facts = await factsAt(order.data);
@@ -173,7 +173,7 @@ const service = {
     }
   },
 
-  /** How the share that arrives differs, as assumed and beyond. Heights are estimated in both alike. */
+  /** The difference in success rate, under the assumptions and at their extremes. Heights are estimated for both. */
   async against(before: Order, after: Order): Promise<Robust> {
     const sides = await Promise.all(
       [before, after].map(async (order) => {
@@ -188,7 +188,7 @@ const service = {
     });
   },
 
-  /** The effect of leaving out each of some facets. @param tell is called with one facet after the other */
+  /** The effect of removing each of some facets. @param tell called for one facet after another */
   async without(
     order: Order,
     facets: readonly RehearsedFacet[],
@@ -209,7 +209,7 @@ const service = {
     }
   },
 
-  /** The second less the first, with the same shoppers. Heights are estimated in both alike. */
+  /** The second minus the first, with the same shoppers. Heights are estimated for both. */
   async compare(before: Order, after: Order): Promise<MeasureDifference[]> {
     const [one, other] = [await factsAt(before.data), await factsAt(after.data)];
     const walks = (facts: LocalFacts, order: Order) =>
@@ -217,7 +217,7 @@ const service = {
     return compareWalks(walks(one, before), walks(other, after));
   },
 
-  /** Changes of a panel that do better. @param tell hears how far it is, from 0 to 1 */
+  /** Better changes of a panel. @param tell receives the progress, from 0 to 1 */
   async propose(order: Order, slug: string, tell: (share: number) => void): Promise<Proposal[]> {
     const mine = turn;
     const facts = await factsAt(order.data);

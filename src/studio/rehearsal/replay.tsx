@@ -19,10 +19,10 @@ const sizes: Record<Band, { width: number; height: number }> = {
   medium: { width: 834, height: 800 },
   slim: { width: 390, height: 700 },
 };
-/** Widest that the page is drawn here. */
+/** Maximum width of the drawn page. */
 const room = 500;
 
-/** The way of one shopper, move by move, on the real page. */
+/** The walk of one shopper, move by move, on the real page. */
 export function Replay({ shop, address, band, walk, titleOf, ending }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [at, setAt] = useState(0);

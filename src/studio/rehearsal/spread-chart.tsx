@@ -2,7 +2,7 @@ import { bin, tickStep } from "d3-array";
 import type { Walk } from "../../core/rehearsal/walk.ts";
 import { NumberChart } from "../catalogue/number-chart.tsx";
 
-/** The measures that distinguish the paths of those who find their product. */
+/** The measures of shoppers who find their product. */
 export const spreads = {
   moves: { name: "choices", of: ({ moves }: Walk) => moves.length },
   seconds: { name: "seconds", of: ({ seconds }: Walk) => seconds },
@@ -13,19 +13,19 @@ export type SpreadName = keyof typeof spreads;
 /** Bars of a chart. */
 const bars = 9;
 
-/** The greatest value of those who found their product. */
+/** The largest value of shoppers who found their product. */
 export const maxOf = (walks: readonly Walk[], measure: SpreadName): number =>
   walks.reduce((most, one) => (one.ending === "arrived" ? Math.max(most, spreads[measure].of(one)) : most), 0);
 
 interface Props {
   measure: SpreadName;
-  /** Ways of those who found their product. */
+  /** Walks of shoppers who found their product. */
   walks: readonly Walk[];
-  /** Where the axis ends at least, so that two charts can be read beside each other. */
+  /** Minimum end of the axis, so that two charts can be compared. */
   end: number;
 }
 
-/** How values are spread, in bars of equal width. */
+/** The distribution of values, in bars of equal width. */
 export function SpreadChart({ measure, walks, end }: Props) {
   const { name, of: value } = spreads[measure];
   const step = Math.max(1, tickStep(0, Math.max(1, end), bars));

@@ -2,13 +2,13 @@ import { assumptionList } from "../../core/rehearsal/assumptions.ts";
 import type { Span, Swing } from "../../core/rehearsal/span.ts";
 import { inPercent } from "./in-words.ts";
 
-/** A value of an assumption as it is read. */
+/** A value of an assumption for display. */
 function spoken({ name }: Swing, value: number): string {
   const { unit } = assumptionList[name];
   return unit === "share" ? `${Math.round(value * 100)}%` : `${value}${unit ? ` ${unit}` : ""}`;
 }
 
-/** Bars that show how far each assumption moves the share that finds its product, the largest first. */
+/** Bars with the effect of each assumption on the success rate, largest first. */
 export function SwingPicture({ span, arrived }: { span: Span | undefined; arrived: number }) {
   if (!span) return <p className="text-quiet">Sending the same shoppers again under different assumptions…</p>;
   return (
@@ -58,7 +58,7 @@ export function SwingPicture({ span, arrived }: { span: Span | undefined; arrive
   );
 }
 
-/** A stretch of a line from 0 to 100%, with a mark where things stand. */
+/** A section of a line from 0 to 100%, with a mark at the present value. */
 function Bar({ from, to, mark }: { from: number; to: number; mark: number }) {
   const at = (value: number) => `${(value * 100).toFixed(1)}%`;
   return (

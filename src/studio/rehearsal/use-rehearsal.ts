@@ -11,7 +11,7 @@ import type { Order, RehearsalService, RehearsalStage } from "./rehearsal.worker
 
 export type RemoteRehearsal = Remote<RehearsalService>;
 
-/** A worker that sends shoppers, as long as the view is open. */
+/** A worker that sends shoppers, while the view is open. */
 export function useWorker(): RemoteRehearsal | undefined {
   const [service, setService] = useState<RemoteRehearsal>();
   useEffect(() => {
@@ -23,16 +23,16 @@ export function useWorker(): RemoteRehearsal | undefined {
   return service;
 }
 
-/** Pages and panels of a state of the shop, read anew whenever the view is opened. */
+/** Pages and panels of a state of the shop, refetched whenever the view is opened. */
 export const useStand = (shop: string, of: EditionState | undefined) =>
   useSWR<ShopVersion, ApiError>(of === undefined ? null : `${shopPath(shop)}/stand?of=${of}`, request<ShopVersion>, {
     revalidateOnMount: true,
-    // Whoever comes from the bench has changed something a moment ago.
+    // Somebody coming from the bench has just changed something.
     dedupingInterval: 0,
     revalidateOnFocus: false,
   });
 
-/** Where the catalogue of a state of the shop is, in binary form. */
+/** Address of the catalogue of a state of the shop, in binary form. */
 export const dataOf = (shop: string, of: EditionState): string =>
   `/api${shopPath(shop)}/data?text${of === "draft" ? "" : `&edition=${of}`}`;
 
@@ -42,17 +42,17 @@ export interface Run {
   stage: RehearsalStage | undefined;
   walks: readonly Walk[];
   running: boolean;
-  /** See {@link fewestChoices}; undefined until it is computed, and where it can't be in a reasonable time. */
+  /** See {@link fewestChoices}; undefined until it is computed, or if it takes too long. */
   fewest: number | undefined;
-  /** How far the share that arrives moves with what is assumed, once that is computed. */
+  /** How the success rate depends on the assumptions, once computed. */
   span: Span | undefined;
   trouble: string | undefined;
 }
 
-/** Figures are drawn anew at most so often, in ms. */
+/** Minimum interval between updates of the figures, in ms. */
 const beat = 200;
 
-/** Runs an order whenever it is another; figures come as they firm up. */
+/** Runs an order when it changes; figures are updated as they become more precise. */
 export function useRun(service: RemoteRehearsal | undefined, order: Order | undefined): Run | undefined {
   const [run, setRun] = useState<Run>();
   const walks = useRef<Walk[]>([]);
@@ -94,12 +94,15 @@ export function useRun(service: RemoteRehearsal | undefined, order: Order | unde
   return run;
 }
 
-/** Ends what is under way; what has come so far stays. */
+/** Cancels the present task; its results so far stay. */
 export function useStop(service: RemoteRehearsal | undefined): () => void {
   return useCallback(() => void service?.stop(), [service]);
 }
 
-/** How the draft differs from an edition by the same shoppers, once both were sent; undefined until then and without one. */
+/**
+ * The difference of the draft from an edition with the same shoppers, once both were sent; undefined until then and
+ * without one.
+ */
 export function useAgainst(
   service: RemoteRehearsal | undefined,
   run: Run | undefined,

@@ -7,11 +7,11 @@ interface Props {
   read(text: string, columns?: VisitColumns): Promise<VisitsRead>;
   /** Weighs products by these counts. */
   use(counts: ReadonlyMap<string, number>): void;
-  /** Takes these shares for what shoppers know, by field. */
+  /** Applies these shares of shoppers who know a field. */
   know(shares: Readonly<Record<string, number>>): void;
 }
 
-/** A list of what real visitors looked at, counted by product; nothing else of it is kept. */
+/** A list of products that real visitors looked at, counted by product; nothing else of it is kept. */
 export function VisitsCard({ read, use, know }: Props) {
   const [text, setText] = useState<string>();
   const [found, setFound] = useState<VisitsRead>();

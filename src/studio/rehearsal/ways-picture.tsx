@@ -15,7 +15,7 @@ const endNames: Record<string, string> = {
 };
 const endColours: Record<string, string> = { arrived: "#4d6b33", "nothing helps": "#a83c25", patience: "#a83c25" };
 
-/** Facets first, those that few take behind them, ends last. */
+/** Facets first, then rarely used ones, endings last. */
 const rankOf = ({ at, ends }: WayNode): number => (ends ? 2 : at === otherFacets ? 1 : 0);
 
 interface Placed extends WayNode {
@@ -24,7 +24,7 @@ interface Placed extends WayNode {
   h: number;
 }
 
-/** The ways of shoppers from facet to facet: as high as many take them, with the products that are left. */
+/** Flows of shoppers from facet to facet, with their size and the number of products left. */
 export function WaysPicture({ run }: { run: Run }) {
   const { walks, stage } = run;
   const ways = useMemo(() => waysOf(walks), [walks]);
@@ -40,7 +40,7 @@ export function WaysPicture({ run }: { run: Run }) {
   const placed = new Map<WayNode, Placed>();
   for (let step = 0; step < columns; step++) {
     let y = 0;
-    // Ends stand below, so that lines cross less.
+    // Endings are at the bottom, so that fewer lines cross.
     const here = ways.nodes
       .filter((one) => one.step === step)
       .sort((a, b) => rankOf(a) - rankOf(b) || b.shoppers - a.shoppers);

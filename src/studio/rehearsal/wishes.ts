@@ -1,11 +1,11 @@
 import type { Weighing } from "../../core/rehearsal/shopper.ts";
 import type { Band } from "../../core/settings/band.ts";
-/** The bands that stand side by side. */
+/** The bands shown side by side. */
 export const rehearsedBands = ["wide", "slim"] as const satisfies Band[];
 
 export type RehearsedBand = (typeof rehearsedBands)[number];
 
-/** The wishes for a rehearsal, beside the state of the shop. */
+/** The inputs of a rehearsal besides the state of the shop. */
 export interface Wishes {
   address: string;
   shoppers: number;

@@ -1,4 +1,4 @@
-/** Something that can be done, by its name. */
+/** Something that can be done, with its name. */
 export interface Action {
   name: string;
   run(): void;

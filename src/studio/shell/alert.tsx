@@ -7,7 +7,7 @@ export function Alert({ text }: { text: string }) {
   );
 }
 
-/** An error beside the control it belongs to; nothing without an error. */
+/** An error beside its control; nothing without an error. */
 export function Fault({ text, className = "" }: { text: string | undefined; className?: string }) {
   return text ? (
     <span role="alert" className={`block text-error ${className}`}>

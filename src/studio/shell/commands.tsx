@@ -12,16 +12,16 @@ import { Shortcuts } from "./shortcuts.tsx";
 import { shopViews } from "./views.ts";
 
 interface Props {
-  /** The documents that the view changes. */
+  /** The documents changed by the view. */
   stores?: readonly Stepped[];
-  /** The actions of this view; asked for when the list opens. */
+  /** The actions of this view; requested when the list opens. */
   actions?: () => Action[];
 }
 
 const none: readonly Stepped[] = [];
 const nothing = (): Action[] => [];
 
-/** Everything that can be done in a view, by name: Ctrl K; and what the keyboard can do: “?”. */
+/** A searchable list of all actions in a view: Ctrl K; and of its keyboard shortcuts: “?”. */
 export function Commands({ stores = none, actions = nothing }: Props) {
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState("");
@@ -66,7 +66,7 @@ export function Commands({ stores = none, actions = nothing }: Props) {
   );
 }
 
-/** Of actions with one name the first: nobody could tell them apart. */
+/** The first of several actions with the same name: nobody could tell them apart. */
 const onceEach = (actions: readonly Action[]): Action[] =>
   [...new Map([...actions].reverse().map((action) => [action.name, action])).values()].reverse();
 
@@ -75,7 +75,7 @@ async function signOut(): Promise<void> {
   location.assign("/sign-in");
 }
 
-/** Actions that are listed at once. */
+/** Number of actions listed at once. */
 const most = 60;
 
 function Actions({

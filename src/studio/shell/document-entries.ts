@@ -6,11 +6,11 @@ import type { Entry } from "./entry-menu.tsx";
 import { useOpenShop } from "./shop-context.ts";
 import { removeWithUndo, tried } from "./tried.ts";
 
-/** Kinds of which a shop has many, and the views that show them. */
+/** Kinds of which a shop has many, and their views. */
 export const manyViews = { panel: "panels", look: "look" } as const;
 export type ManyKind = keyof typeof manyViews;
 
-/** Lists a shop's documents of a kind anew, those that were removed too. */
+/** Refetches the lists of a shop's documents of a kind, including removed ones. */
 export function useListAnew(kind: ManyKind): () => Promise<unknown> {
   const { slug } = useOpenShop().shop;
   const { mutate } = useSWRConfig();
@@ -18,15 +18,15 @@ export function useListAnew(kind: ManyKind): () => Promise<unknown> {
 }
 
 interface Says {
-  /** Makes another one of it, under a name. */
+  /** Duplicates it under a name. */
   duplicate(name: string): void;
-  /** Why the open one has to stay; undefined if it may be removed. */
+  /** Why the open one can't be removed; undefined if it can. */
   keep: string | undefined;
-  /** Called once a different one is the first. @param name of that one */
+  /** Called when a different one becomes the first. @param name of that one */
   newFirst?(name: string): string | undefined;
 }
 
-/** The actions on the open document among its kind, computed when asked for: duplicate, move, remove. */
+/** The actions on the open document, computed on request: duplicate, move, remove. */
 export function useDocumentEntries(
   kind: ManyKind,
   open: { slug: string; name: string },
@@ -51,7 +51,7 @@ export function useDocumentEntries(
     return removeWithUndo(documentPath(shop.slug, kind, open.slug), open.name, listAnew, leave);
   };
   return () => [
-    // A name has 100 characters at most.
+    // A name has at most 100 characters.
     { label: "Duplicate", run: () => duplicate(`${open.name.slice(0, 94)} copy`) },
     ...move("Move to the left", -1),
     ...move("Move to the right", 1),

@@ -10,7 +10,7 @@ import { Saved } from "./saved.tsx";
 import { Strip } from "./strip.tsx";
 import { shopViews } from "./views.ts";
 
-/** A view of a shop over one document: the strip with whether it is saved and its steps, and below it the view. */
+/** A view of one document: the bar with undo and redo and whether it is saved, and the view below. */
 export function DocumentFrame<D extends object>({
   store,
   what,

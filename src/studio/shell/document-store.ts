@@ -8,30 +8,30 @@ import { currentTyping } from "./typing.ts";
 
 export interface DocumentState<D extends object> {
   document: D;
-  /** The patches that led to it from the document before. */
+  /** The patches from the document before to this one. */
   patches: readonly Patch[];
-  /** Steps that are done, the latest last, and those that were undone, the next to be done again first. */
+  /** Finished steps, latest last, and undone ones, the next to redo first. */
   past: readonly Step[];
   future: readonly Step[];
   saving: SaveState;
   /** Why saving failed, in words. */
   trouble: string | undefined;
-  /** The other tab's version, when both changed the document. */
+  /** The other tab's version, if both changed the document. */
   other: Pick<Stored<D>, "version" | "document"> | undefined;
-  /** Does an edit. With `joined`, a repeat of the last edit by its words becomes one step with it. */
+  /** Applies an edit. With `joined`, a repeat of the last edit (by its words) is merged with it. */
   apply(edit: Edit<D>, joined?: boolean): void;
   undo(): void;
   redo(): void;
-  /** Settles a conflict: the other version as a step that can be undone, or this one over it. */
+  /** Settles a conflict: applies the other version as a step that can be undone, or overwrites it. */
   settle(keep: "mine" | "theirs"): void;
 }
 
 export type DocumentStore<D extends object> = StoreApi<DocumentState<D>>;
 
 /**
- * Holds one document with its last steps, and saves both by itself a moment after each change.
+ * Holds one document with its last steps, and saves both shortly after each change.
  * @param path where it is saved
- * @param clock of all documents that share a history; by default of this one alone
+ * @param clock shared by all documents with a common history; by default its own
  */
 export function createDocumentStore<D extends object>(
   path: string,
@@ -40,9 +40,9 @@ export function createDocumentStore<D extends object>(
 ): DocumentStore<D> {
   const { steps, done } = stored.history;
   clock.know(steps.map(({ at }) => at));
-  /** Number of the step before the first that is kept. */
+  /** Number of the step before the first kept one. */
   let before = (steps[0]?.n ?? done + 1) - 1;
-  /** The first step that differs from what is stored. */
+  /** The first step that differs from the stored ones. */
   let changedFrom = Number.POSITIVE_INFINITY;
 
   const store: DocumentStore<D> = createStore<DocumentState<D>>((set, get) => {
@@ -52,7 +52,7 @@ export function createDocumentStore<D extends object>(
       set({ document: change.document, patches: change.patches, past: kept, future });
       saver.later();
     };
-    /** Adds a step. @param shown the patches from the document as it is, where the step begins at an earlier one */
+    /** Adds a step. @param shown the patches from the present document, if the step starts from an earlier one */
     const add = (change: Change<D>, past: readonly Step[], words: string, shown = change.patches) => {
       const { document, patches, inverse } = change;
       const n = (past.at(-1)?.n ?? before) + 1;
@@ -97,7 +97,7 @@ export function createDocumentStore<D extends object>(
         if (!other) return;
         set({ other: undefined });
         saver.settle(other.version, keep === "theirs" ? other.document : undefined);
-        // The other tab's steps are not these: all of these take their place.
+        // The other tab's steps differ: all of these replace them.
         if (keep === "mine") saver.later(0);
         else {
           add(changeBetween(document, other.document), past, "Use the other version");

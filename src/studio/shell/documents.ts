@@ -6,14 +6,12 @@ import { createDocumentStore, type DocumentStore, isUnsaved } from "./document-s
 import { StepClock } from "./step-clock.ts";
 import { isTypingUnsaved } from "./typing.ts";
 
-/** Documents that were opened in this tab, by their addresses, so that unsaved work outlives a change of view. */
+/** Documents opened in this tab, by address, so that unsaved work survives a change of view. */
 const opened = new Map<string, DocumentStore<never>>();
 /** Their steps have one order. */
 const clock = new StepClock();
 
-/**
- * The open document of a kind at an address; undefined if it is not open. An address leads to documents of one kind.
- */
+/** The open document of a kind at an address; undefined if it is not open. An address belongs to one kind. */
 const openAt = <K extends KindName>(_kind: K, path: string) =>
   opened.get(path) as DocumentStore<DocumentOf<K>> | undefined;
 
@@ -24,8 +22,8 @@ function keep<K extends KindName>(path: string, stored: Stored<DocumentOf<K>>): 
 }
 
 /**
- * A document of the shop, opened once in a tab; undefined until it is there.
- * @param slug for a kind of which a shop has many
+ * A document of the shop, opened once per tab; undefined until loaded.
+ * @param slug for a kind of which there are many
  */
 export function useDocument<K extends KindName>(
   shop: string,
@@ -42,7 +40,7 @@ export function useDocument<K extends KindName>(
   return { store: keep<K>(path, data), error };
 }
 
-/** The store of a document of the shop, opened once in a tab. @throws ApiError */
+/** The store of a document of the shop, opened once per tab. @throws ApiError */
 export async function openDocument<K extends KindName>(
   shop: string,
   kind: K,
@@ -56,7 +54,7 @@ export async function openDocument<K extends KindName>(
   return openAt(kind, path) ?? keep<K>(path, stored);
 }
 
-/** A document as it is in this tab, where it is open; otherwise as it is stored. @throws ApiError */
+/** A document in its state in this tab if it is open; otherwise as stored. @throws ApiError */
 export async function readDocument<K extends KindName>(shop: string, kind: K, slug?: string): Promise<DocumentOf<K>> {
   const path = documentPath(shop, kind, slug);
   const known = openAt(kind, path);
@@ -64,8 +62,8 @@ export async function readDocument<K extends KindName>(shop: string, kind: K, sl
 }
 
 addEventListener("beforeunload", (event) => {
-  // A field that is still typed in saves what it has.
+  // A field being typed in saves its text.
   if (isTypingUnsaved() && document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  // The browser asks before the page is left while something is not saved.
+  // The browser asks before leaving while something is unsaved.
   if ([...opened.values()].some((store) => isUnsaved(store.getState()))) event.preventDefault();
 });

@@ -1,7 +1,7 @@
 import { Ellipsis } from "lucide-react";
 import { Popover } from "./popover.tsx";
 
-/** One thing that can be done; without a way to do it, it says why not. */
+/** A menu entry; without an action it says why. */
 export interface Entry {
   label: string;
   /** Its further actions. */
@@ -10,14 +10,14 @@ export interface Entry {
 }
 
 interface Props {
-  /** Its purpose, for assistive technology. */
+  /** Its label for assistive technology. */
   title: string;
   /** Computed when it opens. */
   entries(): readonly Entry[];
   className?: string;
 }
 
-/** Three dots that open a list of what can be done. */
+/** A menu button with three dots. */
 export function EntryMenu({ title, entries, className = "size-6" }: Props) {
   return (
     <Popover

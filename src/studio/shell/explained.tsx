@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 
-/** A number or a word with a sentence behind it, read on hover and on focus. */
+/** A number or word with an explanation on hover and focus. */
 export function Explained({ by, children }: { by: string; children: ReactNode }) {
   return (
     <span
@@ -14,7 +14,7 @@ export function Explained({ by, children }: { by: string; children: ReactNode })
   );
 }
 
-/** A sentence behind a control, shown beside it on hover and on focus. Around it, so that it is no part of its name. */
+/** A tooltip for a control, on hover and focus. It wraps the control, so that it is not part of its name. */
 export const Tip = ({ words, children }: { words: string; children: ReactNode }) => (
   <span className="tooltip before:max-w-72 before:whitespace-normal before:text-[13px]" data-tip={words}>
     {children}

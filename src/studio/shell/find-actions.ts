@@ -1,13 +1,13 @@
 import UFuzzy from "@leeoniya/ufuzzy";
 
-/** One letter may be missing, other, too many or swapped in each word. */
+/** One letter per word may be missing, different, added or swapped. */
 const fuzzy = new UFuzzy({ intraMode: 1, intraIns: 1, intraSub: 1, intraTrn: 1, intraDel: 1 });
-/** Words that are tried in every order, at most. */
+/** Maximum number of words tried in every order. */
 const mostWords = 3;
 
 /**
- * What fits some words, the best first: whole words before parts of words, near the beginning before later, and what
- * is short before what is long. The words may stand in any order and be misspelt by a letter.
+ * Items that match a search, best first: whole words before parts of words, near the beginning before later, short
+ * before long. Words may be in any order and misspelt by a letter.
  */
 export function findByWords<T>(all: readonly T[], nameOf: (one: T) => string, asked: string): T[] {
   const words = asked.trim();

@@ -6,7 +6,7 @@ import { isTyping, useKeys } from "./keys.ts";
 const button =
   "grid size-8 place-items-center rounded-lg hover:bg-white/15 disabled:opacity-35 disabled:hover:bg-transparent";
 
-/** Undo and redo for what a view changes, by button and by key. */
+/** Undo and redo for the view's documents, by button and by key. */
 export function HistoryButtons({ stores }: { stores: readonly Stepped[] }) {
   const history = useHistory(stores);
   const last = history.past.at(-1);

@@ -4,7 +4,7 @@ import { Popover } from "./popover.tsx";
 
 const shown = 60;
 
-/** Every step in words, the latest first; each leads back to how things were after it. */
+/** Every step in words, latest first; selecting one goes back to the state after it. */
 export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
   const { past, future, undo, redo } = useHistory(stores);
   const repeat = (times: number, step: () => void) => {
@@ -71,10 +71,13 @@ export function HistoryList({ stores }: { stores: readonly Stepped[] }) {
   );
 }
 
-/** The meaning of a step, whatever position it leads to. */
+/** The meaning of a step, without its target value. */
 const stem = (words: string): string => words.replace(/ to position \d+$/, "");
 
-/** Steps with the same words one after the other as one line. @returns of each the steps that would be taken back to be after its last one */
+/**
+ * Consecutive steps with the same words as one line.
+ * @returns for each line, the number of steps to undo to return to the state after its last step
+ */
 function inRuns(steps: readonly { words: string }[]): { words: string; count: number; back: number }[] {
   const runs: { words: string; count: number; back: number }[] = [];
   steps.forEach(({ words }, at) => {

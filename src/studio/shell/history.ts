@@ -2,20 +2,20 @@ import { useMemo, useSyncExternalStore } from "react";
 import type { Step } from "../../core/document/patch.ts";
 import type { DocumentStore } from "./document-store.ts";
 
-/** The history of a view, over all documents that it changes, and the ways back and forth. */
+/** The history of a view: undo and redo over all documents that it changes. */
 export interface History {
   /** The latest last. */
   past: readonly Step[];
-  /** The next to be done again first. */
+  /** Undone steps, the next to redo first. */
   future: readonly Step[];
   undo(): void;
   redo(): void;
 }
 
-/** As much of a document's store as its history wants, whatever the document is. */
+/** The part of a document's store needed for its history. */
 export type Stepped = Pick<DocumentStore<object>, "getState" | "subscribe">;
 
-/** One history of several documents, in the order of the times at which the steps were made, also after a reload. */
+/** A common history of several documents, ordered by the times of their steps, even after a reload. */
 export function historyOf(stores: readonly Pick<Stepped, "getState">[]): History {
   const states = stores.map((store) => store.getState());
   const inOrder = (a: Step, b: Step) => a.at - b.at;
@@ -41,7 +41,7 @@ export function historyOf(stores: readonly Pick<Stepped, "getState">[]): History
   };
 }
 
-/** {@link historyOf}, drawn anew with every step. */
+/** {@link historyOf}, rerendering with every step. */
 export function useHistory(stores: readonly Stepped[]): History {
   const source = useMemo(() => {
     let now = historyOf(stores);

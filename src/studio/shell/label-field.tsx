@@ -7,11 +7,11 @@ interface Props {
   fallback?: string;
   label: string;
   save(value: string): void;
-  /** Whether it is saved while it is typed; it is by default. */
+  /** Whether it is also saved during pauses in typing; default: yes. */
   whilePaused?: boolean;
 }
 
-/** A text that is edited where it stands: it saves itself at each pause; Enter or leaving ends it, Escape restores what was there. */
+/** A text edited in place: saved during pauses and on Enter or blur; Escape restores it. */
 export function LabelField({ value, fallback = "", label, save, whilePaused = true }: Props) {
   const { text, type, leave, cancel } = useTypedText(value, (typed) => typed.trim() !== value && save(typed), {
     whilePaused,

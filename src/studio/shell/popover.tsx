@@ -23,11 +23,11 @@ interface Props {
   trigger(props: Record<string, unknown>, open: boolean): ReactNode;
   children(close: () => void): ReactNode;
   className?: string;
-  /** It is open from the start; for one that is only made when it is wanted. */
+  /** It is initially open; for one that is created on demand. */
   startsOpen?: boolean;
 }
 
-/** Where a card goes. One list for all, since the library compares what it is given with what it had. */
+/** Positions of a card. One list for all, since the library compares it by identity. */
 const middleware = [
   offset(6),
   flip({ padding: 8 }),
@@ -40,7 +40,7 @@ const middleware = [
   }),
 ];
 
-/** A card that opens at its button, holds focus while it is open, and closes on Escape or a click outside. */
+/** A card that opens at its button, traps focus while it is open, and closes on Escape or a click outside. */
 export function Popover({
   label,
   placement = "bottom-start",

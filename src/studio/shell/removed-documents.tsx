@@ -3,7 +3,7 @@ import { type ManyKind, useListAnew } from "./document-entries.ts";
 import { RemovedList } from "./removed-list.tsx";
 import { useOpenShop } from "./shop-context.ts";
 
-/** The shop's documents of a kind that were removed and can still be brought back. */
+/** The shop's removed documents of a kind that can be restored. */
 export function RemovedDocuments({ kind }: { kind: ManyKind }) {
   const { slug } = useOpenShop().shop;
   return (

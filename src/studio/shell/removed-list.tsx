@@ -3,7 +3,7 @@ import { restoreRemoved } from "./tried.ts";
 
 const day = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium" });
 
-/** The day on which something was removed. @param at ISO 8601 */
+/** The day of removal. @param at ISO 8601 */
 export const removalDay = (at: string): string => day.format(new Date(at));
 
 interface Props {
@@ -11,13 +11,13 @@ interface Props {
   path: string;
   /** Where one of them is. */
   pathOf(slug: string): string;
-  /** Lists anew, this list too, after one was brought back. */
+  /** Refetches the lists, including this one, after restoring. */
   changed(): Promise<unknown>;
   title: string;
   className?: string;
 }
 
-/** Removed things that can still be restored; nothing if there are none. */
+/** Removed things that can be restored; nothing if there are none. */
 export function RemovedList({ path, pathOf, changed, title, className = "" }: Props) {
   const { data: removed } = useRemoved(path);
   if (!removed || removed.length === 0) return null;

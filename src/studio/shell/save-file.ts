@@ -1,4 +1,4 @@
-/** Hands a text over as a file of the designer's. */
+/** Downloads a text as a file. */
 export function saveFile(name: string, text: string, type: string): void {
   const link = document.createElement("a");
   link.href = URL.createObjectURL(new Blob([text], { type }));

@@ -14,7 +14,7 @@ const shown = {
 /** The states from worst to best; several documents together show the worst of theirs. */
 const worst: readonly SaveState[] = ["conflict", "failed", "waiting", "saving", "saved"];
 
-/** Whether all that a view changes is saved, text that is still being typed included, and why not. */
+/** Whether all the view's changes are saved, including text being typed, and why not. */
 export function Saved({ stores }: { stores: readonly Stepped[] }) {
   const isTyping = useTypingUnsaved();
   const source = useMemo(

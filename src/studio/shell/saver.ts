@@ -3,18 +3,18 @@ import { ApiError, sendJson } from "../api.ts";
 
 export type SaveState = "saved" | "saving" | "waiting" | "failed" | "conflict";
 
-/** A document as it is sent: the steps from the first that differs from what is stored. */
+/** A document to send: the steps from the first that differs from the stored ones. */
 export interface Sendable<D> {
   document: D;
   history: SentHistory;
 }
 
-/** What a saver tells of itself. */
+/** The state of a saver. */
 export interface SaverState<D> {
   saving: SaveState;
   /** Why saving failed, in words. */
   trouble?: string | undefined;
-  /** The other tab's version, when both changed the document. */
+  /** The other tab's version, if both changed the document. */
   other?: { version: number; document: D } | undefined;
 }
 
@@ -26,20 +26,20 @@ interface Wiring<D> {
   document: D;
   /** The document as it is now. */
   current(): D;
-  /** Takes what is to be sent; its steps count as stored until {@link Wiring.restore}. */
+  /** Takes what is to be sent; its steps count as stored unless restored. */
   take(): Sendable<D> & { restore(): void };
   tell(state: SaverState<D>): void;
 }
 
-/** A moment after a change, and after a failure, in ms. */
+/** Delay after a change, and after a failure, in ms. */
 const pause = 300;
 const retry = 3000;
 
-/** Saves one document by itself, one request at a time, over the version that it knows. */
+/** Saves one document, one request at a time, over its known version. */
 export class Saver<D extends object> {
   readonly #wiring: Wiring<D>;
   #version: number;
-  /** The document as it is stored. */
+  /** The document as stored. */
   #sent: D;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #isBusy = false;
@@ -60,7 +60,7 @@ export class Saver<D extends object> {
     this.#timer = setTimeout(() => void this.#save(), ms);
   }
 
-  /** Ends a conflict: from now on the other version is the one that is known. @param stored what it says, where that is taken over */
+  /** Ends a conflict: the other version becomes the known one. @param stored its content, if taken over */
   settle(version: number, stored?: D): void {
     this.#isConflict = false;
     this.#version = version;
@@ -94,13 +94,13 @@ export class Saver<D extends object> {
     const { status, detail, message } = error;
     if (status === 409 && detail.version !== undefined && detail.document !== undefined) {
       this.#isConflict = true;
-      // The stored document was checked when it was saved, against the kind of this very document.
+      // The stored document was checked when it was saved, as the same kind.
       const other = { version: detail.version, document: detail.document as D };
       this.#wiring.tell({ saving: "conflict", other });
       return;
     }
     this.#wiring.tell({ saving: "failed", trouble: message });
-    // A server that is away may come back; a refused document is only sent again when it changes.
+    // An unreachable server is tried again; a rejected document is only sent again when it changes.
     if (status === 0 || status >= 500) this.#timer = setTimeout(() => void this.#save(), retry);
   }
 }

@@ -5,7 +5,7 @@ import { shopPath } from "../api.ts";
 import type { Action } from "./action.ts";
 import type { OpenShop } from "./shop-context.ts";
 
-/** Where anything of a shop can be gone to by its name, from whichever view. */
+/** Actions that open any part of a shop by name, from every view. */
 export function shopActions({ shop, profiles }: OpenShop, navigate: NavigateFunction): Action[] {
   const base = `/shops/${encodeURIComponent(shop.slug)}`;
   const go = (name: string, to: string): Action => ({ name, run: () => navigate(base + to) });

@@ -14,7 +14,7 @@ import type { SwatchBook } from "../../core/swatch/view.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { DocumentStore } from "./document-store.ts";
 
-/** A shop that is open. Its catalogue is in a worker; what is here of it changes with every mend. */
+/** An open shop. Its catalogue is in a worker; the data here change with every correction. */
 export interface OpenShop {
   shop: ShopSummary;
   products: number;
@@ -29,12 +29,12 @@ export interface OpenShop {
   desk: RemoteDesk;
   /** The settings of all panels and pages: band limits and languages. */
   settings: DocumentStore<ShopDocument>;
-  /** Which pages the shop has, and what stands on them. */
+  /** Which pages the shop has, and their panels. */
   pages: DocumentStore<PagesDocument>;
   mends: DocumentStore<MendDocument>;
-  /** By mend id, the products that it changes. */
+  /** By correction id, the number of products it changes. */
   mended: Readonly<Record<string, number>>;
-  /** Opens the catalogue anew, after another was put in its place. */
+  /** Reloads the catalogue after it was replaced. */
   reopen(shop: ShopSummary): void;
 }
 
@@ -56,9 +56,8 @@ export const usePages = <T>(read: (pages: PagesDocument) => T): T =>
   useStore(useOpenShop().pages, ({ document }) => read(document));
 
 /**
- * A worker's answer, asked again when the question or the catalogue changes; the last answer stays until the next is
- * there.
- * @param question names the question
+ * A worker's answer, requested again when the question or the catalogue changes; the last one stays until then.
+ * @param question key of the question
  */
 export function useAsked<T>(ask: () => Promise<T>, question: unknown, pause = 0): T | undefined {
   const { engine } = useOpenShop();
@@ -80,7 +79,7 @@ export function useAsked<T>(ask: () => Promise<T>, question: unknown, pause = 0)
   return said;
 }
 
-/** The engine's answer to a question, which is asked anew when it says something else. */
+/** The engine's answer to a question, requested again when its content changes. */
 export function useAnswer(question: Question): Answer | undefined {
   const { engine } = useOpenShop();
   return useAsked(async () => engine.ask(question), JSON.stringify(question));
@@ -88,7 +87,7 @@ export function useAnswer(question: Question): Answer | undefined {
 
 const none: readonly PageRef[] = [];
 
-/** Every page of the open shop; none until they are listed. */
+/** Every page of the open shop; empty until listed. */
 export function useAllPages(): readonly PageRef[] {
   const { desk } = useOpenShop();
   const pages = usePages((document) => document);

@@ -17,7 +17,7 @@ import { NotHere } from "./not-here.tsx";
 import { type OpenShop, ShopContext } from "./shop-context.ts";
 import { SightFilters } from "./sight.tsx";
 
-/** Opens the shop of the address for the views inside. */
+/** Opens the address's shop for the views inside. */
 export function ShopFrame() {
   const { shop: slug = "" } = useParams();
   return <OpenFrame key={slug} slug={slug} />;
@@ -87,7 +87,7 @@ interface OpenCatalogue {
   overview: Overview;
 }
 
-/** Opens a shop's catalogue in a worker, and keeps it mended and its collections known. */
+/** Opens a shop's catalogue in a worker, and updates its corrections and collections. */
 function useCatalogue(
   path: string,
   mends: DocumentStore<MendDocument> | undefined,
@@ -102,7 +102,7 @@ function useCatalogue(
     if (!mends || !pages) return;
     const { desk, close } = startDesk();
     let over = false;
-    // Each state of the catalogue has an engine of its own, since what one remembers of another would be wrong.
+    // Each state of the catalogue has its own engine, since cached answers of another would be wrong.
     const take = (overview: Overview) => {
       if (!over) setCatalogue({ desk, engine: new RemoteEngine((question) => desk.answer(question)), overview });
     };

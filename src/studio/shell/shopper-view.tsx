@@ -1,4 +1,4 @@
-/** Opens the draft as shoppers would see it; the page itself says that it is the draft and leads to what is published. */
+/** Opens the draft as shoppers would see it; the page says that it is the draft and links to the published one. */
 export const ShopperView = ({ shop, address = "/" }: { shop: string; address?: string }) => (
   <a
     href={`/draft/${encodeURIComponent(shop)}${address}`}

@@ -17,7 +17,7 @@ const keys: [keys: string, what: string][] = [
   ["Esc", "Close a card, cancel typing"],
 ];
 
-/** Opens with “?”: what the keyboard can do. */
+/** The list of keyboard shortcuts, opened with “?”. */
 export function Shortcuts() {
   const dialog = useRef<HTMLDialogElement>(null);
   useKeys(

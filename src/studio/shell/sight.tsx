@@ -10,7 +10,7 @@ export const visionNames: Record<Vision, string> = {
   tritan: "without blue",
 };
 
-/** Filters by which anything is seen as with a deficiency; once on the page. */
+/** SVG filters that simulate colour vision deficiencies; needed once per page. */
 export const SightFilters = () => (
   <svg width="0" height="0" className="absolute" aria-hidden>
     {Object.entries(visionMatrices).map(([name, matrix]) => (
@@ -26,11 +26,11 @@ export const SightFilters = () => (
   </svg>
 );
 
-/** Lets something be seen as with a deficiency; a {@link SightFilters} must be on the page. */
+/** The CSS that applies a filter; {@link SightFilters} must be on the page. */
 export const sightFilter = (sight: Vision): CSSProperties =>
   sight === "usual" ? {} : { filter: `url(#seen-${sight})` };
 
-/** Chooses how colours are seen. */
+/** Selects the simulated colour vision. */
 export function SightChoice({ sight, set }: { sight: Vision; set(sight: Vision): void }) {
   return (
     <select

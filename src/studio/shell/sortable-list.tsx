@@ -13,15 +13,15 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import type { ReactNode } from "react";
 
 interface Props {
-  /** The entries in order; the same list as long as it says the same, where many entries hang on it. */
+  /** The entries in order; the same list while unchanged, if many entries depend on it. */
   ids: readonly string[];
   titleOf(id: string): string;
-  /** An entry was put where another stands. */
+  /** An entry was dropped on another's position. */
   move(id: string, onto: string): void;
   children: ReactNode;
 }
 
-/** Around a list whose entries are moved by hand: dragged by their handles, or by the keyboard and then told. */
+/** A list whose entries can be moved: dragged by their handles, or by keyboard with announcements. */
 export function SortableList({ ids, titleOf, move, children }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -44,7 +44,7 @@ export function SortableList({ ids, titleOf, move, children }: Props) {
 
 const upAndDown: Modifier = ({ transform }) => ({ ...transform, x: 0 });
 
-/** The announcements for moving an entry of a list by keys: which one, and where it is. */
+/** Announcements for moving an entry by keyboard: which one, and its position. */
 function announcementsFor(ids: readonly string[], titleOf: (id: string) => string): Announcements {
   const title = (id: UniqueIdentifier) => titleOf(String(id));
   const place = (id: UniqueIdentifier) => `position ${ids.indexOf(String(id)) + 1} of ${ids.length}`;

@@ -1,8 +1,8 @@
-/** Gives each new step a time after all others that it knows, of whatever document, also where the clock was put back. */
+/** Gives each new step a time after all others of any document, even if the system clock was set back. */
 export class StepClock {
   #latest = 0;
 
-  /** Learns of steps that were made before. */
+  /** Registers the times of existing steps. */
   know(times: readonly number[]): void {
     for (const at of times) this.#latest = Math.max(this.#latest, at);
   }

@@ -3,13 +3,13 @@ import { Link, NavLink } from "react-router";
 import type { View } from "./views.ts";
 
 interface Props {
-  /** Views to go to, when a shop is open. */
+  /** Views to switch to, if a shop is open. */
   views?: View[];
   /** The content at the right. */
   children?: ReactNode;
 }
 
-/** The strip at the top of every view. */
+/** The bar at the top of every view. */
 export function Strip({ views = [], children }: Props) {
   return (
     <header className="dark-ground flex h-11 flex-none items-center gap-5 bg-primary px-3.5 text-primary-content">

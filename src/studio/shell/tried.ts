@@ -1,10 +1,7 @@
 import { toast } from "sonner";
 import { request, sendJson } from "../api.ts";
 
-/**
- * Does something on the server and lists anew what it has changed; what is wrong is told.
- * @returns whether it worked
- */
+/** Runs a request and refetches the lists it changes; errors are shown. @returns whether it succeeded */
 export async function tried(task: () => Promise<unknown>, listAnew: () => Promise<unknown>): Promise<boolean> {
   try {
     await task();
@@ -16,14 +13,14 @@ export async function tried(task: () => Promise<unknown>, listAnew: () => Promis
   }
 }
 
-/** Brings back what was removed. @param path of it */
+/** Restores something removed. @param path of it */
 export const restoreRemoved = (path: string, listAnew: () => Promise<unknown>): Promise<boolean> => {
-  // Wherever it was asked for, the offer to do so is over.
+  // The offer to restore it is obsolete then, wherever it was shown.
   toast.dismiss(path);
   return tried(() => sendJson("POST", `${path}/restore`, {}), listAnew);
 };
 
-/** Removes something, and offers to bring it back. @param leave goes away from it before it is listed no more */
+/** Removes something, and offers to restore it. @param leave navigates away before it disappears from the lists */
 export async function removeWithUndo(
   path: string,
   name: string,

@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from "react";
 import type { Step } from "../../core/document/patch.ts";
 
-/** Typing in one field, from when it begins until the field is left: all that it saves is one step of the history. */
+/** Typing in one field, from its beginning until blur: everything it saves is one step of the history. */
 export class Typing {
   #step: Step | undefined;
 
-  /** Saves what is typed so far. @param save changes a document before it returns */
+  /** Saves the text typed so far. @param save changes a document synchronously */
   run(save: () => void): void {
     current = this;
     try {
@@ -15,7 +15,7 @@ export class Typing {
     }
   }
 
-  /** Whether a step is the one that this typing has made. */
+  /** Whether a step was made by this typing. */
   made(step: Step | undefined): boolean {
     return step !== undefined && this.#step === step;
   }
@@ -26,20 +26,20 @@ export class Typing {
 }
 
 let current: Typing | undefined;
-/** The typing that saves at this very moment. */
+/** The typing that is saving at this moment. */
 export const currentTyping = (): Typing | undefined => current;
 
-/** After this many ms without a key what is typed is saved. */
+/** Delay after the last key before saving, in ms. */
 const pause = 400;
 
-/** How many fields have text in them that is not yet part of a document. */
+/** Number of fields with text that is not yet part of a document. */
 let unsaved = 0;
 const listeners = new Set<() => void>();
 function count(by: number): void {
   unsaved += by;
   for (const listener of listeners) listener();
 }
-/** Whether something is typed that no document has yet. */
+/** Whether some typed text is not in a document yet. */
 export const isTypingUnsaved = (): boolean => unsaved > 0;
 export const useTypingUnsaved = (): boolean =>
   useSyncExternalStore((listener) => {
@@ -49,19 +49,19 @@ export const useTypingUnsaved = (): boolean =>
 
 interface Typed {
   text: string;
-  /** Takes what is typed now; it is saved a moment later. */
+  /** Registers the typed text; it is saved a moment later. */
   type(text: string): void;
-  /** Saves what is typed, as the field is left. */
+  /** Saves the typed text, as the field is left. */
   leave(): void;
-  /** Puts the text back to what it was when typing began. */
+  /** Restores the text from when typing began. */
   cancel(): void;
 }
 
 /**
- * The text of a field that saves itself at each pause in typing, when it is left, and when it goes.
- * @param save changes a document before it returns
- * @param canSave whether a text is whole while it is still typed; by default any is that has a letter
- * @param whilePaused whether pauses save at all; a text that names something waits until the field is left
+ * The text of a field that saves at each pause in typing, on blur, and on unmount.
+ * @param save changes a document synchronously
+ * @param canSave whether a text is complete while typing; by default any with a letter
+ * @param whilePaused whether pauses save at all; a name waits until the field is left
  */
 export function useTypedText(
   value: string,
@@ -74,7 +74,7 @@ export function useTypedText(
   const typing = useRef(new Typing());
   now.current.save = save;
 
-  // A value from elsewhere replaces the text; one that was typed here is already in the field.
+  // A value from elsewhere replaces the text; one typed here is already in the field.
   useEffect(() => {
     if (value === now.current.saved) return;
     now.current.saved = value;

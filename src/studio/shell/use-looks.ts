@@ -6,10 +6,10 @@ import type { DocumentStore } from "./document-store.ts";
 import { openDocument } from "./documents.ts";
 import { useOpenShop, useShopSettings } from "./shop-context.ts";
 
-/** Looks by their slugs, each as it is in this tab. */
+/** Looks by slug, in their state in this tab. */
 export type Looks = Readonly<Record<string, DocumentStore<LookDocument>>>;
 
-/** The stores of some looks, opened when they are named. One that is gone is left out. */
+/** The stores of some looks, opened on demand. Missing ones are left out. */
 export function useLookStores(shop: string, slugs: readonly string[]): Looks | undefined {
   const [looks, setLooks] = useState<Looks | undefined>(undefined);
   const names = [...new Set(slugs)].sort().join(" ");
@@ -29,7 +29,7 @@ export function useLookStores(shop: string, slugs: readonly string[]): Looks | u
   return looks;
 }
 
-/** The documents of looks, anew with every change of one. */
+/** The documents of looks, updated with every change. */
 export function useLookDocuments(looks: Looks | undefined): Readonly<Record<string, LookDocument>> | undefined {
   const [, setTurn] = useState(0);
   useEffect(() => {
@@ -45,7 +45,7 @@ export function useLookDocuments(looks: Looks | undefined): Readonly<Record<stri
   return looks && Object.fromEntries(Object.entries(looks).map(([slug, store]) => [slug, store.getState().document]));
 }
 
-/** The ground that the shop's panels stand on, by the look that the shop has now. */
+/** The background of the shop's panels, from its present look. */
 export function useShopGround(): string {
   const { shop } = useOpenShop();
   const look = useShopSettings((settings) => settings.look);

@@ -1,4 +1,4 @@
-/** A view to go to; one that others stand below is open at its own address only. */
+/** A view to switch to; one with others below it is active at its own address only. */
 export interface View {
   to: string;
   label: string;

@@ -5,7 +5,7 @@ import type { ShopSummary } from "../../core/api/shop.ts";
 import { ApiError, request } from "../api.ts";
 import { Fault } from "../shell/alert.tsx";
 
-/** Makes a shop of a zipped shop folder, and goes there. */
+/** Creates a shop from a zipped shop folder, and opens it. */
 export function BringFolder() {
   const input = useRef<HTMLInputElement>(null);
   const go = useNavigate();

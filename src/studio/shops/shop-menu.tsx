@@ -57,7 +57,7 @@ function ShopForm({ shop, close, save }: FormProps) {
   const [name, setName] = useState(shop.name);
   const [currency, setCurrency] = useState(shop.currency);
   const [languages, setLanguagesText] = useState<string | undefined>(undefined);
-  // The shop's own document is loaded when it is needed.
+  // The shop's own document is loaded on demand.
   useEffect(() => {
     openDocument(shop.slug, "shop").then(
       (store) => setLanguagesText((now) => now ?? store.getState().document.languages.join(" ")),

@@ -9,7 +9,7 @@ import { Strip } from "../shell/strip.tsx";
 import { BringFolder } from "./bring-folder.tsx";
 import { ShopMenu } from "./shop-menu.tsx";
 
-/** The shops there are, and the way to a new one. */
+/** The list of shops, and the way to a new one. */
 export function ShopsView() {
   const { data: shops, error, mutate } = useShops();
   const { mutate: everywhere } = useSWRConfig();

@@ -82,7 +82,7 @@ export function BookTools(props: ToolProps) {
   );
 }
 
-/** The guess that is sure enough: the one that the field falls back to first, else the other. */
+/** The confident guess: from the field's first source, otherwise from the other. */
 function best(
   { guess, photos }: Pick<BookValue, "guess" | "photos">,
   least: number,
@@ -102,7 +102,7 @@ const sourceNames: Record<Source, string> = {
   text: "Name in a tile",
 };
 
-/** The first source, and the next when that is missing. Nothing behind the text is ever reached. */
+/** Swaps the order of sources. Nothing after the text is ever used. */
 function OrderButton({ field, book, apply }: ToolProps) {
   const order = swatchOrder(book, field.key);
   const all = [...order, ...sources.filter((source) => !order.includes(source))];

@@ -9,7 +9,10 @@ import { Tip } from "../shell/explained.tsx";
 import { Popover } from "../shell/popover.tsx";
 import type { ToolProps } from "./tool-props.ts";
 
-/** Takes a list of names with colours: typed, pasted, or a file in one of the open formats, with its pictures in a zip. */
+/**
+ * Imports a list of names with colours: typed, pasted, or a file in one of the open formats, with its pictures in a
+ * zip.
+ */
 export function PasteButton({ field, values, worker, apply, upload }: ToolProps) {
   const [text, setText] = useState("");
   const [told, setTold] = useState<string[]>([]);

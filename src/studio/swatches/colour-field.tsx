@@ -10,14 +10,14 @@ import { SwatchDot } from "./swatch-dot.tsx";
 interface Props {
   label: string;
   colours: readonly string[];
-  /** Pictures of products that state the value, to take a colour from. */
+  /** Pictures of products with the value, to take a colour from. */
   pictures(): Promise<string[]>;
   set(colours: string[]): void;
 }
 
 const most = 4;
 
-/** Up to four colours: typed in any way that CSS knows, picked, or taken from a product's picture. */
+/** Up to four colours: typed as any CSS colour, picked, or taken from a product's picture. */
 export function ColourField({ label, colours, pictures, set }: Props) {
   const shown = colours.join(" ");
   const [text, setText] = useState(shown);
@@ -74,7 +74,7 @@ export function ColourField({ label, colours, pictures, set }: Props) {
   );
 }
 
-/** Goes to the same field of the next or the last row, so that a list is filled without the mouse. */
+/** Moves to the same field of the next or previous row, so that a list can be filled without a mouse. */
 function step(input: HTMLInputElement, way: number): boolean {
   const fields = [...(input.closest("table")?.querySelectorAll<HTMLInputElement>(`input[name="${input.name}"]`) ?? [])];
   const next = fields[fields.indexOf(input) + way];
@@ -83,7 +83,7 @@ function step(input: HTMLInputElement, way: number): boolean {
   return next !== undefined;
 }
 
-/** A drag ends where the hand rests. */
+/** Delay after which a drag counts as finished, in ms. */
 const restAfter = 200;
 
 function Picker({ colours, pictures, set }: Omit<Props, "label">) {
@@ -168,7 +168,7 @@ function Picker({ colours, pictures, set }: Omit<Props, "label">) {
 
 const drawn = 160;
 
-/** A product's picture; a click takes the colour of the place clicked. */
+/** A product's picture; a click takes the colour at that point. */
 function PickPicture({ address, take }: { address: string; take(colour: string): void }) {
   const image = useRef<HTMLImageElement>(null);
   return (
@@ -184,7 +184,7 @@ function PickPicture({ address, take }: { address: string; take(colour: string):
         const context = canvas.getContext("2d");
         context?.drawImage(image.current, 0, 0, drawn, drawn);
         const box = event.currentTarget.getBoundingClientRect();
-        // The keyboard's click has no place; the middle stands for it.
+        // A click by keyboard has no position, so the middle is used.
         const place = (at: number, from: number, length: number) =>
           (event.detail === 0 ? 0.5 : (at - from) / length) * (drawn - 1);
         try {

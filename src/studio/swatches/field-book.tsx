@@ -15,11 +15,11 @@ import type { BookStore, SwatchWorker } from "./use-book.ts";
 import { useUpload } from "./use-upload.ts";
 import { type BookValue, ValueRow } from "./value-row.tsx";
 
-/** Pictures of one value that a colour can be taken from, and of the field that are searched for them. */
+/** Number of pictures of one value shown, and of the field searched. */
 const shownPictures = 6;
 const searched = 2000;
 
-/** One field of the book: its values in a table, with what is measured beside it. */
+/** One field of the book: its values in a table, with the measurements beside it. */
 export function FieldBook({ field, store, worker }: { field: Field; store: BookStore; worker: SwatchWorker }) {
   const { desk } = useOpenShop();
   const book = useStore(store, (state) => state.document);
@@ -84,7 +84,7 @@ export function FieldBook({ field, store, worker }: { field: Field; store: BookS
   );
 }
 
-/** The field's values with all that the book and the guesses say of them. */
+/** The field's values with their entries and guesses. */
 function useValues(
   { key }: Field,
   book: ReturnType<BookStore["getState"]>["document"],

@@ -8,7 +8,7 @@ import { SwatchDot } from "./swatch-dot.tsx";
 
 const mostValues = 2000;
 
-/** Fields whose values can have a swatch, those that name colours in front, then brands. */
+/** Fields whose values can have a swatch: colour fields first, then brands. */
 export function bookFields(profiles: readonly FieldProfile[]): Field[] {
   const rank = ({ field, samples }: FieldProfile) => {
     const coloured = samples.filter(namesColour).length / Math.max(1, samples.length);

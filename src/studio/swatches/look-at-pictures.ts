@@ -4,14 +4,14 @@ import type { Pixels } from "../../core/swatch/photo.ts";
 import type { RemoteDesk } from "../desk/open-desk.ts";
 import type { SwatchWorker } from "./use-book.ts";
 
-/** Pictures that are looked at, and those on their way at once. */
+/** Maximum number of pictures, and number loaded at once. */
 const most = 2000;
 const atOnce = 6;
 const side = 128;
 const toldEvery = 120;
 
 export interface Looking {
-  /** Pictures done, and how many there are. */
+  /** Number of finished pictures, and of all. */
   done: number;
   of: number;
 }
@@ -23,9 +23,9 @@ export interface LookResult {
 }
 
 /**
- * Takes the main colours of the pictures of all products that state a field, in a worker.
- * @param wanted colours that each value's name speaks of, where it speaks of some
- * @returns how far it came when it was stopped
+ * Finds the main colours in the pictures of all products that state a field, in a worker.
+ * @param wanted number of colours in each value's name, if it has any
+ * @returns the result so far if cancelled
  */
 export async function lookAtPictures(
   desk: RemoteDesk,
@@ -50,7 +50,7 @@ export async function lookAtPictures(
         failed++;
       }
       done++;
-      // A page that is drawn after each picture would have no time left for the pictures.
+      // Rerendering after each picture would leave no time for the pictures.
       if (done === pictures.length || performance.now() - told > toldEvery) {
         told = performance.now();
         progress({ done, of: pictures.length });
@@ -66,13 +66,13 @@ export async function lookAtPictures(
   };
 }
 
-/** A picture in a square of `size` px, however large it is. */
+/** A picture scaled into a square of `size` px. */
 async function pixelsOf(address: string, size: number): Promise<Pixels> {
   const image = new Image(size, size);
   image.crossOrigin = "anonymous";
   image.src = address;
   await image.decode();
-  // A canvas that is read often keeps its pixels in memory; elsewhere each reading waits for the graphics process.
+  // A canvas that is read often keeps its pixels in memory; otherwise each reading waits for the graphics process.
   const context = new OffscreenCanvas(size, size).getContext("2d", { willReadFrequently: true });
   if (!context) throw new Error("This browser can’t read pictures. Try a different browser.");
   context.drawImage(image, 0, 0, size, size);

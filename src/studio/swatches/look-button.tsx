@@ -7,7 +7,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { type Looking, lookAtPictures } from "./look-at-pictures.ts";
 import type { ToolProps } from "./tool-props.ts";
 
-/** Looks at the pictures of all products that state the field; with progress, and to be stopped. */
+/** Examines the pictures of all products that state the field, with progress and a cancel button. */
 export function LookButton({ field, values, worker, apply }: ToolProps) {
   const { desk } = useOpenShop();
   const [looking, setLooking] = useState<Looking | undefined>(undefined);
@@ -15,7 +15,7 @@ export function LookButton({ field, values, worker, apply }: ToolProps) {
   const start = async () => {
     stopper.current = new AbortController();
     setLooking({ done: 0, of: 0 });
-    // A guess by name that is not sure says nothing of how many colours there are.
+    // An uncertain guess from a name does not determine the number of colours.
     const wanted = Object.fromEntries(
       values.flatMap(({ id, guess }) => (guess && guess.confidence >= 0.7 ? [[id, guess.colours.length]] : [])),
     );

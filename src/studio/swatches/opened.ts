@@ -11,11 +11,11 @@ import {
 import type { OpenedNumber } from "../numbers/opened-number.ts";
 import type { BookValue } from "./value-row.tsx";
 
-/** The least contrast of a swatch's colours with a ground. */
+/** The lowest contrast of a swatch's colours with a background. */
 export const lowestContrastOn = (colours: readonly string[], ground: string): number =>
   Math.min(...colours.map((colour) => contrast(colour, ground)));
 
-/** The contrast of a swatch with its ground, to be opened. */
+/** The contrast of a swatch with its background, as a number that opens. */
 export const contrastNumber = (label: string, colours: readonly string[], ground: string): OpenedNumber => ({
   title: `Contrast of ${label}`,
   says: `How much lighter or darker ${label} is than the look’s background, ${ground}. Below ${lowestContrast}:1 many people can’t see its edge, so it gets an outline.`,
@@ -37,7 +37,7 @@ const eyes: Record<Vision, string> = {
   tritan: "Without blue cones",
 };
 
-/** How far two swatches are apart, to be opened. */
+/** The difference of two swatches, as a number that opens. */
 export function pairNumber(
   one: BookValue | undefined,
   other: BookValue | undefined,

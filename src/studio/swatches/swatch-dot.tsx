@@ -1,7 +1,7 @@
 import type { SwatchView } from "../../core/swatch/view.ts";
 import { paint } from "../../storefront/panel/displays/swatch.tsx";
 
-/** A swatch as the tool shows it; hatched where nothing is known. */
+/** A swatch in the tool; hatched if unknown. */
 export function SwatchDot({ view, size = 28, title }: { view: SwatchView | undefined; size?: number; title?: string }) {
   const box = { width: size, height: size };
   if (view?.picture)

@@ -6,7 +6,7 @@ import { FieldBook } from "./field-book.tsx";
 import { bookFields, FieldList } from "./field-list.tsx";
 import { useBook, useSwatchWorker } from "./use-book.ts";
 
-/** The swatch book: what stands for each value, what is uncertain, and what could not be told apart. */
+/** The swatch book: the swatch of each value, uncertain ones, and those that could be confused. */
 export function SwatchView() {
   const { shop: slug = "", field: asked } = useParams();
   const { profiles } = useOpenShop();

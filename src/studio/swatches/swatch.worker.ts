@@ -13,11 +13,11 @@ const served = {
   forgetPictures() {
     looked.length = 0;
   },
-  /** Looks at one picture of a product that states these values. */
+  /** Examines one picture of a product with these values. */
   look(pixels: Pixels, values: readonly string[]) {
     looked.push({ clusters: mainColours(pixels), values });
   },
-  /** The result of all pictures of each value. @param wanted colours that a value's name speaks of */
+  /** The colours of each value from all pictures. @param wanted number of colours in a value's name */
   colours: (wanted: Readonly<Record<string, number>>): [string, ValueColours][] => [
     ...valueColours(looked, (value) => wanted[value]),
   ],
@@ -31,12 +31,12 @@ const served = {
       return readSwatchCsv(text);
     }
   },
-  /** Reads a list with its pictures. @throws RangeError for a zip that is none of these */
+  /** Reads a list with its pictures. @throws RangeError for an unsuitable zip */
   readZip(bytes: Uint8Array) {
     const { pictures, ...list } = unzipLines(bytes);
     return { ...list, pictures: [...pictures] };
   },
-  /** A photograph small enough for a swatch, without what else its file carries. */
+  /** Reduces a photograph to the size of a swatch, without its metadata. */
   async shrink(file: Blob, most: number): Promise<Blob> {
     const bitmap = await createImageBitmap(file);
     const scale = Math.min(1, most / Math.max(bitmap.width, bitmap.height));

@@ -10,7 +10,7 @@ import type { SwatchService } from "./swatch.worker.ts";
 export type BookStore = DocumentStore<SwatchDocument>;
 export type SwatchWorker = Remote<SwatchService>;
 
-/** A shop's swatch book, saved by itself; every panel follows as soon as it is. */
+/** A shop's swatch book, saved automatically; every panel follows. */
 export function useBook(shop: string): { store: BookStore | undefined; error: ApiError | undefined } {
   const { mutate } = useSWRConfig();
   const { store, error } = useDocument(shop, "swatches");
@@ -24,7 +24,7 @@ export function useBook(shop: string): { store: BookStore | undefined; error: Ap
   return { store, error };
 }
 
-/** A worker for what takes longer than a frame: names, pictures, differences. */
+/** A worker for tasks longer than a frame: names, pictures, differences. */
 export function useSwatchWorker(): SwatchWorker | undefined {
   const [service, setService] = useState<SwatchWorker | undefined>(undefined);
   useEffect(() => {

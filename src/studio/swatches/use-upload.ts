@@ -3,12 +3,12 @@ import { useParams } from "react-router";
 import { request, shopPath } from "../api.ts";
 import type { SwatchWorker } from "./use-book.ts";
 
-/** Largest file that is opened. */
+/** Maximum size of an uploaded file. */
 const mostBytes = 20 * 1024 * 1024;
 
 /**
- * Sends a picture to the shop's store; a photograph is made small first, and an SVG is cleaned where it is kept.
- * @param side the longest side that is kept, in px; a swatch needs no more than it is by itself
+ * Uploads a picture; a photograph is reduced first, and an SVG is sanitized by the server.
+ * @param side maximum side in px; by default the size for a swatch
  */
 export function useUpload(worker: SwatchWorker | undefined, side = 256) {
   const { shop = "" } = useParams();

@@ -21,7 +21,7 @@ export interface BookValue extends ValueName {
   products: number;
   view: SwatchView & { source: Source };
   entry: SwatchEntry | undefined;
-  /** It differs in this field from what it is elsewhere. */
+  /** It has its own entry in this field. */
   differs: boolean;
   guess: NameGuess | undefined;
   photos: PhotoGuess | undefined;
@@ -42,7 +42,7 @@ const from: Record<Source, string> = {
   text: "no swatch: text",
 };
 
-/** One value: what shoppers see, what its name and its pictures say, and what it is given. */
+/** One value: its swatch, the guesses from its name and pictures, and its entry. */
 export const ValueRow = memo(function ValueRow({ value, apply, upload, pictures }: Props) {
   const { id, label, products, view, entry, guess, photos, differs } = value;
   const colours = entry?.colours ?? [];

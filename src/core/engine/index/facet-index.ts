@@ -113,7 +113,7 @@ export function indexOptions(
   const { variantStart } = catalogue;
   const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
   const postings = buildPostings(options.length, records, (record, visit) => {
-    // A product-level field is the same on all of a product's variants, so the first speaks for it.
+    // Product-level values are the same on all of a product's variants, so the first variant's are used.
     const variant = level === "product" ? (variantStart[record] ?? 0) : record;
     for (let i = column.starts[variant] ?? 0; i < (column.starts[variant + 1] ?? 0); i++) {
       for (const option of optionsOfCode[column.codes[i] ?? 0] ?? []) visit(option);
@@ -127,7 +127,7 @@ export function indexOptions(
   return { level, options, at, postings, forward: turnRound(postings, options.length, records), bits };
 }
 
-/** Record → options from option → records. */
+/** Inverts option → records to record → options. */
 function turnRound(postings: Postings, options: number, records: number): Forward {
   const starts = new Uint32Array(records + 1);
   for (const record of postings.records) countAt(starts, record + 1);
@@ -150,7 +150,7 @@ function turnRound(postings: Postings, options: number, records: number): Forwar
   return { codes, starts };
 }
 
-/** Codes a field's values as numbers; values that are none are not stated. */
+/** Indexes a field's values as numbers; other values count as not stated. */
 export function indexNumbers(catalogue: Catalogue, field: Field, level: Level): NumberIndex {
   const column = catalogue.columns.get(field.key);
   const records = level === "product" ? productCount(catalogue) : variantCount(catalogue);
@@ -179,7 +179,7 @@ function valueNumbers(spellings: readonly string[]): number[] {
   });
 }
 
-/** Counts how often each option is spelt how. Nearly all are spelt one way, which costs no table of their own. */
+/** Counts the spellings of each option. Nearly all have a single one, which needs no table. */
 class Labels {
   #first: { name: string; uses: number }[] = [];
   #others = new Map<number, Map<string, number>>();

@@ -4,7 +4,7 @@ import { words } from "./words.ts";
 
 /** The words of one field, and the products that state them. */
 export class FieldWords {
-  /** Sorted, so that a prefix is a run. */
+  /** Sorted, so that words with a common prefix are adjacent. */
   readonly words: readonly string[];
   #postings: Postings;
 
@@ -20,8 +20,8 @@ export class FieldWords {
   }
 
   /**
-   * Calls back with the products of every word that is the one asked for, or with `prefix` begins with it.
-   * @param visit products in ascending order, and whether the word is the very one
+   * Finds the products of a word, or with `prefix` of every word that begins with it.
+   * @param visit receives products in ascending order, and whether the word matches exactly
    */
   find(word: string, prefix: boolean, visit: (products: Uint32Array, exact: boolean) => void): void {
     for (let at = this.#from(word); at < this.words.length; at++) {

@@ -15,6 +15,6 @@ export const optionSchema = exact({
 });
 export type Option = InferType<typeof optionSchema>;
 
-/** Several values, by their identities, that shoppers meet as one option; its own identity is that of its label. */
+/** Several values, by identity, shown to shoppers as one option, whose identity is that of its label. */
 export const mergeSchema = exact({ label: text(500), values: listOf(text(10_000), 2000) });
 export type Merge = InferType<typeof mergeSchema>;

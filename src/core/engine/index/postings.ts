@@ -14,9 +14,9 @@ export const postingsOf = ({ starts, records }: Postings, option: number): Uint3
   records.subarray(starts[option], starts[option + 1]);
 
 /**
- * Turns record → options round.
- * @param options how many options there are
- * @param records how many records there are
+ * Inverts record → options.
+ * @param options number of options
+ * @param records number of records
  * @param forEachOption calls back with every option that a record states; repeats are allowed
  */
 export function buildPostings(

@@ -8,7 +8,7 @@ import { FieldWords } from "./field-words.ts";
 import type { SearchedField } from "./search-schema.ts";
 import { words } from "./words.ts";
 
-/** The default weights of the words of known fields; those of other fields with words weigh 1. */
+/** Default weights of known fields; other fields with words weigh 1. */
 const usual: Partial<Record<FieldRole, number>> = {
   title: 8,
   sku: 8,
@@ -16,23 +16,25 @@ const usual: Partial<Record<FieldRole, number>> = {
   type: 4,
   category: 3,
   tags: 2,
-  // A description speaks of much that a product is not.
+  // Excluded: a description mentions much that a product is not.
   description: 0,
   product_id: 0,
   image: 0,
 };
-/** A word that only begins with what was asked for weighs so much of the whole. */
+/** Relative weight of a word that only begins with the searched one. */
 const prefixShare = 0.75;
-/** Words that are offered for one that is in no product. */
+/** Maximum number of corrections suggested per unknown word. */
 const offered = 3;
 
-/** How much the words of a field weigh; 0 for fields that are not searched. */
+/** The weight of a field's words; 0 if it is not searched. */
 export const weightOf = (field: Field, given: readonly SearchedField[] = []): number =>
   given.find((one) => one.field === field.key)?.weight ??
   (field.titles ? usual.title : usual[field.role]) ??
   (kindFacts(field).words ? 1 : 0);
 
-/** Finds products by words in their fields, and tells how well they fit. A field is indexed with the first search that goes over it. */
+/**
+ * Finds products by the words in their fields and ranks them. A field is indexed by the first search that covers it.
+ */
 export class TextIndex {
   #catalogue: Catalogue;
   #size: number;
@@ -58,8 +60,8 @@ export class TextIndex {
   }
 
   /**
-   * How well each product fits a query: for each word the weight of the heaviest field that has it, less where only
-   * its beginning was asked for, all words added up.
+   * The relevance of each product: for each word the weight of its heaviest field, reduced for a prefix match, summed
+   * over the words.
    */
   relevance(query: string, given?: readonly SearchedField[]): Float64Array {
     const scores = new Float64Array(this.#size);
@@ -78,7 +80,7 @@ export class TextIndex {
     return scores;
   }
 
-  /** Queries like one that finds nothing, with words in the place of those that no product has; each finds something. */
+  /** Similar queries for one that finds nothing, with unknown words replaced; each finds something. */
   near(query: string, given?: readonly SearchedField[]): string[] {
     const asked = words(query);
     const fields = this.#searched(given);
@@ -114,10 +116,10 @@ export class TextIndex {
   }
 }
 
-/** Letters from which on a word may be so far from another; two letters that have changed places are two apart. */
+/** Minimum word lengths for an edit distance of 0, 1, …; swapped letters count as two edits. */
 const farFrom = [Number.POSITIVE_INFINITY, 3, 5];
 
-/** Words like one, the most like first: few letters apart, fewer for a short one. */
+/** Known words closest to one, by edit distance, at most one that suits the word's length. */
 function nearest(word: string, known: ReadonlySet<string>): string[] {
   const most = farFrom.findLastIndex((letters) => word.length >= letters);
   if (most < 1) return [];

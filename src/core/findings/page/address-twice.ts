@@ -1,7 +1,7 @@
 import { pageList } from "../../page/page-list.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** Two pages that would have one address: the first is shown, the other cannot be reached. */
+/** Two pages with the same address: the second cannot be reached. */
 export const addressTwice: PageFindingKind = {
   name: "address-twice",
   level: "error",

@@ -2,7 +2,7 @@ import { engineMerges } from "../../panel/options.ts";
 import { facetRows, rulesOf } from "../../panel/panel.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** Two panels that ask one field differently: their choices are one, and the first panel's way holds. */
+/** Two panels with different modes for one field: they share one choice, and the first panel's mode applies. */
 export const askedTwoWays: PageFindingKind = {
   name: "asked-two-ways",
   level: "error",

@@ -4,10 +4,10 @@ export interface FacetHere {
   row: string;
   field: string;
   title: string;
-  /** Options that it offers on the page; undefined for a range. */
+  /** Number of options offered on the page; undefined for a range. */
   options: number | undefined;
-  /** Options that it offers somewhere in the shop and not on the page. */
+  /** Number of options offered elsewhere in the shop but not on the page. */
   left: number;
-  /** Products of the page that some option of it finds. */
+  /** Products of the page found by some of its options. */
   reach: number;
 }

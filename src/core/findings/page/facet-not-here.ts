@@ -1,6 +1,6 @@
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** Facets that offer nothing that a product of the page has: they drop out. */
+/** Facets without any option on the page: they are left out. */
 export const facetNotHere: PageFindingKind = {
   name: "facet-not-here",
   level: "note",

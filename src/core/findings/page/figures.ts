@@ -26,8 +26,8 @@ export interface PageFigures extends PageRef {
 }
 
 /**
- * A page in numbers: what each facet of each panel on it offers there. Undefined if there is no such page.
- * @param panels every panel of the shop by slug, the first first
+ * A page in numbers: what each facet of each of its panels offers there. Undefined if there is no such page.
+ * @param panels every panel of the shop by slug, in order
  */
 export async function pageFigures(
   facts: Facts,

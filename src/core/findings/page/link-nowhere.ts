@@ -4,7 +4,7 @@ import { pieceOf } from "../../panel/pieces.ts";
 import { linksIn } from "../../sanitize/html-text.ts";
 import type { PageFindingKind, PageFound } from "./page-finding.ts";
 
-/** The place of the shop that an address leads to; undefined if it leads elsewhere, or stays on its page. */
+/** The place within the shop that an address leads to; undefined if it leads elsewhere or stays on its page. */
 function placeIn(address: string): string | undefined {
   if (!/^\/(?!\/)/.test(address)) return undefined;
   const [path = ""] = address.split(/[?#]/, 1);

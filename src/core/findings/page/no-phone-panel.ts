@@ -2,7 +2,7 @@ import { resolve } from "../../settings/band.ts";
 import { placementFacts } from "../../settings/placement.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** The phone was forgotten: a page has panels, and none of them on the slim band. */
+/** A page with panels, but none on the slim band. */
 export const noPhonePanel: PageFindingKind = {
   name: "no-phone-panel",
   level: "error",
@@ -16,7 +16,7 @@ export const noPhonePanel: PageFindingKind = {
     const [first] = standing;
     if (!first || !isThere("wide") || isThere("slim")) return [];
     const words = "On a phone this page has no panel at all.";
-    // Where the page itself places the panel, the panel's own placement would change nothing here.
+    // If the page itself places the panel, changing the panel's own placement would have no effect here.
     if (!first.isOwn) return [{ panel: first.panel, words }];
     const step = { do: "place", band: "slim", placement: "drawer" } as const;
     return [{ panel: first.panel, words, remedy: { words: "Put it in a drawer", step } }];

@@ -19,7 +19,7 @@ export interface PageFound {
   remedy?: FindingDraft["remedy"];
 }
 
-/** Something that was computed to be wrong or risky on a page. */
+/** A computed problem or risk of a page. */
 export interface PageFinding extends PageFound {
   /** Name of the kind. */
   kind: string;
@@ -30,13 +30,13 @@ export interface PageFinding extends PageFound {
 export interface PageContext {
   page: ShownPage;
   pages: PagesDocument;
-  /** Documents of the panels that stand on it, by slug; one that is gone is not there. */
+  /** Documents of the panels on the page, by slug; missing ones are left out. */
   panels: ReadonlyMap<string, PanelDocument>;
-  /** Every panel of the shop, by slug, the first first. */
+  /** Every panel of the shop, by slug, in order. */
   all: ReadonlyMap<string, PanelDocument>;
   /** The page at an address; undefined if there is none. */
   pageAt(address: string): PageRef | undefined;
-  /** To all facets on the page, with nothing chosen. */
+  /** The answer for all facets on the page, with nothing chosen. */
   answer: Answer;
   facets: readonly FacetHere[];
   pageFacts: PageFacts;

@@ -13,7 +13,7 @@ import { tallBars } from "./tall-bars.ts";
 import { tallOffset } from "./tall-offset.ts";
 import { unreachedSlot } from "./unreached-slot.ts";
 
-/** Every kind of finding about a page, in the order in which they are told. */
+/** Every kind of finding about a page, in display order. */
 export const pageFindingKinds: readonly PageFindingKind[] = [
   emptyPage,
   addressTwice,
@@ -30,6 +30,6 @@ export const pageFindingKinds: readonly PageFindingKind[] = [
   tallOffset,
 ];
 
-/** All that is wrong or risky on a page. */
+/** All problems and risks of a page. */
 export const findPageFindings = (context: PageContext): PageFinding[] =>
   pageFindingKinds.flatMap(({ name: kind, level, find }) => find(context).map((one) => ({ kind, level, ...one })));

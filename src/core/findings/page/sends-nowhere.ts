@@ -10,7 +10,7 @@ export const sendsNowhere: PageFindingKind = {
   find({ page, pages, panels, all, pageAt }) {
     return [...panels].flatMap(([slug, panel]) => {
       const to = behaviours.on(panel.behaviour ?? {}, "sendTo", "wide");
-      // An article that lists nothing has nothing to show for a choice.
+      // An article without products has nothing to filter.
       if (to === "" && page.kind === "article" && !page.layout.listing)
         return [
           {

@@ -3,15 +3,15 @@ import { bands } from "../../settings/band.ts";
 import { firstScreens } from "../../settings/first-screen.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** Share of the first screen that bars which stay may take. */
+/** Maximum share of the first screen for sticky bars. */
 const most = 0.25;
 
-/** Bars that stay at the top and leave little of the screen. */
+/** Sticky bars that leave little of the screen. */
 export const tallBars: PageFindingKind = {
   name: "tall-bars",
   level: "warning",
   find({ page, pages }) {
-    // Every page has the same bars: they are told of once.
+    // All pages share the bars, so they are reported once.
     if (page.kind !== "shop") return [];
     return bands.flatMap((band) => {
       const height = stickyHeight(pages.bars, band);

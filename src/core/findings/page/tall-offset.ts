@@ -4,10 +4,10 @@ import { behaviourOff, behaviours } from "../../settings/behaviour.ts";
 import { firstScreens } from "../../settings/first-screen.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** Share of the screen that a sticky panel must be left. */
+/** Minimum share of the screen for a sticky panel. */
 const least = 0.4;
 
-/** A sticky panel whose offset leaves it next to nothing of the screen, or starts it above the top. */
+/** A sticky panel whose offset leaves it almost none of the screen, or starts it above the top. */
 export const tallOffset: PageFindingKind = {
   name: "tall-offset",
   level: "error",

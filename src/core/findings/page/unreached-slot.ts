@@ -2,7 +2,7 @@ import { bands, resolve } from "../../settings/band.ts";
 import { fitsPage } from "../../settings/placement.ts";
 import type { PageFindingKind } from "./page-finding.ts";
 
-/** A panel that is to stand where its page has no place for it. */
+/** A panel placed where its page has no slot. */
 export const unreachedSlot: PageFindingKind = {
   name: "unreached-slot",
   level: "error",

@@ -9,10 +9,10 @@ import { referenceIn, type TokenType, type TokenValue } from "../value.ts";
  * groups, `$root`, references in braces, `$extensions` for what the format has no place for.
  */
 
-/** The name under which a file keeps what only this tool knows. */
+/** The name under which a file stores data specific to this tool. */
 export const extension = "zany-trellis";
 
-/** The parts of a look that a file keeps beside its tokens. */
+/** The parts of a look stored beside its tokens. */
 export interface LookExtension {
   name: string;
   styles: LookDocument["styles"];
@@ -34,7 +34,7 @@ const typeNames: Partial<Record<TokenType, string>> = {
 export type Json = string | number | boolean | null | Json[] | { [name: string]: Json };
 type Group = { [name: string]: Json };
 
-/** Where a token stands in the file: a property that differs by state, or others stand below, is a group with a `$root`. */
+/** Path of a token in the file: a property that differs by state, or has others below it, is a group with a `$root`. */
 export function pathOf({ part, property, state }: Pick<Token, "part" | "property" | "state">): string[] {
   const definition = parts[part];
   const own = definition?.properties[property];
@@ -92,12 +92,12 @@ function writtenValue(type: TokenType, value: TokenValue): Json {
   }
 }
 
-/** A look as a file of design tokens: what it sets, and what that refers to. */
+/** A look as a file of design tokens: the values it sets, and those they refer to. */
 export function toDesignTokens(look: LookDocument): Group {
   const file: Group = {};
   const plain: Record<string, Banded<TokenValue>> = {};
   const names = new Set([...Object.keys(look.values), ...Object.keys(look.dark)]);
-  // A token's references must be in the file too; the set may grow while it is walked.
+  // A token's references must be in the file too; the set grows during iteration.
   for (const name of names) {
     const token = tokens.get(name);
     if (!token) continue;
@@ -124,7 +124,7 @@ export function toDesignTokens(look: LookDocument): Group {
   return file;
 }
 
-/** The data of a token that only this tool knows: narrower bands, dark mode, and that the look does not set it. */
+/** Data specific to this tool: narrower bands, dark mode, and whether the look sets the token. */
 function own(look: LookDocument, token: Token, setting: Banded<TokenValue>): { $extensions?: Json } {
   const more: Group = {};
   for (const band of bands.slice(1) as Exclude<Band, "wide">[]) {

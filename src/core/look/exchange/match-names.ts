@@ -2,7 +2,7 @@ import { words } from "../../engine/index/words.ts";
 import { tokens } from "../tokens.ts";
 import type { ForeignToken } from "./read-tokens.ts";
 
-/** Common names of things, by our token. The first that fits is used. Common practice, no source. */
+/** Common names of things, by our token. The first match wins. Common practice, no source. */
 const called: readonly [token: string, all: readonly string[], not?: readonly string[]][] = [
   ["accent.ink", ["on", "primary"]],
   ["accent.ink", ["on", "accent"]],
@@ -45,7 +45,7 @@ const called: readonly [token: string, all: readonly string[], not?: readonly st
   ["panel.shadow", ["shadow"]],
 ];
 
-/** Of ours, the token that another tool's name seems to mean; undefined if none does or its kind is another. */
+/** The token of ours that another tool's name probably means; undefined if none does or its type differs. */
 export function guessToken({ path, ours }: Pick<ForeignToken, "path" | "ours">): string | undefined {
   const said = new Set(words(path.replace(/([a-z])([A-Z])/g, "$1 $2")));
   return called.find(
@@ -54,7 +54,7 @@ export function guessToken({ path, ours }: Pick<ForeignToken, "path" | "ours">):
   )?.[0];
 }
 
-/** By the path of another tool's token, ours that is meant by it. Where several mean one, the shortest name has it. */
+/** Our tokens by the path of another tool's token. If several match one, the shortest name wins. */
 export function guessAll(found: readonly ForeignToken[]): Map<string, string> {
   const chosen = new Map<string, string>();
   const taken = new Set<string>();

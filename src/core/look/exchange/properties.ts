@@ -15,7 +15,7 @@ import { following, type TokenValue } from "../value.ts";
 export const toProperties = (look: LookDocument, limits: BandLimits): string =>
   `/* ${look.name.replaceAll("*/", "")} */\n${resolveScheme(resolveBands(ownSheet(look, ":root"), bandQueries(limits)), "shopper")}`;
 
-/** A style sheet of custom properties that cannot be taken. */
+/** A style sheet of custom properties that cannot be read. */
 export class PropertyFault extends Error {
   override name = "PropertyFault";
   constructor(message: string, line: number) {
@@ -24,7 +24,7 @@ export class PropertyFault extends Error {
 }
 
 const byProperty = new Map([...tokens.values()].map((token) => [propertyOf(token.name), token]));
-/** Properties that are there beside a token's own, since its value writes several; each with its end. */
+/** Properties written in addition to a token's own, since its value has several; each with its suffix. */
 const beside = new Map(
   [...tokens.values()].flatMap((token) =>
     valueEndings(token)
@@ -33,7 +33,7 @@ const beside = new Map(
   ),
 );
 
-/** Where a rule holds: on a band, in dark mode, or somewhere that a look cannot say. */
+/** Where a rule applies: on a band, in dark mode, or somewhere that a look cannot express. */
 function placeOf(media: string | undefined): Band | "dark" | undefined {
   if (media === undefined) return "wide";
   if (/prefers-color-scheme:\s*dark/.test(media)) return "dark";
@@ -42,10 +42,7 @@ function placeOf(media: string | undefined): Band | "dark" | undefined {
   return to ? "slim" : from ? "wide" : undefined;
 }
 
-/**
- * The values of a token in a style sheet. Media queries apply to one band only, where a look's bands follow the
- * wider one.
- */
+/** A token's values by band. Media queries apply to one band only, whereas a look's bands follow the wider one. */
 function asBanded({ wide, medium, slim }: { [B in Band]?: TokenValue }, token: Token | undefined): Banded<TokenValue> {
   const usual = wide ?? token?.fallback.wide ?? "";
   const narrow = slim ?? (medium === undefined ? undefined : usual);
@@ -59,7 +56,7 @@ function asBanded({ wide, medium, slim }: { [B in Band]?: TokenValue }, token: T
 /** The token that a value follows. */
 const referenceOf = (text: string): Token | undefined => byProperty.get(/^var\((--[\w-]+)\)$/.exec(text)?.[1] ?? "");
 
-/** A value of one property as a token has it. @returns undefined if it is none */
+/** A property's value converted to a token's. @returns undefined if it doesn't fit */
 function readValue(token: Token, text: string): TokenValue | undefined {
   switch (token.type) {
     case "colour":
@@ -83,7 +80,7 @@ function readValue(token: Token, text: string): TokenValue | undefined {
   }
 }
 
-/** The choices of a token that write a text under one of its ends. */
+/** The choices of a token that write a text under one of its suffixes. */
 const choicesOf = (token: Token, end: string, text: string): string[] =>
   Object.keys(token.choices ?? {}).filter(
     (name) => written(token, name)[end]?.replace(/\s/g, "") === text.replace(/\s/g, ""),
@@ -98,14 +95,17 @@ function readShadow(text: string): TokenValue | undefined {
 }
 
 /**
- * The look that custom properties of this tool's names make. Rules of other things and other names are skipped.
+ * The look described by custom properties with this tool's names. Other rules and names are skipped.
  * @throws PropertyFault
  */
 export function fromProperties(css: string, name: string): LookDocument {
   const said = new Map<string, { [B in Band]?: TokenValue }>();
   const dark: Record<string, TokenValue> = {};
   const left = new Map<string, string[]>();
-  /** Two choices may write the same under one end and differ under another: the one that all read so far allow. */
+  /**
+   * Two choices may write the same under one suffix and differ under another: keeps those consistent with all values
+   * so far.
+   */
   const choice = (token: Token, place: string, end: string, text: string): string | undefined => {
     const key = `${token.name} ${place}`;
     const fits = choicesOf(token, end, text);
@@ -132,7 +132,7 @@ export function fromProperties(css: string, name: string): LookDocument {
       if (!place) throw new PropertyFault("This media query doesn’t match a band of the shop.", line);
       const text = csstree.generate(node.value).trim();
       const followed = referenceOf(text);
-      // A following token has its own name already, and a picture its address.
+      // A token that follows another has its own name already, and a picture its address.
       if (other && (text.startsWith("var(") || token.type === "picture")) return;
       const value = followed
         ? following(followed.name)

@@ -12,7 +12,7 @@ import { tokens } from "../tokens.ts";
 import { following, type TokenType, type TokenValue } from "../value.ts";
 import { extension, pathOf } from "./design-tokens.ts";
 
-/** A file of tokens that cannot be taken: what is wrong, and the line that it is on. */
+/** A file of tokens that cannot be read: what is wrong, and on which line. */
 export class TokenFileFault extends Error {
   override name = "TokenFileFault";
   readonly line: number;
@@ -30,20 +30,20 @@ function jsonOf(text: string): JsonText {
   }
 }
 
-/** Most characters and tokens that are read. */
+/** Maximum number of characters and tokens. */
 export const maxTokenFile = 5_000_000;
 const mostTokens = 20_000;
 
-/** A token of any tool's file, with what it comes to. */
+/** A token of another tool's file, resolved. */
 export interface ForeignToken {
   /** Its groups and its name, joined by dots. */
   path: string;
   type: string;
-  /** Its value as ours has it; undefined if no type of ours has such. */
+  /** Its value in our notation; undefined if no type of ours fits. */
   value: TokenValue | undefined;
-  /** The type that ours has for it. */
+  /** Our corresponding type. */
   ours: TokenType | undefined;
-  /** The token that it refers to, if it is no value of its own. */
+  /** The token that it refers to, if it has no value of its own. */
   reference: string | undefined;
   line: number;
 }
@@ -66,7 +66,7 @@ function open(text: string): { root: Node; lineOf(node: Node | undefined): numbe
 }
 
 function* tokensIn(root: Node, lineOf: (node: Node) => number): Generator<Raw> {
-  // Deep files are gone through without a call for each level.
+  // Iterative, so that deep files don't overflow the stack.
   const waiting: { node: Node; path: string[]; type: string | undefined }[] = [
     { node: root, path: [], type: undefined },
   ];
@@ -150,7 +150,7 @@ const weights: Readonly<Record<string, number>> = {
   heavy: 900,
 };
 
-/** The value of a token as ours has it. @returns undefined for a type that ours lacks, or a value that is none */
+/** A token's value in our notation. @returns undefined for an unsupported type or an invalid value */
 function readValue(type: string | undefined, value: unknown): { type: TokenType; value: TokenValue } | undefined {
   const as = (ours: TokenType, read: TokenValue | undefined) =>
     read === undefined ? undefined : { type: ours, value: read };
@@ -185,7 +185,7 @@ function readValue(type: string | undefined, value: unknown): { type: TokenType;
   }
 }
 
-/** All tokens of another tool's file with what they come to, references looked up. @throws TokenFileFault */
+/** All tokens of another tool's file, with references resolved. @throws TokenFileFault */
 export function readForeign(text: string): ForeignToken[] {
   const { raw } = rawTokens(text);
   const byPath = new Map(raw.map((token) => [token.path.join("."), token]));
@@ -224,7 +224,7 @@ export function isOwnTokenFile(text: string): boolean {
   return findNodeAtLocation(root, ["$extensions", extension]) !== undefined;
 }
 
-/** The look that a file of this tool holds. @throws TokenFileFault */
+/** The look in a file written by this tool. @throws TokenFileFault */
 export function fromDesignTokens(text: string): LookDocument {
   const { raw, root, lineOf } = rawTokens(text);
   const kept: unknown = getNodeValue(findNodeAtLocation(root, ["$extensions", extension]) ?? ({} as Node));

@@ -11,7 +11,7 @@ export interface ImportedFile {
   text: string;
 }
 
-/** The combined files, and the style sheets that a page uses and that are missing. */
+/** The combined files, and the style sheets that a page uses but that are missing. */
 export interface Together extends Brought {
   missing: string[];
 }
@@ -20,7 +20,7 @@ const isPage = ({ name, text }: ImportedFile): boolean =>
   /\.html?$/i.test(name) || /^\s*<(?:!doctype|html)/i.test(text);
 const lastPart = (address: string): string => address.split(/[?#]/, 1)[0]?.split("/").at(-1) ?? "";
 
-/** Puts files together: of a saved page its own rules and the style sheets that it names, in its order, then the others. */
+/** Combines files: a saved page's own rules and the style sheets it uses, in its order, then the others. */
 export function together(files: readonly ImportedFile[]): Together {
   const page = files.find(isPage);
   const loose = files.filter((file) => !isPage(file));

@@ -3,7 +3,7 @@ import type { Element } from "domhandler";
 import { type Found, type Sheet, type SheetRule, sheetRules } from "./sheets.ts";
 import { type Variables, withVariables } from "./values.ts";
 
-/** A property as it comes to on an element, and the declaration that it comes from. */
+/** The computed value of a property on an element, and the declaration it comes from. */
 export interface Computed {
   /** With variables put in. */
   value: string;
@@ -19,16 +19,16 @@ const inherited = new Set([
   "letter-spacing",
   "text-transform",
 ]);
-/** Pseudo-elements, and states that no element of a page at rest is in. */
+/** Pseudo-elements, and states that don't apply to a page at rest. */
 const notAtRest =
   /::|:(?:before|after|first-l|hover|focus|active|disabled|checked|invalid|valid|target|visited|placeholder|-webkit|-moz|-ms|host|open|popover|autofill|user-|indeterminate|read-only|required|in-range|out-of-range|empty|fullscreen)/;
 
-/** Style sheets that are asked what they make of elements. */
+/** Style sheets, queried for the styles of elements. */
 export class Cascade {
   readonly rules: readonly SheetRule[];
   #matched = new WeakMap<Element, Found[]>();
   #variables = new WeakMap<Element, Map<string, string>>();
-  /** Selectors that the matcher knows nothing of are skipped after the first try. */
+  /** Selectors that the matcher doesn't support, skipped after the first try. */
   #odd = new Set<string>();
 
   /** @throws SheetFault */
@@ -46,7 +46,7 @@ export class Cascade {
     }
   }
 
-  /** All declarations for an element at rest, the weakest first. */
+  /** All declarations for an element at rest, lowest precedence first. */
   declarationsOf(element: Element): readonly Found[] {
     const known = this.#matched.get(element);
     if (known) return known;
@@ -60,7 +60,7 @@ export class Cascade {
     return found;
   }
 
-  /** The custom properties that hold on an element. */
+  /** The custom properties in effect on an element. */
   variablesOf(element: Element): Variables {
     const known = this.#variables.get(element);
     if (known) return known;

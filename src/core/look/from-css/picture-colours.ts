@@ -5,7 +5,7 @@ import type { LookReading } from "./read-look.ts";
 
 const hexOf = (code: number): string => `#${code.toString(16).padStart(6, "0")}`;
 
-/** The colour that most of a picture has. */
+/** The most frequent colour of a picture. */
 function commonest({ data }: Pixels): { hex: string; share: number } {
   const counts = new Map<number, number>();
   for (let at = 0; at < data.length; at += 4) {
@@ -17,8 +17,8 @@ function commonest({ data }: Pixels): { hex: string; share: number } {
 }
 
 /**
- * Colours of a shop from a picture of it: the ground is what most of it has, the text what differs most from that,
- * the accent what is most colourful. Nothing else can be read from a picture.
+ * Colours of a shop from a screenshot: the most frequent one as the background, the one that differs most from it as
+ * the text, and the most colourful one as the accent. Nothing else can be read from a picture.
  */
 export function readPicture(name: string, pixels: Pixels): LookReading[] {
   const ground = commonest(pixels);

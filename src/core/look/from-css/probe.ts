@@ -29,7 +29,7 @@ function classesNamed(rules: readonly SheetRule[], pattern: RegExp): string[] {
 
 const primaryName = /(?:^|-)(?:primary|main|accent|brand|cta)$/i;
 
-/** A page made up of what most pages have, with the classes that the style sheet itself uses for them. */
+/** A synthetic page of common elements, with the classes that the style sheet uses for them. */
 function madeUp(rules: readonly SheetRule[]): string {
   const [button = ""] = classesNamed(rules, /^(?:[a-z]{1,3}-)?(?:btn|button)$/i);
   const primaries = classesNamed(rules, primaryName);
@@ -54,7 +54,7 @@ function madeUp(rules: readonly SheetRule[]): string {
 const one = (selector: string, page: Document): Element | undefined =>
   (selectOne(selector, page) as Element | null) ?? undefined;
 
-/** The sources of a look: elements of the saved page, where there is one and it has them, or of a made-up one. */
+/** The elements to read a look from: those of the saved page where it has them, otherwise synthetic ones. */
 export function probeOf(rules: readonly SheetRule[], html: string | undefined): Probe {
   const usual = parseDocument(madeUp(rules));
   const saved = html === undefined ? undefined : parseDocument(html);

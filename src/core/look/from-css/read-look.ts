@@ -11,24 +11,24 @@ import { probeOf } from "./probe.ts";
 import type { Found, Sheet } from "./sheets.ts";
 import { readAnyColour, readLength, withVariables } from "./values.ts";
 
-/** A value that was read for a token, and where it was found. */
+/** A value read for a token, and where it was found. */
 export interface LookReading {
   token: string;
   value: TokenValue;
   where: Pick<Found, "file" | "line" | "selector" | "property" | "value">;
-  /** How often the style sheets say the same value for properties of this kind. */
+  /** Number of times the style sheets use the same value for such properties. */
   times: number;
 }
 
-/** A shop's style sheets, and a saved page of it, if there is one. */
+/** A shop's style sheets, and optionally a saved page. */
 export interface Brought {
   sheets: readonly Sheet[];
   html?: string | undefined;
 }
 
 /**
- * Reads what a shop looks like from its own style sheets: fonts, colours, corners, lines, heights. With a saved page
- * its own elements are looked at, otherwise those that the style sheet has names for.
+ * Reads a shop's look from its own style sheets: fonts, colours, corners, lines, heights. With a saved page its
+ * elements are examined, otherwise synthetic ones with the style sheet's own class names.
  * @throws SheetFault
  */
 export function readLook({ sheets, html }: Brought): LookReading[] {
@@ -93,12 +93,12 @@ export function readLook({ sheets, html }: Brought): LookReading[] {
   take("title.weight", of(probe.heading, "font-weight"), readWeight);
   take("ink.quiet", of(probe.quiet, "color"), solid);
 
-  // The colour of the main button, or what the style sheet itself calls so, or that of links.
+  // The colour of the main button, or the one named so in the style sheet, or that of links.
   const seen = (value: string) => {
     const colour = solid(value);
     return colour !== undefined && colour !== ground() && contrast(colour, ground()) > 1.15 ? colour : undefined;
   };
-  // A grey button says nothing of what the shop's own colour is.
+  // A grey button doesn't reveal the shop's own colour.
   const vivid = (value: string) => {
     const colour = seen(value);
     return colour !== undefined && (oklch(colour)?.c ?? 0) > leastChroma ? colour : undefined;
@@ -133,7 +133,7 @@ export function readLook({ sheets, html }: Brought): LookReading[] {
   return [...readings.values()];
 }
 
-/** Chroma in OKLCH from which a colour is not taken for a grey. Common practice, no source. */
+/** Chroma in OKLCH below which a colour counts as grey. Common practice, no source. */
 const leastChroma = 0.03;
 
 /** A look of what was read. */
@@ -149,7 +149,7 @@ function pxOf(cascade: Cascade, element: Element, em: number, root: number): num
   return value === undefined ? undefined : (readLength(value, em, root) ?? clampedLength(value, em, root));
 }
 
-/** The middle of clamp(), or what min() and max() hold first: near enough for a size of text. */
+/** The middle of clamp(), or the first argument of min() and max(): close enough for a text size. */
 function clampedLength(value: string, em: number, root: number): number | undefined {
   const inside = /^(?:clamp|min|max)\((.*)\)$/.exec(value)?.[1];
   return inside
@@ -174,7 +174,7 @@ function leading(value: string, size: number, root: number): number | undefined 
 const readWeight = (value: string): number | undefined =>
   ({ normal: 400, bold: 700 })[value] ?? (/^\d+$/.test(value) ? Number(value) : undefined);
 
-/** Families as a look takes them: quoted where they are more than a plain word. */
+/** Font families for a look: quoted unless they are a plain word. */
 function readFont(value: string): string | undefined {
   const families = value
     .split(",")
@@ -186,7 +186,7 @@ function readFont(value: string): string | undefined {
   return written.length > 0 ? written.join(", ") : undefined;
 }
 
-/** The families of the `font` shorthand: what stands behind its size, and the height of lines. */
+/** The families in the `font` shorthand, after size and line height. */
 function fontIn(value: string): string | undefined {
   const words = value
     .slice(0, 2000)
@@ -197,7 +197,7 @@ function fontIn(value: string): string | undefined {
   return size < 0 ? undefined : readFont(words.slice(size + 1).join(" "));
 }
 
-/** A custom property of the page that the style sheet's author has named for what it is. */
+/** A custom property that the author has named after its purpose. */
 function named(cascade: Cascade, element: Element, pattern: RegExp): Computed | undefined {
   const found = cascade
     .declarationsOf(element)
@@ -220,7 +220,7 @@ function focusOf(cascade: Cascade, element: Element): Computed | undefined {
   return undefined;
 }
 
-/** How often the same is said of a property of that name. */
+/** Number of declarations with the same value for properties of that name. */
 function timesOf(cascade: Cascade, { from }: Computed): number {
   let times = 0;
   for (const { declarations } of cascade.rules)

@@ -1,6 +1,6 @@
 import * as csstree from "css-tree";
 
-/** One declaration of a style sheet, with where it stands. */
+/** A declaration of a style sheet and its place. */
 export interface Found {
   file: string;
   line: number;
@@ -15,7 +15,7 @@ export interface Found {
 /** A selector with the declarations of its rule. */
 export interface SheetRule {
   selector: string;
-  /** Without the states of a pointer or a focus; undefined if there is none. */
+  /** The selector without pointer and focus states; undefined if it has none. */
   state: "hover" | "focus" | undefined;
   declarations: Found[];
 }
@@ -26,9 +26,9 @@ export interface Sheet {
   css: string;
 }
 
-/** Longest style sheet that is read, in characters. */
+/** Maximum length of a style sheet, in characters. */
 export const maxSheetLength = 5_000_000;
-/** Width of the page that a shop's style sheet is read for, in CSS px. */
+/** Page width for which a shop's style sheet is read, in CSS px. */
 const width = 1280;
 
 /** A style sheet that cannot be read. */
@@ -36,7 +36,7 @@ export class SheetFault extends Error {
   override name = "SheetFault";
 }
 
-/** Whether a media query holds on a wide screen in the light. */
+/** Whether a media query matches on a wide screen in light mode. */
 function holds(query: string): boolean {
   return query.split(",").some((one) => {
     if (
@@ -52,7 +52,7 @@ function holds(query: string): boolean {
   });
 }
 
-/** How many ids, classes and names a selector has, as one number. Source: Selectors Level 4, by counting its parts. */
+/** Specificity as one number. Source: Selectors Level 4, by counting a selector's parts. */
 function specificityOf(selector: csstree.CssNode): number {
   let [ids, classes, names] = [0, 0, 0];
   csstree.walk(selector, function count(node) {
@@ -68,7 +68,7 @@ function specificityOf(selector: csstree.CssNode): number {
 
 const statePattern = /:(hover|focus-visible|focus-within|focus)\b(?![-\w(])/g;
 
-/** The rules of style sheets in their order, as far as they hold on a wide page. @throws SheetFault */
+/** The rules of style sheets in order, as far as they apply on a wide page. @throws SheetFault */
 export function sheetRules(sheets: readonly Sheet[]): SheetRule[] {
   const rules: SheetRule[] = [];
   let order = 0;
@@ -117,7 +117,7 @@ export function sheetRules(sheets: readonly Sheet[]): SheetRule[] {
   return rules;
 }
 
-/** Whether brackets stand so deep in each other that reading them would run out of stack. */
+/** Whether brackets are nested so deep that parsing would overflow the stack. */
 function tooDeep(css: string): boolean {
   let [depth, deepest] = [0, 0];
   for (const character of css) {

@@ -1,9 +1,9 @@
 import { converter, formatHex, formatHex8, interpolate, parse } from "culori";
 
-/** Values of custom properties that hold somewhere. */
+/** Values of custom properties in effect. */
 export type Variables = ReadonlyMap<string, string>;
 
-/** Reads the bracket that opens at a place. @returns what stands in it, and the place behind it */
+/** Reads the bracket that opens at an offset. @returns its content, and the offset after it */
 function bracket(text: string, at: number): [inside: string, end: number] {
   let depth = 0;
   for (let place = at; place < text.length; place++) {
@@ -13,7 +13,7 @@ function bracket(text: string, at: number): [inside: string, end: number] {
   return [text.slice(at + 1), text.length];
 }
 
-/** Splits at commas that stand in no bracket. */
+/** Splits at commas outside brackets. */
 function atCommas(text: string): string[] {
   const parts: string[] = [];
   let [depth, start] = [0, 0];
@@ -27,7 +27,7 @@ function atCommas(text: string): string[] {
   return [...parts, text.slice(start)].map((part) => part.trim());
 }
 
-/** A value with its variables put in. @returns undefined if one is not known, or they go round in a circle */
+/** A value with its variables substituted. @returns undefined if one is unknown or they are circular */
 export function withVariables(value: string, variables: Variables, depth = 0): string | undefined {
   if (depth > 30 || value.length > 10_000) return undefined;
   const at = value.search(/\bvar\(/);
@@ -46,7 +46,7 @@ interface Amount {
   unit: string;
 }
 
-/** Computes what stands in calc(): sums and products of amounts of one unit. */
+/** Evaluates calc(): sums and products of amounts in one unit. */
 export function calculated(text: string): Amount | undefined {
   const tokens = text.match(/[\d.]+(?:e[+-]?\d+)?[a-z%]*|[-+*/()]/gi) ?? [];
   let place = 0;
@@ -89,7 +89,7 @@ export function calculated(text: string): Amount | undefined {
   return place >= tokens.length && found && Number.isFinite(found.n) ? found : undefined;
 }
 
-/** A value in which every calc() is computed, as far as it can be. */
+/** A value with every calc() evaluated as far as possible. */
 export function withCalc(value: string, depth = 0): string {
   const at = value.search(/\bcalc\(/);
   if (at < 0 || depth > 30) return value;
@@ -101,7 +101,7 @@ export function withCalc(value: string, depth = 0): string {
 
 const rgb = converter("rgb");
 
-/** A colour as `#rrggbb` or `#rrggbbaa`, whatever way it is written. @returns undefined for what is none */
+/** A colour as `#rrggbb` or `#rrggbbaa`, whatever its notation. @returns undefined if it isn't a colour */
 export function readAnyColour(value: string): string | undefined {
   const text = withCalc(value.trim().replace(/\s+/g, " "));
   if (/^color-mix\(.*\)$/is.test(text)) {
@@ -121,7 +121,7 @@ export function readAnyColour(value: string): string | undefined {
   return strength < 1 ? formatHex8({ ...colour, alpha: strength }) : formatHex(colour);
 }
 
-/** Two colours mixed. Source: CSS Color Module Level 5, color-mix(), for shares that make a hundred. */
+/** Two mixed colours. Source: CSS Color Module Level 5, color-mix(), for shares that add up to a hundred. */
 function mixed(space: string, rest: string): string | undefined {
   const parts = atCommas(rest).map((part) => {
     const share = /([\d.]{1,20})%/.exec(part)?.[1];
@@ -139,7 +139,7 @@ function mixed(space: string, rest: string): string | undefined {
   return colour.alpha !== undefined && colour.alpha < 1 ? formatHex8(colour) : formatHex(colour);
 }
 
-/** A length in CSS px. @param em what 1em is, in px @param root what 1rem is, in px */
+/** A length in CSS px. @param em 1em in px @param root 1rem in px */
 export function readLength(value: string, em: number, root: number): number | undefined {
   const text = withCalc(value.trim().replace(/\s+/g, " "));
   if (text === "0") return 0;

@@ -1,6 +1,6 @@
 import { shipped } from "./look.ts";
 
-/** Warm paper and a book face: for a shop that sells slowly made things. */
+/** Warm paper and a book face: for a shop that sells things made slowly. */
 export const linen = shipped(
   "Linen",
   "Warm paper, a book face, much room",

@@ -2,16 +2,16 @@ import { emptyLook } from "../empty-look.ts";
 import type { LookDocument } from "../look-schema.ts";
 import type { Shadow, TokenValue } from "../value.ts";
 
-/** A look that ships, to start from. */
+/** A shipped look to start from. */
 export interface ShippedLook {
-  /** For what kind of shop it is. */
+  /** The kinds of shop it suits. */
   about: string;
   look: LookDocument;
 }
 
 type Given = TokenValue | [wide: TokenValue, slim: TokenValue];
 
-/** A look in short: values for all bands, or for wide and slim ones. */
+/** A look in short form: values for all bands, or for wide and slim ones. */
 export const shipped = (
   name: string,
   about: string,

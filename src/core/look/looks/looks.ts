@@ -6,5 +6,5 @@ import { orchard } from "./orchard.ts";
 import { salt } from "./salt.ts";
 import { signal } from "./signal.ts";
 
-/** The looks that ship, each for another temper of shop. */
+/** The shipped looks, each for another kind of shop. */
 export const shippedLooks: readonly ShippedLook[] = [salt, linen, orchard, signal, nightfall, confetti];

@@ -1,6 +1,6 @@
 import { choice, colour, font, type LookPart, length, number, time, weight } from "../part.ts";
 
-/** The values that all other parts follow by default: a look is mostly made here. */
+/** The values that all other parts follow by default: most of a look is defined here. */
 export const basics = {
   ink: part("Text", {
     "": colour("Text", "#16352b"),
@@ -23,7 +23,7 @@ export const basics = {
       edge: colour("Borders of controls", "#7d8f86"),
       width: length("Width", 1, [], { max: 12, step: 0.5 }),
       strong: length("Bold width", 2, [], { max: 12, step: 0.5 }),
-      // 3 to 1 against white, so that a shape is seen where its colour is not. Source: WCAG 2.2, 1.4.11.
+      // 3 to 1 against white, so that a shape is visible where its colour is not. Source: WCAG 2.2, 1.4.11.
       outline: colour("Outline of pale swatches", "#808080"),
     },
     [{ of: "outline", as: "control" }],
@@ -81,7 +81,7 @@ export const basics = {
   motion: part("Motion", {
     time: time("Duration", 160),
     short: time("Short duration", 120),
-    // Where a shopper wants less motion, all times are nothing; that is no token.
+    // If a shopper prefers less motion, all durations are 0; that is not a token.
     way: choice("Easing", "eased", {
       eased: "ease-out",
       even: "linear",

@@ -25,13 +25,13 @@ const ticks = {
   none: "polygon(0 0, 0 0, 0 0)",
 } as const;
 
-/** Of a box: what a picture replaces. */
+/** Properties of a box that a picture replaces. */
 const underPicture = { under: "picture" } as const;
 const inOption = ":is(.zt-box, .zt-plain-option, .zt-switch) .zt-count";
 
 /**
- * Where a count stands in a corner of its option, by the ends of the properties that a place writes.
- * @param from how far from the option's edges; below 0 it reaches out, so that less is covered
+ * A count in a corner of its option, by the suffixes of the properties that a place writes.
+ * @param from distance from the option's edges; negative values reach out, so that less is covered
  */
 const corner = (block: "top" | "bottom", inline: "start" | "end", from: string) => ({
   "": "0px",
@@ -42,14 +42,14 @@ const corner = (block: "top" | "bottom", inline: "start" | "end", from: string) 
   "-end": inline === "end" ? from : "auto",
   "-seen": "none",
 });
-/** Left and right change sides where a language runs from right to left. */
+/** Left and right are swapped in right-to-left languages. */
 const corners = (from = "0px") => ({
   "top left": corner("top", "start", from),
   "top right": corner("top", "end", from),
   "bottom left": corner("bottom", "start", from),
   "bottom right": corner("bottom", "end", from),
 });
-/** In its line, before or after what is left of the room. @param margin in front of it */
+/** A count in line, directly after the text or at the end of the line. @param margin before it */
 const inLine = (margin: string) => ({
   "": margin,
   "-position": "static",
@@ -59,7 +59,7 @@ const inLine = (margin: string) => ({
   "-end": "auto",
   "-seen": "inset(50%)",
 });
-/** The properties that a place writes, of the counts that a selector names. */
+/** The properties that a place writes for the counts matched by a selector. */
 const placed = (selector: string): Effect[] => [
   [selector, "position", "-position"],
   [selector, "top", "-top"],
@@ -68,10 +68,10 @@ const placed = (selector: string): Effect[] => [
   [selector, "inset-inline-end", "-end"],
 ];
 const besideName = (from?: string) => ({ "beside the name": inLine("0px"), ...corners(from) });
-/** A count that nothing names beside it is there to be heard, and to be seen in a corner. */
+/** A count without a visible name beside it: hidden visually unless it is in a corner. */
 const alone = (selector: string): Effect[] => [...placed(selector).slice(1), [selector, "clip-path", "-seen"]];
 
-/** The count of an option that has its picture only: where it stands, and what it looks like in a corner. @param at the option */
+/** The count of an option that shows only a picture: its place, and its styling in a corner. @param at the option */
 const cornerCount = (at: string) => ({
   "count-place": choice("Count position", "beside the name", besideName("-0.45em"), [
     ...placed(`${at} > .zt-name .zt-count`),
@@ -82,7 +82,9 @@ const cornerCount = (at: string) => ({
   "count-padding": length("Padding of a count in a corner", "{space.xs}", on(`${at} > .zt-count`, "padding-inline")),
 });
 
-/** Corners of a swatch, by how much of each way to say them counts: a share of its size that is fixed, px, or a share of one's own. */
+/**
+ * Corners of a swatch, as the sum of its possible definitions: a share of its size, a length in px, or an own share.
+ */
 const anySwatch = ":is(.zt-dot, .zt-chip-dot)";
 const swatchCorners = {
   round: { "": "50%", "-px": "0", "-share": "0" },

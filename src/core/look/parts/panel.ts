@@ -28,7 +28,7 @@ const nothing = "polygon(0 0, 0 0, 0 0)";
 /** A panel in the page. In a drawer, the drawer is what stands around it. */
 const standing = ".zt-panel:not(.zt-drawer *)";
 
-/** The panel itself and what stands in it beside the options. */
+/** The panel itself and its contents except for the options. */
 export const panelParts = {
   panel: {
     label: "Panel",
@@ -196,7 +196,7 @@ export const panelParts = {
     label: "Drawer button",
     group: "Panel",
     at: ".zt-drawer-button",
-    // Chosen: something is chosen in its panel.
+    // Chosen: the panel has a selection.
     states: { ...linkStates, chosen: "[data-active]", "chosen-hovered": "[data-active]:hover" },
     properties: {
       ground: colour("Background", { rest: "{ground}", chosen: "{accent}" }, own("background-color")),

@@ -10,31 +10,31 @@ import type { BrowseState } from "./browse-state.ts";
 export type FieldOf = (key: string) => Field | undefined;
 
 /**
- * The names in a query of a field, the search words (`q`), the sort order (`sort`) and the results page (`page`),
- * where a site wants other names. Everything else is called by its own key.
+ * The names of fields in queries, and of the search words (`q`), the sort order (`sort`) and the results page
+ * (`page`), where a site wants other names. The default is the field's key.
  */
 export type QueryNames = Readonly<Record<string, string>>;
 
 /** The name in a query of a field, or of `q`, `sort` or `page`. */
 export const nameIn = (names: QueryNames, key: string): string => (Object.hasOwn(names, key) ? names[key] : key) ?? key;
 
-/** Names of a range's ends, in addresses and in the form that works without scripts. @param name of the field in queries */
+/** Names of a range's ends, in addresses and in the form without scripts. @param name of the field in queries */
 export const rangeNames = (name: string) => ({
   min: `${name}.min`,
   max: `${name}.max`,
   below: `${name}.below`,
 });
 
-/** Every name under which the choice of a field can stand. @param name of the field in queries */
+/** Every parameter name for the choice of a field. @param name of the field in queries */
 export const namesOf = (name: string): string[] => [name, ...Object.values(rangeNames(name))];
 
 const own = ["q", "sort", "page"];
 
 /**
- * A place as a query string, with its `?` when there is anything to say. Options stand as their
- * identities, one parameter each, which is also what the plain form sends.
- * @param present the query that the address has now: all in it that is not about the place stays, in front
- * @param facets facets of the page, whose parameters are the place's
+ * A place as a query string, with its `?` unless it is empty. Options are given by identity, one parameter each, as
+ * the plain form sends them.
+ * @param present the present query: parameters that don't belong to the place are kept, in front
+ * @param facets facets of the page, whose parameters belong to the place
  */
 export function toAddress(
   { selection, sort, page }: BrowseState,
@@ -67,8 +67,8 @@ export function toAddress(
 }
 
 /**
- * Reads a query string for a page's facets. What it does not understand it leaves out. Fields keep the order of the
- * query, in which they were chosen, so that a shared link shows the chosen filters as they stood.
+ * Reads a query string for a page's facets. Unknown parameters are ignored. Fields keep the query's order, in which
+ * they were chosen, so that a shared link shows the chosen filters in the same order.
  */
 export function fromAddress(
   search: string,
@@ -114,9 +114,9 @@ function readRange(query: URLSearchParams, name: string, { kind }: Field): Choic
 }
 
 /**
- * The parts of the present query that are not a panel's choices or the results page, which a plain form would lose.
- * @param facets facets that the form has inputs for
- * @param searches whether it has one for the words to search for
+ * The parameters of the present query that a plain form would lose.
+ * @param facets facets with inputs in the form
+ * @param searches whether the form has a search field
  */
 export function otherParameters(
   present: string,

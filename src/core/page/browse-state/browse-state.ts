@@ -2,7 +2,7 @@ import type { RangeCount } from "../../engine/answer.ts";
 import type { Choice, Facet, Selection, Sort } from "../../engine/question.ts";
 import { emptySelection, isSameSelection, toggle, withChoice, without } from "../../engine/selection.ts";
 
-/** Where a shopper is on a listing page, which is what the address bar holds. */
+/** The state of a listing page, as kept in the address bar. */
 export interface BrowseState {
   selection: Selection;
   sort: Sort;
@@ -17,31 +17,34 @@ export const startPlace: BrowseState = { selection: emptySelection, sort: "", pa
 export const isSamePlace = (a: BrowseState, b: BrowseState): boolean =>
   a.sort === b.sort && a.page === b.page && isSameSelection(a.selection, b.selection);
 
-/** An order that can be chosen, as a question has it. */
+/** A selectable order, as in a question. */
 interface Choosable {
   sort: Sort;
 }
 
-/** The order that a place is shown in: what the shopper chose, else the first that can be chosen, else (or where that is none) the page's own. */
+/**
+ * The order in effect: the shopper's choice, otherwise the first selectable one, otherwise (or if that is empty) the
+ * page's own.
+ */
 export const orderOf = ({ sort }: Pick<BrowseState, "sort">, order: Sort, choices: readonly Choosable[]): Sort =>
   sort !== "" ? sort : choices[0]?.sort || order;
 
 /** A shopper's act on a listing. */
 export type Act =
-  /** Takes an option in or out, as the facet's mode has it. */
+  /** Adds or removes an option, according to the facet's mode. */
   | { do: "toggle"; facet: Pick<Facet, "field" | "mode">; option: string }
   /** Replaces a field's choice; undefined clears it. */
   | { do: "choose"; field: string; choice: Choice | undefined }
-  /** Leaves one thing chosen and nothing else. */
+  /** Chooses one thing and clears everything else. */
   | { do: "only"; field: string; choice: Choice }
   | { do: "search"; text: string }
   | { do: "clear" }
-  /** Takes parts of the selection back. */
+  /** Removes parts of the selection. */
   | { do: "without"; parts: readonly RangeCount[] }
   | { do: "sort"; sort: Sort }
   | { do: "turn"; page: number };
 
-/** The place that an act leads to. Every act but turning the page starts again at the first. */
+/** The place after an act. Every act except turning the page returns to the first page. */
 export function nextPlace({ selection, sort }: BrowseState, act: Act): BrowseState {
   const selecting = (next: Selection): BrowseState => ({ selection: next, sort, page: 1 });
   switch (act.do) {

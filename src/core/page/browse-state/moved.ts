@@ -2,8 +2,8 @@ import { choiceOf, isRange, isSameChoice } from "../../engine/selection.ts";
 import type { BrowseState } from "./browse-state.ts";
 
 /**
- * The part of the state that a shopper's step moves bit by bit: the ends of one field's range, or the search words.
- * @returns a name, the same for all steps that move the same; undefined if a step does anything else
+ * The part of the state that a step changes continuously: the ends of one field's range, or the search words.
+ * @returns a name, equal for steps of the same part; undefined for any other step
  */
 export function continuousPart(
   { selection: before, sort }: BrowseState,

@@ -8,7 +8,7 @@ import type { PanelDocument } from "../panel-schema.ts";
 export interface LookedPanel {
   slug: string;
   panel: Pick<PanelDocument, "rows">;
-  /** Absent where it is drawn as the page is. */
+  /** Absent if it is the page's own look. */
   look?: LookDocument | undefined;
 }
 
@@ -20,7 +20,7 @@ export const plainLook: Pick<LookDocument, "values" | "dark" | "styles" | "css">
   css: "",
 };
 
-/** All tokens as they are by themselves, for every page. */
+/** Default values of all tokens, for every page. */
 export const defaultLookSheet = (): string => lookSheet({ values: {}, dark: {} }, ":root, :host");
 
 /**

@@ -8,7 +8,7 @@ import type { SwatchBook } from "../../swatch/view.ts";
 import { newFacet } from "../panel.ts";
 import type { FacetRow } from "../panel-schema.ts";
 
-/** Words of the specimens: as short or as long as they come. */
+/** Length of the words in specimens. */
 export type SpecimenWords = "usual" | "short" | "long";
 
 const vocabularies: Readonly<Record<SpecimenWords, { colours: string[]; sizes: string[]; kinds: string[] }>> = {
@@ -21,7 +21,7 @@ const vocabularies: Readonly<Record<SpecimenWords, { colours: string[]; sizes: s
   },
 };
 
-/** Twelve made-up products that state something, and one that states nothing but that it stands alone. */
+/** Twelve made-up products with values, and one with only a type. */
 function rowsIn({ colours, sizes, kinds }: (typeof vocabularies)["usual"]): string {
   const rows = Array.from({ length: 12 }, (_, n) =>
     [
@@ -42,7 +42,7 @@ function rowsIn({ colours, sizes, kinds }: (typeof vocabularies)["usual"]): stri
   return [head, ...rows, `p99,Alone,,,,,,,,,yes`].join("\n");
 }
 
-/** The source of specimens: a tiny shop of their own, counted by the real engine. */
+/** The data of specimens: a tiny shop, counted by the real engine. */
 export interface SpecimenShop {
   engine: LocalEngine;
   swatches: SwatchBook;
@@ -50,7 +50,7 @@ export interface SpecimenShop {
 
 const shops = new Map<SpecimenWords, SpecimenShop>();
 
-/** The shop with words of a length; made once. */
+/** The shop with words of a length, cached. */
 export function specimenShop(words: SpecimenWords): SpecimenShop {
   const known = shops.get(words);
   if (known) return known;
@@ -71,7 +71,7 @@ export function specimenShop(words: SpecimenWords): SpecimenShop {
   return shop;
 }
 
-/** A facet in a display, over a field of the specimens' shop that suits it, with few options. */
+/** A facet with a display over a suitable field of the specimens' shop, with few options. */
 export function specimenRow(display: DisplayName): FacetRow {
   const { modes, specimen } = displays[display];
   return newFacet("specimen", specimen?.field ?? "size", display, modes[0], {
@@ -84,10 +84,10 @@ export function specimenRow(display: DisplayName): FacetRow {
   });
 }
 
-/** How many options a specimen shows. */
+/** Number of options that a specimen shows. */
 export const specimenOptions = (display: DisplayName): number => displays[display].specimen?.options ?? 1;
 
-/** The choices in the specimens' shop that put the first option of a row into a state. */
+/** The choices that put the first option of a row into a state. */
 export function specimenChoices({ field, mode }: FacetRow, state: TokenState, first: string | undefined): Choices {
   if (state === "unavailable") return { alone: { options: ["yes"] } };
   if (state !== "chosen" && state !== "chosen-hovered") return {};

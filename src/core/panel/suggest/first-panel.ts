@@ -7,22 +7,25 @@ import { newPiece } from "../pieces.ts";
 import { type Ranked, rankFields } from "./rank.ts";
 import { suggestRow } from "./suggest.ts";
 
-/** Facets of a first panel, and how many of the first of them may be sliders: more is a wall. Common practice, no source. */
+/**
+ * Maximum number of facets in a first panel, and of sliders among its first ones: more would be a wall. Common
+ * practice, no source.
+ */
 const most = 7;
 const early = 5;
 const mostSliders = 2;
 
-/** Beyond the first few, what does less for shoppers than this is left to the designer. Common practice, no source. */
+/** Beyond the first few, less useful facets than this are left to the designer. Common practice, no source. */
 const leastWorth = 0.25;
 const fewest = 3;
 
-/** A first panel worth keeping: the best fields, the category before all others, what is on hand at the end. */
+/** A useful first panel: the best fields, the category first, availability last. */
 export const firstPanel = (index: CatalogueIndex, name: string): PanelDocument => ({
   ...emptyPanel(name),
   rows: [newPiece("chosen", "chosen"), ...firstFields(index).map(({ profile }) => suggestRow(profile))],
 });
 
-/** The fields of a first panel in their order, each with what speaks for it. */
+/** The fields of a first panel in order, each with the reason. */
 export function firstFields(index: CatalogueIndex): Ranked[] {
   const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= leastWorth);
   return withFewSliders(ordered(worth));
@@ -42,7 +45,7 @@ function ordered(chosen: readonly Ranked[]): Ranked[] {
   return [...chosen].sort((a, b) => place(a) - place(b));
 }
 
-/** Sliders beyond the first ones stand behind. */
+/** Moves sliders beyond the first ones to the end. */
 function withFewSliders(chosen: readonly Ranked[]): Ranked[] {
   const first: Ranked[] = [];
   const later: Ranked[] = [];

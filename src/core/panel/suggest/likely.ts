@@ -1,6 +1,6 @@
 import type { Field } from "../../catalogue/field.ts";
 
-/** How readily people choose by what the catalogue format knows, against 1 for any attribute. Common practice, no source. */
+/** How readily people choose by a known field, relative to 1 for any attribute. Common practice, no source. */
 const byRole: Partial<Record<Field["role"], number>> = {
   category: 1.8,
   type: 1.6,
@@ -18,13 +18,13 @@ const byRole: Partial<Record<Field["role"], number>> = {
 
 /** The same by words of a heading, the first that fits. Common practice, no source; English, German, French, Spanish, Italian, Dutch. */
 const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
-  // Numbers of rows and places tell people nothing.
+  // Row numbers and coordinates tell people nothing.
   [
     0.05,
     /\b(?:ids?|code|codes|iso|cca\d|ccn\d|cioc|gtin|ean|isbn|url|link|slug|uuid|hash|hex|identification|number|nummer|numéro|número|phone|email|comment|note|notes|official|symbol|zip|postcode|postal|plz|idd|suffix|suffixes|prefix|prefixes)\b/,
   ],
   [0.1, /\b(?:latitude|longitude|lat|lon|lng|coordinates|latlng|geo)\b/],
-  // Counts of what others did, and sums of money that are no price.
+  // Counts of other people's actions, and sums of money that are not prices.
   [
     0.2,
     /\b(?:votes?|counts?|reviews?|views|clicks|downloads|gross|sales|revenue|budget|receipts|disbursements|loans?|repayments?|contributions?|refunds?|debts?|transfers?|cash|cost|costs|kosten|stimmen|anzahl|score|scores|goals|tore|delay|percent|perc|pct|share)\b/,
@@ -48,14 +48,14 @@ const byWord: readonly (readonly [weight: number, words: RegExp])[] = [
   [1.1, /\b(?:date|datum|fecha|data|year|jahr|année|año|anno|jaar|month|monat|mois|time|discovered)\b/],
 ];
 
-/** A heading as people read it: its words apart, whatever they were joined with. */
+/** The separate words of a heading, whatever they were joined with. */
 export const facetHeadingWords = (name: string): string =>
   name
     .replace(/(\p{Ll})(\p{Lu})/gu, "$1 $2")
     .replaceAll(/[_\-./]+/g, " ")
     .toLowerCase();
 
-/** How readily people choose by a field, by what it is and what it is called: 1 for any attribute. */
+/** How readily people choose by a field, from its role and name: 1 for any attribute. */
 export function likelihood({ role, name }: Pick<Field, "role" | "name">): number {
   const known = byRole[role];
   if (known !== undefined) return known;

@@ -7,18 +7,18 @@ import { type FieldProfile, profileField } from "../../profile/profile.ts";
 import { likelihood } from "./likely.ts";
 import { type Suggestion, suggestFacet } from "./suggest.ts";
 
-/** A field that is worth a facet, with what it does for shoppers: the higher its score, the sooner it is offered. */
+/** A field that is worth a facet; a higher score is offered sooner. */
 export interface Ranked {
   profile: FieldProfile;
   suggestion: Suggestion;
   score: number;
-  /** Products of those that state it that an answer leaves, on the mean; see {@link answersTo}. */
+  /** Mean number of products left by an answer, among those with a value; see {@link answersTo}. */
   left: number;
 }
 
-/** Options that a person reads at a glance; what more of them would tell is not read. Common practice, no source. */
+/** Number of options that a person reads at a glance; more add nothing. Common practice, no source. */
 const glance = 12;
-/** Options from which a list is searched and no longer read. */
+/** Number of options from which a list is searched rather than read. */
 const searched = 60;
 /** Two fields that say so much the same are one question. */
 const same = 0.85;
@@ -27,9 +27,9 @@ const fewLines = 2;
 const lessAgain = 0.6;
 
 /**
- * The fields that are worth a facet, the best first: those that most products state, that narrow far with few options
- * to read, that people choose by, and that do not say what one before them says.
- * @param most fields wanted; comparing what two fields say goes over all products, so no more of it is done
+ * The fields that are worth a facet, best first: those that most products state, that narrow the results with few
+ * options to read, that people choose by, and that don't repeat an earlier one.
+ * @param most number of fields wanted; comparing two fields reads all products, so no more are compared than needed
  */
 export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
   const { catalogue } = index;
@@ -50,7 +50,7 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
     const { profile, suggestion, said, left, score } = best;
     ranked.push({ profile, suggestion, score, left });
     if (ranked.length === most) break;
-    // A panel of sliders is a questionnaire: each after the second is worth less.
+    // A panel of sliders is like a questionnaire: each after the second is worth less.
     const many = isLine(best) && ++lines >= fewLines;
     for (const other of open) {
       if (many && isLine(other)) other.score *= lessAgain;
@@ -63,7 +63,7 @@ export function rankFields(index: CatalogueIndex, most: number): Ranked[] {
 
 const isLine = ({ suggestion }: Pick<Ranked, "suggestion">): boolean => suggestion.mode === "range";
 
-/** The use of a field to shoppers, by itself. */
+/** The usefulness of a field to shoppers, regardless of other fields. */
 function worthOf({ field, reach, outOf, options }: FieldProfile, bits: number, mode: Mode): number {
   const likely = likelihood(field);
   const read = Math.min(bits, Math.log2(glance));

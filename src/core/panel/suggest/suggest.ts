@@ -9,9 +9,9 @@ import { namesColour } from "../../swatch/plain-names.ts";
 import { newFacet } from "../panel.ts";
 import type { FacetRow } from "../panel-schema.ts";
 
-/** Whether a field makes a facet and how it is best shown, to begin with, and why, in words and numbers. */
+/** Whether a field makes a facet, its initial display, and why, in words and numbers. */
 export interface Suggestion {
-  /** It parts the products, and enough of them state it. */
+  /** It distinguishes products, and enough of them state it. */
   worth: boolean;
   display: DisplayName;
   mode: Mode;
@@ -20,9 +20,9 @@ export interface Suggestion {
 }
 
 const few = 8;
-/** Options from which on a list that lies open has a field to find them in. Common practice, no source. */
+/** Number of options from which an open list has a search field. Common practice, no source. */
 export const readAtOnce = 15;
-/** Fields that shoppers seldom choose by, whatever they hold. */
+/** Fields that shoppers seldom choose by, whatever their values. */
 const seldom: ReadonlySet<FieldRole> = new Set(["list_price", "stock", "reviews", "published"]);
 
 /** A suggestion for a field. */
@@ -86,15 +86,15 @@ function suggestDisplay(profile: FieldProfile): Pick<Suggestion, "display" | "mo
   return any("check-boxes", `${options} values`);
 }
 
-/** Words of headings that ratings stand under. Common practice, no source. */
+/** Words in headings of ratings. Common practice, no source. */
 const ratingWords = /\b(?:ratings?|bewertung|stars|sterne|notes?|évaluation|valoración|valutazione|beoordeling)\b/i;
 
-/** A rating by its role, or by its name where its numbers are those of a scale of five or ten. */
+/** Whether a field is a rating, by its role, or by its name if its numbers fit a scale of five or ten. */
 const isRating = ({ field, min, max }: FieldProfile): boolean =>
   field.role === "rating" ||
   (ratingWords.test(field.name) && min !== null && max !== null && min >= 0 && max > 1 && max <= 10);
 
-/** Values with an order of their own stand in it; the rest by how many products they lead to. */
+/** Natural order for values that have one; otherwise by number of products. */
 function suggestOrder({ field, series, samples }: FieldProfile, display: DisplayName): OptionOrder {
   const measured = samples.length > 1 && samples.every((text) => /\d/.test(text));
   return series || measured || isNumeric(field) || display === "tiles" ? "natural" : "count";
@@ -107,13 +107,13 @@ export function suggestRow(profile: FieldProfile): FacetRow {
   if (mode !== "range") settings = withSetting(settings, "order", order);
   if (display === "check-boxes" && profile.options > readAtOnce)
     settings = withSetting(settings, "searchInside", { wide: true });
-  // A few values far above the rest would leave the others the first inch of the scale.
+  // A few very large values would squeeze the others into the beginning of the scale.
   if (displays[display].settings.includes("scale") && profile.skewness > 1 && (profile.min ?? -1) >= 0)
     settings = withSetting(settings, "scale", "bent");
   return newFacet(rowId(profile.field.key), profile.field.key, display, mode, settings);
 }
 
-/** A row id made of a field's key; ids take plain letters only, keys any script's. */
+/** A row id from a field's key; ids take plain letters only, keys any script's. */
 export function rowId(key: string): string {
   const plain = key.replace(/[^\w-]/g, "").slice(0, 30);
   let sum = 0;

@@ -27,9 +27,9 @@ import {
 import type { WholeShop } from "./whole-shop.ts";
 
 /**
- * The shop of a folder. Files that are not the shop's own (a README, a hidden folder) are skipped.
- * @param known the catalogue, where it does not stand in `catalogue.csv`
- * @throws FolderFault with the file and the line of the first thing that cannot be used
+ * Reads a shop's folder. Other files (a README, a hidden folder) are skipped.
+ * @param known the catalogue, if not in `catalogue.csv`
+ * @throws FolderFault with the file and line of the first fault
  */
 export function readFolder(files: ShopFiles, known?: Catalogue): WholeShop {
   if (files.size > maxFiles)
@@ -70,7 +70,7 @@ function textOf(files: ShopFiles, path: string): string {
   }
 }
 
-/** A JSON file, held against what it should be; its faults are told with their lines. */
+/** Parses and checks a JSON file; faults are reported with their lines. */
 export function readJsonFile<T>(files: ShopFiles, path: string, check: (value: unknown) => T): T {
   const text = textOf(files, path);
   try {
@@ -90,7 +90,7 @@ export function readJsonFile<T>(files: ShopFiles, path: string, check: (value: u
   }
 }
 
-/** Documents of a kind, in the manifest's order; those that it does not name come behind, by their names. */
+/** Documents of a kind, in the manifest's order; others follow by name. */
 function readMany(files: ShopFiles, kind: AnyKind, order: readonly string[]): Named<object>[] {
   const folder = kind.member;
   const found = [...files.keys()].flatMap((path) => {
@@ -156,7 +156,7 @@ function readPictures(files: ShopFiles): Map<string, Uint8Array> {
 
 const headingOf = ({ role, name }: Field): string => (role === "attribute" ? name : role);
 
-/** The catalogue, whose columns are what the manifest says; one that it does not know is read as any new one is. */
+/** The catalogue, with columns as described in the manifest; an unknown one is read as a new column. */
 function readCatalogueFile(files: ShopFiles, { columns }: Manifest): Catalogue {
   const path = "catalogue.csv";
   const bytes = files.get(path);

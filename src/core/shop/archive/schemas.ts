@@ -8,9 +8,9 @@ import { manifestSchema } from "./manifest-schema.ts";
 export const schemaNames = (): string[] => allKinds().map(({ name }) => name);
 
 /**
- * The JSON Schema (draft 2020-12) of a file of a shop's folder. It takes everything that the tool takes; beyond it the
- * tool refuses what only a program can tell, such as markup that could run, or two rows of one name.
- * @returns undefined for a name that is none
+ * The JSON Schema (draft 2020-12) of a file in a shop's folder. It accepts everything that the tool accepts; the tool
+ * also rejects what only code can check, such as markup that could run, or two rows with the same id.
+ * @returns undefined for an unknown name
  */
 export function folderSchema(name: string): JsonSchema | undefined {
   const one = allKinds().find((kind) => kind.name === name);
@@ -22,7 +22,7 @@ export function folderSchema(name: string): JsonSchema | undefined {
     $schema: "https://json-schema.org/draft/2020-12/schema",
     title: one.title,
     ...body,
-    // A file names its schema, which is not part of its content.
+    // A file may name its schema, which is not part of its content.
     properties: { $schema: { type: "string" }, ...body.properties },
     ...(usesTokens ? { $defs: tokenDefinitions() } : {}),
   };

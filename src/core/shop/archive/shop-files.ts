@@ -1,14 +1,14 @@
 import { limits } from "../../sanitize/limits.ts";
 import { type AnyKind, allKinds } from "../kinds.ts";
 
-/** A shop as files: what is in each, by its path in the folder, with `/` between. */
+/** A shop as files: their content by path in the folder, with `/` as separator. */
 export type ShopFiles = ReadonlyMap<string, Uint8Array>;
 
-/** Something in a shop's folder that cannot be used: which file, where in it, and what to do. */
+/** Something unusable in a shop's folder: which file, where in it, and what to do. */
 export class FolderFault extends Error {
   override name = "FolderFault";
   readonly file: string;
-  /** From 1; undefined if it is about the whole file. */
+  /** From 1; undefined if it concerns the whole file. */
   readonly line: number | undefined;
   constructor(file: string, line: number | undefined, message: string) {
     super(`${file}${line === undefined ? "" : `, line ${line}`}: ${message}`);
@@ -17,14 +17,14 @@ export class FolderFault extends Error {
   }
 }
 
-/** The most files and bytes that a folder may hold. */
+/** Maximum number and total size of files in a folder. */
 export const maxFiles = limits.folderFiles.max;
 export const maxBytes = limits.folderBytes.max;
 
-/** A name of a document in the folder, as addresses have it: letters, digits, dashes. */
+/** Whether a text is a document's name, as used in addresses: letters, digits, dashes. */
 export const isDocumentName = (name: string): boolean => /^[\p{L}\p{N}_-]{1,200}$/u.test(name);
 
-/** The name of a picture: its content's hash, and what it is. */
+/** Whether a text is a picture's name: the hash of its content, and its type. */
 export const isPictureName = (name: string): boolean => /^[0-9a-f]{64}\.(?:svg|png|jpg|webp)$/.test(name);
 
 /** The path of a document's file among a shop's files. */
@@ -39,7 +39,7 @@ export const ownFolders = (): string[] => [
   "pictures",
 ];
 
-/** Whether a path is one of a shop's own files. What else is beside them is skipped. */
+/** Whether a path is one of a shop's own files. Others are skipped. */
 export function isOwnFile(path: string): boolean {
   const [first = "", second, ...deeper] = path.split("/");
   if (deeper.length > 0) return false;

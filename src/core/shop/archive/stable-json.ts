@@ -1,4 +1,4 @@
-/** Members that come first, since a person looks for them. */
+/** Members that come first, where people look for them. */
 const first = ["$schema", "format", "name", "kind", "piece", "id"];
 
 const place = (key: string): number => (first.includes(key) ? first.indexOf(key) : first.length);
@@ -11,5 +11,5 @@ function inOrder(value: unknown): unknown {
   return Object.fromEntries(entries.map(([key, one]) => [key, inOrder(one)]));
 }
 
-/** JSON with its members in an order that does not change and one value a line, so that differences read well. */
+/** JSON in a fixed order of members, one value per line, so that diffs are readable. */
 export const stableJson = (value: unknown): string => `${JSON.stringify(inOrder(value), null, 2)}\n`;

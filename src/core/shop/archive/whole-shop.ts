@@ -2,7 +2,7 @@ import type { Catalogue } from "../../catalogue/catalogue.ts";
 import type { RememberedReading } from "../../catalogue/reading-schema.ts";
 import type { ShopDocuments } from "../documents.ts";
 
-/** The data of a shop beside its documents. */
+/** The data of a shop besides its documents. */
 export interface ShopHead {
   name: string;
   /** ISO 4217 code. */
@@ -11,9 +11,9 @@ export interface ShopHead {
   catalogue: Catalogue;
   /** How its last file was read. */
   reading: readonly RememberedReading[];
-  /** By name. Documents call them `/pictures/shop/NAME`, whatever the shop's place in addresses is. */
+  /** By name. Documents refer to them as `/pictures/shop/NAME`, whatever the shop's slug is. */
   pictures: ReadonlyMap<string, Uint8Array>;
 }
 
-/** All that a shop is: what its folder holds, the content of an edition, and the two sides of a comparison. */
+/** A complete shop: the content of its folder, of an edition, and of each side of a comparison. */
 export type WholeShop = ShopHead & ShopDocuments;

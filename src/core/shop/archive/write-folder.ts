@@ -10,7 +10,7 @@ import type { WholeShop } from "./whole-shop.ts";
 const encoder = new TextEncoder();
 
 let known: { names: string; files: readonly (readonly [path: string, text: string])[] } | undefined;
-/** The schemas as files, made once for the kinds that there are, which takes a tenth of a second. */
+/** The schemas as files, cached, since creating them takes a tenth of a second. */
 export function schemaFiles(): readonly (readonly [path: string, text: string])[] {
   const names = schemaNames();
   if (known?.names !== names.join()) {
@@ -22,11 +22,11 @@ export function schemaFiles(): readonly (readonly [path: string, text: string])[
   return known.files;
 }
 
-/** A whole shop as files, of which {@link readFolder} makes the same shop again. */
+/** A whole shop as files, which {@link readFolder} reads back unchanged. */
 export const writeFolder = (whole: WholeShop): ShopFiles =>
   new Map([...writeDocuments(whole), ["catalogue.csv", encoder.encode(writeCsv(whole.catalogue))]]);
 
-/** The files of a whole shop without its catalogue, of which the fields are wanted alone. */
+/** The files of a whole shop without its catalogue, for which the fields suffice. */
 export function writeDocuments(
   whole: Omit<WholeShop, "catalogue"> & { catalogue: Pick<WholeShop["catalogue"], "fields"> },
 ): ShopFiles {

@@ -2,20 +2,23 @@ import { zipSync } from "fflate";
 import { unzip, ZipFault } from "../../sanitize/unzip.ts";
 import { FolderFault, isOwnFile, maxBytes, maxFiles, type ShopFiles } from "./shop-files.ts";
 
-/** All files of a zip have this time, so that the same shop is the same zip. It is the first that a zip can say. */
+/**
+ * All files in a zip have the same time, so that the same shop gives the same bytes: the earliest time a zip can
+ * express.
+ */
 const mtime = new Date(1980, 0, 1);
 
 /** A shop's folder as one file. */
 export const zipFolder = (files: ShopFiles): Uint8Array<ArrayBuffer> =>
   zipSync(Object.fromEntries([...files].map(([path, bytes]) => [path, bytes] as const)), { mtime, level: 6 });
 
-/** The files of a shop in a ZIP: at its root, or in the one folder that is there. */
+/** Whether a path in a ZIP is wanted: a shop's files at its root, or in its one folder. */
 const isWanted = (path: string): boolean =>
   !path.startsWith("schemas/") && (isOwnFile(path) || isOwnFile(path.slice(path.indexOf("/") + 1)));
 
 /**
- * The files of a zip. What is not a shop's own is not even unpacked, and nothing is where it says more than a folder
- * may hold.
+ * The files in a zip. Other files are not unpacked, and nothing is unpacked if its declared size exceeds a folder's
+ * limits.
  * @throws FolderFault
  */
 export function unzipFolder(bytes: Uint8Array): ShopFiles {

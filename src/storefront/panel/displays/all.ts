@@ -44,7 +44,7 @@ export const displayViews: Readonly<Record<DisplayName, DisplayView>> = {
   dates,
 };
 
-/** Makes every view known at once: for the server, the studio and the stage, where any of them can be wanted. */
+/** Registers every view: for the server, the studio and the stage, where any may be needed. */
 export function putAllViews(): void {
   for (const [name, view] of Object.entries(displayViews)) putView(name as DisplayName, view);
 }

@@ -8,59 +8,59 @@ import type { FacetSettings } from "../../../core/settings/settings.ts";
 import type { SwatchView } from "../../../core/swatch/view.ts";
 import type { Say } from "../../words/say.ts";
 
-/** One option as a display draws it. */
+/** An option for a display. */
 export interface OptionView {
   id: string;
   label: string;
-  /** Products that it leads to, or undefined if the facet shows no counts. */
+  /** Number of products, or undefined if the facet shows no counts. */
   count: number | undefined;
   chosen: boolean;
-  /** Leads nowhere and is shown faded; it cannot be chosen. */
+  /** Finds nothing and is shown faded; it cannot be chosen. */
   faded: boolean;
-  /** Its colours or picture, when the swatch book knows them. */
+  /** Its swatch, if it has one. */
   swatch: SwatchView | undefined;
 }
 
-/** One of the ranges that a facet is counted in, as a display draws it. */
+/** A range of a facet for a display. */
 export interface RangeView extends Omit<OptionView, "id" | "swatch"> {
   range: Range;
 }
 
-/** The properties of every display. */
+/** The props of every display. */
 export interface DisplayProps {
   row: FacetRow;
   field: Field;
-  /** The field's name in queries, and so that of its inputs. */
+  /** The name of the field in queries, and of its inputs. */
   name: string;
-  /** As they are on the present band. */
+  /** The settings on the present band. */
   settings: FacetSettings;
   /** The facet's title, for naming controls. */
   label: string;
   /** Unique on the page; prefix of ids. */
   id: string;
-  /** In the order shown, dead ends already dropped where the designer wants that. Empty for a range. */
+  /** In display order, without empty options if the designer drops them. Empty for a range. */
   options: readonly OptionView[];
   choice: Choice | undefined;
   range: RangePair | undefined;
-  /** Of a facet that is counted in ranges, in their order. */
+  /** The ranges, in order, of a facet counted in ranges. */
   ranges: readonly RangeView[];
-  /** Takes an option in or out, as the facet's mode has it. */
+  /** Adds or removes an option, according to the facet's mode. */
   toggle(option: string): void;
   /** Replaces the choice; undefined clears it. */
   choose(choice: Choice | undefined): void;
-  /** How many products a choice would lead to, before it is made; undefined if that cannot be asked. */
+  /** Number of products after a choice; undefined if it can't be asked. */
   peek(choice: Choice): number | Promise<number> | undefined;
-  /** A number of this field as shoppers read it. */
+  /** A number of this field for display. */
   format(value: number): string;
   say: Say;
-  /** BCP 47 tag of what shoppers read. */
+  /** BCP 47 tag of the shopper's language. */
   language: string;
 }
 
 /** How one display is drawn. */
 export interface DisplayView {
-  /** Draws the options or the range of a facet; the facet around it draws the title. */
+  /** Renders the options or the range of a facet; its title is rendered outside. */
   View: ComponentType<DisplayProps>;
-  /** Its style sheets, as paths from `displays/`. Of two displays' sheets, those of the display listed first come first. */
+  /** Its style sheets, as paths from `displays/`. The order of displays is the cascade order of their sheets. */
   sheets: readonly string[];
 }

@@ -11,18 +11,18 @@ interface Props extends Pick<DisplayProps, "say"> {
   /** NaN for what is no number. */
   read(text: string): number;
   set(value: number | undefined): void;
-  /** The value of the field while somebody types, where it can be read. */
+  /** Called while somebody types, with the value if it can be read. */
   typing(value: number | undefined): void;
-  /** The field is left, whether anything was taken or not. */
+  /** Called when the field loses focus, whether its value changed or not. */
   leave(): void;
 }
 
 type Told = { currentTarget: HTMLInputElement };
 
-/** Keys that write into a date's field. */
+/** Keys that edit a date field. */
 const writes = /^\d$|^(Backspace|Delete|ArrowUp|ArrowDown)$/;
 
-/** The field of one end of a range: a number as captions write it, or a date. */
+/** The field of one end of a range: a formatted number, or a date. */
 export function EndField({ name, label, kind, value, hint, say, read, set, typing, leave }: Props) {
   const shown = value === undefined ? "" : fromNumber(value, kind);
   const field = useRef<HTMLInputElement>(null);
@@ -43,7 +43,7 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
   const take = (input: HTMLInputElement) => {
     const number = valueIn(input.value);
     const odd = Number.isNaN(number) && input.value.trim() !== "";
-    // Told by the browser in its own way, and heard; what was typed stays to be corrected.
+    // Reported by the browser and read out; the typed text stays for correction.
     judge(odd ? say("notNumber") : "");
     setTyped(odd ? input.value : undefined);
     byKeys.current = false;
@@ -73,9 +73,8 @@ export function EndField({ name, label, kind, value, hint, say, read, set, typin
         onBlur={leave}
       />
     );
-  // A browser calls each date on the way to the one that is typed a change, the years 2, 20 and 202 among them. What
-  // comes from keys is taken by Enter, by Tab once it is whole, and when the field is left; what is picked from a
-  // calendar at once.
+  // While a date is typed, a browser reports a change for each intermediate date, such as the years 2, 20 and 202.
+  // Typed dates are applied by Enter, by Tab when complete, and on blur; dates picked in a calendar at once.
   return (
     <input
       type="date"

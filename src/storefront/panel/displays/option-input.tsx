@@ -2,7 +2,9 @@ import type { ComponentChildren } from "preact";
 import { OptionCount } from "./option-count.tsx";
 import type { OptionProps } from "./option-list.tsx";
 
-/** The input behind an option: a check box, or a radio button in a one-of facet, where a second click takes the choice back. */
+/**
+ * The input of an option: a check box, or a radio button in a one-of facet, where a second click removes the choice.
+ */
 export function OptionInput({ row, name, option, toggle }: Pick<OptionProps, "row" | "name" | "option" | "toggle">) {
   const single = row.mode === "one";
   return (
@@ -18,7 +20,7 @@ export function OptionInput({ row, name, option, toggle }: Pick<OptionProps, "ro
   );
 }
 
-/** An option as a box with its name and count beside it. */
+/** An option as a box with its name and count. */
 export function BoxOption({
   words,
   children,

@@ -8,7 +8,7 @@ export interface OptionProps extends Pick<DisplayProps, "row" | "name" | "settin
   option: OptionView;
 }
 
-/** How the height that options are limited to reaches their style sheet. */
+/** The maximum height of a list, as a custom property. */
 export const limitOf = ({ maxHeight }: Pick<DisplayProps["settings"], "maxHeight">): Record<string, string> =>
   maxHeight > 0 ? { "--limit": `${maxHeight}px` } : {};
 
@@ -16,16 +16,15 @@ interface Props extends DisplayProps {
   /** Draws one option. */
   Option: ComponentType<OptionProps>;
   class: string;
-  /** Options that take the room of one check box. Default: 1. */
+  /** Number of options in the space of one check box. Default: 1. */
   dense?: number;
-  /** Options stand one beside the other whatever the designer set. */
+  /** Options are in a row, whatever the setting. */
   inRow?: boolean;
 }
 
 /**
- * Options that lie open: searched, folded after some, limited in height, in columns or in a row, as the
- * facet's settings have it. Chosen options are always shown, at their place, so that none is hidden while
- * it narrows the page.
+ * An open list of options: searchable, folded, limited in height, in columns or in a row, according to the facet's
+ * settings. Chosen options are always shown in their place, so that no active filter is hidden.
  */
 export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...props }: Props) {
   const { settings, options, row, name, toggle, label, id, say } = props;
@@ -35,10 +34,10 @@ export function OptionList({ Option, class: kind, dense = 1, inRow = false, ...p
   const found =
     query.length === 0 ? options : options.filter((option) => option.chosen || matchesWords(option.label, query));
   const after = settings.foldAfter * dense;
-  // One more option takes no more room than the button that would hide it.
+  // A single further option takes no more space than the button that would hide it.
   const folds = settings.foldAfter > 0 && query.length === 0 && found.length > after + 1;
   const shown = folds && !open ? found.filter((option, place) => place < after || option.chosen) : found;
-  // Before scripts run all of them are in the markup, so that they can be seen without any.
+  // Without scripts all options must be in the markup to be visible.
   const rest = folds && isStill ? found.filter((option) => !shown.includes(option)) : [];
   const flow = inRow || settings.flow === "row" ? "row" : "column";
   const columns = flow === "column" && settings.columns > 1 ? settings.columns : undefined;

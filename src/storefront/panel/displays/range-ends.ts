@@ -2,7 +2,7 @@ import { isDay } from "../../../core/catalogue/field-kinds.ts";
 import { type Ends, scaleEnds } from "../../../core/catalogue/numbers/scale.ts";
 import type { DisplayProps } from "./display-props.ts";
 
-/** Where a facet's scale begins and stops, as its settings have it; undefined if no product states the field. */
+/** The ends of a facet's scale, according to its settings; undefined if no product states the field. */
 export function rangeEnds({
   range,
   settings,

@@ -7,8 +7,8 @@ import type { DisplayProps } from "./display-props.ts";
 import { EndField } from "./end-field.tsx";
 
 /**
- * Two fields for a range's ends; an empty one leaves its end open. What is typed is read as captions write it; what is
- * no number stays, and is told. Ends that stand the wrong way round are swapped.
+ * Two fields for the ends of a range; an empty one leaves its end open. Numbers are read as they are formatted; other
+ * text stays, and is reported. Ends in the wrong order are swapped.
  */
 export function RangeInputs({ name, field, settings, label, choice, choose, ends, say, language, peek }: Props) {
   const chosen = rangeOf(choice);
@@ -58,10 +58,10 @@ export function RangeInputs({ name, field, settings, label, choice, choose, ends
 const rightWayRound = (min: number | undefined, max: number | undefined): Bounds =>
   min !== undefined && max !== undefined && min > max ? { min: max, max: min } : { min, max };
 
-/** After the last key, this many ms pass before it is asked what a range would find. */
+/** Delay after the last key before counting, in ms. */
 const typingPause = 150;
 
-/** How many products the range that is being typed would find, while it is typed, and what asks for that. */
+/** The number of products in the range being typed, and a function that requests it. */
 function usePeek(peek: Props["peek"]): [number | undefined, (range: Bounds | undefined) => void] {
   const [told, setTold] = useState<number>();
   const turn = useRef(0);

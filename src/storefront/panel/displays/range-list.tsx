@@ -4,11 +4,11 @@ import { OptionCount } from "./option-count.tsx";
 
 interface Props extends DisplayProps {
   columns?: number;
-  /** Draws the words of one range. */
+  /** Renders a range's label. */
   draw(range: RangeView): ComponentChildren;
 }
 
-/** Radio buttons, each for a range; a second click takes the choice back. */
+/** Radio buttons, one per range; a second click removes the choice. */
 export function RangeList({ ranges, label, id, columns = 1, choose, draw, say }: Props) {
   const flip = (range: RangeView) => choose(range.chosen ? undefined : range.range);
   return (

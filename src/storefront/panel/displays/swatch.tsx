@@ -2,7 +2,7 @@ import type { FacetSettings } from "../../../core/settings/settings.ts";
 import type { SwatchView } from "../../../core/swatch/view.ts";
 import type { DisplayProps } from "./display-props.ts";
 
-/** The swatch of an option: its picture or colours, or a hatched mark where none is known. Never a blank dot. */
+/** The swatch of an option: its picture or colours, or a hatched mark if unknown. Never a blank dot. */
 export function Swatch({ swatch, settings: { shape, edge }, class: name }: SwatchProps) {
   const outlined = edge === "all" || (edge === "auto" && (!swatch?.colours || swatch.outline === true));
   const same = {
@@ -27,16 +27,16 @@ interface SwatchProps {
   class: string;
 }
 
-/** The class that says that pictures are logos, which are shown whole, behind another one. */
+/** A class name that marks pictures as logos, which are shown uncropped, with a leading space. */
 export const logosOf = ({ field }: Pick<DisplayProps, "field">): string => (field.role === "brand" ? " zt-logos" : "");
 
-/** Size and room of swatches where a facet has its own, as their style sheet takes them. */
+/** A facet's own size and gap of swatches, as custom properties. */
 export const swatchStyle = ({ size, gap }: Pick<FacetSettings, "size" | "gap">) => ({
   "--own": size === null ? undefined : `${size}px`,
   "--own-gap": gap === null ? undefined : `${gap}px`,
 });
 
-/** One colour as it is, several as equal sectors or stripes. */
+/** A single colour, or several as equal sectors or stripes. */
 export function paint({ colours = [], drawing = "sectors" }: SwatchView): string {
   if (colours.length < 2) return colours[0] ?? "";
   const share = 100 / colours.length;
@@ -44,6 +44,6 @@ export function paint({ colours = [], drawing = "sectors" }: SwatchView): string
   return drawing === "stripes" ? `linear-gradient(to right, ${stops})` : `conic-gradient(from 45deg, ${stops})`;
 }
 
-/** The name of what stands for an option, for those who do not see it. */
+/** The accessible name of an option's swatch. */
 export const spokenName = ({ label, swatch }: { label: string; swatch: SwatchView | undefined }): string =>
   swatch?.alt ?? label;

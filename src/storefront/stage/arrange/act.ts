@@ -2,28 +2,28 @@ import type { Placement } from "../../../core/settings/placement.ts";
 import type { Share } from "../../../core/settings/settings.ts";
 
 /**
- * The designer's acts while arranging, in the rail or on the page. The bench makes the same edits of them as the
- * lattice would.
+ * The designer's acts while arranging, in the rail or on the page. The bench turns them into the same edits as the
+ * lattice.
  */
 export type ArrangeAct =
-  /** Puts a row in place of another, or at the end. */
+  /** Moves a row to another's position, or to the end. */
   | { do: "move"; row: string; to: number }
-  /** Takes a row to another panel of the page. */
+  /** Moves a row to another panel of the page. */
   | { do: "carry"; row: string; panel: string }
-  /** Wants a facet or a piece at a place. */
+  /** Requests adding a facet or piece at a position. */
   | { do: "add"; at: number }
   | { do: "settings"; row: string }
-  /** Wants to style a row, or the part of it that was pointed at; with where that is, in CSS px of the window. */
+  /** Requests styling a row, or the part pointed at; with its position in CSS px of the window. */
   | { do: "style"; row: string; part: string | undefined; left: number; right: number; y: number }
   | { do: "remove"; row: string }
   | { do: "label"; row: string; text: string }
-  /** Writes the text of a text piece. */
+  /** Sets the text of a text piece. */
   | { do: "html"; row: string; html: string }
   | { do: "share"; row: string; share: Share }
-  /** Puts the panel in another slot on this band. */
+  /** Moves the panel to another slot on this band. */
   | { do: "place"; placement: Placement };
 
-/** A place on a page, in CSS px of its window. */
+/** A rectangle on a page, in CSS px of its window. */
 export interface Area {
   left: number;
   top: number;
@@ -31,12 +31,12 @@ export interface Area {
   bottom: number;
 }
 
-/** Where things stand on a page that is arranged, for the rail beside it. */
+/** Positions of elements on a page being arranged, for the rail beside it. */
 export interface Standing {
-  /** Rows of the panel that is worked on, as far as they are laid out. */
+  /** Rows of the open panel, as far as they are laid out. */
   rows: (Area & { id: string })[];
   /** The other panels of the page. */
   panels: (Area & { slug: string })[];
-  /** Slots that the panel can be dragged to. */
+  /** Slots to which the panel can be dragged. */
   slots: (Area & { slot: Placement })[];
 }

@@ -12,9 +12,9 @@ interface Told {
 let end: (() => void) | undefined;
 
 /**
- * Turns arranging on or off. While it is on the panel that is worked on answers to no click of a shopper's: a click
- * chooses what is styled. Everything else is done in the rail beside the page, which is told where things stand.
- * @param slug the panel that is worked on
+ * Turns arranging on or off. While it is on, the open panel ignores a shopper's clicks: a click selects what to style.
+ * Everything else happens in the rail beside the page, which is sent the positions of elements.
+ * @param slug of the open panel
  */
 export function arrange(on: boolean, store: PageStore, slug: string, tell: Told): void {
   end?.();
@@ -24,7 +24,7 @@ export function arrange(on: boolean, store: PageStore, slug: string, tell: Told)
   const stop = (event: Event) => {
     const { target } = event;
     if (!(target instanceof Element) || !target.closest(`[data-panel="${CSS.escape(slug)}"]`)) return;
-    // Text that is written where it stands keeps its clicks.
+    // A text being edited in place keeps its clicks.
     if (target.closest("[contenteditable=true]")) return;
     event.preventDefault();
     event.stopPropagation();
@@ -49,7 +49,7 @@ export function arrange(on: boolean, store: PageStore, slug: string, tell: Told)
   };
   const soon = () => {
     cancelAnimationFrame(due);
-    // Parts out of sight follow the state by a frame.
+    // Parts out of sight follow the state one frame later.
     due = requestAnimationFrame(() => requestAnimationFrame(measure));
   };
   const watch = new ResizeObserver(soon);
@@ -71,7 +71,10 @@ export function arrange(on: boolean, store: PageStore, slug: string, tell: Told)
   };
 }
 
-/** Opens a gap before a row, or at the end behind the last; closes any other. @param at place among the panel's rows; undefined for none */
+/**
+ * Opens a gap before a row, or at the end; closes any other.
+ * @param at index among the panel's rows; undefined for none
+ */
 export function openGap(slug: string, at: number | undefined): void {
   for (const one of document.querySelectorAll<HTMLElement>("[data-gap]")) delete one.dataset.gap;
   if (at === undefined) return;
@@ -80,7 +83,7 @@ export function openGap(slug: string, at: number | undefined): void {
   if (row) row.dataset.gap = at < rows.length ? "before" : "after";
 }
 
-/** Lets a text be written where it stands. */
+/** Makes a text editable in place. */
 export function writeText(slug: string, row: string, done: (html: string) => void): void {
   const text = document.querySelector<HTMLElement>(
     `[data-panel="${CSS.escape(slug)}"] [data-row="${CSS.escape(row)}"] .zt-text`,

@@ -1,10 +1,10 @@
 import { placementFacts, placements, type Slot } from "../../../core/settings/placement.ts";
 import type { Area, Standing } from "./act.ts";
 
-/** Placements that a panel can be dragged to: the rows and columns whose slot is known on the page. */
+/** Placements to which a panel can be dragged: rows and columns whose slot is known on the page. */
 const targets = placements.filter((one) => ["row", "column"].includes(placementFacts[one].form));
 
-/** Where the rows of a panel, the other panels and the slots are on the page now. @param slug the panel that is worked on */
+/** The present positions of a panel's rows, the other panels and the slots. @param slug of the open panel */
 export function standingNow(slug: string): Standing {
   const panels = [...document.querySelectorAll<HTMLElement>(".zt-panel[data-panel]")];
   const own = panels.find(({ dataset }) => dataset.panel === slug);

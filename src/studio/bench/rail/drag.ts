@@ -6,10 +6,10 @@ export interface Drag {
   cancel(): void;
 }
 
-/** Px that a pointer moves before it drags, so that a click stays one. */
+/** Distance in px from which a press becomes a drag, so that a click stays one. */
 const least = 4;
 
-/** Makes an element draggable: the pointer is held from press to release, and Escape cancels. */
+/** Makes an element draggable: the pointer is captured from press to release, and Escape cancels. */
 export function dragged({ move, drop, cancel }: Drag) {
   return {
     onPointerDown(start: React.PointerEvent<HTMLElement>) {

@@ -1,13 +1,13 @@
 import type { Share } from "../../../core/settings/settings.ts";
 import type { Area } from "../../../storefront/stage/arrange/act.ts";
 
-/** Height of a head in a rail, in CSS px. */
+/** Height of a row's head in a rail, in CSS px. */
 export const headHeight = 26;
 
 /** A row on the page, in CSS px of the page's window. */
 export type RowBox = Area & { id: string };
 
-/** The shares that a width can be dragged to, as parts of the panel's width. */
+/** The shares that a width can be dragged to, of the panel's width. */
 export type DraggedShare = Exclude<Share, "auto">;
 export const draggedShares: readonly [share: DraggedShare, of: number][] = [
   ["quarter", 1 / 4],
@@ -16,21 +16,21 @@ export const draggedShares: readonly [share: DraggedShare, of: number][] = [
   ["full", 1],
 ];
 
-/** The share of a panel's width that a width in px is nearest to. */
+/** The share of a panel's width closest to a width in px. */
 export function nearestShare(width: number, panel: number): DraggedShare {
   const wanted = width / panel;
   return draggedShares.reduce((best, one) => (Math.abs(one[1] - wanted) < Math.abs(best[1] - wanted) ? one : best))[0];
 }
 
-/** From where to where the rows of a panel reach sideways. */
+/** The horizontal extent of a panel's rows. */
 export const spanOf = (rows: readonly RowBox[]): { left: number; right: number } => ({
   left: Math.min(...rows.map(({ left }) => left)),
   right: Math.max(...rows.map(({ right }) => right)),
 });
 
 /**
- * The place among rows that a point is dropped at: before the first row of which the point is in the upper half, or at
- * its start where rows stand side by side.
+ * The drop index among rows for a point: before the first row with the point in its upper half, or in its first half
+ * where rows are side by side.
  */
 export function dropPlace(rows: readonly RowBox[], x: number, y: number): number {
   const at = rows.findIndex(({ left, right, top, bottom }) => {
@@ -47,10 +47,10 @@ export const isIn = ({ left, right, top, bottom }: Area, x: number, y: number): 
   x >= left && x <= right && y >= top && y <= bottom;
 
 /**
- * Where the heads of rows stand in a rail: each beside its row, pushed down where that would lie over the one before.
- * @param tops of the rows, in order; undefined for those that are not laid out
+ * Positions of heads in a rail: each beside its row, moved down if it would overlap the previous one.
+ * @param tops of the rows, in order; undefined for those not laid out
  * @param high height of one head
- * @param first where the first can stand
+ * @param first lowest position of the first
  */
 export function headPlaces(tops: readonly (number | undefined)[], high: number, first: number): number[] {
   let next = first;

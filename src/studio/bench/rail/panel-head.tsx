@@ -15,7 +15,7 @@ interface Props {
   done(): void;
 }
 
-/** The panel's own head in a rail: drags it from slot to slot, or moves it with the arrow keys. */
+/** The panel's own head in a rail: drags it between slots, or moves it with the arrow keys. */
 export function PanelHead({ narrow, band, put, slotAt, done }: Props) {
   const name = usePanel((state) => state.document.name);
   const { placement } = usePlacement();

@@ -14,10 +14,10 @@ import { WidthLine } from "./width-line.tsx";
 interface Props {
   standing: Standing;
   band: Band;
-  /** Width of the rail; a narrow one has no room for names. */
+  /** Width of the rail; a narrow one has no space for names. */
   width: number;
   narrow: boolean;
-  /** The page's part of the frame: how large it is shown, how far it is scrolled sideways, and its size in the window. */
+  /** The page within the frame: its scale, horizontal scroll, and size in the window. */
   scale: number;
   scrolled: number;
   frame: { width: number; height: number };
@@ -34,8 +34,8 @@ interface Dragged {
 }
 
 /**
- * The heads of the panel's rows beside a page, each joined by a hairline to its facet, so that nothing on the page is
- * covered: to move, to rename, to add between, and to set widths.
+ * The heads of the panel's rows beside a page, each connected to its facet by a hairline, so that nothing on the page
+ * is covered: to move, rename, add between, and set widths.
  */
 export function Rail({ standing, band, width, narrow, scale, scrolled, frame, act, openGap, write }: Props) {
   const rows = usePanel((state) => state.document.rows);
@@ -50,7 +50,7 @@ export function Rail({ standing, band, width, narrow, scale, scrolled, frame, ac
     return box && box.top * scale;
   });
   const places = headPlaces(tops, headHeight, headHeight + 6);
-  /** A place in the window as one on the page. */
+  /** Converts a position in the window to one on the page. */
   const onPage = (rail: Element | null, { clientX, clientY }: { clientX: number; clientY: number }) => {
     const box = rail?.getBoundingClientRect();
     return {
@@ -164,19 +164,19 @@ export function Rail({ standing, band, width, narrow, scale, scrolled, frame, ac
   );
 }
 
-/** Facets nearer to the rail than so many px are joined straight. */
+/** Facets within this distance of the rail, in px, are connected by a straight line. */
 const near = 60;
 
 /**
- * The line from a head to its facet: straight where nothing is between them; else only for the row that is pointed at,
- * and along the edge above its facet, so that it crosses no words.
+ * The line from a head to its facet: straight if nothing is between them; otherwise only for the hovered row, along
+ * the edge above its facet, so that it crosses no text.
  */
 function hairline(y: number, x: number, top: number, isLit: boolean): string {
   if (x <= near) return `M0 ${y}H4L${Math.max(6, x - 5)} ${Math.max(2, top + 4)}H${Math.max(7, x)}`;
   return isLit ? `M0 ${y}H5V${top - 1}H${x}V${top + 4}` : `M0 ${y}H6`;
 }
 
-/** Rows that are scrolled out of the page's window have no head; those that are laid out nowhere, as in a closed drawer, have. */
+/** Rows scrolled out of the page's window have no head; those not laid out, as in a closed drawer, have. */
 const isShown = (box: Area | undefined, scale: number, height: number): boolean =>
   !box || (box.bottom > 0 && box.top * scale < height - 8);
 
@@ -184,7 +184,7 @@ const isShown = (box: Area | undefined, scale: number, height: number): boolean 
 const inOrder = (rows: readonly Row[], { rows: boxes }: Standing) =>
   rows.flatMap(({ id }) => boxes.find((box) => box.id === id) ?? []);
 
-/** Whether something of a row is another on a band than on the wider one. */
+/** Whether a row differs on a band from the wider one. */
 const differsOn = (row: Row, band: Band): boolean =>
   band !== "wide" &&
   isFacet(row) &&

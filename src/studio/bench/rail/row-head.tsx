@@ -11,7 +11,7 @@ interface Props {
   /** Its place in the panel. */
   at: number;
   title: string;
-  /** Something of it is another on this band. */
+  /** Something of it differs on this band. */
   differs: boolean;
   narrow: boolean;
   /** In CSS px, of the rail. */
@@ -24,7 +24,7 @@ interface Props {
   drag: Drag;
 }
 
-/** The head of one row in a rail: what moves it, its name, what else can be done, and a gap above it to add at. */
+/** The head of a row in a rail: a drag handle, its name, a menu, and a gap above to add at. */
 export function RowHead(props: Props) {
   const { row, at, title, differs, narrow, top, isActive, setActive, act, write, openGap, drag } = props;
   const { id } = row;
@@ -104,7 +104,7 @@ export function RowHead(props: Props) {
   );
 }
 
-/** The card of a whole row's style stands beside its head. */
+/** The style card of a whole row appears beside its head. */
 function styleAct(row: string): ArrangeAct {
   const head = document.querySelector(`[data-head="${CSS.escape(row)}"]`)?.getBoundingClientRect();
   return { do: "style", row, part: undefined, left: head?.left ?? 0, right: head?.right ?? 0, y: head?.top ?? 0 };

@@ -1,6 +1,6 @@
 import { useRef } from "react";
 
-/** A row's name, written where it stands: Enter or leaving saves, Escape takes it back. */
+/** A row's name, edited in place: Enter or blur saves, Escape cancels. */
 export function TitleField({ name, save }: { name: string; save(text: string): void }) {
   const dropped = useRef(false);
   return (

@@ -7,7 +7,7 @@ interface Props {
   box: RowBox;
   /** Of all rows of the panel. */
   boxes: readonly RowBox[];
-  /** Where the page begins in the rail's own px, less how far it is scrolled. */
+  /** The page's start in the rail's own px, minus its scroll position. */
   left: number;
   scale: number;
   frame: { width: number; height: number };
@@ -15,7 +15,7 @@ interface Props {
   set(share: DraggedShare): void;
 }
 
-/** A line under a row with a mark at each share of the panel's width, and a knob at the row's own, to be dragged to another. */
+/** A line below a row with a mark at each share of the panel's width, and a handle at its own, which can be dragged. */
 export function WidthLine({ title, box, boxes, left, scale, frame, setActive, set }: Props) {
   const [held, setHeld] = useState<number | undefined>(undefined);
   const span = spanOf(boxes);

@@ -2,7 +2,7 @@ import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 import { RangeInputs } from "../range-inputs.tsx";
 
-/** From one day to another, both included. */
+/** From one day to another, both inclusive. */
 function Dates(props: DisplayProps) {
   const ends = rangeEnds(props);
   const { format, say } = props;

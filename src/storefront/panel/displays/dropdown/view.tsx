@@ -5,7 +5,10 @@ import type { DisplayProps, DisplayView, OptionView } from "../display-props.ts"
 import { BoxOption } from "../option-input.tsx";
 import { OptionList } from "../option-list.tsx";
 
-/** A list behind a button: the browser's own select for one option, check boxes for many. Without a title above it, it says itself what it is for. */
+/**
+ * A list behind a button: the browser's own select for a single choice, check boxes for several. Without a title above
+ * it, the button contains the title.
+ */
 function Dropdown(props: DisplayProps) {
   return props.row.mode === "one" || props.row.mode === "tree" ? <One {...props} /> : <Many {...props} />;
 }
@@ -31,7 +34,7 @@ function One({ row, name, options, choose, label, settings, say }: DisplayProps)
   );
 }
 
-/** Deeper categories stand further in. */
+/** Deeper categories are indented. */
 function nested({ label }: OptionView, tree: boolean): string {
   if (!tree) return label;
   const levels = label.split(pathSeparator);
@@ -47,7 +50,7 @@ function Many(props: DisplayProps) {
       if (!details?.open) return;
       if (event instanceof KeyboardEvent) {
         if (event.key !== "Escape" || !details.contains(document.activeElement)) return;
-        // The list closes first; a drawer around it stays open.
+        // Escape closes the list first, not a drawer around it.
         event.preventDefault();
         details.querySelector("summary")?.focus();
       } else if (event.composedPath().includes(details)) return;

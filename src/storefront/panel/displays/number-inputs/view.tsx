@@ -2,7 +2,7 @@ import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { rangeEnds } from "../range-ends.ts";
 import { RangeInputs } from "../range-inputs.tsx";
 
-/** Two fields to type the ends into. */
+/** Two fields for the ends of a range. */
 function NumberInputs(props: DisplayProps) {
   const ends = rangeEnds(props);
   const { format, say, settings } = props;

@@ -5,7 +5,7 @@ import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
-/** Pictures or logos in tiles, with or without their text; a value without a picture shows its colours or its name. */
+/** Tiles with pictures or logos, with or without text; a value without a picture shows its colours or its name. */
 function PictureTiles(props: DisplayProps) {
   const beside = props.settings.caption === "beside";
   return (
@@ -52,7 +52,7 @@ function PictureTile({ row, name, settings, option, toggle, say }: OptionProps) 
   );
 }
 
-/** The first letters of the first two words: what stands for a brand whose logo is not there yet. */
+/** The initials of the first two words, for a brand without a logo. */
 const initials = (label: string): string =>
   label
     .split(/\s+/)

@@ -3,7 +3,7 @@ import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 
-/** Words alone; what is chosen is set strong and has a mark in front. */
+/** Plain words; chosen ones are bold and have a mark. */
 const PlainList = (props: DisplayProps) => <OptionList {...props} class="zt-plain" Option={PlainOption} />;
 
 function PlainOption({ row, name, option, toggle, say }: OptionProps) {

@@ -1,2 +1,2 @@
-/** Boxes are radio buttons wherever only one can be chosen. */
+/** Check boxes are radio buttons in a one-of facet. */
 export { view } from "../check-boxes/view.tsx";

@@ -4,7 +4,7 @@ import { matchesWords, words } from "../../../../core/engine/index/words.ts";
 import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { BoxOption } from "../option-input.tsx";
 
-/** A field that finds options by name, for facets with too many to show; what is chosen stays in sight. */
+/** A field that finds options by name, for facets with too many to show; chosen ones remain visible. */
 function SearchField({ row, name, options, toggle, label, id, say }: DisplayProps) {
   const [asked, setAsked] = useState("");
   const query = words(asked);

@@ -3,7 +3,7 @@ import { rangeEnds } from "../range-ends.ts";
 import { RangeInputs } from "../range-inputs.tsx";
 import { Slider } from "../slider/view.tsx";
 
-/** A slider, and two fields for those who know their numbers. */
+/** A slider with two fields for exact numbers. */
 function SliderInputs(props: DisplayProps) {
   const ends = rangeEnds(props);
   return <Slider {...props}>{ends ? <RangeInputs {...props} ends={ends} /> : null}</Slider>;

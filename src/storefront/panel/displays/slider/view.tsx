@@ -27,7 +27,7 @@ export function Slider({
   const low = clamp(chosen.min ?? min, min, max);
   const high = clamp(chosen.max ?? chosen.below ?? max, min, max);
   const set = (next: Range) => choose({ min: open(next.min, min), max: open(next.max, max) });
-  // A bent scale's input counts stops; an even one's counts the values themselves.
+  // A logarithmic-like scale's input has stop numbers as values; a linear one's has the values themselves.
   const { stops } = scale;
   const track = stops ? { min: 0, max: stops.length - 1, step: 1 } : { min, max, step };
   const place = (value: number) => (stops ? Math.round(placeIn(stops, value)) : value);
@@ -83,13 +83,13 @@ interface BarsProps {
   max: number;
 }
 
-/** Where the page's products lie; bins that the other choices have emptied are pale. */
+/** The distribution of the page's products; bins emptied by the other choices are pale. */
 function Bars({ range: { live, steady }, scale, low, high, min, max }: BarsProps) {
   const { histogram } = steady;
   if (!histogram) return null;
   const tallest = Math.max(1, ...histogram.counts);
   return (
-    // Paths, whose places no style has to say: they are drawn the same under a policy that forbids styles in markup.
+    // Paths with fixed coordinates, so that no style attributes are needed, which a strict policy forbids.
     <svg class="zt-bars" viewBox="0 0 1000 100" preserveAspectRatio="none" aria-hidden="true">
       {histogram.counts.map((count, bin) => {
         const [from = min, to = max] = [histogram.edges[bin], histogram.edges[bin + 1]];
@@ -108,7 +108,7 @@ function Bars({ range: { live, steady }, scale, low, high, min, max }: BarsProps
   );
 }
 
-/** One bar in a box of 1000 × 100, with a gap behind it; however low it is, it is seen. */
+/** One bar in a box of 1000 × 100, with a gap after it and a minimum height. */
 function barPath(start: number, end: number, height: number): string {
   const round = (value: number) => Math.round(value * 100) / 100;
   const width = Math.max(0, (end - start) * 1000 - 4);

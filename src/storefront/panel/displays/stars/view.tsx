@@ -2,7 +2,7 @@ import { maxStars, pointsPerStar } from "../../../../core/catalogue/numbers/star
 import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { RangeList } from "../range-list.tsx";
 
-/** From four stars and up down to one; of ratings of ten points, two are a star. */
+/** From four stars and up down to one; on a scale of ten points, two make a star. */
 function Stars(props: DisplayProps) {
   const { say } = props;
   const points = pointsPerStar(Math.max(0, ...props.ranges.map(({ range: { min = 0 } }) => min)));

@@ -3,7 +3,7 @@ import { BoxOption } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { logosOf, Swatch } from "../swatch.tsx";
 
-/** Boxes to tick with a swatch beside the words. */
+/** Check boxes with a swatch beside the text. */
 const SwatchBoxes = (props: DisplayProps) => (
   <OptionList {...props} class={`zt-boxes${logosOf(props)}`} Option={SwatchBox} />
 );

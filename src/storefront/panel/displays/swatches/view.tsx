@@ -5,7 +5,7 @@ import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 import { logosOf, paint, Swatch, spokenName, swatchStyle } from "../swatch.tsx";
 
-/** Swatches; a value without a known colour shows its text, never a blank dot. Three take the room of one check box. */
+/** Swatches; a value without a known colour shows its text. Three fit in the space of one check box. */
 function Swatches(props: DisplayProps) {
   const { caption } = props.settings;
   return (

@@ -2,7 +2,7 @@ import { affirmative } from "../../../../core/catalogue/yes-no.ts";
 import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionCount } from "../option-count.tsx";
 
-/** On for the affirmative value, off for no choice at all: “no” is not what shoppers look for. */
+/** On for the affirmative value, off for no choice: nobody looks for “no”. */
 function Switch({ name, options, toggle, label, settings, say }: DisplayProps) {
   const [option] = options;
   if (!option) return <p class="zt-hint">{say("notStated")}</p>;

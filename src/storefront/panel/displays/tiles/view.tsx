@@ -4,12 +4,12 @@ import { OptionCount } from "../option-count.tsx";
 import { OptionInput } from "../option-input.tsx";
 import { OptionList, type OptionProps } from "../option-list.tsx";
 
-/** Short texts in boxes, such as sizes. Two of them take the room of one check box. */
+/** Short texts in boxes, such as sizes. Two fit in the space of one check box. */
 const Tiles = (props: DisplayProps) => (
   <OptionList {...props} class="zt-tiles" dense={densityOf("tiles", props.settings)} inRow Option={Tile} />
 );
 
-/** An option as a box of its own, with the input lying over it. */
+/** An option as a box, with its input covering it. */
 export function Tile({ row, name, option, toggle, say }: OptionProps) {
   return (
     <label class="zt-tile" data-faded={option.faded || undefined} data-chosen={option.chosen || undefined}>

@@ -2,7 +2,7 @@ import type { DisplayProps, DisplayView } from "../display-props.ts";
 import { OptionList } from "../option-list.tsx";
 import { Tile } from "../tiles/view.tsx";
 
-/** A bar of buttons that stay pressed. */
+/** A bar of toggle buttons. */
 const Toggles = (props: DisplayProps) => (
   <OptionList {...props} settings={{ ...props.settings, foldAfter: 0 }} class="zt-toggles" inRow Option={Tile} />
 );

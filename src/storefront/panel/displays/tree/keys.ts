@@ -1,15 +1,15 @@
 import { ancestors } from "../../../../core/catalogue/path.ts";
 import type { Branch } from "./grow.ts";
 
-/** The effect of a key in a tree: the focus moves, or the branch opens or folds, or is chosen. */
+/** The effect of a key in a tree: move the focus, open or collapse a branch, or choose. */
 export type TreeStep = { do: "focus"; branch: Branch | undefined } | { do: "flip" } | { do: "choose" };
 
 /**
- * The effect of a key that is pressed on a branch; undefined if the key means nothing in a tree. Source: WAI-ARIA
- * Authoring Practices, Tree View.
- * @param inSight the branches that are seen, from the top
- * @param open ids of those that are open
- * @param isBackwards whether text runs from right to left, so that the arrows swap
+ * The effect of a key on a branch; undefined if the key has no function in a tree. Source: WAI-ARIA Authoring
+ * Practices, Tree View.
+ * @param inSight the visible branches, from the top
+ * @param open ids of open branches
+ * @param isBackwards whether text runs from right to left, so that the arrows are swapped
  */
 export function treeStep(
   event: Pick<KeyboardEvent, "key" | "ctrlKey" | "metaKey" | "altKey">,

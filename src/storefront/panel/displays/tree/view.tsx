@@ -7,7 +7,7 @@ import { limitOf } from "../option-list.tsx";
 import { type Branch, grow, lastLevel } from "./grow.ts";
 import { treeStep } from "./keys.ts";
 
-/** Nested categories; or, flat, those that have none below them. */
+/** Nested categories; or, flat, only those without subcategories. */
 function Tree(props: DisplayProps) {
   const limit = props.settings.maxHeight > 0 ? limitOf(props.settings) : undefined;
   if (props.settings.nested) return <NestedTree {...props} roots={grow(props.options)} limit={limit} />;
@@ -41,8 +41,8 @@ interface NestedProps extends DisplayProps {
 }
 
 /**
- * A tree view: one stop for the Tab key, arrows inside. Branches fold, and open by themselves only around
- * what is chosen when the page opens. Source: WAI-ARIA Authoring Practices, Tree View.
+ * A tree view: one tab stop, arrow keys inside. Branches start collapsed, except around chosen ones. Source: WAI-ARIA
+ * Authoring Practices, Tree View.
  */
 function NestedTree({ name: called, options, toggle, label, roots, limit, say }: NestedProps) {
   const [open, setOpen] = useState<ReadonlySet<string>>(
@@ -50,7 +50,7 @@ function NestedTree({ name: called, options, toggle, label, roots, limit, say }:
   );
   const [current, setCurrent] = useState<string | undefined>(undefined);
   const list = useRef<HTMLUListElement>(null);
-  // Without scripts the boxes themselves must be reached by the keyboard; a tree's items are once they listen.
+  // Without scripts the check boxes themselves must be focusable; with scripts the tree's items are.
   const [alive, setAlive] = useState(false);
   useEffect(() => setAlive(true), []);
 
