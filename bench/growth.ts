@@ -4,7 +4,7 @@ import { benchEngine, type EngineCase } from "./engine.ts";
 
 const sizes = [1_000, 3_000, 10_000, 30_000, 100_000, 300_000];
 /** SQLite takes minutes to be filled and asked beyond this. */
-const mostForSql = 30_000;
+const maxForSql = 30_000;
 const colours: Record<string, string> = {
   ours: "#b4561b",
   "exact by variant": "#321a3d",
@@ -15,7 +15,7 @@ const colours: Record<string, string> = {
 
 export function writeGrowth(): void {
   const cases = sizes.map((products) =>
-    benchEngine(products, products > mostForSql ? ["itemsjs", "crossfilter2"] : undefined),
+    benchEngine(products, products > maxForSql ? ["itemsjs", "crossfilter2"] : undefined),
   );
   mkdirSync("docs", { recursive: true });
   writeFileSync("docs/growth.md", page(cases));

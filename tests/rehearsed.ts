@@ -25,7 +25,7 @@ export const panelOf = (...rows: FacetRow[]): PanelDocument => ({ ...emptyPanel(
 export const boxes = (key: string) => newFacet(`f-${key}`, key, "check-boxes", "any");
 /** Everybody knows everything, nobody is wrong, and only the first card is looked at. */
 export const knowing = (keys: readonly string[], values: Assumptions["values"] = {}): Assumptions => ({
-  values: { first: 1, mistaken: 0, mostMoves: 50, mostSeconds: 3600, ...values },
+  values: { first: 1, mistaken: 0, maxMoves: 50, maxSeconds: 3600, ...values },
   knows: Object.fromEntries(keys.map((key) => [key, 1])),
 });
 /** The ways of shoppers through a panel. */

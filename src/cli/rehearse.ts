@@ -19,7 +19,7 @@ import { readFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** Maximum number of shoppers in one run. */
-const mostShoppers = 100_000;
+const maxShoppers = 100_000;
 
 /** The number given for an option. @throws UsageError if it isn't a number or is out of bounds */
 function numberOf(given: string, option: string, least: number, most: number, isWhole = true): number {
@@ -94,7 +94,7 @@ export const rehearse: Command = {
     const unknown = on.find((band) => !bands.some((one) => one === band));
     if (unknown !== undefined)
       throw new UsageError(`--band must be one of ${bands.join(", ")}, not “${unknown}”.${didYouMean(unknown, bands)}`);
-    const shoppers = numberOf(values.shoppers, "shoppers", 1, mostShoppers);
+    const shoppers = numberOf(values.shoppers, "shoppers", 1, maxShoppers);
     const seed = numberOf(values.seed, "seed", 0, 2 ** 31);
     const allow = numberOf(values.allow, "allow", 0, 1, false);
     const own = opened(folder, values.page);

@@ -125,15 +125,15 @@ const showsText = ({ card, table }: Layout): boolean =>
  * Maximum number of variants for an engine in the page, and for one in a worker. Reading a catalogue of the first size
  * blocks a phone for a tenth of a second (`npm run bench -- --page`).
  */
-const mostInPage = 2500;
+const maxInPage = 2500;
 /** The same on the stage, in a designer's browser. */
-const mostOnStage = 20_000;
-const mostInWorker = 150_000;
+const maxOnStage = 20_000;
+const maxInWorker = 150_000;
 
 /** Where a page's questions are answered. The stage has two pages, which would each fetch a large catalogue. */
 export function enginePlace(variants: number, stage: boolean): EnginePlace {
-  if (variants <= (stage ? mostOnStage : mostInPage)) return "page";
-  return variants <= mostInWorker && !stage ? "worker" : "server";
+  if (variants <= (stage ? maxOnStage : maxInPage)) return "page";
+  return variants <= maxInWorker && !stage ? "worker" : "server";
 }
 
 /** The requested language if the shop has it; otherwise its own. */

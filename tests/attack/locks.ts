@@ -9,7 +9,7 @@ import { type Attack, some } from "./attack.ts";
 const panel = "/api/shops/larkmoss-nursery/documents/panel/climber-finder";
 
 /** A page that is kept is answered within so many ms, whoever holds the lock. */
-const mostMs = 100;
+const maxMs = 100;
 
 /** Asks for a page again and again, from a thread of its own that nothing else keeps busy. */
 function visiting(address: string) {
@@ -70,7 +70,7 @@ export const waitingSaves: Attack = {
         const { count, slowest } = await visitor.stop();
         pages += count;
         longest = Math.max(longest, slowest);
-        if (slowest > mostMs) failures.push(`round ${n + 1}: a kept page took ${Math.round(slowest)} ms`);
+        if (slowest > maxMs) failures.push(`round ${n + 1}: a kept page took ${Math.round(slowest)} ms`);
         const statuses = (await Promise.all(saves)).map(({ status }) => status).sort();
         // One is saved, the others were over the version of before.
         if (statuses[0] !== 200 || statuses.slice(1).some((status) => status !== 409))

@@ -8,8 +8,8 @@ import { deep, question } from "./odd-input.ts";
 
 const shop = "/api/shops/larkmoss-nursery";
 const size = 1_000_000;
-const mostMs = 2000;
-const mostMegabytes = 300;
+const maxMs = 2000;
+const maxMegabytes = 300;
 
 interface Sent {
   name: string;
@@ -180,8 +180,8 @@ export const smallInputsAttack: Attack = {
         const mb = memoryOf(pid).peak - before;
         if (answer.status >= 500) failures.push(`${name}: answered ${answer.status} ${text.slice(0, 120)}`);
         if (answer.status >= 400 && text.length > 2000) failures.push(`${name}: an error of ${text.length} letters`);
-        if (ms > mostMs) failures.push(`${name}: ${Math.round(ms)} ms`);
-        if (mb > mostMegabytes) failures.push(`${name}: ${Math.round(mb)} MB`);
+        if (ms > maxMs) failures.push(`${name}: ${Math.round(ms)} ms`);
+        if (mb > maxMegabytes) failures.push(`${name}: ${Math.round(mb)} MB`);
         if (ms > slowest.ms) slowest = { ms, name };
         if (mb > most.mb) most = { mb, name };
       }

@@ -19,8 +19,8 @@ export interface JoinOffer {
  * Minimum share of rows that have the same name as another row, and of columns that must agree among those. Common
  * practice, no source.
  */
-const leastJoined = 0.3;
-const leastAgreeing = 0.5;
+const minJoined = 0.3;
+const minAgreeing = 0.5;
 /** Share of products within which a column must be constant to count as agreeing. */
 const nearlyAll = 0.9;
 
@@ -40,7 +40,7 @@ export function joinOffer({ records }: Pick<Table, "records">, reading: Reading)
     else groups.set(name, [cells]);
   }
   const several = [...groups.values()].filter((rows) => rows.length > 1);
-  if (several.reduce((sum, rows) => sum + rows.length, 0) < records.length * leastJoined) return undefined;
+  if (several.reduce((sum, rows) => sum + rows.length, 0) < records.length * minJoined) return undefined;
   const told = reading.flatMap(({ as }, at) =>
     at !== column && as !== "skip" && as !== "product_id" && several.some((rows) => rows.some((row) => row[at]?.trim()))
       ? [at]
@@ -53,7 +53,7 @@ export function joinOffer({ records }: Pick<Table, "records">, reading: Reading)
   // Prices and stock always belong to variants, so they say nothing about what the rows are.
   const telling = told.filter((at) => !isAlwaysVariant(reading[at]?.as as FieldRole));
   const agreeing = telling.filter((at) => !differing.includes(at)).length;
-  if (agreeing === 0 || agreeing < telling.length * leastAgreeing) return undefined;
+  if (agreeing === 0 || agreeing < telling.length * minAgreeing) return undefined;
   return { column, rows: records.length, products: groups.size, several: several.length, differing };
 }
 

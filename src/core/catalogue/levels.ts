@@ -8,7 +8,7 @@ export type LevelMark = (typeof levelMarks)[number];
 /** Separators that hardly ever occur within a name. */
 const plain: readonly LevelMark[] = [">", "»", "›", "→"];
 /** Maximum share of lower levels that also occur as a top level; in lists of several values, many do. */
-const mostBoth = 0.1;
+const maxBoth = 0.1;
 
 /** Converts a path to the catalogue's own notation: `A / B` becomes `A > B`. */
 export const normalizedPath = (path: string, mark: LevelMark): string => levelsOf(path, mark).join(pathSeparator);
@@ -46,5 +46,5 @@ function formsTree(values: readonly string[], mark: LevelMark): boolean {
     });
   const lower = [...above.keys()];
   const both = lower.filter((level) => firsts.has(level)).length;
-  return both <= lower.length * mostBoth && (mark !== " | " || [...above.values()].every(({ size }) => size === 1));
+  return both <= lower.length * maxBoth && (mark !== " | " || [...above.values()].every(({ size }) => size === 1));
 }

@@ -17,9 +17,9 @@ const idWords =
 /** An id without spaces that contains a letter: numbers alone may be any quantity. */
 const mark = /^(?=.*\p{L})[\p{L}\p{N}._/-]{1,60}$/u;
 /** Minimum share of rows that titles must distinguish to be used at all. */
-const fewestDistinct = 0.5;
+const minDistinct = 0.5;
 /** Maximum number of further columns that distinguish rows with the same title. */
-const mostBeside = 3;
+const maxBeside = 3;
 const longest = 160;
 
 /**
@@ -34,7 +34,7 @@ export function rowIds({ header, records }: Pick<Table, "header" | "records">, r
   const title = reading.findIndex(({ as, titles }) => as === "title" || titles);
   const titles = title < 0 ? [] : cells(title);
   const distinct = new Set(titles.map(identity)).size;
-  if (title < 0 || distinct < records.length * fewestDistinct || titles.includes(""))
+  if (title < 0 || distinct < records.length * minDistinct || titles.includes(""))
     return { ids: told(records.map(({ cells: row }) => row.map(spelling).filter(Boolean).join(" · "))), by: [] };
   return byTitle(titles, title, reading, cells);
 }
@@ -59,7 +59,7 @@ function byTitle(titles: string[], title: number, reading: Reading, cells: (at: 
   const by = [title];
   let names = titles;
   const candidates = reading.flatMap(({ as }, at) => (at !== title && as === "attribute" ? [at] : []));
-  while (by.length <= mostBeside && hasTwins(names)) {
+  while (by.length <= maxBeside && hasTwins(names)) {
     const twins = twinsOf(names);
     const joined = candidates.map((at) => {
       const column = cells(at);

@@ -53,7 +53,7 @@ function steady(ids: readonly string[]): (places: ReadonlyMap<string, number>) =
 }
 
 /** Longer lists are not searched for moved items. */
-const mostMoved = 2000;
+const maxMoved = 2000;
 
 /**
  * The changes of a list's items: added, removed, moved, and for kept ones the result of `inside`.
@@ -72,7 +72,7 @@ export function* listDifferences<T>(
   for (const [id, item] of old) if (!now.has(id)) yield `${nameOf(item)} was removed`;
   const stayed = [...now.keys()].filter((id) => old.has(id));
   const places = new Map([...old.keys()].map((id, at) => [id, at]));
-  const kept = stayed.length > mostMoved ? new Set(stayed) : steady(stayed)(places);
+  const kept = stayed.length > maxMoved ? new Set(stayed) : steady(stayed)(places);
   for (const id of stayed) {
     const [was, is] = [old.get(id) as T, now.get(id) as T];
     if (!kept.has(id)) yield `${nameOf(is)} was moved`;

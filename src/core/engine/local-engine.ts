@@ -13,7 +13,7 @@ import { relaxations } from "./relaxations.ts";
 import { bestMatch, pickedOrder } from "./sort-keys.ts";
 
 /** Maximum number of cached pages, evicting the least recently used. */
-const mostPages = 40;
+const maxPages = 40;
 
 /** The page's and the shopper's search words together. */
 const wordsIn = (within: readonly Clause[], text: string): string =>
@@ -127,6 +127,6 @@ export class LocalEngine implements Engine {
   /** The cached page with these conditions. */
   page(within: readonly Clause[], searching?: readonly SearchedField[]): PageCounts {
     const name = pageKey({ within, searching });
-    return kept(this.#pages, name, () => new PageCounts(this.index, within, searching), mostPages);
+    return kept(this.#pages, name, () => new PageCounts(this.index, within, searching), maxPages);
   }
 }

@@ -12,7 +12,7 @@ import { liveRange, rangeCounts, rangesOf } from "./range.ts";
 
 const histogramBins = 20;
 /** Maximum number of cached facets; merges and limits are part of a question, so there is no limit to their variety. */
-const mostSteady = 600;
+const maxSteady = 600;
 
 /** One page's products and their counts, cached while the catalogue is unchanged. */
 export class PageCounts {
@@ -47,7 +47,7 @@ export class PageCounts {
       text.trim(),
       facets.filter(({ field }) => choices[field]).map((facet) => [facet, choices[facet.field]]),
     ]);
-    if (this.#live.chosen !== chosen || this.#live.facets.size > mostSteady) this.#live = { chosen, facets: new Map() };
+    if (this.#live.chosen !== chosen || this.#live.facets.size > maxSteady) this.#live = { chosen, facets: new Map() };
     const counted = this.#live.facets;
     const nothing = text.trim() === "" && facets.every(({ field }) => choices[field] === undefined);
     for (const facet of facets) {
@@ -65,7 +65,7 @@ export class PageCounts {
 
   /** The part that does not change with the selection; computed once. The facet's field must be in the catalogue. */
   steady(facet: Facet): SteadyFacet {
-    return kept(this.#steady, facetName(facet), () => this.#countSteady(facet), mostSteady);
+    return kept(this.#steady, facetName(facet), () => this.#countSteady(facet), maxSteady);
   }
 
   #countSteady(facet: Facet): SteadyFacet {

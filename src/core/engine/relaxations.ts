@@ -6,7 +6,7 @@ import type { Facet, Selection } from "./question.ts";
 import { optionsOf, without } from "./selection.ts";
 
 /** Pairs are tried up to this number of parts, far more than a shopper chooses. */
-const mostParts = 14;
+const maxParts = 14;
 
 /**
  * The filters to remove if nothing is found: each part of the selection without which products match, or each pair if
@@ -25,7 +25,7 @@ export function relaxations(
     const base = rest.text === "" ? page : searched;
     return new Matcher(index, base, facets, rest.choices).productIds().length;
   };
-  const parts = partsOf(selection, facets).slice(0, mostParts);
+  const parts = partsOf(selection, facets).slice(0, maxParts);
   const found = (candidates: readonly RangeCount[][]) =>
     candidates
       .map((some) => ({ parts: some, total: total(some) }))

@@ -15,7 +15,7 @@ export const pickedOrder = "picked";
 export const namedSorts = ["shop", bestMatch, pickedOrder];
 
 /** Maximum number of fields in an order. */
-const mostSortKeys = 8;
+const maxSortKeys = 8;
 
 /** The keys of an order, without unknown fields. */
 export const sortKeys = (sort: Sort, known: (field: string) => boolean): SortKey[] =>
@@ -24,7 +24,7 @@ export const sortKeys = (sort: Sort, known: (field: string) => boolean): SortKey
     .map((part) => (part.startsWith("-") ? { field: part.slice(1), down: true } : { field: part, down: false }))
     // A repeated field has no effect.
     .filter(({ field }, at, all) => known(field) && all.findIndex((one) => one.field === field) === at)
-    .slice(0, mostSortKeys);
+    .slice(0, maxSortKeys);
 
 /** The standard orders of a listing; their labels are up to the listing. */
 export type StandardSort = "shop" | "cheap" | "dear" | "new" | "rated" | "name";

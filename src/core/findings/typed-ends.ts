@@ -2,7 +2,7 @@ import { settingOn } from "../settings/settings.ts";
 import { inEachFacet } from "./finding.ts";
 
 /** Share of a scale without any value from which it is reported. Common practice, no source. */
-const mostEmpty = 0.5;
+const maxEmpty = 0.5;
 
 /** Typed ends of a range that exclude products or are far from all of them. */
 export const typedEnds = inEachFacet({
@@ -24,7 +24,7 @@ export const typedEnds = inEachFacet({
       if (lowest === undefined || highest === undefined) return undefined;
       const [low, high] = [min ?? lowest, max ?? highest];
       const empty = high > low ? 1 - (highest - lowest) / (high - low) : 0;
-      if (empty < mostEmpty) return undefined;
+      if (empty < maxEmpty) return undefined;
       return {
         row: row.id,
         words: `${title}: you typed limits from ${low} to ${high}, but all values are from ${lowest} to ${highest}. ${Math.round(100 * empty)}% of the scale has no products.`,

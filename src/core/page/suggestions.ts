@@ -30,9 +30,9 @@ export const suggestionsSchema = exact({
 
 export type Suggestions = InferType<typeof suggestionsSchema>;
 
-const mostProducts = 5;
-const mostPages = 6;
-const mostValues = 4;
+const maxProducts = 5;
+const maxPages = 6;
+const maxValues = 4;
 
 /**
  * The suggestions for the beginning of a search; none for no words.
@@ -51,14 +51,14 @@ export async function suggestionsFor(
     ...question,
     ...(pages.search ? { searching: pages.search } : {}),
     sort: bestMatch,
-    size: mostProducts,
+    size: maxProducts,
     mends: true,
   });
   const pageFacts = await facts.pageFacts();
   const named = pageList(pages, pageFacts).filter(({ name }) => name !== "" && matchesWords(name, query));
   return {
     products: [...answer.products],
-    pages: named.slice(0, mostPages).map(({ address, kind, name }) => ({ address, kind, name })),
+    pages: named.slice(0, maxPages).map(({ address, kind, name }) => ({ address, kind, name })),
     values: valuesLike(query, panels, pageFacts),
     near: answer.near ?? [],
   };
@@ -86,7 +86,7 @@ function valuesLike(query: readonly string[], panels: readonly PanelDocument[], 
   });
   return found
     .filter((one, at) => found.findIndex(({ address }) => address === one.address) === at)
-    .slice(0, mostValues);
+    .slice(0, maxValues);
 }
 
 const withOnly = (field: string, option: string) =>

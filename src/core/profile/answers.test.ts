@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { factsOf } from "../../../tests/rehearsed.ts";
 import { holds } from "../catalogue/numbers/range.ts";
-import { answersTo, rangeAround, usualNear } from "./answers.ts";
+import { answersTo, defaultTolerance, rangeAround } from "./answers.ts";
 
 /** The products left after a shopper chooses one of a product's values, counted product by product from the cells. */
 const csvOf = (products: readonly (readonly string[])[]) =>
@@ -22,10 +22,10 @@ describe("what an answer leaves", () => {
     expect(toldOf([["1"], ["80"], ["100"], ["120"], ["1000"]]).left).toBe((1 + 2 + 3 + 2 + 1) / 5);
     expect(toldOf([["-100"], ["-90"], ["-1"], ["5"]]).left).toBe((2 + 2 + 1 + 1) / 4);
     // Years are not known to a quarter of themselves, but of the line: to a year and a half of twelve.
-    expect(rangeAround(1976, usualNear, 1970, 1982)).toEqual({ min: 1974.5, max: 1977.5 });
+    expect(rangeAround(1976, defaultTolerance, 1970, 1982)).toEqual({ min: 1974.5, max: 1977.5 });
     // An end that would cut nothing off is left out.
-    expect(rangeAround(100, usualNear, 99, 100)).toEqual({ min: 99.875 });
-    expect(rangeAround(100, usualNear, 100, 100)).toBeUndefined();
+    expect(rangeAround(100, defaultTolerance, 99, 100)).toEqual({ min: 99.875 });
+    expect(rangeAround(100, defaultTolerance, 100, 100)).toBeUndefined();
   });
 
   it("is what brute force counts: products of one to three variants, words or numbers", () => {
@@ -50,7 +50,7 @@ describe("what an answer leaves", () => {
     check(
       fc.integer({ min: -400, max: 4000 }).map((n) => String(n / 4)),
       (own, other, all) => {
-        const range = rangeAround(Number(own), usualNear, Math.min(...all), Math.max(...all));
+        const range = rangeAround(Number(own), defaultTolerance, Math.min(...all), Math.max(...all));
         return !range || holds(range, Number(other));
       },
     );

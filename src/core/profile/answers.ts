@@ -12,7 +12,7 @@ import { Matcher } from "../engine/matcher.ts";
  * How far, as a share, a number that a shopper has in mind may deviate from the true one: at most this share of the
  * number, and of the whole scale, since nobody misjudges a year by a quarter of 1970. Common practice, no source.
  */
-export const usualNear = 0.25;
+export const defaultTolerance = 0.25;
 
 /**
  * The range chosen by shoppers with a number in mind: around it, without an end that would exclude nothing. Used by
@@ -100,7 +100,7 @@ function aroundNumbers(index: CatalogueIndex, { key }: Field): Left {
   let [from, to] = [0, 0];
   for (const { value } of pairs) {
     if (found.has(value)) continue;
-    const { min = least, max = most } = rangeAround(value, usualNear, least, most) ?? {};
+    const { min = least, max = most } = rangeAround(value, defaultTolerance, least, most) ?? {};
     for (; to < pairs.length && (pairs[to]?.value ?? 0) <= max; to++) {
       const one = pairs[to]?.product ?? 0;
       inside.set(one, (inside.get(one) ?? 0) + 1);

@@ -17,7 +17,7 @@ export interface Clash {
 }
 
 /** With more values, they are not compared by letters: it would take too long and find chance similarities. */
-const mostCompared = 1000;
+const maxCompared = 1000;
 
 /**
  * Finds pairs of a field's values that are probably one value in two spellings. Values that differ only in case or
@@ -40,7 +40,7 @@ export function findClashes(values: readonly { label: string; products: number }
       if (other !== undefined && text.length > 2) pair("plural", at, other);
     }
   }
-  if (values.length > mostCompared) return clashes;
+  if (values.length > maxCompared) return clashes;
   const digits = plain.map((text) => text.replace(/\D+/g, " ").trim());
   for (let a = 0; a < plain.length; a++) {
     for (let b = a + 1; b < plain.length; b++) {

@@ -11,7 +11,7 @@ import { type FieldProfile, profileField } from "./profile.ts";
 import type { PageFacts } from "./value-pages.ts";
 
 /** Maximum number of products used to compare fields. */
-const mostCompared = 5000;
+const maxCompared = 5000;
 
 /** The facts of a local catalogue, each computed on first use. */
 export class LocalFacts implements Facts {
@@ -91,7 +91,7 @@ export class LocalFacts implements Facts {
     const known = this.#said.get(key);
     if (known) return known;
     const field = this.index.field(key);
-    const step = Math.max(1, Math.ceil(this.index.products / mostCompared));
+    const step = Math.max(1, Math.ceil(this.index.products / maxCompared));
     const said = field ? valueCodes(this.index.catalogue, field).filter((_, p) => p % step === 0) : new Int32Array();
     this.#said.set(key, said);
     return said;

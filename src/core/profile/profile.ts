@@ -47,7 +47,7 @@ export interface FieldProfile {
 const sampleCount = 5;
 /** Number of price ranges that a shopper takes in at a glance. Common practice, no source. */
 const rangeCount = 5;
-const mostInSeries = 40;
+const maxInSeries = 40;
 
 /** The lowest number of each product, in ascending order. */
 function lowestIn(index: CatalogueIndex, key: string): Float64Array {
@@ -85,6 +85,6 @@ export function profileField(index: CatalogueIndex, field: Field): FieldProfile 
     skewness: skewness(sorted),
     middle: sorted[sorted.length >> 1] ?? null,
     limits: isNumeric(field) ? roundLimits(lowestIn(index, field.key), rangeCount, "products") : [],
-    series: options.length <= mostInSeries ? seriesName(options.map(({ label }) => label)) : undefined,
+    series: options.length <= maxInSeries ? seriesName(options.map(({ label }) => label)) : undefined,
   };
 }

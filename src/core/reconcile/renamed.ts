@@ -3,7 +3,7 @@
  * Common practice, no source.
  */
 const least = 0.6;
-const leastAlike = 0.3;
+const minAlike = 0.3;
 const nearlyAlike = 0.75;
 
 /**
@@ -12,7 +12,7 @@ const nearlyAlike = 0.75;
  * @param alike similarity of the spellings, 0 to 1
  */
 export const isRenamed = (share: number, alike: number): boolean =>
-  share >= least || (alike >= nearlyAlike && share >= leastAlike) || alike === 1;
+  share >= least || (alike >= nearlyAlike && share >= minAlike) || alike === 1;
 
 /** Selects pairs in order, skipping those with a side that an earlier pair already uses. */
 export function oneToOne<P>(pairs: readonly P[], from: (pair: P) => string, to: (pair: P) => string): P[] {

@@ -1,7 +1,7 @@
 import { isNumeric } from "../catalogue/field-kinds.ts";
 import type { FieldRole } from "../catalogue/field-names.ts";
 import type { Field } from "../catalogue/field-schema.ts";
-import { usualNear } from "../profile/answers.ts";
+import { defaultTolerance } from "../profile/answers.ts";
 import { operatorSeconds } from "./operators.ts";
 
 /** Something assumed about shoppers, which the designer can read and change. */
@@ -38,8 +38,8 @@ export const assumptionList = {
     max: 100,
     unit: "",
   },
-  mostMoves: { words: "Choices after which a shopper gives up", why: practice, fallback: 8, min: 1, max: 50, unit: "" },
-  mostSeconds: {
+  maxMoves: { words: "Choices after which a shopper gives up", why: practice, fallback: 8, min: 1, max: 50, unit: "" },
+  maxSeconds: {
     words: "Seconds after which a shopper gives up",
     why: practice,
     fallback: 120,
@@ -58,7 +58,7 @@ export const assumptionList = {
   near: {
     words: "How far a known number may be off",
     why: practice,
-    fallback: usualNear,
+    fallback: defaultTolerance,
     min: 0,
     max: 2,
     unit: "share",

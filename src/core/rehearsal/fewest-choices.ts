@@ -10,8 +10,8 @@ import type { Walk } from "./walk.ts";
 /**
  * Maximum number of selections to evaluate, fewer if each takes longer; a longer search is abandoned without a result.
  */
-const mostAsked = 6000;
-const mostCounted = 3_000_000;
+const maxAsked = 6000;
+const maxCounted = 3_000_000;
 
 /** One choice in a facet that a product meets. */
 interface Single {
@@ -35,7 +35,7 @@ export function fewestChoices(
   const found = walks.filter(({ ending }) => ending === "arrived");
   const stands = new PageResults(engine, scene, first);
   const asked = new Set<string>();
-  const limit = Math.min(mostAsked, mostCounted / Math.max(1, stands.products.length));
+  const limit = Math.min(maxAsked, maxCounted / Math.max(1, stands.products.length));
   const at = (selection: Selection): Stand | undefined => {
     asked.add(JSON.stringify(selection));
     return asked.size > limit ? undefined : stands.at(selection);

@@ -10,7 +10,7 @@ import type { Scene, SceneFacet } from "./scene.ts";
 import type { ProductVariant } from "./shopper.ts";
 
 /** Maximum number of cached selections: many shoppers begin in the same way. */
-const mostKept = 4000;
+const maxKept = 4000;
 
 /** A page's results for a selection. */
 export interface Stand {
@@ -54,7 +54,7 @@ export class PageResults {
       });
       return { total: look.total, first: new Set(look.found().subarray(0, this.#first)), look };
     };
-    return kept(this.#kept, JSON.stringify(selection), make, mostKept);
+    return kept(this.#kept, JSON.stringify(selection), make, maxKept);
   }
 
   /** The options of a facet that a variant has, as indices among its options. */
@@ -72,7 +72,7 @@ export class PageResults {
         const { options, counts } = this.#engine.page(this.scene.within).steady(facet);
         return new Set(offeredOptions(row, { display, settings }, { options, counts: { steady: counts } }));
       },
-      mostKept,
+      maxKept,
     );
   }
 

@@ -15,7 +15,7 @@ describe("proposals", () => {
   const given = {
     band: "wide" as const,
     seed: 7,
-    mostSeconds: 120,
+    maxSeconds: 120,
     budget: 12,
     titleOf: (row: string) => row,
     profileOf: (field: string) => nursery.profile(field),

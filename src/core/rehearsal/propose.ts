@@ -33,20 +33,20 @@ export interface Proposing {
   band: Band;
   seed: number;
   /** Seconds counted for a shopper who never arrives. */
-  mostSeconds: number;
+  maxSeconds: number;
   /** Maximum number of panels to try. Default: 60. */
   budget?: number;
 }
 
 const searchers = 300;
 const judges = 2000;
-const mostProposals = 5;
+const maxProposals = 5;
 /** Minimum gain worth a change, in seconds per shopper. Common practice, no source. */
 const worthwhile = 0.1;
 
 /** The cost of a shopper's walk in seconds. */
-export const choiceCost = ({ ending, seconds }: Walk, mostSeconds: number): number =>
-  ending === "arrived" ? Math.min(seconds, mostSeconds) : mostSeconds;
+export const choiceCost = ({ ending, seconds }: Walk, maxSeconds: number): number =>
+  ending === "arrived" ? Math.min(seconds, maxSeconds) : maxSeconds;
 
 /** Minimum number of options of a facet to split. Common practice, no source. */
 const manyOptions = 8;
@@ -100,18 +100,18 @@ export function changesOf(
  * @returns best first; empty if nothing is better
  */
 export function* propose(panel: PanelDocument, given: Proposing): Generator<number, Proposal[]> {
-  const { run, seed, mostSeconds, budget = 60 } = given;
+  const { run, seed, maxSeconds, budget = 60 } = given;
   const cost = (walks: readonly Walk[]) =>
-    walks.reduce((sum, one) => sum + choiceCost(one, mostSeconds), 0) / Math.max(1, walks.length);
+    walks.reduce((sum, one) => sum + choiceCost(one, maxSeconds), 0) / Math.max(1, walks.length);
   const tried = changesOf(panel, given).slice(0, budget);
   const before = cost(run(panel, searchers, seed + 1));
   const found: { edit: PanelEdit; gain: number }[] = [];
   for (const [at, edit] of tried.entries()) {
     const gain = before - cost(run(edited(panel, edit), searchers, seed + 1));
     if (gain > 0) found.push({ edit, gain });
-    yield (at + 1) / (tried.length + mostProposals + 1);
+    yield (at + 1) / (tried.length + maxProposals + 1);
   }
-  const best = found.sort((a, b) => b.gain - a.gain).slice(0, mostProposals);
+  const best = found.sort((a, b) => b.gain - a.gain).slice(0, maxProposals);
   const candidates = best.map(({ edit }) => ({ words: edit.words, document: edited(panel, edit) }));
   // Combines all helpful changes that still help after those before them.
   let together = panel;
@@ -129,10 +129,10 @@ export function* propose(panel: PanelDocument, given: Proposing): Generator<numb
   const judged: Proposal[] = [];
   for (const [at, { words: said, document }] of candidates.entries()) {
     const walks = run(document, judges, seed + 2);
-    const gains = unseen.map((one, n) => choiceCost(one, mostSeconds) - choiceCost(walks[n] ?? one, mostSeconds));
+    const gains = unseen.map((one, n) => choiceCost(one, maxSeconds) - choiceCost(walks[n] ?? one, maxSeconds));
     const { mean, low, high, p } = bootstrap(gains, "gain");
     judged.push({ words: said, document, gain: mean, low, high, p, differences: compareWalks(unseen, walks) });
-    yield (tried.length + at + 1) / (tried.length + mostProposals + 1);
+    yield (tried.length + at + 1) / (tried.length + maxProposals + 1);
   }
   const corrected = holm(judged.map(({ p }) => p));
   return judged

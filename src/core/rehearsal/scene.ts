@@ -69,17 +69,17 @@ export interface StandingPanel extends PanelOnPage {
 }
 
 /** Height of the first screen if unknown: 1280 × 800, 834 × 1112 and 390 × 844 minus usual bars. */
-const usualScreen: Readonly<Record<Band, number>> = { wide: 700, medium: 1010, slim: 740 };
+const defaultScreen: Readonly<Record<Band, number>> = { wide: 700, medium: 1010, slim: 740 };
 /** Position of the first product, below the page's name. Common practice, no source. */
-const usualTop = 130;
+const defaultTop = 130;
 /** Product cards if not measured: those of the stand-in shop. */
-const usualCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
+const defaultCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
   wide: { columns: 4, height: 300 },
   medium: { columns: 3, height: 320 },
   slim: { columns: 2, height: 280 },
 };
 /** A line of a list or a table. */
-const usualLines: Omit<SceneCards, "top"> = { columns: 1, height: 130 };
+const defaultLines: Omit<SceneCards, "top"> = { columns: 1, height: 130 };
 /** Height of a collapsed panel: its button. */
 const foldedHeight = 56;
 /** Height of a drawer's header and footer. */
@@ -96,7 +96,7 @@ export function sceneOf(
   band: Band,
   optionsOf: (row: FacetRow) => number,
 ): Scene {
-  const screen = panels.find(({ measure }) => measure)?.measure?.screen ?? usualScreen[band];
+  const screen = panels.find(({ measure }) => measure)?.measure?.screen ?? defaultScreen[band];
   const standing = panels.flatMap((one) => {
     const placement = resolve(one.at ?? one.document.placement, band);
     return placementFacts[placement].apart ? [] : [{ ...one, placement }];
@@ -105,7 +105,7 @@ export function sceneOf(
   const asked = new Map(engineFacets({ rows }, band).map((facet) => [facet.field, facet]));
   const facets: SceneFacet[] = [];
   /** Start of the products as far as known: below the panels above them. */
-  let productsTop = usualTop;
+  let productsTop = defaultTop;
   const scenePanels = standing.map(({ panel: slug, document, placement, measure }): ScenePanel => {
     const behaviour = behaviours.allOn(document.behaviour ?? {}, band);
     const { form, slot, sticks } = placementFacts[placement];
@@ -152,15 +152,15 @@ export function sceneOf(
     sort: layout.sorts[0]?.sort || order,
     panels: scenePanels,
     facets,
-    cards: { top: productsTop, ...(cards ?? usualCardsOf(layout, band)) },
+    cards: { top: productsTop, ...(cards ?? defaultCardsOf(layout, band)) },
     screen,
     measured: cards !== undefined && standing.every(({ measure }) => measure !== undefined),
   };
 }
 
-function usualCardsOf({ form, columns }: Pick<ShownPage["layout"], "form" | "columns">, band: Band) {
-  if (resolve(form, band) !== "grid") return usualLines;
-  const usual = usualCards[band];
+function defaultCardsOf({ form, columns }: Pick<ShownPage["layout"], "form" | "columns">, band: Band) {
+  if (resolve(form, band) !== "grid") return defaultLines;
+  const usual = defaultCards[band];
   return { ...usual, columns: resolve(columns, band) || usual.columns };
 }
 

@@ -15,8 +15,8 @@ export const uncertainties: readonly Uncertainty[] = [
   { name: "first", low: 4, high: 24 },
   { name: "mistaken", low: 0.2, high: 0 },
   { name: "near", low: 0.5, high: 0.1 },
-  { name: "mostMoves", low: 3, high: 16 },
-  { name: "mostSeconds", low: 45, high: 300 },
+  { name: "maxMoves", low: 3, high: 16 },
+  { name: "maxSeconds", low: 45, high: 300 },
 ];
 
 /** The two with the most influence: how much shoppers know, and how many cards they look at. */

@@ -78,7 +78,7 @@ const bounds = { least: 0.02, most: 0.98 };
  * The share who know the most frequently chosen field, if the list does not distinguish visits. Common practice, no
  * source.
  */
-const mostKnown = 0.8;
+const maxKnown = 0.8;
 
 /**
  * Guesses the columns of a table with products and counts: the one in which most rows name a product, and a column of
@@ -162,7 +162,7 @@ export function countChoices(
   const greatest = Math.max(1, ...times.values());
   for (const [key, often] of times) {
     const share =
-      visit === undefined ? (mostKnown * often) / greatest : (visits.get(key)?.size ?? 0) / Math.max(1, all.size);
+      visit === undefined ? (maxKnown * often) / greatest : (visits.get(key)?.size ?? 0) / Math.max(1, all.size);
     found.knows[key] = Math.min(bounds.most, Math.max(bounds.least, share));
   }
   return found;

@@ -89,10 +89,10 @@ class Walker {
   }
 
   #walk(): Ending {
-    const { mostSeconds, mostMoves } = this.#assumed;
+    const { maxSeconds, maxMoves } = this.#assumed;
     for (;;) {
       if (!this.#attention.isInside && this.#look()) return "arrived";
-      const isOut = this.#attention.seconds >= mostSeconds || this.#moves.length >= mostMoves;
+      const isOut = this.#attention.seconds >= maxSeconds || this.#moves.length >= maxMoves;
       const answer = isOut ? undefined : this.#seek();
       // A shopper in a drawer closes it and looks once more.
       if (!answer) return this.#attention.leave() && this.#look() ? "arrived" : isOut ? "patience" : "nothing helps";

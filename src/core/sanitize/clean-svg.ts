@@ -121,7 +121,7 @@ function isNestedDeeper(text: string, most: number): boolean {
 }
 
 /** Maximum number of drawn elements, counting reused ones each time. */
-const mostDrawn = 20_000;
+const maxDrawn = 20_000;
 
 /**
  * Sanitizes an SVG: shapes only, without scripts, handlers, style sheets or external references. Undefined if it isn't
@@ -146,7 +146,7 @@ export function cleanSvg(text: string): string | undefined {
       }),
     },
   }).trim();
-  const isSvg = /^<svg[\s>][\s\S]*<\/svg>$/.test(cleaned) && drawnElements(cleaned) <= mostDrawn;
+  const isSvg = /^<svg[\s>][\s\S]*<\/svg>$/.test(cleaned) && drawnElements(cleaned) <= maxDrawn;
   return isSvg ? withNamespace(cleaned) : undefined;
 }
 

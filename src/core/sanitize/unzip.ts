@@ -24,7 +24,7 @@ export interface UnzipLimits {
 }
 
 /** Text is rarely compressed below a hundredth; a large file with a higher ratio is an attack on memory. */
-const mostGrowth = 250;
+const maxGrowth = 250;
 const smallBomb = 32 * 1024 * 1024;
 const leadsOut = /(?:^|[/\\])\.\.(?:[/\\]|$)|^[/\\]|^[a-z]:|\\|\0/i;
 
@@ -53,7 +53,7 @@ export function unzip(
         if (expected.has(name)) throw new ZipFault("damaged", "The ZIP contains this file twice.", name);
         size += originalSize;
         packed += compressed;
-        if (size > smallBomb && size > packed * mostGrowth)
+        if (size > smallBomb && size > packed * maxGrowth)
           throw new ZipFault(
             "bomb",
             `This ZIP is unsafe: ${megabytes(packed)} would unpack to more than ${megabytes(size)}. Choose a different file.`,
@@ -89,9 +89,9 @@ const megabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(byte
 function checksumsIn(bytes: Uint8Array): number[] {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const [endMark, end64Mark, entryMark] = [0x06054b50, 0x06064b50, 0x02014b50];
-  const longestEnd = 22 + 65_535;
+  const maxEnd = 22 + 65_535;
   let end = bytes.length - 22;
-  while (end >= 0 && end >= bytes.length - longestEnd && view.getUint32(end, true) !== endMark) end--;
+  while (end >= 0 && end >= bytes.length - maxEnd && view.getUint32(end, true) !== endMark) end--;
   if (end < 0 || view.getUint32(end, true) !== endMark) return [];
   let count = view.getUint16(end + 8, true);
   let entry = view.getUint32(end + 16, true);

@@ -61,8 +61,8 @@ const folder = "pictures/";
  */
 const mtime = new Date(1980, 0, 1);
 /** Maximum number and total size of files in a zip. */
-const mostFiles = 5000;
-const mostBytes = 256 * 1024 * 1024;
+const maxFiles = 5000;
+const maxBytes = 256 * 1024 * 1024;
 
 /** A book and its pictures as one file; the list names each picture's file. @param pictures by address */
 export function zipLines(lines: readonly SwatchLine[], pictures: ReadonlyMap<string, Uint8Array>): Uint8Array {
@@ -87,7 +87,7 @@ export function unzipLines(bytes: Uint8Array): {
 } {
   const isOurs = (name: string) =>
     name === listName || (name.startsWith(folder) && !name.includes("..") && !name.endsWith("/"));
-  const files = unzip(bytes, isOurs, { maxFiles: mostFiles, maxBytes: mostBytes });
+  const files = unzip(bytes, isOurs, { maxFiles: maxFiles, maxBytes: maxBytes });
   const list = files.get(listName);
   if (!list) throw new RangeError("There is no swatches.csv in this zip.");
   return {

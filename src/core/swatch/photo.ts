@@ -21,7 +21,7 @@ type Lab = readonly [number, number, number];
  */
 const sameInPicture = 0.045;
 const sameAcross = 0.035;
-const mostClusters = 12;
+const maxClusters = 12;
 
 /**
  * The main colours of a picture without its background: the most frequent colour of the border, and colours that
@@ -49,7 +49,7 @@ export function mainColours({ data, width, height }: Pixels): Cluster[] {
   const total = colours.reduce((sum, { count }) => sum + count, 0);
   return gather(colours)
     .map(({ hex, lab, count }) => ({ hex, lab, share: count / total }))
-    .slice(0, mostClusters);
+    .slice(0, maxClusters);
 }
 
 function groundOf(border: ReadonlyMap<number, number>): { lab: Lab; reach: number } | undefined {
@@ -129,7 +129,7 @@ export interface ValueColours {
   of: number;
 }
 
-const mostColours = 4;
+const maxColours = 4;
 
 /**
  * The colours of each value: those that many of its pictures show and other pictures show less often, so that leaves
@@ -172,7 +172,7 @@ export function valueColours(
           place === 0 ||
           (count !== undefined ? place < count : place < 2 && score > best.score * 0.45 && support > 0.8),
       )
-      .slice(0, mostColours);
+      .slice(0, maxColours);
     result.set(value, {
       colours: chosen.map(({ hex }) => hex),
       agree: Math.round(best.support * telling.length),

@@ -15,7 +15,7 @@ import type { ShopSource } from "./source.ts";
 import { write } from "./write.ts";
 
 /** Maximum number of values of a field with colours or brands. */
-const mostValues = 2000;
+const maxValues = 2000;
 
 /** Resolves a shop's swatch book against its catalogue, and caches guesses from names. */
 export class SwatchResolver {
@@ -27,7 +27,7 @@ export class SwatchResolver {
     this.#fields = index.catalogue.fields
       .filter((field) => isFacetable(field) && kindFacts(field).words === true && !kindFacts(field).nested)
       .map(({ key }) => ({ key, options: index.options(key).options }))
-      .filter(({ options }) => options.length <= mostValues);
+      .filter(({ options }) => options.length <= maxValues);
   }
 
   /**

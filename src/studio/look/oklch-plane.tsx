@@ -15,7 +15,7 @@ interface Props {
 const width = 250;
 const height = 150;
 /** Maximum chroma of screen colours, rounded up. */
-const mostChroma = 0.34;
+const maxChroma = 0.34;
 const columns = 50;
 const rows = 60;
 
@@ -37,7 +37,7 @@ export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
     for (let row = 0; row < rows; row++) {
       const line: boolean[] = [];
       for (let column = 0; column < columns; column++) {
-        const colour = colourAt(1 - (row + 0.5) / rows, ((column + 0.5) / columns) * mostChroma, hue);
+        const colour = colourAt(1 - (row + 0.5) / rows, ((column + 0.5) / columns) * maxChroma, hue);
         const there = displayable(colour);
         const hex = there ? formatHex(colour) : undefined;
         if (hex) {
@@ -62,7 +62,7 @@ export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
         for (let row = 1; row < rows; row++)
           if (
             passes[row]?.[column] !== passes[row - 1]?.[column] &&
-            displayable(colourAt(1 - row / rows, ((column + 0.5) / columns) * mostChroma, hue))
+            displayable(colourAt(1 - row / rows, ((column + 0.5) / columns) * maxChroma, hue))
           ) {
             context.moveTo(column * cellWidth, row * cellHeight);
             context.lineTo((column + 1) * cellWidth, row * cellHeight);
@@ -73,10 +73,10 @@ export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
 
   const take = (event: PointerEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
-    put(1 - (event.clientY - box.top) / box.height, ((event.clientX - box.left) / box.width) * mostChroma);
+    put(1 - (event.clientY - box.top) / box.height, ((event.clientX - box.left) / box.width) * maxChroma);
   };
   const put = (lightness: number, chroma: number) => {
-    const [nextL, nextC] = [Math.max(0, Math.min(1, lightness)), Math.max(0, Math.min(mostChroma, chroma))];
+    const [nextL, nextC] = [Math.max(0, Math.min(1, lightness)), Math.max(0, Math.min(maxChroma, chroma))];
     set(formatHex(colourAt(nextL, nextC, hue)));
   };
   return (
@@ -108,7 +108,7 @@ export function OklchPlane({ hue, l, c, grounds, needed, set }: Props) {
       <span
         aria-hidden
         className="pointer-events-none absolute size-3 -translate-1/2 rounded-full border-2 border-white shadow-[0_0_0_1px_#000]"
-        style={{ left: `${(c / mostChroma) * 100}%`, top: `${(1 - l) * 100}%` }}
+        style={{ left: `${(c / maxChroma) * 100}%`, top: `${(1 - l) * 100}%` }}
       />
     </div>
   );

@@ -9,7 +9,7 @@ import { useOpenShop } from "../shell/shop-context.ts";
 import { FormPart } from "./form-line.tsx";
 import type { LayoutFormProps } from "./layout-form-props.ts";
 
-const usualWords = {
+const defaultWords = {
   shop: "Shop’s order",
   cheap: "Price, low to high",
   dear: "Price, high to low",
@@ -29,7 +29,7 @@ export function SortForm({ layout, own, set, isSearch }: LayoutFormProps & { isS
       standardSorts(profiles.map(({ field }) => field)).map(({ sort, goesBy }) => ({
         id: goesBy,
         sort,
-        label: usualWords[goesBy],
+        label: defaultWords[goesBy],
       })),
       "custom sort options",
     );

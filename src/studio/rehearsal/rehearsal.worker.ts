@@ -230,7 +230,7 @@ const service = {
       optionsOf: offeredBy(facts, panel.rows, order.band, sceneFor(facts, order).within),
       band: order.band,
       seed: order.seed,
-      mostSeconds: assumed(order.assumptions).mostSeconds,
+      maxSeconds: assumed(order.assumptions).maxSeconds,
       titleOf: (row) => titles.get(row) ?? row,
       profileOf: (field) => facts.profile(field),
       run: (document, shoppers, seed) =>

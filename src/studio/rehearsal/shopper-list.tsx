@@ -17,7 +17,7 @@ const endings: Record<Ending, string> = {
 };
 const most = 60;
 
-/** Single shoppers, whose walks can be replayed on the real page. */
+/** Individual shoppers, whose walks can be replayed on the real page. */
 export function ShopperList({ shop, run }: { shop: string; run: Run }) {
   const { walks, stage, order } = run;
   const [kind, setKind] = useState("all");

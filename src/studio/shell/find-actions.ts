@@ -3,7 +3,7 @@ import UFuzzy from "@leeoniya/ufuzzy";
 /** One letter per word may be missing, different, added or swapped. */
 const fuzzy = new UFuzzy({ intraMode: 1, intraIns: 1, intraSub: 1, intraTrn: 1, intraDel: 1 });
 /** Maximum number of words tried in every order. */
-const mostWords = 3;
+const maxWords = 3;
 
 /**
  * Items that match a search, best first: whole words before parts of words, near the beginning before later, short
@@ -13,7 +13,7 @@ export function findByWords<T>(all: readonly T[], nameOf: (one: T) => string, as
   const words = asked.trim();
   if (words === "") return [...all];
   const names = all.map((one) => UFuzzy.latinize(nameOf(one)));
-  const [found, info, order] = fuzzy.search(names, UFuzzy.latinize(words), mostWords);
+  const [found, info, order] = fuzzy.search(names, UFuzzy.latinize(words), maxWords);
   if (!found) return [];
   const places = info && order ? order.map((at) => info.idx[at]) : found;
   return places.flatMap((place) => {

@@ -6,7 +6,7 @@ import { namesColour } from "../../core/swatch/plain-names.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { SwatchDot } from "./swatch-dot.tsx";
 
-const mostValues = 2000;
+const maxValues = 2000;
 
 /** Fields whose values can have a swatch: colour fields first, then brands. */
 export function bookFields(profiles: readonly FieldProfile[]): Field[] {
@@ -17,11 +17,7 @@ export function bookFields(profiles: readonly FieldProfile[]): Field[] {
   return profiles
     .filter(
       ({ field, options }) =>
-        isFacetable(field) &&
-        kindFacts(field).words &&
-        !kindFacts(field).nested &&
-        options > 1 &&
-        options <= mostValues,
+        isFacetable(field) && kindFacts(field).words && !kindFacts(field).nested && options > 1 && options <= maxValues,
     )
     .toSorted((a, b) => rank(b) - rank(a))
     .map(({ field }) => field);

@@ -4,7 +4,7 @@ import { request, shopPath } from "../api.ts";
 import type { SwatchWorker } from "./use-book.ts";
 
 /** Maximum size of an uploaded file. */
-const mostBytes = 20 * 1024 * 1024;
+const maxBytes = 20 * 1024 * 1024;
 
 /**
  * Uploads a picture; a photograph is reduced first, and an SVG is sanitized by the server.
@@ -14,9 +14,9 @@ export function useUpload(worker: SwatchWorker | undefined, side = 256) {
   const { shop = "" } = useParams();
   return useCallback(
     async (file: File): Promise<string> => {
-      if (file.size > mostBytes)
+      if (file.size > maxBytes)
         throw new Error(
-          `It has ${(file.size / 1024 / 1024).toFixed(0)} MB; the limit is ${mostBytes / 1024 / 1024} MB. Choose a smaller one.`,
+          `It has ${(file.size / 1024 / 1024).toFixed(0)} MB; the limit is ${maxBytes / 1024 / 1024} MB. Choose a smaller one.`,
         );
       const vector = file.type === "image/svg+xml" || /\.svg$/i.test(file.name);
       let kept: Blob = file;

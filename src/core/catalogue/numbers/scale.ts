@@ -69,7 +69,7 @@ export function placeIn(list: readonly number[], value: number): number {
 /**
  * Maximum number of stops on a logarithmic-like scale; with more, a linear one is used. A factor of 10 takes about 27.
  */
-const mostStops = 600;
+const maxStops = 600;
 
 /** Stops between two ends, mirrored below 0. None if there would be too many. */
 function bentStops(min: number, max: number, step: number): number[] {
@@ -86,7 +86,7 @@ function stopsAbove(min: number, max: number, step: number): number[] {
   const list = [min];
   let value = min > 0 ? min : Math.min(step, max);
   if (value > min) list.push(value);
-  for (let i = 0; value < max && i < mostStops; i++) {
+  for (let i = 0; value < max && i < maxStops; i++) {
     const by = roundBelow(value);
     value = tidy(floorTo(value, by) + by);
     if (value < max) list.push(value);

@@ -17,7 +17,7 @@ const noColumn: Column = { spellings: [], starts: new Uint32Array(1), codes: new
  * Maximum number of cached fields with merged options; merges are part of a question, so there is no limit to their
  * variety.
  */
-const mostMerged = 100;
+const maxMerged = 100;
 
 /**
  * A catalogue indexed for matching and counting. Each field is indexed on first use and cached, so that a shop with
@@ -59,7 +59,7 @@ export class CatalogueIndex {
     const make = () => indexOptions(this.catalogue, this.#known(key), this.level(key), tree, merges);
     if (merges.length === 0) return kept(this.#options, `${tree} ${key}`, make);
     const name = `${tree} ${key} ${JSON.stringify(merges)}`;
-    return kept(this.#merged, name, make, mostMerged);
+    return kept(this.#merged, name, make, maxMerged);
   }
 
   /** All options of a field, upper levels of nested values among them. */

@@ -32,7 +32,7 @@ function jsonOf(text: string): JsonText {
 
 /** Maximum number of characters and tokens. */
 export const maxTokenFile = 5_000_000;
-const mostTokens = 20_000;
+const maxTokens = 20_000;
 
 /** A token of another tool's file, resolved. */
 export interface ForeignToken {
@@ -97,7 +97,7 @@ function rawTokens(text: string): { raw: Raw[]; root: Node; lineOf(node: Node | 
   const raw: Raw[] = [];
   for (const token of tokensIn(root, lineOf)) {
     raw.push(token);
-    if (raw.length > mostTokens) throw new TokenFileFault(`There are more than ${mostTokens} tokens.`, token.line);
+    if (raw.length > maxTokens) throw new TokenFileFault(`There are more than ${maxTokens} tokens.`, token.line);
   }
   return { raw, root, lineOf };
 }

@@ -101,7 +101,7 @@ export function readLook({ sheets, html }: Brought): LookReading[] {
   // A grey button doesn't reveal the shop's own colour.
   const vivid = (value: string) => {
     const colour = seen(value);
-    return colour !== undefined && (oklch(colour)?.c ?? 0) > leastChroma ? colour : undefined;
+    return colour !== undefined && (oklch(colour)?.c ?? 0) > minChroma ? colour : undefined;
   };
   const main = of(probe.primary, "background-color", "background");
   const fromButton = take("accent", main, vivid);
@@ -134,7 +134,7 @@ export function readLook({ sheets, html }: Brought): LookReading[] {
 }
 
 /** Chroma in OKLCH below which a colour counts as grey. Common practice, no source. */
-const leastChroma = 0.03;
+const minChroma = 0.03;
 
 /** A look of what was read. */
 export const lookValuesOf = (readings: readonly LookReading[]): TokenValues =>

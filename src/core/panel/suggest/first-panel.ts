@@ -13,10 +13,10 @@ import { suggestRow } from "./suggest.ts";
  */
 const most = 7;
 const early = 5;
-const mostSliders = 2;
+const maxSliders = 2;
 
 /** Beyond the first few, less useful facets than this are left to the designer. Common practice, no source. */
-const leastWorth = 0.25;
+const minWorth = 0.25;
 const fewest = 3;
 
 /** A useful first panel: the best fields, the category first, availability last. */
@@ -27,7 +27,7 @@ export const firstPanel = (index: CatalogueIndex, name: string): PanelDocument =
 
 /** The fields of a first panel in order, each with the reason. */
 export function firstFields(index: CatalogueIndex): Ranked[] {
-  const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= leastWorth);
+  const worth = rankFields(index, most).filter(({ score }, at) => at < fewest || score >= minWorth);
   return withFewSliders(ordered(worth));
 }
 
@@ -51,7 +51,7 @@ function withFewSliders(chosen: readonly Ranked[]): Ranked[] {
   const later: Ranked[] = [];
   const isSlider = ({ suggestion }: Ranked) => displays[suggestion.display].settings.includes("scale");
   for (const one of chosen) {
-    const enough = first.length < early && first.filter(isSlider).length >= mostSliders;
+    const enough = first.length < early && first.filter(isSlider).length >= maxSliders;
     if (isSlider(one) && enough) later.push(one);
     else first.push(one);
   }
