@@ -10,6 +10,7 @@ const sources = [
   "vite.config.ts",
   "vite.storefront.config.ts",
   "vite.server.config.ts",
+  "vite.handoff.config.ts",
   "vite.packed.ts",
   "package-lock.json",
 ];
@@ -25,8 +26,15 @@ export function ensureBuilt() {
   const state = fingerprint();
   if (isBuilt(state)) return;
   console.log("Building …");
-  for (const config of ["vite.storefront.config.ts", "vite.server.config.ts", "vite.config.ts"]) {
-    if (!run("npx", ["vite", "build", "--config", config, "--logLevel", "warn"])) stop("The build failed.");
+  for (const [config, mode] of /** @type {const} */ ([
+    ["vite.storefront.config.ts", "production"],
+    ["vite.handoff.config.ts", "modules"],
+    ["vite.handoff.config.ts", "engine"],
+    ["vite.server.config.ts", "production"],
+    ["vite.config.ts", "production"],
+  ])) {
+    if (!run("npx", ["vite", "build", "--config", config, "--mode", mode, "--logLevel", "warn"]))
+      stop("The build failed.");
   }
   writeFileSync(mark, state);
 }

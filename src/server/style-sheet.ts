@@ -9,9 +9,11 @@ import type { Band } from "../core/settings/band.ts";
 import { resolveBands } from "../core/settings/media.ts";
 import { displayViews } from "../storefront/panel/displays/all.ts";
 import { facesOf } from "./fonts.ts";
-import { repository } from "./repository.ts";
+import { isBuild, repository } from "./repository.ts";
 
-const storefront = join(repository, "src/storefront");
+/** The folder of the style sheets: the sources, or their copies in the build. */
+const storefront = join(repository, isBuild ? "dist/handoff/sheets" : "src/storefront");
+
 export interface SheetRequest {
   /** The media query of each band. */
   queries: Readonly<Record<Band, string>>;

@@ -16,8 +16,8 @@ import { unzipFolder } from "../core/shop/archive/zip.ts";
 import { hashOf } from "./hash.ts";
 import { HttpError } from "./http-error.ts";
 import { formOf, parsedBody, type Sent } from "./routes/request.ts";
+import { type KeptPicture, pictureOf } from "./store/picture-of.ts";
 import { type Import, importOf } from "./store/shops.ts";
-import { type KeptPicture, pictureOf } from "./store/swatches.ts";
 import { picturesOf } from "./store/whole-shops.ts";
 
 /** An uploaded catalogue, ready to store. */

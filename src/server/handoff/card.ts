@@ -1,4 +1,4 @@
-import { type ChildNode, type Document, type Element, isTag } from "domhandler";
+import { type ChildNode, cloneNode, type Document, type Element, isTag } from "domhandler";
 import { findAll, getOuterHTML, removeElement } from "domutils";
 import { parseDocument } from "htmlparser2";
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
@@ -36,11 +36,14 @@ export const slotsOf = (template: string): string[] =>
     (attribs[slotMark] ?? "").split(/\s+/).filter(Boolean),
   );
 
+/** The template parsed last: a handoff has thousands of cards from one. */
+let parsed: { template: string; card: Element | undefined } | undefined;
+
 /** A card from a template with a product's values, as the element in the page would make it. */
 export function filledCard(template: string, id: string, values: Readonly<Record<string, string>>): string {
-  const document = parseDocument(template);
-  const card = onlyElement(document);
-  if (!card) return "";
+  if (parsed?.template !== template) parsed = { template, card: onlyElement(parseDocument(template)) };
+  if (!parsed.card) return "";
+  const card = cloneNode(parsed.card, true);
   for (const element of findAll(() => true, [card])) {
     const names = element.attribs[slotMark] ?? "";
     delete element.attribs[slotMark];

@@ -18,7 +18,7 @@ import {
   manifestName,
 } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
-import { repository } from "../repository.ts";
+import { isBuild, repository } from "../repository.ts";
 import { type BootShop, lookCss } from "../shop-boot.ts";
 import { bundle, engineName, gzippedSize } from "./bundle.ts";
 import { checkCard, defaultCard, slotsOf } from "./card.ts";
@@ -124,7 +124,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
         ? [["try.html", encoded(tryPage(whole.name, tags, near.addPage(withPlaces(first, site.at))))] as const]
         : []),
       ["try.css", encoded(tryStyle)],
-      ["trellis.d.ts", readFileSync(join(repository, "src/server/handoff/trellis.d.ts"))],
+      ["trellis.d.ts", readFileSync(join(repository, isBuild ? "dist/handoff" : "src/server/handoff", "trellis.d.ts"))],
       ["README.md", encoded(said)],
       ...[...markup.files].map(([path, html]) => [path, encoded(html)] as const),
       ...fonts,

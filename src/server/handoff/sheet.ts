@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { basename, join } from "node:path";
 import { transform } from "lightningcss";
+import { LRUCache } from "lru-cache";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import { partRules } from "../../core/look/sheet.ts";
 import { parts } from "../../core/look/tokens.ts";
@@ -39,6 +40,9 @@ interface Wanted {
   parkedStyles: Iterable<string>;
 }
 
+/** Isolated rules by their source: two handoffs mostly differ in their catalogue only. */
+const isolated = new LRUCache<string, string>({ max: 3 });
+
 /** The style sheet of a handoff, with the font files it uses. Pictures have the addresses used in documents. */
 export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyles }: Wanted): {
   css: string;
@@ -54,7 +58,8 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     looks,
   ].join("\n");
   const resolved = resolveScheme(resolveBands(tool, bandQueries(limits)), "shopper");
-  const strong = withoutUnusedProperties(isolateCss(resolved, reset));
+  const strong = isolated.get(resolved) ?? withoutUnusedProperties(isolateCss(resolved, reset));
+  isolated.set(resolved, strong);
   const dressed = withFallbacks(strong, "optional");
   const { faces, fonts } = fontFiles(dressed.faces);
   const css = [

@@ -5,9 +5,9 @@ import { overviewOf } from "../../core/report/overview.ts";
 import { shopDifferences } from "../../core/report/shop-differences.ts";
 import type { Catalogues } from "../store/catalogues.ts";
 import { stepsDone } from "../store/documents.ts";
+import { draftOf } from "../store/draft-source.ts";
 import { listEditions, stateOf } from "../store/editions.ts";
 import { shopGround } from "../store/looks.ts";
-import { draftOf } from "../store/source.ts";
 import type { Costs } from "./cost.ts";
 import { shopOf } from "./request.ts";
 

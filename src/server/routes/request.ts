@@ -6,10 +6,11 @@ import { isTooDeep } from "../../core/document/json-depth.ts";
 import { limits, limitText, quotable } from "../../core/sanitize/limits.ts";
 import type { ShopState } from "../cache-key.ts";
 import { HttpError, noShop } from "../http-error.ts";
+import { draftOf } from "../store/draft-source.ts";
 import { editionOf } from "../store/editions.ts";
 import type { Shop } from "../store/entities.ts";
 import { findShop, findShopRef } from "../store/shops.ts";
-import { draftOf, type ShopSource } from "../store/source.ts";
+import type { ShopSource } from "../store/source.ts";
 
 /** Rejects bodies above a limit, with room for a form's overhead. */
 export const limit = (most: (typeof limits)["upload" | "document" | "question" | "picture"]) =>

@@ -5,9 +5,9 @@ import { type SwatchLine, writeSwatchCsv, writeTokens } from "../../core/swatch/
 import { zipLines } from "../../core/swatch/list.ts";
 import { HttpError } from "../http-error.ts";
 import type { Catalogues } from "../store/catalogues.ts";
+import { draftOf } from "../store/draft-source.ts";
 import { shopGround } from "../store/looks.ts";
-import { draftOf } from "../store/source.ts";
-import { findPicture, keepPicture } from "../store/swatches.ts";
+import { findPicture, keepPicture } from "../store/pictures.ts";
 import type { Readers } from "../uploads.ts";
 import type { Costs } from "./cost.ts";
 import { attachment, limit, sentOf, shopRefOf } from "./request.ts";

@@ -12,7 +12,7 @@ import { limits } from "../../core/sanitize/limits.ts";
 import { type CompressedBody, keepPacked } from "../compressed-body.ts";
 import type { Shop } from "./entities.ts";
 import { draftKey, isDraft, type ShopSource } from "./source.ts";
-import { SwatchResolver } from "./swatches.ts";
+import { SwatchResolver } from "./swatch-resolver.ts";
 
 /** A shop's catalogue ready for answering, with corrections applied. */
 export interface LoadedCatalogue {

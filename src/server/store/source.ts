@@ -1,10 +1,6 @@
-import type { SqlEntityManager } from "@mikro-orm/libsql";
-import { decodeCatalogue } from "../../core/catalogue/binary.ts";
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { DocumentKind } from "../../core/document/kind.ts";
-import { firstDocument, readDocument, versionOf } from "./documents.ts";
 import type { Shop } from "./entities.ts";
-import { loadBytes } from "./shops.ts";
 
 /** A shop's data, whatever the source of its pages. */
 export type StoredShopHead = Pick<Shop, "id" | "slug" | "name" | "currency" | "variantCount">;
@@ -29,14 +25,3 @@ export interface ShopSource {
 /** The cache name of a shop's draft. */
 export const draftKey = ({ id }: Pick<Shop, "id">): string => `draft ${id}`;
 export const isDraft = (key: string): boolean => key.startsWith("draft ");
-
-/** The draft of a shop. */
-export const draftOf = (em: SqlEntityManager, shop: StoredShopHead): ShopSource => ({
-  key: draftKey(shop),
-  shop,
-  edition: undefined,
-  read: (kind, slug) => readDocument(em, shop, kind, slug),
-  version: (kind, slug) => versionOf(em, shop, kind, slug),
-  first: (kind) => firstDocument(em, shop, kind),
-  catalogue: async () => decodeCatalogue(await loadBytes(em, shop)),
-});

@@ -7,8 +7,8 @@ import { ownPictures, shopPictures, withPicturesAt } from "../../core/shop/pictu
 import { HttpError } from "../http-error.ts";
 import { insertDocument, listDocuments, readDocument } from "./documents.ts";
 import { type Picture, PictureSchema, type Shop } from "./entities.ts";
+import { type KeptPicture, pictureOf } from "./picture-of.ts";
 import { type Import, insertShop, loadBytes } from "./shops.ts";
-import { type KeptPicture, pictureOf } from "./swatches.ts";
 import { write, yieldToEventLoop } from "./write.ts";
 
 /** All that a shop is now. */

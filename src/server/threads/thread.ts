@@ -5,7 +5,7 @@ import { asFault } from "../routes/api.ts";
 import type { Sent } from "../routes/request.ts";
 import { Catalogues } from "../store/catalogues.ts";
 import { openForReading } from "../store/database.ts";
-import type { KeptPicture } from "../store/swatches.ts";
+import type { KeptPicture } from "../store/picture-of.ts";
 import { syncWriteCount } from "../store/write.ts";
 import { readers, type UploadedCatalogue, type UploadedShop } from "../uploads.ts";
 import { type SentTask, taken } from "./run-task.ts";

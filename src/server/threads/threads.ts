@@ -6,7 +6,7 @@ import type { Field } from "../../core/catalogue/field.ts";
 import { limits } from "../../core/sanitize/limits.ts";
 import { HttpError } from "../http-error.ts";
 import type { Sent } from "../routes/request.ts";
-import type { KeptPicture } from "../store/swatches.ts";
+import type { KeptPicture } from "../store/picture-of.ts";
 import type { Readers, UploadedCatalogue, UploadedShop } from "../uploads.ts";
 import { runTask } from "./run-task.ts";
 import type { SentAnswer, SentCatalogue, SentRequest, TaskOutcome, ThreadMessage, ThreadSetting } from "./wire.ts";
