@@ -87,10 +87,11 @@ const standalone = (name: string, format: "iife" | "es"): UserConfig => ({
 
 /**
  * The scripts of handoffs, built once with the tool: `--mode modules` the elements and views, `--mode engine` the
- * engine, which the elements load.
+ * engine, which the elements load, `--mode loader` the script whose name never changes.
  */
 export default defineConfig(({ mode }) => {
-  const { plugins = [], build } = mode === "engine" ? standalone("engine", "iife") : modules;
+  const { plugins = [], build } =
+    mode === "engine" ? standalone("engine", "iife") : mode === "loader" ? standalone("loader", "es") : modules;
   return {
     root: storefront,
     publicDir: false,

@@ -30,6 +30,7 @@ export function ensureBuilt() {
     ["vite.storefront.config.ts", "production"],
     ["vite.handoff.config.ts", "modules"],
     ["vite.handoff.config.ts", "engine"],
+    ["vite.handoff.config.ts", "loader"],
     ["vite.server.config.ts", "production"],
     ["vite.config.ts", "production"],
   ])) {

@@ -45,6 +45,15 @@ export class HandoffSite {
     );
   }
 
+  /** A file of the shop that is handed over. */
+  shopFile(path: string): string {
+    return readFileSync(join(this.shop, path), "utf8");
+  }
+
+  putShopFile(path: string, text: string): void {
+    put(join(this.shop, path), text);
+  }
+
   put(path: string, text: string): void {
     put(join(this.root, path), text);
   }

@@ -3,8 +3,8 @@ import { type FindingLevel, findingLevels } from "../core/findings/finding.ts";
 import { pageList } from "../core/page/page-list.ts";
 import { checkPages, checkPanels, isAtLeast, shopFactsFor } from "../core/report/check-shop.ts";
 import { asJunit, asSarif, asText } from "../core/report/report.ts";
-import { type Command, didYouMean, onlyOne } from "./command.ts";
-import { openFolder } from "./folder.ts";
+import { type Command, didYouMean } from "./command.ts";
+import { givenShop, shopHelp, shopOptions } from "./shop.ts";
 import { UsageError } from "./usage-error.ts";
 
 const forms = ["text", "json", "sarif", "junit"] as const;
@@ -24,8 +24,10 @@ function oneOf<T extends string>(values: readonly T[], given: string, option: st
 export const check: Command = {
   name: "check",
   about: "Checks a shop’s panels and pages for everything that needs no browser.",
-  usage: "trellis check FOLDER [--page ADDRESS]… [--level note|warning|error] [--as text|json|sarif|junit]",
+  usage:
+    "trellis check (FOLDER | --shop SLUG) [--edition N] [--data FILE] [--page ADDRESS]… [--level note|warning|error] [--as text|json|sarif|junit]",
   options: [
+    ...shopHelp("the draft"),
     ["--page ADDRESS", "Check this page only; can be given several times", "all pages"],
     ["--level LEVEL", "Exit with 1 from this level on: note, warning or error", "warning"],
     ["--as FORMAT", "Output format: text, json, sarif or junit", "text"],
@@ -39,11 +41,12 @@ export const check: Command = {
         page: { type: "string", multiple: true },
         level: { type: "string", default: "warning" },
         as: { type: "string", default: "text" },
+        ...shopOptions,
       },
     });
     const level: FindingLevel = oneOf(findingLevels, values.level, "level");
     const form: Form = oneOf(forms, values.as, "as");
-    const whole = openFolder(onlyOne(positionals, "shop folder", check));
+    const { whole } = await givenShop(positionals, values, check, "draft");
     const facts = shopFactsFor(whole);
     const addresses = pageList(whole.pages, facts.pageFacts()).map(({ address }) => address);
     const unknown = values.page?.find((page) => !addresses.includes(page));

@@ -2,8 +2,8 @@ import { existsSync, mkdirSync } from "node:fs";
 import { dirname, join } from "node:path";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { repository } from "../server/repository.ts";
-import { UnfitFile } from "../server/store/check-file.ts";
-import { openDatabase } from "../server/store/database.ts";
+import { checkFile, UnfitFile } from "../server/store/check-file.ts";
+import { migrationNames, openDatabase, openForReading } from "../server/store/database.ts";
 import { lockFile } from "../server/store/lock.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -23,6 +23,28 @@ export async function withLockedFile<T>(file: string, task: () => Promise<T>): P
     return await task();
   } finally {
     release();
+  }
+}
+
+/**
+ * Opens the database for reading alone, also while the tool runs, and always closes it afterwards. A file of an older
+ * version is migrated first, which needs it alone.
+ * @throws UsageError if it can't be opened
+ */
+export async function withReading<T>(file = defaultDatabase, task: (em: SqlEntityManager) => Promise<T>): Promise<T> {
+  if (!existsSync(file)) throw new UsageError(`There is no database ${file}. Check the name.`);
+  let pending: readonly string[] | undefined;
+  try {
+    pending = checkFile(file, migrationNames);
+  } catch (error) {
+    throw error instanceof UnfitFile ? new UsageError(error.message) : error;
+  }
+  if (pending === undefined || pending.length > 0) return withDatabase(file, "there", task);
+  const orm = await openForReading(file);
+  try {
+    return await task(orm.em.fork());
+  } finally {
+    await orm.close(true);
   }
 }
 

@@ -5,8 +5,9 @@ import type { Site } from "../core/shop/shop-schema.ts";
 import { makeHandoff, manifestName } from "../server/handoff/make.ts";
 import { reportText } from "../server/handoff/report-text.ts";
 import { HttpError } from "../server/http-error.ts";
-import { type Command, didYouMean, onlyOne } from "./command.ts";
-import { intoOption, openFolder, writeFiles } from "./folder.ts";
+import { type Command, didYouMean } from "./command.ts";
+import { intoOption, writeFiles } from "./folder.ts";
+import { givenShop, shopHelp, shopOptions } from "./shop.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** The files for a real site. */
@@ -14,8 +15,9 @@ export const handoff: Command = {
   name: "handoff",
   about: "Writes the files for a real site: panels as HTML, a style sheet, a script and the catalogue.",
   usage:
-    "trellis handoff FOLDER --out DIR [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG] [--into]",
+    "trellis handoff (FOLDER | --shop SLUG) --out DIR [--edition N] [--data FILE] [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG] [--into]",
   options: [
+    ...shopHelp("the newest edition"),
     ["--out DIR", "Folder to write into"],
     ["--page ADDRESS", "Page to write; can be given several times", "all pages with a panel"],
     ["--at PLACE", "Where the files will be on the site", "the shop’s, or /trellis/"],
@@ -26,7 +28,7 @@ export const handoff: Command = {
     ["--language TAG", "Language of the pages", "the shop’s"],
     ["--into", "Write into a folder that contains other files"],
   ],
-  example: "trellis handoff ./larkmoss --out ./public/trellis --at /trellis/",
+  example: "trellis handoff --shop larkmoss-nursery --out ./public/trellis --at /trellis/",
   async run(args) {
     const { values, positionals } = parseArgs({
       args,
@@ -40,12 +42,13 @@ export const handoff: Command = {
         name: { type: "string", multiple: true },
         card: { type: "string" },
         language: { type: "string" },
+        ...shopOptions,
         ...intoOption,
       },
     });
     const { out, page: pages, at, link, action, card, language } = values;
     if (out === undefined) throw new UsageError(`Name the folder to write to with --out. Usage: ${handoff.usage}`);
-    const whole = openFolder(onlyOne(positionals, "shop folder", handoff));
+    const { whole, heights, state } = await givenShop(positionals, values, handoff, "newest");
     const site: Partial<Site> = {
       ...(at === undefined ? {} : { at }),
       ...(link === undefined ? {} : { link }),
@@ -55,6 +58,7 @@ export const handoff: Command = {
     const made = await makeHandoff(whole, {
       pages,
       site,
+      heights,
       language,
       card: card === undefined ? undefined : readText(card),
     }).catch((error: unknown) => {
@@ -63,7 +67,8 @@ export const handoff: Command = {
     // Pages that are still open go on fetching the files of the last handoff, as listed in its manifest.
     const last = namedBy(join(out, manifestName));
     const note = writeFiles(out, made.files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
-    return { text: reportText(made.report), status: 0, note };
+    const which = state === undefined ? "" : state === "draft" ? "The draft. " : `Edition ${state}. `;
+    return { text: which + reportText(made.report), status: 0, note };
   },
 };
 

@@ -4,7 +4,7 @@ import type { Measure } from "../findings/measure.ts";
 import type { PanelOnPage } from "../page/pages-schema.ts";
 import type { ShownPage } from "../page/shown-page.ts";
 import { engineFacets } from "../panel/panel.ts";
-import type { FacetRow, PanelDocument } from "../panel/panel-schema.ts";
+import type { FacetRow, PanelDocument, Row } from "../panel/panel-schema.ts";
 import { type Band, resolve } from "../settings/band.ts";
 import { behaviours } from "../settings/behaviour.ts";
 import { placementFacts } from "../settings/placement.ts";
@@ -80,8 +80,8 @@ const defaultCards: Readonly<Record<Band, Omit<SceneCards, "top">>> = {
 };
 /** A line of a list or a table. */
 const defaultLines: Omit<SceneCards, "top"> = { columns: 1, height: 130 };
-/** Height of a collapsed panel: its button. */
-const foldedHeight = 56;
+/** Height of the button of a collapsed panel or a drawer. */
+export const buttonHeight = 56;
 /** Height of a drawer's header and footer. */
 const drawerEdges = 130;
 
@@ -110,30 +110,16 @@ export function sceneOf(
     const behaviour = behaviours.allOn(document.behaviour ?? {}, band);
     const { form, slot, sticks } = placementFacts[placement];
     const narrow = form === "column" || form === "drawer";
-    let top = 0;
-    let share = 0;
-    for (const row of document.rows) {
-      if (row.kind !== "facet") {
-        top += measure?.rows[row.id] ?? 48;
-        continue;
-      }
-      const settings = settingsOn(row.settings, band);
-      const display = resolve(row.display, band);
-      const folded = settings.title && settings.start === "folded";
-      const height = measure?.rows[row.id] ?? estimatedHeight(display, settings, optionsOf(row), band);
+    const laid = layRows(document, band, narrow, (row) => measure?.rows[row.id], optionsOf);
+    for (const { row, top, height, settings, display } of laid.facets) {
       const facet = asked.get(row.field);
+      const folded = settings.title && settings.start === "folded";
       if (facet) facets.push({ panel: slug, row, facet, display, settings, top, height, folded });
-      // Several facets share a line if the designer has set so, or by default above the products.
-      share += shareOf(settings.share, narrow);
-      if (share > 0.99) {
-        top += height;
-        share = 0;
-      }
     }
     const above = slot === "above";
     const start = measure ? measure.products - (above ? measure.panel : 0) : productsTop;
     if (measure) productsTop = measure.products;
-    else if (above) productsTop += form === "folded" ? foldedHeight : top;
+    else if (above) productsTop += form === "folded" ? buttonHeight : laid.height;
     return {
       slug,
       entry: form === "drawer" || form === "folded" ? form : "open",
@@ -156,6 +142,55 @@ export function sceneOf(
     screen,
     measured: cards !== undefined && standing.every(({ measure }) => measure !== undefined),
   };
+}
+
+interface LaidRow {
+  row: FacetRow;
+  display: DisplayName;
+  settings: FacetSettings;
+  /** Its distance from the start of the panel, and its height, in CSS px. */
+  top: number;
+  height: number;
+}
+
+/**
+ * Lays out a panel's rows.
+ * @param narrow whether facets are below one another by default, as in a column
+ * @param measured height of a row; undefined for an estimate
+ * @param optionsOf number of options that a facet offers
+ * @returns its facets, and its height in CSS px
+ */
+export function layRows(
+  { rows }: Pick<PanelDocument, "rows">,
+  band: Band,
+  narrow: boolean,
+  measured: (row: Row) => number | undefined,
+  optionsOf: (row: FacetRow) => number,
+): { facets: LaidRow[]; height: number } {
+  const facets: LaidRow[] = [];
+  let top = 0;
+  let share = 0;
+  /** Height of the line that is not full yet. */
+  let open = 0;
+  for (const row of rows) {
+    if (row.kind !== "facet") {
+      top += measured(row) ?? 48;
+      continue;
+    }
+    const settings = settingsOn(row.settings, band);
+    const display = resolve(row.display, band);
+    const height = measured(row) ?? estimatedHeight(display, settings, optionsOf(row), band);
+    facets.push({ row, display, settings, top, height });
+    // Several facets share a line if the designer has set so, or by default above the products.
+    share += shareOf(settings.share, narrow);
+    open = Math.max(open, height);
+    if (share > 0.99) {
+      top += open;
+      share = 0;
+      open = 0;
+    }
+  }
+  return { facets, height: top + open };
 }
 
 function defaultCardsOf({ form, columns }: Pick<ShownPage["layout"], "form" | "columns">, band: Band) {

@@ -10,14 +10,16 @@ export interface Scripts {
   script: string;
   /** The engine, loaded by the other script. */
   engine: string;
+  /** The script whose name never changes: it loads the current other one. */
+  loader: string;
 }
 
 /** The scripts of a handoff with these displays. */
 export async function bundle(displays: readonly DisplayName[]): Promise<Scripts> {
-  const { modules, engine } = await handoffScripts();
+  const { modules, engine, loader } = await handoffScripts();
   const names = [...new Set(displays)].sort();
   const counting: CountingFile = { name: engineName(engine), integrity: integrityOf(engine) };
-  return { script: joinedModules(modules, names, counting), engine };
+  return { script: joinedModules(modules, names, counting), engine, loader };
 }
 
 /** The name of the engine's script. */
@@ -53,6 +55,6 @@ function joinedModules(
     "(()=>{const m=[",
     codes.map((code) => `(exports,require)=>{${code}\n}`).join(",\n"),
     "],c=[],r=n=>{if(!c[n])m[n](c[n]={},r);return c[n]};",
-    `const v=r(${views}).putView;${put.join("")}r(${define}).defineElements(${JSON.stringify(counting)})})();\n`,
+    `const v=r(${views}).putView;${put.join("")}r(${define}).defineElements(${JSON.stringify(counting)},new URL(".",import.meta.url).href)})();\n`,
   ].join("");
 }

@@ -4,6 +4,9 @@ import type { HandoffReport } from "../../core/api/handoff.ts";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { valueOn } from "../../core/look/resolve.ts";
+import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { type HeightsFile, heightsOf } from "../../core/rehearsal/heights-file.ts";
+import type { Band } from "../../core/settings/band.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
 import { withPictureFolder } from "../../core/shop/pictures.ts";
@@ -24,12 +27,13 @@ import { bundle, engineName, gzippedSize } from "./bundle.ts";
 import { checkCard, defaultCard, slotsOf } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
 import { Markup } from "./markup.ts";
-import { hashed } from "./names.ts";
+import { hashed, integrityOf } from "./names.ts";
 import { bootsOf, checkSite, openWhole } from "./open-whole.ts";
 import { queryTable } from "./query-table.ts";
 import { readme } from "./readme.ts";
 import { handoffSheet } from "./sheet.ts";
-import { headTags, tryPage, tryStyle } from "./tags.ts";
+import { spaceName, spaceSheet } from "./space.ts";
+import { headTags, lineTags, loaderName, tryPage, tryStyle } from "./tags.ts";
 
 export { manifestName };
 
@@ -41,6 +45,8 @@ export interface HandoffWishes {
   site?: Partial<Site> | undefined;
   /** The site's card template; a plain one by default. */
   card?: string | undefined;
+  /** Heights of panels that a browser has measured; the others are estimated. */
+  heights?: HeightsFile | undefined;
   /** BCP 47 tag of the language, one of the shop's; its own by default. */
   language?: string | undefined;
 }
@@ -59,6 +65,8 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };
   const card = checkCard(wishes.card ?? defaultCard);
+  const heights = (page: string, band: Band) =>
+    heightsOf(wishes.heights ?? { format: 1, heights: [] }, page, band, documentsOf(whole));
   const open = await openWhole(whole, site, wishes.language);
   const { facts } = open;
   const { fields } = facts.index.catalogue;
@@ -76,16 +84,18 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   for (const still of stills) markup.addPage(still);
 
   const displays = displaysOf(panels).sort();
-  const { code, fonts } = await codeOf(open, panels, displays, markup.styles);
-  const bytes = { ...data, ...code };
+  const { code, loader, fonts } = await codeOf(open, panels, displays, markup.styles);
+  const bytes = { ...data, ...code, pieces: encoded(JSON.stringify(markup.pieces)) };
   const files = {
     ...named,
     script: hashed("trellis.js", bytes.script),
     engine: engineName(bytes.engine),
     style: hashed("trellis.css", bytes.style),
     cards: hashed("cards.bin", bytes.cards),
+    pieces: hashed("pieces.json", bytes.pieces),
   };
-  const manifest: HandoffManifest = { format: handoffFormat, files };
+  const integrity = { script: integrityOf(bytes.script), style: integrityOf(bytes.style) };
+  const manifest: HandoffManifest = { format: handoffFormat, files, integrity };
   const report: HandoffReport = {
     pages: boots.length,
     panels: panels.length,
@@ -108,6 +118,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     shop: whole.name,
     site,
     report,
+    line: lineTags(site.at),
     tags: headTags(tags),
     pieces: [...markup.files.keys()],
     table: queryTable(panels, fields, site.names, open.around.say),
@@ -119,6 +130,8 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     files: new Map<string, Uint8Array>([
       ...roles.map((role) => [files[role], bytes[role]] as const),
       [manifestName, encoded(`${JSON.stringify(manifest, null, 2)}\n`)],
+      [loaderName, encoded(loader)],
+      [spaceName, encoded(spaceSheet(boots, open.settings.limits, facts, heights))],
       ["head.html", encoded(headTags(tags))],
       ...(first
         ? [["try.html", encoded(tryPage(whole.name, tags, near.addPage(withPlaces(first, site.at))))] as const]
@@ -132,6 +145,10 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     ]),
   };
 }
+
+/** The panels of a shop by slug. */
+const documentsOf = ({ panels }: WholeShop): ReadonlyMap<string, PanelDocument> =>
+  new Map(panels.map(({ slug, document }) => [slug, document]));
 
 /** A page drawn for the handoff's own folder rather than for the site. */
 function withPlaces({ born, states, ...still }: StillPage, at: string): StillPage {
@@ -160,6 +177,6 @@ async function codeOf(
     looks: (await lookCss(open, panels)).replaceAll(`${open.site.at}pictures/`, "pictures/"),
     parkedStyles,
   });
-  const { script, engine } = await bundle(displays);
-  return { code: { script: encoded(script), engine: encoded(engine), style: encoded(css) }, fonts };
+  const { script, engine, loader } = await bundle(displays);
+  return { loader, code: { script: encoded(script), engine: encoded(engine), style: encoded(css) }, fonts };
 }

@@ -2,8 +2,10 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { cardValues } from "../../storefront/handoff/card-values.ts";
 import { drawListing, drawPanel, type StillPage } from "../../storefront/handoff/draw.tsx";
+import { folderOf } from "../../storefront/handoff/wire.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { filledCard } from "./card.ts";
+import { shortHash } from "./names.ts";
 
 interface Settings {
   site: Site;
@@ -21,6 +23,8 @@ export interface PageMarkup {
 /** All markup of a handoff, a file for each piece, and the styles of its elements. */
 export class Markup {
   readonly files = new Map<string, string>();
+  /** The pieces by page, as an element with a name looks for them. */
+  readonly pieces: Record<string, Record<string, string>> = {};
   readonly styles = new Set<string>();
   #settings: Settings;
 
@@ -32,15 +36,18 @@ export class Markup {
   addPage(still: StillPage): PageMarkup {
     const { site } = this.#settings;
     const { page, panels } = still.born;
-    const folder = folderOf(page.address);
+    const put = (name: string, html: string) => {
+      this.files.set(`${folderOf(page.address)}/${name}.html`, html);
+      this.pieces[page.address] = { ...this.pieces[page.address], [name]: shortHash(html) };
+    };
     const drawn = panels.map((one) => {
       const plain = this.#panel(still, one, one.target && sentTo(one.target.address, site));
-      this.files.set(`${folder}/${one.slug}.html`, plain);
-      if (site.action !== "") this.files.set(`${folder}/${one.slug}.form.html`, this.#panel(still, one, site.action));
+      put(one.slug, plain);
+      if (site.action !== "") put(`${one.slug}.form`, this.#panel(still, one, site.action));
       return plain;
     });
     const listing = this.#listing(still);
-    if (page.layout.listing) this.files.set(`${folder}/listing.html`, listing);
+    if (page.layout.listing) put("listing", listing);
     return { panels: drawn, listing };
   }
 
@@ -85,6 +92,3 @@ export class Markup {
 
 /** Target of choices for another page of the shop: the site's own address for them, or that page's. */
 const sentTo = (address: string, { action }: Site): string => action || address;
-
-/** The folder of a page's markup. */
-export const folderOf = (address: string): string => `pages${address === "/" ? "/index" : address}`;

@@ -1,8 +1,12 @@
 import { createHash } from "node:crypto";
 
+/** A short hash of a content. */
+export const shortHash = (bytes: Uint8Array | string): string =>
+  createHash("sha256").update(bytes).digest("hex").slice(0, 12);
+
 /** A file's name with a hash of its content before the extension, so that other content has another name. */
 export function hashed(name: string, bytes: Uint8Array | string): string {
-  const hash = createHash("sha256").update(bytes).digest("hex").slice(0, 12);
+  const hash = shortHash(bytes);
   const end = name.lastIndexOf(".");
   return `${name.slice(0, end)}.${hash}${name.slice(end)}`;
 }

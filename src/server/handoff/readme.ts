@@ -5,6 +5,8 @@ interface Said {
   shop: string;
   site: Site;
   report: HandoffReport;
+  /** The tags for pages in which elements have only names. */
+  line: string;
   tags: string;
   /** Paths of the pieces of markup. */
   pieces: readonly string[];
@@ -16,9 +18,11 @@ const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 const block = (language: string, text: string): string => `\`\`\`${language}\n${text.trim()}\n\`\`\``;
 
 /** All instructions for a site's programmer, on one page. */
-export function readme({ shop, site, report, tags, pieces, table, card }: Said): string {
+export function readme({ shop, site, report, line, tags, pieces, table, card }: Said): string {
   const { script, engine, style, shop: facts, catalogue, cards } = report.sizes;
   const panel = pieces.find((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html")) ?? "";
+  const name = panel.replace(/^.*\//, "").replace(/\.html$/, "");
+  const address = panel.slice("pages".length, panel.lastIndexOf("/")).replace(/^\/index$/, "/");
   const form = pieces.find((path) => path.endsWith(".form.html"));
   const listing = pieces.find((path) => path.endsWith("/listing.html"));
   return `# ${shop}: filter panels for your site
@@ -26,24 +30,33 @@ export function readme({ shop, site, report, tags, pieces, table, card }: Said):
 Copy this folder to your server, so that its address is \`${site.at}\`. It needs no build step, no server of its own and
 no cookies. To see it work first, serve the folder and open \`try.html\`.
 
-## 1. In the head of each page with a panel
+## 1. Put a panel on a page
+
+**With a line that stays.** In the head of each page:
+
+${block("html", line)}
+
+Where the panel appears, and where its products appear:
+
+${block("html", `<trellis-panel name="${name}"></trellis-panel>${listing ? "\n<trellis-listing></trellis-listing>" : ""}`)}
+
+These lines never change: they fetch the current panel, and a new handoff shows at the next visit. The panel finds its
+page by the address of your page. If the addresses differ from the shop’s, say which page it is:
+\`page="${address}"\`. The small style sheet keeps the space of the panel free until it is there.
+
+**With the markup in your page.** If your server can include files, the panel is there with the page itself, and works as
+a form without scripts. In the head, before your own style sheet (the same lines are in \`head.html\`):
 
 ${block("html", tags)}
 
-The same lines are in \`head.html\`. Put the style sheet before your own: its layers must come first.
-
-## 2. Where the panel appears
-
-Include the markup of the panel in your page. \`pages/\` has a folder for each page of the shop (\`index\` is the whole
-shop), with a file for each panel, like \`${panel}\`. With server-side includes:
+Where the panel appears, its markup. \`pages/\` has a folder for each page of the shop (\`index\` is the whole shop), with
+a file for each panel. With server-side includes:
 
 ${block("html", `<!--#include virtual="${site.at}${panel}" -->`)}
 
-The markup is the complete panel. It looks right at every width before any script runs; without scripts it works as a form.
+## 2. What it filters: one of three ways
 
-## 3. What it filters: one of three ways
-
-**Our listing.** Put ${listing ? `\`${listing}\`` : "the page’s `listing.html`"} as well. Its \`<template>\` is one product card. Change it to match your site:
+**Our listing.** Put \`<trellis-listing></trellis-listing>\`, or, with the markup in your page, ${listing ? `\`${listing}\`` : "the page’s `listing.html`"}. Its \`<template>\` is one product card. Change it to match your site, or put one inside the element with a name:
 
 ${block("html", card)}
 
@@ -98,7 +111,7 @@ document.querySelector("trellis-panel").choose("light", { options: ["shade"] });
 - [ ] If the files are on a different host, it sends \`Access-Control-Allow-Origin\`.
 - [ ] Your content security policy allows \`default-src 'self'\` (or that host), and pictures from the host of your product pictures. \`unsafe-inline\` is not needed.
 - [ ] Product pages are at \`${site.link}\`.
-- [ ] \`trellis.json\` is sent with \`Cache-Control: no-cache\`; files with a hash in their name can be cached for a year.
+- [ ] \`trellis.json\`, \`trellis.js\` and \`trellis-space.css\` are sent with \`Cache-Control: no-cache\`; files with a hash in their name can be cached for a year.
 - [ ] The browser’s console shows no message that begins with \`trellis:\`.
 
 ## When the catalogue changes
@@ -108,7 +121,8 @@ Make the handoff again, for example from a cron job:
 ${block("sh", "trellis handoff ./shop-folder --out ./public/trellis")}
 
 Only changed files get new names. \`trellis.json\` lists the current files; the previous ones stay for pages that are still
-open. Copy \`head.html\` and \`pages/\` again after panels or looks have changed.
+open. Elements with a name need nothing more. Markup in your pages, and \`head.html\`, have to be copied again after panels
+or looks have changed.
 
 ## Sizes
 

@@ -6,8 +6,9 @@ import { isBuild, repository } from "../repository.ts";
 export interface HandoffScripts {
   /** CommonJS modules by name: `define`, `views`, each display, and those that they require. */
   modules: Readonly<Record<string, string>>;
-  /** The engine as a script. */
+  /** The engine and the loader as scripts. */
   engine: string;
+  loader: string;
 }
 
 let scripts: Promise<HandoffScripts> | undefined;
@@ -24,7 +25,7 @@ export function handoffScripts(): Promise<HandoffScripts> {
 const built = (name: string): string => readFileSync(join(repository, "dist/handoff", name), "utf8");
 
 async function readScripts(): Promise<HandoffScripts> {
-  return { modules: JSON.parse(built("modules.json")), engine: built("engine.js") };
+  return { modules: JSON.parse(built("modules.json")), engine: built("engine.js"), loader: built("loader.js") };
 }
 
 async function buildScripts(): Promise<HandoffScripts> {
@@ -42,6 +43,7 @@ async function buildScripts(): Promise<HandoffScripts> {
     if (!wanted) throw new Error(`The handoff’s scripts (${mode}) couldn’t be built. Run npm ci, then try again.`);
     return wanted.type === "chunk" ? wanted.code : String(wanted.source);
   };
-  const [modules, engine] = await Promise.all([output("modules"), output("engine")]);
-  return { modules: JSON.parse(modules), engine };
+  const [modules, engine, loader] = await Promise.all(["modules", "engine", "loader"].map(output));
+  if (!modules || !engine || !loader) throw new Error("The handoff’s scripts are empty. Run npm ci, then try again.");
+  return { modules: JSON.parse(modules), engine, loader };
 }

@@ -2,6 +2,7 @@ import { escaped } from "../../storefront/handoff/draw.tsx";
 import { manifestName } from "../../storefront/handoff/wire.ts";
 import type { PageMarkup } from "./markup.ts";
 import { integrityOf } from "./names.ts";
+import { spaceName } from "./space.ts";
 
 /** The files referenced in a page's head. */
 export interface Tags {
@@ -14,6 +15,17 @@ export interface Tags {
   font: string | undefined;
   bytes: { script: Uint8Array; style: Uint8Array };
 }
+
+/** The script whose name never changes. */
+export const loaderName = "trellis.js";
+
+/** The tags for pages in which elements have only names: they stay the same with every handoff. */
+export const lineTags = (at: string): string =>
+  [
+    `<link rel="stylesheet" href="${escaped(at + spaceName)}">`,
+    `<script type="module" src="${escaped(at + loaderName)}"></script>`,
+    "",
+  ].join("\n");
 
 /** The tags in the head of each page with panels. A browser refuses a file with a different hash. */
 export const headTags = ({ at, script, style, shop, font, bytes }: Tags): string =>

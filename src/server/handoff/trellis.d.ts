@@ -18,6 +18,7 @@ export type TrellisTroubleOf =
   | "shop"
   | "catalogue"
   | "cards"
+  | "pieces"
   | "markup"
   | "page"
   | "display"
@@ -50,7 +51,7 @@ export interface TrellisEvents {
 }
 
 /**
- * `<trellis-panel>`. Attributes: `group` (elements of one group share a selection), `action` (address that choices are
+ * `<trellis-panel>`. Attributes: `name` (of the panel; an empty element fills itself), `page` (the shop’s page, if the address doesn’t say it), `group` (elements of one group share a selection), `action` (address that choices are
  * sent to), `history` (`push`, `replace` or `none`: how the page's address changes; `push` for the group without a
  * name).
  */
@@ -69,7 +70,7 @@ export interface TrellisPanelElement extends HTMLElement {
   closeDrawer(): void;
 }
 
-/** `<trellis-listing>`. Attribute: `group`. Inside: a template with one card, and an element with `data-trellis-cards`. */
+/** `<trellis-listing>`. Attributes: `group`, `page`. An empty one fills itself. Inside: a template with one card, and an element with `data-trellis-cards`. */
 export interface TrellisListingElement extends HTMLElement {
   /** Shows a results page, from 1. */
   turn(page: number): void;

@@ -4,7 +4,15 @@ import type { Question } from "../../core/engine/question.ts";
 import type { Counting } from "./counting.ts";
 import { HandoffFault } from "./faults.ts";
 import { type CountingFile, fetchCounting } from "./fetch-counting.ts";
-import { drawnFrom, type FileRole, type HandoffManifest, handoffFormat, manifestName, type ShopFile } from "./wire.ts";
+import {
+  drawnFrom,
+  type FileRole,
+  type HandoffManifest,
+  handoffFormat,
+  manifestName,
+  type PieceList,
+  type ShopFile,
+} from "./wire.ts";
 
 let countingFile: CountingFile | undefined;
 /** Tells which script counts. */
@@ -39,6 +47,16 @@ export class HandoffFiles {
       if (shop.format !== handoffFormat) throw new Error(otherVersion(shop.format));
       return shop;
     });
+  }
+
+  /** The pieces of markup by page. @throws HandoffFault */
+  pieces(): Promise<PieceList> {
+    return this.#part("pieces", (response) => response.json());
+  }
+
+  /** A piece of markup. @param name with a hash of its content as query @throws HandoffFault */
+  markup(name: string): Promise<string> {
+    return this.#fetch("pieces", name, (response) => response.text());
   }
 
   /** Identifies the files that current markup is drawn from. @throws HandoffFault */

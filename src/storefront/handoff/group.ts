@@ -11,7 +11,7 @@ import { PageStore } from "../page/store.ts";
 import { queryTo } from "../panel/panel-state.ts";
 import { putWords } from "../words/spoken.ts";
 import { type EventDetails, tell } from "./events.ts";
-import { HandoffFault } from "./faults.ts";
+import { troubleOf } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
 import { drawnAnswers, initialState, islandFor } from "./hydration.ts";
 import type { OpenGroup } from "./open-group.ts";
@@ -95,10 +95,9 @@ export class Group {
 
   /** Reports an error to the site and in the console. */
   fault(error: unknown): void {
-    const { of, file, message } =
-      error instanceof HandoffFault ? error : new HandoffFault("page", (error as Error).message);
-    console.error(`trellis: ${message}`);
-    this.tell("trouble", { of, file, message });
+    const trouble = troubleOf(error);
+    console.error(`trellis: ${trouble.message}`);
+    this.tell("trouble", trouble);
   }
 
   /** The ids of all products found, in order. */

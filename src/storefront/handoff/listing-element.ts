@@ -21,6 +21,10 @@ export class TrellisListing extends MemberElement {
     return undefined;
   }
 
+  protected get piece(): string {
+    return "listing";
+  }
+
   get cards(): boolean {
     return true;
   }

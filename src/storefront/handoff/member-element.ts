@@ -1,4 +1,7 @@
 import type { PagePanel } from "../page/page-panel.ts";
+import { tell } from "./events.ts";
+import { troubleOf } from "./faults.ts";
+import { fillElement } from "./fill.ts";
 import { Group, type Member } from "./group.ts";
 import { islandOf } from "./island-of.ts";
 import type { OpenGroup } from "./open-group.ts";
@@ -14,10 +17,33 @@ export abstract class MemberElement extends HTMLElement implements Member {
   abstract wake(open: OpenGroup): void;
   abstract show(open: OpenGroup): void;
 
+  /** Name of the markup that fills it if it has none; undefined if it needs its own. */
+  protected abstract readonly piece: string | undefined;
+
   connectedCallback(): void {
     // An element that was only moved keeps its state.
     if (this.#group) return;
-    this.#group = Group.named(this.getAttribute("group") ?? "");
+    const { piece } = this;
+    if (this.island || piece === undefined) this.#join();
+    else
+      fillElement(this, piece).then(
+        () => {
+          if (this.isConnected && !this.#group) this.#join();
+        },
+        (error: unknown) => {
+          const trouble = troubleOf(error);
+          console.error(`trellis: ${trouble.message}`);
+          tell(this, "trouble", { group: this.#groupName, ...trouble }, true);
+        },
+      );
+  }
+
+  get #groupName(): string {
+    return this.getAttribute("group") ?? "";
+  }
+
+  #join(): void {
+    this.#group = Group.named(this.#groupName);
     this.#group.join(this);
   }
 

@@ -74,6 +74,10 @@ export class TrellisPanel extends MemberElement {
         };
   }
 
+  protected get piece(): string | undefined {
+    return this.getAttribute("name") ?? undefined;
+  }
+
   get cards(): boolean {
     return false;
   }

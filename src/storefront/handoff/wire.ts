@@ -19,11 +19,19 @@ export const manifestName = "trellis.json";
 export interface HandoffManifest {
   format: number;
   files: Readonly<Record<FileRole, string>>;
+  /** The hashes by which a browser refuses other files. */
+  integrity: Readonly<Record<"script" | "style", string>>;
 }
 
 /** The roles of a handoff's files. The catalogue has two parts: fields to count, and data on cards. */
-export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards"] as const;
+export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards", "pieces"] as const;
 export type FileRole = (typeof fileRoles)[number];
+
+/** By the address of a page, its pieces of markup by name, each with a hash of its content. */
+export type PieceList = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
+/** The folder of a page's markup. */
+export const folderOf = (address: string): string => `pages${address === "/" ? "/index" : address}`;
 
 /** Identifies what markup is drawn from, by file names. */
 export const drawnFrom = ({ catalogue, shop }: Pick<HandoffManifest["files"], "catalogue" | "shop">): string =>

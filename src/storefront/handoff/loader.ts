@@ -1,0 +1,38 @@
+/**
+ * The one script whose name never changes, for pages in which a handoff is pasted once: it brings the current style
+ * sheet and the current script, which then fills the elements by their names.
+ */
+import type { HandoffManifest } from "./wire.ts";
+
+const at = new URL(".", import.meta.url);
+/** Same name as in `wire.ts`, which would bring more than this script needs. */
+const manifestName: typeof import("./wire.ts").manifestName = "trellis.json";
+
+async function load(): Promise<void> {
+  const response = await fetch(new URL(manifestName, at), { cache: "no-cache" });
+  if (!response.ok)
+    throw new Error(`${manifestName} answered ${response.status}. Put the whole handoff at ${at.href}.`);
+  const { files, integrity }: HandoffManifest = await response.json();
+  const style = document.createElement("link");
+  Object.assign(style, {
+    rel: "stylesheet",
+    href: new URL(files.style, at).href,
+    integrity: integrity.style,
+    crossOrigin: "anonymous",
+  });
+  // Its layers must come before the site's own.
+  document.head.prepend(style);
+  const script = document.createElement("script");
+  Object.assign(script, {
+    type: "module",
+    src: new URL(files.script, at).href,
+    integrity: integrity.script,
+    crossOrigin: "anonymous",
+  });
+  script.addEventListener("error", () =>
+    console.error(`trellis: ${files.script} is missing, or differs from the handoff’s.`),
+  );
+  document.head.append(script);
+}
+
+load().catch((error: Error) => console.error(`trellis: ${error.message}`));
