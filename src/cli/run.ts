@@ -10,6 +10,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   schema: async () => (await import("./schema.ts")).schema,
   rehearse: async () => (await import("./rehearse.ts")).rehearse,
   handoff: async () => (await import("./handoff.ts")).handoff,
+  ids: async () => (await import("./ids.ts")).ids,
   export: async () => (await import("./export.ts")).exportShop,
   import: async () => (await import("./import.ts")).importShop,
   backup: async () => (await import("./backup.ts")).backup,

@@ -199,7 +199,18 @@ test("the way onto a site: settings that are undone like all others, sizes, snip
   await page.getByRole("button", { name: "Handoff" }).click();
   await expect(page.getByText(/Gzipped: script [\d.]+ kB for \d+ displays/)).toBeVisible();
   const head = page.getByRole("region", { name: "In the head of each page" });
-  await expect(head).toContainText('src="/trellis/trellis.');
+  // The line that stays comes first.
+  await expect(head).toContainText('src="/trellis/trellis.js"');
+  await expect(page.getByRole("region", { name: "With our listing" })).toContainText(
+    '<trellis-panel name="climber-finder"></trellis-panel>',
+  );
+  await page.getByRole("combobox", { name: "Page" }).selectOption("/collections/gifts");
+  await expect(page.getByRole("region", { name: "With our listing" })).toContainText('page="/collections/gifts"');
+  await page.getByText("Markup in the page", { exact: true }).click();
+  await expect(page.getByRole("region", { name: "With our listing" })).toContainText(
+    'virtual="/trellis/pages/collections/gifts/climber-finder.html"',
+  );
+  await expect(head).toContainText("integrity=");
 
   await page.getByRole("textbox", { name: "Files are at" }).fill("/elsewhere/");
   await page.getByRole("textbox", { name: "Files are at" }).press("Enter");
@@ -216,7 +227,7 @@ test("the way onto a site: settings that are undone like all others, sizes, snip
   await expect(head).toContainText('src="/elsewhere/trellis.');
 
   const download = page.waitForEvent("download");
-  await page.getByRole("link", { name: "Download the files" }).click();
+  await page.getByRole("link", { name: "Download edition 1" }).click();
   const file = await (await download).path();
   const files = unzipSync(new Uint8Array(readFileSync(file)));
   expect(Object.keys(files)).toEqual(expect.arrayContaining(["trellis.json", "head.html", "README.md", "try.html"]));

@@ -54,7 +54,20 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
   const usage = casesOf([
     ["Name a command: …. See trellis --help.", run()],
     ["Unknown command “chek”. Did you mean check? See trellis --help.", run("chek")],
-    ["Name one shop folder. Usage: trellis check FOLDER …", run("check")],
+    ["Name one shop folder. Usage: trellis check (FOLDER | --shop SLUG) …", run("check")],
+    ["Name a shop with --shop to read the database. Usage: …", run("check", "--data", database)],
+    ["Name a folder or --shop, not both. Usage: …", run("check", folder, "--shop", "larkmoss-nursery")],
+    [
+      "“larkmoss-nursery” has no edition 77. Its newest is 1.",
+      run("ids", "--shop", "larkmoss-nursery", "--edition", "77", "--data", database),
+    ],
+    [
+      "“larkmoss” has no edition yet. Publish it, or use --edition draft.",
+      async () => {
+        await runTrellis(["import", folder, "--data", file("unpublished.db")]);
+        return run("handoff", "--shop", "larkmoss", "--out", file("h"), "--data", file("unpublished.db"))();
+      },
+    ],
     ["Name two shop folders. Usage: trellis diff …", run("diff", folder)],
     ["There is no schema “panl”. Did you mean panel? Choose one of ….", run("schema", "panl")],
     ["--level must be one of note, warning, error, not “warn”.…", run("check", folder, "--level", "warn")],

@@ -161,7 +161,7 @@ describe("the command line over a shop folder", () => {
   it.each<[string[], RegExp]>([
     [[], /^trellis: Name a command: tally, check, diff/],
     [["chekc", "x"], /Unknown command “chekc”\. Did you mean check\?/],
-    [["check"], /Name one shop folder\. Usage: trellis check FOLDER/],
+    [["check"], /Name one shop folder\. Usage: trellis check \(FOLDER/],
     [["check", "/nowhere"], /\/nowhere can’t be read: there is no such folder/],
     [
       ["check", "FOLDER", "--page", "/colections/gifts"],

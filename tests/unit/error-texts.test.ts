@@ -31,10 +31,11 @@ const elsewhere: readonly (readonly [text: string, file: string, part: string])[
 
 /** Texts that nothing here can bring about, and why. */
 const beyond: readonly (readonly [text: string, why: string])[] = [
-  [
-    "The script of the handoff couldn’t be built. Install the packages again with npm ci, then try again.",
-    "only a broken installation of the bundler gives no script",
-  ],
+  ...[
+    "The handoff’s scripts (…) couldn’t be built. Run npm ci, then try again.",
+    "The handoff’s scripts are empty. Run npm ci, then try again.",
+    "The handoff’s scripts lack “…”. Build the tool again with npm run build, then try again.",
+  ].map((text) => [text, "only a broken installation gives no script"] as const),
   [
     "The database … couldn’t be closed completely: …. All saved data is in it and in …-wal: keep both files together.",
     "only a disk that fails while the server ends",

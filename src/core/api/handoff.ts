@@ -13,11 +13,17 @@ export const handoffReport = exact({
   sizes: exact({ script: size(), engine: size(), style: size(), shop: size(), catalogue: size(), cards: size() }),
 });
 
-/** A preview of a handoff: its report, the tags, and its pieces of markup by path. */
+const line = () => string().strict().required();
+
+/** A preview of a handoff: its report, and what a site's pages take of it. */
 export const handoffPreview = exact({
   report: handoffReport,
-  head: string().strict().required(),
-  pieces: listOf(string().strict().required(), 100_000),
+  /** The tags in the head: those that never change, and those for markup in the page. */
+  tags: exact({ line: line(), markup: line() }),
+  /** The pages, each with the names of its pieces of markup. */
+  pages: listOf(exact({ address: line(), pieces: listOf(line(), 1000) }), 100_000),
+  /** Id of the shop's first product, as an example. */
+  product: line(),
   /** Address of a site on which the shop's newest edition stands already, where there is one. */
   seen: string().strict().optional(),
 });

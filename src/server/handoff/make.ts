@@ -4,11 +4,14 @@ import type { HandoffReport } from "../../core/api/handoff.ts";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import { fontsNamedIn } from "../../core/look/fonts.ts";
 import { valueOn } from "../../core/look/resolve.ts";
+import { facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import type { LocalFacts } from "../../core/profile/local-facts.ts";
 import { type HeightsFile, heightsOf } from "../../core/rehearsal/heights-file.ts";
 import type { Band } from "../../core/settings/band.ts";
 import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
+import { idList } from "../../core/shop/id-list.ts";
 import { withPictureFolder } from "../../core/shop/pictures.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteOf } from "../../core/shop/site.ts";
@@ -19,6 +22,7 @@ import {
   type HandoffManifest,
   handoffFormat,
   manifestName,
+  type PieceList,
 } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
 import { isBuild, repository } from "../repository.ts";
@@ -54,7 +58,15 @@ export interface HandoffWishes {
 export interface Handoff {
   files: ShopFiles;
   report: HandoffReport;
+  /** The tags in the head of a page: those that never change, and those for markup in the page. */
+  tags: { line: string; markup: string };
+  pieces: PieceList;
+  /** Id of the first product, as an example. */
+  product: string;
 }
+
+/** The list of product ids for a site's own list. */
+export const idsName = "ids.csv";
 
 const encoded = (content: string): Uint8Array => new TextEncoder().encode(content);
 
@@ -112,14 +124,17 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   const [face] = fontsNamedIn(String(valueOn(open.look, "text.font")));
   const font = face && [...fonts.keys()].find((name) => name.includes(`/${face.package}-latin-wght-normal.`));
   const tags = { at: site.at, script: files.script, style: files.style, shop: files.shop, font, bytes };
+  const heads = { line: lineTags(site.at), markup: headTags(tags) };
+  const product = facts.index.catalogue.productIds[0] ?? "";
   const near = new Markup({ ...settings, site: { ...site, at: "./" } });
   const [first] = stills;
   const said = readme({
     shop: whole.name,
     site,
     report,
-    line: lineTags(site.at),
-    tags: headTags(tags),
+    tags: heads,
+    product,
+    example: exampleOf(panels, facts),
     pieces: [...markup.files.keys()],
     table: queryTable(panels, fields, site.names, open.around.say),
     card,
@@ -127,16 +142,20 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   const roles = Object.keys(files) as FileRole[];
   return {
     report,
+    tags: heads,
+    pieces: markup.pieces,
+    product,
     files: new Map<string, Uint8Array>([
       ...roles.map((role) => [files[role], bytes[role]] as const),
       [manifestName, encoded(`${JSON.stringify(manifest, null, 2)}\n`)],
       [loaderName, encoded(loader)],
       [spaceName, encoded(spaceSheet(boots, open.settings.limits, facts, heights))],
-      ["head.html", encoded(headTags(tags))],
+      ["head.html", encoded(heads.markup)],
       ...(first
         ? [["try.html", encoded(tryPage(whole.name, tags, near.addPage(withPlaces(first, site.at))))] as const]
         : []),
       ["try.css", encoded(tryStyle)],
+      [idsName, encoded(idList(facts.index.catalogue, site.link))],
       ["trellis.d.ts", readFileSync(join(repository, isBuild ? "dist/handoff" : "src/server/handoff", "trellis.d.ts"))],
       ["README.md", encoded(said)],
       ...[...markup.files].map(([path, html]) => [path, encoded(html)] as const),
@@ -144,6 +163,15 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
       ...[...whole.pictures].map(([name, content]) => [`pictures/${name}`, content] as const),
     ]),
   };
+}
+
+/** The first option of the first facet with options, for the instructions. */
+function exampleOf(panels: readonly PagePanel[], { index }: LocalFacts): { field: string; option: string } | undefined {
+  const row = panels
+    .flatMap(({ panel }) => facetRows(panel))
+    .find(({ field, mode }) => mode !== "range" && mode !== "tree" && index.field(field));
+  const option = row && index.options(row.field).options[0];
+  return option && { field: row.field, option: option.id };
 }
 
 /** The panels of a shop by slug. */

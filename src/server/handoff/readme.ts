@@ -5,9 +5,12 @@ interface Said {
   shop: string;
   site: Site;
   report: HandoffReport;
-  /** The tags for pages in which elements have only names. */
-  line: string;
-  tags: string;
+  /** The tags in the head of a page: those that never change, and those for markup in the page. */
+  tags: { line: string; markup: string };
+  /** Id of the first product, as an example. */
+  product: string;
+  /** A choice of one option, as an example; undefined if no panel has options. */
+  example: { field: string; option: string } | undefined;
   /** Paths of the pieces of markup. */
   pieces: readonly string[];
   table: string;
@@ -18,7 +21,7 @@ const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 const block = (language: string, text: string): string => `\`\`\`${language}\n${text.trim()}\n\`\`\``;
 
 /** All instructions for a site's programmer, on one page. */
-export function readme({ shop, site, report, line, tags, pieces, table, card }: Said): string {
+export function readme({ shop, site, report, tags, product, example, pieces, table, card }: Said): string {
   const { script, engine, style, shop: facts, catalogue, cards } = report.sizes;
   const panel = pieces.find((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html")) ?? "";
   const name = panel.replace(/^.*\//, "").replace(/\.html$/, "");
@@ -34,7 +37,7 @@ no cookies. To see it work first, serve the folder and open \`try.html\`.
 
 **With a line that stays.** In the head of each page:
 
-${block("html", line)}
+${block("html", tags.line)}
 
 Where the panel appears, and where its products appear:
 
@@ -47,7 +50,7 @@ page by the address of your page. If the addresses differ from the shop’s, say
 **With the markup in your page.** If your server can include files, the panel is there with the page itself, and works as
 a form without scripts. In the head, before your own style sheet (the same lines are in \`head.html\`):
 
-${block("html", tags)}
+${block("html", tags.markup)}
 
 Where the panel appears, its markup. \`pages/\` has a folder for each page of the shop (\`index\` is the whole shop), with
 a file for each panel. With server-side includes:
@@ -71,14 +74,14 @@ ${block(
   `<p data-trellis-count=""></p>
 <select data-trellis-sort="" aria-label="Sort by"></select>
 <ul data-trellis-list="">
-  <li data-trellis-product="PRODUCT-ID">…</li>
+  <li data-trellis-product="${product}">…</li>
 </ul>
 <p data-trellis-nothing="" hidden>No products match.</p>
 <button type="button" data-trellis-more="" hidden></button>`,
 )}
 
-The panel hides and sorts the products of this list. \`PRODUCT-ID\` is the product’s id in the catalogue; products that the
-catalogue does not contain stay visible. Without \`data-trellis-more\` or \`data-trellis-pages\` all matches are shown at
+The panel hides and sorts the products of this list. \`${product}\` is the id of the
+shop’s first product; \`trellis ids\` lists the ids of all. Products that the catalogue does not contain stay visible. Without \`data-trellis-more\` or \`data-trellis-pages\` all matches are shown at
 once. If the list changes later, the panel filters it again.
 
 **As a form.** The panel sends the shopper to an address of your site, with the choices in the query. ${
@@ -102,7 +105,7 @@ Values are lower case with single spaces, as in the panel's markup.
 ${block(
   "js",
   `document.addEventListener("trellis-results", ({ detail }) => console.log(detail.total, detail.shown));
-document.querySelector("trellis-panel").choose("light", { options: ["shade"] });`,
+${example ? `document.querySelector("trellis-panel").choose(${JSON.stringify(example.field)}, { options: [${JSON.stringify(example.option)}] });` : 'document.querySelector("trellis-panel").clear();'}`,
 )}
 
 ## Checklist

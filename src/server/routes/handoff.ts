@@ -6,11 +6,11 @@ import { zipFolder } from "../../core/shop/archive/zip.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import { type CacheKey, cacheKey } from "../cache-key.ts";
-import { type Handoff, makeHandoff } from "../handoff/make.ts";
+import { type Handoff, idsName, makeHandoff } from "../handoff/make.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
 import { stateOf } from "../store/editions.ts";
 import type { Costs } from "./cost.ts";
-import { shopOf, stateIn } from "./request.ts";
+import { attachment, shopOf, stateIn } from "./request.ts";
 
 /** Address of a site that already has a shop's handoff; undefined if there is none. */
 export type StandIn = (shop: string) => string | undefined;
@@ -39,24 +39,24 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
 
   app.get("/shops/:shop/handoff", long, async (c) => {
     const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
-    const { files, report } = handoff;
+    const { report, tags, pieces, product } = handoff;
     const seen = standIn(slug);
     return c.json({
       report,
-      head: new TextDecoder().decode(files.get("head.html")),
-      pieces: [...files.keys()].filter((path) => path.startsWith("pages/")),
+      tags,
+      pages: Object.entries(pieces).map(([address, names]) => ({ address, pieces: Object.keys(names) })),
+      product,
       ...(seen === undefined ? {} : { seen }),
     } satisfies HandoffPreview);
   });
 
   app.get("/shops/:shop/handoff.zip", long, async (c) => {
     const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
-    return new Response(zipFolder(handoff.files), {
-      headers: {
-        "content-type": "application/zip",
-        "content-disposition": `attachment; filename*=UTF-8''${encodeURIComponent(slug)}-trellis.zip`,
-      },
-    });
+    return attachment(zipFolder(handoff.files), "application/zip", `${slug}-trellis.zip`);
+  });
+  app.get("/shops/:shop/handoff/ids.csv", long, async (c) => {
+    const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
+    return attachment(new Uint8Array(handoff.files.get(idsName) ?? []), "text/csv; charset=utf-8", `${slug}-ids.csv`);
   });
   return app;
 }

@@ -1,6 +1,7 @@
 import type { Field } from "../../core/catalogue/field.ts";
 import { isAmount } from "../../core/catalogue/field-kinds.ts";
 import type { Card } from "../../core/engine/cards/card-schema.ts";
+import { productLink } from "../../core/shop/product-link.ts";
 import { formatterOf, money } from "../panel/format.ts";
 import type { Say } from "../words/say.ts";
 
@@ -30,9 +31,7 @@ export function cardValues(card: Card, words: CardWords): Readonly<Record<string
     price: from && priced !== "" ? `${say("priceFrom")} ${priced}` : priced,
     was: was === undefined ? "" : money(was, currency, language),
     stock: soldOut ? say("soldOut") : "",
-    link: link
-      .replaceAll("{id}", encodeURIComponent(id))
-      .replaceAll("{variant}", variant === undefined ? "1" : String(variant + 1)),
+    link: productLink(link, id, variant),
   };
 }
 

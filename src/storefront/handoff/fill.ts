@@ -76,7 +76,11 @@ export function pageAt(path: string, piece: string, pages: PieceList): string | 
 }
 
 const namesIn = (pages: PieceList): string[] => [
-  ...new Set(Object.values(pages).flatMap((pieces) => Object.keys(pieces).filter((name) => name !== "listing"))),
+  ...new Set(
+    Object.values(pages).flatMap((pieces) =>
+      Object.keys(pieces).filter((name) => name !== "listing" && !name.endsWith(".form")),
+    ),
+  ),
 ];
 
 /** Resolves when the handoff's style sheet has loaded, so that nothing is shown without it. */

@@ -8,6 +8,7 @@ import { setSite } from "../../core/shop/edit.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import { shopPath } from "../api.ts";
+import { Choice } from "../controls/choice.tsx";
 import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
@@ -18,7 +19,10 @@ const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 /** The handoff view: the site's settings, the files, and the code for the site's pages. */
 export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) {
   const { shop, settings } = useOpenShop();
-  const [of, choose] = useState<EditionState>(editions[0]?.n ?? "draft");
+  const newest = editions[0]?.n;
+  // Without a choice it is the newest, also after another was published.
+  const [chosen, choose] = useState<EditionState | undefined>(undefined);
+  const of = chosen ?? newest ?? "draft";
   const site = useShopSettings(siteOf);
   const saved = useStore(settings, ({ saving }) => saving === "saved");
   const { data, error, isLoading } = useHandoff(shop.slug, of, saved ? site : undefined);
@@ -36,11 +40,14 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
             className="select select-sm w-auto"
             aria-label="Edition to download"
             value={of}
-            onChange={(event) => choose(event.target.value === "draft" ? "draft" : Number(event.target.value))}
+            onChange={({ target: { value } }) =>
+              choose(value === "draft" ? "draft" : Number(value) === newest ? undefined : Number(value))
+            }
           >
-            {([...editions.map(({ n }) => n), "draft"] as EditionState[]).map((state) => (
+            {([...editions.map(({ n }) => n), "draft"] as const).map((state) => (
               <option key={state} value={state}>
                 {stateName(state)}
+                {state === newest ? ", the newest" : ""}
               </option>
             ))}
           </select>
@@ -55,7 +62,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
             href={data ? `/api${shopPath(shop.slug)}/handoff.zip?of=${of}` : undefined}
             download
           >
-            <Download size={15} aria-hidden /> Download the files
+            <Download size={15} aria-hidden /> Download {of === "draft" ? "the draft" : `edition ${of}`}
           </a>
         </div>
       </div>
@@ -64,7 +71,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
         {error ? null : data ? <Sizes report={data.report} /> : isLoading || !saved ? "Preparing the files…" : null}
       </p>
       <Fault text={error?.message} />
-      {data ? <Ways preview={data} site={site} /> : null}
+      {data ? <Ways slug={shop.slug} of={of} preview={data} site={site} /> : null}
     </section>
   );
 }
@@ -138,49 +145,79 @@ function named(names: Site["names"], key: string, name: string): Site["names"] {
   return name === "" || name === key ? rest : { ...rest, [key]: name };
 }
 
-/** The code for a site's pages, in three ways, to copy. */
-function Ways({ preview: { head, pieces }, site }: { preview: HandoffPreview; site: Site }) {
-  const panels = pieces.filter((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html"));
-  const [piece, choose] = useState<string | undefined>(undefined);
-  const panel = piece !== undefined && panels.includes(piece) ? piece : (panels[0] ?? "");
-  const folder = panel.slice(0, panel.lastIndexOf("/"));
-  const put = (path: string) => `<!--#include virtual="${site.at}${path}" -->`;
-  const hasListing = pieces.includes(`${folder}/listing.html`);
-  const form = panel.replace(/\.html$/, ".form.html");
+const ways = [
+  { value: "line", label: "A line that stays" },
+  { value: "markup", label: "Markup in the page" },
+] as const;
+type Way = (typeof ways)[number]["value"];
+
+interface WaysProps {
+  slug: string;
+  of: EditionState;
+  preview: HandoffPreview;
+  site: Site;
+}
+
+/** The code for a site's pages, to copy. */
+function Ways({ slug, of, preview, site }: WaysProps) {
+  const { tags, pages, product } = preview;
+  const panels = [...new Set(pages.flatMap(({ pieces }) => pieces.filter(isPanel)))];
+  const [way, setWay] = useState<Way>("line");
+  const [chosen, choose] = useState<{ panel?: string; page?: string }>({});
+  const panel = panels.find((name) => name === chosen.panel) ?? panels[0] ?? "";
+  const having = pages.filter(({ pieces }) => pieces.includes(panel));
+  const page = having.find(({ address }) => address === chosen.page) ?? having[0];
+  const hasForm = page?.pieces.includes(`${panel}.form`) ?? false;
+  const piece = (name: string): string => {
+    if (way === "markup") return `<!--#include virtual="${site.at}pages${folder(page?.address)}/${name}.html" -->`;
+    const where = page && page !== having[0] ? ` page="${page.address}"` : "";
+    return name === "listing"
+      ? "<trellis-listing></trellis-listing>"
+      : `<trellis-panel name="${name}"${where}></trellis-panel>`;
+  };
   const own = `<p data-trellis-count=""></p>
 <ul data-trellis-list="">
-  <li data-trellis-product="PRODUCT-ID">…</li>
+  <li data-trellis-product="${product}">…</li>
 </ul>
 <button type="button" data-trellis-more="" hidden></button>`;
   return (
     <div className="flex flex-col gap-4">
-      <Snippet title="In the head of each page" text={head} />
-      <label className="flex items-center gap-3 text-[13px] text-quiet">
-        Panel and page
-        <select
-          className="select select-sm w-96 text-base-content"
-          value={panel}
-          onChange={(event) => choose(event.target.value)}
-        >
-          {panels.map((path) => (
-            <option key={path} value={path}>
-              {path.replace(/^pages\//, "").replace(/\.html$/, "")}
-            </option>
-          ))}
-        </select>
-      </label>
+      <h3 className="text-base">Put a panel on a page</h3>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
+        <div className="w-80">
+          <Choice<Way> label="How the panel gets into the page" value={way} options={ways} set={setWay} />
+        </div>
+        <Select label="Panel" value={panel} values={panels} set={(name) => choose({ panel: name })} />
+        <Select
+          label="Page"
+          value={page?.address ?? ""}
+          values={having.map(({ address }) => address)}
+          set={(address) => choose({ panel, page: address })}
+        />
+      </div>
+      <p className="max-w-prose text-[13px] text-quiet">
+        {way === "line"
+          ? "Paste it once. It fetches the current panel, so a new handoff shows without a change to your pages. The panel finds its page by the address; name the page where the addresses differ."
+          : "For servers that can include files: the panel is there with the page, works without scripts, and moves nothing. Include the files of each new handoff again."}
+      </p>
+      <Snippet title="In the head of each page" text={tags[way]} />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(270px,1fr))] items-start gap-5">
         <Snippet
           title="With our listing"
-          text={[put(panel), ...(hasListing ? [put(`${folder}/listing.html`)] : [])].join("\n")}
+          text={[piece(panel), ...(page?.pieces.includes("listing") ? [piece("listing")] : [])].join("\n")}
         >
-          Product cards use the template in this code. Change it to match your site.
+          {way === "line"
+            ? "Put a template with your own product card inside the listing."
+            : "Product cards use the template in this code. Change it to match your site."}
         </Snippet>
-        <Snippet title="With the site’s own listing" text={`${put(panel)}\n${own}`}>
-          Your product list stays; the panel hides and sorts its products.
+        <Snippet title="With the site’s own listing" text={`${piece(panel)}\n${own}`}>
+          Your product list stays; the panel hides and sorts its products by their ids.{" "}
+          <a className="link" href={`/api${shopPath(slug)}/handoff/ids.csv?of=${of}`} download>
+            Download the ids
+          </a>
         </Snippet>
-        <Snippet title="As a form" text={pieces.includes(form) ? put(form) : put(panel)}>
-          {pieces.includes(form)
+        <Snippet title="As a form" text={piece(hasForm ? `${panel}.form` : panel)}>
+          {hasForm
             ? `Sends the choices to ${site.action}; the README lists the query parameters.`
             : "Fill in “Choices go to” above first."}
         </Snippet>
@@ -192,6 +229,33 @@ function Ways({ preview: { head, pieces }, site }: { preview: HandoffPreview; si
     </div>
   );
 }
+
+const isPanel = (name: string): boolean => name !== "listing" && !name.endsWith(".form");
+const folder = (address = "/"): string => (address === "/" ? "/index" : address);
+
+interface SelectProps {
+  label: string;
+  value: string;
+  values: readonly string[];
+  set(value: string): void;
+}
+
+const Select = ({ label, value, values, set }: SelectProps) => (
+  <label className="flex items-center gap-2 text-[13px] text-quiet">
+    {label}
+    <select
+      className="select select-sm w-64 text-base-content"
+      value={value}
+      onChange={(event) => set(event.target.value)}
+    >
+      {values.map((one) => (
+        <option key={one} value={one}>
+          {one}
+        </option>
+      ))}
+    </select>
+  </label>
+);
 
 function Snippet({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
   const [copied, setCopied] = useState(false);
