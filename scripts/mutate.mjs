@@ -5,7 +5,7 @@
  * Usage: node scripts/mutate.mjs [COUNT] [SEED]
  * COUNT mutants are drawn at random (all by default); SEED is 1 by default.
  */
-import { spawnSync } from "node:child_process";
+import { spawn } from "node:child_process";
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
@@ -99,16 +99,35 @@ for (const folder of ["src", "demo", "tests"]) cpSync(folder, join(here, folder)
 for (const file of ["package.json", "tsconfig.json", "tsconfig.base.json", "vitest.config.ts"])
   cpSync(file, join(here, file));
 symlinkSync(resolve("node_modules"), join(here, "node_modules"));
-const run = (/** @type {string[]} */ tests) =>
-  spawnSync("npx", ["vitest", "run", "--bail=1", ...tests], { cwd: here, timeout: 300_000, encoding: "utf8" });
+/** Whether the tests pass. A mutant that loops for ever is ended with all processes of its run. */
+const passes = (/** @type {string[]} */ tests) =>
+  new Promise((done) => {
+    const child = spawn(process.execPath, [join(here, "node_modules/vitest/vitest.mjs"), "run", "--bail=1", ...tests], {
+      cwd: here,
+      detached: true,
+      stdio: "ignore",
+    });
+    const end = () => {
+      try {
+        process.kill(-Number(child.pid), "SIGKILL");
+      } catch {
+        // It has ended by itself.
+      }
+    };
+    const timer = setTimeout(end, 120_000);
+    child.on("exit", (code) => {
+      clearTimeout(timer);
+      end();
+      done(code === 0);
+    });
+  });
 
-const { status, stdout } = run([...quick, ...others]);
-if (status !== 0) throw new Error(`The tests fail without a mutant.\n${stdout}`);
+if (!(await passes([...quick, ...others]))) throw new Error("The tests fail without a mutant.");
 let killed = 0;
 for (const [at, { file, from, to, text, line }] of drawn.entries()) {
   const code = readFileSync(file, "utf8");
   writeFileSync(join(here, file), code.slice(0, from) + text + code.slice(to));
-  const survives = run(quick).status === 0 && run(others).status === 0;
+  const survives = (await passes(quick)) && (await passes(others));
   writeFileSync(join(here, file), code);
   if (survives) console.log(`survived: ${file}:${line} ${code.slice(from, to)} → ${text || "nothing"}`);
   else killed++;

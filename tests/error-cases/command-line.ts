@@ -62,11 +62,15 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
       run("ids", "--shop", "larkmoss-nursery", "--edition", "77", "--data", database),
     ],
     [
-      "“larkmoss” has no edition yet. Publish it, or use --edition draft.",
+      "“larkmoss-nursery” has no edition yet. Publish it, or use --edition draft.",
       async () => {
         await runTrellis(["import", folder, "--data", file("unpublished.db")]);
-        return run("handoff", "--shop", "larkmoss", "--out", file("h"), "--data", file("unpublished.db"))();
+        return run("handoff", "--shop", "larkmoss-nursery", "--out", file("h"), "--data", file("unpublished.db"))();
       },
+    ],
+    [
+      "“larkmoss-nursery” has no edition 3. It has none yet.",
+      run("ids", "--shop", "larkmoss-nursery", "--edition", "3", "--data", file("unpublished.db")),
     ],
     ["Name two shop folders. Usage: trellis diff …", run("diff", folder)],
     ["There is no schema “panl”. Did you mean panel? Choose one of ….", run("schema", "panl")],

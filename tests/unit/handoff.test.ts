@@ -158,8 +158,11 @@ describe("trellis handoff", () => {
     writeFileSync(csv, text.replace("/demo/pictures/LM001.svg", "/demo/pictures/LM002.svg"));
     await trellis(folder, "--out", out, "--page", "/");
     const second = named();
-    // Another picture is another file of cards, and nothing else is.
-    expect(second.filter((name) => !first.includes(name))).toEqual([expect.stringMatching(/^cards\./)]);
+    // Another picture is another file of cards, and of the pieces that list it; nothing else is.
+    expect(second.filter((name) => !first.includes(name))).toEqual([
+      expect.stringMatching(/^cards\./),
+      expect.stringMatching(/^pieces\./),
+    ]);
     expect(first.filter((name) => !second.includes(name))).toEqual([]);
     writeFileSync(csv, text.replace("/demo/pictures/LM001.svg", "/demo/pictures/LM003.svg"));
     await trellis(folder, "--out", out, "--page", "/");

@@ -184,7 +184,8 @@ const compile = () => {
 beforeAll(() => {
   for (const folder of ["src", "demo"])
     cpSync(folder, join(here, folder), { recursive: true, filter: (from) => !/\.test\.tsx?$|screenshots/.test(from) });
-  for (const file of ["package.json", "tsconfig.base.json", "tsconfig.json"]) cpSync(file, join(here, file));
+  for (const file of ["package.json", "tsconfig.base.json", "tsconfig.json", "vite.handoff.config.ts"])
+    cpSync(file, join(here, file));
   symlinkSync(resolve("node_modules"), join(here, "node_modules"));
 });
 afterAll(() => rmSync(here, { recursive: true, force: true }));

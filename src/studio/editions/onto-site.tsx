@@ -184,7 +184,7 @@ function Ways({ slug, of, preview, site }: WaysProps) {
     <div className="flex flex-col gap-4">
       <h3 className="text-base">Put a panel on a page</h3>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
-        <div className="w-80">
+        <div className="w-72">
           <Choice<Way> label="How the panel gets into the page" value={way} options={ways} set={setWay} />
         </div>
         <Select label="Panel" value={panel} values={panels} set={(name) => choose({ panel: name })} />
@@ -244,7 +244,7 @@ const Select = ({ label, value, values, set }: SelectProps) => (
   <label className="flex items-center gap-2 text-[13px] text-quiet">
     {label}
     <select
-      className="select select-sm w-64 text-base-content"
+      className="select select-sm w-44 text-base-content"
       value={value}
       onChange={(event) => set(event.target.value)}
     >
