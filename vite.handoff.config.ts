@@ -87,11 +87,16 @@ const standalone = (name: string, format: "iife" | "es"): UserConfig => ({
 
 /**
  * The scripts of handoffs, built once with the tool: `--mode modules` the elements and views, `--mode engine` the
- * engine, which the elements load, `--mode loader` the script whose name never changes.
+ * engine, which the elements load, `--mode loader` the script whose name never changes, `--mode visits`
+ * what tells visits.
  */
 export default defineConfig(({ mode }) => {
   const { plugins = [], build } =
-    mode === "engine" ? standalone("engine", "iife") : mode === "loader" ? standalone("loader", "es") : modules;
+    mode === "engine"
+      ? standalone("engine", "iife")
+      : mode === "loader" || mode === "visits"
+        ? standalone(mode, "es")
+        : modules;
   return {
     root: storefront,
     publicDir: false,

@@ -31,6 +31,7 @@ export function ensureBuilt() {
     ["vite.handoff.config.ts", "modules"],
     ["vite.handoff.config.ts", "engine"],
     ["vite.handoff.config.ts", "loader"],
+    ["vite.handoff.config.ts", "visits"],
     ["vite.server.config.ts", "production"],
     ["vite.config.ts", "production"],
   ])) {

@@ -59,6 +59,7 @@ export const handoff: Command = {
       pages,
       site,
       heights,
+      edition: typeof state === "number" ? state : undefined,
       language,
       card: card === undefined ? undefined : readText(card),
     }).catch((error: unknown) => {

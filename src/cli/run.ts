@@ -11,6 +11,7 @@ const commands: Readonly<Record<string, () => Promise<Command>>> = {
   rehearse: async () => (await import("./rehearse.ts")).rehearse,
   handoff: async () => (await import("./handoff.ts")).handoff,
   ids: async () => (await import("./ids.ts")).ids,
+  visits: async () => (await import("./visits.ts")).visits,
   export: async () => (await import("./export.ts")).exportShop,
   import: async () => (await import("./import.ts")).importShop,
   backup: async () => (await import("./backup.ts")).backup,

@@ -19,7 +19,7 @@ export const demoShop = "larkmoss-nursery";
 const include = /<!--#include virtual="\/trellis\/([^"]+)" -->\n?/g;
 
 /** The sample site with a shop's handoff in it, as files of a plain server. @param root folder of the repository */
-export async function sampleSiteFiles(whole: WholeShop, root: string): Promise<ShopFiles> {
+export async function sampleSiteFiles(whole: WholeShop, root: string, edition?: number): Promise<ShopFiles> {
   const site = join(root, "demo/site");
   const looked = {
     ...whole,
@@ -27,6 +27,7 @@ export async function sampleSiteFiles(whole: WholeShop, root: string): Promise<S
     shop: { ...whole.shop, look: "tansy-row" },
   };
   const { files } = await makeHandoff(looked, {
+    edition,
     site: { at: "/trellis/", action: "/plants.html", link: "/stock.html#{id}" },
     card: readFileSync(join(site, "card.html"), "utf8"),
   });
@@ -59,7 +60,7 @@ export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
     const [newest] = shop ? await listEditions(em, shop) : [];
     if (!shop || !newest) return undefined;
     if (built?.edition !== newest.n) {
-      const files = stateOf(em, shop, newest.n).then((whole) => sampleSiteFiles(whole, root));
+      const files = stateOf(em, shop, newest.n).then((whole) => sampleSiteFiles(whole, root, newest.n));
       built = { edition: newest.n, files };
       files.catch(() => {
         built = undefined;

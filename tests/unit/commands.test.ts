@@ -200,7 +200,7 @@ describe("the command line over a shop folder", () => {
     const names = [...(out.split("Exit status")[0] ?? "").matchAll(/^ {2}([a-z]+) {2}/gm)].map(
       ([, name]) => name ?? "",
     );
-    expect(names).toHaveLength(11);
+    expect(names).toHaveLength(12);
     for (const name of names) {
       const help = await trellis(name, "--help");
       expect([help.status, help.err]).toEqual([0, ""]);
@@ -216,6 +216,22 @@ describe("the command line over a shop folder", () => {
       expect(options(explained.replace(/\(default.*\)/g, "")), name).toEqual(options(usage));
     }
   });
+});
+
+it("reports visits as text and as JSON, and says what it has left out", async () => {
+  const file = join(here, "visits.jsonl");
+  const line = (more: object) =>
+    JSON.stringify({ format: 1, at: "2026-11-01T09:15:00Z", tab: "a", page: "/", band: "wide", act: "see", ...more });
+  writeFileSync(
+    file,
+    [line({}), line({ act: "choose", field: "light", chosen: ["shade"] }), "{", line({ tab: "b" })].join("\n"),
+  );
+  const text = await trellis("visits", file);
+  expect([text.status, text.err]).toEqual([0, "trellis: 1 line is left out: not JSON, the first is line 3.\n"]);
+  expect(text.out).toContain("2 visits in 3 lines.");
+  expect(text.out).toMatch(/chose something +50% \([\d.]+% to \d+%\)/);
+  const json = await trellis("visits", file, "--as", "json");
+  expect(JSON.parse(json.out)).toMatchObject({ lines: 3, pages: [{ page: "/", visits: 2 }] });
 });
 
 it("writes JUnit that stays XML whatever is in it", async () => {

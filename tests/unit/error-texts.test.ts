@@ -27,6 +27,7 @@ const elsewhere: readonly (readonly [text: string, file: string, part: string])[
     "tests/unit/database-file.test.ts",
     "moved, removed or replaced",
   ],
+  ["… … left out: …, the first is line ….", "tests/unit/commands.test.ts", "left out: not JSON"],
 ];
 
 /** Texts that nothing here can bring about, and why. */
@@ -41,6 +42,7 @@ const beyond: readonly (readonly [text: string, why: string])[] = [
     "only a disk that fails while the server ends",
   ],
   ["The demo shop is ready.", "no error: good news of the start"],
+  ["… visits in … lines….", "no error: the beginning of a report"],
   ["A shop’s filter panels from the command line.", "no error: the head of the help"],
 ];
 

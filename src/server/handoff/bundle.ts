@@ -12,14 +12,16 @@ export interface Scripts {
   engine: string;
   /** The script whose name never changes: it loads the current other one. */
   loader: string;
+  /** The script that tells visits, loaded where a page wants it. */
+  visits: string;
 }
 
 /** The scripts of a handoff with these displays. */
 export async function bundle(displays: readonly DisplayName[]): Promise<Scripts> {
-  const { modules, engine, loader } = await handoffScripts();
+  const { modules, engine, loader, visits } = await handoffScripts();
   const names = [...new Set(displays)].sort();
   const counting: CountingFile = { name: engineName(engine), integrity: integrityOf(engine) };
-  return { script: joinedModules(modules, names, counting), engine, loader };
+  return { script: joinedModules(modules, names, counting), engine, loader, visits };
 }
 
 /** The name of the engine's script. */

@@ -15,11 +15,13 @@ export interface DataFiles {
 /**
  * The shop data, and the fields of its catalogue that pages count, sort by and show.
  * @param slots names of the card template's slots
+ * @param edition its number, if it is one
  */
 export function dataFiles(
   { shop, settings, pages, facts, around, site }: BootShop,
   boots: readonly Boot[],
   slots: readonly string[],
+  edition: number | undefined,
 ): DataFiles {
   const { catalogue } = facts.index;
   const used = usedFields({
@@ -35,6 +37,7 @@ export function dataFiles(
     format: handoffFormat,
     fields: catalogue.fields.filter(({ key }) => used.counted.has(key) || used.shown.has(key)),
     name: shop.name,
+    ...(edition === undefined ? {} : { edition }),
     currency: shop.currency,
     limits: settings.limits,
     bars: pages.bars,

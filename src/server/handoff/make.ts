@@ -49,6 +49,8 @@ export interface HandoffWishes {
   site?: Partial<Site> | undefined;
   /** The site's card template; a plain one by default. */
   card?: string | undefined;
+  /** Number of the edition that it is. */
+  edition?: number | undefined;
   /** Heights of panels that a browser has measured; the others are estimated. */
   heights?: HeightsFile | undefined;
   /** BCP 47 tag of the language, one of the shop's; its own by default. */
@@ -86,7 +88,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   const panels = [...new Map(boots.flatMap((boot) => boot.panels).map((one) => [one.slug, one])).values()];
   checkSite(site, panels);
 
-  const data = dataFiles(open, boots, slotsOf(card));
+  const data = dataFiles(open, boots, slotsOf(card), wishes.edition);
   const named = { shop: hashed("shop.json", data.shop), catalogue: hashed("catalogue.bin", data.catalogue) };
   const settings = { site, card, currency: whole.currency, fields };
   const markup = new Markup(settings);
@@ -105,8 +107,13 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     style: hashed("trellis.css", bytes.style),
     cards: hashed("cards.bin", bytes.cards),
     pieces: hashed("pieces.json", bytes.pieces),
+    visits: hashed("visits.js", bytes.visits),
   };
-  const integrity = { script: integrityOf(bytes.script), style: integrityOf(bytes.style) };
+  const integrity = {
+    script: integrityOf(bytes.script),
+    style: integrityOf(bytes.style),
+    visits: integrityOf(bytes.visits),
+  };
   const manifest: HandoffManifest = { format: handoffFormat, files, integrity };
   const report: HandoffReport = {
     pages: boots.length,
@@ -205,6 +212,10 @@ async function codeOf(
     looks: (await lookCss(open, panels)).replaceAll(`${open.site.at}pictures/`, "pictures/"),
     parkedStyles,
   });
-  const { script, engine, loader } = await bundle(displays);
-  return { loader, code: { script: encoded(script), engine: encoded(engine), style: encoded(css) }, fonts };
+  const { script, engine, loader, visits } = await bundle(displays);
+  return {
+    loader,
+    code: { script: encoded(script), engine: encoded(engine), style: encoded(css), visits: encoded(visits) },
+    fonts,
+  };
 }

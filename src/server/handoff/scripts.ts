@@ -6,9 +6,10 @@ import { isBuild, repository } from "../repository.ts";
 export interface HandoffScripts {
   /** CommonJS modules by name: `define`, `views`, each display, and those that they require. */
   modules: Readonly<Record<string, string>>;
-  /** The engine and the loader as scripts. */
+  /** The engine, the loader and what tells visits, as scripts. */
   engine: string;
   loader: string;
+  visits: string;
 }
 
 let scripts: Promise<HandoffScripts> | undefined;
@@ -25,7 +26,12 @@ export function handoffScripts(): Promise<HandoffScripts> {
 const built = (name: string): string => readFileSync(join(repository, "dist/handoff", name), "utf8");
 
 async function readScripts(): Promise<HandoffScripts> {
-  return { modules: JSON.parse(built("modules.json")), engine: built("engine.js"), loader: built("loader.js") };
+  return {
+    modules: JSON.parse(built("modules.json")),
+    engine: built("engine.js"),
+    loader: built("loader.js"),
+    visits: built("visits.js"),
+  };
 }
 
 async function buildScripts(): Promise<HandoffScripts> {
@@ -43,7 +49,8 @@ async function buildScripts(): Promise<HandoffScripts> {
     if (!wanted) throw new Error(`The handoff’s scripts (${mode}) couldn’t be built. Run npm ci, then try again.`);
     return wanted.type === "chunk" ? wanted.code : String(wanted.source);
   };
-  const [modules, engine, loader] = await Promise.all(["modules", "engine", "loader"].map(output));
-  if (!modules || !engine || !loader) throw new Error("The handoff’s scripts are empty. Run npm ci, then try again.");
-  return { modules: JSON.parse(modules), engine, loader };
+  const [modules, engine, loader, visits] = await Promise.all(["modules", "engine", "loader", "visits"].map(output));
+  if (!modules || !engine || !loader || !visits)
+    throw new Error("The handoff’s scripts are empty. Run npm ci, then try again.");
+  return { modules: JSON.parse(modules), engine, loader, visits };
 }

@@ -19,6 +19,7 @@ export type TrellisTroubleOf =
   | "catalogue"
   | "cards"
   | "pieces"
+  | "visits"
   | "markup"
   | "page"
   | "display"
@@ -38,6 +39,9 @@ export interface TrellisEvents {
     outOf: number;
     /** Ids of the visible products, in order. */
     shown: string[];
+    /** The order that was chosen, empty for the page's own, and the results page, from 1. */
+    sort: string;
+    page: number;
     /** Number of found products that are missing from the site's own list. */
     missing: number;
   }>;
@@ -61,6 +65,8 @@ export interface TrellisPanelElement extends HTMLElement {
   set selection(selection: TrellisSelection | undefined);
   /** Undefined until the panel responds; until it is ready, those with nothing chosen. */
   readonly results: { total: number; outOf: number } | undefined;
+  /** Where it is; undefined until the panel responds. `page` is the shop’s address of the page. */
+  readonly place: { page: string; band: "wide" | "medium" | "slim"; edition?: number } | undefined;
   /** The ids of all products found, in order; none until the panel is ready. */
   found(): string[];
   /** Sets the choice of one field; without a choice it is cleared. */

@@ -29,7 +29,11 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const site = siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
     const key = cacheKey("designers", "handoff", shop.id, which, await versionOf(em, shop, shopKind));
     const known = which === "draft" ? undefined : made.get(key);
-    const handoff = known ?? stateOf(em, shop, which).then((whole) => makeHandoff(whole, { site }));
+    const handoff =
+      known ??
+      stateOf(em, shop, which).then((whole) =>
+        makeHandoff(whole, { site, edition: which === "draft" ? undefined : which }),
+      );
     if (which !== "draft") {
       made.set(key, handoff);
       handoff.catch(() => made.delete(key));

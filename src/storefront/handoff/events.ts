@@ -14,6 +14,9 @@ export interface EventDetails {
     outOf: number;
     /** Ids of the visible products, in order. */
     shown: string[];
+    /** The order that was chosen, empty for the page's own, and the results page, from 1. */
+    sort: string;
+    page: number;
     /** Number of found products that are missing from the site's own list. */
     missing: number;
   };

@@ -59,6 +59,28 @@ export class HandoffFiles {
     return this.#fetch("pieces", name, (response) => response.text());
   }
 
+  /** Runs the script that tells visits, once. @throws HandoffFault */
+  visits(): Promise<unknown> {
+    return this.#once("visits", async () => {
+      const { files, integrity } = await this.#manifestNow();
+      const script = document.createElement("script");
+      Object.assign(script, {
+        type: "module",
+        src: new URL(files.visits, this.at).href,
+        integrity: integrity.visits,
+        crossOrigin: "anonymous",
+      });
+      const loaded = new Promise((done, failed) => {
+        script.addEventListener("load", done);
+        script.addEventListener("error", () =>
+          failed(this.#fault("visits", files.visits, new Error("It is missing, or differs from the handoff’s."))),
+        );
+      });
+      document.head.append(script);
+      await loaded;
+    });
+  }
+
   /** Identifies the files that current markup is drawn from. @throws HandoffFault */
   async drawn(): Promise<string> {
     return drawnFrom(await this.#current());
@@ -112,10 +134,15 @@ export class HandoffFiles {
     });
   }
 
+  /** @throws HandoffFault */
+  #manifestNow(): Promise<HandoffManifest> {
+    this.#manifest ??= this.#fetch("manifest", manifestName, (response) => readManifest(response, this.at));
+    return this.#manifest;
+  }
+
   /** The names of the current files. @throws HandoffFault */
   async #current(): Promise<HandoffManifest["files"]> {
-    this.#manifest ??= this.#fetch("manifest", manifestName, (response) => readManifest(response, this.at));
-    return (await this.#manifest).files;
+    return (await this.#manifestNow()).files;
   }
 
   /**

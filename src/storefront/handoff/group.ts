@@ -157,11 +157,11 @@ export class Group {
     for (const member of this.#members) member.wake(open);
     this.#marks.show(open);
     this.#follow(open);
-    if (engine.here) this.tell("ready", {});
+    if (engine.here) this.#ready(files);
     else
       engine.arrival.then(() => {
         if (this.#open !== open) return;
-        this.tell("ready", {});
+        this.#ready(files);
         store.refresh();
       });
     if (!isSameSelection(selection, place.selection)) store.go({ ...place, selection, page: 1 });
@@ -169,6 +169,13 @@ export class Group {
     else if (engine.here) this.#tellResults(open);
     // Panels respond without it; the next choice tries to load it again.
     engine.fetch().catch((error: unknown) => this.fault(error));
+  }
+
+  /** Tells that products can be counted, and brings what tells visits if an element wants it. */
+  #ready(files: HandoffFiles): void {
+    this.tell("ready", {});
+    if ([...this.#members].some(({ element }) => element.hasAttribute("visits")))
+      files.visits().catch((error: unknown) => this.fault(error));
   }
 
   /** Follows the page's address and width, and dispatches events for changes. */
@@ -208,9 +215,9 @@ export class Group {
   }
 
   #tellResults({ store: { state } }: OpenGroup): void {
-    const { answer, selection } = state;
+    const { answer, selection, sort, page } = state;
     const { shown, missing } = this.#marks?.arranged ?? { shown: answer.products.map(({ id }) => id), missing: 0 };
-    this.tell("results", { selection, total: answer.total, outOf: answer.outOf, shown, missing });
+    this.tell("results", { selection, total: answer.total, outOf: answer.outOf, shown, sort, page, missing });
   }
 
   #history(): HistoryEffect {

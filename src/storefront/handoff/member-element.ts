@@ -1,3 +1,4 @@
+import type { Band } from "../../core/settings/band.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import { tell } from "./events.ts";
 import { troubleOf } from "./faults.ts";
@@ -16,6 +17,15 @@ export abstract class MemberElement extends HTMLElement implements Member {
   abstract readonly cards: boolean;
   abstract wake(open: OpenGroup): void;
   abstract show(open: OpenGroup): void;
+
+  /** Where it is; undefined until it responds. */
+  get place(): { page: string; band: Band; edition?: number | undefined } | undefined {
+    const open = this.#group?.open;
+    if (!open) return undefined;
+    const { shown, band } = open.store.state;
+    const { edition } = open.shop;
+    return { page: shown.address, band, ...(edition === undefined ? {} : { edition }) };
+  }
 
   /** Name of the markup that fills it if it has none; undefined if it needs its own. */
   protected abstract readonly piece: string | undefined;

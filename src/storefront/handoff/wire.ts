@@ -20,11 +20,11 @@ export interface HandoffManifest {
   format: number;
   files: Readonly<Record<FileRole, string>>;
   /** The hashes by which a browser refuses other files. */
-  integrity: Readonly<Record<"script" | "style", string>>;
+  integrity: Readonly<Record<"script" | "style" | "visits", string>>;
 }
 
 /** The roles of a handoff's files. The catalogue has two parts: fields to count, and data on cards. */
-export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards", "pieces"] as const;
+export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards", "pieces", "visits"] as const;
 export type FileRole = (typeof fileRoles)[number];
 
 /** By the address of a page, its pieces of markup by name, each with a hash of its content. */
@@ -43,6 +43,8 @@ export interface ShopFile {
   /** The fields of both parts of the catalogue, so that panels can start before those have loaded. */
   fields: Field[];
   name: string;
+  /** Number of the edition; absent for anything else. */
+  edition?: number | undefined;
   currency: string;
   limits: BandLimits;
   bars: Bar[];

@@ -1,0 +1,73 @@
+import { createReadStream, existsSync } from "node:fs";
+import { createInterface } from "node:readline";
+import { parseArgs } from "node:util";
+import { type PageVisits, type Share, VisitReader, type VisitReport } from "../core/rehearsal/visit-report.ts";
+import { type Command, onlyOne } from "./command.ts";
+import { UsageError } from "./usage-error.ts";
+
+/** What a file of visits says. */
+export const visits: Command = {
+  name: "visits",
+  about: "Reads what shoppers did, a line of JSON for each act, and reports how the panels were used.",
+  usage: "trellis visits FILE [--as text|json]",
+  options: [["--as FORMAT", "Output format: text or json", "text"]],
+  example: "trellis visits ./visits.jsonl",
+  async run(args) {
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: { as: { type: "string", default: "text" } },
+    });
+    const file = onlyOne(positionals, "file of visits", visits);
+    if (!existsSync(file)) throw new UsageError(`There is no file ${file}. Check the name.`);
+    if (values.as !== "text" && values.as !== "json")
+      throw new UsageError(`--as must be text or json, not “${values.as}”.`);
+    const reader = new VisitReader(Date.now());
+    for await (const line of createInterface({
+      input: createReadStream(file, "utf8"),
+      crlfDelay: Number.POSITIVE_INFINITY,
+    }))
+      reader.add(line);
+    const report = reader.report();
+    const left = Object.entries(report.left).map(
+      ([why, { lines, first }]) =>
+        `${lines} ${lines === 1 ? "line is" : "lines are"} left out: ${why}, the first is line ${first}.`,
+    );
+    return {
+      text: values.as === "json" ? JSON.stringify(report, null, 2) : asText(report),
+      status: 0,
+      note: left.length > 0 ? left.join(" ") : undefined,
+    };
+  },
+};
+
+function asText({ lines, pages, editions }: VisitReport): string {
+  const visits = pages.reduce((sum, page) => sum + page.visits, 0);
+  const of = editions.length > 0 ? `, of edition ${editions.join(", ")}` : "";
+  return [`${visits} visits in ${lines} lines${of}.`, ...pages.map(pageText)].join("\n\n");
+}
+
+function pageText(page: PageVisits): string {
+  return [
+    `${page.page} on ${page.band}: ${page.visits} visits${page.visits < 100 ? ", few enough that shares say little" : ""}`,
+    `  chose something  ${shareText(page.choosing)}`,
+    `  found nothing    ${shareText(page.empty)}`,
+    `  opened a product ${shareText(page.opening)}${page.choicesBefore === undefined ? "" : `, after ${page.choicesBefore} choices (median)`}`,
+    ...page.fields.map(
+      ({ field, used, options }) =>
+        `  ${field}: ${shareText(used)}${
+          options.length > 0
+            ? `, mostly ${options
+                .slice(0, 3)
+                .map(({ option }) => option)
+                .join(", ")}`
+            : ""
+        }`,
+    ),
+    ...page.soughtInVain.slice(0, 5).map(({ words, visits }) => `  sought in vain: ${words} (${visits})`),
+  ].join("\n");
+}
+
+const percent = (share: number): string => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)}%`;
+const shareText = ({ hits, of, low, high }: Share): string =>
+  `${percent(of === 0 ? 0 : hits / of)} (${percent(low)} to ${percent(high)})`;

@@ -1,0 +1,87 @@
+import { describe, expect, it } from "vitest";
+import type { Visit } from "../api/visit.ts";
+import { maxLinesOfTab, VisitReader } from "./visit-report.ts";
+
+const now = Date.parse("2026-11-30T12:00:00Z");
+const line = (changes: Partial<Visit>): string =>
+  JSON.stringify({ format: 1, at: "2026-11-30T09:15:00Z", tab: "a", page: "/", band: "wide", act: "see", ...changes });
+
+function reportOf(lines: readonly string[]) {
+  const reader = new VisitReader(now);
+  for (const one of lines) reader.add(one);
+  return reader.report();
+}
+
+describe("a file of visits", () => {
+  it("says by page and band what was chosen, opened and sought", () => {
+    const { pages, lines, editions } = reportOf([
+      line({ edition: 2 }),
+      line({ act: "choose", field: "light", chosen: ["shade"], before: 240, after: 77, ms: 20 }),
+      line({ act: "choose", field: "light", chosen: ["full sun"], before: 77, after: 180, ms: 40 }),
+      line({ act: "remove", field: "light", chosen: ["shade"], before: 180, after: 103, ms: 30 }),
+      line({ act: "open", text: "LM001" }),
+      line({ act: "open", text: "LM002" }),
+      line({ tab: "b" }),
+      line({ tab: "b", act: "search", text: "Rosebush", before: 240, after: 0 }),
+      line({ tab: "b", act: "nothing", text: "Rosebush" }),
+      line({ tab: "c", band: "slim" }),
+    ]);
+    expect([lines, editions]).toEqual([10, [2]]);
+    expect(pages.map(({ page, band, visits }) => [page, band, visits])).toEqual([
+      ["/", "wide", 2],
+      ["/", "slim", 1],
+    ]);
+    const [wide] = pages;
+    expect(wide).toMatchObject({
+      choosing: { hits: 1, of: 2 },
+      empty: { hits: 1, of: 2 },
+      opening: { hits: 1, of: 2 },
+      choicesBefore: 2,
+      ms: 30,
+      soughtInVain: [{ words: "rosebush", visits: 1 }],
+    });
+    expect(wide?.fields).toMatchObject([
+      {
+        field: "light",
+        used: { hits: 1, of: 2 },
+        removed: { hits: 1, of: 2 },
+        options: [
+          { option: "shade", visits: 1 },
+          { option: "full sun", visits: 1 },
+        ],
+      },
+    ]);
+  });
+
+  it("leaves out what it can't read, and says how much of what, and where the first is", () => {
+    const { lines, left } = reportOf([
+      line({}),
+      '{"format":1,"at":"2026-11-',
+      JSON.stringify({ format: 2, at: "x" }),
+      line({ at: "2027-01-01T00:00:00Z" }),
+      line({ act: "look" as Visit["act"] }),
+      "",
+      JSON.stringify({ ...JSON.parse(line({})), person: "somebody" }),
+      '{"format":1',
+    ]);
+    expect(lines).toBe(1);
+    expect(left).toEqual({
+      "not JSON": { lines: 2, first: 2 },
+      "another version": { lines: 1, first: 3 },
+      "from the future": { lines: 1, first: 4 },
+      "not a visit": { lines: 2, first: 5 },
+    });
+  });
+
+  it("counts a tab of very many lines up to a limit", () => {
+    const { lines, left } = reportOf(Array.from({ length: maxLinesOfTab + 3 }, () => line({})));
+    expect(lines).toBe(maxLinesOfTab);
+    expect(left["too many of one tab"]).toEqual({ lines: 3, first: maxLinesOfTab + 1 });
+  });
+
+  it("keeps markup in options as text", () => {
+    const hostile = "<img src=x onerror=alert(1)>";
+    const { pages } = reportOf([line({}), line({ act: "choose", field: "light", chosen: [hostile] })]);
+    expect(pages[0]?.fields[0]?.options).toEqual([{ option: hostile, visits: 1 }]);
+  });
+});

@@ -1,0 +1,214 @@
+import { median } from "d3-array";
+import { type Visit, visit, visitFormat } from "../api/visit.ts";
+import { checkValue, InvalidDocument } from "../document/schema.ts";
+import type { Band } from "../settings/band.ts";
+import { wilsonInterval } from "./wilson.ts";
+
+/** Why a line is left out. */
+export type LineFault = "not JSON" | "another version" | "not a visit" | "from the future" | "too many of one tab";
+
+/** Maximum number of lines of one tab: more are a machine's. Common practice, no source. */
+export const maxLinesOfTab = 5000;
+/** Seconds by which clocks may differ. Common practice, no source. */
+const clocks = 24 * 3600;
+
+/** A share with its 95% interval. */
+export interface Share {
+  of: number;
+  hits: number;
+  low: number;
+  high: number;
+}
+
+/** How a field was used in visits. */
+export interface FieldUse {
+  field: string;
+  /** Visits in which something was chosen in it. */
+  used: Share;
+  /** Its options by number of visits, most first. */
+  options: { option: string; visits: number }[];
+  /** Choices in it that were removed again. */
+  removed: Share;
+}
+
+/** The visits of a page on a band. */
+export interface PageVisits {
+  page: string;
+  band: Band;
+  visits: number;
+  /** Visits with a choice, with a result without products, and in which a product was opened. */
+  choosing: Share;
+  empty: Share;
+  opening: Share;
+  /** Median number of choices before the first product was opened; undefined if none was. */
+  choicesBefore: number | undefined;
+  /** Median time until a result was shown, in ms; undefined without any. */
+  ms: number | undefined;
+  fields: FieldUse[];
+  /** Search words that found nothing, most frequent first. */
+  soughtInVain: { words: string; visits: number }[];
+}
+
+/** What a file of visits says. */
+export interface VisitReport {
+  /** Lines that count, and those that were left out by reason. */
+  lines: number;
+  left: Partial<Record<LineFault, { lines: number; first: number }>>;
+  editions: number[];
+  /** Most visits first. */
+  pages: PageVisits[];
+}
+
+/** One tab on one page. */
+interface Stay {
+  page: string;
+  band: Band;
+  choices: number;
+  choicesBefore: number | undefined;
+  isEmpty: boolean;
+  fields: Map<string, { chosen: number; removed: number; options: Set<string> }>;
+  vain: Set<string>;
+  ms: number[];
+}
+
+const newStay = (page: string, band: Band): Stay => ({
+  page,
+  band,
+  choices: 0,
+  choicesBefore: undefined,
+  isEmpty: false,
+  fields: new Map(),
+  vain: new Set(),
+  ms: [],
+});
+
+/** Reads visits line by line, so that a file of any size fits. */
+export class VisitReader {
+  #stays = new Map<string, Stay>();
+  #ofTab = new Map<string, number>();
+  #editions = new Set<number>();
+  #left: VisitReport["left"] = {};
+  #line = 0;
+  #counted = 0;
+  #until: number;
+
+  /** @param now in ms since 1970 */
+  constructor(now: number) {
+    this.#until = now + clocks * 1000;
+  }
+
+  /** Takes the next line; an empty one says nothing. */
+  add(line: string): void {
+    this.#line++;
+    if (line.trim() === "") return;
+    const read = this.#read(line);
+    if (typeof read === "string") {
+      const left = this.#left[read] ?? { lines: 0, first: this.#line };
+      this.#left[read] = { ...left, lines: left.lines + 1 };
+    } else {
+      this.#counted++;
+      this.#count(read);
+    }
+  }
+
+  #read(line: string): Visit | LineFault {
+    let value: unknown;
+    try {
+      value = JSON.parse(line);
+    } catch {
+      return "not JSON";
+    }
+    const { format } = Object(value);
+    if (typeof format === "number" && format !== visitFormat) return "another version";
+    let one: Visit;
+    try {
+      one = checkValue("visit", visit, value);
+    } catch (error) {
+      if (error instanceof InvalidDocument) return "not a visit";
+      throw error;
+    }
+    if (Date.parse(one.at) > this.#until) return "from the future";
+    const lines = (this.#ofTab.get(one.tab) ?? 0) + 1;
+    this.#ofTab.set(one.tab, lines);
+    return lines > maxLinesOfTab ? "too many of one tab" : one;
+  }
+
+  #count({ tab, page, band, act, field, chosen, text, ms, edition }: Visit): void {
+    if (edition !== undefined) this.#editions.add(edition);
+    const key = JSON.stringify([tab, page, band]);
+    const stay = this.#stays.get(key) ?? newStay(page, band);
+    this.#stays.set(key, stay);
+    if (ms !== undefined) stay.ms.push(ms);
+    if (act === "nothing") {
+      stay.isEmpty = true;
+      if (text) stay.vain.add(text.toLowerCase());
+    } else if (act === "open") stay.choicesBefore ??= stay.choices;
+    else if ((act === "choose" || act === "remove") && field !== undefined) {
+      const use = stay.fields.get(field) ?? { chosen: 0, removed: 0, options: new Set<string>() };
+      stay.fields.set(field, use);
+      if (act === "remove") use.removed++;
+      else {
+        stay.choices++;
+        use.chosen++;
+        if (Array.isArray(chosen)) for (const option of chosen) use.options.add(option);
+      }
+    }
+  }
+
+  /** What the lines so far say. */
+  report(): VisitReport {
+    const pages = new Map<string, Stay[]>();
+    for (const stay of this.#stays.values()) {
+      const key = JSON.stringify([stay.page, stay.band]);
+      pages.set(key, [...(pages.get(key) ?? []), stay]);
+    }
+    return {
+      lines: this.#counted,
+      left: this.#left,
+      editions: [...this.#editions].sort((a, b) => a - b),
+      pages: [...pages.values()].map(pageVisits).sort((a, b) => b.visits - a.visits),
+    };
+  }
+}
+
+function pageVisits(stays: readonly Stay[]): PageVisits {
+  const [first] = stays;
+  if (!first) throw new RangeError("A page has a visit at least.");
+  const share = (holds: (stay: Stay) => boolean) => shareOf(stays.filter(holds).length, stays.length);
+  const fields = [...new Set(stays.flatMap((stay) => [...stay.fields.keys()]))];
+  return {
+    page: first.page,
+    band: first.band,
+    visits: stays.length,
+    choosing: share(({ choices }) => choices > 0),
+    empty: share(({ isEmpty }) => isEmpty),
+    opening: share(({ choicesBefore }) => choicesBefore !== undefined),
+    choicesBefore: median(stays.flatMap(({ choicesBefore }) => choicesBefore ?? [])),
+    ms: median(stays.flatMap(({ ms }) => ms)),
+    fields: fields.map((field) => fieldUse(field, stays)).sort((a, b) => b.used.hits - a.used.hits),
+    soughtInVain: ranked(stays.map(({ vain }) => vain)).map(([words, visits]) => ({ words, visits })),
+  };
+}
+
+function fieldUse(field: string, stays: readonly Stay[]): FieldUse {
+  const uses = stays.flatMap((stay) => stay.fields.get(field) ?? []);
+  const sum = (of: "chosen" | "removed") => uses.reduce((all, use) => all + use[of], 0);
+  return {
+    field,
+    used: shareOf(uses.filter(({ chosen }) => chosen > 0).length, stays.length),
+    options: ranked(uses.map(({ options }) => options)).map(([option, visits]) => ({ option, visits })),
+    removed: shareOf(Math.min(sum("removed"), sum("chosen")), sum("chosen")),
+  };
+}
+
+function shareOf(hits: number, of: number): Share {
+  const [low, high] = wilsonInterval(hits, of);
+  return { hits, of, low, high };
+}
+
+/** Texts by the number of sets with them, most first. */
+function ranked(sets: readonly ReadonlySet<string>[]): [text: string, sets: number][] {
+  const counts = new Map<string, number>();
+  for (const set of sets) for (const text of set) counts.set(text, (counts.get(text) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1]);
+}
