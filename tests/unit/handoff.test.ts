@@ -18,6 +18,7 @@ import { defaultCard, filledCard } from "../../src/server/handoff/card.ts";
 import { isolateCss, withoutUnusedProperties } from "../../src/server/handoff/isolate-css.ts";
 import { makeHandoff } from "../../src/server/handoff/make.ts";
 import { integrityOf } from "../../src/server/handoff/names.ts";
+import { handoffScripts } from "../../src/server/handoff/scripts.ts";
 import type { TrellisEvents, TrellisListingElement, TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
@@ -43,7 +44,9 @@ beforeAll(async () => {
   whole = await wholeShop(em, shop);
   await orm.close(true);
   await runTrellis(["export", "--shop", "larkmoss-nursery", "--out", folder, "--data", join(here, "shops.db")]);
-});
+  // From sources the scripts are built once, which takes longer than any test.
+  await handoffScripts();
+}, 120_000);
 afterAll(() => rmSync(here, { recursive: true, force: true }));
 
 const textOf = (files: ReadonlyMap<string, Uint8Array>, path: string) => new TextDecoder().decode(files.get(path));

@@ -100,6 +100,7 @@ Values are lower case with single spaces, as in the panel's markup.
 - \`data-trellis-chosen\` marks where the chosen filters appear, \`data-trellis-pages\` where the links to further results pages appear.
 - A sticky panel beside its list needs a column of its own. One above its list needs the same parent as the list; it is sticky only if 60% of the screen stays free.
 - \`history="replace"\` or \`"none"\` on a panel keeps choices out of the browser’s history.
+- \`visits="URL"\` on an element sends what shoppers do to an address of your site, a line of JSON for each act: no cookies, nothing about the person, and nothing from browsers that ask not to be tracked. Empty, it only dispatches \`trellis-visit\` on the document. \`trellis visits FILE\` reads the lines; \`trellis schema visit\` prints their JSON Schema.
 - Events: \`trellis-ready\`, \`trellis-change\`, \`trellis-results\`, \`trellis-trouble\`, with typed details in \`trellis.d.ts\`.
 
 ${block(
