@@ -100,6 +100,19 @@ export async function drag(
 ): Promise<void> {
   await onto.scrollIntoViewIfNeeded();
   await handle.hover();
+  // Nothing is dragged over a page that is still settling.
+  let last = "";
+  await expect
+    .poll(
+      async () => {
+        const now = JSON.stringify([await onto.boundingBox(), await handle.boundingBox()]);
+        const isSame = now === last;
+        last = now;
+        return isSame;
+      },
+      { intervals: [150] },
+    )
+    .toBe(true);
   const box = await onto.boundingBox();
   if (!box) throw new Error("There is nothing to drag onto.");
   const { x, y } = place(box);
