@@ -32,6 +32,7 @@ export function ensureBuilt() {
     ["vite.handoff.config.ts", "engine"],
     ["vite.handoff.config.ts", "loader"],
     ["vite.handoff.config.ts", "visits"],
+    ["vite.handoff.config.ts", "check"],
     ["vite.server.config.ts", "production"],
     ["vite.config.ts", "production"],
   ])) {

@@ -20,12 +20,25 @@ export interface StaticOptions {
   packed?: boolean;
   /** Answers in place of a file, by its path; undefined leaves it to the disk. */
   instead?(path: string): { status: number; body?: Buffer } | undefined;
+  /** Takes what is posted, which a plain server would write down. */
+  posted?(path: string, body: string): void;
 }
 
 /** A plain file server, as any host has one: it knows folders of files by their place in addresses, and nothing of us. */
 export async function serveFiles(mounts: Readonly<Record<string, string>>, options: StaticOptions = {}) {
   const server = createServer((request, response) => {
     const path = decodeURIComponent(new URL(request.url ?? "/", "http://x").pathname);
+    if (request.method === "POST") {
+      let body = "";
+      request.on("data", (part) => {
+        body += part;
+      });
+      request.on("end", () => {
+        options.posted?.(path, body);
+        response.writeHead(204, options.headers).end();
+      });
+      return;
+    }
     const instead = options.instead?.(path);
     if (instead) {
       response.writeHead(instead.status, options.headers).end(instead.body);

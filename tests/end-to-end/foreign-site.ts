@@ -17,6 +17,8 @@ export interface ForeignSite {
   head: string;
   /** Opens a page of the site, see {@link openForeign}. */
   open(page: Page, path: string): ReturnType<typeof openForeign>;
+  /** The lines that pages have posted since the test began. */
+  posted: string[];
   /** Answers in place of files until the test ends; undefined for those that are answered as they are. */
   answerInstead(answer: (path: string) => { status: number; body?: Buffer } | undefined): void;
 }
@@ -32,13 +34,19 @@ export const test = base.extend<{ foreign: ForeignSite }, { made: ForeignSite & 
       const pages = ["/", "/articles/choosing-a-climber", "/collections/gifts"].flatMap((page) => ["--page", page]);
       site.handOver(folder, "--at", `/${folder}/`, "--action", "/found.html", "--link", "/products/{id}", ...pages);
       putPages(site);
+      const posted: string[] = [];
       let instead: Parameters<ForeignSite["answerInstead"]>[0] | undefined;
       const server = await serveFiles(
         { "/demo/": "demo", "/": site.root },
-        { headers: strictPolicy, instead: (path) => instead?.(path) },
+        {
+          headers: strictPolicy,
+          instead: (path) => instead?.(path),
+          posted: (_path, body) => posted.push(...body.split("\n").filter(Boolean)),
+        },
       );
       await use({
         site,
+        posted,
         origin: server.origin,
         folder,
         piece: (path) => site.piece(`${folder}/pages/${path}`),
@@ -49,6 +57,7 @@ export const test = base.extend<{ foreign: ForeignSite }, { made: ForeignSite & 
         },
         reset() {
           instead = undefined;
+          posted.length = 0;
         },
       });
       server.close();

@@ -29,7 +29,15 @@ describe("routes that read a shop", () => {
       [...costs].flatMap(([path, one]) => (one === cost ? path.split("/").slice(3) : [])).sort();
     expect(of("quick")).toEqual(["data", "differences", "overview", "stand", "suggest", "swatches"]);
     expect(of("long")).toEqual([
-      ...["catalogue.csv", "catalogue.jsonld", "folder.zip", "handoff", "handoff.zip", "new-findings"],
+      ...[
+        "catalogue.csv",
+        "catalogue.jsonld",
+        "folder.zip",
+        "handoff",
+        "handoff.zip",
+        "handoff/ids.csv",
+        "new-findings",
+      ],
       ...["swatches.csv", "swatches.tokens.json", "swatches.zip"],
     ]);
   });

@@ -14,14 +14,16 @@ export interface Scripts {
   loader: string;
   /** The script that tells visits, loaded where a page wants it. */
   visits: string;
+  /** The script by which a page checks itself. */
+  check: string;
 }
 
 /** The scripts of a handoff with these displays. */
 export async function bundle(displays: readonly DisplayName[]): Promise<Scripts> {
-  const { modules, engine, loader, visits } = await handoffScripts();
+  const { modules, ...alone } = await handoffScripts();
   const names = [...new Set(displays)].sort();
-  const counting: CountingFile = { name: engineName(engine), integrity: integrityOf(engine) };
-  return { script: joinedModules(modules, names, counting), engine, loader, visits };
+  const counting: CountingFile = { name: engineName(alone.engine), integrity: integrityOf(alone.engine) };
+  return { ...alone, script: joinedModules(modules, names, counting) };
 }
 
 /** The name of the engine's script. */

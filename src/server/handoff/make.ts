@@ -108,11 +108,13 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     cards: hashed("cards.bin", bytes.cards),
     pieces: hashed("pieces.json", bytes.pieces),
     visits: hashed("visits.js", bytes.visits),
+    check: hashed("check.js", bytes.check),
   };
   const integrity = {
     script: integrityOf(bytes.script),
     style: integrityOf(bytes.style),
     visits: integrityOf(bytes.visits),
+    check: integrityOf(bytes.check),
   };
   const manifest: HandoffManifest = { format: handoffFormat, files, integrity };
   const report: HandoffReport = {
@@ -212,10 +214,16 @@ async function codeOf(
     looks: (await lookCss(open, panels)).replaceAll(`${open.site.at}pictures/`, "pictures/"),
     parkedStyles,
   });
-  const { script, engine, loader, visits } = await bundle(displays);
+  const { script, engine, loader, visits, check } = await bundle(displays);
   return {
     loader,
-    code: { script: encoded(script), engine: encoded(engine), style: encoded(css), visits: encoded(visits) },
+    code: {
+      script: encoded(script),
+      engine: encoded(engine),
+      style: encoded(css),
+      visits: encoded(visits),
+      check: encoded(check),
+    },
     fonts,
   };
 }

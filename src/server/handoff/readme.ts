@@ -116,6 +116,7 @@ ${example ? `document.querySelector("trellis-panel").choose(${JSON.stringify(exa
 - [ ] Your content security policy allows \`default-src 'self'\` (or that host), and pictures from the host of your product pictures. \`unsafe-inline\` is not needed.
 - [ ] Product pages are at \`${site.link}\`.
 - [ ] \`trellis.json\`, \`trellis.js\` and \`trellis-space.css\` are sent with \`Cache-Control: no-cache\`; files with a hash in their name can be cached for a year.
+- [ ] The page finds nothing wrong with itself: add \`#trellis-check\` to its address.
 - [ ] The browser’s console shows no message that begins with \`trellis:\`.
 
 ## When the catalogue changes

@@ -10,7 +10,11 @@ export interface HandoffScripts {
   engine: string;
   loader: string;
   visits: string;
+  check: string;
 }
+
+/** The scripts that stand alone, as the modes of `vite.handoff.config.ts`. */
+const standalone = ["engine", "loader", "visits", "check"] as const;
 
 let scripts: Promise<HandoffScripts> | undefined;
 
@@ -31,6 +35,7 @@ async function readScripts(): Promise<HandoffScripts> {
     engine: built("engine.js"),
     loader: built("loader.js"),
     visits: built("visits.js"),
+    check: built("check.js"),
   };
 }
 
@@ -49,8 +54,9 @@ async function buildScripts(): Promise<HandoffScripts> {
     if (!wanted) throw new Error(`The handoff’s scripts (${mode}) couldn’t be built. Run npm ci, then try again.`);
     return wanted.type === "chunk" ? wanted.code : String(wanted.source);
   };
-  const [modules, engine, loader, visits] = await Promise.all(["modules", "engine", "loader", "visits"].map(output));
-  if (!modules || !engine || !loader || !visits)
+  const [modules, ...others] = await Promise.all(["modules", ...standalone].map(output));
+  const [engine, loader, visits, check] = others;
+  if (!modules || !engine || !loader || !visits || !check)
     throw new Error("The handoff’s scripts are empty. Run npm ci, then try again.");
-  return { modules: JSON.parse(modules), engine, loader, visits };
+  return { modules: JSON.parse(modules), engine, loader, visits, check };
 }

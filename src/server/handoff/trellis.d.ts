@@ -20,6 +20,7 @@ export type TrellisTroubleOf =
   | "cards"
   | "pieces"
   | "visits"
+  | "check"
   | "markup"
   | "page"
   | "display"

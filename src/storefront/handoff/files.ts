@@ -59,21 +59,21 @@ export class HandoffFiles {
     return this.#fetch("pieces", name, (response) => response.text());
   }
 
-  /** Runs the script that tells visits, once. @throws HandoffFault */
-  visits(): Promise<unknown> {
-    return this.#once("visits", async () => {
+  /** Runs the script that tells visits, or the one that checks the page, once. @throws HandoffFault */
+  run(role: "visits" | "check"): Promise<unknown> {
+    return this.#once(role, async () => {
       const { files, integrity } = await this.#manifestNow();
       const script = document.createElement("script");
       Object.assign(script, {
         type: "module",
-        src: new URL(files.visits, this.at).href,
-        integrity: integrity.visits,
+        src: new URL(files[role], this.at).href,
+        integrity: integrity[role],
         crossOrigin: "anonymous",
       });
       const loaded = new Promise((done, failed) => {
         script.addEventListener("load", done);
         script.addEventListener("error", () =>
-          failed(this.#fault("visits", files.visits, new Error("It is missing, or differs from the handoff’s."))),
+          failed(this.#fault(role, files[role], new Error("It is missing, or differs from the handoff’s."))),
         );
       });
       document.head.append(script);

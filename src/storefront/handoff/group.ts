@@ -36,6 +36,9 @@ export interface Member {
 /** The effect of a choice on the page's address. */
 export type HistoryEffect = "push" | "replace" | "none";
 
+/** Whether the page is to check itself. */
+const isChecked = (): boolean => location.hash === "#trellis-check";
+
 const groups = new Map<string, Group>();
 
 /** All panels and listings of a page that share one selection. They start together, and are a plain form until then. */
@@ -171,11 +174,15 @@ export class Group {
     engine.fetch().catch((error: unknown) => this.fault(error));
   }
 
-  /** Tells that products can be counted, and brings what tells visits if an element wants it. */
+  /** Tells that products can be counted, and brings what tells visits or checks the page where that is wanted. */
   #ready(files: HandoffFiles): void {
     this.tell("ready", {});
-    if ([...this.#members].some(({ element }) => element.hasAttribute("visits")))
-      files.visits().catch((error: unknown) => this.fault(error));
+    const wanted = {
+      visits: [...this.#members].some(({ element }) => element.hasAttribute("visits")),
+      check: isChecked(),
+    };
+    for (const role of ["visits", "check"] as const)
+      if (wanted[role]) files.run(role).catch((error: unknown) => this.fault(error));
   }
 
   /** Follows the page's address and width, and dispatches events for changes. */

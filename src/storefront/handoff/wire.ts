@@ -20,11 +20,21 @@ export interface HandoffManifest {
   format: number;
   files: Readonly<Record<FileRole, string>>;
   /** The hashes by which a browser refuses other files. */
-  integrity: Readonly<Record<"script" | "style" | "visits", string>>;
+  integrity: Readonly<Record<"script" | "style" | "visits" | "check", string>>;
 }
 
 /** The roles of a handoff's files. The catalogue has two parts: fields to count, and data on cards. */
-export const fileRoles = ["script", "engine", "style", "shop", "catalogue", "cards", "pieces", "visits"] as const;
+export const fileRoles = [
+  "script",
+  "engine",
+  "style",
+  "shop",
+  "catalogue",
+  "cards",
+  "pieces",
+  "visits",
+  "check",
+] as const;
 export type FileRole = (typeof fileRoles)[number];
 
 /** By the address of a page, its pieces of markup by name, each with a hash of its content. */
