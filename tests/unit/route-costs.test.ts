@@ -26,7 +26,7 @@ describe("routes that read a shop", () => {
 
   it("leave to threads what reads the catalogue or makes files", () => {
     const of = (cost: Cost) =>
-      [...costs].flatMap(([path, one]) => (one === cost ? path.split("/").slice(3) : [])).sort();
+      [...costs].flatMap(([path, one]) => (one === cost ? [path.split("/").slice(3).join("/")] : [])).sort();
     expect(of("quick")).toEqual(["data", "differences", "overview", "stand", "suggest", "swatches"]);
     expect(of("long")).toEqual([
       ...[
