@@ -3,6 +3,7 @@ import { demoPages } from "../../demo/pages.ts";
 import { siteCheck } from "../../src/core/api/site-check.ts";
 import { checkValue } from "../../src/core/document/schema.ts";
 import { stickyHeight } from "../../src/core/page/bars.ts";
+import { newShop } from "./bench.ts";
 import { test } from "./foreign-site.ts";
 import { expect } from "./test.ts";
 
@@ -48,4 +49,41 @@ test("a page lists what is wrong on it, and hands it over as a file", async ({ p
     lists: [{ products: 241, unknown: ["ZZ9"], missing: ["LM001"], twice: ["LM002"] }],
   });
   expect(report.shift).toBeLessThan(0.01);
+});
+
+test("its report is opened in the tool, which takes the bars over as a step that can be undone", async ({ page }) => {
+  const shop = await newShop(page.request, "Checked");
+  await page.goto(`/shops/${shop}/editions`);
+  await page.getByRole("button", { name: "Handoff" }).click();
+  const report = {
+    format: 1,
+    at: "2026-11-30T10:00:00.000Z",
+    address: "https://shop.example/plants",
+    handoff: { format: 1 },
+    screen: { width: 1280, height: 800, band: "wide" },
+    panels: [{ panel: "first-panel", group: "", page: "/", ready: true, products: 240 }],
+    listings: 1,
+    lists: [],
+    bars: { measured: 77, expected: 0 },
+    missingFonts: [],
+    violations: ["img-src: <img src=x onerror=alert(1)>"],
+    shift: 0,
+  };
+  const file = (name: string, text: string) => ({ name, mimeType: "application/json", buffer: Buffer.from(text) });
+  const input = page.getByLabel("Report of a page’s check");
+  await input.setInputFiles(file("other.json", "{}"));
+  await expect(page.getByRole("alert")).toContainText("other.json is not the report of a page’s check");
+  await input.setInputFiles(file("trellis-check.json", JSON.stringify(report)));
+  const checks = page.getByRole("region", { name: "Checks of pages" });
+  await expect(checks).toContainText("Fixed bars cover 77 px at the top");
+  await expect(checks).toContainText("img-src: <img src=x onerror=alert(1)>");
+  await checks.getByRole("button", { name: "Set the shop’s bars to 77 px on wide" }).click();
+  const bars = async () =>
+    (await (await page.request.get(`/api/shops/${shop}/documents/pages`)).json()).document.bars.map(
+      ({ height, stays }: { height: { wide: number }; stays: { wide: boolean } }) => (stays.wide ? height.wide : 0),
+    );
+  const sum = async () => (await bars()).reduce((all: number, one: number) => all + one, 0);
+  await expect.poll(sum).toBe(77);
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect.poll(sum).not.toBe(77);
 });

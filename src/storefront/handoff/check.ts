@@ -4,6 +4,7 @@
  */
 import type { SiteCheck } from "../../core/api/site-check.ts";
 import { stickyHeight } from "../../core/page/bars.ts";
+import { counted, siteProblems } from "../../core/report/site-problems.ts";
 import type { TrellisPanel } from "./panel-element.tsx";
 import { type HandoffManifest, handoffFormat, manifestName, type ShopFile } from "./wire.ts";
 
@@ -133,39 +134,6 @@ async function check(): Promise<SiteCheck> {
   };
 }
 
-const counted = (n: number, one: string, several = `${one}s`): string => `${n} ${n === 1 ? one : several}`;
-
-/** What is worth a look, in words. */
-function problemsOf({ panels, listings, lists, bars, missingFonts: fonts, violations, shift }: SiteCheck): string[] {
-  const some = (ids: readonly string[] = []) => ids.slice(0, 3).join(", ") + (ids.length > 3 ? ", …" : "");
-  return [
-    ...(panels.length === 0 ? ["There is no trellis-panel on this page."] : []),
-    ...panels
-      .filter(({ ready }) => !ready)
-      .map(({ panel }) => `“${panel}” doesn’t respond. See the browser’s console.`),
-    ...(listings + lists.length === 0
-      ? ["There is no list: add a trellis-listing, or data-trellis-list to your own."]
-      : []),
-    ...lists.flatMap(({ unknown = [], missing = [], twice }) => [
-      ...(unknown.length > 0
-        ? [`The catalogue doesn’t contain ${counted(unknown.length, "product")} of the list (${some(unknown)}).`]
-        : []),
-      ...(missing.length > 0
-        ? [`The list lacks ${counted(missing.length, "product")} of the page (${some(missing)}).`]
-        : []),
-      ...(twice.length > 0
-        ? [`The list has ${counted(twice.length, "product")} more than once (${some(twice)}).`]
-        : []),
-    ]),
-    ...(Math.abs(bars.measured - bars.expected) > 2
-      ? [`Fixed bars cover ${bars.measured} px at the top; the shop expects ${bars.expected} px.`]
-      : []),
-    ...fonts.map((family) => `The typeface “${family}” isn’t there.`),
-    ...violations.map((one) => `The page’s policy has refused ${one}.`),
-    ...(shift > 0.1 ? [`The page has moved by ${shift} since it was opened (good: up to 0.1).`] : []),
-  ];
-}
-
 /** Shows the report in a corner of the page, apart from its styles. */
 function show(report: SiteCheck): void {
   const host = document.createElement("trellis-check");
@@ -178,7 +146,7 @@ function show(report: SiteCheck): void {
     button { margin: 8px 8px 0 0; padding: 6px 12px; border: 1px solid #2e1a3a; border-radius: 6px; background: #fff; color: inherit; font: inherit; cursor: pointer; }
     button:focus-visible { outline: 3px solid #b4561b; outline-offset: 2px; }`);
   root.adoptedStyleSheets = [sheet];
-  const problems = problemsOf(report);
+  const problems = siteProblems(report);
   const { edition } = report.handoff;
   const text = [
     `${counted(report.panels.length, "panel")} (${report.panels.map(({ panel, products }) => `${panel}: ${counted(products, "product")}`).join(", ")}), ${counted(report.listings + report.lists.length, "list")}.`,

@@ -15,11 +15,11 @@ import { type EditionState, useDifferences, useEditions, useNewFindings } from "
 
 /** The editions, what changed since, and publishing. */
 export function EditionsView() {
-  const { shop, settings } = useOpenShop();
+  const { shop, settings, pages } = useOpenShop();
   const { data: editions, error, mutate } = useEditions(shop.slug);
   const [chosen, choose] = useState<{ from?: EditionState; to?: EditionState }>({});
   const [shown, show] = useState<"differences" | "site">("differences");
-  const stores = useMemo(() => [settings], [settings]);
+  const stores = useMemo(() => [settings, pages], [settings, pages]);
   const newest = editions?.[0]?.n;
   const [from, to] = [chosen.from ?? newest, chosen.to ?? "draft"];
   const differences = useDifferences(shop.slug, from, to);

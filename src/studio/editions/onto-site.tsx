@@ -12,6 +12,7 @@ import { Choice } from "../controls/choice.tsx";
 import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { SiteChecks } from "./site-checks.tsx";
 import { type EditionState, stateName, useHandoff } from "./use-editions.ts";
 
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
@@ -72,6 +73,7 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
       </p>
       <Fault text={error?.message} />
       {data ? <Ways slug={shop.slug} of={of} preview={data} site={site} /> : null}
+      <SiteChecks />
     </section>
   );
 }
