@@ -64,7 +64,7 @@ export class Markup {
     const chosenAbove = still.born.panels.some(
       (one) => placeOf(one, state.band) !== "absent" && behaviourOn(one.panel, state.band).chosen !== "panel",
     );
-    const { island, total, sorts, sortName, nothing, more, chosen } = drawListing(still, site.at, chosenAbove);
+    const { island, total, sorts, sortName, nothing, more, pages, chosen } = drawListing(still, site.at, chosenAbove);
     for (const style of chosen?.styles ?? []) this.styles.add(style);
     const words = { say: state.say, language: state.language, currency, link: site.link };
     const byKey = new Map(fields.map((field) => [field.key, field]));
@@ -83,7 +83,9 @@ export class Markup {
       ...cards,
       "</ul>",
       `<div data-trellis-nothing="" hidden>${nothing}</div>`,
-      `<button type="button" data-trellis-more=""${more === "" ? " hidden" : ""}>${more}</button>`,
+      pages === undefined
+        ? `<button type="button" data-trellis-more=""${more === "" ? " hidden" : ""}>${more}</button>`
+        : `<div data-trellis-pages="">${pages}</div>`,
       "</trellis-listing>",
       "",
     ].join("\n");

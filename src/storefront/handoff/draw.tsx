@@ -4,6 +4,7 @@ import type { Engine } from "../../core/engine/engine.ts";
 import { plainCounts } from "../../core/engine/remote-engine.ts";
 import { startPlace } from "../../core/page/browse-state/browse-state.ts";
 import { jsonInMarkup } from "../../core/sanitize/json-in-markup.ts";
+import { Pages } from "../listing/pages.tsx";
 import { sortChoices } from "../listing/sort-box.tsx";
 import { type Drawn, firstAnswers } from "../page/first-answers.ts";
 import { facetsOf, type PagePanel } from "../page/page-panel.ts";
@@ -105,6 +106,8 @@ export interface ListingParts {
   nothing: string;
   /** The text of the button for more products; empty if all are shown. */
   more: string;
+  /** The links to results pages, if the page has those. */
+  pages: string | undefined;
   /** Chosen filters, if panels want them above the products. */
   chosen: DrawnPiece | undefined;
 }
@@ -122,6 +125,7 @@ export function drawListing({ born, drawn, states }: StillPage, at: string, chos
       .join(""),
     sortName: escaped(say("sortBy")),
     nothing: layout.nothing || `<p>${escaped(say("nothingFits"))}</p>`,
+    pages: layout.more === "pages" ? drawApart(() => <Pages state={state} perform={still} />).html : undefined,
     more: left > 0 ? escaped(say("showMore", { n: Math.min(left, layout.size) })) : "",
     chosen: chosenAbove
       ? drawApart(() => (

@@ -15,6 +15,7 @@ import { troubleOf } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
 import { drawnAnswers, initialState, islandFor } from "./hydration.ts";
 import type { OpenGroup } from "./open-group.ts";
+import { showResults } from "./results.ts";
 import { SiteMarks } from "./site-marks.tsx";
 import type { Island } from "./wire.ts";
 
@@ -218,6 +219,7 @@ export class Group {
       if (change === "place") this.#write(state, was);
       if (!isSameSelection(was.selection, state.selection)) this.tell("change", { selection: state.selection });
       if (was.answer !== state.answer) this.#tellResults(open);
+      if (was.page !== state.page && state.layout.more === "pages" && change === "place") showResults(open);
     });
   }
 

@@ -46,7 +46,10 @@ export const initialState = (shop: ShopFile, page: ShownPage, group: string, pan
  */
 const pagedAs = (page: ShownPage, group: string): ShownPage => ({
   ...page,
-  layout: { ...page.layout, more: markIn(group, "pages") ? "pages" : "button" },
+  layout: {
+    ...page.layout,
+    more: markIn(group, "pages") ? "pages" : page.layout.more === "scroll" ? "scroll" : "button",
+  },
 });
 
 /**

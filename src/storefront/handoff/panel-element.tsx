@@ -14,7 +14,7 @@ import { MemberElement } from "./member-element.ts";
 import type { OpenGroup } from "./open-group.ts";
 import { PanelBody } from "./panel-body.tsx";
 import { unparkStyles } from "./parked-styles.ts";
-import { markIn } from "./site-marks.tsx";
+import { showResults } from "./results.ts";
 
 /** `<trellis-panel>`: a panel of filters. Hydrates its drawn markup. */
 export class TrellisPanel extends MemberElement {
@@ -152,11 +152,9 @@ export class TrellisPanel extends MemberElement {
   }
 
   /** After a choice, scrolls to the top of the results if the panel wants it and they are out of sight. */
-  #backToTop({ group, store }: OpenGroup): void {
+  #backToTop(open: OpenGroup): void {
     const one = this.panel;
-    if (!one || behaviourOn(one.panel, store.state.band).back !== "top") return;
-    const results = markIn(group.name, "list") ?? document.querySelector("trellis-listing");
-    if (results && results.getBoundingClientRect().top < 0) results.scrollIntoView();
+    if (one && behaviourOn(one.panel, open.store.state.band).back === "top") showResults(open);
   }
 }
 

@@ -28,6 +28,7 @@ export class SiteMarks {
   #arranged: Arranged | undefined;
   #told = "";
   #heard = new WeakSet<Element>();
+  #near = new WeakMap<Element, IntersectionObserver>();
 
   /** The state of the site's own list; undefined if it has none. */
   get arranged(): Arranged | undefined {
@@ -52,6 +53,7 @@ export class SiteMarks {
         store.perform({ do: "turn", page: store.state.page + 1 });
       });
       element.hidden = left <= 0;
+      if (layout.more === "scroll") this.#follow(element, store);
       if (left > 0) setText(element, say("showMore", { n: Math.min(left, layout.size) }));
     }
     for (const element of of("sort")) if (element instanceof HTMLSelectElement) this.#sort(element, open);
@@ -68,6 +70,25 @@ export class SiteMarks {
   leave(): void {
     this.#list?.leave();
     this.#list = undefined;
+  }
+
+  /** Turns by itself when the button for more comes near. */
+  #follow(element: Element, store: OpenGroup["store"]): void {
+    const known = this.#near.get(element);
+    const near =
+      known ??
+      new IntersectionObserver(
+        (entries) => {
+          const { state } = store;
+          const isNear = entries.some(({ isIntersecting }) => isIntersecting);
+          if (isNear && state.answered) store.perform({ do: "turn", page: state.page + 1 });
+        },
+        { rootMargin: "0px 0px 600px" },
+      );
+    this.#near.set(element, near);
+    // Observed anew, it says again where it is: what has come may not have moved it out of the way.
+    near.unobserve(element);
+    near.observe(element);
   }
 
   #sort(select: HTMLSelectElement, { store }: OpenGroup): void {

@@ -1,0 +1,54 @@
+import { type ForeignSite, foundBy, ready, test } from "./foreign-site.ts";
+import { expect, type Page } from "./test.ts";
+
+/** Hands the shop over with its products paged in one way, onto a page of its own. */
+async function open(page: Page, foreign: ForeignSite, more: "pages" | "scroll"): Promise<void> {
+  const before = foreign.site.shopFile("pages.json");
+  const pages = JSON.parse(before);
+  const folder = `paged/${more}`;
+  foreign.site.putShopFile(
+    "pages.json",
+    JSON.stringify({ ...pages, everywhere: { ...pages.everywhere, more, size: 24 } }),
+  );
+  try {
+    foreign.site.handOver(folder, "--at", `/${folder}/`, "--page", "/");
+  } finally {
+    foreign.site.putShopFile("pages.json", before);
+  }
+  const piece = (name: string) => foreign.site.piece(`${folder}/${name}`);
+  foreign.site.page(
+    `${more}.html`,
+    piece("head.html"),
+    piece("pages/index/climber-finder.html") + piece("pages/index/listing.html"),
+  );
+  await foreign.open(page, `${more}.html`);
+  await ready(page);
+}
+
+const cards = (page: Page) => page.locator("[data-trellis-cards] > li");
+
+test("numbered pages, as the layout says, with the top of the list in sight after each", async ({ page, foreign }) => {
+  await open(page, foreign, "pages");
+  await expect(cards(page)).toHaveCount(24);
+  const found = await foundBy(page);
+  const second = page.getByRole("link", { name: "Page 2", exact: true });
+  await second.scrollIntoViewIfNeeded();
+  await second.click();
+  await expect(cards(page).first()).toHaveAttribute("data-trellis-product", found[24] ?? "");
+  await expect(cards(page)).toHaveCount(24);
+  await expect(cards(page).first()).toBeInViewport();
+  await expect(page).toHaveURL(/page=2/);
+});
+
+test("more comes while scrolling, as the layout says, until all is there", async ({ page, foreign }) => {
+  await open(page, foreign, "scroll");
+  await expect(cards(page)).toHaveCount(24);
+  for (let count = 48; count <= 240; count += 24) {
+    await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
+    await expect.poll(() => cards(page).count()).toBeGreaterThanOrEqual(count);
+  }
+  await expect(cards(page)).toHaveCount(240);
+  expect(await cards(page).evaluateAll((all) => all.map((one) => one.getAttribute("data-trellis-product")))).toEqual(
+    await foundBy(page),
+  );
+});
