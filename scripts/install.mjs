@@ -28,15 +28,37 @@ export function ensurePackages() {
     stop(`Node.js ${process.versions.node} is too old. Install ${wanted.join(".")} or newer.`);
   }
   const mark = join(root, "node_modules/.trellis-lock");
-  const lock = createHash("sha256")
-    .update(readFileSync(join(root, "package-lock.json")))
-    .digest("hex");
+  const text = readFileSync(join(root, "package-lock.json"), "utf8");
+  const lock = createHash("sha256").update(text).digest("hex");
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
+  if (areInstalled(text)) {
+    writeFileSync(mark, lock);
+    return;
+  }
   // On standard error, since a command's standard output may be data.
   console.error("Installing packages …");
   if (!run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { stdio: ["ignore", 2, 2] }))
     stop("The packages could not be installed.");
   writeFileSync(mark, lock);
+}
+
+/**
+ * Whether somebody has installed these very packages already: installing again would take them from under what runs.
+ * @param {string} lock text of package-lock.json
+ */
+function areInstalled(lock) {
+  try {
+    /** @type {Record<string, { version?: string }>} */
+    const there = JSON.parse(readFileSync(join(root, "node_modules/.package-lock.json"), "utf8")).packages;
+    /** @type {[string, { version?: string, optional?: boolean }][]} */
+    const wanted = Object.entries(JSON.parse(lock).packages);
+    return wanted.every(
+      ([path, { version, optional }]) =>
+        path === "" || optional === true || (there[path]?.version === version && existsSync(join(root, path))),
+    );
+  } catch {
+    return false;
+  }
 }
 
 /**
