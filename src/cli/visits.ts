@@ -1,6 +1,8 @@
 import { createReadStream, existsSync } from "node:fs";
+import { extname } from "node:path";
 import { createInterface } from "node:readline";
 import { parseArgs } from "node:util";
+import Papa from "papaparse";
 import { type PageVisits, type Share, VisitReader, type VisitReport } from "../core/rehearsal/visit-report.ts";
 import { type Command, onlyOne } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
@@ -8,7 +10,7 @@ import { UsageError } from "./usage-error.ts";
 /** What a file of visits says. */
 export const visits: Command = {
   name: "visits",
-  about: "Reads what shoppers did, a line of JSON for each act, and reports how the panels were used.",
+  about: "Reads what shoppers did, from lines of JSON or a CSV, and reports how the panels were used.",
   usage: "trellis visits FILE [--as text|json]",
   options: [["--as FORMAT", "Output format: text or json", "text"]],
   example: "trellis visits ./visits.jsonl",
@@ -23,11 +25,8 @@ export const visits: Command = {
     if (values.as !== "text" && values.as !== "json")
       throw new UsageError(`--as must be text or json, not “${values.as}”.`);
     const reader = new VisitReader(Date.now());
-    for await (const line of createInterface({
-      input: createReadStream(file, "utf8"),
-      crlfDelay: Number.POSITIVE_INFINITY,
-    }))
-      reader.add(line);
+    if (extname(file).toLowerCase() === ".csv") await readRows(file, reader);
+    else await readLines(file, reader);
     const report = reader.report();
     const left = Object.entries(report.left).map(
       ([why, { lines, first }]) =>
@@ -40,6 +39,23 @@ export const visits: Command = {
     };
   },
 };
+
+async function readLines(file: string, reader: VisitReader): Promise<void> {
+  const input = createReadStream(file, "utf8");
+  for await (const line of createInterface({ input, crlfDelay: Number.POSITIVE_INFINITY })) reader.add(line);
+}
+
+/** Reads a table row by row, so that a file of any size fits. */
+const readRows = (file: string, reader: VisitReader): Promise<void> =>
+  new Promise((done, failed) => {
+    Papa.parse<Record<string, string>>(createReadStream(file, "utf8"), {
+      header: true,
+      skipEmptyLines: true,
+      step: ({ data }) => reader.addRow(data),
+      complete: () => done(),
+      error: failed,
+    });
+  });
 
 function asText({ lines, pages, editions }: VisitReport): string {
   const visits = pages.reduce((sum, page) => sum + page.visits, 0);

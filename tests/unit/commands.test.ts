@@ -232,6 +232,18 @@ it("reports visits as text and as JSON, and says what it has left out", async ()
   expect(text.out).toMatch(/chose something +50% \([\d.]+% to \d+%\)/);
   const json = await trellis("visits", file, "--as", "json");
   expect(JSON.parse(json.out)).toMatchObject({ lines: 3, pages: [{ page: "/", visits: 2 }] });
+  const table = join(here, "visits.csv");
+  const cells = "1,2026-11-01T09:15:00Z,a,/,wide";
+  writeFileSync(
+    table,
+    `format,at,tab,page,band,act,field,chosen\n${cells},see,,\n${cells},choose,light,shade|full sun\n${cells},look,,\n`,
+  );
+  const rows = await trellis("visits", table, "--as", "json");
+  expect(rows.err).toBe("trellis: 1 line is left out: not a visit, the first is line 4.\n");
+  expect(JSON.parse(rows.out)).toMatchObject({
+    lines: 2,
+    pages: [{ visits: 1, fields: [{ field: "light", options: [{ option: "shade" }, { option: "full sun" }] }] }],
+  });
 });
 
 it("writes JUnit that stays XML whatever is in it", async () => {

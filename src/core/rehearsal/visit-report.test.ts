@@ -79,6 +79,28 @@ describe("a file of visits", () => {
     expect(left["too many of one tab"]).toEqual({ lines: 3, first: maxLinesOfTab + 1 });
   });
 
+  it("is the same as a table", () => {
+    const lines = [
+      line({ edition: 2 }),
+      line({ act: "choose", field: "light", chosen: ["shade", "full sun"], before: 240, after: 77, ms: 20 }),
+      line({ act: "choose", field: "price", chosen: { min: 5, max: 10 }, before: 77, after: 12 }),
+      line({ act: "search", text: "a|b", before: 12, after: 1 }),
+    ];
+    const table = new VisitReader(now);
+    for (const text of lines)
+      table.addRow(
+        Object.fromEntries(
+          Object.entries(JSON.parse(text)).map(([name, value]) => [
+            name,
+            Array.isArray(value) ? value.join("|") : typeof value === "object" ? JSON.stringify(value) : String(value),
+          ]),
+        ),
+      );
+    expect(table.report()).toEqual(reportOf(lines));
+    table.addRow({ format: "1", chosen: "{" });
+    expect(table.report().left).toEqual({ "not a visit": { lines: 1, first: 6 } });
+  });
+
   it("keeps markup in options as text", () => {
     const hostile = "<img src=x onerror=alert(1)>";
     const { pages } = reportOf([line({}), line({ act: "choose", field: "light", chosen: [hostile] })]);

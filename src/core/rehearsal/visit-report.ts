@@ -59,6 +59,27 @@ export interface VisitReport {
   pages: PageVisits[];
 }
 
+const numbers = ["format", "edition", "before", "after", "ms"];
+
+/** A visit from cells: numbers as they are written, several options joined by `|`, a range as JSON. */
+const visitOfRow = (row: Readonly<Record<string, string>>): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(row).flatMap(([name, cell]): [string, unknown][] => {
+      if (cell === "") return [];
+      if (numbers.includes(name)) return [[name, Number(cell)]];
+      if (name !== "chosen") return [[name, cell]];
+      return [[name, cell.startsWith("{") ? rangeOf(cell) : cell.split("|")]];
+    }),
+  );
+
+function rangeOf(cell: string): unknown {
+  try {
+    return JSON.parse(cell);
+  } catch {
+    return cell;
+  }
+}
+
 /** One tab on one page. */
 interface Stay {
   page: string;
@@ -97,11 +118,27 @@ export class VisitReader {
     this.#until = now + clocks * 1000;
   }
 
-  /** Takes the next line; an empty one says nothing. */
+  /** Takes the next line of JSON; an empty one says nothing. */
   add(line: string): void {
     this.#line++;
     if (line.trim() === "") return;
-    const read = this.#read(line);
+    let value: unknown;
+    try {
+      value = JSON.parse(line);
+    } catch {
+      value = undefined;
+    }
+    this.#take(value === undefined ? "not JSON" : this.#read(value));
+  }
+
+  /** Takes the next row of a table whose headings are the members of a visit. @param row its cells by heading */
+  addRow(row: Readonly<Record<string, string>>): void {
+    // The headings are the first line.
+    this.#line = Math.max(this.#line, 1) + 1;
+    this.#take(this.#read(visitOfRow(row)));
+  }
+
+  #take(read: Visit | LineFault): void {
     if (typeof read === "string") {
       const left = this.#left[read] ?? { lines: 0, first: this.#line };
       this.#left[read] = { ...left, lines: left.lines + 1 };
@@ -111,13 +148,7 @@ export class VisitReader {
     }
   }
 
-  #read(line: string): Visit | LineFault {
-    let value: unknown;
-    try {
-      value = JSON.parse(line);
-    } catch {
-      return "not JSON";
-    }
+  #read(value: unknown): Visit | LineFault {
     const { format } = Object(value);
     if (typeof format === "number" && format !== visitFormat) return "another version";
     let one: Visit;
