@@ -68,6 +68,14 @@ test("it goes on a page that draws itself late, with the site’s own list and c
   await expect(page.locator("p.mine").first()).toBeVisible();
 });
 
+test("it finds its files beside its script, whatever place the handoff was made for", async ({ page, foreign }) => {
+  foreign.site.handOver("moved/files", "--at", "/somewhere/else/", "--page", "/");
+  await put({ ...foreign, folder: "moved/files" }, "moved.html", panel + ourList);
+  await foreign.open(page, "moved.html");
+  await ready(page);
+  await expect(page.locator("[data-trellis-count]")).toHaveText("240 products");
+});
+
 test("a name that the handoff lacks is told, with those that it has", async ({ page, foreign }) => {
   await put(foreign, "wrong.html", '<trellis-panel name="climbers"></trellis-panel>');
   await foreign.open(page, "wrong.html");

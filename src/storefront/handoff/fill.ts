@@ -1,5 +1,6 @@
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
+import { dataOf } from "./island-of.ts";
 import { folderOf, type PieceList } from "./wire.ts";
 
 let scriptPlace = "";
@@ -46,6 +47,9 @@ async function fill(element: HTMLElement, piece: string): Promise<void> {
   const drawn = holder.content.firstElementChild;
   if (!drawn) throw new HandoffFault("markup", `The markup of “${piece}” is empty. Copy the whole folder again.`);
   for (const { name, value } of drawn.attributes) if (!element.hasAttribute(name)) element.setAttribute(name, value);
+  // The files are where the script is, whatever the handoff was made for.
+  const data = drawn.querySelector(dataOf);
+  if (data) data.textContent = JSON.stringify({ ...JSON.parse(data.textContent ?? "{}"), at: scriptPlace });
   const own = element.querySelector(":scope > template");
   if (own) {
     // The site has brought its own card, so those that were drawn with another are left out.
