@@ -8,6 +8,6 @@ export default defineConfig({
     // Files share what they have loaded, which takes longer to load than most of them to run.
     isolate: false,
     maxWorkers: availableParallelism(),
-    testTimeout: 30_000,
+    testTimeout: 60_000,
   },
 });

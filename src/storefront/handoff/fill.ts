@@ -9,8 +9,8 @@ export const putScriptPlace = (place: string): void => {
   scriptPlace = place;
 };
 
-/** Names of elements that are being filled; those of one page start together. */
-const filling = new Set<Promise<void>>();
+/** The elements of a page that are being filled: they are shown together, so that one does not move another. */
+const filling = new Set<Promise<unknown>>();
 
 /**
  * Fills an element that has only a name with its current markup, for the page it is on.
@@ -18,17 +18,19 @@ const filling = new Set<Promise<void>>();
  * @throws HandoffFault
  */
 export async function fillElement(element: HTMLElement, piece: string): Promise<void> {
-  const task = fill(element, piece);
+  const task = prepare(element, piece);
   filling.add(task);
   try {
-    await task;
+    const show = await task;
     await Promise.allSettled(filling);
+    show();
   } finally {
     filling.delete(task);
   }
 }
 
-async function fill(element: HTMLElement, piece: string): Promise<void> {
+/** Fetches an element's markup. @returns what puts it in */
+async function prepare(element: HTMLElement, piece: string): Promise<() => void> {
   const files = HandoffFiles.at(scriptPlace);
   const pages = await files.pieces();
   const given = pageOf(element);
@@ -46,17 +48,19 @@ async function fill(element: HTMLElement, piece: string): Promise<void> {
   holder.innerHTML = html;
   const drawn = holder.content.firstElementChild;
   if (!drawn) throw new HandoffFault("markup", `The markup of “${piece}” is empty. Copy the whole folder again.`);
-  for (const { name, value } of drawn.attributes) if (!element.hasAttribute(name)) element.setAttribute(name, value);
-  // The files are where the script is, whatever the handoff was made for.
-  const data = drawn.querySelector(dataOf);
-  if (data) data.textContent = JSON.stringify({ ...JSON.parse(data.textContent ?? "{}"), at: scriptPlace });
-  const own = element.querySelector(":scope > template");
-  if (own) {
-    // The site has brought its own card, so those that were drawn with another are left out.
-    drawn.querySelector(":scope > template")?.replaceWith(own);
-    drawn.querySelector("[data-trellis-cards]")?.replaceChildren();
-  }
-  element.replaceChildren(...drawn.childNodes);
+  return () => {
+    for (const { name, value } of drawn.attributes) if (!element.hasAttribute(name)) element.setAttribute(name, value);
+    // The files are where the script is, whatever the handoff was made for.
+    const data = drawn.querySelector(dataOf);
+    if (data) data.textContent = JSON.stringify({ ...JSON.parse(data.textContent ?? "{}"), at: scriptPlace });
+    const own = element.querySelector(":scope > template");
+    if (own) {
+      // The site has brought its own card, so those that were drawn with another are left out.
+      drawn.querySelector(":scope > template")?.replaceWith(own);
+      drawn.querySelector("[data-trellis-cards]")?.replaceChildren();
+    }
+    element.replaceChildren(...drawn.childNodes);
+  };
 }
 
 /** The page named by an element, or by another of its group; null if none is. */
