@@ -3,7 +3,7 @@ import { demoPages } from "../../demo/pages.ts";
 import { siteCheck } from "../../src/core/api/site-check.ts";
 import { checkValue } from "../../src/core/document/schema.ts";
 import { stickyHeight } from "../../src/core/page/bars.ts";
-import { newShop } from "./bench.ts";
+import { newShop, origin } from "./bench.ts";
 import { test } from "./foreign-site.ts";
 import { expect } from "./test.ts";
 
@@ -53,6 +53,7 @@ test("a page lists what is wrong on it, and hands it over as a file", async ({ p
 
 test("its report is opened in the tool, which takes the bars over as a step that can be undone", async ({ page }) => {
   const shop = await newShop(page.request, "Checked");
+  await page.request.post(`/api/shops/${shop}/editions`, { data: { note: "First" }, headers: origin });
   await page.goto(`/shops/${shop}/editions`);
   await page.getByRole("button", { name: "Handoff" }).click();
   const report = {

@@ -46,7 +46,7 @@ test("what is done is told line by line, with what it led to, and sent once when
   await page.getByRole("checkbox", { name: "Full sun" }).uncheck();
   await expect.poll(async () => (await acts(page)).length).toBe(4);
   const three = (await foreign.site.tally({ choices: { light: { options: ["shade"] } }, text: "" })).total;
-  await page.locator("[data-trellis-more]").click();
+  await page.getByRole("link", { name: "Page 2", exact: true }).click();
   await expect.poll(async () => (await acts(page)).length).toBe(5);
   await page.locator("[data-trellis-sort]").selectOption({ index: 1 });
   await expect.poll(async () => (await acts(page)).length).toBe(6);
