@@ -69,7 +69,8 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     "[data-trellis-list] > [hidden], [data-trellis-more][hidden], [data-trellis-nothing][hidden] { display: none !important; }",
     // A missing number reserves its line, so that nothing moves when it appears.
     '[data-trellis-count]:empty::before { content: "\\a0"; }',
-    "[data-trellis-pages] > nav { display: flex; flex-wrap: wrap; gap: 0.75em; }",
+    "[data-trellis-pages] > nav { display: flex; flex-wrap: wrap; align-items: center; gap: 0.25em; padding-block: 1em; }",
+    "[data-trellis-pages] a { padding: 0.25em 0.5em; }",
     "@media (scripting: none) { [data-trellis-more], [data-trellis-sort] { display: none !important; } }",
     stickyRules(panels, bars, limits),
     [...parkedStyles].filter(isPlainStyle).map(parkedRule).join("\n"),
