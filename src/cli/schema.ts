@@ -5,7 +5,7 @@ import { folderSchema, schemaNames } from "../core/shop/archive/schemas.ts";
 import { type Command, didYouMean, onlyOne } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** The JSON Schema of a line of visits, which is no document of a shop. */
+/** The JSON Schema of a line of visits. A line is not one of a shop's documents. */
 const visitSchema = (): JsonSchema => ({
   $schema: "https://json-schema.org/draft/2020-12/schema",
   title: "One act of a visit, as a line of JSON",

@@ -7,7 +7,7 @@ import { type PageVisits, type Share, VisitReader, type VisitReport } from "../c
 import { type Command, onlyOne } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
-/** What a file of visits says. */
+/** Report of a file of visits. */
 export const visits: Command = {
   name: "visits",
   about: "Reads what shoppers did, from lines of JSON or a CSV, and reports how the panels were used.",

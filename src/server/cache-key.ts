@@ -1,4 +1,4 @@
-/** Who may see a cache entry. */
+/** Readers allowed to see a cache entry. */
 export type Audience = "anyone" | "designers";
 
 declare const made: unique symbol;

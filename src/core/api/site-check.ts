@@ -47,7 +47,7 @@ export const siteCheck = exact({
   bars: exact({ measured: px(), expected: px() }),
   /** Typefaces of panels that the browser lacks. */
   missingFonts: listOf(text(500), 100),
-  /** What the page's policy has refused. */
+  /** Refusals by the page's policy. */
   violations: listOf(text(5000), 100),
   /** Layout shift since loading. */
   shift: numberIn(0, 1000).required(),

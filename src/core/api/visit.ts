@@ -7,7 +7,7 @@ import { bands } from "../settings/band.ts";
 export const visitFormat = 1;
 
 /**
- * What a shopper did: saw a page, chose in a field, removed a choice, cleared all, searched, turned to a results page,
+ * Acts of a shopper: saw a page, chose in a field, removed a choice, cleared all, searched, turned to a results page,
  * changed the order, found nothing, or opened a product.
  */
 export const visitActs = ["see", "choose", "remove", "clear", "search", "turn", "sort", "nothing", "open"] as const;

@@ -173,7 +173,7 @@ export const mergeOptions = (of: OptionsOf, options: readonly [ListedOption, ...
       setShown(rules, { id: identity(label), label, products: options[0].products }, true);
   });
 
-/** Splits a merged option into its values, each shown or hidden as before. */
+/** Splits a merged option into its values, each shown or hidden as it was before the merge. */
 export const unmergeOption = (of: OptionsOf, option: ListedOption): PanelEdit =>
   rulesEdit(of, `unmerge ${option.label}`, (rules) => {
     const merge = mergeFor(rules, option.id);

@@ -10,7 +10,7 @@ export const idSchema = () =>
     .matches(/^[\w-]{1,40}$/, ({ path }) => `${path} must be 1 to 40 letters, digits, - or _`)
     .required();
 
-/** What shoppers read or hear; empty for the default. */
+/** Text that shoppers read or hear; empty for the default. */
 export const labelSchema = () => text(200);
 
 /** By BCP 47 tag, the label in other languages. */

@@ -11,8 +11,8 @@ const parts = (band: Band) =>
 const aRow = 5;
 
 /**
- * Estimated height of a facet that no browser has measured, in CSS px. Good enough to tell what is below the first
- * screen; not a measurement.
+ * Estimated height of a facet that no browser has measured, in CSS px. Good enough to find the facets below the
+ * first screen; not a measurement.
  */
 export function estimatedHeight(display: DisplayName, settings: FacetSettings, options: number, band: Band): number {
   const { room } = displays[display];

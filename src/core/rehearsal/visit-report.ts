@@ -49,7 +49,7 @@ export interface PageVisits {
   soughtInVain: { words: string; visits: number }[];
 }
 
-/** What a file of visits says. */
+/** Figures from a file of visits. */
 export interface VisitReport {
   /** Lines that count, and those that were left out by reason. */
   lines: number;
@@ -186,7 +186,7 @@ export class VisitReader {
     }
   }
 
-  /** What the lines so far say. */
+  /** Figures from the lines so far. */
   report(): VisitReport {
     const pages = new Map<string, Stay[]>();
     for (const stay of this.#stays.values()) {

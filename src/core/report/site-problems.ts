@@ -3,7 +3,7 @@ import type { SiteCheck } from "../api/site-check.ts";
 /** A number with its word. */
 export const counted = (n: number, one: string, several = `${one}s`): string => `${n} ${n === 1 ? one : several}`;
 
-/** What is worth a look on a page of a site, in words. */
+/** Problems worth a look on a page of a site, in words. */
 export function siteProblems({
   panels,
   listings,

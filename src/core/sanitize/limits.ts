@@ -5,7 +5,7 @@ import { maxVariants } from "./max-variants.ts";
 interface Limit {
   max: number;
   unit: "bytes" | "characters" | "levels" | "s" | "";
-  /** What is limited, in words, for `docs/running.md`. */
+  /** The limited thing, in words, for `docs/running.md`. */
   of: string;
 }
 

@@ -7,7 +7,7 @@ interface PlacementFacts {
   form: "column" | "row" | "inset" | "folded" | "drawer" | "hidden";
   /** Its slot on the page. Default: none, as a drawer is over the page. */
   slot?: Slot;
-  /** What the page must have. Default: nothing, any page has the slot. */
+  /** Content the page must have. Default: none, any page has the slot. */
   needs?: "products" | "article";
   /** Out of sight for shoppers looking through the products. Default: in sight. */
   apart?: true;

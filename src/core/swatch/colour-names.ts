@@ -41,7 +41,7 @@ const nuances = ["german", "french", "spanish", "hindi"];
 /** The survey's lists by language, each of names with their colours. */
 export type ColourLists = Readonly<Record<string, readonly { name: string; hex: string }[]>>;
 
-/** Confidence in a name defined by a standard. Nothing guessed is certain: a shop's violet may be another. */
+/** Confidence in a name defined by a standard. Nothing guessed is certain: a shop's violet may differ. */
 export const standardConfidence = 0.97;
 
 let known: Map<string, NamedColour> | undefined;

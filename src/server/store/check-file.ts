@@ -4,7 +4,7 @@ import Database from "libsql";
 /** A database file that can't be opened, and why; the file itself is not changed. */
 export class UnfitFile extends Error {
   override name = "UnfitFile";
-  /** Whether it is another program's database. */
+  /** Whether a different program made the database. */
   readonly isForeign: boolean;
   constructor(message: string, isForeign = false) {
     super(message);

@@ -51,7 +51,7 @@ function coveredAtTop(): number {
     if ((position !== "fixed" && position !== "sticky") || element.closest("trellis-panel, trellis-listing")) continue;
     const { width, height } = element.getBoundingClientRect();
     const start = Number.parseFloat(top);
-    // A column beside the list, or a button in a corner, is no bar.
+    // A column beside the list, or a button in a corner, is not a bar.
     if (width >= innerWidth / 2 && height < innerHeight / 2 && start < innerHeight / 4)
       covered = Math.max(covered, start + height);
   }

@@ -10,7 +10,7 @@ interface Props {
   one: PagePanel;
   /** One for each band before the width is known; afterwards only the present band's. */
   states: readonly PageState[];
-  /** Target of the plain form, if it is another page. */
+  /** Target of the plain form, if it is a different page. */
   action: string | undefined;
   perform(act: Act): void;
   apply(): void;

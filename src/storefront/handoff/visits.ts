@@ -57,7 +57,7 @@ function tell(group: string, act: VisitAct, line: Line = {}): void {
   if (waiting.length >= batch) send();
 }
 
-/** The state of a group as it was told last, and what is told once its result is there. */
+/** The state of a group in the last lines, and the lines that wait for its result. */
 interface Known {
   selection: Selection;
   total: number | undefined;

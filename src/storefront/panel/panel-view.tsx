@@ -12,7 +12,7 @@ interface Props {
   perform: Perform;
   /** Presses the panel's button, if choices wait for one. */
   apply(): void;
-  /** Target of the plain form, if it is another page. */
+  /** Target of the plain form, if it is a different page. */
   action?: string | undefined;
 }
 

@@ -1,7 +1,7 @@
 /**
  * All words for shoppers, in English. `{name}` is a placeholder; a phrase with a number has a form for each plural
- * category of its language (CLDR). Another language is another file with the same members, and the compiler reports
- * missing ones.
+ * category of its language (CLDR). Each further language has a file with the same members; the compiler reports missing
+ * ones.
  */
 export const en = {
   filters: "Filters",
