@@ -3,22 +3,12 @@ import { type FindingLevel, findingLevels } from "../core/findings/finding.ts";
 import { pageList } from "../core/page/page-list.ts";
 import { checkPages, checkPanels, isAtLeast, shopFactsFor } from "../core/report/check-shop.ts";
 import { asJunit, asSarif, asText } from "../core/report/report.ts";
-import { type Command, didYouMean } from "./command.ts";
+import { type Command, didYouMean, oneOf } from "./command.ts";
 import { givenShop, shopHelp, shopOptions } from "./shop.ts";
 import { UsageError } from "./usage-error.ts";
 
 const forms = ["text", "json", "sarif", "junit"] as const;
 type Form = (typeof forms)[number];
-
-/** A value that must be one of a few. @throws UsageError */
-function oneOf<T extends string>(values: readonly T[], given: string, option: string): T {
-  const found = values.find((value) => value === given);
-  if (!found)
-    throw new UsageError(
-      `--${option} must be one of ${values.join(", ")}, not “${given}”.${didYouMean(given, values)}`,
-    );
-  return found;
-}
 
 /** Every finding that needs no browser, on every page. */
 export const check: Command = {

@@ -31,6 +31,16 @@ export function didYouMean(name: string, known: Iterable<string>): string {
   return near ? ` Did you mean ${near.one}?` : "";
 }
 
+/** The one of a few values that was given for an option. @throws UsageError */
+export function oneOf<T extends string>(values: readonly T[], given: string, option: string): T {
+  const found = values.find((value) => value === given);
+  if (!found)
+    throw new UsageError(
+      `--${option} must be one of ${values.join(", ")}, not “${given}”.${didYouMean(given, values)}`,
+    );
+  return found;
+}
+
 /** The single positional argument of a command. @throws UsageError if there are none or several */
 export function onlyOne(positionals: readonly string[], what: string, { usage }: Pick<Command, "usage">): string {
   const [first, ...others] = positionals;

@@ -14,7 +14,7 @@ import type { Walk } from "../core/rehearsal/walk.ts";
 import { shopFactsFor } from "../core/report/check-shop.ts";
 import { type Band, bands } from "../core/settings/band.ts";
 import { readFolder } from "../core/shop/archive/read-folder.ts";
-import { type Command, didYouMean, onlyOne } from "./command.ts";
+import { type Command, didYouMean, oneOf, onlyOne } from "./command.ts";
 import { readFiles } from "./folder.ts";
 import { UsageError } from "./usage-error.ts";
 
@@ -90,10 +90,7 @@ export const rehearse: Command = {
       },
     });
     const folder = onlyOne(positionals, "shop folder", rehearse);
-    const on = values.band ?? ["wide", "slim"];
-    const unknown = on.find((band) => !bands.some((one) => one === band));
-    if (unknown !== undefined)
-      throw new UsageError(`--band must be one of ${bands.join(", ")}, not “${unknown}”.${didYouMean(unknown, bands)}`);
+    const on = (values.band ?? ["wide", "slim"]).map((band) => oneOf(bands, band, "band"));
     const shoppers = numberOf(values.shoppers, "shoppers", 1, maxShoppers);
     const seed = numberOf(values.seed, "seed", 0, 2 ** 31);
     const allow = numberOf(values.allow, "allow", 0, 1, false);

@@ -67,9 +67,8 @@ async function stateOfShop(
   }
   const editions = (await listEditions(em, shop)).map(({ n }) => n);
   const [newest] = editions;
-  if (edition === undefined && usual === "newest" && newest === undefined)
-    throw new UsageError(`“${slug}” has no edition yet. Publish it, or use --edition draft.`);
-  const state = edition === undefined ? (usual === "newest" && newest !== undefined ? newest : "draft") : edition;
+  const state = edition ?? (usual === "draft" ? usual : newest);
+  if (state === undefined) throw new UsageError(`“${slug}” has no edition yet. Publish it, or use --edition draft.`);
   if (state === "draft") return { whole: await stateOf(em, shop, "draft"), state };
   const n = Number(state);
   if (!editions.includes(n))
