@@ -68,6 +68,22 @@ test("it goes on a page that draws itself late, with the site’s own list and c
   await expect(page.locator("p.mine").first()).toBeVisible();
 });
 
+test("a page’s own sort box still sorts after a list of ours has joined the panel", async ({ page, foreign }) => {
+  await put(foreign, "late.html", `${panel}<select data-trellis-sort="" id="order" aria-label="Sort by"></select>`);
+  await foreign.open(page, "late.html");
+  await ready(page);
+  const order = page.locator("#order");
+  await expect(order).toHaveValue("");
+  await addMarkup(page, ourList);
+  const cards = page.locator("[data-trellis-cards] > li");
+  await expect(cards.first()).toBeVisible();
+  await order.selectOption({ index: 1 });
+  const sort = await order.inputValue();
+  expect(sort).not.toBe("");
+  await expect.poll(async () => (await told(page, "results")).at(-1)?.sort).toBe(sort);
+  await expect(cards.first()).toHaveAttribute("data-trellis-product", (await foundBy(page))[0] ?? "");
+});
+
 test("it finds its files beside its script, whatever place the handoff was made for", async ({ page, foreign }) => {
   foreign.site.handOver("moved/files", "--at", "/somewhere/else/", "--page", "/");
   await put({ ...foreign, folder: "moved/files" }, "moved.html", panel + ourList);

@@ -24,11 +24,13 @@ export const markIn = (group: string, place: SitePlace): HTMLElement | undefined
 
 /** The marked elements of a site: counts, sort order, further products, and its own list. */
 export class SiteMarks {
+  /** The group as it was last shown: listeners act on it, since a group opens anew when a listing joins. */
+  #open: OpenGroup | undefined;
   #list: SiteList | undefined;
   #arranged: Arranged | undefined;
   #told = "";
   #heard = new WeakSet<Element>();
-  #near = new WeakMap<Element, IntersectionObserver>();
+  #near: IntersectionObserver | undefined;
 
   /** The state of the site's own list; undefined if it has none. */
   get arranged(): Arranged | undefined {
@@ -37,6 +39,7 @@ export class SiteMarks {
 
   /** Updates all marked elements with the group's state, including elements added meanwhile. */
   show(open: OpenGroup): void {
+    this.#open = open;
     const { group, store, engine } = open;
     const { state } = store;
     const { answer, say, layout } = state;
@@ -50,10 +53,10 @@ export class SiteMarks {
     for (const element of engine.here ? of("more") : []) {
       this.#hear(element, "click", (event) => {
         event.preventDefault();
-        store.perform({ do: "turn", page: store.state.page + 1 });
+        this.#turn();
       });
       element.hidden = left <= 0;
-      if (layout.more === "scroll") this.#follow(element, store);
+      if (layout.more === "scroll") this.#follow(element);
       if (left > 0) setText(element, say("showMore", { n: Math.min(left, layout.size) }));
     }
     for (const element of of("sort")) if (element instanceof HTMLSelectElement) this.#sort(element, open);
@@ -68,34 +71,40 @@ export class SiteMarks {
   }
 
   leave(): void {
+    this.#open = undefined;
+    this.#near?.disconnect();
+    this.#leaveList();
+  }
+
+  #leaveList(): void {
     this.#list?.leave();
     this.#list = undefined;
   }
 
+  #turn(): void {
+    const store = this.#open?.store;
+    store?.perform({ do: "turn", page: store.state.page + 1 });
+  }
+
   /** Turns by itself when the button for more comes near. */
-  #follow(element: Element, store: OpenGroup["store"]): void {
-    const known = this.#near.get(element);
-    const near =
-      known ??
-      new IntersectionObserver(
-        (entries) => {
-          const { state } = store;
-          const isNear = entries.some(({ isIntersecting }) => isIntersecting);
-          if (isNear && state.answered) store.perform({ do: "turn", page: state.page + 1 });
-        },
-        { rootMargin: "0px 0px 600px" },
-      );
-    this.#near.set(element, near);
-    // Observed anew, it says again where it is: what has come may not have moved it out of the way.
-    near.unobserve(element);
-    near.observe(element);
+  #follow(element: Element): void {
+    this.#near ??= new IntersectionObserver(
+      (entries) => {
+        const isNear = entries.some(({ isIntersecting }) => isIntersecting);
+        if (isNear && this.#open?.store.state.answered) this.#turn();
+      },
+      { rootMargin: "0px 0px 600px" },
+    );
+    // Observed anew, it reports its position again: new products may not have moved it out of the way.
+    this.#near.unobserve(element);
+    this.#near.observe(element);
   }
 
   #sort(select: HTMLSelectElement, { store }: OpenGroup): void {
     if (select.options.length === 0)
       select.append(...sortChoices(store.state).map(({ sort, label }) => new Option(label, sort)));
     select.value = store.state.sort;
-    this.#hear(select, "change", () => store.perform({ do: "sort", sort: select.value }));
+    this.#hear(select, "change", () => this.#open?.store.perform({ do: "sort", sort: select.value }));
   }
 
   #hear(element: Element, event: string, hear: (event: Event) => void): void {
@@ -108,8 +117,8 @@ export class SiteMarks {
     const { group, store, engine } = open;
     const [marked, another] = marksIn(group.name, "list");
     if (marked !== this.#list?.element) {
-      this.leave();
-      this.#list = marked && new SiteList(marked, () => this.show(open));
+      this.#leaveList();
+      this.#list = marked && new SiteList(marked, () => this.#open && this.show(this.#open));
       if (another)
         group.fault(
           new HandoffFault(
