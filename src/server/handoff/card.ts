@@ -4,7 +4,7 @@ import { parseDocument } from "htmlparser2";
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { fillings, slotMark } from "../../storefront/handoff/card-values.ts";
 import { escaped } from "../../storefront/handoff/draw.tsx";
-import { productMark } from "../../storefront/handoff/site-list.ts";
+import { productMark } from "../../storefront/handoff/marks.ts";
 import { HttpError } from "../http-error.ts";
 
 /** The card until a site brings its own. */

@@ -1,6 +1,6 @@
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
 import { fillings, slotMark } from "./card-values.ts";
-import { productMark } from "./site-list.ts";
+import { productMark } from "./marks.ts";
 
 /**
  * A card made from a template, with a product's values in its slots. Values are inserted as text, so they can't add

@@ -5,12 +5,12 @@
 import type { SiteCheck } from "../../core/api/site-check.ts";
 import { stickyHeight } from "../../core/page/bars.ts";
 import { counted, siteProblems } from "../../core/report/site-problems.ts";
-import type { TrellisPanel } from "./panel-element.tsx";
+import { groupOf } from "./group-name.ts";
+import { marksIn, productMark } from "./marks.ts";
+import { membersOfPage } from "./members.ts";
 import { type HandoffManifest, handoffFormat, manifestName, type ShopFile } from "./wire.ts";
 
 const place = new URL(".", import.meta.url);
-const members = () => [...document.querySelectorAll<TrellisPanel>("trellis-panel, trellis-listing")];
-const groupOf = (element: Element): string => element.getAttribute("group") ?? "";
 
 /** Entries of the browser's own record, those from before included. */
 function recorded(type: string): Promise<PerformanceEntry[]> {
@@ -70,29 +70,24 @@ function missingFonts(): string[] {
 }
 
 function listsOf(group: string): SiteCheck["lists"] {
-  const inGroup = members().filter((one) => groupOf(one) === group);
+  const inGroup = membersOfPage().filter((one) => groupOf(one) === group);
   const known = new Set(inGroup.find((one) => one.localName === "trellis-panel")?.found() ?? []);
   const chosen = inGroup.some(
     ({ selection }) => selection && (selection.text !== "" || Object.keys(selection.choices).length > 0),
   );
-  return [...document.querySelectorAll("[data-trellis-list]")]
-    .filter((list) => list.getAttribute("data-trellis-list") === group)
-    .map((list) => {
-      const marked = [
-        ...list.querySelectorAll("[data-trellis-product]"),
-        ...(list.matches("[data-trellis-product]") ? [list] : []),
-      ];
-      const ids = marked.map((one) => one.getAttribute("data-trellis-product") ?? "");
-      const here = new Set(ids);
-      return {
-        group,
-        products: ids.length,
-        twice: [...new Set(ids.filter((id, at) => ids.indexOf(id) !== at))].slice(0, 100),
-        // With a choice the panel finds only some of its products, so nothing can be said of the others.
-        unknown: chosen ? undefined : ids.filter((id) => !known.has(id)).slice(0, 100),
-        missing: chosen ? undefined : [...known].filter((id) => !here.has(id)).slice(0, 100),
-      };
-    });
+  return marksIn(group, "list").map((list) => {
+    const marked = [...list.querySelectorAll(`[${productMark}]`), ...(list.matches(`[${productMark}]`) ? [list] : [])];
+    const ids = marked.map((one) => one.getAttribute(productMark) ?? "");
+    const here = new Set(ids);
+    return {
+      group,
+      products: ids.length,
+      twice: [...new Set(ids.filter((id, at) => ids.indexOf(id) !== at))].slice(0, 100),
+      // With a choice the panel finds only some of its products, so nothing can be said of the others.
+      unknown: chosen ? undefined : ids.filter((id) => !known.has(id)).slice(0, 100),
+      missing: chosen ? undefined : [...known].filter((id) => !here.has(id)).slice(0, 100),
+    };
+  });
 }
 
 /** Checks the page. @throws Error where the handoff's files can't be read */
@@ -100,8 +95,9 @@ async function check(): Promise<SiteCheck> {
   const manifest: HandoffManifest = await (await fetch(new URL(manifestName, place), { cache: "no-cache" })).json();
   const shop: ShopFile = await (await fetch(new URL(manifest.files.shop, place))).json();
   const [shifts, violations] = await Promise.all([recorded("layout-shift"), refused()]);
-  const [first] = members().flatMap((one) => one.place ?? []);
-  const groups = [...new Set(members().map(groupOf))];
+  const members = membersOfPage();
+  const [first] = members.flatMap((one) => one.place ?? []);
+  const groups = [...new Set(members.map(groupOf))];
   const shift = shifts.reduce(
     (sum, entry) => sum + (Object(entry).hadRecentInput ? 0 : Number(Object(entry).value)),
     0,
@@ -116,7 +112,7 @@ async function check(): Promise<SiteCheck> {
       files: manifest.files,
     },
     screen: { width: innerWidth, height: innerHeight, ...(first ? { band: first.band } : {}) },
-    panels: members()
+    panels: members
       .filter((one) => one.localName === "trellis-panel")
       .map((one) => ({
         panel: one.getAttribute("panel") ?? one.getAttribute("name") ?? "",
@@ -125,7 +121,7 @@ async function check(): Promise<SiteCheck> {
         ready: one.results !== undefined && one.place !== undefined,
         products: one.results?.outOf ?? 0,
       })),
-    listings: members().filter((one) => one.localName === "trellis-listing").length,
+    listings: members.filter((one) => one.localName === "trellis-listing").length,
     lists: groups.flatMap(listsOf),
     bars: { measured: coveredAtTop(), expected: first ? stickyHeight(shop.bars, first.band) : 0 },
     missingFonts: missingFonts(),

@@ -1,4 +1,5 @@
 import type { Counting } from "./counting.ts";
+import { loadScript, notOurs } from "./load-script.ts";
 
 declare global {
   /** Set by the engine's script. */
@@ -12,17 +13,8 @@ export interface CountingFile {
 }
 
 /** @throws Error if it is missing or differs from its integrity hash */
-export function fetchCounting({ name, integrity }: CountingFile, at: URL): Promise<Counting> {
-  return new Promise((done, failed) => {
-    const script = document.createElement("script");
-    const fail = () => failed(new Error("It is missing, or differs from the handoff’s."));
-    script.addEventListener("error", fail);
-    script.addEventListener("load", () => {
-      if (globalThis.trellisCounting) done(globalThis.trellisCounting);
-      else fail();
-    });
-    Object.assign(script, { src: new URL(name, at).href, integrity, crossOrigin: "anonymous" });
-    document.head.append(script);
-    script.remove();
-  });
+export async function fetchCounting({ name, integrity }: CountingFile, at: URL): Promise<Counting> {
+  await loadScript(new URL(name, at).href, integrity, "");
+  if (!globalThis.trellisCounting) throw new Error(notOurs);
+  return globalThis.trellisCounting;
 }

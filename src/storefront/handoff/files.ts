@@ -4,6 +4,7 @@ import type { Question } from "../../core/engine/question.ts";
 import type { Counting } from "./counting.ts";
 import { HandoffFault } from "./faults.ts";
 import { type CountingFile, fetchCounting } from "./fetch-counting.ts";
+import { loadScript } from "./load-script.ts";
 import {
   drawnFrom,
   type FileRole,
@@ -60,24 +61,14 @@ export class HandoffFiles {
   }
 
   /** Runs the script that tells visits, or the one that checks the page, once. @throws HandoffFault */
-  run(role: "visits" | "check"): Promise<unknown> {
+  run(role: "visits" | "check"): Promise<void> {
     return this.#once(role, async () => {
       const { files, integrity } = await this.#manifestNow();
-      const script = document.createElement("script");
-      Object.assign(script, {
-        type: "module",
-        src: new URL(files[role], this.at).href,
-        integrity: integrity[role],
-        crossOrigin: "anonymous",
-      });
-      const loaded = new Promise((done, failed) => {
-        script.addEventListener("load", done);
-        script.addEventListener("error", () =>
-          failed(this.#fault(role, files[role], new Error("It is missing, or differs from the handoff’s."))),
-        );
-      });
-      document.head.append(script);
-      await loaded;
+      try {
+        await loadScript(new URL(files[role], this.at).href, integrity[role]);
+      } catch (error) {
+        throw this.#fault(role, files[role], error);
+      }
     });
   }
 

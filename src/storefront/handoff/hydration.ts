@@ -3,7 +3,7 @@ import type { Band } from "../../core/settings/band.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { InitialState, PlaceAnswer } from "../page/page-state.ts";
 import { HandoffFault } from "./faults.ts";
-import { markIn } from "./site-marks.tsx";
+import { markIn } from "./marks.ts";
 import type { Island, ShopFile } from "./wire.ts";
 
 /** The data of a group's first element. @throws HandoffFault if missing, or elements are for different pages */

@@ -1,9 +1,9 @@
 import { fillTemplate } from "./card-template.ts";
 import { cardValues } from "./card-values.ts";
 import { HandoffFault } from "./faults.ts";
+import { productMark } from "./marks.ts";
 import { MemberElement } from "./member-element.ts";
 import type { OpenGroup } from "./open-group.ts";
-import { productMark } from "./site-list.ts";
 
 /** `<trellis-listing>`: the products found, each as a card from its template. */
 export class TrellisListing extends MemberElement {

@@ -2,6 +2,7 @@
  * The one script whose name never changes, for pages in which a handoff is pasted once: it brings the current style
  * sheet and the current script, which then fills the elements by their names.
  */
+import { loadScript } from "./load-script.ts";
 import type { HandoffManifest } from "./wire.ts";
 
 const at = new URL(".", import.meta.url);
@@ -22,17 +23,9 @@ async function load(): Promise<void> {
   });
   // Its layers must come before the site's own.
   document.head.prepend(style);
-  const script = document.createElement("script");
-  Object.assign(script, {
-    type: "module",
-    src: new URL(files.script, at).href,
-    integrity: integrity.script,
-    crossOrigin: "anonymous",
+  await loadScript(new URL(files.script, at).href, integrity.script).catch(() => {
+    throw new Error(`${files.script} is missing, or differs from the handoff’s.`);
   });
-  script.addEventListener("error", () =>
-    console.error(`trellis: ${files.script} is missing, or differs from the handoff’s.`),
-  );
-  document.head.append(script);
 }
 
 load().catch((error: Error) => console.error(`trellis: ${error.message}`));

@@ -4,6 +4,7 @@ import { tell } from "./events.ts";
 import { troubleOf } from "./faults.ts";
 import { fillElement } from "./fill.ts";
 import { Group, type Member } from "./group.ts";
+import { groupOf } from "./group-name.ts";
 import { islandOf } from "./island-of.ts";
 import type { OpenGroup } from "./open-group.ts";
 import type { Island } from "./wire.ts";
@@ -49,7 +50,7 @@ export abstract class MemberElement extends HTMLElement implements Member {
   }
 
   get #groupName(): string {
-    return this.getAttribute("group") ?? "";
+    return groupOf(this);
   }
 
   #join(): void {

@@ -1,6 +1,6 @@
 import { stickyHeight } from "../../core/page/bars.ts";
+import { markIn } from "./marks.ts";
 import type { OpenGroup } from "./open-group.ts";
-import { markIn } from "./site-marks.tsx";
 
 /** Scrolls the top of a group's results into view if it is above the window, or below the site's bars. */
 export function showResults({ group, shop, store }: OpenGroup): void {

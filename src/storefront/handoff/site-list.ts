@@ -1,6 +1,4 @@
-/** The attributes by which a site marks its own list and the products in it. */
-export const listMark = "data-trellis-list";
-export const productMark = "data-trellis-product";
+import { productMark } from "./marks.ts";
 
 /** The state of a list after arranging it. */
 export interface Arranged {

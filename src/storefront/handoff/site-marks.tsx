@@ -3,24 +3,9 @@ import { Pages } from "../listing/pages.tsx";
 import { sortChoices } from "../listing/sort-box.tsx";
 import { Chosen } from "../panel/pieces.tsx";
 import { HandoffFault } from "./faults.ts";
+import { listMark, markIn, marksIn, type SitePlace } from "./marks.ts";
 import type { OpenGroup } from "./open-group.ts";
-import { type Arranged, listMark, SiteList } from "./site-list.ts";
-
-/**
- * Kinds of elements that a site can mark for a group, by the suffix of the attribute `data-trellis-…`, whose value is
- * the group's name.
- */
-export const places = ["count", "chosen", "sort", "more", "pages", "nothing", "list"] as const;
-export type SitePlace = (typeof places)[number];
-
-/** The elements of one kind that a page has marked for a group. */
-export const marksIn = (group: string, place: SitePlace): HTMLElement[] =>
-  [...document.querySelectorAll<HTMLElement>(`[data-trellis-${place}]`)].filter(
-    (element) => element.getAttribute(`data-trellis-${place}`) === group,
-  );
-
-/** The first of them. */
-export const markIn = (group: string, place: SitePlace): HTMLElement | undefined => marksIn(group, place)[0];
+import { type Arranged, SiteList } from "./site-list.ts";
 
 /** The marked elements of a site: counts, sort order, further products, and its own list. */
 export class SiteMarks {

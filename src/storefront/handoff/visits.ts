@@ -4,13 +4,14 @@
  */
 import type { Visit, VisitAct } from "../../core/api/visit.ts";
 import type { EventDetails } from "./events.ts";
-import type { TrellisPanel } from "./panel-element.tsx";
+import { groupOf } from "./group-name.ts";
+import { listMark, productMark } from "./marks.ts";
+import { membersOfPage } from "./members.ts";
 
 type Selection = EventDetails["change"]["selection"];
 type Line = Pick<Visit, "field" | "chosen" | "text" | "before" | "after" | "ms">;
 
-const elements = () => [...document.querySelectorAll<TrellisPanel>("trellis-panel, trellis-listing")];
-const address = elements()
+const address = membersOfPage()
   .map((one) => one.getAttribute("visits"))
   .find((one) => one !== null);
 const tabName = "trellis-tab";
@@ -41,7 +42,7 @@ let panel: string | undefined;
 
 /** Tells one act in a group. */
 function tell(group: string, act: VisitAct, line: Line = {}): void {
-  const member = elements().find((one) => (one.getAttribute("group") ?? "") === group && one.place);
+  const member = membersOfPage().find((one) => groupOf(one) === group && one.place);
   if (!member?.place) return;
   const visit: Visit = {
     format: 1,
@@ -117,10 +118,9 @@ function onTouch(event: Event): void {
   const within = target?.closest<HTMLElement>("trellis-panel");
   if (within) panel = within.getAttribute("panel") ?? undefined;
   if (event.type !== "click" || !target?.closest("a[href]")) return;
-  const product = target.closest("[data-trellis-product]")?.getAttribute("data-trellis-product");
+  const product = target.closest(`[${productMark}]`)?.getAttribute(productMark);
   const group =
-    target.closest("trellis-listing")?.getAttribute("group") ??
-    target.closest("[data-trellis-list]")?.getAttribute("data-trellis-list");
+    target.closest("trellis-listing")?.getAttribute("group") ?? target.closest(`[${listMark}]`)?.getAttribute(listMark);
   if (product) tell(group ?? "", "open", { text: product });
 }
 
@@ -137,14 +137,11 @@ function start(): void {
   );
   document.addEventListener("visibilitychange", () => document.visibilityState === "hidden" && send());
   addEventListener("pagehide", send);
-  for (const group of new Set(elements().map((one) => one.getAttribute("group") ?? ""))) {
-    const member = elements().find((one) => (one.getAttribute("group") ?? "") === group && one.selection);
-    groups.set(group, {
-      selection: member?.selection ?? { choices: {}, text: "" },
-      total: member?.results?.total,
-      sort: "",
-      page: 1,
-    });
+  for (const group of new Set(membersOfPage().map(groupOf))) {
+    const member = membersOfPage().find((one) => groupOf(one) === group && one.selection);
+    const state = known(group);
+    state.selection = member?.selection ?? state.selection;
+    state.total = member?.results?.total;
     tell(group, "see", member?.results ? { after: member.results.total } : {});
   }
 }
