@@ -1,8 +1,8 @@
 import { defineConfig } from "@playwright/test";
 import { launch } from "./tests/browser.ts";
-import { serverProgram } from "./tests/server.ts";
+import { serverProgram, sharedPort } from "./tests/server.ts";
 
-const port = 4399;
+const port = sharedPort;
 
 /** Debian's Chromium against the built application with a database of its own. */
 export default defineConfig({
@@ -22,7 +22,7 @@ export default defineConfig({
     launchOptions: launch,
   },
   webServer: {
-    command: `node ${serverProgram} --port ${port} --fresh --data reports/end-to-end.db`,
+    command: `node ${serverProgram} --port ${port} --fresh --data reports/end-to-end-${port}.db`,
     url: `http://127.0.0.1:${port}/api/shops`,
     reuseExistingServer: false,
   },

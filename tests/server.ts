@@ -3,6 +3,9 @@ import { type ChildProcess, spawn } from "node:child_process";
 /** The server as it was built. */
 export const serverProgram = "dist/server/main.js";
 
+/** Port of the server that the end-to-end tests share; the variable lets two runs share a machine. */
+export const sharedPort = Number(process.env.TRELLIS_TEST_PORT ?? 4399);
+
 export interface RunningServer {
   origin: string;
   child: ChildProcess;

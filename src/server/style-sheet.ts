@@ -41,7 +41,13 @@ export function styleSheet({ queries, displays, stage = false }: SheetRequest): 
 }
 
 /** The sheets of every panel, without its displays. */
-export const panelSheets = ["style/base.css", "panel/panel.css", "panel/drawer.css", "page/trouble.css"];
+export const panelSheets = [
+  "style/base.css",
+  "panel/panel.css",
+  "panel/placement.css",
+  "panel/drawer.css",
+  "page/trouble.css",
+];
 
 /** Display sheets in cascade order, the same for any selection of them. */
 const order = [...new Set(displayNames.flatMap((name) => displayViews[name].sheets))].map(

@@ -1,11 +1,12 @@
 import { readFileSync } from "node:fs";
 import type { ShopDocument } from "../../src/core/shop/shop-schema.ts";
+import { sharedPort } from "../server.ts";
 import { awake } from "./shop-page.ts";
 import { type APIRequestContext, expect, type FrameLocator, type Locator, type Page } from "./test.ts";
 
 export const demoShop = "larkmoss-nursery";
 /** A browser's headers about the origin of a request. */
-export const origin = { origin: "http://127.0.0.1:4399" };
+export const origin = { origin: `http://127.0.0.1:${sharedPort}` };
 
 /** A shop of its own with the demo's catalogue, for what would disturb other tests. @returns its place in addresses */
 export async function newShop(

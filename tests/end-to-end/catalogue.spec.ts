@@ -1,5 +1,5 @@
 import { expectAccessible } from "./axe.ts";
-import { demoShop } from "./bench.ts";
+import { demoShop, origin } from "./bench.ts";
 import { expect, test } from "./test.ts";
 
 test("a field unfolds to its spread, what to know, and the products that say nothing", async ({ page }) => {
@@ -62,7 +62,7 @@ for (const format of ["csv", "jsonld"]) {
       (await request.get(`/api/shops/${shop}/catalogue.${as}`)).text();
     const file = await download(demoShop, format);
     const made = await request.post("/api/shops", {
-      headers: { origin: "http://127.0.0.1:4399" },
+      headers: origin,
       multipart: {
         file: { name: `again.${format}`, mimeType: "text/plain", buffer: Buffer.from(file) },
         name: `Again ${format}`,

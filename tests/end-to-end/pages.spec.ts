@@ -339,7 +339,7 @@ test("on a button nothing changes until it is pressed, and it tells how many the
 
 test("a panel in an article stands beside the text and takes its choices to another page", async ({ page }) => {
   await open(page, `${shop}/articles/plants-and-pets`);
-  const panel = page.locator(".zs-inset");
+  const panel = page.locator(".zt-inset");
   expect(Math.round((await panel.boundingBox())?.width ?? 0)).toBe(260);
   await expect(page.locator(".zs-result")).toHaveCount(0);
   await page.getByRole("checkbox", { name: /^Half shade/ }).check();

@@ -1,5 +1,5 @@
 import { expectAccessible } from "./axe.ts";
-import { demoShop } from "./bench.ts";
+import { demoShop, origin } from "./bench.ts";
 import { answered, awake } from "./shop-page.ts";
 import { devices, expect, type Page, test } from "./test.ts";
 import { textOf } from "./text-of.ts";
@@ -130,7 +130,6 @@ test("the search field finds by words, marks what it did as a chip, and stands i
   page,
   request,
 }) => {
-  const origin = { origin: "http://127.0.0.1:4399" };
   const panels = `/api/shops/${demoShop}/documents/panel`;
   const { slug } = await (await request.post(panels, { data: { name: "With a search" }, headers: origin })).json();
   const { version, document } = await (await request.get(`${panels}/${slug}`)).json();

@@ -93,6 +93,9 @@ function fontFiles(rules: string): { faces: string; fonts: Map<string, Uint8Arra
   return { faces, fonts };
 }
 
+/** Room for focus rings, which the panel's own scroll would cut off; its content stays as wide as without. */
+const ringRoom = "box-sizing: content-box; margin-inline: -8px; padding-inline: 8px;";
+
 /** Sticky panels, below the site's bars; the site decides what is beside them. */
 function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits: ShopDocument["limits"]): string {
   const queries = bandQueries(limits);
@@ -104,7 +107,7 @@ function stickyRules(panels: readonly PagePanel[], bars: readonly Bar[], limits:
         if (!sticky || !sticks) return "";
         const top = stickyHeight(bars, band) + nudge;
         if (sticks === "row") return `@media ${queries[band]} { ${rowRules(one.slug, top)} }`;
-        return `@media ${queries[band]} { trellis-panel[panel="${one.slug}"] { position: sticky; top: ${top}px; max-height: calc(100vh - ${top}px); overflow-y: auto; overscroll-behavior: contain; } }`;
+        return `@media ${queries[band]} { trellis-panel[panel="${one.slug}"] { position: sticky; top: ${top}px; max-height: calc(100vh - ${top}px); ${ringRoom} overflow-y: auto; overscroll-behavior: contain; } }`;
       }),
     )
     .join("\n");

@@ -45,8 +45,8 @@ export function spaceSheet(
 
 /** The estimated height that a panel takes on its page, in CSS px. */
 function heightOn(one: PagePanel, { page }: Boot, band: Band, facts: LocalFacts): number {
-  const { form } = placementFacts[placeOf(one, band)];
-  if (form === "hidden") return 0;
+  const { form, slot } = placementFacts[placeOf(one, band)];
+  if (form === "hidden" || slot === "nothing") return 0;
   if (form === "folded") return buttonHeight;
   if (form === "drawer") return behaviourOn(one.panel, band).buttonPlace === "float" ? 0 : buttonHeight;
   const offered = offeredBy(facts, one.panel.rows, band, page.within);

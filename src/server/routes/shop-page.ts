@@ -118,7 +118,8 @@ export function shopPages({ fork, catalogues, assets, of, keeps, far }: ShopPage
   const kept = new ResponseCache();
   const sources = new WriteScopedCache<PageSource>();
   const root = of === "edition" ? "/:shop/:n" : "/:shop";
-  app.get(root, (c) => c.redirect(`${c.req.path}/`));
+  // A shared link without the slash keeps its choices.
+  app.get(root, (c) => c.redirect(`${c.req.path}/${new URL(c.req.url).search}`));
   app.get(`${root}/*`, async (c) => {
     const { search, searchParams, pathname } = new URL(c.req.url);
     // A form sent without scripts includes every field; the address keeps only those with a value.

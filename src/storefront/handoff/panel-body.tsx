@@ -2,7 +2,15 @@ import type { Act } from "../../core/page/browse-state/browse-state.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
 import type { PagePanel } from "../page/page-panel.ts";
 import type { PageState } from "../page/page-state.ts";
-import { DrawerButton, FoldedPanel, PanelDrawer, type Placed, placedKey, placedOn } from "../page/placed.tsx";
+import {
+  DrawerButton,
+  FoldedPanel,
+  PanelDrawer,
+  type Placed,
+  placedKey,
+  placedOn,
+  placeMarks,
+} from "../page/placed.tsx";
 import { Trouble } from "../page/trouble.tsx";
 import { PanelView } from "../panel/panel-view.tsx";
 
@@ -44,9 +52,8 @@ export function PanelBody({ one, states, action, perform, apply, openDrawer }: P
             return (
               <div
                 key={placedKey(placed)}
-                data-bands={placed.bands}
-                data-of={one.slug}
-                data-placement={placed.placement}
+                {...placeMarks(placed)}
+                hidden={placementFacts[placed.placement].slot === "nothing" && placed.page.answer.total > 0}
               >
                 <Trouble state={placed.page} />
                 {view(placed)}

@@ -1,6 +1,6 @@
 import type { ComponentChildren } from "preact";
 import { bands } from "../../core/settings/band.ts";
-import type { Placement } from "../../core/settings/placement.ts";
+import { type Placement, placementFacts } from "../../core/settings/placement.ts";
 import { chipsOf } from "../panel/chips.ts";
 import { Drawer } from "../panel/drawer.tsx";
 import { ButtonText, drawerWords } from "../panel/drawer-button.tsx";
@@ -26,6 +26,14 @@ export const placedOn = (one: PagePanel, states: readonly PageState[]): Placed[]
     if (!page) return [];
     return [{ one, bands: group.join(" "), placement: placeOf(one, group[0]), page, state: panelState(page, one) }];
   });
+
+/** The attributes of the element around a panel that is open in its place. */
+export function placeMarks({ one, bands: on, placement, state }: Placed) {
+  const marks = { "data-bands": on, "data-of": one.slug, "data-placement": placement };
+  if (placementFacts[placement].form !== "inset") return marks;
+  const { float, floatWidth } = state.behaviour;
+  return { ...marks, class: "zt-inset", "data-float": float, style: { "--zt-float": `${floatWidth}px` } };
+}
 
 /** The key of a panel on its bands among the others of the page. */
 export const placedKey = ({ one, bands: on }: Placed): string => `${one.slug} ${on}`;
@@ -69,7 +77,7 @@ interface Shown {
 
 /** A panel collapsed behind a button in its place. */
 export const FoldedPanel = ({ one, children }: Shown) => (
-  <details class="zt-folded" data-bands={one.bands} data-of={one.one.slug} data-placement={one.placement}>
+  <details class="zt-folded" {...placeMarks(one)}>
     <summary class="zt-drawer-button">
       <ButtonText state={one.state} />
     </summary>
@@ -79,7 +87,7 @@ export const FoldedPanel = ({ one, children }: Shown) => (
 
 /** A panel in its drawer. @param open opens a panel's drawer; undefined closes it */
 export const PanelDrawer = ({ one, open, children }: Shown & { open(panel: string | undefined): void }) => (
-  <div data-bands={one.bands} data-of={one.one.slug} data-placement={one.placement}>
+  <div {...placeMarks(one)}>
     <Drawer
       id={drawerId(one)}
       open={one.page.drawer === one.one.slug}

@@ -2,7 +2,7 @@ import type { ComponentChildren } from "preact";
 import { useEffect, useRef } from "preact/hooks";
 import type { Behaviour } from "../../core/settings/behaviour.ts";
 import { placementFacts, type Slot as SlotName } from "../../core/settings/placement.ts";
-import { bandsOf, FoldedPanel, type Placed, placedKey } from "../page/placed.tsx";
+import { bandsOf, FoldedPanel, type Placed, placedKey, placeMarks } from "../page/placed.tsx";
 import { RichText } from "../panel/rich-text.tsx";
 import { blocksOf } from "./blocks.ts";
 
@@ -44,13 +44,7 @@ function OpenPanels({ name, placed, show }: Parameters<typeof Slot>[0]) {
             {show(one)}
           </StickyRow>
         ) : (
-          <div
-            key={placedKey(one)}
-            data-bands={one.bands}
-            data-of={one.one.slug}
-            data-placement={one.placement}
-            {...(isColumn ? stickyOf(one.state.behaviour) : {})}
-          >
+          <div key={placedKey(one)} {...placeMarks(one)} {...(isColumn ? stickyOf(one.state.behaviour) : {})}>
             {show(one)}
           </div>
         ),
@@ -81,15 +75,7 @@ export function Article({
           {inText
             .filter((one) => after(one) === at)
             .map((one) => (
-              <div
-                key={placedKey(one)}
-                class="zs-inset"
-                data-bands={one.bands}
-                data-of={one.one.slug}
-                data-placement={one.placement}
-                data-float={one.state.behaviour.float}
-                style={{ "--zs-float": `${one.state.behaviour.floatWidth}px` }}
-              >
+              <div key={placedKey(one)} {...placeMarks(one)}>
                 {show(one)}
               </div>
             ))}
@@ -116,14 +102,7 @@ function StickyRow({ one, children }: { one: Placed; children: ComponentChildren
     };
   }, []);
   return (
-    <div
-      ref={row}
-      data-bands={one.bands}
-      data-of={one.one.slug}
-      data-placement={one.placement}
-      data-row-sticky=""
-      style={{ "--zt-nudge": `${one.state.behaviour.nudge}px` }}
-    >
+    <div ref={row} {...placeMarks(one)} data-row-sticky="" style={{ "--zt-nudge": `${one.state.behaviour.nudge}px` }}>
       {children}
     </div>
   );
