@@ -66,7 +66,7 @@ describe("the storefront's style sheets", () => {
       ),
     );
     // Set by the panel's own behaviour, and by the sheet that all have in common.
-    for (const one of ["--zt-drawer-width", "--zt-drawer-share", "--zt-nudge"]) known.add(one);
+    for (const one of ["--zt-drawer-width", "--zt-drawer-share", "--zt-nudge", "--zt-float"]) known.add(one);
     for (const file of files)
       for (const [, name = ""] of readFileSync(join(storefront, file), "utf8").matchAll(/var\((--zt-[\w-]+)/g))
         expect(known, `${file}: ${name}`).toContain(name);
