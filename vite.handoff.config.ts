@@ -87,12 +87,12 @@ const standalone = (name: string, format: "iife" | "es"): UserConfig => ({
 
 /**
  * The scripts of handoffs, built once with the tool: `--mode modules` the elements and views, `--mode engine` the
- * engine, which the elements load, `--mode loader` the script whose name never changes, `--mode visits`
- * what tells visits,
- * `--mode check` what checks a page.
+ * engine, which the elements load, `--mode loader` the script whose name never changes, `--mode visits` what tells
+ * visits, `--mode check` what checks a page.
  */
 export default defineConfig(({ mode }) => {
-  const { plugins = [], build } = mode === "modules" ? modules : standalone(mode, mode === "engine" ? "iife" : "es");
+  const { plugins = [], build } =
+    mode === "modules" ? modules : standalone(mode, ["engine", "loader"].includes(mode) ? "iife" : "es");
   return {
     root: storefront,
     publicDir: false,

@@ -4,7 +4,7 @@ import { expect, type Page } from "./test.ts";
 
 /** The tags that never change. */
 const lines = ({ folder }: ForeignSite): string =>
-  `<link rel="stylesheet" href="/${folder}/trellis-space.css">\n<script type="module" src="/${folder}/trellis.js"></script>\n`;
+  `<link rel="stylesheet" href="/${folder}/trellis-space.css">\n<script src="/${folder}/trellis.js"></script>\n`;
 
 const panel = '<trellis-panel name="climber-finder"></trellis-panel>';
 const ourList = "<trellis-listing></trellis-listing>";

@@ -1,22 +1,12 @@
 import { gzipSync } from "node:zlib";
 import type { DisplayName } from "../../core/displays/displays.ts";
 import type { CountingFile } from "../../storefront/handoff/fetch-counting.ts";
+import { baseNames } from "../../storefront/handoff/wire.ts";
 import { hashed, integrityOf } from "./names.ts";
-import { handoffScripts } from "./scripts.ts";
+import { type HandoffScripts, handoffScripts } from "./scripts.ts";
 
-/** The scripts of a handoff. */
-export interface Scripts {
-  /** Both elements, and the views of the displays in use. */
-  script: string;
-  /** The engine, loaded by the other script. */
-  engine: string;
-  /** The script whose name never changes: it loads the current other one. */
-  loader: string;
-  /** The script that tells visits, loaded where a page wants it. */
-  visits: string;
-  /** The script by which a page checks itself. */
-  check: string;
-}
+/** The scripts of a handoff: both elements with the views of the displays in use, and those that stand alone. */
+export type Scripts = Omit<HandoffScripts, "modules"> & { script: string };
 
 /** The scripts of a handoff with these displays. */
 export async function bundle(displays: readonly DisplayName[]): Promise<Scripts> {
@@ -27,7 +17,7 @@ export async function bundle(displays: readonly DisplayName[]): Promise<Scripts>
 }
 
 /** The name of the engine's script. */
-export const engineName = (engine: string | Uint8Array): string => hashed("engine.js", engine);
+const engineName = (engine: string | Uint8Array): string => hashed(baseNames.engine, engine);
 
 /** Size of a text in bytes, gzipped. */
 export const gzippedSize = (text: string | Uint8Array): number => gzipSync(text, { level: 9 }).length;

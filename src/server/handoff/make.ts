@@ -17,6 +17,8 @@ import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import { type StillPage, stillPage } from "../../storefront/handoff/draw.tsx";
 import {
+  baseNames,
+  checkedRoles,
   drawnFrom,
   type FileRole,
   type HandoffManifest,
@@ -27,9 +29,10 @@ import {
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
 import { isBuild, repository } from "../repository.ts";
 import { type BootShop, lookCss } from "../shop-boot.ts";
-import { bundle, engineName, gzippedSize } from "./bundle.ts";
+import { bundle, gzippedSize } from "./bundle.ts";
 import { checkCard, defaultCard, slotsOf } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
+import { earlyScript } from "./early.ts";
 import { Markup } from "./markup.ts";
 import { hashed, integrityOf } from "./names.ts";
 import { bootsOf, checkSite, openWhole } from "./open-whole.ts";
@@ -70,6 +73,12 @@ export interface Handoff {
 /** The list of product ids for a site's own list. */
 export const idsName = "ids.csv";
 
+const fileRoles = Object.keys(baseNames) as FileRole[];
+
+/** Something for each of some roles. */
+const byRole = <R extends FileRole>(roles: readonly R[], of: (role: R) => string) =>
+  Object.fromEntries(roles.map((role) => [role, of(role)])) as Record<R, string>;
+
 const encoded = (content: string): Uint8Array => new TextEncoder().encode(content);
 
 /**
@@ -79,8 +88,9 @@ const encoded = (content: string): Uint8Array => new TextEncoder().encode(conten
 export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}): Promise<Handoff> {
   const site = { ...siteOf(whole.shop), ...wishes.site };
   const card = checkCard(wishes.card ?? defaultCard);
+  const documents = documentsOf(whole);
   const heights = (page: string, band: Band) =>
-    heightsOf(wishes.heights ?? { format: 1, heights: [] }, page, band, documentsOf(whole));
+    heightsOf(wishes.heights ?? { format: 1, heights: [] }, page, band, documents);
   const open = await openWhole(whole, site, wishes.language);
   const { facts } = open;
   const { fields } = facts.index.catalogue;
@@ -89,7 +99,8 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   checkSite(site, panels);
 
   const data = dataFiles(open, boots, slotsOf(card), wishes.edition);
-  const named = { shop: hashed("shop.json", data.shop), catalogue: hashed("catalogue.bin", data.catalogue) };
+  const nameOf = (role: FileRole, content: Uint8Array) => hashed(baseNames[role], content);
+  const named = { shop: nameOf("shop", data.shop), catalogue: nameOf("catalogue", data.catalogue) };
   const settings = { site, card, currency: whole.currency, fields };
   const markup = new Markup(settings);
   const stills = await Promise.all(
@@ -98,24 +109,16 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   for (const still of stills) markup.addPage(still);
 
   const displays = displaysOf(panels).sort();
+  const early = earlyScript(panels, site.names);
   const { code, loader, fonts } = await codeOf(open, panels, displays, markup.styles);
-  const bytes = { ...data, ...code, pieces: encoded(JSON.stringify(markup.pieces)) };
-  const files = {
-    ...named,
-    script: hashed("trellis.js", bytes.script),
-    engine: engineName(bytes.engine),
-    style: hashed("trellis.css", bytes.style),
-    cards: hashed("cards.bin", bytes.cards),
-    pieces: hashed("pieces.json", bytes.pieces),
-    visits: hashed("visits.js", bytes.visits),
-    check: hashed("check.js", bytes.check),
+  const bytes: Record<FileRole, Uint8Array> = {
+    ...data,
+    ...code,
+    pieces: encoded(JSON.stringify(markup.pieces)),
+    early: encoded(early),
   };
-  const integrity = {
-    script: integrityOf(bytes.script),
-    style: integrityOf(bytes.style),
-    visits: integrityOf(bytes.visits),
-    check: integrityOf(bytes.check),
-  };
+  const files = byRole(fileRoles, (role) => nameOf(role, bytes[role]));
+  const integrity = byRole(checkedRoles, (role) => integrityOf(bytes[role]));
   const manifest: HandoffManifest = { format: handoffFormat, files, integrity };
   const report: HandoffReport = {
     pages: boots.length,
@@ -132,7 +135,15 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   };
   const [face] = fontsNamedIn(String(valueOn(open.look, "text.font")));
   const font = face && [...fonts.keys()].find((name) => name.includes(`/${face.package}-latin-wght-normal.`));
-  const tags = { at: site.at, script: files.script, style: files.style, shop: files.shop, font, bytes };
+  const tags = {
+    at: site.at,
+    script: files.script,
+    style: files.style,
+    early: files.early,
+    shop: files.shop,
+    font,
+    bytes,
+  };
   const heads = { line: lineTags(site.at), markup: headTags(tags) };
   const product = facts.index.catalogue.productIds[0] ?? "";
   const near = new Markup({ ...settings, site: { ...site, at: "./" } });
@@ -148,16 +159,15 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
     table: queryTable(panels, fields, site.names, open.around.say),
     card,
   });
-  const roles = Object.keys(files) as FileRole[];
   return {
     report,
     tags: heads,
     pieces: markup.pieces,
     product,
     files: new Map<string, Uint8Array>([
-      ...roles.map((role) => [files[role], bytes[role]] as const),
+      ...fileRoles.map((role) => [files[role], bytes[role]] as const),
       [manifestName, encoded(`${JSON.stringify(manifest, null, 2)}\n`)],
-      [loaderName, encoded(loader)],
+      [loaderName, encoded(early + loader)],
       [spaceName, encoded(spaceSheet(boots, open.settings.limits, facts, heights))],
       ["head.html", encoded(heads.markup)],
       ...(first

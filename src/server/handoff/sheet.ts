@@ -16,6 +16,7 @@ import { parked } from "../../storefront/handoff/parked-styles.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { fontAddress, fontFolders, withFallbacks } from "../fonts.ts";
 import { displaySheets, panelSheets, sheetText } from "../style-sheet.ts";
+import { awaitingRules } from "./early.ts";
 import { isolateCss, rootClass, withoutUnusedProperties } from "./isolate-css.ts";
 import { hashed } from "./names.ts";
 
@@ -72,6 +73,7 @@ export function handoffSheet({ limits, bars, displays, panels, looks, parkedStyl
     "[data-trellis-pages] > nav { display: flex; flex-wrap: wrap; align-items: center; gap: 0.25em; padding-block: 1em; }",
     "[data-trellis-pages] a { padding: 0.25em 0.5em; }",
     "@media (scripting: none) { [data-trellis-more], [data-trellis-sort] { display: none !important; } }",
+    awaitingRules,
     stickyRules(panels, bars, limits),
     [...parkedStyles].filter(isPlainStyle).map(parkedRule).join("\n"),
   ].join("\n");

@@ -7,6 +7,7 @@ import { bandQueries } from "../../core/settings/media.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import type { Boot } from "../../storefront/shop/boot.ts";
+import { awaitingRules } from "./early.ts";
 
 /** The style sheet whose name never changes. */
 export const spaceName = "trellis-space.css";
@@ -38,6 +39,7 @@ export function spaceSheet(
     "trellis-panel, trellis-listing { display: block; }",
     // A footer below an empty list would jump out of sight when the list is there.
     "trellis-listing:empty { min-height: 100vh; }",
+    awaitingRules,
     ...rules.filter(Boolean),
     "",
   ].join("\n");

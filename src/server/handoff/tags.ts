@@ -9,11 +9,13 @@ export interface Tags {
   at: string;
   script: string;
   style: string;
+  /** The script that runs before the first paint. */
+  early: string;
   /** Preloaded together with the manifest that names it. If the manifest has changed, little was fetched in vain. */
   shop: string;
   /** The preloaded font, so that no text changes its width after the first paint. */
   font: string | undefined;
-  bytes: { script: Uint8Array; style: Uint8Array };
+  bytes: { script: Uint8Array; style: Uint8Array; early: Uint8Array };
 }
 
 /** The script whose name never changes. */
@@ -23,14 +25,16 @@ export const loaderName = "trellis.js";
 export const lineTags = (at: string): string =>
   [
     `<link rel="stylesheet" href="${escaped(at + spaceName)}">`,
-    `<script type="module" src="${escaped(at + loaderName)}"></script>`,
+    // Not a module: a module would run after the first paint.
+    `<script src="${escaped(at + loaderName)}"></script>`,
     "",
   ].join("\n");
 
 /** The tags in the head of each page with panels. A browser refuses a file with a different hash. */
-export const headTags = ({ at, script, style, shop, font, bytes }: Tags): string =>
+export const headTags = ({ at, script, style, early, shop, font, bytes }: Tags): string =>
   [
     `<link rel="stylesheet" href="${escaped(at + style)}" integrity="${integrityOf(bytes.style)}" crossorigin="anonymous">`,
+    `<script src="${escaped(at + early)}" integrity="${integrityOf(bytes.early)}" crossorigin="anonymous"></script>`,
     ...[manifestName, shop].map(
       (name) => `<link rel="preload" href="${escaped(at + name)}" as="fetch" crossorigin="anonymous">`,
     ),

@@ -1,7 +1,7 @@
-import type { FileRole } from "./wire.ts";
+import type { LoadedRole } from "./wire.ts";
 
 /** The subject of a fault: a file of the handoff, or the page around it. */
-export type TroubleOf = "manifest" | FileRole | "markup" | "page" | "display" | "list" | "products";
+export type TroubleOf = "manifest" | LoadedRole | "markup" | "page" | "display" | "list" | "products";
 
 /** The error as events and the console tell it. */
 export function troubleOf(error: unknown): { of: TroubleOf; file: string | undefined; message: string } {

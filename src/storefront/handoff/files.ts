@@ -7,9 +7,9 @@ import { type CountingFile, fetchCounting } from "./fetch-counting.ts";
 import { loadScript } from "./load-script.ts";
 import {
   drawnFrom,
-  type FileRole,
   type HandoffManifest,
   handoffFormat,
+  type LoadedRole,
   manifestName,
   type PieceList,
   type ShopFile,
@@ -27,7 +27,7 @@ const opened = new Map<string, HandoffFiles>();
 export class HandoffFiles {
   readonly at: URL;
   #manifest: Promise<HandoffManifest> | undefined;
-  #parts = new Map<FileRole, Promise<unknown>>();
+  #parts = new Map<LoadedRole, Promise<unknown>>();
 
   private constructor(at: URL) {
     this.at = at;
@@ -140,7 +140,7 @@ export class HandoffFiles {
    * Reads a file listed in the manifest. After a failure the manifest is fetched again, since it may list another
    * file.
    */
-  #part<T>(role: FileRole, read: (response: Response) => Promise<T>): Promise<T> {
+  #part<T>(role: LoadedRole, read: (response: Response) => Promise<T>): Promise<T> {
     return this.#once(role, async () => {
       try {
         const files = await this.#current();
@@ -153,7 +153,7 @@ export class HandoffFiles {
   }
 
   /** Fetches something once; after a failure the next caller tries again. */
-  #once<T>(role: FileRole, get: () => Promise<T>): Promise<T> {
+  #once<T>(role: LoadedRole, get: () => Promise<T>): Promise<T> {
     const known = this.#parts.get(role) as Promise<T> | undefined;
     if (known) return known;
     const part = get();
@@ -162,7 +162,7 @@ export class HandoffFiles {
     return part;
   }
 
-  async #fetch<T>(of: FileRole | "manifest", name: string, read: (response: Response) => Promise<T>): Promise<T> {
+  async #fetch<T>(of: LoadedRole | "manifest", name: string, read: (response: Response) => Promise<T>): Promise<T> {
     // Panels need the shop's data before the catalogue.
     const priority = of === "catalogue" || of === "cards" ? "low" : "auto";
     try {
@@ -174,7 +174,7 @@ export class HandoffFiles {
     }
   }
 
-  #fault(of: FileRole | "manifest", name: string, error: unknown): HandoffFault {
+  #fault(of: LoadedRole | "manifest", name: string, error: unknown): HandoffFault {
     if (error instanceof HandoffFault) return error;
     return new HandoffFault(of, `${name} could not be read: ${(error as Error).message}`, new URL(name, this.at).href);
   }

@@ -10,6 +10,7 @@ import { Steps } from "../page/steps.ts";
 import { PageStore } from "../page/store.ts";
 import { queryTo } from "../panel/panel-state.ts";
 import { putWords } from "../words/spoken.ts";
+import { endAwaiting } from "./awaiting.ts";
 import { type EventDetails, tell } from "./events.ts";
 import { troubleOf } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
@@ -48,6 +49,8 @@ export class Group {
   #members = new Set<Member>();
   #open: OpenGroup | undefined;
   #opening = false;
+  /** It has shown a result, or said why it can't. */
+  #settled = false;
   #ends = new AbortController();
   #marks: SiteMarks | undefined;
   #steps = new Steps(() => this.#open?.store.state.layout.more === "pages");
@@ -99,6 +102,7 @@ export class Group {
 
   /** Reports an error to the site and in the console. */
   fault(error: unknown): void {
+    this.#settle();
     const trouble = troubleOf(error);
     console.error(`trellis: ${trouble.message}`);
     this.tell("trouble", trouble);
@@ -223,7 +227,14 @@ export class Group {
     });
   }
 
+  /** Shows the page's lists once each of its groups has something to show. */
+  #settle(): void {
+    this.#settled = true;
+    if ([...groups.values()].every((one) => one.#settled)) endAwaiting();
+  }
+
   #tellResults({ store: { state } }: OpenGroup): void {
+    this.#settle();
     const { answer, selection, sort, page } = state;
     const { shown, missing } = this.#marks?.arranged ?? { shown: answer.products.map(({ id }) => id), missing: 0 };
     this.tell("results", { selection, total: answer.total, outOf: answer.outOf, shown, sort, page, missing });

@@ -5,7 +5,10 @@
 import { loadScript } from "./load-script.ts";
 import type { HandoffManifest } from "./wire.ts";
 
-const at = new URL(".", import.meta.url);
+/** Whether a script is this one, in a page that has it as a module, which is not told its own tag. */
+const isThis = ({ src }: HTMLScriptElement): boolean => /\/trellis\.js(?:\?|$)/.test(src);
+const tag = document.currentScript ?? [...document.scripts].find(isThis);
+const at = new URL(".", tag instanceof HTMLScriptElement ? tag.src : location.href);
 /** Same name as in `wire.ts`, which would bring more than this script needs. */
 const manifestName: typeof import("./wire.ts").manifestName = "trellis.json";
 

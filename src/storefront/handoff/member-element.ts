@@ -33,7 +33,12 @@ export abstract class MemberElement extends HTMLElement implements Member {
 
   connectedCallback(): void {
     // An element that was only moved keeps its state.
-    if (this.#group) return;
+    if (this.#group || !this.isConnected) return;
+    // Its content may not be there yet.
+    if (document.readyState === "loading") {
+      document.addEventListener("DOMContentLoaded", () => this.connectedCallback(), { once: true });
+      return;
+    }
     const { piece } = this;
     if (this.island || piece === undefined) this.#join();
     else

@@ -9,6 +9,7 @@ import { keepRow } from "../page/sticky-row.ts";
 import type { PageStore } from "../page/store.ts";
 import { viewOf } from "../panel/displays/views.ts";
 import { type Peek, PeekContext } from "../panel/peek.ts";
+import { keepHeight } from "./awaiting.ts";
 import { HandoffFault } from "./faults.ts";
 import { MemberElement } from "./member-element.ts";
 import type { OpenGroup } from "./open-group.ts";
@@ -98,6 +99,7 @@ export class TrellisPanel extends MemberElement {
     );
     const takesOver = !this.#woken && this.#readyMarkup(root, open);
     this.#woken = true;
+    if (takesOver) keepHeight(this);
     if (takesOver) hydrate(body, root);
     else render(body, root);
     this.#stay(open);

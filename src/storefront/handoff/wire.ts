@@ -20,22 +20,32 @@ export interface HandoffManifest {
   format: number;
   files: Readonly<Record<FileRole, string>>;
   /** The hashes by which a browser refuses other files. */
-  integrity: Readonly<Record<"script" | "style" | "visits" | "check", string>>;
+  integrity: Readonly<Record<CheckedRole, string>>;
 }
 
-/** The roles of a handoff's files. The catalogue has two parts: fields to count, and data on cards. */
-export const fileRoles = [
-  "script",
-  "engine",
-  "style",
-  "shop",
-  "catalogue",
-  "cards",
-  "pieces",
-  "visits",
-  "check",
-] as const;
-export type FileRole = (typeof fileRoles)[number];
+/**
+ * A handoff's files by role, with their names before a hash of the content is added. The catalogue has two parts: fields
+ * to count, and data on cards.
+ */
+export const baseNames = {
+  script: "trellis.js",
+  early: "early.js",
+  engine: "engine.js",
+  style: "trellis.css",
+  shop: "shop.json",
+  catalogue: "catalogue.bin",
+  cards: "cards.bin",
+  pieces: "pieces.json",
+  visits: "visits.js",
+  check: "check.js",
+} as const;
+export type FileRole = keyof typeof baseNames;
+/** The files that elements load; the others are in the page's head. */
+export type LoadedRole = Exclude<FileRole, "early">;
+
+/** The files that a browser checks against the manifest. */
+export const checkedRoles = ["script", "style", "visits", "check"] as const satisfies readonly FileRole[];
+export type CheckedRole = (typeof checkedRoles)[number];
 
 /** By the address of a page, its pieces of markup by name, each with a hash of its content. */
 export type PieceList = Readonly<Record<string, Readonly<Record<string, string>>>>;
