@@ -3,8 +3,10 @@ import { extname } from "node:path";
 import { createInterface } from "node:readline";
 import { parseArgs } from "node:util";
 import Papa from "papaparse";
-import { type PageVisits, type Share, VisitReader, type VisitReport } from "../core/rehearsal/visit-report.ts";
-import { type Command, onlyOne } from "./command.ts";
+import type { PageVisits, Share, VisitReport } from "../core/api/visit-report.ts";
+import { VisitReader } from "../core/rehearsal/visit-report.ts";
+import { counted } from "../core/report/site-problems.ts";
+import { type Command, oneOf, onlyOne } from "./command.ts";
 import { UsageError } from "./usage-error.ts";
 
 /** Report of a file of visits. */
@@ -22,18 +24,17 @@ export const visits: Command = {
     });
     const file = onlyOne(positionals, "file of visits", visits);
     if (!existsSync(file)) throw new UsageError(`There is no file ${file}. Check the name.`);
-    if (values.as !== "text" && values.as !== "json")
-      throw new UsageError(`--as must be text or json, not “${values.as}”.`);
+    const as = oneOf(["text", "json"], values.as, "as");
     const reader = new VisitReader(Date.now());
     if (extname(file).toLowerCase() === ".csv") await readRows(file, reader);
     else await readLines(file, reader);
     const report = reader.report();
-    const left = Object.entries(report.left).map(
-      ([why, { lines, first }]) =>
+    const left = report.left.map(
+      ({ why, lines, first }) =>
         `${lines} ${lines === 1 ? "line is" : "lines are"} left out: ${why}, the first is line ${first}.`,
     );
     return {
-      text: values.as === "json" ? JSON.stringify(report, null, 2) : asText(report),
+      text: as === "json" ? JSON.stringify(report, null, 2) : asText(report),
       status: 0,
       note: left.length > 0 ? left.join(" ") : undefined,
     };
@@ -68,7 +69,7 @@ function pageText(page: PageVisits): string {
     `${page.page} on ${page.band}: ${page.visits} visits${page.visits < 100 ? ", few enough that shares say little" : ""}`,
     `  chose something  ${shareText(page.choosing)}`,
     `  found nothing    ${shareText(page.empty)}`,
-    `  opened a product ${shareText(page.opening)}${page.choicesBefore === undefined ? "" : `, after ${page.choicesBefore} choices (median)`}`,
+    `  opened a product ${shareText(page.opening)}${page.choicesBefore === undefined ? "" : `, after ${counted(page.choicesBefore, "choice")} and ${page.secondsBefore} s (medians)`}`,
     ...page.fields.map(
       ({ field, used, options }) =>
         `  ${field}: ${shareText(used)}${

@@ -15,6 +15,7 @@ import type { Offload } from "./routes/offload.ts";
 import { type StorefrontAssets, shopPages } from "./routes/shop-page.ts";
 import { styles } from "./routes/style.ts";
 import { pictures } from "./routes/swatches.ts";
+import { visitsIntake } from "./routes/visits.ts";
 import { sameOrigin } from "./same-origin.ts";
 import { serveFiles } from "./static-files.ts";
 import { Catalogues } from "./store/catalogues.ts";
@@ -85,6 +86,8 @@ export function createApp({
       ? c.text("This address contains a NUL character, so there is no page for it.", 404)
       : next(),
   );
+  // Pages of other sites send visits, so this route comes before the walls.
+  app.route("/", visitsIntake(fork));
   app.use(sameOrigin);
   app.use(compress());
   if (gate) {

@@ -3,20 +3,31 @@ import { extname, join, relative } from "node:path";
 import { serveStatic } from "@hono/node-server/serve-static";
 import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
+import { bodyLimit } from "hono/body-limit";
 import { compress } from "hono/compress";
 import { getMimeType } from "hono/utils/mime";
 import { siteLook } from "../../demo/look.ts";
+import { limits } from "../core/sanitize/limits.ts";
 import type { ShopFiles } from "../core/shop/archive/shop-files.ts";
 import type { WholeShop } from "../core/shop/archive/whole-shop.ts";
 import { makeHandoff } from "./handoff/make.ts";
 import { hostGuard } from "./host-guard.ts";
+import { HttpError } from "./http-error.ts";
 import { messagePage } from "./routes/message-page.ts";
 import { listEditions, stateOf } from "./store/editions.ts";
 import { findShop } from "./store/shops.ts";
+import { collectVisits } from "./store/visits.ts";
 
 /** The demo shop, whose handoff the sample site uses. */
 export const demoShop = "larkmoss-nursery";
 const include = /<!--#include virtual="\/trellis\/([^"]+)" -->\n?/g;
+
+/** The path to which the site's pages send visits, on the site itself, as its policy wants it. */
+const visitsPath = "/visits";
+
+/** A page whose panels tell visits. */
+const withVisits = (page: Uint8Array): string =>
+  new TextDecoder().decode(page).replaceAll("<trellis-panel ", `<trellis-panel visits="${visitsPath}" `);
 
 /** The sample site with a shop's handoff in it, as files of a plain server. @param root folder of the repository */
 export async function sampleSiteFiles(whole: WholeShop, root: string, edition?: number): Promise<ShopFiles> {
@@ -54,7 +65,7 @@ export async function sampleSiteFiles(whole: WholeShop, root: string, edition?: 
 export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
   let built: { edition: number; files: Promise<ShopFiles> } | undefined;
   /** The files of the newest edition; undefined if the demo shop is gone or not published. */
-  async function current(): Promise<ShopFiles | undefined> {
+  async function current(): Promise<{ files: ShopFiles; collects: boolean } | undefined> {
     const em = fork();
     const shop = await findShop(em, demoShop);
     const [newest] = shop ? await listEditions(em, shop) : [];
@@ -66,16 +77,22 @@ export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
         built = undefined;
       });
     }
-    return built.files;
+    return { files: await built.files, collects: shop.visitDays > 0 };
   }
 
   const app = new Hono();
   app.use(hostGuard());
   app.use(compress());
   app.use("/demo/pictures/*", serveStatic({ root: relative(process.cwd(), root) || "." }));
+  app.post(visitsPath, bodyLimit({ maxSize: limits.visitBatch.max }), async (c) => {
+    const em = fork();
+    const shop = await findShop(em, demoShop);
+    if (shop) await collectVisits(em, shop, await c.req.text());
+    return c.body(null, 204);
+  });
   app.get("/*", async (c) => {
-    const files = await current();
-    if (!files)
+    const now = await current();
+    if (!now)
       return c.html(
         messagePage(
           "Nothing to show",
@@ -84,17 +101,19 @@ export function sampleSite(fork: () => SqlEntityManager, root: string): Hono {
         404,
       );
     const path = decodeURIComponent(new URL(c.req.url).pathname).slice(1) || "index.html";
-    const bytes = files.get(path);
+    const bytes = now.files.get(path);
+    const isPage = extname(path) === ".html";
     if (!bytes)
       return c.html(messagePage("This page doesn’t exist", `There is nothing at /${path}. Check the address.`), 404);
-    const type =
-      extname(path) === ".html" ? "text/html; charset=utf-8" : (getMimeType(path) ?? "application/octet-stream");
-    return c.body(new Uint8Array(bytes), 200, {
+    const type = isPage ? "text/html; charset=utf-8" : (getMimeType(path) ?? "application/octet-stream");
+    return c.body(isPage && now.collects ? withVisits(bytes) : new Uint8Array(bytes), 200, {
       "content-type": type,
       "cache-control": "no-cache",
       "content-security-policy": "default-src 'self'; img-src 'self' data:",
     });
   });
-  app.onError((error, c) => c.html(messagePage("Something went wrong", error.message), 500));
+  app.onError((error, c) =>
+    c.html(messagePage("Something went wrong", error.message), error instanceof HttpError ? error.status : 500),
+  );
   return app;
 }

@@ -43,6 +43,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import("./rehearsal/rehearsal-view.tsx")).RehearsalView }),
       },
       {
+        path: "rehearsal/visits",
+        lazy: async () => ({ Component: (await import("./rehearsal/visits/visits-view.tsx")).VisitsView }),
+      },
+      {
         path: "editions",
         lazy: async () => ({ Component: (await import("./editions/editions-view.tsx")).EditionsView }),
       },

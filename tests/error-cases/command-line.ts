@@ -109,7 +109,7 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
       run("export", "--shop", "a", "--out", file("x"), "--data", file("none.db")),
     ],
     ["There is no file …/none.jsonl. Check the name.", run("visits", file("none.jsonl"))],
-    ["--as must be text or json, not “csv”.", run("visits", writing("v.jsonl", ""), "--as", "csv")],
+    ["--as must be one of text, json, not “csv”.", run("visits", writing("v.jsonl", ""), "--as", "csv")],
     ["Name a file to write. Usage: …", run("backup")],
     [
       "There is no database …/none.db. Check the name.",

@@ -17,7 +17,7 @@ import { asFault } from "../../src/server/routes/api.ts";
 import { sampleSite } from "../../src/server/sample-site.ts";
 import { seedDemo } from "../../src/server/seed.ts";
 import { openDatabase } from "../../src/server/store/database.ts";
-import { ContentSchema } from "../../src/server/store/entities.ts";
+import { ContentSchema, VisitBatchSchema } from "../../src/server/store/entities.ts";
 import { findShop } from "../../src/server/store/shops.ts";
 import { wholeShop } from "../../src/server/store/whole-shops.ts";
 import { write } from "../../src/server/store/write.ts";
@@ -312,8 +312,40 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
     ],
   ]);
 
+  const collect = (days: number) => send("PUT", `${shop}/visits`, { days })();
+  const tell = (body: string) => ask(`/visits/${slug}`, { method: "POST", body });
+  const visits = casesOf([
+    ["This shop doesn’t collect visits. Turn it on under Rehearsal, Visits.", () => tell("{}")],
+    ["Say which visits to erase: add ?of=collected or ?of=file to the address.", send("DELETE", `${shop}/visits`, {})],
+    ["Send at most 64 kB at once.", () => tell("x".repeat(limits.visitBatch.max + 1))],
+    [
+      "This shop already has 256 MB of visits. Erase them first.",
+      async () => {
+        await collect(1);
+        const one = await findShop(orm.em.fork(), slug);
+        await write(orm.em.fork(), async (tx) => {
+          const size = limits.keptVisits.max;
+          tx.create(VisitBatchSchema, { shop: one?.id ?? 0, at: new Date(), count: 1, size, lines: "{}" });
+        });
+        const text = await tell("{}");
+        await send("DELETE", `${shop}/visits?of=collected`, {})();
+        return text;
+      },
+    ],
+    [
+      "Too many visits at once. Send them again later.",
+      async () => {
+        await collect(0);
+        let text = "";
+        // A batch that is refused counts too, and the ten seconds may begin anew once in between.
+        for (let n = 0; n <= 2 * limits.visitBatches.max && !text.startsWith("Too many"); n++) text = await tell("{}");
+        return text;
+      },
+    ],
+  ]);
+
   return {
-    cases: [...requests, ...signing, ...shops, ...handoffs, ...disk],
+    cases: [...requests, ...signing, ...shops, ...handoffs, ...disk, ...visits],
     close: async () => {
       await orm.close(true);
       rmSync(folder, { recursive: true, force: true });

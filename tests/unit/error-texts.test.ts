@@ -34,7 +34,7 @@ const elsewhere: readonly (readonly [text: string, file: string, part: string])[
 const beyond: readonly (readonly [text: string, why: string])[] = [
   ...[
     "The handoff’s scripts (…) couldn’t be built. Run npm ci, then try again.",
-    "The handoff’s scripts are empty. Run npm ci, then try again.",
+    "The handoff’s scripts are empty. Run npm run build, then try again.",
     "The handoff’s scripts lack “…”. Build the tool again with npm run build, then try again.",
   ].map((text) => [text, "only a broken installation gives no script"] as const),
   [

@@ -39,6 +39,7 @@ describe("routes that read a shop", () => {
         "new-findings",
       ],
       ...["swatches.csv", "swatches.tokens.json", "swatches.zip"],
+      "visits",
     ]);
   });
 });

@@ -6,6 +6,7 @@ import type { Awaitable, Facts } from "../profile/facts.ts";
 import type { Band } from "../settings/band.ts";
 import type { OfferedFix } from "./fix.ts";
 import type { Measures } from "./measure.ts";
+import type { PageUse } from "./visit-use.ts";
 
 /** How much a finding matters: worth a look, likely to trip shoppers, or broken. */
 export const findingLevels = ["note", "warning", "error"] as const;
@@ -51,6 +52,8 @@ export interface FindingContext {
   measures: Measures;
   /** The look of the panel, where it is known. */
   look: DrawnIn | undefined;
+  /** What real shoppers did on the page, where it is known. */
+  visits: PageUse | undefined;
 }
 
 /** The part of a look that findings need. */
@@ -61,7 +64,7 @@ export interface FindingKind {
   name: string;
   level: FindingLevel;
   /** Required inputs beside a panel and its catalogue. Without them, the kind finds nothing. */
-  needs?: "measures" | "look";
+  needs?: "measures" | "look" | "visits";
   find(context: FindingContext): Awaitable<readonly FindingDraft[]>;
 }
 

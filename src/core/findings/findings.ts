@@ -15,13 +15,16 @@ import { meaninglessOrder } from "./meaningless-order.ts";
 import type { Measures } from "./measure.ts";
 import { misspelt } from "./misspelt.ts";
 import { noValues } from "./no-values.ts";
+import { oftenRemoved } from "./often-removed.ts";
 import { oneBar } from "./one-bar.ts";
 import { placeholderText } from "./placeholder-text.ts";
+import { rarelyUsed } from "./rarely-used.ts";
 import { rawLabels } from "./raw-labels.ts";
 import { reachesOf } from "./reach.ts";
 import { sameQuestion } from "./same-question.ts";
 import { sameTitles } from "./same-titles.ts";
 import { soldOutStay } from "./sold-out-stay.ts";
+import { soughtInVain } from "./sought-in-vain.ts";
 import { squeezed } from "./squeezed.ts";
 import { staleNames } from "./stale-names.ts";
 import { steadyCounts } from "./steady-counts.ts";
@@ -31,6 +34,8 @@ import { styleGone } from "./style-gone.ts";
 import { swappedEnds } from "./swapped-ends.ts";
 import { tooHigh } from "./too-high.ts";
 import { typedEnds } from "./typed-ends.ts";
+import { usedBelow } from "./used-below.ts";
+import type { PageUse } from "./visit-use.ts";
 
 /** Every kind of finding, in display order. */
 export const findingKinds: readonly FindingKind[] = [
@@ -59,6 +64,10 @@ export const findingKinds: readonly FindingKind[] = [
   farProducts,
   styleGone,
   hardToSee,
+  rarelyUsed,
+  oftenRemoved,
+  usedBelow,
+  soughtInVain,
 ];
 
 /** The inputs of findings beside a panel and its catalogue. */
@@ -69,6 +78,8 @@ export interface Known {
   within?: Clause[];
   /** The look of the panel. */
   look?: DrawnIn | undefined;
+  /** What real shoppers did on the page. */
+  visits?: PageUse | undefined;
 }
 
 /**
@@ -79,7 +90,7 @@ export async function findFindings(
   facts: Facts,
   panel: PanelDocument,
   selection: Selection,
-  { measures = {}, within = [], look }: Known = {},
+  { measures = {}, within = [], look, visits }: Known = {},
 ): Promise<Finding[]> {
   const answer = await facts.ask(countsOf(engineFacets(panel, "wide"), selection, within));
   const reaches = await reachesOf(facts, panel, answer, { within });
@@ -91,7 +102,7 @@ export async function findFindings(
       reach: reaches.get(row.id) ?? 0,
     })),
   );
-  const context = { panel, facts, selection, answer, facets, measures, look };
+  const context = { panel, facts, selection, answer, facets, measures, look, visits };
   const found = await Promise.all(
     findingKinds.map(async ({ name: kind, level, find }) =>
       (await find(context)).map((one): Finding => ({ kind, level, ...one })),

@@ -1,6 +1,7 @@
 import {
   addRow,
   facetEdit,
+  moveRow,
   type PanelEdit,
   removeRow,
   setLabel,
@@ -25,6 +26,7 @@ type Setting = { [K in SettingName]: { setting: K; value: FacetSettings[K] | Ban
 /** A change that fixes a finding in one step. Plain data, since it may come from a worker. */
 export type Fix =
   | { do: "remove"; row: string }
+  | { do: "move"; row: string; before: string }
   | ({ do: "set"; row: string } & Setting)
   | { do: "mode"; row: string; mode: "any" }
   | { do: "style"; row: string }
@@ -63,6 +65,10 @@ export function fixEdit(
     return named(addRow({ ...row, id: freeId(panel.rows, row.id) }, profile.field.name));
   }
   const row = panel.rows.filter(isFacet).find(({ id }) => id === step.row);
+  if (step.do === "move") {
+    const to = panel.rows.findIndex(({ id }) => id === step.before);
+    return row && to >= 0 ? named(moveRow(row.id, to, "")) : undefined;
+  }
   return row && named(facetRemedy(row, step), row.label || (profileOf(row.field)?.field.name ?? row.field));
 }
 
@@ -70,7 +76,7 @@ const listed = (value: NamedValue) => ({ ...value, original: value.label });
 
 const lowercaseLabel = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
-function facetRemedy(row: FacetRow, step: Exclude<Fix, { do: "place" | "add" }>): PanelEdit {
+function facetRemedy(row: FacetRow, step: Exclude<Fix, { do: "place" | "add" | "move" }>): PanelEdit {
   switch (step.do) {
     case "remove":
       return removeRow(row.id, "");

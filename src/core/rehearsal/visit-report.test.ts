@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Visit } from "../api/visit.ts";
+import { visitReport } from "../api/visit-report.ts";
+import { checkValue } from "../document/schema.ts";
 import { maxLinesOfTab, VisitReader } from "./visit-report.ts";
 
 const now = Date.parse("2026-11-30T12:00:00Z");
@@ -19,7 +21,7 @@ describe("a file of visits", () => {
       line({ act: "choose", field: "light", chosen: ["shade"], before: 240, after: 77, ms: 20 }),
       line({ act: "choose", field: "light", chosen: ["full sun"], before: 77, after: 180, ms: 40 }),
       line({ act: "remove", field: "light", chosen: ["shade"], before: 180, after: 103, ms: 30 }),
-      line({ act: "open", text: "LM001" }),
+      line({ act: "open", text: "LM001", at: "2026-11-30T09:15:40Z" }),
       line({ act: "open", text: "LM002" }),
       line({ tab: "b" }),
       line({ tab: "b", act: "search", text: "Rosebush", before: 240, after: 0 }),
@@ -37,6 +39,7 @@ describe("a file of visits", () => {
       empty: { hits: 1, of: 2 },
       opening: { hits: 1, of: 2 },
       choicesBefore: 2,
+      secondsBefore: 40,
       ms: 30,
       soughtInVain: [{ words: "rosebush", visits: 1 }],
     });
@@ -65,18 +68,18 @@ describe("a file of visits", () => {
       '{"format":1',
     ]);
     expect(lines).toBe(1);
-    expect(left).toEqual({
-      "not JSON": { lines: 2, first: 2 },
-      "another version": { lines: 1, first: 3 },
-      "from the future": { lines: 1, first: 4 },
-      "not a visit": { lines: 2, first: 5 },
-    });
+    expect(left).toEqual([
+      { why: "not JSON", lines: 2, first: 2 },
+      { why: "another version", lines: 1, first: 3 },
+      { why: "not a visit", lines: 2, first: 5 },
+      { why: "from the future", lines: 1, first: 4 },
+    ]);
   });
 
   it("counts a tab of very many lines up to a limit", () => {
     const { lines, left } = reportOf(Array.from({ length: maxLinesOfTab + 3 }, () => line({})));
     expect(lines).toBe(maxLinesOfTab);
-    expect(left["too many of one tab"]).toEqual({ lines: 3, first: maxLinesOfTab + 1 });
+    expect(left).toEqual([{ why: "too many of one tab", lines: 3, first: maxLinesOfTab + 1 }]);
   });
 
   it("is the same as a table", () => {
@@ -98,7 +101,15 @@ describe("a file of visits", () => {
       );
     expect(table.report()).toEqual(reportOf(lines));
     table.addRow({ format: "1", chosen: "{" });
-    expect(table.report().left).toEqual({ "not a visit": { lines: 1, first: 6 } });
+    expect(table.report().left).toEqual([{ why: "not a visit", lines: 1, first: 6 }]);
+  });
+
+  it("makes a report that its schema takes", () => {
+    const report = reportOf([line({ edition: 2 }), line({ act: "nothing", text: "\u0130".repeat(1900) }), "x"]);
+    expect(checkValue("report", visitReport, JSON.parse(JSON.stringify(report)))).toEqual(
+      JSON.parse(JSON.stringify(report)),
+    );
+    expect(() => checkValue("report", visitReport, { ...report, lines: -1 })).toThrow();
   });
 
   it("keeps markup in options as text", () => {

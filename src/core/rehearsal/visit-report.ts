@@ -1,63 +1,24 @@
 import { median } from "d3-array";
 import { type Visit, visit, visitFormat } from "../api/visit.ts";
+import {
+  type FieldUse,
+  type LineFault,
+  lineFaults,
+  maxListed,
+  type PageVisits,
+  type Share,
+  type VisitReport,
+} from "../api/visit-report.ts";
+import { wilsonInterval } from "../catalogue/numbers/wilson.ts";
 import { checkValue, InvalidDocument } from "../document/schema.ts";
 import type { Band } from "../settings/band.ts";
-import { wilsonInterval } from "./wilson.ts";
-
-/** Why a line is left out. */
-export type LineFault = "not JSON" | "another version" | "not a visit" | "from the future" | "too many of one tab";
 
 /** Maximum number of lines of one tab: more are a machine's. Common practice, no source. */
 export const maxLinesOfTab = 5000;
+/** Maximum number of characters of search words that are told. */
+const maxWords = 200;
 /** Seconds by which clocks may differ. Common practice, no source. */
 const clocks = 24 * 3600;
-
-/** A share with its 95% interval. */
-export interface Share {
-  of: number;
-  hits: number;
-  low: number;
-  high: number;
-}
-
-/** How a field was used in visits. */
-export interface FieldUse {
-  field: string;
-  /** Visits in which something was chosen in it. */
-  used: Share;
-  /** Its options by number of visits, most first. */
-  options: { option: string; visits: number }[];
-  /** Choices in it that were removed again. */
-  removed: Share;
-}
-
-/** The visits of a page on a band. */
-export interface PageVisits {
-  page: string;
-  band: Band;
-  visits: number;
-  /** Visits with a choice, with a result without products, and in which a product was opened. */
-  choosing: Share;
-  empty: Share;
-  opening: Share;
-  /** Median number of choices before the first product was opened; undefined if none was. */
-  choicesBefore: number | undefined;
-  /** Median time until a result was shown, in ms; undefined without any. */
-  ms: number | undefined;
-  fields: FieldUse[];
-  /** Search words that found nothing, most frequent first. */
-  soughtInVain: { words: string; visits: number }[];
-}
-
-/** Figures from a file of visits. */
-export interface VisitReport {
-  /** Lines that count, and those that were left out by reason. */
-  lines: number;
-  left: Partial<Record<LineFault, { lines: number; first: number }>>;
-  editions: number[];
-  /** Most visits first. */
-  pages: PageVisits[];
-}
 
 const numbers = ["format", "edition", "before", "after", "ms"];
 
@@ -84,19 +45,24 @@ function rangeOf(cell: string): unknown {
 interface Stay {
   page: string;
   band: Band;
+  /** Time of its first line, in ms since 1970. */
+  since: number;
   choices: number;
   choicesBefore: number | undefined;
+  secondsBefore: number | undefined;
   isEmpty: boolean;
   fields: Map<string, { chosen: number; removed: number; options: Set<string> }>;
   vain: Set<string>;
   ms: number[];
 }
 
-const newStay = (page: string, band: Band): Stay => ({
+const newStay = (page: string, band: Band, since: number): Stay => ({
   page,
   band,
+  since,
   choices: 0,
   choicesBefore: undefined,
+  secondsBefore: undefined,
   isEmpty: false,
   fields: new Map(),
   vain: new Set(),
@@ -108,7 +74,7 @@ export class VisitReader {
   #stays = new Map<string, Stay>();
   #ofTab = new Map<string, number>();
   #editions = new Set<number>();
-  #left: VisitReport["left"] = {};
+  #left = new Map<LineFault, { lines: number; first: number }>();
   #line = 0;
   #counted = 0;
   #until: number;
@@ -140,8 +106,8 @@ export class VisitReader {
 
   #take(read: Visit | LineFault): void {
     if (typeof read === "string") {
-      const left = this.#left[read] ?? { lines: 0, first: this.#line };
-      this.#left[read] = { ...left, lines: left.lines + 1 };
+      const left = this.#left.get(read) ?? { lines: 0, first: this.#line };
+      this.#left.set(read, { ...left, lines: left.lines + 1 });
     } else {
       this.#counted++;
       this.#count(read);
@@ -164,17 +130,19 @@ export class VisitReader {
     return lines > maxLinesOfTab ? "too many of one tab" : one;
   }
 
-  #count({ tab, page, band, act, field, chosen, text, ms, edition }: Visit): void {
+  #count({ at, tab, page, band, act, field, chosen, text, ms, edition }: Visit): void {
     if (edition !== undefined) this.#editions.add(edition);
     const key = JSON.stringify([tab, page, band]);
-    const stay = this.#stays.get(key) ?? newStay(page, band);
+    const stay = this.#stays.get(key) ?? newStay(page, band, Date.parse(at));
     this.#stays.set(key, stay);
     if (ms !== undefined) stay.ms.push(ms);
     if (act === "nothing") {
       stay.isEmpty = true;
-      if (text) stay.vain.add(text.toLowerCase());
-    } else if (act === "open") stay.choicesBefore ??= stay.choices;
-    else if ((act === "choose" || act === "remove") && field !== undefined) {
+      if (text) stay.vain.add(text.toLowerCase().slice(0, maxWords));
+    } else if (act === "open") {
+      stay.choicesBefore ??= stay.choices;
+      stay.secondsBefore ??= Math.max(0, Date.parse(at) - stay.since) / 1000;
+    } else if ((act === "choose" || act === "remove") && field !== undefined) {
       const use = stay.fields.get(field) ?? { chosen: 0, removed: 0, options: new Set<string>() };
       stay.fields.set(field, use);
       if (act === "remove") use.removed++;
@@ -195,7 +163,10 @@ export class VisitReader {
     }
     return {
       lines: this.#counted,
-      left: this.#left,
+      left: lineFaults.flatMap((why) => {
+        const left = this.#left.get(why);
+        return left ? [{ why, ...left }] : [];
+      }),
       editions: [...this.#editions].sort((a, b) => a - b),
       pages: [...pages.values()].map(pageVisits).sort((a, b) => b.visits - a.visits),
     };
@@ -215,6 +186,7 @@ function pageVisits(stays: readonly Stay[]): PageVisits {
     empty: share(({ isEmpty }) => isEmpty),
     opening: share(({ choicesBefore }) => choicesBefore !== undefined),
     choicesBefore: median(stays.flatMap(({ choicesBefore }) => choicesBefore ?? [])),
+    secondsBefore: median(stays.flatMap(({ secondsBefore }) => secondsBefore ?? [])),
     ms: median(stays.flatMap(({ ms }) => ms)),
     fields: fields.map((field) => fieldUse(field, stays)).sort((a, b) => b.used.hits - a.used.hits),
     soughtInVain: ranked(stays.map(({ vain }) => vain)).map(([words, visits]) => ({ words, visits })),
@@ -237,9 +209,9 @@ function shareOf(hits: number, of: number): Share {
   return { hits, of, low, high };
 }
 
-/** Texts by the number of sets with them, most first. */
+/** The most frequent texts by the number of sets with them, most first. */
 function ranked(sets: readonly ReadonlySet<string>[]): [text: string, sets: number][] {
   const counts = new Map<string, number>();
   for (const set of sets) for (const text of set) counts.set(text, (counts.get(text) ?? 0) + 1);
-  return [...counts].sort((a, b) => b[1] - a[1]);
+  return [...counts].sort((a, b) => b[1] - a[1]).slice(0, maxListed);
 }

@@ -73,7 +73,7 @@ const looksAt = 200;
 const counting = /^(count|visits?|views?|hits|sessions|quantity|anzahl|besuche|nombre|visites)$/i;
 const telling = /^(visit|session|user|visitor)(?:[ _-]?id)?$|^(besuch|sitzung|session)$/i;
 /** A list of choices cannot reveal facts that everybody or nobody knows. */
-const bounds = { least: 0.02, most: 0.98 };
+export const knownBounds = { least: 0.02, most: 0.98 };
 /**
  * The share who know the most frequently chosen field, if the list does not distinguish visits. Common practice, no
  * source.
@@ -163,7 +163,7 @@ export function countChoices(
   for (const [key, often] of times) {
     const share =
       visit === undefined ? (maxKnown * often) / greatest : (visits.get(key)?.size ?? 0) / Math.max(1, all.size);
-    found.knows[key] = Math.min(bounds.most, Math.max(bounds.least, share));
+    found.knows[key] = Math.min(knownBounds.most, Math.max(knownBounds.least, share));
   }
   return found;
 }

@@ -14,6 +14,7 @@ import { handoffRoutes, type StandIn } from "./handoff.ts";
 import { overviewRoutes } from "./overview.ts";
 import { bodyOf, limit, parsedBody, shopOf } from "./request.ts";
 import { swatchRoutes } from "./swatches.ts";
+import { visitRoutes } from "./visits.ts";
 
 export interface ApiOptions extends CatalogueOptions {
   standIn: StandIn;
@@ -31,6 +32,7 @@ export function api(options: ApiOptions): Hono {
   app.route("/", folderRoutes(fork, readers, costs));
   app.route("/", handoffRoutes(fork, standIn, costs));
   app.route("/", overviewRoutes(fork, catalogues, costs));
+  app.route("/", visitRoutes(fork, costs));
 
   app.get("/shops", async (c) => {
     const em = fork();

@@ -12,6 +12,7 @@ import { Editions } from "../migrations/2026-11-27-editions.ts";
 import { Removed } from "../migrations/2026-11-27-removed.ts";
 import { PastCatalogues } from "../migrations/2026-11-28-past-catalogues.ts";
 import { StepTimes } from "../migrations/2026-11-30-step-times.ts";
+import { Visits } from "../migrations/2026-11-30-visits.ts";
 import { backUp, completeRestore } from "./backup.ts";
 import { checkFile, writeApplicationId } from "./check-file.ts";
 import { busyTimeout, CarefulDialect, type RawConnection } from "./dialect.ts";
@@ -25,6 +26,8 @@ import {
   PictureSchema,
   ShopSchema,
   StepSchema,
+  VisitBatchSchema,
+  VisitFileSchema,
 } from "./entities.ts";
 import { FileGuard, guardConnection, guardOf } from "./file-guard.ts";
 import { upgradeDocuments } from "./upgrade-documents.ts";
@@ -39,6 +42,7 @@ const migrations = [
   { name: "2026-11-27-removed", class: Removed },
   { name: "2026-11-28-past-catalogues", class: PastCatalogues },
   { name: "2026-11-30-step-times", class: StepTimes },
+  { name: "2026-11-30-visits", class: Visits },
 ];
 
 /** Names of all migrations, the oldest first. */
@@ -97,7 +101,7 @@ const connect = (file: string, habits: readonly string[]): Promise<MikroORM> =>
     dbName: file,
     entities: [
       ...[ShopSchema, CataloguePartSchema, DocumentSchema, StepSchema, PictureSchema],
-      ...[EditionSchema, ContentSchema, PastCatalogueSchema, PastPartSchema],
+      ...[EditionSchema, ContentSchema, PastCatalogueSchema, PastPartSchema, VisitBatchSchema, VisitFileSchema],
     ],
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true },

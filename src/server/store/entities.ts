@@ -1,4 +1,5 @@
 import { EntitySchema, type Ref } from "@mikro-orm/core";
+import type { VisitReport } from "../../core/api/visit-report.ts";
 import type { Field } from "../../core/catalogue/field.ts";
 import type { RememberedReading } from "../../core/catalogue/reading-schema.ts";
 import type { Patch } from "../../core/document/patch.ts";
@@ -21,6 +22,30 @@ export interface Shop {
   hash?: string | null;
   /** Time of removal; it can be restored for a while. */
   removedAt?: Date | null;
+  /** Days for which lines about visits are kept; 0 takes none. */
+  visitDays: number;
+}
+
+/** Lines about visits, as they were received at once. */
+export interface VisitBatch {
+  id: number;
+  shop: Ref<Shop>;
+  at: Date;
+  count: number;
+  /** In bytes. */
+  size: number;
+  lines: string;
+}
+
+/** The report of an imported file of visits. */
+export interface VisitFile {
+  id: number;
+  shop: Ref<Shop>;
+  name: string;
+  at: Date;
+  /** Made by trial shoppers, for the demo. */
+  madeUp: boolean;
+  report: VisitReport;
 }
 
 /** A part of a shop's imported catalogue in binary form. A newer file replaces all parts at once. */
@@ -139,6 +164,7 @@ export const ShopSchema: EntitySchema<Shop> = new EntitySchema<Shop>({
     reading: { type: "json" },
     hash: { type: "string", nullable: true },
     removedAt: { type: "datetime", nullable: true },
+    visitDays: { type: "integer" },
   },
   filters: { there },
 });
@@ -258,5 +284,32 @@ export const ContentSchema: EntitySchema<Content> = new EntitySchema<Content>({
   properties: {
     hash: { type: "string", primary: true },
     bytes: { type: "blob" },
+  },
+});
+
+export const VisitBatchSchema: EntitySchema<VisitBatch> = new EntitySchema<VisitBatch>({
+  name: "VisitBatch",
+  tableName: "visit_batch",
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    shop: ofShop,
+    at: { type: "datetime" },
+    count: { type: "integer" },
+    size: { type: "integer" },
+    lines: { type: "text" },
+  },
+});
+
+export const VisitFileSchema: EntitySchema<VisitFile> = new EntitySchema<VisitFile>({
+  name: "VisitFile",
+  tableName: "visit_file",
+  uniques: [{ properties: ["shop"] }],
+  properties: {
+    id: { type: "integer", primary: true, autoincrement: true },
+    shop: ofShop,
+    name: { type: "string" },
+    at: { type: "datetime" },
+    madeUp: { type: "boolean" },
+    report: { type: "json" },
   },
 });

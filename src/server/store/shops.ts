@@ -78,6 +78,7 @@ export async function insertShop(
     currency,
     ...catalogueOf(brought),
     createdAt: new Date(),
+    visitDays: 0,
   });
   tx.persist(shop);
   await tx.flush();

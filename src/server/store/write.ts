@@ -41,17 +41,22 @@ const queues = new WeakMap<object, Promise<unknown>>();
  * The only way to write: one transaction, committed before this returns and rolled back on any error. Writers of one
  * database queue up; while another program holds the write lock, the first of them retries by a timer, without
  * blocking readers.
+ * @param aside nothing that is cached depends on it, so that everything read before stays valid; default: no
  * @throws Fault with 503 if the lock is held for too long or the file is gone, with 507 if the disk is full; nothing
  * is written then
  */
-export function write<T>(em: SqlEntityManager, task: (tx: SqlEntityManager) => Promise<T>): Promise<T> {
+export function write<T>(
+  em: SqlEntityManager,
+  task: (tx: SqlEntityManager) => Promise<T>,
+  { aside = false }: { aside?: boolean } = {},
+): Promise<T> {
   const connection = em.getConnection();
   const until = performance.now() + patience;
   const before = queues.get(connection) ?? Promise.resolve();
   const own = before.then(async () => {
     // The driver never yields, so twenty writers would run as one long task.
     await yieldToEventLoop();
-    return writeNow(em, task, until);
+    return writeNow(em, task, until, aside);
   });
   queues.set(
     connection,
@@ -64,19 +69,20 @@ async function writeNow<T>(
   em: SqlEntityManager,
   task: (tx: SqlEntityManager) => Promise<T>,
   until: number,
+  aside: boolean,
 ): Promise<T> {
   const guard = guardOf(em.getConnection());
   for (;;) {
     try {
       guard?.check();
       const written = await em.fork().transactional(task);
-      done++;
+      if (!aside) done++;
       // A commit into a removed file is lost.
       guard?.check();
       return written;
     } catch (error) {
       // Without the lock nothing was begun, and everything read before stays valid.
-      if (!isBusy(error)) done++;
+      if (!isBusy(error) && !aside) done++;
       if (isNoRoom(error))
         throw new HttpError(
           507,

@@ -1,9 +1,11 @@
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import type { Clause } from "../../core/engine/question.ts";
 import type { Finding } from "../../core/findings/finding.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
+import { pageUse } from "../../core/rehearsal/page-use.ts";
 import { bands } from "../../core/settings/band.ts";
 import { Opens } from "../numbers/opens.tsx";
+import { isMadeUp, useVisits } from "../rehearsal/visits/use-visits.ts";
 import { Tip } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
 import { Popover } from "../shell/popover.tsx";
@@ -53,9 +55,21 @@ function usePageFindings(panel: PanelDocument): readonly Finding[] {
   return found ?? none;
 }
 
+/** Keeps what real shoppers did on the stage's page in the session. */
+function useVisitsHere(): void {
+  const { shop } = useOpenShop();
+  const { session } = useBench();
+  const address = useSession((state) => state.address);
+  const { data } = useVisits(shop.slug);
+  useEffect(() => {
+    session.setState({ use: data?.report && pageUse(data.report, address, isMadeUp(data)) });
+  }, [session, data, address]);
+}
+
 /** The present numbers: products found, the panel's reach, its heights, and findings. Each opens its detail. */
 export function EvidenceLine() {
   const { desk } = useOpenShop();
+  useVisitsHere();
   const panel = usePanel((state) => state.document);
   const selection = useSession((state) => state.selection);
   const measures = useMeasures();
@@ -66,7 +80,8 @@ export function EvidenceLine() {
   const reaches = useSession((state) => state.reaches);
   const within = useSession((state) => state.shown?.page.within) ?? whole;
   // Memoized by its parts, which are the same objects while unchanged.
-  const known = useMemo(() => ({ measures, within, look }), [measures, within, look]);
+  const visits = useSession((state) => state.use);
+  const known = useMemo(() => ({ measures, within, look, visits }), [measures, within, look, visits]);
   const question = useMemo(() => ({ panel, selection, known }), [panel, selection, known]);
   const findings = useAsked(() => desk.findings(panel, selection, known), question, findingPause) ?? [];
   const wrongHere = usePageFindings(panel);

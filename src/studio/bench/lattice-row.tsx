@@ -3,6 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, GripVertical } from "lucide-react";
 import { memo } from "react";
 import type { FacetAnswer } from "../../core/engine/answer.ts";
+import { visitsWord } from "../../core/findings/visit-use.ts";
 import { setLabel } from "../../core/panel/edit.ts";
 import { offeredOptions, shownOn } from "../../core/panel/offered.ts";
 import { isFacet } from "../../core/panel/panel.ts";
@@ -12,6 +13,7 @@ import { rowTitle } from "../../core/panel/row-title.ts";
 import { bands } from "../../core/settings/band.ts";
 import { Opens } from "../numbers/opens.tsx";
 import { LabelField } from "../shell/label-field.tsx";
+import { percent } from "../shell/percent.ts";
 import { useOpenShop } from "../shell/shop-context.ts";
 import { useBench, useSession } from "./bench-context.ts";
 import { Cell } from "./cell.tsx";
@@ -170,9 +172,34 @@ function FacetLine({
     };
   };
   return (
-    <Opens number={opened} className="block w-full overflow-hidden text-start">
-      {line}
-    </Opens>
+    <>
+      <Opens number={opened} className="block w-full overflow-hidden text-start">
+        {line}
+      </Opens>
+      <UseLine field={row.field} />
+    </>
+  );
+}
+
+/** How many real shoppers of the stage's page used a facet, if any visited it. */
+function UseLine({ field }: { field: string }) {
+  const visits = useSession(({ use }) => use?.visits);
+  const called = useSession(({ use }) => use && visitsWord(use));
+  const used = useSession(({ use }) => use?.fields.get(field)?.used ?? 0);
+  if (visits === undefined) return null;
+  const share = percent(used, visits);
+  return (
+    <span
+      className="flex items-center gap-1.5 text-[13px] leading-tight text-quiet tabular-nums"
+      title={`${used.toLocaleString("en")} of ${visits.toLocaleString("en")} ${called} to this page chose something here.`}
+    >
+      <span className="h-1 w-11 flex-none overflow-hidden rounded-full bg-base-300" aria-hidden>
+        <span className="block h-full bg-primary" style={{ width: `${(used / visits) * 100}%` }} />
+      </span>
+      <span className="truncate">
+        {share} of {called}
+      </span>
+    </span>
   );
 }
 

@@ -5,6 +5,7 @@ import { emptySelection } from "../../core/engine/selection.ts";
 import type { RowShift } from "../../core/findings/layout-shift.ts";
 import type { PageMeasure } from "../../core/findings/measure.ts";
 import type { Reaches } from "../../core/findings/reach.ts";
+import type { PageUse } from "../../core/findings/visit-use.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import type { Asked } from "../../core/recount/rows.ts";
 import type { Band } from "../../core/settings/band.ts";
@@ -29,6 +30,8 @@ interface StageState {
   asked: Asked | undefined;
   /** By row, the number of that page's products found by some offered option. */
   reaches: Reaches;
+  /** What real shoppers did on that page; undefined if nothing is known. */
+  use: PageUse | undefined;
 }
 
 /** How the pages are shown; remembered for the next visit. */
@@ -111,6 +114,7 @@ export const createSession = (address: string, kept: Partial<RememberedBench> = 
     answer: undefined,
     asked: undefined,
     reaches: new Map(),
+    use: undefined,
     frames: "both",
     zoom: "read",
     folded: false,

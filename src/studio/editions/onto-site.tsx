@@ -1,5 +1,5 @@
-import { Check, Copy, Download, ExternalLink } from "lucide-react";
-import { type ReactNode, useState } from "react";
+import { Download, ExternalLink } from "lucide-react";
+import { useState } from "react";
 import { useStore } from "zustand";
 import type { EditionSummary } from "../../core/api/edition.ts";
 import { type HandoffPreview, scriptAim } from "../../core/api/handoff.ts";
@@ -12,6 +12,7 @@ import { Choice } from "../controls/choice.tsx";
 import { TextControl } from "../controls/text-control.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
+import { Snippet } from "../shell/snippet.tsx";
 import { SiteChecks } from "./site-checks.tsx";
 import { type EditionState, stateName, useHandoff } from "./use-editions.ts";
 
@@ -258,37 +259,3 @@ const Select = ({ label, value, values, set }: SelectProps) => (
     </select>
   </label>
 );
-
-function Snippet({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
-  const [copied, setCopied] = useState(false);
-  return (
-    <figure className="flex min-w-0 flex-col gap-1">
-      <figcaption className="flex items-center justify-between">
-        <span className="font-medium">{title}</span>
-        <button
-          type="button"
-          className="btn btn-ghost btn-xs"
-          aria-label={`Copy: ${title}`}
-          onClick={() =>
-            navigator.clipboard.writeText(text.trim()).then(
-              () => setCopied(true),
-              () => setCopied(false),
-            )
-          }
-        >
-          {copied ? <Check size={13} aria-hidden /> : <Copy size={13} aria-hidden />} {copied ? "Copied" : "Copy"}
-        </button>
-      </figcaption>
-      {children ? <p className="text-[13px] text-quiet">{children}</p> : null}
-      <pre
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: a box that scrolls must be reached by the keyboard
-        tabIndex={0}
-        role="region"
-        aria-label={title}
-        className="overflow-x-auto rounded-lg bg-sand/70 p-3 text-[13px] leading-5"
-      >
-        {text.trim()}
-      </pre>
-    </figure>
-  );
-}

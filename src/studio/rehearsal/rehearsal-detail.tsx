@@ -32,7 +32,7 @@ interface Props {
 export function RehearsalDetail({ shop, run, service, part, show }: Props) {
   const view = {
     ways: () => <WaysPicture run={run} />,
-    facets: () => <FacetUses run={run} service={service} />,
+    facets: () => <FacetUses shop={shop} run={run} service={service} />,
     ends: () => <DeadEndList run={run} />,
     shoppers: () => <ShopperList shop={shop} run={run} />,
     compare: () => <CompareView shop={shop} run={run} service={service} />,

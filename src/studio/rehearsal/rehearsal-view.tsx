@@ -1,6 +1,5 @@
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import type { Measure } from "../../core/findings/measure.ts";
-import { type Assumptions, defaultAssumptions } from "../../core/rehearsal/assumptions.ts";
 import { stateName, useEditions } from "../editions/use-editions.ts";
 import { Alert } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
@@ -15,7 +14,9 @@ import { MeasuringFrame } from "./measuring-frame.tsx";
 import type { Order } from "./rehearsal.worker.ts";
 import { type Part, RehearsalDetail } from "./rehearsal-detail.tsx";
 import { RehearsalForm } from "./rehearsal-form.tsx";
+import { RehearsalTabs } from "./rehearsal-tabs.tsx";
 import { maxOf, type SpreadName } from "./spread-chart.tsx";
+import { useAssumptions } from "./use-assumptions.ts";
 import { dataOf, useAgainst, useRun, useStand, useStop, useWorker } from "./use-rehearsal.ts";
 import { type RehearsedBand, rehearsedBands, type Wishes } from "./wishes.ts";
 
@@ -77,6 +78,7 @@ export function RehearsalView() {
   return (
     <div className="flex h-full flex-col">
       <Strip views={shopViews(shop.slug)} />
+      <RehearsalTabs shop={shop.slug} />
       <main className="flex min-h-0 flex-1">
         <section
           aria-label="Page and panel to rehearse"
@@ -146,21 +148,4 @@ export function RehearsalView() {
       <Commands stores={[]} />
     </div>
   );
-}
-
-const keptAt = (shop: string): string => `rehearsal ${shop}`;
-
-/** The assumptions, kept in this browser by shop. */
-function useAssumptions(shop: string): [Assumptions, (next: Assumptions) => void] {
-  const [assumptions, setAssumptions] = useState<Assumptions>(() => {
-    try {
-      return { ...defaultAssumptions, ...JSON.parse(localStorage.getItem(keptAt(shop)) ?? "{}") };
-    } catch {
-      return defaultAssumptions;
-    }
-  });
-  useEffect(() => {
-    localStorage.setItem(keptAt(shop), JSON.stringify(assumptions));
-  }, [shop, assumptions]);
-  return [assumptions, setAssumptions];
 }

@@ -1,0 +1,37 @@
+import type { VisitReport } from "../api/visit-report.ts";
+import { wilsonInterval } from "../catalogue/numbers/wilson.ts";
+import type { PageUse, VisitUse } from "../findings/visit-use.ts";
+
+/** The use of a page over all its bands, from a report of visits; undefined if nobody visited it. */
+export function pageUse(report: VisitReport, address: string, madeUp = false): PageUse | undefined {
+  const own = report.pages.filter(({ page }) => page === address);
+  const visits = own.reduce((sum, one) => sum + one.visits, 0);
+  if (visits === 0) return undefined;
+  const sums = new Map<string, { used: number; chosen: number; removed: number }>();
+  const vain = new Map<string, number>();
+  for (const { fields, soughtInVain } of own) {
+    for (const { field, used, removed } of fields) {
+      const sum = sums.get(field) ?? { used: 0, chosen: 0, removed: 0 };
+      sums.set(field, {
+        used: sum.used + used.hits,
+        chosen: sum.chosen + removed.of,
+        removed: sum.removed + removed.hits,
+      });
+    }
+    for (const one of soughtInVain) vain.set(one.words, (vain.get(one.words) ?? 0) + one.visits);
+  }
+  return {
+    visits,
+    madeUp,
+    fields: new Map([...sums].map(([field, sum]) => [field, withIntervals(sum, visits)])),
+    soughtInVain: [...vain]
+      .map(([words, times]) => ({ words, visits: times }))
+      .sort((a, b) => b.visits - a.visits || (a.words < b.words ? -1 : 1)),
+  };
+}
+
+function withIntervals(sum: Pick<VisitUse, "used" | "chosen" | "removed">, visits: number): VisitUse {
+  const [low, high] = wilsonInterval(sum.used, visits);
+  const [removedLow] = wilsonInterval(sum.removed, sum.chosen);
+  return { ...sum, low, high, removedLow };
+}
