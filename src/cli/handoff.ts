@@ -25,7 +25,7 @@ export const handoff: Command = {
     ["--action ADDRESS", "Send choices to this address instead of listing products"],
     ["--name KEY=NAME", "Name of a field in the site’s addresses; can be given several times"],
     ["--card FILE", "HTML of the site’s own product card"],
-    ["--language TAG", "Language of the pages", "the shop’s"],
+    ["--language TAG", "Only this language of the shop", "all of them"],
     ["--into", "Write into a folder that contains other files"],
   ],
   example: "trellis handoff --shop larkmoss-nursery --out ./public/trellis --at /trellis/",

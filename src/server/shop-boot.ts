@@ -16,6 +16,8 @@ import { pageLook } from "../core/panel/look/page-look.ts";
 import { facetRows } from "../core/panel/panel.ts";
 import { bandQueries, resolveBands, resolveScheme } from "../core/settings/media.ts";
 import { shopKind } from "../core/shop/kind.ts";
+import { ownLanguage } from "../core/shop/languages.ts";
+import type { ShopDocument } from "../core/shop/shop-schema.ts";
 import { siteOf } from "../core/shop/site.ts";
 import type { SwatchBook } from "../core/swatch/view.ts";
 import type { PagePanel } from "../storefront/page/page-panel.ts";
@@ -34,7 +36,7 @@ export async function openShop(source: ShopSource, catalogues: Catalogues, base:
   const { shop } = source;
   const [settings, pages] = await Promise.all([oneOf(source, shopKind), oneOf(source, pagesKind)]);
   const { facts, swatches } = await catalogues.get(source);
-  const language = chosenLanguage(settings.languages, asked);
+  const language = chosenLanguage(settings, asked);
   const { bars, menu, search } = pages;
   const around: Around = {
     shop: {
@@ -137,8 +139,14 @@ export function enginePlace(variants: number, stage: boolean): EnginePlace {
 }
 
 /** The requested language if the shop has it; otherwise its own. */
-const chosenLanguage = (languages: readonly string[], asked: string | undefined): string =>
-  asked !== undefined && languages.includes(asked) ? asked : "en";
+const chosenLanguage = (settings: ShopDocument, asked: string | undefined): string =>
+  asked !== undefined && settings.languages.includes(asked) ? asked : ownLanguage(settings);
+
+/** The same shop in one of its languages. */
+export const inLanguage = (shop: BootShop, language: string): BootShop => ({
+  ...shop,
+  around: { ...shop.around, language, say: sayOf(language) },
+});
 
 /** The rules of some panels' looks. Bands and dark mode are not resolved yet. */
 export async function lookCss({ source, look: own }: BootShop, panels: readonly PagePanel[]): Promise<string> {

@@ -50,9 +50,9 @@ test("panels and listings of one group share a selection, those of another have 
 
 test("a script that comes late finds what was chosen before it", async ({ page, foreign }) => {
   const head = foreign.head;
-  const script = /src="([^"]+\.js)"/.exec(head)?.[1] ?? "";
+  const script = /type="module" src="([^"]+\.js)"/.exec(head)?.[1] ?? "";
   const parts = ["climber-finder", "listing"].map((name) => foreign.piece(`index/${name}.html`));
-  foreign.site.page("late.html", head.replace(/<script.*<\/script>\n/, ""), parts.join(""));
+  foreign.site.page("late.html", head.replace(/<script type="module".*<\/script>\n/, ""), parts.join(""));
   await foreign.open(page, "late.html");
   await page.getByRole("checkbox", { name: "Full sun" }).check();
   await page.waitForTimeout(300);

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { type ForeignSite, foundBy, ready, test } from "./foreign-site.ts";
 import { expect, type Page } from "./test.ts";
 
@@ -51,4 +52,48 @@ test("more comes while scrolling, as the layout says, until all is there", async
   expect(await cards(page).evaluateAll((all) => all.map((one) => one.getAttribute("data-trellis-product")))).toEqual(
     await foundBy(page),
   );
+});
+
+test("a long list of the site's own shows its products while scrolling, each of them once", async ({
+  page,
+  foreign,
+}) => {
+  const known = [...new Set(readFileSync("demo/nursery.csv", "utf8").match(/^LM\d{3}/gm))];
+  // Longer than the catalogue: variants of a product may each have a row.
+  const rows = Array.from({ length: 3000 }, (_, at) => known[(at * 7) % known.length] ?? "");
+  const list = rows.map((id, at) => `<li data-trellis-product="${id}" data-at="${at}">${id} ${at}</li>`).join("\n");
+  foreign.site.page(
+    "long.html",
+    foreign.head,
+    `${foreign.piece("index/climber-finder.html")}<p data-trellis-count=""></p><ul data-trellis-list="">\n${list}\n</ul>`,
+  );
+  await foreign.open(page, "long.html");
+  await ready(page);
+  const shown = page.locator("[data-trellis-list] > li:visible");
+  await expect.poll(() => shown.count()).toBeLessThan(400);
+  await page
+    .getByRole("checkbox", { name: /^Full sun/ })
+    .first()
+    .check();
+  const { products } = await foreign.site.tally({ choices: { light: { options: ["full sun"] } }, text: "" });
+  const fitting = new Set(products);
+  const expected = rows.flatMap((id, at) => (fitting.has(id) ? [String(at)] : []));
+  expect(expected.length).toBeGreaterThan(600);
+  await expect
+    .poll(
+      async () => {
+        await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
+        return shown.count();
+      },
+      { intervals: [100] },
+    )
+    .toBe(expected.length);
+  expect(await shown.evaluateAll((all) => all.map((one) => one.getAttribute("data-at")))).toEqual(expected);
+  // A further choice shows few again, so that it is quick.
+  await page.evaluate(() => scrollTo(0, 0));
+  await page
+    .getByRole("checkbox", { name: /^Shade/ })
+    .first()
+    .check();
+  await expect.poll(() => shown.count()).toBeLessThan(400);
 });

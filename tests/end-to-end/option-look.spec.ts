@@ -232,7 +232,7 @@ test("a drawer's button has words in each language and an icon of the set or of 
     await page.getByRole("textbox", { name, exact: true }).fill(text);
     await page.getByRole("textbox", { name, exact: true }).press("Enter");
   };
-  await fill("Languages of the panel", "de");
+  await fill("Further languages", "de");
   await fill("Button text of the panel", "Narrow down");
   await fill("Button text of the panel in de", "Eingrenzen");
   await fill("Drawer title of the panel", "What fits");

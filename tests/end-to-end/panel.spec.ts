@@ -130,11 +130,11 @@ test("options are left out, renamed, merged and moved by hand, and every count s
 
   // Another language on both pages.
   await page.getByRole("button", { name: "Settings of the panel" }).click();
-  await page.getByRole("textbox", { name: "Languages of the panel" }).fill("de not_a_tag");
-  await page.getByRole("textbox", { name: "Languages of the panel" }).press("Enter");
+  await page.getByRole("textbox", { name: "Further languages" }).fill("de not_a_tag");
+  await page.getByRole("textbox", { name: "Further languages" }).press("Enter");
   await expect(page.getByText("“not_a_tag” is not a language tag")).toBeVisible();
-  await page.getByRole("textbox", { name: "Languages of the panel" }).fill("de");
-  await page.getByRole("textbox", { name: "Languages of the panel" }).press("Enter");
+  await page.getByRole("textbox", { name: "Further languages" }).fill("de");
+  await page.getByRole("textbox", { name: "Further languages" }).press("Enter");
   await page.getByRole("button", { name: "Settings of Light" }).click();
   await page.getByRole("textbox", { name: "Label of Light in de" }).fill("Licht");
   await page.getByRole("textbox", { name: "Label of Light in de" }).press("Enter");

@@ -87,7 +87,10 @@ describe("a database file", () => {
     await closeDatabase(await openDatabase(file));
     const copies = readdirSync(folder).filter((name) => name.startsWith(`${count}.db.before-`));
     expect(copies).toEqual([`${count}.db.before-2026-11-30-visits`]);
-    expect(checkFile(join(folder, copies[0] ?? ""), migrationNames)).toEqual(["2026-11-30-step-times", "2026-11-30-visits"]);
+    expect(checkFile(join(folder, copies[0] ?? ""), migrationNames)).toEqual([
+      "2026-11-30-step-times",
+      "2026-11-30-visits",
+    ]);
     // Nothing to do, nothing copied.
     await closeDatabase(await openDatabase(file));
     expect(readdirSync(folder).filter((name) => name.startsWith(`${count}.db.before-`))).toHaveLength(1);

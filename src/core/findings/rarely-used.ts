@@ -1,4 +1,3 @@
-import { wilsonInterval } from "../catalogue/numbers/wilson.ts";
 import { inEachFacet } from "./finding.ts";
 import { enoughVisits, visitsWord } from "./visit-use.ts";
 
@@ -13,11 +12,10 @@ export const rarelyUsed = inEachFacet({
   find({ row, title }, { visits }) {
     if (!visits || visits.visits < enoughVisits) return undefined;
     const use = visits.fields.get(row.field);
-    const high = use?.high ?? wilsonInterval(0, visits.visits)[1];
-    if (high >= hardly) return undefined;
+    if (!use || use.high >= hardly) return undefined;
     return {
       row: row.id,
-      words: `${title} was used in ${use?.used ?? 0} of ${visits.visits} ${visitsWord(visits)} to this page.`,
+      words: `${title} was used in ${use.used} of ${visits.visits} ${visitsWord(visits)} to this page.`,
       remedy: { words: `Remove ${title}`, step: { do: "remove", row: row.id } },
     };
   },

@@ -10,8 +10,9 @@ export const soughtInVain: FindingKind = {
   name: "sought-in-vain",
   level: "note",
   needs: "visits",
-  find({ visits }) {
-    if (!visits) return [];
+  find({ visits, facets }) {
+    // A panel that was not on the page has nothing to do with it.
+    if (!visits || !facets.some(({ row }) => visits.fields.has(row.field))) return [];
     const words = visits.soughtInVain.filter((one) => one.visits >= some).slice(0, maxWords);
     if (words.length === 0) return [];
     const list = words.map((one) => `“${one.words}” (${one.visits} ${visitsWord(visits)})`).join(", ");

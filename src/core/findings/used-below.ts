@@ -11,9 +11,9 @@ export const usedBelow: FindingKind = {
     return facets.flatMap(({ row, title }, at) => {
       const use = visits.fields.get(row.field);
       if (!use) return [];
-      const above = facets.slice(0, at).find((other) => (visits.fields.get(other.row.field)?.high ?? 0) < use.low);
-      if (!above) return [];
-      const less = visits.fields.get(above.row.field)?.used ?? 0;
+      const above = facets.slice(0, at).find((other) => (visits.fields.get(other.row.field)?.high ?? 1) < use.low);
+      const less = above && visits.fields.get(above.row.field)?.used;
+      if (!above || less === undefined) return [];
       return [
         {
           row: row.id,

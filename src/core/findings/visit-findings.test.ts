@@ -39,13 +39,15 @@ describe("findings about what real shoppers did", () => {
   });
 
   it("a facet that is hardly used, whether once or never", async () => {
-    const visits = page(1000, { light: use(400, 1000), brand: use(9, 1000) });
+    const visits = page(1000, { light: use(400, 1000), brand: use(9, 1000), "pot-size": use(0, 1000) });
     expect(await words(visits)).toEqual([
       "Brand was used in 9 of 1000 visits to this page.",
       "Pot size was used in 0 of 1000 visits to this page.",
     ]);
     // Too few visits to know: 0 of 120 may be up to 3.1%.
-    expect(await words(page(120, { light: use(60, 120), brand: use(30, 120) }))).toEqual([]);
+    expect(await words(page(120, { light: use(60, 120), brand: use(30, 120), "pot-size": use(0, 120) }))).toEqual([]);
+    // What was not on the page could not be used.
+    expect(await words(page(1000, { light: use(400, 1000) }))).toEqual([]);
   });
 
   it("choices that are removed again", async () => {

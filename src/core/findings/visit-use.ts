@@ -15,7 +15,7 @@ export interface PageUse {
   visits: number;
   /** They were made by trial shoppers, which everything says that is drawn from them. */
   madeUp: boolean;
-  /** By field key; a field without a choice is absent. */
+  /** By field key, those that were on the page; nothing is known of others. */
   fields: ReadonlyMap<string, VisitUse>;
   /** Search words that found nothing, with the number of visits, most frequent first. */
   soughtInVain: readonly { words: string; visits: number }[];

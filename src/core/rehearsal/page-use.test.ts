@@ -30,6 +30,9 @@ describe("the use of a page", () => {
       removedLow: wilsonInterval(1, 2)[0],
     });
     expect(use?.soughtInVain).toEqual([{ words: "yew", visits: 2 }]);
+    expect(use?.fields.get("price")).toBeUndefined();
+    expect(pageUse(reader.report(), "/", ["price", "light"])?.fields.get("price")).toMatchObject({ used: 0, low: 0 });
+    expect(pageUse(reader.report(), "/", ["price", "light"])?.fields.get("light")).toEqual(use?.fields.get("light"));
     expect(pageUse(reader.report(), "/brands/b")).toBeUndefined();
   });
 });

@@ -2,12 +2,21 @@ import type { VisitReport } from "../api/visit-report.ts";
 import { wilsonInterval } from "../catalogue/numbers/wilson.ts";
 import type { PageUse, VisitUse } from "../findings/visit-use.ts";
 
-/** The use of a page over all its bands, from a report of visits; undefined if nobody visited it. */
-export function pageUse(report: VisitReport, address: string, madeUp = false): PageUse | undefined {
+/**
+ * The use of a page over all its bands, from a report of visits; undefined if nobody visited it.
+ * @param offered keys of the fields that were on the page; those that were used are known without it
+ * @param madeUp the visits were made by trial shoppers; default: no
+ */
+export function pageUse(
+  report: VisitReport,
+  address: string,
+  offered: Iterable<string> = [],
+  madeUp = false,
+): PageUse | undefined {
   const own = report.pages.filter(({ page }) => page === address);
   const visits = own.reduce((sum, one) => sum + one.visits, 0);
   if (visits === 0) return undefined;
-  const sums = new Map<string, { used: number; chosen: number; removed: number }>();
+  const sums = new Map<string, Sum>([...offered].map((field) => [field, { used: 0, chosen: 0, removed: 0 }]));
   const vain = new Map<string, number>();
   for (const { fields, soughtInVain } of own) {
     for (const { field, used, removed } of fields) {
@@ -30,7 +39,9 @@ export function pageUse(report: VisitReport, address: string, madeUp = false): P
   };
 }
 
-function withIntervals(sum: Pick<VisitUse, "used" | "chosen" | "removed">, visits: number): VisitUse {
+type Sum = Pick<VisitUse, "used" | "chosen" | "removed">;
+
+function withIntervals(sum: Sum, visits: number): VisitUse {
   const [low, high] = wilsonInterval(sum.used, visits);
   const [removedLow] = wilsonInterval(sum.removed, sum.chosen);
   return { ...sum, low, high, removedLow };

@@ -1,5 +1,6 @@
 import type { Edit } from "../document/edit.ts";
 import type { BandLimits } from "../settings/band.ts";
+import { fallbackLanguage, ownLanguage } from "./languages.ts";
 import type { ShopDocument, Site } from "./shop-schema.ts";
 import { defaultSite, siteOf } from "./site.ts";
 
@@ -32,10 +33,20 @@ export const setSite = (changes: Partial<Site>): ShopEdit => ({
   },
 });
 
+/** Sets the shop's own language. */
+export const setLanguage = (language: string): ShopEdit => ({
+  words: `Shop language: ${language}`,
+  change: (shop) => {
+    if (language === fallbackLanguage) delete shop.language;
+    else shop.language = language;
+    shop.languages = shop.languages.filter((one) => one !== language);
+  },
+});
+
 /** Sets the languages of labels besides the shop's own. */
 export const setLanguages = (languages: readonly string[]): ShopEdit => ({
   words: languages.length === 0 ? "One language only" : `Languages: ${languages.join(", ")}`,
   change: (shop) => {
-    shop.languages = [...new Set(languages)];
+    shop.languages = [...new Set(languages)].filter((one) => one !== ownLanguage(shop));
   },
 });

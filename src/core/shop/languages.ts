@@ -1,3 +1,16 @@
+import type { ShopDocument } from "./shop-schema.ts";
+
+/** The language of a shop that names none. */
+export const fallbackLanguage = "en";
+
+/** The language in which a shop's labels are written. */
+export const ownLanguage = ({ language }: Pick<ShopDocument, "language">): string => language ?? fallbackLanguage;
+
+/** All languages of a shop, its own first. */
+export const languagesOf = (shop: Pick<ShopDocument, "language" | "languages">): string[] => [
+  ...new Set([ownLanguage(shop), ...shop.languages]),
+];
+
 /** Language tags typed by somebody, or why they are invalid. */
 export type TypedLanguages = { tags: string[] } | { fault: string };
 

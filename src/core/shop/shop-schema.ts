@@ -16,7 +16,7 @@ const language = () =>
     .test(
       "language",
       ({ path }) => `${path} is not a language tag like “de” or “pt-BR”`,
-      (tag) => tag !== undefined && isLanguage(tag),
+      (tag) => tag === undefined || isLanguage(tag),
     )
     .required();
 
@@ -56,6 +56,8 @@ export const shopSchema = exact({
     ({ path }) => `${path}.wide must be greater than ${path}.medium`,
     ({ medium, wide }) => wide > medium,
   ),
+  /** The shop's own language, in which labels are written; absent for English. */
+  language: language().optional(),
   /** Languages of labels besides the shop's own. */
   languages: listOf(language(), 20),
   /** The look of the shop's pages, and of panels without their own; absent for the default one. */

@@ -16,12 +16,14 @@ export interface DataFiles {
  * The shop data, and the fields of its catalogue that pages count, sort by and show.
  * @param slots names of the card template's slots
  * @param edition its number, if it is one
+ * @param others the languages of pages besides the shop's own
  */
 export function dataFiles(
   { shop, settings, pages, facts, around, site }: BootShop,
   boots: readonly Boot[],
   slots: readonly string[],
   edition: number | undefined,
+  others: readonly string[],
 ): DataFiles {
   const { catalogue } = facts.index;
   const used = usedFields({
@@ -47,6 +49,7 @@ export function dataFiles(
     link: site.link,
     language,
     ...(words === wordsOf("en") ? {} : { words }),
+    ...(others.length > 0 ? { spoken: Object.fromEntries(others.map((one) => [one, wordsOf(one)])) } : {}),
   };
   return {
     shop: new TextEncoder().encode(JSON.stringify(file)),

@@ -27,8 +27,9 @@ import {
   type PieceList,
 } from "../../storefront/handoff/wire.ts";
 import { displaysOf, type PagePanel } from "../../storefront/page/page-panel.ts";
+import type { Boot } from "../../storefront/shop/boot.ts";
 import { isBuild, repository } from "../repository.ts";
-import { type BootShop, lookCss } from "../shop-boot.ts";
+import { type BootShop, inLanguage, lookCss } from "../shop-boot.ts";
 import { bundle, gzippedSize } from "./bundle.ts";
 import { checkCard, defaultCard, slotsOf } from "./card.ts";
 import { dataFiles } from "./data-files.ts";
@@ -56,7 +57,7 @@ export interface HandoffWishes {
   edition?: number | undefined;
   /** Heights of panels that a browser has measured; the others are estimated. */
   heights?: HeightsFile | undefined;
-  /** BCP 47 tag of the language, one of the shop's; its own by default. */
+  /** BCP 47 tag of a single language, one of the shop's; by default all of them. */
   language?: string | undefined;
 }
 
@@ -98,15 +99,21 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   const panels = [...new Map(boots.flatMap((boot) => boot.panels).map((one) => [one.slug, one])).values()];
   checkSite(site, panels);
 
-  const data = dataFiles(open, boots, slotsOf(card), wishes.edition);
+  const others = wishes.language === undefined ? whole.shop.languages : [];
+  const data = dataFiles(open, boots, slotsOf(card), wishes.edition, others);
   const nameOf = (role: FileRole, content: Uint8Array) => hashed(baseNames[role], content);
   const named = { shop: nameOf("shop", data.shop), catalogue: nameOf("catalogue", data.catalogue) };
   const settings = { site, card, currency: whole.currency, fields };
   const markup = new Markup(settings);
-  const stills = await Promise.all(
-    boots.map((boot) => stillPage({ ...boot, base: "", names: site.names }, drawnFrom(named), facts)),
-  );
+  const drawn = (spoken: readonly Boot[], language?: string) =>
+    Promise.all(
+      spoken.map((boot) => stillPage({ ...boot, base: "", names: site.names }, drawnFrom(named), facts, language)),
+    );
+  const stills = await drawn(boots);
   for (const still of stills) markup.addPage(still);
+  for (const language of others)
+    for (const still of await drawn(await bootsOf(inLanguage(open, language), wishes.pages), language))
+      markup.addPage(still);
 
   const displays = displaysOf(panels).sort();
   const early = earlyScript(panels, site.names);
@@ -151,6 +158,7 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   const said = readme({
     shop: whole.name,
     site,
+    languages: [open.around.language, ...others],
     report,
     tags: heads,
     product,

@@ -2,7 +2,7 @@ import type { Field } from "../../core/catalogue/field.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { cardValues } from "../../storefront/handoff/card-values.ts";
 import { drawListing, drawPanel, type StillPage } from "../../storefront/handoff/draw.tsx";
-import { folderOf } from "../../storefront/handoff/wire.ts";
+import { folderOf, pieceIn } from "../../storefront/handoff/wire.ts";
 import { behaviourOn, type PagePanel, placeOf } from "../../storefront/page/page-panel.ts";
 import { filledCard } from "./card.ts";
 import { shortHash } from "./names.ts";
@@ -36,7 +36,8 @@ export class Markup {
   addPage(still: StillPage): PageMarkup {
     const { site } = this.#settings;
     const { page, panels } = still.born;
-    const put = (name: string, html: string) => {
+    const put = (piece: string, html: string) => {
+      const name = pieceIn(piece, still.language);
       this.files.set(`${folderOf(page.address)}/${name}.html`, html);
       this.pieces[page.address] = { ...this.pieces[page.address], [name]: shortHash(html) };
     };

@@ -1,6 +1,7 @@
 import { pageList } from "../../core/page/page-list.ts";
 import { facetRows } from "../../core/panel/panel.ts";
 import type { WholeShop } from "../../core/shop/archive/whole-shop.ts";
+import { languagesOf } from "../../core/shop/languages.ts";
 import { withPicturesAt } from "../../core/shop/pictures.ts";
 import type { Site } from "../../core/shop/shop-schema.ts";
 import { siteFault } from "../../core/shop/site.ts";
@@ -20,7 +21,7 @@ export async function openWhole(whole: WholeShop, site: Site, language: string |
     open: async () => whole,
     placed: (document) => withPicturesAt(document, (picture) => `${site.at}pictures/${picture}`),
   });
-  const known = ["en", ...whole.shop.languages];
+  const known = languagesOf(whole.shop);
   if (language !== undefined && !known.includes(language))
     throw new HttpError(422, `The shop is not in the language “${language}”. It is in ${known.join(", ")}.`);
   return { ...(await openShop(source, new Catalogues(), "", language)), site };

@@ -11,6 +11,8 @@ interface Said {
   product: string;
   /** A choice of one option, as an example; undefined if no panel has options. */
   example: { field: string; option: string } | undefined;
+  /** The languages of the pieces, the shop's own first. */
+  languages: readonly string[];
   /** Paths of the pieces of markup. */
   pieces: readonly string[];
   table: string;
@@ -21,7 +23,7 @@ const kB = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 const block = (language: string, text: string): string => `\`\`\`${language}\n${text.trim()}\n\`\`\``;
 
 /** All instructions for a site's programmer, on one page. */
-export function readme({ shop, site, report, tags, product, example, pieces, table, card }: Said): string {
+export function readme({ shop, site, languages, report, tags, product, example, pieces, table, card }: Said): string {
   const { script, engine, style, shop: facts, catalogue, cards } = report.sizes;
   const panel = pieces.find((path) => !path.endsWith("/listing.html") && !path.endsWith(".form.html")) ?? "";
   const name = panel.replace(/^.*\//, "").replace(/\.html$/, "");
@@ -82,7 +84,7 @@ ${block(
 
 The panel hides and sorts the products of this list. \`${product}\` is the id of the
 shop’s first product; \`trellis ids\` lists the ids of all. Products that the catalogue does not contain stay visible. Without \`data-trellis-more\` or \`data-trellis-pages\` all matches are shown at
-once. If the list changes later, the panel filters it again.
+once, those of a list of more than 300 while the shopper scrolls. If the list changes later, the panel filters it again.
 
 **As a form.** The panel sends the shopper to an address of your site, with the choices in the query. ${
     form
@@ -98,7 +100,12 @@ Values are lower case with single spaces, as in the panel's markup.
 
 - Elements with the same \`group\` share one selection. This includes marked elements: \`data-trellis-count="left"\` belongs to \`group="left"\`.
 - \`data-trellis-chosen\` marks where the chosen filters appear, \`data-trellis-pages\` where the links to further results pages appear.
-- A sticky panel beside its list needs a column of its own. One above its list needs the same parent as the list; it is sticky only if 60% of the screen stays free.
+${
+  languages.length > 1
+    ? `- The panels are in ${languages.join(", ")}. An element with a name takes the language of the page (\`lang\`) or of its own attribute \`language\`; pieces of markup in a further language are called \`PANEL.${languages[1]}.html\`. All elements of one group have one language.
+`
+    : ""
+}- A sticky panel beside its list needs a column of its own. One above its list needs the same parent as the list; it is sticky only if 60% of the screen stays free.
 - \`history="replace"\` or \`"none"\` on a panel keeps choices out of the browser’s history.
 - \`visits="URL"\` on an element sends what shoppers do to an address of your site, a line of JSON for each act: no cookies, nothing about the person, and nothing from browsers that ask not to be tracked. Empty, it only dispatches \`trellis-visit\` on the document. \`trellis visits FILE\` reads the lines; \`trellis schema visit\` prints their JSON Schema.
 - Events: \`trellis-ready\`, \`trellis-change\`, \`trellis-results\`, \`trellis-trouble\`, with typed details in \`trellis.d.ts\`.

@@ -23,6 +23,8 @@ const still = () => {};
 /** A page without a selection, on every band. */
 export interface StillPage {
   born: InitialState;
+  /** Its language; absent for the shop's own. */
+  language: string | undefined;
   /** The files it is drawn from, see `wire.ts`. */
   drawn: string;
   answers: readonly Drawn[];
@@ -30,9 +32,14 @@ export interface StillPage {
 }
 
 /** Computes a page without a selection. */
-export async function stillPage(born: InitialState, from: string, engine: Engine): Promise<StillPage> {
+export async function stillPage(
+  born: InitialState,
+  from: string,
+  engine: Engine,
+  language?: string,
+): Promise<StillPage> {
   const { drawn, states } = await firstAnswers(born, engine, () => startPlace, "");
-  return { born, drawn: from, answers: drawn, states };
+  return { born, language, drawn: from, answers: drawn, states };
 }
 
 /** Drawn markup, with the styles of its elements separate, since a strict policy forbids style attributes. */
@@ -47,7 +54,7 @@ export interface DrawnPiece {
  * @param action target of its form, if choices are sent elsewhere
  */
 export function drawPanel(
-  { born, drawn: from, answers, states }: StillPage,
+  { born, language, drawn: from, answers, states }: StillPage,
   one: PagePanel,
   at: string,
   action: string | undefined,
@@ -74,6 +81,7 @@ export function drawPanel(
   const island: Island = {
     at,
     page: born.page,
+    ...(language === undefined ? {} : { language }),
     drawn: from,
     panel: one,
     answers: answers.map((each) => ownOf(each, one)),
@@ -112,13 +120,17 @@ export interface ListingParts {
   chosen: DrawnPiece | undefined;
 }
 
-export function drawListing({ born, drawn, states }: StillPage, at: string, chosenAbove: boolean): ListingParts {
+export function drawListing(
+  { born, language, drawn, states }: StillPage,
+  at: string,
+  chosenAbove: boolean,
+): ListingParts {
   const [state] = states;
   if (!state) throw new RangeError("A page is drawn for a band at least.");
   const { answer, layout, say } = state;
   const left = answer.total - answer.products.length;
   return {
-    island: scriptOf({ at, page: born.page, drawn }),
+    island: scriptOf({ at, page: born.page, ...(language === undefined ? {} : { language }), drawn }),
     total: escaped(say("found", { n: answer.total })),
     sorts: sortChoices(state)
       .map(({ sort, label }) => `<option value="${escaped(sort)}">${escaped(label)}</option>`)

@@ -1,7 +1,7 @@
 import { HandoffFault } from "./faults.ts";
 import { HandoffFiles } from "./files.ts";
 import { dataOf } from "./island-of.ts";
-import { folderOf, type PieceList } from "./wire.ts";
+import { folderOf, type PieceList, pieceIn } from "./wire.ts";
 
 let scriptPlace = "";
 /** Sets the place of the running script, where an element with a name finds its markup. */
@@ -35,7 +35,8 @@ async function prepare(element: HTMLElement, piece: string): Promise<() => void>
   const pages = await files.pieces();
   const given = pageOf(element);
   const address = given ?? pageAt(decodeURI(location.pathname), piece, pages);
-  const version = address === undefined ? undefined : pages[address]?.[piece];
+  const name = address === undefined ? piece : spokenPiece(element, piece, Object.keys(pages[address] ?? {}));
+  const version = address === undefined ? undefined : pages[address]?.[name];
   if (address === undefined || version === undefined)
     throw new HandoffFault(
       "markup",
@@ -43,7 +44,7 @@ async function prepare(element: HTMLElement, piece: string): Promise<() => void>
         ? `The handoff has no panel “${piece}”. It has ${namesIn(pages).join(", ")}.`
         : `The handoff has no “${piece}” for the page “${given}”. Check the attribute page.`,
     );
-  const [html] = await Promise.all([files.markup(`${folderOf(address)}/${piece}.html?${version}`), styled()]);
+  const [html] = await Promise.all([files.markup(`${folderOf(address)}/${name}.html?${version}`), styled()]);
   const holder = document.createElement("template");
   holder.innerHTML = html;
   const drawn = holder.content.firstElementChild;
@@ -61,6 +62,16 @@ async function prepare(element: HTMLElement, piece: string): Promise<() => void>
     }
     element.replaceChildren(...drawn.childNodes);
   };
+}
+
+/**
+ * The name of a piece in the language of an element: that of its attribute `language`, otherwise of the page around it;
+ * in the shop's own if the handoff has neither that language nor its first part.
+ */
+function spokenPiece(element: HTMLElement, piece: string, names: readonly string[]): string {
+  const tag = element.getAttribute("language") ?? element.closest("[lang]")?.getAttribute("lang") ?? "";
+  const wanted = [tag, tag.split("-")[0] ?? ""].map((one) => pieceIn(piece, one).toLowerCase());
+  return wanted.flatMap((one) => names.find((name) => name.toLowerCase() === one) ?? [])[0] ?? piece;
 }
 
 /** The page named by an element, or by another of its group; null if none is. */
@@ -86,7 +97,7 @@ export function pageAt(path: string, piece: string, pages: PieceList): string | 
 const namesIn = (pages: PieceList): string[] => [
   ...new Set(
     Object.values(pages).flatMap((pieces) =>
-      Object.keys(pieces).filter((name) => name !== "listing" && !name.endsWith(".form")),
+      Object.keys(pieces).filter((name) => name !== "listing" && !name.includes(".")),
     ),
   ),
 ];

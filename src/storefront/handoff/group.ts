@@ -139,7 +139,8 @@ export class Group {
     files.prepare(cards);
     const [shop, drawn] = await Promise.all([files.shop(), files.drawn()]);
     if (shop.words) putWords(shop.language, shop.words);
-    const born = initialState(shop, island.page, this.name, this.#panels());
+    for (const [language, words] of Object.entries(shop.spoken ?? {})) putWords(language, words);
+    const born = initialState(shop, island, this.name, this.#panels());
     const { panels, page: shown } = born;
     const fields = new Map(shop.fields.map((field) => [field.key, field]));
     const fieldOf = (key: string) => fields.get(key);

@@ -19,8 +19,13 @@ export function islandFor(islands: readonly Island[]): Island {
   return island;
 }
 
-/** The initial state of a group's page, without answers. */
-export const initialState = (shop: ShopFile, page: ShownPage, group: string, panels: PagePanel[]): InitialState => ({
+/** The initial state of a group's page, without answers, in the language of its markup. */
+export const initialState = (
+  shop: ShopFile,
+  { page, language = shop.language }: Pick<Island, "page" | "language">,
+  group: string,
+  panels: PagePanel[],
+): InitialState => ({
   shop: {
     slug: "",
     name: shop.name,
@@ -36,7 +41,7 @@ export const initialState = (shop: ShopFile, page: ShownPage, group: string, pan
   fields: shop.fields,
   limits: shop.limits,
   swatches: shop.swatches,
-  language: shop.language,
+  language,
   names: shop.names,
 });
 

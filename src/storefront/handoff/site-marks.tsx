@@ -1,11 +1,17 @@
 import { render } from "preact";
 import { Pages } from "../listing/pages.tsx";
 import { sortChoices } from "../listing/sort-box.tsx";
+import type { PageState } from "../page/page-state.ts";
 import { Chosen } from "../panel/pieces.tsx";
 import { HandoffFault } from "./faults.ts";
 import { listMark, markIn, marksIn, type SitePlace } from "./marks.ts";
 import type { OpenGroup } from "./open-group.ts";
 import { type Arranged, SiteList } from "./site-list.ts";
+
+/** Number of products from which a list is long: a browser takes a third of a second to lay out 3,000. */
+const longList = 300;
+/** Number of products by which a long list grows. */
+const reachStep = 150;
 
 /** The marked elements of a site: counts, sort order, further products, and its own list. */
 export class SiteMarks {
@@ -16,6 +22,10 @@ export class SiteMarks {
   #told = "";
   #heard = new WeakSet<Element>();
   #near: IntersectionObserver | undefined;
+  /** Number of products that a long list shows now, in which state, and what follows its end. */
+  #reach = reachStep;
+  #of: Pick<PageState, "selection" | "sort"> | undefined;
+  #end: IntersectionObserver | undefined;
 
   /** The state of the site's own list; undefined if it has none. */
   get arranged(): Arranged | undefined {
@@ -58,6 +68,7 @@ export class SiteMarks {
   leave(): void {
     this.#open = undefined;
     this.#near?.disconnect();
+    this.#followEnd(undefined);
     this.#leaveList();
   }
 
@@ -120,14 +131,34 @@ export class SiteMarks {
     const { sort, page, layout } = store.state;
     const { size, more } = layout;
     const paged = markIn(group.name, "more") !== undefined || more === "pages";
+    if (store.state.selection !== this.#of?.selection || sort !== this.#of.sort) this.#reach = reachStep;
+    this.#of = store.state;
+    // A list without an element for further products shows all of them; a long one shows them while scrolling.
+    const isLong = (this.#arranged?.length ?? this.#list.length) > longList;
     this.#arranged = this.#list.arrange({
       found: group.found(),
       sorted: sort !== "",
-      // Without an element for further products, hidden ones could not be reached.
-      part: paged ? [more === "pages" ? (page - 1) * size : 0, page * size] : undefined,
+      part: paged ? [more === "pages" ? (page - 1) * size : 0, page * size] : isLong ? [0, this.#reach] : undefined,
       isKnown: (id) => counting.hasProduct(id),
     });
+    this.#followEnd(isLong && !paged ? this.#list.lastShown : undefined);
     this.#tellTrouble(this.#arranged, open);
+  }
+
+  /** Shows more of a long list when the end of what is shown comes near. */
+  #followEnd(last: Element | undefined): void {
+    this.#end?.disconnect();
+    this.#end = undefined;
+    if (!last) return;
+    this.#end = new IntersectionObserver(
+      (entries) => {
+        if (!entries.some(({ isIntersecting }) => isIntersecting) || !this.#open) return;
+        this.#reach += reachStep;
+        this.#arrange(this.#open);
+      },
+      { rootMargin: "0px 0px 1200px" },
+    );
+    this.#end.observe(last);
   }
 
   /** Reports once which products of the list the catalogue does not contain, or that occur twice. */

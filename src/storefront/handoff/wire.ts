@@ -50,6 +50,10 @@ export type CheckedRole = (typeof checkedRoles)[number];
 /** By the address of a page, its pieces of markup by name, each with a hash of its content. */
 export type PieceList = Readonly<Record<string, Readonly<Record<string, string>>>>;
 
+/** The name of a piece in one of the shop's languages; its own has none. A slug never contains a dot. */
+export const pieceIn = (piece: string, language: string | undefined): string =>
+  language === undefined ? piece : `${piece}.${language}`;
+
 /** The folder of a page's markup. */
 export const folderOf = (address: string): string => `pages${address === "/" ? "/index" : address}`;
 
@@ -80,6 +84,8 @@ export interface ShopFile {
   language: string;
   /** Its words; absent if the script contains them. */
   words?: Words;
+  /** By the shop's further languages, their words. */
+  spoken?: Readonly<Record<string, Words>>;
 }
 
 /** The data of a piece of markup, as JSON in an inert script element. */
@@ -87,6 +93,8 @@ export interface Island {
   /** Address of the handoff's files. */
   at: string;
   page: ShownPage;
+  /** BCP 47 tag of its language; absent for the shop's own. */
+  language?: string;
   /** Identifies the files it was drawn from; if others are current, it is drawn anew. */
   drawn: string;
   /** Absent in a listing. */

@@ -5,6 +5,7 @@ import { fieldOfCell } from "../../core/page/layout.ts";
 import { productAddress } from "../../core/page/page-list.ts";
 import type { Cell } from "../../core/page/pages-schema.ts";
 import { formatterOf, money } from "../panel/format.ts";
+import { fieldTitle } from "../words/field-title.ts";
 import { useBasket } from "./basket.ts";
 import type { ListingState } from "./listing-state.ts";
 
@@ -52,7 +53,7 @@ export function CellView(props: Props) {
       const values = valuesOf(props);
       return field ? (
         <p class="zs-cell" title={values.join(", ")}>
-          <span class="zs-label">{field.name}</span> {values.join(", ") || "–"}
+          <span class="zs-label">{fieldTitle(field, state.say)}</span> {values.join(", ") || "–"}
         </p>
       ) : null;
     }

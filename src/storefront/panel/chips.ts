@@ -9,6 +9,7 @@ import { labelOf } from "../../core/panel/options.ts";
 import { rowLabel, rulesOf } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { settingsOn } from "../../core/settings/settings.ts";
+import { fieldTitle } from "../words/field-title.ts";
 import { formatterOf } from "./format.ts";
 import { rangeText } from "./option-views.ts";
 import type { Shared } from "./panel-state.ts";
@@ -63,7 +64,7 @@ function draftsOf(
 ): Draft[] {
   const field = fields.get(key);
   if (!field) return [];
-  const facet = (row && rowLabel(row, language)) || field.name;
+  const facet = (row && rowLabel(row, language)) || fieldTitle(field, say);
   if (isRange(choice)) {
     const format = formatterOf(field, currency, row && settingsOn(row.settings, band), language);
     const value = rangeText(choice, format, say);

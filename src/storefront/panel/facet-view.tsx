@@ -8,6 +8,7 @@ import { rowLabel } from "../../core/panel/panel.ts";
 import type { FacetRow } from "../../core/panel/panel-schema.ts";
 import { resolve } from "../../core/settings/band.ts";
 import { type FacetSettings, settingsOn } from "../../core/settings/settings.ts";
+import { fieldTitle } from "../words/field-title.ts";
 import type { DisplayProps } from "./displays/display-props.ts";
 import { viewOf } from "./displays/views.ts";
 import { FacetTitle } from "./facet-title.tsx";
@@ -121,7 +122,7 @@ function displayProps(
     field,
     name: nameIn(state.names, row.field),
     settings,
-    label: rowLabel(row, state.language) || field.name,
+    label: rowLabel(row, state.language) || fieldTitle(field, state.say),
     id: `${state.id}-${row.id}`,
     options: answer.range
       ? []

@@ -8,6 +8,7 @@ import { hasLink } from "../../core/panel/links.ts";
 import { rowLabel } from "../../core/panel/panel.ts";
 import type { LinksPiece, PieceName, PieceRow } from "../../core/panel/pieces.ts";
 import { isSafeAddress, isSafePicture } from "../../core/sanitize/safe-address.ts";
+import { fieldTitle } from "../words/field-title.ts";
 import { ChipList } from "./chip-list.tsx";
 import { chipsOf } from "./chips.ts";
 import { Count } from "./count.tsx";
@@ -110,7 +111,7 @@ function Links({ row, state, perform, label }: Props<LinksPiece>) {
   const answer = state.answer.facets[row.field];
   const field = state.fields.get(row.field);
   if (!answer || !field) return null;
-  const name = label || field.name;
+  const name = label || fieldTitle(field, state.say);
   return (
     <nav aria-label={name}>
       {label ? <h3 class="zt-heading">{label}</h3> : null}

@@ -3,6 +3,7 @@ import type { Product } from "../../core/engine/cards/product.ts";
 import { productAddress, searchAddress, shopAddress } from "../../core/page/page-list.ts";
 import { Price } from "../listing/cell.tsx";
 import { formatterOf } from "../panel/format.ts";
+import { fieldTitle } from "../words/field-title.ts";
 import type { Around } from "./around.ts";
 import { Crumbs, ShopFrame } from "./shop-frame.tsx";
 
@@ -61,7 +62,7 @@ export function ProductView({ around, product, chosen }: Props) {
               const number = isAmount(field);
               return (
                 <div key={field.key}>
-                  <dt>{field.name}</dt>
+                  <dt>{fieldTitle(field, say)}</dt>
                   <dd>{(number ? stated.map((one) => format(Number(one))) : stated).join(", ")}</dd>
                 </div>
               );

@@ -1,13 +1,14 @@
 import { useEffect, useMemo, useState } from "react";
 import { Navigate, useParams, useSearchParams } from "react-router";
 import { firstPageOf } from "../../core/page/shown-page.ts";
+import { fallbackLanguage, languagesOf } from "../../core/shop/languages.ts";
 import { Commands } from "../shell/commands.tsx";
 import { ConflictNote } from "../shell/conflict-note.tsx";
 import { useDocument } from "../shell/documents.ts";
 import type { Stepped } from "../shell/history.ts";
 import { NoDocument } from "../shell/no-document.tsx";
 import { NotHere } from "../shell/not-here.tsx";
-import { useOpenShop } from "../shell/shop-context.ts";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { AddHere } from "./add-here.tsx";
 import { benchActions } from "./bench-actions.ts";
 import { BenchContext, useSession } from "./bench-context.ts";
@@ -59,9 +60,15 @@ function LatticeSide({ shop, slug }: { shop: string; slug: string }) {
 
 function OpenBench({ shop, slug, address }: { shop: string; slug: string; address: string }) {
   const { store: panel, error } = useDocument(shop, "panel", slug);
+  const open = useOpenShop();
+  const languages = useShopSettings((document) => languagesOf(document).join(" "));
   const session = useMemo(() => createSession(address, { ...lastSession(shop, slug), address }), [shop, slug, address]);
   useEffect(() => remember(shop, slug, session), [shop, slug, session]);
-  const open = useOpenShop();
+  // A language that the shop no longer has gives way to its own.
+  useEffect(() => {
+    const [own = fallbackLanguage, ...others] = languages.split(" ");
+    if (!others.includes(session.getState().language)) session.setState({ language: own });
+  }, [session, languages]);
   const { settings, pages } = open;
   const [others, setOthers] = useState<readonly Stepped[]>([]);
   const bench = useMemo(

@@ -1,10 +1,12 @@
 import { useEffect, useMemo } from "react";
 import type { Clause } from "../../core/engine/question.ts";
 import type { Finding } from "../../core/findings/finding.ts";
+import { facetRows } from "../../core/panel/panel.ts";
 import type { PanelDocument } from "../../core/panel/panel-schema.ts";
 import { pageUse } from "../../core/rehearsal/page-use.ts";
 import { bands } from "../../core/settings/band.ts";
 import { Opens } from "../numbers/opens.tsx";
+import { useVisitedPanels } from "../rehearsal/visits/use-visited-panels.ts";
 import { isMadeUp, useVisits } from "../rehearsal/visits/use-visits.ts";
 import { Tip } from "../shell/explained.tsx";
 import { percent } from "../shell/percent.ts";
@@ -61,9 +63,11 @@ function useVisitsHere(): void {
   const { session } = useBench();
   const address = useSession((state) => state.address);
   const { data } = useVisits(shop.slug);
+  const panels = useVisitedPanels(data?.report, address);
   useEffect(() => {
-    session.setState({ use: data?.report && pageUse(data.report, address, isMadeUp(data)) });
-  }, [session, data, address]);
+    const offered = panels?.flatMap(({ document }) => facetRows(document).map(({ field }) => field));
+    session.setState({ use: data?.report && pageUse(data.report, address, offered, isMadeUp(data)) });
+  }, [session, data, address, panels]);
 }
 
 /** The present numbers: products found, the panel's reach, its heights, and findings. Each opens its detail. */

@@ -2,6 +2,7 @@ import { Maximize2, Minimize2 } from "lucide-react";
 import { useRef, useState } from "react";
 import { bandAt, resolve } from "../../core/settings/band.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
+import { languagesOf } from "../../core/shop/languages.ts";
 import type { Standing } from "../../storefront/stage/arrange/act.ts";
 import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { sightFilter } from "../shell/sight.tsx";
@@ -49,7 +50,7 @@ export function Frame({
   const frame = useRef<HTMLIFrameElement>(null);
   const sight = useSession((state) => state.sight);
   const limits = useShopSettings((settings) => settings.limits);
-  const languages = useShopSettings((settings) => settings.languages);
+  const languages = useShopSettings((settings) => languagesOf(settings).join(" ")).split(" ");
   const band = bandAt(width, limits);
   const inDrawer = usePanel((state) => placementFacts[resolve(state.document.placement, band)].form === "drawer");
   const { drawerOpen, openDrawer, awake, standing, act, tell } = useFrame(frame, band);
@@ -112,7 +113,7 @@ export function Frame({
         >
           {large ? <Minimize2 size={13} aria-hidden /> : <Maximize2 size={13} aria-hidden />}
         </button>
-        {!bezel && languages.length > 0 ? <LanguageChoice languages={languages} /> : null}
+        {!bezel && languages.length > 1 ? <LanguageChoice languages={languages} /> : null}
         {inDrawer ? (
           <button
             type="button"

@@ -11,7 +11,7 @@ export function LanguageChoice({ languages }: { languages: readonly string[] }) 
       value={language}
       onChange={(event) => session.setState({ language: event.target.value })}
     >
-      {["en", ...languages.filter((one) => one !== "en")].map((one) => (
+      {languages.map((one) => (
         <option key={one} value={one}>
           {one}
         </option>

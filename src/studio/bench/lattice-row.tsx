@@ -181,12 +181,12 @@ function FacetLine({
   );
 }
 
-/** How many real shoppers of the stage's page used a facet, if any visited it. */
+/** How many real shoppers of the stage's page used a facet, if any saw it there. */
 function UseLine({ field }: { field: string }) {
   const visits = useSession(({ use }) => use?.visits);
   const called = useSession(({ use }) => use && visitsWord(use));
-  const used = useSession(({ use }) => use?.fields.get(field)?.used ?? 0);
-  if (visits === undefined) return null;
+  const used = useSession(({ use }) => use?.fields.get(field)?.used);
+  if (visits === undefined || used === undefined) return null;
   const share = percent(used, visits);
   return (
     <span

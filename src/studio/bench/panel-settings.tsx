@@ -6,9 +6,7 @@ import { type Band, bands, resolve } from "../../core/settings/band.ts";
 import { type BehaviourName, type BehaviourValue, behaviourOff, behaviours } from "../../core/settings/behaviour.ts";
 import { behaviourDefinition } from "../../core/settings/behaviour-definitions.ts";
 import { placementFacts } from "../../core/settings/placement.ts";
-import { setLanguages } from "../../core/shop/edit.ts";
-import { readLanguages } from "../../core/shop/languages.ts";
-import { TextControl } from "../controls/text-control.tsx";
+import { LanguageFields } from "../controls/language-fields.tsx";
 import { pageName } from "../shell/page-names.ts";
 import { useAllPages, useOpenShop, usePages, useShopSettings } from "../shell/shop-context.ts";
 import { useBench, usePanel, useSession } from "./bench-context.ts";
@@ -33,7 +31,9 @@ export function PanelSettings() {
       ))}
       {bands.some((band) => behaviours.on(behaviour, "sticky", band)) ? <Offset /> : null}
       {single.map((name) => (name === "sendTo" ? <SendTo key={name} /> : <SingleBehaviour key={name} name={name} />))}
-      <Languages />
+      <div className="px-9">
+        <LanguageFields />
+      </div>
       {off.length > 0 ? (
         <details className="px-9 text-[13px] text-quiet">
           <summary className="cursor-pointer py-0.5">{off.length} don’t apply in this position</summary>
@@ -218,36 +218,5 @@ function SendTo() {
         </p>
       ) : null}
     </>
-  );
-}
-
-/** A setting for all panels of the shop: the languages of labels. */
-function Languages() {
-  const { settings } = useOpenShop();
-  const languages = useShopSettings((document) => document.languages);
-  const faultIn = (text: string) => {
-    const read = readLanguages(text);
-    return "fault" in read ? read.fault : undefined;
-  };
-  const set = (text: string) => {
-    const read = readLanguages(text);
-    if ("tags" in read) settings.getState().apply(setLanguages(read.tags));
-  };
-  return (
-    <div className="px-9">
-      <div className="flex items-center gap-2">
-        <span className="w-26 flex-none text-[13px] text-quiet">Languages</span>
-        <TextControl
-          name="Languages of the panel"
-          value={languages.join(" ")}
-          longest={200}
-          set={set}
-          faultIn={faultIn}
-        />
-      </div>
-      <p className="ps-28 text-[13px] text-quiet">
-        Language tags like de or pt-BR, for labels in more than one language.
-      </p>
-    </div>
   );
 }

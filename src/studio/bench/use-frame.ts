@@ -65,7 +65,7 @@ export function useFrame(
       if (look !== undefined) tell({ zt: "look", css: look });
       // A page may have been clicked before hydration; an empty selection must not overwrite that.
       if (!isEmpty(selection)) tell({ zt: "selection", selection });
-      if (language !== "en") tell({ zt: "language", language });
+      tell({ zt: "language", language });
       ready = true;
       setDrawerOpen(false);
       setAwake((times) => times + 1);

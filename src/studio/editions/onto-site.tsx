@@ -233,7 +233,7 @@ function Ways({ slug, of, preview, site }: WaysProps) {
   );
 }
 
-const isPanel = (name: string): boolean => name !== "listing" && !name.endsWith(".form");
+const isPanel = (name: string): boolean => name !== "listing" && !name.includes(".");
 const folder = (address = "/"): string => (address === "/" ? "/index" : address);
 
 interface SelectProps {

@@ -1,12 +1,16 @@
 import { ArrowRight, Check, Circle, TriangleAlert } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import useSWR from "swr";
 import type { ShopOverview } from "../../core/api/overview.ts";
+import { languagesOf } from "../../core/shop/languages.ts";
 import { type ApiError, request, shopPath } from "../api.ts";
+import { LanguageFields } from "../controls/language-fields.tsx";
 import { Fault } from "../shell/alert.tsx";
 import { Commands } from "../shell/commands.tsx";
-import { useOpenShop } from "../shell/shop-context.ts";
+import { HistoryButtons } from "../shell/history-buttons.tsx";
+import { Saved } from "../shell/saved.tsx";
+import { useOpenShop, useShopSettings } from "../shell/shop-context.ts";
 import { Strip } from "../shell/strip.tsx";
 import { shopViews } from "../shell/views.ts";
 import { type WorkStep, workSteps } from "./work-steps.ts";
@@ -15,12 +19,14 @@ const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: 
 
 /** Overview of a shop: what to do next in each step of the work; finished steps are collapsed. */
 export function OverviewView() {
-  const { shop } = useOpenShop();
+  const { shop, settings } = useOpenShop();
+  const stores = useMemo(() => [settings], [settings]);
   const { data, error } = useSWR<ShopOverview, ApiError>(`${shopPath(shop.slug)}/overview`, request<ShopOverview>, {
     revalidateOnMount: true,
     // Coming back within a moment must still refetch.
     dedupingInterval: 0,
   });
+  const languages = useShopSettings((settings) => languagesOf(settings).join(", "));
   const since = useSince(shop.slug, data?.steps);
   const steps = data ? workSteps(data) : [];
   const [todo, done] = [steps.filter(({ tasks }) => tasks.length > 0), steps.filter(({ tasks }) => tasks.length === 0)];
@@ -28,7 +34,10 @@ export function OverviewView() {
   const base = `/shops/${encodeURIComponent(shop.slug)}`;
   return (
     <div className="flex h-full flex-col bg-base-200">
-      <Strip views={shopViews(shop.slug)} />
+      <Strip views={shopViews(shop.slug)}>
+        <Saved stores={stores} />
+        <HistoryButtons stores={stores} />
+      </Strip>
       <main className="min-h-0 flex-1 overflow-auto">
         <div className="mx-auto w-full max-w-3xl px-6 py-10">
           <h1 className="text-3xl">{shop.name}</h1>
@@ -57,6 +66,12 @@ export function OverviewView() {
               </ul>
             </details>
           ) : null}
+          <details className="mt-4">
+            <summary className="cursor-pointer py-1 text-quiet">Languages: {languages}</summary>
+            <div className="mt-2">
+              <LanguageFields />
+            </div>
+          </details>
           {data?.edition ? (
             <p className="mt-4 text-[13px] text-quiet">
               Edition {data.edition.n} was published on {when.format(new Date(data.edition.createdAt))}
@@ -65,7 +80,7 @@ export function OverviewView() {
           ) : null}
         </div>
       </main>
-      <Commands stores={[]} />
+      <Commands stores={stores} />
     </div>
   );
 }

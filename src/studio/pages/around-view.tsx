@@ -6,6 +6,7 @@ import { freeId } from "../../core/panel/row-id.ts";
 import { isSafeAddress } from "../../core/sanitize/safe-address.ts";
 import { type Band, bands, resolve, withBand } from "../../core/settings/band.ts";
 import { firstScreens } from "../../core/settings/first-screen.ts";
+import { LanguageFields } from "../controls/language-fields.tsx";
 import { LineTools } from "../controls/line-tools.tsx";
 import { moved, replaced, withoutEntry } from "../controls/lists.ts";
 import { TextControl } from "../controls/text-control.tsx";
@@ -22,6 +23,10 @@ export function AroundView() {
         <Bars />
         <Menu />
         <SearchForm />
+        <section aria-label="Languages">
+          <h2 className="mb-1 text-lg">Languages</h2>
+          <LanguageFields />
+        </section>
       </div>
     </PagesFrame>
   );

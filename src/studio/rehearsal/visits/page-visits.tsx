@@ -14,7 +14,7 @@ import { ShareBar } from "./share-bar.tsx";
 
 interface Props {
   visits: PageVisits;
-  /** The panels on the page, in order. */
+  /** The panels that visitors saw on the page, in order. */
   panels: readonly { slug: string; document: PanelDocument }[];
   /** The share of shoppers who are assumed to know a field, in trial runs. */
   assumed(field: string): number;
@@ -40,7 +40,7 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
   const known = new Set(placed.map(({ field }) => field));
   const gone = visits.fields
     .filter(({ field }) => !known.has(field))
-    .map(({ field }) => ({ field, title: fieldOf(field)?.name ?? field, place: "not there now", panel: "" }));
+    .map(({ field }) => ({ field, title: fieldOf(field)?.name ?? field, place: "not known", panel: "" }));
   const never = { of: visits.visits, hits: 0, low: 0, high: wilsonInterval(0, visits.visits)[1] };
   return (
     <>

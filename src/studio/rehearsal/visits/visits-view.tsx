@@ -1,21 +1,21 @@
-import { useMemo, useState } from "react";
-import type { PageVisits, VisitSource } from "../../../core/api/visit-report.ts";
+import { useState } from "react";
+import type { PageVisits, VisitReport, VisitSource, VisitState } from "../../../core/api/visit-report.ts";
 import { statedShare } from "../../../core/rehearsal/assumptions.ts";
 import { knownFromVisits } from "../../../core/rehearsal/known-from-visits.ts";
 import { Fault } from "../../shell/alert.tsx";
 import { Commands } from "../../shell/commands.tsx";
 import { pageName } from "../../shell/page-names.ts";
-import { useAllPages, useAsked, useOpenShop, usePages } from "../../shell/shop-context.ts";
+import { useAllPages, useOpenShop } from "../../shell/shop-context.ts";
 import { Strip } from "../../shell/strip.tsx";
 import { shopViews } from "../../shell/views.ts";
 import { bandNames, inPercent } from "../in-words.ts";
 import { RehearsalTabs } from "../rehearsal-tabs.tsx";
 import { useAssumptions } from "../use-assumptions.ts";
-import { useStand } from "../use-rehearsal.ts";
 import { Collecting } from "./collecting.tsx";
 import { ImportVisits } from "./import-visits.tsx";
 import { PageList } from "./page-list.tsx";
 import { PageVisitsView } from "./page-visits.tsx";
+import { useVisitedPanels, type VisitedPanel } from "./use-visited-panels.ts";
 import { isMadeUp, useVisits } from "./use-visits.ts";
 
 /** What real shoppers did on a site with the panels. */
@@ -70,7 +70,7 @@ export function VisitsView() {
             <>
               <Origin state={data} report={report} />
               <PageList pages={report.pages} chosen={page} choose={setChosen} nameOf={nameOf} />
-              {page ? <Detail page={page} name={nameOf(page.page)} /> : null}
+              {page ? <Detail report={report} page={page} name={nameOf(page.page)} /> : null}
             </>
           ) : null}
         </div>
@@ -89,13 +89,7 @@ const Nothing = () => (
 );
 
 /** Where the visits come from, and which lines were left out. */
-function Origin({
-  state,
-  report: { lines, left, editions },
-}: {
-  state: NonNullable<ReturnType<typeof useVisits>["data"]>;
-  report: NonNullable<NonNullable<ReturnType<typeof useVisits>["data"]>["report"]>;
-}) {
+function Origin({ state, report: { lines, left, editions } }: { state: VisitState; report: VisitReport }) {
   const { file, source } = state;
   const of = editions.length > 0 ? `, of ${editions.length === 1 ? "edition" : "editions"} ${editions.join(", ")}` : "";
   return (
@@ -117,24 +111,13 @@ function Origin({
   );
 }
 
-/** One page on one band, against its panels as they are now. */
-function Detail({ page, name }: { page: PageVisits; name: string }) {
-  const { shop, desk, fieldOf } = useOpenShop();
-  const { data: stand } = useStand(shop.slug, "draft");
-  const pages = usePages((document) => document);
+const none: readonly VisitedPanel[] = [];
+
+/** One page on one band, against its panels as visitors saw them. */
+function Detail({ report, page, name }: { report: VisitReport; page: PageVisits; name: string }) {
+  const { shop, fieldOf } = useOpenShop();
   const [assumptions, setAssumptions] = useAssumptions(shop.slug);
-  const shown = useAsked(
-    () => desk.page(page.page, stand?.pages ?? pages, stand?.panels[0]?.slug),
-    `${page.page} ${stand?.panels.length}`,
-  );
-  const panels = useMemo(
-    () =>
-      shown?.layout.panels.flatMap((on) => {
-        const found = stand?.panels.find(({ slug }) => slug === on.panel);
-        return found ? [{ slug: found.slug, document: found.document }] : [];
-      }) ?? [],
-    [shown, stand],
-  );
+  const panels = useVisitedPanels(report, page.page) ?? none;
   const known = knownFromVisits(page);
   const assumed = (key: string) => {
     const field = fieldOf(key);
