@@ -80,7 +80,7 @@ export const visitCollecting = exact({ days: wholeIn(0, maxVisitDays).required()
 /** A report of a file, as it is saved. */
 export const visitFile = exact({ name: someText(500), report: visitReport });
 
-/** What the server has of a shop's visits. */
+/** A shop's visits, as the server has them. */
 export interface VisitState {
   /** See {@link visitCollecting}. */
   days: number;

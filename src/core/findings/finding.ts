@@ -52,7 +52,7 @@ export interface FindingContext {
   measures: Measures;
   /** The look of the panel, where it is known. */
   look: DrawnIn | undefined;
-  /** What real shoppers did on the page, where it is known. */
+  /** The acts of real shoppers on the page, where they are known. */
   visits: PageUse | undefined;
 }
 

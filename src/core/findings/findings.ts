@@ -78,7 +78,7 @@ export interface Known {
   within?: Clause[];
   /** The look of the panel. */
   look?: DrawnIn | undefined;
-  /** What real shoppers did on the page. */
+  /** The acts of real shoppers on the page. */
   visits?: PageUse | undefined;
 }
 

@@ -10,7 +10,7 @@ export interface VisitUse {
   removedLow: number;
 }
 
-/** What real shoppers of a page did. */
+/** The acts of a page's real shoppers. */
 export interface PageUse {
   visits: number;
   /** They were made by trial shoppers, which everything says that is drawn from them. */

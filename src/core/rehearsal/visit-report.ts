@@ -15,7 +15,7 @@ import type { Band } from "../settings/band.ts";
 
 /** Maximum number of lines of one tab: more are a machine's. Common practice, no source. */
 export const maxLinesOfTab = 5000;
-/** Maximum number of characters of search words that are told. */
+/** Maximum number of characters of reported search words. */
 const maxWords = 200;
 /** Seconds by which clocks may differ. Common practice, no source. */
 const clocks = 24 * 3600;

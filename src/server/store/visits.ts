@@ -98,7 +98,7 @@ async function collectedReport(em: SqlEntityManager, { id }: ShopRef): Promise<V
   }
 }
 
-/** What there is of a shop's visits. @param asked the source of the report; by default the file, if there is one */
+/** A shop's visits, with a report. @param asked the source of the report; by default the file, if there is one */
 export async function visitState(em: SqlEntityManager, shop: Shop, asked?: VisitSource): Promise<VisitState> {
   const file = await em.fork().findOne(VisitFileSchema, { shop: shop.id });
   const { lines, bytes, since } = await totals(em.fork(), shop);

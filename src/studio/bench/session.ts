@@ -30,7 +30,7 @@ interface StageState {
   asked: Asked | undefined;
   /** By row, the number of that page's products found by some offered option. */
   reaches: Reaches;
-  /** What real shoppers did on that page; undefined if nothing is known. */
+  /** The acts of real shoppers on that page; undefined if nothing is known. */
   use: PageUse | undefined;
 }
 

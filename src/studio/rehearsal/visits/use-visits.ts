@@ -8,6 +8,6 @@ export const visitsPath = (shop: string, of?: VisitSource): string =>
 /** Whether a report's visits were made by trial shoppers, for the demo. */
 export const isMadeUp = ({ source, file }: VisitState): boolean => source === "file" && file?.madeUp === true;
 
-/** What the server has of a shop's visits. @param of the source of the report; by default the one there is */
+/** Fetches a shop's visits. @param of the source of the report; by default the one there is */
 export const useVisits = (shop: string, of?: VisitSource) =>
   useSWR<VisitState, ApiError>(visitsPath(shop, of), request<VisitState>, { keepPreviousData: true });

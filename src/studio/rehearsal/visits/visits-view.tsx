@@ -18,7 +18,7 @@ import { PageVisitsView } from "./page-visits.tsx";
 import { useVisitedPanels, type VisitedPanel } from "./use-visited-panels.ts";
 import { isMadeUp, useVisits } from "./use-visits.ts";
 
-/** What real shoppers did on a site with the panels. */
+/** The acts of real shoppers on a site with the panels. */
 export function VisitsView() {
   const { shop } = useOpenShop();
   const [of, setOf] = useState<VisitSource>();

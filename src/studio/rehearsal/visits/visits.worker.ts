@@ -5,7 +5,7 @@ import { VisitReader } from "../../../core/rehearsal/visit-report.ts";
 
 /** Reads a file of visits as a stream, so that one of any size fits. */
 const service = {
-  /** @param progress is told how many bytes were read */
+  /** @param progress called with the number of bytes read */
   async read(file: File, progress: (bytes: number) => void): Promise<VisitReport> {
     const reader = new VisitReader(Date.now());
     await (/\.csv$/i.test(file.name) ? readRows : readLines)(file, reader, progress);
