@@ -2,7 +2,8 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import type { Site } from "../core/shop/shop-schema.ts";
-import { makeHandoff, manifestName } from "../server/handoff/make.ts";
+import { defaultSite } from "../core/shop/site.ts";
+import { type HandoffWishes, makeHandoff, manifestName } from "../server/handoff/make.ts";
 import { reportText } from "../server/handoff/report-text.ts";
 import { HttpError } from "../server/http-error.ts";
 import { type Command, didYouMean } from "./command.ts";
@@ -10,12 +11,15 @@ import { intoOption, writeFiles } from "./folder.ts";
 import { givenShop, shopHelp, shopOptions } from "./shop.ts";
 import { UsageError } from "./usage-error.ts";
 
+/** The folder of a second edition in a handoff. */
+const trialFolder = "trial/";
+
 /** The files for a real site. */
 export const handoff: Command = {
   name: "handoff",
   about: "Writes the files for a real site: panels as HTML, a style sheet, a script and the catalogue.",
   usage:
-    "trellis handoff (FOLDER | --shop SLUG) --out DIR [--edition N] [--data FILE] [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG] [--into]",
+    "trellis handoff (FOLDER | --shop SLUG) --out DIR [--edition N] [--data FILE] [--page ADDRESS]… [--at PLACE] [--link ADDRESS] [--action ADDRESS] [--name KEY=NAME]… [--card FILE] [--language TAG] [--trial N --share SHARE] [--into]",
   options: [
     ...shopHelp("the newest edition"),
     ["--out DIR", "Folder to write into"],
@@ -26,6 +30,8 @@ export const handoff: Command = {
     ["--name KEY=NAME", "Name of a field in the site’s addresses; can be given several times"],
     ["--card FILE", "HTML of the site’s own product card"],
     ["--language TAG", "Only this language of the shop", "all of them"],
+    ["--trial N", "Second edition, for a share of the tabs; only with --shop"],
+    ["--share SHARE", "Share of the tabs that get it", "0.5"],
     ["--into", "Write into a folder that contains other files"],
   ],
   example: "trellis handoff --shop larkmoss-nursery --out ./public/trellis --at /trellis/",
@@ -42,6 +48,8 @@ export const handoff: Command = {
         name: { type: "string", multiple: true },
         card: { type: "string" },
         language: { type: "string" },
+        trial: { type: "string" },
+        share: { type: "string" },
         ...shopOptions,
         ...intoOption,
       },
@@ -55,21 +63,31 @@ export const handoff: Command = {
       ...(action === undefined ? {} : { action }),
       ...(values.name ? { names: { ...whole.shop.site?.names, ...namesIn(values.name) } } : {}),
     };
-    const made = await makeHandoff(whole, {
-      pages,
-      site,
-      heights,
-      edition: typeof state === "number" ? state : undefined,
-      language,
-      card: card === undefined ? undefined : readText(card),
-    }).catch((error: unknown) => {
-      throw error instanceof HttpError ? withHint(error) : error;
-    });
+    const trial = trialOf(values);
+    const second = trial && (await givenShop(positionals, { ...values, edition: trial.edition }, handoff, "newest"));
+    const make = (of: typeof whole, edition: typeof state, more: HandoffWishes) =>
+      makeHandoff(of, {
+        pages,
+        language,
+        edition: typeof edition === "number" ? edition : undefined,
+        card: card === undefined ? undefined : readText(card),
+        ...more,
+      }).catch((error: unknown) => {
+        throw error instanceof HttpError ? withHint(error) : error;
+      });
+    const made = await make(whole, state, { site, heights, trial: trial && { at: trialFolder, share: trial.share } });
+    const place = site.at ?? whole.shop.site?.at ?? defaultSite.at;
+    const other = second && (await make(second.whole, second.state, { site: { ...site, at: place + trialFolder } }));
+    const files = new Map([
+      ...made.files,
+      ...[...(other?.files ?? [])].map(([path, bytes]) => [trialFolder + path, bytes] as const),
+    ]);
     // Pages that are still open go on fetching the files of the last handoff, as listed in its manifest.
-    const last = namedBy(join(out, manifestName));
-    const note = writeFiles(out, made.files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
+    const last = new Set([...namedBy(out, ""), ...namedBy(out, trialFolder)]);
+    const note = writeFiles(out, files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });
     const which = state === undefined ? "" : state === "draft" ? "The draft. " : `Edition ${state}. `;
-    return { text: which + reportText(made.report), status: 0, note };
+    const beside = trial ? `Edition ${trial.edition} for ${Math.round(trial.share * 100)}% of the tabs. ` : "";
+    return { text: which + beside + reportText(made.report), status: 0, note };
   },
 };
 
@@ -83,12 +101,33 @@ function namesIn(given: readonly string[]): Record<string, string> {
   );
 }
 
-/** The files listed in a handoff's manifest; none if there is no readable manifest. */
-function namedBy(manifest: string): ReadonlySet<unknown> {
+/** The second edition and the share of the tabs that get it. @throws UsageError */
+function trialOf(given: {
+  trial?: string;
+  share?: string;
+  shop?: string;
+}): { edition: string; share: number } | undefined {
+  if (given.trial === undefined) {
+    if (given.share !== undefined) throw new UsageError("--share needs a second edition: name it with --trial.");
+    return undefined;
+  }
+  if (given.shop === undefined)
+    throw new UsageError("--trial names an edition of the database: name the shop with --shop.");
+  if (!/^[1-9]\d*$/.test(given.trial))
+    throw new UsageError(`--trial must be the number of an edition, not “${given.trial}”.`);
+  const share = Number(given.share ?? "0.5");
+  if (!(share > 0 && share < 1))
+    throw new UsageError(`--share must be a number between 0 and 1, not “${given.share}”.`);
+  return { edition: given.trial, share };
+}
+
+/** The paths of the files listed in the manifest of a folder of a handoff; none if it is not readable. */
+function namedBy(out: string, folder: string): string[] {
   try {
-    return new Set(Object.values(JSON.parse(readFileSync(manifest, "utf8")).files));
+    const { files } = JSON.parse(readFileSync(join(out, folder, manifestName), "utf8"));
+    return Object.values(files).map((name) => folder + name);
   } catch {
-    return new Set();
+    return [];
   }
 }
 

@@ -76,6 +76,28 @@ test("visits are collected only where that is turned on, read back, and erased",
   });
   await expect(page.getByText(/^No line of other\.txt is a visit/)).toBeVisible();
   expect((await stateOf(page, shop)).file?.name).toBe("mine.csv");
+  // Two editions with a planted difference in what is chosen, and none in what is opened.
+  const tabs = Array.from({ length: 1200 }, (_, n) => {
+    const [edition, tab] = [1 + (n % 2), `t${n}`];
+    const chooses = Math.floor(n / 2) % 10 < (edition === 1 ? 2 : 4);
+    const opens = Math.floor(n / 2) % 10 < 3;
+    return [
+      line({ edition, tab }),
+      ...(chooses ? [line({ edition, tab, act: "choose", field: "light", chosen: ["shade"] })] : []),
+      ...(opens ? [line({ edition, tab, act: "open", text: "LM001" })] : []),
+    ].join("");
+  });
+  await page.getByLabel("Import a file of visits").setInputFiles({
+    name: "two.jsonl",
+    mimeType: "application/x-ndjson",
+    buffer: Buffer.from(tabs.join("")),
+  });
+  const compared = page.getByRole("region", { name: "Editions compared" });
+  await expect(compared.getByRole("row", { name: /^Chose something/ })).toContainText(
+    /20% of 600\s*40% of 600\s*\+20\.0 \(\+\d/,
+  );
+  await expect(compared.getByRole("row", { name: /^Opened a product/ })).toContainText(/: no difference so far$/);
+  await expectAccessible(page);
   await page.getByLabel("Show").selectOption("collected");
   await expect(page.getByText("2 lines collected on this server.")).toBeVisible();
 
@@ -90,7 +112,7 @@ test("visits are collected only where that is turned on, read back, and erased",
     headers: origin,
   });
   expect(refused.status()).toBe(400);
-  expect((await stateOf(page, shop)).file?.name).toBe("mine.csv");
+  expect((await stateOf(page, shop)).file?.name).toBe("two.jsonl");
 });
 
 test("the sample site sends what shoppers do there to the server, once it collects", async ({ page, request }) => {

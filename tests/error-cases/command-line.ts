@@ -99,6 +99,25 @@ export async function commandLineCases(): Promise<{ cases: readonly ErrorCase[];
       "…/none.html can’t be read. Check the name.",
       run("handoff", folder, "--out", file("h"), "--card", file("none.html")),
     ],
+    [
+      "--share needs a second edition: name it with --trial.",
+      run("handoff", folder, "--out", file("h"), "--share", "1"),
+    ],
+    [
+      "--trial names an edition of the database: name the shop with --shop.",
+      run("handoff", folder, "--out", file("h"), "--trial", "1"),
+    ],
+    [
+      "--trial must be the number of an edition, not “draft”.",
+      run("handoff", "--shop", "larkmoss-nursery", "--data", database, "--out", file("h"), "--trial", "draft"),
+    ],
+    [
+      "--share must be a number between 0 and 1, not “1.5”.",
+      run(
+        ...["handoff", "--shop", "larkmoss-nursery", "--data", database, "--out", file("h")],
+        ...["--trial", "1", "--share", "1.5"],
+      ),
+    ],
     ["Name a shop and a folder. Usage: …", run("export")],
     [
       "There is no shop “larkmos-nursery”. Did you mean larkmoss-nursery?",

@@ -53,6 +53,16 @@ const pageVisits = exact({
   soughtInVain: listOf(exact({ words: text(2000), visits: count() }), maxListed),
 });
 
+/** The visits of one edition, over all pages and bands. */
+const editionVisits = exact({
+  edition: wholeIn(1, largest).required(),
+  visits: count(),
+  /** Visits with a choice, with a result without products, and in which a product was opened. */
+  choosing: count(),
+  empty: count(),
+  opening: count(),
+});
+
 /** Figures from visits. */
 export const visitReport = exact({
   /** Number of lines that count. */
@@ -60,11 +70,14 @@ export const visitReport = exact({
   /** Lines that were left out, by reason, with the number of the first. */
   left: listOf(exact({ why: oneOf(lineFaults), lines: count(), first: count() }), lineFaults.length),
   editions: array(wholeIn(1, largest).required()).strict().max(10_000).required(),
+  /** By edition, the newest last; absent in reports from before it was told. */
+  ofEditions: listOf(editionVisits, 10_000).optional().default(undefined),
   /** Most visits first. */
   pages: listOf(pageVisits, maxPages),
 });
 
 export type VisitReport = InferType<typeof visitReport>;
+export type EditionVisits = InferType<typeof editionVisits>;
 export type PageVisits = InferType<typeof pageVisits>;
 export type FieldUse = InferType<typeof fieldUse>;
 export type Share = InferType<typeof share>;

@@ -104,6 +104,22 @@ describe("a file of visits", () => {
     expect(table.report().left).toEqual([{ why: "not a visit", lines: 1, first: 6 }]);
   });
 
+  it("says of each edition how its visits went, over all pages and bands", () => {
+    const { ofEditions } = reportOf([
+      line({ edition: 3 }),
+      line({ edition: 3, act: "choose", field: "light", chosen: ["shade"] }),
+      line({ edition: 3, act: "open", text: "LM001" }),
+      line({ edition: 2, tab: "b", band: "slim" }),
+      line({ edition: 2, tab: "b", band: "slim", act: "nothing", text: "yew" }),
+      line({ edition: 2, tab: "b", page: "/brands/a" }),
+      line({ tab: "c" }),
+    ]);
+    expect(ofEditions).toEqual([
+      { edition: 2, visits: 2, choosing: 0, empty: 1, opening: 0 },
+      { edition: 3, visits: 1, choosing: 1, empty: 0, opening: 1 },
+    ]);
+  });
+
   it("makes a report that its schema takes", () => {
     const report = reportOf([line({ edition: 2 }), line({ act: "nothing", text: "\u0130".repeat(1900) }), "x"]);
     expect(checkValue("report", visitReport, JSON.parse(JSON.stringify(report)))).toEqual(

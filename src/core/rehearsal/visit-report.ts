@@ -1,6 +1,7 @@
 import { median } from "d3-array";
 import { type Visit, visit, visitFormat } from "../api/visit.ts";
 import {
+  type EditionVisits,
   type FieldUse,
   type LineFault,
   lineFaults,
@@ -45,6 +46,8 @@ function rangeOf(cell: string): unknown {
 interface Stay {
   page: string;
   band: Band;
+  /** Of its first line. */
+  edition: number | undefined;
   /** Time of its first line, in ms since 1970. */
   since: number;
   choices: number;
@@ -56,10 +59,11 @@ interface Stay {
   ms: number[];
 }
 
-const newStay = (page: string, band: Band, since: number): Stay => ({
+const newStay = ({ page, band, edition, at }: Visit): Stay => ({
   page,
   band,
-  since,
+  edition,
+  since: Date.parse(at),
   choices: 0,
   choicesBefore: undefined,
   secondsBefore: undefined,
@@ -130,10 +134,11 @@ export class VisitReader {
     return lines > maxLinesOfTab ? "too many of one tab" : one;
   }
 
-  #count({ at, tab, page, band, act, field, chosen, text, ms, edition }: Visit): void {
+  #count(one: Visit): void {
+    const { at, tab, page, band, act, field, chosen, text, ms, edition } = one;
     if (edition !== undefined) this.#editions.add(edition);
     const key = JSON.stringify([tab, page, band]);
-    const stay = this.#stays.get(key) ?? newStay(page, band, Date.parse(at));
+    const stay = this.#stays.get(key) ?? newStay(one);
     this.#stays.set(key, stay);
     if (ms !== undefined) stay.ms.push(ms);
     if (act === "nothing") {
@@ -168,9 +173,24 @@ export class VisitReader {
         return left ? [{ why, ...left }] : [];
       }),
       editions: [...this.#editions].sort((a, b) => a - b),
+      ofEditions: [...this.#editions]
+        .sort((a, b) => a - b)
+        .map((edition) => editionVisits(edition, [...this.#stays.values()])),
       pages: [...pages.values()].map(pageVisits).sort((a, b) => b.visits - a.visits),
     };
   }
+}
+
+function editionVisits(edition: number, stays: readonly Stay[]): EditionVisits {
+  const own = stays.filter((stay) => stay.edition === edition);
+  const count = (holds: (stay: Stay) => boolean) => own.filter(holds).length;
+  return {
+    edition,
+    visits: own.length,
+    choosing: count(({ choices }) => choices > 0),
+    empty: count(({ isEmpty }) => isEmpty),
+    opening: count(({ choicesBefore }) => choicesBefore !== undefined),
+  };
 }
 
 function pageVisits(stays: readonly Stay[]): PageVisits {

@@ -22,6 +22,7 @@ import {
   drawnFrom,
   type FileRole,
   type HandoffManifest,
+  type HandoffTrial,
   handoffFormat,
   manifestName,
   type PieceList,
@@ -55,6 +56,8 @@ export interface HandoffWishes {
   card?: string | undefined;
   /** Number of the edition that it is. */
   edition?: number | undefined;
+  /** A second edition in a folder of its own, for a share of the tabs. */
+  trial?: HandoffTrial | undefined;
   /** Heights of panels that a browser has measured; the others are estimated. */
   heights?: HeightsFile | undefined;
   /** BCP 47 tag of a single language, one of the shop's; by default all of them. */
@@ -126,7 +129,8 @@ export async function makeHandoff(whole: WholeShop, wishes: HandoffWishes = {}):
   };
   const files = byRole(fileRoles, (role) => nameOf(role, bytes[role]));
   const integrity = byRole(checkedRoles, (role) => integrityOf(bytes[role]));
-  const manifest: HandoffManifest = { format: handoffFormat, files, integrity };
+  const { trial } = wishes;
+  const manifest: HandoffManifest = { format: handoffFormat, ...(trial ? { trial } : {}), files, integrity };
   const report: HandoffReport = {
     pages: boots.length,
     panels: panels.length,

@@ -7,6 +7,7 @@ import type { EventDetails } from "./events.ts";
 import { groupOf } from "./group-name.ts";
 import { listMark, productMark } from "./marks.ts";
 import { membersOfPage } from "./members.ts";
+import { tabNumber, wantsPrivacy } from "./tab.ts";
 
 type Selection = EventDetails["change"]["selection"];
 type Line = Pick<Visit, "field" | "chosen" | "text" | "before" | "after" | "ms">;
@@ -14,20 +15,8 @@ type Line = Pick<Visit, "field" | "chosen" | "text" | "before" | "after" | "ms">
 const address = membersOfPage()
   .map((one) => one.getAttribute("visits"))
   .find((one) => one !== null);
-const tabName = "trellis-tab";
-
-/** The number of this tab; forgotten with it. */
-function tabNumber(): string {
-  try {
-    const known = sessionStorage.getItem(tabName) ?? crypto.randomUUID().slice(0, 18);
-    sessionStorage.setItem(tabName, known);
-    return known;
-  } catch {
-    return crypto.randomUUID().slice(0, 18);
-  }
-}
-
-const tab = tabNumber();
+/** Without storage a number for this page alone. */
+const tab = tabNumber() ?? crypto.randomUUID().slice(0, 18);
 const waiting: string[] = [];
 /** Lines after which a batch is sent. */
 const batch = 20;
@@ -126,8 +115,7 @@ function onTouch(event: Event): void {
 
 /** Begins, unless the shopper has said that nothing shall be told. */
 function start(): void {
-  const { doNotTrack, globalPrivacyControl } = navigator as Navigator & { globalPrivacyControl?: boolean };
-  if (globalPrivacyControl === true || doNotTrack === "1") return;
+  if (wantsPrivacy()) return;
   for (const type of ["click", "change", "input"]) document.addEventListener(type, onTouch, { capture: true });
   document.addEventListener("trellis-change", (event) =>
     onChange((event as CustomEvent<EventDetails["change"]>).detail),

@@ -15,9 +15,18 @@ export const handoffFormat = 1;
 /** The file that lists the current ones; its own name never changes. */
 export const manifestName = "trellis.json";
 
+/** A second edition beside the current one, which a share of the tabs get. */
+export interface HandoffTrial {
+  /** Its folder, relative to the manifest. */
+  at: string;
+  /** Between 0 and 1. */
+  share: number;
+}
+
 /** The current files of a handoff by role, relative to the manifest. */
 export interface HandoffManifest {
   format: number;
+  trial?: HandoffTrial;
   files: Readonly<Record<FileRole, string>>;
   /** The hashes by which a browser refuses other files. */
   integrity: Readonly<Record<CheckedRole, string>>;

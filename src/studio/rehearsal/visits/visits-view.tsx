@@ -12,6 +12,7 @@ import { bandNames, inPercent } from "../in-words.ts";
 import { RehearsalTabs } from "../rehearsal-tabs.tsx";
 import { useAssumptions } from "../use-assumptions.ts";
 import { Collecting } from "./collecting.tsx";
+import { EditionComparison } from "./edition-comparison.tsx";
 import { ImportVisits } from "./import-visits.tsx";
 import { PageList } from "./page-list.tsx";
 import { PageVisitsView } from "./page-visits.tsx";
@@ -70,6 +71,9 @@ export function VisitsView() {
             <>
               <Origin state={data} report={report} />
               <PageList pages={report.pages} chosen={page} choose={setChosen} nameOf={nameOf} />
+              {report.ofEditions && report.ofEditions.length > 1 ? (
+                <EditionComparison editions={report.ofEditions} />
+              ) : null}
               {page ? <Detail report={report} page={page} name={nameOf(page.page)} /> : null}
             </>
           ) : null}
