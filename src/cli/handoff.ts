@@ -5,14 +5,12 @@ import type { Site } from "../core/shop/shop-schema.ts";
 import { defaultSite } from "../core/shop/site.ts";
 import { type HandoffWishes, makeHandoff, manifestName } from "../server/handoff/make.ts";
 import { reportText } from "../server/handoff/report-text.ts";
+import { trialFolder, withTrial } from "../server/handoff/trial.ts";
 import { HttpError } from "../server/http-error.ts";
 import { type Command, didYouMean } from "./command.ts";
 import { intoOption, writeFiles } from "./folder.ts";
 import { givenShop, shopHelp, shopOptions } from "./shop.ts";
 import { UsageError } from "./usage-error.ts";
-
-/** The folder of a second edition in a handoff. */
-const trialFolder = "trial/";
 
 /** The files for a real site. */
 export const handoff: Command = {
@@ -78,10 +76,7 @@ export const handoff: Command = {
     const made = await make(whole, state, { site, heights, trial: trial && { at: trialFolder, share: trial.share } });
     const place = site.at ?? whole.shop.site?.at ?? defaultSite.at;
     const other = second && (await make(second.whole, second.state, { site: { ...site, at: place + trialFolder } }));
-    const files = new Map([
-      ...made.files,
-      ...[...(other?.files ?? [])].map(([path, bytes]) => [trialFolder + path, bytes] as const),
-    ]);
+    const files = other ? withTrial(made.files, other.files) : made.files;
     // Pages that are still open go on fetching the files of the last handoff, as listed in its manifest.
     const last = new Set([...namedBy(out, ""), ...namedBy(out, trialFolder)]);
     const note = writeFiles(out, files, { content: "handoff", into: values.into, keep: (path) => last.has(path) });

@@ -2,6 +2,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { unzipSync } from "fflate";
 import { newFacet } from "../../src/core/panel/panel.ts";
 import { sharedPort } from "../server.ts";
 import { serveFiles, strictPolicy } from "../static-server.ts";
@@ -112,4 +113,23 @@ test("a share of the tabs gets a second edition, the same one for their whole li
   } finally {
     server.close();
   }
+});
+
+test("the studio's download can have a trial edition", async ({ page, request }) => {
+  const { shop } = await twoEditions(request);
+  await page.goto(`/shops/${shop}/editions`);
+  await page.getByRole("button", { name: "Handoff" }).click();
+  await page.getByLabel("Trial edition").selectOption("Trial: half see edition 1");
+  const link = page.getByRole("link", { name: "Download edition 2" });
+  await expect(link).toHaveAttribute("href", /trial=1/);
+  const address = await link.getAttribute("href");
+  const files = unzipSync(new Uint8Array(await (await request.get(address ?? "")).body()));
+  const manifest = (path: string) => JSON.parse(new TextDecoder().decode(files[path]));
+  expect(manifest("trellis.json").trial).toEqual({ at: "trial/", share: 0.5 });
+  expect(manifest("trial/trellis.json").trial).toBeUndefined();
+  const edition = (folder: string) => manifest(folder + manifest(`${folder}trellis.json`).files.shop).edition;
+  expect([edition(""), edition("trial/")]).toEqual([2, 1]);
+  // A draft is nobody's edition, so it has no trial.
+  await page.getByLabel("Edition to download").selectOption("Draft");
+  await expect(page.getByLabel("Trial edition")).toHaveCount(0);
 });

@@ -316,6 +316,7 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
   const tell = (body: string) => ask(`/visits/${slug}`, { method: "POST", body });
   const visits = casesOf([
     ["This shop doesn’t collect visits. Turn it on under Rehearsal, Visits.", () => tell("{}")],
+    ["The share of a trial must be between 0 and 1, not “2”.", get(`${shop}/handoff.zip?of=1&trial=1&share=2`)],
     ["Say which visits to erase: add ?of=collected or ?of=file to the address.", send("DELETE", `${shop}/visits`, {})],
     ["Send at most 64 kB at once.", () => tell("x".repeat(limits.visitBatch.max + 1))],
     [

@@ -201,7 +201,7 @@ describe("a display, a placement and a piece by their definitions", () => {
     addPlacement();
     addPiece();
     expect(compile()).toBe("");
-  }, 120_000);
+  }, 300_000);
 
   it("are checked, drawn, styled, counted, told apart, rehearsed and handed off", () => {
     put("toy.mts", script);
@@ -221,5 +221,5 @@ describe("a display, a placement and a piece by their definitions", () => {
       placeholder: true,
       rehearsed: 0,
     });
-  }, 120_000);
+  }, 300_000);
 });

@@ -49,6 +49,10 @@ const pageVisits = exact({
   /** Median time until a result was shown, in ms; absent without any. */
   ms: numberIn(0, largest).optional(),
   fields: listOf(fieldUse, 2000),
+  /** Sort orders that were chosen, most frequent first; absent in older reports. */
+  sorts: listOf(exact({ sort: text(2000), visits: count() }), maxListed)
+    .optional()
+    .default(undefined),
   /** Search words that found nothing, most frequent first. */
   soughtInVain: listOf(exact({ words: text(2000), visits: count() }), maxListed),
 });
@@ -70,7 +74,7 @@ export const visitReport = exact({
   /** Lines that were left out, by reason, with the number of the first. */
   left: listOf(exact({ why: oneOf(lineFaults), lines: count(), first: count() }), lineFaults.length),
   editions: array(wholeIn(1, largest).required()).strict().max(10_000).required(),
-  /** By edition, the newest last; absent in reports from before it was told. */
+  /** By edition, the newest last; absent in older reports. */
   ofEditions: listOf(editionVisits, 10_000).optional().default(undefined),
   /** Most visits first. */
   pages: listOf(pageVisits, maxPages),

@@ -34,6 +34,15 @@ describe("rows without product ids", () => {
     expect(idsOf("a,b\n1,2\n1,3\n1,2\n")).toEqual({ ids: ["1 · 2", "1 · 3", "1 · 2 (2)"], by: [] });
   });
 
+  it("are known by a column that is different everywhere before they are known by all of it", () => {
+    expect(idsOf("kind,slot,price\npot,north wall,5\npot,south wall,6\npot,gate,7\n")).toEqual({
+      ids: ["north wall", "south wall", "gate"],
+      by: ["slot"],
+    });
+    // Prices change from file to file.
+    expect(idsOf("kind,price\npot,5\npot,6\npot,7\n").by).toEqual([]);
+  });
+
   it("never share a name, even where one is called like another with a count", () => {
     const { ids } = idsOf("title,price\nA,1\nA,1\nA (2),1\nA,1\nB,2\nC,3\nD,4\n");
     expect(ids).toEqual(["A", "A (3)", "A (2)", "A (4)", "B", "C", "D"]);

@@ -25,7 +25,7 @@ const longest = 160;
 /**
  * Ids for the rows of a file without a product id column, derived from the rows' content, so that a row keeps its id
  * in a newer file wherever it stands: a column of distinct ids; otherwise the title, plus other columns where titles
- * repeat; otherwise the whole row.
+ * repeat; otherwise any column with distinct values; otherwise the whole row.
  */
 export function rowIds({ header, records }: Pick<Table, "header" | "records">, reading: Reading): RowIds {
   const cells = (at: number): string[] => records.map(({ cells: row }) => spelling(row[at] ?? ""));
@@ -35,7 +35,12 @@ export function rowIds({ header, records }: Pick<Table, "header" | "records">, r
   const titles = title < 0 ? [] : cells(title);
   const distinct = new Set(titles.map(identity)).size;
   if (title < 0 || distinct < records.length * minDistinct || titles.includes(""))
-    return { ids: told(records.map(({ cells: row }) => row.map(spelling).filter(Boolean).join(" · "))), by: [] };
+    return (
+      byAnyColumn(reading, cells) ?? {
+        ids: told(records.map(({ cells: row }) => row.map(spelling).filter(Boolean).join(" · "))),
+        by: [],
+      }
+    );
   return byTitle(titles, title, reading, cells);
 }
 
@@ -52,6 +57,19 @@ function idColumn(header: readonly string[], reading: Reading, cells: (at: numbe
   const named = places((as, at) => as === "attribute" && spoken(at));
   const marks = places((as, at) => as === "attribute" && !spoken(at) && cells(at).every((cell) => mark.test(cell)));
   return [...sku, ...named, ...marks].find(allDifferent) ?? -1;
+}
+
+/** Columns that change from file to file, so that they name nothing. */
+const changing: ReadonlySet<string> = new Set(["skip", "price", "list_price", "stock", "rating", "reviews"]);
+
+/** Ids from the first column that is different on every row, whatever it holds; undefined if there is none. */
+function byAnyColumn(reading: Reading, cells: (at: number) => string[]): RowIds | undefined {
+  const at = reading.findIndex(({ as }, one) => {
+    if (changing.has(as)) return false;
+    const column = cells(one);
+    return !column.includes("") && new Set(column.map(identity)).size === column.length;
+  });
+  return at < 0 ? undefined : { ids: told(cells(at)), by: [at] };
 }
 
 /** Ids from the titles, extended for equal titles by the columns that distinguish them best. */

@@ -24,11 +24,13 @@ describe("a file of visits", () => {
       line({ act: "open", text: "LM001", at: "2026-11-30T09:15:40Z" }),
       line({ act: "open", text: "LM002" }),
       line({ tab: "b" }),
+      line({ tab: "b", act: "sort", text: "-price", after: 240 }),
+      line({ tab: "b", act: "sort", text: "", after: 240 }),
       line({ tab: "b", act: "search", text: "Rosebush", before: 240, after: 0 }),
       line({ tab: "b", act: "nothing", text: "Rosebush" }),
       line({ tab: "c", band: "slim" }),
     ]);
-    expect([lines, editions]).toEqual([10, [2]]);
+    expect([lines, editions]).toEqual([12, [2]]);
     expect(pages.map(({ page, band, visits }) => [page, band, visits])).toEqual([
       ["/", "wide", 2],
       ["/", "slim", 1],
@@ -41,6 +43,7 @@ describe("a file of visits", () => {
       choicesBefore: 2,
       secondsBefore: 40,
       ms: 30,
+      sorts: [{ sort: "-price", visits: 1 }],
       soughtInVain: [{ words: "rosebush", visits: 1 }],
     });
     expect(wide?.fields).toMatchObject([

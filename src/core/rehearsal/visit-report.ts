@@ -56,6 +56,7 @@ interface Stay {
   isEmpty: boolean;
   fields: Map<string, { chosen: number; removed: number; options: Set<string> }>;
   vain: Set<string>;
+  sorts: Set<string>;
   ms: number[];
 }
 
@@ -70,6 +71,7 @@ const newStay = ({ page, band, edition, at }: Visit): Stay => ({
   isEmpty: false,
   fields: new Map(),
   vain: new Set(),
+  sorts: new Set(),
   ms: [],
 });
 
@@ -144,7 +146,8 @@ export class VisitReader {
     if (act === "nothing") {
       stay.isEmpty = true;
       if (text) stay.vain.add(text.toLowerCase().slice(0, maxWords));
-    } else if (act === "open") {
+    } else if (act === "sort" && text) stay.sorts.add(text);
+    else if (act === "open") {
       stay.choicesBefore ??= stay.choices;
       stay.secondsBefore ??= Math.max(0, Date.parse(at) - stay.since) / 1000;
     } else if ((act === "choose" || act === "remove") && field !== undefined) {
@@ -209,6 +212,7 @@ function pageVisits(stays: readonly Stay[]): PageVisits {
     secondsBefore: median(stays.flatMap(({ secondsBefore }) => secondsBefore ?? [])),
     ms: median(stays.flatMap(({ ms }) => ms)),
     fields: fields.map((field) => fieldUse(field, stays)).sort((a, b) => b.used.hits - a.used.hits),
+    sorts: ranked(stays.map(({ sorts }) => sorts)).map(([sort, visits]) => ({ sort, visits })),
     soughtInVain: ranked(stays.map(({ vain }) => vain)).map(([words, visits]) => ({ words, visits })),
   };
 }

@@ -2,18 +2,33 @@ import type { SqlEntityManager } from "@mikro-orm/libsql";
 import { Hono } from "hono";
 import { LRUCache } from "lru-cache";
 import type { HandoffPreview } from "../../core/api/handoff.ts";
+import type { ShopFiles } from "../../core/shop/archive/shop-files.ts";
 import { zipFolder } from "../../core/shop/archive/zip.ts";
 import { shopKind } from "../../core/shop/kind.ts";
 import { siteOf } from "../../core/shop/site.ts";
 import { type CacheKey, cacheKey } from "../cache-key.ts";
-import { type Handoff, idsName, makeHandoff } from "../handoff/make.ts";
+import { type Handoff, type HandoffWishes, idsName, makeHandoff } from "../handoff/make.ts";
+import { trialFolder, withTrial } from "../handoff/trial.ts";
+import { HttpError } from "../http-error.ts";
 import { readDocument, versionOf } from "../store/documents.ts";
 import { stateOf } from "../store/editions.ts";
+import type { Shop } from "../store/entities.ts";
 import type { Costs } from "./cost.ts";
 import { attachment, shopOf, stateIn } from "./request.ts";
 
 /** Address of a site that already has a shop's handoff; undefined if there is none. */
 export type StandIn = (shop: string) => string | undefined;
+
+/** The settings of the shop's site: the present ones, whatever the edition. */
+const siteNow = async (em: SqlEntityManager, shop: Shop) =>
+  siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
+
+/** The share of the tabs that get the second edition. @throws HttpError */
+function shareIn(text = "0.5"): number {
+  const share = Number(text);
+  if (share > 0 && share < 1) return share;
+  throw new HttpError(400, `The share of a trial must be between 0 and 1, not “${text.slice(0, 20)}”.`);
+}
 
 /** Handoffs: a preview, and a ZIP to download. */
 export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { long }: Costs): Hono {
@@ -25,8 +40,7 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
     const em = fork();
     const shop = await shopOf(em, slug);
     const which = stateIn(of);
-    // The site's settings are the present ones, whatever the edition.
-    const site = siteOf((await readDocument(em, shop, shopKind))?.document ?? shopKind.fresh(""));
+    const site = await siteNow(em, shop);
     const key = cacheKey("designers", "handoff", shop.id, which, await versionOf(em, shop, shopKind));
     const known = which === "draft" ? undefined : made.get(key);
     const handoff =
@@ -39,6 +53,26 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
       handoff.catch(() => made.delete(key));
     }
     return { slug: shop.slug, handoff: await handoff };
+  }
+
+  /** The files of a state with a second edition beside it. */
+  async function filesWithTrial(
+    slug: string,
+    of: string | undefined,
+    trial: string,
+    share: number,
+  ): Promise<ShopFiles> {
+    const em = fork();
+    const shop = await shopOf(em, slug);
+    const [which, second] = [stateIn(of), stateIn(trial)];
+    const site = await siteNow(em, shop);
+    const made = (state: typeof which, more: HandoffWishes) =>
+      stateOf(em, shop, state).then((whole) =>
+        makeHandoff(whole, { site, edition: state === "draft" ? undefined : state, ...more }),
+      );
+    const main = await made(which, { trial: { at: trialFolder, share } });
+    const other = await made(second, { site: { ...site, at: site.at + trialFolder } });
+    return withTrial(main.files, other.files);
   }
 
   app.get("/shops/:shop/handoff", long, async (c) => {
@@ -55,7 +89,12 @@ export function handoffRoutes(fork: () => SqlEntityManager, standIn: StandIn, { 
   });
 
   app.get("/shops/:shop/handoff.zip", long, async (c) => {
-    const { slug, handoff } = await handoffOf(c.req.param("shop"), c.req.query("of"));
+    const [asked, of, trial] = [c.req.param("shop"), c.req.query("of"), c.req.query("trial")];
+    if (trial !== undefined) {
+      const files = await filesWithTrial(asked, of, trial, shareIn(c.req.query("share")));
+      return attachment(zipFolder(files), "application/zip", `${asked}-trellis.zip`);
+    }
+    const { slug, handoff } = await handoffOf(asked, of);
     return attachment(zipFolder(handoff.files), "application/zip", `${slug}-trellis.zip`);
   });
   app.get("/shops/:shop/handoff/ids.csv", long, async (c) => {

@@ -20,7 +20,7 @@ async function manifestAt(place: URL): Promise<HandoffManifest> {
   return response.json();
 }
 
-/** The folder of the edition that this tab gets: the trial's for its share of the tabs, which are told apart by number. */
+/** The folder of the edition that this tab gets: the trial's for its share of the tabs, by their numbers. */
 function placeFor({ trial }: HandoffManifest): URL {
   if (!trial) return at;
   const place = new URL(trial.at, at);

@@ -25,6 +25,9 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
   // Without a choice it is the newest, also after another was published.
   const [chosen, choose] = useState<EditionState | undefined>(undefined);
   const of = chosen ?? newest ?? "draft";
+  const [wanted, setTrial] = useState<number>();
+  const tried = of === "draft" ? [] : editions.map(({ n }) => n).filter((n) => n !== of);
+  const trial = wanted !== undefined && tried.includes(wanted) ? wanted : undefined;
   const site = useShopSettings(siteOf);
   const saved = useStore(settings, ({ saving }) => saving === "saved");
   const { data, error, isLoading } = useHandoff(shop.slug, of, saved ? site : undefined);
@@ -53,6 +56,22 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
               </option>
             ))}
           </select>
+          {tried.length > 0 ? (
+            <select
+              className="select select-sm w-auto"
+              aria-label="Trial edition"
+              title="A second edition for half of the tabs, to compare them under Rehearsal, Visits"
+              value={trial ?? ""}
+              onChange={({ target: { value } }) => setTrial(value === "" ? undefined : Number(value))}
+            >
+              <option value="">No trial</option>
+              {tried.map((n) => (
+                <option key={n} value={n}>
+                  Trial: half see {stateName(n).toLowerCase()}
+                </option>
+              ))}
+            </select>
+          ) : null}
           {data?.seen ? (
             <a href={data.seen} target="_blank" rel="noreferrer" className="btn btn-sm">
               <ExternalLink size={15} aria-hidden /> See it on a sample site
@@ -61,7 +80,11 @@ export function OntoSite({ editions }: { editions: readonly EditionSummary[] }) 
           <a
             className={`btn btn-primary btn-sm ${data ? "" : "btn-disabled"}`}
             aria-disabled={!data}
-            href={data ? `/api${shopPath(shop.slug)}/handoff.zip?of=${of}` : undefined}
+            href={
+              data
+                ? `/api${shopPath(shop.slug)}/handoff.zip?of=${of}${trial === undefined ? "" : `&trial=${trial}`}`
+                : undefined
+            }
             download
           >
             <Download size={15} aria-hidden /> Download {of === "draft" ? "the draft" : `edition ${of}`}

@@ -37,6 +37,15 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
   const answer = useAnswer(countsOf(engineFacets({ rows: panels.flatMap(({ document }) => document.rows) }, "wide")));
   const named = (field: string, id: string) =>
     lastLevelOf(answer?.facets[field]?.options.find((one) => one.id === id)?.label ?? id);
+  const sortName = (sort: string) =>
+    sort
+      .split(",")
+      .map((key) => {
+        const isDown = key.startsWith("-");
+        const field = fieldOf(isDown ? key.slice(1) : key);
+        return `${field?.name ?? key}${isDown ? ", descending" : ""}`;
+      })
+      .join(", then ");
   const known = new Set(placed.map(({ field }) => field));
   const gone = visits.fields
     .filter(({ field }) => !known.has(field))
@@ -88,6 +97,16 @@ export function PageVisitsView({ visits, panels, assumed }: Props) {
           })}
         </tbody>
       </table>
+      {visits.sorts && visits.sorts.length > 0 ? (
+        <p>
+          Sorted by{" "}
+          {visits.sorts
+            .slice(0, most)
+            .map(({ sort, visits: times }) => `${sortName(sort)} in ${times.toLocaleString("en")} visits`)
+            .join(", ")}
+          .
+        </p>
+      ) : null}
       {visits.soughtInVain.length > 0 ? <SoughtInVain words={visits.soughtInVain.slice(0, 10)} /> : null}
     </>
   );
