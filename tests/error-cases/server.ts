@@ -336,11 +336,17 @@ export async function serverCases(): Promise<{ cases: readonly ErrorCase[]; clos
     [
       "Too many visits at once. Send them again later.",
       async () => {
-        await collect(0);
-        let text = "";
-        // A batch that is refused counts too, and the ten seconds may begin anew once in between.
-        for (let n = 0; n <= 2 * limits.visitBatches.max && !text.startsWith("Too many"); n++) text = await tell("{}");
-        return text;
+        const now = Date.now;
+        const fixed = now();
+        // However slow the machine is, all of them come within the same ten seconds.
+        Date.now = () => fixed;
+        try {
+          for (let n = 0; n < limits.visitBatches.max; n++)
+            await ask("/visits/no-such-shop", { method: "POST", body: "" });
+          return await ask("/visits/no-such-shop", { method: "POST", body: "" });
+        } finally {
+          Date.now = now;
+        }
       },
     ],
   ]);
