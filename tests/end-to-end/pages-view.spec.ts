@@ -82,7 +82,7 @@ test("collections by conditions and by hand, articles, bars and the menu are mad
   await page.getByRole("list", { name: "Found products" }).getByRole("button").first().click();
   await expect(page.getByText("1 picked")).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole("link", { name: "Bars, menu, search" }).click();
+  await page.getByRole("link", { name: "Bars, menu, search, languages" }).click();
   await page.getByRole("spinbutton", { name: "Height of Announcement on slim, in px" }).fill("30");
   await page.getByRole("spinbutton", { name: "Height of Announcement on slim, in px" }).blur();
   await expect(page.getByText("78 px")).toBeVisible();

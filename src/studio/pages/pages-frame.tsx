@@ -16,7 +16,7 @@ export function PagesFrame({ children }: { children: ReactNode }) {
     ["", "Table"],
     ["/collections", `Collections ${collections}`],
     ["/articles", `Articles ${articles}`],
-    ["/around", "Bars, menu, search"],
+    ["/around", "Bars, menu, search, languages"],
   ];
   return (
     <DocumentFrame store={pages} what="The pages were">

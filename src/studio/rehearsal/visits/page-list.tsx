@@ -30,7 +30,9 @@ export const PageList = ({ pages, chosen, choose, nameOf }: Props) => (
           <th
             key={head}
             scope="col"
-            className={["Visits", "Choices before", "Seconds before"].includes(head) ? "text-end" : ""}
+            className={
+              ["Visits", "Choices before", "Seconds before"].includes(head) ? "w-20 text-end whitespace-normal" : ""
+            }
           >
             {head}
           </th>
