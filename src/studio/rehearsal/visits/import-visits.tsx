@@ -57,7 +57,7 @@ export function ImportVisits({ imported }: { imported(): void }) {
     <div className="flex flex-col gap-1">
       <label className="flex flex-col gap-1">
         <span className="font-medium">Import a file of visits</span>
-        <span className="text-quiet">JSON lines or CSV, of any size. It is read here and not uploaded.</span>
+        <span className="text-quiet">JSON lines or CSV. It is read here and not uploaded.</span>
         <input
           type="file"
           accept=".jsonl,.ndjson,.json,.txt,.log,.csv"

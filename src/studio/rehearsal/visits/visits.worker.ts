@@ -3,7 +3,7 @@ import Papa from "papaparse";
 import type { VisitReport } from "../../../core/api/visit-report.ts";
 import { VisitReader } from "../../../core/rehearsal/visit-report.ts";
 
-/** Reads a file of visits as a stream, so that one of any size fits. */
+/** Reads a file of visits as a stream, never as a whole. */
 const service = {
   /** @param progress called with the number of bytes read */
   async read(file: File, progress: (bytes: number) => void): Promise<VisitReport> {
