@@ -278,6 +278,11 @@ describe("a list of the site's own", () => {
           ? [...found.filter((id) => fits.includes(id)), ...strangers]
           : own.filter((id) => fits.includes(id) || strangers.includes(id));
         expect(seen(list)).toEqual(inOrder);
+        // Sorted products stand before hidden ones, so that the first of the list is the first that is seen.
+        if (sorted) {
+          const front = [...list.children].slice(0, inOrder.length);
+          expect(front.every((item) => !item.hasAttribute("hidden"))).toBe(true);
+        }
         expect(result.unknown.toSorted()).toEqual(strangers.toSorted());
         expect(result.missing).toBe(found.filter((id) => known.includes(id) && !own.includes(id)).length);
         arranged.leave();

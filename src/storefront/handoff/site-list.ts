@@ -93,7 +93,11 @@ export class SiteList {
     if (this.#contest !== "all") for (const { item, id } of items) setHidden(item, isKnown(id) && !seen.has(item));
     const byPlace = (a: Marked, b: Marked) => own(a.item) - own(b.item);
     // Hidden products stay behind sorted ones, so that the first item is also the first visible one.
-    if (this.#contest === "no") this.#put(sorted ? [...shown, ...strangers.sort(byPlace)] : [...items].sort(byPlace));
+    if (this.#contest === "no") {
+      const visible = [...shown, ...strangers.sort(byPlace)];
+      const front = new Set(visible);
+      this.#put(sorted ? [...visible, ...items.filter((one) => !front.has(one))] : [...items].sort(byPlace));
+    }
     this.#last = this.#items().map(({ item }) => item);
     if (this.#contest !== "all") this.#observe();
     const there = new Map<string, number>();
