@@ -4,6 +4,7 @@ import { createInterface } from "node:readline";
 import { parseArgs } from "node:util";
 import Papa from "papaparse";
 import type { PageVisits, Share, VisitReport } from "../core/api/visit-report.ts";
+import { enoughVisits } from "../core/findings/visit-use.ts";
 import { VisitReader } from "../core/rehearsal/visit-report.ts";
 import { counted } from "../core/report/site-problems.ts";
 import { type Command, oneOf, onlyOne } from "./command.ts";
@@ -66,7 +67,7 @@ function asText({ lines, pages, editions }: VisitReport): string {
 
 function pageText(page: PageVisits): string {
   return [
-    `${page.page} on ${page.band}: ${page.visits} visits${page.visits < 100 ? ", few enough that shares say little" : ""}`,
+    `${page.page} on ${page.band}: ${page.visits} visits${page.visits < enoughVisits ? ", few enough that shares say little" : ""}`,
     `  chose something  ${shareText(page.choosing)}`,
     `  found nothing    ${shareText(page.empty)}`,
     `  opened a product ${shareText(page.opening)}${page.choicesBefore === undefined ? "" : `, after ${counted(page.choicesBefore, "choice")} and ${page.secondsBefore} s (medians)`}`,

@@ -114,6 +114,19 @@ function putPages(site: HandoffSite): void {
   for (const [name, body] of Object.entries(bodies)) site.page(`${name}.html`, head, body);
 }
 
+/** Holds a page's catalogue back until it is brought. Call it before the page is opened. */
+export async function holdCatalogue(page: Page): Promise<{ bring(): void }> {
+  let bring = () => {};
+  const held = new Promise<void>((done) => {
+    bring = done;
+  });
+  await page.route(/\.bin$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  return { bring };
+}
+
 /** Keeps what the elements of a page tell, and how far the page has moved by itself. */
 async function listenOn(page: Page): Promise<void> {
   await page.addInitScript(() => {

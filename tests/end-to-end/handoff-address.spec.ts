@@ -1,4 +1,4 @@
-import { foundBy, openForeign, ready, test } from "./foreign-site.ts";
+import { foundBy, holdCatalogue, openForeign, ready, test } from "./foreign-site.ts";
 import { expect } from "./test.ts";
 
 const queries = [
@@ -48,14 +48,7 @@ test("a list is hidden until the choices of its address are applied, and shown w
   page,
   foreign,
 }) => {
-  let bring = () => {};
-  const held = new Promise<void>((done) => {
-    bring = done;
-  });
-  await page.route(/\.bin$/, async (route) => {
-    await held;
-    await route.continue();
-  });
+  const { bring } = await holdCatalogue(page);
   await foreign.open(page, "own.html?light=full+sun");
   const item = page.locator("[data-trellis-list] > li").first();
   const visibility = () => item.evaluate((one) => getComputedStyle(one).visibility);

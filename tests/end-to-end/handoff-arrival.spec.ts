@@ -1,19 +1,12 @@
 import type { TrellisPanelElement } from "../../src/server/handoff/trellis.d.ts";
-import { addMarkup, type ForeignSite, foundBy, panelOf, test } from "./foreign-site.ts";
+import { addMarkup, type ForeignSite, foundBy, holdCatalogue, panelOf, test } from "./foreign-site.ts";
 import { expect, type Page } from "./test.ts";
 
 /** Opens a page of which the catalogue is held back until it is brought. */
 async function open(page: Page, foreign: ForeignSite, path: string): Promise<{ bring(): void }> {
-  let bring = () => {};
-  const held = new Promise<void>((done) => {
-    bring = done;
-  });
-  await page.route(/\.bin$/, async (route) => {
-    await held;
-    await route.continue();
-  });
+  const held = await holdCatalogue(page);
   await foreign.open(page, path);
-  return { bring };
+  return held;
 }
 
 const awake = (page: Page) =>

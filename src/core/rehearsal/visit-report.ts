@@ -164,8 +164,10 @@ export class VisitReader {
 
   /** Figures from the lines so far. */
   report(): VisitReport {
+    const stays = [...this.#stays.values()];
+    const editions = [...this.#editions].sort((a, b) => a - b);
     const pages = new Map<string, Stay[]>();
-    for (const stay of this.#stays.values()) {
+    for (const stay of stays) {
       const key = JSON.stringify([stay.page, stay.band]);
       pages.set(key, [...(pages.get(key) ?? []), stay]);
     }
@@ -175,10 +177,8 @@ export class VisitReader {
         const left = this.#left.get(why);
         return left ? [{ why, ...left }] : [];
       }),
-      editions: [...this.#editions].sort((a, b) => a - b),
-      ofEditions: [...this.#editions]
-        .sort((a, b) => a - b)
-        .map((edition) => editionVisits(edition, [...this.#stays.values()])),
+      editions,
+      ofEditions: editions.map((edition) => editionVisits(edition, stays)),
       pages: [...pages.values()].map(pageVisits).sort((a, b) => b.visits - a.visits),
     };
   }
